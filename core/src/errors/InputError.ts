@@ -1,0 +1,59 @@
+import { WORDS, type ErrorCode } from './words.ts';
+
+/** Values that fill the braces of a sentence in the catalogue. */
+export type ErrorFacts = Readonly<Record<string, string | number>>;
+
+const LONGEST_FACT = 60;
+
+const shorten = (fact: string): string =>
+  fact.length > LONGEST_FACT ? `${fact.slice(0, LONGEST_FACT - 1)}…` : fact;
+
+/**
+ * Wrong input, as data: a stable `code`, the `field` it belongs to (a path such as `areas.2.size`), a
+ * `hint` that would be right, and facts for the sentence. `message` is the sentence itself.
+ *
+ * @example new InputError('name.empty', { field: 'name', hint: 'Spring feed' }).message
+ * // 'Give it a name, for example Spring feed.'
+ */
+export class InputError extends Error {
+  readonly code: ErrorCode;
+  readonly field: string;
+  readonly hint: string | null;
+  readonly facts: ErrorFacts;
+
+  constructor(
+    code: ErrorCode,
+    {
+      field,
+      hint = null,
+      ...facts
+    }: { field: string; hint?: string | null } & Record<string, string | number | null>,
+  ) {
+    const filled = Object.fromEntries(
+      Object.entries({ ...facts, hint: hint ?? '' }).map(([name, fact]) => [
+        name,
+        shorten(String(fact ?? '')),
+      ]),
+    );
+    super(WORDS[code].replace(/\{([\w-]+)\}/g, (_, name: string) => filled[name] ?? ''));
+    this.name = 'InputError';
+    this.code = code;
+    this.field = field;
+    this.hint = hint;
+    this.facts = filled;
+  }
+}
+
+/**
+ * Runs a reader and gives back either its value or the InputError it threw; any other error passes on.
+ *
+ * @example attempt(() => 2).value // 2
+ */
+export function attempt<T>(read: () => T): { value: T; error: null } | { value: null; error: InputError } {
+  try {
+    return { value: read(), error: null };
+  } catch (error) {
+    if (error instanceof InputError) return { value: null, error };
+    throw error;
+  }
+}

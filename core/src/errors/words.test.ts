@@ -1,0 +1,24 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { expect, it } from 'vitest';
+import { InputError, WORDS, type ErrorCode } from './index.ts';
+
+const SOURCES = readdirSync(join(import.meta.dirname, '..'), { recursive: true, encoding: 'utf8' })
+  .filter((file) => file.endsWith('.ts') && !file.endsWith('.test.ts') && !file.endsWith('words.ts'))
+  .map((file) => readFileSync(join(import.meta.dirname, '..', file), 'utf8'))
+  .join('\n');
+
+it.each(Object.keys(WORDS) as ErrorCode[])('%s is thrown somewhere in core', (code) => {
+  expect(SOURCES).toContain(`'${code}'`);
+});
+
+it('fills every brace of a sentence, and shortens what is long', () => {
+  const error = new InputError('grade.run-together', {
+    field: 'grade',
+    typed: '9'.repeat(500),
+    hint: '24-0-8',
+  });
+  expect(error.message).not.toMatch(/[{}]/);
+  expect(error.message.length).toBeLessThan(200);
+  expect(error).toMatchObject({ code: 'grade.run-together', field: 'grade', hint: '24-0-8' });
+});

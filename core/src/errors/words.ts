@@ -1,0 +1,43 @@
+/**
+ * The one catalogue of what is said about wrong input. Each code has one sentence; `{typed}`, `{hint}`
+ * and other names in braces are filled from the error's facts. Plain words, sentence case, no blame.
+ */
+export const WORDS = {
+  'text.too-long': 'That is {length} characters long; {most} is the most that fits here.',
+  'number.empty': 'Type a number here, for example {hint}.',
+  'number.unreadable': 'This cannot be read as a number: {typed}. Write it like {hint}.',
+  'number.decimal-comma': 'The comma in {typed} can be read two ways. Write {hint} if it marks a decimal.',
+  'number.too-large': '{typed} is too large a number to work with. Check it, for example {hint}.',
+  'quantity.unreadable': 'This cannot be read as {kind}: {typed}. Write it like {hint}.',
+  'quantity.parts': 'In {typed} the parts do not belong together. Write them like {hint}.',
+  'quantity.not-positive': '{what} has to be more than 0, for example {hint}.',
+  'unit.missing': 'Say which unit {typed} is in, for example {hint}.',
+  'unit.unknown': 'There is no unit {unit} here. Write it like {hint}.',
+  'unit.other-kind': '{unit} does not measure {kind}. Write it like {hint}.',
+  'unit.which-ounce':
+    'Ounces by weight or fluid ounces? Write {hint} for fluid ounces, or give the weight in lb.',
+  'need.too-large':
+    '{typed} is more than 10 kg on each m² and cannot be a need. Check the number and the unit.',
+  'grade.empty': 'Type the three numbers from the label, for example {hint}.',
+  'grade.unreadable': 'A grade has three numbers, N-P2O5-K2O. {typed} is not one; {hint} is.',
+  'grade.run-together': 'A grade has three numbers, N-P2O5-K2O, and {typed} has two. Is it {hint}?',
+  'grade.fractions':
+    'A grade is given in percent. Is {typed} meant as {hint}? If the label really says so little, end it with %.',
+  'grade.over-100': '{typed} adds up to {sum} %. A product cannot hold more than 100 %; check the label.',
+  'grade.unknown-nutrient': '{nutrient} is not a nutrient kept here. Use S, Ca, Mg or Fe, as in {hint}.',
+  'grade.twice': '{nutrient} stands twice in {typed}. Give it once, as in {hint}.',
+  'grade.lacks': '{grade} holds no {nutrient}. Choose a product with {nutrient}, or change what is needed.',
+  'grade.too-much-elemental':
+    'No product holds {percent} % elemental {nutrient}: {limit}. Leave out “elemental” if the label gives the oxide.',
+  'percent.unreadable': 'Write the share as a percentage between 0 and 100, for example {hint}.',
+  'size.empty': 'Type a size or length × width, for example {hint}.',
+  'size.sides': '{typed} has {count} sides. Write length × width, like {hint}, or a size.',
+  'size.too-large': '{typed} is more than 10 000 ha. Check the number and the unit.',
+  'size.too-small': '{typed} is smaller than a hand. Check the number and the unit.',
+  'package.too-large': '{typed} is more than 100 t in one package. Check the number and the unit.',
+  'name.empty': 'Give it a name, for example {hint}.',
+  'date.unreadable': '{typed} is not a day in the calendar. Write year-month-day, like {hint}.',
+} as const;
+
+/** Stable code of one kind of wrong input. */
+export type ErrorCode = keyof typeof WORDS;

@@ -1,0 +1,29 @@
+import { expect, it } from 'vitest';
+import { attempt } from '../errors/index.ts';
+import { readSize, retypeSize } from './index.ts';
+
+const FT2 = 0.3048 ** 2;
+
+it.each([
+  ['62 x 38 ft', 2356 * FT2, 'ft2'], ["62' x 38'", 2356 * FT2, 'ft2'], ['62×38', 2356 * FT2, 'ft2'], ["62' 6\" by 38'", 2375 * FT2, 'ft2'], ['62 ft * 38 ft', 2356 * FT2, 'ft2'],
+  ['20 m x 12 ft', 20 * 12 * 0.3048, 'm2'], ['690 m2', 690, 'm2'], ['0.17 ac', 0.17 * 4046.8564224, 'acre'], ['1,600', 1600 * FT2, 'ft2'], ['1.5 ha', 15_000, 'ha'],
+] as const)('reads %s', (typed, areaM2, unit) => {
+  const size = readSize(typed, 'ft2', 'areas.0.size');
+  expect(Math.abs(size.areaM2 / areaM2 - 1)).toBeLessThan(1e-12);
+  expect(size).toMatchObject({ unit, typed });
+}); // prettier-ignore
+
+it.each([
+  ['', 'size.empty'], ['0', 'quantity.not-positive'], ['-5 m2', 'quantity.not-positive'], ['0 x 5 ft', 'quantity.not-positive'], ['10 001 ha', 'size.too-large'], ['1e9 m x 1e9 m', 'size.too-large'],
+  ['1 mm x 1 mm', 'size.too-small'], ['3 x 4 x 5 ft', 'size.sides'], ['5 lb', 'unit.other-kind'], ['5 blorps', 'unit.unknown'], ['1e309 m2', 'number.too-large'], ['🌱', 'quantity.unreadable'], ['62,5 m2', 'number.decimal-comma'],
+])('refuses %s: %s', (typed, code) => {
+  expect(attempt(() => readSize(typed, 'ft2', 'areas.0.size')).error).toMatchObject({ code, field: 'areas.0.size' });
+}); // prettier-ignore
+
+it('types a size anew in another unit, sides kept', () => {
+  const sides = readSize('62 x 38 ft', 'ft2', '');
+  expect(retypeSize(sides, 'm2', 'convert')).toBe('18.8976 × 11.5824 m');
+  expect(retypeSize(sides, 'm2', 'keep-number')).toBe('62 × 38 m');
+  expect(readSize(retypeSize(sides, 'm2', 'convert'), 'ft2', '').areaM2).toBeCloseTo(sides.areaM2, 4);
+  expect(retypeSize(readSize('690 m2', 'm2', ''), 'ft2', 'keep-number')).toBe('690 ft²');
+});

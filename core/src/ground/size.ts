@@ -1,0 +1,114 @@
+import { InputError } from '../errors/InputError.ts';
+import { readPositive } from '../quantities/quantity.ts';
+import { fromSi } from '../quantities/convert.ts';
+import { changedSi, retype, showExact, type UnitChange } from '../quantities/show.ts';
+import { type AreaUnit, type LengthUnit, type UnitId } from '../quantities/units.ts';
+
+/** How a size was given. */
+export type SizeShape =
+  | { readonly kind: 'size' }
+  | {
+      readonly kind: 'rectangle';
+      readonly lengthM: number;
+      readonly widthM: number;
+      readonly lengthUnit: LengthUnit;
+    };
+
+/** A ground size as typed. */
+export interface SizeReading {
+  readonly areaM2: number;
+  readonly unit: AreaUnit;
+  readonly typed: string;
+  readonly shape: SizeShape;
+}
+
+const MOST_M2 = 1e8;
+const LEAST_M2 = 0.01;
+const EXAMPLE = '62 x 38 ft or 2 400 ft2';
+
+const LENGTH_OF: Readonly<Record<AreaUnit, LengthUnit>> = {
+  m2: 'm',
+  ha: 'm',
+  ft2: 'ft',
+  yd2: 'yd',
+  acre: 'ft',
+};
+
+const AREA_OF: Readonly<Partial<Record<UnitId, AreaUnit>>> = {
+  ft: 'ft2',
+  in: 'ft2',
+  yd: 'yd2',
+  mi: 'acre',
+  km: 'ha',
+};
+
+/** The unit of length that goes with a unit of area: ft for ft2 and acres, m for m2 and hectares. */
+export const lengthUnitFor = (unit: AreaUnit): LengthUnit => LENGTH_OF[unit];
+
+/** "62 x 38 ft" -> ["62 ft", "38 ft"]: a side without a unit takes that of the side after it. */
+function splitSides(typed: string): string[] {
+  const sides = typed.split(/\s*[x×*✕]\s*|\s+by\s+/i).map((side) => side.trim());
+  const lastUnit = /[^\d\s.,/½¼¾-]+\s*$/.exec(sides.at(-1) ?? '')?.[0] ?? '';
+  return sides.map((side) => (/^[\d\s.,/½¼¾]+$/.test(side) ? `${side} ${lastUnit}` : side));
+}
+
+function readRectangle(typed: string, sides: string[], bareUnit: AreaUnit, field: string): SizeReading {
+  if (sides.length !== 2)
+    throw new InputError('size.sides', { field, typed, count: sides.length, hint: '62 x 38 ft' });
+  const wanted = { kind: 'length', bareUnit: lengthUnitFor(bareUnit), field } as const;
+  const [length, width] = sides.map((side) => readPositive(side, wanted, 'Each side'));
+  const lengthUnit = length!.unit as LengthUnit;
+  return {
+    areaM2: length!.si * width!.si,
+    unit: AREA_OF[lengthUnit] ?? 'm2',
+    typed,
+    shape: { kind: 'rectangle', lengthM: length!.si, widthM: width!.si, lengthUnit },
+  };
+}
+
+/**
+ * Reads how big a piece of ground is, as a size or as length x width: "690 m2", "0.17 ac", "62 x 38 ft",
+ * "62' x 38'", "20 m by 12 ft".
+ *
+ * @param typed what was typed
+ * @param bareUnit unit of a bare size; its unit of length counts for bare sides
+ * @param field path of the field, for the error
+ * @returns m2, from 0.01 to 1e8 (10 000 ha)
+ * @throws InputError size.empty, size.sides, size.too-small, size.too-large, and those of readPositive
+ * @example readSize('62 x 38 ft', 'ft2', 'areas.0.size').areaM2 // 218.8795...
+ */
+export function readSize(typed: string, bareUnit: AreaUnit, field: string): SizeReading {
+  if (typed.trim() === '') throw new InputError('size.empty', { field, hint: EXAMPLE });
+  const sides = splitSides(typed);
+  let reading: SizeReading;
+  if (sides.length > 1) {
+    reading = readRectangle(typed, sides, bareUnit, field);
+  } else {
+    const size = readPositive(typed, { kind: 'area', bareUnit, field }, 'The size');
+    reading = { areaM2: size.si, unit: size.unit as AreaUnit, typed, shape: { kind: 'size' } };
+  }
+  if (reading.areaM2 > MOST_M2) throw new InputError('size.too-large', { field, typed });
+  if (reading.areaM2 < LEAST_M2) throw new InputError('size.too-small', { field, typed });
+  return reading;
+}
+
+/**
+ * The text to type for a size after a change of unit, sides kept as sides.
+ *
+ * @param reading a size as read
+ * @param unit unit of area; sides take the unit of length that goes with it
+ * @param change the same ground in other words, or the same numbers of the other unit
+ * @example retypeSize(readSize('10 x 10 m', 'm2', ''), 'ft2', 'convert') // '32.8084 × 32.8084 ft'
+ */
+export function retypeSize(
+  { areaM2, unit: from, shape }: SizeReading,
+  unit: AreaUnit,
+  change: UnitChange,
+): string {
+  if (shape.kind === 'size') return retype(changedSi(areaM2, from, unit, change), unit);
+  const to = lengthUnitFor(unit);
+  const [length, width] = [shape.lengthM, shape.widthM].map((si) =>
+    changedSi(si, shape.lengthUnit, to, change),
+  );
+  return `${showExact(fromSi(length!, to))} × ${retype(width!, to)}`;
+}

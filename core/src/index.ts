@@ -1,0 +1,9 @@
+// Core: pure computation for people who spread things on ground and pavement.
+// No interface, no network, no clock; SI inside, errors as data, every answer with its working.
+export * from './errors/index.ts';
+export * from './quantities/index.ts';
+export * from './need/index.ts';
+export * from './ground/index.ts';
+export * from './loads/index.ts';
+export * from './working/index.ts';
+export * from './worksheet/index.ts';

@@ -1,0 +1,3 @@
+// Loads: what to take along and what goes into one fill.
+// Packages are rounded up once for everything, never area by area.
+export { countPackages, readPackage, type PackageCount, type PackageReading } from './packages.ts';

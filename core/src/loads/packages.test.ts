@@ -1,0 +1,18 @@
+import { expect, it } from 'vitest';
+import { attempt } from '../errors/index.ts';
+import { countPackages, readPackage } from './index.ts';
+
+it.each([['40', 40], ['40 lb', 40], ['40-lb bag', 40], ['40 lb bags', 40], ['1 lb 8 oz', 1.5]])('reads %s', (typed, lb) => {
+  expect(readPackage(typed, 'lb', 'p').si).toBeCloseTo(lb * 0.45359237, 12);
+}); // prettier-ignore
+
+it.each([['0', 'quantity.not-positive'], ['200 t', 'package.too-large'], ['40 ft', 'unit.other-kind']])('refuses %s', (typed, code) => {
+  expect(attempt(() => readPackage(typed, 'lb', 'p')).error?.code).toBe(code);
+}); // prettier-ignore
+
+it('rounds up once, but not past a whole number that only rounding errors exceed', () => {
+  expect(countPackages(24.666667, 40)).toMatchObject({ whole: 1 });
+  expect(countPackages(80.5, 40)).toMatchObject({ whole: 3, leftKg: 39.5 });
+  expect(countPackages(0.1 * 3, 0.1)).toMatchObject({ whole: 3, leftKg: 0 });
+  expect(countPackages(0, 40)).toEqual({ exact: 0, whole: 0, leftKg: 0 });
+});

@@ -1,0 +1,7 @@
+// Need: from a nutrient target and a product's analysis to a product rate, and back to all it delivers.
+// Grades are N-P2O5-K2O in percent by mass unless the label says elemental.
+export { NUTRIENTS, NUTRIENT_IDS, inForm, otherForm, type Nutrient } from './nutrients.ts';
+export { fractionOf, gradeText, readGrade, withShare, type Grade } from './grade.ts';
+export { deliveredAtRate, nutrientAtRate, productRate, type Delivered } from './productRate.ts';
+export { labelRate } from './labelRate.ts';
+export { readNeed, retypeNeed, splitUnit, weightPart, type NeedReading } from './needField.ts';

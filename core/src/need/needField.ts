@@ -1,0 +1,64 @@
+import { InputError } from '../errors/InputError.ts';
+import { readPositive, type Quantity } from '../quantities/quantity.ts';
+import { changedSi, showExact, type UnitChange } from '../quantities/show.ts';
+import { fromSi } from '../quantities/convert.ts';
+import type { MassPerAreaUnit, MassUnit, RateAreaUnit } from '../quantities/units.ts';
+import { NUTRIENT_IDS, type Nutrient } from './nutrients.ts';
+
+const MOST_KG_PER_M2 = 10;
+
+/** A need as typed: SI value, unit, and the nutrient when it was typed along ("0.8 lb N"). */
+export interface NeedReading extends Quantity {
+  readonly unit: MassPerAreaUnit;
+  readonly nutrient: Nutrient | null;
+}
+
+const NUTRIENT_WORD = new RegExp(String.raw`\s+(${NUTRIENT_IDS.join('|')})(?=\s*(/|per\b|on\b|$))`, 'i');
+
+/**
+ * Reads the amount of nutrient wanted per area: "0.8", "0.8 lb", "40 kg/ha", "0.8 lb N per 1000 sq ft".
+ *
+ * @param typed what was typed
+ * @param bareUnit unit of a bare number; also completes a weight typed without its area
+ * @returns kg/m2 above 0 and at most 10, with the unit it counts in
+ * @throws InputError as readPositive, and need.too-large
+ * @example readNeed('40 kg/ha', 'lb/1000 ft2', 'need.amount').si // 0.004
+ */
+export function readNeed(typed: string, bareUnit: MassPerAreaUnit, field: string): NeedReading {
+  const word = NUTRIENT_WORD.exec(typed);
+  const text = word ? typed.replace(word[0], '') : typed;
+  const reading = readPositive(text, { kind: 'massPerArea', bareUnit, field }, 'The need');
+  if (reading.si > MOST_KG_PER_M2) throw new InputError('need.too-large', { field, typed });
+  const nutrient = word ? NUTRIENT_IDS.find((id) => id.toLowerCase() === word[1]!.toLowerCase())! : null;
+  return { ...reading, typed, unit: reading.unit as MassPerAreaUnit, nutrient };
+}
+
+/** The weight and the area of a rate's unit: 'lb/1000 ft2' -> ['lb', '1000 ft2']. */
+export function splitUnit(unit: MassPerAreaUnit): [MassUnit, RateAreaUnit] {
+  const [mass, area] = unit.split('/');
+  return [mass as MassUnit, area as RateAreaUnit];
+}
+
+/**
+ * A typed need without its area and nutrient, which the sheet shows as terms of their own.
+ *
+ * @example weightPart('40 kg N/ha') // '40 kg'
+ */
+export const weightPart = (typed: string): string =>
+  typed
+    .replace(NUTRIENT_WORD, '')
+    .replace(/(\D)\s*(?:\/|\bper\b|\bon each\b).*$/i, '$1')
+    .trim();
+
+/**
+ * The text to type for a need after a change of unit; the area is a term of its own and stays out of the text.
+ *
+ * @example retypeNeed(readNeed('40', 'kg/ha', ''), 'g/m2', 'convert') // '4 g'
+ */
+export function retypeNeed(
+  { si, unit: from }: NeedReading,
+  unit: MassPerAreaUnit,
+  change: UnitChange,
+): string {
+  return `${showExact(fromSi(changedSi(si, from, unit, change), unit))} ${splitUnit(unit)[0]}`;
+}

@@ -1,0 +1,48 @@
+/**
+ * Oxide and elemental forms by molar mass: 2 P / P2O5 and 2 K / K2O with the standard atomic weights
+ * P 30.974, K 39.098, O 15.999 (IUPAC), to the six places that labels and laws use.
+ */
+const ELEMENTAL_SHARE = { P2O5: 0.436427, K2O: 0.830151 } as const;
+
+/** What a need or a label can be stated in. `oxide` names the oxide form of an element; `symbol` is for show. */
+export const NUTRIENTS = {
+  N: { symbol: 'N', name: 'nitrogen' },
+  P2O5: { symbol: 'P₂O₅', name: 'phosphate', elementalShare: ELEMENTAL_SHARE.P2O5, otherForm: 'P' },
+  K2O: { symbol: 'K₂O', name: 'potash', elementalShare: ELEMENTAL_SHARE.K2O, otherForm: 'K' },
+  P: { symbol: 'P', name: 'elemental phosphorus', elementalShare: 1, otherForm: 'P2O5' },
+  K: { symbol: 'K', name: 'elemental potassium', elementalShare: 1, otherForm: 'K2O' },
+  S: { symbol: 'S', name: 'sulfur' },
+  Ca: { symbol: 'Ca', name: 'calcium' },
+  Mg: { symbol: 'Mg', name: 'magnesium' },
+  Fe: { symbol: 'Fe', name: 'iron' },
+} as const;
+
+/** A nutrient in the form it is stated in. */
+export type Nutrient = keyof typeof NUTRIENTS;
+
+/** Every nutrient, in the order of a label. */
+export const NUTRIENT_IDS = Object.keys(NUTRIENTS) as Nutrient[];
+
+/** The same element in its other form: oxide for elemental, elemental for oxide; null where there is one form. */
+export function otherForm(nutrient: Nutrient): Nutrient | null {
+  const entry = NUTRIENTS[nutrient];
+  return 'otherForm' in entry ? entry.otherForm : null;
+}
+
+/**
+ * A mass stated in one form, in the other: `P = 0.436427 P2O5`, `K = 0.830151 K2O`.
+ *
+ * @param amount mass, or mass per area, of `from`
+ * @param from the form it is stated in
+ * @param to the same form or the other form of the same element
+ * @example inForm(1, 'K2O', 'K') // 0.830151
+ */
+export function inForm(amount: number, from: Nutrient, to: Nutrient): number {
+  if (from === to) return amount;
+  return (amount * shareOf(from)) / shareOf(to);
+}
+
+function shareOf(nutrient: Nutrient): number {
+  const entry = NUTRIENTS[nutrient];
+  return 'elementalShare' in entry ? entry.elementalShare : 1;
+}

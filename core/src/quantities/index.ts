@@ -1,0 +1,32 @@
+// Quantities: the units people use, reading what they type, showing numbers to what is honest.
+// SI inside, always; a typed value keeps its text and unit.
+export { KINDS, type Kind } from './kinds.ts';
+export {
+  RATE_AREAS,
+  UNITS,
+  UNIT_IDS,
+  isUnitOf,
+  type AreaUnit,
+  type LengthUnit,
+  type MassPerAreaUnit,
+  type MassUnit,
+  type RateAreaUnit,
+  type Unit,
+  type UnitId,
+  type VolumeUnit,
+} from './units.ts';
+export { unitSpelled } from './spelling.ts';
+export { fromSi, toSi } from './convert.ts';
+export { readNumber } from './numbers.ts';
+export { readPositive, readQuantity, type Quantity, type QuantityField } from './quantity.ts';
+export {
+  changedSi,
+  HONEST_FIGURES,
+  retype,
+  showExact,
+  showNumber,
+  showQuantity,
+  showWithUncertainty,
+  type Shown,
+  type UnitChange,
+} from './show.ts';

@@ -1,0 +1,62 @@
+import { InputError } from '../errors/InputError.ts';
+
+const LONGEST = 200;
+const LARGEST = 1e15;
+const VULGAR: Readonly<Record<string, string>> = {
+  '½': '1/2', '⅓': '1/3', '⅔': '2/3', '¼': '1/4', '¾': '3/4', '⅛': '1/8', '⅜': '3/8', '⅝': '5/8', '⅞': '7/8',
+}; // prettier-ignore
+
+/** Any space that people or programs put inside numbers: plain, no-break, thin, narrow no-break. */
+const SPACES = /[\s\u00a0\u2009\u202f]+/g;
+
+/** A number as people write it: grouped, decimal, with an exponent, as a fraction, or whole and fraction. */
+export const NUMBER_PATTERN = String.raw`[-−]?(?:\d+ \d+\/\d+|\d+\/\d+|(?:\d{1,3}(?: \d{3})+(?!\d)|[\d,]*\d)(?:\.\d*)?(?:e[+-]?\d+)?|\.\d+)`;
+
+/** Even spacing, ASCII minus, fractions such as ½ spelled out, and no more than 200 characters. */
+export function tidy(text: string, field: string): string {
+  if (text.length > LONGEST)
+    throw new InputError('text.too-long', { field, length: text.length, most: LONGEST });
+  return text
+    .replace(
+      /(\d?)([½⅓⅔¼¾⅛⅜⅝⅞])/g,
+      (_, whole: string, sign: string) => `${whole ? `${whole} ` : ''}${VULGAR[sign]}`,
+    )
+    .replace(/−/g, '-')
+    .replace(SPACES, ' ')
+    .trim();
+}
+
+function readPlain(text: string, typed: string, field: string): number {
+  if (text.includes(',')) {
+    const grouped = /^-?[1-9]\d{0,2}(,\d{3})+(\.\d*)?$/.test(text);
+    if (!grouped) {
+      const hint = /^-?\d*,\d+$/.test(text) ? text.replace(',', '.') : '7,400 or 0.5';
+      throw new InputError('number.decimal-comma', { field, hint, typed });
+    }
+  }
+  return Number(text.replace(/[, ]/g, ''));
+}
+
+/**
+ * Reads one number as a person writes it: "7,400", "7 400", "0.5", ".5", "1/2", "3 1/2", "6½".
+ *
+ * @param typed what was typed, at most 200 characters
+ * @param field path of the field, for the error
+ * @returns a finite number, magnitude at most 1e15
+ * @throws InputError number.empty, number.unreadable, number.decimal-comma ("0,5" asks), number.too-large
+ * @example readNumber('3 1/2', 'amount') // 3.5
+ */
+export function readNumber(typed: string, field: string): number {
+  const text = tidy(typed, field);
+  if (text === '') throw new InputError('number.empty', { field, hint: '0.8' });
+  if (!new RegExp(`^${NUMBER_PATTERN}$`, 'i').test(text)) {
+    throw new InputError('number.unreadable', { field, hint: '0.8', typed });
+  }
+  const fraction = /^(-?)(?:(\d+) )?(\d+)\/(\d+)$/.exec(text);
+  const number = fraction
+    ? (fraction[1] ? -1 : 1) * (Number(fraction[2] ?? 0) + Number(fraction[3]) / Number(fraction[4]))
+    : readPlain(text, typed, field);
+  if (Number.isNaN(number)) throw new InputError('number.unreadable', { field, hint: '0.8', typed });
+  if (Math.abs(number) > LARGEST) throw new InputError('number.too-large', { field, hint: '0.8', typed });
+  return number;
+}

@@ -1,0 +1,103 @@
+import { fromSi, toSi } from './convert.ts';
+import { UNITS, type UnitId } from './units.ts';
+
+/** Figures shown when nothing is known of the uncertainty. */
+export const HONEST_FIGURES = 3;
+
+/** A number and its unit, ready to be set side by side. */
+export interface Shown {
+  readonly number: string;
+  readonly unit: string;
+}
+
+const NARROW_SPACE = '\u202f';
+
+const group = (digits: string): string => digits.replace(/\B(?=(\d{3})+$)/g, NARROW_SPACE);
+
+function fixed(value: number, decimals: number): string {
+  const [whole = '0', rest] = Math.abs(value).toFixed(decimals).split('.');
+  const sign = value < 0 && Number(value.toFixed(decimals)) !== 0 ? '−' : '';
+  return `${sign}${group(whole)}${rest === undefined ? '' : `.${rest}`}`;
+}
+
+const decadeOf = (value: number): number => Math.floor(Math.log10(Math.abs(value)));
+
+/**
+ * A number to so many significant figures, thousands set apart, never in exponent form from 1e-9 up.
+ *
+ * @param value finite
+ * @param figures significant figures, 1 to 15
+ * @example showNumber(3.33333, 3) // '3.33'
+ */
+export function showNumber(value: number, figures: number): string {
+  if (value === 0) return '0';
+  if (Math.abs(value) < 1e-9) return value.toExponential(figures - 1);
+  const rounded = Number(value.toPrecision(figures));
+  return fixed(rounded, Math.max(0, figures - 1 - decadeOf(rounded)));
+}
+
+/**
+ * A number with up to so many significant figures and no trailing zeros: for values that are exact or as typed.
+ *
+ * @example showExact(0.80) // '0.8'
+ */
+export function showExact(value: number, figures = 7): string {
+  const text = showNumber(value, figures);
+  return text.includes('.') && !text.includes('e') ? text.replace(/\.?0+$/, '') : text;
+}
+
+/**
+ * An SI value in a unit, to three significant figures or as many as said.
+ *
+ * @param si value in the SI unit of the unit's kind
+ * @param unit the unit to show it in
+ * @param figures significant figures
+ * @example showQuantity(0.45359237, 'lb') // { number: '1.00', unit: 'lb' }
+ */
+export function showQuantity(si: number, unit: UnitId, figures = HONEST_FIGURES): Shown {
+  return { number: showNumber(fromSi(si, unit), figures), unit: UNITS[unit].symbol };
+}
+
+/**
+ * An SI value with its uncertainty, both to the place that the uncertainty supports (two figures of it when
+ * it begins with 1, else one; JCGM 100:2008, 7.2.6 leaves this choice open).
+ *
+ * @param si value, SI
+ * @param uncertaintySi about 95 % half-width in SI, above 0
+ * @example showWithUncertainty(11.2, 0.31, 'kg') // { number: '11.2', band: '0.3', unit: 'kg' }
+ */
+export function showWithUncertainty(
+  si: number,
+  uncertaintySi: number,
+  unit: UnitId,
+): Shown & { band: string } {
+  const band = uncertaintySi / UNITS[unit].toSi;
+  const leading = Number(band.toExponential(0)[0]);
+  const figures = leading === 1 ? 2 : 1;
+  const rounded = Number(band.toPrecision(figures));
+  const decimals = Math.max(0, figures - 1 - decadeOf(rounded));
+  return {
+    number: fixed(fromSi(si, unit), decimals),
+    band: fixed(rounded, decimals),
+    unit: UNITS[unit].symbol,
+  };
+}
+
+/** What a change of unit does to a typed value: the same quantity in other words, or the same number of the other unit. */
+export type UnitChange = 'convert' | 'keep-number';
+
+/**
+ * The SI value after a change of unit.
+ *
+ * @example changedSi(0.45359237, 'lb', 'oz', 'keep-number') // 0.0283495... (1 lb becomes 1 oz)
+ */
+export const changedSi = (si: number, from: UnitId, to: UnitId, change: UnitChange): number =>
+  change === 'convert' ? si : toSi(fromSi(si, from), to);
+
+/**
+ * The text to type for an SI value in a unit: seven figures, so that nothing above 1e-6 is lost.
+ *
+ * @example retype(0.45359237, 'oz') // '16 oz'
+ */
+export const retype = (si: number, unit: UnitId): string =>
+  `${showExact(fromSi(si, unit))} ${UNITS[unit].symbol}`;

@@ -1,0 +1,15 @@
+// Working: an answer as a line of arithmetic, with the origin of each term.
+// Shared by screens, prints and exports; none of them computes anything again.
+export {
+  MISSING,
+  operator,
+  ORIGINS,
+  term,
+  termText,
+  word,
+  workingText,
+  type Join,
+  type Origin,
+  type Term,
+  type Working,
+} from './working.ts';

@@ -1,0 +1,97 @@
+import type { InputError } from '../errors/InputError.ts';
+import { inForm, otherForm, type Nutrient } from '../need/nutrients.ts';
+import type { Delivered } from '../need/productRate.ts';
+import { showQuantity, type Shown } from '../quantities/show.ts';
+import { workingText, type Working } from '../working/working.ts';
+import { workNumbers, type WorksheetNumbers } from './numbers.ts';
+import { readWorksheet } from './readings.ts';
+import type { ShownIn, WorksheetTyped } from './typed.ts';
+import { chooseUnits, type SheetUnits } from './units.ts';
+import { areaLine, backLine, needLine, packageLine, totalLine, type SheetContext } from './workings.ts';
+
+/** One nutrient that the rate delivers, ready to show per area of the need's unit. */
+export interface DeliveredLine {
+  readonly nutrient: Nutrient;
+  readonly shown: Shown;
+  readonly other: { readonly nutrient: Nutrient; readonly shown: Shown } | null;
+  /** asked: what the need is about; along: comes with it; none: the label gives 0. */
+  readonly part: 'asked' | 'along' | 'none';
+}
+
+/** A worksheet's answer: numbers (SI), the units they are shown in, each line of working, errors with paths. */
+export interface WorksheetAnswer {
+  readonly numbers: WorksheetNumbers;
+  readonly units: SheetUnits;
+  readonly lines: {
+    readonly need: Working;
+    readonly areas: readonly Working[];
+    readonly total: Working;
+    readonly packages: Working;
+    readonly back: Working;
+  };
+  readonly delivered: readonly DeliveredLine[];
+  readonly left: Shown | null;
+  readonly errors: readonly InputError[];
+}
+
+function deliveredLine(
+  { nutrient, kgPerM2, other }: Delivered,
+  asked: Nutrient,
+  unit: SheetUnits['rate'],
+): DeliveredLine {
+  const isAsked = nutrient === asked || otherForm(nutrient) === asked;
+  return {
+    nutrient,
+    shown: showQuantity(kgPerM2, unit),
+    other: other && {
+      nutrient: other.nutrient,
+      shown: showQuantity(inForm(kgPerM2, nutrient, other.nutrient), unit),
+    },
+    part: isAsked ? 'asked' : kgPerM2 > 0 ? 'along' : 'none',
+  };
+}
+
+/**
+ * The whole answer of a worksheet, at every keystroke: what was typed in, numbers and lines of working out.
+ *
+ * @param typed the worksheet as typed
+ * @param shownIn units to show worked-out values in; null entries follow what was typed
+ * @returns always an answer; what cannot be known yet is null, what is wrong is in `errors` with its field's path
+ * @example
+ * answerWorksheet(typed, AS_TYPED).lines.need
+ * // 0.8 lb N on each 1000 ft² ÷ 24 % in 24-0-8 = 3.33 lb / 1000 ft²
+ */
+export function answerWorksheet(typed: WorksheetTyped, shownIn: ShownIn): WorksheetAnswer {
+  const reading = readWorksheet(typed);
+  const { numbers, error } = workNumbers(reading, typed.need.nutrient);
+  const units = chooseUnits(typed, reading, shownIn, numbers.amountKg);
+  const context: SheetContext = { typed, reading, numbers, units };
+  return {
+    numbers,
+    units,
+    lines: {
+      need: needLine(context),
+      areas: typed.areas.map((_, index) => areaLine(context, index)),
+      total: totalLine(context),
+      packages: packageLine(context),
+      back: backLine(context),
+    },
+    delivered: numbers.delivered.map((line) => deliveredLine(line, typed.need.nutrient, units.rate)),
+    left: numbers.packages && showQuantity(numbers.packages.leftKg, units.amount),
+    errors: error ? [...reading.errors, error] : reading.errors,
+  };
+}
+
+/**
+ * The working of a worksheet as text to copy, one line each, incomplete lines left out.
+ *
+ * @example worksheetText(answer).split('\n')[0]
+ * // 'What the ground needs: 0.8 lb N on each 1000 ft² ÷ 24 % in 24-0-8 = 3.33 lb / 1000 ft²'
+ */
+export function worksheetText({ lines }: WorksheetAnswer): string {
+  const whole = ({ parts }: Working) => parts.every((part) => part.type !== 'term' || part.shown !== null);
+  return [lines.need, ...lines.areas, lines.total, lines.packages, lines.back]
+    .filter(whole)
+    .map((line) => `${line.label}: ${workingText(line)}`)
+    .join('\n');
+}

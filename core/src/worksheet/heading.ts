@@ -1,0 +1,36 @@
+import { InputError } from '../errors/InputError.ts';
+
+const LONGEST_NAME = 120;
+
+/**
+ * Reads the name of a job or an area: spaces trimmed and made even, at most 120 characters.
+ *
+ * @param example a name that would be right, for the sentence
+ * @throws InputError name.empty, text.too-long
+ * @example readName('  Spring  feed ', 'name', 'Spring feed') // 'Spring feed'
+ */
+export function readName(typed: string, field: string, example: string): string {
+  const name = typed.replace(/\s+/g, ' ').trim();
+  if (name === '') throw new InputError('name.empty', { field, hint: example });
+  if (name.length > LONGEST_NAME)
+    throw new InputError('text.too-long', { field, length: name.length, most: LONGEST_NAME });
+  return name;
+}
+
+/**
+ * Reads a day of the calendar, "2026-04-18", from 1900 to 2199.
+ *
+ * @returns the same text
+ * @throws InputError date.unreadable, also for a day that the month does not have
+ * @example readDay('2026-02-30', 'onDay') // throws
+ */
+export function readDay(typed: string, field: string): string {
+  const real = /^(19|20|21)\d\d-\d\d-\d\d$/.test(typed) && isCalendarDay(typed);
+  if (!real) throw new InputError('date.unreadable', { field, typed, hint: '2026-04-18' });
+  return typed;
+}
+
+function isCalendarDay(text: string): boolean {
+  const time = Date.parse(`${text}T00:00:00Z`);
+  return Number.isFinite(time) && new Date(time).toISOString().startsWith(text);
+}

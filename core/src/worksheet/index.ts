@@ -1,0 +1,15 @@
+// Worksheet: a need, a product, some ground and a package brought to one answer with its working.
+// Texts in, numbers and lines out; incomplete input gives an incomplete answer, never an exception.
+export {
+  AS_TYPED,
+  blankWorksheet,
+  MOST_AREAS,
+  type AreaTyped,
+  type ShownIn,
+  type WorksheetTyped,
+} from './typed.ts';
+export { readDay, readName } from './heading.ts';
+export { readWorksheet, type AreaReading, type WorksheetReading } from './readings.ts';
+export type { WorksheetNumbers } from './numbers.ts';
+export type { SheetUnits } from './units.ts';
+export { answerWorksheet, worksheetText, type DeliveredLine, type WorksheetAnswer } from './answer.ts';

@@ -1,0 +1,22 @@
+import { defineConfig } from 'vitest/config';
+
+export default defineConfig({
+  test: {
+    projects: [
+      { test: { name: 'core', root: 'core', include: ['src/**/*.test.ts'] } },
+      { test: { name: 'contract', root: 'contract', include: ['src/**/*.test.ts'] } },
+      {
+        test: {
+          name: 'server',
+          root: 'server',
+          include: ['src/**/*.test.ts'],
+          globalSetup: ['src/testing/database.ts'],
+          fileParallelism: false,
+          testTimeout: 30_000,
+          hookTimeout: 60_000,
+        },
+      },
+      { test: { name: 'web', root: 'web', include: ['src/**/*.test.ts'] } },
+    ],
+  },
+});
