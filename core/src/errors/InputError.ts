@@ -5,8 +5,10 @@ export type ErrorFacts = Readonly<Record<string, string | number>>;
 
 const LONGEST_FACT = 60;
 
-const shorten = (fact: string): string =>
-  fact.length > LONGEST_FACT ? `${fact.slice(0, LONGEST_FACT - 1)}…` : fact;
+function shorten(fact: string | number | null): string {
+  const text = fact === null ? '' : String(fact);
+  return text.length > LONGEST_FACT ? `${text.slice(0, LONGEST_FACT - 1)}…` : text;
+}
 
 /**
  * Wrong input, as data: a stable `code`, the `field` it belongs to (a path such as `areas.2.size`), a
@@ -30,10 +32,7 @@ export class InputError extends Error {
     }: { field: string; hint?: string | null } & Record<string, string | number | null>,
   ) {
     const filled = Object.fromEntries(
-      Object.entries({ ...facts, hint: hint ?? '' }).map(([name, fact]) => [
-        name,
-        shorten(String(fact ?? '')),
-      ]),
+      Object.entries({ ...facts, hint: hint ?? '' }).map(([name, fact]) => [name, shorten(fact)]),
     );
     super(WORDS[code].replace(/\{([\w-]+)\}/g, (_, name: string) => filled[name] ?? ''));
     this.name = 'InputError';

@@ -1,7 +1,8 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { expect, it } from 'vitest';
-import { InputError, WORDS, type ErrorCode } from './index.ts';
+import { readGrade, readQuantity } from '../index.ts';
+import { attempt, InputError, suggestion, WORDS, type ErrorCode } from './index.ts';
 
 const SOURCES = readdirSync(join(import.meta.dirname, '..'), { recursive: true, encoding: 'utf8' })
   .filter((file) => file.endsWith('.ts') && !file.endsWith('.test.ts') && !file.endsWith('words.ts'))
@@ -21,4 +22,13 @@ it('fills every brace of a sentence, and shortens what is long', () => {
   expect(error.message).not.toMatch(/[{}]/);
   expect(error.message.length).toBeLessThan(200);
   expect(error).toMatchObject({ code: 'grade.run-together', field: 'grade', hint: '24-0-8' });
+});
+
+it.each([
+  ['240-8', '24-0-8', () => readGrade('240-8', '')],
+  ['0,5 kg', '0.5 kg', () => readQuantity('0,5 kg', { kind: 'mass', bareUnit: null, field: '' })],
+  ['4 oz', '4 fl oz', () => readQuantity('4 oz', { kind: 'volume', bareUnit: null, field: '' })],
+  ['lots', null, () => readGrade('lots', '')],
+])('suggests for %s: %s', (typed, instead, read) => {
+  expect(suggestion(attempt<unknown>(read).error!, typed)).toBe(instead);
 });

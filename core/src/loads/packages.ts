@@ -33,6 +33,8 @@ export interface PackageCount {
   readonly exact: number;
   /** Whole packages, rounded up once for everything. */
   readonly whole: number;
+  /** Share of the last package that is used, above 0 and at most 1; 0 when none is needed. */
+  readonly lastShare: number;
   /** What is left in the last one, kg. */
   readonly leftKg: number;
 }
@@ -43,10 +45,11 @@ export interface PackageCount {
  * @param amountKg product needed in all, kg, 0 or more
  * @param packageKg product in one package, kg, above 0
  * @returns counts; an amount within 1e-9 of a whole number of packages is not rounded up past it
- * @example countPackages(11.2, 18.1) // { exact: 0.6187..., whole: 1, leftKg: 6.9 }
+ * @example countPackages(11.2, 18.1) // { exact: 0.6187..., whole: 1, lastShare: 0.6187..., leftKg: 6.9 }
  */
 export function countPackages(amountKg: number, packageKg: number): PackageCount {
   const exact = amountKg / packageKg;
   const whole = Math.max(0, Math.ceil(exact - 1e-9 * Math.max(1, exact)));
-  return { exact, whole, leftKg: Math.max(0, whole * packageKg - amountKg) };
+  const lastShare = whole === 0 ? 0 : Math.min(1, exact - (whole - 1));
+  return { exact, whole, lastShare, leftKg: Math.max(0, whole * packageKg - amountKg) };
 }

@@ -26,9 +26,10 @@ const percentText = (fraction: number): string => showExact(fraction * 100);
 /** "240-8" -> "24-0-8": the first split, from the right, that makes a possible grade of two run-together numbers. */
 function splitRunTogether(first: string, second: string): string | null {
   const cuts = (digits: string): [string, string][] =>
-    [...digits.slice(1)]
-      .map((_, i): [string, string] => [digits.slice(0, i + 1), digits.slice(i + 1)])
-      .toReversed();
+    Array.from({ length: digits.length - 1 }, (_, i): [string, string] => [
+      digits.slice(0, -1 - i),
+      digits.slice(-1 - i),
+    ]);
   const ways = [
     ...cuts(first).map(([a, b]) => [a, b, second]),
     ...cuts(second).map(([b, c]) => [first, b, c]),

@@ -17,7 +17,7 @@ export {
 } from './units.ts';
 export { unitSpelled } from './spelling.ts';
 export { fromSi, toSi } from './convert.ts';
-export { readNumber } from './numbers.ts';
+export { isBareNumber, readNumber } from './numbers.ts';
 export { readPositive, readQuantity, type Quantity, type QuantityField } from './quantity.ts';
 export {
   changedSi,

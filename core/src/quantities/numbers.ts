@@ -12,6 +12,10 @@ const SPACES = /[\s\u00a0\u2009\u202f]+/g;
 /** A number as people write it: grouped, decimal, with an exponent, as a fraction, or whole and fraction. */
 export const NUMBER_PATTERN = String.raw`[-−]?(?:\d+ \d+\/\d+|\d+\/\d+|(?:\d{1,3}(?: \d{3})+(?!\d)|[\d,]*\d)(?:\.\d*)?(?:e[+-]?\d+)?|\.\d+)`;
 
+/** True for a number without a unit: the unit that the field shows then counts. */
+export const isBareNumber = (text: string): boolean =>
+  /^[\d\s.,/½⅓⅔¼¾⅛⅜⅝⅞\u202f]+$/.test(text.trim()) && text.trim() !== '';
+
 /** Even spacing, ASCII minus, fractions such as ½ spelled out, and no more than 200 characters. */
 export function tidy(text: string, field: string): string {
   if (text.length > LONGEST)

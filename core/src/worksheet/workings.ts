@@ -1,6 +1,7 @@
 import { splitUnit, weightPart } from '../need/needField.ts';
 import { NUTRIENTS } from '../need/nutrients.ts';
 import { fromSi } from '../quantities/convert.ts';
+import { isBareNumber } from '../quantities/numbers.ts';
 import { showExact, showNumber, showQuantity } from '../quantities/show.ts';
 import { RATE_AREAS, UNITS, type UnitId } from '../quantities/units.ts';
 import { operator, term, word, type Term, type Working } from '../working/working.ts';
@@ -29,9 +30,7 @@ const asTyped = (role: string, text: string, origin: Term['origin']): Term =>
 
 /** A number typed without a unit, with the unit it counts in. */
 const withBareUnit = (text: string, unit: UnitId): string =>
-  /^[\d\s.,/½¼¾\u202f]+$/.test(text.trim()) && text.trim() !== ''
-    ? `${text.trim()} ${UNITS[unit].symbol}`
-    : text;
+  isBareNumber(text) ? `${text.trim()} ${UNITS[unit].symbol}` : text;
 
 export function needLine({ typed, reading, numbers, units }: SheetContext): Working {
   const [mass, area] = splitUnit(reading.need?.unit ?? typed.need.unit);

@@ -1,0 +1,26 @@
+import { attempt, type InputError } from '@steady-scatter/core';
+import { z } from 'zod';
+
+/** 'areas.2.size' -> ['areas', 2, 'size'] */
+export const fieldPath = (field: string): (string | number)[] =>
+  field === '' ? [] : field.split('.').map((step) => (/^\d+$/.test(step) ? Number(step) : step));
+
+/** Hands core's errors to Zod, each at its field, with its code and hint. */
+export function addInputErrors(context: z.RefinementCtx, errors: readonly InputError[]): void {
+  for (const { field, message, code, hint } of errors) {
+    context.addIssue({ code: 'custom', path: fieldPath(field), message, params: { code, hint } });
+  }
+}
+
+/** A text that one of core's readers accepts; the reader's field is ignored, Zod knows the path. */
+export const readText = (read: (typed: string) => string) =>
+  z.string().transform((typed, context) => {
+    const { value, error } = attempt(() => read(typed));
+    if (error === null) return value;
+    context.addIssue({
+      code: 'custom',
+      message: error.message,
+      params: { code: error.code, hint: error.hint },
+    });
+    return z.NEVER;
+  });

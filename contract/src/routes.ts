@@ -1,0 +1,76 @@
+import { z } from 'zod';
+import { job, jobId, jobSummary, jobWrite } from './jobs.ts';
+
+/** One route of the API: the whole of what both sides know about it. */
+export interface Route {
+  readonly method: 'get' | 'put' | 'post' | 'delete';
+  /** Express path, with `:id` and the like. */
+  readonly path: `/api/${string}`;
+  readonly summary: string;
+  readonly params: z.ZodType;
+  readonly body: z.ZodType;
+  readonly answer: z.ZodType;
+}
+
+const none = z.undefined();
+const oneJob = z.object({ id: jobId });
+
+/** Health of the process and its database. */
+export const health = z.object({ status: z.literal('ok'), database: z.literal('ok') });
+
+/** Every route. The server mounts them from here, the web calls them from here. */
+export const ROUTES = {
+  health: {
+    method: 'get',
+    path: '/api/health',
+    summary: 'Says whether the server and its database answer',
+    params: z.object({}),
+    body: none,
+    answer: health,
+  },
+  listJobs: {
+    method: 'get',
+    path: '/api/jobs',
+    summary: 'Lists the jobs that are kept, the latest day first',
+    params: z.object({}),
+    body: none,
+    answer: z.array(jobSummary),
+  },
+  readJob: {
+    method: 'get',
+    path: '/api/jobs/:id',
+    summary: 'Reads one job as it was typed',
+    params: oneJob,
+    body: none,
+    answer: job,
+  },
+  writeJob: {
+    method: 'put',
+    path: '/api/jobs/:id',
+    summary: 'Keeps a new job or changes one; the same write twice is harmless',
+    params: oneJob,
+    body: jobWrite,
+    answer: job,
+  },
+  deleteJob: {
+    method: 'delete',
+    path: '/api/jobs/:id',
+    summary: 'Takes a job off the list; it can be restored',
+    params: oneJob,
+    body: none,
+    answer: none,
+  },
+  restoreJob: {
+    method: 'post',
+    path: '/api/jobs/:id/restore',
+    summary: 'Puts a deleted job back on the list',
+    params: oneJob,
+    body: none,
+    answer: job,
+  },
+} as const satisfies Record<string, Route>;
+
+export type RouteName = keyof typeof ROUTES;
+export type ParamsOf<Name extends RouteName> = z.output<(typeof ROUTES)[Name]['params']>;
+export type BodyOf<Name extends RouteName> = z.output<(typeof ROUTES)[Name]['body']>;
+export type AnswerOf<Name extends RouteName> = z.output<(typeof ROUTES)[Name]['answer']>;

@@ -1,0 +1,115 @@
+import { expect, test, type Page } from '@playwright/test';
+import { bigNumber, expectAccessible, PHONE } from './support.ts';
+
+async function typeSheet(page: Page, name: string) {
+  await page.goto('/');
+  await page.getByLabel('Name of the job').fill(name);
+  await page.getByLabel('Day of the job').fill('2026-04-18');
+  await page.getByLabel('Amount needed').fill('0.8 lb');
+  await page.getByLabel('Grade on the label').fill('24-0-8');
+  await page.getByLabel('Name of area 1').fill('Bandstand lawn');
+  await page.getByLabel('Bandstand lawn, measured as').fill("62' x 38'");
+}
+
+test('keep, reload, open again, change, delete and undo', async ({ page }) => {
+  const name = 'Lake front, round trip';
+  await typeSheet(page, name);
+  await page.getByRole('button', { name: 'Keep this job' }).click();
+  await expect(page).toHaveURL(/\/jobs\/[0-9a-f-]{36}$/);
+  await page.reload();
+  await expect(page.getByLabel('Name of the job')).toHaveValue(name);
+  await expect(page.getByLabel('Bandstand lawn, measured as')).toHaveValue("62' x 38'");
+  await expect(bigNumber(page)).toHaveText('7.85 lb');
+
+  await page.getByRole('link', { name: 'Jobs' }).click();
+  await page.getByRole('link', { name }).click();
+  await page.getByLabel('Amount needed').fill('1 lb');
+  await page.getByRole('button', { name: 'Keep the changes' }).click();
+  await expect(page.getByRole('button', { name: 'Kept', exact: true })).toBeVisible();
+
+  await page.getByRole('link', { name: 'Jobs' }).click();
+  const row = page.getByRole('row').filter({ hasText: name });
+  await expect(row).toContainText('1 lb N on each 1000 ft²');
+  await expect(row).toContainText('18 Apr 2026');
+  await expect(row).toContainText('9.82 lb');
+  await row.getByRole('button', { name: `Delete ${name}` }).click();
+  await expect(row).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(row).toContainText('9.82 lb');
+
+  await page.getByRole('link', { name }).click();
+  await page.getByRole('button', { name: 'Delete', exact: true }).click();
+  await expect(page).toHaveURL(/\/jobs$/);
+  await expect(row).toHaveCount(0);
+  await page.reload();
+  await expect(page.getByRole('row').filter({ hasText: 'sample' }).first()).toBeVisible();
+  await expect(row).toHaveCount(0);
+});
+
+test('what is typed and not kept survives a reload, on a new sheet and on a job', async ({ page }) => {
+  await typeSheet(page, 'Half typed');
+  await page.getByLabel('Package size').fill('5 stone');
+  await page.reload();
+  await expect(page.getByLabel('Name of the job')).toHaveValue('Half typed');
+  await expect(page.getByLabel('Package size')).toHaveValue('5 stone');
+  await expect(page.getByText('not kept yet')).toBeVisible();
+  await page.getByLabel('Package size').fill('40 lb');
+  await page.getByRole('button', { name: 'Keep this job' }).click();
+  await expect(page.getByRole('button', { name: 'Kept', exact: true })).toBeVisible();
+  await page.getByLabel('Grade on the label').fill('22-2-11');
+  await page.reload();
+  await expect(page.getByLabel('Grade on the label')).toHaveValue('22-2-11');
+  await page.goto('/');
+  await expect(page.getByLabel('Name of the job')).toHaveValue('');
+});
+
+test('nothing wrong is kept', async ({ page }) => {
+  await typeSheet(page, '');
+  await page.getByRole('button', { name: 'Keep this job' }).click();
+  await expect(page.getByRole('alert')).toContainText('Give it a name');
+  await expect(page.getByLabel('Name of the job')).toBeFocused();
+  await page.getByLabel('Name of the job').fill('Never kept');
+  await page.getByLabel('Grade on the label').fill('240-8');
+  await page.getByRole('button', { name: 'Keep this job' }).click();
+  await expect(page.getByRole('status').filter({ hasText: 'Is it 24-0-8?' })).toBeVisible();
+  await expect(page.getByLabel('Grade on the label')).toHaveValue('240-8');
+  await page.getByRole('link', { name: 'Jobs' }).click();
+  await expect(page.getByRole('row').nth(1)).toBeVisible();
+  await expect(page.getByText('Never kept')).toHaveCount(0);
+});
+
+test('a removed area comes back to its place', async ({ page }) => {
+  await typeSheet(page, 'Undo an area');
+  await page.getByRole('button', { name: 'Add an area' }).click();
+  await page.getByLabel('area 2, measured as').fill('100 m2');
+  await page.getByRole('button', { name: 'Remove Bandstand lawn' }).click();
+  await expect(page.getByLabel('Name of area 1')).toHaveValue('');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByLabel('Name of area 1')).toHaveValue('Bandstand lawn');
+  await expect(page.getByLabel('area 2, measured as')).toHaveValue('100 m2');
+});
+
+test('addresses that lead nowhere say so', async ({ page }) => {
+  await page.goto('/jobs/01890000-0000-7000-8000-000000000000');
+  await expect(page.getByRole('heading', { name: 'This job is not here' })).toBeVisible();
+  await page.goto('/nowhere');
+  await expect(page.getByRole('heading', { name: 'There is nothing at this address' })).toBeVisible();
+  await expectAccessible(page);
+});
+
+test('axe finds nothing on the list', async ({ page }) => {
+  await page.goto('/jobs');
+  await expect(page.getByRole('link', { name: 'Spring feed, lake front' })).toBeVisible();
+  await expectAccessible(page);
+});
+
+test.describe('on a phone', () => {
+  test.use(PHONE);
+  test('the list fits and opens by thumb', async ({ page }) => {
+    await page.goto('/jobs');
+    await page.getByRole('link', { name: 'Spring feed, lake front' }).tap();
+    await expect(bigNumber(page)).toHaveText('25.0 lb');
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+    await expectAccessible(page);
+  });
+});

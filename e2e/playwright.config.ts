@@ -1,0 +1,47 @@
+import { mkdirSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { defineConfig } from '@playwright/test';
+
+const root = join(import.meta.dirname, '..');
+const port = process.env['STEADY_E2E_PORT'] ?? '4390';
+const data = join(root, '.cache', 'e2e-data');
+
+// This file is read again by each worker; only the first reading starts from an empty data folder.
+if (!process.env['TEST_WORKER_INDEX']) {
+  rmSync(data, { recursive: true, force: true });
+  mkdirSync(data, { recursive: true });
+}
+
+export default defineConfig({
+  testDir: '.',
+  outputDir: join(root, 'test-results'),
+  workers: 2,
+  fullyParallel: true,
+  timeout: 30_000,
+  expect: { timeout: 7_000 },
+  use: {
+    baseURL: `http://localhost:${port}`,
+    viewport: { width: 1280, height: 800 },
+    locale: 'en-US',
+    timezoneId: 'UTC',
+    trace: 'retain-on-failure',
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+        '--no-first-run',
+        '--disable-quic',
+      ],
+    },
+  },
+  webServer: {
+    command: 'node scripts/start.mjs',
+    cwd: root,
+    url: `http://localhost:${port}/api/health`,
+    env: { STEADY_DATA: data, PORT: port },
+    gracefulShutdown: { signal: 'SIGTERM', timeout: 15_000 },
+    timeout: 120_000,
+  },
+});

@@ -1,0 +1,55 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { expect, type Page } from '@playwright/test';
+
+const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
+
+export const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true } as const;
+
+interface AxeResult {
+  violations: { id: string; help: string; nodes: { html: string; failureSummary?: string }[] }[];
+}
+
+/** Runs axe with the WCAG 2.2 AA rules on what is shown now; any finding fails with its place. */
+export async function expectAccessible(page: Page): Promise<void> {
+  await page.evaluate(axeSource);
+  const result = await page.evaluate(() =>
+    (window as unknown as { axe: { run(where: Document, options: object): Promise<AxeResult> } }).axe.run(
+      document,
+      {
+        runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'],
+      },
+    ),
+  );
+  const findings = result.violations.map(
+    ({ id, help, nodes }) => `${id}: ${help}\n  ${nodes.map((n) => n.html).join('\n  ')}`,
+  );
+  expect(findings).toEqual([]);
+}
+
+/** The live answer in the panel, for people who listen and for tests. */
+export const answer = (page: Page) => page.getByRole('region', { name: 'Answer' });
+export const bigNumber = (page: Page) => answer(page).locator('output');
+export const line = (page: Page, name: string) => page.getByRole('group', { name, exact: true });
+
+/** Text with every kind of space made plain. */
+export const plain = (text: string): string => text.replace(/[\s\u00a0\u202f]+/g, ' ').trim();
+
+/** A line of working as it reads on screen, typed values included. */
+export async function lineText(page: Page, name: string): Promise<string> {
+  return plain(
+    await line(page, name).evaluate((root) => {
+      const copy = root.cloneNode(true) as HTMLElement;
+      const inputs = [...root.querySelectorAll('input')];
+      copy
+        .querySelectorAll('input')
+        .forEach((input, at) => input.replaceWith(` ${inputs[at]?.value ?? ''} `));
+      copy.querySelectorAll('select').forEach((select, at) => {
+        const original = root.querySelectorAll('select')[at];
+        select.replaceWith(` ${original?.selectedOptions[0]?.label ?? ''} `);
+      });
+      copy.querySelectorAll('span, button').forEach((element) => element.append(' '));
+      return copy.textContent ?? '';
+    }),
+  );
+}

@@ -1,0 +1,71 @@
+// npm run shots: makes docs/screenshots again, from demo data in a database of its own.
+import { spawn } from 'node:child_process';
+import { mkdirSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { ensureBuilt } from './lib/build.mjs';
+import { freePort } from './lib/database.mjs';
+import { ensureDebian } from './lib/packages.mjs';
+import { CACHE, ROOT } from './lib/places.mjs';
+import { say } from './lib/say.mjs';
+
+const DATA = join(CACHE, 'shots-data');
+const TARGET = join(ROOT, 'docs', 'screenshots');
+const DESK = { viewport: { width: 1280, height: 800 } };
+const PHONE = { viewport: { width: 390, height: 844 }, isMobile: true, hasTouch: true };
+
+/**
+ * @typedef {object} View
+ * @property {string} name
+ * @property {object} size
+ * @property {'light' | 'dark'} [scheme]
+ * @property {(page: import('@playwright/test').Page) => Promise<unknown>} open
+ */
+
+/** @param {string} job */
+const openJob = (job) => async (/** @type {import('@playwright/test').Page} */ page) => {
+  await page.goto('/jobs');
+  await page.getByRole('link', { name: job, exact: true }).click();
+  await page.getByLabel('Amount needed').waitFor();
+};
+
+/** @type {View[]} */
+const VIEWS = [
+  { name: 'worksheet', size: DESK, open: openJob('Spring feed, lake front') },
+  { name: 'worksheet-phone', size: PHONE, open: openJob('Spring feed, lake front') },
+  { name: 'jobs', size: DESK, open: (page) => page.goto('/jobs') },
+];
+
+await ensureBuilt();
+await ensureDebian('mariadb');
+await ensureDebian('chromium');
+rmSync(DATA, { recursive: true, force: true });
+mkdirSync(TARGET, { recursive: true });
+const port = await freePort(4395);
+const env = { ...process.env, STEADY_DATA: DATA, PORT: String(port) };
+const server = spawn(process.execPath, ['scripts/start.mjs'], {
+  cwd: ROOT,
+  env,
+  stdio: ['ignore', 'pipe', 'inherit'],
+});
+await new Promise((resolve, reject) => {
+  server.stdout.on('data', (chunk) => String(chunk).includes('is ready') && resolve(true));
+  server.on('exit', () => reject(new Error('The server did not start.')));
+});
+
+const { chromium } = await import('@playwright/test');
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium' });
+try {
+  for (const { name, size, scheme = 'light', open } of VIEWS) {
+    const page = await browser.newPage({ ...size, colorScheme: scheme, baseURL: `http://localhost:${port}` });
+    await open(page);
+    await page.waitForLoadState('networkidle');
+    await page.evaluate(() => document.fonts.ready);
+    await page.screenshot({ path: join(TARGET, `${name}.png`) });
+    await page.close();
+    say(`docs/screenshots/${name}.png`);
+  }
+} finally {
+  await browser.close();
+  server.removeAllListeners('exit');
+  server.kill('SIGTERM');
+}

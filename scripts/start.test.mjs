@@ -1,0 +1,86 @@
+import { spawn } from 'node:child_process';
+import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, statSync } from 'node:fs';
+import { createServer } from 'node:http';
+import { tmpdir } from 'node:os';
+import { basename, join } from 'node:path';
+import { afterAll, beforeAll, expect, it } from 'vitest';
+import { ensureBuilt } from './lib/build.mjs';
+import { freePort, stopDatabase } from './lib/database.mjs';
+import { ROOT } from './lib/places.mjs';
+
+const parent = mkdtempSync(join(tmpdir(), 'steady-start-'));
+const folder = join(parent, 'data');
+let port = 0;
+
+beforeAll(async () => {
+  await ensureBuilt();
+  port = await freePort(0);
+}, 240_000);
+
+afterAll(async () => {
+  await stopDatabase(folder);
+  rmSync(parent, { recursive: true, force: true });
+});
+
+/**
+ * Runs the start script until it is ready.
+ * @param {readonly string[]} args
+ */
+async function start(args = []) {
+  const env = { ...process.env, STEADY_DATA: folder, PORT: String(port) };
+  const child = spawn(process.execPath, ['scripts/start.mjs', ...args], { cwd: ROOT, env });
+  let said = '';
+  const ended = new Promise((resolve) => child.on('exit', (code, signal) => resolve(code ?? signal)));
+  const ready = new Promise((resolve) => {
+    child.stdout.on('data', (chunk) => {
+      said += chunk;
+      if (said.includes('is ready')) resolve(true);
+    });
+    child.stderr.on('data', (chunk) => (said += chunk));
+  });
+  await Promise.race([ready, ended]);
+  const address = /http:\/\/localhost:\d+/.exec(said)?.[0] ?? '';
+  return { child, ended, address, said: () => said };
+}
+
+const databasePid = () => Number(readFileSync(join(folder, 'mariadb.pid'), 'utf8'));
+
+/** @param {number} pid */
+const isRunning = (pid) =>
+  existsSync(`/proc/${pid}/cmdline`) && readFileSync(`/proc/${pid}/cmdline`, 'utf8') !== '';
+
+it('starts from nothing, survives kill -9, adopts the orphan database, moves ports, sets data aside, stops cleanly', async () => {
+  const first = await start();
+  expect(first.address).toBe(`http://localhost:${port}`);
+  expect(statSync(join(folder, 'connection.json')).mode & 0o777).toBe(0o600);
+  const jobs = await (await fetch(`${first.address}/api/jobs`)).json();
+  expect(jobs.length).toBeGreaterThan(5);
+  await fetch(`${first.address}/api/jobs/${jobs[0].id}`, { method: 'DELETE' });
+
+  const second = await start();
+  expect(await second.ended).toBe(1);
+  expect(second.said()).toContain(`already runs on this data folder: ${first.address}`);
+
+  const orphan = databasePid();
+  first.child.kill('SIGKILL');
+  await first.ended;
+  expect(isRunning(orphan)).toBe(true);
+
+  const neighbour = createServer().listen(port, '127.0.0.1');
+  const third = await start();
+  expect(third.said()).toContain('took it over');
+  expect(third.said()).toContain(`Port ${port} is taken`);
+  expect(databasePid()).toBe(orphan);
+  expect(await (await fetch(`${third.address}/api/jobs`)).json()).toHaveLength(jobs.length - 1);
+  third.child.kill('SIGTERM');
+  expect(await third.ended).toBe(0);
+  expect(isRunning(orphan)).toBe(false);
+  neighbour.close();
+
+  const fresh = await start(['--fresh']);
+  expect(fresh.said()).toContain('Moved the old data to');
+  expect(await (await fetch(`${fresh.address}/api/jobs`)).json()).toHaveLength(jobs.length);
+  expect(readdirSync(parent).filter((name) => name.startsWith(`${basename(folder)}-`))).toHaveLength(1);
+  fresh.child.kill('SIGINT');
+  expect(await fresh.ended).toBe(0);
+}, 120_000);

@@ -1,0 +1,127 @@
+import request from 'supertest';
+import { v7 } from 'uuid';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { JobAreaRow, JobRow } from './models/index.ts';
+import { openHarness, type Harness } from './testing/harness.ts';
+import { sampleWrite } from './testing/jobs.ts';
+
+let harness: Harness;
+beforeAll(async () => {
+  harness = await openHarness();
+});
+afterAll(() => harness.close());
+
+const put = (id: string, body: object) => request(harness.app).put(`/api/jobs/${id}`).send(body);
+const get = (path: string) => request(harness.app).get(path);
+
+describe('keeping a job', () => {
+  it('gives back what was typed, and stores SI beside it', async () => {
+    const id = v7();
+    const write = sampleWrite();
+    const kept = await put(id, write).expect(200);
+    expect(kept.body).toMatchObject({
+      id,
+      version: 1,
+      isSample: false,
+      name: 'Spring feed',
+      onDay: '2026-04-18',
+      worksheet: write.worksheet,
+    });
+    const row = await JobRow.findByPk(id, { include: [{ model: JobAreaRow, as: 'areas' }] });
+    expect(row?.crewId).toBe(harness.crewId);
+    expect(row?.needKgPerM2).toBeCloseTo((0.8 * 0.45359237) / 92.90304, 15);
+    expect(row?.packageKg).toBeCloseTo(18.1436948, 10);
+    expect(row?.areas?.map((area) => [area.position, area.areaM2, area.crewId])).toEqual([
+      [0, expect.closeTo(2356 * 0.3048 ** 2, 9), harness.crewId],
+      [1, 330, harness.crewId],
+    ]);
+  });
+
+  it('takes a repeated write as the same write', async () => {
+    const id = v7();
+    const write = sampleWrite();
+    const answers = [await put(id, write), await put(id, write), await put(id, write)];
+    expect(answers.map(({ status, body }) => [status, body.version])).toEqual([[200, 1], [200, 1], [200, 1]]); // prettier-ignore
+    const change = { ...write, version: 1, name: 'Later feed' };
+    expect((await put(id, change)).body.version).toBe(2);
+    expect((await put(id, change)).body.version).toBe(2);
+    expect(await JobAreaRow.count({ where: { jobId: id } })).toBe(2);
+  });
+
+  it.each([1, 2, 3, 4])('takes writes of the same new job at the same moment, time %i', async () => {
+    const id = v7();
+    const write = sampleWrite();
+    const answers = await Promise.all(Array.from({ length: 6 }, () => put(id, write)));
+    expect(new Set(answers.map(({ status }) => status))).toEqual(new Set([200]));
+    expect(await JobRow.count({ where: { id } })).toBe(1);
+    expect(await JobAreaRow.count({ where: { jobId: id } })).toBe(2);
+  });
+
+  it('refuses a change of something that changed meanwhile, and shows what stands there', async () => {
+    const id = v7();
+    await put(id, sampleWrite());
+    const theirs = (await put(id, sampleWrite({ version: 1, name: 'Theirs' })).expect(200)).body;
+    const mine = await put(id, sampleWrite({ version: 1, name: 'Mine' })).expect(409);
+    expect(mine.body).toMatchObject({ status: 409, title: 'Changed elsewhere', theirs });
+    expect((await get(`/api/jobs/${id}`)).body.name).toBe('Theirs');
+  });
+
+  it('keeps an incomplete sheet, but no change of a job that never was', async () => {
+    await put(v7(), sampleWrite({}, { grade: '', areas: [] })).expect(200);
+    await put(v7(), sampleWrite({ version: 3 })).expect(404);
+  });
+});
+
+describe('the list', () => {
+  it('shows the latest day first, with the amounts that the sheet works out', async () => {
+    const { app } = await openListCrew();
+    const { body } = await request(app).get('/api/jobs').expect(200);
+    expect(body.map(({ name }: { name: string }) => name)).toEqual(['Fall', 'Spring feed']);
+    expect(body[1]).toMatchObject({
+      need: '0.8 lb N on each 1000 ft²',
+      grade: '24-0-8',
+      areas: 2,
+      units: { amount: 'lb', area: 'ft2' },
+    });
+    expect(body[1].amountKg).toBeCloseTo(
+      ((0.8 * 0.45359237) / 92.90304 / 0.24) * (2356 * 0.3048 ** 2 + 330),
+      12,
+    );
+  });
+
+  async function openListCrew() {
+    const app = await harness.otherCrew();
+    await request(app).put(`/api/jobs/${v7()}`).send(sampleWrite()).expect(200);
+    await request(app)
+      .put(`/api/jobs/${v7()}`)
+      .send(sampleWrite({ name: 'Fall', onDay: '2026-09-08' }))
+      .expect(200);
+    return { app };
+  }
+
+  it('shows a crew its own jobs only', async () => {
+    const id = v7();
+    await put(id, sampleWrite());
+    const other = await harness.otherCrew();
+    expect((await request(other).get('/api/jobs')).body).toEqual([]);
+    await request(other).get(`/api/jobs/${id}`).expect(404);
+    await request(other).delete(`/api/jobs/${id}`).expect(404);
+    await request(other)
+      .put(`/api/jobs/${id}`)
+      .send(sampleWrite({ version: 1 }))
+      .expect(404);
+    await request(other).put(`/api/jobs/${id}`).send(sampleWrite()).expect(409);
+  });
+});
+
+it('deletes, again without harm, and restores as it was', async () => {
+  const id = v7();
+  const kept = (await put(id, sampleWrite())).body;
+  await request(harness.app).delete(`/api/jobs/${id}`).expect(204);
+  await request(harness.app).delete(`/api/jobs/${id}`).expect(204);
+  await get(`/api/jobs/${id}`).expect(404);
+  expect((await get('/api/jobs')).body.map((job: { id: string }) => job.id)).not.toContain(id);
+  await put(id, sampleWrite({ version: 1 })).expect(409);
+  expect((await request(harness.app).post(`/api/jobs/${id}/restore`).expect(200)).body).toEqual(kept);
+  expect((await request(harness.app).post(`/api/jobs/${id}/restore`).expect(200)).body).toEqual(kept);
+});

@@ -1,0 +1,36 @@
+import type { Problem } from '@steady-scatter/contract';
+
+type Detail = Omit<Problem, 'type' | 'requestId'>;
+
+/** A request that is answered with a problem: thrown by services, turned into problem+json at the edge. */
+export class Refusal extends Error {
+  readonly problem: Detail;
+  /** Further members of the problem, such as what stands on the server when a write is out of date. */
+  readonly more: Readonly<Record<string, unknown>>;
+
+  constructor(problem: Detail, more: Readonly<Record<string, unknown>> = {}) {
+    super(problem.detail);
+    this.problem = problem;
+    this.more = more;
+  }
+}
+
+export const notFound = (what: string): Refusal =>
+  new Refusal({
+    status: 404,
+    title: 'Not found',
+    detail: `There is no ${what} here. It may have been deleted.`,
+  });
+
+export const idTaken = (): Refusal =>
+  new Refusal({
+    status: 409,
+    title: 'Id taken',
+    detail: 'Something else is kept under this id. Make a new one.',
+  });
+
+export const outOfDate = (theirs: unknown): Refusal =>
+  new Refusal(
+    { status: 409, title: 'Changed elsewhere', detail: 'This was changed elsewhere since you opened it.' },
+    { theirs },
+  );

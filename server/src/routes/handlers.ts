@@ -1,0 +1,21 @@
+import { QueryTypes, type Sequelize } from 'sequelize';
+import type { JobService } from '../services/jobs.ts';
+import type { Handlers } from './mount.ts';
+
+/** The handlers of all routes: thin, one call each. */
+export function createHandlers(sequelize: Sequelize, jobs: JobService): Handlers {
+  return {
+    async health() {
+      await sequelize.query('SELECT 1', { type: QueryTypes.SELECT });
+      return { status: 'ok', database: 'ok' };
+    },
+    listJobs: ({ crewId }) => jobs.list(crewId),
+    readJob: ({ crewId, params }) => jobs.read(crewId, params.id),
+    writeJob: ({ crewId, params, body }) => jobs.write(crewId, params.id, body),
+    async deleteJob({ crewId, params }) {
+      await jobs.remove(crewId, params.id);
+      return undefined;
+    },
+    restoreJob: ({ crewId, params }) => jobs.restore(crewId, params.id),
+  };
+}

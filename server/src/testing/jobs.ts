@@ -1,0 +1,23 @@
+import { blankWorksheet, type WorksheetTyped } from '@steady-scatter/core';
+import { v7 } from 'uuid';
+
+/** A job as a client would write it: 24-0-8 on two areas, in mixed units. */
+export function sampleWrite(more: Record<string, unknown> = {}, sheet: Partial<WorksheetTyped> = {}) {
+  return {
+    version: 0,
+    name: 'Spring feed',
+    onDay: '2026-04-18',
+    worksheet: {
+      ...blankWorksheet('us', v7()),
+      need: { nutrient: 'N', amount: '0.8', unit: 'lb/1000 ft2' },
+      grade: '24-0-8',
+      areas: [
+        { id: v7(), name: 'Bandstand lawn', size: "62' x 38'", unit: 'ft2' },
+        { id: v7(), name: 'Slipway bank', size: '330 m2', unit: 'ft2' },
+      ],
+      package: { size: '40 lb', unit: 'lb' },
+      ...sheet,
+    },
+    ...more,
+  };
+}

@@ -1,0 +1,141 @@
+import { Box, IconButton, chakra } from '@chakra-ui/react';
+import { attempt, lengthUnitFor, readSize, retypeSize, type AreaUnit } from '@steady-scatter/core';
+import { X } from 'lucide-react';
+import { useWatch } from 'react-hook-form';
+import { useSheet, useSheetForm } from '../jobs/sheet.tsx';
+import { TypedTerm } from '../jobs/TypedTerm.tsx';
+import { needsUnit, symbolOf } from '../need/units.ts';
+import { FieldErrors } from '../ui/FieldErrors.tsx';
+import { ResultTerm, type ShowIn } from '../ui/ResultTerm.tsx';
+import { termOf } from '../ui/termShown.ts';
+import { UnitPicker } from '../ui/UnitPicker.tsx';
+import { AREA_CHOICES } from './units.ts';
+
+/** Columns of the list of areas, shared by its heading, rows and foot. */
+export const COLUMNS = { base: '1fr auto 44px', md: '1.1fr 1.5fr 130px 130px 36px' };
+
+const NameInput = chakra('input', {
+  base: {
+    width: '100%',
+    minHeight: '36px',
+    bg: 'transparent',
+    font: 'inherit',
+    borderRadius: '4px',
+    paddingX: '6px',
+    marginLeft: '-6px',
+    _placeholder: { color: 'ink.soft', opacity: 0.85 },
+    _hover: { bg: 'soft' },
+    _focus: { bg: 'paper' },
+    '@media (pointer: coarse)': { minHeight: '44px' },
+  },
+});
+
+function SizeTerm({ index, position }: { index: number; position: string }) {
+  const form = useSheetForm();
+  const area = `worksheet.areas.${index}` as const;
+  const { size, unit } = useWatch({ control: form.control, name: area });
+  const reading = attempt(() => readSize(size, unit, '')).value;
+  const isSides = reading?.shape.kind === 'rectangle' || /[x×*]/i.test(size);
+  return (
+    <TypedTerm
+      name={`${area}.size`}
+      label={`${position}, measured as`}
+      placeholder="62 x 38 ft"
+      origin={isSides ? 'measured' : 'typed'}
+      unit={
+        <UnitPicker<AreaUnit>
+          label={`unit of ${position}`}
+          current={reading?.unit ?? unit}
+          shown={needsUnit(size) ? symbolOf(isSides ? lengthUnitFor(unit) : unit) : ''}
+          options={AREA_CHOICES.map((id) => ({
+            id,
+            symbol: symbolOf(id),
+            preview: reading && ((change) => retypeSize(reading, id, change)),
+          }))}
+          onPick={(id, change) => {
+            form.setValue(`${area}.unit`, id, { shouldDirty: true });
+            if (reading)
+              form.setValue(`${area}.size`, retypeSize(reading, id, change), { shouldDirty: true });
+          }}
+        />
+      }
+    />
+  );
+}
+
+type Props = { index: number; onRemove(): void; showIn: { area: ShowIn; amount: ShowIn } };
+
+/** One piece of ground: its name, its size as typed, and what it takes. */
+export function AreaRow({ index, onRemove, showIn }: Props) {
+  const form = useSheetForm();
+  const { name, size } = useWatch({ control: form.control, name: `worksheet.areas.${index}` });
+  const { answer, errorAt } = useSheet();
+  const line = answer.lines.areas[index];
+  const position = name.trim() || `Area ${index + 1}`;
+  const result = (role: string, label: string, show: ShowIn) =>
+    line && <ResultTerm term={termOf(line, role)} label={`${label} of ${position}`} showIn={show} />;
+  return (
+    <Box
+      role="row"
+      borderBottomWidth="1px"
+      borderColor="line"
+      paddingY={{ base: '8px', md: '5px' }}
+      fontSize="17px"
+    >
+      <Box
+        display="grid"
+        gridTemplateColumns={COLUMNS}
+        columnGap="12px"
+        alignItems="center"
+        css={{ '& > *': { minWidth: 0 } }}
+      >
+        <Box role="cell" gridRow={{ base: 1, md: 'auto' }} gridColumn={{ base: '1 / 3', md: 'auto' }}>
+          <NameInput
+            {...form.register(`worksheet.areas.${index}.name`)}
+            aria-label={`Name of area ${index + 1}`}
+            placeholder="Front lawn"
+            maxLength={120}
+            autoComplete="off"
+            data-flow
+          />
+        </Box>
+        <Box role="cell" gridRow={{ base: 2, md: 'auto' }} gridColumn={{ base: '1 / 2', md: 'auto' }}>
+          <SizeTerm index={index} position={position} />
+        </Box>
+        <Box role="cell" textAlign="right" hideBelow="md">
+          {result('area.size', 'Size', showIn.area)}
+        </Box>
+        <Box
+          role="cell"
+          textAlign="right"
+          gridRow={{ base: 2, md: 'auto' }}
+          gridColumn={{ base: '2 / 4', md: 'auto' }}
+        >
+          {result('area.amount', 'Amount', showIn.amount)}
+        </Box>
+        <Box
+          role="cell"
+          gridRow={{ base: 1, md: 'auto' }}
+          gridColumn={{ base: 3, md: 'auto' }}
+          data-noprint
+          textAlign="right"
+        >
+          <IconButton
+            aria-label={`Remove ${position}`}
+            variant="ghost"
+            size="sm"
+            color="ink.soft"
+            onClick={onRemove}
+          >
+            <X size={18} />
+          </IconButton>
+        </Box>
+      </Box>
+      <FieldErrors
+        error={errorAt(`areas.${index}.size`)}
+        typed={size}
+        onUse={(text) => form.setValue(`worksheet.areas.${index}.size`, text, { shouldDirty: true })}
+      />
+    </Box>
+  );
+}

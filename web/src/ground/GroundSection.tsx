@@ -1,0 +1,121 @@
+import { Box, Button } from '@chakra-ui/react';
+import { MOST_AREAS, termText } from '@steady-scatter/core';
+import { Plus } from 'lucide-react';
+import { useFieldArray } from 'react-hook-form';
+import { v7 as newId } from 'uuid';
+import type { SheetForm } from '../jobs/drafts.ts';
+import { useSheet, useSheetForm } from '../jobs/sheet.tsx';
+import { useShowIn } from '../jobs/useShowIn.ts';
+import { Section } from '../ui/Section.tsx';
+import { termOf } from '../ui/termShown.ts';
+import { useNotices } from '../ui/notices.tsx';
+import { AreaRow, COLUMNS } from './AreaRow.tsx';
+
+function Heading({ children, end = false }: { children: string; end?: boolean }) {
+  return (
+    <Box role="columnheader" textAlign={end ? 'right' : 'left'} paddingRight={end ? '3px' : 0}>
+      {children}
+    </Box>
+  );
+}
+
+/** Adds and removes areas; a removed one comes back with one act, to where it was. */
+function useAreas() {
+  const form = useSheetForm();
+  const notices = useNotices();
+  const { fields, append, insert, remove } = useFieldArray<SheetForm, 'worksheet.areas', 'key'>({
+    name: 'worksheet.areas',
+    keyName: 'key',
+  });
+  return {
+    fields,
+    add() {
+      const unit = form.getValues('worksheet.areas').at(-1)?.unit ?? 'ft2';
+      append(
+        { id: newId(), name: '', size: '', unit },
+        { focusName: `worksheet.areas.${fields.length}.name` },
+      );
+    },
+    remove(index: number) {
+      const gone = form.getValues(`worksheet.areas.${index}`);
+      remove(index);
+      if (gone.name === '' && gone.size === '') return;
+      notices.undoable(`Removed ${gone.name || 'an area'}.`, () => insert(index, gone));
+    },
+  };
+}
+
+/** Where it goes: every area with its size and the amount it takes. */
+export function GroundSection({ onEnter }: { onEnter(): void }) {
+  const { answer } = useSheet();
+  const { fields, add, remove } = useAreas();
+  const showIn = { area: useShowIn('area'), amount: useShowIn('amount') };
+  const full = fields.length >= MOST_AREAS;
+  return (
+    <Section id="ground" heading="Where it goes" onEnter={onEnter}>
+      <Box role="table" aria-label="Areas">
+        <Box
+          role="row"
+          display={{ base: 'none', md: 'grid' }}
+          gridTemplateColumns={COLUMNS}
+          columnGap="12px"
+          fontSize="14px"
+          fontWeight="semibold"
+          color="ink.soft"
+          paddingY="6px"
+          borderBottomWidth="1px"
+          borderColor="line"
+        >
+          <Heading>Area</Heading>
+          <Heading>Measured as</Heading>
+          <Heading end>Size</Heading>
+          <Heading end>Weigh out</Heading>
+        </Box>
+        {fields.map((area, index) => (
+          <AreaRow key={area.id} index={index} onRemove={() => remove(index)} showIn={showIn} />
+        ))}
+      </Box>
+      <Box
+        display="grid"
+        gridTemplateColumns={{ base: '1fr auto', md: COLUMNS.md }}
+        columnGap="12px"
+        alignItems="center"
+        paddingTop="8px"
+        fontSize="17px"
+      >
+        <Box gridColumn={{ base: 1, md: '1 / 3' }} data-noprint>
+          <Button
+            variant="ghost"
+            marginLeft="-10px"
+            size="sm"
+            minHeight={{ base: '44px', md: '36px' }}
+            onClick={add}
+            disabled={full}
+          >
+            <Plus size={18} /> Add an area
+          </Button>
+          {full && <Box fontSize="14px">A sheet holds {MOST_AREAS} areas; keep the rest as another job.</Box>}
+        </Box>
+        <Box
+          textAlign="right"
+          fontWeight="bold"
+          fontVariantNumeric="tabular-nums"
+          hideBelow="md"
+          gridColumn={{ md: 3 }}
+          paddingRight="3px"
+        >
+          {termText(termOf(answer.lines.total, 'total.area'))}
+        </Box>
+        <Box
+          textAlign="right"
+          fontWeight="bold"
+          fontVariantNumeric="tabular-nums"
+          gridColumn={{ base: 2, md: 4 }}
+          paddingRight="3px"
+        >
+          {termText(termOf(answer.lines.total, 'total.amount'))}
+        </Box>
+      </Box>
+    </Section>
+  );
+}

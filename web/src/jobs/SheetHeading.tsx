@@ -1,0 +1,83 @@
+import { Badge, chakra } from '@chakra-ui/react';
+import { useSheetForm } from './sheet.tsx';
+
+const Title = chakra('input', {
+  base: {
+    fieldSizing: 'content',
+    minWidth: '12ch',
+    maxWidth: '100%',
+    font: 'inherit',
+    fontSize: '21px',
+    fontWeight: 'bold',
+    bg: 'transparent',
+    minHeight: '40px',
+    paddingX: '6px',
+    marginLeft: '-6px',
+    borderRadius: '6px',
+    _placeholder: { color: 'ink.soft', fontWeight: 'medium', opacity: 1 },
+    _hover: { bg: 'soft' },
+    _focus: { bg: 'paper' },
+  },
+});
+
+const Day = chakra('input', {
+  base: {
+    font: 'inherit',
+    fontSize: '15px',
+    bg: 'transparent',
+    color: 'ink.soft',
+    minHeight: '40px',
+    borderRadius: '6px',
+    paddingX: '4px',
+  },
+});
+
+const STATES = {
+  kept: null,
+  held: 'not kept yet',
+  'not-held': 'not kept, and this browser cannot hold it',
+} as const;
+
+type Props = { isSample: boolean; state: keyof typeof STATES; nameError: string | undefined };
+
+/** The job's name and day, changed in place. */
+export function SheetHeading({ isSample, state, nameError }: Props) {
+  const { register } = useSheetForm();
+  return (
+    <>
+      <chakra.h1 srOnly>Worksheet</chakra.h1>
+      <Title
+        {...register('name')}
+        aria-label="Name of the job"
+        placeholder="Name this job"
+        maxLength={120}
+        autoComplete="off"
+        aria-invalid={nameError !== undefined}
+        aria-describedby={nameError && 'error-name'}
+      />
+      <Day {...register('onDay')} type="date" aria-label="Day of the job" />
+      {isSample && (
+        <Badge bg="soft" color="ink" fontSize="13px">
+          sample
+        </Badge>
+      )}
+      {STATES[state] && (
+        <chakra.span fontSize="15px" color="ink.soft" data-noprint>
+          {STATES[state]}
+        </chakra.span>
+      )}
+      {nameError && (
+        <chakra.span
+          id="error-name"
+          role="alert"
+          color="warn"
+          fontWeight="semibold"
+          fontSize="15px"
+          flexBasis="100%"
+        >
+          ▲ {nameError}
+        </chakra.span>
+      )}
+    </>
+  );
+}

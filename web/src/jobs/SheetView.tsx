@@ -1,0 +1,138 @@
+import { Box, chakra } from '@chakra-ui/react';
+import { MISSING, ORIGINS, termText, worksheetText, type Origin, type Working } from '@steady-scatter/core';
+import { Copy, Printer } from 'lucide-react';
+import { useState, type KeyboardEvent, type ReactNode } from 'react';
+import { useWatch } from 'react-hook-form';
+import { AnswerBar } from '../load/AnswerBar.tsx';
+import { AnswerPanel } from '../load/AnswerPanel.tsx';
+import { GroundSection } from '../ground/GroundSection.tsx';
+import { LoadSection } from '../load/LoadSection.tsx';
+import { NeedSection } from '../need/NeedSection.tsx';
+import { Tape, type Stop } from '../shell/Tape.tsx';
+import { ActButton } from '../ui/ActButton.tsx';
+import { copyText } from '../ui/copyText.ts';
+import { useNotices } from '../ui/notices.tsx';
+import { termOf } from '../ui/termShown.ts';
+import { UNDERLINE } from '../ui/origin.ts';
+import { TopBar } from '../ui/TopBar.tsx';
+import { useSheet, useSheetForm } from './sheet.tsx';
+
+const SHOWN_ORIGINS = ['typed', 'measured', 'label'] as const satisfies readonly Origin[];
+
+const roleText = (line: Working, role: string): string => termText(termOf(line, role));
+
+/** What each stop holds, or what it still lacks. */
+function useStops(): Stop[] {
+  const { answer } = useSheet();
+  const { lines, numbers } = answer;
+  const sized = numbers.areas.filter(({ areaM2 }) => areaM2 !== null).length;
+  const rate = roleText(lines.need, 'rate');
+  return [
+    {
+      id: 'need',
+      label: 'Need',
+      holds: rate === MISSING ? 'nutrient and grade' : rate,
+      lacks: rate === MISSING,
+    },
+    {
+      id: 'ground',
+      label: 'Ground',
+      holds:
+        sized === 0
+          ? 'no size yet'
+          : `${sized} ${sized === 1 ? 'area' : 'areas'}, ${roleText(lines.total, 'total.area')}`,
+      lacks: sized === 0,
+    },
+    {
+      id: 'load',
+      label: 'Load',
+      holds: numbers.amountKg === null ? 'nothing to weigh yet' : roleText(lines.total, 'total.amount'),
+      lacks: numbers.amountKg === null,
+    },
+  ];
+}
+
+/** Enter goes to the next thing to type, so that a whole sheet can be typed without reaching for Tab. */
+function goOnWithEnter(event: KeyboardEvent<HTMLElement>) {
+  const { target, currentTarget } = event;
+  if (event.key !== 'Enter' || !(target instanceof HTMLInputElement) || target.dataset['flow'] === undefined)
+    return;
+  event.preventDefault();
+  const flow = [...currentTarget.querySelectorAll<HTMLInputElement>('input[data-flow]')];
+  const next = flow[flow.indexOf(target) + 1];
+  next?.focus();
+  next?.select();
+}
+
+function useSheetActs() {
+  const { answer } = useSheet();
+  const form = useSheetForm();
+  const notices = useNotices();
+  return {
+    async copy() {
+      const name = form.getValues('name').trim();
+      const copied = await copyText([name, worksheetText(answer)].filter(Boolean).join('\n'));
+      notices.tell(
+        copied
+          ? 'The working is copied.'
+          : 'This browser does not let a page copy. Select the lines and copy them by hand.',
+      );
+    },
+    print: () => window.print(),
+  };
+}
+
+/** What the underlines of the terms say. */
+const Legend = () => (
+  <Box display="flex" gap="18px" flexWrap="wrap" fontSize="14px" color="ink.soft" data-noprint>
+    {SHOWN_ORIGINS.map((origin) => (
+      <chakra.span key={origin} css={UNDERLINE[origin]} paddingX="3px">
+        {ORIGINS[origin]}
+      </chakra.span>
+    ))}
+    <span>no underline: worked out; open it for its figures and units</span>
+  </Box>
+);
+
+/** A worksheet on screen: heading and acts, the tape, the working on the left and the answer on the right. */
+export function SheetView({ heading, acts }: { heading: ReactNode; acts: ReactNode }) {
+  const [current, setCurrent] = useState('need');
+  const stops = useStops();
+  const { copy, print } = useSheetActs();
+  const grade = useWatch({ control: useSheetForm().control, name: 'worksheet.grade' });
+  return (
+    <Box onKeyDown={goOnWithEnter}>
+      <title>{grade ? `${grade} · Steady Scatter` : 'Steady Scatter'}</title>
+      <TopBar
+        acts={
+          <>
+            <ActButton icon={Copy} label="Copy" onClick={copy} />
+            <ActButton icon={Printer} label="Print" onClick={print} />
+            {acts}
+          </>
+        }
+      >
+        {heading}
+      </TopBar>
+      <Tape stops={stops} current={current} />
+      <Box
+        as="main"
+        id="main"
+        display="grid"
+        gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 352px' }}
+        gap={{ base: '20px', lg: '32px' }}
+        padding={{ base: '18px 16px', md: '22px 24px' }}
+        alignItems="start"
+      >
+        <Box minWidth={0}>
+          <NeedSection onEnter={() => setCurrent('need')} />
+          <GroundSection onEnter={() => setCurrent('ground')} />
+          <LoadSection onEnter={() => setCurrent('load')} />
+          <Legend />
+        </Box>
+        <AnswerPanel />
+        <AnswerBar />
+      </Box>
+    </Box>
+  );
+}

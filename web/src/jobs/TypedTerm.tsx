@@ -1,0 +1,41 @@
+import type { Origin } from '@steady-scatter/core';
+import type { ReactNode } from 'react';
+import { useController, type FieldPathByValue } from 'react-hook-form';
+import { errorId } from '../ui/FieldErrors.tsx';
+import { TermInput } from '../ui/TermInput.tsx';
+import type { SheetForm } from './drafts.ts';
+import { useSheet } from './sheet.tsx';
+
+interface Props {
+  /** Path of the text in the form; without `worksheet.` it is the path of its error. */
+  name: FieldPathByValue<SheetForm, string> & `worksheet.${string}`;
+  label: string;
+  placeholder: string;
+  origin: Origin;
+  unit?: ReactNode;
+  autoFocus?: boolean;
+  onSettled?(): void;
+}
+
+/** A term of the open sheet that is typed in place; its error waits for a pause in the typing. */
+export function TypedTerm({ name, onSettled, ...rest }: Props) {
+  const { field } = useController<SheetForm, typeof name>({ name });
+  const { errorAt, typingIn, doneTyping } = useSheet();
+  const path = name.replace('worksheet.', '');
+  return (
+    <TermInput
+      {...rest}
+      {...field}
+      errorId={errorId(errorAt(path))}
+      onChange={(event) => {
+        typingIn(path);
+        field.onChange(event);
+      }}
+      onBlur={() => {
+        field.onBlur();
+        doneTyping();
+        onSettled?.();
+      }}
+    />
+  );
+}

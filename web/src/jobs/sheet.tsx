@@ -1,0 +1,69 @@
+import { answerWorksheet, type InputError, type WorksheetAnswer } from '@steady-scatter/core';
+import { createContext, use, useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { FormProvider, useFormContext, useWatch, type UseFormReturn } from 'react-hook-form';
+import type { SheetForm } from './drafts.ts';
+
+/** What every part of an open sheet shares: the live answer, and errors that are ready to be said. */
+export interface Sheet {
+  readonly answer: WorksheetAnswer;
+  /** The error of a field, unless somebody is typing in it right now. */
+  errorAt(field: string): InputError | undefined;
+  /** Marks a field as being typed in: its error waits until the typing pauses. */
+  typingIn(field: string): void;
+  doneTyping(): void;
+}
+
+const SheetContext = createContext<Sheet | null>(null);
+const PAUSE_MS = 900;
+
+/** Keeps the path of the field that is being typed in, until a pause or until it is left. */
+function useTyping() {
+  const [field, setField] = useState<string | null>(null);
+  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const doneTyping = useCallback(() => {
+    clearTimeout(timer.current);
+    setField(null);
+  }, []);
+  const typingIn = useCallback(
+    (path: string) => {
+      clearTimeout(timer.current);
+      setField(path);
+      timer.current = setTimeout(doneTyping, PAUSE_MS);
+    },
+    [doneTyping],
+  );
+  useEffect(() => () => clearTimeout(timer.current), []);
+  return { field, typingIn, doneTyping };
+}
+
+/** Works the sheet out at each keystroke and shares the answer. */
+export function SheetProvider({ form, children }: { form: UseFormReturn<SheetForm>; children: ReactNode }) {
+  const worksheet = useWatch({ control: form.control, name: 'worksheet' });
+  const { field: quiet, typingIn, doneTyping } = useTyping();
+  const answer = useMemo(() => answerWorksheet(worksheet, worksheet.shownIn), [worksheet]);
+  const sheet = useMemo<Sheet>(
+    () => ({
+      answer,
+      errorAt: (field) =>
+        field === quiet ? undefined : answer.errors.find((error) => error.field === field),
+      typingIn,
+      doneTyping,
+    }),
+    [answer, quiet, typingIn, doneTyping],
+  );
+  return (
+    <FormProvider {...form}>
+      <SheetContext value={sheet}>{children}</SheetContext>
+    </FormProvider>
+  );
+}
+
+/** The open sheet. */
+export function useSheet(): Sheet {
+  const sheet = use(SheetContext);
+  if (!sheet) throw new Error('useSheet needs a SheetProvider above it.');
+  return sheet;
+}
+
+/** The form of the open sheet. */
+export const useSheetForm = (): UseFormReturn<SheetForm> => useFormContext<SheetForm>();

@@ -1,0 +1,19 @@
+import type { ShownIn } from '@steady-scatter/core';
+import { useWatch } from 'react-hook-form';
+import { MASS_CHOICES, RATE_CHOICES, symbolOf } from '../need/units.ts';
+import { AREA_CHOICES } from '../ground/units.ts';
+import type { ShowIn } from '../ui/ResultTerm.tsx';
+import { useSheetForm } from './sheet.tsx';
+
+const CHOICES = { rate: RATE_CHOICES, amount: MASS_CHOICES, area: AREA_CHOICES } as const;
+
+/** How one kind of worked-out value is shown on the open sheet, and how to change that. */
+export function useShowIn(kind: keyof ShownIn): ShowIn {
+  const form = useSheetForm();
+  const shownIn = useWatch({ control: form.control, name: 'worksheet.shownIn' });
+  return {
+    chosen: shownIn[kind],
+    options: CHOICES[kind].map((id) => ({ id, symbol: symbolOf(id) })),
+    onPick: (id) => form.setValue('worksheet.shownIn', { ...shownIn, [kind]: id }, { shouldDirty: true }),
+  };
+}

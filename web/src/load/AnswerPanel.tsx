@@ -1,0 +1,125 @@
+import { Box, chakra } from '@chakra-ui/react';
+import {
+  MISSING,
+  NUTRIENTS,
+  RATE_AREAS,
+  splitUnit,
+  type DeliveredLine,
+  type WorksheetAnswer,
+} from '@steady-scatter/core';
+import { useWatch } from 'react-hook-form';
+import { useSheet, useSheetForm } from '../jobs/sheet.tsx';
+import { BigNumber } from '../ui/BigNumber.tsx';
+import { termShown } from '../ui/termShown.ts';
+import { Bags } from './Bags.tsx';
+
+const PART_WORDS = { asked: 'as asked', along: 'comes along', none: 'none' } as const;
+
+/** What still stands between the sheet and its answer, as the next act. */
+export function nextAct({ numbers, errors }: WorksheetAnswer, need: string, grade: string): string | null {
+  if (numbers.amountKg !== null)
+    return numbers.unsized === 0 ? null : `${numbers.unsized} named area without a size is left out.`;
+  if (errors.length === 1) return 'One entry cannot be read yet; the sentence under it says why.';
+  if (errors.length > 1)
+    return `${errors.length} entries cannot be read yet; the sentences under them say why.`;
+  if (need.trim() === '') return 'Type how much nutrient each area needs.';
+  if (grade.trim() === '') return 'Type the grade from the label.';
+  return 'Type the size of the ground.';
+}
+
+function TakeLine() {
+  const { answer } = useSheet();
+  const { packages } = answer.numbers;
+  if (!packages || !answer.left) return null;
+  const noun = packages.whole === 1 ? 'package' : 'packages';
+  const sizeText = termShown(answer.lines.packages, 'package.size')?.number ?? '';
+  const sentence = `Take ${packages.whole} ${noun} of ${sizeText}`;
+  const left = `${answer.left.number} ${answer.left.unit} is left for the shelf`;
+  return (
+    <Box display="flex" gap="14px" alignItems="center" marginTop="14px">
+      <Box flexShrink={0} maxWidth="55%">
+        <Bags packages={packages} label={`${sentence}; ${left}`} />
+      </Box>
+      <Box>
+        <Box fontWeight="bold" fontSize="17px">
+          {sentence}
+        </Box>
+        <Box fontSize="15px" color="ink.soft">
+          {left}
+        </Box>
+      </Box>
+    </Box>
+  );
+}
+
+function DeliveredRow({ line }: { line: DeliveredLine }) {
+  const [mass] = line.shown.unit.split(' / ');
+  return (
+    <chakra.tr borderTopWidth="1px" borderColor="line">
+      <chakra.th scope="row" textAlign="left" fontWeight="medium" paddingY="7px">
+        {NUTRIENTS[line.nutrient].symbol}
+      </chakra.th>
+      <chakra.td textAlign="right" fontVariantNumeric="tabular-nums" whiteSpace="nowrap">
+        {line.part === 'none' ? '0' : `${line.shown.number} ${mass}`}
+      </chakra.td>
+      <chakra.td paddingLeft="14px" color="ink.soft" fontSize="15px">
+        {PART_WORDS[line.part]}
+        {line.other &&
+          line.part !== 'none' &&
+          `, ${line.other.shown.number} ${mass} ${NUTRIENTS[line.other.nutrient].symbol}`}
+      </chakra.td>
+    </chakra.tr>
+  );
+}
+
+function Delivered() {
+  const { answer } = useSheet();
+  if (answer.delivered.length === 0) return null;
+  const area = RATE_AREAS[splitUnit(answer.units.rate)[1]].symbol;
+  return (
+    <Box marginTop="18px">
+      <Box fontSize="15px" fontWeight="semibold" color="ink.soft" marginBottom="4px">
+        This puts down, on each {area}
+      </Box>
+      <chakra.table width="100%" fontSize="17px">
+        <chakra.tbody>
+          {answer.delivered.map((line) => (
+            <DeliveredRow key={line.nutrient} line={line} />
+          ))}
+        </chakra.tbody>
+      </chakra.table>
+    </Box>
+  );
+}
+
+/** The one big number of the sheet, what to take, and everything that it puts down. */
+export function AnswerPanel() {
+  const { answer } = useSheet();
+  const form = useSheetForm();
+  const { need, grade } = useWatch({ control: form.control, name: 'worksheet' });
+  const shown = termShown(answer.lines.total, 'total.amount');
+  const next = nextAct(answer, need.amount, grade);
+  return (
+    <Box
+      as="section"
+      aria-label="Answer"
+      bg="paper"
+      borderWidth="1px"
+      borderColor="line"
+      borderRadius="10px"
+      padding="22px"
+    >
+      <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
+        Weigh out, in all
+      </Box>
+      <BigNumber number={shown?.number ?? MISSING} unit={shown?.unit ?? ''} live />
+      {next && (
+        <Box fontSize="17px" marginTop="8px">
+          {next}
+        </Box>
+      )}
+      <TakeLine />
+      <Delivered />
+    </Box>
+  );
+}

@@ -1,0 +1,49 @@
+import { Box } from '@chakra-ui/react';
+import {
+  attempt,
+  fractionOf,
+  NUTRIENTS,
+  showExact,
+  withShare,
+  type Grade,
+  type Nutrient,
+} from '@steady-scatter/core';
+import { useState } from 'react';
+import { useSheetForm } from '../jobs/sheet.tsx';
+import { TermInput } from '../ui/TermInput.tsx';
+
+/** The share of the nutrient in the product. Changing it changes the grade that it was read from. */
+export function ShareInput({ grade, nutrient }: { grade: Grade; nutrient: Nutrient }) {
+  const form = useSheetForm();
+  const shown = `${showExact(fractionOf(grade, nutrient) * 100, 5)} %`;
+  const [typed, setTyped] = useState<string | null>(null);
+  const { error } = typed === null ? { error: null } : attempt(() => withShare(grade, nutrient, typed));
+
+  const commit = () => {
+    if (typed !== null && !error && typed !== shown) {
+      form.setValue('worksheet.grade', withShare(grade, nutrient, typed), { shouldDirty: true });
+    }
+    if (!error) setTyped(null);
+  };
+
+  return (
+    <>
+      <TermInput
+        label={`Share of ${NUTRIENTS[nutrient].name} in the product`}
+        origin="label"
+        value={typed ?? shown}
+        errorId={error ? 'error-share' : undefined}
+        onChange={(event) => setTyped(event.target.value)}
+        onBlur={commit}
+        onKeyDown={(event) => {
+          if (event.key === 'Escape') setTyped(null);
+        }}
+      />
+      {error && (
+        <Box id="error-share" role="alert" color="warn" fontSize="15px">
+          {error.message}
+        </Box>
+      )}
+    </>
+  );
+}

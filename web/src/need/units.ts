@@ -1,0 +1,30 @@
+import {
+  isBareNumber,
+  RATE_AREAS,
+  UNITS,
+  type MassPerAreaUnit,
+  type MassUnit,
+  type RateAreaUnit,
+} from '@steady-scatter/core';
+
+/** Weights that a need or a rate is given in. */
+export const MASS_CHOICES = ['lb', 'oz', 'kg', 'g', 't', 'ton'] as const satisfies readonly MassUnit[];
+export const RATE_AREA_CHOICES = Object.keys(RATE_AREAS) as RateAreaUnit[];
+
+/** Rates that people show each other. */
+export const RATE_CHOICES = [
+  'lb/1000 ft2',
+  'oz/1000 ft2',
+  'lb/acre',
+  'kg/ha',
+  'g/m2',
+  'kg/100 m2',
+] as const satisfies readonly MassPerAreaUnit[];
+
+export const rateUnit = (mass: MassUnit, area: RateAreaUnit): MassPerAreaUnit => `${mass}/${area}`;
+
+export const symbolOf = (unit: keyof typeof UNITS): string => UNITS[unit].symbol;
+
+/** True while the unit beside a field counts: the text is empty, or numbers alone (sides included). */
+export const needsUnit = (text: string): boolean =>
+  text.trim() === '' || isBareNumber(text.replace(/[x×*]/gi, ' '));

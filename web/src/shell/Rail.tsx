@@ -1,0 +1,73 @@
+import { Box, chakra } from '@chakra-ui/react';
+import { ClipboardList, SquarePen, type LucideIcon } from 'lucide-react';
+import { NavLink } from 'react-router';
+
+/** The rooms of the app. Only what is built stands here. */
+export const ROOMS: readonly { to: string; label: string; icon: LucideIcon }[] = [
+  { to: '/', label: 'New sheet', icon: SquarePen },
+  { to: '/jobs', label: 'Jobs', icon: ClipboardList },
+];
+
+const Item = chakra(NavLink, {
+  base: {
+    display: 'flex',
+    flexDirection: 'column',
+    alignItems: 'center',
+    justifyContent: 'center',
+    gap: '3px',
+    width: { base: 'auto', md: '76px' },
+    flex: { base: 1, md: 'none' },
+    minHeight: { base: '56px', md: '52px' },
+    borderRadius: '8px',
+    fontSize: '13px',
+    color: 'rail.ink',
+    _hover: { bg: 'whiteAlpha.200' },
+    '&.active': { bg: 'whiteAlpha.300', color: 'white', fontWeight: 'bold' },
+  },
+});
+
+/** Down the side at a desk, along the foot under the thumb on a phone. */
+export function Rail() {
+  return (
+    <Box
+      as="nav"
+      aria-label="Rooms"
+      data-noprint
+      position="fixed"
+      zIndex="10"
+      bg="rail"
+      left="0"
+      bottom="0"
+      top={{ md: 0 }}
+      right={{ base: 0, md: 'auto' }}
+      width={{ md: '84px' }}
+      display="flex"
+      flexDirection={{ base: 'row', md: 'column' }}
+      alignItems="center"
+      gap="4px"
+      padding={{ base: '4px 8px', md: '14px 4px' }}
+    >
+      <Box
+        hideBelow="md"
+        fontFamily="figure"
+        fontWeight="800"
+        fontSize="19px"
+        lineHeight="1"
+        textAlign="center"
+        color="tape.on-rail"
+        marginBottom="14px"
+        css={{ fontStretch: '75%' }}
+      >
+        Steady
+        <br />
+        Scatter
+      </Box>
+      {ROOMS.map(({ to, label, icon: Icon }) => (
+        <Item key={to} to={to} end>
+          <Icon size={20} aria-hidden />
+          {label}
+        </Item>
+      ))}
+    </Box>
+  );
+}

@@ -1,0 +1,71 @@
+import { Box, chakra } from '@chakra-ui/react';
+
+/** One stop on the tape: where it leads, what it holds or still lacks. */
+export interface Stop {
+  readonly id: string;
+  readonly label: string;
+  readonly holds: string;
+  readonly lacks: boolean;
+}
+
+const StopLink = chakra('a', {
+  base: {
+    position: 'relative',
+    flex: { base: '1 1 0', md: '0 0 210px' },
+    minWidth: 0,
+    padding: '14px 12px 8px 14px',
+    fontSize: '14px',
+    lineHeight: 1.25,
+    borderRight: '2px solid',
+    borderColor: 'tape.ink',
+    outlineOffset: '-4px',
+    _hover: { bg: 'blackAlpha.100' },
+    '&[aria-current]': { bg: 'tape.ink', color: 'tape' },
+  },
+});
+
+/** A job as a measuring tape, with its stops in the order of the work. Nothing forces the order. */
+export function Tape({ stops, current }: { stops: readonly Stop[]; current: string }) {
+  return (
+    <Box
+      as="nav"
+      aria-label="Stops of the job"
+      data-noprint
+      bg="tape"
+      color="tape.ink"
+      borderBottom="2px solid"
+      borderColor="blackAlpha.400"
+      backgroundImage="repeating-linear-gradient(90deg, rgb(0 0 0 / 0.55) 0 1px, transparent 1px 12px)"
+      backgroundSize="100% 8px"
+      backgroundRepeat="no-repeat"
+      display="flex"
+    >
+      {stops.map(({ id, label, holds, lacks }) => (
+        <StopLink
+          key={id}
+          href={`#${id}`}
+          aria-current={id === current ? 'step' : undefined}
+          onClick={(event) => {
+            event.preventDefault();
+            const section = document.getElementById(id);
+            section?.scrollIntoView({ block: 'nearest' });
+            section?.querySelector<HTMLElement>('input, button')?.focus();
+          }}
+        >
+          <chakra.b display="block" fontSize="16px">
+            {label}
+          </chakra.b>
+          <chakra.span
+            display="block"
+            overflow="hidden"
+            textOverflow="ellipsis"
+            whiteSpace="nowrap"
+            fontStyle={lacks ? 'italic' : 'normal'}
+          >
+            {holds}
+          </chakra.span>
+        </StopLink>
+      ))}
+    </Box>
+  );
+}

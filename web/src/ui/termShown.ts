@@ -1,0 +1,11 @@
+import type { Shown, Term, Working } from '@steady-scatter/core';
+
+/** The term of a line of working that plays a role; a line without it is a mistake in the code. */
+export function termOf(line: Working, role: string): Term {
+  const found = line.parts.find((part): part is Term => part.type === 'term' && part.role === role);
+  if (!found) throw new Error(`The line ${line.id} has no term ${role}.`);
+  return found;
+}
+
+/** What a term of a line shows, null while it is missing. */
+export const termShown = (line: Working, role: string): Shown | null => termOf(line, role).shown;
