@@ -113,7 +113,7 @@ test('the sentence about an error waits while somebody types', async ({ page }) 
   await expect(page.getByRole('alert')).toContainText('three numbers');
 });
 
-test('copies the working as text, and prints one page', async ({ page, context }) => {
+test('copies the working as text', async ({ page, context }) => {
   await context.grantPermissions(['clipboard-read', 'clipboard-write']);
   await page.goto('/');
   await page.getByLabel('Name of the job').fill('Library strip');
@@ -127,12 +127,20 @@ test('copies the working as text, and prints one page', async ({ page, context }
     'Library strip What the ground needs: 0.8 lb N on each 1000 ft² ÷ 24 % in 24-0-8 = 3.33 lb / 1000 ft²',
   );
   expect(lines).toContain('In all: 3.33 lb / 1000 ft² × 1 600 ft² = 5.33 lb');
+});
 
+test('a whole job prints on one page, without the tools of the screen', async ({ page }) => {
+  await page.goto('/jobs');
+  await page.getByRole('link', { name: 'Fall feed, lake front' }).click();
+  await expect(bigNumber(page)).toHaveText('30.7 lb');
   await page.emulateMedia({ media: 'print' });
   await expect(page.getByRole('navigation')).toHaveCount(0);
+  await expect(page.getByRole('columnheader', { name: 'Measured as' })).toBeVisible();
   await expect(line(page, 'In all')).toBeVisible();
-  const pdf = (await page.pdf({ format: 'A4' })).toString('latin1');
-  expect(pdf.match(/\/Type\s*\/Page\b(?!s)/g)).toHaveLength(1);
+  for (const format of ['A4', 'Letter']) {
+    const pdf = (await page.pdf({ format })).toString('latin1');
+    expect(pdf.match(/\/Type\s*\/Page\b(?!s)/g)).toHaveLength(1);
+  }
 });
 
 test.describe('on a phone', () => {

@@ -12,7 +12,8 @@ import { UnitPicker } from '../ui/UnitPicker.tsx';
 import { AREA_CHOICES } from './units.ts';
 
 /** Columns of the list of areas, shared by its heading, rows and foot. */
-export const COLUMNS = { base: '1fr auto 44px', md: '1.1fr 1.5fr 130px 130px 36px' };
+const WIDE = '1.1fr 1.5fr 130px 130px 36px';
+export const COLUMNS = { base: '1fr auto 44px', md: WIDE, _print: WIDE };
 
 const NameInput = chakra('input', {
   base: {
@@ -89,7 +90,11 @@ export function AreaRow({ index, onRemove, showIn }: Props) {
         alignItems="center"
         css={{ '& > *': { minWidth: 0 } }}
       >
-        <Box role="cell" gridRow={{ base: 1, md: 'auto' }} gridColumn={{ base: '1 / 3', md: 'auto' }}>
+        <Box
+          role="cell"
+          gridRow={{ base: 1, md: 'auto', _print: 'auto' }}
+          gridColumn={{ base: '1 / 3', md: 'auto', _print: 'auto' }}
+        >
           <NameInput
             {...form.register(`worksheet.areas.${index}.name`)}
             aria-label={`Name of area ${index + 1}`}
@@ -99,7 +104,11 @@ export function AreaRow({ index, onRemove, showIn }: Props) {
             data-flow
           />
         </Box>
-        <Box role="cell" gridRow={{ base: 2, md: 'auto' }} gridColumn={{ base: '1 / 2', md: 'auto' }}>
+        <Box
+          role="cell"
+          gridRow={{ base: 2, md: 'auto', _print: 'auto' }}
+          gridColumn={{ base: '1 / 2', md: 'auto', _print: 'auto' }}
+        >
           <SizeTerm index={index} position={position} />
         </Box>
         <Box role="cell" textAlign="right" hideBelow="md">
@@ -108,15 +117,15 @@ export function AreaRow({ index, onRemove, showIn }: Props) {
         <Box
           role="cell"
           textAlign="right"
-          gridRow={{ base: 2, md: 'auto' }}
-          gridColumn={{ base: '2 / 4', md: 'auto' }}
+          gridRow={{ base: 2, md: 'auto', _print: 'auto' }}
+          gridColumn={{ base: '2 / 4', md: 'auto', _print: 'auto' }}
         >
           {result('area.amount', 'Amount', showIn.amount)}
         </Box>
         <Box
           role="cell"
-          gridRow={{ base: 1, md: 'auto' }}
-          gridColumn={{ base: 3, md: 'auto' }}
+          gridRow={{ base: 1, md: 'auto', _print: 'auto' }}
+          gridColumn={{ base: 3, md: 'auto', _print: 'auto' }}
           data-noprint
           textAlign="right"
         >

@@ -56,7 +56,7 @@ export function GroundSection({ onEnter }: { onEnter(): void }) {
       <Box role="table" aria-label="Areas">
         <Box
           role="row"
-          display={{ base: 'none', md: 'grid' }}
+          display={{ base: 'none', md: 'grid', _print: 'grid' }}
           gridTemplateColumns={COLUMNS}
           columnGap="12px"
           fontSize="14px"
@@ -77,7 +77,7 @@ export function GroundSection({ onEnter }: { onEnter(): void }) {
       </Box>
       <Box
         display="grid"
-        gridTemplateColumns={{ base: '1fr auto', md: COLUMNS.md }}
+        gridTemplateColumns={{ ...COLUMNS, base: '1fr auto' }}
         columnGap="12px"
         alignItems="center"
         paddingTop="8px"
@@ -101,7 +101,7 @@ export function GroundSection({ onEnter }: { onEnter(): void }) {
           fontWeight="bold"
           fontVariantNumeric="tabular-nums"
           hideBelow="md"
-          gridColumn={{ md: 3 }}
+          gridColumn={{ md: 3, _print: 3 }}
           paddingRight="3px"
         >
           {termText(termOf(answer.lines.total, 'total.area'))}
@@ -110,7 +110,7 @@ export function GroundSection({ onEnter }: { onEnter(): void }) {
           textAlign="right"
           fontWeight="bold"
           fontVariantNumeric="tabular-nums"
-          gridColumn={{ base: 2, md: 4 }}
+          gridColumn={{ base: 2, md: 4, _print: 4 }}
           paddingRight="3px"
         >
           {termText(termOf(answer.lines.total, 'total.amount'))}

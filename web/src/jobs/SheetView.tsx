@@ -123,6 +123,7 @@ export function SheetView({ heading, acts }: { heading: ReactNode; acts: ReactNo
         gap={{ base: '20px', lg: '32px' }}
         padding={{ base: '18px 16px', md: '22px 24px' }}
         alignItems="start"
+        css={{ '@media print': { zoom: 0.85, padding: 0 } }}
       >
         <Box minWidth={0}>
           <NeedSection onEnter={() => setCurrent('need')} />

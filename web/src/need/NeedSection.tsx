@@ -106,6 +106,7 @@ const Select = chakra('select', {
     color: 'inherit',
     minHeight: '32px',
     cursor: 'pointer',
+    '@media print': { appearance: 'none' },
     '@media (pointer: coarse)': { minHeight: '44px', paddingTop: '12px', paddingBottom: '2px' },
   },
 });

@@ -1,5 +1,5 @@
 import { chakra } from '@chakra-ui/react';
-import type { Origin } from '@steady-scatter/core';
+import { ORIGINS, type Origin } from '@steady-scatter/core';
 import type { ComponentProps, ReactNode } from 'react';
 import { UNDERLINE } from './origin.ts';
 
@@ -38,6 +38,7 @@ export function TermInput({ label, origin, errorId, unit, ...rest }: TermInputPr
     <chakra.span display="inline-flex" alignItems="baseline" maxWidth="100%" whiteSpace="nowrap">
       <Field
         aria-label={label}
+        title={ORIGINS[origin]}
         aria-invalid={wrong}
         aria-describedby={errorId}
         autoComplete="off"
