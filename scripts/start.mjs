@@ -74,7 +74,12 @@ try {
   opening = openDatabase(folder);
   await Promise.all([built, opening]);
   const { startServer } = await import(pathToFileURL(SERVER_BUNDLE).href);
-  server = await startServer({ connectionFile: connectionFile(folder), webRoot: WEB_ROOT, port });
+  server = await startServer({
+    connectionFile: connectionFile(folder),
+    webRoot: WEB_ROOT,
+    port,
+    logFile: join(folder, 'server.log'),
+  });
   const address = `http://localhost:${server?.port}`;
   if (server?.port !== port) say(`Port ${port} is taken, so this uses ${server?.port}.`);
   writeFileSync(lockFile, JSON.stringify({ pid: process.pid, address }));

@@ -1,5 +1,5 @@
 import { attempt, type InputError } from '@steady-scatter/core';
-import { z } from 'zod';
+import * as z from 'zod';
 
 /** 'areas.2.size' -> ['areas', 2, 'size'] */
 export const fieldPath = (field: string): (string | number)[] =>

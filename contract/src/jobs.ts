@@ -1,5 +1,5 @@
 import { readDay, readName } from '@steady-scatter/core';
-import { z } from 'zod';
+import * as z from 'zod';
 import { readText } from './inputIssues.ts';
 import { areaUnit, massUnit, worksheet } from './worksheet.ts';
 
@@ -35,7 +35,10 @@ export const jobSummary = z.object({
   /** The need as typed, with its unit: "0.8 lb N on each 1000 ft²". */
   need: z.string(),
   grade: z.string(),
+  /** Areas that have a size. */
   areas: z.int(),
+  /** Names of all its areas, for finding it. */
+  areaNames: z.array(z.string()),
   totalM2: z.number().nullable(),
   amountKg: z.number().nullable(),
   /** Units that the job's own sheet shows these in. */

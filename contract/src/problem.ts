@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 
 /** One wrong field: its path in the body, a stable code, a sentence, and what would be right. */
 export const fieldProblem = z.object({

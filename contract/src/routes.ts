@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { job, jobId, jobSummary, jobWrite } from './jobs.ts';
 
 /** One route of the API: the whole of what both sides know about it. */
@@ -18,6 +18,9 @@ const oneJob = z.object({ id: jobId });
 /** Health of the process and its database. */
 export const health = z.object({ status: z.literal('ok'), database: z.literal('ok') });
 
+/** The description of the API; its own shape is OpenAPI's business. */
+const openApiDocument = z.record(z.string(), z.unknown());
+
 /** Every route. The server mounts them from here, the web calls them from here. */
 export const ROUTES = {
   health: {
@@ -27,6 +30,14 @@ export const ROUTES = {
     params: z.object({}),
     body: none,
     answer: health,
+  },
+  describe: {
+    method: 'get',
+    path: '/api/openapi.json',
+    summary: 'Describes this API as OpenAPI 3.1',
+    params: z.object({}),
+    body: none,
+    answer: openApiDocument,
   },
   listJobs: {
     method: 'get',

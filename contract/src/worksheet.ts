@@ -9,7 +9,7 @@ import {
   type MassPerAreaUnit,
   type MassUnit,
 } from '@steady-scatter/core';
-import { z } from 'zod';
+import * as z from 'zod';
 import { addInputErrors } from './inputIssues.ts';
 
 /** What is typed is never longer than this on the wire; each reader has its own, smaller limit. */
@@ -37,6 +37,7 @@ export const worksheet = z
       })
       .readonly(),
     package: z.strictObject({ size: typedText, unit: massUnit }),
+    coverage: z.strictObject({ size: typedText, unit: areaUnit }),
     shownIn: z.strictObject({
       rate: rateUnit.nullable(),
       amount: massUnit.nullable(),

@@ -1,12 +1,15 @@
+import { randomUUID } from 'node:crypto';
 import { join } from 'node:path';
 import express, { type Express } from 'express';
+import { rateLimit } from 'express-rate-limit';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import type { Sequelize } from 'sequelize';
-import { errorHandler, noSuchRoute } from './problems/errorHandler.ts';
+import { errorHandler, noSuchRoute, tooMany } from './problems/errorHandler.ts';
 import { createHandlers } from './routes/handlers.ts';
 import { mountRoutes, type Handlers } from './routes/mount.ts';
+import { sameOrigin } from './sameOrigin.ts';
 import { jobService } from './services/jobs.ts';
 
 /** What the application is wired from. */
@@ -16,10 +19,13 @@ export interface Wiring {
   readonly logger: Logger;
   /** Folder of the built web app; null where only the API is served. */
   readonly webRoot: string | null;
+  /** Most requests to the API from one address in a minute. */
+  readonly requestsPerMinute?: number;
   /** Replaces handlers, for tests of what goes wrong. */
   readonly overrides?: Partial<Handlers>;
 }
 
+const REQUESTS_PER_MINUTE = 1200;
 const BODY_LIMIT = '256kb';
 const YEAR_SECONDS = 31_536_000;
 
@@ -53,12 +59,47 @@ function serveWeb(app: Express, webRoot: string): void {
   });
 }
 
+/** Each request has an id that stands in the log, in a header, and in the problem when there is one. */
+const requestLog = (logger: Logger) =>
+  pinoHttp({
+    logger,
+    quietReqLogger: true,
+    genReqId: (_request, response) => {
+      const id = randomUUID();
+      response.setHeader('X-Request-Id', id);
+      return id;
+    },
+    serializers: {
+      req: ({ method, url }: { method: string; url: string }) => ({ method, url }),
+      res: ({ statusCode }: { statusCode: number }) => ({ statusCode }),
+    },
+  });
+
 /** Wires the whole application; the one place where its parts meet. */
-export function createApp({ sequelize, crewId, logger, webRoot, overrides }: Wiring): Express {
+export function createApp(wiring: Wiring): Express {
+  const {
+    sequelize,
+    crewId,
+    logger,
+    webRoot,
+    overrides,
+    requestsPerMinute: limit = REQUESTS_PER_MINUTE,
+  } = wiring;
   const app = express();
   app.disable('x-powered-by');
-  app.use(pinoHttp({ logger, quietReqLogger: true, autoLogging: false }));
+  app.use(requestLog(logger));
   app.use(securityHeaders);
+  app.use(
+    '/api',
+    rateLimit({
+      windowMs: 60_000,
+      limit,
+      standardHeaders: 'draft-8',
+      legacyHeaders: false,
+      handler: tooMany,
+    }),
+  );
+  app.use('/api', sameOrigin);
   app.use('/api', express.json({ limit: BODY_LIMIT, type: ['application/json'] }));
   app.use(mountRoutes({ ...createHandlers(sequelize, jobService(sequelize)), ...overrides }, crewId));
   app.use('/api', noSuchRoute);

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { Sequelize } from 'sequelize';
-import { z } from 'zod';
+import * as z from 'zod';
 
 /** How to reach the private database, as kept in the data folder. */
 const connection = z.object({

@@ -1,4 +1,3 @@
-import { pino } from 'pino';
 import { startServer } from './index.ts';
 
 // Run by the development script alone: serves the API, while Vite serves the page.
@@ -6,6 +5,5 @@ const { port } = await startServer({
   connectionFile: process.env['STEADY_CONNECTION'] ?? '',
   webRoot: null,
   port: Number(process.env['PORT']),
-  log: pino({ level: 'info' }),
 });
 process.stdout.write(`The API listens on ${port}.\n`);

@@ -1,7 +1,7 @@
 // Server: Express over MariaDB. Routes call services, services decide, models store.
 // startServer is the one door for the start script; everything else is wired in app.ts.
 import type { Server } from 'node:http';
-import { pino, type Logger } from 'pino';
+import { pino } from 'pino';
 import { createApp } from './app.ts';
 import { openSequelize, readConnection } from './database.ts';
 import { migrate } from './migrations/index.ts';
@@ -15,7 +15,8 @@ export interface ServerOptions {
   readonly webRoot: string | null;
   /** First port to try; taken ones are passed over, up to 50 of them. */
   readonly port: number;
-  readonly log?: Logger;
+  /** File that requests and failures are logged in; without one they go to standard output. */
+  readonly logFile?: string;
 }
 
 export interface RunningServer {
@@ -42,7 +43,7 @@ async function listen(app: ReturnType<typeof createApp>, first: number): Promise
 
 /** Migrates, loads the demo once, and serves the API and the web app on one loopback port. */
 export async function startServer(options: ServerOptions): Promise<RunningServer> {
-  const logger = options.log ?? pino({ level: process.env['LOG_LEVEL'] ?? 'warn' });
+  const logger = pino({ level: process.env['LOG_LEVEL'] ?? 'info' }, pino.destination(options.logFile ?? 1));
   const sequelize = openSequelize(readConnection(options.connectionFile));
   defineModels(sequelize);
   await migrate(sequelize);

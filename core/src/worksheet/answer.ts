@@ -1,13 +1,25 @@
-import type { InputError } from '../errors/InputError.ts';
+import { attempt, type InputError } from '../errors/InputError.ts';
+import { readNeed, splitUnit } from '../need/needField.ts';
+import { fromSi } from '../quantities/convert.ts';
 import { inForm, otherForm, type Nutrient } from '../need/nutrients.ts';
 import type { Delivered } from '../need/productRate.ts';
-import { showQuantity, type Shown } from '../quantities/show.ts';
+import { showExact, showQuantity, type Shown } from '../quantities/show.ts';
 import { workingText, type Working } from '../working/working.ts';
 import { workNumbers, type WorksheetNumbers } from './numbers.ts';
 import { readWorksheet } from './readings.ts';
 import type { ShownIn, WorksheetTyped } from './typed.ts';
 import { chooseUnits, type SheetUnits } from './units.ts';
-import { areaLine, backLine, needLine, packageLine, totalLine, type SheetContext } from './workings.ts';
+import { compareInWords, type Comparison } from './comparison.ts';
+import {
+  areaLine,
+  backLine,
+  coversLine,
+  labelLine,
+  needLine,
+  packageLine,
+  totalLine,
+  type SheetContext,
+} from './workings.ts';
 
 /** One nutrient that the rate delivers, ready to show per area of the need's unit. */
 export interface DeliveredLine {
@@ -28,7 +40,13 @@ export interface WorksheetAnswer {
     readonly total: Working;
     readonly packages: Working;
     readonly back: Working;
+    readonly label: Working;
+    readonly covers: Working;
   };
+  /** Everything that the label's own coverage puts down; empty without a coverage. */
+  readonly labelDelivers: readonly DeliveredLine[];
+  /** The label's rate beside the rate worked out; null while either is missing. */
+  readonly labelAgainstNeed: Comparison | null;
   readonly delivered: readonly DeliveredLine[];
   readonly left: Shown | null;
   readonly errors: readonly InputError[];
@@ -75,11 +93,30 @@ export function answerWorksheet(typed: WorksheetTyped, shownIn: ShownIn): Worksh
       total: totalLine(context),
       packages: packageLine(context),
       back: backLine(context),
+      label: labelLine(context),
+      covers: coversLine(context),
     },
+    labelDelivers: (numbers.label?.delivered ?? []).map((line) =>
+      deliveredLine(line, typed.need.nutrient, units.rate),
+    ),
+    labelAgainstNeed: numbers.label?.timesNeed ? compareInWords(numbers.label.timesNeed) : null,
     delivered: numbers.delivered.map((line) => deliveredLine(line, typed.need.nutrient, units.rate)),
     left: numbers.packages && showQuantity(numbers.packages.leftKg, units.amount),
     errors: error ? [...reading.errors, error] : reading.errors,
   };
+}
+
+/**
+ * The need that the label's own rate meets, as text for the field of the need: "use the label's rate".
+ *
+ * @returns text in the unit of the need; null while the label's coverage or the grade is missing
+ * @example needFromLabel(answerWorksheet(typed, AS_TYPED), typed) // '0.8 lb'
+ */
+export function needFromLabel({ numbers }: WorksheetAnswer, { need }: WorksheetTyped): string | null {
+  const si = numbers.label?.nutrientKgPerM2;
+  if (!si) return null;
+  const unit = attempt(() => readNeed(need.amount, need.unit, 'need.amount')).value?.unit ?? need.unit;
+  return `${showExact(fromSi(si, unit))} ${splitUnit(unit)[0]}`;
 }
 
 /**
@@ -90,7 +127,7 @@ export function answerWorksheet(typed: WorksheetTyped, shownIn: ShownIn): Worksh
  */
 export function worksheetText({ lines }: WorksheetAnswer): string {
   const whole = ({ parts }: Working) => parts.every((part) => part.type !== 'term' || part.shown !== null);
-  return [lines.need, ...lines.areas, lines.total, lines.packages, lines.back]
+  return [lines.need, ...lines.areas, lines.total, lines.packages, lines.covers, lines.back, lines.label]
     .filter(whole)
     .map((line) => `${line.label}: ${workingText(line)}`)
     .join('\n');

@@ -9,7 +9,15 @@ export {
   type WorksheetTyped,
 } from './typed.ts';
 export { readDay, readName } from './heading.ts';
+export { differences, mergeSheets, type Difference, type HeadedSheet, type Side } from './merge.ts';
 export { readWorksheet, type AreaReading, type WorksheetReading } from './readings.ts';
 export type { WorksheetNumbers } from './numbers.ts';
 export type { SheetUnits } from './units.ts';
-export { answerWorksheet, worksheetText, type DeliveredLine, type WorksheetAnswer } from './answer.ts';
+export { compareInWords, type Comparison } from './comparison.ts';
+export {
+  answerWorksheet,
+  needFromLabel,
+  worksheetText,
+  type DeliveredLine,
+  type WorksheetAnswer,
+} from './answer.ts';

@@ -2,7 +2,8 @@ import { attempt, InputError } from '../errors/InputError.ts';
 import { countPackages, type PackageCount } from '../loads/packages.ts';
 import { fractionOf } from '../need/grade.ts';
 import type { Nutrient } from '../need/nutrients.ts';
-import { deliveredAtRate, productRate, type Delivered } from '../need/productRate.ts';
+import { labelRate } from '../need/labelRate.ts';
+import { deliveredAtRate, nutrientAtRate, productRate, type Delivered } from '../need/productRate.ts';
 import type { WorksheetReading } from './readings.ts';
 
 /** The numbers of a worksheet, SI; null where something they need is missing or wrong. */
@@ -23,6 +24,34 @@ export interface WorksheetNumbers {
   readonly delivered: readonly Delivered[];
   /** The need worked out backwards from the total amount, kg/m2: equals the need when all is well. */
   readonly backKgPerM2: number | null;
+  /** Ground that one package covers at this rate, m2. */
+  readonly packageCoversM2: number | null;
+  readonly label: LabelNumbers | null;
+}
+
+/** What the label's own coverage puts down. */
+export interface LabelNumbers {
+  readonly rateKgPerM2: number;
+  readonly delivered: readonly Delivered[];
+  /** The wanted nutrient at the label's rate, kg/m2; null without a grade. */
+  readonly nutrientKgPerM2: number | null;
+  /** Label's rate over the rate worked out: 1 when they agree, above 1 when the label puts down more; null without a need. */
+  readonly timesNeed: number | null;
+}
+
+function workLabel(
+  { package: pack, coverage, grade }: WorksheetReading,
+  nutrient: Nutrient,
+  rate: number | null,
+): LabelNumbers | null {
+  if (!pack || !coverage) return null;
+  const rateKgPerM2 = labelRate(pack.si, coverage.areaM2);
+  return {
+    rateKgPerM2,
+    delivered: grade ? deliveredAtRate(rateKgPerM2, grade) : [],
+    nutrientKgPerM2: grade && nutrientAtRate(rateKgPerM2, nutrient, grade),
+    timesNeed: rate === null ? null : rateKgPerM2 / rate,
+  };
 }
 
 const times = (a: number | null, b: number | null): number | null =>
@@ -66,6 +95,8 @@ export function workNumbers(
       amountKg,
       packages: amountKg !== null && reading.package ? countPackages(amountKg, reading.package.si) : null,
       delivered: rateKgPerM2 !== null && grade ? deliveredAtRate(rateKgPerM2, grade) : [],
+      packageCoversM2: rateKgPerM2 !== null && reading.package ? reading.package.si / rateKgPerM2 : null,
+      label: workLabel(reading, nutrient, rateKgPerM2),
       backKgPerM2: amountKg === null || totalM2 === null ? null : times(amountKg / totalM2, fraction),
     },
   };

@@ -19,6 +19,7 @@ export interface WorksheetReading {
   readonly grade: Grade | null;
   readonly areas: readonly AreaReading[];
   readonly package: PackageReading | null;
+  readonly coverage: SizeReading | null;
   readonly errors: readonly InputError[];
 }
 
@@ -51,12 +52,13 @@ export function readWorksheet(typed: WorksheetTyped): WorksheetReading {
     const size = unlessEmpty(area.size, () => readSize(area.size, area.unit, `areas.${index}.size`));
     return { id: area.id, name: area.name.trim(), size, state: areaState(area, size) };
   });
-  const { size, unit } = typed.package;
+  const { package: pack, coverage } = typed;
   return {
     need,
     grade,
     areas,
-    package: unlessEmpty(size, () => readPackage(size, unit, 'package.size')),
+    package: unlessEmpty(pack.size, () => readPackage(pack.size, pack.unit, 'package.size')),
+    coverage: unlessEmpty(coverage.size, () => readSize(coverage.size, coverage.unit, 'coverage.size')),
     errors,
   };
 }

@@ -22,6 +22,8 @@ export interface WorksheetTyped {
   readonly grade: string;
   readonly areas: readonly AreaTyped[];
   readonly package: { readonly size: string; readonly unit: MassUnit };
+  /** Ground that one package covers by its label; with the package it is the label's own rate. */
+  readonly coverage: { readonly size: string; readonly unit: AreaUnit };
   readonly shownIn: ShownIn;
 }
 
@@ -44,6 +46,7 @@ export function blankWorksheet(system: 'us' | 'metric', firstAreaId: string): Wo
     grade: '',
     areas: [{ id: firstAreaId, name: '', size: '', unit: us ? 'ft2' : 'm2' }],
     package: { size: '', unit: us ? 'lb' : 'kg' },
+    coverage: { size: '', unit: us ? 'ft2' : 'm2' },
     shownIn: AS_TYPED,
   };
 }

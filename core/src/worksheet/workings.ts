@@ -114,10 +114,15 @@ export function packageLine({ typed, numbers, units }: SheetContext): Working {
   };
 }
 
+/** "0.800 lb / 1000 ft²" -> "0.800 lb N / 1000 ft²" */
+const perAreaOf = (symbol: string, line: Term): Term =>
+  line.shown
+    ? { ...line, shown: { ...line.shown, unit: line.shown.unit.replace(' /', ` ${symbol} /`) } }
+    : line;
+
 export function backLine({ typed, reading, numbers, units }: SheetContext): Working {
   const { symbol } = NUTRIENTS[typed.need.nutrient];
   const unit = reading.need?.unit ?? typed.need.unit;
-  const back = worked('back', numbers.backKgPerM2, unit, true);
   return {
     id: 'back',
     label: 'Back-check',
@@ -126,9 +131,42 @@ export function backLine({ typed, reading, numbers, units }: SheetContext): Work
       word(`of ${reading.grade?.typed.trim() ?? 'the product'} on`),
       worked('total.area', numbers.totalM2, units.area),
       word('puts down'),
-      back.shown
-        ? { ...back, shown: { ...back.shown, unit: back.shown.unit.replace(' /', ` ${symbol} /`) } }
-        : back,
+      perAreaOf(symbol, worked('back', numbers.backKgPerM2, unit, true)),
+    ],
+  };
+}
+
+/** The label read backwards: package over the ground it covers, and the wanted nutrient in that rate. */
+export function labelLine({ typed, reading, numbers, units }: SheetContext): Working {
+  const unit = reading.need?.unit ?? typed.need.unit;
+  const { symbol } = NUTRIENTS[typed.need.nutrient];
+  const { size, unit: coverageUnit } = typed.coverage;
+  return {
+    id: 'label',
+    label: 'What the label does',
+    parts: [
+      asTyped('label.package', withBareUnit(typed.package.size, typed.package.unit), 'label'),
+      word('covers'),
+      asTyped('coverage.size', withBareUnit(size, coverageUnit), 'label'),
+      operator('='),
+      worked('label.rate', numbers.label?.rateKgPerM2 ?? null, units.rate),
+      word('puts down'),
+      perAreaOf(symbol, worked('label.nutrient', numbers.label?.nutrientKgPerM2 ?? null, unit, true)),
+    ],
+  };
+}
+
+/** The same question the other way round: how far one package goes at the rate worked out. */
+export function coversLine({ typed, numbers, units }: SheetContext): Working {
+  return {
+    id: 'covers',
+    label: 'One package at this rate',
+    parts: [
+      asTyped('label.package', withBareUnit(typed.package.size, typed.package.unit), 'label'),
+      operator('÷'),
+      worked('rate', numbers.rateKgPerM2, units.rate),
+      operator('='),
+      worked('covers', numbers.packageCoversM2, units.area, true),
     ],
   };
 }

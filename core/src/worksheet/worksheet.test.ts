@@ -1,6 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { workingText } from '../working/index.ts';
-import { answerWorksheet, AS_TYPED, blankWorksheet, worksheetText, type WorksheetTyped } from './index.ts';
+import {
+  answerWorksheet,
+  AS_TYPED,
+  blankWorksheet,
+  needFromLabel,
+  worksheetText,
+  type WorksheetTyped,
+} from './index.ts';
 
 const plain = (text: string) => text.replaceAll('\u202f', ' ');
 const sheet = (sizes: [string, string][], more: Partial<WorksheetTyped> = {}): WorksheetTyped => ({
@@ -38,6 +45,7 @@ describe('a worksheet with three areas', () => {
       'Strip: 0.05 ac = 2 180 ft² × 3.33 lb / 1000 ft² = 7.26 lb',
       'In all: 3.33 lb / 1000 ft² × 8 090 ft² = 27.0 lb',
       'Packages: 27.0 lb ÷ 40 lb = 0.674 packages so take 1',
+      'One package at this rate: 40 lb ÷ 3.33 lb / 1000 ft² = 12 000 ft²',
       'Back-check: 27.0 lb of 24-0-8 on 8 090 ft² puts down 0.800 lb N / 1000 ft²',
     ]);
   });
@@ -128,5 +136,40 @@ describe('units of what is worked out', () => {
       part: 'asked',
       other: { nutrient: 'K', shown: { number: '50.0' } },
     });
+  });
+});
+
+describe('the label read backwards', () => {
+  const label = (coverage: string, more: Partial<WorksheetTyped> = {}) =>
+    answer(sheet([['Lawn', '7400']], { coverage: { size: coverage, unit: 'ft2' }, ...more }));
+
+  it('reference case B: 40 lb covers 12 000 ft2', () => {
+    const { numbers, lines, labelAgainstNeed, labelDelivers } = label('12 000');
+    expect(numbers.label!.timesNeed).toBeCloseTo(1, 12);
+    expect(labelAgainstNeed).toEqual({ verdict: 'same', words: 'as much' });
+    expect(plain(workingText(lines.label))).toBe(
+      '40 lb covers 12 000 ft² = 3.33 lb / 1000 ft² puts down 0.800 lb N / 1000 ft²',
+    );
+    expect(labelDelivers.map(({ shown }) => shown.number)).toEqual(['0.800', '0', '0.267']);
+    expect(numbers.packageCoversM2! / (12_000 * 0.3048 ** 2)).toBeCloseTo(1, 12);
+  });
+
+  it.each([['10,000', '20.0 % more'], ['15 000', '20.0 % less'], ['4800', '2.50 times as much'], ['12 040', 'as much']])('%s ft2 is %s', (coverage, words) => {
+    expect(label(coverage).labelAgainstNeed?.words).toBe(words);
+  }); // prettier-ignore
+
+  it('works without a need, and gives the need that it meets', () => {
+    const typed = sheet([], {
+      need: { nutrient: 'N', amount: '', unit: 'kg/ha' },
+      coverage: { size: '12 000', unit: 'ft2' },
+    });
+    const given = answer(typed);
+    expect(given.numbers.label!.timesNeed).toBeNull();
+    expect(needFromLabel(given, typed)).toBe('39.05942 kg');
+    expect(needFromLabel(answer({ ...typed, grade: '' }), { ...typed, grade: '' })).toBeNull();
+  });
+
+  it('points at a coverage that cannot be', () => {
+    expect(label('0').errors).toMatchObject([{ field: 'coverage.size', code: 'quantity.not-positive' }]);
   });
 });

@@ -3,10 +3,11 @@
 import type { Sequelize } from 'sequelize';
 import { SequelizeStorage, Umzug, type RunnableMigration } from 'umzug';
 import { crewsAndJobs } from './001-crews-and-jobs.ts';
+import { labelCoverage } from './002-label-coverage.ts';
 
 type Migration = RunnableMigration<Sequelize>;
 
-const MIGRATIONS: Migration[] = [crewsAndJobs];
+const MIGRATIONS: Migration[] = [crewsAndJobs, labelCoverage];
 
 /** Brings the database up to date; does nothing when it is. */
 export async function migrate(sequelize: Sequelize): Promise<void> {

@@ -32,6 +32,9 @@ export class JobRow extends Model<InferAttributes<JobRow>, InferCreationAttribut
   declare packageTyped: string;
   declare packageUnit: MassUnit;
   declare packageKg: number | null;
+  declare coverageTyped: string;
+  declare coverageUnit: AreaUnit;
+  declare coverageM2: number | null;
   declare shownRateUnit: MassPerAreaUnit | null;
   declare shownAmountUnit: MassUnit | null;
   declare shownAreaUnit: AreaUnit | null;
@@ -75,6 +78,9 @@ export function defineModels(sequelize: Sequelize): void {
       packageTyped: STRING,
       packageUnit: STRING,
       packageKg: DOUBLE,
+      coverageTyped: STRING,
+      coverageUnit: STRING,
+      coverageM2: DOUBLE,
       shownRateUnit: STRING,
       shownAmountUnit: STRING,
       shownAreaUnit: STRING,

@@ -66,6 +66,15 @@ export const noSuchRoute: RequestHandler = (request) => {
   });
 };
 
+/** Answers whoever asks too often. */
+export const tooMany: RequestHandler = () => {
+  throw new Refusal({
+    status: 429,
+    title: 'Too many requests',
+    detail: 'Too many requests at once. Try again in a minute.',
+  });
+};
+
 /** Turns anything thrown or rejected into problem+json, without a stack; mounted last. */
 export const errorHandler: ErrorRequestHandler = (error, request, response, next) => {
   const detail = describe(error);
@@ -77,7 +86,7 @@ export const errorHandler: ErrorRequestHandler = (error, request, response, next
   const body = {
     type: 'about:blank',
     ...detail,
-    requestId: typeof request.id === 'object' ? '' : String(request.id),
+    requestId: request.id,
     ...(error instanceof Refusal ? error.more : {}),
   };
   response.status(detail.status).type('application/problem+json').send(JSON.stringify(body));

@@ -1,3 +1,4 @@
+import { openApi } from '@steady-scatter/contract';
 import { QueryTypes, type Sequelize } from 'sequelize';
 import type { JobService } from '../services/jobs.ts';
 import type { Handlers } from './mount.ts';
@@ -9,6 +10,7 @@ export function createHandlers(sequelize: Sequelize, jobs: JobService): Handlers
       await sequelize.query('SELECT 1', { type: QueryTypes.SELECT });
       return { status: 'ok', database: 'ok' };
     },
+    describe: async () => openApi(),
     listJobs: ({ crewId }) => jobs.list(crewId),
     readJob: ({ crewId, params }) => jobs.read(crewId, params.id),
     writeJob: ({ crewId, params, body }) => jobs.write(crewId, params.id, body),

@@ -1,5 +1,5 @@
 import { jobWrite } from '@steady-scatter/contract';
-import { z } from 'zod';
+import * as z from 'zod';
 import demo from '../../../demo/tarn-hollow.json' with { type: 'json' };
 import { CrewRow } from '../models/index.ts';
 import type { JobService } from './jobs.ts';

@@ -5,7 +5,7 @@ import type { JobAreaRow, JobRow } from '../models/index.ts';
 
 /** What a write changes in a job's row: texts and units as typed, SI values as core reads them. */
 export function jobColumns({ name, onDay, worksheet }: JobWrite) {
-  const { need, grade, package: pack, shownIn } = worksheet;
+  const { need, grade, package: pack, coverage, shownIn } = worksheet;
   const reading = readWorksheet(worksheet);
   return {
     name,
@@ -18,6 +18,9 @@ export function jobColumns({ name, onDay, worksheet }: JobWrite) {
     packageTyped: pack.size,
     packageUnit: pack.unit,
     packageKg: reading.package?.si ?? null,
+    coverageTyped: coverage.size,
+    coverageUnit: coverage.unit,
+    coverageM2: reading.coverage?.areaM2 ?? null,
     shownRateUnit: shownIn.rate,
     shownAmountUnit: shownIn.amount,
     shownAreaUnit: shownIn.area,
@@ -50,6 +53,7 @@ function worksheetOf(row: JobRow): WorksheetTyped {
     grade: row.gradeTyped,
     areas: areas.map(({ id, name, sizeTyped, sizeUnit }) => ({ id, name, size: sizeTyped, unit: sizeUnit })),
     package: { size: row.packageTyped, unit: row.packageUnit },
+    coverage: { size: row.coverageTyped, unit: row.coverageUnit },
     shownIn: { rate: row.shownRateUnit, amount: row.shownAmountUnit, area: row.shownAreaUnit },
   };
 }
@@ -80,6 +84,7 @@ export function summaryOf(row: JobRow): JobSummary {
     need: typed.need.amount === '' ? '' : workingText({ ...lines.need, parts: lines.need.parts.slice(0, 4) }),
     grade: typed.grade,
     areas: numbers.areas.filter(({ areaM2 }) => areaM2 !== null).length,
+    areaNames: typed.areas.map(({ name }) => name).filter((name) => name !== ''),
     totalM2: numbers.totalM2,
     amountKg: numbers.amountKg,
     units: { amount: units.amount, area: units.area },

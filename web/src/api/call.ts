@@ -7,7 +7,7 @@ import {
   type Problem,
   type RouteName,
 } from '@steady-scatter/contract';
-import type { z } from 'zod';
+import type * as z from 'zod';
 
 /** The server refused, and said why. */
 export class ApiProblem extends Error {

@@ -33,7 +33,7 @@ it.each([
   ['of an older form', JSON.stringify({ format: 0, ...draft })],
   [
     'with a unit that no longer exists',
-    JSON.stringify({ format: 1, ...draft }).replace('lb/1000 ft2', 'stone/rood'),
+    JSON.stringify({ format: 2, ...draft }).replace('lb/1000 ft2', 'stone/rood'),
   ],
   ['of another kind', '[]'],
 ])('passes over a draft that is %s', (_, text) => {
@@ -57,4 +57,12 @@ it('says so when the storage is full or forbidden', () => {
   expect(saveDraft(forbidden, null, draft)).toBe(false);
   expect(loadDraft(forbidden, null)).toBeNull();
   expect(() => dropDraft(forbidden, null)).not.toThrow();
+});
+
+it('takes a draft that an earlier version of the app left', () => {
+  const store = memory();
+  const { coverage: _, ...before } = draft.form.worksheet;
+  const old = { format: 1, baseVersion: 3, form: { ...draft.form, worksheet: before } };
+  store.held.set('steady-scatter.draft.new', JSON.stringify(old));
+  expect(loadDraft(store, null)).toEqual(draft);
 });

@@ -1,0 +1,105 @@
+import { UNITS } from '../quantities/units.ts';
+import { NUTRIENTS } from '../need/nutrients.ts';
+import { isBareNumber } from '../quantities/numbers.ts';
+import type { AreaTyped, WorksheetTyped } from './typed.ts';
+
+/** A sheet with its heading: what two people can both have changed. */
+export interface HeadedSheet {
+  readonly name: string;
+  readonly onDay: string;
+  readonly worksheet: WorksheetTyped;
+}
+
+/** One term that differs between two versions of a sheet, each side as it reads; null where the side lacks it. */
+export interface Difference {
+  /** Stable key of the term: 'name', 'need', 'grade', 'package', 'coverage', 'shownIn', 'area.<id>'. */
+  readonly key: string;
+  readonly label: string;
+  readonly mine: string | null;
+  readonly theirs: string | null;
+}
+
+/** Which side a term is taken from. */
+export type Side = 'mine' | 'theirs';
+
+const withUnit = (text: string, unit: string, symbol: string): string =>
+  text === ''
+    ? 'nothing typed'
+    : isBareNumber(text) || /^[\d\s.,x×*]+$/i.test(text)
+      ? `${text} (${symbol || unit})`
+      : text;
+
+const areaText = ({ name, size, unit }: AreaTyped): string =>
+  `${name || 'no name'}: ${withUnit(size, unit, UNITS[unit].symbol)}`;
+
+function shownInText({ shownIn }: WorksheetTyped): string {
+  const set = [shownIn.rate, shownIn.amount, shownIn.area].filter((unit) => unit !== null);
+  return set.length === 0 ? 'as typed' : set.map((unit) => UNITS[unit].symbol).join(', ');
+}
+
+/** Every term of a sheet but its areas, as it reads. */
+function termsOf({ name, onDay, worksheet }: HeadedSheet): [key: string, label: string, text: string][] {
+  const { need, grade, package: pack, coverage } = worksheet;
+  const needText = `${need.amount === '' ? 'nothing typed' : need.amount} ${NUTRIENTS[need.nutrient].symbol} (${UNITS[need.unit].symbol})`;
+  return [
+    ['name', 'Name', name],
+    ['onDay', 'Day', onDay],
+    ['need', 'Need', needText],
+    ['grade', 'Grade', grade || 'nothing typed'],
+    ['package', 'Package', withUnit(pack.size, pack.unit, UNITS[pack.unit].symbol)],
+    ['coverage', 'Covers', withUnit(coverage.size, coverage.unit, UNITS[coverage.unit].symbol)],
+    ['shownIn', 'Shown in', shownInText(worksheet)],
+  ];
+}
+
+/**
+ * The terms in which two versions of a sheet differ, areas matched by their ids.
+ *
+ * @param mine what stands on this screen
+ * @param theirs what was kept meanwhile
+ * @returns one entry for each term that differs, in the order of the sheet; none when they agree
+ * @example differences(sheet, { ...sheet, name: 'Other' })[0] // { key: 'name', label: 'Name', mine: …, theirs: 'Other' }
+ */
+export function differences(mine: HeadedSheet, theirs: HeadedSheet): Difference[] {
+  const other = termsOf(theirs);
+  const terms = termsOf(mine).flatMap(([key, label, text], at): Difference[] => {
+    const theirText = other[at]![2];
+    return text === theirText ? [] : [{ key, label, mine: text, theirs: theirText }];
+  });
+  const byId = (areas: readonly AreaTyped[]) => new Map(areas.map((area) => [area.id, areaText(area)]));
+  const [my, their] = [byId(mine.worksheet.areas), byId(theirs.worksheet.areas)];
+  const areas = [...new Set([...my.keys(), ...their.keys()])].flatMap((id): Difference[] => {
+    const [a, b] = [my.get(id) ?? null, their.get(id) ?? null];
+    return a === b ? [] : [{ key: `area.${id}`, label: 'Area', mine: a, theirs: b }];
+  });
+  return [...terms, ...areas];
+}
+
+/**
+ * One sheet out of two, term by term. Areas that only one side has are kept or left as that side is chosen.
+ *
+ * @param choose the side for each key of `differences`
+ * @example mergeSheets(mine, theirs, () => 'theirs') // theirs
+ */
+export function mergeSheets(
+  mine: HeadedSheet,
+  theirs: HeadedSheet,
+  choose: (key: string) => Side,
+): HeadedSheet {
+  const side = (key: string): HeadedSheet => (choose(key) === 'mine' ? mine : theirs);
+  const find = ({ worksheet }: HeadedSheet, id: string) => worksheet.areas.find((area) => area.id === id);
+  const ids = new Set([...theirs.worksheet.areas, ...mine.worksheet.areas].map(({ id }) => id));
+  const areas = [...ids].flatMap((id) => find(side(`area.${id}`), id) ?? []);
+  return {
+    name: side('name').name,
+    onDay: side('onDay').onDay,
+    worksheet: {
+      need: side('need').worksheet.need,
+      grade: side('grade').worksheet.grade,
+      areas,
+      package: side('package').worksheet.package,
+      coverage: side('coverage').worksheet.coverage,
+      shownIn: side('shownIn').worksheet.shownIn,
+    },
+  };
+}
