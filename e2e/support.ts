@@ -12,6 +12,8 @@ interface AxeResult {
 
 /** Runs axe with the WCAG 2.2 AA rules on what is shown now; any finding fails with its place. */
 export async function expectAccessible(page: Page): Promise<void> {
+  // A dialog that is still fading in does not count as open yet.
+  await page.evaluate(() => Promise.allSettled(document.getAnimations().map(({ finished }) => finished)));
   await page.evaluate(axeSource);
   const result = await page.evaluate(() =>
     (window as unknown as { axe: { run(where: Document, options: object): Promise<AxeResult> } }).axe.run(
@@ -52,4 +54,22 @@ export async function lineText(page: Page, name: string): Promise<string> {
       return copy.textContent ?? '';
     }),
   );
+}
+
+/** Types a whole new sheet: 24-0-8 on the bandstand lawn. */
+export async function typeSheet(page: Page, name: string) {
+  await page.goto('/');
+  await page.getByLabel('Name of the job').fill(name);
+  await page.getByLabel('Day of the job').fill('2026-04-18');
+  await page.getByLabel('Amount needed').fill('0.8 lb');
+  await page.getByLabel('Grade on the label').fill('24-0-8');
+  await page.getByLabel('Name of area 1').fill('Bandstand lawn');
+  await page.getByLabel('Bandstand lawn, measured as').fill("62' x 38'");
+}
+
+/** Opens one of the sample jobs from the list. */
+export async function openSample(page: Page, name: string) {
+  await page.goto('/jobs');
+  await page.getByRole('link', { name, exact: true }).click();
+  await expect(page.getByLabel('Name of the job')).toHaveValue(name);
 }

@@ -28,11 +28,43 @@ const openJob = (job) => async (/** @type {import('@playwright/test').Page} */ p
   await page.getByLabel('Amount needed').waitFor();
 };
 
+/**
+ * Opens a job, changes it, and lets somebody else keep another change first.
+ * @param {import('@playwright/test').Page} page
+ */
+async function collide(page) {
+  await openJob('First feed, lake front')(page);
+  const address = page.url().replace('/jobs/', '/api/jobs/');
+  const { name, onDay, version, worksheet } = await (await page.request.get(address)).json();
+  const theirs = {
+    name,
+    onDay,
+    version,
+    worksheet: { ...worksheet, grade: '22-2-11', areas: worksheet.areas.slice(1) },
+  };
+  await page.request.put(address, { data: theirs });
+  await page.getByLabel('Grade on the label').fill('18-0-6');
+  await page.getByRole('button', { name: 'Keep changes' }).click();
+  await page.getByRole('dialog').waitFor();
+  await page.waitForTimeout(500);
+}
+
+/** @param {import('@playwright/test').Page} page */
+async function openSettings(page) {
+  await openJob('Spring feed, lake front')(page);
+  await page.getByRole('button', { name: 'Settings' }).click();
+  await page.getByRole('dialog').waitFor();
+  await page.waitForTimeout(500);
+}
+
 /** @type {View[]} */
 const VIEWS = [
   { name: 'worksheet', size: DESK, open: openJob('Spring feed, lake front') },
   { name: 'worksheet-phone', size: PHONE, open: openJob('Spring feed, lake front') },
+  { name: 'worksheet-phone-night', size: PHONE, scheme: 'dark', open: openJob('School pitch, late spring') },
   { name: 'jobs', size: DESK, open: (page) => page.goto('/jobs') },
+  { name: 'settings-night', size: DESK, scheme: 'dark', open: openSettings },
+  { name: 'changed-elsewhere', size: DESK, open: collide },
 ];
 
 await ensureBuilt();

@@ -1,5 +1,6 @@
 import {
   answerWorksheet,
+  AS_TYPED,
   isUnitOf,
   KINDS,
   MOST_AREAS,
@@ -44,4 +45,4 @@ export const worksheet = z
       area: areaUnit.nullable(),
     }),
   })
-  .superRefine((typed, context) => addInputErrors(context, answerWorksheet(typed, typed.shownIn).errors));
+  .superRefine((typed, context) => addInputErrors(context, answerWorksheet(typed, AS_TYPED).errors));

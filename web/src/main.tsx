@@ -4,13 +4,17 @@ import { ChakraProvider } from '@chakra-ui/react';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
-import { RouterProvider } from 'react-router/dom';
-import { router } from './router.tsx';
+import { App } from './App.tsx';
+import { PreferencesProvider } from './settings/PreferencesProvider.tsx';
 import { system } from './theme/index.ts';
 import { NoticesProvider } from './ui/notices.tsx';
+import { warmUp } from './warmUp.ts';
 
 const queries = new QueryClient({
-  defaultOptions: { queries: { staleTime: 5_000, retry: 1, refetchOnWindowFocus: false } },
+  defaultOptions: {
+    queries: { staleTime: 5_000, retry: 1, refetchOnWindowFocus: false, networkMode: 'always' },
+    mutations: { networkMode: 'always' },
+  },
 });
 const root = document.getElementById('root');
 if (!root) throw new Error('The page has no element #root.');
@@ -20,9 +24,12 @@ createRoot(root).render(
     <ChakraProvider value={system}>
       <QueryClientProvider client={queries}>
         <NoticesProvider>
-          <RouterProvider router={router} />
+          <PreferencesProvider>
+            <App />
+          </PreferencesProvider>
         </NoticesProvider>
       </QueryClientProvider>
     </ChakraProvider>
   </StrictMode>,
 );
+warmUp();

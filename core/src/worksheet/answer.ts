@@ -73,16 +73,16 @@ function deliveredLine(
  * The whole answer of a worksheet, at every keystroke: what was typed in, numbers and lines of working out.
  *
  * @param typed the worksheet as typed
- * @param shownIn units to show worked-out values in; null entries follow what was typed
+ * @param preferred units that the person prefers; what is set on the sheet goes before, null entries follow what was typed
  * @returns always an answer; what cannot be known yet is null, what is wrong is in `errors` with its field's path
  * @example
  * answerWorksheet(typed, AS_TYPED).lines.need
  * // 0.8 lb N on each 1000 ft² ÷ 24 % in 24-0-8 = 3.33 lb / 1000 ft²
  */
-export function answerWorksheet(typed: WorksheetTyped, shownIn: ShownIn): WorksheetAnswer {
+export function answerWorksheet(typed: WorksheetTyped, preferred: ShownIn): WorksheetAnswer {
   const reading = readWorksheet(typed);
   const { numbers, error } = workNumbers(reading, typed.need.nutrient);
-  const units = chooseUnits(typed, reading, shownIn, numbers.amountKg);
+  const units = chooseUnits(typed, reading, preferred, numbers.amountKg);
   const context: SheetContext = { typed, reading, numbers, units };
   return {
     numbers,

@@ -9,6 +9,7 @@ export {
   type WorksheetTyped,
 } from './typed.ts';
 export { readDay, readName } from './heading.ts';
+export { isShownIn, isWorksheetTyped } from './guard.ts';
 export { differences, mergeSheets, type Difference, type HeadedSheet, type Side } from './merge.ts';
 export { readWorksheet, type AreaReading, type WorksheetReading } from './readings.ts';
 export type { WorksheetNumbers } from './numbers.ts';

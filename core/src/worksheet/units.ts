@@ -22,22 +22,25 @@ function readableMass(unit: MassUnit, totalKg: number | null): MassUnit {
 }
 
 /**
- * Chooses the units to show worked-out values in: those set on the sheet, else those that were typed, with
- * ounces or grams where the whole comes to less than a pound or a kilogram.
+ * Chooses the units to show worked-out values in: those set on the sheet, else those that the person prefers, else
+ * those that were typed. Unless set on the sheet, the whole is in ounces or grams where it comes to less than a
+ * pound or a kilogram.
  *
+ * @param preferred the person's preference; null entries follow what was typed
  * @param amountKg the total amount, or null while it is not known
  */
 export function chooseUnits(
   typed: WorksheetTyped,
   reading: WorksheetReading,
-  shownIn: ShownIn,
+  preferred: ShownIn,
   amountKg: number | null,
 ): SheetUnits {
-  const needUnit = reading.need?.unit ?? typed.need.unit;
+  const { shownIn } = typed;
+  const rate = shownIn.rate ?? preferred.rate ?? reading.need?.unit ?? typed.need.unit;
   const firstArea = reading.areas.find(({ size }) => size)?.size?.unit ?? typed.areas[0]?.unit ?? 'm2';
   return {
-    rate: shownIn.rate ?? needUnit,
-    amount: shownIn.amount ?? readableMass(splitUnit(shownIn.rate ?? needUnit)[0], amountKg),
-    area: shownIn.area ?? firstArea,
+    rate,
+    amount: shownIn.amount ?? readableMass(preferred.amount ?? splitUnit(rate)[0], amountKg),
+    area: shownIn.area ?? preferred.area ?? firstArea,
   };
 }

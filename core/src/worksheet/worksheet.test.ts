@@ -18,7 +18,7 @@ const sheet = (sizes: [string, string][], more: Partial<WorksheetTyped> = {}): W
   package: { size: '40', unit: 'lb' },
   ...more,
 });
-const answer = (typed: WorksheetTyped) => answerWorksheet(typed, typed.shownIn);
+const answer = (typed: WorksheetTyped) => answerWorksheet(typed, AS_TYPED);
 
 describe('a worksheet with three areas', () => {
   const three = answer(sheet([['Bandstand', '62 x 38 ft'], ['Bank', '330 m2'], ['Strip', '0.05 ac']])); // prettier-ignore
@@ -117,14 +117,20 @@ describe('units of what is worked out', () => {
     ).toEqual({ rate: 'g/m2', amount: 'kg', area: 'm2' });
   });
 
-  it('follows what is set on the sheet', () => {
+  it('follows what is preferred, and before that what is set on the sheet', () => {
     const typed = sheet([['Lawn', '690 m2']]);
     expect(answerWorksheet(typed, { ...AS_TYPED, rate: 'kg/ha', area: 'm2' }).units).toEqual({
       rate: 'kg/ha',
       amount: 'kg',
       area: 'm2',
     });
-    expect(answerWorksheet(typed, { ...AS_TYPED, amount: 'g' }).units.amount).toBe('g');
+    expect(answerWorksheet(typed, { ...AS_TYPED, amount: 'g' }).units.amount).toBe('kg');
+    const onSheet = { ...typed, shownIn: { ...AS_TYPED, amount: 'g' as const } };
+    expect(answerWorksheet(onSheet, { rate: 'kg/ha', amount: 'lb', area: 'm2' }).units).toEqual({
+      rate: 'kg/ha',
+      amount: 'g',
+      area: 'm2',
+    });
   });
 
   it('handles elemental needs from an oxide label', () => {

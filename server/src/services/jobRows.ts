@@ -1,5 +1,11 @@
 import type { Job, JobSummary, JobWrite } from '@steady-scatter/contract';
-import { answerWorksheet, readWorksheet, workingText, type WorksheetTyped } from '@steady-scatter/core';
+import {
+  answerWorksheet,
+  AS_TYPED,
+  readWorksheet,
+  workingText,
+  type WorksheetTyped,
+} from '@steady-scatter/core';
 import type { InferCreationAttributes } from 'sequelize';
 import type { JobAreaRow, JobRow } from '../models/index.ts';
 
@@ -75,7 +81,7 @@ export function jobOf(row: JobRow): Job {
 /** A job as it stands in the list. */
 export function summaryOf(row: JobRow): JobSummary {
   const typed = worksheetOf(row);
-  const { lines, numbers, units } = answerWorksheet(typed, typed.shownIn);
+  const { lines, numbers, units } = answerWorksheet(typed, AS_TYPED);
   return {
     id: row.id,
     isSample: row.isSample,

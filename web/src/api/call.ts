@@ -1,38 +1,27 @@
 import {
+  job,
   problem,
   ROUTES,
   type AnswerOf,
   type BodyOf,
   type ParamsOf,
-  type Problem,
   type RouteName,
 } from '@steady-scatter/contract';
-import type * as z from 'zod';
-
-/** The server refused, and said why. */
-export class ApiProblem extends Error {
-  readonly problem: Problem;
-  constructor(given: Problem) {
-    super(given.detail);
-    this.problem = given;
-  }
-}
-
-/** The server could not be reached at all. */
-export class Unreachable extends Error {}
+import * as z from 'zod';
+import { noteAnswer, noteSilence } from './connection.ts';
+import { ApiProblem, Unreachable } from './errors.ts';
 
 type Input<Name extends RouteName> = { params?: ParamsOf<Name>; body?: BodyOf<Name>; signal?: AbortSignal };
 
-async function readProblem(response: Response): Promise<Problem> {
-  const given = problem.safeParse(await response.json().catch(() => null));
-  if (given.success) return given.data;
+const conflict = z.object({ title: z.literal('Changed elsewhere'), theirs: job.nullable() });
+
+async function readProblem(response: Response): Promise<ApiProblem> {
+  const said: unknown = await response.json().catch(() => null);
+  const given = problem.safeParse(said);
+  if (given.success) return new ApiProblem(given.data, conflict.safeParse(said).data ?? null);
   const { status } = response;
-  return {
-    type: 'about:blank',
-    title: 'No proper answer',
-    status,
-    detail: `The server answered ${status} without saying why.`,
-  };
+  const detail = `The server answered ${status} without saying why.`;
+  return new ApiProblem({ type: 'about:blank', title: 'No proper answer', status, detail });
 }
 
 /**
@@ -60,9 +49,11 @@ export async function call<Name extends RouteName>(
     });
   } catch (error) {
     if (error instanceof DOMException && error.name === 'AbortError') throw error;
+    noteSilence();
     throw new Unreachable('The server does not answer.');
   }
-  if (!response.ok) throw new ApiProblem(await readProblem(response));
+  noteAnswer(response.headers.get('Date'), Date.now());
+  if (!response.ok) throw await readProblem(response);
   const json: unknown = response.status === 204 ? undefined : await response.json();
   return (answer as unknown as z.ZodType<AnswerOf<Name>>).parse(json);
 }

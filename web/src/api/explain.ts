@@ -1,4 +1,4 @@
-import { ApiProblem, Unreachable } from './call.ts';
+import { ApiProblem, Unreachable } from './errors.ts';
 
 /** What to say about a failed act, and what to do. What was typed is still there in every case. */
 export function explain(error: unknown): string {

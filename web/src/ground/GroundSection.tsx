@@ -6,6 +6,7 @@ import { v7 as newId } from 'uuid';
 import type { SheetForm } from '../jobs/drafts.ts';
 import { useSheet, useSheetForm } from '../jobs/sheet.tsx';
 import { useShowIn } from '../jobs/useShowIn.ts';
+import { useActs } from '../acts/ActsProvider.tsx';
 import { Section } from '../ui/Section.tsx';
 import { termOf } from '../ui/termShown.ts';
 import { useNotices } from '../ui/notices.tsx';
@@ -18,6 +19,13 @@ function Heading({ children, end = false }: { children: string; end?: boolean })
     </Box>
   );
 }
+
+/** Keeps the focus near a row that is gone: on the row that took its place, else on the act that adds one. */
+const focusAfterRemoval = (index: number) =>
+  setTimeout(() => {
+    const inputs = document.querySelectorAll<HTMLElement>('#ground input[name$=".name"]');
+    (inputs[index] ?? inputs[index - 1] ?? document.querySelector<HTMLElement>('#add-area'))?.focus();
+  });
 
 /** Adds and removes areas; a removed one comes back with one act, to where it was. */
 function useAreas() {
@@ -39,6 +47,7 @@ function useAreas() {
     remove(index: number) {
       const gone = form.getValues(`worksheet.areas.${index}`);
       remove(index);
+      focusAfterRemoval(index);
       if (gone.name === '' && gone.size === '') return;
       notices.undoable(`Removed ${gone.name || 'an area'}.`, () => insert(index, gone));
     },
@@ -51,6 +60,7 @@ export function GroundSection({ onEnter }: { onEnter(): void }) {
   const { fields, add, remove } = useAreas();
   const showIn = { area: useShowIn('area'), amount: useShowIn('amount') };
   const full = fields.length >= MOST_AREAS;
+  useActs([{ id: 'add-area', label: 'Add an area', keys: 'Alt+A', run: () => !full && add() }]);
   return (
     <Section id="ground" heading="Where it goes" onEnter={onEnter}>
       <Box role="table" aria-label="Areas">
@@ -85,6 +95,7 @@ export function GroundSection({ onEnter }: { onEnter(): void }) {
       >
         <Box gridColumn={{ base: 1, md: '1 / 3' }} data-noprint>
           <Button
+            id="add-area"
             variant="ghost"
             marginLeft="-10px"
             size="sm"

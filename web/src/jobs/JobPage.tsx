@@ -1,12 +1,12 @@
 import { useParams } from 'react-router';
-import { ApiProblem } from '../api/call.ts';
+import { ApiProblem } from '../api/errors.ts';
 import { explain } from '../api/explain.ts';
 import { Message } from '../ui/Message.tsx';
 import { SheetPage } from './SheetPage.tsx';
 import { useJob } from './useJobs.ts';
 
 /** A kept job, opened by its address. */
-export function JobPage() {
+export default function JobPage() {
   const { id = '' } = useParams();
   const { data, error, refetch } = useJob(id);
   if (data) return <SheetPage key={data.id} job={data} />;

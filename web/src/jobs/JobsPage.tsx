@@ -4,6 +4,7 @@ import { MISSING, showQuantity, type UnitId } from '@steady-scatter/core';
 import { Plus, Trash2 } from 'lucide-react';
 import { Link } from 'react-router';
 import { explain } from '../api/explain.ts';
+import { usePreferences } from '../settings/PreferencesProvider.tsx';
 import { Message } from '../ui/Message.tsx';
 import { useNotices } from '../ui/notices.tsx';
 import { TopBar } from '../ui/TopBar.tsx';
@@ -34,6 +35,7 @@ const NameLink = chakra(Link, {
 
 function JobRow({ job, onDelete }: { job: JobSummary; onDelete(): void }) {
   const { areas, units } = job;
+  const preferred = usePreferences().preferences.units;
   return (
     <Box
       role="row"
@@ -80,7 +82,7 @@ function JobRow({ job, onDelete }: { job: JobSummary; onDelete(): void }) {
         {job.grade || MISSING}
       </Box>
       <Box role="cell" hideBelow="lg" textAlign="right" whiteSpace="nowrap">
-        {areas} {areas === 1 ? 'area' : 'areas'}, {shown(job.totalM2, units.area)}
+        {areas} {areas === 1 ? 'area' : 'areas'}, {shown(job.totalM2, preferred.area ?? units.area)}
       </Box>
       <Box
         role="cell"
@@ -89,7 +91,7 @@ function JobRow({ job, onDelete }: { job: JobSummary; onDelete(): void }) {
         whiteSpace="nowrap"
         fontVariantNumeric="tabular-nums"
       >
-        {shown(job.amountKg, units.amount)}
+        {shown(job.amountKg, preferred.amount ?? units.amount)}
       </Box>
       <Box
         role="cell"
@@ -153,7 +155,7 @@ const Empty = () => (
 );
 
 /** All kept jobs, the latest day first. */
-export function JobsPage() {
+export default function JobsPage() {
   const { data: jobs, error, refetch } = useJobList();
   const { remove, restore } = useJobActs();
   const notices = useNotices();
@@ -169,7 +171,10 @@ export function JobsPage() {
 
   const onDelete = ({ id, name }: JobSummary) =>
     remove.mutate(id, {
-      onSuccess: () => notices.undoable(`Deleted “${name}”.`, () => restore.mutate(id)),
+      onSuccess: () => {
+        document.getElementById('jobs-heading')?.focus();
+        notices.undoable(`Deleted “${name}”.`, () => restore.mutate(id));
+      },
       onError: (failure) => notices.tell(explain(failure)),
     });
 
@@ -185,7 +190,7 @@ export function JobsPage() {
           </Button>
         }
       >
-        <chakra.h1 fontSize="21px" fontWeight="bold">
+        <chakra.h1 id="jobs-heading" tabIndex={-1} fontSize="21px" fontWeight="bold">
           Jobs
         </chakra.h1>
       </TopBar>

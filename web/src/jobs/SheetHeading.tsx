@@ -32,17 +32,26 @@ const Day = chakra('input', {
   },
 });
 
-const STATES = {
+const HOLDING_WORDS = {
   kept: null,
   held: 'not kept yet',
-  'not-held': 'not kept, and this browser cannot hold it',
+  'not-held': 'not kept, and this browser cannot hold it: keep it before you leave',
+  overtaken: 'not kept yet, and changed elsewhere meanwhile',
 } as const;
 
-type Props = { isSample: boolean; state: keyof typeof STATES; nameError: string | undefined };
+type Props = {
+  isSample: boolean;
+  holding: keyof typeof HOLDING_WORDS;
+  otherTab: boolean;
+  wrong: string | undefined;
+};
 
-/** The job's name and day, changed in place. */
-export function SheetHeading({ isSample, state, nameError }: Props) {
+/** The job's name and day, changed in place, and how they stand. */
+export function SheetHeading({ isSample, holding, otherTab, wrong }: Props) {
   const { register } = useSheetForm();
+  const words = [HOLDING_WORDS[holding], otherTab ? 'also typed on in another tab' : null]
+    .filter(Boolean)
+    .join('; ');
   return (
     <>
       <chakra.h1 srOnly>Worksheet</chakra.h1>
@@ -52,8 +61,8 @@ export function SheetHeading({ isSample, state, nameError }: Props) {
         placeholder="Name this job"
         maxLength={120}
         autoComplete="off"
-        aria-invalid={nameError !== undefined}
-        aria-describedby={nameError && 'error-name'}
+        aria-invalid={wrong !== undefined}
+        aria-describedby={wrong && 'error-name'}
       />
       <Day {...register('onDay')} type="date" aria-label="Day of the job" />
       {isSample && (
@@ -61,12 +70,12 @@ export function SheetHeading({ isSample, state, nameError }: Props) {
           sample
         </Badge>
       )}
-      {STATES[state] && (
+      {words && (
         <chakra.span fontSize="15px" color="ink.soft" data-noprint>
-          {STATES[state]}
+          {words}
         </chakra.span>
       )}
-      {nameError && (
+      {wrong && (
         <chakra.span
           id="error-name"
           role="alert"
@@ -75,7 +84,7 @@ export function SheetHeading({ isSample, state, nameError }: Props) {
           fontSize="15px"
           flexBasis="100%"
         >
-          ▲ {nameError}
+          ▲ {wrong}
         </chakra.span>
       )}
     </>

@@ -1,85 +1,87 @@
 import { Button } from '@chakra-ui/react';
 import type { Job } from '@steady-scatter/contract';
-import { attempt, blankWorksheet, readDay, readName } from '@steady-scatter/core';
-import { Trash2 } from 'lucide-react';
-import { useState } from 'react';
-import { useForm } from 'react-hook-form';
-import { useNavigate } from 'react-router';
-import { v7 as newId } from 'uuid';
-import { explain } from '../api/explain.ts';
+import { CopyPlus, RotateCcw, Trash2 } from 'lucide-react';
+import { useEffect, useState } from 'react';
+import { useForm, type UseFormReturn } from 'react-hook-form';
+import { useActs } from '../acts/ActsProvider.tsx';
+import { usePreferences } from '../settings/PreferencesProvider.tsx';
 import { ActButton } from '../ui/ActButton.tsx';
 import { today } from '../ui/today.ts';
-import { useNotices } from '../ui/notices.tsx';
 import type { SheetForm } from './drafts.ts';
 import { SheetProvider } from './sheet.tsx';
+import { blankForm, formOf } from './sheetForms.ts';
 import { SheetHeading } from './SheetHeading.tsx';
 import { SheetView } from './SheetView.tsx';
 import { heldDraft, useDraft } from './useDraft.ts';
-import { useJobActs } from './useJobs.ts';
+import { useKeeping } from './useKeeping.tsx';
 
-const blankForm = (): SheetForm => ({ name: '', onDay: today(), worksheet: blankWorksheet('us', newId()) });
-const formOf = ({ name, onDay, worksheet }: Job): SheetForm => ({ name, onDay, worksheet });
+/** A blank sheet left open over midnight, or for a week, takes the day on which somebody comes back to it. */
+function useDayOfReturn(form: UseFormReturn<SheetForm>, isBlank: boolean) {
+  useEffect(() => {
+    const onReturn = () => {
+      if (isBlank && document.visibilityState === 'visible')
+        form.resetField('onDay', { defaultValue: today() });
+    };
+    document.addEventListener('visibilitychange', onReturn);
+    return () => document.removeEventListener('visibilitychange', onReturn);
+  }, [form, isBlank]);
+}
 
 /** A sheet open for typing: the new one, or a job that is kept. */
 export function SheetPage({ job }: { job: Job | null }) {
   const jobId = job?.id ?? null;
+  const { units } = usePreferences().preferences;
   const [held] = useState(() => heldDraft(jobId));
   const [baseVersion, setBaseVersion] = useState(held?.baseVersion ?? job?.version ?? 0);
-  const form = useForm<SheetForm>({ defaultValues: held?.form ?? (job ? formOf(job) : blankForm()) });
+  const form = useForm<SheetForm>({ defaultValues: held?.form ?? (job ? formOf(job) : blankForm(units)) });
   const draft = useDraft(form, jobId, baseVersion);
-  const { keep, remove, restore } = useJobActs();
-  const notices = useNotices();
-  const navigate = useNavigate();
-  const [newJobId] = useState(() => newId());
-  const [nameError, setNameError] = useState<string>();
+  const keeping = useKeeping({ form, job, draft, baseVersion, setBaseVersion });
+  const isKept = job !== null && draft.holding === 'kept';
+  useDayOfReturn(form, job === null && draft.holding === 'kept');
 
-  async function onKeep() {
-    const values = form.getValues();
-    const name = attempt(() => readName(values.name, 'name', 'Spring feed, lake front'));
-    const day = attempt(() => readDay(values.onDay, 'onDay'));
-    const wrong = name.error ?? day.error;
-    setNameError(wrong?.message);
-    if (wrong) {
-      form.setFocus(name.error ? 'name' : 'onDay');
-      return;
-    }
-    try {
-      const id = jobId ?? newJobId;
-      const kept = await keep.mutateAsync({ id, write: { ...values, version: baseVersion } });
-      draft.clear();
-      setBaseVersion(kept.version);
-      notices.tell(`Kept “${kept.name}”.`);
-      if (!job) await navigate(`/jobs/${id}`);
-    } catch (error) {
-      notices.tell(explain(error));
-    }
-  }
+  const drop = () => keeping.drop(job ? formOf(job) : blankForm(units));
+  useActs([
+    {
+      id: 'keep',
+      label: job ? 'Keep the changes' : 'Keep this job',
+      keys: 'Ctrl+S',
+      run: () => void keeping.keep(),
+    },
+    ...(job ? [{ id: 'duplicate', label: 'Duplicate this job', run: () => void keeping.duplicate() }] : []),
+    ...(job ? [{ id: 'delete', label: 'Delete this job', run: () => void keeping.remove(job) }] : []),
+    ...(isKept ? [] : [{ id: 'drop', label: 'Drop what is not kept', run: drop }]),
+  ]);
 
-  async function onDelete({ id, name }: Job) {
-    try {
-      await remove.mutateAsync(id);
-      draft.clear();
-      notices.undoable(`Deleted “${name}”.`, () => restore.mutate(id));
-      await navigate('/jobs');
-    } catch (error) {
-      notices.tell(explain(error));
-    }
-  }
-
-  const isKept = job !== null && draft.state === 'kept';
+  const holding = draft.holding === 'held' && job && job.version > baseVersion ? 'overtaken' : draft.holding;
   return (
     <SheetProvider form={form}>
       <SheetView
-        heading={<SheetHeading isSample={job?.isSample ?? false} state={draft.state} nameError={nameError} />}
+        heading={
+          <SheetHeading
+            isSample={job?.isSample ?? false}
+            holding={holding}
+            otherTab={draft.otherTab}
+            wrong={keeping.wrongHeading}
+          />
+        }
         acts={
           <>
-            {job && <ActButton icon={Trash2} label="Delete" onClick={() => onDelete(job)} />}
-            <Button variant={isKept ? 'outline' : 'solid'} loading={keep.isPending} onClick={onKeep}>
-              {isKept ? 'Kept' : job ? 'Keep the changes' : 'Keep this job'}
+            {job && <ActButton icon={CopyPlus} label="Duplicate" onClick={() => void keeping.duplicate()} />}
+            {job && <ActButton icon={Trash2} label="Delete" onClick={() => void keeping.remove(job)} />}
+            {draft.holding !== 'kept' && (
+              <ActButton icon={RotateCcw} label={job ? 'Drop changes' : 'Clear'} onClick={drop} />
+            )}
+            <Button
+              variant={isKept ? 'outline' : 'solid'}
+              loading={keeping.isPending}
+              onClick={() => void keeping.keep()}
+            >
+              {isKept ? 'Kept' : job ? 'Keep changes' : 'Keep this job'}
             </Button>
           </>
         }
       />
+      {keeping.conflictDialog}
     </SheetProvider>
   );
 }

@@ -7,8 +7,10 @@ import { AnswerBar } from '../load/AnswerBar.tsx';
 import { AnswerPanel } from '../load/AnswerPanel.tsx';
 import { GroundSection } from '../ground/GroundSection.tsx';
 import { LoadSection } from '../load/LoadSection.tsx';
+import { LabelSection } from '../need/LabelSection.tsx';
 import { NeedSection } from '../need/NeedSection.tsx';
-import { Tape, type Stop } from '../shell/Tape.tsx';
+import { useActs } from '../acts/ActsProvider.tsx';
+import { goToStop, Tape, type Stop } from '../shell/Tape.tsx';
 import { ActButton } from '../ui/ActButton.tsx';
 import { copyText } from '../ui/copyText.ts';
 import { useNotices } from '../ui/notices.tsx';
@@ -99,6 +101,16 @@ export function SheetView({ heading, acts }: { heading: ReactNode; acts: ReactNo
   const [current, setCurrent] = useState('need');
   const stops = useStops();
   const { copy, print } = useSheetActs();
+  useActs([
+    { id: 'copy', label: 'Copy the working', keys: 'c', run: () => void copy() },
+    { id: 'print', label: 'Print this sheet', keys: 'p', run: print },
+    ...stops.map(({ id, label }, at) => ({
+      id: `stop.${id}`,
+      label: `Stop: ${label}`,
+      keys: `Alt+${at + 1}`,
+      run: () => goToStop(id),
+    })),
+  ]);
   const grade = useWatch({ control: useSheetForm().control, name: 'worksheet.grade' });
   return (
     <Box onKeyDown={goOnWithEnter}>
@@ -129,6 +141,7 @@ export function SheetView({ heading, acts }: { heading: ReactNode; acts: ReactNo
           <NeedSection onEnter={() => setCurrent('need')} />
           <GroundSection onEnter={() => setCurrent('ground')} />
           <LoadSection onEnter={() => setCurrent('load')} />
+          <LabelSection onEnter={() => setCurrent('load')} />
           <Legend />
         </Box>
         <AnswerPanel />

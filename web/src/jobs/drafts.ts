@@ -1,5 +1,4 @@
-import { answerWorksheet, blankWorksheet, isUnitOf, type HeadedSheet } from '@steady-scatter/core';
-import * as z from 'zod';
+import { blankWorksheet, isWorksheetTyped, type HeadedSheet } from '@steady-scatter/core';
 
 /** What is on a sheet: its heading and the worksheet as typed. */
 export type SheetForm = HeadedSheet;
@@ -11,41 +10,21 @@ export interface Draft {
 }
 
 const FORMAT = 2;
-const text = z.string();
-const sized = z.object({ size: text, unit: text });
 
-/** Shape only: a draft may hold texts that cannot be read yet. */
-const stored = z.object({
-  format: z.literal(FORMAT),
-  baseVersion: z.int().min(0),
-  form: z.object({
-    name: text,
-    onDay: text,
-    worksheet: z.object({
-      need: z.object({ nutrient: text, amount: text, unit: text }),
-      grade: text,
-      areas: z.array(sized.extend({ id: text, name: text })),
-      package: sized,
-      coverage: sized,
-      shownIn: z.object({ rate: text.nullable(), amount: text.nullable(), area: text.nullable() }),
-    }),
-  }),
-});
-
-const ofFormat1 = z.looseObject({
-  format: z.literal(1),
-  form: z.looseObject({ worksheet: z.looseObject({ package: z.looseObject({ unit: text }) }) }),
-});
+interface Stored {
+  format?: unknown;
+  baseVersion?: unknown;
+  form?: { name?: unknown; onDay?: unknown; worksheet?: Readonly<Record<string, unknown>> };
+}
 
 /** Brings a draft of an earlier version of the app to this one. Format 1 knew no coverage. */
-function upgrade(raw: unknown): unknown {
-  const old = ofFormat1.safeParse(raw);
-  if (!old.success) return raw;
-  const { form } = old.data;
-  const metric =
-    isUnitOf('mass', form.worksheet.package.unit) && ['kg', 'g', 't'].includes(form.worksheet.package.unit);
-  const { coverage } = blankWorksheet(metric ? 'metric' : 'us', '');
-  return { ...old.data, format: FORMAT, form: { ...form, worksheet: { ...form.worksheet, coverage } } };
+function upgrade(raw: Stored): Stored {
+  if (raw.format !== 1) return raw;
+  const { coverage } = blankWorksheet(
+    /"unit":"k?g"/.test(JSON.stringify(raw.form?.worksheet?.['package'])) ? 'metric' : 'us',
+    '',
+  );
+  return { ...raw, format: FORMAT, form: { ...raw.form, worksheet: { ...raw.form?.worksheet, coverage } } };
 }
 
 const PREFIX = 'steady-scatter.draft.';
@@ -59,12 +38,12 @@ export type DraftStore = Pick<Storage, 'getItem' | 'setItem' | 'removeItem'>;
 /** The draft of a job (null: the new sheet), or null when there is none that can be used. */
 export function loadDraft(store: DraftStore, jobId: string | null): Draft | null {
   try {
-    const parsed = stored.safeParse(upgrade(JSON.parse(store.getItem(draftKey(jobId)) ?? 'null')));
-    if (!parsed.success) return null;
-    const form = parsed.data.form as SheetForm;
-    // Throws on a unit or nutrient that this version does not know.
-    answerWorksheet(form.worksheet, form.worksheet.shownIn);
-    return { form, baseVersion: parsed.data.baseVersion };
+    const raw = JSON.parse(store.getItem(draftKey(jobId)) ?? '{}') as Stored;
+    const { format, baseVersion, form } = upgrade(raw);
+    if (format !== FORMAT || typeof baseVersion !== 'number' || !form) return null;
+    const { name, onDay, worksheet } = form;
+    if (typeof name !== 'string' || typeof onDay !== 'string' || !isWorksheetTyped(worksheet)) return null;
+    return { form: { name, onDay, worksheet }, baseVersion };
   } catch {
     return null;
   }

@@ -1,6 +1,7 @@
 import { answerWorksheet, type InputError, type WorksheetAnswer } from '@steady-scatter/core';
 import { createContext, use, useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { FormProvider, useFormContext, useWatch, type UseFormReturn } from 'react-hook-form';
+import { usePreferences } from '../settings/PreferencesProvider.tsx';
 import type { SheetForm } from './drafts.ts';
 
 /** What every part of an open sheet shares: the live answer, and errors that are ready to be said. */
@@ -39,8 +40,9 @@ function useTyping() {
 /** Works the sheet out at each keystroke and shares the answer. */
 export function SheetProvider({ form, children }: { form: UseFormReturn<SheetForm>; children: ReactNode }) {
   const worksheet = useWatch({ control: form.control, name: 'worksheet' });
+  const { units } = usePreferences().preferences;
   const { field: quiet, typingIn, doneTyping } = useTyping();
-  const answer = useMemo(() => answerWorksheet(worksheet, worksheet.shownIn), [worksheet]);
+  const answer = useMemo(() => answerWorksheet(worksheet, units), [worksheet, units]);
   const sheet = useMemo<Sheet>(
     () => ({
       answer,

@@ -1,6 +1,6 @@
 import type { Job, JobSummary, JobWrite } from '@steady-scatter/contract';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { call } from '../api/call.ts';
+import { call } from '../api/lazyCall.ts';
 
 const LIST = ['jobs'] as const;
 const one = (id: string) => ['jobs', id] as const;

@@ -108,17 +108,27 @@ export function AnswerPanel() {
       borderColor="line"
       borderRadius="10px"
       padding="22px"
+      css={{
+        '@media print': {
+          display: 'grid',
+          gridTemplateColumns: '1fr 1fr',
+          columnGap: '30px',
+          padding: '14px',
+        },
+      }}
     >
-      <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
-        Weigh out, in all
-      </Box>
-      <BigNumber number={shown?.number ?? MISSING} unit={shown?.unit ?? ''} live />
-      {next && (
-        <Box fontSize="17px" marginTop="8px">
-          {next}
+      <Box>
+        <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
+          Weigh out, in all
         </Box>
-      )}
-      <TakeLine />
+        <BigNumber number={shown?.number ?? MISSING} unit={shown?.unit ?? ''} live />
+        {next && (
+          <Box fontSize="17px" marginTop="8px">
+            {next}
+          </Box>
+        )}
+        <TakeLine />
+      </Box>
       <Delivered />
     </Box>
   );

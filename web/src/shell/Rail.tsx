@@ -1,6 +1,17 @@
 import { Box, chakra } from '@chakra-ui/react';
-import { ClipboardList, SquarePen, type LucideIcon } from 'lucide-react';
+import {
+  ClipboardList,
+  Keyboard,
+  Moon,
+  Search,
+  Settings2,
+  SquarePen,
+  Sun,
+  type LucideIcon,
+} from 'lucide-react';
 import { NavLink } from 'react-router';
+import { useActRegistry } from '../acts/ActsProvider.tsx';
+import { usePreferences } from '../settings/PreferencesProvider.tsx';
 
 /** The rooms of the app. Only what is built stands here. */
 export const ROOMS: readonly { to: string; label: string; icon: LucideIcon }[] = [
@@ -8,23 +19,53 @@ export const ROOMS: readonly { to: string; label: string; icon: LucideIcon }[] =
   { to: '/jobs', label: 'Jobs', icon: ClipboardList },
 ];
 
-const Item = chakra(NavLink, {
-  base: {
-    display: 'flex',
-    flexDirection: 'column',
-    alignItems: 'center',
-    justifyContent: 'center',
-    gap: '3px',
-    width: { base: 'auto', md: '76px' },
-    flex: { base: 1, md: 'none' },
-    minHeight: { base: '56px', md: '52px' },
-    borderRadius: '8px',
-    fontSize: '13px',
-    color: 'rail.ink',
-    _hover: { bg: 'whiteAlpha.200' },
-    '&.active': { bg: 'whiteAlpha.300', color: 'white', fontWeight: 'bold' },
-  },
+const itemStyle = {
+  display: 'flex',
+  flexDirection: 'column',
+  alignItems: 'center',
+  justifyContent: 'center',
+  gap: '3px',
+  width: { base: 'auto', md: '76px' },
+  flex: { base: 1, md: 'none' },
+  minHeight: { base: '56px', md: '52px' },
+  borderRadius: '8px',
+  fontSize: '13px',
+  color: 'rail.ink',
+  cursor: 'pointer',
+  _hover: { bg: 'whiteAlpha.200' },
+} as const;
+
+const RoomLink = chakra(NavLink, {
+  base: { ...itemStyle, '&.active': { bg: 'whiteAlpha.300', color: 'white', fontWeight: 'bold' } },
 });
+const Tool = chakra('button', { base: itemStyle });
+
+/** What serves every room: finding, the light, the settings, the keys. */
+function Tools() {
+  const { open } = useActRegistry();
+  const { isNight, change } = usePreferences();
+  const Light = isNight ? Sun : Moon;
+  return (
+    <>
+      <Tool type="button" marginTop={{ md: 'auto' }} onClick={() => open('go-to')}>
+        <Search size={20} aria-hidden />
+        Go to
+      </Tool>
+      <Tool type="button" hideBelow="md" onClick={() => change({ theme: isNight ? 'day' : 'night' })}>
+        <Light size={20} aria-hidden />
+        {isNight ? 'Day' : 'Night'}
+      </Tool>
+      <Tool type="button" onClick={() => open('settings')}>
+        <Settings2 size={20} aria-hidden />
+        Settings
+      </Tool>
+      <Tool type="button" hideBelow="md" onClick={() => open('shortcuts')}>
+        <Keyboard size={20} aria-hidden />
+        Keys
+      </Tool>
+    </>
+  );
+}
 
 /** Down the side at a desk, along the foot under the thumb on a phone. */
 export function Rail() {
@@ -63,11 +104,12 @@ export function Rail() {
         Scatter
       </Box>
       {ROOMS.map(({ to, label, icon: Icon }) => (
-        <Item key={to} to={to} end>
+        <RoomLink key={to} to={to} end>
           <Icon size={20} aria-hidden />
           {label}
-        </Item>
+        </RoomLink>
       ))}
+      <Tools />
     </Box>
   );
 }

@@ -1,5 +1,10 @@
 import { Box, chakra } from '@chakra-ui/react';
-import { Outlet } from 'react-router';
+import { useEffect, useRef, type ReactNode } from 'react';
+import { useLocation, useNavigate } from 'react-router';
+import { useActRegistry, useActs } from '../acts/ActsProvider.tsx';
+import { usePreferences } from '../settings/PreferencesProvider.tsx';
+import { CrashBoundary } from './CrashBoundary.tsx';
+import { ConnectionBanner } from './ConnectionBanner.tsx';
 import { Rail } from './Rail.tsx';
 
 const SkipLink = chakra('a', {
@@ -16,18 +21,59 @@ const SkipLink = chakra('a', {
   },
 });
 
+/** Acts that every screen has. */
+function useShellActs() {
+  const navigate = useNavigate();
+  const { open } = useActRegistry();
+  const { isNight, change } = usePreferences();
+  useActs([
+    { id: 'go-to', label: 'Go to a job, an area or an act', keys: 'Ctrl+K', run: () => open('go-to') },
+    { id: 'find', label: 'Go to, with one key', keys: '/', run: () => open('go-to') },
+    { id: 'new', label: 'New sheet', keys: 'n', run: () => void navigate('/') },
+    { id: 'jobs', label: 'Jobs', keys: 'j', run: () => void navigate('/jobs') },
+    {
+      id: 'light',
+      label: isNight ? 'Day theme' : 'Night theme',
+      keys: 't',
+      run: () => change({ theme: isNight ? 'day' : 'night' }),
+    },
+    { id: 'settings', label: 'Settings', keys: ',', run: () => open('settings') },
+    { id: 'shortcuts', label: 'List the shortcuts', keys: '?', run: () => open('shortcuts') },
+  ]);
+}
+
+/** After going to another screen the focus stands at its beginning, unless the screen took it. */
+function useFocusOnArrival(pathname: string) {
+  const arrived = useRef(pathname);
+  const screen = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    if (arrived.current === pathname) return;
+    arrived.current = pathname;
+    if (!screen.current?.contains(document.activeElement)) screen.current?.focus({ preventScroll: true });
+  }, [pathname]);
+  return screen;
+}
+
 /** What every screen lives in: the rail, and room for the screen. */
-export function Shell() {
+export function Shell({ children }: { children: ReactNode }) {
+  useShellActs();
+  const { pathname } = useLocation();
+  const screen = useFocusOnArrival(pathname);
   return (
     <>
       <SkipLink href="#main">Skip to the sheet</SkipLink>
       <Rail />
       <Box
+        ref={screen}
+        id="screen"
+        tabIndex={-1}
+        outline="none"
         paddingLeft={{ md: '84px' }}
         paddingBottom={{ base: '136px', md: '60px', lg: 0 }}
         css={{ '@media print': { padding: 0 } }}
       >
-        <Outlet />
+        <ConnectionBanner />
+        <CrashBoundary place={pathname}>{children}</CrashBoundary>
       </Box>
     </>
   );

@@ -8,6 +8,13 @@ export interface Stop {
   readonly lacks: boolean;
 }
 
+/** Brings a stop into sight and puts the focus on its first field. */
+export function goToStop(id: string): void {
+  const section = document.getElementById(id);
+  section?.scrollIntoView({ block: 'nearest' });
+  section?.querySelector<HTMLElement>('input, button')?.focus();
+}
+
 const StopLink = chakra('a', {
   base: {
     position: 'relative',
@@ -47,9 +54,7 @@ export function Tape({ stops, current }: { stops: readonly Stop[]; current: stri
           aria-current={id === current ? 'step' : undefined}
           onClick={(event) => {
             event.preventDefault();
-            const section = document.getElementById(id);
-            section?.scrollIntoView({ block: 'nearest' });
-            section?.querySelector<HTMLElement>('input, button')?.focus();
+            goToStop(id);
           }}
         >
           <chakra.b display="block" fontSize="16px">

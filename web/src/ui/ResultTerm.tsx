@@ -1,12 +1,15 @@
-import { Box, Button, chakra, Popover, Portal, Stack } from '@chakra-ui/react';
-import { MISSING, ORIGINS, type Term } from '@steady-scatter/core';
+import { chakra } from '@chakra-ui/react';
+import { MISSING, type Term } from '@steady-scatter/core';
+import { lazy } from 'react';
 import { UNDERLINE } from './origin.ts';
-import { PickerTrigger } from './UnitPicker.tsx';
+import { PanelButton } from './PanelButton.tsx';
+
+const ResultDetails = lazy(() => import('./ResultDetails.tsx'));
 
 /** The units that a worked-out value can be shown in. */
 export interface ShowIn {
   readonly options: readonly { id: string; symbol: string }[];
-  /** The unit set on this sheet, or null while it follows what was typed. */
+  /** The unit set on this sheet, or null while it follows what was typed or is preferred. */
   readonly chosen: string | null;
   onPick(id: string | null): void;
 }
@@ -41,54 +44,13 @@ export function ResultTerm({
 }) {
   if (!term.shown || (!term.unrounded && !showIn)) return <Figures term={term} />;
   return (
-    <Popover.Root positioning={{ placement: 'bottom-start' }} lazyMount unmountOnExit>
-      <Popover.Trigger asChild>
-        <PickerTrigger
-          type="button"
-          color="inherit"
-          aria-label={`${label}: ${term.shown.number} ${term.shown.unit}`}
-          textAlign="inherit"
-        >
-          <Figures term={term} />
-        </PickerTrigger>
-      </Popover.Trigger>
-      <Portal>
-        <Popover.Positioner>
-          <Popover.Content width="280px" bg="paper" aria-label={label}>
-            <Popover.Body padding="12px">
-              <Box fontSize="14px" color="ink.soft">
-                {label}, {ORIGINS[term.origin]}
-              </Box>
-              {term.unrounded && (
-                <Box fontVariantNumeric="tabular-nums">{term.unrounded} before rounding</Box>
-              )}
-              {showIn && (
-                <Stack gap="4px" marginTop="10px" direction="row" flexWrap="wrap">
-                  <Button
-                    size="xs"
-                    aria-pressed={showIn.chosen === null}
-                    variant={showIn.chosen === null ? 'solid' : 'outline'}
-                    onClick={() => showIn.onPick(null)}
-                  >
-                    As typed
-                  </Button>
-                  {showIn.options.map(({ id, symbol }) => (
-                    <Button
-                      key={id}
-                      size="xs"
-                      aria-pressed={showIn.chosen === id}
-                      variant={showIn.chosen === id ? 'solid' : 'outline'}
-                      onClick={() => showIn.onPick(id)}
-                    >
-                      {symbol}
-                    </Button>
-                  ))}
-                </Stack>
-              )}
-            </Popover.Body>
-          </Popover.Content>
-        </Popover.Positioner>
-      </Portal>
-    </Popover.Root>
+    <PanelButton
+      color="inherit"
+      textAlign="inherit"
+      aria-label={`${label}: ${term.shown.number} ${term.shown.unit}`}
+      renderPanel={(place) => <ResultDetails place={place} term={term} label={label} showIn={showIn} />}
+    >
+      <Figures term={term} />
+    </PanelButton>
   );
 }

@@ -1,5 +1,13 @@
-import { Box, Button, createToaster, Portal, Toast, Toaster } from '@chakra-ui/react';
-import { createContext, use, useMemo, type ReactNode } from 'react';
+import { createContext, lazy, Suspense, use, useMemo, useState, type ReactNode } from 'react';
+
+const Toasts = lazy(() => import('./Toasts.tsx'));
+
+/** One short message; with `undo` it carries its way back. */
+export interface Notice {
+  readonly id: number;
+  readonly text: string;
+  readonly undo?: () => void;
+}
 
 /** Short messages at the foot of the screen; the one for a delete carries its undo. */
 export interface Notices {
@@ -8,51 +16,18 @@ export interface Notices {
 }
 
 const NoticesContext = createContext<Notices | null>(null);
-const SECONDS_TO_UNDO = 30;
 
-const toaster = createToaster({ placement: 'bottom', pauseOnPageIdle: true, max: 3 });
-
+/** Holds the messages; how they are drawn is loaded with the first one. */
 export function NoticesProvider({ children }: { children: ReactNode }) {
-  const notices = useMemo<Notices>(
-    () => ({
-      tell: (text) => void toaster.create({ description: text, duration: 5000, closable: true }),
-      undoable: (text, undo) =>
-        void toaster.create({
-          description: text,
-          duration: SECONDS_TO_UNDO * 1000,
-          closable: true,
-          action: { label: 'Undo', onClick: undo },
-        }),
-    }),
-    [],
-  );
+  const [said, setSaid] = useState<readonly Notice[]>([]);
+  const notices = useMemo<Notices>(() => {
+    const add = (notice: Omit<Notice, 'id'>) => setSaid((all) => [...all, { ...notice, id: all.length }]);
+    return { tell: (text) => add({ text }), undoable: (text, undo) => add({ text, undo }) };
+  }, []);
   return (
     <NoticesContext value={notices}>
       {children}
-      <Portal>
-        <Toaster toaster={toaster} insetInline={{ base: '12px' }} data-noprint>
-          {(toast) => (
-            <Toast.Root
-              width={{ base: 'calc(100vw - 24px)', md: '420px' }}
-              bg="ink"
-              color="paper"
-              boxShadow="none"
-            >
-              <Box flex="1" fontSize="16px">
-                <Toast.Description>{toast.description}</Toast.Description>
-              </Box>
-              {toast.action && (
-                <Toast.ActionTrigger asChild>
-                  <Button size="sm" minHeight="44px" bg="paper" color="ink">
-                    {toast.action.label}
-                  </Button>
-                </Toast.ActionTrigger>
-              )}
-              <Toast.CloseTrigger color="paper" aria-label="Close this message" />
-            </Toast.Root>
-          )}
-        </Toaster>
-      </Portal>
+      <Suspense fallback={null}>{said.length > 0 && <Toasts notices={said} />}</Suspense>
     </NoticesContext>
   );
 }

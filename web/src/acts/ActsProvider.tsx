@@ -1,0 +1,98 @@
+import {
+  createContext,
+  lazy,
+  Suspense,
+  use,
+  useCallback,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+  type ReactNode,
+} from 'react';
+import { usePreferences } from '../settings/PreferencesProvider.tsx';
+import { actFor, type Act } from './acts.ts';
+
+const GoTo = lazy(() => import('./GoTo.tsx'));
+const ShortcutList = lazy(() => import('./ShortcutList.tsx'));
+const SettingsDialog = lazy(() => import('../settings/SettingsDialog.tsx'));
+
+export type PanelName = 'go-to' | 'shortcuts' | 'settings';
+
+interface Registry {
+  /** Adds the acts of a screen while it is shown; the newest screen goes first. Returns how to take them away. */
+  add(acts: () => readonly Act[]): () => void;
+  open(panel: PanelName): void;
+}
+
+const ActsContext = createContext<Registry | null>(null);
+
+const isTyping = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement &&
+  (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
+
+/** Keeps what can be done on the screen of now, listens for its keys, and opens the panels that show it. */
+export function ActsProvider({ children }: { children: ReactNode }) {
+  const groups = useRef<(() => readonly Act[])[]>([]);
+  const [panel, setPanel] = useState<{ name: PanelName; acts: readonly Act[] } | null>(null);
+  const { preferences } = usePreferences();
+  const all = useCallback(() => groups.current.flatMap((acts) => acts()), []);
+
+  const registry = useMemo<Registry>(
+    () => ({
+      add(acts) {
+        groups.current = [acts, ...groups.current];
+        return () => {
+          groups.current = groups.current.filter((group) => group !== acts);
+        };
+      },
+      open: (name) => setPanel({ name, acts: all() }),
+    }),
+    [all],
+  );
+
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      const busy = panel !== null || document.querySelector('[role="dialog"][data-state="open"]');
+      if (event.defaultPrevented || busy) return;
+      const act = actFor(all(), event, {
+        typing: isTyping(event.target),
+        singleKeys: preferences.singleKeys,
+      });
+      if (!act) return;
+      event.preventDefault();
+      act.run();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [all, panel, preferences.singleKeys]);
+
+  const close = () => setPanel(null);
+  return (
+    <ActsContext value={registry}>
+      {children}
+      <Suspense fallback={null}>
+        {panel?.name === 'go-to' && <GoTo acts={panel.acts} onClose={close} />}
+        {panel?.name === 'shortcuts' && <ShortcutList acts={panel.acts} onClose={close} />}
+        {panel?.name === 'settings' && <SettingsDialog onClose={close} />}
+      </Suspense>
+    </ActsContext>
+  );
+}
+
+/** The registry of acts. */
+export function useActRegistry(): Registry {
+  const registry = use(ActsContext);
+  if (!registry) throw new Error('useActRegistry needs an ActsProvider above it.');
+  return registry;
+}
+
+/** Offers acts for as long as the component is shown; each runs as it was written last. */
+export function useActs(acts: readonly Act[]): void {
+  const registry = useActRegistry();
+  const latest = useRef(acts);
+  useEffect(() => {
+    latest.current = acts;
+  });
+  useEffect(() => registry.add(() => latest.current), [registry]);
+}

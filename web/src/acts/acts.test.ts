@@ -1,0 +1,26 @@
+import { expect, it } from 'vitest';
+import { actFor, keysOf, type Act } from './acts.ts';
+
+const press = (key: string, more = {}) => ({ key, ctrlKey: false, metaKey: false, altKey: false, ...more });
+const acts: Act[] = ['Ctrl+S', 'Alt+A', 'n', '?'].map((keys) => ({
+  id: keys,
+  label: keys,
+  keys,
+  run: () => undefined,
+}));
+const still = { typing: false, singleKeys: true };
+
+it('writes key presses as they are listed', () => {
+  expect(keysOf(press('s', { ctrlKey: true }))).toBe('Ctrl+S');
+  expect(keysOf(press('s', { metaKey: true }))).toBe('Ctrl+S');
+  expect(keysOf(press('a', { altKey: true }))).toBe('Alt+A');
+  expect(keysOf(press('?'))).toBe('?');
+});
+
+it('lets single keys rest while somebody types or does not want them, and the others not', () => {
+  expect(actFor(acts, press('n'), still)?.id).toBe('n');
+  expect(actFor(acts, press('n'), { ...still, typing: true })).toBeNull();
+  expect(actFor(acts, press('n'), { ...still, singleKeys: false })).toBeNull();
+  expect(actFor(acts, press('s', { ctrlKey: true }), { typing: true, singleKeys: false })?.id).toBe('Ctrl+S');
+  expect(actFor(acts, press('x'), still)).toBeNull();
+});

@@ -1,0 +1,37 @@
+/** What is known of the server from the answers that came, or did not. */
+export interface Connection {
+  readonly reachable: boolean;
+  /** The server's clock less this device's, in ms; null before the first answer. */
+  readonly clockDifferenceMs: number | null;
+}
+
+let current: Connection = { reachable: true, clockDifferenceMs: null };
+const listeners = new Set<() => void>();
+
+function set(next: Connection): void {
+  if (next.reachable === current.reachable && next.clockDifferenceMs === current.clockDifferenceMs) return;
+  current = next;
+  for (const listener of listeners) listener();
+}
+
+const SAME_CLOCK_MS = 60_000;
+
+/** Notes an answer, with the server's clock as its Date header tells it. */
+export function noteAnswer(dateHeader: string | null, now: number): void {
+  const told = Date.parse(dateHeader ?? '');
+  const difference = Number.isNaN(told) ? current.clockDifferenceMs : told - now;
+  const known = current.clockDifferenceMs;
+  const steady = known !== null && difference !== null && Math.abs(known - difference) < SAME_CLOCK_MS;
+  set({ reachable: true, clockDifferenceMs: steady ? known : difference });
+}
+
+/** Notes that no answer came. */
+export const noteSilence = (): void => set({ ...current, reachable: false });
+
+export const connectionStore = {
+  subscribe(listener: () => void) {
+    listeners.add(listener);
+    return () => void listeners.delete(listener);
+  },
+  get: (): Connection => current,
+};

@@ -1,0 +1,17 @@
+import type { Job, Problem } from '@steady-scatter/contract';
+
+/** The server refused, and said why. */
+export class ApiProblem extends Error {
+  readonly problem: Problem;
+  /** For a write that met another one: what stands on the server, null when it was deleted. */
+  readonly changedElsewhere: { readonly theirs: Job | null } | null;
+
+  constructor(problem: Problem, changedElsewhere: ApiProblem['changedElsewhere'] = null) {
+    super(problem.detail);
+    this.problem = problem;
+    this.changedElsewhere = changedElsewhere;
+  }
+}
+
+/** The server could not be reached at all. */
+export class Unreachable extends Error {}

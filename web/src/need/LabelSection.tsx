@@ -1,0 +1,128 @@
+import { Box, Button } from '@chakra-ui/react';
+import {
+  attempt,
+  needFromLabel,
+  NUTRIENTS,
+  readSize,
+  retypeSize,
+  type AreaUnit,
+  type WorksheetAnswer,
+} from '@steady-scatter/core';
+import { useWatch } from 'react-hook-form';
+import { AREA_CHOICES } from '../ground/units.ts';
+import { useSheet, useSheetForm } from '../jobs/sheet.tsx';
+import { TypedTerm } from '../jobs/TypedTerm.tsx';
+import { useShowIn } from '../jobs/useShowIn.ts';
+import { PackageTerm } from '../load/PackageTerm.tsx';
+import { FieldErrors } from '../ui/FieldErrors.tsx';
+import { useNotices } from '../ui/notices.tsx';
+import { Section } from '../ui/Section.tsx';
+import { UnitPicker } from '../ui/UnitPicker.tsx';
+import { WorkingLine } from '../ui/WorkingLine.tsx';
+import { needsUnit, symbolOf } from './units.ts';
+
+function CoverageTerm() {
+  const form = useSheetForm();
+  const { size, unit } = useWatch({ control: form.control, name: 'worksheet.coverage' });
+  const reading = attempt(() => readSize(size, unit, '')).value;
+  return (
+    <TypedTerm
+      name="worksheet.coverage.size"
+      label="Ground that one package covers"
+      placeholder="12 000"
+      origin="label"
+      unit={
+        <UnitPicker<AreaUnit>
+          label="unit of the coverage"
+          current={reading?.unit ?? unit}
+          shown={needsUnit(size) ? symbolOf(unit) : ''}
+          options={AREA_CHOICES.map((id) => ({
+            id,
+            symbol: symbolOf(id),
+            preview: reading && ((change) => retypeSize(reading, id, change)),
+          }))}
+          onPick={(id, change) => {
+            form.setValue('worksheet.coverage.unit', id, { shouldDirty: true });
+            if (reading)
+              form.setValue('worksheet.coverage.size', retypeSize(reading, id, change), {
+                shouldDirty: true,
+              });
+          }}
+        />
+      }
+    />
+  );
+}
+
+/** "The label puts down 20.0 % more nitrogen than you asked for. It also brings 0.267 lb K₂O." */
+function labelSentence(
+  { labelAgainstNeed, labelDelivers }: WorksheetAnswer,
+  nutrientName: string,
+): string | null {
+  const along = labelDelivers
+    .filter(({ part }) => part === 'along')
+    .map(
+      ({ shown, nutrient }) =>
+        `${shown.number} ${shown.unit.replace(' /', ` ${NUTRIENTS[nutrient].symbol} /`)}`,
+    );
+  const brings = along.length > 0 ? ` It also brings ${along.join(', ')}.` : '';
+  if (!labelAgainstNeed) return labelDelivers.length > 0 && brings !== '' ? brings.trim() : null;
+  const { verdict, words } = labelAgainstNeed;
+  const asked =
+    verdict === 'same'
+      ? 'as you asked for'
+      : words.endsWith('as much')
+        ? 'as you asked for'
+        : 'than you asked for';
+  return `The label’s rate puts down ${words.replace('as much', `as much ${nutrientName}`).replace(/(more|less)$/, `$1 ${nutrientName}`)} ${asked}.${brings}`;
+}
+
+/** The label read backwards: what its own coverage puts down, beside what was asked for. */
+export function LabelSection({ onEnter }: { onEnter(): void }) {
+  const { answer, errorAt } = useSheet();
+  const form = useSheetForm();
+  const notices = useNotices();
+  const worksheet = useWatch({ control: form.control, name: 'worksheet' });
+  const rate = useShowIn('rate');
+  const { label } = answer.lines;
+  const sentence = labelSentence(answer, NUTRIENTS[worksheet.need.nutrient].name);
+  const need = needFromLabel(answer, worksheet);
+  const differs = answer.labelAgainstNeed?.verdict !== 'same';
+
+  const takeNeed = (text: string) => {
+    const before = worksheet.need.amount;
+    form.setValue('worksheet.need.amount', text, { shouldDirty: true });
+    notices.undoable('The need is now what the label puts down.', () =>
+      form.setValue('worksheet.need.amount', before, { shouldDirty: true }),
+    );
+  };
+
+  return (
+    <Section heading={label.label} onEnter={onEnter}>
+      <WorkingLine
+        working={label}
+        names={{ 'label.rate': 'Rate on the label', 'label.nutrient': 'Nutrient at the label’s rate' }}
+        showIn={{ 'label.rate': rate }}
+        editors={{
+          'label.package': <PackageTerm label="Package on the label" unitLabel="unit on the label" />,
+          'coverage.size': <CoverageTerm />,
+        }}
+      />
+      <FieldErrors
+        error={errorAt('coverage.size')}
+        typed={worksheet.coverage.size}
+        onUse={(text) => form.setValue('worksheet.coverage.size', text, { shouldDirty: true })}
+      />
+      {sentence && (
+        <Box marginTop="4px" fontSize="16px">
+          {sentence}
+          {need && differs && (
+            <Button size="sm" marginLeft="10px" data-noprint onClick={() => takeNeed(need)}>
+              Ask for what the label gives
+            </Button>
+          )}
+        </Box>
+      )}
+    </Section>
+  );
+}

@@ -1,0 +1,40 @@
+import { Box, Button, chakra } from '@chakra-ui/react';
+
+const NEW_VERSION = /dynamically imported module|module script failed/i;
+
+/** Stands in for a screen that broke. What was typed is held by the browser, so loading again is safe. */
+export function CrashScreen({ error }: { error: unknown }) {
+  const words = error instanceof Error ? error.message : String(error);
+  const outOfDate = NEW_VERSION.test(words);
+  return (
+    <Box
+      as="main"
+      id="main"
+      maxWidth="620px"
+      padding={{ base: '40px 20px', md: '90px 40px' }}
+      fontSize="18px"
+    >
+      <title>Something broke · Steady Scatter</title>
+      <chakra.h1 fontSize="26px" fontWeight="bold" marginBottom="10px">
+        {outOfDate ? 'A newer version is there' : 'This screen broke'}
+      </chakra.h1>
+      <Box marginBottom="22px">
+        What you typed is held in this browser. Load the page again to go on from there.
+        {!outOfDate && ' If it breaks again, start with a new sheet; kept jobs are safe on the server.'}
+      </Box>
+      <Box display="flex" gap="10px" flexWrap="wrap">
+        <Button variant="solid" minHeight="48px" onClick={() => window.location.reload()}>
+          Load again
+        </Button>
+        <Button minHeight="48px" onClick={() => window.location.assign('/jobs')}>
+          See the jobs
+        </Button>
+      </Box>
+      {!outOfDate && (
+        <Box marginTop="26px" fontSize="15px" color="ink.soft" overflowWrap="anywhere">
+          What it said: {words}
+        </Box>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,41 @@
+import { CloseButton, Dialog, Portal } from '@chakra-ui/react';
+import type { ReactNode } from 'react';
+
+type Props = {
+  title: string;
+  children: ReactNode;
+  onClose(): void;
+  size?: 'sm' | 'md' | 'lg';
+  footer?: ReactNode;
+};
+
+/** A dialog over the screen; closing it gives the focus back to where it was. */
+export function Panel({ title, children, onClose, size = 'sm', footer }: Props) {
+  return (
+    <Dialog.Root
+      open
+      onOpenChange={({ open }) => !open && onClose()}
+      size={size}
+      placement="center"
+      scrollBehavior="inside"
+    >
+      <Portal>
+        <Dialog.Backdrop />
+        <Dialog.Positioner padding="12px">
+          <Dialog.Content bg="paper" color="ink" borderRadius="12px">
+            <Dialog.Header paddingBottom="8px">
+              <Dialog.Title fontSize="20px" fontFamily="body">
+                {title}
+              </Dialog.Title>
+            </Dialog.Header>
+            <Dialog.Body fontSize="16px">{children}</Dialog.Body>
+            {footer && <Dialog.Footer flexWrap="wrap">{footer}</Dialog.Footer>}
+            <Dialog.CloseTrigger asChild>
+              <CloseButton size="md" variant="ghost" aria-label="Close" />
+            </Dialog.CloseTrigger>
+          </Dialog.Content>
+        </Dialog.Positioner>
+      </Portal>
+    </Dialog.Root>
+  );
+}

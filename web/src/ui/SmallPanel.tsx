@@ -1,0 +1,24 @@
+import { Popover, Portal } from '@chakra-ui/react';
+import type { ReactNode } from 'react';
+import type { PanelPlace } from './PanelButton.tsx';
+
+type Props = { place: PanelPlace; label: string; width: string; children: ReactNode };
+
+/** A small panel at its button: closes by Esc, by a press elsewhere, or by a choice in it. */
+export function SmallPanel({ place: { anchor, close }, label, width, children }: Props) {
+  return (
+    <Popover.Root
+      open
+      onOpenChange={({ open }) => !open && close()}
+      positioning={{ placement: 'bottom-start', getAnchorRect: () => anchor.getBoundingClientRect() }}
+    >
+      <Portal>
+        <Popover.Positioner>
+          <Popover.Content width={width} maxHeight="70vh" overflowY="auto" bg="paper" aria-label={label}>
+            <Popover.Body padding="12px">{children}</Popover.Body>
+          </Popover.Content>
+        </Popover.Positioner>
+      </Portal>
+    </Popover.Root>
+  );
+}

@@ -1,0 +1,60 @@
+import { Box, Button, createToaster, Portal, Toast, Toaster } from '@chakra-ui/react';
+import { useEffect, useRef } from 'react';
+import type { Notice } from './notices.tsx';
+
+const SECONDS_TO_READ = 5;
+const SECONDS_TO_UNDO = 30;
+
+const toaster = createToaster({ placement: 'bottom', pauseOnPageIdle: true, max: 3 });
+
+/** The message goes with its button, so the focus goes on to the screen that was mended. */
+function undoAndStay(undo: () => void): void {
+  undo();
+  document.getElementById('screen')?.focus({ preventScroll: true });
+}
+
+function show({ text, undo }: Notice): void {
+  toaster.create({
+    description: text,
+    closable: true,
+    duration: (undo ? SECONDS_TO_UNDO : SECONDS_TO_READ) * 1000,
+    ...(undo && { action: { label: 'Undo', onClick: () => undoAndStay(undo) } }),
+  });
+}
+
+/** Draws the notices, each once. */
+export default function Toasts({ notices }: { notices: readonly Notice[] }) {
+  const shown = useRef(0);
+  useEffect(() => {
+    const fresh = notices.slice(shown.current);
+    shown.current = notices.length;
+    // The toaster listens only after its own first effects.
+    setTimeout(() => fresh.forEach(show));
+  }, [notices]);
+  return (
+    <Portal>
+      <Toaster toaster={toaster} insetInline={{ base: '12px' }} data-noprint>
+        {(toast) => (
+          <Toast.Root
+            width={{ base: 'calc(100vw - 24px)', md: '420px' }}
+            bg="ink"
+            color="paper"
+            boxShadow="none"
+          >
+            <Box flex="1" fontSize="16px">
+              <Toast.Description>{toast.description}</Toast.Description>
+            </Box>
+            {toast.action && (
+              <Toast.ActionTrigger asChild>
+                <Button size="sm" minHeight="44px" bg="paper" color="ink">
+                  {toast.action.label}
+                </Button>
+              </Toast.ActionTrigger>
+            )}
+            <Toast.CloseTrigger color="paper" aria-label="Close this message" />
+          </Toast.Root>
+        )}
+      </Toaster>
+    </Portal>
+  );
+}

@@ -1,0 +1,23 @@
+/**
+ * Fetches the parts that are loaded on demand while nothing else is going on, so that they are there when the
+ * connection is not: a sheet that was opened once goes on working.
+ */
+export function warmUp(): void {
+  const parts = [
+    () => import('./api/call.ts'),
+    () => import('./ui/Toasts.tsx'),
+    () => import('./ui/UnitChoices.tsx'),
+    () => import('./ui/ResultDetails.tsx'),
+    () => import('./jobs/JobsPage.tsx'),
+    () => import('./jobs/JobPage.tsx'),
+    () => import('./conflict/ConflictDialog.tsx'),
+    () => import('./acts/GoTo.tsx'),
+    () => import('./acts/ShortcutList.tsx'),
+    () => import('./settings/SettingsDialog.tsx'),
+  ];
+  const idle =
+    'requestIdleCallback' in window ? window.requestIdleCallback : (run: () => void) => setTimeout(run, 300);
+  window.addEventListener('load', () => idle(() => void Promise.allSettled(parts.map((load) => load()))), {
+    once: true,
+  });
+}
