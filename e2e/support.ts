@@ -73,3 +73,8 @@ export async function openSample(page: Page, name: string) {
   await page.getByRole('link', { name, exact: true }).click();
   await expect(page.getByLabel('Name of the job')).toHaveValue(name);
 }
+
+/** Presses the act that keeps the sheet. */
+export const keep = (page: Page, name = 'Keep changes') => page.getByRole('button', { name }).click();
+/** Says that the sheet is kept. */
+export const kept = (page: Page) => page.getByRole('button', { name: 'Kept', exact: true });

@@ -60,7 +60,9 @@ function Components() {
           <Button variant="ghost">ghost</Button>
           <Button disabled>disabled</Button>
           <Button loading>loading</Button>
-          <Badge bg="soft" color="ink">sample</Badge>
+          <Badge bg="soft" color="ink">
+            sample
+          </Badge>
         </TopBar>
       </Shown>
       <Shown name="Tape">

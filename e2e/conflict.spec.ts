@@ -1,0 +1,86 @@
+import { expect, test, type Page } from '@playwright/test';
+import { expectAccessible, keep, kept, typeSheet } from './support.ts';
+
+test.describe('two people on one job', () => {
+  /** The same kept job open on two screens, both changed, theirs kept first. */
+  async function collide(page: Page, name: string) {
+    await typeSheet(page, name);
+    await keep(page, 'Keep this job');
+    await expect(kept(page)).toBeVisible();
+    const other = await (await page.context().browser()!.newContext()).newPage();
+    await other.goto(page.url());
+    await other.getByLabel('Grade on the label').fill('22-2-11');
+    await other.getByLabel('Package size', { exact: true }).fill('50 lb');
+    await keep(other);
+    await expect(kept(other)).toBeVisible();
+    await page.getByLabel('Amount needed').fill('0.9 lb');
+    await page.getByLabel('Grade on the label').fill('18-0-6');
+    await keep(page);
+    return { other, dialog: page.getByRole('dialog', { name: 'Changed elsewhere' }) };
+  }
+
+  test('both sides are shown term by term, and a choice of terms is kept', async ({ page }) => {
+    const { dialog, other } = await collide(page, 'Collide, per term');
+    await expect(dialog.getByRole('group', { name: 'Grade' })).toContainText('Mine: 18-0-6');
+    await expect(dialog.getByRole('group', { name: 'Grade' })).toContainText('Theirs: 22-2-11');
+    await expect(dialog.getByRole('group')).toHaveCount(3);
+    await expectAccessible(page);
+    await dialog
+      .getByRole('group', { name: 'Grade' })
+      .getByRole('radio', { name: /Theirs/ })
+      .check();
+    await dialog
+      .getByRole('group', { name: 'Package' })
+      .getByRole('radio', { name: /Theirs/ })
+      .check();
+    await dialog.getByRole('button', { name: 'Keep what is chosen' }).click();
+    await expect(kept(page)).toBeVisible();
+    await other.reload();
+    await expect(other.getByLabel('Amount needed')).toHaveValue('0.9 lb');
+    await expect(other.getByLabel('Grade on the label')).toHaveValue('22-2-11');
+    await expect(other.getByLabel('Package size', { exact: true })).toHaveValue('50 lb');
+  });
+
+  test('theirs can be taken, and mine brought back', async ({ page }) => {
+    const { dialog } = await collide(page, 'Collide, theirs');
+    await dialog.getByRole('button', { name: 'Take theirs' }).click();
+    await expect(page.getByLabel('Grade on the label')).toHaveValue('22-2-11');
+    await expect(kept(page)).toBeVisible();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.getByLabel('Grade on the label')).toHaveValue('18-0-6');
+    await keep(page);
+    await expect(kept(page)).toBeVisible();
+  });
+
+  test('mine can be kept whole, also over a job that was deleted', async ({ page }) => {
+    const { dialog, other } = await collide(page, 'Collide, mine');
+    await dialog.getByRole('button', { name: 'Keep mine' }).click();
+    await expect(kept(page)).toBeVisible();
+    await other.reload();
+    await expect(other.getByLabel('Grade on the label')).toHaveValue('18-0-6');
+    await other.getByRole('button', { name: 'Delete', exact: true }).click();
+    await expect(other).toHaveURL(/\/jobs$/);
+    await page.getByLabel('Grade on the label').fill('30-0-0');
+    await keep(page);
+    await page.getByRole('button', { name: 'Bring it back with mine' }).click();
+    await expect(kept(page)).toBeVisible();
+    await other.reload();
+    await expect(other.getByRole('link', { name: 'Collide, mine' })).toBeVisible();
+  });
+
+  test('two tabs of one browser know of each other, and a reload of one keeps its own text', async ({
+    page,
+  }) => {
+    await typeSheet(page, 'Two tabs');
+    await keep(page, 'Keep this job');
+    await expect(kept(page)).toBeVisible();
+    const second = await page.context().newPage();
+    await second.goto(page.url());
+    await expect(kept(second)).toBeVisible();
+    await page.getByLabel('Grade on the label').fill('18-0-6');
+    await expect(second.getByText('also typed on in another tab')).toBeVisible();
+    await second.getByLabel('Grade on the label').fill('22-2-11');
+    await page.reload();
+    await expect(page.getByLabel('Grade on the label')).toHaveValue('18-0-6');
+  });
+});
