@@ -5,5 +5,6 @@ export * from './quantities/index.ts';
 export * from './need/index.ts';
 export * from './ground/index.ts';
 export * from './loads/index.ts';
+export * from './shelf/index.ts';
 export * from './working/index.ts';
 export * from './worksheet/index.ts';

@@ -34,6 +34,12 @@ export const WORDS = {
   'size.sides': '{typed} has {count} sides. Write length × width, like {hint}, or a size.',
   'size.too-large': '{typed} is more than 10 000 ha. Check the number and the unit.',
   'size.too-small': '{typed} is smaller than a hand. Check the number and the unit.',
+  'price.unreadable':
+    'Write the price as an amount of 0 or more with at most two decimals, for example {hint}.',
+  'count.unreadable': 'Write a number of 0 or more, for example {hint}.',
+  'product.lacks-density':
+    'A liquid needs its density, for example {hint}: without it a share by weight says nothing of a volume.',
+  'product.range': 'The low rate is above the high one. Write them the other way round: {hint}.',
   'package.too-large': '{typed} is more than 100 t in one package. Check the number and the unit.',
   'name.empty': 'Give it a name, for example {hint}.',
   'date.unreadable': '{typed} is not a day in the calendar. Write year-month-day, like {hint}.',

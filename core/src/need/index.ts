@@ -3,5 +3,7 @@
 export { NUTRIENTS, NUTRIENT_IDS, inForm, otherForm, type Nutrient } from './nutrients.ts';
 export { fractionOf, gradeText, readGrade, withShare, type Grade } from './grade.ts';
 export { deliveredAtRate, nutrientAtRate, productRate, type Delivered } from './productRate.ts';
+export { carrierRate } from './activeIngredient.ts';
+export { concentration, liquidRate } from './liquid.ts';
 export { labelRate } from './labelRate.ts';
 export { readNeed, retypeNeed, splitUnit, weightPart, type NeedReading } from './needField.ts';

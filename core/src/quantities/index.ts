@@ -13,6 +13,7 @@ export {
   type RateAreaUnit,
   type Unit,
   type UnitId,
+  type VolumePerAreaUnit,
   type VolumeUnit,
 } from './units.ts';
 export { unitSpelled } from './spelling.ts';

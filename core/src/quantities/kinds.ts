@@ -10,6 +10,7 @@ export const KINDS = {
   massPerRowLength: { si: 'kg/m', words: 'a weight per length of row', example: '33 g/m of row' },
   massPerLaneLength: { si: 'kg/m', words: 'a weight per length of lane', example: '200 lb/lane-mile' },
   speed: { si: 'm/s', words: 'a speed', example: '3 mph' },
+  density: { si: 'kg/L', words: 'a density', example: '1.28 kg/L' },
   pressure: { si: 'Pa', words: 'a pressure', example: '40 psi' },
   temperature: { si: 'degC', words: 'a temperature', example: '-5 degC' },
 } as const;

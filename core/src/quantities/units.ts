@@ -150,6 +150,15 @@ export const UNITS = {
     mph: { symbol: 'mph', toSi: MILE / 3600, spellings: ['mi/h', 'miles/hour'] },
     'ft/s': { symbol: 'ft/s', toSi: FOOT, spellings: ['fps', 'feet/second'] },
   }),
+  ...ofKind('density', {
+    'kg/L': { symbol: 'kg/L', toSi: 1, spellings: ['g/ml', 'kg/litre', 'kg/liter', 'g/cc', 'g/cm3'] },
+    'g/L': { symbol: 'g/L', toSi: 1e-3, spellings: ['g/litre', 'g/liter', 'kg/m3'] },
+    'lb/gal': {
+      symbol: 'lb/gal',
+      toSi: POUND / GALLON,
+      spellings: ['lbs/gal', 'lb/gallon', 'pounds/gallon'],
+    },
+  }),
   ...ofKind('pressure', {
     bar: { symbol: 'bar', toSi: 1e5, spellings: ['bars'] },
     kPa: { symbol: 'kPa', toSi: 1000, spellings: ['kpa'] },
@@ -170,6 +179,7 @@ export type AreaUnit = keyof typeof AREA;
 export type LengthUnit = keyof typeof LENGTH;
 export type VolumeUnit = keyof typeof VOLUME;
 export type RateAreaUnit = keyof typeof RATE_AREAS;
+export type VolumePerAreaUnit = `${VolumeUnit}/${RateAreaUnit}`;
 export type MassPerAreaUnit = `${MassUnit}/${RateAreaUnit}`;
 
 /** Id of any unit. */

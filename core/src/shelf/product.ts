@@ -1,0 +1,90 @@
+import type {
+  AreaUnit,
+  MassPerAreaUnit,
+  MassUnit,
+  VolumePerAreaUnit,
+  VolumeUnit,
+} from '../quantities/units.ts';
+
+/** Kinds of product, with the words for them and whether they are measured by weight or by volume. */
+export const PRODUCT_KINDS = {
+  'dry-fertilizer': { words: 'dry fertilizer', form: 'dry' },
+  'soluble-fertilizer': { words: 'soluble fertilizer', form: 'dry' },
+  'liquid-fertilizer': { words: 'liquid fertilizer', form: 'liquid' },
+  'granular-carrier': { words: 'granular carrier', form: 'dry' },
+  'dry-deicer': { words: 'dry de-icer', form: 'dry' },
+  'liquid-deicer': { words: 'liquid de-icer', form: 'liquid' },
+} as const;
+
+export type ProductKind = keyof typeof PRODUCT_KINDS;
+export const PRODUCT_KIND_IDS = Object.keys(PRODUCT_KINDS) as ProductKind[];
+
+/** A setting that the label prints for a machine, with the pace that it assumes. Free text: nobody's chart is known here. */
+export interface LabelSetting {
+  readonly machine: string;
+  readonly setting: string;
+  readonly pace: string;
+}
+
+/** A product as it was typed from its label: texts, and the unit that each bare number counts in. */
+export interface ProductTyped {
+  readonly kind: ProductKind;
+  readonly name: string;
+  /** N-P2O5-K2O and secondary nutrients; empty for what feeds nothing. */
+  readonly grade: string;
+  /** Share of the nitrogen that is slow-release, percent. */
+  readonly slowShare: string;
+  readonly activeIngredient: string;
+  /** Active ingredient in the product, percent by mass. */
+  readonly load: string;
+  readonly density: { readonly text: string; readonly unit: 'kg/L' | 'g/L' | 'lb/gal' };
+  readonly package: { readonly size: string; readonly unit: MassUnit | VolumeUnit };
+  /** Price of one package. */
+  readonly price: string;
+  /** Packages in stock; a part of one counts as a fraction. */
+  readonly stock: string;
+  /** Ground that one package covers by its label. */
+  readonly coverage: { readonly size: string; readonly unit: AreaUnit };
+  /** The label's own rates: lowest, highest, and most in a year. */
+  readonly labelRate: {
+    readonly low: string;
+    readonly high: string;
+    readonly mostPerYear: string;
+    readonly unit: MassPerAreaUnit | VolumePerAreaUnit;
+  };
+  /** Least days between two applications. */
+  readonly leastIntervalDays: string;
+  readonly settings: readonly LabelSetting[];
+  /** Number for the size of the grain, as the label gives it. */
+  readonly grainSize: string;
+  readonly lot: string;
+  readonly notes: string;
+}
+
+/** An empty product in US or metric units. */
+export function blankProduct(kind: ProductKind, system: 'us' | 'metric'): ProductTyped {
+  const us = system === 'us';
+  const liquid = PRODUCT_KINDS[kind].form === 'liquid';
+  const dryUnits = us ? { pack: 'lb', rate: 'lb/1000 ft2' } as const : { pack: 'kg', rate: 'kg/ha' } as const; // prettier-ignore
+  const wetUnits = us ? { pack: 'gal', rate: 'fl oz/1000 ft2' } as const : { pack: 'L', rate: 'L/ha' } as const; // prettier-ignore
+  const { pack, rate } = liquid ? wetUnits : dryUnits;
+  return {
+    kind,
+    name: '',
+    grade: '',
+    slowShare: '',
+    activeIngredient: '',
+    load: '',
+    density: { text: '', unit: us ? 'lb/gal' : 'kg/L' },
+    package: { size: '', unit: pack },
+    price: '',
+    stock: '',
+    coverage: { size: '', unit: us ? 'ft2' : 'm2' },
+    labelRate: { low: '', high: '', mostPerYear: '', unit: rate },
+    leastIntervalDays: '',
+    settings: [],
+    grainSize: '',
+    lot: '',
+    notes: '',
+  };
+}
