@@ -3,5 +3,13 @@
 export { job, jobId, jobSummary, jobWrite, type Job, type JobSummary, type JobWrite } from './jobs.ts';
 export { openApi, openApiPath } from './openapi.ts';
 export { fieldProblem, problem, type FieldProblem, type Problem } from './problem.ts';
+export {
+  product,
+  productId,
+  productTyped,
+  productWrite,
+  type Product,
+  type ProductWrite,
+} from './products.ts';
 export { ROUTES, type AnswerOf, type BodyOf, type ParamsOf, type Route, type RouteName } from './routes.ts';
 export { worksheet } from './worksheet.ts';

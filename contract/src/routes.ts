@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { job, jobId, jobSummary, jobWrite } from './jobs.ts';
+import { product, productId, productWrite } from './products.ts';
 
 /** One route of the API: the whole of what both sides know about it. */
 export interface Route {
@@ -14,6 +15,7 @@ export interface Route {
 
 const none = z.undefined();
 const oneJob = z.object({ id: jobId });
+const oneProduct = z.object({ id: productId });
 
 /** Health of the process and its database. */
 export const health = z.object({ status: z.literal('ok'), database: z.literal('ok') });
@@ -78,6 +80,46 @@ export const ROUTES = {
     params: oneJob,
     body: none,
     answer: job,
+  },
+  listProducts: {
+    method: 'get',
+    path: '/api/products',
+    summary: 'Lists the products on the shelf',
+    params: z.object({}),
+    body: none,
+    answer: z.array(product),
+  },
+  readProduct: {
+    method: 'get',
+    path: '/api/products/:id',
+    summary: 'Reads one product as it was typed from its label',
+    params: oneProduct,
+    body: none,
+    answer: product,
+  },
+  writeProduct: {
+    method: 'put',
+    path: '/api/products/:id',
+    summary: 'Puts a product on the shelf or changes one; the same write twice is harmless',
+    params: oneProduct,
+    body: productWrite,
+    answer: product,
+  },
+  deleteProduct: {
+    method: 'delete',
+    path: '/api/products/:id',
+    summary: 'Takes a product off the shelf; it can be restored',
+    params: oneProduct,
+    body: none,
+    answer: none,
+  },
+  restoreProduct: {
+    method: 'post',
+    path: '/api/products/:id/restore',
+    summary: 'Puts a deleted product back on the shelf',
+    params: oneProduct,
+    body: none,
+    answer: product,
   },
 } as const satisfies Record<string, Route>;
 

@@ -10,7 +10,6 @@ import { errorHandler, noSuchRoute, tooMany } from './problems/errorHandler.ts';
 import { createHandlers } from './routes/handlers.ts';
 import { mountRoutes, type Handlers } from './routes/mount.ts';
 import { sameOrigin } from './sameOrigin.ts';
-import { jobService } from './services/jobs.ts';
 
 /** What the application is wired from. */
 export interface Wiring {
@@ -101,7 +100,7 @@ export function createApp(wiring: Wiring): Express {
   );
   app.use('/api', sameOrigin);
   app.use('/api', express.json({ limit: BODY_LIMIT, type: ['application/json'] }));
-  app.use(mountRoutes({ ...createHandlers(sequelize, jobService(sequelize)), ...overrides }, crewId));
+  app.use(mountRoutes({ ...createHandlers(sequelize), ...overrides }, crewId));
   app.use('/api', noSuchRoute);
   if (webRoot) serveWeb(app, webRoot);
   app.use(errorHandler);

@@ -7,7 +7,6 @@ import { openSequelize, readConnection } from './database.ts';
 import { migrate } from './migrations/index.ts';
 import { defineModels } from './models/index.ts';
 import { seedDemo } from './services/demo.ts';
-import { jobService } from './services/jobs.ts';
 
 export interface ServerOptions {
   /** File that tells how to reach the database. */
@@ -47,7 +46,7 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
   const sequelize = openSequelize(readConnection(options.connectionFile));
   defineModels(sequelize);
   await migrate(sequelize);
-  const crewId = await seedDemo(jobService(sequelize));
+  const crewId = await seedDemo(sequelize);
   const server = await listen(
     createApp({ sequelize, crewId, logger, webRoot: options.webRoot }),
     options.port,

@@ -1,6 +1,6 @@
 // Models: the tables as Sequelize sees them. Every table carries crewId, every query is scoped by it.
 // SI values are doubles beside the text and unit that were typed.
-import type { AreaUnit, MassPerAreaUnit, MassUnit, Nutrient } from '@steady-scatter/core';
+import type { AreaUnit, MassPerAreaUnit, MassUnit, Nutrient, ProductKind } from '@steady-scatter/core';
 import {
   DataTypes,
   Model,
@@ -54,7 +54,24 @@ export class JobAreaRow extends Model<InferAttributes<JobAreaRow>, InferCreation
   declare areaM2: number | null;
 }
 
-const { UUID, STRING, INTEGER, DOUBLE, DATEONLY, DATE, BOOLEAN } = DataTypes;
+export class ProductRow extends Model<InferAttributes<ProductRow>, InferCreationAttributes<ProductRow>> {
+  declare id: string;
+  declare crewId: string;
+  declare version: number;
+  declare isSample: boolean;
+  declare kind: ProductKind;
+  declare name: string;
+  /** The label as typed, JSON. */
+  declare typed: string;
+  declare packageSi: number | null;
+  declare densityKgPerL: number | null;
+  declare priceCents: number | null;
+  declare stockPackages: number | null;
+  declare updatedAt: CreationOptional<Date>;
+  declare deletedAt: Date | null;
+}
+
+const { UUID, STRING, INTEGER, DOUBLE, DATEONLY, DATE, BOOLEAN, TEXT } = DataTypes;
 
 /** Binds the models to a connection. */
 export function defineModels(sequelize: Sequelize): void {
@@ -101,6 +118,24 @@ export function defineModels(sequelize: Sequelize): void {
       areaM2: DOUBLE,
     },
     { sequelize, tableName: 'jobAreas', timestamps: false },
+  );
+  ProductRow.init(
+    {
+      id: { type: UUID, primaryKey: true },
+      crewId: UUID,
+      version: INTEGER,
+      isSample: BOOLEAN,
+      kind: STRING,
+      name: STRING,
+      typed: TEXT('medium'),
+      packageSi: DOUBLE,
+      densityKgPerL: DOUBLE,
+      priceCents: INTEGER,
+      stockPackages: DOUBLE,
+      updatedAt: DATE(3),
+      deletedAt: DATE(3),
+    },
+    { sequelize, tableName: 'products' },
   );
   JobRow.hasMany(JobAreaRow, { as: 'areas', foreignKey: 'jobId' });
 }
