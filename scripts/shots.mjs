@@ -50,6 +50,13 @@ async function collide(page) {
 }
 
 /** @param {import('@playwright/test').Page} page */
+async function openProduct(page) {
+  await page.goto('/shelf');
+  await page.getByRole('link', { name: 'Lake feed 24-0-8' }).click();
+  await page.getByLabel('In one package').waitFor();
+}
+
+/** @param {import('@playwright/test').Page} page */
 async function openSettings(page) {
   await openJob('Spring feed, lake front')(page);
   await page.getByRole('button', { name: 'Settings' }).click();
@@ -63,6 +70,9 @@ const VIEWS = [
   { name: 'worksheet-phone', size: PHONE, open: openJob('Spring feed, lake front') },
   { name: 'worksheet-phone-night', size: PHONE, scheme: 'dark', open: openJob('School pitch, late spring') },
   { name: 'jobs', size: DESK, open: (page) => page.goto('/jobs') },
+  { name: 'shelf', size: DESK, open: (page) => page.goto('/shelf') },
+  { name: 'product', size: DESK, open: openProduct },
+  { name: 'compare-labels', size: DESK, open: (page) => page.goto('/shelf/compare') },
   { name: 'settings-night', size: DESK, scheme: 'dark', open: openSettings },
   { name: 'changed-elsewhere', size: DESK, open: collide },
 ];

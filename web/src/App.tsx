@@ -7,6 +7,9 @@ import { Message } from './ui/Message.tsx';
 
 const JobPage = lazy(() => import('./jobs/JobPage.tsx'));
 const JobsPage = lazy(() => import('./jobs/JobsPage.tsx'));
+const ShelfPage = lazy(() => import('./products/ShelfPage.tsx'));
+const ProductPage = lazy(() => import('./products/ProductPage.tsx'));
+const ComparePage = lazy(() => import('./products/ComparePage.tsx'));
 const ComponentRoom = lazy(() => import('./room/ComponentRoom.tsx'));
 
 const notHere = (
@@ -29,6 +32,10 @@ export function App() {
               <Route path="/" element={<SheetPage key="new" job={null} />} />
               <Route path="/jobs" element={<JobsPage />} />
               <Route path="/jobs/:id" element={<JobPage />} />
+              <Route path="/shelf" element={<ShelfPage />} />
+              <Route path="/shelf/new" element={<ProductPage />} />
+              <Route path="/shelf/compare" element={<ComparePage />} />
+              <Route path="/shelf/:id" element={<ProductPage />} />
               {import.meta.env.DEV && <Route path="/room" element={<ComponentRoom />} />}
               <Route path="*" element={notHere} />
             </Routes>

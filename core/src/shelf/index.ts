@@ -10,3 +10,5 @@ export {
 } from './product.ts';
 export { readProduct, type ProductReading } from './readProduct.ts';
 export { readLabel, type LabelNeed, type LabelReading } from './labelReader.ts';
+export { cheapest, labelLines, type LabelLines, type ShownNeed } from './labelLines.ts';
+export { worksheetFor } from './worksheetFor.ts';

@@ -1,7 +1,26 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { carrierRate, concentration, fromSi, liquidRate, readGrade, toSi } from '../index.ts';
-import { blankProduct, PRODUCT_KIND_IDS, readLabel, readProduct, type ProductTyped } from './index.ts';
+import {
+  answerWorksheet,
+  AS_TYPED,
+  carrierRate,
+  concentration,
+  fromSi,
+  liquidRate,
+  readGrade,
+  toSi,
+  workingText,
+} from '../index.ts';
+import {
+  blankProduct,
+  cheapest,
+  labelLines,
+  PRODUCT_KIND_IDS,
+  readLabel,
+  readProduct,
+  worksheetFor,
+  type ProductTyped,
+} from './index.ts';
 
 const near = (value: number | null, printed: number, digits = 6) =>
   expect(Math.abs((value ?? NaN) - printed)).toBeLessThanOrEqual(0.5000001 * 10 ** -digits);
@@ -127,4 +146,54 @@ describe('reading a label for a need', () => {
       { seed: 4105, numRuns: 500 },
     );
   }); // prettier-ignore
+});
+
+describe('labels side by side', () => {
+  const need = {
+    of: 'nutrient',
+    nutrient: 'N',
+    kgPerM2: toSi(0.8, 'lb/1000 ft2'),
+    unit: 'lb/1000 ft2',
+  } as const;
+  const text = (shown: { number: string; unit: string } | null) =>
+    shown && `${shown.number} ${shown.unit}`.replaceAll('\u202f', ' ');
+
+  it('shows a dry product in the units of the need', () => {
+    const lines = labelLines(dry({ stock: '2', slowShare: '50' }), need);
+    expect(workingText(lines.working)).toBe('0.8 lb N / 1000 ft² ÷ 24 % = 3.33 lb / 1000 ft²');
+    expect([lines.packageCovers, lines.stockCovers, lines.pricePerArea, lines.pricePerWanted, lines.quick].map(text)).toEqual([
+      '12 000 ft²', '24 000 ft²', '2.20 per 1000 ft²', '2.75 per lb N', '0.400 lb / 1000 ft²',
+    ]); // prettier-ignore
+  });
+
+  it('shows a liquid by volume on the same area, with its density in the line', () => {
+    const lines = labelLines(liquid(), { ...need, kgPerM2: 0.0025, unit: 'kg/ha' });
+    expect(workingText(lines.working)).toBe('25 kg N / ha ÷ 28 % ÷ 1.28 kg/L = 69.8 L / ha of the liquid');
+    expect(labelLines(liquid(), need).rate?.unit).toBe('fl oz / 1000 ft²');
+  });
+
+  it('finds the cheapest on the ground, not by the bag', () => {
+    const weak = dry({ grade: '8-3-1', package: { size: '20', unit: 'kg' }, price: '17.40' });
+    const lines = [weak, dry(), dry({ price: '' })].map((typed) => labelLines(typed, need));
+    expect(cheapest(lines)).toBe(1);
+    expect(cheapest(lines.slice(1))).toBeNull();
+  });
+});
+
+it('puts a product on a worksheet as its label stands now', () => {
+  const sheet = worksheetFor(
+    dry({ coverage: { size: '12,000', unit: 'ft2' } }),
+    { nutrient: 'N', amount: '0.8', unit: 'lb/1000 ft2' },
+    'a',
+  )!;
+  expect(answerWorksheet(sheet, AS_TYPED)).toMatchObject({
+    errors: [],
+    labelAgainstNeed: { verdict: 'same' },
+  });
+  expect(sheet).toMatchObject({
+    grade: '24-0-8',
+    package: { size: '40', unit: 'lb' },
+    areas: [{ id: 'a', size: '' }],
+  });
+  expect(worksheetFor(liquid(), { nutrient: 'N', amount: '25', unit: 'kg/ha' }, 'a')).toBeNull();
 });

@@ -11,6 +11,7 @@ export interface JobService extends Omit<Versioned<JobWrite, Job>, 'list'> {
 }
 
 const include = [{ model: JobAreaRow, as: 'areas' }];
+const order: [string, 'DESC'][] = [['onDay', 'DESC'], ['id', 'DESC']]; // prettier-ignore
 
 /** Jobs in the database, each with its areas; the list has the latest day first. */
 export function jobService(sequelize: Sequelize): JobService {
@@ -18,6 +19,7 @@ export function jobService(sequelize: Sequelize): JobService {
     what: 'job',
     model: JobRow,
     include,
+    order,
     wireOf: jobOf,
     isSame: (row, { name, onDay, worksheet }) =>
       isDeepStrictEqual([row.name, row.onDay, jobOf(row).worksheet], [name, onDay, worksheet]),
@@ -30,7 +32,6 @@ export function jobService(sequelize: Sequelize): JobService {
   return {
     ...kept,
     async list(crewId) {
-      const order: [string, string][] = [['onDay', 'DESC'], ['id', 'DESC']]; // prettier-ignore
       const rows = await JobRow.findAll({ where: { crewId, deletedAt: null }, order, include });
       return rows.map(summaryOf);
     },

@@ -33,6 +33,7 @@ export const productService = (sequelize: Sequelize): ProductService =>
   versioned<ProductRow, ProductWrite, Product>(sequelize, {
     what: 'product',
     model: ProductRow,
+    order: [['name', 'ASC'], ['id', 'ASC']], // prettier-ignore
     wireOf: productOf,
     isSame: (row, { typed }) => isDeepStrictEqual(typedOf(row), typed),
     columnsOf: productColumns,

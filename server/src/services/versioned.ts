@@ -16,6 +16,8 @@ export interface Kept<Row extends VersionedRow, Write extends { version: number 
   readonly what: string;
   readonly model: ModelStatic<Row>;
   readonly include?: Includeable[];
+  /** Order of the list. */
+  readonly order: [string, 'ASC' | 'DESC'][];
   wireOf(row: Row): Wire;
   /** True when the row holds just what the write says. */
   isSame(row: Row, write: Write): boolean;
@@ -75,7 +77,11 @@ export function versioned<Row extends VersionedRow, Write extends { version: num
 
   return {
     async list(crewId) {
-      const rows = await model.findAll({ where: { crewId, deletedAt: null } as WhereOptions, include });
+      const rows = await model.findAll({
+        where: { crewId, deletedAt: null } as WhereOptions,
+        include,
+        order: kept.order,
+      });
       return rows.map((row) => kept.wireOf(row));
     },
     read,

@@ -1,5 +1,6 @@
 import {
   job,
+  product,
   problem,
   ROUTES,
   type AnswerOf,
@@ -13,7 +14,10 @@ import { ApiProblem, Unreachable } from './errors.ts';
 
 type Input<Name extends RouteName> = { params?: ParamsOf<Name>; body?: BodyOf<Name>; signal?: AbortSignal };
 
-const conflict = z.object({ title: z.literal('Changed elsewhere'), theirs: job.nullable() });
+const conflict = z.object({
+  title: z.literal('Changed elsewhere'),
+  theirs: z.union([job, product]).nullable(),
+});
 
 async function readProblem(response: Response): Promise<ApiProblem> {
   const said: unknown = await response.json().catch(() => null);

@@ -1,11 +1,21 @@
 import type { Job } from '@steady-scatter/contract';
 import { lazy, Suspense, useState } from 'react';
-import type { ApiProblem } from '../api/errors.ts';
+import { ApiProblem } from '../api/errors.ts';
 import type { SheetForm } from '../jobs/drafts.ts';
 
 const ConflictDialog = lazy(() => import('./ConflictDialog.tsx'));
 
-export type Conflict = NonNullable<ApiProblem['changedElsewhere']>;
+/** A write of a job that met another one: what stands there, null when it was deleted. */
+export interface Conflict {
+  readonly theirs: Job | null;
+}
+
+/** The conflict that a refused write of a job met; null for every other failure. */
+export function jobConflict(error: unknown): Conflict | null {
+  if (!(error instanceof ApiProblem) || !error.changedElsewhere) return null;
+  const { theirs } = error.changedElsewhere;
+  return { theirs: theirs && 'worksheet' in theirs ? theirs : null };
+}
 
 interface Decide {
   keep(sheet: SheetForm, theirs: Job | null): Promise<void>;

@@ -1,44 +1,25 @@
 import type { Job, JobSummary, JobWrite } from '@steady-scatter/contract';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { call } from '../api/lazyCall.ts';
+import { useKeptActs } from '../api/useKeptActs.ts';
 
-const LIST = ['jobs'] as const;
-const one = (id: string) => ['jobs', id] as const;
+const ROOT = 'jobs';
 
 /** The list of kept jobs. */
 export const useJobList = () =>
-  useQuery<JobSummary[]>({ queryKey: LIST, queryFn: ({ signal }) => call('listJobs', { signal }) });
+  useQuery<JobSummary[]>({ queryKey: [ROOT], queryFn: ({ signal }) => call('listJobs', { signal }) });
 
-/** One kept job; not asked for while there is no id. */
-export const useJob = (id: string | null) =>
+/** One kept job. */
+export const useJob = (id: string) =>
   useQuery<Job>({
-    queryKey: one(id ?? ''),
-    queryFn: ({ signal }) => call('readJob', { params: { id: id ?? '' }, signal }),
-    enabled: id !== null,
+    queryKey: [ROOT, id],
+    queryFn: ({ signal }) => call('readJob', { params: { id }, signal }),
   });
 
-/** Keeps, deletes and restores jobs, and refreshes what is shown of them. */
-export function useJobActs() {
-  const client = useQueryClient();
-  const refreshList = () => client.invalidateQueries({ queryKey: LIST, exact: true });
-  const keep = useMutation({
-    mutationFn: ({ id, write }: { id: string; write: JobWrite }) =>
-      call('writeJob', { params: { id }, body: write }),
-    onSuccess: async (job) => {
-      client.setQueryData(one(job.id), job);
-      await refreshList();
-    },
+/** Keeps, deletes and restores jobs. */
+export const useJobActs = () =>
+  useKeptActs<Job, JobWrite>(ROOT, {
+    write: (id, body) => call('writeJob', { params: { id }, body }),
+    remove: (id) => call('deleteJob', { params: { id } }),
+    restore: (id) => call('restoreJob', { params: { id } }),
   });
-  const remove = useMutation({
-    mutationFn: (id: string) => call('deleteJob', { params: { id } }),
-    onSuccess: async (_, id) => {
-      client.removeQueries({ queryKey: one(id) });
-      await refreshList();
-    },
-  });
-  const restore = useMutation({
-    mutationFn: (id: string) => call('restoreJob', { params: { id } }),
-    onSuccess: refreshList,
-  });
-  return { keep, remove, restore };
-}

@@ -4,9 +4,8 @@ import { useState } from 'react';
 import type { UseFormReturn } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import { v7 as newId } from 'uuid';
-import { ApiProblem } from '../api/errors.ts';
 import { explain } from '../api/explain.ts';
-import { useConflict } from '../conflict/useConflict.tsx';
+import { jobConflict, useConflict } from '../conflict/useConflict.tsx';
 import { useNotices } from '../ui/notices.tsx';
 import type { SheetForm } from './drafts.ts';
 import { copyOf } from './sheetForms.ts';
@@ -67,7 +66,7 @@ export function useKeeping({ form, job, draft, baseVersion, setBaseVersion }: Ke
       notices.tell(`Kept “${kept.name}”.`);
       if (!job) await navigate(`/jobs/${id}`);
     } catch (error) {
-      const met = error instanceof ApiProblem ? error.changedElsewhere : null;
+      const met = jobConflict(error);
       if (met) conflict.show(met);
       else notices.tell(explain(error));
     }

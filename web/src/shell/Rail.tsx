@@ -3,6 +3,7 @@ import {
   ClipboardList,
   Keyboard,
   Moon,
+  Package,
   Search,
   Settings2,
   SquarePen,
@@ -17,6 +18,7 @@ import { usePreferences } from '../settings/PreferencesProvider.tsx';
 export const ROOMS: readonly { to: string; label: string; icon: LucideIcon }[] = [
   { to: '/', label: 'New sheet', icon: SquarePen },
   { to: '/jobs', label: 'Jobs', icon: ClipboardList },
+  { to: '/shelf', label: 'Shelf', icon: Package },
 ];
 
 const itemStyle = {
@@ -104,7 +106,7 @@ export function Rail() {
         Scatter
       </Box>
       {ROOMS.map(({ to, label, icon: Icon }) => (
-        <RoomLink key={to} to={to} end>
+        <RoomLink key={to} to={to} end={to === '/'}>
           <Icon size={20} aria-hidden />
           {label}
         </RoomLink>

@@ -31,6 +31,7 @@ function useShellActs() {
     { id: 'find', label: 'Go to, with one key', keys: '/', run: () => open('go-to') },
     { id: 'new', label: 'New sheet', keys: 'n', run: () => void navigate('/') },
     { id: 'jobs', label: 'Jobs', keys: 'j', run: () => void navigate('/jobs') },
+    { id: 'shelf', label: 'Shelf', keys: 's', run: () => void navigate('/shelf') },
     {
       id: 'light',
       label: isNight ? 'Day theme' : 'Night theme',

@@ -1,0 +1,158 @@
+import { expect, test } from '@playwright/test';
+import { bigNumber, expectAccessible, lineText, PHONE, plain } from './support.ts';
+
+const names = async (page: import('@playwright/test').Page) =>
+  (await page.getByRole('row').getByRole('link').allTextContents()).map(plain);
+
+test('the shelf is looked through, filtered and sorted', async ({ page }) => {
+  await page.goto('/shelf');
+  await expect(page.getByRole('link', { name: 'Lake feed 24-0-8' })).toBeVisible();
+  await page.getByLabel('Look for a product').fill('coated');
+  await expect.poll(() => names(page)).toEqual(['Lake feed 24-0-8']);
+  await page.getByLabel('Look for a product').fill('iron solu');
+  await expect.poll(() => names(page)).toEqual(['Bowling green iron 6-0-0 Fe']);
+  await page.getByLabel('Look for a product').fill('zzz');
+  await expect(page.getByText('No product is called that')).toBeVisible();
+  await page.getByLabel('Look for a product').fill('');
+  await page.getByLabel('Kind of product').selectOption('liquid-fertilizer');
+  await expect.poll(() => names(page)).toEqual(['Liquid nitrogen 28-0-0']);
+  await page.getByLabel('Kind of product').selectOption('');
+  await page.getByRole('button', { name: 'Price each' }).click();
+  await expect(page.getByRole('columnheader', { name: 'Price each' })).toHaveAttribute(
+    'aria-sort',
+    'descending',
+  );
+  expect((await names(page))[0]).toBe('Sample carrier 0.43');
+});
+
+test('a label is typed in, three products are held side by side, and one is put on a job', async ({
+  page,
+}) => {
+  await page.goto('/shelf/new');
+  await page.getByRole('button', { name: 'Keep on the shelf' }).click();
+  await expect(page.getByRole('alert')).toContainText('Give it a name');
+  await expect(page.getByLabel('Name', { exact: true })).toBeFocused();
+  await page.getByLabel('Name', { exact: true }).fill('Half bag from the shed');
+  await page.getByLabel('Grade', { exact: true }).fill('240-8');
+  await expect(page.getByRole('alert')).toContainText('Is it 24-0-8?');
+  await page.getByRole('button', { name: 'Use 24-0-8' }).click();
+  await page.getByLabel('Slow-release share of the nitrogen').fill('50');
+  await page.getByLabel('In one package').fill('40');
+  await page.getByLabel('Price of one package').fill('26.40');
+  await page.getByLabel('One package covers').fill('12 000');
+  await page.getByLabel('Highest rate').fill('3');
+  await page.reload();
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Half bag from the shed');
+  await page.getByRole('button', { name: 'Keep on the shelf' }).click();
+  await expect(page.getByRole('button', { name: 'Kept' })).toBeVisible();
+
+  await page.goto('/shelf');
+  for (const name of ['Half bag from the shed', 'Straight nitrogen 46-0-0', 'Liquid nitrogen 28-0-0']) {
+    await page.getByLabel(`Compare ${name}`).check();
+  }
+  await page.getByRole('button', { name: 'Compare 3' }).click();
+  const table = page.getByRole('region', { name: 'Labels side by side' });
+  await expect(table.getByRole('columnheader')).toHaveCount(3);
+  await expect(table.getByRole('row', { name: /^Price of the nutrient/ })).toContainText('2.75 per lb N');
+  await expect(table.getByRole('row', { name: /^One package covers/ })).toContainText('12 000 ft²');
+  await expect(table.getByRole('row', { name: /^By the label/ })).toContainText(
+    'above the label’s highest rate',
+  );
+  await expect(table.getByRole('columnheader', { name: /Straight nitrogen/ })).toContainText('costs least');
+  expect(plain(await table.getByRole('group').first().innerText())).toBe(
+    '0.8 lb N / 1000 ft² ÷ 24 % = 3.33 lb / 1000 ft²',
+  );
+  await expectAccessible(page);
+
+  await page.getByLabel('Amount needed').fill('1');
+  await expect(table.getByRole('row', { name: /^One package covers/ })).toContainText('9 600 ft²');
+  await page.reload();
+  await expect(page.getByLabel('Amount needed')).toHaveValue('1');
+  await page.getByLabel('Amount needed').fill('0,8');
+  await expect(page.getByRole('alert')).toContainText('Write 0.8 if it marks a decimal');
+  await page.getByRole('button', { name: 'Use 0.8' }).click();
+  await expect(table.getByRole('button', { name: 'Put on a job' }).nth(1)).toBeDisabled();
+  await table.getByRole('button', { name: 'Put on a job' }).first().click();
+  await expect(page.getByLabel('Name of the job')).toHaveValue('Half bag from the shed');
+  expect(await lineText(page, 'What the label does')).toContain('= 3.33 lb / 1000 ft² puts down 0.800 lb N');
+  const job = page.url();
+
+  await page.goto('/shelf');
+  await page.getByRole('link', { name: 'Half bag from the shed' }).click();
+  await page.getByLabel('Grade', { exact: true }).fill('30-0-0');
+  await page.getByRole('button', { name: 'Keep on the shelf' }).click();
+  await expect(page.getByRole('button', { name: 'Kept' })).toBeVisible();
+  await page.goto(job);
+  await expect(page.getByLabel('Grade on the label')).toHaveValue('24-0-8');
+  await page.getByLabel('area 1, measured as').fill('7400');
+  await expect(bigNumber(page)).toHaveText('24.7 lb');
+});
+
+test('a product goes off the shelf and comes back', async ({ page }) => {
+  await page.goto('/shelf');
+  await page.getByRole('button', { name: 'Delete Potash 0-0-50 S' }).click();
+  await expect(page.getByRole('link', { name: 'Potash 0-0-50 S' })).toHaveCount(0);
+  await expect(page.getByRole('heading', { name: 'Shelf' })).toBeFocused();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('link', { name: 'Potash 0-0-50 S' })).toBeVisible();
+});
+
+test('another kind brings the fields and units of its own', async ({ page }) => {
+  await page.goto('/shelf/new');
+  await page.getByLabel('Kind', { exact: true }).selectOption('liquid-fertilizer');
+  await expect(page.getByLabel('Unit of the package')).toHaveValue('gal');
+  await page.getByLabel('Grade', { exact: true }).fill('28-0-0');
+  await expect(page.getByRole('alert')).toContainText('A liquid needs its density');
+  await page.getByLabel('Density', { exact: true }).fill('1.28 kg/L');
+  await expect(page.getByRole('alert')).toHaveCount(0);
+  await page.getByLabel('In one package').fill('6 oz');
+  await expect(page.getByRole('alert')).toContainText('Ounces by weight or fluid ounces?');
+  await page.getByRole('button', { name: 'Use 6 fl oz' }).click();
+  await page.getByLabel('Kind', { exact: true }).selectOption('granular-carrier');
+  await expect(page.getByLabel('Active ingredient in the product')).toBeVisible();
+  await expect(page.getByLabel('Grade', { exact: true })).toHaveCount(0);
+});
+
+test('a product that was changed elsewhere shows it and lets choose', async ({ page }) => {
+  await page.goto('/shelf');
+  await page.getByRole('link', { name: 'Organic meal 8-3-1' }).click();
+  await expect(page.getByRole('button', { name: 'Kept' })).toBeVisible();
+  const address = page.url().replace('/shelf/', '/api/products/');
+  const { typed, version } = await (await page.request.get(address)).json();
+  await page.request.put(address, { data: { version, typed: { ...typed, stock: '9' } } });
+  await page.getByLabel('Packages in stock').fill('3');
+  await page.getByRole('button', { name: 'Keep on the shelf' }).click();
+  await expect(page.getByRole('alert')).toContainText('Changed elsewhere');
+  await page.getByRole('button', { name: 'Take theirs' }).click();
+  await expect(page.getByLabel('Packages in stock')).toHaveValue('9');
+});
+
+for (const colorScheme of ['light', 'dark'] as const) {
+  test.describe(`axe, ${colorScheme}`, () => {
+    test.use({ colorScheme });
+    test('finds nothing on the shelf, a label and the comparison', async ({ page }) => {
+      await page.goto('/shelf');
+      await expect(page.getByRole('link', { name: 'Lake feed 24-0-8' })).toBeVisible();
+      await expectAccessible(page);
+      await page.getByRole('link', { name: 'Lake feed 24-0-8' }).click();
+      await expect(page.getByLabel('Grade', { exact: true })).toHaveValue('24-0-8');
+      await expectAccessible(page);
+      await page.goto('/shelf/compare');
+      await expect(page.getByRole('region', { name: 'Labels side by side' })).toBeVisible();
+      await expectAccessible(page);
+    });
+  });
+}
+
+test.describe('on a phone', () => {
+  test.use(PHONE);
+  test('the shelf, a label and the comparison fit', async ({ page }) => {
+    for (const path of ['/shelf', '/shelf/new', '/shelf/compare']) {
+      await page.goto(path);
+      await expect(page.getByRole('main')).toBeVisible();
+      await page.waitForLoadState('networkidle');
+      expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+      await expectAccessible(page);
+    }
+  });
+});

@@ -1,0 +1,285 @@
+import { Box, Button, chakra } from '@chakra-ui/react';
+import type { Product } from '@steady-scatter/contract';
+import {
+  attempt,
+  cheapest,
+  labelLines,
+  MISSING,
+  NUTRIENT_IDS,
+  NUTRIENTS,
+  readNeed,
+  UNITS,
+  worksheetFor,
+  type LabelLines,
+  type Nutrient,
+  type Shown,
+} from '@steady-scatter/core';
+import type { ReactNode } from 'react';
+import { Link, useNavigate, useSearchParams } from 'react-router';
+import { v7 as newId } from 'uuid';
+import { explain } from '../api/explain.ts';
+import { useJobActs } from '../jobs/useJobs.ts';
+import { RATE_CHOICES } from '../need/units.ts';
+import { fieldBox } from '../ui/fieldBox.ts';
+import { FieldErrors } from '../ui/FieldErrors.tsx';
+import { Message } from '../ui/Message.tsx';
+import { useNotices } from '../ui/notices.tsx';
+import { today } from '../ui/today.ts';
+import { TopBar } from '../ui/TopBar.tsx';
+import { WorkingLine } from '../ui/WorkingLine.tsx';
+import { useShelf } from './useProducts.ts';
+
+const Field = chakra('input', { base: { ...fieldBox, width: '110px' } });
+const Select = chakra('select', { base: fieldBox });
+
+/** The need that labels are held against. It lives in the address, so that it can be kept, sent and reloaded. */
+function useComparedNeed() {
+  const [params, setParams] = useSearchParams();
+  const amount = params.get('amount') ?? '0.8';
+  const unit = RATE_CHOICES.find((id) => id === params.get('unit')) ?? 'lb/1000 ft2';
+  const nutrient = NUTRIENT_IDS.find((id) => id === params.get('nutrient')) ?? 'N';
+  const set = (name: string, value: string) =>
+    setParams((now) => new URLSearchParams([...[...now].filter(([key]) => key !== name), [name, value]]), {
+      replace: true,
+    });
+  const { value: reading, error } = attempt(() => readNeed(amount, unit, 'amount'));
+  return {
+    amount,
+    unit,
+    nutrient,
+    set,
+    reading,
+    error,
+    wanted: params.get('products')?.split(',').filter(Boolean) ?? [],
+  };
+}
+
+const text = (shown: Shown | null): string => (shown ? `${shown.number} ${shown.unit}` : MISSING);
+const AGAINST = {
+  below: 'below the label’s lowest rate',
+  within: 'within the label’s rates',
+  above: 'above the label’s highest rate',
+} as const;
+
+/** "0.267 lb K₂O": the area that it stands on is that of the need. */
+function otherNutrients({ delivered, rate }: LabelLines, nutrient: Nutrient): string {
+  const along = delivered.filter((line) => line.nutrient !== nutrient && line.shown.number !== '0');
+  const texts = along.map(
+    ({ nutrient: other, shown }) =>
+      `${shown.number} ${shown.unit.replace(/ \/.*/, '')} ${NUTRIENTS[other].symbol}`,
+  );
+  return texts.join(', ') || (rate ? 'nothing' : MISSING);
+}
+
+/** The rows of the comparison: what each is called, and what it shows of one product. */
+const ROWS: readonly { label: string; of(lines: LabelLines, nutrient: Nutrient): ReactNode }[] = [
+  {
+    label: 'Working',
+    of: (lines) => (lines.error ? lines.error.message : <WorkingLine working={lines.working} size="plain" />),
+  },
+  { label: 'Also puts down', of: otherNutrients },
+  { label: 'Quick nitrogen', of: (lines) => text(lines.quick) },
+  { label: 'Slow nitrogen', of: (lines) => text(lines.slow) },
+  { label: 'One package covers', of: (lines) => text(lines.packageCovers) },
+  { label: 'The stock covers', of: (lines) => text(lines.stockCovers) },
+  { label: 'Price', of: (lines) => text(lines.pricePerArea) },
+  { label: 'Price of the nutrient', of: (lines) => text(lines.pricePerWanted) },
+  {
+    label: 'By the label',
+    of: (lines) => (lines.againstLabel ? AGAINST[lines.againstLabel] : 'no range given'),
+  },
+];
+
+interface TableProps {
+  products: readonly Product[];
+  lines: readonly LabelLines[];
+  nutrient: Nutrient;
+  onPutOnJob(product: Product): void;
+}
+
+function ComparisonTable({ products, lines, nutrient, onPutOnJob }: TableProps) {
+  const best = cheapest(lines);
+  const cell = {
+    padding: '9px 14px 9px 0',
+    verticalAlign: 'top',
+    minWidth: '210px',
+    textAlign: 'left',
+  } as const;
+  return (
+    <Box overflowX="auto" tabIndex={0} role="region" aria-label="Labels side by side">
+      <chakra.table fontSize="16px" width="100%">
+        <thead>
+          <tr>
+            <chakra.td minWidth="130px" />
+            {products.map(({ id, typed }, at) => (
+              <chakra.th key={id} scope="col" {...cell}>
+                <Link to={`/shelf/${id}`}>
+                  <chakra.span textDecoration="underline" textUnderlineOffset="4px">
+                    {typed.name}
+                  </chakra.span>
+                </Link>
+                <Box fontWeight="medium" color="ink.soft" fontSize="15px">
+                  {typed.grade || MISSING}
+                  {at === best && ', costs least'}
+                </Box>
+              </chakra.th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          <chakra.tr borderTopWidth="1px" borderColor="line.strong">
+            <chakra.th scope="row" {...cell} minWidth="130px">
+              Rate
+            </chakra.th>
+            {lines.map(({ rate }, at) => (
+              <chakra.td
+                key={products[at]?.id}
+                {...cell}
+                fontFamily="figure"
+                fontWeight="700"
+                fontSize="30px"
+                css={{ fontStretch: '82%' }}
+              >
+                {rate?.number ?? MISSING} <chakra.span fontSize="17px">{rate?.unit}</chakra.span>
+              </chakra.td>
+            ))}
+          </chakra.tr>
+          {ROWS.map(({ label, of }) => (
+            <chakra.tr key={label} borderTopWidth="1px" borderColor="line">
+              <chakra.th scope="row" {...cell} minWidth="130px" fontWeight="medium" color="ink.soft">
+                {label}
+              </chakra.th>
+              {lines.map((one, at) => (
+                <chakra.td key={products[at]?.id} {...cell} fontVariantNumeric="tabular-nums">
+                  {of(one, nutrient)}
+                </chakra.td>
+              ))}
+            </chakra.tr>
+          ))}
+          <tr>
+            <td />
+            {products.map((product, at) => (
+              <chakra.td key={product.id} {...cell}>
+                <Button
+                  minHeight="44px"
+                  disabled={
+                    !lines[at]?.rate ||
+                    lines[at].rate.unit.startsWith('L') ||
+                    lines[at].rate.unit.startsWith('fl')
+                  }
+                  onClick={() => onPutOnJob(product)}
+                >
+                  Put on a job
+                </Button>
+              </chakra.td>
+            ))}
+          </tr>
+        </tbody>
+      </chakra.table>
+    </Box>
+  );
+}
+
+/** Labels side by side for one need: what each takes, what it brings along, how far it goes, what it costs. */
+export default function ComparePage() {
+  const { data: shelf, error: failed, refetch } = useShelf();
+  const { amount, unit, nutrient, set, reading, error, wanted } = useComparedNeed();
+  const { keep } = useJobActs();
+  const notices = useNotices();
+  const navigate = useNavigate();
+  if (failed && !shelf)
+    return (
+      <Message
+        heading="The shelf could not be read"
+        text={explain(failed)}
+        act="Try again"
+        onAct={() => void refetch()}
+      />
+    );
+
+  const feeding = (shelf ?? []).filter(({ typed }) => typed.grade !== '');
+  const products =
+    wanted.length > 0 ? wanted.flatMap((id) => shelf?.find((one) => one.id === id) ?? []) : feeding;
+  const need = reading && { of: 'nutrient' as const, nutrient, kgPerM2: reading.si, unit: reading.unit };
+  const lines = need ? products.map(({ typed }) => labelLines(typed, need)) : [];
+
+  async function putOnJob({ typed }: Product) {
+    const worksheet = worksheetFor(typed, { nutrient, amount, unit }, newId());
+    if (!worksheet) return;
+    try {
+      const job = await keep.mutateAsync({
+        id: newId(),
+        write: { version: 0, name: typed.name, onDay: today(), worksheet },
+      });
+      notices.tell(`“${job.name}” is a job now, with the label as it stands today.`);
+      await navigate(`/jobs/${job.id}`);
+    } catch (failure) {
+      notices.tell(explain(failure));
+    }
+  }
+
+  return (
+    <>
+      <title>Compare labels · Steady Scatter</title>
+      <TopBar>
+        <chakra.h1 fontSize="21px" fontWeight="bold">
+          Labels side by side
+        </chakra.h1>
+      </TopBar>
+      <Box as="main" id="main" padding={{ base: '4px 16px 24px', md: '4px 24px 32px' }}>
+        <Box
+          display="flex"
+          flexWrap="wrap"
+          alignItems="center"
+          gap="10px"
+          marginBottom="14px"
+          fontSize="17px"
+        >
+          For
+          <Field
+            aria-label="Amount needed"
+            value={amount}
+            aria-invalid={error !== null}
+            aria-describedby={error ? 'error-amount' : undefined}
+            onChange={(event) => set('amount', event.target.value)}
+          />
+          <Select
+            aria-label="Unit of the need"
+            value={unit}
+            onChange={(event) => set('unit', event.target.value)}
+          >
+            {RATE_CHOICES.map((id) => (
+              <option key={id} value={id}>
+                {UNITS[id].symbol}
+              </option>
+            ))}
+          </Select>
+          of
+          <Select
+            aria-label="Nutrient needed"
+            value={nutrient}
+            onChange={(event) => set('nutrient', event.target.value)}
+          >
+            {NUTRIENT_IDS.map((id) => (
+              <option key={id} value={id}>
+                {NUTRIENTS[id].symbol}, {NUTRIENTS[id].name}
+              </option>
+            ))}
+          </Select>
+        </Box>
+        <FieldErrors error={error ?? undefined} typed={amount} onUse={(typed) => set('amount', typed)} />
+        {lines.length > 0 && (
+          <ComparisonTable
+            products={products}
+            lines={lines}
+            nutrient={nutrient}
+            onPutOnJob={(product) => void putOnJob(product)}
+          />
+        )}
+        {shelf && products.length === 0 && (
+          <Box fontSize="18px">No product with a grade stands on the shelf yet.</Box>
+        )}
+      </Box>
+    </>
+  );
+}

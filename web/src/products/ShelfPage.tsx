@@ -1,0 +1,258 @@
+import { Box, Button, chakra, IconButton } from '@chakra-ui/react';
+import type { Product } from '@steady-scatter/contract';
+import { PRODUCT_KIND_IDS, PRODUCT_KINDS } from '@steady-scatter/core';
+import {
+  flexRender,
+  getCoreRowModel,
+  getFilteredRowModel,
+  getSortedRowModel,
+  useReactTable,
+  type Header,
+  type Row,
+  type RowSelectionState,
+} from '@tanstack/react-table';
+import { ArrowDown, ArrowUp, Plus, Scale, Trash2 } from 'lucide-react';
+import { useMemo, useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { useActs } from '../acts/ActsProvider.tsx';
+import { explain } from '../api/explain.ts';
+import { ActButton } from '../ui/ActButton.tsx';
+import { fieldBox } from '../ui/fieldBox.ts';
+import { Message } from '../ui/Message.tsx';
+import { useNotices } from '../ui/notices.tsx';
+import { TopBar } from '../ui/TopBar.tsx';
+import { matches, SHELF_COLUMNS, shelfRow, type ShelfRow } from './shelfTable.tsx';
+import { useProductActs, useShelf } from './useProducts.ts';
+
+const MOST_COMPARED = 6;
+const Search = chakra('input', { base: { ...fieldBox, width: { base: '100%', md: '320px' } } });
+const Kind = chakra('select', { base: fieldBox });
+
+function useShelfTable(products: readonly Product[]) {
+  const [typed, setTyped] = useState('');
+  const [kind, setKind] = useState('');
+  const [rowSelection, setRowSelection] = useState<RowSelectionState>({});
+  const data = useMemo(() => products.map(shelfRow), [products]);
+  // A new object would be a new filter at each drawing.
+  const globalFilter = useMemo(() => ({ typed, kind }), [typed, kind]);
+  // oxlint-disable-next-line react/incompatible-library -- the React compiler is not used
+  const table = useReactTable({
+    data,
+    columns: SHELF_COLUMNS,
+    state: { globalFilter, rowSelection },
+    getColumnCanGlobalFilter: () => true,
+    initialState: { sorting: [{ id: 'name', desc: false }] },
+    getRowId: ({ product }) => product.id,
+    onRowSelectionChange: setRowSelection,
+    globalFilterFn: ({ original }, _id, wanted: { typed: string; kind: string }) =>
+      (wanted.kind === '' || original.product.typed.kind === wanted.kind) && matches(original, wanted.typed),
+    getCoreRowModel: getCoreRowModel(),
+    getSortedRowModel: getSortedRowModel(),
+    getFilteredRowModel: getFilteredRowModel(),
+  });
+  return { table, typed, setTyped, kind, setKind };
+}
+
+const hidden = (wide: boolean | undefined) => (wide ? { base: 'none', lg: 'table-cell' } : 'table-cell');
+const SORT_WORDS = { asc: 'ascending', desc: 'descending' } as const;
+
+function Heading({ header }: { header: Header<ShelfRow, unknown> }) {
+  const { end, wide } = header.column.columnDef.meta ?? {};
+  const sorted = header.column.getIsSorted();
+  const Arrow = sorted === 'desc' ? ArrowDown : ArrowUp;
+  return (
+    <chakra.th
+      scope="col"
+      display={hidden(wide)}
+      textAlign={end ? 'right' : 'left'}
+      paddingY="4px"
+      paddingRight="14px"
+      aria-sort={sorted ? SORT_WORDS[sorted] : 'none'}
+    >
+      <chakra.button
+        type="button"
+        minHeight="40px"
+        fontWeight="semibold"
+        fontSize="14px"
+        color="ink.soft"
+        cursor="pointer"
+        display="inline-flex"
+        alignItems="center"
+        flexDirection={end ? 'row-reverse' : 'row'}
+        gap="4px"
+        onClick={header.column.getToggleSortingHandler()}
+      >
+        {flexRender(header.column.columnDef.header, header.getContext())}
+        <chakra.span visibility={sorted ? 'visible' : 'hidden'}>
+          <Arrow size={14} aria-hidden />
+        </chakra.span>
+      </chakra.button>
+    </chakra.th>
+  );
+}
+
+function ShelfTableRow({ row, onDelete }: { row: Row<ShelfRow>; onDelete(): void }) {
+  const { name } = row.original.product.typed;
+  return (
+    <chakra.tr borderTopWidth="1px" borderColor="line">
+      <chakra.td width="44px">
+        <chakra.label
+          display="inline-flex"
+          minWidth="44px"
+          minHeight="44px"
+          alignItems="center"
+          cursor="pointer"
+        >
+          <chakra.input
+            type="checkbox"
+            width="20px"
+            height="20px"
+            accentColor="act"
+            aria-label={`Compare ${name}`}
+            checked={row.getIsSelected()}
+            onChange={row.getToggleSelectedHandler()}
+          />
+        </chakra.label>
+      </chakra.td>
+      {row.getVisibleCells().map((cell) => {
+        const { end, wide } = cell.column.columnDef.meta ?? {};
+        return (
+          <chakra.td
+            key={cell.id}
+            display={hidden(wide)}
+            textAlign={end ? 'right' : 'left'}
+            paddingY="8px"
+            paddingRight="14px"
+            fontVariantNumeric="tabular-nums"
+            overflowWrap="anywhere"
+          >
+            {flexRender(cell.column.columnDef.cell, cell.getContext())}
+          </chakra.td>
+        );
+      })}
+      <chakra.td width="44px" textAlign="right">
+        <IconButton
+          aria-label={`Delete ${name}`}
+          variant="ghost"
+          color="ink.soft"
+          size="sm"
+          minWidth="44px"
+          minHeight="44px"
+          onClick={onDelete}
+        >
+          <Trash2 size={18} />
+        </IconButton>
+      </chakra.td>
+    </chakra.tr>
+  );
+}
+
+const Nothing = ({ shelfIsEmpty }: { shelfIsEmpty: boolean }) => (
+  <Box padding="30px 0" fontSize="18px" maxWidth="560px">
+    {shelfIsEmpty
+      ? 'Nothing stands on the shelf yet. Type a product in from its label: what it holds, how much is in a package, what it costs.'
+      : 'No product is called that. Look with fewer letters, or among all kinds.'}
+  </Box>
+);
+
+/** The shelf: everything that the crew owns, to look through, sort, and hold side by side for a need. */
+export default function ShelfPage() {
+  const { data: products = [], error, isPending, refetch } = useShelf();
+  const { remove, restore } = useProductActs();
+  const { table, typed, setTyped, kind, setKind } = useShelfTable(products);
+  const notices = useNotices();
+  const navigate = useNavigate();
+  const ticked = table.getSelectedRowModel().rows.map(({ id }) => id);
+  const compare = () => void navigate(`/shelf/compare?products=${ticked.slice(0, MOST_COMPARED).join(',')}`);
+  useActs([
+    { id: 'new-product', label: 'New product', keys: 'a', run: () => void navigate('/shelf/new') },
+    { id: 'compare', label: 'Compare labels for a need', keys: 'v', run: compare },
+  ]);
+  if (error && products.length === 0) {
+    return (
+      <Message
+        heading="The shelf could not be read"
+        text={explain(error)}
+        act="Try again"
+        onAct={() => void refetch()}
+      />
+    );
+  }
+
+  const onDelete = ({ id, typed: { name } }: Product) =>
+    remove.mutate(id, {
+      onSuccess: () => {
+        document.getElementById('shelf-heading')?.focus();
+        notices.undoable(`Took “${name}” off the shelf.`, () => restore.mutate(id));
+      },
+      onError: (failure) => notices.tell(explain(failure)),
+    });
+
+  const { rows } = table.getRowModel();
+  return (
+    <>
+      <title>Shelf · Steady Scatter</title>
+      <TopBar
+        acts={
+          <>
+            <ActButton
+              icon={Scale}
+              label={ticked.length > 0 ? `Compare ${Math.min(ticked.length, MOST_COMPARED)}` : 'Compare all'}
+              onClick={compare}
+            />
+            <Button variant="solid" asChild>
+              <Link to="/shelf/new">
+                <Plus size={18} /> New product
+              </Link>
+            </Button>
+          </>
+        }
+      >
+        <chakra.h1 id="shelf-heading" tabIndex={-1} fontSize="21px" fontWeight="bold">
+          Shelf
+        </chakra.h1>
+      </TopBar>
+      <Box as="main" id="main" padding={{ base: '0 16px 24px', md: '4px 24px 24px' }}>
+        <Box display="flex" flexWrap="wrap" gap="10px" marginBottom="10px">
+          <Search
+            type="search"
+            aria-label="Look for a product"
+            placeholder="Name, grade, lot, note"
+            value={typed}
+            onChange={(event) => setTyped(event.target.value)}
+          />
+          <Kind aria-label="Kind of product" value={kind} onChange={(event) => setKind(event.target.value)}>
+            <option value="">all kinds</option>
+            {PRODUCT_KIND_IDS.map((id) => (
+              <option key={id} value={id}>
+                {PRODUCT_KINDS[id].words}
+              </option>
+            ))}
+          </Kind>
+        </Box>
+        {rows.length > 0 ? (
+          <chakra.table width="100%" fontSize="16px">
+            <chakra.thead borderBottomWidth="1px" borderColor="line.strong">
+              {table.getHeaderGroups().map(({ id, headers }) => (
+                <tr key={id}>
+                  <chakra.td width="44px" />
+                  {headers.map((header) => (
+                    <Heading key={header.id} header={header} />
+                  ))}
+                  <td />
+                </tr>
+              ))}
+            </chakra.thead>
+            <tbody>
+              {rows.map((row) => (
+                <ShelfTableRow key={row.id} row={row} onDelete={() => onDelete(row.original.product)} />
+              ))}
+            </tbody>
+          </chakra.table>
+        ) : (
+          !isPending && <Nothing shelfIsEmpty={products.length === 0} />
+        )}
+      </Box>
+    </>
+  );
+}
