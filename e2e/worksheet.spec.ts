@@ -106,10 +106,15 @@ test('wrong entries say what would be right and keep what was typed', async ({ p
 });
 
 test('the sentence about an error waits while somebody types', async ({ page }) => {
+  await page.clock.install();
   await page.goto('/');
+  await page.clock.runFor(5000);
+  await page.clock.pauseAt(Date.now() + 60_000);
   await page.getByLabel('Grade on the label').focus();
   await page.keyboard.type('24-');
+  await expect(page.getByLabel('Grade on the label')).toHaveValue('24-');
   await expect(page.getByRole('alert')).toHaveCount(0);
+  await page.clock.runFor(1000);
   await expect(page.getByRole('alert')).toContainText('three numbers');
 });
 
