@@ -46,7 +46,15 @@ test.describe('two people on one job', () => {
     await dialog.getByRole('button', { name: 'Take theirs' }).click();
     await expect(page.getByLabel('Grade on the label')).toHaveValue('22-2-11');
     await expect(kept(page)).toBeVisible();
-    await page.getByRole('button', { name: 'Undo' }).click();
+    await page.getByLabel('Amount needed').fill('2 lb');
+    await page.getByRole('button', { name: 'Drop changes' }).click();
+    await expect(page.getByLabel('Grade on the label')).toHaveValue('22-2-11');
+    await expect(page.getByLabel('Amount needed')).toHaveValue('0.8 lb');
+    await page
+      .getByRole('status')
+      .filter({ hasText: 'Took theirs.' })
+      .getByRole('button', { name: 'Undo' })
+      .click();
     await expect(page.getByLabel('Grade on the label')).toHaveValue('18-0-6');
     await keep(page);
     await expect(kept(page)).toBeVisible();

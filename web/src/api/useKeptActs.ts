@@ -31,5 +31,10 @@ export function useKeptActs<Wire extends { id: string }, Write>(root: string, ca
     },
   });
   const restore = useMutation({ mutationFn: (id: string) => calls.restore(id), onSuccess: hold });
-  return { keep, remove, restore };
+  return {
+    keep,
+    remove,
+    restore,
+    /** Shows what somebody else kept as what stands there now. */ adopt: hold,
+  };
 }

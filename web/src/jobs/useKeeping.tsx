@@ -8,7 +8,7 @@ import { explain } from '../api/explain.ts';
 import { jobConflict, useConflict } from '../conflict/useConflict.tsx';
 import { useNotices } from '../ui/notices.tsx';
 import type { SheetForm } from './drafts.ts';
-import { copyOf } from './sheetForms.ts';
+import { copyOf, formOf } from './sheetForms.ts';
 import type { useDraft } from './useDraft.ts';
 import { useJobActs } from './useJobs.ts';
 
@@ -30,7 +30,7 @@ function headingError({ name, onDay }: SheetForm): { field: 'name' | 'onDay'; me
 
 /** Keeping, deleting, duplicating a sheet, and deciding when two people changed it. */
 export function useKeeping({ form, job, draft, baseVersion, setBaseVersion }: Keeping) {
-  const { keep, remove, restore } = useJobActs();
+  const { keep, remove, restore, adopt } = useJobActs();
   const notices = useNotices();
   const navigate = useNavigate();
   const [newJobId] = useState(() => newId());
@@ -40,7 +40,7 @@ export function useKeeping({ form, job, draft, baseVersion, setBaseVersion }: Ke
     async keep(sheet, theirs) {
       form.reset(sheet);
       if (theirs) await write(sheet, theirs.version);
-      else if (job) await restore.mutateAsync(job.id).then((back) => write(sheet, back.version));
+      else if (job) await bringBack(job, sheet);
     },
     async takeTheirs(theirs) {
       const mine = form.getValues();
@@ -49,12 +49,22 @@ export function useKeeping({ form, job, draft, baseVersion, setBaseVersion }: Ke
         await navigate('/jobs');
         return;
       }
-      form.reset(theirs);
+      await adopt(theirs);
+      form.reset(formOf(theirs));
       draft.clear();
       setBaseVersion(theirs.version);
       notices.undoable('Took theirs.', () => form.reset(mine));
     },
   });
+
+  async function bringBack({ id }: Job, sheet: SheetForm) {
+    try {
+      const back = await restore.mutateAsync(id);
+      await write(sheet, back.version);
+    } catch (error) {
+      notices.tell(explain(error));
+    }
+  }
 
   async function write(sheet: SheetForm, version: number) {
     try {

@@ -26,7 +26,7 @@ interface Keeping {
 
 /** Keeping a product, deleting it, and deciding when somebody else changed it. */
 function useKeepProduct({ product, typed, replace }: Keeping) {
-  const { keep, remove, restore } = useProductActs();
+  const { keep, remove, restore, adopt } = useProductActs();
   const notices = useNotices();
   const navigate = useNavigate();
   const [freshId] = useState(() => newId());
@@ -52,7 +52,8 @@ function useKeepProduct({ product, typed, replace }: Keeping) {
     theirs,
     keep: () => void write(product?.version ?? 0),
     keepMine: (over: Product) => void write(over.version),
-    takeTheirs(taken: Product) {
+    async takeTheirs(taken: Product) {
+      await adopt(taken);
       replace(taken.typed);
       dropHeldProduct(taken.id);
       setTheirs(null);
@@ -165,7 +166,7 @@ function ProductSheet({ product }: { product: Product | null }) {
           <Elsewhere
             theirs={keeping.theirs}
             onMine={() => keeping.theirs && keeping.keepMine(keeping.theirs)}
-            onTheirs={() => keeping.theirs && keeping.takeTheirs(keeping.theirs)}
+            onTheirs={() => keeping.theirs && void keeping.takeTheirs(keeping.theirs)}
           />
         )}
         <ProductForm
