@@ -6,7 +6,7 @@ import { basename, join } from 'node:path';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { ensureBuilt } from './lib/build.mjs';
 import { freePort, stopDatabase } from './lib/database.mjs';
-import { ROOT } from './lib/places.mjs';
+import { ROOT, WEB_ROOT } from './lib/places.mjs';
 
 const parent = mkdtempSync(join(tmpdir(), 'steady-start-'));
 const folder = join(parent, 'data');
@@ -48,6 +48,14 @@ const databasePid = () => Number(readFileSync(join(folder, 'mariadb.pid'), 'utf8
 /** @param {number} pid */
 const isRunning = (pid) =>
   existsSync(`/proc/${pid}/cmdline`) && readFileSync(`/proc/${pid}/cmdline`, 'utf8') !== '';
+
+it('builds what people use, whoever asks for the build', () => {
+  const assets = join(WEB_ROOT, 'assets');
+  const scripts = readdirSync(assets).filter((file) => file.endsWith('.js'));
+  const source = scripts.map((file) => readFileSync(join(assets, file), 'utf8')).join('');
+  expect(source.length).toBeGreaterThan(100_000);
+  expect(source).not.toContain('Download the React DevTools');
+});
 
 it('starts from nothing, survives kill -9, adopts the orphan database, moves ports, sets data aside, stops cleanly', async () => {
   const first = await start();

@@ -2,7 +2,6 @@ import '@fontsource-variable/archivo/wdth.css';
 import '@fontsource-variable/atkinson-hyperlegible-next/wght.css';
 import { ChakraProvider } from '@chakra-ui/react';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { App } from './App.tsx';
 import { PreferencesProvider } from './settings/PreferencesProvider.tsx';
@@ -19,17 +18,16 @@ const queries = new QueryClient({
 const root = document.getElementById('root');
 if (!root) throw new Error('The page has no element #root.');
 
+// Not in StrictMode: its second mounting makes a dialog that opens at once close again.
 createRoot(root).render(
-  <StrictMode>
-    <ChakraProvider value={system}>
-      <QueryClientProvider client={queries}>
-        <NoticesProvider>
-          <PreferencesProvider>
-            <App />
-          </PreferencesProvider>
-        </NoticesProvider>
-      </QueryClientProvider>
-    </ChakraProvider>
-  </StrictMode>,
+  <ChakraProvider value={system}>
+    <QueryClientProvider client={queries}>
+      <NoticesProvider>
+        <PreferencesProvider>
+          <App />
+        </PreferencesProvider>
+      </NoticesProvider>
+    </QueryClientProvider>
+  </ChakraProvider>,
 );
 warmUp();
