@@ -1,4 +1,4 @@
-import { KINDS, type Kind } from './kinds.ts';
+import type { Kind } from './kinds.ts';
 import { UNITS, UNIT_IDS, type UnitId } from './units.ts';
 
 /** Brings the many ways of writing a unit to one: lower case, no spaces, "sq ft" and "ft²" alike, "per" as "/". */
@@ -31,6 +31,3 @@ export function unitsSpelled(text: string): readonly UnitId[] {
 export function unitSpelled(text: string, kind: Kind): UnitId | null {
   return unitsSpelled(text).find((id) => UNITS[id].kind === kind) ?? null;
 }
-
-/** How the words of a kind read in a sentence. */
-export const kindWords = (kind: Kind): string => KINDS[kind].words;

@@ -1,4 +1,4 @@
-import { Badge, Box, Button, chakra, IconButton } from '@chakra-ui/react';
+import { Box, Button, chakra, IconButton } from '@chakra-ui/react';
 import type { JobSummary } from '@steady-scatter/contract';
 import { MISSING, showQuantity, type UnitId } from '@steady-scatter/core';
 import { Plus, Trash2 } from 'lucide-react';
@@ -10,6 +10,8 @@ import { useNotices } from '../ui/notices.tsx';
 import { TopBar } from '../ui/TopBar.tsx';
 import { dayText } from '../ui/dayText.ts';
 import { useJobActs, useJobList } from './useJobs.ts';
+import { NameLink } from '../ui/NameLink.tsx';
+import { SampleBadge } from '../ui/SampleBadge.tsx';
 
 const COLUMNS = { base: '1fr auto', lg: '104px minmax(240px, 2fr) 1.4fr 1.1fr 170px 90px 40px' };
 
@@ -18,20 +20,6 @@ const shown = (si: number | null, unit: UnitId): string => {
   const { number, unit: symbol } = showQuantity(si, unit);
   return `${number} ${symbol}`;
 };
-
-const NameLink = chakra(Link, {
-  base: {
-    fontWeight: 'bold',
-    color: 'ink',
-    textDecoration: 'underline',
-    textDecorationColor: 'line.strong',
-    textUnderlineOffset: '4px',
-    _hover: { textDecorationColor: 'ink' },
-    minHeight: { base: '44px', lg: 'auto' },
-    display: 'inline-flex',
-    alignItems: 'center',
-  },
-});
 
 function JobRow({ job, onDelete }: { job: JobSummary; onDelete(): void }) {
   const { areas, units } = job;
@@ -69,11 +57,7 @@ function JobRow({ job, onDelete }: { job: JobSummary; onDelete(): void }) {
         overflowWrap="anywhere"
       >
         <NameLink to={`/jobs/${job.id}`}>{job.name}</NameLink>
-        {job.isSample && (
-          <Badge bg="soft" color="ink" fontSize="13px">
-            sample
-          </Badge>
-        )}
+        {job.isSample && <SampleBadge />}
       </Box>
       <Box role="cell" hideBelow="lg" overflowWrap="anywhere">
         {job.need || MISSING}

@@ -1,5 +1,6 @@
-import { Badge, chakra } from '@chakra-ui/react';
+import { chakra } from '@chakra-ui/react';
 import { useSheetForm } from './sheet.tsx';
+import { SampleBadge } from '../ui/SampleBadge.tsx';
 
 const Title = chakra('input', {
   base: {
@@ -65,11 +66,7 @@ export function SheetHeading({ isSample, holding, otherTab, wrong }: Props) {
         aria-describedby={wrong && 'error-name'}
       />
       <Day {...register('onDay')} type="date" aria-label="Day of the job" />
-      {isSample && (
-        <Badge bg="soft" color="ink" fontSize="13px">
-          sample
-        </Badge>
-      )}
+      {isSample && <SampleBadge />}
       {words && (
         <chakra.span fontSize="15px" color="ink.soft" data-noprint>
           {words}

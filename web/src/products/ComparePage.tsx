@@ -7,6 +7,7 @@ import {
   MISSING,
   NUTRIENT_IDS,
   NUTRIENTS,
+  PRODUCT_KINDS,
   readNeed,
   UNITS,
   worksheetFor,
@@ -162,11 +163,7 @@ function ComparisonTable({ products, lines, nutrient, onPutOnJob }: TableProps) 
               <chakra.td key={product.id} {...cell}>
                 <Button
                   minHeight="44px"
-                  disabled={
-                    !lines[at]?.rate ||
-                    lines[at].rate.unit.startsWith('L') ||
-                    lines[at].rate.unit.startsWith('fl')
-                  }
+                  disabled={!lines[at]?.rate || PRODUCT_KINDS[product.typed.kind].form === 'liquid'}
                   onClick={() => onPutOnJob(product)}
                 >
                   Put on a job

@@ -1,4 +1,4 @@
-import { Badge, Box, Button, chakra } from '@chakra-ui/react';
+import { Box, Button, chakra } from '@chakra-ui/react';
 import type { Product } from '@steady-scatter/contract';
 import { blankProduct, readProduct, type ProductTyped } from '@steady-scatter/core';
 import { RotateCcw, Scale, Trash2 } from 'lucide-react';
@@ -17,6 +17,7 @@ import { TopBar } from '../ui/TopBar.tsx';
 import { ProductForm } from './ProductForm.tsx';
 import { dropHeldProduct, heldProduct, useHoldProduct } from './useProductDraft.ts';
 import { useProduct, useProductActs } from './useProducts.ts';
+import { SampleBadge } from '../ui/SampleBadge.tsx';
 
 interface Keeping {
   product: Product | null;
@@ -150,11 +151,7 @@ function ProductSheet({ product }: { product: Product | null }) {
         <chakra.h1 fontSize="21px" fontWeight="bold" overflowWrap="anywhere">
           {product ? product.typed.name : 'New product'}
         </chakra.h1>
-        {product?.isSample && (
-          <Badge bg="soft" color="ink" fontSize="13px">
-            sample
-          </Badge>
-        )}
+        {product?.isSample && <SampleBadge />}
         {differs && (
           <chakra.span fontSize="15px" color="ink.soft">
             not kept yet

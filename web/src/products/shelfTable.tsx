@@ -1,8 +1,8 @@
-import { Badge, chakra } from '@chakra-ui/react';
 import type { Product } from '@steady-scatter/contract';
 import { MISSING, PRODUCT_KINDS, readProduct, isBareNumber, UNITS } from '@steady-scatter/core';
 import { createColumnHelper } from '@tanstack/react-table';
-import { Link } from 'react-router';
+import { NameLink } from '../ui/NameLink.tsx';
+import { SampleBadge } from '../ui/SampleBadge.tsx';
 
 /** A product with what the list sorts by. */
 export interface ShelfRow {
@@ -30,17 +30,6 @@ const packageText = ({ typed }: Product): string => {
   return isBareNumber(size) ? `${size} ${UNITS[unit].symbol}` : size;
 };
 
-const NameLink = chakra(Link, {
-  base: {
-    fontWeight: 'bold',
-    color: 'ink',
-    textDecoration: 'underline',
-    textDecorationColor: 'line.strong',
-    textUnderlineOffset: '4px',
-    _hover: { textDecorationColor: 'ink' },
-  },
-});
-
 const column = createColumnHelper<ShelfRow>();
 
 /** The columns of the shelf; `wide` ones are left out on a phone, `end` ones are set to the right. */
@@ -51,11 +40,7 @@ export const SHELF_COLUMNS = [
     cell: ({ row, getValue }) => (
       <>
         <NameLink to={`/shelf/${row.original.product.id}`}>{getValue()}</NameLink>{' '}
-        {row.original.product.isSample && (
-          <Badge bg="soft" color="ink" fontSize="13px">
-            sample
-          </Badge>
-        )}
+        {row.original.product.isSample && <SampleBadge />}
       </>
     ),
   }),

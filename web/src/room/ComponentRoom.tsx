@@ -1,4 +1,4 @@
-import { Badge, Box, Button, chakra } from '@chakra-ui/react';
+import { Box, Button, chakra } from '@chakra-ui/react';
 import {
   AS_TYPED,
   answerWorksheet,
@@ -22,6 +22,7 @@ import { termOf } from '../ui/termShown.ts';
 import { TopBar } from '../ui/TopBar.tsx';
 import { UnitPicker } from '../ui/UnitPicker.tsx';
 import { WorkingLine } from '../ui/WorkingLine.tsx';
+import { SampleBadge } from '../ui/SampleBadge.tsx';
 
 const SAMPLE = answerWorksheet(
   {
@@ -60,9 +61,7 @@ function Components() {
           <Button variant="ghost">ghost</Button>
           <Button disabled>disabled</Button>
           <Button loading>loading</Button>
-          <Badge bg="soft" color="ink">
-            sample
-          </Badge>
+          <SampleBadge />
         </TopBar>
       </Shown>
       <Shown name="Tape">

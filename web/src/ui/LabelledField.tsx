@@ -1,7 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import type { InputError } from '@steady-scatter/core';
 import { useId, type ComponentProps, type ReactNode } from 'react';
-import { FieldErrors } from './FieldErrors.tsx';
+import { errorId, FieldErrors } from './FieldErrors.tsx';
 import { fieldBox } from './fieldBox.ts';
 
 const Input = chakra('input', { base: { ...fieldBox, width: '100%' } });
@@ -29,7 +29,7 @@ export function LabelledField({ label, value, onChange, error, unit, ...rest }: 
           value={value}
           onChange={(event) => onChange(event.target.value)}
           aria-invalid={error !== undefined}
-          aria-describedby={error && `error-${error.field.replaceAll('.', '-')}`}
+          aria-describedby={errorId(error)}
           autoComplete="off"
           {...rest}
         />
