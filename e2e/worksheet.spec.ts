@@ -59,7 +59,7 @@ test('the share in the line changes the grade, and a need typed with its nutrien
   await page.goto('/');
   await page.getByLabel('Amount needed').fill('1 lb K2O per acre');
   await page.getByLabel('Amount needed').press('Enter');
-  await expect(page.getByLabel('Nutrient needed')).toHaveValue('K2O');
+  await expect(page.getByLabel('What is needed')).toHaveValue('K2O');
   await expect(page.getByLabel('Amount needed')).toHaveValue('1 lb');
   await page.getByLabel('Grade on the label').fill('24-0-8');
   await page.getByLabel('Share of potash in the product').fill('12');
@@ -177,7 +177,7 @@ test('axe finds nothing on a sheet, empty, filled and wrong', async ({ page }) =
   await expectAccessible(page);
   await page.getByRole('button', { name: 'Change the unit of the need' }).click();
   await expect(page.getByText('Keep the number')).toBeVisible();
-  await expectAccessible(page);
+  await expectAccessible(page, '[data-scope=popover][data-part=content]');
   await page.keyboard.press('Escape');
   await page.getByLabel('Grade on the label').fill('240-8');
   await expect(page.getByRole('alert')).toBeVisible();

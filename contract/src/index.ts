@@ -1,15 +1,19 @@
 // Contract: the only description of the wire. Zod schemas and the route table; types are inferred from them.
 // Wrong input is described by core's own sentences, each at its field.
-export { job, jobId, jobSummary, jobWrite, type Job, type JobSummary, type JobWrite } from './jobs.ts';
+export { job, jobSummary, jobWrite, type Job, type JobSummary, type JobWrite } from './jobs.ts';
 export { openApi, openApiPath } from './openapi.ts';
 export { fieldProblem, problem, type FieldProblem, type Problem } from './problem.ts';
 export {
+  MOST_IN_BATCH,
   product,
-  productId,
   productTyped,
   productWrite,
   type Product,
+  type ProductBatch,
   type ProductWrite,
 } from './products.ts';
-export { ROUTES, type AnswerOf, type BodyOf, type ParamsOf, type Route, type RouteName } from './routes.ts';
+export { ruleSet, ruleSetTyped, ruleSetWrite, type RuleSet, type RuleSetWrite } from './ruleSets.ts';
+export { soilTest, soilTestTyped, soilTestWrite, type SoilTest, type SoilTestWrite } from './soilTests.ts';
+export type { Route } from './route.ts';
+export { ROUTES, type AnswerOf, type BodyOf, type ParamsOf, type RouteName } from './routes.ts';
 export { worksheet } from './worksheet.ts';

@@ -1,10 +1,8 @@
 import { readDay, readName } from '@steady-scatter/core';
 import * as z from 'zod';
 import { readText } from './inputIssues.ts';
-import { areaUnit, massUnit, worksheet } from './worksheet.ts';
-
-/** Ids are UUIDs of version 7, made by the client, so that a repeated write is harmless. */
-export const jobId = z.uuid({ error: 'This has to be the id of a job.' });
+import { areaUnit, packageUnit } from './units.ts';
+import { worksheet } from './worksheet.ts';
 
 /** A job as written: `version` is the one last seen, 0 for a new job. */
 export const jobWrite = z.strictObject({
@@ -34,15 +32,17 @@ export const jobSummary = z.object({
   onDay: z.string(),
   /** The need as typed, with its unit: "0.8 lb N on each 1000 ft²". */
   need: z.string(),
-  grade: z.string(),
+  /** The product by its name on the shelf, else by its grade. */
+  product: z.string(),
   /** Areas that have a size. */
   areas: z.int(),
   /** Names of all its areas, for finding it. */
   areaNames: z.array(z.string()),
   totalM2: z.number().nullable(),
-  amountKg: z.number().nullable(),
+  /** kg, or L for a liquid. */
+  amountSi: z.number().nullable(),
   /** Units that the job's own sheet shows these in. */
-  units: z.object({ amount: massUnit, area: areaUnit }),
+  units: z.object({ amount: packageUnit, area: areaUnit }),
 });
 
 export type Job = z.infer<typeof job>;

@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import { problem } from './problem.ts';
-import { ROUTES, type Route } from './routes.ts';
+import type { Route } from './route.ts';
+import { ROUTES } from './routes.ts';
 
 type Json = Record<string, unknown>;
 

@@ -1,62 +1,62 @@
-import { isUnitOf, KINDS, PRODUCT_KIND_IDS, readProduct, type ProductTyped } from '@steady-scatter/core';
+import { PRODUCT_KIND_IDS, readProduct } from '@steady-scatter/core';
 import * as z from 'zod';
 import { addInputErrors } from './inputIssues.ts';
-import { areaUnit } from './worksheet.ts';
+import { keptOf, writeOf } from './kept.ts';
+import { areaUnit, massUnit, packageUnit, rateUnit, typedText as text, volumeRateUnit } from './units.ts';
 
-const text = z.string().max(400);
-
-type PackageUnit = ProductTyped['package']['unit'];
-type RateUnit = ProductTyped['labelRate']['unit'];
-
-const eitherUnit = <Id extends string>(a: keyof typeof KINDS, b: keyof typeof KINDS) =>
-  z.custom<Id>((id) => typeof id === 'string' && (isUnitOf(a, id) || isUnitOf(b, id)), {
-    error: `This has to be a unit for ${KINDS[a].words} or for ${KINDS[b].words}.`,
-  });
-
-/** A product as typed from its label. Empty fields are allowed, wrong ones are not. */
-export const productTyped = z
-  .strictObject({
-    kind: z.enum(PRODUCT_KIND_IDS),
+/** A label as typed, its texts not looked at yet. */
+export const productFacts = z.strictObject({
+  kind: z.enum(PRODUCT_KIND_IDS),
+  name: text,
+  grade: text,
+  gradeBasis: z.enum(['weight', 'volume']),
+  slowShare: text,
+  activeIngredient: text,
+  load: text,
+  density: z.strictObject({ text, unit: z.enum(['kg/L', 'g/L', 'lb/gal']) }),
+  package: z.strictObject({ size: text, unit: packageUnit }),
+  price: text,
+  stock: text,
+  coverage: z.strictObject({ size: text, unit: areaUnit }),
+  labelRate: z.strictObject({ low: text, high: text, mostAtOnce: text, mostPerYear: text, unit: rateUnit }),
+  carrier: z.strictObject({ low: text, high: text, unit: volumeRateUnit }),
+  leastIntervalDays: text,
+  settings: z
+    .array(z.strictObject({ machine: text, setting: text, pace: text }))
+    .max(20)
+    .readonly(),
+  scoop: z.strictObject({
     name: text,
-    grade: text,
-    slowShare: text,
-    activeIngredient: text,
-    load: text,
-    density: z.strictObject({ text, unit: z.enum(['kg/L', 'g/L', 'lb/gal']) }),
-    package: z.strictObject({ size: text, unit: eitherUnit<PackageUnit>('mass', 'volume') }),
-    price: text,
-    stock: text,
-    coverage: z.strictObject({ size: text, unit: areaUnit }),
-    labelRate: z.strictObject({
-      low: text,
-      high: text,
-      mostPerYear: text,
-      unit: eitherUnit<RateUnit>('massPerArea', 'volumePerArea'),
-    }),
-    leastIntervalDays: text,
-    settings: z
-      .array(z.strictObject({ machine: text, setting: text, pace: text }))
-      .max(20)
-      .readonly(),
-    grainSize: text,
-    lot: text,
-    notes: z.string().max(4000),
-  })
-  .superRefine((typed, context) => addInputErrors(context, readProduct(typed).errors));
-
-export const productId = z.uuid({ error: 'This has to be the id of a product.' });
-
-/** A product as written: `version` is the one last seen, 0 for a new product. */
-export const productWrite = z.strictObject({ version: z.int().min(0), typed: productTyped });
-
-/** A product as kept. */
-export const product = z.object({
-  id: z.string(),
-  version: z.int(),
-  isSample: z.boolean(),
-  typed: productTyped,
-  changedAt: z.string(),
+    tare: text,
+    weighings: z.array(text).max(50).readonly(),
+    unit: massUnit,
+  }),
+  grainSize: text,
+  lot: text,
+  notes: z.string().max(4000),
 });
+
+/** A product of the shelf. Empty fields are allowed, wrong ones are not. */
+export const productTyped = productFacts.superRefine((typed, context) =>
+  addInputErrors(context, readProduct(typed).errors),
+);
+
+export const productWrite = writeOf(productTyped);
+export const product = keptOf(productTyped);
+
+/** Most products in one batch: what fits the size of a request. */
+export const MOST_IN_BATCH = 500;
+
+/** New products, all at once. */
+export const productBatch = z.strictObject({
+  products: z
+    .array(z.strictObject({ id: z.uuid(), typed: productTyped }))
+    .min(1)
+    .max(MOST_IN_BATCH),
+});
+/** Ids of products that are to go, all at once. */
+export const productIds = z.strictObject({ ids: z.array(z.uuid()).min(1).max(5000) });
 
 export type Product = z.infer<typeof product>;
 export type ProductWrite = z.infer<typeof productWrite>;
+export type ProductBatch = z.infer<typeof productBatch>;

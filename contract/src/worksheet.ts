@@ -1,35 +1,14 @@
-import {
-  answerWorksheet,
-  AS_TYPED,
-  isUnitOf,
-  KINDS,
-  MOST_AREAS,
-  NUTRIENT_IDS,
-  type AreaUnit,
-  type Kind,
-  type MassPerAreaUnit,
-  type MassUnit,
-} from '@steady-scatter/core';
+import { answerWorksheet, AS_TYPED, MOST_AREAS, NEED_OF_IDS, NUTRIENT_IDS } from '@steady-scatter/core';
 import * as z from 'zod';
 import { addInputErrors } from './inputIssues.ts';
-
-/** What is typed is never longer than this on the wire; each reader has its own, smaller limit. */
-const typedText = z.string().max(400);
-
-const unitOf = <Id extends string>(kind: Kind) =>
-  z.custom<Id>((id) => typeof id === 'string' && isUnitOf(kind, id), {
-    error: `This has to be a unit for ${KINDS[kind].words}.`,
-  });
-
-export const massUnit = unitOf<MassUnit>('mass');
-export const areaUnit = unitOf<AreaUnit>('area');
-const rateUnit = unitOf<MassPerAreaUnit>('massPerArea');
+import { productFacts } from './products.ts';
+import { areaUnit, massRateUnit, packageUnit, rateUnit, typedText, volumeRateUnit } from './units.ts';
 
 /** A worksheet as typed. Empty fields are allowed, wrong ones are not: each carries core's own sentence. */
 export const worksheet = z
   .strictObject({
-    need: z.strictObject({ nutrient: z.enum(NUTRIENT_IDS), amount: typedText, unit: rateUnit }),
-    grade: typedText,
+    need: z.strictObject({ of: z.enum(NEED_OF_IDS), amount: typedText, unit: rateUnit }),
+    product: productFacts,
     areas: z
       .array(z.strictObject({ id: z.uuid(), name: z.string().max(120), size: typedText, unit: areaUnit }))
       .max(MOST_AREAS)
@@ -37,11 +16,20 @@ export const worksheet = z
         error: 'Each area has to have an id of its own.',
       })
       .readonly(),
-    package: z.strictObject({ size: typedText, unit: massUnit }),
-    coverage: z.strictObject({ size: typedText, unit: areaUnit }),
+    carrier: z.strictObject({ amount: typedText, unit: volumeRateUnit }),
+    split: z.strictObject({ portions: typedText, everyDays: typedText }),
+    rules: z.strictObject({
+      setId: z.union([z.literal(''), z.uuid()]),
+      soilTestDay: typedText,
+      soFar: z
+        .array(z.strictObject({ nutrient: z.enum(NUTRIENT_IDS), amount: typedText }))
+        .max(NUTRIENT_IDS.length)
+        .readonly(),
+      unit: massRateUnit,
+    }),
     shownIn: z.strictObject({
       rate: rateUnit.nullable(),
-      amount: massUnit.nullable(),
+      amount: packageUnit.nullable(),
       area: areaUnit.nullable(),
     }),
   })

@@ -5,6 +5,8 @@ export * from './quantities/index.ts';
 export * from './need/index.ts';
 export * from './ground/index.ts';
 export * from './loads/index.ts';
+export * from './mix/index.ts';
+export * from './season/index.ts';
 export * from './shelf/index.ts';
 export * from './working/index.ts';
 export * from './worksheet/index.ts';

@@ -3,7 +3,7 @@ import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { JobAreaRow, JobRow } from './models/index.ts';
 import { openHarness, type Harness } from './testing/harness.ts';
-import { sampleWrite } from './testing/jobs.ts';
+import { sampleLabel, sampleWrite } from './testing/jobs.ts';
 
 let harness: Harness;
 beforeAll(async () => {
@@ -29,8 +29,8 @@ describe('keeping a job', () => {
     });
     const row = await JobRow.findByPk(id, { include: [{ model: JobAreaRow, as: 'areas' }] });
     expect(row?.crewId).toBe(harness.crewId);
-    expect(row?.needKgPerM2).toBeCloseTo((0.8 * 0.45359237) / 92.90304, 15);
-    expect(row?.packageKg).toBeCloseTo(18.1436948, 10);
+    expect(row?.needSi).toBeCloseTo((0.8 * 0.45359237) / 92.90304, 15);
+    expect(row?.packageSi).toBeCloseTo(18.1436948, 10);
     expect(row?.areas?.map((area) => [area.position, area.areaM2, area.crewId])).toEqual([
       [0, expect.closeTo(2356 * 0.3048 ** 2, 9), harness.crewId],
       [1, 330, harness.crewId],
@@ -67,7 +67,7 @@ describe('keeping a job', () => {
   });
 
   it('keeps an incomplete sheet, but no change of a job that never was', async () => {
-    await put(v7(), sampleWrite({}, { grade: '', areas: [] })).expect(200);
+    await put(v7(), sampleWrite({}, { product: sampleLabel({ grade: '' }), areas: [] })).expect(200);
     await put(v7(), sampleWrite({ version: 3 })).expect(404);
   });
 });
@@ -79,11 +79,11 @@ describe('the list', () => {
     expect(body.map(({ name }: { name: string }) => name)).toEqual(['Fall', 'Spring feed']);
     expect(body[1]).toMatchObject({
       need: '0.8 lb N on each 1000 ft²',
-      grade: '24-0-8',
+      product: '24-0-8',
       areas: 2,
       units: { amount: 'lb', area: 'ft2' },
     });
-    expect(body[1].amountKg).toBeCloseTo(
+    expect(body[1].amountSi).toBeCloseTo(
       ((0.8 * 0.45359237) / 92.90304 / 0.24) * (2356 * 0.3048 ** 2 + 330),
       12,
     );

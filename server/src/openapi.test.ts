@@ -38,7 +38,7 @@ it('describes what is sent and what comes back', async () => {
   const { put } = body.paths['/api/jobs/{id}'];
   const sent = put.requestBody.content['application/json'].schema;
   expect(sent.required).toEqual(['version', 'name', 'onDay', 'worksheet']);
-  expect(sent.properties.worksheet.properties.need.properties.nutrient.enum).toContain('P2O5');
+  expect(sent.properties.worksheet.properties.need.properties.of.enum).toContain('P2O5');
   expect(put.parameters).toMatchObject([{ name: 'id', in: 'path', required: true }]);
   expect(body.paths['/api/jobs/{id}'].delete.responses[204]).toBeDefined();
   expect(put.responses.default.content['application/problem+json'].schema.properties.errors.type).toBe(

@@ -6,7 +6,7 @@ import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { openDatabase, stopDatabase } from '../../scripts/lib/database.mjs';
 import { openHarness, type Harness } from './testing/harness.ts';
-import { sampleWrite } from './testing/jobs.ts';
+import { sampleLabel, sampleWrite } from './testing/jobs.ts';
 
 let harness: Harness;
 beforeAll(async () => {
@@ -25,13 +25,13 @@ describe('bad bodies', () => {
   it.each([
     ['a size that cannot be read', sampleWrite({}, { areas: [{ id: v7(), name: 'A', size: '5 blorps', unit: 'ft2' }] }), ['worksheet', 'areas', 0, 'size'], 'unit.unknown'],
     ['an absurd size', sampleWrite({}, { areas: [{ id: v7(), name: 'A', size: '20 000 ha', unit: 'ft2' }] }), ['worksheet', 'areas', 0, 'size'], 'size.too-large'],
-    ['a grade over 100 %', sampleWrite({}, { grade: '60-30-20' }), ['worksheet', 'grade'], 'grade.over-100'],
-    ['a grade run together', sampleWrite({}, { grade: '240-8' }), ['worksheet', 'grade'], 'grade.run-together'],
-    ['a grade without the nutrient', sampleWrite({}, { grade: '0-0-50' }), ['worksheet', 'grade'], 'grade.lacks'],
-    ['an endless number', sampleWrite({}, { need: { nutrient: 'N', amount: '1e309', unit: 'kg/ha' } }), ['worksheet', 'need', 'amount'], 'number.too-large'],
+    ['a grade over 100 %', sampleWrite({}, { product: sampleLabel({ grade: '60-30-20' }) }), ['worksheet', 'product', 'grade'], 'grade.over-100'],
+    ['a grade run together', sampleWrite({}, { product: sampleLabel({ grade: '240-8' }) }), ['worksheet', 'product', 'grade'], 'grade.run-together'],
+    ['a grade without the nutrient', sampleWrite({}, { product: sampleLabel({ grade: '0-0-50' }) }), ['worksheet', 'product', 'grade'], 'grade.lacks'],
+    ['an endless number', sampleWrite({}, { need: { of: 'N', amount: '1e309', unit: 'kg/ha' } }), ['worksheet', 'need', 'amount'], 'number.too-large'],
     ['HTML for a name is a name, a blank is not', sampleWrite({ name: '   ' }), ['name'], 'name.empty'],
     ['a day that is not in the calendar', sampleWrite({ onDay: '2026-02-30' }), ['onDay'], 'date.unreadable'],
-    ['a made-up unit', sampleWrite({}, { package: { size: '40', unit: 'stone' as 'lb' } }), ['worksheet', 'package', 'unit'], 'body.custom'],
+    ['a made-up unit', sampleWrite({}, { product: sampleLabel({ package: { size: '40', unit: 'stone' as 'lb' } }) }), ['worksheet', 'product', 'package', 'unit'], 'body.custom'],
     ['an unknown member', sampleWrite({ crewId: v7() }), [], 'body.unrecognized_keys'],
   ])('%s', async (_, body, path, code) => {
     const { status, body: problem, type } = await put(body);

@@ -1,8 +1,8 @@
-import { blankProduct } from '@steady-scatter/core';
+import { blankProduct, blankRuleSet, blankSoilTest } from '@steady-scatter/core';
 import request from 'supertest';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, expect, it } from 'vitest';
-import { ProductRow } from './models/index.ts';
+import { ProductRow, SoilTestRow } from './models/index.ts';
 import { seedDemo } from './services/demo.ts';
 import { openHarness, type Harness } from './testing/harness.ts';
 
@@ -28,8 +28,9 @@ it('keeps a label as typed, with SI beside it; again without harm; an old versio
   const kept = await put(id, { version: 0, typed }).expect(200);
   expect(kept.body).toMatchObject({ id, version: 1, isSample: false, typed });
   expect((await put(id, { version: 0, typed })).body.version).toBe(1);
-  expect(await ProductRow.findByPk(id)).toMatchObject({
-    crewId: harness.crewId,
+  const row = await ProductRow.findByPk(id);
+  expect(row?.crewId).toBe(harness.crewId);
+  expect(JSON.parse(row?.si ?? '')).toEqual({
     packageSi: 10,
     densityKgPerL: 1.28,
     priceCents: 2300,
@@ -75,4 +76,45 @@ it('loads the sample shelf and the sample jobs once, whatever was deleted since'
   await ProductRow.update({ deletedAt: new Date() }, { where: { crewId, name: 'Potash 0-0-50 S' } });
   await seedDemo(harness.sequelize);
   expect(await count()).toBe(before - 1);
+});
+
+it('takes many at once: all or none, twice without harm, and away again', async () => {
+  const post = (path: string, body: object) => request(harness.app).post(path).send(body);
+  const products = Array.from({ length: 500 }, (_, at) => ({
+    id: v7(),
+    typed: { ...typed, name: `Pail ${at}` },
+  }));
+  await post('/api/products/batch', { products }).expect(204);
+  await post('/api/products/batch', { products }).expect(204);
+  const ids = products.map(({ id }) => id);
+  const there = () => ProductRow.count({ where: { id: ids, deletedAt: null, crewId: harness.crewId } });
+  expect(await there()).toBe(500);
+  const wrong = [{ id: v7(), typed }, { id: v7(), typed: { ...typed, price: '-3' } }]; // prettier-ignore
+  const refused = await post('/api/products/batch', { products: wrong }).expect(400);
+  expect(refused.body.errors[0].path).toEqual(['products', 1, 'typed', 'price']);
+  expect(await ProductRow.findByPk(wrong[0]!.id)).toBeNull();
+  const other = await harness.otherCrew();
+  await request(other).post('/api/products/batch/delete').send({ ids }).expect(204);
+  expect(await there()).toBe(500);
+  await post('/api/products/batch/delete', { ids }).expect(204);
+  expect(await there()).toBe(0);
+});
+
+it('keeps soil tests and sets of rules, SI beside them, and refuses what cannot be at its field', async () => {
+  const soil = { ...blankSoilTest('kg/ha', '2026-03-02'), name: 'Pitch', needs: { N: '90', P2O5: '0', K2O: '', S: '' } }; // prettier-ignore
+  const rules = { ...blankRuleSet('lb/1000 ft2', v7()), name: 'Town' };
+  const write = (path: string, body: object) =>
+    request(harness.app).put(`/api/${path}/${v7()}`).send({ version: 0, typed: body });
+  const kept = await write('soil-tests', soil).expect(200);
+  const row = await SoilTestRow.findByPk(kept.body.id);
+  expect(JSON.parse(row?.si ?? '')).toEqual([
+    { nutrient: 'N', kgPerM2: 0.009 },
+    { nutrient: 'P2O5', kgPerM2: 0 },
+  ]);
+  const acid = await write('soil-tests', { ...soil, ph: '62' }).expect(400);
+  expect(acid.body.errors[0]).toMatchObject({ path: ['typed', 'ph'], code: 'ph.unreadable' });
+  const empty = await write('rule-sets', rules).expect(400);
+  expect(empty.body.errors[0].path).toEqual(['typed', 'rules', 0, 'amount']);
+  const one = { ...rules, rules: [{ ...rules.rules[0], amount: '1' }] };
+  expect((await write('rule-sets', one).expect(200)).body.typed).toEqual(one);
 });

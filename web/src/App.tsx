@@ -9,6 +9,12 @@ const JobPage = lazy(() => import('./jobs/JobPage.tsx'));
 const JobsPage = lazy(() => import('./jobs/JobsPage.tsx'));
 const ShelfPage = lazy(() => import('./products/ShelfPage.tsx'));
 const ProductPage = lazy(() => import('./products/ProductPage.tsx'));
+const SoilTestsPage = lazy(() => import('./soil/SoilTestsPage.tsx'));
+const SoilTestPage = lazy(() => import('./soil/SoilTestPage.tsx'));
+const RuleSetsPage = lazy(() => import('./season/RuleSetsPage.tsx'));
+const RuleSetPage = lazy(() => import('./season/RuleSetPage.tsx'));
+const MixPage = lazy(() => import('./mix/MixPage.tsx'));
+const ImportPage = lazy(() => import('./products/ImportPage.tsx'));
 const ComparePage = lazy(() => import('./products/ComparePage.tsx'));
 const ComponentRoom = lazy(() => import('./room/ComponentRoom.tsx'));
 
@@ -35,6 +41,14 @@ export function App() {
               <Route path="/shelf" element={<ShelfPage />} />
               <Route path="/shelf/new" element={<ProductPage />} />
               <Route path="/shelf/compare" element={<ComparePage />} />
+              <Route path="/shelf/import" element={<ImportPage />} />
+              <Route path="/shelf/mix" element={<MixPage />} />
+              <Route path="/shelf/soil" element={<SoilTestsPage />} />
+              <Route path="/shelf/soil/new" element={<SoilTestPage />} />
+              <Route path="/shelf/soil/:id" element={<SoilTestPage />} />
+              <Route path="/shelf/rules" element={<RuleSetsPage />} />
+              <Route path="/shelf/rules/new" element={<RuleSetPage />} />
+              <Route path="/shelf/rules/:id" element={<RuleSetPage />} />
               <Route path="/shelf/:id" element={<ProductPage />} />
               {import.meta.env.DEV && <Route path="/room" element={<ComponentRoom />} />}
               <Route path="*" element={notHere} />

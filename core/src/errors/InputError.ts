@@ -41,6 +41,11 @@ export class InputError extends Error {
     this.hint = hint;
     this.facts = filled;
   }
+
+  /** The same error in a field that belongs to something larger: `grade` under `product` is `product.grade`. */
+  under(parent: string): InputError {
+    return new InputError(this.code, { ...this.facts, field: `${parent}.${this.field}`, hint: this.hint });
+  }
 }
 
 /**

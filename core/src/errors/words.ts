@@ -17,7 +17,7 @@ export const WORDS = {
   'unit.which-ounce':
     'Ounces by weight or fluid ounces? Write {hint} for fluid ounces, or give the weight in lb.',
   'need.too-large':
-    '{typed} is more than 10 kg on each m² and cannot be a need. Check the number and the unit.',
+    '{typed} is more than 10 kg or 10 L on each m² and cannot be right. Check the number and the unit.',
   'grade.empty': 'Type the three numbers from the label, for example {hint}.',
   'grade.unreadable': 'A grade has three numbers, N-P2O5-K2O. {typed} is not one; {hint} is.',
   'grade.run-together': 'A grade has three numbers, N-P2O5-K2O, and {typed} has two. Is it {hint}?',
@@ -37,11 +37,21 @@ export const WORDS = {
   'price.unreadable':
     'Write the price as an amount of 0 or more with at most two decimals, for example {hint}.',
   'count.unreadable': 'Write a number of 0 or more, for example {hint}.',
+  'count.whole': 'Write a whole number from 1 to {most}, not {typed}.',
   'product.lacks-density':
     'A liquid needs its density, for example {hint}: without it a share by weight says nothing of a volume.',
   'product.range': 'The low rate is above the high one. Write them the other way round: {hint}.',
-  'package.too-large': '{typed} is more than 100 t in one package. Check the number and the unit.',
+  'package.too-large':
+    '{typed} is more than 100 t or 100 000 L in one package. Check the number and the unit.',
+  'scoop.not-over-tare':
+    '{typed} is not more than the empty scoop. The full scoop has to weigh {hint}; the tare is subtracted here.',
   'name.empty': 'Give it a name, for example {hint}.',
+  'mix.no-need': 'Type at least one need above 0, for example 0.9 N.',
+  'csv.formula':
+    '{typed} is a formula of a spreadsheet. Save the values instead of the formulas, and import that.',
+  'kind.unknown': 'There is no kind {typed}. It can be one of these: {hint}.',
+  'ph.unreadable': 'A pH lies between 2 and 12, for example 6.2. {typed} is not one.',
+  'season.unreadable': '{typed} is not a day of the year. Write month-day, like {hint}.',
   'date.unreadable': '{typed} is not a day in the calendar. Write year-month-day, like {hint}.',
 } as const;
 

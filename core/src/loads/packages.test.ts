@@ -12,7 +12,7 @@ it.each([['0', 'quantity.not-positive'], ['200 t', 'package.too-large'], ['40 ft
 
 it('rounds up once, but not past a whole number that only rounding errors exceed', () => {
   expect(countPackages(24.666667, 40)).toMatchObject({ whole: 1 });
-  expect(countPackages(80.5, 40)).toMatchObject({ whole: 3, leftKg: 39.5, lastShare: 80.5 / 40 - 2 });
-  expect(countPackages(0.1 * 3, 0.1)).toMatchObject({ whole: 3, leftKg: 0 });
-  expect(countPackages(0, 40)).toEqual({ exact: 0, whole: 0, lastShare: 0, leftKg: 0 });
+  expect(countPackages(80.5, 40)).toMatchObject({ whole: 3, leftSi: 39.5, lastShare: 80.5 / 40 - 2 });
+  expect(countPackages(0.1 * 3, 0.1)).toMatchObject({ whole: 3, leftSi: 0 });
+  expect(countPackages(0, 40)).toEqual({ exact: 0, whole: 0, lastShare: 0, leftSi: 0 });
 });

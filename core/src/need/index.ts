@@ -7,3 +7,13 @@ export { carrierRate } from './activeIngredient.ts';
 export { concentration, liquidRate } from './liquid.ts';
 export { labelRate } from './labelRate.ts';
 export { readNeed, retypeNeed, splitUnit, weightPart, type NeedReading } from './needField.ts';
+export {
+  blankSoilTest,
+  readSoilTest,
+  SOIL_NUTRIENTS,
+  statedForm,
+  type SoilNeed,
+  type SoilNutrient,
+  type SoilTestReading,
+  type SoilTestTyped,
+} from './soilTest.ts';

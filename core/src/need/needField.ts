@@ -2,41 +2,52 @@ import { InputError } from '../errors/InputError.ts';
 import { readPositive, type Quantity } from '../quantities/quantity.ts';
 import { changedSi, showExact, type UnitChange } from '../quantities/show.ts';
 import { fromSi } from '../quantities/convert.ts';
-import type { MassPerAreaUnit, MassUnit, RateAreaUnit } from '../quantities/units.ts';
+import {
+  UNITS,
+  type MassPerAreaUnit,
+  type MassUnit,
+  type RateAreaUnit,
+  type VolumePerAreaUnit,
+  type VolumeUnit,
+} from '../quantities/units.ts';
 import { NUTRIENT_IDS, type Nutrient } from './nutrients.ts';
 
-const MOST_KG_PER_M2 = 10;
+const MOST_PER_M2 = 10;
+type AnyRateUnit = MassPerAreaUnit | VolumePerAreaUnit;
 
 /** A need as typed: SI value, unit, and the nutrient when it was typed along ("0.8 lb N"). */
 export interface NeedReading extends Quantity {
-  readonly unit: MassPerAreaUnit;
+  readonly unit: AnyRateUnit;
   readonly nutrient: Nutrient | null;
 }
 
 const NUTRIENT_WORD = new RegExp(String.raw`\s+(${NUTRIENT_IDS.join('|')})(?=\s*(/|per\b|on\b|$))`, 'i');
 
 /**
- * Reads the amount of nutrient wanted per area: "0.8", "0.8 lb", "40 kg/ha", "0.8 lb N per 1000 sq ft".
+ * Reads the amount wanted per area: "0.8", "0.8 lb", "40 kg/ha", "0.8 lb N per 1000 sq ft"; of a liquid product itself a
+ * volume, "70 L/ha".
  *
  * @param typed what was typed
- * @param bareUnit unit of a bare number; also completes a weight typed without its area
- * @returns kg/m2 above 0 and at most 10, with the unit it counts in
+ * @param bareUnit unit of a bare number; its kind is the kind read; completes a weight typed without its area
+ * @returns kg/m2, or L/m2, above 0 and at most 10, with the unit it counts in
  * @throws InputError as readPositive, and need.too-large
  * @example readNeed('40 kg/ha', 'lb/1000 ft2', 'need.amount').si // 0.004
  */
-export function readNeed(typed: string, bareUnit: MassPerAreaUnit, field: string): NeedReading {
+export function readNeed(typed: string, bareUnit: AnyRateUnit, field: string): NeedReading {
   const word = NUTRIENT_WORD.exec(typed);
   const text = word ? typed.replace(word[0], '') : typed;
-  const reading = readPositive(text, { kind: 'massPerArea', bareUnit, field }, 'The need');
-  if (reading.si > MOST_KG_PER_M2) throw new InputError('need.too-large', { field, typed });
+  const reading = readPositive(text, { kind: UNITS[bareUnit].kind, bareUnit, field }, 'The need');
+  if (reading.si > MOST_PER_M2) throw new InputError('need.too-large', { field, typed });
   const nutrient = word ? NUTRIENT_IDS.find((id) => id.toLowerCase() === word[1]!.toLowerCase())! : null;
-  return { ...reading, typed, unit: reading.unit as MassPerAreaUnit, nutrient };
+  return { ...reading, typed, unit: reading.unit as AnyRateUnit, nutrient };
 }
 
-/** The weight and the area of a rate's unit: 'lb/1000 ft2' -> ['lb', '1000 ft2']. */
-export function splitUnit(unit: MassPerAreaUnit): [MassUnit, RateAreaUnit] {
-  const [mass, area] = unit.split('/');
-  return [mass as MassUnit, area as RateAreaUnit];
+/** The weight or volume, and the area, of a rate's unit: 'lb/1000 ft2' -> ['lb', '1000 ft2']. */
+export function splitUnit(unit: MassPerAreaUnit): [MassUnit, RateAreaUnit];
+export function splitUnit(unit: AnyRateUnit): [MassUnit | VolumeUnit, RateAreaUnit];
+export function splitUnit(unit: AnyRateUnit): [MassUnit | VolumeUnit, RateAreaUnit] {
+  const [amount, area] = unit.split('/');
+  return [amount as MassUnit | VolumeUnit, area as RateAreaUnit];
 }
 
 /**
@@ -55,10 +66,6 @@ export const weightPart = (typed: string): string =>
  *
  * @example retypeNeed(readNeed('40', 'kg/ha', ''), 'g/m2', 'convert') // '4 g'
  */
-export function retypeNeed(
-  { si, unit: from }: NeedReading,
-  unit: MassPerAreaUnit,
-  change: UnitChange,
-): string {
+export function retypeNeed({ si, unit: from }: NeedReading, unit: AnyRateUnit, change: UnitChange): string {
   return `${showExact(fromSi(changedSi(si, from, unit, change), unit))} ${splitUnit(unit)[0]}`;
 }

@@ -1,21 +1,15 @@
 import type { InputError } from '../errors/InputError.ts';
 import { splitUnit } from '../need/needField.ts';
-import { fractionOf } from '../need/grade.ts';
-import { NUTRIENTS, type Nutrient } from '../need/nutrients.ts';
+import type { Nutrient } from '../need/nutrients.ts';
 import { fromSi } from '../quantities/convert.ts';
 import { showExact, showQuantity, type Shown } from '../quantities/show.ts';
-import {
-  RATE_AREAS,
-  UNITS,
-  type AreaUnit,
-  type MassPerAreaUnit,
-  type MassUnit,
-  type UnitId,
-} from '../quantities/units.ts';
+import { RATE_AREAS, UNITS, type AreaUnit, type MassPerAreaUnit, type UnitId } from '../quantities/units.ts';
 import { operator, term, word, type Working } from '../working/working.ts';
 import { readLabel, type LabelNeed, type LabelReading } from './labelReader.ts';
-import { readProduct, type ProductReading } from './readProduct.ts';
 import type { ProductTyped } from './product.ts';
+import { isUsUnit, liquidRateUnit } from './rateUnit.ts';
+import { readProduct, type ProductReading } from './readProduct.ts';
+import { NEED_OF, shareOf } from './wanted.ts';
 
 /** A need that several products are held against, with the unit it is shown in. */
 export type ShownNeed = LabelNeed & { readonly unit: MassPerAreaUnit };
@@ -39,20 +33,12 @@ export interface LabelLines {
   readonly error: InputError | null;
 }
 
-const US_MASS = new Set<MassUnit>(['lb', 'oz', 'ton']);
 const AREA_FOR: Readonly<Partial<Record<string, AreaUnit>>> = {
   '1000 ft2': 'ft2',
   '100 m2': 'm2',
   ha: 'm2',
   acre: 'ft2',
 };
-
-/** The unit of a product's rate: the need's own for dry products, a volume on the same area for liquids. */
-function rateUnitFor({ form }: ProductReading, needUnit: MassPerAreaUnit): UnitId {
-  if (form === 'dry') return needUnit;
-  const [mass, area] = splitUnit(needUnit);
-  return US_MASS.has(mass) ? `fl oz/${area}` : `L/${area}`;
-}
 
 const shownOr = (si: number | null, unit: UnitId): Shown | null =>
   si === null ? null : showQuantity(si, unit);
@@ -62,13 +48,12 @@ const money = (cents: number | null, per: string): Shown | null =>
   cents === null ? null : { number: (cents / 100).toFixed(2), unit: `per ${per}` };
 
 function workingOf(product: ProductReading, need: ShownNeed, rate: Shown | null): Working {
-  const ofNutrient = need.of === 'nutrient';
-  const share = ofNutrient ? product.grade && fractionOf(product.grade, need.nutrient) : product.load;
-  const asked = showExact(fromSi(need.kgPerM2, need.unit), 6);
-  const symbol = ofNutrient ? NUTRIENTS[need.nutrient].symbol : 'active ingredient';
+  const share = shareOf(product, need.of);
+  const asked = showExact(fromSi(need.perM2, need.unit), 6);
+  const { symbol } = NEED_OF[need.of];
   const percent = share === null ? null : { number: showExact(share * 100, 5), unit: '%' };
   const wet = product.form === 'liquid';
-  const density = product.densityKgPerL;
+  const density = product.kgPerSi;
   return {
     id: 'label-rate',
     label: 'Rate for this need',
@@ -100,17 +85,17 @@ function workingOf(product: ProductReading, need: ShownNeed, rate: Shown | null)
  *
  * @param typed the product as typed from its label
  * @param need what is wanted on each m2, and the unit it is shown in
- * @example labelLines(product, { of: 'nutrient', nutrient: 'N', kgPerM2: 0.0039, unit: 'lb/1000 ft2' }).rate?.number // '3.33'
+ * @example labelLines(product, { of: 'N', perM2: 0.0039, unit: 'lb/1000 ft2' }).rate?.number // '3.33'
  */
 export function labelLines(typed: ProductTyped, need: ShownNeed): LabelLines {
   const product = readProduct(typed);
   const reading = readLabel(product, need);
   const [mass, area] = splitUnit(need.unit);
   const areaUnit = AREA_FOR[area] ?? (area as AreaUnit);
-  const rate = shownOr(reading.rateSi, rateUnitFor(product, need.unit));
+  const rate = shownOr(reading.rateSi, product.form === 'dry' ? need.unit : liquidRateUnit(need.unit));
   const { packageCoversM2, centsPerM2, centsPerKgWanted } = reading;
   const stock = product.stockPackages;
-  const wanted = need.of === 'nutrient' ? NUTRIENTS[need.nutrient].symbol : 'active ingredient';
+  const big = isUsUnit(mass) ? 'lb' : 'kg';
   return {
     working: workingOf(product, need, rate),
     rate,
@@ -130,8 +115,8 @@ export function labelLines(typed: ProductTyped, need: ShownNeed): LabelLines {
       RATE_AREAS[area].symbol,
     ),
     pricePerWanted: money(
-      centsPerKgWanted === null ? null : centsPerKgWanted * UNITS[US_MASS.has(mass) ? 'lb' : 'kg'].toSi,
-      `${US_MASS.has(mass) ? 'lb' : 'kg'} ${wanted}`,
+      centsPerKgWanted === null ? null : centsPerKgWanted * UNITS[big].toSi,
+      `${big} ${NEED_OF[need.of].symbol}`,
     ),
     againstLabel: reading.againstLabel,
     reading,

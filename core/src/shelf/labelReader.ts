@@ -1,14 +1,13 @@
 import { attempt, type InputError } from '../errors/InputError.ts';
-import { carrierRate } from '../need/activeIngredient.ts';
-import { concentration, liquidRate } from '../need/liquid.ts';
-import type { Nutrient } from '../need/nutrients.ts';
-import { deliveredAtRate, productRate, type Delivered } from '../need/productRate.ts';
+import { deliveredAtRate, type Delivered } from '../need/productRate.ts';
 import type { ProductReading } from './readProduct.ts';
+import { rateForNeed, type NeedOf } from './wanted.ts';
 
-/** What is asked of a product: a nutrient, or the active ingredient that it carries; kg/m2, above 0. */
-export type LabelNeed =
-  | { readonly of: 'nutrient'; readonly nutrient: Nutrient; readonly kgPerM2: number }
-  | { readonly of: 'active-ingredient'; readonly kgPerM2: number };
+/** What is asked of a product on each m2: kg, above 0; of the product itself its own rate. */
+export interface LabelNeed {
+  readonly of: NeedOf;
+  readonly perM2: number;
+}
 
 /** What one product does for one need. Rates are kg/m2, or L/m2 for a liquid; money is in hundredths. */
 export interface LabelReading {
@@ -34,14 +33,6 @@ const over = (a: number | null, b: number | null): number | null => (a === null 
 const times = (a: number | null, b: number | null): number | null =>
   a === null || b === null ? null : a * b;
 
-function rateFor({ grade, form, densityKgPerL, load }: ProductReading, need: LabelNeed): number | null {
-  if (need.of === 'active-ingredient') return load ? carrierRate(need.kgPerM2, load) : null;
-  if (!grade) return null;
-  if (form === 'dry') return productRate(need.kgPerM2, need.nutrient, grade);
-  if (densityKgPerL === null) return null;
-  return liquidRate(need.kgPerM2, concentration(grade, need.nutrient, densityKgPerL));
-}
-
 function standing(
   rate: number | null,
   { labelLow, labelHigh }: ProductReading,
@@ -56,14 +47,15 @@ function standing(
  * Reads a label for one need: the rate, what it delivers, how far one package goes, and what it costs.
  *
  * @param product the product as read
- * @param need the nutrient or active ingredient wanted on each m2
+ * @param need what is wanted on each m2
  * @returns null wherever the label does not say enough; `error` when the product holds none of the nutrient
- * @example readLabel(product, { of: 'nutrient', nutrient: 'N', kgPerM2: 0.0039 }).rateSi // 0.01625 for 24-0-8
+ * @example readLabel(product, { of: 'N', perM2: 0.0039 }).rateSi // 0.01625 for 24-0-8
  */
 export function readLabel(product: ProductReading, need: LabelNeed): LabelReading {
-  const { grade, densityKgPerL, packageSi, priceCents, coverageM2, slowShare } = product;
-  const { value: rateSi, error } = attempt(() => rateFor(product, need));
-  const massRate = product.form === 'dry' ? rateSi : times(rateSi, densityKgPerL);
+  const { grade, kgPerSi, priceCents, coverage, slowShare } = product;
+  const packageSi = product.package?.si ?? null;
+  const { value: rateSi, error } = attempt(() => rateForNeed(product, need.of, need.perM2));
+  const massRate = times(rateSi, kgPerSi);
   const delivered = grade && massRate !== null ? deliveredAtRate(massRate, grade) : [];
   const nitrogen = delivered.find((line) => line.nutrient === 'N')?.kgPerM2 ?? null;
   const centsPerM2 = times(over(priceCents, packageSi), rateSi);
@@ -74,8 +66,8 @@ export function readLabel(product: ProductReading, need: LabelNeed): LabelReadin
     quickKgPerM2: times(nitrogen, slowShare === null ? null : 1 - slowShare),
     packageCoversM2: over(packageSi, rateSi),
     centsPerM2,
-    centsPerKgWanted: centsPerM2 === null ? null : centsPerM2 / need.kgPerM2,
-    labelRateSi: over(packageSi, coverageM2) ?? product.labelLow,
+    centsPerKgWanted: centsPerM2 === null ? null : centsPerM2 / need.perM2,
+    labelRateSi: over(packageSi, coverage?.areaM2 ?? null) ?? product.labelLow,
     againstLabel: standing(rateSi, product),
     error,
   };

@@ -1,10 +1,6 @@
-import type {
-  AreaUnit,
-  MassPerAreaUnit,
-  MassUnit,
-  VolumePerAreaUnit,
-  VolumeUnit,
-} from '../quantities/units.ts';
+import type { PackageUnit } from '../loads/packages.ts';
+import type { ScoopTyped } from '../loads/scoop.ts';
+import type { AreaUnit, MassPerAreaUnit, VolumePerAreaUnit } from '../quantities/units.ts';
 
 /** Kinds of product, with the words for them and whether they are measured by weight or by volume. */
 export const PRODUCT_KINDS = {
@@ -26,35 +22,48 @@ export interface LabelSetting {
   readonly pace: string;
 }
 
+/** What a label's percentages are of. */
+export type GradeBasis = 'weight' | 'volume';
+
+/** A rate of any product: by weight, or by volume for a liquid. */
+export type RateUnit = MassPerAreaUnit | VolumePerAreaUnit;
+
 /** A product as it was typed from its label: texts, and the unit that each bare number counts in. */
 export interface ProductTyped {
   readonly kind: ProductKind;
   readonly name: string;
   /** N-P2O5-K2O and secondary nutrients; empty for what feeds nothing. */
   readonly grade: string;
+  /** What the label's percentages are of: of the weight, or grams in 100 mL as some liquids state them (w/v). */
+  readonly gradeBasis: GradeBasis;
   /** Share of the nitrogen that is slow-release, percent. */
   readonly slowShare: string;
   readonly activeIngredient: string;
   /** Active ingredient in the product, percent by mass. */
   readonly load: string;
+  /** Density of a liquid, bulk density of what is dry. */
   readonly density: { readonly text: string; readonly unit: 'kg/L' | 'g/L' | 'lb/gal' };
-  readonly package: { readonly size: string; readonly unit: MassUnit | VolumeUnit };
+  readonly package: { readonly size: string; readonly unit: PackageUnit };
   /** Price of one package. */
   readonly price: string;
   /** Packages in stock; a part of one counts as a fraction. */
   readonly stock: string;
   /** Ground that one package covers by its label. */
   readonly coverage: { readonly size: string; readonly unit: AreaUnit };
-  /** The label's own rates: lowest, highest, and most in a year. */
+  /** The label's own rates: lowest, highest, most at once, and most in a year. */
   readonly labelRate: {
     readonly low: string;
     readonly high: string;
+    readonly mostAtOnce: string;
     readonly mostPerYear: string;
-    readonly unit: MassPerAreaUnit | VolumePerAreaUnit;
+    readonly unit: RateUnit;
   };
+  /** Spray volume that the label allows for what is mixed with water. */
+  readonly carrier: { readonly low: string; readonly high: string; readonly unit: VolumePerAreaUnit };
   /** Least days between two applications. */
   readonly leastIntervalDays: string;
   readonly settings: readonly LabelSetting[];
+  readonly scoop: ScoopTyped;
   /** Number for the size of the grain, as the label gives it. */
   readonly grainSize: string;
   readonly lot: string;
@@ -72,6 +81,7 @@ export function blankProduct(kind: ProductKind, system: 'us' | 'metric'): Produc
     kind,
     name: '',
     grade: '',
+    gradeBasis: 'weight',
     slowShare: '',
     activeIngredient: '',
     load: '',
@@ -80,11 +90,30 @@ export function blankProduct(kind: ProductKind, system: 'us' | 'metric'): Produc
     price: '',
     stock: '',
     coverage: { size: '', unit: us ? 'ft2' : 'm2' },
-    labelRate: { low: '', high: '', mostPerYear: '', unit: rate },
+    labelRate: { low: '', high: '', mostAtOnce: '', mostPerYear: '', unit: rate },
+    carrier: { low: '', high: '', unit: us ? 'gal/1000 ft2' : 'L/ha' },
     leastIntervalDays: '',
     settings: [],
+    scoop: { name: '', tare: '', weighings: [], unit: us ? 'lb' : 'kg' },
     grainSize: '',
     lot: '',
     notes: '',
+  };
+}
+
+const METRIC = /^(kg|g|L|mL|t)\b/;
+
+/**
+ * A product as this version knows it, from one that an earlier version kept: what it did not know yet is blank.
+ *
+ * @example completeProduct({ kind: 'dry-fertilizer', name: 'Feed' }).grade // ''
+ */
+export function completeProduct(kept: Partial<ProductTyped>): ProductTyped {
+  const kind = kept.kind ?? 'dry-fertilizer';
+  const blank = blankProduct(kind, METRIC.test(kept.package?.unit ?? '') ? 'metric' : 'us');
+  return {
+    ...blank,
+    ...kept,
+    labelRate: { ...blank.labelRate, ...kept.labelRate },
   };
 }

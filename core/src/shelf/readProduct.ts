@@ -1,5 +1,7 @@
 import { attempt, InputError } from '../errors/InputError.ts';
-import { readSize } from '../ground/size.ts';
+import { readSize, type SizeReading } from '../ground/size.ts';
+import { readPackage, type PackageReading } from '../loads/packages.ts';
+import { readScoop, type ScoopReading } from '../loads/scoop.ts';
 import { readGrade, type Grade } from '../need/grade.ts';
 import { readNumber } from '../quantities/numbers.ts';
 import { readPositive } from '../quantities/quantity.ts';
@@ -13,16 +15,26 @@ export interface ProductReading {
   readonly slowShare: number | null;
   readonly load: number | null;
   readonly densityKgPerL: number | null;
+  /**
+   * What a share of the analysis is multiplied with: kg in one kg of what is dry (1), kg in one L of a liquid (its
+   * density, or 1 where the label states grams in 100 mL); null for a liquid whose density is not known.
+   */
+  readonly kgPerSi: number | null;
   /** Content of one package: kg, or L for a liquid. */
-  readonly packageSi: number | null;
+  readonly package: PackageReading | null;
   /** Price of one package in hundredths. */
   readonly priceCents: number | null;
   readonly stockPackages: number | null;
-  readonly coverageM2: number | null;
+  readonly coverage: SizeReading | null;
   readonly labelLow: number | null;
   readonly labelHigh: number | null;
+  readonly mostAtOnce: number | null;
   readonly mostPerYear: number | null;
   readonly leastIntervalDays: number | null;
+  /** Spray volume, L/m2. */
+  readonly carrierLow: number | null;
+  readonly carrierHigh: number | null;
+  readonly scoop: ScoopReading | null;
   readonly errors: readonly InputError[];
 }
 
@@ -52,73 +64,92 @@ function readCount(typed: string, field: string, hint: string): number {
   return value;
 }
 
+/** The lower and the higher of two rates, and the error when they stand the wrong way round. */
+function checkOrder(
+  low: number | null,
+  high: number | null,
+  texts: { low: string; high: string },
+  field: string,
+) {
+  if (low === null || high === null || low <= high) return [];
+  return [new InputError('product.range', { field, hint: `${texts.high} to ${texts.low}` })];
+}
+
 /**
- * Reads all that was typed from a label. An empty field is missing, not wrong; a name is needed.
+ * Reads all the facts of a label but its name. An empty field is missing, not wrong.
  *
  * @param typed the product as typed
  * @returns the readings, and every error with its field's path
- * @example readProduct({ ...blankProduct('dry-fertilizer', 'us'), name: 'Feed', grade: '24-0-8' }).grade?.stated.N // 0.24
+ * @example readLabelFacts({ ...blankProduct('dry-fertilizer', 'us'), grade: '24-0-8' }).grade?.stated.N // 0.24
  */
-export function readProduct(typed: ProductTyped): ProductReading {
+export function readLabelFacts(typed: ProductTyped): ProductReading {
   const errors: InputError[] = [];
-  const noting = <T>(read: () => T): T | null => {
+  const ifTyped = <T>(text: string, read: () => T): T | null => {
+    if (text.trim() === '') return null;
     const { value, error } = attempt(read);
     if (error) errors.push(error);
     return value;
   };
-  const ifTyped = <T>(text: string, read: () => T): T | null => (text.trim() === '' ? null : noting(read));
   const { form } = PRODUCT_KINDS[typed.kind];
-  const { density, package: pack, coverage, labelRate } = typed;
+  const { density, package: pack, coverage, labelRate, carrier } = typed;
   const rateKind = form === 'liquid' ? 'volumePerArea' : 'massPerArea';
-  const rate = (text: string, field: string, what: string) =>
-    ifTyped(text, () => readPositive(text, { kind: rateKind, bareUnit: labelRate.unit, field }, what).si);
-  const quantity = (
-    text: string,
-    kind: 'density' | 'mass' | 'volume',
-    bareUnit: (typeof density | typeof pack)['unit'],
-    field: string,
-    what: string,
-  ) => ifTyped(text, () => readPositive(text, { kind, bareUnit, field }, what).si);
-
-  noting(() => readName(typed.name, 'name', 'Lake feed 24-0-8'));
+  const rate = (field: 'low' | 'high' | 'mostAtOnce' | 'mostPerYear') =>
+    ifTyped(labelRate[field], () => {
+      const wanted = { kind: rateKind, bareUnit: labelRate.unit, field: `labelRate.${field}` } as const;
+      return readPositive(labelRate[field], wanted, 'The rate').si;
+    });
+  const spray = (field: 'low' | 'high') =>
+    ifTyped(carrier[field], () => {
+      const wanted = { kind: 'volumePerArea', bareUnit: carrier.unit, field: `carrier.${field}` } as const;
+      return readPositive(carrier[field], wanted, 'The spray volume').si;
+    });
+  const densityKgPerL = ifTyped(density.text, () => {
+    const wanted = { kind: 'density', bareUnit: density.unit, field: 'density.text' } as const;
+    return readPositive(density.text, wanted, 'The density').si;
+  });
+  const scoop = readScoop(typed.scoop, 'scoop');
+  const perVolume = typed.gradeBasis === 'volume';
   const reading = {
     form,
     grade: ifTyped(typed.grade, () => readGrade(typed.grade, 'grade')),
     slowShare: ifTyped(typed.slowShare, () => readShare(typed.slowShare, 'slowShare')),
     load: ifTyped(typed.load, () => readShare(typed.load, 'load')),
-    densityKgPerL: quantity(density.text, 'density', density.unit, 'density.text', 'The density'),
-    packageSi: quantity(
-      pack.size,
-      form === 'liquid' ? 'volume' : 'mass',
-      pack.unit,
-      'package.size',
-      'The package',
-    ),
+    densityKgPerL,
+    kgPerSi: form === 'dry' || perVolume ? 1 : densityKgPerL,
+    package: ifTyped(pack.size, () => readPackage(pack.size, pack.unit, 'package.size')),
     priceCents: ifTyped(typed.price, () => readPrice(typed.price, 'price')),
     stockPackages: ifTyped(typed.stock, () => readCount(typed.stock, 'stock', '3.5')),
-    coverageM2: ifTyped(coverage.size, () => readSize(coverage.size, coverage.unit, 'coverage.size').areaM2),
-    labelLow: rate(labelRate.low, 'labelRate.low', 'The low rate'),
-    labelHigh: rate(labelRate.high, 'labelRate.high', 'The high rate'),
-    mostPerYear: rate(labelRate.mostPerYear, 'labelRate.mostPerYear', 'The most in a year'),
+    coverage: ifTyped(coverage.size, () => readSize(coverage.size, coverage.unit, 'coverage.size')),
+    labelLow: rate('low'),
+    labelHigh: rate('high'),
+    mostAtOnce: rate('mostAtOnce'),
+    mostPerYear: rate('mostPerYear'),
     leastIntervalDays: ifTyped(typed.leastIntervalDays, () =>
       readCount(typed.leastIntervalDays, 'leastIntervalDays', '28'),
     ),
+    carrierLow: spray('low'),
+    carrierHigh: spray('high'),
+    scoop: scoop.reading,
   };
-  if (reading.labelLow !== null && reading.labelHigh !== null && reading.labelLow > reading.labelHigh) {
-    errors.push(
-      new InputError('product.range', {
-        field: 'labelRate.low',
-        hint: `${labelRate.high} to ${labelRate.low}`,
-      }),
-    );
-  }
-  if (
-    typed.kind === 'liquid-fertilizer' &&
-    reading.grade &&
-    reading.densityKgPerL === null &&
-    density.text.trim() === ''
-  ) {
+  errors.push(
+    ...scoop.errors,
+    ...checkOrder(reading.labelLow, reading.labelHigh, labelRate, 'labelRate.low'),
+    ...checkOrder(reading.carrierLow, reading.carrierHigh, carrier, 'carrier.low'),
+  );
+  if (typed.kind === 'liquid-fertilizer' && reading.grade && !perVolume && density.text.trim() === '') {
     errors.push(new InputError('product.lacks-density', { field: 'density.text', hint: '1.28 kg/L' }));
   }
   return { ...reading, errors };
+}
+
+/**
+ * Reads a product of the shelf: its label, and the name that it is found by.
+ *
+ * @returns as readLabelFacts, with the error of a missing name first
+ * @example readProduct(blankProduct('dry-fertilizer', 'us')).errors[0]?.code // 'name.empty'
+ */
+export function readProduct(typed: ProductTyped): ProductReading {
+  const facts = readLabelFacts(typed);
+  const { error } = attempt(() => readName(typed.name, 'name', 'Lake feed 24-0-8'));
+  return error ? { ...facts, errors: [error, ...facts.errors] } : facts;
 }

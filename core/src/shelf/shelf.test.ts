@@ -42,7 +42,7 @@ const liquid = (more: Partial<ProductTyped> = {}): ProductTyped => ({
   price: '18',
   ...more,
 });
-const nitrogen = (kgPerM2: number) => ({ of: 'nutrient', nutrient: 'N', kgPerM2 }) as const;
+const nitrogen = (perM2: number) => ({ of: 'N', perM2 }) as const;
 
 it('reference case C: 0.6 kg ai/ha at 0.43 % load', () => {
   const rate = carrierRate(toSi(0.6, 'kg/ha'), 0.0043);
@@ -54,7 +54,7 @@ it('reference case C: 0.6 kg ai/ha at 0.43 % load', () => {
     load: '0.43 %',
     package: { size: '10', unit: 'kg' },
   });
-  near(fromSi(readLabel(carrier, { of: 'active-ingredient', kgPerM2: 0.6e-4 }).rateSi!, 'kg/ha'), 139.534884);
+  near(fromSi(readLabel(carrier, { of: 'ai', perM2: 0.6e-4 }).rateSi!, 'kg/ha'), 139.534884);
 });
 
 it('reference case D: 25 kg N/ha from 28-0-0 at 1.28 kg/L', () => {
@@ -75,7 +75,7 @@ describe('reading a product', () => {
   });
 
   it('takes what labels say, in either system', () => {
-    const read = readProduct(dry({ slowShare: '50 %', stock: '3½', coverage: { size: '12,000', unit: 'ft2' }, leastIntervalDays: '28', labelRate: { low: '3', high: '4.5', mostPerYear: '12', unit: 'lb/1000 ft2' } })); // prettier-ignore
+    const read = readProduct(dry({ slowShare: '50 %', stock: '3½', coverage: { size: '12,000', unit: 'ft2' }, leastIntervalDays: '28', labelRate: { low: '3', high: '4.5', mostAtOnce: '', mostPerYear: '12', unit: 'lb/1000 ft2' } })); // prettier-ignore
     expect(read.errors).toEqual([]);
     expect(read).toMatchObject({
       slowShare: 0.5,
@@ -95,7 +95,7 @@ describe('reading a product', () => {
     [dry({ coverage: { size: '0', unit: 'ft2' } }), 'coverage.size', 'quantity.not-positive'], [dry({ package: { size: '2 gal', unit: 'lb' } }), 'package.size', 'unit.other-kind'],
     [liquid({ package: { size: '6 oz', unit: 'L' } }), 'package.size', 'unit.which-ounce'], [liquid({ density: { text: '', unit: 'kg/L' } }), 'density.text', 'product.lacks-density'],
     [dry({ slowShare: '120' }), 'slowShare', 'percent.unreadable'], [dry({ grade: '60-30-20' }), 'grade', 'grade.over-100'], [dry({ grade: '0-0-60 elemental' }), 'grade', 'grade.too-much-elemental'],
-    [dry({ labelRate: { low: '5', high: '3', mostPerYear: '', unit: 'kg/ha' } }), 'labelRate.low', 'product.range'],
+    [dry({ labelRate: { low: '5', high: '3', mostAtOnce: '', mostPerYear: '', unit: 'kg/ha' } }), 'labelRate.low', 'product.range'],
   ])('refuses what cannot be (%#)', (typed, field, code) => {
     expect(readProduct(typed).errors).toMatchObject([{ field, code }]);
   }); // prettier-ignore
@@ -115,7 +115,7 @@ describe('reading a label for a need', () => {
   });
 
   it.each([['3.4', '5', 'below'], ['3', '4', 'within'], ['1', '3.3', 'above'], ['', '3.4', 'within'], ['', '', null]])('%s to %s: %s', (low, high, standing) => {
-    const product = readProduct(dry({ labelRate: { low, high, mostPerYear: '', unit: 'lb/1000 ft2' } }));
+    const product = readProduct(dry({ labelRate: { low, high, mostAtOnce: '', mostPerYear: '', unit: 'lb/1000 ft2' } }));
     expect(readLabel(product, need).againstLabel).toBe(standing);
   }); // prettier-ignore
 
@@ -132,7 +132,7 @@ describe('reading a label for a need', () => {
       delivered: [],
       error: null,
     });
-    expect(readLabel(readProduct(dry()), { of: 'active-ingredient', kgPerM2: 1e-4 }).rateSi).toBeNull();
+    expect(readLabel(readProduct(dry()), { of: 'ai', perM2: 1e-4 }).rateSi).toBeNull();
   });
 
   it('delivers just the need, whatever the form, the density and the grade', () => {
@@ -150,9 +150,8 @@ describe('reading a label for a need', () => {
 
 describe('labels side by side', () => {
   const need = {
-    of: 'nutrient',
-    nutrient: 'N',
-    kgPerM2: toSi(0.8, 'lb/1000 ft2'),
+    of: 'N',
+    perM2: toSi(0.8, 'lb/1000 ft2'),
     unit: 'lb/1000 ft2',
   } as const;
   const text = (shown: { number: string; unit: string } | null) =>
@@ -167,7 +166,7 @@ describe('labels side by side', () => {
   });
 
   it('shows a liquid by volume on the same area, with its density in the line', () => {
-    const lines = labelLines(liquid(), { ...need, kgPerM2: 0.0025, unit: 'kg/ha' });
+    const lines = labelLines(liquid(), { ...need, perM2: 0.0025, unit: 'kg/ha' });
     expect(workingText(lines.working)).toBe('25 kg N / ha ÷ 28 % ÷ 1.28 kg/L = 69.8 L / ha of the liquid');
     expect(labelLines(liquid(), need).rate?.unit).toBe('fl oz / 1000 ft²');
   });
@@ -183,17 +182,16 @@ describe('labels side by side', () => {
 it('puts a product on a worksheet as its label stands now', () => {
   const sheet = worksheetFor(
     dry({ coverage: { size: '12,000', unit: 'ft2' } }),
-    { nutrient: 'N', amount: '0.8', unit: 'lb/1000 ft2' },
+    { of: 'N', amount: '0.8', unit: 'lb/1000 ft2' },
     'a',
-  )!;
+  );
   expect(answerWorksheet(sheet, AS_TYPED)).toMatchObject({
     errors: [],
     labelAgainstNeed: { verdict: 'same' },
   });
   expect(sheet).toMatchObject({
-    grade: '24-0-8',
-    package: { size: '40', unit: 'lb' },
+    product: { name: 'Lake feed', grade: '24-0-8', package: { size: '40', unit: 'lb' }, price: '26.40' },
     areas: [{ id: 'a', size: '' }],
   });
-  expect(worksheetFor(liquid(), { nutrient: 'N', amount: '25', unit: 'kg/ha' }, 'a')).toBeNull();
+  expect(worksheetFor(liquid(), { of: 'N', amount: '25', unit: 'kg/ha' }, 'a').areas[0]?.unit).toBe('m2');
 });

@@ -2,11 +2,12 @@ import { attempt, type InputError } from '../errors/InputError.ts';
 import { readNeed, splitUnit } from '../need/needField.ts';
 import { fromSi } from '../quantities/convert.ts';
 import { inForm, otherForm, type Nutrient } from '../need/nutrients.ts';
+import { putDown, type NeedOf } from '../shelf/wanted.ts';
 import type { Delivered } from '../need/productRate.ts';
 import { showExact, showQuantity, type Shown } from '../quantities/show.ts';
 import { workingText, type Working } from '../working/working.ts';
 import { workNumbers, type WorksheetNumbers } from './numbers.ts';
-import { readWorksheet } from './readings.ts';
+import { readWorksheet, type WorksheetReading } from './readings.ts';
 import type { ShownIn, WorksheetTyped } from './typed.ts';
 import { chooseUnits, type SheetUnits } from './units.ts';
 import { compareInWords, type Comparison } from './comparison.ts';
@@ -15,6 +16,7 @@ import {
   backLine,
   coversLine,
   labelLine,
+  mixLine,
   needLine,
   packageLine,
   totalLine,
@@ -32,6 +34,7 @@ export interface DeliveredLine {
 
 /** A worksheet's answer: numbers (SI), the units they are shown in, each line of working, errors with paths. */
 export interface WorksheetAnswer {
+  readonly reading: WorksheetReading;
   readonly numbers: WorksheetNumbers;
   readonly units: SheetUnits;
   readonly lines: {
@@ -42,6 +45,7 @@ export interface WorksheetAnswer {
     readonly back: Working;
     readonly label: Working;
     readonly covers: Working;
+    readonly mix: Working;
   };
   /** Everything that the label's own coverage puts down; empty without a coverage. */
   readonly labelDelivers: readonly DeliveredLine[];
@@ -54,8 +58,8 @@ export interface WorksheetAnswer {
 
 function deliveredLine(
   { nutrient, kgPerM2, other }: Delivered,
-  asked: Nutrient,
-  unit: SheetUnits['rate'],
+  asked: NeedOf,
+  unit: SheetUnits['delivered'],
 ): DeliveredLine {
   const isAsked = nutrient === asked || otherForm(nutrient) === asked;
   return {
@@ -81,10 +85,11 @@ function deliveredLine(
  */
 export function answerWorksheet(typed: WorksheetTyped, preferred: ShownIn): WorksheetAnswer {
   const reading = readWorksheet(typed);
-  const { numbers, error } = workNumbers(reading, typed.need.nutrient);
-  const units = chooseUnits(typed, reading, preferred, numbers.amountKg);
+  const { numbers, error } = workNumbers(reading, typed.need.of);
+  const units = chooseUnits(typed, reading, preferred, numbers.amountSi);
   const context: SheetContext = { typed, reading, numbers, units };
   return {
+    reading,
     numbers,
     units,
     lines: {
@@ -95,15 +100,26 @@ export function answerWorksheet(typed: WorksheetTyped, preferred: ShownIn): Work
       back: backLine(context),
       label: labelLine(context),
       covers: coversLine(context),
+      mix: mixLine(context),
     },
     labelDelivers: (numbers.label?.delivered ?? []).map((line) =>
-      deliveredLine(line, typed.need.nutrient, units.rate),
+      deliveredLine(line, typed.need.of, units.delivered),
     ),
     labelAgainstNeed: numbers.label?.timesNeed ? compareInWords(numbers.label.timesNeed) : null,
-    delivered: numbers.delivered.map((line) => deliveredLine(line, typed.need.nutrient, units.rate)),
-    left: numbers.packages && showQuantity(numbers.packages.leftKg, units.amount),
+    delivered: numbers.delivered.map((line) => deliveredLine(line, typed.need.of, units.delivered)),
+    left: numbers.packages && showQuantity(numbers.packages.leftSi, units.amount),
     errors: error ? [...reading.errors, error] : reading.errors,
   };
+}
+
+/** A need as text for its field, in the unit that it counts in now. */
+function needText({ need }: WorksheetTyped, perM2: number, figures?: number): string {
+  const unit = attempt(() => readNeed(need.amount, need.unit, 'need.amount')).value?.unit ?? need.unit;
+  const number = fromSi(perM2, unit);
+  // Figures are cut, not rounded: the text must not ask for more than was meant.
+  const step = figures === undefined ? null : 10 ** (Math.floor(Math.log10(number)) + 1 - figures);
+  const cut = step === null ? number : Math.floor(number / step + 1e-9) * step;
+  return `${showExact(cut)} ${splitUnit(unit)[0]}`;
 }
 
 /**
@@ -112,12 +128,37 @@ export function answerWorksheet(typed: WorksheetTyped, preferred: ShownIn): Work
  * @returns text in the unit of the need; null while the label's coverage or the grade is missing
  * @example needFromLabel(answerWorksheet(typed, AS_TYPED), typed) // '0.8 lb'
  */
-export function needFromLabel({ numbers }: WorksheetAnswer, { need }: WorksheetTyped): string | null {
-  const si = numbers.label?.nutrientKgPerM2;
-  if (!si) return null;
-  const unit = attempt(() => readNeed(need.amount, need.unit, 'need.amount')).value?.unit ?? need.unit;
-  return `${showExact(fromSi(si, unit))} ${splitUnit(unit)[0]}`;
+export const needFromLabel = ({ numbers }: WorksheetAnswer, typed: WorksheetTyped): string | null =>
+  numbers.label?.wantedPerM2 ? needText(typed, numbers.label.wantedPerM2) : null;
+
+/**
+ * The need that a product rate meets, as text for its field: for the lowest and the highest rate of a label.
+ *
+ * @param rateSi kg/m2, or L/m2 for a liquid, above 0
+ * @returns null where the label does not say enough
+ * @example needAtRate(answer, typed, 0.0146) // '0.72 lb' for 3 lb/1000 ft2 of 24-0-8
+ */
+export function needAtRate(
+  { reading }: WorksheetAnswer,
+  typed: WorksheetTyped,
+  rateSi: number,
+): string | null {
+  const perM2 = putDown(reading.product, typed.need.of, rateSi);
+  return perM2 ? needText(typed, perM2) : null;
 }
+
+/**
+ * The need times a share, cut to four figures, as text for its field: the most that a rule allows.
+ *
+ * @param share above 0 and at most 1
+ * @returns null while there is no need
+ * @example lessNeed(answer, typed, 0.375) // '0.3 lb' where 0.8 lb was typed
+ */
+export const lessNeed = (
+  { reading }: WorksheetAnswer,
+  typed: WorksheetTyped,
+  share: number,
+): string | null => (reading.need ? needText(typed, reading.need.si * share, 4) : null);
 
 /**
  * The working of a worksheet as text to copy, one line each, incomplete lines left out.
@@ -127,7 +168,16 @@ export function needFromLabel({ numbers }: WorksheetAnswer, { need }: WorksheetT
  */
 export function worksheetText({ lines }: WorksheetAnswer): string {
   const whole = ({ parts }: Working) => parts.every((part) => part.type !== 'term' || part.shown !== null);
-  return [lines.need, ...lines.areas, lines.total, lines.packages, lines.covers, lines.back, lines.label]
+  return [
+    lines.need,
+    ...lines.areas,
+    lines.total,
+    lines.packages,
+    lines.covers,
+    lines.mix,
+    lines.back,
+    lines.label,
+  ]
     .filter(whole)
     .map((line) => `${line.label}: ${workingText(line)}`)
     .join('\n');

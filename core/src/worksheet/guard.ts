@@ -1,22 +1,36 @@
-import { NUTRIENT_IDS } from '../need/nutrients.ts';
 import type { Kind } from '../quantities/kinds.ts';
 import { isUnitOf } from '../quantities/units.ts';
+import { PRODUCT_KINDS } from '../shelf/product.ts';
+import { NEED_OF } from '../shelf/wanted.ts';
 import type { ShownIn, WorksheetTyped } from './typed.ts';
 
 type Loose = Readonly<Record<string, unknown>>;
 
 const isLoose = (value: unknown): value is Loose => typeof value === 'object' && value !== null;
-const isUnit = (kind: Kind, id: unknown): boolean => typeof id === 'string' && isUnitOf(kind, id);
-const isUnitOrNull = (kind: Kind, id: unknown): boolean => id === null || isUnit(kind, id);
-const isSized = (kind: Kind, value: unknown): value is Loose =>
-  isLoose(value) && typeof value['size'] === 'string' && isUnit(kind, value['unit']);
+const isUnit = (id: unknown, ...kinds: Kind[]): boolean =>
+  typeof id === 'string' && kinds.some((kind) => isUnitOf(kind, id));
+const isText = (value: unknown): value is string => typeof value === 'string';
 
 /** True for a set of units to show worked-out values in. */
 export const isShownIn = (value: unknown): value is ShownIn =>
   isLoose(value) &&
-  isUnitOrNull('massPerArea', value['rate']) &&
-  isUnitOrNull('mass', value['amount']) &&
-  isUnitOrNull('area', value['area']);
+  (value['rate'] === null || isUnit(value['rate'], 'massPerArea', 'volumePerArea')) &&
+  (value['amount'] === null || isUnit(value['amount'], 'mass', 'volume')) &&
+  (value['area'] === null || isUnit(value['area'], 'area'));
+
+const isArea = (area: unknown): boolean =>
+  isLoose(area) &&
+  isText(area['id']) &&
+  isText(area['name']) &&
+  isText(area['size']) &&
+  isUnit(area['unit'], 'area');
+
+const isLabel = (product: unknown): boolean =>
+  isLoose(product) &&
+  isText(product['kind']) &&
+  product['kind'] in PRODUCT_KINDS &&
+  isText(product['grade']) &&
+  ['package', 'coverage', 'labelRate', 'carrier', 'scoop', 'density'].every((part) => isLoose(product[part]));
 
 /**
  * True for something that has the shape of a worksheet, whatever its texts say: for what comes back from a browser's
@@ -25,18 +39,24 @@ export const isShownIn = (value: unknown): value is ShownIn =>
  * @example isWorksheetTyped(blankWorksheet('us', 'a')) // true
  */
 export function isWorksheetTyped(value: unknown): value is WorksheetTyped {
-  if (!isLoose(value) || !isLoose(value['need']) || !Array.isArray(value['areas'])) return false;
-  const { need, grade, areas, package: pack, coverage, shownIn } = value;
+  if (!isLoose(value) || !Array.isArray(value['areas'])) return false;
+  const { need, product, areas, carrier, split, rules, shownIn } = value;
   return (
-    typeof need['amount'] === 'string' &&
-    isUnit('massPerArea', need['unit']) &&
-    NUTRIENT_IDS.some((id) => id === need['nutrient']) &&
-    typeof grade === 'string' &&
-    areas.every(
-      (area) => isSized('area', area) && typeof area['id'] === 'string' && typeof area['name'] === 'string',
-    ) &&
-    isSized('mass', pack) &&
-    isSized('area', coverage) &&
+    isLoose(need) &&
+    isText(need['amount']) &&
+    isUnit(need['unit'], 'massPerArea', 'volumePerArea') &&
+    isText(need['of']) &&
+    need['of'] in NEED_OF &&
+    isLabel(product) &&
+    areas.every(isArea) &&
+    isLoose(carrier) &&
+    isText(carrier['amount']) &&
+    isUnit(carrier['unit'], 'volumePerArea') &&
+    isLoose(split) &&
+    isText(split['portions']) &&
+    isText(split['everyDays']) &&
+    isLoose(rules) &&
+    Array.isArray(rules['soFar']) &&
     isShownIn(shownIn)
   );
 }

@@ -5,18 +5,29 @@ export {
   blankWorksheet,
   MOST_AREAS,
   type AreaTyped,
+  type RuleFactsTyped,
   type ShownIn,
+  type SplitTyped,
   type WorksheetTyped,
 } from './typed.ts';
+export { withNeedOf, withProduct } from './changes.ts';
 export { readDay, readName } from './heading.ts';
 export { isShownIn, isWorksheetTyped } from './guard.ts';
 export { differences, mergeSheets, type Difference, type HeadedSheet, type Side } from './merge.ts';
-export { readWorksheet, type AreaReading, type WorksheetReading } from './readings.ts';
+export {
+  readWorksheet,
+  type AreaReading,
+  type SoFar,
+  type SplitReading,
+  type WorksheetReading,
+} from './readings.ts';
 export type { WorksheetNumbers } from './numbers.ts';
 export type { SheetUnits } from './units.ts';
 export { compareInWords, type Comparison } from './comparison.ts';
 export {
   answerWorksheet,
+  lessNeed,
+  needAtRate,
   needFromLabel,
   worksheetText,
   type DeliveredLine,

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { blankProduct } from '../shelf/index.ts';
 import { blankWorksheet, differences, mergeSheets, type HeadedSheet } from './index.ts';
 
 const base: HeadedSheet = {
@@ -7,7 +8,7 @@ const base: HeadedSheet = {
   onDay: '2026-04-18',
   worksheet: {
     ...blankWorksheet('us', 'a'),
-    grade: '24-0-8',
+    product: { ...blankProduct('dry-fertilizer', 'us'), grade: '24-0-8' },
     areas: [{ id: 'a', name: 'Lawn', size: '62 x 38', unit: 'ft2' }],
   },
 };
@@ -21,7 +22,7 @@ describe('differences', () => {
 
   it('names each term and shows both sides as they read', () => {
     const theirs = change({
-      grade: '22-2-11',
+      product: { ...base.worksheet.product, grade: '22-2-11' },
       areas: [{ id: 'a', name: 'Lawn', size: '60 x 38', unit: 'ft2' }, { id: 'b', name: '', size: '690 m2', unit: 'ft2' }], // prettier-ignore
     });
     expect(differences(base, theirs)).toEqual([
@@ -32,8 +33,8 @@ describe('differences', () => {
   });
 
   it('tells the same number in another unit apart', () => {
-    const kg = change({ need: { nutrient: 'N', amount: '1', unit: 'kg/ha' } });
-    const lb = change({ need: { nutrient: 'N', amount: '1', unit: 'lb/acre' } });
+    const kg = change({ need: { of: 'N', amount: '1', unit: 'kg/ha' } });
+    const lb = change({ need: { of: 'N', amount: '1', unit: 'lb/acre' } });
     expect(differences(kg, lb)).toMatchObject([
       { key: 'need', mine: '1 N (kg / ha)', theirs: '1 N (lb / acre)' },
     ]);
@@ -48,10 +49,12 @@ const side = fc.record({
   onDay: fc.constantFrom('2026-04-18', '2026-04-19'),
   grade: fc.constantFrom('24-0-8', '22-2-11'),
   amount: fc.constantFrom('', '1', '2'),
+  price: fc.constantFrom('', '26.40'),
+  portions: fc.constantFrom('', '2'),
   areas: fc.uniqueArray(fc.record({ id: fc.constantFrom('a', 'b', 'c'), name: fc.constantFrom('', 'Lawn'), size: fc.constantFrom('', '10'), unit: fc.constant('ft2' as const) }), { selector: ({ id }) => id }),
 }); // prettier-ignore
-const built = side.map(({ name, onDay, grade, amount, areas }): HeadedSheet => ({
-  name, onDay, worksheet: { ...base.worksheet, grade, areas, need: { ...base.worksheet.need, amount } },
+const built = side.map(({ name, onDay, grade, amount, price, portions, areas }): HeadedSheet => ({
+  name, onDay, worksheet: { ...base.worksheet, product: { ...base.worksheet.product, grade, price }, areas, split: { portions, everyDays: '28' }, need: { ...base.worksheet.need, amount } },
 })); // prettier-ignore
 
 it('a merge differs from a side in just the terms that were taken from the other', () => {

@@ -1,5 +1,6 @@
 import { UNITS } from '../quantities/units.ts';
-import { NUTRIENTS } from '../need/nutrients.ts';
+import { NEED_OF } from '../shelf/wanted.ts';
+import { blankProduct, PRODUCT_KINDS, type ProductTyped } from '../shelf/product.ts';
 import { isBareNumber } from '../quantities/numbers.ts';
 import type { AreaTyped, WorksheetTyped } from './typed.ts';
 
@@ -12,7 +13,7 @@ export interface HeadedSheet {
 
 /** One term that differs between two versions of a sheet, each side as it reads; null where the side lacks it. */
 export interface Difference {
-  /** Stable key of the term: 'name', 'need', 'grade', 'package', 'coverage', 'shownIn', 'area.<id>'. */
+  /** Stable key of the term: 'name', 'need', 'grade', 'package', 'coverage', 'label', 'carrier', 'split', 'rules', 'shownIn', 'area.<id>'. */
   readonly key: string;
   readonly label: string;
   readonly mine: string | null;
@@ -37,10 +38,41 @@ function shownInText({ shownIn }: WorksheetTyped): string {
   return set.length === 0 ? 'as typed' : set.map((unit) => UNITS[unit].symbol).join(', ');
 }
 
+/** Every text in something typed, in order; units and ids too. */
+const textsIn = (value: unknown): string[] => {
+  if (typeof value === 'string') return value.trim() === '' ? [] : [value.trim()];
+  return typeof value === 'object' && value !== null ? Object.values(value).flatMap(textsIn) : [];
+};
+
+/** Facts of a label that have a term of their own. */
+const OWN_TERMS = new Set(['kind', 'grade', 'package', 'coverage']);
+
+/** What else a label says, besides what has a term of its own: the facts that a blank label lacks. */
+function labelText(product: ProductTyped): string {
+  const blank: Readonly<Record<string, unknown>> = { ...blankProduct(product.kind, 'us') };
+  const said = Object.entries(product).filter(
+    ([key, fact]) => !OWN_TERMS.has(key) && JSON.stringify(fact) !== JSON.stringify(blank[key]),
+  );
+  return [PRODUCT_KINDS[product.kind].words, ...said.flatMap(([, fact]) => textsIn(fact))].join(', ');
+}
+
 /** Every term of a sheet but its areas, as it reads. */
 function termsOf({ name, onDay, worksheet }: HeadedSheet): [key: string, label: string, text: string][] {
-  const { need, grade, package: pack, coverage } = worksheet;
-  const needText = `${need.amount === '' ? 'nothing typed' : need.amount} ${NUTRIENTS[need.nutrient].symbol} (${UNITS[need.unit].symbol})`;
+  const { need, product, carrier, split, rules } = worksheet;
+  const { grade, package: pack, coverage } = product;
+  const needText = `${need.amount === '' ? 'nothing typed' : need.amount} ${NEED_OF[need.of].symbol} (${UNITS[need.unit].symbol})`;
+  const splitText =
+    split.portions === ''
+      ? 'all at once'
+      : `${split.portions} portions, ${split.everyDays || '?'} days apart`;
+  const soFar = rules.soFar.map(({ nutrient, amount }) => `${amount || '?'} ${nutrient}`).join(', ');
+  const rulesText = [
+    rules.setId && 'held against rules',
+    rules.setId,
+    rules.soilTestDay,
+    soFar,
+    soFar && rules.unit,
+  ];
   return [
     ['name', 'Name', name],
     ['onDay', 'Day', onDay],
@@ -48,6 +80,10 @@ function termsOf({ name, onDay, worksheet }: HeadedSheet): [key: string, label: 
     ['grade', 'Grade', grade || 'nothing typed'],
     ['package', 'Package', withUnit(pack.size, pack.unit, UNITS[pack.unit].symbol)],
     ['coverage', 'Covers', withUnit(coverage.size, coverage.unit, UNITS[coverage.unit].symbol)],
+    ['label', 'Label', labelText(product)],
+    ['carrier', 'Spray volume', withUnit(carrier.amount, carrier.unit, UNITS[carrier.unit].symbol)],
+    ['split', 'Portions', splitText],
+    ['rules', 'Rules', rulesText.filter(Boolean).join(', ') || 'none'],
     ['shownIn', 'Shown in', shownInText(worksheet)],
   ];
 }
@@ -95,10 +131,16 @@ export function mergeSheets(
     onDay: side('onDay').onDay,
     worksheet: {
       need: side('need').worksheet.need,
-      grade: side('grade').worksheet.grade,
+      product: {
+        ...side('label').worksheet.product,
+        grade: side('grade').worksheet.product.grade,
+        package: side('package').worksheet.product.package,
+        coverage: side('coverage').worksheet.product.coverage,
+      },
       areas,
-      package: side('package').worksheet.package,
-      coverage: side('coverage').worksheet.coverage,
+      carrier: side('carrier').worksheet.carrier,
+      split: side('split').worksheet.split,
+      rules: side('rules').worksheet.rules,
       shownIn: side('shownIn').worksheet.shownIn,
     },
   };

@@ -1,103 +1,111 @@
-import { attempt, InputError } from '../errors/InputError.ts';
+import { attempt, type InputError } from '../errors/InputError.ts';
 import { countPackages, type PackageCount } from '../loads/packages.ts';
-import { fractionOf } from '../need/grade.ts';
-import type { Nutrient } from '../need/nutrients.ts';
 import { labelRate } from '../need/labelRate.ts';
-import { deliveredAtRate, nutrientAtRate, productRate, type Delivered } from '../need/productRate.ts';
+import { deliveredAtRate, type Delivered } from '../need/productRate.ts';
+import { putDown, rateForNeed, shareOf, type NeedOf } from '../shelf/wanted.ts';
 import type { WorksheetReading } from './readings.ts';
 
-/** The numbers of a worksheet, SI; null where something they need is missing or wrong. */
+/**
+ * The numbers of a worksheet, SI; null where something they need is missing or wrong. Rates are kg/m2 and amounts kg, or
+ * L/m2 and L for a liquid product.
+ */
 export interface WorksheetNumbers {
-  readonly fraction: number | null;
-  readonly rateKgPerM2: number | null;
+  /** Share of what is wanted in the product, as its label states it. */
+  readonly share: number | null;
+  readonly rateSi: number | null;
   readonly areas: readonly {
     readonly id: string;
     readonly areaM2: number | null;
-    readonly amountKg: number | null;
+    readonly amountSi: number | null;
   }[];
   /** All sized ground; null while a size is wrong or none is given. */
   readonly totalM2: number | null;
   /** Named areas without a size, left out of the totals. */
   readonly unsized: number;
-  readonly amountKg: number | null;
+  readonly amountSi: number | null;
   readonly packages: PackageCount | null;
   readonly delivered: readonly Delivered[];
-  /** The need worked out backwards from the total amount, kg/m2: equals the need when all is well. */
-  readonly backKgPerM2: number | null;
+  /** The need worked out backwards from the total amount: equals the need when all is well. */
+  readonly backPerM2: number | null;
   /** Ground that one package covers at this rate, m2. */
   readonly packageCoversM2: number | null;
+  /** Finished spray mix for all the ground, L; null without a spray volume. */
+  readonly mixL: number | null;
   readonly label: LabelNumbers | null;
 }
 
 /** What the label's own coverage puts down. */
 export interface LabelNumbers {
-  readonly rateKgPerM2: number;
+  readonly rateSi: number;
   readonly delivered: readonly Delivered[];
-  /** The wanted nutrient at the label's rate, kg/m2; null without a grade. */
-  readonly nutrientKgPerM2: number | null;
+  /** What is wanted, at the label's rate; null where the label does not say enough. */
+  readonly wantedPerM2: number | null;
   /** Label's rate over the rate worked out: 1 when they agree, above 1 when the label puts down more; null without a need. */
   readonly timesNeed: number | null;
-}
-
-function workLabel(
-  { package: pack, coverage, grade }: WorksheetReading,
-  nutrient: Nutrient,
-  rate: number | null,
-): LabelNumbers | null {
-  if (!pack || !coverage) return null;
-  const rateKgPerM2 = labelRate(pack.si, coverage.areaM2);
-  return {
-    rateKgPerM2,
-    delivered: grade ? deliveredAtRate(rateKgPerM2, grade) : [],
-    nutrientKgPerM2: grade && nutrientAtRate(rateKgPerM2, nutrient, grade),
-    timesNeed: rate === null ? null : rateKgPerM2 / rate,
-  };
 }
 
 const times = (a: number | null, b: number | null): number | null =>
   a === null || b === null ? null : a * b;
 
+function delivers({ product }: WorksheetReading, rateSi: number | null): Delivered[] {
+  const kgPerM2 = times(rateSi, product.kgPerSi);
+  return product.grade && kgPerM2 !== null ? deliveredAtRate(kgPerM2, product.grade) : [];
+}
+
+function workLabel(reading: WorksheetReading, of: NeedOf, rate: number | null): LabelNumbers | null {
+  const { package: pack, coverage } = reading.product;
+  if (!pack || !coverage) return null;
+  const rateSi = labelRate(pack.si, coverage.areaM2);
+  return {
+    rateSi,
+    delivered: delivers(reading, rateSi),
+    wantedPerM2: putDown(reading.product, of, rateSi),
+    timesNeed: rate === null ? null : rateSi / rate,
+  };
+}
+
 /**
  * Works a worksheet out: rate, amount for each area and in all, packages rounded up once, nutrients delivered.
  *
  * @param reading the worksheet as read
- * @param nutrient the nutrient that the need is stated in
+ * @param of what the need is stated in
  * @returns the numbers, and grade.lacks when the product holds none of the nutrient
- * @example workNumbers(reading, 'N').numbers.rateKgPerM2 // 0.016274...
+ * @example workNumbers(reading, 'N').numbers.rateSi // 0.016274...
  */
 export function workNumbers(
   reading: WorksheetReading,
-  nutrient: Nutrient,
+  of: NeedOf,
 ): { numbers: WorksheetNumbers; error: InputError | null } {
-  const { need, grade } = reading;
-  const rate = need && grade ? attempt(() => productRate(need.si, nutrient, grade)) : null;
-  const rateKgPerM2 = rate?.value ?? null;
+  const { need, product } = reading;
+  const rate = attempt(() => need && rateForNeed(product, of, need.si));
+  const rateSi = rate.value;
+  const { package: pack } = product;
 
   const areas = reading.areas.map(({ id, size }) => ({
     id,
     areaM2: size?.areaM2 ?? null,
-    amountKg: times(rateKgPerM2, size?.areaM2 ?? null),
+    amountSi: times(rateSi, size?.areaM2 ?? null),
   }));
   const readable = reading.areas.every(({ state }) => state !== 'wrong');
   const sum = areas.reduce((total, { areaM2 }) => total + (areaM2 ?? 0), 0);
   const totalM2 = readable && sum > 0 ? sum : null;
-  const amountKg = times(rateKgPerM2, totalM2);
-  const fraction = grade && fractionOf(grade, nutrient);
+  const amountSi = times(rateSi, totalM2);
 
   return {
-    error: rate?.error ?? null,
+    error: rate.error?.under('product') ?? null,
     numbers: {
-      fraction,
-      rateKgPerM2,
+      share: shareOf(product, of),
+      rateSi,
       areas,
       totalM2,
       unsized: reading.areas.filter(({ state }) => state === 'unsized').length,
-      amountKg,
-      packages: amountKg !== null && reading.package ? countPackages(amountKg, reading.package.si) : null,
-      delivered: rateKgPerM2 !== null && grade ? deliveredAtRate(rateKgPerM2, grade) : [],
-      packageCoversM2: rateKgPerM2 !== null && reading.package ? reading.package.si / rateKgPerM2 : null,
-      label: workLabel(reading, nutrient, rateKgPerM2),
-      backKgPerM2: amountKg === null || totalM2 === null ? null : times(amountKg / totalM2, fraction),
+      amountSi,
+      packages: amountSi !== null && pack ? countPackages(amountSi, pack.si) : null,
+      delivered: delivers(reading, rateSi),
+      packageCoversM2: rateSi !== null && pack ? pack.si / rateSi : null,
+      mixL: times(reading.carrierSi, totalM2),
+      label: workLabel(reading, of, rateSi),
+      backPerM2: amountSi === null || totalM2 === null ? null : putDown(product, of, amountSi / totalM2),
     },
   };
 }

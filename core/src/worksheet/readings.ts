@@ -1,9 +1,12 @@
 import { attempt, InputError } from '../errors/InputError.ts';
 import { readSize, type SizeReading } from '../ground/size.ts';
-import { readPackage, type PackageReading } from '../loads/packages.ts';
-import { readGrade, type Grade } from '../need/grade.ts';
 import { readNeed, type NeedReading } from '../need/needField.ts';
-import type { AreaTyped, WorksheetTyped } from './typed.ts';
+import type { Nutrient } from '../need/nutrients.ts';
+import { readNumber } from '../quantities/numbers.ts';
+import { readPositive, readQuantity } from '../quantities/quantity.ts';
+import { readLabelFacts, type ProductReading } from '../shelf/readProduct.ts';
+import { readDay } from './heading.ts';
+import type { AreaTyped, RuleFactsTyped, SplitTyped, WorksheetTyped } from './typed.ts';
 
 /** One row of ground as read. `size` is null while nothing, or nothing readable, was typed. */
 export interface AreaReading {
@@ -13,15 +16,31 @@ export interface AreaReading {
   readonly state: 'blank' | 'unsized' | 'wrong' | 'read';
 }
 
+/** Portions as read: a number of them, and the days between two. */
+export interface SplitReading {
+  readonly portions: number;
+  readonly everyDays: number | null;
+}
+
+/** What was put down earlier in the year, kg/m2. */
+export interface SoFar {
+  readonly nutrient: Nutrient;
+  readonly kgPerM2: number;
+}
+
 /** A worksheet as read: each part or null, and every error with its field's path. */
 export interface WorksheetReading {
   readonly need: NeedReading | null;
-  readonly grade: Grade | null;
+  readonly product: ProductReading;
   readonly areas: readonly AreaReading[];
-  readonly package: PackageReading | null;
-  readonly coverage: SizeReading | null;
+  /** Finished mix, L/m2. */
+  readonly carrierSi: number | null;
+  readonly split: SplitReading | null;
+  readonly soFar: readonly SoFar[];
   readonly errors: readonly InputError[];
 }
+
+const MOST_PORTIONS = 24;
 
 function areaState({ name, size }: AreaTyped, read: SizeReading | null): AreaReading['state'] {
   if (read) return 'read';
@@ -29,36 +48,64 @@ function areaState({ name, size }: AreaTyped, read: SizeReading | null): AreaRea
   return name.trim() === '' ? 'blank' : 'unsized';
 }
 
+function readWhole(typed: string, most: number, field: string): number {
+  const { value } = attempt(() => readNumber(typed, field));
+  if (value === null || value < 1 || value > most || !Number.isInteger(value))
+    throw new InputError('count.whole', { field, most, typed });
+  return value;
+}
+
+type Noting = <T>(text: string, read: () => T) => T | null;
+
+function readSplit({ portions, everyDays }: SplitTyped, unlessEmpty: Noting): SplitReading | null {
+  const count = unlessEmpty(portions, () => readWhole(portions, MOST_PORTIONS, 'split.portions'));
+  const days = unlessEmpty(everyDays, () => readWhole(everyDays, 366, 'split.everyDays'));
+  return count === null ? null : { portions: count, everyDays: days };
+}
+
+const readSoFar = ({ soFar, unit }: RuleFactsTyped, unlessEmpty: Noting): SoFar[] =>
+  soFar.flatMap(({ nutrient, amount }, at) => {
+    const wanted = { kind: 'massPerArea', bareUnit: unit, field: `rules.soFar.${at}.amount` } as const;
+    const kgPerM2 = unlessEmpty(amount, () => {
+      const { si } = readQuantity(amount, wanted);
+      if (si >= 0) return si;
+      throw new InputError('count.unreadable', { field: wanted.field, hint: '1.6' });
+    });
+    return kgPerM2 === null ? [] : [{ nutrient, kgPerM2 }];
+  });
+
 /**
  * Reads all that was typed on a worksheet. An empty field is missing, not wrong.
  *
  * @param typed the worksheet as typed
- * @returns the readings; errors carry paths such as `areas.2.size`
+ * @returns the readings; errors carry paths such as `areas.2.size` and `product.grade`
  * @example readWorksheet(blankWorksheet('us', 'a')).errors // []
  */
 export function readWorksheet(typed: WorksheetTyped): WorksheetReading {
   const errors: InputError[] = [];
-  const unlessEmpty = <T>(text: string, read: () => T): T | null => {
+  const unlessEmpty: Noting = (text, read) => {
     if (text.trim() === '') return null;
     const { value, error } = attempt(read);
     if (error) errors.push(error);
     return value;
   };
-  const need = unlessEmpty(typed.need.amount, () =>
-    readNeed(typed.need.amount, typed.need.unit, 'need.amount'),
-  );
-  const grade = unlessEmpty(typed.grade, () => readGrade(typed.grade, 'grade'));
-  const areas = typed.areas.map((area, index): AreaReading => {
-    const size = unlessEmpty(area.size, () => readSize(area.size, area.unit, `areas.${index}.size`));
-    return { id: area.id, name: area.name.trim(), size, state: areaState(area, size) };
-  });
-  const { package: pack, coverage } = typed;
+  const { need, carrier, split, rules } = typed;
+  const product = readLabelFacts(typed.product);
+  errors.push(...product.errors.map((error) => error.under('product')));
+  unlessEmpty(rules.soilTestDay, () => readDay(rules.soilTestDay, 'rules.soilTestDay'));
   return {
-    need,
-    grade,
-    areas,
-    package: unlessEmpty(pack.size, () => readPackage(pack.size, pack.unit, 'package.size')),
-    coverage: unlessEmpty(coverage.size, () => readSize(coverage.size, coverage.unit, 'coverage.size')),
+    need: unlessEmpty(need.amount, () => readNeed(need.amount, need.unit, 'need.amount')),
+    product,
+    areas: typed.areas.map((area, index): AreaReading => {
+      const size = unlessEmpty(area.size, () => readSize(area.size, area.unit, `areas.${index}.size`));
+      return { id: area.id, name: area.name.trim(), size, state: areaState(area, size) };
+    }),
+    carrierSi: unlessEmpty(carrier.amount, () => {
+      const wanted = { kind: 'volumePerArea', bareUnit: carrier.unit, field: 'carrier.amount' } as const;
+      return readPositive(carrier.amount, wanted, 'The spray volume').si;
+    }),
+    split: readSplit(split, unlessEmpty),
+    soFar: readSoFar(rules, unlessEmpty),
     errors,
   };
 }

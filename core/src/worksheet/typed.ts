@@ -1,5 +1,8 @@
+import { blankProduct, type ProductTyped, type RateUnit } from '../shelf/product.ts';
+import type { NeedOf } from '../shelf/wanted.ts';
+import type { PackageUnit } from '../loads/packages.ts';
 import type { Nutrient } from '../need/nutrients.ts';
-import type { AreaUnit, MassPerAreaUnit, MassUnit } from '../quantities/units.ts';
+import type { AreaUnit, MassPerAreaUnit, VolumePerAreaUnit } from '../quantities/units.ts';
 
 /** One row of ground as typed; `id` keeps the row's identity while it moves. */
 export interface AreaTyped {
@@ -11,19 +14,38 @@ export interface AreaTyped {
 
 /** Units that worked-out values are shown in; null follows what was typed. */
 export interface ShownIn {
-  readonly rate: MassPerAreaUnit | null;
-  readonly amount: MassUnit | null;
+  readonly rate: RateUnit | null;
+  readonly amount: PackageUnit | null;
   readonly area: AreaUnit | null;
+}
+
+/** In how many portions the whole is put down, and how many days apart; empty: all at once. */
+export interface SplitTyped {
+  readonly portions: string;
+  readonly everyDays: string;
+}
+
+/** What the crew's rules are held against besides this sheet. */
+export interface RuleFactsTyped {
+  /** Id of the rule set; empty: none. */
+  readonly setId: string;
+  /** Day of the latest soil test of this ground, year-month-day; empty: none. */
+  readonly soilTestDay: string;
+  /** Put down earlier this year. */
+  readonly soFar: readonly { readonly nutrient: Nutrient; readonly amount: string }[];
+  readonly unit: MassPerAreaUnit;
 }
 
 /** Everything that a person typed on one worksheet: texts, and the unit each bare number counts in. */
 export interface WorksheetTyped {
-  readonly need: { readonly nutrient: Nutrient; readonly amount: string; readonly unit: MassPerAreaUnit };
-  readonly grade: string;
+  readonly need: { readonly of: NeedOf; readonly amount: string; readonly unit: RateUnit };
+  /** The label as it stood when it was put on this sheet. */
+  readonly product: ProductTyped;
   readonly areas: readonly AreaTyped[];
-  readonly package: { readonly size: string; readonly unit: MassUnit };
-  /** Ground that one package covers by its label; with the package it is the label's own rate. */
-  readonly coverage: { readonly size: string; readonly unit: AreaUnit };
+  /** Finished spray mix per area, for what is mixed with water. */
+  readonly carrier: { readonly amount: string; readonly unit: VolumePerAreaUnit };
+  readonly split: SplitTyped;
+  readonly rules: RuleFactsTyped;
   readonly shownIn: ShownIn;
 }
 
@@ -41,12 +63,14 @@ export const AS_TYPED: ShownIn = { rate: null, amount: null, area: null };
  */
 export function blankWorksheet(system: 'us' | 'metric', firstAreaId: string): WorksheetTyped {
   const us = system === 'us';
+  const unit = us ? 'lb/1000 ft2' : 'kg/ha';
   return {
-    need: { nutrient: 'N', amount: '', unit: us ? 'lb/1000 ft2' : 'kg/ha' },
-    grade: '',
+    need: { of: 'N', amount: '', unit },
+    product: blankProduct('dry-fertilizer', system),
     areas: [{ id: firstAreaId, name: '', size: '', unit: us ? 'ft2' : 'm2' }],
-    package: { size: '', unit: us ? 'lb' : 'kg' },
-    coverage: { size: '', unit: us ? 'ft2' : 'm2' },
+    carrier: { amount: '', unit: us ? 'gal/1000 ft2' : 'L/ha' },
+    split: { portions: '', everyDays: '' },
+    rules: { setId: '', soilTestDay: '', soFar: [], unit },
     shownIn: AS_TYPED,
   };
 }

@@ -1,9 +1,10 @@
 import { splitUnit, weightPart } from '../need/needField.ts';
-import { NUTRIENTS } from '../need/nutrients.ts';
 import { fromSi } from '../quantities/convert.ts';
 import { isBareNumber } from '../quantities/numbers.ts';
 import { showExact, showNumber, showQuantity } from '../quantities/show.ts';
 import { RATE_AREAS, UNITS, type UnitId } from '../quantities/units.ts';
+import { isUsUnit } from '../shelf/rateUnit.ts';
+import { isNutrient, NEED_OF } from '../shelf/wanted.ts';
 import { operator, term, word, type Term, type Working } from '../working/working.ts';
 import type { WorksheetNumbers } from './numbers.ts';
 import type { WorksheetReading } from './readings.ts';
@@ -32,25 +33,45 @@ const asTyped = (role: string, text: string, origin: Term['origin']): Term =>
 const withBareUnit = (text: string, unit: UnitId): string =>
   isBareNumber(text) ? `${text.trim()} ${UNITS[unit].symbol}` : text;
 
-export function needLine({ typed, reading, numbers, units }: SheetContext): Working {
-  const [mass, area] = splitUnit(reading.need?.unit ?? typed.need.unit);
-  const { fraction } = numbers;
+/** What the need is divided by: the share on the label, and for a liquid what one litre of it weighs. */
+function dividing({ typed, reading, numbers }: SheetContext): Working['parts'] {
+  const { of } = typed.need;
+  const { product } = reading;
+  if (of === 'product') return [];
+  const perVolume = typed.product.gradeBasis === 'volume' && isNutrient(of);
+  const share = numbers.share === null ? null : showExact(numbers.share * 100, 5);
+  const weighs = product.form === 'liquid' && !perVolume;
+  return [
+    operator('÷'),
+    term('fraction', share === null ? null : { number: share, unit: perVolume ? '% (w/v)' : '%' }, {
+      origin: 'label',
+    }),
+    word(isNutrient(of) ? 'in' : 'in the product'),
+    ...(isNutrient(of) ? [asTyped('grade', typed.product.grade, 'label')] : []),
+    ...(weighs
+      ? [
+          operator('÷'),
+          asTyped('density', withBareUnit(typed.product.density.text, typed.product.density.unit), 'label'),
+        ]
+      : []),
+  ];
+}
+
+export function needLine(context: SheetContext): Working {
+  const { typed, reading, numbers, units } = context;
+  const { need } = typed;
+  const [amount, area] = splitUnit(reading.need?.unit ?? need.unit);
   return {
     id: 'need',
     label: 'What the ground needs',
     parts: [
-      asTyped('need.amount', withBareUnit(weightPart(typed.need.amount), mass), 'typed'),
-      term('need.nutrient', { number: NUTRIENTS[typed.need.nutrient].symbol, unit: '' }, { origin: 'typed' }),
+      asTyped('need.amount', withBareUnit(weightPart(need.amount), amount), 'typed'),
+      term('need.of', { number: NEED_OF[need.of].symbol, unit: '' }, { origin: 'typed' }),
       word('on each'),
       term('need.per', { number: RATE_AREAS[area].symbol, unit: '' }, { origin: 'typed' }),
-      operator('÷'),
-      term('fraction', fraction === null ? null : { number: showExact(fraction * 100, 5), unit: '%' }, {
-        origin: 'label',
-      }),
-      word('in'),
-      asTyped('grade', typed.grade, 'label'),
+      ...dividing(context),
       operator('='),
-      worked('rate', numbers.rateKgPerM2, units.rate, true),
+      worked('rate', numbers.rateSi, units.rate, true),
     ],
   };
 }
@@ -72,9 +93,9 @@ export function areaLine({ typed, reading, numbers, units }: SheetContext, index
       operator('='),
       worked('area.size', size?.areaM2 ?? null, units.area),
       operator('×'),
-      worked('rate', numbers.rateKgPerM2, units.rate),
+      worked('rate', numbers.rateSi, units.rate),
       operator('='),
-      worked('area.amount', numbers.areas[index]!.amountKg, units.amount, true),
+      worked('area.amount', numbers.areas[index]!.amountSi, units.amount, true),
     ],
   };
 }
@@ -84,11 +105,11 @@ export function totalLine({ numbers, units }: SheetContext): Working {
     id: 'total',
     label: 'In all',
     parts: [
-      worked('rate', numbers.rateKgPerM2, units.rate),
+      worked('rate', numbers.rateSi, units.rate),
       operator('×'),
       worked('total.area', numbers.totalM2, units.area),
       operator('='),
-      worked('total.amount', numbers.amountKg, units.amount, true),
+      worked('total.amount', numbers.amountSi, units.amount, true),
     ],
   };
 }
@@ -103,9 +124,9 @@ export function packageLine({ typed, numbers, units }: SheetContext): Working {
     id: 'packages',
     label: 'Packages',
     parts: [
-      worked('total.amount', numbers.amountKg, units.amount),
+      worked('total.amount', numbers.amountSi, units.amount),
       operator('÷'),
-      asTyped('package.size', withBareUnit(typed.package.size, typed.package.unit), 'label'),
+      asTyped('package.size', withBareUnit(typed.product.package.size, typed.product.package.unit), 'label'),
       operator('='),
       term('package.exact', exact, { unrounded: packages && showNumber(packages.exact, 7) }),
       word('so take'),
@@ -120,38 +141,61 @@ const perAreaOf = (symbol: string, line: Term): Term =>
     ? { ...line, shown: { ...line.shown, unit: line.shown.unit.replace(' /', ` ${symbol} /`) } }
     : line;
 
-export function backLine({ typed, reading, numbers, units }: SheetContext): Working {
-  const { symbol } = NUTRIENTS[typed.need.nutrient];
-  const unit = reading.need?.unit ?? typed.need.unit;
+/** What is wanted as it is put down: in the unit of the need. */
+function wanted({ typed, reading }: SheetContext, role: string, si: number | null): Term {
+  const { of, unit } = typed.need;
+  return perAreaOf(NEED_OF[of].symbol, worked(role, si, reading.need?.unit ?? unit, true));
+}
+
+export function backLine(context: SheetContext): Working {
+  const { typed, numbers, units } = context;
+  const { grade, name } = typed.product;
   return {
     id: 'back',
     label: 'Back-check',
     parts: [
-      worked('total.amount', numbers.amountKg, units.amount),
-      word(`of ${reading.grade?.typed.trim() ?? 'the product'} on`),
+      worked('total.amount', numbers.amountSi, units.amount),
+      word(`of ${grade.trim() || name.trim() || 'the product'} on`),
       worked('total.area', numbers.totalM2, units.area),
       word('puts down'),
-      perAreaOf(symbol, worked('back', numbers.backKgPerM2, unit, true)),
+      wanted(context, 'back', numbers.backPerM2),
     ],
   };
 }
 
-/** The label read backwards: package over the ground it covers, and the wanted nutrient in that rate. */
-export function labelLine({ typed, reading, numbers, units }: SheetContext): Working {
-  const unit = reading.need?.unit ?? typed.need.unit;
-  const { symbol } = NUTRIENTS[typed.need.nutrient];
-  const { size, unit: coverageUnit } = typed.coverage;
+/** The label read backwards: package over the ground it covers, and what is wanted of it in that rate. */
+export function labelLine(context: SheetContext): Working {
+  const { typed, numbers, units } = context;
+  const { package: pack, coverage } = typed.product;
   return {
     id: 'label',
     label: 'What the label does',
     parts: [
-      asTyped('label.package', withBareUnit(typed.package.size, typed.package.unit), 'label'),
+      asTyped('label.package', withBareUnit(pack.size, pack.unit), 'label'),
       word('covers'),
-      asTyped('coverage.size', withBareUnit(size, coverageUnit), 'label'),
+      asTyped('coverage.size', withBareUnit(coverage.size, coverage.unit), 'label'),
       operator('='),
-      worked('label.rate', numbers.label?.rateKgPerM2 ?? null, units.rate),
+      worked('label.rate', numbers.label?.rateSi ?? null, units.rate),
       word('puts down'),
-      perAreaOf(symbol, worked('label.nutrient', numbers.label?.nutrientKgPerM2 ?? null, unit, true)),
+      wanted(context, 'label.nutrient', numbers.label?.wantedPerM2 ?? null),
+    ],
+  };
+}
+
+/** The finished spray mix for all the ground, for what is put down with water. */
+export function mixLine({ typed, numbers, units }: SheetContext): Working {
+  const { amount, unit } = typed.carrier;
+  const volume = isUsUnit(unit) ? 'gal' : 'L';
+  return {
+    id: 'mix',
+    label: 'Spray mix',
+    parts: [
+      asTyped('carrier.amount', withBareUnit(amount, unit), 'typed'),
+      operator('×'),
+      worked('total.area', numbers.totalM2, units.area),
+      operator('='),
+      worked('mix', numbers.mixL, volume, true),
+      word('of finished mix'),
     ],
   };
 }
@@ -162,9 +206,9 @@ export function coversLine({ typed, numbers, units }: SheetContext): Working {
     id: 'covers',
     label: 'One package at this rate',
     parts: [
-      asTyped('label.package', withBareUnit(typed.package.size, typed.package.unit), 'label'),
+      asTyped('label.package', withBareUnit(typed.product.package.size, typed.product.package.unit), 'label'),
       operator('÷'),
-      worked('rate', numbers.rateKgPerM2, units.rate),
+      worked('rate', numbers.rateSi, units.rate),
       operator('='),
       worked('covers', numbers.packageCoversM2, units.area, true),
     ],

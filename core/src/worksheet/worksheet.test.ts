@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { blankProduct, type ProductTyped } from '../shelf/index.ts';
 import { workingText } from '../working/index.ts';
 import {
   answerWorksheet,
@@ -10,12 +11,17 @@ import {
 } from './index.ts';
 
 const plain = (text: string) => text.replaceAll('\u202f', ' ');
+const label = (more: Partial<ProductTyped> = {}): ProductTyped => ({
+  ...blankProduct('dry-fertilizer', 'us'),
+  grade: '24-0-8',
+  package: { size: '40', unit: 'lb' },
+  ...more,
+});
 const sheet = (sizes: [string, string][], more: Partial<WorksheetTyped> = {}): WorksheetTyped => ({
   ...blankWorksheet('us', 'a'),
-  need: { nutrient: 'N', amount: '0.8', unit: 'lb/1000 ft2' },
-  grade: '24-0-8',
+  need: { of: 'N', amount: '0.8', unit: 'lb/1000 ft2' },
+  product: label(),
   areas: sizes.map(([name, size], i) => ({ id: String(i), name, size, unit: 'ft2' })),
-  package: { size: '40', unit: 'lb' },
   ...more,
 });
 const answer = (typed: WorksheetTyped) => answerWorksheet(typed, AS_TYPED);
@@ -27,14 +33,14 @@ describe('a worksheet with three areas', () => {
   it('adds them up and rounds packages once', () => {
     expect(three.numbers.totalM2).toBeCloseTo(totalM2, 9);
     const kg = ((0.8 * 0.45359237) / 92.90304 / 0.24) * totalM2;
-    expect(three.numbers.amountKg).toBeCloseTo(kg, 12);
+    expect(three.numbers.amountSi).toBeCloseTo(kg, 12);
     expect(three.numbers.packages).toMatchObject({ whole: 1 });
-    expect(three.numbers.packages!.leftKg).toBeCloseTo(40 * 0.45359237 - kg, 12);
-    expect(three.numbers.areas.reduce((sum, a) => sum + a.amountKg!, 0)).toBeCloseTo(kg, 12);
+    expect(three.numbers.packages!.leftSi).toBeCloseTo(40 * 0.45359237 - kg, 12);
+    expect(three.numbers.areas.reduce((sum, a) => sum + a.amountSi!, 0)).toBeCloseTo(kg, 12);
   });
 
   it('gives the need back from the total', () => {
-    expect(three.numbers.backKgPerM2! / ((0.8 * 0.45359237) / 92.90304)).toBeCloseTo(1, 12);
+    expect(three.numbers.backPerM2! / ((0.8 * 0.45359237) / 92.90304)).toBeCloseTo(1, 12);
   });
 
   it('writes lines that read like a page', () => {
@@ -92,17 +98,15 @@ describe('an incomplete worksheet', () => {
   });
 
   it('gives no total while a size is wrong, with the path of the field', () => {
-    const wrong = answer(sheet([['Lawn', '1000'], ['Bank', '5 blorps']], { package: { size: 'x', unit: 'lb' } })); // prettier-ignore
-    expect(wrong.numbers).toMatchObject({ totalM2: null, amountKg: null, packages: null });
-    expect(wrong.errors.map(({ field }) => field)).toEqual(['areas.1.size', 'package.size']);
+    const wrong = answer(sheet([['Lawn', '1000'], ['Bank', '5 blorps']], { product: label({ package: { size: 'x', unit: 'lb' } }) })); // prettier-ignore
+    expect(wrong.numbers).toMatchObject({ totalM2: null, amountSi: null, packages: null });
+    expect(wrong.errors.map(({ field }) => field)).toEqual(['product.package.size', 'areas.1.size']);
   });
 
   it('points at the grade when it lacks the nutrient', () => {
-    const lacking = answer(
-      sheet([['Lawn', '1000']], { need: { nutrient: 'Fe', amount: '1', unit: 'lb/acre' } }),
-    );
-    expect(lacking.errors).toMatchObject([{ code: 'grade.lacks', field: 'grade' }]);
-    expect(lacking.numbers.rateKgPerM2).toBeNull();
+    const lacking = answer(sheet([['Lawn', '1000']], { need: { of: 'Fe', amount: '1', unit: 'lb/acre' } }));
+    expect(lacking.errors).toMatchObject([{ code: 'grade.lacks', field: 'product.grade' }]);
+    expect(lacking.numbers.rateSi).toBeNull();
   });
 });
 
@@ -110,23 +114,23 @@ describe('units of what is worked out', () => {
   it('falls to ounces or grams below one pound or kilogram', () => {
     expect(answer(sheet([['Bed', '100']])).units.amount).toBe('oz');
     expect(
-      answer(sheet([['Bed', '5 m2']], { need: { nutrient: 'N', amount: '40', unit: 'kg/ha' } })).units.amount,
+      answer(sheet([['Bed', '5 m2']], { need: { of: 'N', amount: '40', unit: 'kg/ha' } })).units.amount,
     ).toBe('g');
     expect(
-      answer(sheet([['Bed', '690 m2']], { need: { nutrient: 'N', amount: '4', unit: 'g/m2' } })).units,
-    ).toEqual({ rate: 'g/m2', amount: 'kg', area: 'm2' });
+      answer(sheet([['Bed', '690 m2']], { need: { of: 'N', amount: '4', unit: 'g/m2' } })).units,
+    ).toMatchObject({ rate: 'g/m2', amount: 'kg', area: 'm2' });
   });
 
   it('follows what is preferred, and before that what is set on the sheet', () => {
     const typed = sheet([['Lawn', '690 m2']]);
-    expect(answerWorksheet(typed, { ...AS_TYPED, rate: 'kg/ha', area: 'm2' }).units).toEqual({
+    expect(answerWorksheet(typed, { ...AS_TYPED, rate: 'kg/ha', area: 'm2' }).units).toMatchObject({
       rate: 'kg/ha',
       amount: 'kg',
       area: 'm2',
     });
     expect(answerWorksheet(typed, { ...AS_TYPED, amount: 'g' }).units.amount).toBe('kg');
     const onSheet = { ...typed, shownIn: { ...AS_TYPED, amount: 'g' as const } };
-    expect(answerWorksheet(onSheet, { rate: 'kg/ha', amount: 'lb', area: 'm2' }).units).toEqual({
+    expect(answerWorksheet(onSheet, { rate: 'kg/ha', amount: 'lb', area: 'm2' }).units).toMatchObject({
       rate: 'kg/ha',
       amount: 'g',
       area: 'm2',
@@ -135,9 +139,12 @@ describe('units of what is worked out', () => {
 
   it('handles elemental needs from an oxide label', () => {
     const k = answer(
-      sheet([['Lawn', '100 m2']], { grade: '0-0-60', need: { nutrient: 'K', amount: '50', unit: 'kg/ha' } }),
+      sheet([['Lawn', '100 m2']], {
+        product: label({ grade: '0-0-60' }),
+        need: { of: 'K', amount: '50', unit: 'kg/ha' },
+      }),
     );
-    expect(k.numbers.rateKgPerM2).toBeCloseTo(0.005 / 0.4980906, 12);
+    expect(k.numbers.rateSi).toBeCloseTo(0.005 / 0.4980906, 12);
     expect(k.delivered.find(({ nutrient }) => nutrient === 'K2O')).toMatchObject({
       part: 'asked',
       other: { nutrient: 'K', shown: { number: '50.0' } },
@@ -146,11 +153,11 @@ describe('units of what is worked out', () => {
 });
 
 describe('the label read backwards', () => {
-  const label = (coverage: string, more: Partial<WorksheetTyped> = {}) =>
-    answer(sheet([['Lawn', '7400']], { coverage: { size: coverage, unit: 'ft2' }, ...more }));
+  const covering = (size: string) =>
+    answer(sheet([['Lawn', '7400']], { product: label({ coverage: { size, unit: 'ft2' } }) }));
 
   it('reference case B: 40 lb covers 12 000 ft2', () => {
-    const { numbers, lines, labelAgainstNeed, labelDelivers } = label('12 000');
+    const { numbers, lines, labelAgainstNeed, labelDelivers } = covering('12 000');
     expect(numbers.label!.timesNeed).toBeCloseTo(1, 12);
     expect(labelAgainstNeed).toEqual({ verdict: 'same', words: 'as much' });
     expect(plain(workingText(lines.label))).toBe(
@@ -161,21 +168,103 @@ describe('the label read backwards', () => {
   });
 
   it.each([['10,000', '20.0 % more'], ['15 000', '20.0 % less'], ['4800', '2.50 times as much'], ['12 040', 'as much']])('%s ft2 is %s', (coverage, words) => {
-    expect(label(coverage).labelAgainstNeed?.words).toBe(words);
+    expect(covering(coverage).labelAgainstNeed?.words).toBe(words);
   }); // prettier-ignore
 
   it('works without a need, and gives the need that it meets', () => {
     const typed = sheet([], {
-      need: { nutrient: 'N', amount: '', unit: 'kg/ha' },
-      coverage: { size: '12 000', unit: 'ft2' },
+      need: { of: 'N', amount: '', unit: 'kg/ha' },
+      product: label({ coverage: { size: '12 000', unit: 'ft2' } }),
     });
     const given = answer(typed);
     expect(given.numbers.label!.timesNeed).toBeNull();
     expect(needFromLabel(given, typed)).toBe('39.05942 kg');
-    expect(needFromLabel(answer({ ...typed, grade: '' }), { ...typed, grade: '' })).toBeNull();
+    const without = { ...typed, product: { ...typed.product, grade: '' } };
+    expect(needFromLabel(answer(without), without)).toBeNull();
   });
 
   it('points at a coverage that cannot be', () => {
-    expect(label('0').errors).toMatchObject([{ field: 'coverage.size', code: 'quantity.not-positive' }]);
+    expect(covering('0').errors).toMatchObject([
+      { field: 'product.coverage.size', code: 'quantity.not-positive' },
+    ]);
+  });
+});
+
+describe('what is not a dry fertilizer', () => {
+  const liquid = label({
+    kind: 'liquid-fertilizer',
+    grade: '28-0-0',
+    density: { text: '1.28', unit: 'kg/L' },
+    package: { size: '10', unit: 'L' },
+  });
+  const ofLiquid = (more: Partial<ProductTyped> = {}) =>
+    answer(
+      sheet([['Green', '640 m2']], {
+        need: { of: 'N', amount: '25', unit: 'kg/ha' },
+        product: { ...liquid, ...more },
+        carrier: { amount: '500', unit: 'L/ha' },
+      }),
+    );
+
+  it('reference case D: a liquid by volume, and the mix that it goes into', () => {
+    const { numbers, lines, units, left } = ofLiquid();
+    expect(numbers.rateSi! * 1e4).toBeCloseTo(69.754464, 6);
+    expect(numbers.amountSi! * 1000).toBeCloseTo(4464.285714, 6);
+    expect(numbers.mixL).toBeCloseTo(32, 9);
+    expect(units).toMatchObject({ rate: 'L/ha', amount: 'L', delivered: 'kg/ha' });
+    expect(left).toMatchObject({ unit: 'L', number: '5.54' });
+    expect(plain(workingText(lines.need))).toBe(
+      '25 kg N on each ha ÷ 28 % in 28-0-0 ÷ 1.28 kg/L = 69.8 L / ha',
+    );
+    expect(plain(workingText(lines.mix))).toBe('500 L / ha × 640 m² = 32.0 L of finished mix');
+    expect(plain(workingText(lines.back))).toBe('4.46 L of 28-0-0 on 640 m² puts down 25.0 kg N / ha');
+  });
+
+  it('a label in grams per 100 mL needs no density', () => {
+    const { numbers, lines } = ofLiquid({ gradeBasis: 'volume', density: { text: '', unit: 'kg/L' } });
+    expect(numbers.rateSi! * 1e4).toBeCloseTo(25 / 0.28, 9);
+    expect(plain(workingText(lines.need))).toBe('25 kg N on each ha ÷ 28 % (w/v) in 28-0-0 = 89.3 L / ha');
+    expect(numbers.delivered[0]!.kgPerM2).toBeCloseTo(0.0025, 12);
+  });
+
+  it('a need in US units is shown in US volumes', () => {
+    const us = answer(sheet([['Green', '5000']], { product: liquid }));
+    expect(us.units).toMatchObject({ rate: 'fl oz/1000 ft2', amount: 'gal', delivered: 'lb/1000 ft2' });
+    expect(answer(sheet([['Bed', '100']], { product: liquid })).units.amount).toBe('fl oz');
+  });
+
+  it('reference case C: active ingredient on a carrier', () => {
+    const carrier = answer(
+      sheet([['Lawn', '1000 m2']], {
+        need: { of: 'ai', amount: '0.6', unit: 'kg/ha' },
+        product: label({ kind: 'granular-carrier', grade: '', load: '0.43 %' }),
+      }),
+    );
+    expect(carrier.numbers.rateSi! * 1e4).toBeCloseTo(139.534884, 6);
+    expect(plain(workingText(carrier.lines.need))).toBe(
+      '0.6 kg active ingredient on each ha ÷ 0.43 % in the product = 140 kg / ha',
+    );
+  });
+
+  it('a rate of the product itself is taken as it is', () => {
+    const direct = answer(sheet([['Lawn', '1000']], { need: { of: 'product', amount: '3.2', unit: 'lb/1000 ft2' } })); // prettier-ignore
+    expect(plain(workingText(direct.lines.need))).toBe(
+      '3.2 lb of product on each 1000 ft² = 3.20 lb / 1000 ft²',
+    );
+    expect(direct.delivered[0]!.shown.number).toBe('0.768');
+  });
+
+  it('points at portions that cannot be, and at what was put down before', () => {
+    const wrong = answer({
+      ...sheet([['Lawn', '1000']]),
+      split: { portions: '2.5', everyDays: '0' },
+      rules: { setId: '', soilTestDay: 'May', soFar: [{ nutrient: 'N', amount: '-1' }], unit: 'kg/ha' },
+    });
+    expect(wrong.errors.map(({ field }) => field)).toEqual([
+      'rules.soilTestDay',
+      'split.portions',
+      'split.everyDays',
+      'rules.soFar.0.amount',
+    ]);
   });
 });

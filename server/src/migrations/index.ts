@@ -5,18 +5,19 @@ import { SequelizeStorage, Umzug, type RunnableMigration } from 'umzug';
 import { crewsAndJobs } from './001-crews-and-jobs.ts';
 import { labelCoverage } from './002-label-coverage.ts';
 import { products } from './003-products.ts';
+import { asTyped } from './004-as-typed.ts';
 
 type Migration = RunnableMigration<Sequelize>;
 
-const MIGRATIONS: Migration[] = [crewsAndJobs, labelCoverage, products];
+const MIGRATIONS: Migration[] = [crewsAndJobs, labelCoverage, products, asTyped];
 
-/** Brings the database up to date; does nothing when it is. */
-export async function migrate(sequelize: Sequelize): Promise<void> {
+/** Brings the database up to date, or up to one migration by its name; does nothing when it is. */
+export async function migrate(sequelize: Sequelize, to?: string): Promise<void> {
   const umzug = new Umzug({
     migrations: MIGRATIONS,
     context: sequelize,
     storage: new SequelizeStorage({ sequelize, tableName: 'migrations' }),
     logger: undefined,
   });
-  await umzug.up();
+  await umzug.up(to === undefined ? {} : { to });
 }

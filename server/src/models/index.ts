@@ -1,6 +1,6 @@
 // Models: the tables as Sequelize sees them. Every table carries crewId, every query is scoped by it.
 // SI values are doubles beside the text and unit that were typed.
-import type { AreaUnit, MassPerAreaUnit, MassUnit, Nutrient, ProductKind } from '@steady-scatter/core';
+import type { AreaUnit } from '@steady-scatter/core';
 import {
   DataTypes,
   Model,
@@ -24,20 +24,12 @@ export class JobRow extends Model<InferAttributes<JobRow>, InferCreationAttribut
   declare isSample: boolean;
   declare name: string;
   declare onDay: string;
-  declare nutrient: Nutrient;
-  declare needTyped: string;
-  declare needUnit: MassPerAreaUnit;
-  declare needKgPerM2: number | null;
-  declare gradeTyped: string;
-  declare packageTyped: string;
-  declare packageUnit: MassUnit;
-  declare packageKg: number | null;
-  declare coverageTyped: string;
-  declare coverageUnit: AreaUnit;
+  /** The worksheet as typed but for its areas, JSON. */
+  declare typed: string;
+  declare needSi: number | null;
+  declare packageSi: number | null;
   declare coverageM2: number | null;
-  declare shownRateUnit: MassPerAreaUnit | null;
-  declare shownAmountUnit: MassUnit | null;
-  declare shownAreaUnit: AreaUnit | null;
+  declare rateSi: number | null;
   declare updatedAt: CreationOptional<Date>;
   declare deletedAt: Date | null;
   declare areas?: NonAttribute<JobAreaRow[]>;
@@ -54,22 +46,24 @@ export class JobAreaRow extends Model<InferAttributes<JobAreaRow>, InferCreation
   declare areaM2: number | null;
 }
 
-export class ProductRow extends Model<InferAttributes<ProductRow>, InferCreationAttributes<ProductRow>> {
+/** A thing that is stored as it was typed: a product, a soil test, a set of rules. */
+export class DocumentRow extends Model<InferAttributes<DocumentRow>, InferCreationAttributes<DocumentRow>> {
   declare id: string;
   declare crewId: string;
   declare version: number;
   declare isSample: boolean;
-  declare kind: ProductKind;
   declare name: string;
-  /** The label as typed, JSON. */
+  /** As typed, JSON. */
   declare typed: string;
-  declare packageSi: number | null;
-  declare densityKgPerL: number | null;
-  declare priceCents: number | null;
-  declare stockPackages: number | null;
+  /** The SI values of what was typed, JSON. */
+  declare si: string;
   declare updatedAt: CreationOptional<Date>;
   declare deletedAt: Date | null;
 }
+
+export class ProductRow extends DocumentRow {}
+export class SoilTestRow extends DocumentRow {}
+export class RuleSetRow extends DocumentRow {}
 
 const { UUID, STRING, INTEGER, DOUBLE, DATEONLY, DATE, BOOLEAN, TEXT } = DataTypes;
 
@@ -87,20 +81,11 @@ export function defineModels(sequelize: Sequelize): void {
       isSample: BOOLEAN,
       name: STRING,
       onDay: DATEONLY,
-      nutrient: STRING,
-      needTyped: STRING,
-      needUnit: STRING,
-      needKgPerM2: DOUBLE,
-      gradeTyped: STRING,
-      packageTyped: STRING,
-      packageUnit: STRING,
-      packageKg: DOUBLE,
-      coverageTyped: STRING,
-      coverageUnit: STRING,
+      typed: TEXT('medium'),
+      needSi: DOUBLE,
+      packageSi: DOUBLE,
       coverageM2: DOUBLE,
-      shownRateUnit: STRING,
-      shownAmountUnit: STRING,
-      shownAreaUnit: STRING,
+      rateSi: DOUBLE,
       updatedAt: DATE(3),
       deletedAt: DATE(3),
     },
@@ -119,23 +104,19 @@ export function defineModels(sequelize: Sequelize): void {
     },
     { sequelize, tableName: 'jobAreas', timestamps: false },
   );
-  ProductRow.init(
-    {
-      id: { type: UUID, primaryKey: true },
-      crewId: UUID,
-      version: INTEGER,
-      isSample: BOOLEAN,
-      kind: STRING,
-      name: STRING,
-      typed: TEXT('medium'),
-      packageSi: DOUBLE,
-      densityKgPerL: DOUBLE,
-      priceCents: INTEGER,
-      stockPackages: DOUBLE,
-      updatedAt: DATE(3),
-      deletedAt: DATE(3),
-    },
-    { sequelize, tableName: 'products' },
-  );
+  const document = {
+    id: { type: UUID, primaryKey: true },
+    crewId: UUID,
+    version: INTEGER,
+    isSample: BOOLEAN,
+    name: STRING,
+    typed: TEXT('medium'),
+    si: TEXT('medium'),
+    updatedAt: DATE(3),
+    deletedAt: DATE(3),
+  };
+  ProductRow.init({ ...document }, { sequelize, tableName: 'products' });
+  SoilTestRow.init({ ...document }, { sequelize, tableName: 'soilTests' });
+  RuleSetRow.init({ ...document }, { sequelize, tableName: 'ruleSets' });
   JobRow.hasMany(JobAreaRow, { as: 'areas', foreignKey: 'jobId' });
 }

@@ -1,12 +1,42 @@
 import { openApi } from '@steady-scatter/contract';
 import { QueryTypes, type Sequelize } from 'sequelize';
+import { productService, ruleSetService, soilTestService } from '../services/documents.ts';
 import { jobService } from '../services/jobs.ts';
-import { productService } from '../services/products.ts';
+import type { Versioned } from '../services/versioned.ts';
 import type { Handlers } from './mount.ts';
+
+interface Keeping<One extends string, Many extends string> {
+  readonly one: One;
+  readonly many: Many;
+}
+
+type ById = { readonly crewId: string; readonly params: { readonly id: string } };
+
+/** The five handlers of a kind of thing that is kept. */
+const kept = <One extends string, Many extends string, Write, Wire, Listed>(
+  { one, many }: Keeping<One, Many>,
+  service: Omit<Versioned<Write, Wire>, 'list'> & { list(crewId: string): Promise<Listed[]> },
+) =>
+  ({
+    [`list${many}`]: ({ crewId }: ById) => service.list(crewId),
+    [`read${one}`]: ({ crewId, params }: ById) => service.read(crewId, params.id),
+    [`write${one}`]: ({ crewId, params, body }: ById & { body: Write }) =>
+      service.write(crewId, params.id, body),
+    [`delete${one}`]: async ({ crewId, params }: ById) => {
+      await service.remove(crewId, params.id);
+      return undefined;
+    },
+    [`restore${one}`]: ({ crewId, params }: ById) => service.restore(crewId, params.id),
+  }) as unknown as KeptHandlers<One, Many, Write, Wire, Listed>;
+
+type KeptHandlers<One extends string, Many extends string, Write, Wire, Listed> = {
+  readonly [Name in `list${Many}`]: (call: { crewId: string }) => Promise<Listed[]>;
+} & { readonly [Name in `read${One}` | `restore${One}`]: (call: ById) => Promise<Wire> } & {
+  readonly [Name in `write${One}`]: (call: ById & { body: Write }) => Promise<Wire>;
+} & { readonly [Name in `delete${One}`]: (call: ById) => Promise<undefined> };
 
 /** The handlers of all routes: thin, one call each. */
 export function createHandlers(sequelize: Sequelize): Handlers {
-  const jobs = jobService(sequelize);
   const products = productService(sequelize);
   return {
     async health() {
@@ -14,21 +44,17 @@ export function createHandlers(sequelize: Sequelize): Handlers {
       return { status: 'ok', database: 'ok' };
     },
     describe: async () => openApi(),
-    listJobs: ({ crewId }) => jobs.list(crewId),
-    readJob: ({ crewId, params }) => jobs.read(crewId, params.id),
-    writeJob: ({ crewId, params, body }) => jobs.write(crewId, params.id, body),
-    async deleteJob({ crewId, params }) {
-      await jobs.remove(crewId, params.id);
+    ...kept({ one: 'Job', many: 'Jobs' }, jobService(sequelize)),
+    ...kept({ one: 'Product', many: 'Products' }, products),
+    async addProducts({ crewId, body }) {
+      await products.addAll(crewId, body);
       return undefined;
     },
-    restoreJob: ({ crewId, params }) => jobs.restore(crewId, params.id),
-    listProducts: ({ crewId }) => products.list(crewId),
-    readProduct: ({ crewId, params }) => products.read(crewId, params.id),
-    writeProduct: ({ crewId, params, body }) => products.write(crewId, params.id, body),
-    async deleteProduct({ crewId, params }) {
-      await products.remove(crewId, params.id);
+    async deleteProducts({ crewId, body }) {
+      await products.removeAll(crewId, body.ids);
       return undefined;
     },
-    restoreProduct: ({ crewId, params }) => products.restore(crewId, params.id),
+    ...kept({ one: 'SoilTest', many: 'SoilTests' }, soilTestService(sequelize)),
+    ...kept({ one: 'RuleSet', many: 'RuleSets' }, ruleSetService(sequelize)),
   };
 }

@@ -1,17 +1,37 @@
-import { jobWrite, productWrite } from '@steady-scatter/contract';
-import type { Sequelize } from 'sequelize';
+import { jobWrite, productWrite, ruleSetWrite, soilTestWrite } from '@steady-scatter/contract';
+import type { ModelStatic, Sequelize } from 'sequelize';
 import { z } from 'zod';
 import demo from '../../../demo/tarn-hollow.json' with { type: 'json' };
-import { CrewRow, ProductRow } from '../models/index.ts';
+import { CrewRow, JobRow, ProductRow, RuleSetRow, SoilTestRow } from '../models/index.ts';
 import { jobService } from './jobs.ts';
-import { productService } from './products.ts';
+import { productService, ruleSetService, soilTestService } from './documents.ts';
+import type { Versioned } from './versioned.ts';
 
 const row = z.intersection(z.object({ id: z.uuid() }), z.record(z.string(), z.unknown()));
 const demoShape = z.object({
   crew: z.object({ id: z.uuid(), name: z.string() }),
-  jobs: z.array(row),
   products: z.array(row),
+  soilTests: z.array(row),
+  ruleSets: z.array(row),
+  jobs: z.array(row),
 });
+
+/** One shelf of things: loaded when the crew has none of the kind, deleted ones counted. */
+interface Shelf<Write> {
+  readonly model: ModelStatic<JobRow> | ModelStatic<ProductRow>;
+  readonly schema: z.ZodType<Write>;
+  readonly service: Pick<Versioned<Write, unknown>, 'write'>;
+  readonly rows: readonly z.infer<typeof row>[];
+}
+
+async function load<Write>(crewId: string, { model, schema, service, rows }: Shelf<Write>): Promise<void> {
+  if ((await (model as ModelStatic<ProductRow>).count({ where: { crewId } })) > 0) return;
+  for (const { id, ...rest } of rows) {
+    // One after the other, so that the order is the same on every machine.
+    // oxlint-disable-next-line no-await-in-loop
+    await service.write(crewId, id, schema.parse({ version: 0, ...rest }), true);
+  }
+}
 
 /**
  * Loads Tarn Hollow through the same checks as any write, and answers the id of its crew. Each shelf of things is
@@ -19,22 +39,17 @@ const demoShape = z.object({
  * stays deleted.
  */
 export async function seedDemo(sequelize: Sequelize): Promise<string> {
-  const { crew, jobs, products } = demoShape.parse(demo);
-  const isNew = (await CrewRow.findByPk(crew.id)) === null;
-  if (isNew) await CrewRow.create({ ...crew, isDemo: true });
-  const onShelf = productService(sequelize);
-  const onList = jobService(sequelize);
-  // One after the other, so that the order is the same on every machine.
-  /* oxlint-disable no-await-in-loop */
-  if ((await ProductRow.count({ where: { crewId: crew.id } })) === 0) {
-    for (const { id, ...rest } of products) {
-      await onShelf.write(crew.id, id, productWrite.parse({ version: 0, ...rest }), true);
-    }
-  }
-  if (isNew) {
-    for (const { id, ...rest } of jobs)
-      await onList.write(crew.id, id, jobWrite.parse({ version: 0, ...rest }), true);
-  }
-  /* oxlint-enable no-await-in-loop */
+  const { crew, products, soilTests, ruleSets, jobs } = demoShape.parse(demo);
+  if ((await CrewRow.findByPk(crew.id)) === null) await CrewRow.create({ ...crew, isDemo: true });
+  const [shelf, soil, rules, list] = [
+    productService(sequelize),
+    soilTestService(sequelize),
+    ruleSetService(sequelize),
+    jobService(sequelize),
+  ];
+  await load(crew.id, { model: ProductRow, schema: productWrite, service: shelf, rows: products });
+  await load(crew.id, { model: SoilTestRow, schema: soilTestWrite, service: soil, rows: soilTests });
+  await load(crew.id, { model: RuleSetRow, schema: ruleSetWrite, service: rules, rows: ruleSets });
+  await load(crew.id, { model: JobRow, schema: jobWrite, service: list, rows: jobs });
   return crew.id;
 }

@@ -2,6 +2,8 @@ import type { Job, JobSummary, JobWrite } from '@steady-scatter/contract';
 import {
   answerWorksheet,
   AS_TYPED,
+  blankWorksheet,
+  completeProduct,
   readWorksheet,
   workingText,
   type WorksheetTyped,
@@ -9,27 +11,18 @@ import {
 import type { InferCreationAttributes } from 'sequelize';
 import type { JobAreaRow, JobRow } from '../models/index.ts';
 
-/** What a write changes in a job's row: texts and units as typed, SI values as core reads them. */
+/** What a write changes in a job's row: the sheet as typed, and the SI values of it. */
 export function jobColumns({ name, onDay, worksheet }: JobWrite) {
-  const { need, grade, package: pack, coverage, shownIn } = worksheet;
-  const reading = readWorksheet(worksheet);
+  const { areas: _, ...typed } = worksheet;
+  const { reading, numbers } = answerWorksheet(worksheet, AS_TYPED);
   return {
     name,
     onDay,
-    nutrient: need.nutrient,
-    needTyped: need.amount,
-    needUnit: need.unit,
-    needKgPerM2: reading.need?.si ?? null,
-    gradeTyped: grade,
-    packageTyped: pack.size,
-    packageUnit: pack.unit,
-    packageKg: reading.package?.si ?? null,
-    coverageTyped: coverage.size,
-    coverageUnit: coverage.unit,
-    coverageM2: reading.coverage?.areaM2 ?? null,
-    shownRateUnit: shownIn.rate,
-    shownAmountUnit: shownIn.amount,
-    shownAreaUnit: shownIn.area,
+    typed: JSON.stringify(typed),
+    needSi: reading.need?.si ?? null,
+    packageSi: reading.product.package?.si ?? null,
+    coverageM2: reading.product.coverage?.areaM2 ?? null,
+    rateSi: numbers.rateSi,
   };
 }
 
@@ -54,13 +47,12 @@ export function areaColumns(
 
 function worksheetOf(row: JobRow): WorksheetTyped {
   const areas = (row.areas ?? []).toSorted((a, b) => a.position - b.position);
+  const kept = JSON.parse(row.typed) as WorksheetTyped;
   return {
-    need: { nutrient: row.nutrient, amount: row.needTyped, unit: row.needUnit },
-    grade: row.gradeTyped,
+    ...blankWorksheet('us', ''),
+    ...kept,
+    product: completeProduct(kept.product),
     areas: areas.map(({ id, name, sizeTyped, sizeUnit }) => ({ id, name, size: sizeTyped, unit: sizeUnit })),
-    package: { size: row.packageTyped, unit: row.packageUnit },
-    coverage: { size: row.coverageTyped, unit: row.coverageUnit },
-    shownIn: { rate: row.shownRateUnit, amount: row.shownAmountUnit, area: row.shownAreaUnit },
   };
 }
 
@@ -88,11 +80,11 @@ export function summaryOf(row: JobRow): JobSummary {
     name: row.name,
     onDay: row.onDay,
     need: typed.need.amount === '' ? '' : workingText({ ...lines.need, parts: lines.need.parts.slice(0, 4) }),
-    grade: typed.grade,
+    product: typed.product.name || typed.product.grade,
     areas: numbers.areas.filter(({ areaM2 }) => areaM2 !== null).length,
     areaNames: typed.areas.map(({ name }) => name).filter((name) => name !== ''),
     totalM2: numbers.totalM2,
-    amountKg: numbers.amountKg,
+    amountSi: numbers.amountSi,
     units: { amount: units.amount, area: units.area },
   };
 }

@@ -1,5 +1,13 @@
-import { blankWorksheet, type WorksheetTyped } from '@steady-scatter/core';
+import { blankProduct, blankWorksheet, type ProductTyped, type WorksheetTyped } from '@steady-scatter/core';
 import { v7 } from 'uuid';
+
+/** The label of 24-0-8 in 40-lb bags. */
+export const sampleLabel = (more: Partial<ProductTyped> = {}): ProductTyped => ({
+  ...blankProduct('dry-fertilizer', 'us'),
+  grade: '24-0-8',
+  package: { size: '40 lb', unit: 'lb' },
+  ...more,
+});
 
 /** A job as a client would write it: 24-0-8 on two areas, in mixed units. */
 export function sampleWrite(more: Record<string, unknown> = {}, sheet: Partial<WorksheetTyped> = {}) {
@@ -9,13 +17,12 @@ export function sampleWrite(more: Record<string, unknown> = {}, sheet: Partial<W
     onDay: '2026-04-18',
     worksheet: {
       ...blankWorksheet('us', v7()),
-      need: { nutrient: 'N', amount: '0.8', unit: 'lb/1000 ft2' },
-      grade: '24-0-8',
+      need: { of: 'N', amount: '0.8', unit: 'lb/1000 ft2' },
+      product: sampleLabel(),
       areas: [
         { id: v7(), name: 'Bandstand lawn', size: "62' x 38'", unit: 'ft2' },
         { id: v7(), name: 'Slipway bank', size: '330 m2', unit: 'ft2' },
       ],
-      package: { size: '40 lb', unit: 'lb' },
       ...sheet,
     },
     ...more,

@@ -1,6 +1,8 @@
 import {
   job,
   product,
+  ruleSet,
+  soilTest,
   problem,
   ROUTES,
   type AnswerOf,
@@ -16,7 +18,7 @@ type Input<Name extends RouteName> = { params?: ParamsOf<Name>; body?: BodyOf<Na
 
 const conflict = z.object({
   title: z.literal('Changed elsewhere'),
-  theirs: z.union([job, product]).nullable(),
+  theirs: z.union([job, product, soilTest, ruleSet]).nullable(),
 });
 
 async function readProblem(response: Response): Promise<ApiProblem> {

@@ -1,16 +1,22 @@
 import { noteSilence } from './connection.ts';
 import { Unreachable } from './errors.ts';
 
-type Call = (typeof import('./call.ts'))['call'];
-
-async function load(): Promise<Call> {
+/**
+ * Loads a part of the app that something is kept with. That it does not come means that the server does not answer.
+ *
+ * @throws Unreachable
+ */
+export async function loadPart<Part>(load: () => Promise<Part>): Promise<Part> {
   try {
-    return (await import('./call.ts')).call;
+    return await load();
   } catch {
     noteSilence();
     throw new Unreachable('The server does not answer.');
   }
 }
 
+type Call = (typeof import('./call.ts'))['call'];
+
 /** As `call`, with the wire and its schemas loaded when something is first asked: a new sheet works without them. */
-export const call: Call = async (name, input) => (await load())(name, input);
+export const call: Call = async (name, input) =>
+  (await loadPart(() => import('./call.ts'))).call(name, input);

@@ -1,6 +1,6 @@
 import { Box, Button, chakra, IconButton } from '@chakra-ui/react';
 import type { JobSummary } from '@steady-scatter/contract';
-import { MISSING, showQuantity, type UnitId } from '@steady-scatter/core';
+import { MISSING, showQuantity, UNITS, type PackageUnit, type UnitId } from '@steady-scatter/core';
 import { Plus, Trash2 } from 'lucide-react';
 import { Link } from 'react-router';
 import { explain } from '../api/explain.ts';
@@ -9,11 +9,16 @@ import { Message } from '../ui/Message.tsx';
 import { useNotices } from '../ui/notices.tsx';
 import { TopBar } from '../ui/TopBar.tsx';
 import { dayText } from '../ui/dayText.ts';
-import { useJobActs, useJobList } from './useJobs.ts';
+import { jobActs } from './jobActs.ts';
+import { useJobList } from './useJobs.ts';
 import { NameLink } from '../ui/NameLink.tsx';
 import { SampleBadge } from '../ui/SampleBadge.tsx';
 
 const COLUMNS = { base: '1fr auto', lg: '104px minmax(240px, 2fr) 1.4fr 1.1fr 170px 90px 40px' };
+
+/** The preferred unit, unless it measures something else than this product. */
+const amountUnit = (preferred: PackageUnit | null, own: PackageUnit): PackageUnit =>
+  preferred && UNITS[preferred].kind === UNITS[own].kind ? preferred : own;
 
 const shown = (si: number | null, unit: UnitId): string => {
   if (si === null) return MISSING;
@@ -63,7 +68,7 @@ function JobRow({ job, onDelete }: { job: JobSummary; onDelete(): void }) {
         {job.need || MISSING}
       </Box>
       <Box role="cell" gridColumn={{ base: 1, lg: 'auto' }} overflowWrap="anywhere">
-        {job.grade || MISSING}
+        {job.product || MISSING}
       </Box>
       <Box role="cell" hideBelow="lg" textAlign="right" whiteSpace="nowrap">
         {areas} {areas === 1 ? 'area' : 'areas'}, {shown(job.totalM2, preferred.area ?? units.area)}
@@ -75,7 +80,7 @@ function JobRow({ job, onDelete }: { job: JobSummary; onDelete(): void }) {
         whiteSpace="nowrap"
         fontVariantNumeric="tabular-nums"
       >
-        {shown(job.amountKg, preferred.amount ?? units.amount)}
+        {shown(job.amountSi, amountUnit(preferred.amount, units.amount))}
       </Box>
       <Box
         role="cell"
@@ -141,7 +146,6 @@ const Empty = () => (
 /** All kept jobs, the latest day first. */
 export default function JobsPage() {
   const { data: jobs, error, refetch } = useJobList();
-  const { remove, restore } = useJobActs();
   const notices = useNotices();
   if (error && !jobs)
     return (
@@ -153,14 +157,15 @@ export default function JobsPage() {
       />
     );
 
-  const onDelete = ({ id, name }: JobSummary) =>
-    remove.mutate(id, {
-      onSuccess: () => {
-        document.getElementById('jobs-heading')?.focus();
-        notices.undoable(`Deleted “${name}”.`, () => restore.mutate(id));
-      },
-      onError: (failure) => notices.tell(explain(failure)),
-    });
+  async function onDelete({ id, name }: JobSummary) {
+    try {
+      await jobActs.remove(id);
+      document.getElementById('jobs-heading')?.focus();
+      notices.undoable(`Deleted “${name}”.`, () => jobActs.restore(id));
+    } catch (failure) {
+      notices.tell(explain(failure));
+    }
+  }
 
   return (
     <>
@@ -179,7 +184,11 @@ export default function JobsPage() {
         </chakra.h1>
       </TopBar>
       <Box as="main" id="main" padding={{ base: '0 16px 24px', md: '4px 24px 24px' }}>
-        {jobs?.length === 0 ? <Empty /> : <JobTable jobs={jobs ?? []} onDelete={onDelete} />}
+        {jobs?.length === 0 ? (
+          <Empty />
+        ) : (
+          <JobTable jobs={jobs ?? []} onDelete={(job) => void onDelete(job)} />
+        )}
       </Box>
     </>
   );

@@ -1,7 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { MISSING, ORIGINS, termText, worksheetText, type Origin, type Working } from '@steady-scatter/core';
 import { Copy, Printer } from 'lucide-react';
-import { useState, type KeyboardEvent, type ReactNode } from 'react';
+import { lazy, Suspense, useState, type KeyboardEvent, type ReactNode } from 'react';
 import { useWatch } from 'react-hook-form';
 import { AnswerBar } from '../load/AnswerBar.tsx';
 import { AnswerPanel } from '../load/AnswerPanel.tsx';
@@ -18,6 +18,8 @@ import { termOf } from '../ui/termShown.ts';
 import { UNDERLINE } from '../ui/origin.ts';
 import { TopBar } from '../ui/TopBar.tsx';
 import { useSheet, useSheetForm } from './sheet.tsx';
+
+const PlanSections = lazy(() => import('../season/PlanSections.tsx'));
 
 const SHOWN_ORIGINS = ['typed', 'measured', 'label'] as const satisfies readonly Origin[];
 
@@ -48,8 +50,8 @@ function useStops(): Stop[] {
     {
       id: 'load',
       label: 'Load',
-      holds: numbers.amountKg === null ? 'nothing to weigh yet' : roleText(lines.total, 'total.amount'),
-      lacks: numbers.amountKg === null,
+      holds: numbers.amountSi === null ? 'nothing to weigh yet' : roleText(lines.total, 'total.amount'),
+      lacks: numbers.amountSi === null,
     },
   ];
 }
@@ -111,10 +113,10 @@ export function SheetView({ heading, acts }: { heading: ReactNode; acts: ReactNo
       run: () => goToStop(id),
     })),
   ]);
-  const grade = useWatch({ control: useSheetForm().control, name: 'worksheet.grade' });
+  const { name, grade } = useWatch({ control: useSheetForm().control, name: 'worksheet.product' });
   return (
     <Box onKeyDown={goOnWithEnter}>
-      <title>{grade ? `${grade} · Steady Scatter` : 'Steady Scatter'}</title>
+      <title>{name || grade ? `${name || grade} · Steady Scatter` : 'Steady Scatter'}</title>
       <TopBar
         acts={
           <>
@@ -142,6 +144,9 @@ export function SheetView({ heading, acts }: { heading: ReactNode; acts: ReactNo
           <GroundSection onEnter={() => setCurrent('ground')} />
           <LoadSection onEnter={() => setCurrent('load')} />
           <LabelSection onEnter={() => setCurrent('load')} />
+          <Suspense fallback={null}>
+            <PlanSections />
+          </Suspense>
           <Legend />
         </Box>
         <AnswerPanel />

@@ -1,4 +1,4 @@
-import { blankWorksheet } from '@steady-scatter/core';
+import { blankProduct, blankWorksheet } from '@steady-scatter/core';
 import { expect, it } from 'vitest';
 import { dropDraft, loadDraft, saveDraft, type Draft, type DraftStore } from './drafts.ts';
 
@@ -14,7 +14,14 @@ function memory(): DraftStore & { held: Map<string, string> } {
 
 const draft: Draft = {
   baseVersion: 3,
-  form: { name: 'Half', onDay: '', worksheet: { ...blankWorksheet('us', 'a'), grade: '240-8' } },
+  form: {
+    name: 'Half',
+    onDay: '',
+    worksheet: {
+      ...blankWorksheet('us', 'a'),
+      product: { ...blankProduct('dry-fertilizer', 'us'), grade: '240-8' },
+    },
+  },
 };
 
 it('holds one draft for each job and one for the new sheet, unreadable texts and all', () => {
@@ -33,7 +40,7 @@ it.each([
   ['of an older form', JSON.stringify({ format: 0, ...draft })],
   [
     'with a unit that no longer exists',
-    JSON.stringify({ format: 2, ...draft }).replace('lb/1000 ft2', 'stone/rood'),
+    JSON.stringify({ format: 3, ...draft }).replace('lb/1000 ft2', 'stone/rood'),
   ],
   ['of another kind', '[]'],
 ])('passes over a draft that is %s', (_, text) => {
@@ -59,10 +66,19 @@ it('says so when the storage is full or forbidden', () => {
   expect(() => dropDraft(forbidden, null)).not.toThrow();
 });
 
-it('takes a draft that an earlier version of the app left', () => {
+it.each([1, 2])('takes a draft that an earlier version of the app left, format %i', (format) => {
   const store = memory();
-  const { coverage: _, ...before } = draft.form.worksheet;
-  const old = { format: 1, baseVersion: 3, form: { ...draft.form, worksheet: before } };
+  const { areas, shownIn, product } = draft.form.worksheet;
+  const { grade, package: pack, coverage } = product;
+  const before = {
+    need: { nutrient: 'N', amount: '', unit: 'lb/1000 ft2' },
+    grade,
+    areas,
+    package: pack,
+    ...(format === 2 ? { coverage } : {}),
+    shownIn,
+  };
+  const old = { format, baseVersion: 3, form: { ...draft.form, worksheet: before } };
   store.held.set('steady-scatter.draft.new', JSON.stringify(old));
   expect(loadDraft(store, null)).toEqual(draft);
 });

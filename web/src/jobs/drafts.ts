@@ -1,4 +1,10 @@
-import { blankWorksheet, isWorksheetTyped, type HeadedSheet } from '@steady-scatter/core';
+import {
+  blankWorksheet,
+  completeProduct,
+  isWorksheetTyped,
+  type HeadedSheet,
+  type ProductTyped,
+} from '@steady-scatter/core';
 
 /** What is on a sheet: its heading and the worksheet as typed. */
 export type SheetForm = HeadedSheet;
@@ -9,7 +15,7 @@ export interface Draft {
   readonly baseVersion: number;
 }
 
-const FORMAT = 2;
+const FORMAT = 3;
 
 interface Stored {
   format?: unknown;
@@ -17,14 +23,24 @@ interface Stored {
   form?: { name?: unknown; onDay?: unknown; worksheet?: Readonly<Record<string, unknown>> };
 }
 
-/** Brings a draft of an earlier version of the app to this one. Format 1 knew no coverage. */
+/** Brings a draft of an earlier version of the app to this one: its product stood on the sheet, not as a label. */
 function upgrade(raw: Stored): Stored {
-  if (raw.format !== 1) return raw;
-  const { coverage } = blankWorksheet(
-    /"unit":"k?g"/.test(JSON.stringify(raw.form?.worksheet?.['package'])) ? 'metric' : 'us',
-    '',
-  );
-  return { ...raw, format: FORMAT, form: { ...raw.form, worksheet: { ...raw.form?.worksheet, coverage } } };
+  const old = raw.form?.worksheet;
+  if ((raw.format !== 1 && raw.format !== 2) || !old) return raw;
+  const { need, grade, package: pack, coverage, ...rest } = old;
+  const metric = /"unit":"k?g"/.test(JSON.stringify(pack));
+  const { nutrient, ...asked } = need as { nutrient?: unknown };
+  const worksheet = {
+    ...blankWorksheet(metric ? 'metric' : 'us', ''),
+    ...rest,
+    need: { ...asked, of: nutrient },
+    product: completeProduct({
+      grade,
+      package: pack,
+      ...(coverage ? { coverage } : {}),
+    } as Partial<ProductTyped>),
+  };
+  return { ...raw, format: FORMAT, form: { ...raw.form, worksheet } };
 }
 
 const PREFIX = 'steady-scatter.draft.';

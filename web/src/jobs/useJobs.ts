@@ -1,25 +1,21 @@
-import type { Job, JobSummary, JobWrite } from '@steady-scatter/contract';
+import type { Job, JobSummary } from '@steady-scatter/contract';
 import { useQuery } from '@tanstack/react-query';
 import { call } from '../api/lazyCall.ts';
-import { useKeptActs } from '../api/useKeptActs.ts';
+import { queries } from '../api/queries.ts';
 
-const ROOT = 'jobs';
+/** First part of the keys of all queries about jobs. */
+export const JOBS_ROOT = 'jobs';
 
 /** The list of kept jobs. */
 export const useJobList = () =>
-  useQuery<JobSummary[]>({ queryKey: [ROOT], queryFn: ({ signal }) => call('listJobs', { signal }) });
+  useQuery<JobSummary[]>(
+    { queryKey: [JOBS_ROOT], queryFn: ({ signal }) => call('listJobs', { signal }) },
+    queries,
+  );
 
 /** One kept job. */
 export const useJob = (id: string) =>
-  useQuery<Job>({
-    queryKey: [ROOT, id],
-    queryFn: ({ signal }) => call('readJob', { params: { id }, signal }),
-  });
-
-/** Keeps, deletes and restores jobs. */
-export const useJobActs = () =>
-  useKeptActs<Job, JobWrite>(ROOT, {
-    write: (id, body) => call('writeJob', { params: { id }, body }),
-    remove: (id) => call('deleteJob', { params: { id } }),
-    restore: (id) => call('restoreJob', { params: { id } }),
-  });
+  useQuery<Job>(
+    { queryKey: [JOBS_ROOT, id], queryFn: ({ signal }) => call('readJob', { params: { id }, signal }) },
+    queries,
+  );

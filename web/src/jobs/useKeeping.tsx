@@ -5,12 +5,12 @@ import type { UseFormReturn } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import { v7 as newId } from 'uuid';
 import { explain } from '../api/explain.ts';
+import { loadPart } from '../api/lazyCall.ts';
 import { jobConflict, useConflict } from '../conflict/useConflict.tsx';
 import { useNotices } from '../ui/notices.tsx';
 import type { SheetForm } from './drafts.ts';
 import { copyOf, formOf } from './sheetForms.ts';
 import type { useDraft } from './useDraft.ts';
-import { useJobActs } from './useJobs.ts';
 
 interface Keeping {
   form: UseFormReturn<SheetForm>;
@@ -19,6 +19,9 @@ interface Keeping {
   baseVersion: number;
   setBaseVersion(version: number): void;
 }
+
+/** The acts, loaded when something is first kept or deleted. */
+const acts = async () => (await loadPart(() => import('./jobActs.ts'))).jobActs;
 
 /** What stops a heading from being kept: the sentence, and the field to go to. */
 function headingError({ name, onDay }: SheetForm): { field: 'name' | 'onDay'; message: string } | null {
@@ -30,10 +33,10 @@ function headingError({ name, onDay }: SheetForm): { field: 'name' | 'onDay'; me
 
 /** Keeping, deleting, duplicating a sheet, and deciding when two people changed it. */
 export function useKeeping({ form, job, draft, baseVersion, setBaseVersion }: Keeping) {
-  const { keep, remove, restore, adopt } = useJobActs();
   const notices = useNotices();
   const navigate = useNavigate();
   const [newJobId] = useState(() => newId());
+  const [isPending, setPending] = useState(false);
   const [wrongHeading, setWrongHeading] = useState<string>();
 
   const conflict = useConflict(() => form.getValues(), {
@@ -49,7 +52,7 @@ export function useKeeping({ form, job, draft, baseVersion, setBaseVersion }: Ke
         await navigate('/jobs');
         return;
       }
-      await adopt(theirs);
+      await (await acts()).adopt(theirs);
       form.reset(formOf(theirs));
       draft.clear();
       setBaseVersion(theirs.version);
@@ -59,7 +62,7 @@ export function useKeeping({ form, job, draft, baseVersion, setBaseVersion }: Ke
 
   async function bringBack({ id }: Job, sheet: SheetForm) {
     try {
-      const back = await restore.mutateAsync(id);
+      const back = await (await acts()).restore(id);
       await write(sheet, back.version);
     } catch (error) {
       notices.tell(explain(error));
@@ -67,10 +70,11 @@ export function useKeeping({ form, job, draft, baseVersion, setBaseVersion }: Ke
   }
 
   async function write(sheet: SheetForm, version: number) {
+    setPending(true);
     try {
       const id = job?.id ?? newJobId;
       const { name, onDay, worksheet } = sheet;
-      const kept = await keep.mutateAsync({ id, write: { name, onDay, worksheet, version } });
+      const kept = await (await acts()).write(id, { name, onDay, worksheet, version });
       draft.clear();
       setBaseVersion(kept.version);
       notices.tell(`Kept “${kept.name}”.`);
@@ -79,11 +83,13 @@ export function useKeeping({ form, job, draft, baseVersion, setBaseVersion }: Ke
       const met = jobConflict(error);
       if (met) conflict.show(met);
       else notices.tell(explain(error));
+    } finally {
+      setPending(false);
     }
   }
 
   return {
-    isPending: keep.isPending,
+    isPending,
     wrongHeading,
     conflictDialog: conflict.dialog,
     async keep() {
@@ -102,9 +108,9 @@ export function useKeeping({ form, job, draft, baseVersion, setBaseVersion }: Ke
     },
     async remove({ id, name }: Job) {
       try {
-        await remove.mutateAsync(id);
+        await (await acts()).remove(id);
         draft.clear();
-        notices.undoable(`Deleted “${name}”.`, () => restore.mutate(id));
+        notices.undoable(`Deleted “${name}”.`, async () => (await acts()).restore(id));
         await navigate('/jobs');
       } catch (error) {
         notices.tell(explain(error));
@@ -112,10 +118,7 @@ export function useKeeping({ form, job, draft, baseVersion, setBaseVersion }: Ke
     },
     async duplicate() {
       try {
-        const copy = await keep.mutateAsync({
-          id: newId(),
-          write: { ...copyOf(form.getValues()), version: 0 },
-        });
+        const copy = await (await acts()).write(newId(), { ...copyOf(form.getValues()), version: 0 });
         notices.tell(`This is the copy, “${copy.name}”.`);
         await navigate(`/jobs/${copy.id}`);
       } catch (error) {

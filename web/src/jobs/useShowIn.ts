@@ -1,19 +1,26 @@
-import type { ShownIn } from '@steady-scatter/core';
+import { UNITS, type ShownIn } from '@steady-scatter/core';
 import { useWatch } from 'react-hook-form';
-import { MASS_CHOICES, RATE_CHOICES, symbolOf } from '../need/units.ts';
+import { MASS_CHOICES, RATE_CHOICES, symbolOf, VOLUME_CHOICES, VOLUME_RATE_CHOICES } from '../need/units.ts';
 import { AREA_CHOICES } from '../ground/units.ts';
 import type { ShowIn } from '../ui/ResultTerm.tsx';
-import { useSheetForm } from './sheet.tsx';
+import { useSheet, useSheetForm } from './sheet.tsx';
 
-const CHOICES = { rate: RATE_CHOICES, amount: MASS_CHOICES, area: AREA_CHOICES } as const;
+const CHOICES = {
+  massPerArea: RATE_CHOICES,
+  volumePerArea: VOLUME_RATE_CHOICES,
+  mass: MASS_CHOICES,
+  volume: VOLUME_CHOICES,
+  area: AREA_CHOICES,
+} as const;
 
 /** How one kind of worked-out value is shown on the open sheet, and how to change that. */
 export function useShowIn(kind: keyof ShownIn): ShowIn {
   const form = useSheetForm();
+  const { kind: measures } = UNITS[useSheet().answer.units[kind]];
   const shownIn = useWatch({ control: form.control, name: 'worksheet.shownIn' });
   return {
     chosen: shownIn[kind],
-    options: CHOICES[kind].map((id) => ({ id, symbol: symbolOf(id) })),
+    options: CHOICES[measures as keyof typeof CHOICES].map((id) => ({ id, symbol: symbolOf(id) })),
     onPick: (id) => form.setValue('worksheet.shownIn', { ...shownIn, [kind]: id }, { shouldDirty: true }),
   };
 }

@@ -5,7 +5,9 @@ import {
   RATE_AREAS,
   splitUnit,
   type DeliveredLine,
+  isNutrient,
   type WorksheetAnswer,
+  type WorksheetTyped,
 } from '@steady-scatter/core';
 import { useWatch } from 'react-hook-form';
 import { useSheet, useSheetForm } from '../jobs/sheet.tsx';
@@ -16,14 +18,20 @@ import { Bags } from './Bags.tsx';
 const PART_WORDS = { asked: 'as asked', along: 'comes along', none: 'none' } as const;
 
 /** What still stands between the sheet and its answer, as the next act. */
-export function nextAct({ numbers, errors }: WorksheetAnswer, need: string, grade: string): string | null {
-  if (numbers.amountKg !== null)
+export function nextAct(
+  { numbers, errors }: WorksheetAnswer,
+  { need, product }: WorksheetTyped,
+): string | null {
+  if (numbers.amountSi !== null)
     return numbers.unsized === 0 ? null : `${numbers.unsized} named area without a size is left out.`;
   if (errors.length === 1) return 'One entry cannot be read yet; the sentence under it says why.';
   if (errors.length > 1)
     return `${errors.length} entries cannot be read yet; the sentences under them say why.`;
-  if (need.trim() === '') return 'Type how much nutrient each area needs.';
-  if (grade.trim() === '') return 'Type the grade from the label.';
+  if (need.amount.trim() === '') return 'Type how much nutrient each area needs.';
+  if (isNutrient(need.of) && product.grade.trim() === '') return 'Type the grade from the label.';
+  if (numbers.rateSi === null && need.of === 'ai')
+    return 'Type how much active ingredient the product holds.';
+  if (numbers.rateSi === null) return 'Type the density from the label.';
   return 'Type the size of the ground.';
 }
 
@@ -75,7 +83,7 @@ function DeliveredRow({ line }: { line: DeliveredLine }) {
 function Delivered() {
   const { answer } = useSheet();
   if (answer.delivered.length === 0) return null;
-  const area = RATE_AREAS[splitUnit(answer.units.rate)[1]].symbol;
+  const area = RATE_AREAS[splitUnit(answer.units.delivered)[1]].symbol;
   return (
     <Box marginTop="18px">
       <Box fontSize="15px" fontWeight="semibold" color="ink.soft" marginBottom="4px">
@@ -96,9 +104,9 @@ function Delivered() {
 export function AnswerPanel() {
   const { answer } = useSheet();
   const form = useSheetForm();
-  const { need, grade } = useWatch({ control: form.control, name: 'worksheet' });
+  const worksheet = useWatch({ control: form.control, name: 'worksheet' });
   const shown = termShown(answer.lines.total, 'total.amount');
-  const next = nextAct(answer, need.amount, grade);
+  const next = nextAct(answer, worksheet);
   return (
     <Box
       as="section"
@@ -119,7 +127,7 @@ export function AnswerPanel() {
     >
       <Box>
         <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
-          Weigh out, in all
+          {answer.reading.product.form === 'liquid' ? 'Measure out, in all' : 'Weigh out, in all'}
         </Box>
         <BigNumber number={shown?.number ?? MISSING} unit={shown?.unit ?? ''} live />
         {next && (

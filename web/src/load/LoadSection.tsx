@@ -19,7 +19,7 @@ const NAMES = {
 export function LoadSection({ onEnter }: { onEnter(): void }) {
   const { answer, errorAt } = useSheet();
   const form = useSheetForm();
-  const typed = useWatch({ control: form.control, name: 'worksheet.package.size' });
+  const typed = useWatch({ control: form.control, name: 'worksheet.product.package.size' });
   const { total, packages, covers, back } = answer.lines;
   const area = useShowIn('area');
   const showIn = {
@@ -38,9 +38,9 @@ export function LoadSection({ onEnter }: { onEnter(): void }) {
         editors={{ 'package.size': <PackageTerm label="Package size" unitLabel="unit of the package" /> }}
       />
       <FieldErrors
-        error={errorAt('package.size')}
+        error={errorAt('product.package.size')}
         typed={typed}
-        onUse={(text) => form.setValue('worksheet.package.size', text, { shouldDirty: true })}
+        onUse={(text) => form.setValue('worksheet.product.package.size', text, { shouldDirty: true })}
       />
       <Box marginTop="12px" paddingTop="10px" borderTopWidth="1px" borderColor="line">
         {answer.numbers.packageCoversM2 !== null && (
@@ -49,7 +49,7 @@ export function LoadSection({ onEnter }: { onEnter(): void }) {
             <WorkingLine working={covers} names={NAMES} showIn={showIn} size="plain" />
           </Box>
         )}
-        {answer.numbers.backKgPerM2 !== null && (
+        {answer.numbers.backPerM2 !== null && (
           <WorkingLine working={back} names={NAMES} showIn={showIn} size="plain" />
         )}
       </Box>

@@ -1,6 +1,7 @@
 import { Box, Button } from '@chakra-ui/react';
 import {
   attempt,
+  NEED_OF,
   needFromLabel,
   NUTRIENTS,
   readSize,
@@ -23,11 +24,11 @@ import { needsUnit, symbolOf } from './units.ts';
 
 function CoverageTerm() {
   const form = useSheetForm();
-  const { size, unit } = useWatch({ control: form.control, name: 'worksheet.coverage' });
+  const { size, unit } = useWatch({ control: form.control, name: 'worksheet.product.coverage' });
   const reading = attempt(() => readSize(size, unit, '')).value;
   return (
     <TypedTerm
-      name="worksheet.coverage.size"
+      name="worksheet.product.coverage.size"
       label="Ground that one package covers"
       placeholder="12 000"
       origin="label"
@@ -42,9 +43,9 @@ function CoverageTerm() {
             preview: reading && ((change) => retypeSize(reading, id, change)),
           }))}
           onPick={(id, change) => {
-            form.setValue('worksheet.coverage.unit', id, { shouldDirty: true });
+            form.setValue('worksheet.product.coverage.unit', id, { shouldDirty: true });
             if (reading)
-              form.setValue('worksheet.coverage.size', retypeSize(reading, id, change), {
+              form.setValue('worksheet.product.coverage.size', retypeSize(reading, id, change), {
                 shouldDirty: true,
               });
           }}
@@ -85,7 +86,7 @@ export function LabelSection({ onEnter }: { onEnter(): void }) {
   const worksheet = useWatch({ control: form.control, name: 'worksheet' });
   const rate = useShowIn('rate');
   const { label } = answer.lines;
-  const sentence = labelSentence(answer, NUTRIENTS[worksheet.need.nutrient].name);
+  const sentence = labelSentence(answer, NEED_OF[worksheet.need.of].name);
   const need = needFromLabel(answer, worksheet);
   const differs = answer.labelAgainstNeed?.verdict !== 'same';
 
@@ -109,9 +110,9 @@ export function LabelSection({ onEnter }: { onEnter(): void }) {
         }}
       />
       <FieldErrors
-        error={errorAt('coverage.size')}
-        typed={worksheet.coverage.size}
-        onUse={(text) => form.setValue('worksheet.coverage.size', text, { shouldDirty: true })}
+        error={errorAt('product.coverage.size')}
+        typed={worksheet.product.coverage.size}
+        onUse={(text) => form.setValue('worksheet.product.coverage.size', text, { shouldDirty: true })}
       />
       {sentence && (
         <Box marginTop="4px" fontSize="16px">

@@ -1,20 +1,23 @@
 import { chakra } from '@chakra-ui/react';
 import {
   attempt,
-  NUTRIENT_IDS,
-  NUTRIENTS,
+  isNutrient,
+  NEED_OF,
+  NEED_OF_IDS,
   RATE_AREAS,
   readGrade,
   readNeed,
   retypeNeed,
   splitUnit,
+  UNITS,
   weightPart,
-  type MassPerAreaUnit,
+  withNeedOf,
+  type NeedOf,
   type RateAreaUnit,
+  type RateUnit,
   type UnitChange,
 } from '@steady-scatter/core';
-import { useController, useWatch } from 'react-hook-form';
-import type { SheetForm } from '../jobs/drafts.ts';
+import { useWatch } from 'react-hook-form';
 import { useSheet, useSheetForm } from '../jobs/sheet.tsx';
 import { TypedTerm } from '../jobs/TypedTerm.tsx';
 import { useShowIn } from '../jobs/useShowIn.ts';
@@ -23,8 +26,9 @@ import { UNDERLINE } from '../ui/origin.ts';
 import { Section } from '../ui/Section.tsx';
 import { UnitPicker } from '../ui/UnitPicker.tsx';
 import { WorkingLine } from '../ui/WorkingLine.tsx';
+import { ProductTerm } from './ProductTerm.tsx';
 import { ShareInput } from './ShareInput.tsx';
-import { MASS_CHOICES, RATE_AREA_CHOICES, needsUnit, rateUnit, symbolOf } from './units.ts';
+import { MASS_CHOICES, needsUnit, RATE_AREA_CHOICES, rateUnit, symbolOf, VOLUME_CHOICES } from './units.ts';
 
 /** The need as read, and how to change its unit in place. */
 function useNeed() {
@@ -32,28 +36,29 @@ function useNeed() {
   const need = useWatch({ control: form.control, name: 'worksheet.need' });
   const reading = attempt(() => readNeed(need.amount, need.unit, 'need.amount')).value;
   const unit = reading?.unit ?? need.unit;
-  const set = (amount: string, to: MassPerAreaUnit) => {
+  const set = (amount: string, to: RateUnit) => {
     form.setValue('worksheet.need.unit', to, { shouldDirty: true });
     form.setValue('worksheet.need.amount', amount, { shouldDirty: true });
   };
   return {
     need,
     unit,
-    preview: (to: MassPerAreaUnit) => reading && ((change: UnitChange) => retypeNeed(reading, to, change)),
-    changeUnit: (to: MassPerAreaUnit, change: UnitChange) =>
+    preview: (to: RateUnit) => reading && ((change: UnitChange) => retypeNeed(reading, to, change)),
+    changeUnit: (to: RateUnit, change: UnitChange) =>
       set(reading ? retypeNeed(reading, to, change) : need.amount, to),
     /** Moves an area and a nutrient that were typed along into their own terms. */
     settle() {
       if (!reading) return;
       set(weightPart(need.amount), reading.unit);
-      if (reading.nutrient) form.setValue('worksheet.need.nutrient', reading.nutrient, { shouldDirty: true });
+      if (reading.nutrient) form.setValue('worksheet.need.of', reading.nutrient, { shouldDirty: true });
     },
   };
 }
 
 function AmountTerm({ autoFocus }: { autoFocus: boolean }) {
   const { need, unit, preview, changeUnit, settle } = useNeed();
-  const [mass, area] = splitUnit(unit);
+  const [amount, area] = splitUnit(unit);
+  const choices = UNITS[unit].kind === 'volumePerArea' ? VOLUME_CHOICES : MASS_CHOICES;
   return (
     <TypedTerm
       name="worksheet.need.amount"
@@ -65,9 +70,9 @@ function AmountTerm({ autoFocus }: { autoFocus: boolean }) {
       unit={
         <UnitPicker
           label="unit of the need"
-          current={mass}
-          shown={needsUnit(need.amount) ? symbolOf(mass) : ''}
-          options={MASS_CHOICES.map((id) => ({
+          current={amount}
+          shown={needsUnit(need.amount) ? symbolOf(amount) : ''}
+          options={choices.map((id) => ({
             id,
             symbol: symbolOf(id),
             preview: preview(rateUnit(id, area)),
@@ -81,7 +86,7 @@ function AmountTerm({ autoFocus }: { autoFocus: boolean }) {
 
 function PerAreaTerm() {
   const { unit, preview, changeUnit } = useNeed();
-  const [mass, area] = splitUnit(unit);
+  const [amount, area] = splitUnit(unit);
   return (
     <UnitPicker<RateAreaUnit>
       label="area that the need is given on"
@@ -91,9 +96,9 @@ function PerAreaTerm() {
       options={RATE_AREA_CHOICES.map((id) => ({
         id,
         symbol: RATE_AREAS[id].symbol,
-        preview: preview(rateUnit(mass, id)),
+        preview: preview(rateUnit(amount, id)),
       }))}
-      onPick={(id, change) => changeUnit(rateUnit(mass, id), change)}
+      onPick={(id, change) => changeUnit(rateUnit(amount, id), change)}
     />
   );
 }
@@ -111,26 +116,57 @@ const Select = chakra('select', {
   },
 });
 
-function NutrientTerm() {
-  const { field } = useController<SheetForm, 'worksheet.need.nutrient'>({ name: 'worksheet.need.nutrient' });
+function NeedOfTerm() {
+  const form = useSheetForm();
+  const { of } = useWatch({ control: form.control, name: 'worksheet.need' });
+  const choose = (wanted: NeedOf) =>
+    form.setValue('worksheet.need', withNeedOf(form.getValues('worksheet'), wanted).need, {
+      shouldDirty: true,
+    });
   return (
-    <Select {...field} aria-label="Nutrient needed" borderColor="ink" css={UNDERLINE.typed}>
-      {NUTRIENT_IDS.map((id) => (
-        <option key={id} value={id} label={NUTRIENTS[id].symbol}>
-          {NUTRIENTS[id].symbol}, {NUTRIENTS[id].name}
+    <Select
+      aria-label="What is needed"
+      borderColor="ink"
+      css={UNDERLINE.typed}
+      value={of}
+      onChange={(event) => choose(event.target.value as NeedOf)}
+    >
+      {NEED_OF_IDS.map((id) => (
+        <option key={id} value={id} label={NEED_OF[id].symbol}>
+          {isNutrient(id) ? `${NEED_OF[id].symbol}, ${NEED_OF[id].name}` : NEED_OF[id].symbol}
         </option>
       ))}
     </Select>
   );
 }
 
+function FractionTerm() {
+  const form = useSheetForm();
+  const { need, product } = useWatch({ control: form.control, name: 'worksheet' });
+  if (need.of === 'ai') {
+    return (
+      <TypedTerm
+        name="worksheet.product.load"
+        label="Active ingredient in the product"
+        placeholder="0.43 %"
+        origin="label"
+      />
+    );
+  }
+  const read = attempt(() => readGrade(product.grade, 'grade')).value;
+  return read && isNutrient(need.of) ? <ShareInput grade={read} nutrient={need.of} /> : undefined;
+}
+
+/** Fields of the need line whose sentences stand under it, in its order. */
+const FIELDS = ['need.amount', 'product.grade', 'product.load', 'product.density.text'] as const;
+
 /** What the ground needs, and the product rate that puts it down. */
 export function NeedSection({ onEnter }: { onEnter(): void }) {
   const { answer, errorAt } = useSheet();
   const form = useSheetForm();
-  const { need, grade } = useWatch({ control: form.control, name: 'worksheet' });
+  const { need, product } = useWatch({ control: form.control, name: 'worksheet' });
   const rate = useShowIn('rate');
-  const read = attempt(() => readGrade(grade, 'grade')).value;
+  const hasGrade = attempt(() => readGrade(product.grade, '')).value !== null;
   return (
     <Section id="need" heading={answer.lines.need.label} onEnter={onEnter}>
       <WorkingLine
@@ -139,29 +175,39 @@ export function NeedSection({ onEnter }: { onEnter(): void }) {
         showIn={{ rate }}
         editors={{
           'need.amount': <AmountTerm autoFocus={need.amount === ''} />,
-          'need.nutrient': <NutrientTerm />,
+          'need.of': <NeedOfTerm />,
           'need.per': <PerAreaTerm />,
-          fraction: read ? <ShareInput grade={read} nutrient={need.nutrient} /> : undefined,
+          fraction: need.of === 'ai' || hasGrade ? <FractionTerm /> : undefined,
           grade: (
             <TypedTerm
-              name="worksheet.grade"
+              name="worksheet.product.grade"
               label="Grade on the label"
               placeholder="24-0-8"
               origin="label"
             />
           ),
+          density: (
+            <TypedTerm
+              name="worksheet.product.density.text"
+              label="Density on the label"
+              placeholder="1.28 kg/L"
+              origin="label"
+            />
+          ),
         }}
       />
-      <FieldErrors
-        error={errorAt('need.amount')}
-        typed={need.amount}
-        onUse={(text) => form.setValue('worksheet.need.amount', text, { shouldDirty: true })}
-      />
-      <FieldErrors
-        error={errorAt('grade')}
-        typed={grade}
-        onUse={(text) => form.setValue('worksheet.grade', text, { shouldDirty: true })}
-      />
+      {FIELDS.map((field) => {
+        const name = `worksheet.${field}` as const;
+        return (
+          <FieldErrors
+            key={field}
+            error={errorAt(field)}
+            typed={form.getValues(name)}
+            onUse={(text) => form.setValue(name, text, { shouldDirty: true })}
+          />
+        );
+      })}
+      <ProductTerm />
     </Section>
   );
 }

@@ -21,7 +21,7 @@ export function ShareInput({ grade, nutrient }: { grade: Grade; nutrient: Nutrie
 
   const commit = () => {
     if (typed !== null && !error && typed !== shown) {
-      form.setValue('worksheet.grade', withShare(grade, nutrient, typed), { shouldDirty: true });
+      form.setValue('worksheet.product.grade', withShare(grade, nutrient, typed), { shouldDirty: true });
     }
     if (!error) setTyped(null);
   };

@@ -4,7 +4,11 @@ import {
   UNITS,
   type MassPerAreaUnit,
   type MassUnit,
+  type PackageUnit,
   type RateAreaUnit,
+  type RateUnit,
+  type VolumePerAreaUnit,
+  type VolumeUnit,
 } from '@steady-scatter/core';
 
 /** Weights that a need or a rate is given in. */
@@ -21,7 +25,24 @@ export const RATE_CHOICES = [
   'kg/100 m2',
 ] as const satisfies readonly MassPerAreaUnit[];
 
-export const rateUnit = (mass: MassUnit, area: RateAreaUnit): MassPerAreaUnit => `${mass}/${area}`;
+export const VOLUME_CHOICES = [
+  'gal',
+  'qt',
+  'pt',
+  'fl oz',
+  'L',
+  'mL',
+] as const satisfies readonly VolumeUnit[];
+export const VOLUME_RATE_CHOICES = [
+  'fl oz/1000 ft2',
+  'gal/1000 ft2',
+  'gal/acre',
+  'L/ha',
+  'mL/m2',
+  'mL/100 m2',
+] as const satisfies readonly VolumePerAreaUnit[];
+
+export const rateUnit = (amount: PackageUnit, area: RateAreaUnit): RateUnit => `${amount}/${area}`;
 
 export const symbolOf = (unit: keyof typeof UNITS): string => UNITS[unit].symbol;
 

@@ -5,21 +5,23 @@ import {
   cheapest,
   labelLines,
   MISSING,
+  isNutrient,
+  NEED_OF,
   NUTRIENT_IDS,
   NUTRIENTS,
-  PRODUCT_KINDS,
   readNeed,
   UNITS,
   worksheetFor,
   type LabelLines,
-  type Nutrient,
+  type MassPerAreaUnit,
+  type NeedOf,
   type Shown,
 } from '@steady-scatter/core';
 import type { ReactNode } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { v7 as newId } from 'uuid';
 import { explain } from '../api/explain.ts';
-import { useJobActs } from '../jobs/useJobs.ts';
+import { jobActs } from '../jobs/jobActs.ts';
 import { RATE_CHOICES } from '../need/units.ts';
 import { fieldBox } from '../ui/fieldBox.ts';
 import { FieldErrors } from '../ui/FieldErrors.tsx';
@@ -28,17 +30,21 @@ import { useNotices } from '../ui/notices.tsx';
 import { today } from '../ui/today.ts';
 import { TopBar } from '../ui/TopBar.tsx';
 import { WorkingLine } from '../ui/WorkingLine.tsx';
+import { ShelfTabs } from './ShelfTabs.tsx';
 import { useShelf } from './useProducts.ts';
 
 const Field = chakra('input', { base: { ...fieldBox, width: '110px' } });
 const Select = chakra('select', { base: fieldBox });
+
+/** What labels can be held against. */
+const COMPARED = [...NUTRIENT_IDS, 'ai'] as const satisfies readonly NeedOf[];
 
 /** The need that labels are held against. It lives in the address, so that it can be kept, sent and reloaded. */
 function useComparedNeed() {
   const [params, setParams] = useSearchParams();
   const amount = params.get('amount') ?? '0.8';
   const unit = RATE_CHOICES.find((id) => id === params.get('unit')) ?? 'lb/1000 ft2';
-  const nutrient = NUTRIENT_IDS.find((id) => id === params.get('nutrient')) ?? 'N';
+  const of = COMPARED.find((id) => id === params.get('of')) ?? 'N';
   const set = (name: string, value: string) =>
     setParams((now) => new URLSearchParams([...[...now].filter(([key]) => key !== name), [name, value]]), {
       replace: true,
@@ -47,7 +53,7 @@ function useComparedNeed() {
   return {
     amount,
     unit,
-    nutrient,
+    of,
     set,
     reading,
     error,
@@ -63,8 +69,8 @@ const AGAINST = {
 } as const;
 
 /** "0.267 lb K₂O": the area that it stands on is that of the need. */
-function otherNutrients({ delivered, rate }: LabelLines, nutrient: Nutrient): string {
-  const along = delivered.filter((line) => line.nutrient !== nutrient && line.shown.number !== '0');
+function otherNutrients({ delivered, rate }: LabelLines, of: NeedOf): string {
+  const along = delivered.filter((line) => line.nutrient !== of && line.shown.number !== '0');
   const texts = along.map(
     ({ nutrient: other, shown }) =>
       `${shown.number} ${shown.unit.replace(/ \/.*/, '')} ${NUTRIENTS[other].symbol}`,
@@ -73,32 +79,33 @@ function otherNutrients({ delivered, rate }: LabelLines, nutrient: Nutrient): st
 }
 
 /** The rows of the comparison: what each is called, and what it shows of one product. */
-const ROWS: readonly { label: string; of(lines: LabelLines, nutrient: Nutrient): ReactNode }[] = [
+const ROWS: readonly { label: string; show(lines: LabelLines, show: NeedOf): ReactNode }[] = [
   {
     label: 'Working',
-    of: (lines) => (lines.error ? lines.error.message : <WorkingLine working={lines.working} size="plain" />),
+    show: (lines) =>
+      lines.error ? lines.error.message : <WorkingLine working={lines.working} size="plain" />,
   },
-  { label: 'Also puts down', of: otherNutrients },
-  { label: 'Quick nitrogen', of: (lines) => text(lines.quick) },
-  { label: 'Slow nitrogen', of: (lines) => text(lines.slow) },
-  { label: 'One package covers', of: (lines) => text(lines.packageCovers) },
-  { label: 'The stock covers', of: (lines) => text(lines.stockCovers) },
-  { label: 'Price', of: (lines) => text(lines.pricePerArea) },
-  { label: 'Price of the nutrient', of: (lines) => text(lines.pricePerWanted) },
+  { label: 'Also puts down', show: otherNutrients },
+  { label: 'Quick nitrogen', show: (lines) => text(lines.quick) },
+  { label: 'Slow nitrogen', show: (lines) => text(lines.slow) },
+  { label: 'One package covers', show: (lines) => text(lines.packageCovers) },
+  { label: 'The stock covers', show: (lines) => text(lines.stockCovers) },
+  { label: 'Price', show: (lines) => text(lines.pricePerArea) },
+  { label: 'Price of what is needed', show: (lines) => text(lines.pricePerWanted) },
   {
     label: 'By the label',
-    of: (lines) => (lines.againstLabel ? AGAINST[lines.againstLabel] : 'no range given'),
+    show: (lines) => (lines.againstLabel ? AGAINST[lines.againstLabel] : 'no range given'),
   },
 ];
 
 interface TableProps {
   products: readonly Product[];
   lines: readonly LabelLines[];
-  nutrient: Nutrient;
+  of: NeedOf;
   onPutOnJob(product: Product): void;
 }
 
-function ComparisonTable({ products, lines, nutrient, onPutOnJob }: TableProps) {
+function ComparisonTable({ products, lines, of, onPutOnJob }: TableProps) {
   const best = cheapest(lines);
   const cell = {
     padding: '9px 14px 9px 0',
@@ -145,14 +152,14 @@ function ComparisonTable({ products, lines, nutrient, onPutOnJob }: TableProps) 
               </chakra.td>
             ))}
           </chakra.tr>
-          {ROWS.map(({ label, of }) => (
+          {ROWS.map(({ label, show }) => (
             <chakra.tr key={label} borderTopWidth="1px" borderColor="line">
               <chakra.th scope="row" {...cell} minWidth="130px" fontWeight="medium" color="ink.soft">
                 {label}
               </chakra.th>
               {lines.map((one, at) => (
                 <chakra.td key={products[at]?.id} {...cell} fontVariantNumeric="tabular-nums">
-                  {of(one, nutrient)}
+                  {show(one, of)}
                 </chakra.td>
               ))}
             </chakra.tr>
@@ -161,11 +168,7 @@ function ComparisonTable({ products, lines, nutrient, onPutOnJob }: TableProps) 
             <td />
             {products.map((product, at) => (
               <chakra.td key={product.id} {...cell}>
-                <Button
-                  minHeight="44px"
-                  disabled={!lines[at]?.rate || PRODUCT_KINDS[product.typed.kind].form === 'liquid'}
-                  onClick={() => onPutOnJob(product)}
-                >
+                <Button minHeight="44px" disabled={!lines[at]?.rate} onClick={() => onPutOnJob(product)}>
                   Put on a job
                 </Button>
               </chakra.td>
@@ -180,8 +183,7 @@ function ComparisonTable({ products, lines, nutrient, onPutOnJob }: TableProps) 
 /** Labels side by side for one need: what each takes, what it brings along, how far it goes, what it costs. */
 export default function ComparePage() {
   const { data: shelf, error: failed, refetch } = useShelf();
-  const { amount, unit, nutrient, set, reading, error, wanted } = useComparedNeed();
-  const { keep } = useJobActs();
+  const { amount, unit, of, set, reading, error, wanted } = useComparedNeed();
   const notices = useNotices();
   const navigate = useNavigate();
   if (failed && !shelf)
@@ -194,20 +196,16 @@ export default function ComparePage() {
       />
     );
 
-  const feeding = (shelf ?? []).filter(({ typed }) => typed.grade !== '');
+  const feeding = (shelf ?? []).filter(({ typed }) => (of === 'ai' ? typed.load : typed.grade) !== '');
   const products =
     wanted.length > 0 ? wanted.flatMap((id) => shelf?.find((one) => one.id === id) ?? []) : feeding;
-  const need = reading && { of: 'nutrient' as const, nutrient, kgPerM2: reading.si, unit: reading.unit };
+  const need = reading && { of, perM2: reading.si, unit: reading.unit as MassPerAreaUnit };
   const lines = need ? products.map(({ typed }) => labelLines(typed, need)) : [];
 
   async function putOnJob({ typed }: Product) {
-    const worksheet = worksheetFor(typed, { nutrient, amount, unit }, newId());
-    if (!worksheet) return;
+    const worksheet = worksheetFor(typed, { of, amount, unit }, newId());
     try {
-      const job = await keep.mutateAsync({
-        id: newId(),
-        write: { version: 0, name: typed.name, onDay: today(), worksheet },
-      });
+      const job = await jobActs.write(newId(), { version: 0, name: typed.name, onDay: today(), worksheet });
       notices.tell(`“${job.name}” is a job now, with the label as it stands today.`);
       await navigate(`/jobs/${job.id}`);
     } catch (failure) {
@@ -223,6 +221,7 @@ export default function ComparePage() {
           Labels side by side
         </chakra.h1>
       </TopBar>
+      <ShelfTabs />
       <Box as="main" id="main" padding={{ base: '4px 16px 24px', md: '4px 24px 32px' }}>
         <Box
           display="flex"
@@ -252,14 +251,10 @@ export default function ComparePage() {
             ))}
           </Select>
           of
-          <Select
-            aria-label="Nutrient needed"
-            value={nutrient}
-            onChange={(event) => set('nutrient', event.target.value)}
-          >
-            {NUTRIENT_IDS.map((id) => (
+          <Select aria-label="What is needed" value={of} onChange={(event) => set('of', event.target.value)}>
+            {COMPARED.map((id) => (
               <option key={id} value={id}>
-                {NUTRIENTS[id].symbol}, {NUTRIENTS[id].name}
+                {isNutrient(id) ? `${NEED_OF[id].symbol}, ${NEED_OF[id].name}` : NEED_OF[id].symbol}
               </option>
             ))}
           </Select>
@@ -269,12 +264,12 @@ export default function ComparePage() {
           <ComparisonTable
             products={products}
             lines={lines}
-            nutrient={nutrient}
+            of={of}
             onPutOnJob={(product) => void putOnJob(product)}
           />
         )}
         {shelf && products.length === 0 && (
-          <Box fontSize="18px">No product with a grade stands on the shelf yet.</Box>
+          <Box fontSize="18px">No product on the shelf holds that by its label.</Box>
         )}
       </Box>
     </>

@@ -3,41 +3,32 @@ import {
   PRODUCT_KIND_IDS,
   PRODUCT_KINDS,
   RATE_AREAS,
-  readProduct,
+  readLabelFacts,
   UNITS,
-  type InputError,
+  type GradeBasis,
   type ProductKind,
   type ProductTyped,
   type UnitId,
 } from '@steady-scatter/core';
 import { Plus, X } from 'lucide-react';
-import type { ReactNode } from 'react';
+import type { DocFormProps } from '../kept/DocPage.tsx';
+import { Choice } from '../ui/Choice.tsx';
 import { fieldBox } from '../ui/fieldBox.ts';
+import { Fields, NotesField } from '../ui/formParts.tsx';
 import { LabelledField } from '../ui/LabelledField.tsx';
 import { Section } from '../ui/Section.tsx';
+import { ScoopCard } from './ScoopCard.tsx';
 
 const Select = chakra('select', { base: fieldBox });
-const Notes = chakra('textarea', {
-  base: { ...fieldBox, width: '100%', minHeight: '88px', paddingY: '8px' },
-});
-
 const PACK_UNITS = { dry: ['lb', 'oz', 'kg', 'g'], liquid: ['gal', 'qt', 'fl oz', 'L', 'mL'] } as const;
 const RATE_TOPS = { dry: ['lb', 'oz', 'kg', 'g'], liquid: ['fl oz', 'gal', 'L', 'mL'] } as const;
 const AREAS = ['ft2', 'm2', 'acre', 'ha'] as const;
-const rateUnits = (form: 'dry' | 'liquid') =>
+const rateUnits = <Form extends 'dry' | 'liquid'>(form: Form) =>
   RATE_TOPS[form].flatMap((top) =>
-    (Object.keys(RATE_AREAS) as (keyof typeof RATE_AREAS)[]).map((area) => `${top}/${area}` as const),
+    (Object.keys(RATE_AREAS) as (keyof typeof RATE_AREAS)[]).map(
+      (area) => `${top}/${area}` as `${(typeof RATE_TOPS)[Form][number]}/${typeof area}`,
+    ),
   );
-
-const Fields = ({ children }: { children: ReactNode }) => (
-  <Box
-    display="grid"
-    gap="14px"
-    gridTemplateColumns={{ base: '1fr', md: 'repeat(auto-fill, minmax(250px, 1fr))' }}
-  >
-    {children}
-  </Box>
-);
 
 type UnitProps<Id extends UnitId> = {
   label: string;
@@ -56,6 +47,12 @@ const Unit = <Id extends UnitId>({ label, value, options, onChange }: UnitProps<
   </Select>
 );
 
+const GRADE_BASES: readonly { id: GradeBasis; label: string }[] = [
+  { id: 'weight', label: 'percent of the weight' },
+  { id: 'volume', label: 'grams in 100 mL (w/v)' },
+];
+const sprayUnits = rateUnits('liquid').map((id) => ({ id, label: UNITS[id].symbol }));
+
 /** Units that fit another kind of product: a liquid is measured by volume, all else by weight. */
 export function withKind(typed: ProductTyped, kind: ProductKind): ProductTyped {
   const { form } = PRODUCT_KINDS[kind];
@@ -70,11 +67,7 @@ export function withKind(typed: ProductTyped, kind: ProductKind): ProductTyped {
   };
 }
 
-interface Props {
-  typed: ProductTyped;
-  errorAt(field: string): InputError | undefined;
-  onChange(typed: ProductTyped): void;
-}
+type Props = DocFormProps<ProductTyped>;
 
 function Settings({ typed, onChange }: Pick<Props, 'typed' | 'onChange'>) {
   const { settings } = typed;
@@ -129,8 +122,8 @@ function Settings({ typed, onChange }: Pick<Props, 'typed' | 'onChange'>) {
 
 /** A product typed in from its label. */
 export function ProductForm({ typed, errorAt, onChange }: Props) {
-  const { form } = readProduct(typed);
-  const { density, package: pack, coverage, labelRate } = typed;
+  const { form } = readLabelFacts(typed);
+  const { density, package: pack, coverage, labelRate, carrier } = typed;
   const text = (
     field:
       | 'name'
@@ -154,7 +147,7 @@ export function ProductForm({ typed, errorAt, onChange }: Props) {
       onChange={(value) => onChange({ ...typed, [field]: value })}
     />
   );
-  const rate = (field: 'low' | 'high' | 'mostPerYear', label: string) => (
+  const rate = (field: 'low' | 'high' | 'mostAtOnce' | 'mostPerYear', label: string) => (
     <LabelledField
       label={label}
       value={labelRate[field]}
@@ -162,6 +155,15 @@ export function ProductForm({ typed, errorAt, onChange }: Props) {
       onChange={(value) => onChange({ ...typed, labelRate: { ...labelRate, [field]: value } })}
     />
   );
+  const spray = (field: 'low' | 'high', label: string) => (
+    <LabelledField
+      label={label}
+      value={carrier[field]}
+      error={errorAt(`carrier.${field}`)}
+      onChange={(value) => onChange({ ...typed, carrier: { ...carrier, [field]: value } })}
+    />
+  );
+  const mixed = form === 'liquid' || typed.kind === 'soluble-fertilizer';
   const isCarrier = typed.kind === 'granular-carrier';
   const feeds = typed.kind.endsWith('fertilizer');
   return (
@@ -169,36 +171,27 @@ export function ProductForm({ typed, errorAt, onChange }: Props) {
       <Section heading="What it is">
         <Fields>
           {text('name', 'Name', 'Lake feed 24-0-8')}
-          <Box>
-            <chakra.label
-              htmlFor="product-kind"
-              fontSize="15px"
-              fontWeight="semibold"
-              color="ink.soft"
-              display="block"
-            >
-              Kind
-            </chakra.label>
-            <Select
-              id="product-kind"
-              width="100%"
-              value={typed.kind}
-              onChange={(event) => onChange(withKind(typed, event.target.value as ProductKind))}
-            >
-              {PRODUCT_KIND_IDS.map((id) => (
-                <option key={id} value={id}>
-                  {PRODUCT_KINDS[id].words}
-                </option>
-              ))}
-            </Select>
-          </Box>
+          <Choice
+            label="Kind"
+            value={typed.kind}
+            options={PRODUCT_KIND_IDS.map((id) => ({ id, label: PRODUCT_KINDS[id].words }))}
+            onChange={(kind) => onChange(withKind(typed, kind))}
+          />
           {feeds && text('grade', 'Grade', '24-0-8 + 2 S')}
+          {feeds && form === 'liquid' && (
+            <Choice
+              label="The percentages are"
+              value={typed.gradeBasis}
+              options={GRADE_BASES}
+              onChange={(gradeBasis) => onChange({ ...typed, gradeBasis })}
+            />
+          )}
           {feeds && text('slowShare', 'Slow-release share of the nitrogen', '50 %')}
           {isCarrier && text('activeIngredient', 'Active ingredient')}
           {isCarrier && text('load', 'Active ingredient in the product', '0.43 %')}
-          {form === 'liquid' && (
+          {(form === 'liquid' || typed.density.text !== '') && (
             <LabelledField
-              label="Density"
+              label={form === 'liquid' ? 'Density' : 'Bulk density'}
               value={density.text}
               error={errorAt('density.text')}
               onChange={(value) => onChange({ ...typed, density: { ...density, text: value } })}
@@ -254,37 +247,35 @@ export function ProductForm({ typed, errorAt, onChange }: Props) {
           />
           {rate('low', 'Lowest rate')}
           {rate('high', 'Highest rate')}
+          {rate('mostAtOnce', 'Most at once')}
           {rate('mostPerYear', 'Most in a year')}
-          <Box>
-            <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
-              Rates are in
-            </Box>
-            <Unit<UnitId>
-              label="Unit of the label’s rates"
-              value={labelRate.unit}
-              options={rateUnits(form)}
-              onChange={(unit) =>
-                onChange({ ...typed, labelRate: { ...labelRate, unit: unit as typeof labelRate.unit } })
-              }
-            />
-          </Box>
+          <Choice
+            label="Rates are in"
+            value={labelRate.unit}
+            options={rateUnits(form).map((id) => ({ id, label: UNITS[id].symbol }))}
+            onChange={(unit) => onChange({ ...typed, labelRate: { ...labelRate, unit } })}
+          />
           {text('leastIntervalDays', 'Least days between two applications', '28')}
+          {mixed && spray('low', 'Least spray volume')}
+          {mixed && spray('high', 'Most spray volume')}
+          {mixed && (
+            <Choice
+              label="Spray volumes are in"
+              value={carrier.unit}
+              options={sprayUnits}
+              onChange={(unit) => onChange({ ...typed, carrier: { ...carrier, unit } })}
+            />
+          )}
         </Fields>
       </Section>
+      <ScoopCard typed={typed} errorAt={errorAt} onChange={onChange} />
       <Settings typed={typed} onChange={onChange} />
       <Section heading="Also">
         <Fields>
           {text('grainSize', 'Grain size number')}
           {text('lot', 'Lot')}
         </Fields>
-        <chakra.label display="block" marginTop="14px" fontSize="15px" fontWeight="semibold" color="ink.soft">
-          Notes
-          <Notes
-            value={typed.notes}
-            maxLength={4000}
-            onChange={(event) => onChange({ ...typed, notes: event.target.value })}
-          />
-        </chakra.label>
+        <NotesField label="Notes" value={typed.notes} onChange={(notes) => onChange({ ...typed, notes })} />
       </Section>
     </>
   );

@@ -11,7 +11,7 @@ import {
   type Row,
   type RowSelectionState,
 } from '@tanstack/react-table';
-import { ArrowDown, ArrowUp, Plus, Scale, Trash2 } from 'lucide-react';
+import { ArrowDown, ArrowUp, Download, Plus, Scale, Trash2, Upload } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useActs } from '../acts/ActsProvider.tsx';
@@ -21,10 +21,14 @@ import { fieldBox } from '../ui/fieldBox.ts';
 import { Message } from '../ui/Message.tsx';
 import { useNotices } from '../ui/notices.tsx';
 import { TopBar } from '../ui/TopBar.tsx';
+import { today } from '../ui/today.ts';
+import { exportShelf } from './exportShelf.ts';
+import { ShelfTabs } from './ShelfTabs.tsx';
 import { matches, SHELF_COLUMNS, shelfRow, type ShelfRow } from './shelfTable.tsx';
-import { useProductActs, useShelf } from './useProducts.ts';
+import { productActs, useShelf } from './useProducts.ts';
 
 const MOST_COMPARED = 6;
+const ROWS_AT_A_TIME = 200;
 const Search = chakra('input', { base: { ...fieldBox, width: { base: '100%', md: '320px' } } });
 const Kind = chakra('select', { base: fieldBox });
 
@@ -158,8 +162,8 @@ const Nothing = ({ shelfIsEmpty }: { shelfIsEmpty: boolean }) => (
 /** The shelf: everything that the crew owns, to look through, sort, and hold side by side for a need. */
 export default function ShelfPage() {
   const { data: products = [], error, isPending, refetch } = useShelf();
-  const { remove, restore } = useProductActs();
   const { table, typed, setTyped, kind, setKind } = useShelfTable(products);
+  const [shown, setShown] = useState(ROWS_AT_A_TIME);
   const notices = useNotices();
   const navigate = useNavigate();
   const ticked = table.getSelectedRowModel().rows.map(({ id }) => id);
@@ -179,14 +183,15 @@ export default function ShelfPage() {
     );
   }
 
-  const onDelete = ({ id, typed: { name } }: Product) =>
-    remove.mutate(id, {
-      onSuccess: () => {
-        document.getElementById('shelf-heading')?.focus();
-        notices.undoable(`Took “${name}” off the shelf.`, () => restore.mutate(id));
-      },
-      onError: (failure) => notices.tell(explain(failure)),
-    });
+  async function onDelete({ id, typed: { name } }: Product) {
+    try {
+      await productActs.remove(id);
+      document.getElementById('shelf-heading')?.focus();
+      notices.undoable(`Took “${name}” off the shelf.`, () => productActs.restore(id));
+    } catch (failure) {
+      notices.tell(explain(failure));
+    }
+  }
 
   const { rows } = table.getRowModel();
   return (
@@ -200,6 +205,18 @@ export default function ShelfPage() {
               label={ticked.length > 0 ? `Compare ${Math.min(ticked.length, MOST_COMPARED)}` : 'Compare all'}
               onClick={compare}
             />
+            <ActButton
+              icon={Download}
+              label="Export"
+              disabled={products.length === 0}
+              onClick={() =>
+                exportShelf(
+                  products.map(({ typed: label }) => label),
+                  today(),
+                )
+              }
+            />
+            <ActButton icon={Upload} label="Import" onClick={() => void navigate('/shelf/import')} />
             <Button variant="solid" asChild>
               <Link to="/shelf/new">
                 <Plus size={18} /> New product
@@ -212,6 +229,7 @@ export default function ShelfPage() {
           Shelf
         </chakra.h1>
       </TopBar>
+      <ShelfTabs />
       <Box as="main" id="main" padding={{ base: '0 16px 24px', md: '4px 24px 24px' }}>
         <Box display="flex" flexWrap="wrap" gap="10px" marginBottom="10px">
           <Search
@@ -231,24 +249,35 @@ export default function ShelfPage() {
           </Kind>
         </Box>
         {rows.length > 0 ? (
-          <chakra.table width="100%" fontSize="16px">
-            <chakra.thead borderBottomWidth="1px" borderColor="line.strong">
-              {table.getHeaderGroups().map(({ id, headers }) => (
-                <tr key={id}>
-                  <chakra.td width="44px" />
-                  {headers.map((header) => (
-                    <Heading key={header.id} header={header} />
-                  ))}
-                  <td />
-                </tr>
-              ))}
-            </chakra.thead>
-            <tbody>
-              {rows.map((row) => (
-                <ShelfTableRow key={row.id} row={row} onDelete={() => onDelete(row.original.product)} />
-              ))}
-            </tbody>
-          </chakra.table>
+          <>
+            <chakra.table width="100%" fontSize="16px">
+              <chakra.thead borderBottomWidth="1px" borderColor="line.strong">
+                {table.getHeaderGroups().map(({ id, headers }) => (
+                  <tr key={id}>
+                    <chakra.td width="44px" />
+                    {headers.map((header) => (
+                      <Heading key={header.id} header={header} />
+                    ))}
+                    <td />
+                  </tr>
+                ))}
+              </chakra.thead>
+              <tbody>
+                {rows.slice(0, shown).map((row) => (
+                  <ShelfTableRow
+                    key={row.id}
+                    row={row}
+                    onDelete={() => void onDelete(row.original.product)}
+                  />
+                ))}
+              </tbody>
+            </chakra.table>
+            {rows.length > shown && (
+              <Button marginTop="12px" minHeight="44px" onClick={() => setShown(shown + ROWS_AT_A_TIME)}>
+                Show more of {rows.length} products
+              </Button>
+            )}
+          </>
         ) : (
           !isPending && <Nothing shelfIsEmpty={products.length === 0} />
         )}

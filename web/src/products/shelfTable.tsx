@@ -14,11 +14,11 @@ export interface ShelfRow {
 }
 
 export function shelfRow(product: Product): ShelfRow {
-  const { packageSi, priceCents, stockPackages } = readProduct(product.typed);
+  const { package: pack, priceCents, stockPackages } = readProduct(product.typed);
   return {
     product,
     kind: PRODUCT_KINDS[product.typed.kind].words,
-    packageSi: packageSi ?? -1,
+    packageSi: pack?.si ?? -1,
     priceCents: priceCents ?? -1,
     stock: stockPackages ?? -1,
   };

@@ -1,26 +1,24 @@
-import type { Product, ProductWrite } from '@steady-scatter/contract';
-import { useQuery } from '@tanstack/react-query';
+import type { Product } from '@steady-scatter/contract';
+import { completeProduct, readProduct } from '@steady-scatter/core';
 import { call } from '../api/lazyCall.ts';
-import { useKeptActs } from '../api/useKeptActs.ts';
+import { docActs, useDocs, type DocKind } from '../kept/docs.ts';
 
-const ROOT = 'products';
+/** Products of the shelf. */
+export const PRODUCTS: DocKind<Product['typed']> = {
+  root: 'products',
+  one: 'product',
+  home: { path: '/shelf', label: 'the shelf' },
+  errorsOf: (typed) => readProduct(typed).errors,
+  complete: completeProduct,
+  list: (signal) => call('listProducts', { signal }),
+  read: (id, signal) => call('readProduct', { params: { id }, signal }),
+  write: (id, body) => call('writeProduct', { params: { id }, body }),
+  remove: (id) => call('deleteProduct', { params: { id } }),
+  restore: (id) => call('restoreProduct', { params: { id } }),
+};
 
 /** The products on the shelf. */
-export const useShelf = () =>
-  useQuery<Product[]>({ queryKey: [ROOT], queryFn: ({ signal }) => call('listProducts', { signal }) });
-
-/** One product; not asked for while there is no id. */
-export const useProduct = (id: string | null) =>
-  useQuery<Product>({
-    queryKey: [ROOT, id],
-    queryFn: ({ signal }) => call('readProduct', { params: { id: id ?? '' }, signal }),
-    enabled: id !== null,
-  });
+export const useShelf = () => useDocs(PRODUCTS);
 
 /** Keeps, deletes and restores products. */
-export const useProductActs = () =>
-  useKeptActs<Product, ProductWrite>(ROOT, {
-    write: (id, body) => call('writeProduct', { params: { id }, body }),
-    remove: (id) => call('deleteProduct', { params: { id } }),
-    restore: (id) => call('restoreProduct', { params: { id } }),
-  });
+export const productActs = docActs(PRODUCTS);

@@ -2,6 +2,7 @@ import { Box, Button, chakra } from '@chakra-ui/react';
 import {
   AS_TYPED,
   answerWorksheet,
+  blankProduct,
   blankWorksheet,
   InputError,
   ORIGINS,
@@ -27,10 +28,13 @@ import { SampleBadge } from '../ui/SampleBadge.tsx';
 const SAMPLE = answerWorksheet(
   {
     ...blankWorksheet('us', 'sample'),
-    need: { nutrient: 'N', amount: '0.8', unit: 'lb/1000 ft2' },
-    grade: '24-0-8',
+    need: { of: 'N', amount: '0.8', unit: 'lb/1000 ft2' },
     areas: [{ id: 'sample', name: 'Bandstand lawn', size: '62 x 38 ft', unit: 'ft2' }],
-    package: { size: '40', unit: 'lb' },
+    product: {
+      ...blankProduct('dry-fertilizer', 'us'),
+      grade: '24-0-8',
+      package: { size: '40', unit: 'lb' },
+    },
   },
   AS_TYPED,
 );

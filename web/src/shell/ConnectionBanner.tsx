@@ -1,5 +1,4 @@
 import { Box, Button } from '@chakra-ui/react';
-import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useSyncExternalStore, type ReactNode } from 'react';
 import { connectionStore } from '../api/connection.ts';
 import { call } from '../api/lazyCall.ts';
@@ -30,7 +29,6 @@ const askHealth = (): void => void call('health').catch(() => undefined);
 
 /** Asks for the server's health until it answers, then has everything read again. */
 function useComeback(reachable: boolean) {
-  const client = useQueryClient();
   const notices = useNotices();
   useEffect(() => {
     if (reachable) return undefined;
@@ -40,9 +38,9 @@ function useComeback(reachable: boolean) {
       clearInterval(timer);
       window.removeEventListener('online', askHealth);
       notices.tell('The server answers again.');
-      void client.invalidateQueries();
+      void import('../api/queries.ts').then(({ queries }) => queries.invalidateQueries());
     };
-  }, [reachable, client, notices]);
+  }, [reachable, notices]);
 }
 
 /** Says when the server does not answer, and when this device's clock is far off. */

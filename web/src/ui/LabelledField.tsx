@@ -20,7 +20,7 @@ export function LabelledField({ label, value, onChange, error, unit, ...rest }: 
   const id = useId();
   return (
     <Box minWidth={0}>
-      <chakra.label htmlFor={id} fontSize="15px" fontWeight="semibold" color="ink.soft">
+      <chakra.label htmlFor={id} fontSize="15px" fontWeight="semibold" color="ink.soft" display="block">
         {label}
       </chakra.label>
       <Box display="flex" gap="6px" alignItems="center">

@@ -1,3 +1,4 @@
+import { explain } from '../api/explain.ts';
 import { createContext, lazy, Suspense, use, useMemo, useState, type ReactNode } from 'react';
 
 const Toasts = lazy(() => import('./Toasts.tsx'));
@@ -12,7 +13,8 @@ export interface Notice {
 /** Short messages at the foot of the screen; the one for a delete carries its undo. */
 export interface Notices {
   tell(text: string): void;
-  undoable(text: string, undo: () => void): void;
+  /** An undo that fails says so. */
+  undoable(text: string, undo: () => unknown): void;
 }
 
 const NoticesContext = createContext<Notices | null>(null);
@@ -22,7 +24,15 @@ export function NoticesProvider({ children }: { children: ReactNode }) {
   const [said, setSaid] = useState<readonly Notice[]>([]);
   const notices = useMemo<Notices>(() => {
     const add = (notice: Omit<Notice, 'id'>) => setSaid((all) => [...all, { ...notice, id: all.length }]);
-    return { tell: (text) => add({ text }), undoable: (text, undo) => add({ text, undo }) };
+    const tell = (text: string) => add({ text });
+    const run = async (undo: () => unknown) => {
+      try {
+        await undo();
+      } catch (error) {
+        tell(explain(error));
+      }
+    };
+    return { tell, undoable: (text, undo) => add({ text, undo: () => void run(undo) }) };
   }, []);
   return (
     <NoticesContext value={notices}>

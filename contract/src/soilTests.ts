@@ -1,0 +1,30 @@
+import { readSoilTest, SOIL_NUTRIENTS, type SoilNutrient } from '@steady-scatter/core';
+import * as z from 'zod';
+import { addInputErrors } from './inputIssues.ts';
+import { keptOf, writeOf } from './kept.ts';
+import { massRateUnit, typedText as text } from './units.ts';
+
+const needs = z.strictObject(
+  Object.fromEntries(SOIL_NUTRIENTS.map((id) => [id, text])) as Record<SoilNutrient, typeof text>,
+);
+
+/** A soil test as typed from the laboratory's sheet. */
+export const soilTestTyped = z
+  .strictObject({
+    name: text,
+    onDay: text,
+    lab: text,
+    needs,
+    form: z.enum(['oxide', 'elemental']),
+    unit: massRateUnit,
+    ph: text,
+    limeNote: z.string().max(4000),
+    notes: z.string().max(4000),
+  })
+  .superRefine((typed, context) => addInputErrors(context, readSoilTest(typed).errors));
+
+export const soilTestWrite = writeOf(soilTestTyped);
+export const soilTest = keptOf(soilTestTyped);
+
+export type SoilTest = z.infer<typeof soilTest>;
+export type SoilTestWrite = z.infer<typeof soilTestWrite>;

@@ -1,0 +1,59 @@
+import { attempt, InputError } from '../errors/InputError.ts';
+import { readPositive, readQuantity } from '../quantities/quantity.ts';
+import { fromSi } from '../quantities/convert.ts';
+import { showExact } from '../quantities/show.ts';
+import { UNITS, type MassUnit } from '../quantities/units.ts';
+
+/** One's own scoop, weighed full of one product: each weighing is gross, the empty scoop is the tare. */
+export interface ScoopTyped {
+  readonly name: string;
+  readonly tare: string;
+  readonly weighings: readonly string[];
+  readonly unit: MassUnit;
+}
+
+/** A scoop of one product as weighed. */
+export interface ScoopReading {
+  /** Net mass of each weighing, kg. */
+  readonly netKg: readonly number[];
+  readonly meanKg: number;
+  /** Standard deviation of the weighings over their mean (n - 1); null for a single one. */
+  readonly scatter: number | null;
+}
+
+/**
+ * A scoop from its weighings: net = gross - tare, mean and scatter.
+ *
+ * @param typed gross weighings and the tare as typed; an empty weighing is not made yet, an empty tare is 0
+ * @param field path of the scoop, for errors
+ * @returns the reading (null before the first weighing), and every error at its field
+ * @example readScoop({ name: '', tare: '0.2', weighings: ['1.0', '1.04'], unit: 'lb' }, 'scoop').reading?.scatter // 0.0345
+ */
+export function readScoop(
+  { tare, weighings, unit }: ScoopTyped,
+  field: string,
+): { reading: ScoopReading | null; errors: InputError[] } {
+  const empty = attempt(() =>
+    tare.trim() === '' ? 0 : readQuantity(tare, { kind: 'mass', bareUnit: unit, field: `${field}.tare` }).si,
+  );
+  const errors = empty.error ? [empty.error] : [];
+  const netKg: number[] = [];
+  weighings.forEach((typed, at) => {
+    if (typed.trim() === '') return;
+    const path = `${field}.weighings.${at}`;
+    const { value, error } = attempt(() => {
+      const gross = readPositive(typed, { kind: 'mass', bareUnit: unit, field: path }, 'The full scoop').si;
+      const net = gross - (empty.value ?? 0);
+      if (net > 0) return net;
+      const hint = `more than ${showExact(fromSi(empty.value ?? 0, unit))} ${UNITS[unit].symbol}`;
+      throw new InputError('scoop.not-over-tare', { field: path, typed, hint });
+    });
+    if (error) errors.push(error);
+    else netKg.push(value);
+  });
+  if (errors.length > 0 || netKg.length === 0) return { reading: null, errors };
+  const meanKg = netKg.reduce((sum, net) => sum + net, 0) / netKg.length;
+  const squares = netKg.reduce((sum, net) => sum + (net - meanKg) ** 2, 0);
+  const scatter = netKg.length < 2 ? null : Math.sqrt(squares / (netKg.length - 1)) / meanKg;
+  return { reading: { netKg, meanKg, scatter }, errors };
+}

@@ -1,0 +1,22 @@
+// Mix: the cheapest mix of products from a shelf that meets several needs and passes no limit.
+// A linear programme; SI in and out, hundredths of money. What cannot be met is named, never hidden.
+export {
+  findMix,
+  type Miss,
+  type Mix,
+  type MixAnswer,
+  type MixDelivery,
+  type MixPart,
+  type NoFewer,
+} from './findMix.ts';
+export type { LeftOut, MixCap, MixNeed, MixProduct, MixRequest } from './request.ts';
+export {
+  blankMix,
+  mixForSoilTest,
+  readMix,
+  type MixNeedTyped,
+  type MixReading,
+  type MixTyped,
+} from './typed.ts';
+export { mixLines, type MixLines } from './lines.ts';
+export { LEFT_OUT_WORDS, missInWords, NO_FEWER_WORDS } from './words.ts';

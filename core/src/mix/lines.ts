@@ -1,0 +1,130 @@
+import { NUTRIENTS } from '../need/nutrients.ts';
+import { splitUnit } from '../need/needField.ts';
+import { showExact, showQuantity, type Shown } from '../quantities/show.ts';
+import { fromSi } from '../quantities/convert.ts';
+import { RATE_AREAS, type MassPerAreaUnit, type UnitId } from '../quantities/units.ts';
+import type { ProductTyped, RateUnit } from '../shelf/product.ts';
+import { isUsUnit, liquidRateUnit } from '../shelf/rateUnit.ts';
+import { operator, term, word, type Join, type Term, type Working } from '../working/working.ts';
+import type { Mix, MixDelivery, MixPart } from './findMix.ts';
+
+/** A mix as lines of working, ready to show: each product, each nutrient, the money. */
+export interface MixLines {
+  readonly parts: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly working: Working;
+    /** The rate as a need of the product itself, for a worksheet of it. */
+    readonly need: { readonly amount: string; readonly unit: RateUnit };
+  }[];
+  readonly deliveries: readonly {
+    readonly working: Working;
+    readonly delivery: MixDelivery;
+    readonly shown: Shown;
+    readonly wanted: Shown;
+  }[];
+  /** Money on one area of the need's unit, and on all the ground; the latter null without ground. */
+  readonly perArea: Shown;
+  readonly inAll: Shown | null;
+}
+
+const money = (cents: number): string => (cents / 100).toFixed(2);
+
+interface Context {
+  readonly unit: MassPerAreaUnit;
+  readonly areaM2: number | null;
+  productOf(id: string): ProductTyped | undefined;
+}
+
+function partLine(part: MixPart, { unit, areaM2, productOf }: Context): MixLines['parts'][number] {
+  const product = productOf(part.id);
+  const wet = product?.kind.startsWith('liquid') ?? false;
+  const rateUnit: RateUnit = wet ? liquidRateUnit(unit) : unit;
+  const [amountUnit, area] = splitUnit(rateUnit);
+  const big: UnitId = wet ? (isUsUnit(unit) ? 'gal' : 'L') : isUsUnit(unit) ? 'lb' : 'kg';
+  const areaUnit = isUsUnit(unit) ? 'ft2' : 'm2';
+  const perArea = part.centsPerM2 * RATE_AREAS[area].toSi;
+  const onGround: (Term | Join)[] =
+    areaM2 === null
+      ? []
+      : [
+          operator('×'),
+          term('area', showQuantity(areaM2, areaUnit), { origin: 'typed' }),
+          operator('='),
+          term('amount', showQuantity(part.rateSi * areaM2, big), { strong: true }),
+        ];
+  return {
+    id: part.id,
+    name: part.name,
+    need: { amount: `${showExact(fromSi(part.rateSi, rateUnit), 4)} ${amountUnit}`, unit: rateUnit },
+    working: {
+      id: `part.${part.id}`,
+      label: part.name,
+      parts: [
+        term('rate', showQuantity(part.rateSi, rateUnit), { strong: areaM2 === null }),
+        ...onGround,
+        word('for'),
+        term('cost', { number: money(areaM2 === null ? perArea : part.centsPerM2 * areaM2), unit: areaM2 === null ? `per ${RATE_AREAS[area].symbol}` : '' }), // prettier-ignore
+      ],
+    },
+  };
+}
+
+function deliveryLine(
+  delivery: MixDelivery,
+  mix: Mix,
+  unit: MassPerAreaUnit,
+): MixLines['deliveries'][number] {
+  const { nutrient, kgPerM2, need, from } = delivery;
+  const { symbol, name } = NUTRIENTS[nutrient];
+  const shown = showQuantity(kgPerM2, unit);
+  const wanted = showQuantity(need.kgPerM2, unit);
+  const givers = from.flatMap((si, at) => (si > 0 ? [{ si, name: mix.parts[at]!.name }] : []));
+  const sum = givers.flatMap((giver, at): (Term | Join)[] => [
+    ...(at > 0 ? [operator('+')] : []),
+    term(`from.${at}`, { number: showQuantity(giver.si, unit).number, unit: `from ${giver.name}` }),
+  ]);
+  return {
+    delivery,
+    shown,
+    wanted,
+    working: {
+      id: `delivered.${nutrient}`,
+      label: `${symbol}, ${name}`,
+      parts: [
+        ...(givers.length > 1 ? [...sum, operator('=')] : []),
+        term(
+          'delivered',
+          { number: shown.number, unit: shown.unit.replace(' /', ` ${symbol} /`) },
+          { strong: true },
+        ),
+        ...(givers.length === 1 ? [word(`from ${givers[0]!.name}`)] : []),
+        ...(need.kgPerM2 > 0
+          ? [word('of'), term('wanted', { number: wanted.number, unit: 'wanted' }, { origin: 'typed' })]
+          : [word(need.waived ? 'taken as it comes' : 'none wanted')]),
+      ],
+    },
+  };
+}
+
+/**
+ * The lines of a mix.
+ *
+ * @param unit unit of the needs; liquids are shown by volume on the same area
+ * @param areaM2 all the ground, m2, or null
+ * @param productOf the label of a part
+ * @example mixLines(mix, { unit: 'kg/ha', areaM2: 690, productOf }).perArea // { number: '148.70', unit: 'per ha' }
+ */
+export function mixLines(mix: Mix, context: Context): MixLines {
+  const { unit, areaM2 } = context;
+  const [, area] = splitUnit(unit);
+  return {
+    parts: mix.parts.map((part) => partLine(part, context)),
+    deliveries: mix.deliveries.map((delivery) => deliveryLine(delivery, mix, unit)),
+    perArea: {
+      number: money(mix.centsPerM2 * RATE_AREAS[area].toSi),
+      unit: `per ${RATE_AREAS[area].symbol}`,
+    },
+    inAll: areaM2 === null ? null : { number: money(mix.centsPerM2 * areaM2), unit: 'in all' },
+  };
+}

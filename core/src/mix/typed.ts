@@ -1,0 +1,115 @@
+import { attempt, InputError } from '../errors/InputError.ts';
+import { readSize } from '../ground/size.ts';
+import type { Nutrient } from '../need/nutrients.ts';
+import { otherForm } from '../need/nutrients.ts';
+import { SOIL_NUTRIENTS, statedForm, type SoilNutrient, type SoilTestTyped } from '../need/soilTest.ts';
+import { readNumber } from '../quantities/numbers.ts';
+import { readQuantity } from '../quantities/quantity.ts';
+import type { AreaUnit, MassPerAreaUnit } from '../quantities/units.ts';
+import { isUsUnit } from '../shelf/rateUnit.ts';
+import type { MixCap, MixNeed } from './request.ts';
+
+/** One need as typed: how much, whether a 0 is waived, and the most that the person allows. */
+export interface MixNeedTyped {
+  readonly amount: string;
+  readonly waived: boolean;
+  readonly most: string;
+}
+
+/** What a mix is looked for with, as typed. */
+export interface MixTyped {
+  readonly name: string;
+  readonly needs: Readonly<Record<SoilNutrient, MixNeedTyped>>;
+  readonly form: SoilTestTyped['form'];
+  readonly unit: MassPerAreaUnit;
+  /** Percent. */
+  readonly tolerance: string;
+  /** Ids of products that are not to be used. */
+  readonly unticked: readonly string[];
+  readonly ruleSetId: string;
+  readonly soilTestDay: string;
+  readonly ground: { readonly size: string; readonly unit: AreaUnit };
+  /** Use no more than what stands on the shelf. */
+  readonly fromStock: boolean;
+}
+
+export interface MixReading {
+  readonly needs: readonly MixNeed[];
+  readonly caps: readonly MixCap[];
+  readonly tolerance: number;
+  readonly areaM2: number | null;
+  readonly errors: readonly InputError[];
+}
+
+const noNeed: MixNeedTyped = { amount: '', waived: false, most: '' };
+
+/** Nothing needed yet, within 10 %. */
+export const blankMix = (unit: MassPerAreaUnit, areaUnit: AreaUnit): MixTyped => ({
+  name: '',
+  needs: { N: noNeed, P2O5: noNeed, K2O: noNeed, S: noNeed },
+  form: 'oxide',
+  unit,
+  tolerance: '10',
+  unticked: [],
+  ruleSetId: '',
+  soilTestDay: '',
+  ground: { size: '', unit: areaUnit },
+  fromStock: false,
+});
+
+/** The same search for the needs of a soil test: as stated, in its own form and unit. */
+export const mixForSoilTest = (typed: MixTyped, soil: SoilTestTyped): MixTyped => ({
+  ...typed,
+  name: soil.name,
+  form: soil.form,
+  unit: soil.unit,
+  soilTestDay: soil.onDay,
+  ground: typed.ground.size === '' ? { size: '', unit: isUsUnit(soil.unit) ? 'ft2' : 'm2' } : typed.ground,
+  needs: Object.fromEntries(
+    SOIL_NUTRIENTS.map((id) => [id, { ...typed.needs[id], amount: soil.needs[id], waived: false }]),
+  ) as MixTyped['needs'],
+});
+
+/**
+ * Reads what a mix is looked for with. A nutrient without a need is let be, 0 is none wanted.
+ *
+ * @returns needs and caps in the form stated, kg/m2; every error at its field
+ * @example readMix({ ...blankMix('kg/ha', 'm2'), tolerance: '5' }).tolerance // 0.05
+ */
+export function readMix(typed: MixTyped): MixReading {
+  const errors: InputError[] = [];
+  const ifTyped = <T>(text: string, read: () => T): T | null => {
+    if (text.trim() === '') return null;
+    const { value, error } = attempt(read);
+    if (error) errors.push(error);
+    return value;
+  };
+  const rate = (text: string, field: string) =>
+    ifTyped(text, () => {
+      const { si } = readQuantity(text, { kind: 'massPerArea', bareUnit: typed.unit, field });
+      if (si < 0) throw new InputError('count.unreadable', { field, hint: '0.9' });
+      if (si > 1) throw new InputError('need.too-large', { field, typed: text });
+      return si;
+    });
+  const needs: MixNeed[] = [];
+  const caps: MixCap[] = [];
+  for (const id of SOIL_NUTRIENTS) {
+    const nutrient: Nutrient = statedForm(id, typed.form);
+    const { amount, waived, most } = typed.needs[id];
+    const kgPerM2 = rate(amount, `needs.${id}.amount`);
+    const cap = rate(most, `needs.${id}.most`);
+    if (kgPerM2 !== null) needs.push({ nutrient, kgPerM2, waived: waived && kgPerM2 === 0 });
+    // What is not asked for is shown as it comes along, P and K above all.
+    else needs.push({ nutrient, kgPerM2: 0, waived: true });
+    if (cap !== null) caps.push({ nutrient, kgPerM2: cap, because: `your own most of ${otherForm(nutrient) ? nutrient.replace(/\d.*/, '') : nutrient}` }); // prettier-ignore
+  }
+  const share = ifTyped(typed.tolerance, () => {
+    const { value } = attempt(() => readNumber(typed.tolerance.replace('%', ''), 'tolerance'));
+    if (value === null || value < 0 || value > 100)
+      throw new InputError('percent.unreadable', { field: 'tolerance', hint: '10 %' });
+    return value / 100;
+  });
+  const { size, unit } = typed.ground;
+  const areaM2 = ifTyped(size, () => readSize(size, unit, 'ground.size').areaM2);
+  return { needs, caps, tolerance: share ?? 0, areaM2, errors };
+}

@@ -1,0 +1,92 @@
+import { attempt, InputError } from '../errors/InputError.ts';
+import { readNumber } from '../quantities/numbers.ts';
+import { readQuantity } from '../quantities/quantity.ts';
+import type { MassPerAreaUnit } from '../quantities/units.ts';
+import { readDay, readName } from '../worksheet/heading.ts';
+import { otherForm, type Nutrient } from './nutrients.ts';
+
+/** What a laboratory says that the ground needs, named by its oxide forms; which form the numbers are in is asked. */
+export const SOIL_NUTRIENTS = ['N', 'P2O5', 'K2O', 'S'] as const satisfies readonly Nutrient[];
+export type SoilNutrient = (typeof SOIL_NUTRIENTS)[number];
+
+/** A soil test as typed from the laboratory's sheet. */
+export interface SoilTestTyped {
+  /** The ground that was sampled. */
+  readonly name: string;
+  readonly onDay: string;
+  readonly lab: string;
+  /** Needs per area. Empty: not stated; 0: nothing wanted. */
+  readonly needs: Readonly<Record<SoilNutrient, string>>;
+  readonly form: 'oxide' | 'elemental';
+  readonly unit: MassPerAreaUnit;
+  readonly ph: string;
+  readonly limeNote: string;
+  readonly notes: string;
+}
+
+/** A need as the laboratory states it, in its own form. */
+export interface SoilNeed {
+  readonly nutrient: Nutrient;
+  readonly kgPerM2: number;
+}
+
+export interface SoilTestReading {
+  readonly needs: readonly SoilNeed[];
+  readonly ph: number | null;
+  readonly errors: readonly InputError[];
+}
+
+/** An empty soil test. */
+export const blankSoilTest = (unit: MassPerAreaUnit, onDay: string): SoilTestTyped => ({
+  name: '',
+  onDay,
+  lab: '',
+  needs: { N: '', P2O5: '', K2O: '', S: '' },
+  form: 'oxide',
+  unit,
+  ph: '',
+  limeNote: '',
+  notes: '',
+});
+
+/** The nutrient in the form that a laboratory states: P for P2O5 when its sheet is elemental. */
+export const statedForm = (nutrient: SoilNutrient, form: SoilTestTyped['form']): Nutrient =>
+  form === 'elemental' ? (otherForm(nutrient) ?? nutrient) : nutrient;
+
+function readPh(typed: string): number {
+  const { value } = attempt(() => readNumber(typed, 'ph'));
+  if (value === null || value < 2 || value > 12)
+    throw new InputError('ph.unreadable', { field: 'ph', typed });
+  return value;
+}
+
+/**
+ * Reads a soil test: the needs that it states, 0 included, and its pH.
+ *
+ * @returns kg/m2 in the form stated; every error at its field
+ * @example readSoilTest({ ...blankSoilTest('kg/ha', '2026-03-02'), name: 'Pitch', needs: { N: '90', P2O5: '', K2O: '', S: '' } }).needs
+ * // [{ nutrient: 'N', kgPerM2: 0.009 }]
+ */
+export function readSoilTest(typed: SoilTestTyped): SoilTestReading {
+  const errors: InputError[] = [];
+  const noting = <T>(read: () => T): T | null => {
+    const { value, error } = attempt(read);
+    if (error) errors.push(error);
+    return value;
+  };
+  noting(() => readName(typed.name, 'name', 'School pitch'));
+  noting(() => readDay(typed.onDay, 'onDay'));
+  const needs = SOIL_NUTRIENTS.flatMap((id): SoilNeed[] => {
+    const text = typed.needs[id];
+    if (text.trim() === '') return [];
+    const field = `needs.${id}`;
+    const kgPerM2 = noting(() => {
+      const { si } = readQuantity(text, { kind: 'massPerArea', bareUnit: typed.unit, field });
+      if (si < 0) throw new InputError('count.unreadable', { field, hint: '40' });
+      if (si > 1) throw new InputError('need.too-large', { field, typed: text });
+      return si;
+    });
+    return kgPerM2 === null ? [] : [{ nutrient: statedForm(id, typed.form), kgPerM2 }];
+  });
+  return { needs, ph: typed.ph.trim() === '' ? null : noting(() => readPh(typed.ph)), errors };
+}

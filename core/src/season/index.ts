@@ -1,0 +1,18 @@
+// Season: the crew's own rules and what they allow, and one need put down in portions.
+// Rules are the user's data; nothing here knows a law. Days are year-month-day, rates kg/m2 (L/m2 for liquids).
+export { checkRules, checkSheet, mostAllowedShare, type RuleCheck, type RuleFacts } from './checks.ts';
+export { mixLimits } from './mixLimits.ts';
+export { portionsOf, type Portion } from './portions.ts';
+export {
+  blankRule,
+  blankRuleSet,
+  holdsOn,
+  readRuleSet,
+  RULE_KIND_IDS,
+  RULE_KINDS,
+  type RuleKind,
+  type RuleReading,
+  type RuleSetReading,
+  type RuleSetTyped,
+  type RuleTyped,
+} from './rules.ts';

@@ -1,0 +1,257 @@
+import { readFileSync } from 'node:fs';
+import { expect, test, type Page } from '@playwright/test';
+import { bigNumber, expectAccessible, kept, line, lineText, openSample, PHONE, plain } from './support.ts';
+
+const theMix = (page: Page) => page.getByRole('region', { name: 'The mix' });
+const textOf = async (page: Page) => plain(await theMix(page).innerText());
+
+test('a soil test is typed in, the cheapest mix is found for it, and put on jobs', async ({ page }) => {
+  await page.goto('/shelf/soil/new');
+  await page.getByRole('button', { name: 'Keep this soil test' }).click();
+  await expect(page.getByRole('alert')).toContainText('Give it a name');
+  await page.getByLabel('Ground that was sampled').fill('Boat house lawn');
+  await page.getByLabel('Day of the sampling').fill('2026-03-09');
+  await page.getByLabel('Needs are in').selectOption('kg/ha');
+  await page.getByLabel('N, nitrogen').fill('60');
+  await page.getByLabel('P₂O₅, phosphate').fill('0');
+  await page.getByLabel('K₂O, potash').fill('5O');
+  await expect(page.getByRole('alert')).toContainText('There is no unit O here');
+  await page.getByLabel('K₂O, potash').fill('50');
+  await page.getByLabel('pH', { exact: true }).fill('62');
+  await expect(page.getByRole('alert')).toContainText('A pH lies between 2 and 12');
+  await page.getByLabel('pH', { exact: true }).fill('6.2');
+  await page.reload();
+  await expect(page.getByLabel('K₂O, potash')).toHaveValue('50');
+  await page.getByRole('button', { name: 'Keep this soil test' }).click();
+  await expect(kept(page)).toBeVisible();
+
+  await page.getByRole('link', { name: 'Find a mix', exact: true }).first().click();
+  await expect(theMix(page)).toContainText('The cheapest mix that meets every need');
+  await expect(page.getByLabel('Need of nitrogen')).toHaveValue('60');
+  await expectAccessible(page);
+  // What brings phosphate is left out, since none is wanted.
+  await expect(theMix(page)).toContainText(/products are left out/);
+  await page.getByLabel('A need is met within').fill('0');
+  for (const name of [
+    'Lake feed 24-0-8',
+    'Liquid nitrogen 28-0-0',
+    'Potash 0-0-50 S',
+    'Bowling green iron 6-0-0 Fe',
+  ]) {
+    await page.getByRole('checkbox', { name, exact: true }).uncheck();
+  }
+  await page.getByLabel('Ground in all').fill('1000');
+  await page.getByLabel('Unit of the ground').selectOption('m2');
+  // 60 / 0.46 kg and 50 / 0.60 kg on each ha.
+  await expect(line(page, 'Straight nitrogen 46-0-0')).toContainText('13.0 kg');
+  expect(await lineText(page, 'Potash 0-0-60')).toContain('83.3 kg / ha × 1 000 m² = 8.33 kg for');
+  expect(await textOf(page)).toContain('60.0 kg N / ha from Straight nitrogen 46-0-0 of 60.0 wanted');
+  await expect(theMix(page)).toContainText('No mix of fewer products meets the needs');
+
+  await page.getByRole('checkbox', { name: 'Straight nitrogen 46-0-0' }).uncheck();
+  await expect(theMix(page)).toContainText('Nitrogen stays 60.0 kg / ha short');
+  await page.getByRole('checkbox', { name: 'Straight nitrogen 46-0-0' }).check();
+  await page.getByRole('button', { name: 'Put them on 2 jobs' }).click();
+  await expect(page.getByRole('heading', { name: 'Jobs' })).toBeVisible();
+  await page.getByRole('link', { name: 'Boat house lawn: Potash 0-0-60' }).click();
+  await expect(bigNumber(page)).toHaveText('8.33 kg');
+  expect(await lineText(page, 'What the ground needs')).toBe('83.33 kg of product on each ha = 83.3 kg / ha');
+  await expect(page.getByRole('button', { name: /Product Potash 0-0-60/ })).toBeVisible();
+});
+
+test('a search survives a reload; nothing asked and nothing readable are said', async ({ page }) => {
+  await page.goto('/shelf/mix');
+  await expect(theMix(page)).toContainText('Type what the ground needs');
+  await page.getByLabel('Need of nitrogen').fill('0.9');
+  await expect(theMix(page)).toContainText('The cheapest mix');
+  await page.getByLabel('Need of nitrogen').fill('0,9');
+  await expect(page.getByRole('alert')).toContainText('Write 0.9 if it marks a decimal');
+  await page.getByRole('button', { name: 'Use 0.9' }).click();
+  await page.reload();
+  await expect(page.getByLabel('Need of nitrogen')).toHaveValue('0.9');
+  await expect(theMix(page)).toContainText('The cheapest mix');
+});
+
+test('rules are typed in, a sheet breaks them, and one act keeps them', async ({ page }) => {
+  await page.goto('/shelf/rules/new');
+  await page.getByLabel('Name', { exact: true }).fill('Creek rules');
+  await page.getByRole('button', { name: 'Keep this set of rules' }).click();
+  await expect(page.getByRole('alert')).toContainText('Type a number here');
+  await page.getByLabel('Limit', { exact: true }).fill('0.7');
+  await page.getByRole('button', { name: 'Add a rule' }).click();
+  await page.getByLabel('Rule 2', { exact: true }).selectOption('most-in-a-year');
+  await page.getByLabel('Limit', { exact: true }).nth(1).fill('2');
+  await page.getByLabel('From', { exact: true }).nth(1).fill('13-01');
+  await expect(page.getByRole('alert')).toContainText('Write month-day');
+  await page.getByLabel('From', { exact: true }).nth(1).fill('01-01');
+  await page.getByLabel('To', { exact: true }).nth(1).fill('12-31');
+  await page.getByRole('button', { name: 'Keep this set of rules' }).click();
+  await expect(kept(page)).toBeVisible();
+  await expectAccessible(page);
+
+  await openSample(page, 'Fall feed, lake front');
+  await page.getByLabel('Rules of').selectOption({ label: 'Creek rules' });
+  const broken = page.getByRole('list', { name: 'Rules that are not kept' });
+  await expect(broken).toContainText('broken, by');
+  await page.getByLabel('N put down earlier this year').fill('1.5');
+  // Two of the town's, and the label's own highest rate.
+  await expect(broken.getByRole('listitem')).toHaveCount(3);
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Use the most allowed: 0.5 lb' }).click();
+  await expect(broken).toHaveCount(0);
+  await expect(page.getByLabel('Amount needed')).toHaveValue('0.5 lb');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByLabel('N put down earlier this year').fill('');
+  await page.getByRole('button', { name: 'Split in 2' }).click();
+  await expect(broken).toHaveCount(0);
+  expect(await lineText(page, 'Portion 2 of 2')).toContain('÷ 2 =');
+});
+
+test('low and high of a label, a liquid with its mix, and scoops of what was weighed', async ({ page }) => {
+  await openSample(page, 'Ball field, carrier before seeding');
+  await expect(bigNumber(page)).toHaveText('33.5 kg');
+  expect(await lineText(page, 'What the ground needs')).toContain(
+    '0.6 kg active ingredient on each ha ÷ 0.43 % in the product = 140 kg / ha',
+  );
+  await page.getByRole('button', { name: 'Use the highest' }).click();
+  await expect(page.getByLabel('Amount needed')).toHaveValue('0.688 kg');
+  await openSample(page, 'Bowling green, liquid top-up');
+  await expect(bigNumber(page)).toHaveText('4.83 L');
+  expect(await lineText(page, 'Spray mix')).toContain('= 72.2 L of finished mix');
+  await page.getByLabel('What is needed').selectOption('product');
+  await expect(page.getByText('L / ha').first()).toBeVisible();
+  await openSample(page, 'Spring feed, lake front');
+  await expect(page.getByRole('region', { name: 'In scoops' })).toContainText('with red scoop, struck off');
+});
+
+test('a product is taken from the shelf on a new sheet, and its scoop weighed', async ({ page }) => {
+  await page.goto('/shelf');
+  await page.getByRole('link', { name: 'Organic meal 8-3-1' }).click();
+  await page.getByLabel('Which scoop').fill('feed pail');
+  await page.getByLabel('Empty').fill('0.5');
+  await page.getByLabel('Full', { exact: true }).fill('0.4');
+  await expect(page.getByRole('alert')).toContainText('not more than the empty scoop');
+  await page.getByLabel('Full', { exact: true }).fill('2.5');
+  await expect(page.getByText('One weighing shows no scatter')).toBeVisible();
+  await page.getByRole('button', { name: 'Weigh it once more' }).click();
+  await page.getByLabel('Full, time 2').fill('2.6');
+  expect(await lineText(page, 'One scoop')).toBe(
+    '2 weighings less the empty scoop = 2.05 kg each scatter 3.4 %',
+  );
+  await page.getByRole('button', { name: 'Keep this product' }).click();
+  await expect(kept(page)).toBeVisible();
+
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Take a product from the shelf' }).click();
+  await page.getByLabel('Look for a product on the shelf').fill('organic');
+  await page.getByRole('button', { name: 'Organic meal 8-3-1' }).click();
+  await page.getByLabel('Amount needed').fill('40 kg/ha');
+  await page.getByLabel('area 1, measured as').fill('410 m2');
+  await expect(bigNumber(page)).toHaveText('20.5 kg');
+  expect(await lineText(page, 'In scoops')).toBe('20.5 kg ÷ 2.05 kg = 10.0 scoops with feed pail');
+});
+
+const MESSY = `\ufeffProduct name;N-P-K;Bag size;Price;Qty;Colour;Notes
+Harbour feed;24-0-8;20 kg;31,80;3;green;"says ""slow"";
+on two lines"
+Bad sum;60-30-20;20 kg;10,00;1;;
+;12-0-0;20 kg;5;1;;
+Lake feed 24-0-8;24-0-8;40 lb;31,8;2;;
+=HYPERLINK("x");5-5-5;1 kg;1;1;;
+Wrong form;0-0-60 elemental;25 kg;9,00;1;;
+-Straw 3-1-2;3-1-2;15 kg;12,00;4;;
+Straw 3-1-2;3-1-2;15 kg;12,00;4;;
+`;
+const csv = (text: string | Buffer, name = 'shelf.csv') => ({
+  name,
+  mimeType: 'text/csv',
+  buffer: Buffer.isBuffer(text) ? text : Buffer.from(text),
+});
+
+test('a messy CSV: good rows are taken, bad ones are named, and it can be undone', async ({ page }) => {
+  await page.goto('/shelf/import');
+  const file = page.getByLabel('File to import');
+  await file.setInputFiles(csv(MESSY));
+  await expect(page.getByText('2 products can be taken, 5 rows cannot, 1 is there already.')).toBeVisible();
+  await expect(
+    page.getByText('Columns are separated by semicolons. Commas are read as decimal marks.'),
+  ).toBeVisible();
+  await expect(page.getByText('left out: Colour')).toBeVisible();
+  const bad = page.getByRole('region', { name: '5 rows cannot be taken' });
+  await expect(bad.getByRole('row', { name: /^3 / })).toContainText('adds up to 110 %');
+  await expect(bad.getByRole('row', { name: /^6 / })).toContainText('is a formula of a spreadsheet');
+  await expect(bad.getByRole('row', { name: /^7 / })).toContainText('pure potassium chloride has 52.4 %');
+  await expectAccessible(page);
+  await page.getByLabel('Take those too').check();
+  await expect(page.getByRole('button', { name: 'Put 3 products on the shelf' })).toBeEnabled();
+  await page.getByLabel('Take those too').uncheck();
+  await page.getByRole('button', { name: 'Put 2 products on the shelf' }).click();
+  await expect(page.getByRole('link', { name: 'Harbour feed' })).toBeVisible();
+  await page.getByRole('link', { name: 'Harbour feed' }).click();
+  await expect(page.getByLabel('Notes')).toHaveValue('says "slow";\non two lines');
+  await expect(page.getByLabel('Price of one package')).toHaveValue('31.80');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.goto('/shelf');
+  await expect(page.getByRole('link', { name: 'Lake feed 24-0-8' })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Harbour feed' })).toHaveCount(0);
+});
+
+test('files that are no tables are refused in a sentence', async ({ page }) => {
+  await page.goto('/shelf/import');
+  const file = page.getByLabel('File to import');
+  const says = page.getByRole('alert');
+  await file.setInputFiles(csv('', 'empty.csv'));
+  await expect(says).toContainText('This file is empty');
+  await file.setInputFiles(csv('a,b\n1,2\n'));
+  await expect(says).toContainText('The first line has to name the columns');
+  await file.setInputFiles(csv('Name^Grade\nFeed^24-0-8\n'));
+  await expect(says).toContainText('perhaps its separator is none of');
+  await file.setInputFiles(csv(Buffer.from([0x50, 0x4b, 3, 4, 0, 0, 0]), 'shelf.xlsx'));
+  await expect(says).toContainText('save as CSV');
+  await file.setInputFiles(csv('Name\tGrade\nFeed for tabs\t24-0-8\nOpen "quote\t1-1-1\n'));
+  await expect(page.getByRole('button', { name: /Put \d products? on the shelf/ })).toBeVisible();
+  await file.setInputFiles(csv(Buffer.from('Name,Notes\nD\xfcnger,\xbd sack\n', 'latin1')));
+  await expect(page.getByRole('cell', { name: 'Dünger' })).toBeVisible();
+});
+
+test('what is exported is neutral for a spreadsheet, and comes back', async ({ page }) => {
+  await page.goto('/shelf/import');
+  await page.getByLabel('File to import').setInputFiles(csv(`Name,Notes\n'=SUM(A1),'+1\n`));
+  await page.getByRole('button', { name: 'Put 1 product on the shelf' }).click();
+  await expect(page.getByRole('link', { name: '=SUM(A1)' })).toBeVisible();
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Export' }).click();
+  const saved = await download;
+  expect(saved.suggestedFilename()).toMatch(/^shelf-\d{4}-\d\d-\d\d\.csv$/);
+  const text = readFileSync(await saved.path(), 'utf8');
+  expect(text).toContain(`'=SUM(A1)`);
+  expect(text).not.toMatch(/(^|[,\n"])=/);
+  await page.getByRole('button', { name: 'Delete =SUM(A1)' }).click();
+  await expect(page.getByRole('link', { name: '=SUM(A1)' })).toHaveCount(0);
+  await page.goto('/shelf/import');
+  await page.getByLabel('File to import').setInputFiles(csv(text));
+  await expect(page.getByRole('button', { name: 'Put 1 product on the shelf' })).toBeEnabled();
+  await expect(page.getByText(/rows? cannot/)).toHaveCount(0);
+});
+
+for (const colorScheme of ['light', 'dark'] as const) {
+  test.describe(`axe, ${colorScheme}`, () => {
+    test.use({ ...PHONE, colorScheme });
+    test('finds nothing on soil tests, rules, mix and import, and they fit a phone', async ({ page }) => {
+      for (const path of [
+        '/shelf/soil',
+        '/shelf/soil/new',
+        '/shelf/rules',
+        '/shelf/rules/new',
+        '/shelf/mix',
+        '/shelf/import',
+      ]) {
+        await page.goto(path);
+        await expect(page.getByRole('main')).toBeVisible();
+        await page.waitForLoadState('networkidle');
+        expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+        await expectAccessible(page);
+      }
+    });
+  });
+}

@@ -1,0 +1,73 @@
+// npm run benchmark: how long the heavy parts of core take on this machine. Figures, no verdicts.
+import { blankProduct, findMix, readProduct, type MixRequest, type Nutrient } from '@steady-scatter/core';
+
+/** Mulberry32: the same shelf on every machine. */
+function seeded(seed: number): () => number {
+  let state = seed;
+  return () => {
+    state = (state + 0x6d2b79f5) | 0;
+    let t = Math.imul(state ^ (state >>> 15), 1 | state);
+    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
+    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
+  };
+}
+
+function report(what: string, times: number[]): void {
+  const sorted = times.toSorted((a, b) => a - b);
+  const at = (share: number) =>
+    sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))]!.toFixed(1);
+  process.stdout.write(
+    `${what}: median ${at(0.5)} ms, 95 % within ${at(0.95)} ms, longest ${at(1)} ms (${times.length} runs)\n`,
+  );
+}
+
+const need = (nutrient: Nutrient, kgPerHa: number) => ({ nutrient, kgPerM2: kgPerHa / 1e4, waived: false });
+
+/** 60 products with sensible grades and prices, four needs, and limits to make twelve constraints. */
+function mixRequest(seed: number): MixRequest {
+  const random = seeded(seed);
+  const whole = (most: number) => Math.floor(random() * (most + 1));
+  const products = Array.from({ length: 60 }, (_, at) => ({
+    id: `p${at}`,
+    name: `p${at}`,
+    product: readProduct({
+      ...blankProduct('dry-fertilizer', 'metric'),
+      name: `p${at}`,
+      grade: `${whole(46)}-${whole(20)}-${whole(30)} + ${whole(3)} S`,
+      slowShare: String(whole(100)),
+      price: (10 + random() * 40).toFixed(2),
+      package: { size: '25', unit: 'kg' },
+    }),
+  }));
+  return {
+    products,
+    needs: [need('N', 90), need('P2O5', 20), need('K2O', 70), need('S', 8)],
+    tolerance: 0.05,
+    caps: [
+      { nutrient: 'N', kgPerM2: 0.0098, because: 'a' },
+      { nutrient: 'P2O5', kgPerM2: 0.003, because: 'b' },
+      { nutrient: 'K2O', kgPerM2: 0.009, because: 'c' },
+      { nutrient: 'S', kgPerM2: 0.002, because: 'd' },
+    ],
+    quickCap: 0.005,
+    slowFloor: 0.3,
+    fromStockForM2: null,
+  };
+}
+
+const outcomes: Record<string, number> = {};
+const times = Array.from({ length: 60 }, (_, seed) => {
+  const request = mixRequest(seed + 1);
+  const start = performance.now();
+  const { outcome, noFewer } = findMix(request);
+  const took = performance.now() - start;
+  const key = `${outcome}, fewer: ${noFewer ?? 'found'}`;
+  outcomes[key] = (outcomes[key] ?? 0) + 1;
+  return took;
+});
+report('Mix of 60 products, 4 needs and 6 limits, with the next-best of one product fewer', times);
+process.stdout.write(
+  `  ${Object.entries(outcomes)
+    .map(([key, count]) => `${count} × ${key}`)
+    .join('; ')}\n`,
+);

@@ -1,0 +1,125 @@
+import { isDeepStrictEqual } from 'node:util';
+import {
+  productTyped,
+  ruleSetTyped,
+  soilTestTyped,
+  type Product,
+  type ProductBatch,
+  type ProductWrite,
+  type RuleSet,
+  type RuleSetWrite,
+  type SoilTest,
+  type SoilTestWrite,
+} from '@steady-scatter/contract';
+import { completeProduct, readProduct, readRuleSet, readSoilTest } from '@steady-scatter/core';
+import type { ModelStatic, Sequelize } from 'sequelize';
+import { ProductRow, RuleSetRow, SoilTestRow, type DocumentRow } from '../models/index.ts';
+import { transact } from './transact.ts';
+import { versioned, type Versioned } from './versioned.ts';
+
+/** How a kind of thing is stored as it was typed. */
+interface DocumentKind<Typed> {
+  readonly what: string;
+  readonly model: ModelStatic<DocumentRow>;
+  /** What was typed, from a row; adds what an earlier version did not know. */
+  parse(kept: unknown): Typed;
+  /** The SI values of what was typed. */
+  siOf(typed: Typed): object;
+}
+
+interface Document<Typed> {
+  id: string;
+  version: number;
+  isSample: boolean;
+  typed: Typed;
+  changedAt: string;
+}
+
+interface Write<Typed> {
+  version: number;
+  typed: Typed;
+}
+
+const columnsOf = <Typed extends { name: string }>({ siOf }: DocumentKind<Typed>, typed: Typed) => ({
+  name: typed.name,
+  typed: JSON.stringify(typed),
+  si: JSON.stringify(siOf(typed)),
+});
+
+function documentService<Typed extends { name: string }>(
+  sequelize: Sequelize,
+  kind: DocumentKind<Typed>,
+): Versioned<Write<Typed>, Document<Typed>> {
+  const typedOf = ({ typed }: DocumentRow): Typed => kind.parse(JSON.parse(typed));
+  return versioned<DocumentRow, Write<Typed>, Document<Typed>>(sequelize, {
+    what: kind.what,
+    model: kind.model,
+    order: [['name', 'ASC'], ['id', 'ASC']], // prettier-ignore
+    wireOf: (row) => ({
+      id: row.id,
+      version: row.version,
+      isSample: row.isSample,
+      typed: typedOf(row),
+      changedAt: row.updatedAt.toISOString(),
+    }),
+    isSame: (row, { typed }) => isDeepStrictEqual(typedOf(row), typed),
+    columnsOf: ({ typed }) => columnsOf(kind, typed),
+  });
+}
+
+const PRODUCTS: DocumentKind<Product['typed']> = {
+  what: 'product',
+  model: ProductRow,
+  parse: (kept) => productTyped.parse(completeProduct(kept as Partial<Product['typed']>)),
+  siOf(typed) {
+    const { package: pack, densityKgPerL, priceCents, stockPackages } = readProduct(typed);
+    return { packageSi: pack?.si ?? null, densityKgPerL, priceCents, stockPackages };
+  },
+};
+
+/** The crew's shelf, with many products at once besides. */
+export interface ProductService extends Versioned<ProductWrite, Product> {
+  /** Puts new products on the shelf, all or none; those that are there already stay as they are. */
+  addAll(crewId: string, batch: ProductBatch): Promise<void>;
+  removeAll(crewId: string, ids: readonly string[]): Promise<void>;
+}
+
+export const productService = (sequelize: Sequelize): ProductService => ({
+  ...documentService(sequelize, PRODUCTS),
+  async addAll(crewId, { products }) {
+    const rows = products.map(({ id, typed }) => ({
+      id,
+      crewId,
+      version: 1,
+      isSample: false,
+      deletedAt: null,
+      ...columnsOf(PRODUCTS, typed),
+    }));
+    await transact(sequelize, async (transaction) => {
+      await ProductRow.bulkCreate(rows, { transaction, ignoreDuplicates: true });
+    });
+  },
+  async removeAll(crewId, ids) {
+    const deletedAt = new Date();
+    await ProductRow.update(
+      { deletedAt },
+      { where: { crewId, id: [...ids], deletedAt: null }, silent: true },
+    );
+  },
+});
+
+export const soilTestService = (sequelize: Sequelize): Versioned<SoilTestWrite, SoilTest> =>
+  documentService(sequelize, {
+    what: 'soil test',
+    model: SoilTestRow,
+    parse: (kept) => soilTestTyped.parse(kept),
+    siOf: (typed) => readSoilTest(typed).needs,
+  });
+
+export const ruleSetService = (sequelize: Sequelize): Versioned<RuleSetWrite, RuleSet> =>
+  documentService(sequelize, {
+    what: 'set of rules',
+    model: RuleSetRow,
+    parse: (kept) => ruleSetTyped.parse(kept),
+    siOf: (typed) => readRuleSet(typed).rules.map(({ typed: { id }, limit }) => ({ id, limit })),
+  });

@@ -1,0 +1,135 @@
+import { Box, Button, chakra } from '@chakra-ui/react';
+import type { InputError } from '@steady-scatter/core';
+import { RotateCcw, Trash2 } from 'lucide-react';
+import { useState, type ReactNode } from 'react';
+import { useForm, useWatch } from 'react-hook-form';
+import { useParams } from 'react-router';
+import { useActs } from '../acts/ActsProvider.tsx';
+import { ActButton } from '../ui/ActButton.tsx';
+import { OpeningMessage } from '../ui/OpeningMessage.tsx';
+import { SampleBadge } from '../ui/SampleBadge.tsx';
+import { TopBar } from '../ui/TopBar.tsx';
+import { dropHeldDoc, heldDoc, useHoldDoc } from './docDrafts.ts';
+import { useDoc, type Doc, type DocKind } from './docs.ts';
+import { useKeepDoc } from './useKeepDoc.ts';
+
+/** What the form of a thing is given. */
+export interface DocFormProps<Typed> {
+  typed: Typed;
+  errorAt(field: string): InputError | undefined;
+  onChange(typed: Typed): void;
+}
+
+interface Props<Typed extends { readonly name: string }> {
+  kind: DocKind<Typed>;
+  /** An empty one. */
+  blank(): Typed;
+  renderForm(props: DocFormProps<Typed>): ReactNode;
+  /** Further acts for one that is kept. */
+  renderActs?(doc: Doc<Typed>): ReactNode;
+}
+
+const Elsewhere = ({ name, onMine, onTheirs }: { name: string; onMine(): void; onTheirs(): void }) => (
+  <Box
+    role="alert"
+    bg="paper"
+    borderWidth="2px"
+    borderColor="warn"
+    borderRadius="8px"
+    padding="14px"
+    marginBottom="18px"
+  >
+    <b>Changed elsewhere.</b> Somebody kept this as “{name}” since you opened it.
+    <Box display="flex" gap="10px" marginTop="10px">
+      <Button onClick={onTheirs}>Take theirs</Button>
+      <Button onClick={onMine}>Keep mine</Button>
+    </Box>
+  </Box>
+);
+
+function DocSheet<Typed extends { readonly name: string }>({
+  kind,
+  doc,
+  blank,
+  renderForm,
+  renderActs,
+}: Props<Typed> & { doc: Doc<Typed> | null }) {
+  const id = doc?.id ?? null;
+  const [empty] = useState(blank);
+  const kept = doc?.typed ?? empty;
+  // The form holds one value; its shape is the kind's own business.
+  const form = useForm<{ typed: unknown }>({ defaultValues: { typed: heldDoc(kind, id) ?? kept } });
+  const typed = useWatch({ control: form.control, name: 'typed' }) as Typed;
+  const replace = (next: Typed) => form.setValue('typed', next, { shouldDirty: true });
+  const [tried, setTried] = useState(false);
+  const differs = JSON.stringify(typed) !== JSON.stringify(kept);
+  useHoldDoc(kind.root, id, typed, differs);
+  const keeping = useKeepDoc({ kind, doc, typed, replace });
+  const errors = kind.errorsOf(typed);
+  // What is still missing is asked for when the thing is kept, not while it is being typed.
+  const shown = errors.filter(({ code }) => tried || !code.endsWith('.empty'));
+
+  const keep = () => {
+    setTried(true);
+    if (errors.length === 0) keeping.keep();
+    else setTimeout(() => document.querySelector<HTMLElement>('[aria-invalid=true]')?.focus());
+  };
+  const back = () => {
+    if (differs) dropHeldDoc(kind.root, id);
+    keeping.drop(kept);
+  };
+  useActs([{ id: `keep-${kind.root}`, label: `Keep this ${kind.one}`, keys: 'Ctrl+S', run: keep }]);
+  const isKept = doc !== null && !differs;
+
+  return (
+    <>
+      <title>{`${typed.name || `New ${kind.one}`} · Steady Scatter`}</title>
+      <TopBar
+        acts={
+          <>
+            {doc && renderActs?.(doc)}
+            {doc && <ActButton icon={Trash2} label="Delete" onClick={() => void keeping.remove(doc)} />}
+            {differs && <ActButton icon={RotateCcw} label="Drop changes" onClick={back} />}
+            <Button variant={isKept ? 'outline' : 'solid'} loading={keeping.isPending} onClick={keep}>
+              {isKept ? 'Kept' : `Keep this ${kind.one}`}
+            </Button>
+          </>
+        }
+      >
+        <chakra.h1 fontSize="21px" fontWeight="bold" overflowWrap="anywhere">
+          {doc ? doc.typed.name : `New ${kind.one}`}
+        </chakra.h1>
+        {doc?.isSample && <SampleBadge />}
+        {differs && (
+          <chakra.span fontSize="15px" color="ink.soft">
+            not kept yet
+          </chakra.span>
+        )}
+      </TopBar>
+      <Box as="main" id="main" padding={{ base: '8px 16px 24px', md: '8px 24px 32px' }} maxWidth="1100px">
+        {keeping.theirs && (
+          <Elsewhere
+            name={keeping.theirs.typed.name}
+            onMine={() => keeping.theirs && keeping.keepMine(keeping.theirs)}
+            onTheirs={() => keeping.theirs && void keeping.takeTheirs(keeping.theirs)}
+          />
+        )}
+        {renderForm({
+          typed,
+          onChange: replace,
+          errorAt: (field) => shown.find((error) => error.field === field),
+        })}
+      </Box>
+    </>
+  );
+}
+
+/** A kept thing, opened by the id in the address, or a new one: typed, held in the browser, kept. */
+export function DocPage<Typed extends { readonly name: string }>(props: Props<Typed>) {
+  const { id = null } = useParams();
+  const { kind } = props;
+  const { data, error, refetch } = useDoc(kind, id);
+  if (id === null) return <DocSheet key="new" {...props} doc={null} />;
+  if (data) return <DocSheet key={data.id} {...props} doc={data} />;
+  return <OpeningMessage one={kind.one} home={kind.home} error={error} onAgain={() => void refetch()} />;
+}

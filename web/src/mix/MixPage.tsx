@@ -1,0 +1,329 @@
+import { Box, chakra } from '@chakra-ui/react';
+import type { Product } from '@steady-scatter/contract';
+import {
+  blankWorksheet,
+  isUsUnit,
+  mixForSoilTest,
+  mixLimits,
+  readMix,
+  readProduct,
+  readRuleSet,
+  UNITS,
+  type MixLines,
+  type MixRequest,
+  type MixTyped,
+} from '@steady-scatter/core';
+import { useMemo } from 'react';
+import { useNavigate, useSearchParams } from 'react-router';
+import { v7 as newId } from 'uuid';
+import { explain } from '../api/explain.ts';
+import { AREA_CHOICES } from '../ground/units.ts';
+import { jobActs } from '../jobs/jobActs.ts';
+import { useDocs, type Doc } from '../kept/docs.ts';
+import { RATE_CHOICES } from '../need/units.ts';
+import { useShelf } from '../products/useProducts.ts';
+import { ShelfTabs } from '../products/ShelfTabs.tsx';
+import { RULE_SETS } from '../season/useRuleSets.ts';
+import { usePreferences } from '../settings/PreferencesProvider.tsx';
+import { SOIL_TESTS } from '../soil/useSoilTests.ts';
+import { Choice } from '../ui/Choice.tsx';
+import { dayText } from '../ui/dayText.ts';
+import { Fields } from '../ui/formParts.tsx';
+import { LabelledField } from '../ui/LabelledField.tsx';
+import { Message } from '../ui/Message.tsx';
+import { useNotices } from '../ui/notices.tsx';
+import { Section } from '../ui/Section.tsx';
+import { today } from '../ui/today.ts';
+import { TopBar } from '../ui/TopBar.tsx';
+import { MixResult } from './MixResult.tsx';
+import { NeedTable } from './NeedTable.tsx';
+import { useMix } from './useMix.ts';
+import { useMixTyped } from './useMixTyped.ts';
+
+type SoilDoc = Doc<Parameters<typeof mixForSoilTest>[1]>;
+
+const Tick = chakra('label', {
+  base: { display: 'flex', alignItems: 'center', gap: '10px', minHeight: '44px', cursor: 'pointer' },
+});
+const Check = chakra('input', { base: { width: '20px', height: '20px', accentColor: 'act', flexShrink: 0 } });
+
+/** Only what feeds can be in a mix. */
+const feeds = ({ typed }: Product): boolean => typed.grade !== '';
+
+/** Everything that the search is made from, or null while it cannot start. */
+function useRequest(typed: MixTyped, shelf: readonly Product[]) {
+  const { data: sets = [] } = useDocs(RULE_SETS);
+  const reading = useMemo(() => readMix(typed), [typed]);
+  const chosen = sets.find(({ id }) => id === typed.ruleSetId);
+  const request = useMemo((): MixRequest | null => {
+    if (reading.errors.length > 0 || reading.needs.every(({ kgPerM2 }) => kgPerM2 === 0)) return null;
+    const { rules } = chosen ? readRuleSet(chosen.typed) : { rules: [] };
+    const limits = mixLimits(rules, today(), typed.soilTestDay, []);
+    return {
+      products: shelf
+        .filter(({ id }) => !typed.unticked.includes(id))
+        .map(({ id, typed: label }) => ({ id, name: label.name, product: readProduct(label) })),
+      needs: reading.needs,
+      tolerance: reading.tolerance,
+      ...limits,
+      caps: [...limits.caps, ...reading.caps],
+      fromStockForM2: typed.fromStock ? reading.areaM2 : null,
+    };
+  }, [reading, chosen, shelf, typed]);
+  return { reading, sets, request };
+}
+
+/** One job for each product of a mix: each is spread by itself, with a setting of its own. */
+function usePutOnJobs(typed: MixTyped, shelf: readonly Product[]) {
+  const notices = useNotices();
+  const navigate = useNavigate();
+  return async ({ parts }: MixLines) => {
+    const name = typed.name.trim() || 'Mix';
+    const ids: string[] = [];
+    try {
+      for (const { id, need } of parts) {
+        const product = shelf.find((one) => one.id === id)?.typed;
+        if (!product) continue;
+        const blank = blankWorksheet(isUsUnit(typed.unit) ? 'us' : 'metric', newId());
+        const [area] = blank.areas;
+        const worksheet = {
+          ...blank,
+          need: { of: 'product' as const, ...need },
+          product: { ...product, stock: '' },
+          areas: area ? [{ ...area, ...typed.ground }] : [],
+          rules: { ...blank.rules, setId: typed.ruleSetId, soilTestDay: typed.soilTestDay },
+        };
+        const jobId = newId();
+        // In the order of the mix, so that the list has them in it too.
+        // oxlint-disable-next-line no-await-in-loop
+        await jobActs.write(jobId, {
+          version: 0,
+          name: `${name}: ${product.name}`.slice(0, 120),
+          onDay: today(),
+          worksheet,
+        });
+        ids.push(jobId);
+      }
+      notices.undoable(
+        ids.length === 1
+          ? 'The mix is a job now.'
+          : `The mix is ${ids.length} jobs now, one for each product.`,
+        () => Promise.all(ids.map((id) => jobActs.remove(id))),
+      );
+      await navigate(ids.length === 1 ? `/jobs/${ids[0]}` : '/jobs');
+    } catch (failure) {
+      notices.tell(explain(failure));
+    }
+  };
+}
+
+function Finder({
+  shelf,
+  soilTests,
+  soil,
+}: {
+  shelf: readonly Product[];
+  soilTests: readonly SoilDoc[];
+  soil: SoilDoc | undefined;
+}) {
+  const { rate } = usePreferences().preferences.units;
+  const { typed, change, setTyped } = useMixTyped(
+    RATE_CHOICES.find((id) => id === rate) ?? 'lb/1000 ft2',
+    soil?.typed,
+  );
+  const feeding = useMemo(() => shelf.filter(feeds), [shelf]);
+  const { reading, sets, request } = useRequest(typed, feeding);
+  const state = useMix(request);
+  const putOnJobs = usePutOnJobs(typed, shelf);
+  const errorAt = (field: string) => reading.errors.find((error) => error.field === field);
+  const tick = (id: string, ticked: boolean) =>
+    change({ unticked: ticked ? typed.unticked.filter((one) => one !== id) : [...typed.unticked, id] });
+  const { answer } = state;
+
+  return (
+    <Box
+      as="main"
+      id="main"
+      display="grid"
+      gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) minmax(0, 500px)' }}
+      gap="28px"
+      padding={{ base: '4px 16px 24px', md: '4px 24px 32px' }}
+      alignItems="start"
+    >
+      <Box minWidth={0}>
+        <Section heading="What the ground needs">
+          <Fields>
+            <Choice
+              label="From a soil test"
+              value=""
+              options={[
+                { id: '', label: soilTests.length === 0 ? 'none is kept yet' : 'take the needs of …' },
+                ...soilTests.map(({ id, typed: { name, onDay } }) => ({
+                  id,
+                  label: `${name}, ${dayText(onDay)}`,
+                })),
+              ]}
+              onChange={(id) => {
+                const found = soilTests.find((one) => one.id === id);
+                if (found) setTyped((now) => mixForSoilTest(now, found.typed));
+              }}
+            />
+            <LabelledField
+              label="Name"
+              placeholder="School pitch"
+              value={typed.name}
+              onChange={(name) => change({ name })}
+            />
+            <Choice
+              label="Needs are in"
+              value={typed.unit}
+              options={RATE_CHOICES.map((id) => ({ id, label: UNITS[id].symbol }))}
+              onChange={(unit) => change({ unit })}
+            />
+          </Fields>
+          <Box marginTop="12px">
+            <NeedTable typed={typed} errorAt={errorAt} onChange={(needs) => change({ needs })} />
+          </Box>
+        </Section>
+        <Section heading="How near, by which rules, on how much ground">
+          <Fields>
+            <LabelledField
+              label="A need is met within"
+              value={typed.tolerance}
+              error={errorAt('tolerance')}
+              unit="%"
+              onChange={(tolerance) => change({ tolerance })}
+            />
+            <Choice
+              label="Rules of"
+              value={typed.ruleSetId}
+              options={[
+                { id: '', label: 'none' },
+                ...sets.map(({ id, typed: { name } }) => ({ id, label: name })),
+              ]}
+              onChange={(ruleSetId) => change({ ruleSetId })}
+            />
+            <LabelledField
+              label="Ground in all"
+              placeholder="690"
+              value={typed.ground.size}
+              error={errorAt('ground.size')}
+              unit={
+                <chakra.select
+                  aria-label="Unit of the ground"
+                  bg="transparent"
+                  minHeight="44px"
+                  value={typed.ground.unit}
+                  onChange={(event) =>
+                    change({
+                      ground: { ...typed.ground, unit: event.target.value as typeof typed.ground.unit },
+                    })
+                  }
+                >
+                  {AREA_CHOICES.map((id) => (
+                    <option key={id} value={id}>
+                      {UNITS[id].symbol}
+                    </option>
+                  ))}
+                </chakra.select>
+              }
+              onChange={(size) => change({ ground: { ...typed.ground, size } })}
+            />
+          </Fields>
+          {reading.areaM2 !== null && (
+            <Tick marginTop="8px">
+              <Check
+                type="checkbox"
+                checked={typed.fromStock}
+                onChange={(event) => change({ fromStock: event.target.checked })}
+              />
+              Use no more than what stands on the shelf
+            </Tick>
+          )}
+        </Section>
+        <Section heading="From these products">
+          <Box display="grid" gridTemplateColumns={{ base: '1fr', md: '1fr 1fr' }} columnGap="20px">
+            {feeding.map(({ id, typed: { name } }) => (
+              <Tick key={id}>
+                <Check
+                  type="checkbox"
+                  checked={!typed.unticked.includes(id)}
+                  onChange={(event) => tick(id, event.target.checked)}
+                />
+                <chakra.span overflowWrap="anywhere">{name}</chakra.span>
+              </Tick>
+            ))}
+          </Box>
+        </Section>
+      </Box>
+      <Box
+        as="section"
+        aria-label="The mix"
+        aria-busy={state.status === 'searching'}
+        bg="paper"
+        borderWidth="1px"
+        borderColor="line"
+        borderRadius="10px"
+        padding="20px"
+      >
+        {answer && request && (
+          <MixResult
+            answer={answer}
+            unit={typed.unit}
+            areaM2={reading.areaM2}
+            tolerance={reading.tolerance}
+            productOf={(id) => shelf.find((one) => one.id === id)?.typed}
+            onPutOnJobs={(lines) => void putOnJobs(lines)}
+          />
+        )}
+        {!request && (
+          <Box fontSize="17px">
+            {reading.errors.length > 0
+              ? 'An entry cannot be read yet; the sentence under it says why.'
+              : 'Type what the ground needs, or take it from a soil test: the cheapest mix from the shelf stands here at once.'}
+          </Box>
+        )}
+        {state.status === 'failed' && (
+          <Box color="warn">The search did not start in this browser. Reload the page.</Box>
+        )}
+      </Box>
+    </Box>
+  );
+}
+
+/** Needs in several nutrients, and the cheapest mix from the shelf that meets them. */
+export default function MixPage() {
+  const { data: shelf, error, refetch } = useShelf();
+  const { data: soilTests } = useDocs(SOIL_TESTS);
+  const [params] = useSearchParams();
+  const soilId = params.get('soil');
+  if (error && !shelf) {
+    return (
+      <Message
+        heading="The shelf could not be read"
+        text={explain(error)}
+        act="Try again"
+        onAct={() => void refetch()}
+      />
+    );
+  }
+  return (
+    <>
+      <title>Find a mix · Steady Scatter</title>
+      <TopBar>
+        <chakra.h1 fontSize="21px" fontWeight="bold">
+          Find a mix
+        </chakra.h1>
+      </TopBar>
+      <ShelfTabs />
+      {shelf && soilTests && (
+        <Finder
+          key={soilId}
+          shelf={shelf}
+          soilTests={soilTests}
+          soil={soilTests.find(({ id }) => id === soilId)}
+        />
+      )}
+    </>
+  );
+}

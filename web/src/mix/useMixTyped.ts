@@ -1,0 +1,43 @@
+import {
+  blankMix,
+  mixForSoilTest,
+  readMix,
+  type MassPerAreaUnit,
+  type MixTyped,
+  type SoilTestTyped,
+} from '@steady-scatter/core';
+import { useEffect, useState } from 'react';
+import { tabAndBrowser } from '../ui/browserStores.ts';
+
+const KEY = 'steady-scatter.mix';
+
+/** The search that was typed last in this browser; null when there is none that this version can use. */
+function heldMix(blank: MixTyped): MixTyped | null {
+  try {
+    const held = JSON.parse(tabAndBrowser.getItem(KEY) ?? 'null') as MixTyped | null;
+    if (!held) return null;
+    const typed = { ...blank, ...held };
+    // Throws on a shape that this version does not know.
+    readMix(typed);
+    return typed;
+  } catch {
+    return null;
+  }
+}
+
+/** What a mix is looked for with: held in the browser, so that a reload loses nothing. */
+export function useMixTyped(unit: MassPerAreaUnit, soil: SoilTestTyped | undefined) {
+  const [typed, setTyped] = useState(() => {
+    const blank = blankMix(unit, /ft2|acre/.test(unit) ? 'ft2' : 'm2');
+    const held = heldMix(blank) ?? blank;
+    return soil ? mixForSoilTest(held, soil) : held;
+  });
+  useEffect(() => {
+    try {
+      tabAndBrowser.setItem(KEY, JSON.stringify(typed));
+    } catch {
+      // A browser that holds nothing loses this at a reload; the search still works.
+    }
+  }, [typed]);
+  return { typed, change: (more: Partial<MixTyped>) => setTyped((now) => ({ ...now, ...more })), setTyped };
+}

@@ -1,0 +1,99 @@
+import { Box, chakra } from '@chakra-ui/react';
+import {
+  blankProduct,
+  isUsUnit,
+  PRODUCT_KIND_IDS,
+  PRODUCT_KINDS,
+  withProduct,
+  type ProductTyped,
+} from '@steady-scatter/core';
+import { useState } from 'react';
+import { explain } from '../api/explain.ts';
+import { useSheetForm } from '../jobs/sheet.tsx';
+import { useShelf } from '../products/useProducts.ts';
+import { fieldBox } from '../ui/fieldBox.ts';
+import { useNotices } from '../ui/notices.tsx';
+import type { PanelPlace } from '../ui/PanelButton.tsx';
+import { SmallPanel } from '../ui/SmallPanel.tsx';
+
+const Search = chakra('input', { base: { ...fieldBox, width: '100%', marginBottom: '6px' } });
+const Choice = chakra('button', {
+  base: {
+    display: 'block',
+    width: '100%',
+    padding: '8px 10px',
+    minHeight: '40px',
+    borderRadius: '6px',
+    textAlign: 'left',
+    cursor: 'pointer',
+    _hover: { bg: 'soft' },
+    '@media (pointer: coarse)': { minHeight: '48px' },
+  },
+});
+
+const MOST_SHOWN = 40;
+
+/** Puts a product from the shelf on the sheet, its label as it stands now; or an empty label of another kind. */
+export default function ProductChoices({ place }: { place: PanelPlace }) {
+  const { data: shelf = [], error } = useShelf();
+  const [typed, setTyped] = useState('');
+  const form = useSheetForm();
+  const notices = useNotices();
+  const words = typed.toLowerCase().split(/\s+/);
+  const found = shelf.filter(({ typed: { name, grade } }) =>
+    words.every((word) => `${name} ${grade}`.toLowerCase().includes(word)),
+  );
+
+  const take = (product: ProductTyped, told: string) => {
+    const before = form.getValues('worksheet');
+    form.setValue('worksheet', withProduct(before, product), { shouldDirty: true });
+    place.close();
+    notices.undoable(told, () => form.setValue('worksheet', before, { shouldDirty: true }));
+  };
+  const system = isUsUnit(form.getValues('worksheet.need.unit')) ? 'us' : 'metric';
+
+  return (
+    <SmallPanel place={place} label="Product of this sheet" width="340px">
+      {error && shelf.length === 0 ? (
+        <Box marginBottom="8px">{explain(error)}</Box>
+      ) : (
+        <Search
+          autoFocus
+          type="search"
+          aria-label="Look for a product on the shelf"
+          placeholder="Name or grade"
+          value={typed}
+          onChange={(event) => setTyped(event.target.value)}
+        />
+      )}
+      {found.slice(0, MOST_SHOWN).map(({ id, typed: product }) => (
+        <Choice
+          key={id}
+          type="button"
+          onClick={() => take(product, `“${product.name}” is on the sheet, with its label as it stands now.`)}
+        >
+          {product.name}
+        </Choice>
+      ))}
+      {found.length > MOST_SHOWN && (
+        <Box fontSize="14px" color="ink.soft" padding="6px 10px">
+          and {found.length - MOST_SHOWN} more: type a part of the name
+        </Box>
+      )}
+      <Box fontSize="14px" color="ink.soft" padding="10px 10px 2px">
+        Not on the shelf: an empty label
+      </Box>
+      {PRODUCT_KIND_IDS.map((kind) => (
+        <Choice
+          key={kind}
+          type="button"
+          onClick={() =>
+            take(blankProduct(kind, system), `The sheet has an empty label: ${PRODUCT_KINDS[kind].words}.`)
+          }
+        >
+          {PRODUCT_KINDS[kind].words}
+        </Choice>
+      ))}
+    </SmallPanel>
+  );
+}

@@ -1,0 +1,25 @@
+import { Box } from '@chakra-ui/react';
+import { ChevronDown } from 'lucide-react';
+import { lazy } from 'react';
+import { useWatch } from 'react-hook-form';
+import { useSheetForm } from '../jobs/sheet.tsx';
+import { PanelButton } from '../ui/PanelButton.tsx';
+
+const ProductChoices = lazy(() => import('./ProductChoices.tsx'));
+
+/** The product of the sheet by its name, and the door to the shelf. */
+export function ProductTerm() {
+  const name = useWatch({ control: useSheetForm().control, name: 'worksheet.product.name' });
+  return (
+    <Box marginTop="4px" fontSize="16px" data-noprint={name === '' ? '' : undefined}>
+      <PanelButton
+        marginLeft="-3px"
+        aria-label={name ? `Product ${name}, change it` : undefined}
+        renderPanel={(place) => <ProductChoices place={place} />}
+      >
+        {name || 'Take a product from the shelf'}
+        <ChevronDown size={16} aria-hidden />
+      </PanelButton>
+    </Box>
+  );
+}

@@ -1,0 +1,295 @@
+import { Box, Button, chakra, Progress } from '@chakra-ui/react';
+import {
+  isBareNumber,
+  MISSING,
+  PRODUCT_KINDS,
+  SHELF_CSV,
+  UNITS,
+  type ProductTyped,
+} from '@steady-scatter/core';
+import { Upload } from 'lucide-react';
+import { useMemo, useRef, useState, type DragEvent } from 'react';
+import { useNavigate } from 'react-router';
+import { call } from '../api/lazyCall.ts';
+import { explain } from '../api/explain.ts';
+import { Message } from '../ui/Message.tsx';
+import { useNotices } from '../ui/notices.tsx';
+import { Section } from '../ui/Section.tsx';
+import { TopBar } from '../ui/TopBar.tsx';
+import type { FilePreview } from '../workers/shelfFile.worker.ts';
+import { ShelfTabs } from './ShelfTabs.tsx';
+import { productActs, useShelf } from './useProducts.ts';
+import { useShelfFile } from './useShelfFile.ts';
+
+const cell = { padding: '6px 14px 6px 0', textAlign: 'left', verticalAlign: 'top' } as const;
+const count = (number: number, one: string, many = `${one}s`): string =>
+  `${number.toLocaleString('en-US').replace(/,/g, '\u202f')} ${number === 1 ? one : many}`;
+
+function Drop({ onFile }: { onFile(file: File): void }) {
+  const input = useRef<HTMLInputElement>(null);
+  const take = (files: FileList | null) => {
+    const file = files?.[0];
+    if (file) onFile(file);
+  };
+  return (
+    <Box
+      borderWidth="2px"
+      borderStyle="dashed"
+      borderColor="line.strong"
+      borderRadius="10px"
+      padding="22px"
+      marginBottom="20px"
+      maxWidth="760px"
+      onDragOver={(event: DragEvent) => event.preventDefault()}
+      onDrop={(event: DragEvent) => {
+        event.preventDefault();
+        take(event.dataTransfer.files);
+      }}
+    >
+      <chakra.input
+        ref={input}
+        type="file"
+        accept=".csv,.tsv,.txt,text/csv"
+        aria-label="File to import"
+        srOnly
+        onChange={(event) => {
+          take(event.target.files);
+          // The same file, changed meanwhile, can be taken again.
+          event.target.value = '';
+        }}
+      />
+      <Button variant="solid" minHeight="48px" onClick={() => input.current?.click()}>
+        <Upload size={18} /> Choose a CSV file
+      </Button>
+      <Box marginTop="10px">
+        or drop it here. Its first line names the columns. Nothing is kept before you have seen what is in it.
+      </Box>
+      <chakra.details marginTop="6px" color="ink.soft" fontSize="15px">
+        <chakra.summary cursor="pointer" minHeight="44px" paddingTop="10px" display="list-item">
+          Columns that are understood
+        </chakra.summary>
+        {SHELF_CSV.map(({ heading }) => heading).join(', ')}. Numbers can carry their units: 40 lb, 12 000
+        ft2, 3 lb/1000 ft2.
+      </chakra.details>
+    </Box>
+  );
+}
+
+/** How the file was understood, in sentences. */
+function Understood({ preview }: { preview: FilePreview }) {
+  const { separator, decimalComma, known, unknown } = preview;
+  return (
+    <Box fontSize="15px" color="ink.soft" maxWidth="760px" marginBottom="14px">
+      Columns are separated by {separator}.{decimalComma && ' Commas are read as decimal marks.'} Understood:{' '}
+      {known.map(({ heading, as }) => (heading.trim() === as ? as : `${heading} as ${as}`)).join(', ')}.
+      {unknown.length > 0 && ` Not understood, and left out: ${unknown.slice(0, 12).join(', ')}.`}
+    </Box>
+  );
+}
+
+function BadRows({ preview: { bad, badRows } }: { preview: FilePreview }) {
+  if (bad === 0) return null;
+  return (
+    <Section heading={`${count(bad, 'row')} cannot be taken`}>
+      <chakra.table fontSize="16px" width="100%" maxWidth="960px">
+        <chakra.thead fontSize="14px" color="ink.soft">
+          <tr>
+            <chakra.th scope="col" {...cell} width="64px">
+              Row
+            </chakra.th>
+            <chakra.th scope="col" {...cell} width="30%">
+              Name
+            </chakra.th>
+            <chakra.th scope="col" {...cell}>
+              Why
+            </chakra.th>
+          </tr>
+        </chakra.thead>
+        <tbody>
+          {badRows.map(({ row, name, reasons }) => (
+            <chakra.tr key={row} borderTopWidth="1px" borderColor="line">
+              <chakra.td {...cell} fontVariantNumeric="tabular-nums">
+                {row}
+              </chakra.td>
+              <chakra.td {...cell} overflowWrap="anywhere">
+                {name || MISSING}
+              </chakra.td>
+              <chakra.td {...cell} color="warn" overflowWrap="anywhere">
+                {reasons.join(' ')}
+              </chakra.td>
+            </chakra.tr>
+          ))}
+        </tbody>
+      </chakra.table>
+      {bad > badRows.length && <Box marginTop="6px">and {count(bad - badRows.length, 'more')}.</Box>}
+    </Section>
+  );
+}
+
+/** What of a label is shown before it is taken; `wide` ones are left out on a phone. */
+const SHOWN: readonly { heading: string; wide?: boolean; of(typed: ProductTyped): string }[] = [
+  { heading: 'Name', of: ({ name }) => name },
+  { heading: 'Kind', wide: true, of: ({ kind }) => PRODUCT_KINDS[kind].words },
+  { heading: 'Grade', of: ({ grade }) => grade },
+  {
+    heading: 'Package',
+    wide: true,
+    of: ({ package: { size, unit } }) => (isBareNumber(size) ? `${size} ${UNITS[unit].symbol}` : size),
+  },
+  { heading: 'Price', wide: true, of: ({ price }) => price },
+  { heading: 'In stock', wide: true, of: ({ stock }) => stock },
+];
+const shownOn = (wide = false) => (wide ? { base: 'none', md: 'table-cell' } : 'table-cell');
+
+function GoodRows({ preview: { good, goodRows } }: { preview: FilePreview }) {
+  if (goodRows.length === 0) return null;
+  return (
+    <Section
+      heading={
+        good > goodRows.length ? `The first ${goodRows.length} that can be taken` : 'What can be taken'
+      }
+    >
+      <chakra.table fontSize="16px" width="100%" maxWidth="960px">
+        <chakra.thead fontSize="14px" color="ink.soft">
+          <tr>
+            {SHOWN.map(({ heading, wide }) => (
+              <chakra.th key={heading} scope="col" {...cell} display={shownOn(wide)}>
+                {heading}
+              </chakra.th>
+            ))}
+          </tr>
+        </chakra.thead>
+        <tbody>
+          {goodRows.map((typed, at) => (
+            // oxlint-disable-next-line react/no-array-index-key -- rows of a file have no other identity
+            <chakra.tr key={at} borderTopWidth="1px" borderColor="line">
+              {SHOWN.map(({ heading, wide, of }) => (
+                <chakra.td key={heading} {...cell} overflowWrap="anywhere" display={shownOn(wide)}>
+                  {of(typed) || MISSING}
+                </chakra.td>
+              ))}
+            </chakra.tr>
+          ))}
+        </tbody>
+      </chakra.table>
+    </Section>
+  );
+}
+
+/** Products from a file: looked through first, good rows taken, bad ones named with their reasons. */
+export default function ImportPage() {
+  const { data: shelf, error, refetch } = useShelf();
+  const [file, setFile] = useState<File | null>(null);
+  const [takeTwice, setTakeTwice] = useState(false);
+  const notices = useNotices();
+  const navigate = useNavigate();
+  const onShelf = useMemo(() => (shelf ?? []).map(({ typed }) => typed.name.toLowerCase()), [shelf]);
+  const { state, keep } = useShelfFile(shelf ? file : null, { onShelf, takeTwice });
+  if (error && !shelf) {
+    return (
+      <Message
+        heading="The shelf could not be read"
+        text={explain(error)}
+        act="Try again"
+        onAct={() => void refetch()}
+      />
+    );
+  }
+  const { preview } = state;
+  const busy = state.status === 'reading' || state.status === 'keeping';
+
+  async function onKeep() {
+    const ids = await keep();
+    await productActs.refresh();
+    if (!ids) {
+      notices.tell(
+        'Not all of it was kept: the server did not take a part. What is on the shelf now stays; take the file again for the rest.',
+      );
+      return;
+    }
+    notices.undoable(`${count(ids.length, 'product')} put on the shelf.`, async () => {
+      for (let at = 0; at < ids.length; at += 5000) {
+        // oxlint-disable-next-line no-await-in-loop
+        await call('deleteProducts', { body: { ids: ids.slice(at, at + 5000) } });
+      }
+      await productActs.refresh();
+    });
+    await navigate('/shelf');
+  }
+
+  return (
+    <>
+      <title>Import products · Steady Scatter</title>
+      <TopBar>
+        <chakra.h1 fontSize="21px" fontWeight="bold">
+          Import products
+        </chakra.h1>
+      </TopBar>
+      <ShelfTabs />
+      <Box as="main" id="main" padding={{ base: '4px 16px 24px', md: '4px 24px 32px' }}>
+        <Drop onFile={setFile} />
+        {state.status === 'trouble' && (
+          <Box
+            role="alert"
+            color="warn"
+            fontWeight="semibold"
+            fontSize="17px"
+            maxWidth="760px"
+            marginBottom="16px"
+          >
+            ▲ {file?.name}: {state.trouble}
+          </Box>
+        )}
+        {busy && (
+          <Progress.Root value={state.share * 100} maxWidth="760px" marginBottom="16px">
+            <Progress.Label>
+              {state.status === 'reading' ? 'Looking through the file …' : 'Putting it on the shelf …'}
+            </Progress.Label>
+            <Progress.Track>
+              <Progress.Range bg="act" />
+            </Progress.Track>
+          </Progress.Root>
+        )}
+        {preview && (
+          <>
+            <Box fontSize="20px" fontWeight="bold" marginBottom="6px" aria-live="polite">
+              {count(preview.good, 'product')} can be taken
+              {preview.bad > 0 && `, ${count(preview.bad, 'row')} cannot`}
+              {preview.twice > 0 && `, ${preview.twice} ${preview.twice === 1 ? 'is' : 'are'} there already`}.
+            </Box>
+            <Understood preview={preview} />
+            {preview.twice > 0 && (
+              <chakra.label display="flex" gap="10px" alignItems="center" minHeight="44px" cursor="pointer">
+                <chakra.input
+                  type="checkbox"
+                  width="20px"
+                  height="20px"
+                  accentColor="act"
+                  checked={takeTwice}
+                  onChange={(event) => setTakeTwice(event.target.checked)}
+                />
+                Take those too whose name is there already:{' '}
+                {preview.twiceRows
+                  .slice(0, 3)
+                  .map(({ name, row }) => `${name} (row ${row})`)
+                  .join(', ')}
+                {preview.twice > 3 && ' …'}
+              </chakra.label>
+            )}
+            <Button
+              variant="solid"
+              minHeight="48px"
+              marginY="12px"
+              disabled={busy || preview.good === 0}
+              onClick={() => void onKeep()}
+            >
+              Put {count(preview.good, 'product')} on the shelf
+            </Button>
+            <BadRows preview={preview} />
+            <GoodRows preview={preview} />
+          </>
+        )}
+      </Box>
+    </>
+  );
+}

@@ -1,0 +1,233 @@
+import { Box, Button } from '@chakra-ui/react';
+import {
+  inScoops,
+  needAtRate,
+  portionsOf,
+  PRODUCT_KINDS,
+  showQuantity,
+  UNITS,
+  type MassUnit,
+  type Portion,
+} from '@steady-scatter/core';
+import { useWatch } from 'react-hook-form';
+import { useSheet, useSheetForm } from '../jobs/sheet.tsx';
+import { TypedTerm } from '../jobs/TypedTerm.tsx';
+import { dayText } from '../ui/dayText.ts';
+import { FieldErrors } from '../ui/FieldErrors.tsx';
+import { useNotices } from '../ui/notices.tsx';
+import { Section } from '../ui/Section.tsx';
+import { WorkingLine } from '../ui/WorkingLine.tsx';
+import { RulesSection } from './RulesSection.tsx';
+
+/** Changes the need to a text, with a way back. */
+export function useNeedChange() {
+  const form = useSheetForm();
+  const notices = useNotices();
+  return (text: string, told: string) => {
+    const before = form.getValues('worksheet.need.amount');
+    form.setValue('worksheet.need.amount', text, { shouldDirty: true });
+    notices.undoable(told, () => form.setValue('worksheet.need.amount', before, { shouldDirty: true }));
+  };
+}
+
+/** The label's own range of rates, and how this rate stands to it: lowest, highest, chosen. */
+function LabelRange() {
+  const { answer } = useSheet();
+  const worksheet = useWatch({ control: useSheetForm().control, name: 'worksheet' });
+  const change = useNeedChange();
+  const { labelLow, labelHigh } = answer.reading.product;
+  const { rateSi } = answer.numbers;
+  if (labelLow === null && labelHigh === null) return null;
+  const shown = (si: number) => {
+    const { number, unit } = showQuantity(si, answer.units.rate);
+    return `${number} ${unit}`;
+  };
+  const ends = [
+    { words: 'lowest', si: labelLow },
+    { words: 'highest', si: labelHigh },
+  ].flatMap(({ words, si }) => (si === null ? [] : [{ words, si, need: needAtRate(answer, worksheet, si) }]));
+  const off =
+    rateSi !== null && labelLow !== null && rateSi < labelLow * (1 - 1e-9)
+      ? 'This rate is below the label’s lowest.'
+      : rateSi !== null && labelHigh !== null && rateSi > labelHigh * (1 + 1e-9)
+        ? 'This rate is above the label’s highest. The label decides.'
+        : null;
+  return (
+    <Section heading="The label’s range of rates" noPrint={off === null}>
+      <Box display="flex" flexWrap="wrap" gap="10px 18px" alignItems="center" fontSize="17px">
+        {ends.map(({ words, si, need }) => (
+          <Box key={words}>
+            {words} {shown(si)}
+            {need && (
+              <Button
+                size="sm"
+                marginLeft="8px"
+                data-noprint
+                onClick={() => change(need, `The need is now that of the label’s ${words} rate.`)}
+              >
+                Use the {words}
+              </Button>
+            )}
+          </Box>
+        ))}
+        {rateSi !== null && <Box fontWeight="bold">chosen {shown(rateSi)}</Box>}
+      </Box>
+      {off && (
+        <Box color="warn" fontWeight="semibold" fontSize="16px" marginTop="4px">
+          ▲ {off}
+        </Box>
+      )}
+    </Section>
+  );
+}
+
+/** How much finished mix the ground takes, for what is put down with water. */
+function SpraySection() {
+  const { answer, errorAt } = useSheet();
+  const form = useSheetForm();
+  const { carrier, product } = useWatch({ control: form.control, name: 'worksheet' });
+  const { form: state } = PRODUCT_KINDS[product.kind];
+  if (state === 'dry' && product.kind !== 'soluble-fertilizer') return null;
+  const { carrierLow, carrierHigh } = answer.reading.product;
+  const range = [carrierLow, carrierHigh].map((si) => si !== null && showQuantity(si, carrier.unit).number);
+  return (
+    <Section heading="Spray mix: product and water together">
+      <WorkingLine
+        working={answer.lines.mix}
+        names={{ mix: 'Finished mix' }}
+        editors={{
+          'carrier.amount': (
+            <TypedTerm
+              name="worksheet.carrier.amount"
+              label="Spray volume"
+              placeholder={`500 ${UNITS[carrier.unit].symbol}`}
+              origin="typed"
+            />
+          ),
+        }}
+      />
+      <FieldErrors error={errorAt('carrier.amount')} typed={carrier.amount} />
+      {(range[0] || range[1]) && (
+        <Box fontSize="15px" color="ink.soft">
+          The label allows {range.filter(Boolean).join(' to ')} {UNITS[carrier.unit].symbol}.
+        </Box>
+      )}
+    </Section>
+  );
+}
+
+/** The whole amount in one's own scoops, where a scoop was weighed for this product. */
+function ScoopsSection() {
+  const { answer } = useSheet();
+  const scoop = useWatch({ control: useSheetForm().control, name: 'worksheet.product.scoop' });
+  const { reading, numbers, units } = answer;
+  const weighed = reading.product.scoop;
+  if (!weighed || numbers.amountSi === null || reading.product.form === 'liquid') return null;
+  const pieces = numbers.areas.flatMap(({ amountSi }, at) =>
+    amountSi === null ? [] : [{ name: reading.areas[at]?.name || `Area ${at + 1}`, amountSi }],
+  );
+  return (
+    <Section heading="In scoops">
+      {[...(pieces.length > 1 ? pieces : []), { name: 'In all', amountSi: numbers.amountSi }].map((one) => (
+        <Box
+          key={one.name}
+          data-noprint={one.name === 'In all' ? undefined : ''}
+          display="flex"
+          flexWrap="wrap"
+          columnGap="10px"
+          alignItems="baseline"
+        >
+          <Box color="ink.soft" minWidth="104px">
+            {one.name}
+          </Box>
+          <WorkingLine
+            working={inScoops(one.amountSi, units.amount as MassUnit, weighed, scoop)}
+            size="plain"
+          />
+        </Box>
+      ))}
+    </Section>
+  );
+}
+
+const PortionLine = ({ portion }: { portion: Portion }) => (
+  <Box paddingY="6px" borderBottomWidth="1px" borderColor="line">
+    <Box display="flex" flexWrap="wrap" columnGap="14px" alignItems="baseline">
+      <Box minWidth="104px" color="ink.soft">
+        {portion.onDay ? dayText(portion.onDay) : 'later'}
+      </Box>
+      <WorkingLine working={portion.working} size="plain" />
+    </Box>
+    <Box fontSize="15px" color="ink.soft">
+      puts down{' '}
+      {portion.delivers
+        .map(({ shown, symbol }) => `${shown.number} ${shown.unit.replace(' /', ` ${symbol} /`)}`)
+        .join(', ') || 'no nutrients by its label'}
+    </Box>
+  </Box>
+);
+
+/** The whole put down in portions: half now and half after a look, or little and often. */
+function PortionsSection() {
+  const { answer, errorAt } = useSheet();
+  const form = useSheetForm();
+  const onDay = useWatch({ control: form.control, name: 'onDay' });
+  const { portions: typed, everyDays } = useWatch({ control: form.control, name: 'worksheet.split' });
+  const { split } = answer.reading;
+  const set = (portions: string, days: string) =>
+    form.setValue('worksheet.split', { portions, everyDays: days }, { shouldDirty: true });
+  return (
+    <Section heading="In portions" noPrint={!split || split.portions === 1}>
+      <Box display="flex" flexWrap="wrap" alignItems="baseline" gap="6px 10px" fontSize="17px">
+        <TypedTerm
+          name="worksheet.split.portions"
+          label="Number of portions"
+          placeholder="1"
+          origin="typed"
+          unit={<Box as="span">&nbsp;{typed.trim() === '1' ? 'portion' : 'portions'}</Box>}
+        />
+        <TypedTerm
+          name="worksheet.split.everyDays"
+          label="Days between two portions"
+          placeholder="28"
+          origin="typed"
+          unit={<Box as="span">&nbsp;days apart</Box>}
+        />
+        {typed === '' && (
+          <Button size="sm" data-noprint onClick={() => set('2', '28')}>
+            Half now, half after four weeks
+          </Button>
+        )}
+        {typed !== '' && (
+          <Button size="sm" variant="ghost" data-noprint onClick={() => set('', '')}>
+            All at once
+          </Button>
+        )}
+      </Box>
+      <FieldErrors error={errorAt('split.portions')} typed={typed} />
+      <FieldErrors error={errorAt('split.everyDays')} typed={everyDays} />
+      {split &&
+        portionsOf(split, onDay, answer).map((portion) => (
+          <PortionLine key={portion.working.id} portion={portion} />
+        ))}
+      {split && split.portions > 1 && (
+        <Box fontSize="16px" marginTop="6px">
+          Look at the ground before each further portion, and leave it out where the first was enough.
+        </Box>
+      )}
+    </Section>
+  );
+}
+
+/** What a sheet is planned by besides its amount: the label's range, water, scoops, portions and rules. */
+export default function PlanSections() {
+  return (
+    <>
+      <LabelRange />
+      <SpraySection />
+      <ScoopsSection />
+      <PortionsSection />
+      <RulesSection />
+    </>
+  );
+}

@@ -1,0 +1,158 @@
+import { Box, Button, chakra, IconButton } from '@chakra-ui/react';
+import {
+  blankRule,
+  blankRuleSet,
+  NUTRIENT_IDS,
+  NUTRIENTS,
+  RULE_KIND_IDS,
+  RULE_KINDS,
+  UNITS,
+  type RuleSetTyped,
+  type RuleTyped,
+} from '@steady-scatter/core';
+import { Plus, X } from 'lucide-react';
+import { v7 as newId } from 'uuid';
+import { DocPage, type DocFormProps } from '../kept/DocPage.tsx';
+import { RATE_CHOICES } from '../need/units.ts';
+import { usePreferences } from '../settings/PreferencesProvider.tsx';
+import { Choice } from '../ui/Choice.tsx';
+import { Fields, NotesField } from '../ui/formParts.tsx';
+import { LabelledField } from '../ui/LabelledField.tsx';
+import { Section } from '../ui/Section.tsx';
+import { RULE_SETS } from './useRuleSets.ts';
+
+const KINDS = RULE_KIND_IDS.map((id) => ({ id, label: RULE_KINDS[id].words }));
+const OF = NUTRIENT_IDS.map((id) => ({ id, label: `${NUTRIENTS[id].symbol}, ${NUTRIENTS[id].name}` }));
+
+interface RowProps extends Pick<DocFormProps<RuleSetTyped>, 'errorAt'> {
+  rule: RuleTyped;
+  at: number;
+  rateUnit: string;
+  onChange(rule: RuleTyped): void;
+  onRemove(): void;
+}
+
+function RuleRow({ rule, at, rateUnit, errorAt, onChange, onRemove }: RowProps) {
+  const { number, ofNutrient } = RULE_KINDS[rule.kind];
+  const unit = { rate: rateUnit, percent: '%', years: 'years old' }[number];
+  const text = (field: 'amount' | 'from' | 'to', label: string, placeholder: string) => (
+    <LabelledField
+      label={label}
+      placeholder={placeholder}
+      value={rule[field]}
+      error={errorAt(`rules.${at}.${field}`)}
+      unit={field === 'amount' && <Box whiteSpace="nowrap">{unit}</Box>}
+      onChange={(value) => onChange({ ...rule, [field]: value })}
+    />
+  );
+  return (
+    <Box
+      as="fieldset"
+      display="grid"
+      gap="10px 14px"
+      gridTemplateColumns={{ base: '1fr 1fr', lg: '2.4fr 1.3fr 1.6fr 92px 92px 44px' }}
+      alignItems="start"
+      paddingY="10px"
+      borderBottomWidth="1px"
+      borderColor="line"
+    >
+      <Box gridColumn={{ base: '1 / -1', lg: 'auto' }}>
+        <Choice
+          label={`Rule ${at + 1}`}
+          value={rule.kind}
+          options={KINDS}
+          onChange={(kind) => onChange({ ...rule, kind })}
+        />
+      </Box>
+      {ofNutrient ? (
+        <Choice
+          label="Of"
+          value={rule.nutrient}
+          options={OF}
+          onChange={(nutrient) => onChange({ ...rule, nutrient })}
+        />
+      ) : (
+        <Box hideBelow="lg" />
+      )}
+      {text('amount', 'Limit', number === 'rate' ? '1' : number === 'percent' ? '25' : '3')}
+      {text('from', 'From', '03-01')}
+      {text('to', 'To', '05-31')}
+      <IconButton
+        aria-label={`Remove rule ${at + 1}`}
+        variant="ghost"
+        minHeight="44px"
+        marginTop="22px"
+        onClick={onRemove}
+      >
+        <X size={18} />
+      </IconButton>
+    </Box>
+  );
+}
+
+function RuleSetForm({ typed, errorAt, onChange }: DocFormProps<RuleSetTyped>) {
+  const { rules } = typed;
+  return (
+    <>
+      <Section heading="Which rules">
+        <Fields>
+          <LabelledField
+            label="Name"
+            placeholder="Town rules"
+            value={typed.name}
+            error={errorAt('name')}
+            onChange={(name) => onChange({ ...typed, name })}
+          />
+          <Choice
+            label="Limits are in"
+            value={typed.unit}
+            options={RATE_CHOICES.map((id) => ({ id, label: UNITS[id].symbol }))}
+            onChange={(unit) => onChange({ ...typed, unit })}
+          />
+        </Fields>
+        <NotesField
+          label="Where they come from"
+          value={typed.source}
+          onChange={(source) => onChange({ ...typed, source })}
+        />
+      </Section>
+      <Section heading="Each rule, and the season in which it holds (month-day; empty for the whole year)">
+        {rules.map((rule, at) => (
+          <RuleRow
+            key={rule.id}
+            rule={rule}
+            at={at}
+            rateUnit={UNITS[typed.unit].symbol}
+            errorAt={errorAt}
+            onChange={(changed) => onChange({ ...typed, rules: rules.with(at, changed) })}
+            onRemove={() => onChange({ ...typed, rules: rules.toSpliced(at, 1) })}
+          />
+        ))}
+        <Button
+          variant="ghost"
+          marginLeft="-10px"
+          minHeight="44px"
+          onClick={() => onChange({ ...typed, rules: [...rules, blankRule(newId())] })}
+        >
+          <Plus size={18} /> Add a rule
+        </Button>
+      </Section>
+      <chakra.p fontSize="15px" color="ink.soft">
+        These are your own notes of the rules. Labels, codes and licensed practice go before them.
+      </chakra.p>
+    </>
+  );
+}
+
+/** One set of rules. */
+export default function RuleSetPage() {
+  const { rate } = usePreferences().preferences.units;
+  const unit = RATE_CHOICES.find((id) => id === rate) ?? 'lb/1000 ft2';
+  return (
+    <DocPage
+      kind={RULE_SETS}
+      blank={() => blankRuleSet(unit, newId())}
+      renderForm={(props) => <RuleSetForm {...props} />}
+    />
+  );
+}

@@ -1,0 +1,110 @@
+import { Box, Button, chakra } from '@chakra-ui/react';
+import {
+  blankSoilTest,
+  NUTRIENTS,
+  SOIL_NUTRIENTS,
+  statedForm,
+  UNITS,
+  type SoilTestTyped,
+} from '@steady-scatter/core';
+import { Link } from 'react-router';
+import { DocPage, type DocFormProps } from '../kept/DocPage.tsx';
+import { RATE_CHOICES } from '../need/units.ts';
+import { usePreferences } from '../settings/PreferencesProvider.tsx';
+import { Choice } from '../ui/Choice.tsx';
+import { LabelledField } from '../ui/LabelledField.tsx';
+import { Section } from '../ui/Section.tsx';
+import { today } from '../ui/today.ts';
+import { Fields, NotesField } from '../ui/formParts.tsx';
+import { SOIL_TESTS } from './useSoilTests.ts';
+
+const FORMS = [
+  { id: 'oxide', label: 'P₂O₅ and K₂O' },
+  { id: 'elemental', label: 'elemental P and K' },
+] as const;
+
+function SoilTestForm({ typed, errorAt, onChange }: DocFormProps<SoilTestTyped>) {
+  const text = (field: 'name' | 'onDay' | 'lab' | 'ph', label: string, placeholder = '', type = 'text') => (
+    <LabelledField
+      label={label}
+      placeholder={placeholder}
+      type={type}
+      value={typed[field]}
+      error={errorAt(field)}
+      onChange={(value) => onChange({ ...typed, [field]: value })}
+    />
+  );
+  return (
+    <>
+      <Section heading="Which ground, when, by whom">
+        <Fields>
+          {text('name', 'Ground that was sampled', 'School pitch')}
+          {text('onDay', 'Day of the sampling', '', 'date')}
+          {text('lab', 'Laboratory')}
+        </Fields>
+      </Section>
+      <Section heading="What it says the ground needs in a year">
+        <Fields>
+          <Choice
+            label="Phosphorus and potassium are stated as"
+            value={typed.form}
+            options={FORMS}
+            onChange={(form) => onChange({ ...typed, form })}
+          />
+          <Choice
+            label="Needs are in"
+            value={typed.unit}
+            options={RATE_CHOICES.map((id) => ({ id, label: UNITS[id].symbol }))}
+            onChange={(unit) => onChange({ ...typed, unit })}
+          />
+          {SOIL_NUTRIENTS.map((id) => {
+            const { symbol, name } = NUTRIENTS[statedForm(id, typed.form)];
+            return (
+              <LabelledField
+                key={id}
+                label={`${symbol}, ${name}`}
+                placeholder="not stated"
+                value={typed.needs[id]}
+                error={errorAt(`needs.${id}`)}
+                unit={<Box whiteSpace="nowrap">{UNITS[typed.unit].symbol}</Box>}
+                onChange={(value) => onChange({ ...typed, needs: { ...typed.needs, [id]: value } })}
+              />
+            );
+          })}
+        </Fields>
+        <Box fontSize="15px" color="ink.soft" marginTop="6px">
+          0 means that nothing is wanted: a mix then brings none. Leave empty what the sheet does not state.
+        </Box>
+      </Section>
+      <Section heading="Also on the sheet">
+        <Fields>{text('ph', 'pH', '6.2')}</Fields>
+        <NotesField
+          label="Lime"
+          value={typed.limeNote}
+          onChange={(limeNote) => onChange({ ...typed, limeNote })}
+        />
+        <NotesField label="Notes" value={typed.notes} onChange={(notes) => onChange({ ...typed, notes })} />
+      </Section>
+    </>
+  );
+}
+
+/** A soil test as the laboratory's sheet states it. */
+export default function SoilTestPage() {
+  const { rate } = usePreferences().preferences.units;
+  const unit = RATE_CHOICES.find((id) => id === rate) ?? 'lb/1000 ft2';
+  return (
+    <DocPage
+      kind={SOIL_TESTS}
+      blank={() => blankSoilTest(unit, today())}
+      renderForm={(props) => <SoilTestForm {...props} />}
+      renderActs={({ id }) => (
+        <Button asChild>
+          <Link to={`/shelf/mix?soil=${id}`}>
+            <chakra.span>Find a mix</chakra.span>
+          </Link>
+        </Button>
+      )}
+    />
+  );
+}

@@ -1,0 +1,38 @@
+import { Button } from '@chakra-ui/react';
+import { NUTRIENTS, SOIL_NUTRIENTS, statedForm, UNITS, type SoilTestTyped } from '@steady-scatter/core';
+import { Link } from 'react-router';
+import { DocList } from '../kept/DocList.tsx';
+import { ShelfTabs } from '../products/ShelfTabs.tsx';
+import { dayText } from '../ui/dayText.ts';
+import { SOIL_TESTS } from './useSoilTests.ts';
+
+/** "120 N, 0 P2O5, 80 K2O kg / ha" */
+function needsText({ needs, form, unit }: SoilTestTyped): string {
+  const stated = SOIL_NUTRIENTS.flatMap((id) =>
+    needs[id].trim() === '' ? [] : [`${needs[id]} ${NUTRIENTS[statedForm(id, form)].symbol}`],
+  );
+  return stated.length === 0 ? 'no needs stated' : `${stated.join(', ')}  ${UNITS[unit].symbol}`;
+}
+
+/** All soil tests of the crew. */
+export default function SoilTestsPage() {
+  return (
+    <DocList
+      kind={SOIL_TESTS}
+      heading="Soil tests"
+      tabs={<ShelfTabs />}
+      empty="No soil test is kept yet. Type in what the laboratory says the ground needs: 40 kg N, 0 P₂O₅ and 90 K₂O on each ha, say. A mix from the shelf can then be found for it."
+      columns={[
+        { header: 'Sampled', cell: ({ onDay }) => dayText(onDay) },
+        { header: 'Needs', cell: needsText },
+        { header: 'pH', end: true, wide: true, cell: ({ ph }) => ph || '—' },
+        { header: 'Laboratory', wide: true, cell: ({ lab }) => lab || '—' },
+      ]}
+      renderAct={({ id }) => (
+        <Button asChild size="sm" minHeight="44px" hideBelow="md">
+          <Link to={`/shelf/mix?soil=${id}`}>Find a mix</Link>
+        </Button>
+      )}
+    />
+  );
+}

@@ -1,0 +1,18 @@
+import type { SoilTest } from '@steady-scatter/contract';
+import { readSoilTest } from '@steady-scatter/core';
+import { call } from '../api/lazyCall.ts';
+import type { DocKind } from '../kept/docs.ts';
+
+/** Soil tests, each of one piece of ground on one day. */
+export const SOIL_TESTS: DocKind<SoilTest['typed']> = {
+  root: 'soil-tests',
+  one: 'soil test',
+  home: { path: '/shelf/soil', label: 'the soil tests' },
+  errorsOf: (typed) => readSoilTest(typed).errors,
+  complete: (typed) => typed,
+  list: (signal) => call('listSoilTests', { signal }),
+  read: (id, signal) => call('readSoilTest', { params: { id }, signal }),
+  write: (id, body) => call('writeSoilTest', { params: { id }, body }),
+  remove: (id) => call('deleteSoilTest', { params: { id } }),
+  restore: (id) => call('restoreSoilTest', { params: { id } }),
+};

@@ -1,0 +1,7 @@
+import { findMix } from '@steady-scatter/core';
+import { expose } from 'comlink';
+
+const search = { findMix };
+export type MixSearch = typeof search;
+
+expose(search);

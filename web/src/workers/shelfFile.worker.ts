@@ -1,0 +1,277 @@
+import { MOST_IN_BATCH, type ProductBatch } from '@steady-scatter/contract';
+import { columnsOf, readShelfRow, SHELF_CSV, type ColumnId, type ProductTyped } from '@steady-scatter/core';
+import { expose } from 'comlink';
+import Papa from 'papaparse';
+import { v7 as newId } from 'uuid';
+import { call } from '../api/call.ts';
+
+/** A row that cannot be taken, and why. */
+export interface BadRow {
+  /** Line of the table: the headings are 1. */
+  readonly row: number;
+  readonly name: string;
+  readonly reasons: readonly string[];
+}
+
+/** What a file holds, before anything of it is kept. */
+export interface FilePreview {
+  readonly separator: string;
+  readonly decimalComma: boolean;
+  /** Headings that stand for something, with what they stand for. */
+  readonly known: readonly { readonly heading: string; readonly as: string }[];
+  readonly unknown: readonly string[];
+  readonly rows: number;
+  readonly good: number;
+  readonly bad: number;
+  /** Good rows whose name is on the shelf already, or stands in the file twice. */
+  readonly twice: number;
+  /** The first good rows, bad rows and rows that are there twice. */
+  readonly goodRows: readonly ProductTyped[];
+  readonly badRows: readonly BadRow[];
+  readonly twiceRows: readonly { readonly row: number; readonly name: string }[];
+}
+
+/** What is wrong with a file as a whole; a sentence. */
+export class FileTrouble extends Error {}
+
+export interface ReadOptions {
+  /** Names on the shelf, lower case. */
+  readonly onShelf: readonly string[];
+  /** Take rows whose name is there already, too. */
+  readonly takeTwice: boolean;
+}
+
+const MOST_BYTES = 50_000_000;
+const SHOWN = { good: 25, bad: 200, twice: 50 };
+const SEPARATORS: Readonly<Record<string, string>> = {
+  ',': 'commas',
+  ';': 'semicolons',
+  '\t': 'tabs',
+  '|': 'bars',
+};
+
+/** Answers a promise where the next row has to wait. */
+type RowVisit = (row: string[], at: number, broken: string | null) => Promise<void> | undefined;
+
+/** The encoding of a file: UTF-8 when its beginning is that, else what spreadsheets of old write. */
+async function encodingOf(file: Blob): Promise<string> {
+  const head = new Uint8Array(await file.slice(0, 65_536).arrayBuffer());
+  if (head.includes(0) && !(head[0] === 0xff && head[1] === 0xfe)) {
+    throw new FileTrouble(
+      'This is not a table as text. In your spreadsheet choose “save as CSV”, and take that file.',
+    );
+  }
+  if (head[0] === 0xff && head[1] === 0xfe) return 'utf-16le';
+  try {
+    // The last few bytes may cut a letter in two.
+    new TextDecoder('utf-8', { fatal: true }).decode(
+      head.subarray(0, head.length === 65_536 ? -4 : undefined),
+      {
+        stream: true,
+      },
+    );
+    return 'utf-8';
+  } catch {
+    return 'windows-1252';
+  }
+}
+
+/** Goes through a file row by row, a piece of it in memory at a time. */
+async function eachRow(file: File, visit: RowVisit, onProgress: (share: number) => void): Promise<string> {
+  if (file.size === 0) throw new FileTrouble('This file is empty.');
+  if (file.size > MOST_BYTES)
+    throw new FileTrouble(
+      'This file is larger than 50 MB. Split it into smaller ones and take them one by one.',
+    );
+  const encoding = await encodingOf(file);
+  return new Promise((resolve, reject) => {
+    let at = 0;
+    let separator = ',';
+    Papa.parse<string[]>(file, {
+      encoding,
+      skipEmptyLines: 'greedy',
+      chunkSize: 512 * 1024,
+      chunk({ data, errors, meta }, parser) {
+        parser.pause();
+        separator = meta.delimiter;
+        const broken = new Map(
+          errors.flatMap(({ type, row }) =>
+            type === 'Quotes' && row !== undefined
+              ? [[row, 'A quotation mark is opened and not closed here.']]
+              : [],
+          ),
+        );
+        const visitAll = async () => {
+          for (const [index, row] of data.entries()) {
+            const waiting = visit(row, at, broken.get(index) ?? null);
+            at += 1;
+            // In order: batches are sent one after the other.
+            // oxlint-disable-next-line no-await-in-loop
+            if (waiting) await waiting;
+          }
+          onProgress(Math.min(1, meta.cursor / file.size));
+        };
+        visitAll().then(
+          () => parser.resume(),
+          (error: unknown) => {
+            // Refused first: ending the parser counts as the end of the file.
+            reject(error);
+            parser.abort();
+          },
+        );
+      },
+      complete: () => resolve(separator),
+      error: reject,
+    });
+  });
+}
+
+/** Reads each row of a file as a product, told apart into good, bad and already there. */
+async function eachProduct(
+  file: File,
+  { onShelf, takeTwice }: ReadOptions,
+  visit: {
+    headings(headings: readonly string[], columns: readonly (ColumnId | null)[]): void;
+    good(typed: ProductTyped): Promise<void> | undefined;
+    bad(row: BadRow): void;
+    twice(row: number, name: string): void;
+  },
+  onProgress: (share: number) => void,
+): Promise<{ separator: string; decimalComma: boolean }> {
+  const names = new Set(onShelf);
+  // Which separator a file has is known before its rows are: the first line decides here as it does in the parser.
+  const decimalComma = /^[^,\n]*;/.test(await file.slice(0, 4096).text());
+  let columns: readonly (ColumnId | null)[] = [];
+  const separator = await eachRow(
+    file,
+    (row, at, broken) => {
+      if (at === 0) {
+        columns = columnsOf(row);
+        if (!columns.includes('name')) {
+          const found = row.length === 1 ? 'The whole first line is one cell; perhaps its separator is none of , ; tab |.' : `Found: ${row.slice(0, 8).join(', ')}.`; // prettier-ignore
+          throw new FileTrouble(`The first line has to name the columns, one of them “Name”. ${found}`);
+        }
+        visit.headings(row, columns);
+        return undefined;
+      }
+      const { typed, errors } = readShelfRow(columns, row, { decimalComma });
+      const line = at + 1;
+      const reasons = [...(broken ? [broken] : []), ...errors.map(({ message }) => message)];
+      if (reasons.length > 0) {
+        visit.bad({ row: line, name: typed.name, reasons });
+        return undefined;
+      }
+      const name = typed.name.toLowerCase();
+      if (names.has(name)) {
+        visit.twice(line, typed.name);
+        if (!takeTwice) return undefined;
+      }
+      names.add(name);
+      return visit.good(typed);
+    },
+    onProgress,
+  );
+  return { separator, decimalComma };
+}
+
+/** Looks through a file and keeps nothing. */
+async function preview(
+  file: File,
+  options: ReadOptions,
+  onProgress: (share: number) => void,
+): Promise<FilePreview> {
+  let headings: readonly string[] = [];
+  let columns: readonly (ColumnId | null)[] = [];
+  const counts = { good: 0, bad: 0, twice: 0 };
+  const goodRows: ProductTyped[] = [];
+  const badRows: BadRow[] = [];
+  const twiceRows: { row: number; name: string }[] = [];
+  const { separator, decimalComma } = await eachProduct(
+    file,
+    options,
+    {
+      headings(found, as) {
+        headings = found;
+        columns = as;
+      },
+      good(typed) {
+        counts.good += 1;
+        if (goodRows.length < SHOWN.good) goodRows.push(typed);
+        return undefined;
+      },
+      bad(row) {
+        counts.bad += 1;
+        if (badRows.length < SHOWN.bad) badRows.push(row);
+      },
+      twice(row, name) {
+        counts.twice += 1;
+        if (twiceRows.length < SHOWN.twice) twiceRows.push({ row, name });
+      },
+    },
+    onProgress,
+  );
+  const nameOf = (id: ColumnId) => SHELF_CSV.find((column) => column.id === id)?.heading ?? id;
+  return {
+    separator: SEPARATORS[separator] ?? `“${separator}”`,
+    decimalComma,
+    known: columns.flatMap((id, at) =>
+      id === null ? [] : [{ heading: headings[at] ?? '', as: nameOf(id) }],
+    ),
+    unknown: headings.filter((heading, at) => columns[at] === null && heading.trim() !== ''),
+    rows: counts.good + counts.bad + (options.takeTwice ? 0 : counts.twice),
+    ...counts,
+    goodRows,
+    badRows,
+    twiceRows,
+  };
+}
+
+/** Puts the good rows of a file on the shelf, batch by batch, and gives back their ids. */
+async function keepGood(
+  file: File,
+  options: ReadOptions,
+  onProgress: (share: number) => void,
+): Promise<string[]> {
+  const ids: string[] = [];
+  let batch: ProductBatch['products'] = [];
+  const send = async () => {
+    if (batch.length === 0) return;
+    const products = batch;
+    batch = [];
+    await call('addProducts', { body: { products } });
+    ids.push(...products.map(({ id }) => id));
+  };
+  await eachProduct(
+    file,
+    options,
+    {
+      headings: () => undefined,
+      // Waited for only when a batch is sent: a promise for each row would cost more than the row.
+      good(typed) {
+        batch.push({ id: newId(), typed });
+        return batch.length >= MOST_IN_BATCH ? send() : undefined;
+      },
+      bad: () => undefined,
+      twice: () => undefined,
+    },
+    onProgress,
+  );
+  await send();
+  return ids;
+}
+
+/** Errors lose their kind on the way to the page; their sentence does not. */
+const said =
+  <Arguments extends unknown[], Answer>(work: (...given: Arguments) => Promise<Answer>) =>
+  async (...given: Arguments): Promise<{ answer: Answer } | { trouble: string | null }> => {
+    try {
+      return { answer: await work(...given) };
+    } catch (error) {
+      return { trouble: error instanceof FileTrouble ? error.message : null };
+    }
+  };
+
+const shelfFile = { preview: said(preview), keepGood: said(keepGood) };
+export type ShelfFile = typeof shelfFile;
+
+expose(shelfFile);
