@@ -12,7 +12,7 @@ test('a soil test is typed in, the cheapest mix is found for it, and put on jobs
   await page.getByLabel('Ground that was sampled').fill('Boat house lawn');
   await page.getByLabel('Day of the sampling').fill('2026-03-09');
   await page.getByLabel('Needs are in').selectOption('kg/ha');
-  await page.getByLabel('N, nitrogen').fill('60');
+  await page.getByLabel('N, nitrogen').fill('30');
   await page.getByLabel('P₂O₅, phosphate').fill('0');
   await page.getByLabel('K₂O, potash').fill('5O');
   await expect(page.getByRole('alert')).toContainText('There is no unit O here');
@@ -27,7 +27,7 @@ test('a soil test is typed in, the cheapest mix is found for it, and put on jobs
 
   await page.getByRole('link', { name: 'Find a mix', exact: true }).first().click();
   await expect(theMix(page)).toContainText('The cheapest mix that meets every need');
-  await expect(page.getByLabel('Need of nitrogen')).toHaveValue('60');
+  await expect(page.getByLabel('Need of nitrogen')).toHaveValue('30');
   await expectAccessible(page);
   // What brings phosphate is left out, since none is wanted.
   await expect(theMix(page)).toContainText(/products are left out/);
@@ -42,14 +42,14 @@ test('a soil test is typed in, the cheapest mix is found for it, and put on jobs
   }
   await page.getByLabel('Ground in all').fill('1000');
   await page.getByLabel('Unit of the ground').selectOption('m2');
-  // 60 / 0.46 kg and 50 / 0.60 kg on each ha.
-  await expect(line(page, 'Straight nitrogen 46-0-0')).toContainText('13.0 kg');
+  // 30 / 0.46 kg and 50 / 0.60 kg on each ha.
+  await expect(line(page, 'Straight nitrogen 46-0-0')).toContainText('6.52 kg');
   expect(await lineText(page, 'Potash 0-0-60')).toContain('83.3 kg / ha × 1 000 m² = 8.33 kg for');
-  expect(await textOf(page)).toContain('60.0 kg N / ha from Straight nitrogen 46-0-0 of 60.0 wanted');
+  expect(await textOf(page)).toContain('30.0 kg N / ha from Straight nitrogen 46-0-0 of 30.0 wanted');
   await expect(theMix(page)).toContainText('No mix of fewer products meets the needs');
 
   await page.getByRole('checkbox', { name: 'Straight nitrogen 46-0-0' }).uncheck();
-  await expect(theMix(page)).toContainText('Nitrogen stays 60.0 kg / ha short');
+  await expect(theMix(page)).toContainText('Nitrogen stays 30.0 kg / ha short');
   await page.getByRole('checkbox', { name: 'Straight nitrogen 46-0-0' }).check();
   await page.getByRole('button', { name: 'Put them on 2 jobs' }).click();
   await expect(page.getByRole('heading', { name: 'Jobs' })).toBeVisible();

@@ -40,7 +40,11 @@ async function collide(page) {
     name,
     onDay,
     version,
-    worksheet: { ...worksheet, grade: '22-2-11', areas: worksheet.areas.slice(1) },
+    worksheet: {
+      ...worksheet,
+      product: { ...worksheet.product, grade: '22-2-11' },
+      areas: worksheet.areas.slice(1),
+    },
   };
   await page.request.put(address, { data: theirs });
   await page.getByLabel('Grade on the label').fill('18-0-6');
@@ -64,6 +68,38 @@ async function openSettings(page) {
   await page.waitForTimeout(500);
 }
 
+/**
+ * @param {string} list
+ * @param {string} name
+ */
+const openFirst = (list, name) => async (/** @type {import('@playwright/test').Page} */ page) => {
+  await page.goto(list);
+  await page.getByRole('link', { name, exact: true }).click();
+  await page.getByRole('button', { name: 'Kept' }).waitFor();
+};
+
+/** @param {import('@playwright/test').Page} page */
+async function findMix(page) {
+  await openFirst('/shelf/soil', 'School pitch')(page);
+  await page.getByRole('link', { name: 'Find a mix', exact: true }).first().click();
+  await page.getByText('The cheapest mix').waitFor();
+}
+
+/** @param {import('@playwright/test').Page} page */
+async function importMessy(page) {
+  await page.goto('/shelf/import');
+  const rows = [
+    'Name;N-P-K;Bag size;Price',
+    'Harbour feed;24-0-8;20 kg;31,80',
+    'Bad sum;60-30-20;20 kg;10,00',
+  ];
+  const buffer = Buffer.from(
+    [...rows, '=SUM(A1);5-5-5;1 kg;1', 'Lake feed 24-0-8;24-0-8;40 lb;31,80'].join('\n'),
+  );
+  await page.getByLabel('File to import').setInputFiles({ name: 'shed.csv', mimeType: 'text/csv', buffer });
+  await page.getByText('can be taken').first().waitFor();
+}
+
 /** @type {View[]} */
 const VIEWS = [
   { name: 'worksheet', size: DESK, open: openJob('Spring feed, lake front') },
@@ -73,6 +109,10 @@ const VIEWS = [
   { name: 'shelf', size: DESK, open: (page) => page.goto('/shelf') },
   { name: 'product', size: DESK, open: openProduct },
   { name: 'compare-labels', size: DESK, open: (page) => page.goto('/shelf/compare') },
+  { name: 'soil-test', size: DESK, open: openFirst('/shelf/soil', 'School pitch') },
+  { name: 'mix-finder', size: DESK, open: findMix },
+  { name: 'rules', size: DESK, open: openFirst('/shelf/rules', 'Tarn Hollow, lake side') },
+  { name: 'import', size: DESK, open: importMessy },
   { name: 'settings-night', size: DESK, scheme: 'dark', open: openSettings },
   { name: 'changed-elsewhere', size: DESK, open: collide },
 ];

@@ -10,7 +10,9 @@ import {
 import { fieldBox } from '../ui/fieldBox.ts';
 import { errorId, FieldErrors } from '../ui/FieldErrors.tsx';
 
-const Field = chakra('input', { base: { ...fieldBox, width: '100%', minWidth: '72px' } });
+const Field = chakra('input', {
+  base: { ...fieldBox, width: '100%', minWidth: { base: '84px', md: '110px' } },
+});
 const cell = { padding: '4px 10px 4px 0', verticalAlign: 'middle', textAlign: 'left' } as const;
 
 interface Props {
@@ -33,7 +35,7 @@ export function NeedTable({ typed, errorAt, onChange }: Props) {
               Nutrient
             </chakra.th>
             <chakra.th scope="col" {...cell}>
-              Need, {UNITS[unit].symbol}
+              <chakra.span whiteSpace="nowrap">Need, {UNITS[unit].symbol}</chakra.span>
             </chakra.th>
             <chakra.th scope="col" {...cell}>
               At most
@@ -75,7 +77,7 @@ export function NeedTable({ typed, errorAt, onChange }: Props) {
                     onChange={(event) => set({ most: event.target.value })}
                   />
                 </chakra.td>
-                <chakra.td {...cell} fontSize="15px" width="100%">
+                <chakra.td {...cell} fontSize="15px">
                   {isZero(row.amount) && (
                     <chakra.label
                       display="inline-flex"
