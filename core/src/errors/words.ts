@@ -34,6 +34,16 @@ export const WORDS = {
   'size.sides': '{typed} has {count} sides. Write length × width, like {hint}, or a size.',
   'size.too-large': '{typed} is more than 10 000 ha. Check the number and the unit.',
   'size.too-small': '{typed} is smaller than a hand. Check the number and the unit.',
+  'shape.triangle':
+    'These three cannot close to a triangle: the longest side has to be shorter than the other two together. Check {hint}.',
+  'shape.ring': 'The inner radius has to be smaller than the outer one.',
+  'shape.open':
+    'This walk ends {share} % of its length away from where it began. Check the sides and the angles; one may be on the wrong side.',
+  'shape.crosses':
+    'The edge crosses itself, so what is inside is not clear. Put the corners in their order around the ground.',
+  'shape.flat': 'This shape has no ground in it. Check its lengths.',
+  'shape.too-few': 'A {words} needs at least {least} of them.',
+  'pace.unknown': 'Your pace is not known yet. Walk a line of known length and type how many paces it took.',
   'price.unreadable':
     'Write the price as an amount of 0 or more with at most two decimals, for example {hint}.',
   'count.unreadable': 'Write a number of 0 or more, for example {hint}.',

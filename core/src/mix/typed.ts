@@ -1,3 +1,4 @@
+import { collect } from '../errors/collect.ts';
 import { attempt, InputError } from '../errors/InputError.ts';
 import { readSize } from '../ground/size.ts';
 import type { Nutrient } from '../need/nutrients.ts';
@@ -77,13 +78,7 @@ export const mixForSoilTest = (typed: MixTyped, soil: SoilTestTyped): MixTyped =
  * @example readMix({ ...blankMix('kg/ha', 'm2'), tolerance: '5' }).tolerance // 0.05
  */
 export function readMix(typed: MixTyped): MixReading {
-  const errors: InputError[] = [];
-  const ifTyped = <T>(text: string, read: () => T): T | null => {
-    if (text.trim() === '') return null;
-    const { value, error } = attempt(read);
-    if (error) errors.push(error);
-    return value;
-  };
+  const { errors, ifTyped } = collect();
   const rate = (text: string, field: string) =>
     ifTyped(text, () => {
       const { si } = readQuantity(text, { kind: 'massPerArea', bareUnit: typed.unit, field });

@@ -1,3 +1,4 @@
+import { collect } from '../errors/collect.ts';
 import { attempt, InputError } from '../errors/InputError.ts';
 import { readNumber } from '../quantities/numbers.ts';
 import { readQuantity } from '../quantities/quantity.ts';
@@ -68,12 +69,7 @@ function readPh(typed: string): number {
  * // [{ nutrient: 'N', kgPerM2: 0.009 }]
  */
 export function readSoilTest(typed: SoilTestTyped): SoilTestReading {
-  const errors: InputError[] = [];
-  const noting = <T>(read: () => T): T | null => {
-    const { value, error } = attempt(read);
-    if (error) errors.push(error);
-    return value;
-  };
+  const { errors, noting } = collect();
   noting(() => readName(typed.name, 'name', 'School pitch'));
   noting(() => readDay(typed.onDay, 'onDay'));
   const needs = SOIL_NUTRIENTS.flatMap((id): SoilNeed[] => {

@@ -1,3 +1,4 @@
+import { collect } from '../errors/collect.ts';
 import { attempt, InputError } from '../errors/InputError.ts';
 import { readSize, type SizeReading } from '../ground/size.ts';
 import { readPackage, type PackageReading } from '../loads/packages.ts';
@@ -83,13 +84,7 @@ function checkOrder(
  * @example readLabelFacts({ ...blankProduct('dry-fertilizer', 'us'), grade: '24-0-8' }).grade?.stated.N // 0.24
  */
 export function readLabelFacts(typed: ProductTyped): ProductReading {
-  const errors: InputError[] = [];
-  const ifTyped = <T>(text: string, read: () => T): T | null => {
-    if (text.trim() === '') return null;
-    const { value, error } = attempt(read);
-    if (error) errors.push(error);
-    return value;
-  };
+  const { errors, ifTyped } = collect();
   const { form } = PRODUCT_KINDS[typed.kind];
   const { density, package: pack, coverage, labelRate, carrier } = typed;
   const rateKind = form === 'liquid' ? 'volumePerArea' : 'massPerArea';

@@ -1,3 +1,4 @@
+import { collect, type Collected } from '../errors/collect.ts';
 import { attempt, InputError } from '../errors/InputError.ts';
 import { readSize, type SizeReading } from '../ground/size.ts';
 import { readNeed, type NeedReading } from '../need/needField.ts';
@@ -55,18 +56,16 @@ function readWhole(typed: string, most: number, field: string): number {
   return value;
 }
 
-type Noting = <T>(text: string, read: () => T) => T | null;
-
-function readSplit({ portions, everyDays }: SplitTyped, unlessEmpty: Noting): SplitReading | null {
-  const count = unlessEmpty(portions, () => readWhole(portions, MOST_PORTIONS, 'split.portions'));
-  const days = unlessEmpty(everyDays, () => readWhole(everyDays, 366, 'split.everyDays'));
+function readSplit({ portions, everyDays }: SplitTyped, ifTyped: Collected['ifTyped']): SplitReading | null {
+  const count = ifTyped(portions, () => readWhole(portions, MOST_PORTIONS, 'split.portions'));
+  const days = ifTyped(everyDays, () => readWhole(everyDays, 366, 'split.everyDays'));
   return count === null ? null : { portions: count, everyDays: days };
 }
 
-const readSoFar = ({ soFar, unit }: RuleFactsTyped, unlessEmpty: Noting): SoFar[] =>
+const readSoFar = ({ soFar, unit }: RuleFactsTyped, ifTyped: Collected['ifTyped']): SoFar[] =>
   soFar.flatMap(({ nutrient, amount }, at) => {
     const wanted = { kind: 'massPerArea', bareUnit: unit, field: `rules.soFar.${at}.amount` } as const;
-    const kgPerM2 = unlessEmpty(amount, () => {
+    const kgPerM2 = ifTyped(amount, () => {
       const { si } = readQuantity(amount, wanted);
       if (si >= 0) return si;
       throw new InputError('count.unreadable', { field: wanted.field, hint: '1.6' });
@@ -82,30 +81,24 @@ const readSoFar = ({ soFar, unit }: RuleFactsTyped, unlessEmpty: Noting): SoFar[
  * @example readWorksheet(blankWorksheet('us', 'a')).errors // []
  */
 export function readWorksheet(typed: WorksheetTyped): WorksheetReading {
-  const errors: InputError[] = [];
-  const unlessEmpty: Noting = (text, read) => {
-    if (text.trim() === '') return null;
-    const { value, error } = attempt(read);
-    if (error) errors.push(error);
-    return value;
-  };
+  const { errors, ifTyped } = collect();
   const { need, carrier, split, rules } = typed;
   const product = readLabelFacts(typed.product);
   errors.push(...product.errors.map((error) => error.under('product')));
-  unlessEmpty(rules.soilTestDay, () => readDay(rules.soilTestDay, 'rules.soilTestDay'));
+  ifTyped(rules.soilTestDay, () => readDay(rules.soilTestDay, 'rules.soilTestDay'));
   return {
-    need: unlessEmpty(need.amount, () => readNeed(need.amount, need.unit, 'need.amount')),
+    need: ifTyped(need.amount, () => readNeed(need.amount, need.unit, 'need.amount')),
     product,
     areas: typed.areas.map((area, index): AreaReading => {
-      const size = unlessEmpty(area.size, () => readSize(area.size, area.unit, `areas.${index}.size`));
+      const size = ifTyped(area.size, () => readSize(area.size, area.unit, `areas.${index}.size`));
       return { id: area.id, name: area.name.trim(), size, state: areaState(area, size) };
     }),
-    carrierSi: unlessEmpty(carrier.amount, () => {
+    carrierSi: ifTyped(carrier.amount, () => {
       const wanted = { kind: 'volumePerArea', bareUnit: carrier.unit, field: 'carrier.amount' } as const;
       return readPositive(carrier.amount, wanted, 'The spray volume').si;
     }),
-    split: readSplit(split, unlessEmpty),
-    soFar: readSoFar(rules, unlessEmpty),
+    split: readSplit(split, ifTyped),
+    soFar: readSoFar(rules, ifTyped),
     errors,
   };
 }

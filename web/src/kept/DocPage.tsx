@@ -9,7 +9,7 @@ import { ActButton } from '../ui/ActButton.tsx';
 import { OpeningMessage } from '../ui/OpeningMessage.tsx';
 import { SampleBadge } from '../ui/SampleBadge.tsx';
 import { TopBar } from '../ui/TopBar.tsx';
-import { dropHeldDoc, heldDoc, useHoldDoc } from './docDrafts.ts';
+import { heldDoc, useHoldDoc } from './docDrafts.ts';
 import { useDoc, type Doc, type DocKind } from './docs.ts';
 import { useKeepDoc } from './useKeepDoc.ts';
 
@@ -74,10 +74,6 @@ function DocSheet<Typed extends { readonly name: string }>({
     if (errors.length === 0) keeping.keep();
     else setTimeout(() => document.querySelector<HTMLElement>('[aria-invalid=true]')?.focus());
   };
-  const back = () => {
-    if (differs) dropHeldDoc(kind.root, id);
-    keeping.drop(kept);
-  };
   useActs([{ id: `keep-${kind.root}`, label: `Keep this ${kind.one}`, keys: 'Ctrl+S', run: keep }]);
   const isKept = doc !== null && !differs;
 
@@ -89,7 +85,9 @@ function DocSheet<Typed extends { readonly name: string }>({
           <>
             {doc && renderActs?.(doc)}
             {doc && <ActButton icon={Trash2} label="Delete" onClick={() => void keeping.remove(doc)} />}
-            {differs && <ActButton icon={RotateCcw} label="Drop changes" onClick={back} />}
+            {differs && (
+              <ActButton icon={RotateCcw} label="Drop changes" onClick={() => keeping.drop(kept)} />
+            )}
             <Button variant={isKept ? 'outline' : 'solid'} loading={keeping.isPending} onClick={keep}>
               {isKept ? 'Kept' : `Keep this ${kind.one}`}
             </Button>

@@ -1,29 +1,14 @@
 import { Box, chakra } from '@chakra-ui/react';
 import type { Product } from '@steady-scatter/contract';
-import {
-  blankWorksheet,
-  isUsUnit,
-  mixForSoilTest,
-  mixLimits,
-  readMix,
-  readProduct,
-  readRuleSet,
-  UNITS,
-  type MixLines,
-  type MixRequest,
-  type MixTyped,
-} from '@steady-scatter/core';
+import { mixForSoilTest, UNITS } from '@steady-scatter/core';
 import { useMemo } from 'react';
-import { useNavigate, useSearchParams } from 'react-router';
-import { v7 as newId } from 'uuid';
+import { useSearchParams } from 'react-router';
 import { explain } from '../api/explain.ts';
 import { AREA_CHOICES } from '../ground/units.ts';
-import { jobActs } from '../jobs/jobActs.ts';
 import { useDocs, type Doc } from '../kept/docs.ts';
 import { RATE_CHOICES } from '../need/units.ts';
 import { useShelf } from '../products/useProducts.ts';
 import { ShelfTabs } from '../products/ShelfTabs.tsx';
-import { RULE_SETS } from '../season/useRuleSets.ts';
 import { usePreferences } from '../settings/PreferencesProvider.tsx';
 import { SOIL_TESTS } from '../soil/useSoilTests.ts';
 import { Choice } from '../ui/Choice.tsx';
@@ -31,13 +16,13 @@ import { dayText } from '../ui/dayText.ts';
 import { Fields } from '../ui/formParts.tsx';
 import { LabelledField } from '../ui/LabelledField.tsx';
 import { Message } from '../ui/Message.tsx';
-import { useNotices } from '../ui/notices.tsx';
 import { Section } from '../ui/Section.tsx';
-import { today } from '../ui/today.ts';
 import { TopBar } from '../ui/TopBar.tsx';
 import { MixResult } from './MixResult.tsx';
 import { NeedTable } from './NeedTable.tsx';
 import { useMix } from './useMix.ts';
+import { usePutOnJobs } from './usePutOnJobs.ts';
+import { useRequest } from './useRequest.ts';
 import { useMixTyped } from './useMixTyped.ts';
 
 type SoilDoc = Doc<Parameters<typeof mixForSoilTest>[1]>;
@@ -49,73 +34,6 @@ const Check = chakra('input', { base: { width: '20px', height: '20px', accentCol
 
 /** Only what feeds can be in a mix. */
 const feeds = ({ typed }: Product): boolean => typed.grade !== '';
-
-/** Everything that the search is made from, or null while it cannot start. */
-function useRequest(typed: MixTyped, shelf: readonly Product[]) {
-  const { data: sets = [] } = useDocs(RULE_SETS);
-  const reading = useMemo(() => readMix(typed), [typed]);
-  const chosen = sets.find(({ id }) => id === typed.ruleSetId);
-  const request = useMemo((): MixRequest | null => {
-    if (reading.errors.length > 0 || reading.needs.every(({ kgPerM2 }) => kgPerM2 === 0)) return null;
-    const { rules } = chosen ? readRuleSet(chosen.typed) : { rules: [] };
-    const limits = mixLimits(rules, today(), typed.soilTestDay, []);
-    return {
-      products: shelf
-        .filter(({ id }) => !typed.unticked.includes(id))
-        .map(({ id, typed: label }) => ({ id, name: label.name, product: readProduct(label) })),
-      needs: reading.needs,
-      tolerance: reading.tolerance,
-      ...limits,
-      caps: [...limits.caps, ...reading.caps],
-      fromStockForM2: typed.fromStock ? reading.areaM2 : null,
-    };
-  }, [reading, chosen, shelf, typed]);
-  return { reading, sets, request };
-}
-
-/** One job for each product of a mix: each is spread by itself, with a setting of its own. */
-function usePutOnJobs(typed: MixTyped, shelf: readonly Product[]) {
-  const notices = useNotices();
-  const navigate = useNavigate();
-  return async ({ parts }: MixLines) => {
-    const name = typed.name.trim() || 'Mix';
-    const ids: string[] = [];
-    try {
-      for (const { id, need } of parts) {
-        const product = shelf.find((one) => one.id === id)?.typed;
-        if (!product) continue;
-        const blank = blankWorksheet(isUsUnit(typed.unit) ? 'us' : 'metric', newId());
-        const [area] = blank.areas;
-        const worksheet = {
-          ...blank,
-          need: { of: 'product' as const, ...need },
-          product: { ...product, stock: '' },
-          areas: area ? [{ ...area, ...typed.ground }] : [],
-          rules: { ...blank.rules, setId: typed.ruleSetId, soilTestDay: typed.soilTestDay },
-        };
-        const jobId = newId();
-        // In the order of the mix, so that the list has them in it too.
-        // oxlint-disable-next-line no-await-in-loop
-        await jobActs.write(jobId, {
-          version: 0,
-          name: `${name}: ${product.name}`.slice(0, 120),
-          onDay: today(),
-          worksheet,
-        });
-        ids.push(jobId);
-      }
-      notices.undoable(
-        ids.length === 1
-          ? 'The mix is a job now.'
-          : `The mix is ${ids.length} jobs now, one for each product.`,
-        () => Promise.all(ids.map((id) => jobActs.remove(id))),
-      );
-      await navigate(ids.length === 1 ? `/jobs/${ids[0]}` : '/jobs');
-    } catch (failure) {
-      notices.tell(explain(failure));
-    }
-  };
-}
 
 function Finder({
   shelf,

@@ -1,5 +1,6 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
 import {
+  compareInWords,
   LEFT_OUT_WORDS,
   missInWords,
   mixLines,
@@ -41,11 +42,7 @@ const Parts = ({ lines }: { lines: MixLines }) => (
 );
 
 function Fewer({ mix, lines, best }: { mix: Mix; lines: MixLines; best: Mix }) {
-  const more = ((mix.centsPerM2 - best.centsPerM2) / best.centsPerM2) * 100;
-  const words =
-    best.centsPerM2 === 0 || more < 0.05
-      ? 'at the same cost'
-      : `for ${more.toFixed(more < 10 ? 1 : 0)} % more`;
+  const words = best.centsPerM2 > 0 ? compareInWords(mix.centsPerM2 / best.centsPerM2).words : 'as much';
   return (
     <chakra.details marginTop="16px">
       <chakra.summary
@@ -55,7 +52,7 @@ function Fewer({ mix, lines, best }: { mix: Mix; lines: MixLines; best: Mix }) {
         display="list-item"
         paddingTop="10px"
       >
-        With {mix.parts.length === 1 ? 'one product' : `${mix.parts.length} products`} {words}
+        With {mix.parts.length === 1 ? 'one product' : `${mix.parts.length} products`} it costs {words}
       </chakra.summary>
       <Parts lines={lines} />
     </chakra.details>

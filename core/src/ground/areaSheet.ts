@@ -1,0 +1,72 @@
+import { difference, groundArea, groundOf, intersection, union, type Ground } from './clip.ts';
+import type { PacesReading } from './paces.ts';
+import { readPart, type PartReading, type PartTyped } from './parts.ts';
+
+/** How an area is held: typed parts that add and subtract, or parts that lie where they are drawn. */
+export type Hold = 'sum' | 'placed';
+
+/** An area as measured. */
+export interface AreaMeasured {
+  readonly parts: readonly PartReading[];
+  /** m2; null while a part is missing or wrong, or nothing is left. */
+  readonly areaM2: number | null;
+  /** About 95 %: twice the standard uncertainty, m2. */
+  readonly bandM2: number;
+  /** Placed parts lay over each other or a cut-out reached beyond the edge, and were clipped. */
+  readonly clipped: boolean;
+  /** What is drawn: all the ground with its holes for a placed drawing. */
+  readonly ground: Ground;
+}
+
+const hasArea = (part: PartReading): part is PartReading & { areaM2: number } => part.areaM2 !== null;
+
+/** Less than this share of the area counts as touching, not as lying over each other. */
+const TOUCHING = 1e-6;
+
+/** What placed parts cover: by adding up where nothing overlaps, else by clipping. */
+function clip(parts: readonly (PartReading & { areaM2: number })[], sum: number) {
+  const piecesOf = (cut: boolean): Ground =>
+    parts.filter((part) => part.cut === cut).flatMap(({ outlines }) => groundOf(outlines));
+  const [added, cuts] = [piecesOf(false), piecesOf(true)];
+  const [whole, holes] = [union(added), union(cuts)];
+  const outside = groundArea(holes) - groundArea(intersection(whole, holes));
+  const overlap = groundArea(added) - groundArea(whole) + groundArea(cuts) - groundArea(holes) + outside;
+  const ground = difference(whole, holes);
+  const clipped = overlap > TOUCHING * groundArea(added);
+  return { ground, clipped, areaM2: clipped ? groundArea(ground) : sum };
+}
+
+/**
+ * Measures an area from its parts.
+ *
+ * A sum sheet adds and subtracts them analytically. A placed drawing counts overlaps once and cuts only what is there; where
+ * nothing overlaps it is the same sum. Uncertainties of separate readings combine in quadrature; the pace that several
+ * lengths share enters once, with all that follows it (JCGM 100:2008, 5.2.2, correlation 1).
+ *
+ * @param parts as typed, in their order
+ * @param hold sum sheet or placed drawing
+ * @example measureArea(parts, 'sum', paces).areaM2 // 212.46 for 62x38 ft + triangle 20x14 - circle r 6 - 12x8
+ */
+export function measureArea(
+  parts: readonly PartTyped[],
+  hold: Hold,
+  paces: PacesReading,
+  field = 'parts',
+): AreaMeasured {
+  const read = parts.map((part, at) => readPart(part, paces, `${field}.${at}`));
+  const whole = read.filter(hasArea);
+  const sign = ({ cut }: PartReading) => (cut ? -1 : 1);
+  const sum = whole.reduce((total, part) => total + sign(part) * part.areaM2, 0);
+  const placed = hold === 'placed' ? clip(whole, sum) : { ground: [], clipped: false, areaM2: sum };
+  const separate = Math.hypot(...whole.map(({ uM2 }) => uM2));
+  const shared =
+    whole.reduce((total, part) => total + sign(part) * part.perPaceM2, 0) * (paces.pace?.uRelative ?? 0);
+  const complete = read.length > 0 && read.every((part) => part.areaM2 !== null && part.errors.length === 0);
+  return {
+    parts: read,
+    areaM2: complete && placed.areaM2 > 0 ? placed.areaM2 : null,
+    bandM2: 2 * Math.hypot(separate, shared),
+    clipped: placed.clipped,
+    ground: placed.ground,
+  };
+}

@@ -1,0 +1,79 @@
+import { collect } from '../errors/collect.ts';
+import { InputError } from '../errors/InputError.ts';
+import { readNumber } from '../quantities/numbers.ts';
+import { readPositive } from '../quantities/quantity.ts';
+import type { LengthUnit } from '../quantities/units.ts';
+
+/** One's own pace, from walks along a line of known length; and a measuring wheel, from rolling along the same. */
+export interface PaceTyped {
+  /** The known line. */
+  readonly line: string;
+  readonly unit: LengthUnit;
+  /** Paces counted on each walk along it. */
+  readonly walks: readonly string[];
+  /** What the wheel showed for the line; empty: it is taken as it shows. */
+  readonly wheel: string;
+}
+
+export const blankPace = (unit: LengthUnit): PaceTyped => ({
+  line: '',
+  unit,
+  walks: ['', '', ''],
+  wheel: '',
+});
+
+/** A pace as walked. */
+export interface PaceReading {
+  /** Length of one pace, m. */
+  readonly paceM: number;
+  /** Standard uncertainty of the mean pace over itself; from the scatter of the walks, or 0.03 for a single one. */
+  readonly uRelative: number;
+  /** Scatter of the walks (n - 1) over their mean; null for a single walk. */
+  readonly scatter: number | null;
+  readonly walks: number;
+}
+
+export interface PacesReading {
+  readonly pace: PaceReading | null;
+  /** True length over what the wheel shows; 1 when it was not tried. */
+  readonly wheelFactor: number;
+  readonly errors: readonly InputError[];
+}
+
+/** A single walk says nothing of its scatter: 3 % is what practised people show. */
+const ONE_WALK = 0.03;
+
+/**
+ * A person's pace and a wheel's factor from a known line: `pace = line / mean count`.
+ *
+ * @param field path of what was typed, for errors
+ * @example readPaces({ line: '50 m', unit: 'm', walks: ['61', '62', '60'], wheel: '49.5' }, 'pace')
+ * // pace 0.8197 m, scatter 1.6 %; wheel factor 1.0101
+ */
+export function readPaces({ line, unit, walks, wheel }: PaceTyped, field: string): PacesReading {
+  const { errors, ifTyped } = collect();
+  const length = (text: string, name: 'line' | 'wheel', what: string) =>
+    ifTyped(
+      text,
+      () => readPositive(text, { kind: 'length', bareUnit: unit, field: `${field}.${name}` }, what).si,
+    );
+  const lineM = length(line, 'line', 'The known line');
+  const wheelM = length(wheel, 'wheel', 'What the wheel shows');
+  const counts = walks.flatMap((text, at) => {
+    const count = ifTyped(text, () => {
+      const number = readNumber(text, `${field}.walks.${at}`);
+      if (number > 0) return number;
+      throw new InputError('count.unreadable', { field: `${field}.walks.${at}`, hint: '61' });
+    });
+    return count === null ? [] : [count];
+  });
+  const wheelFactor = lineM !== null && wheelM !== null ? lineM / wheelM : 1;
+  if (lineM === null || counts.length === 0) return { pace: null, wheelFactor, errors };
+  const mean = counts.reduce((sum, count) => sum + count, 0) / counts.length;
+  const squares = counts.reduce((sum, count) => sum + (count - mean) ** 2, 0);
+  const scatter = counts.length < 2 ? null : Math.sqrt(squares / (counts.length - 1)) / mean;
+  // Counting to whole paces is itself uncertain by 1 / sqrt(12) of a pace.
+  const counting = 1 / Math.sqrt(12) / mean / Math.sqrt(counts.length);
+  const uRelative = Math.hypot(scatter === null ? ONE_WALK : scatter / Math.sqrt(counts.length), counting);
+  return { pace: { paceM: lineM / mean, uRelative, scatter, walks: counts.length }, wheelFactor, errors };
+}

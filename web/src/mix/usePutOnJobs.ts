@@ -1,0 +1,52 @@
+import type { Product } from '@steady-scatter/contract';
+import { blankWorksheet, isUsUnit, type MixLines, type MixTyped } from '@steady-scatter/core';
+import { useNavigate } from 'react-router';
+import { v7 as newId } from 'uuid';
+import { explain } from '../api/explain.ts';
+import { jobActs } from '../jobs/jobActs.ts';
+import { useNotices } from '../ui/notices.tsx';
+import { today } from '../ui/today.ts';
+
+/** One job for each product of a mix: each is spread by itself, with a setting of its own. */
+export function usePutOnJobs(typed: MixTyped, shelf: readonly Product[]) {
+  const notices = useNotices();
+  const navigate = useNavigate();
+  return async ({ parts }: MixLines) => {
+    const name = typed.name.trim() || 'Mix';
+    const ids: string[] = [];
+    try {
+      for (const { id, need } of parts) {
+        const product = shelf.find((one) => one.id === id)?.typed;
+        if (!product) continue;
+        const blank = blankWorksheet(isUsUnit(typed.unit) ? 'us' : 'metric', newId());
+        const [area] = blank.areas;
+        const worksheet = {
+          ...blank,
+          need: { of: 'product' as const, ...need },
+          product: { ...product, stock: '' },
+          areas: area ? [{ ...area, ...typed.ground }] : [],
+          rules: { ...blank.rules, setId: typed.ruleSetId, soilTestDay: typed.soilTestDay },
+        };
+        const jobId = newId();
+        // In the order of the mix, so that the list has them in it too.
+        // oxlint-disable-next-line no-await-in-loop
+        await jobActs.write(jobId, {
+          version: 0,
+          name: `${name}: ${product.name}`.slice(0, 120),
+          onDay: today(),
+          worksheet,
+        });
+        ids.push(jobId);
+      }
+      notices.undoable(
+        ids.length === 1
+          ? 'The mix is a job now.'
+          : `The mix is ${ids.length} jobs now, one for each product.`,
+        () => Promise.all(ids.map((id) => jobActs.remove(id))),
+      );
+      await navigate(ids.length === 1 ? `/jobs/${ids[0]}` : '/jobs');
+    } catch (failure) {
+      notices.tell(explain(failure));
+    }
+  };
+}

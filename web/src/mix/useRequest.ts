@@ -1,0 +1,36 @@
+import type { Product } from '@steady-scatter/contract';
+import {
+  mixLimits,
+  readMix,
+  readProduct,
+  readRuleSet,
+  type MixRequest,
+  type MixTyped,
+} from '@steady-scatter/core';
+import { useMemo } from 'react';
+import { useDocs } from '../kept/docs.ts';
+import { RULE_SETS } from '../season/useRuleSets.ts';
+import { today } from '../ui/today.ts';
+
+/** Everything that the search is made from, or null while it cannot start. */
+export function useRequest(typed: MixTyped, shelf: readonly Product[]) {
+  const { data: sets = [] } = useDocs(RULE_SETS);
+  const reading = useMemo(() => readMix(typed), [typed]);
+  const chosen = sets.find(({ id }) => id === typed.ruleSetId);
+  const request = useMemo((): MixRequest | null => {
+    if (reading.errors.length > 0 || reading.needs.every(({ kgPerM2 }) => kgPerM2 === 0)) return null;
+    const { rules } = chosen ? readRuleSet(chosen.typed) : { rules: [] };
+    const limits = mixLimits(rules, today(), typed.soilTestDay, []);
+    return {
+      products: shelf
+        .filter(({ id }) => !typed.unticked.includes(id))
+        .map(({ id, typed: label }) => ({ id, name: label.name, product: readProduct(label) })),
+      needs: reading.needs,
+      tolerance: reading.tolerance,
+      ...limits,
+      caps: [...limits.caps, ...reading.caps],
+      fromStockForM2: typed.fromStock ? reading.areaM2 : null,
+    };
+  }, [reading, chosen, shelf, typed]);
+  return { reading, sets, request };
+}
