@@ -48,6 +48,14 @@ test('a soil test is typed in, the cheapest mix is found for it, and put on jobs
   expect(await textOf(page)).toContain('30.0 kg N / ha from Straight nitrogen 46-0-0 of 30.0 wanted');
   await expect(theMix(page)).toContainText('No mix of fewer products meets the needs');
 
+  // The school's contract allows 180 kg N in a year: with 165 put down there are 15 left.
+  await page.getByLabel('Rules of').selectOption({ label: 'School contract' });
+  await page.getByLabel('Already this year: nitrogen').fill('165');
+  await expect(theMix(page)).toContainText(
+    'Nitrogen stays 15.0 kg / ha short: held back by most in a year: nitrogen',
+  );
+  await page.getByLabel('Rules of').selectOption({ label: 'none' });
+
   await page.getByRole('checkbox', { name: 'Straight nitrogen 46-0-0' }).uncheck();
   await expect(theMix(page)).toContainText('Nitrogen stays 30.0 kg / ha short');
   await page.getByRole('checkbox', { name: 'Straight nitrogen 46-0-0' }).check();

@@ -8,6 +8,7 @@ import { readNumber } from '../quantities/numbers.ts';
 import { readQuantity } from '../quantities/quantity.ts';
 import type { AreaUnit, MassPerAreaUnit } from '../quantities/units.ts';
 import { isUsUnit } from '../shelf/rateUnit.ts';
+import type { SoFar } from '../worksheet/readings.ts';
 import type { MixCap, MixNeed } from './request.ts';
 
 /** One need as typed: how much, whether a 0 is waived, and the most that the person allows. */
@@ -15,6 +16,8 @@ export interface MixNeedTyped {
   readonly amount: string;
   readonly waived: boolean;
   readonly most: string;
+  /** Put down earlier this year: what a yearly rule has left is less by it. */
+  readonly before: string;
 }
 
 /** What a mix is looked for with, as typed. */
@@ -37,12 +40,13 @@ export interface MixTyped {
 export interface MixReading {
   readonly needs: readonly MixNeed[];
   readonly caps: readonly MixCap[];
+  readonly soFar: readonly SoFar[];
   readonly tolerance: number;
   readonly areaM2: number | null;
   readonly errors: readonly InputError[];
 }
 
-const noNeed: MixNeedTyped = { amount: '', waived: false, most: '' };
+const noNeed: MixNeedTyped = { amount: '', waived: false, most: '', before: '' };
 
 /** Nothing needed yet, within 10 %. */
 export const blankMix = (unit: MassPerAreaUnit, areaUnit: AreaUnit): MixTyped => ({
@@ -88,11 +92,14 @@ export function readMix(typed: MixTyped): MixReading {
     });
   const needs: MixNeed[] = [];
   const caps: MixCap[] = [];
+  const soFar: SoFar[] = [];
   for (const id of SOIL_NUTRIENTS) {
     const nutrient: Nutrient = statedForm(id, typed.form);
-    const { amount, waived, most } = typed.needs[id];
+    const { amount, waived, most, before } = typed.needs[id];
     const kgPerM2 = rate(amount, `needs.${id}.amount`);
     const cap = rate(most, `needs.${id}.most`);
+    const earlier = rate(before, `needs.${id}.before`);
+    if (earlier !== null) soFar.push({ nutrient, kgPerM2: earlier });
     if (kgPerM2 !== null) needs.push({ nutrient, kgPerM2, waived: waived && kgPerM2 === 0 });
     // What is not asked for is shown as it comes along, P and K above all.
     else needs.push({ nutrient, kgPerM2: 0, waived: true });
@@ -106,5 +113,5 @@ export function readMix(typed: MixTyped): MixReading {
   });
   const { size, unit } = typed.ground;
   const areaM2 = ifTyped(size, () => readSize(size, unit, 'ground.size').areaM2);
-  return { needs, caps, tolerance: share ?? 0, areaM2, errors };
+  return { needs, caps, soFar, tolerance: share ?? 0, areaM2, errors };
 }

@@ -21,11 +21,21 @@ interface Props {
   onChange(needs: MixTyped['needs']): void;
 }
 
+type Part = 'amount' | 'most' | 'before';
+const LABELS: Readonly<Record<Part, { words: string; placeholder: string }>> = {
+  amount: { words: 'Need of', placeholder: 'not asked' },
+  most: { words: 'Most', placeholder: 'no limit' },
+  before: { words: 'Already this year:', placeholder: '0' },
+};
+
 const isZero = (text: string): boolean => /^\s*0+([.,]0*)?\s*$/.test(text);
 
 /** What the ground needs of each nutrient, and the most that may come. A 0 means none, unless it is waived. */
 export function NeedTable({ typed, errorAt, onChange }: Props) {
   const { needs, form, unit } = typed;
+  // What was put down before matters to rules alone.
+  const byRules = typed.ruleSetId !== '';
+  const parts: readonly Part[] = byRules ? ['amount', 'most', 'before'] : ['amount', 'most'];
   return (
     <>
       <chakra.table width="100%" fontSize="16px" maxWidth="640px">
@@ -40,6 +50,11 @@ export function NeedTable({ typed, errorAt, onChange }: Props) {
             <chakra.th scope="col" {...cell}>
               At most
             </chakra.th>
+            {byRules && (
+              <chakra.th scope="col" {...cell}>
+                Already this year
+              </chakra.th>
+            )}
             <td />
           </tr>
         </chakra.thead>
@@ -48,7 +63,7 @@ export function NeedTable({ typed, errorAt, onChange }: Props) {
             const { symbol, name } = NUTRIENTS[statedForm(id, form)];
             const row = needs[id];
             const set = (more: Partial<typeof row>) => onChange({ ...needs, [id]: { ...row, ...more } });
-            const [needError, mostError] = [errorAt(`needs.${id}.amount`), errorAt(`needs.${id}.most`)];
+
             return (
               <tr key={id}>
                 <chakra.th scope="row" {...cell} fontWeight="semibold" whiteSpace="nowrap">
@@ -57,26 +72,21 @@ export function NeedTable({ typed, errorAt, onChange }: Props) {
                     , {name}
                   </chakra.span>
                 </chakra.th>
-                <chakra.td {...cell} width="150px">
-                  <Field
-                    aria-label={`Need of ${name}`}
-                    placeholder="not asked"
-                    value={row.amount}
-                    aria-invalid={needError !== undefined}
-                    aria-describedby={errorId(needError)}
-                    onChange={(event) => set({ amount: event.target.value })}
-                  />
-                </chakra.td>
-                <chakra.td {...cell} width="120px">
-                  <Field
-                    aria-label={`Most ${name}`}
-                    placeholder="no limit"
-                    value={row.most}
-                    aria-invalid={mostError !== undefined}
-                    aria-describedby={errorId(mostError)}
-                    onChange={(event) => set({ most: event.target.value })}
-                  />
-                </chakra.td>
+                {parts.map((part) => {
+                  const error = errorAt(`needs.${id}.${part}`);
+                  return (
+                    <chakra.td key={part} {...cell}>
+                      <Field
+                        aria-label={`${LABELS[part].words} ${name}`}
+                        placeholder={LABELS[part].placeholder}
+                        value={row[part]}
+                        aria-invalid={error !== undefined}
+                        aria-describedby={errorId(error)}
+                        onChange={(event) => set({ [part]: event.target.value })}
+                      />
+                    </chakra.td>
+                  );
+                })}
                 <chakra.td {...cell} fontSize="15px">
                   {isZero(row.amount) && (
                     <chakra.label
@@ -105,7 +115,7 @@ export function NeedTable({ typed, errorAt, onChange }: Props) {
       </chakra.table>
       <Box>
         {SOIL_NUTRIENTS.flatMap((id) =>
-          (['amount', 'most'] as const).map((part) => (
+          parts.map((part) => (
             <FieldErrors
               key={`${id}.${part}`}
               error={errorAt(`needs.${id}.${part}`)}

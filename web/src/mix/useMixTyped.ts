@@ -2,6 +2,7 @@ import {
   blankMix,
   mixForSoilTest,
   readMix,
+  SOIL_NUTRIENTS,
   type MassPerAreaUnit,
   type MixTyped,
   type SoilTestTyped,
@@ -16,7 +17,10 @@ function heldMix(blank: MixTyped): MixTyped | null {
   try {
     const held = JSON.parse(tabAndBrowser.getItem(KEY) ?? 'null') as MixTyped | null;
     if (!held) return null;
-    const typed = { ...blank, ...held };
+    const needs = Object.fromEntries(
+      SOIL_NUTRIENTS.map((id) => [id, { ...blank.needs[id], ...held.needs[id] }]),
+    ) as MixTyped['needs'];
+    const typed = { ...blank, ...held, needs };
     // Throws on a shape that this version does not know.
     readMix(typed);
     return typed;

@@ -1,5 +1,12 @@
 import type { Product } from '@steady-scatter/contract';
-import { blankWorksheet, isUsUnit, type MixLines, type MixTyped } from '@steady-scatter/core';
+import {
+  blankWorksheet,
+  isUsUnit,
+  SOIL_NUTRIENTS,
+  statedForm,
+  type MixLines,
+  type MixTyped,
+} from '@steady-scatter/core';
 import { useNavigate } from 'react-router';
 import { v7 as newId } from 'uuid';
 import { explain } from '../api/explain.ts';
@@ -13,6 +20,10 @@ export function usePutOnJobs(typed: MixTyped, shelf: readonly Product[]) {
   const navigate = useNavigate();
   return async ({ parts }: MixLines) => {
     const name = typed.name.trim() || 'Mix';
+    const soFar = SOIL_NUTRIENTS.flatMap((id) => {
+      const { before } = typed.needs[id];
+      return before.trim() === '' ? [] : [{ nutrient: statedForm(id, typed.form), amount: before }];
+    });
     const ids: string[] = [];
     try {
       for (const { id, need } of parts) {
@@ -25,7 +36,7 @@ export function usePutOnJobs(typed: MixTyped, shelf: readonly Product[]) {
           need: { of: 'product' as const, ...need },
           product: { ...product, stock: '' },
           areas: area ? [{ ...area, ...typed.ground }] : [],
-          rules: { ...blank.rules, setId: typed.ruleSetId, soilTestDay: typed.soilTestDay },
+          rules: { setId: typed.ruleSetId, soilTestDay: typed.soilTestDay, soFar, unit: typed.unit },
         };
         const jobId = newId();
         // In the order of the mix, so that the list has them in it too.

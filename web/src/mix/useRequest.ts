@@ -20,7 +20,7 @@ export function useRequest(typed: MixTyped, shelf: readonly Product[]) {
   const request = useMemo((): MixRequest | null => {
     if (reading.errors.length > 0 || reading.needs.every(({ kgPerM2 }) => kgPerM2 === 0)) return null;
     const { rules } = chosen ? readRuleSet(chosen.typed) : { rules: [] };
-    const limits = mixLimits(rules, today(), typed.soilTestDay, []);
+    const limits = mixLimits(rules, today(), typed.soilTestDay, reading.soFar);
     return {
       products: shelf
         .filter(({ id }) => !typed.unticked.includes(id))
