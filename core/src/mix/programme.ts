@@ -17,7 +17,7 @@ const COST_SCALE = 0.1;
 const NOTHING = 1e-5;
 const PRECISION = 1e-9;
 /** Branches looked at before a search for fewer products is given up. */
-const MOST_BRANCHES = 3000;
+const MOST_BRANCHES = 300;
 
 /** How a programme is posed: needs hard or soft, and at most so many products. */
 export interface Pose {
