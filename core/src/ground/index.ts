@@ -1,7 +1,7 @@
 // Ground: how big an area is, from what was measured or typed.
 // All sizes are m2 inside; what is measured carries about 95 % as its band.
 export { lengthUnitFor, readSize, retypeSize, type SizeReading, type SizeShape } from './size.ts';
-export { closingGap, SHAPE_KINDS, SHAPES, type ShapeKind } from './shapes.ts';
+export { SHAPE_KINDS, SHAPES, type ShapeKind } from './shapes.ts';
 export { boundsOf, crossesItself, outlineArea, type Bounds, type Outline, type Point } from './outline.ts';
 export { blankPace, readPaces, type PaceReading, type PacesReading, type PaceTyped } from './paces.ts';
 export {

@@ -187,10 +187,3 @@ export const SHAPE_KINDS = Object.keys(SHAPES) as ShapeKind[];
 
 /** A shape of the table, whatever its kind. */
 export const shapeOf = (kind: ShapeKind): Shape => SHAPES[kind];
-
-/** How far a walk misses its own beginning, as a share of its length; 0 for every other shape. */
-export function closingGap(kind: ShapeKind, dimensions: readonly number[]): number {
-  if (kind !== 'walk') return 0;
-  const { gap, length } = walk(dimensions);
-  return length === 0 ? 0 : gap / length;
-}

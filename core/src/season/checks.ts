@@ -227,3 +227,10 @@ export function checkSheet(
  */
 export const mostAllowedShare = (checks: readonly RuleCheck[]): number =>
   checks.reduce((least, { mostShare }) => Math.min(least, mostShare ?? 1), 1);
+
+/** The fewest portions that keep every broken rule; null where none is broken or splitting does not keep them all. */
+export function fewestPortions(checks: readonly RuleCheck[]): number | null {
+  const broken = checks.filter(({ state }) => state === 'broken');
+  const needed = broken.flatMap(({ portionsNeeded }) => portionsNeeded ?? []);
+  return broken.length > 0 && needed.length === broken.length ? Math.max(...needed) : null;
+}

@@ -1,6 +1,13 @@
 // Season: the crew's own rules and what they allow, and one need put down in portions.
 // Rules are the user's data; nothing here knows a law. Days are year-month-day, rates kg/m2 (L/m2 for liquids).
-export { checkRules, checkSheet, mostAllowedShare, type RuleCheck, type RuleFacts } from './checks.ts';
+export {
+  checkRules,
+  checkSheet,
+  fewestPortions,
+  mostAllowedShare,
+  type RuleCheck,
+  type RuleFacts,
+} from './checks.ts';
 export { mixLimits } from './mixLimits.ts';
 export { portionsOf, type Portion } from './portions.ts';
 export {

@@ -1,6 +1,7 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
 import {
   checkSheet,
+  fewestPortions,
   lessNeed,
   mostAllowedShare,
   NUTRIENTS,
@@ -54,12 +55,10 @@ function Repairs({ checks }: { checks: readonly RuleCheck[] }) {
   const form = useSheetForm();
   const notices = useNotices();
   const typed = useWatch({ control: form.control, name: 'worksheet' });
-  const broken = checks.filter(({ state }) => state === 'broken');
-  if (broken.length === 0) return null;
+  if (checks.every(({ state }) => state !== 'broken')) return null;
   const share = mostAllowedShare(checks);
   const less = share > 0 && share < 1 ? lessNeed(answer, typed, share) : null;
-  const splittable = broken.every(({ portionsNeeded }) => portionsNeeded !== null);
-  const portions = splittable ? Math.max(...broken.map(({ portionsNeeded }) => portionsNeeded ?? 1)) : null;
+  const portions = fewestPortions(checks);
 
   const change = (next: typeof typed, told: string) => {
     form.setValue('worksheet', next, { shouldDirty: true });
