@@ -14,6 +14,7 @@ export {
 } from './products.ts';
 export { ruleSet, ruleSetTyped, ruleSetWrite, type RuleSet, type RuleSetWrite } from './ruleSets.ts';
 export { soilTest, soilTestTyped, soilTestWrite, type SoilTest, type SoilTestWrite } from './soilTests.ts';
+export { site, siteTyped, siteWrite, type Site, type SiteWrite } from './sites.ts';
 export type { Route } from './route.ts';
 export { ROUTES, type AnswerOf, type BodyOf, type ParamsOf, type RouteName } from './routes.ts';
 export { worksheet } from './worksheet.ts';

@@ -4,6 +4,7 @@ import { keptRoutes, none, nothing } from './kept.ts';
 import { product, productBatch, productIds, productWrite } from './products.ts';
 import type { Route } from './route.ts';
 import { ruleSet, ruleSetWrite } from './ruleSets.ts';
+import { site, siteWrite } from './sites.ts';
 import { soilTest, soilTestWrite } from './soilTests.ts';
 
 /** Health of the process and its database. */
@@ -54,6 +55,10 @@ export const ROUTES = {
     body: productIds,
     answer: none,
   },
+  ...keptRoutes(
+    { one: 'Site', many: 'Sites', path: '/api/sites', words: { one: 'site', many: 'sites' } },
+    { wire: site, listed: site, write: siteWrite },
+  ),
   ...keptRoutes(
     {
       one: 'SoilTest',

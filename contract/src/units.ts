@@ -3,6 +3,7 @@ import {
   KINDS,
   type AreaUnit,
   type Kind,
+  type LengthUnit,
   type MassPerAreaUnit,
   type MassUnit,
   type PackageUnit,
@@ -22,6 +23,7 @@ const unitOf = <Id extends UnitId>(...kinds: Kind[]) =>
   });
 
 export const areaUnit = unitOf<AreaUnit>('area');
+export const lengthUnit = unitOf<LengthUnit>('length');
 export const massUnit = unitOf<MassUnit>('mass');
 export const packageUnit = unitOf<PackageUnit>('mass', 'volume');
 export const massRateUnit = unitOf<MassPerAreaUnit>('massPerArea');

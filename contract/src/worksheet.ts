@@ -4,13 +4,21 @@ import { addInputErrors } from './inputIssues.ts';
 import { productFacts } from './products.ts';
 import { areaUnit, massRateUnit, packageUnit, rateUnit, typedText, volumeRateUnit } from './units.ts';
 
+const areaTyped = z.strictObject({
+  id: z.uuid(),
+  name: z.string().max(120),
+  size: typedText,
+  unit: areaUnit,
+  from: z.strictObject({ site: z.uuid(), area: z.uuid() }).optional(),
+});
+
 /** A worksheet as typed. Empty fields are allowed, wrong ones are not: each carries core's own sentence. */
 export const worksheet = z
   .strictObject({
     need: z.strictObject({ of: z.enum(NEED_OF_IDS), amount: typedText, unit: rateUnit }),
     product: productFacts,
     areas: z
-      .array(z.strictObject({ id: z.uuid(), name: z.string().max(120), size: typedText, unit: areaUnit }))
+      .array(areaTyped)
       .max(MOST_AREAS)
       .refine((areas) => new Set(areas.map(({ id }) => id)).size === areas.length, {
         error: 'Each area has to have an id of its own.',

@@ -26,8 +26,8 @@ export interface Wiring {
 
 const REQUESTS_PER_MINUTE = 1200;
 const BODY_LIMIT = '256kb';
-/** A batch of products is larger than anything that is typed by hand. */
-const BATCH_LIMIT = '4mb';
+/** A batch of products, or a site with boundaries from files, is larger than anything that is typed by hand. */
+const LARGE_LIMIT = '4mb';
 const YEAR_SECONDS = 31_536_000;
 
 const securityHeaders = helmet({
@@ -101,7 +101,10 @@ export function createApp(wiring: Wiring): Express {
     }),
   );
   app.use('/api', sameOrigin);
-  app.use('/api/products/batch', express.json({ limit: BATCH_LIMIT, type: ['application/json'] }));
+  app.use(
+    ['/api/products/batch', '/api/sites'],
+    express.json({ limit: LARGE_LIMIT, type: ['application/json'] }),
+  );
   app.use('/api', express.json({ limit: BODY_LIMIT, type: ['application/json'] }));
   app.use(mountRoutes({ ...createHandlers(sequelize), ...overrides }, crewId));
   app.use('/api', noSuchRoute);

@@ -32,6 +32,7 @@ export const WORDS = {
   'percent.unreadable': 'Write the share as a percentage between 0 and 100, for example {hint}.',
   'size.empty': 'Type a size or length × width, for example {hint}.',
   'size.sides': '{typed} has {count} sides. Write length × width, like {hint}, or a size.',
+  'size.band': 'What follows ± is how far the size may be off: up to 100 % of it, as in {hint}.',
   'size.too-large': '{typed} is more than 10 000 ha. Check the number and the unit.',
   'size.too-small': '{typed} is smaller than a hand. Check the number and the unit.',
   'shape.triangle':
@@ -43,6 +44,31 @@ export const WORDS = {
     'The edge crosses itself, so what is inside is not clear. Put the corners in their order around the ground.',
   'shape.flat': 'This shape has no ground in it. Check its lengths.',
   'shape.too-few': 'A {words} needs at least {least} of them.',
+  'shape.unreadable': 'This cannot be read as a shape: {typed}. Call it out like {hint}.',
+  'shape.count': 'A {words} needs these lengths: {wanted}.',
+  'place.half': 'A place needs both its latitude and its longitude, for example 47.12345 and -91.54321.',
+  'place.range':
+    '{typed} is out of range: it has to lie between -{most} and {most} degrees. Latitude goes first, then longitude.',
+  'edge.corner': 'This part has corners 1 to {most}, and {typed} is none of them.',
+  'edge.no-part': 'Say which part the edge belongs to; the part has to be drawn first.',
+  'edge.needs-place':
+    'On a sum sheet the parts have no place, so an edge all round is not known. Place the parts, or give the length of the edge.',
+  'file.too-large': 'The file has {size}; {most} is the most that is read here. Export just the boundary.',
+  'file.empty': 'The file is empty.',
+  'file.unknown':
+    'This is not a boundary file that is known here. Take GeoJSON, KML, GPX or a CSV file of points.',
+  'file.zipped': 'This is a zipped file. Unpack it and take the file inside.',
+  'file.broken': 'The file breaks off or is damaged at {place}: {why}. Export it once more.',
+  'file.declares':
+    'The file declares entities or a document type at {place}. Boundary files have no need of them, and it is not read.',
+  'file.no-ground': 'There is no boundary, walked track or list of at least three points in this file.',
+  'file.range': 'At {place} stands latitude {lat}, longitude {lon}, which is nowhere on earth. {hint}',
+  'file.other-system':
+    'The coordinates are in {typed}. Export them as WGS 84, in degrees of longitude and latitude.',
+  'file.too-many-points': 'The file has more than {most} points. Export just the boundary.',
+  'file.columns':
+    'The first line has to name the columns: lat and lon, or x and y in metres. It says {typed}.',
+  'file.number': 'At {place} this is not a number: {typed}.',
   'pace.unknown': 'Your pace is not known yet. Walk a line of known length and type how many paces it took.',
   'price.unreadable':
     'Write the price as an amount of 0 or more with at most two decimals, for example {hint}.',

@@ -1,6 +1,8 @@
 import { difference, groundArea, groundOf, intersection, union, type Ground } from './clip.ts';
 import type { PacesReading } from './paces.ts';
-import { readPart, type PartReading, type PartTyped } from './parts.ts';
+import type { PartReading, PartTyped } from './parts.ts';
+import { readBoundary } from './readBoundary.ts';
+import { readShape } from './readShape.ts';
 
 /** How an area is held: typed parts that add and subtract, or parts that lie where they are drawn. */
 export type Hold = 'sum' | 'placed';
@@ -17,6 +19,14 @@ export interface AreaMeasured {
   /** What is drawn: all the ground with its holes for a placed drawing. */
   readonly ground: Ground;
 }
+
+/**
+ * Reads one part of an area, whatever it came from.
+ *
+ * @param field path of the part, for errors
+ */
+export const readPart = (part: PartTyped, paces: PacesReading, field: string): PartReading =>
+  part.kind === 'boundary' ? readBoundary(part, field) : readShape(part, paces, field);
 
 const hasArea = (part: PartReading): part is PartReading & { areaM2: number } => part.areaM2 !== null;
 

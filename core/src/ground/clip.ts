@@ -1,10 +1,21 @@
-import { difference as without, FillRule, intersect, union as together, type Paths64 } from 'clipper2-ts';
-import type { Point } from './outline.ts';
+import {
+  difference as without,
+  EndType,
+  FillRule,
+  inflatePaths,
+  intersect,
+  JoinType,
+  ramerDouglasPeuckerD,
+  union as together,
+  type Paths64,
+} from 'clipper2-ts';
+import type { Outline, Point } from './outline.ts';
 
 /** Pieces of ground as outlines: edges run anticlockwise, holes clockwise. */
-export type Ground = readonly (readonly Point[])[];
+export type Ground = readonly Outline[];
 
-const signedArea = (outline: readonly Point[]): number => {
+/** Area within an outline: above 0 when it runs anticlockwise, as an edge does, below 0 for a hole. */
+const signedArea = (outline: Outline): number => {
   const origin = outline[0];
   if (!origin) return 0;
   return (
@@ -15,50 +26,91 @@ const signedArea = (outline: readonly Point[]): number => {
   );
 };
 
-const turned = (outline: readonly Point[], anticlockwise: boolean): readonly Point[] =>
+const turned = (outline: Outline, anticlockwise: boolean): Outline =>
   signedArea(outline) > 0 === anticlockwise ? outline : outline.toReversed();
 
 /** One shape, its edge first and then its holes, as ground. */
-export const groundOf = (outlines: readonly (readonly Point[])[]): Ground =>
+export const groundOf = (outlines: readonly Outline[]): Ground =>
   outlines.map((outline, at) => turned(outline, at === 0));
 
 /** Area of pieces of ground, their holes taken off, m2. */
 export const groundArea = (ground: Ground): number =>
   ground.reduce((sum, outline) => sum + signedArea(outline), 0);
 
+/** An outline that runs round a hole. */
+export const isHole = (outline: Outline): boolean => signedArea(outline) < 0;
+
 /** Whole numbers up to here multiply without losing a digit. */
 const MOST_WHOLE = 2 ** 26;
 
-type Clip = (a: Paths64, b: Paths64, rule: FillRule) => Paths64;
-
-/** The library clips whole numbers: the ground is measured about its middle, as finely as they allow (1 um up to 60 m). */
-function clipping(a: Ground, b: Ground, clip: Clip): Ground {
-  const all = [...a, ...b].flat();
-  const first = all[0];
-  if (!first) return [];
-  const reach = all.reduce(
-    (most, { x, y }) => Math.max(most, Math.abs(x - first.x), Math.abs(y - first.y)),
-    1e-3,
-  );
+/** The library works on whole numbers: ground about its first point, as finely as they allow (1 um up to 60 m). */
+function wholeNumbers(lines: Ground, beyondM = 0) {
+  const first = lines[0]?.[0] ?? { x: 0, y: 0 };
+  const reach = lines
+    .flat()
+    .reduce((most, { x, y }) => Math.max(most, Math.abs(x - first.x), Math.abs(y - first.y)), 1e-3);
   // A power of ten, so that what was typed in millimetres stays exact.
-  const scale = 10 ** Math.floor(Math.log10(MOST_WHOLE / reach));
-  const toWhole = (ground: Ground): Paths64 =>
-    ground.map((outline) =>
-      outline.map(({ x, y }) => ({
+  const scale = 10 ** Math.floor(Math.log10(MOST_WHOLE / (reach + beyondM)));
+  const into = (ground: Ground): Paths64 =>
+    ground.map((line) =>
+      line.map(({ x, y }) => ({
         x: Math.round((x - first.x) * scale),
         y: Math.round((y - first.y) * scale),
       })),
     );
-  return clip(toWhole(a), toWhole(b), FillRule.NonZero).map((path) =>
-    path.map(({ x, y }) => ({ x: x / scale + first.x, y: y / scale + first.y })),
-  );
+  const back = (paths: Paths64): Ground =>
+    paths.map((path) => path.map(({ x, y }): Point => ({ x: x / scale + first.x, y: y / scale + first.y })));
+  return { scale, into, back };
+}
+
+type Clip = (a: Paths64, b: Paths64, rule: FillRule) => Paths64;
+
+function clipping(a: Ground, b: Ground, clip: Clip, rule = FillRule.NonZero): Ground {
+  const { into, back } = wholeNumbers([...a, ...b]);
+  return back(clip(into(a), into(b), rule));
 }
 
 /** All of these together, overlaps counted once. */
 export const union = (ground: Ground): Ground => clipping(ground, [], together);
+
+/** Ground inside an edge that may cross itself: loops are ground whichever way they run. */
+export const untangled = (outline: Outline): Ground => clipping([outline], [], together, FillRule.EvenOdd);
 
 /** The first without the second. */
 export const difference = (from: Ground, cut: Ground): Ground => clipping(from, cut, without);
 
 /** What both cover. */
 export const intersection = (a: Ground, b: Ground): Ground => clipping(a, b, intersect);
+
+/** An arc is drawn within this share of its radius. */
+const ARC = 1e-4;
+
+/**
+ * All ground within a distance of a line.
+ *
+ * @param line at least two points
+ * @param distanceM m, above 0
+ * @param closed the last point is joined to the first
+ */
+export function around(line: Outline, distanceM: number, closed: boolean): Ground {
+  const { scale, into, back } = wholeNumbers([line], distanceM);
+  const delta = distanceM * scale;
+  return back(
+    inflatePaths(
+      into([line]),
+      delta,
+      JoinType.Round,
+      closed ? EndType.Joined : EndType.Round,
+      2,
+      delta * ARC,
+    ),
+  );
+}
+
+/**
+ * A line with fewer corners that stays within a distance of all its points (Douglas and Peucker 1973; Ramer 1972).
+ *
+ * @param withinM m, above 0
+ */
+export const simplified = (line: Outline, withinM: number): Outline =>
+  ramerDouglasPeuckerD([...line], withinM);

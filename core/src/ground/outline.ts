@@ -7,6 +7,13 @@ export interface Point {
 /** A closed line of at least three points; the last is joined to the first. */
 export type Outline = readonly Point[];
 
+/** Length of a line through points, m; closed: back to its first point. */
+export const lineLength = (line: Outline, closed: boolean): number =>
+  line.reduce((sum, a, at) => {
+    const b = line[at + 1] ?? (closed ? line[0]! : a);
+    return sum + Math.hypot(b.x - a.x, b.y - a.y);
+  }, 0);
+
 /** Neighbours of a closed outline in pairs: each side from its first point to its second. */
 const sidesOf = (outline: Outline): [Point, Point][] =>
   outline.map((point, at) => [point, outline[(at + 1) % outline.length]!]);

@@ -1,10 +1,6 @@
-import { attempt, InputError } from '../errors/InputError.ts';
-import { readNumber } from '../quantities/numbers.ts';
-import { readQuantity } from '../quantities/quantity.ts';
-import { UNITS, type LengthUnit } from '../quantities/units.ts';
-import type { Point } from './outline.ts';
-import { placed } from './outline.ts';
-import type { PacesReading } from './paces.ts';
+import type { InputError } from '../errors/InputError.ts';
+import type { LengthUnit } from '../quantities/units.ts';
+import type { Outline } from './outline.ts';
 import { shapeOf, type ShapeKind } from './shapes.ts';
 
 /** How the lengths of a part were found. */
@@ -16,8 +12,15 @@ export const MEASURED_BY = {
 } as const;
 export type MeasuredBy = keyof typeof MEASURED_BY;
 
+/** Where a part lies on a placed drawing, m, and how far it is turned, degrees anticlockwise. */
+export interface Placing {
+  readonly x: number;
+  readonly y: number;
+  readonly turn: number;
+}
+
 /** One shape of an area, as typed: it adds to the ground or is cut out of it. */
-export interface PartTyped {
+export interface ShapeTyped {
   readonly id: string;
   readonly kind: ShapeKind;
   readonly cut: boolean;
@@ -27,11 +30,28 @@ export interface PartTyped {
   readonly by: MeasuredBy;
   /** How far an estimate may be off, percent of its area. */
   readonly within: string;
-  /** Where it lies on a placed drawing, m, and how far it is turned, degrees. */
-  readonly at: { readonly x: number; readonly y: number; readonly turn: number };
+  readonly at: Placing;
 }
 
-export const blankPart = (kind: ShapeKind, unit: LengthUnit, id: string): PartTyped => {
+/** A piece of ground from a boundary file: its edge, then holes, m east and north of the site's place. */
+export interface BoundaryTyped {
+  readonly id: string;
+  readonly kind: 'boundary';
+  readonly cut: boolean;
+  readonly outlines: readonly (readonly (readonly [number, number])[])[];
+  /** What it came from, in words: "north-loop.gpx, walked edge". */
+  readonly from: string;
+  /** How far a point of the edge may be off. */
+  readonly off: string;
+  readonly unit: LengthUnit;
+  readonly at: Placing;
+}
+
+/** A part of an area: a shape that was measured, or ground from a boundary file. */
+export type PartTyped = ShapeTyped | BoundaryTyped;
+
+/** A shape with nothing measured yet. */
+export const blankPart = (kind: ShapeKind, unit: LengthUnit, id: string): ShapeTyped => {
   const { dimensions, repeats } = shapeOf(kind);
   const count = repeats ? Math.max(repeats.from + repeats.least, dimensions.length) : dimensions.length;
   return {
@@ -57,146 +77,7 @@ export interface PartReading {
   /** How much the area changes with the pace length: derivative times pace, m2; 0 unless walked. */
   readonly perPaceM2: number;
   /** Outlines where the part lies: the edge, then holes. Drawn even when the shape cannot be, if it can be drawn. */
-  readonly outlines: readonly (readonly Point[])[];
+  readonly outlines: readonly Outline[];
   readonly dimensions: readonly number[] | null;
   readonly errors: readonly InputError[];
-}
-
-const DEFAULT_ESTIMATE = 0.2;
-
-/** The place of the last digit typed, in the unit of the last part: 1 ft for "62 ft", 0.1 m for "18.4 m", 1 in for 62' 6". */
-function resolutionM(typed: string, unitM: number): number {
-  const last = /(\d+)(?:\.(\d+))?\D*$/.exec(typed);
-  return 10 ** -(last?.[2]?.length ?? 0) * unitM;
-}
-
-/** The size of the unit that the last number of a text counts in: inches for 62' 6". */
-function lastUnitM(typed: string, unit: LengthUnit): number {
-  const inches = /\d\s*(?:"|''|in\b|inch)/i.test(typed);
-  if (inches) return UNITS.in.toSi;
-  const named = /\d\s*([a-z']+)\s*$/i.exec(typed)?.[1];
-  const found =
-    named && attempt(() => readQuantity(`1 ${named}`, { kind: 'length', bareUnit: null, field: '' })).value;
-  return found ? found.si : UNITS[unit].toSi;
-}
-
-interface Length {
-  readonly m: number;
-  readonly uM: number;
-  readonly inPaces: boolean;
-}
-
-const PACES = /\s*(?:paces?|steps?|p)\s*$/i;
-const isAngle = (kind: ShapeKind, at: number): boolean => kind === 'walk' && at % 2 === 1;
-const mayBeZeroOrLess = (kind: ShapeKind, at: number): boolean =>
-  kind === 'polygon' || isAngle(kind, at) || (kind === 'offsets' && at > 0);
-
-function readLength(typed: string, at: number, part: PartTyped, paces: PacesReading, field: string): Length {
-  const { kind, unit, by } = part;
-  if (isAngle(kind, at)) {
-    const degrees = readNumber(typed.replace(/°|deg(rees?)?/i, ''), field);
-    const resolution = resolutionM(typed, 1) * (Math.PI / 180);
-    return { m: (degrees * Math.PI) / 180, uM: resolution / Math.sqrt(12), inPaces: false };
-  }
-  const inPaces = PACES.test(typed) || (by === 'paces' && /^[\d\s.,/½¼¾+-]+$/.test(typed));
-  if (inPaces) {
-    const count = readNumber(typed.replace(PACES, ''), field);
-    if (!paces.pace) throw new InputError('pace.unknown', { field });
-    checkLength(count, kind, at, field);
-    return {
-      m: count * paces.pace.paceM,
-      uM: (resolutionM(typed, 1) * paces.pace.paceM) / Math.sqrt(12),
-      inPaces,
-    };
-  }
-  const { si } = readQuantity(typed, { kind: 'length', bareUnit: unit, field });
-  checkLength(si, kind, at, field);
-  const factor = by === 'wheel' ? paces.wheelFactor : 1;
-  return { m: si * factor, uM: resolutionM(typed, lastUnitM(typed, unit)) / Math.sqrt(12), inPaces };
-}
-
-function checkLength(value: number, kind: ShapeKind, at: number, field: string): void {
-  if (kind === 'polygon') return;
-  if (value < 0 || (value === 0 && !mayBeZeroOrLess(kind, at)))
-    throw new InputError('quantity.not-positive', { field, what: 'Each length', hint: '62 ft' });
-  if (value > 100_000) throw new InputError('size.too-large', { field, typed: `${value} m` });
-}
-
-/** The derivative of an area by each dimension: central differences, their step a millionth of the shape. */
-function gradient(area: (d: readonly number[]) => number, d: readonly number[]): number[] {
-  const step = Math.max(...d.map(Math.abs), 1e-3) * 1e-6;
-  return d.map((value, at) => (area(d.with(at, value + step)) - area(d.with(at, value - step))) / (2 * step));
-}
-
-/**
- * Reads one part of an area: its dimensions, its area by itself, its uncertainty, and where it lies.
- *
- * Each length carries the resolution r of its last digit, u = r / sqrt(12), and enters with the derivative of the area
- * (JCGM 100:2008, 5.1.2). Lengths in paces share the pace: `perPaceM2` says how much the area follows it.
- *
- * @param field path of the part, for errors
- * @returns the reading; errors say which field, why, and what would be right
- * @example readPart({ ...blankPart('rectangle', 'ft', 'a'), lengths: ['62', '38'] }, paces, 'parts.0').areaM2 // 218.88
- */
-export function readPart(part: PartTyped, paces: PacesReading, field: string): PartReading {
-  const { id, cut, kind, by, at } = part;
-  const shape = shapeOf(kind);
-  const errors: InputError[] = [];
-  const lengths: (Length | null)[] = part.lengths.map((typed, index) => {
-    if (typed.trim() === '') return null;
-    const { value, error } = attempt(() =>
-      readLength(typed.trim(), index, part, paces, `${field}.lengths.${index}`),
-    );
-    if (error) errors.push(error);
-    return value;
-  });
-  const given = shape.repeats ? dropEmptyEnd(lengths, part.lengths) : lengths;
-  const known = given.filter((length) => length !== null);
-  const enough = shape.repeats ? known.length >= shape.repeats.from + shape.repeats.least : true;
-  const nothing = { id, cut, areaM2: null, uM2: 0, perPaceM2: 0, outlines: [], dimensions: null };
-  if (shape.repeats && known.length > shape.repeats.from && !enough && errors.length === 0)
-    errors.push(new InputError('shape.too-few', { field, words: shape.words, least: String(shape.repeats.least / (kind === 'offsets' ? 1 : 2)) })); // prettier-ignore
-  if (known.length !== given.length || known.length === 0 || !enough) return { ...nothing, errors };
-
-  const d = known.map(({ m }) => m);
-  const turnRad = (at.turn * Math.PI) / 180;
-  const outlines = shape.outlines(d).map((outline) => placed(outline, at, turnRad));
-  const { error } = attempt(() => shape.check(d, field));
-  if (error) return { ...nothing, outlines, dimensions: d, errors: [...errors, error] };
-  const areaM2 = shape.area(d);
-  if (!(areaM2 > 0) || areaM2 > 1e8)
-    return { ...nothing, outlines, dimensions: d, errors: [...errors, new InputError(areaM2 > 0 ? 'size.too-large' : 'shape.flat', { field, typed: `${areaM2} m2` })] }; // prettier-ignore
-
-  const slopes = gradient(shape.area, d);
-  const fromReadings = Math.hypot(...slopes.map((slope, index) => slope * known[index]!.uM));
-  const perPaceM2 = slopes.reduce(
-    (sum, slope, index) => sum + (known[index]!.inPaces ? slope * d[index]! : 0),
-    0,
-  );
-  const share = by === 'estimate' ? readWithin(part.within, field, errors) : null;
-  return {
-    id,
-    cut,
-    areaM2,
-    // An estimate within 20 % is about 95 %: two standard uncertainties.
-    uM2: share === null ? fromReadings : (share * areaM2) / 2,
-    perPaceM2: share === null ? perPaceM2 : 0,
-    outlines,
-    dimensions: d,
-    errors,
-  };
-}
-
-function readWithin(typed: string, field: string, errors: InputError[]): number {
-  if (typed.trim() === '') return DEFAULT_ESTIMATE;
-  const { value } = attempt(() => readNumber(typed.replace('%', ''), ''));
-  if (value !== null && value > 0 && value <= 100) return value / 100;
-  errors.push(new InputError('percent.unreadable', { field: `${field}.within`, hint: '20 %' }));
-  return DEFAULT_ESTIMATE;
-}
-
-/** A list may end in empty fields: they are where the next one will be typed. */
-function dropEmptyEnd<T>(values: readonly (T | null)[], typed: readonly string[]): (T | null)[] {
-  const last = typed.findLastIndex((text) => text.trim() !== '');
-  return values.slice(0, last + 1);
 }

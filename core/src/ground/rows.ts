@@ -1,3 +1,9 @@
+import { collect } from '../errors/collect.ts';
+import { InputError } from '../errors/InputError.ts';
+import { readNumber } from '../quantities/numbers.ts';
+import { readPositive } from '../quantities/quantity.ts';
+import { UNITS, type AreaUnit, type LengthUnit } from '../quantities/units.ts';
+
 /**
  * Length of row on an area: `area / row spacing`.
  *
@@ -8,9 +14,66 @@
  */
 export const rowLength = (areaM2: number, spacingM: number): number => areaM2 / spacingM;
 
+/** Rows on an area as typed: their spacing, one's own figure, or their number and length. */
+export interface RowsTyped {
+  readonly spacing: string;
+  /** Own figure: row length on each `per`, for beds and alleys that make it differ. */
+  readonly own: string;
+  readonly per: AreaUnit;
+  readonly count: string;
+  readonly length: string;
+  /** Unit of bare lengths. */
+  readonly unit: LengthUnit;
+}
+
+export const blankRows = (unit: LengthUnit, per: AreaUnit): RowsTyped => ({
+  spacing: '',
+  own: '',
+  per,
+  count: '',
+  length: '',
+  unit,
+});
+
+/** Row length found in each way that was typed, m; null where a way was not. */
+export interface RowsReading {
+  readonly spacingM: number | null;
+  readonly bySpacingM: number | null;
+  readonly byOwnM: number | null;
+  readonly byCountM: number | null;
+  /** The one to go by: counted, else one's own figure, else spacing. */
+  readonly lengthM: number | null;
+  readonly errors: readonly InputError[];
+}
+
 /**
- * Area that a length of row stands for: the same the other way round.
+ * Row length on an area, in every way that is known.
  *
- * @example rowArea(139.39, 1.5) // 209.09 m2
+ * @param areaM2 null while the area is not known; then only counted rows are
+ * @param field path of the rows, for errors
+ * @example readRows({ ...blankRows('m', 'ha'), spacing: '1.5' }, 10_000, 'rows').bySpacingM // 6666.67
  */
-export const rowArea = (lengthM: number, spacingM: number): number => lengthM * spacingM;
+export function readRows(
+  { spacing, own, per, count, length, unit }: RowsTyped,
+  areaM2: number | null,
+  field: string,
+): RowsReading {
+  const { errors, ifTyped } = collect();
+  const metres = (typed: string, name: string, what: string) =>
+    ifTyped(
+      typed,
+      () => readPositive(typed, { kind: 'length', bareUnit: unit, field: `${field}.${name}` }, what).si,
+    );
+  const spacingM = metres(spacing, 'spacing', 'The row spacing');
+  const ownM = metres(own, 'own', 'Your own figure');
+  const eachM = metres(length, 'length', 'The length of a row');
+  const rows = ifTyped(count, () => {
+    const number = readNumber(count, `${field}.count`);
+    if (number > 0 && number <= 100_000) return number;
+    throw new InputError('count.unreadable', { field: `${field}.count`, hint: '24' });
+  });
+  const bySpacingM = areaM2 !== null && spacingM !== null ? rowLength(areaM2, spacingM) : null;
+  const byOwnM = areaM2 !== null && ownM !== null ? (areaM2 / UNITS[per].toSi) * ownM : null;
+  const byCountM = rows !== null && eachM !== null ? rows * eachM : null;
+  return { spacingM, bySpacingM, byOwnM, byCountM, lengthM: byCountM ?? byOwnM ?? bySpacingM, errors };
+}

@@ -1,6 +1,6 @@
-import { expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { attempt } from '../errors/index.ts';
-import { readSize, retypeSize } from './index.ts';
+import { measuredSize, readSize, retypeSize } from './index.ts';
 
 const FT2 = 0.3048 ** 2;
 
@@ -26,4 +26,36 @@ it('types a size anew in another unit, sides kept', () => {
   expect(retypeSize(sides, 'm2', 'keep-number')).toBe('62 × 38 m');
   expect(readSize(retypeSize(sides, 'm2', 'convert'), 'ft2', '').areaM2).toBeCloseTo(sides.areaM2, 4);
   expect(retypeSize(readSize('690 m2', 'm2', ''), 'ft2', 'keep-number')).toBe('690 ft²');
+});
+
+describe('a size with its band', () => {
+  it.each([
+    ['7 400 ft2 ±3 %', 222],
+    ['7400 ft2 +-3%', 222],
+    ['7 400 +/- 222', 222],
+    ['74 x 100 ft ± 200 ft2', 200],
+    ['7400', 0],
+  ])('%s', (typed, bandFt2) => {
+    const { areaM2, bandM2 } = readSize(typed, 'ft2', 'size');
+    expect(areaM2 / FT2).toBeCloseTo(7400, 6);
+    expect(bandM2 / FT2).toBeCloseTo(bandFt2, 6);
+  });
+  it.each(['7400 ±', '7400 ±abc', '7400 ±300 %', '7400 ±20 lb'])('%s asks', (typed) =>
+    expect(() => readSize(typed, 'ft2', 'size')).toThrowError(expect.objectContaining({ code: 'size.band' })),
+  );
+  it('keeps its band when the unit changes', () =>
+    expect(retypeSize(readSize('7400 ft2 ±3 %', 'ft2', ''), 'm2', 'convert')).toBe('687.4825 m² ±3 %'));
+  it('as measured: written with the digits that the band supports, and read back within a hundredth of it', () => {
+    expect(measuredSize(687.77, 20.6, 'ft2')).toBe('7\u202f403 ft² ±3 %');
+    for (const [areaM2, bandM2] of [
+      [687.77, 20.6],
+      [212.461234, 0.4],
+      [41000, 3900],
+      [12.5, 0],
+    ] as const) {
+      const back = readSize(measuredSize(areaM2, bandM2, 'm2'), 'm2', '');
+      expect(Math.abs(back.areaM2 - areaM2)).toBeLessThanOrEqual(Math.max(bandM2 / 100, 1e-6));
+      expect(Math.abs(back.bandM2 - bandM2)).toBeLessThanOrEqual(0.051 * bandM2);
+    }
+  });
 });

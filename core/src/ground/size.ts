@@ -1,8 +1,9 @@
-import { InputError } from '../errors/InputError.ts';
+import { attempt, InputError } from '../errors/InputError.ts';
+import { readNumber } from '../quantities/numbers.ts';
 import { readPositive } from '../quantities/quantity.ts';
 import { fromSi } from '../quantities/convert.ts';
 import { changedSi, retype, showExact, type UnitChange } from '../quantities/show.ts';
-import { type AreaUnit, type LengthUnit, type UnitId } from '../quantities/units.ts';
+import { UNITS, type AreaUnit, type LengthUnit, type UnitId } from '../quantities/units.ts';
 
 /** How a size was given. */
 export type SizeShape =
@@ -17,6 +18,8 @@ export type SizeShape =
 /** A ground size as typed. */
 export interface SizeReading {
   readonly areaM2: number;
+  /** About 95 %: what was typed after ±, m2; 0 without. */
+  readonly bandM2: number;
   readonly unit: AreaUnit;
   readonly typed: string;
   readonly shape: SizeShape;
@@ -45,6 +48,20 @@ const AREA_OF: Readonly<Partial<Record<UnitId, AreaUnit>>> = {
 /** The unit of length that goes with a unit of area: ft for ft2 and acres, m for m2 and hectares. */
 export const lengthUnitFor = (unit: AreaUnit): LengthUnit => LENGTH_OF[unit];
 
+const BAND = /\s*(?:±|\+\s*\/?\s*[-−])\s*(.*)$/;
+
+/** "7 400 ft2 ±3 %" -> 0.03, "690 m2 ± 20 m2" -> 0.029: the band over the size. */
+function readBand(typed: string, areaM2: number, bareUnit: AreaUnit, field: string): number {
+  const percent = /^(.*?)\s*%$/.exec(typed)?.[1];
+  const { value } = attempt(() =>
+    percent === undefined
+      ? readPositive(typed, { kind: 'area', bareUnit, field }, 'The band').si / areaM2
+      : readNumber(percent, field) / 100,
+  );
+  if (value !== null && value >= 0 && value <= 1) return value;
+  throw new InputError('size.band', { field, typed, hint: '7 400 ft2 ±3 %' });
+}
+
 /** "62 x 38 ft" -> ["62 ft", "38 ft"]: a side without a unit takes that of the side after it. */
 function splitSides(typed: string): string[] {
   const sides = typed.split(/\s*[x×*✕]\s*|\s+by\s+/i).map((side) => side.trim());
@@ -52,7 +69,12 @@ function splitSides(typed: string): string[] {
   return sides.map((side) => (/^[\d\s.,/½¼¾]+$/.test(side) ? `${side} ${lastUnit}` : side));
 }
 
-function readRectangle(typed: string, sides: string[], bareUnit: AreaUnit, field: string): SizeReading {
+function readRectangle(
+  typed: string,
+  sides: string[],
+  bareUnit: AreaUnit,
+  field: string,
+): Omit<SizeReading, 'bandM2'> {
   if (sides.length !== 2)
     throw new InputError('size.sides', { field, typed, count: sides.length, hint: '62 x 38 ft' });
   const wanted = { kind: 'length', bareUnit: lengthUnitFor(bareUnit), field } as const;
@@ -68,28 +90,32 @@ function readRectangle(typed: string, sides: string[], bareUnit: AreaUnit, field
 
 /**
  * Reads how big a piece of ground is, as a size or as length x width: "690 m2", "0.17 ac", "62 x 38 ft",
- * "62' x 38'", "20 m by 12 ft".
+ * "62' x 38'", "20 m by 12 ft". What follows ± is how far it may be off: "7 400 ft2 ±3 %".
  *
  * @param typed what was typed
  * @param bareUnit unit of a bare size; its unit of length counts for bare sides
  * @param field path of the field, for the error
  * @returns m2, from 0.01 to 1e8 (10 000 ha)
- * @throws InputError size.empty, size.sides, size.too-small, size.too-large, and those of readPositive
+ * @throws InputError size.empty, size.sides, size.too-small, size.too-large, size.band, and those of readPositive
  * @example readSize('62 x 38 ft', 'ft2', 'areas.0.size').areaM2 // 218.8795...
  */
 export function readSize(typed: string, bareUnit: AreaUnit, field: string): SizeReading {
   if (typed.trim() === '') throw new InputError('size.empty', { field, hint: EXAMPLE });
-  const sides = splitSides(typed);
-  let reading: SizeReading;
+  const size = typed.replace(BAND, '');
+  const band = BAND.exec(typed)?.[1];
+  const sides = splitSides(size);
+  let reading: Omit<SizeReading, 'bandM2'>;
   if (sides.length > 1) {
     reading = readRectangle(typed, sides, bareUnit, field);
   } else {
-    const size = readPositive(typed, { kind: 'area', bareUnit, field }, 'The size');
-    reading = { areaM2: size.si, unit: size.unit as AreaUnit, typed, shape: { kind: 'size' } };
+    const { si, unit } = readPositive(size, { kind: 'area', bareUnit, field }, 'The size');
+    reading = { areaM2: si, unit: unit as AreaUnit, typed, shape: { kind: 'size' } };
   }
   if (reading.areaM2 > MOST_M2) throw new InputError('size.too-large', { field, typed });
   if (reading.areaM2 < LEAST_M2) throw new InputError('size.too-small', { field, typed });
-  return reading;
+  const { areaM2, unit } = reading;
+  const share = band === undefined ? 0 : readBand(band, areaM2, unit, field);
+  return { ...reading, bandM2: share * areaM2 };
 }
 
 /**
@@ -101,14 +127,30 @@ export function readSize(typed: string, bareUnit: AreaUnit, field: string): Size
  * @example retypeSize(readSize('10 x 10 m', 'm2', ''), 'ft2', 'convert') // '32.8084 × 32.8084 ft'
  */
 export function retypeSize(
-  { areaM2, unit: from, shape }: SizeReading,
+  { areaM2, bandM2, unit: from, shape }: SizeReading,
   unit: AreaUnit,
   change: UnitChange,
 ): string {
-  if (shape.kind === 'size') return retype(changedSi(areaM2, from, unit, change), unit);
+  const band = bandM2 > 0 ? ` ±${showExact((bandM2 / areaM2) * 100, 3)} %` : '';
+  if (shape.kind === 'size') return `${retype(changedSi(areaM2, from, unit, change), unit)}${band}`;
   const to = lengthUnitFor(unit);
   const [length, width] = [shape.lengthM, shape.widthM].map((si) =>
     changedSi(si, shape.lengthUnit, to, change),
   );
-  return `${showExact(fromSi(length!, to))} × ${retype(width!, to)}`;
+  return `${showExact(fromSi(length!, to))} × ${retype(width!, to)}${band}`;
+}
+
+/**
+ * A measured size as text for the field of an area, its band with it. Digits that the band makes meaningless are left out:
+ * what is rounded off is at most a hundredth of the band.
+ *
+ * @param areaM2 above 0
+ * @param bandM2 about 95 %, 0 or more
+ * @example measuredSize(687.77, 20.6, 'ft2') // '7 403 ft² ±3 %'
+ */
+export function measuredSize(areaM2: number, bandM2: number, unit: AreaUnit): string {
+  const size = fromSi(areaM2, unit);
+  const digits = bandM2 > 0 ? Math.ceil(Math.log10(areaM2 / bandM2)) + 2 : 7;
+  const text = `${showExact(size, Math.min(7, Math.max(3, digits)))} ${UNITS[unit].symbol}`;
+  return bandM2 > 0 ? `${text} ±${showExact((bandM2 / areaM2) * 100, 2)} %` : text;
 }

@@ -8,6 +8,8 @@ export const HONEST_FIGURES = 3;
 export interface Shown {
   readonly number: string;
   readonly unit: string;
+  /** About 95 %, in the same unit; only where it is known. */
+  readonly band?: string;
 }
 
 const NARROW_SPACE = '\u202f';
@@ -66,11 +68,7 @@ export function showQuantity(si: number, unit: UnitId, figures = HONEST_FIGURES)
  * @param uncertaintySi about 95 % half-width in SI, above 0
  * @example showWithUncertainty(11.2, 0.31, 'kg') // { number: '11.2', band: '0.3', unit: 'kg' }
  */
-export function showWithUncertainty(
-  si: number,
-  uncertaintySi: number,
-  unit: UnitId,
-): Shown & { band: string } {
+export function showWithUncertainty(si: number, uncertaintySi: number, unit: UnitId): Shown {
   const band = uncertaintySi / UNITS[unit].toSi;
   const leading = Number(band.toExponential(0)[0]);
   const figures = leading === 1 ? 2 : 1;

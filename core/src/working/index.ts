@@ -1,6 +1,7 @@
 // Working: an answer as a line of arithmetic, with the origin of each term.
 // Shared by screens, prints and exports; none of them computes anything again.
 export {
+  bandText,
   MISSING,
   operator,
   ORIGINS,

@@ -41,13 +41,16 @@ export interface Working {
 /** Stands for a value that is not known yet. */
 export const MISSING = '—';
 
+/** " ±0.7" after a value whose band is known, else nothing. */
+export const bandText = ({ band }: Shown): string => (band === undefined ? '' : ` ±${band}`);
+
 /**
  * A term as text: number and unit, or a dash.
  *
  * @example termText(term('rate', { number: '3.33', unit: 'lb / 1000 ft²' })) // '3.33 lb / 1000 ft²'
  */
 export const termText = ({ shown }: Term): string =>
-  shown ? `${shown.number} ${shown.unit}`.trim() : MISSING;
+  shown ? `${shown.number} ${shown.unit}${bandText(shown)}`.trim() : MISSING;
 
 /**
  * A line of working as plain text, to be copied.

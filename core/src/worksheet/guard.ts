@@ -23,7 +23,9 @@ const isArea = (area: unknown): boolean =>
   isText(area['id']) &&
   isText(area['name']) &&
   isText(area['size']) &&
-  isUnit(area['unit'], 'area');
+  isUnit(area['unit'], 'area') &&
+  (area['from'] === undefined ||
+    (isLoose(area['from']) && isText(area['from']['site']) && isText(area['from']['area'])));
 
 const isLabel = (product: unknown): boolean =>
   isLoose(product) &&

@@ -4,6 +4,7 @@ export {
   AS_TYPED,
   blankWorksheet,
   MOST_AREAS,
+  type AreaOrigin,
   type AreaTyped,
   type RuleFactsTyped,
   type ShownIn,

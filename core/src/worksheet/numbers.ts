@@ -16,10 +16,14 @@ export interface WorksheetNumbers {
   readonly areas: readonly {
     readonly id: string;
     readonly areaM2: number | null;
+    /** About 95 %; 0 where nothing is known of it. */
+    readonly bandM2: number;
     readonly amountSi: number | null;
   }[];
   /** All sized ground; null while a size is wrong or none is given. */
   readonly totalM2: number | null;
+  /** About 95 %, m2: areas of one site add up, since they may share a pace; others combine in quadrature. */
+  readonly totalBandM2: number;
   /** Named areas without a size, left out of the totals. */
   readonly unsized: number;
   readonly amountSi: number | null;
@@ -46,6 +50,15 @@ export interface LabelNumbers {
 
 const times = (a: number | null, b: number | null): number | null =>
   a === null || b === null ? null : a * b;
+
+function bandOf({ areas }: WorksheetReading): number {
+  const bySite = new Map<string, number>();
+  for (const { id, site, size } of areas) {
+    const shares = site ?? id;
+    bySite.set(shares, (bySite.get(shares) ?? 0) + (size?.bandM2 ?? 0));
+  }
+  return Math.hypot(...bySite.values());
+}
 
 function delivers({ product }: WorksheetReading, rateSi: number | null): Delivered[] {
   const kgPerM2 = times(rateSi, product.kgPerSi);
@@ -84,6 +97,7 @@ export function workNumbers(
   const areas = reading.areas.map(({ id, size }) => ({
     id,
     areaM2: size?.areaM2 ?? null,
+    bandM2: size?.bandM2 ?? 0,
     amountSi: times(rateSi, size?.areaM2 ?? null),
   }));
   const readable = reading.areas.every(({ state }) => state !== 'wrong');
@@ -98,6 +112,7 @@ export function workNumbers(
       rateSi,
       areas,
       totalM2,
+      totalBandM2: bandOf(reading),
       unsized: reading.areas.filter(({ state }) => state === 'unsized').length,
       amountSi,
       packages: amountSi !== null && pack ? countPackages(amountSi, pack.si) : null,

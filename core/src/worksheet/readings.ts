@@ -13,6 +13,8 @@ import type { AreaTyped, RuleFactsTyped, SplitTyped, WorksheetTyped } from './ty
 export interface AreaReading {
   readonly id: string;
   readonly name: string;
+  /** Id of the site it was chosen from; null: typed by hand. */
+  readonly site: string | null;
   readonly size: SizeReading | null;
   readonly state: 'blank' | 'unsized' | 'wrong' | 'read';
 }
@@ -91,7 +93,13 @@ export function readWorksheet(typed: WorksheetTyped): WorksheetReading {
     product,
     areas: typed.areas.map((area, index): AreaReading => {
       const size = ifTyped(area.size, () => readSize(area.size, area.unit, `areas.${index}.size`));
-      return { id: area.id, name: area.name.trim(), size, state: areaState(area, size) };
+      return {
+        id: area.id,
+        name: area.name.trim(),
+        site: area.from?.site ?? null,
+        size,
+        state: areaState(area, size),
+      };
     }),
     carrierSi: ifTyped(carrier.amount, () => {
       const wanted = { kind: 'volumePerArea', bareUnit: carrier.unit, field: 'carrier.amount' } as const;

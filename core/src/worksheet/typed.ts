@@ -10,6 +10,14 @@ export interface AreaTyped {
   readonly name: string;
   readonly size: string;
   readonly unit: AreaUnit;
+  /** The area of a site that this was chosen from: its size is that of the choosing. Not there when typed by hand. */
+  readonly from?: AreaOrigin | undefined;
+}
+
+/** Ids of a site and of one of its areas. */
+export interface AreaOrigin {
+  readonly site: string;
+  readonly area: string;
 }
 
 /** Units that worked-out values are shown in; null follows what was typed. */

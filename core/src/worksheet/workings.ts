@@ -1,7 +1,7 @@
 import { splitUnit, weightPart } from '../need/needField.ts';
 import { fromSi } from '../quantities/convert.ts';
 import { isBareNumber } from '../quantities/numbers.ts';
-import { showExact, showNumber, showQuantity } from '../quantities/show.ts';
+import { showExact, showNumber, showQuantity, showWithUncertainty } from '../quantities/show.ts';
 import { RATE_AREAS, UNITS, type UnitId } from '../quantities/units.ts';
 import { isUsUnit } from '../shelf/rateUnit.ts';
 import { isNutrient, NEED_OF } from '../shelf/wanted.ts';
@@ -19,11 +19,12 @@ export interface SheetContext {
   readonly units: SheetUnits;
 }
 
-/** A worked-out value: three figures shown, more kept for whoever asks. */
-function worked(role: string, si: number | null, unit: UnitId, strong = false): Term {
+/** A worked-out value: three figures shown, or what its band supports; more kept for whoever asks. */
+function worked(role: string, si: number | null, unit: UnitId, strong = false, bandSi = 0): Term {
   if (si === null) return term(role, null, { strong });
   const unrounded = `${showNumber(fromSi(si, unit), 7)} ${UNITS[unit].symbol}`;
-  return term(role, showQuantity(si, unit), { strong, unrounded });
+  const shown = bandSi > 0 ? showWithUncertainty(si, bandSi, unit) : showQuantity(si, unit);
+  return term(role, shown, { strong, unrounded });
 }
 
 const asTyped = (role: string, text: string, origin: Term['origin']): Term =>
@@ -78,7 +79,8 @@ export function needLine(context: SheetContext): Working {
 
 export function areaLine({ typed, reading, numbers, units }: SheetContext, index: number): Working {
   const { size, name } = reading.areas[index]!;
-  const { size: text, unit } = typed.areas[index]!;
+  const { size: text, unit, from } = typed.areas[index]!;
+  const { areaM2, bandM2, amountSi } = numbers.areas[index]!;
   const isRectangle = size?.shape.kind === 'rectangle';
   const bareUnit = isRectangle ? size.shape.lengthUnit : unit;
   return {
@@ -88,14 +90,14 @@ export function areaLine({ typed, reading, numbers, units }: SheetContext, index
       asTyped(
         'area.typed',
         withBareUnit(text.replace(/\s*(?:[x*]|\bby\b)\s*/i, ' × '), bareUnit),
-        isRectangle ? 'measured' : 'typed',
+        isRectangle || from ? 'measured' : 'typed',
       ),
       operator('='),
-      worked('area.size', size?.areaM2 ?? null, units.area),
+      worked('area.size', areaM2, units.area, false, bandM2),
       operator('×'),
       worked('rate', numbers.rateSi, units.rate),
       operator('='),
-      worked('area.amount', numbers.areas[index]!.amountSi, units.amount, true),
+      worked('area.amount', amountSi, units.amount, true, bandM2 * (numbers.rateSi ?? 0)),
     ],
   };
 }
@@ -107,9 +109,15 @@ export function totalLine({ numbers, units }: SheetContext): Working {
     parts: [
       worked('rate', numbers.rateSi, units.rate),
       operator('×'),
-      worked('total.area', numbers.totalM2, units.area),
+      worked('total.area', numbers.totalM2, units.area, false, numbers.totalBandM2),
       operator('='),
-      worked('total.amount', numbers.amountSi, units.amount, true),
+      worked(
+        'total.amount',
+        numbers.amountSi,
+        units.amount,
+        true,
+        numbers.totalBandM2 * (numbers.rateSi ?? 0),
+      ),
     ],
   };
 }

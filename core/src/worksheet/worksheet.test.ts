@@ -26,6 +26,26 @@ const sheet = (sizes: [string, string][], more: Partial<WorksheetTyped> = {}): W
 });
 const answer = (typed: WorksheetTyped) => answerWorksheet(typed, AS_TYPED);
 
+describe('bands', () => {
+  const of = (site: string) => ({ site, area: 'x' });
+  const areas = (...rows: [string, string?][]) =>
+    rows.map(([size, site], i) => ({ id: String(i), name: '', size, unit: 'ft2' as const, ...(site ? { from: of(site) } : {}) })); // prettier-ignore
+  it('goes from the size into the amount', () => {
+    const { lines } = answer(sheet([], { areas: areas(['7 400 ft2 ±3 %']) }));
+    expect(plain(workingText(lines.areas[0]!))).toBe(
+      '7 400 ft2 ±3 % = 7 400 ft² ±200 × 3.33 lb / 1000 ft² = 24.7 lb ±0.7',
+    );
+    expect(plain(workingText(lines.total))).toBe('3.33 lb / 1000 ft² × 7 400 ft² ±200 = 24.7 lb ±0.7');
+  });
+  it('areas of one site add up, others combine in quadrature', () => {
+    const bandFt2 = (...rows: [string, string?][]) =>
+      answer(sheet([], { areas: areas(...rows) })).numbers.totalBandM2 / 0.3048 ** 2;
+    expect(bandFt2(['1000 ±30 %'], ['1000 ±40 %'])).toBeCloseTo(500, 6);
+    expect(bandFt2(['1000 ±30 %', 's'], ['1000 ±40 %', 's'])).toBeCloseTo(700, 6);
+    expect(bandFt2(['1000 ±30 %', 's'], ['1000 ±40 %', 't'], ['1000'])).toBeCloseTo(500, 6);
+  });
+});
+
 describe('a worksheet with three areas', () => {
   const three = answer(sheet([['Bandstand', '62 x 38 ft'], ['Bank', '330 m2'], ['Strip', '0.05 ac']])); // prettier-ignore
   const totalM2 = 2356 * 0.3048 ** 2 + 330 + 0.05 * 4046.8564224;

@@ -6,10 +6,11 @@ import { crewsAndJobs } from './001-crews-and-jobs.ts';
 import { labelCoverage } from './002-label-coverage.ts';
 import { products } from './003-products.ts';
 import { asTyped } from './004-as-typed.ts';
+import { sites } from './005-sites.ts';
 
 type Migration = RunnableMigration<Sequelize>;
 
-const MIGRATIONS: Migration[] = [crewsAndJobs, labelCoverage, products, asTyped];
+const MIGRATIONS: Migration[] = [crewsAndJobs, labelCoverage, products, asTyped, sites];
 
 /** Brings the database up to date, or up to one migration by its name; does nothing when it is. */
 export async function migrate(sequelize: Sequelize, to?: string): Promise<void> {

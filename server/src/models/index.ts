@@ -44,9 +44,12 @@ export class JobAreaRow extends Model<InferAttributes<JobAreaRow>, InferCreation
   declare sizeTyped: string;
   declare sizeUnit: AreaUnit;
   declare areaM2: number | null;
+  /** The area of a site that it was chosen from. */
+  declare siteId: string | null;
+  declare siteAreaId: string | null;
 }
 
-/** A thing that is stored as it was typed: a product, a soil test, a set of rules. */
+/** A thing that is stored as it was typed: a product, a site, a soil test, a set of rules. */
 export class DocumentRow extends Model<InferAttributes<DocumentRow>, InferCreationAttributes<DocumentRow>> {
   declare id: string;
   declare crewId: string;
@@ -64,6 +67,7 @@ export class DocumentRow extends Model<InferAttributes<DocumentRow>, InferCreati
 export class ProductRow extends DocumentRow {}
 export class SoilTestRow extends DocumentRow {}
 export class RuleSetRow extends DocumentRow {}
+export class SiteRow extends DocumentRow {}
 
 const { UUID, STRING, INTEGER, DOUBLE, DATEONLY, DATE, BOOLEAN, TEXT } = DataTypes;
 
@@ -101,6 +105,8 @@ export function defineModels(sequelize: Sequelize): void {
       sizeTyped: STRING,
       sizeUnit: STRING,
       areaM2: DOUBLE,
+      siteId: UUID,
+      siteAreaId: UUID,
     },
     { sequelize, tableName: 'jobAreas', timestamps: false },
   );
@@ -118,5 +124,6 @@ export function defineModels(sequelize: Sequelize): void {
   ProductRow.init({ ...document }, { sequelize, tableName: 'products' });
   SoilTestRow.init({ ...document }, { sequelize, tableName: 'soilTests' });
   RuleSetRow.init({ ...document }, { sequelize, tableName: 'ruleSets' });
+  SiteRow.init({ ...document }, { sequelize, tableName: 'sites' });
   JobRow.hasMany(JobAreaRow, { as: 'areas', foreignKey: 'jobId' });
 }

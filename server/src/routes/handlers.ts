@@ -1,6 +1,6 @@
 import { openApi } from '@steady-scatter/contract';
 import { QueryTypes, type Sequelize } from 'sequelize';
-import { productService, ruleSetService, soilTestService } from '../services/documents.ts';
+import { productService, ruleSetService, siteService, soilTestService } from '../services/documents.ts';
 import { jobService } from '../services/jobs.ts';
 import type { Versioned } from '../services/versioned.ts';
 import type { Handlers } from './mount.ts';
@@ -54,6 +54,7 @@ export function createHandlers(sequelize: Sequelize): Handlers {
       await products.removeAll(crewId, body.ids);
       return undefined;
     },
+    ...kept({ one: 'Site', many: 'Sites' }, siteService(sequelize)),
     ...kept({ one: 'SoilTest', many: 'SoilTests' }, soilTestService(sequelize)),
     ...kept({ one: 'RuleSet', many: 'RuleSets' }, ruleSetService(sequelize)),
   };

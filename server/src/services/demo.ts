@@ -1,16 +1,17 @@
-import { jobWrite, productWrite, ruleSetWrite, soilTestWrite } from '@steady-scatter/contract';
+import { jobWrite, productWrite, ruleSetWrite, siteWrite, soilTestWrite } from '@steady-scatter/contract';
 import type { ModelStatic, Sequelize } from 'sequelize';
 import { z } from 'zod';
 import demo from '../../../demo/tarn-hollow.json' with { type: 'json' };
-import { CrewRow, JobRow, ProductRow, RuleSetRow, SoilTestRow } from '../models/index.ts';
+import { CrewRow, JobRow, ProductRow, RuleSetRow, SiteRow, SoilTestRow } from '../models/index.ts';
 import { jobService } from './jobs.ts';
-import { productService, ruleSetService, soilTestService } from './documents.ts';
+import { productService, ruleSetService, siteService, soilTestService } from './documents.ts';
 import type { Versioned } from './versioned.ts';
 
 const row = z.intersection(z.object({ id: z.uuid() }), z.record(z.string(), z.unknown()));
 const demoShape = z.object({
   crew: z.object({ id: z.uuid(), name: z.string() }),
   products: z.array(row),
+  sites: z.array(row),
   soilTests: z.array(row),
   ruleSets: z.array(row),
   jobs: z.array(row),
@@ -39,15 +40,17 @@ async function load<Write>(crewId: string, { model, schema, service, rows }: She
  * stays deleted.
  */
 export async function seedDemo(sequelize: Sequelize): Promise<string> {
-  const { crew, products, soilTests, ruleSets, jobs } = demoShape.parse(demo);
+  const { crew, products, sites, soilTests, ruleSets, jobs } = demoShape.parse(demo);
   if ((await CrewRow.findByPk(crew.id)) === null) await CrewRow.create({ ...crew, isDemo: true });
-  const [shelf, soil, rules, list] = [
+  const [shelf, places, soil, rules, list] = [
     productService(sequelize),
+    siteService(sequelize),
     soilTestService(sequelize),
     ruleSetService(sequelize),
     jobService(sequelize),
   ];
   await load(crew.id, { model: ProductRow, schema: productWrite, service: shelf, rows: products });
+  await load(crew.id, { model: SiteRow, schema: siteWrite, service: places, rows: sites });
   await load(crew.id, { model: SoilTestRow, schema: soilTestWrite, service: soil, rows: soilTests });
   await load(crew.id, { model: RuleSetRow, schema: ruleSetWrite, service: rules, rows: ruleSets });
   await load(crew.id, { model: JobRow, schema: jobWrite, service: list, rows: jobs });

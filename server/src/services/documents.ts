@@ -2,18 +2,21 @@ import { isDeepStrictEqual } from 'node:util';
 import {
   productTyped,
   ruleSetTyped,
+  siteTyped,
   soilTestTyped,
   type Product,
   type ProductBatch,
   type ProductWrite,
   type RuleSet,
   type RuleSetWrite,
+  type Site,
+  type SiteWrite,
   type SoilTest,
   type SoilTestWrite,
 } from '@steady-scatter/contract';
-import { completeProduct, readProduct, readRuleSet, readSoilTest } from '@steady-scatter/core';
+import { completeProduct, readProduct, readRuleSet, readSite, readSoilTest } from '@steady-scatter/core';
 import type { ModelStatic, Sequelize } from 'sequelize';
-import { ProductRow, RuleSetRow, SoilTestRow, type DocumentRow } from '../models/index.ts';
+import { ProductRow, RuleSetRow, SiteRow, SoilTestRow, type DocumentRow } from '../models/index.ts';
 import { transact } from './transact.ts';
 import { versioned, type Versioned } from './versioned.ts';
 
@@ -122,4 +125,16 @@ export const ruleSetService = (sequelize: Sequelize): Versioned<RuleSetWrite, Ru
     model: RuleSetRow,
     parse: (kept) => ruleSetTyped.parse(kept),
     siOf: (typed) => readRuleSet(typed).rules.map(({ typed: { id }, limit }) => ({ id, limit })),
+  });
+
+export const siteService = (sequelize: Sequelize): Versioned<SiteWrite, Site> =>
+  documentService(sequelize, {
+    what: 'site',
+    model: SiteRow,
+    parse: (kept) => siteTyped.parse(kept),
+    siOf(typed) {
+      const { areas, totals } = readSite(typed);
+      const sizes = areas.map(({ id, measured: { areaM2, bandM2 }, treatableM2 }) => ({ id, areaM2, bandM2, treatableM2 })); // prettier-ignore
+      return { totals, areas: sizes };
+    },
   });

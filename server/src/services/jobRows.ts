@@ -33,7 +33,7 @@ export function areaColumns(
   worksheet: WorksheetTyped,
 ): InferCreationAttributes<JobAreaRow>[] {
   const { areas } = readWorksheet(worksheet);
-  return worksheet.areas.map(({ id, name, size, unit }, position) => ({
+  return worksheet.areas.map(({ id, name, size, unit, from }, position) => ({
     jobId,
     id,
     crewId,
@@ -42,6 +42,8 @@ export function areaColumns(
     sizeTyped: size,
     sizeUnit: unit,
     areaM2: areas[position]?.size?.areaM2 ?? null,
+    siteId: from?.site ?? null,
+    siteAreaId: from?.area ?? null,
   }));
 }
 
@@ -52,7 +54,13 @@ function worksheetOf(row: JobRow): WorksheetTyped {
     ...blankWorksheet('us', ''),
     ...kept,
     product: completeProduct(kept.product),
-    areas: areas.map(({ id, name, sizeTyped, sizeUnit }) => ({ id, name, size: sizeTyped, unit: sizeUnit })),
+    areas: areas.map(({ id, name, sizeTyped, sizeUnit, siteId, siteAreaId }) => ({
+      id,
+      name,
+      size: sizeTyped,
+      unit: sizeUnit,
+      ...(siteId && siteAreaId ? { from: { site: siteId, area: siteAreaId } } : {}),
+    })),
   };
 }
 

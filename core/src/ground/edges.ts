@@ -1,0 +1,143 @@
+import { InputError } from '../errors/InputError.ts';
+import { readNumber } from '../quantities/numbers.ts';
+import { readPositive } from '../quantities/quantity.ts';
+import type { LengthUnit } from '../quantities/units.ts';
+import { around, groundArea, intersection, isHole, union, type Ground } from './clip.ts';
+import type { Outline } from './outline.ts';
+import type { PartReading } from './parts.ts';
+
+/** What lies beyond an edge and has to be kept clear of. */
+export const EDGE_KINDS = {
+  water: 'water',
+  drain: 'drain',
+  pavement: 'pavement',
+  neighbour: 'neighbour',
+} as const;
+export type EdgeKind = keyof typeof EDGE_KINDS;
+
+/** Where along an area it lies. */
+export const ALONG = {
+  all: 'all round the outside',
+  holes: 'round what is cut out',
+  side: 'from corner to corner of a part',
+  length: 'along a length of the edge',
+} as const;
+export type Along = keyof typeof ALONG;
+
+/** An edge that matters, with the distance to keep from it. */
+export interface EdgeTyped {
+  readonly id: string;
+  readonly of: EdgeKind;
+  readonly along: Along;
+  /** Id of the part whose side it is; empty: its first. */
+  readonly part: string;
+  /** Corners of that part, counted from 1; both empty: all round it. */
+  readonly from: string;
+  readonly to: string;
+  /** Length of the edge, where just that is known. */
+  readonly length: string;
+  /** The distance to keep; empty: it is named but nothing is held back. */
+  readonly buffer: string;
+  readonly unit: LengthUnit;
+}
+
+export const blankEdge = (id: string, unit: LengthUnit): EdgeTyped => ({
+  id,
+  of: 'water',
+  along: 'all',
+  part: '',
+  from: '',
+  to: '',
+  length: '',
+  buffer: '',
+  unit,
+});
+
+/** An edge as read. */
+export interface EdgeReading {
+  readonly id: string;
+  readonly of: EdgeKind;
+  /** The edge itself, to be drawn; closed when it runs all round. */
+  readonly lines: readonly { readonly points: Outline; readonly closed: boolean }[];
+  /** 0 without a buffer. */
+  readonly bufferM: number;
+  /** For an edge known by its length alone: length times buffer, m2. */
+  readonly bandM2: number;
+}
+
+const readCorner = (typed: string, corners: number, field: string): number => {
+  const corner = readNumber(typed, field);
+  if (Number.isInteger(corner) && corner >= 1 && corner <= corners) return corner - 1;
+  throw new InputError('edge.corner', { field, typed, most: corners });
+};
+
+/** The line from one corner on to another, the way round that the corners are counted. */
+function side({ from, to }: EdgeTyped, outline: Outline, field: string): EdgeReading['lines'][number] {
+  if (from.trim() === '' && to.trim() === '') return { points: outline, closed: true };
+  const first = readCorner(from, outline.length, `${field}.from`);
+  const last = readCorner(to, outline.length, `${field}.to`);
+  const steps = (last - first + outline.length) % outline.length || outline.length;
+  const points = Array.from({ length: steps + 1 }, (_, at) => outline[(first + at) % outline.length]!);
+  return { points, closed: false };
+}
+
+/**
+ * Reads an edge: where it runs and how wide it holds product back.
+ *
+ * @param parts of the area, as read
+ * @param ground the area as it lies; null on a sum sheet whose parts have no place
+ * @param field path of the edge, for errors
+ * @throws InputError edge.needs-place, edge.corner, edge.no-part, quantity.*
+ */
+export function readEdge(
+  edge: EdgeTyped,
+  parts: readonly PartReading[],
+  ground: Ground | null,
+  field: string,
+): EdgeReading {
+  const { id, of, along, buffer, length, unit } = edge;
+  const metres = (typed: string, name: 'buffer' | 'length', what: string) =>
+    readPositive(typed, { kind: 'length', bareUnit: unit, field: `${field}.${name}` }, what).si;
+  const bufferM = buffer.trim() === '' ? 0 : metres(buffer, 'buffer', 'The buffer');
+  const lined = (lines: EdgeReading['lines']): EdgeReading => ({ id, of, lines, bufferM, bandM2: 0 });
+  if (along === 'length') {
+    const lengthM = length.trim() === '' ? 0 : metres(length, 'length', 'The length of the edge');
+    return { ...lined([]), bandM2: lengthM * bufferM };
+  }
+  if (along === 'side') {
+    const part = edge.part === '' ? parts[0] : parts.find((candidate) => candidate.id === edge.part);
+    const outline = part?.outlines[0];
+    if (!outline) throw new InputError('edge.no-part', { field: `${field}.part` });
+    return lined([side(edge, outline, field)]);
+  }
+  if (!ground) throw new InputError('edge.needs-place', { field: `${field}.along` });
+  return lined(
+    ground
+      .filter((outline) => isHole(outline) === (along === 'holes'))
+      .map((points) => ({ points, closed: true })),
+  );
+}
+
+/** Ground that is held back along edges. */
+export interface Buffers {
+  /** What lies within a buffer, to be drawn. */
+  readonly ground: Ground;
+  /** All that is held back, overlaps counted once, m2; never more than the area. */
+  readonly areaM2: number;
+}
+
+/**
+ * What buffers take off an area: all ground of it nearer to an edge than the edge's buffer.
+ *
+ * @param ground the area as it lies
+ * @param areaM2 its size; the most that can be held back
+ * @example buffersOf(edges, ground, 600).areaM2 // 60 for a 3 m buffer along one 20 m side
+ */
+export function buffersOf(edges: readonly EdgeReading[], ground: Ground, areaM2: number): Buffers {
+  const kept = edges.flatMap(({ lines, bufferM }) =>
+    bufferM > 0 ? lines.flatMap(({ points, closed }) => around(points, bufferM, closed)) : [],
+  );
+  const within = kept.length === 0 ? [] : intersection(ground, union(kept));
+  const byLength = edges.reduce((sum, { bandM2 }) => sum + bandM2, 0);
+  return { ground: within, areaM2: Math.min(areaM2, groundArea(within) + byLength) };
+}

@@ -1,0 +1,108 @@
+import { collect } from '../errors/collect.ts';
+import type { InputError } from '../errors/InputError.ts';
+import { readName } from '../worksheet/heading.ts';
+import { measureArea, type AreaMeasured } from './areaSheet.ts';
+import { groundOf, type Ground } from './clip.ts';
+import { buffersOf, readEdge, type Buffers, type EdgeReading } from './edges.ts';
+import { readPlace, type Place } from './geodetic.ts';
+import { readPaces, type PacesReading } from './paces.ts';
+import { readRows, type RowsReading } from './rows.ts';
+import type { SiteAreaTyped, SiteTyped } from './siteTyped.ts';
+
+/** An area of a site as read. */
+export interface SiteAreaReading {
+  readonly id: string;
+  readonly measured: AreaMeasured;
+  readonly edges: readonly EdgeReading[];
+  readonly buffers: Buffers;
+  /** The area less what its buffers hold back, m2; null while the area is not known. */
+  readonly treatableM2: number | null;
+  /** Of the treatable ground. */
+  readonly rows: RowsReading;
+  readonly errors: readonly InputError[];
+}
+
+/** The area as it lies: all of a placed drawing; on a sum sheet the one part that adds, if there is just one. */
+export function lyingGround({ hold }: SiteAreaTyped, { parts, ground }: AreaMeasured): Ground | null {
+  if (hold === 'placed') return ground;
+  const added = parts.filter(({ cut }) => !cut);
+  return added.length === 1 ? groundOf(added[0]!.outlines) : null;
+}
+
+/**
+ * Reads an area of a site: its size with its band, what buffers hold back, and its rows.
+ *
+ * @param field path of the area, for errors
+ * @example readSiteArea(area, paces, 'areas.0').treatableM2
+ */
+export function readSiteArea(area: SiteAreaTyped, paces: PacesReading, field: string): SiteAreaReading {
+  const { errors, noting } = collect();
+  const measured = measureArea(area.parts, area.hold, paces, `${field}.parts`);
+  const { areaM2, parts } = measured;
+  const ground = lyingGround(area, measured);
+  const edges = area.edges.flatMap((edge, at) => {
+    // While nothing is drawn an edge has nowhere to run; that is missing, not wrong.
+    if (areaM2 === null && edge.along !== 'length') return [];
+    const read = noting(() => readEdge(edge, parts, ground, `${field}.edges.${at}`));
+    return read ? [read] : [];
+  });
+  const buffers =
+    areaM2 === null
+      ? { ground: [], areaM2: 0 }
+      : buffersOf(edges, ground ?? parts.filter(({ cut }) => !cut).flatMap(({ outlines }) => groundOf(outlines)), areaM2); // prettier-ignore
+  const treatableM2 = areaM2 === null ? null : areaM2 - buffers.areaM2;
+  const rows = readRows(area.rows, treatableM2, `${field}.rows`);
+  return {
+    id: area.id,
+    measured,
+    edges,
+    buffers,
+    treatableM2,
+    rows,
+    errors: [...parts.flatMap((part) => part.errors), ...errors, ...rows.errors],
+  };
+}
+
+/** A site as read. */
+export interface SiteReading {
+  readonly place: Place | null;
+  readonly paces: PacesReading;
+  readonly areas: readonly SiteAreaReading[];
+  /** Of the areas that are treated, m2, with what is known of each; the bands add up, since they may share a pace. */
+  readonly totals: {
+    readonly areaM2: number;
+    readonly heldBackM2: number;
+    readonly treatableM2: number;
+    readonly bandM2: number;
+  };
+  readonly errors: readonly InputError[];
+}
+
+/**
+ * Reads all of a site.
+ *
+ * @returns always a reading; what is missing is null, what is wrong is in `errors` with its field's path
+ * @example readSite({ ...blankSite('a', 'us'), name: 'Lake front' }).errors // []
+ */
+export function readSite(site: SiteTyped): SiteReading {
+  const { errors, noting } = collect();
+  noting(() => readName(site.name, 'name', 'Lake front park'));
+  const place = noting(() => readPlace(site.place, 'place'));
+  const paces = readPaces(site.pace, 'pace');
+  const areas = site.areas.map((area, at) => readSiteArea(area, paces, `areas.${at}`));
+  const treated = areas.filter((_, at) => site.areas[at]!.treated);
+  const sum = (of: (area: SiteAreaReading) => number) =>
+    treated.reduce((total, area) => total + (area.treatableM2 === null ? 0 : of(area)), 0);
+  return {
+    place,
+    paces,
+    areas,
+    totals: {
+      areaM2: sum(({ measured }) => measured.areaM2 ?? 0),
+      heldBackM2: sum(({ buffers }) => buffers.areaM2),
+      treatableM2: sum(({ treatableM2 }) => treatableM2 ?? 0),
+      bandM2: sum(({ measured }) => measured.bandM2),
+    },
+    errors: [...errors, ...paces.errors, ...areas.flatMap((area) => area.errors)],
+  };
+}
