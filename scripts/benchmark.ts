@@ -1,5 +1,20 @@
 // npm run benchmark: how long the heavy parts of core take on this machine. Figures, no verdicts.
-import { blankProduct, findMix, readProduct, type MixRequest, type Nutrient } from '@steady-scatter/core';
+import {
+  blankPart,
+  blankProduct,
+  blankSite,
+  findMix,
+  measureArea,
+  originOf,
+  readBoundaryFile,
+  readPaces,
+  readProduct,
+  survey,
+  type MixRequest,
+  type Nutrient,
+  type PartTyped,
+  type ShapeKind,
+} from '@steady-scatter/core';
 
 /** Mulberry32: the same shelf on every machine. */
 function seeded(seed: number): () => number {
@@ -70,4 +85,59 @@ process.stdout.write(
   `  ${Object.entries(outcomes)
     .map(([key, count]) => `${count} × ${key}`)
     .join('; ')}\n`,
+);
+
+/** 40 shapes over each other and 20 cut-outs in them, as a placed drawing. */
+function drawing(seed: number): PartTyped[] {
+  const random = seeded(seed);
+  const kinds: readonly ShapeKind[] = [
+    'rectangle',
+    'circle',
+    'ellipse',
+    'triangle',
+    'half-circle',
+    'trapezoid',
+  ];
+  return Array.from({ length: 60 }, (_, at) => {
+    const blank = blankPart(kinds[at % kinds.length]!, 'm', `p${at}`);
+    const cut = at >= 40;
+    const lengths = blank.lengths.map(() => ((cut ? 2 : 8) + random() * (cut ? 3 : 12)).toFixed(2));
+    return { ...blank, cut, lengths, at: { x: random() * 80, y: random() * 60, turn: random() * 360 } };
+  });
+}
+
+const noPace = readPaces(blankSite('a', 'metric').pace, 'pace');
+// The first few warm the engine up, as the first frames of a drag do.
+const drawings = Array.from({ length: 70 }, (_, at) => drawing(at + 1));
+report(
+  'Area of 40 shapes and 20 cut-outs, overlapping',
+  drawings
+    .map((parts) => {
+      const start = performance.now();
+      measureArea(parts, 'placed', noPace);
+      return performance.now() - start;
+    })
+    .slice(10),
+);
+
+/** A walk round a lake with a point each few decimetres. */
+function walkFile(points: number): string {
+  const random = seeded(points);
+  const rows = Array.from({ length: points }, (_, at) => {
+    const angle = (at / points) * 2 * Math.PI;
+    const far = 0.01 * (1 + 0.2 * Math.sin(5 * angle)) + random() * 1e-6;
+    return `<trkpt lat="${(47.4 + far * Math.sin(angle)).toFixed(8)}" lon="${(-31.2 + far * Math.cos(angle)).toFixed(8)}"><ele>188.2</ele></trkpt>`;
+  });
+  return `<gpx version="1.1"><trk><name>Walk</name><trkseg>${rows.join('\n')}</trkseg></trk></gpx>`;
+}
+
+const file = walkFile(200_000);
+report(
+  `GPX walk of 200 000 points (${(file.length / 1e6).toFixed(0)} MB), read and surveyed`,
+  Array.from({ length: 3 }, () => {
+    const start = performance.now();
+    const { traces } = readBoundaryFile(file, false, () => undefined);
+    survey(traces[0]!, originOf(traces));
+    return performance.now() - start;
+  }),
 );

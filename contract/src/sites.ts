@@ -8,7 +8,6 @@ import {
   SHAPE_KINDS,
   SLOPES,
   SURFACES,
-  type SiteTyped,
 } from '@steady-scatter/core';
 import * as z from 'zod';
 import { addInputErrors } from './inputIssues.ts';
@@ -114,7 +113,7 @@ export const siteTyped = z
       })
       .readonly(),
   })
-  .superRefine((typed, context) => addInputErrors(context, readSite(typed as SiteTyped).errors));
+  .superRefine((typed, context) => addInputErrors(context, readSite(typed).errors));
 
 export const siteWrite = writeOf(siteTyped);
 export const site = keptOf(siteTyped);

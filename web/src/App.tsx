@@ -7,6 +7,8 @@ import { Message } from './ui/Message.tsx';
 
 const JobPage = lazy(() => import('./jobs/JobPage.tsx'));
 const JobsPage = lazy(() => import('./jobs/JobsPage.tsx'));
+const SitesPage = lazy(() => import('./sites/SitesPage.tsx'));
+const SitePage = lazy(() => import('./sites/SitePage.tsx'));
 const ShelfPage = lazy(() => import('./products/ShelfPage.tsx'));
 const ProductPage = lazy(() => import('./products/ProductPage.tsx'));
 const SoilTestsPage = lazy(() => import('./soil/SoilTestsPage.tsx'));
@@ -38,6 +40,9 @@ export function App() {
               <Route path="/" element={<SheetPage key="new" job={null} />} />
               <Route path="/jobs" element={<JobsPage />} />
               <Route path="/jobs/:id" element={<JobPage />} />
+              <Route path="/sites" element={<SitesPage />} />
+              <Route path="/sites/new" element={<SitePage />} />
+              <Route path="/sites/:id" element={<SitePage />} />
               <Route path="/shelf" element={<ShelfPage />} />
               <Route path="/shelf/new" element={<ProductPage />} />
               <Route path="/shelf/compare" element={<ComparePage />} />

@@ -173,6 +173,18 @@ describe('a placed drawing', () => {
     expect(drawn([square(0, 0, 10), square(2, 2, 3, CUT), square(10, 0, 5)])).toMatchObject({ areaM2: 116, clipped: false });
   }); // prettier-ignore
 
+  it('two circles over each other, as the circular segments say, within 1e-4', () => {
+    for (let apart = 0.37; apart < 10; apart += 0.61) {
+      const circles = [0, apart].map((x) =>
+        part('circle', [5], { ...METRES, at: { x, y: 0.3 * x, turn: 17 } }),
+      );
+      const far = Math.hypot(apart, 0.3 * apart);
+      const lens = far >= 10 ? 0 : 50 * Math.acos(far / 10) - (far / 2) * Math.sqrt(100 - far * far);
+      expect(Math.abs(drawn(circles).areaM2! / (50 * Math.PI - lens) - 1)).toBeLessThan(1e-4);
+      const cut = drawn([circles[0]!, { ...circles[1]!, cut: true }]).areaM2!;
+      expect(Math.abs(cut / (25 * Math.PI - lens) - 1)).toBeLessThan(far > 1 ? 1e-4 : 1e-3);
+    }
+  });
   it('is analytic where nothing overlaps, and within 1e-4 where curves are clipped', () => {
     const bed = part('circle', [2], { ...METRES, cut: true, at: { x: 5, y: 5, turn: 0 } });
     expect(drawn([square(0, 0, 10), bed]).areaM2).toBe(100 - 4 * Math.PI);

@@ -1,4 +1,4 @@
-import { difference, groundArea, groundOf, intersection, union, type Ground } from './clip.ts';
+import { difference, groundArea, groundOf, type Ground } from './clip.ts';
 import type { PacesReading } from './paces.ts';
 import type { PartReading, PartTyped } from './parts.ts';
 import { readBoundary } from './readBoundary.ts';
@@ -38,12 +38,10 @@ function clip(parts: readonly (PartReading & { areaM2: number })[], sum: number)
   const piecesOf = (cut: boolean): Ground =>
     parts.filter((part) => part.cut === cut).flatMap(({ outlines }) => groundOf(outlines));
   const [added, cuts] = [piecesOf(false), piecesOf(true)];
-  const [whole, holes] = [union(added), union(cuts)];
-  const outside = groundArea(holes) - groundArea(intersection(whole, holes));
-  const overlap = groundArea(added) - groundArea(whole) + groundArea(cuts) - groundArea(holes) + outside;
-  const ground = difference(whole, holes);
-  const clipped = overlap > TOUCHING * groundArea(added);
-  return { ground, clipped, areaM2: clipped ? groundArea(ground) : sum };
+  const ground = difference(added, cuts);
+  const left = groundArea(ground);
+  const clipped = Math.abs(groundArea(added) - groundArea(cuts) - left) > TOUCHING * groundArea(added);
+  return { ground, clipped, areaM2: clipped ? left : sum };
 }
 
 /**

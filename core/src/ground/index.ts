@@ -1,6 +1,7 @@
 // Ground: how big an area is, from what was measured or typed, and what is not certain about it.
 // All sizes are m2 inside; what is measured carries about 95 % as its band.
 export {
+  isMeasuredSize,
   lengthUnitFor,
   measuredSize,
   readSize,
@@ -31,7 +32,7 @@ export {
 } from './parts.ts';
 export { readQuickPart, type QuickPart } from './quickPart.ts';
 export { draggedLengths, handlesOf, snapStepM, type Handle } from './handles.ts';
-export { layOut, placeFor, snapMove } from './layOut.ts';
+export { layOut, placeFor, placeParts, snapMove } from './layOut.ts';
 export { measureArea, readPart, type AreaMeasured, type Hold } from './areaSheet.ts';
 export { groundArea, isHole, type Ground } from './clip.ts';
 export { ALONG, blankEdge, EDGE_KINDS, type Along, type Buffers, type EdgeKind, type EdgeReading, type EdgeTyped } from './edges.ts'; // prettier-ignore
@@ -49,5 +50,6 @@ export {
   type Slope,
   type Surface,
 } from './siteTyped.ts';
+export { measuredLine, partText, showLength, showSize } from './areaLines.ts';
 export { readSite, readSiteArea, type SiteAreaReading, type SiteReading } from './site.ts';
 export * from './files/index.ts';

@@ -1,5 +1,5 @@
 import { boundsOf, type Outline, type Point } from './outline.ts';
-import type { PartReading } from './parts.ts';
+import type { PartReading, PartTyped } from './parts.ts';
 
 const ORIGIN: Point = { x: 0, y: 0 };
 
@@ -24,6 +24,27 @@ export function layOut(parts: readonly PartReading[]): Point[] {
     x += width + gap;
     high = Math.max(high, height);
     return moved;
+  });
+}
+
+/**
+ * The parts of a sum sheet with a first place each, for a placed drawing: added ground side by side, cut-outs in the middle of
+ * the first of it. Parts that were placed before keep their places.
+ *
+ * @param readings of the parts, in their order
+ */
+export function placeParts(parts: readonly PartTyped[], readings: readonly PartReading[]): PartTyped[] {
+  if (parts.some(({ at }) => at.x !== 0 || at.y !== 0)) return [...parts];
+  const offsets = layOut(readings.map((reading) => (reading.cut ? { ...reading, outlines: [] } : reading)));
+  const first = readings.findIndex(({ cut }) => !cut);
+  const box = boundsOf(readings[first]?.outlines.flat() ?? []);
+  const origin = offsets[first] ?? ORIGIN;
+  const middle = box
+    ? { x: (box.minX + box.maxX) / 2 + origin.x, y: (box.minY + box.maxY) / 2 + origin.y }
+    : ORIGIN;
+  return parts.map((part, at): PartTyped => {
+    const { x, y } = part.cut ? middle : offsets[at]!;
+    return { ...part, at: { ...part.at, x, y } };
   });
 }
 

@@ -140,6 +140,12 @@ export function retypeSize(
   return `${showExact(fromSi(length!, to))} × ${retype(width!, to)}${band}`;
 }
 
+/** True when a size as typed is still what was measured: within what writing it down rounds off. */
+export function isMeasuredSize(typed: string, unit: AreaUnit, areaM2: number, bandM2: number): boolean {
+  const { value } = attempt(() => readSize(typed, unit, ''));
+  return value !== null && Math.abs(value.areaM2 - areaM2) <= Math.max(bandM2 / 50, areaM2 * 1e-5);
+}
+
 /**
  * A measured size as text for the field of an area, its band with it. Digits that the band makes meaningless are left out:
  * what is rounded off is at most a hundredth of the band.

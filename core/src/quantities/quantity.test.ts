@@ -121,7 +121,7 @@ describe('showing what is honest', () => {
       unit: 'lb',
     });
     expect(showWithUncertainty(11.2345, 0.1449, 'kg')).toEqual({ number: '11.23', band: '0.14', unit: 'kg' });
-    expect(showWithUncertainty(687.4, 31, 'm2')).toEqual({ number: '687', band: '30', unit: 'm²' });
+    expect(showWithUncertainty(687.4, 31, 'm2')).toEqual({ number: '690', band: '30', unit: 'm²' });
   });
 
   it('reads back what it shows, at the figures shown', () => {

@@ -70,12 +70,16 @@ export function showQuantity(si: number, unit: UnitId, figures = HONEST_FIGURES)
  */
 export function showWithUncertainty(si: number, uncertaintySi: number, unit: UnitId): Shown {
   const band = uncertaintySi / UNITS[unit].toSi;
+  const value = fromSi(si, unit);
   const leading = Number(band.toExponential(0)[0]);
   const figures = leading === 1 ? 2 : 1;
   const rounded = Number(band.toPrecision(figures));
-  const decimals = Math.max(0, figures - 1 - decadeOf(rounded));
+  const places = figures - 1 - decadeOf(rounded);
+  const decimals = Math.max(0, places);
+  // The place of a band of tens or hundreds stands before the point.
+  const whole = 10 ** Math.max(0, -places);
   return {
-    number: fixed(fromSi(si, unit), decimals),
+    number: fixed(whole === 1 ? value : Math.round(value / whole) * whole, decimals),
     band: fixed(rounded, decimals),
     unit: UNITS[unit].symbol,
   };

@@ -18,6 +18,7 @@ import {
   labelLine,
   mixLine,
   needLine,
+  orderLine,
   packageLine,
   totalLine,
   type SheetContext,
@@ -46,6 +47,7 @@ export interface WorksheetAnswer {
     readonly label: Working;
     readonly covers: Working;
     readonly mix: Working;
+    readonly order: Working;
   };
   /** Everything that the label's own coverage puts down; empty without a coverage. */
   readonly labelDelivers: readonly DeliveredLine[];
@@ -101,6 +103,7 @@ export function answerWorksheet(typed: WorksheetTyped, preferred: ShownIn): Work
       label: labelLine(context),
       covers: coversLine(context),
       mix: mixLine(context),
+      order: orderLine(context),
     },
     labelDelivers: (numbers.label?.delivered ?? []).map((line) =>
       deliveredLine(line, typed.need.of, units.delivered),

@@ -24,6 +24,7 @@ export {
 } from './readings.ts';
 export type { WorksheetNumbers } from './numbers.ts';
 export type { SheetUnits } from './units.ts';
+export { orderTable } from './orderTable.ts';
 export { compareInWords, type Comparison } from './comparison.ts';
 export {
   answerWorksheet,

@@ -1,4 +1,5 @@
 import { attempt, type InputError } from '../errors/InputError.ts';
+import { orderFor, type Order } from '../loads/order.ts';
 import { countPackages, type PackageCount } from '../loads/packages.ts';
 import { labelRate } from '../need/labelRate.ts';
 import { deliveredAtRate, type Delivered } from '../need/productRate.ts';
@@ -28,6 +29,8 @@ export interface WorksheetNumbers {
   readonly unsized: number;
   readonly amountSi: number | null;
   readonly packages: PackageCount | null;
+  /** What to buy, the stock taken off; null while the packages are not known. */
+  readonly order: Order | null;
   readonly delivered: readonly Delivered[];
   /** The need worked out backwards from the total amount: equals the need when all is well. */
   readonly backPerM2: number | null;
@@ -104,6 +107,7 @@ export function workNumbers(
   const sum = areas.reduce((total, { areaM2 }) => total + (areaM2 ?? 0), 0);
   const totalM2 = readable && sum > 0 ? sum : null;
   const amountSi = times(rateSi, totalM2);
+  const totalBandM2 = bandOf(reading);
 
   return {
     error: rate.error?.under('product') ?? null,
@@ -112,10 +116,14 @@ export function workNumbers(
       rateSi,
       areas,
       totalM2,
-      totalBandM2: bandOf(reading),
+      totalBandM2,
       unsized: reading.areas.filter(({ state }) => state === 'unsized').length,
       amountSi,
       packages: amountSi !== null && pack ? countPackages(amountSi, pack.si) : null,
+      order:
+        amountSi !== null && rateSi !== null && pack
+          ? orderFor(amountSi, rateSi * totalBandM2, pack.si, product.stockPackages ?? 0, product.priceCents)
+          : null,
       delivered: delivers(reading, rateSi),
       packageCoversM2: rateSi !== null && pack ? pack.si / rateSi : null,
       mixL: times(reading.carrierSi, totalM2),

@@ -143,6 +143,32 @@ export function packageLine({ typed, numbers, units }: SheetContext): Working {
   };
 }
 
+/** What to buy: packages for all the ground less the stock, rounded up once, and what that costs. */
+export function orderLine({ typed, numbers }: SheetContext): Working {
+  const { order } = numbers;
+  const { stock, price } = typed.product;
+  const packages = (count: number) => (count === 1 ? 'package' : 'packages');
+  return {
+    id: 'order',
+    label: 'What to buy',
+    parts: [
+      term('order.exact', order && { number: showNumber(order.exact, 3), unit: packages(order.exact) }),
+      operator('−'),
+      asTyped('product.stock', stock, 'typed'),
+      word('in stock, so buy'),
+      term('order.buy', order && { number: String(order.buy), unit: '' }, { strong: true }),
+      operator('×'),
+      asTyped('product.price', price, 'label'),
+      operator('='),
+      term(
+        'order.cost',
+        order?.costCents == null ? null : { number: (order.costCents / 100).toFixed(2), unit: '' },
+        { strong: true },
+      ),
+    ],
+  };
+}
+
 /** "0.800 lb / 1000 ft²" -> "0.800 lb N / 1000 ft²" */
 const perAreaOf = (symbol: string, line: Term): Term =>
   line.shown
@@ -164,7 +190,7 @@ export function backLine(context: SheetContext): Working {
     parts: [
       worked('total.amount', numbers.amountSi, units.amount),
       word(`of ${grade.trim() || name.trim() || 'the product'} on`),
-      worked('total.area', numbers.totalM2, units.area),
+      worked('total.area', numbers.totalM2, units.area, false, numbers.totalBandM2),
       word('puts down'),
       wanted(context, 'back', numbers.backPerM2),
     ],
@@ -200,7 +226,7 @@ export function mixLine({ typed, numbers, units }: SheetContext): Working {
     parts: [
       asTyped('carrier.amount', withBareUnit(amount, unit), 'typed'),
       operator('×'),
-      worked('total.area', numbers.totalM2, units.area),
+      worked('total.area', numbers.totalM2, units.area, false, numbers.totalBandM2),
       operator('='),
       worked('mix', numbers.mixL, volume, true),
       word('of finished mix'),

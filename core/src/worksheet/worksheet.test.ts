@@ -29,7 +29,7 @@ const answer = (typed: WorksheetTyped) => answerWorksheet(typed, AS_TYPED);
 describe('bands', () => {
   const of = (site: string) => ({ site, area: 'x' });
   const areas = (...rows: [string, string?][]) =>
-    rows.map(([size, site], i) => ({ id: String(i), name: '', size, unit: 'ft2' as const, ...(site ? { from: of(site) } : {}) })); // prettier-ignore
+    rows.map(([size, site], i) => ({ id: String(i), name: '', size, unit: 'ft2' as const, from: site ? of(site) : undefined })); // prettier-ignore
   it('goes from the size into the amount', () => {
     const { lines } = answer(sheet([], { areas: areas(['7 400 ft2 ±3 %']) }));
     expect(plain(workingText(lines.areas[0]!))).toBe(

@@ -6,6 +6,7 @@ import {
   completeProduct,
   readWorksheet,
   workingText,
+  type AreaTyped,
   type WorksheetTyped,
 } from '@steady-scatter/core';
 import type { InferCreationAttributes } from 'sequelize';
@@ -47,6 +48,11 @@ export function areaColumns(
   }));
 }
 
+function areaOf({ id, name, sizeTyped, sizeUnit, siteId, siteAreaId }: JobAreaRow): AreaTyped {
+  const area = { id, name, size: sizeTyped, unit: sizeUnit };
+  return siteId && siteAreaId ? { ...area, from: { site: siteId, area: siteAreaId } } : area;
+}
+
 function worksheetOf(row: JobRow): WorksheetTyped {
   const areas = (row.areas ?? []).toSorted((a, b) => a.position - b.position);
   const kept = JSON.parse(row.typed) as WorksheetTyped;
@@ -54,13 +60,7 @@ function worksheetOf(row: JobRow): WorksheetTyped {
     ...blankWorksheet('us', ''),
     ...kept,
     product: completeProduct(kept.product),
-    areas: areas.map(({ id, name, sizeTyped, sizeUnit, siteId, siteAreaId }) => ({
-      id,
-      name,
-      size: sizeTyped,
-      unit: sizeUnit,
-      ...(siteId && siteAreaId ? { from: { site: siteId, area: siteAreaId } } : {}),
-    })),
+    areas: areas.map(areaOf),
   };
 }
 

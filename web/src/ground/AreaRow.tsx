@@ -1,6 +1,7 @@
 import { Box, IconButton, chakra } from '@chakra-ui/react';
 import { attempt, lengthUnitFor, readSize, retypeSize, type AreaUnit } from '@steady-scatter/core';
 import { X } from 'lucide-react';
+import { lazy, Suspense } from 'react';
 import { useWatch } from 'react-hook-form';
 import { useSheet, useSheetForm } from '../jobs/sheet.tsx';
 import { TypedTerm } from '../jobs/TypedTerm.tsx';
@@ -10,6 +11,8 @@ import { ResultTerm, type ShowIn } from '../ui/ResultTerm.tsx';
 import { termOf } from '../ui/termShown.ts';
 import { UnitPicker } from '../ui/UnitPicker.tsx';
 import { AREA_CHOICES } from './units.ts';
+
+const SiteNote = lazy(() => import('./SiteNote.tsx'));
 
 /** Columns of the list of areas, shared by its heading, rows and foot. */
 const WIDE = '1.1fr 1.5fr 130px 130px 36px';
@@ -34,7 +37,7 @@ const NameInput = chakra('input', {
 function SizeTerm({ index, position }: { index: number; position: string }) {
   const form = useSheetForm();
   const area = `worksheet.areas.${index}` as const;
-  const { size, unit } = useWatch({ control: form.control, name: area });
+  const { size, unit, from } = useWatch({ control: form.control, name: area });
   const reading = attempt(() => readSize(size, unit, '')).value;
   const isSides = reading?.shape.kind === 'rectangle' || /[x×*]/i.test(size);
   return (
@@ -42,7 +45,11 @@ function SizeTerm({ index, position }: { index: number; position: string }) {
       name={`${area}.size`}
       label={`${position}, measured as`}
       placeholder="62 x 38 ft"
-      origin={isSides ? 'measured' : 'typed'}
+      origin={isSides || from ? 'measured' : 'typed'}
+      onTyped={() => {
+        // A size that was typed over is no longer that of the site.
+        if (from) form.setValue(`${area}.from`, undefined, { shouldDirty: true });
+      }}
       unit={
         <UnitPicker<AreaUnit>
           label={`unit of ${position}`}
@@ -69,7 +76,7 @@ type Props = { index: number; onRemove(): void; showIn: { area: ShowIn; amount: 
 /** One piece of ground: its name, its size as typed, and what it takes. */
 export function AreaRow({ index, onRemove, showIn }: Props) {
   const form = useSheetForm();
-  const { name, size } = useWatch({ control: form.control, name: `worksheet.areas.${index}` });
+  const { name, size, from } = useWatch({ control: form.control, name: `worksheet.areas.${index}` });
   const { answer, errorAt } = useSheet();
   const line = answer.lines.areas[index];
   const position = name.trim() || `Area ${index + 1}`;
@@ -140,6 +147,11 @@ export function AreaRow({ index, onRemove, showIn }: Props) {
           </IconButton>
         </Box>
       </Box>
+      {from && (
+        <Suspense fallback={null}>
+          <SiteNote index={index} from={from} />
+        </Suspense>
+      )}
       <FieldErrors
         error={errorAt(`areas.${index}.size`)}
         typed={size}

@@ -1,16 +1,20 @@
 import { Box, Button } from '@chakra-ui/react';
-import { MOST_AREAS, termText } from '@steady-scatter/core';
-import { Plus } from 'lucide-react';
-import { useFieldArray } from 'react-hook-form';
+import { MOST_AREAS, termText, type AreaTyped } from '@steady-scatter/core';
+import { LandPlot, Plus } from 'lucide-react';
+import { lazy } from 'react';
+import { useFieldArray, useWatch } from 'react-hook-form';
 import { v7 as newId } from 'uuid';
 import type { SheetForm } from '../jobs/drafts.ts';
 import { useSheet, useSheetForm } from '../jobs/sheet.tsx';
 import { useShowIn } from '../jobs/useShowIn.ts';
 import { useActs } from '../acts/ActsProvider.tsx';
+import { PanelButton } from '../ui/PanelButton.tsx';
 import { Section } from '../ui/Section.tsx';
 import { termOf } from '../ui/termShown.ts';
 import { useNotices } from '../ui/notices.tsx';
 import { AreaRow, COLUMNS } from './AreaRow.tsx';
+
+const SiteChoices = lazy(() => import('./SiteChoices.tsx'));
 
 function Heading({ children, end = false }: { children: string; end?: boolean }) {
   return (
@@ -37,6 +41,14 @@ function useAreas() {
   });
   return {
     fields,
+    /** Areas chosen elsewhere; an empty row makes room for them. */
+    take(areas: readonly AreaTyped[]) {
+      const empty = form
+        .getValues('worksheet.areas')
+        .findIndex(({ name, size }) => name === '' && size === '');
+      if (empty >= 0) remove(empty);
+      append([...areas], { shouldFocus: false });
+    },
     add() {
       const unit = form.getValues('worksheet.areas').at(-1)?.unit ?? 'ft2';
       append(
@@ -57,7 +69,8 @@ function useAreas() {
 /** Where it goes: every area with its size and the amount it takes. */
 export function GroundSection({ onEnter }: { onEnter(): void }) {
   const { answer } = useSheet();
-  const { fields, add, remove } = useAreas();
+  const { fields, add, take, remove } = useAreas();
+  const areas = useWatch({ control: useSheetForm().control, name: 'worksheet.areas' });
   const showIn = { area: useShowIn('area'), amount: useShowIn('amount') };
   const full = fields.length >= MOST_AREAS;
   useActs([{ id: 'add-area', label: 'Add an area', keys: 'Alt+A', run: () => !full && add() }]);
@@ -93,7 +106,13 @@ export function GroundSection({ onEnter }: { onEnter(): void }) {
         paddingTop="8px"
         fontSize="17px"
       >
-        <Box gridColumn={{ base: 1, md: '1 / 3' }} data-noprint>
+        <Box
+          gridColumn={{ base: 1, md: '1 / 3' }}
+          data-noprint
+          display="flex"
+          flexWrap="wrap"
+          alignItems="center"
+        >
           <Button
             id="add-area"
             variant="ghost"
@@ -105,6 +124,18 @@ export function GroundSection({ onEnter }: { onEnter(): void }) {
           >
             <Plus size={18} /> Add an area
           </Button>
+          <PanelButton
+            disabled={full}
+            fontWeight="bold"
+            fontSize="15px"
+            color="act"
+            gap="8px"
+            minHeight={{ base: '44px', md: '36px' }}
+            paddingX="10px"
+            renderPanel={(place) => <SiteChoices place={place} chosen={areas} onChoose={take} />}
+          >
+            <LandPlot size={18} aria-hidden /> Choose from a site
+          </PanelButton>
           {full && <Box fontSize="14px">A sheet holds {MOST_AREAS} areas; keep the rest as another job.</Box>}
         </Box>
         <Box

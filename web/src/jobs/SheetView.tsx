@@ -1,7 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { MISSING, ORIGINS, termText, worksheetText, type Origin, type Working } from '@steady-scatter/core';
 import { Copy, Printer } from 'lucide-react';
-import { lazy, Suspense, useState, type KeyboardEvent, type ReactNode } from 'react';
+import { lazy, Suspense, useState, type ReactNode } from 'react';
 import { useWatch } from 'react-hook-form';
 import { AnswerBar } from '../load/AnswerBar.tsx';
 import { AnswerPanel } from '../load/AnswerPanel.tsx';
@@ -13,6 +13,7 @@ import { useActs } from '../acts/ActsProvider.tsx';
 import { goToStop, Tape, type Stop } from '../shell/Tape.tsx';
 import { ActButton } from '../ui/ActButton.tsx';
 import { copyText } from '../ui/copyText.ts';
+import { goOnWithEnter } from '../ui/goOnWithEnter.ts';
 import { useNotices } from '../ui/notices.tsx';
 import { termOf } from '../ui/termShown.ts';
 import { UNDERLINE } from '../ui/origin.ts';
@@ -54,18 +55,6 @@ function useStops(): Stop[] {
       lacks: numbers.amountSi === null,
     },
   ];
-}
-
-/** Enter goes to the next thing to type, so that a whole sheet can be typed without reaching for Tab. */
-function goOnWithEnter(event: KeyboardEvent<HTMLElement>) {
-  const { target, currentTarget } = event;
-  if (event.key !== 'Enter' || !(target instanceof HTMLInputElement) || target.dataset['flow'] === undefined)
-    return;
-  event.preventDefault();
-  const flow = [...currentTarget.querySelectorAll<HTMLInputElement>('input[data-flow]')];
-  const next = flow[flow.indexOf(target) + 1];
-  next?.focus();
-  next?.select();
 }
 
 function useSheetActs() {

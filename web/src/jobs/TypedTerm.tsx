@@ -14,11 +14,13 @@ interface Props {
   origin: Origin;
   unit?: ReactNode;
   autoFocus?: boolean;
+  /** Something else than before stands in it. */
+  onTyped?(): void;
   onSettled?(): void;
 }
 
 /** A term of the open sheet that is typed in place; its error waits for a pause in the typing. */
-export function TypedTerm({ name, onSettled, ...rest }: Props) {
+export function TypedTerm({ name, onTyped, onSettled, ...rest }: Props) {
   const { field } = useController<SheetForm, typeof name>({ name });
   const { errorAt, typingIn, doneTyping } = useSheet();
   const path = name.replace('worksheet.', '');
@@ -30,6 +32,7 @@ export function TypedTerm({ name, onSettled, ...rest }: Props) {
       onChange={(event) => {
         typingIn(path);
         field.onChange(event);
+        onTyped?.();
       }}
       onBlur={() => {
         field.onBlur();

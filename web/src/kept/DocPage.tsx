@@ -24,9 +24,11 @@ interface Props<Typed extends { readonly name: string }> {
   kind: DocKind<Typed>;
   /** An empty one. */
   blank(): Typed;
-  renderForm(props: DocFormProps<Typed>): ReactNode;
+  renderForm(props: DocFormProps<Typed>, isSample: boolean): ReactNode;
   /** Further acts for one that is kept. */
   renderActs?(doc: Doc<Typed>): ReactNode;
+  /** The form takes all the width there is. */
+  wide?: boolean;
 }
 
 const Elsewhere = ({ name, onMine, onTheirs }: { name: string; onMine(): void; onTheirs(): void }) => (
@@ -53,6 +55,7 @@ function DocSheet<Typed extends { readonly name: string }>({
   blank,
   renderForm,
   renderActs,
+  wide = false,
 }: Props<Typed> & { doc: Doc<Typed> | null }) {
   const id = doc?.id ?? null;
   const [empty] = useState(blank);
@@ -104,7 +107,12 @@ function DocSheet<Typed extends { readonly name: string }>({
           </chakra.span>
         )}
       </TopBar>
-      <Box as="main" id="main" padding={{ base: '8px 16px 24px', md: '8px 24px 32px' }} maxWidth="1100px">
+      <Box
+        as="main"
+        id="main"
+        padding={{ base: '8px 16px 24px', md: '8px 24px 32px' }}
+        maxWidth={wide ? undefined : '1100px'}
+      >
         {keeping.theirs && (
           <Elsewhere
             name={keeping.theirs.typed.name}
@@ -112,11 +120,10 @@ function DocSheet<Typed extends { readonly name: string }>({
             onTheirs={() => keeping.theirs && void keeping.takeTheirs(keeping.theirs)}
           />
         )}
-        {renderForm({
-          typed,
-          onChange: replace,
-          errorAt: (field) => shown.find((error) => error.field === field),
-        })}
+        {renderForm(
+          { typed, onChange: replace, errorAt: (field) => shown.find((error) => error.field === field) },
+          doc?.isSample ?? false,
+        )}
       </Box>
     </>
   );

@@ -1,5 +1,6 @@
 import { Box, chakra } from '@chakra-ui/react';
 import {
+  bandText,
   MISSING,
   NUTRIENTS,
   RATE_AREAS,
@@ -129,7 +130,11 @@ export function AnswerPanel() {
         <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
           {answer.reading.product.form === 'liquid' ? 'Measure out, in all' : 'Weigh out, in all'}
         </Box>
-        <BigNumber number={shown?.number ?? MISSING} unit={shown?.unit ?? ''} live />
+        <BigNumber
+          number={shown?.number ?? MISSING}
+          unit={shown ? `${shown.unit}${bandText(shown)}` : ''}
+          live
+        />
         {next && (
           <Box fontSize="17px" marginTop="8px">
             {next}

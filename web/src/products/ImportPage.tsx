@@ -7,11 +7,11 @@ import {
   UNITS,
   type ProductTyped,
 } from '@steady-scatter/core';
-import { Upload } from 'lucide-react';
-import { useMemo, useRef, useState, type DragEvent } from 'react';
+import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { call } from '../api/lazyCall.ts';
 import { explain } from '../api/explain.ts';
+import { FileDrop } from '../ui/FileDrop.tsx';
 import { Message } from '../ui/Message.tsx';
 import { useNotices } from '../ui/notices.tsx';
 import { Section } from '../ui/Section.tsx';
@@ -25,55 +25,18 @@ const cell = { padding: '6px 14px 6px 0', textAlign: 'left', verticalAlign: 'top
 const count = (number: number, one: string, many = `${one}s`): string =>
   `${number.toLocaleString('en-US').replace(/,/g, '\u202f')} ${number === 1 ? one : many}`;
 
-function Drop({ onFile }: { onFile(file: File): void }) {
-  const input = useRef<HTMLInputElement>(null);
-  const take = (files: FileList | null) => {
-    const file = files?.[0];
-    if (file) onFile(file);
-  };
-  return (
-    <Box
-      borderWidth="2px"
-      borderStyle="dashed"
-      borderColor="line.strong"
-      borderRadius="10px"
-      padding="22px"
-      marginBottom="20px"
-      maxWidth="760px"
-      onDragOver={(event: DragEvent) => event.preventDefault()}
-      onDrop={(event: DragEvent) => {
-        event.preventDefault();
-        take(event.dataTransfer.files);
-      }}
-    >
-      <chakra.input
-        ref={input}
-        type="file"
-        accept=".csv,.tsv,.txt,text/csv"
-        aria-label="File to import"
-        srOnly
-        onChange={(event) => {
-          take(event.target.files);
-          // The same file, changed meanwhile, can be taken again.
-          event.target.value = '';
-        }}
-      />
-      <Button variant="solid" minHeight="48px" onClick={() => input.current?.click()}>
-        <Upload size={18} /> Choose a CSV file
-      </Button>
-      <Box marginTop="10px">
-        or drop it here. Its first line names the columns. Nothing is kept before you have seen what is in it.
-      </Box>
-      <chakra.details marginTop="6px" color="ink.soft" fontSize="15px">
-        <chakra.summary cursor="pointer" minHeight="44px" paddingTop="10px" display="list-item">
-          Columns that are understood
-        </chakra.summary>
-        {SHELF_CSV.map(({ heading }) => heading).join(', ')}. Numbers can carry their units: 40 lb, 12 000
-        ft2, 3 lb/1000 ft2.
-      </chakra.details>
-    </Box>
-  );
-}
+const Drop = ({ onFile }: { onFile(file: File): void }) => (
+  <FileDrop accept=".csv,.tsv,.txt,text/csv" act="Choose a CSV file" onFile={onFile}>
+    or drop it here. Its first line names the columns. Nothing is kept before you have seen what is in it.
+    <chakra.details marginTop="6px" color="ink.soft" fontSize="15px">
+      <chakra.summary cursor="pointer" minHeight="44px" paddingTop="10px" display="list-item">
+        Columns that are understood
+      </chakra.summary>
+      {SHELF_CSV.map(({ heading }) => heading).join(', ')}. Numbers can carry their units: 40 lb, 12 000 ft2,
+      3 lb/1000 ft2.
+    </chakra.details>
+  </FileDrop>
+);
 
 /** How the file was understood, in sentences. */
 function Understood({ preview }: { preview: FilePreview }) {

@@ -2,6 +2,7 @@ import { Box, Button } from '@chakra-ui/react';
 import {
   inScoops,
   needAtRate,
+  orderTable,
   portionsOf,
   PRODUCT_KINDS,
   showQuantity,
@@ -16,6 +17,7 @@ import { dayText } from '../ui/dayText.ts';
 import { FieldErrors } from '../ui/FieldErrors.tsx';
 import { useNotices } from '../ui/notices.tsx';
 import { Section } from '../ui/Section.tsx';
+import { saveOrder } from './saveOrder.ts';
 import { WorkingLine } from '../ui/WorkingLine.tsx';
 import { RulesSection } from './RulesSection.tsx';
 
@@ -219,6 +221,57 @@ function PortionsSection() {
   );
 }
 
+/** What to buy for all of it: packages less the stock, and what it costs; to take along as a file. */
+function OrderSection() {
+  const { answer, errorAt } = useSheet();
+  const form = useSheetForm();
+  const [worksheet, name] = useWatch({ control: form.control, name: ['worksheet', 'name'] });
+  const { order } = answer.numbers;
+  if (!order) return null;
+  const { stock, price } = worksheet.product;
+  return (
+    <Section heading={answer.lines.order.label}>
+      <WorkingLine
+        working={answer.lines.order}
+        names={{ 'order.exact': 'Packages for all the ground', 'order.cost': 'Cost' }}
+        editors={{
+          'product.stock': (
+            <TypedTerm
+              name="worksheet.product.stock"
+              label="Packages in stock"
+              placeholder="0"
+              origin="typed"
+            />
+          ),
+          'product.price': (
+            <TypedTerm
+              name="worksheet.product.price"
+              label="Price of a package"
+              placeholder="price"
+              origin="label"
+            />
+          ),
+        }}
+      />
+      <FieldErrors error={errorAt('product.stock')} typed={stock} />
+      <FieldErrors error={errorAt('product.price')} typed={price} />
+      {order.buyAtMost > order.buy && (
+        <Box fontSize="16px" marginTop="4px">
+          If the ground is as large as its ± allows, it takes {order.buyAtMost - order.buy} more.
+        </Box>
+      )}
+      <Button
+        size="sm"
+        marginTop="8px"
+        data-noprint
+        onClick={() => void saveOrder(orderTable(answer, worksheet), name || 'order')}
+      >
+        Save the order sheet (CSV)
+      </Button>
+    </Section>
+  );
+}
+
 /** What a sheet is planned by besides its amount: the label's range, water, scoops, portions and rules. */
 export default function PlanSections() {
   return (
@@ -227,6 +280,7 @@ export default function PlanSections() {
       <SpraySection />
       <ScoopsSection />
       <PortionsSection />
+      <OrderSection />
       <RulesSection />
     </>
   );

@@ -1,6 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import {
   ClipboardList,
+  LandPlot,
   Keyboard,
   Moon,
   Package,
@@ -18,6 +19,7 @@ import { usePreferences } from '../settings/PreferencesProvider.tsx';
 export const ROOMS: readonly { to: string; label: string; icon: LucideIcon }[] = [
   { to: '/', label: 'New sheet', icon: SquarePen },
   { to: '/jobs', label: 'Jobs', icon: ClipboardList },
+  { to: '/sites', label: 'Sites', icon: LandPlot },
   { to: '/shelf', label: 'Shelf', icon: Package },
 ];
 
@@ -31,7 +33,8 @@ const itemStyle = {
   flex: { base: 1, md: 'none' },
   minHeight: { base: '56px', md: '52px' },
   borderRadius: '8px',
-  fontSize: '13px',
+  fontSize: { base: '12px', md: '13px' },
+  whiteSpace: 'nowrap',
   color: 'rail.ink',
   cursor: 'pointer',
   _hover: { bg: 'whiteAlpha.200' },

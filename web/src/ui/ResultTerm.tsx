@@ -1,5 +1,5 @@
 import { chakra } from '@chakra-ui/react';
-import { MISSING, type Term } from '@steady-scatter/core';
+import { bandText, MISSING, termText, type Term } from '@steady-scatter/core';
 import { lazy } from 'react';
 import { UNDERLINE } from './origin.ts';
 import { PanelButton } from './PanelButton.tsx';
@@ -27,6 +27,7 @@ const Figures = ({ term }: { term: Term }) => (
       <chakra.span color="ink.soft" fontWeight="inherit">
         {' '}
         {term.shown.unit}
+        {bandText(term.shown)}
       </chakra.span>
     )}
   </chakra.span>
@@ -47,7 +48,7 @@ export function ResultTerm({
     <PanelButton
       color="inherit"
       textAlign="inherit"
-      aria-label={`${label}: ${term.shown.number} ${term.shown.unit}`}
+      aria-label={`${label}: ${termText(term)}`}
       renderPanel={(place) => <ResultDetails place={place} term={term} label={label} showIn={showIn} />}
     >
       <Figures term={term} />

@@ -14,7 +14,13 @@ export function SmallPanel({ place: { anchor, close }, label, width, children }:
     >
       <Portal>
         <Popover.Positioner>
-          <Popover.Content width={width} maxHeight="70vh" overflowY="auto" bg="paper" aria-label={label}>
+          <Popover.Content
+            width={width}
+            maxHeight="min(70vh, var(--available-height, 70vh))"
+            overflowY="auto"
+            bg="paper"
+            aria-label={label}
+          >
             <Popover.Body padding="12px">{children}</Popover.Body>
           </Popover.Content>
         </Popover.Positioner>

@@ -67,7 +67,7 @@ const track = (ring: number[][], tag = 'trkpt') => ring.map(([lon, lat]) => `<${
 
 describe('dialects', () => {
   const cases: [string, string, string, number, string][] = [
-    ['GeoJSON: a bare polygon with heights, not closed, after a byte order mark', `\ufeff${JSON.stringify({ type: 'Polygon', coordinates: [EDGE.slice(0, -1).map((p) => [...p, 188.4])] })}`, 'GeoJSON', WHOLE, ''],
+    ['GeoJSON: a bare polygon with heights, not closed, after a byte order mark', `\ufeff${JSON.stringify({ type: 'Polygon', coordinates: [EDGE.slice(0, -1).map((p) => p.concat(188.4))] })}`, 'GeoJSON', WHOLE, ''],
     ['GeoJSON: a collection of the older kind with its system named, clockwise, with a hole', JSON.stringify({ type: 'FeatureCollection', crs: { type: 'name', properties: { name: 'urn:ogc:def:crs:OGC:1.3:CRS84' } }, features: [{ type: 'Feature', properties: { Name: 'Pitch', id: 7 }, geometry: { type: 'Polygon', coordinates: [EDGE.toReversed(), HOLE] } }] }), 'GeoJSON', LEFT, 'Pitch'],
     ['GeoJSON: a multipolygon in a collection of geometries, beside a point', geo({ type: 'GeometryCollection', geometries: [{ type: 'Point', coordinates: [1, 2] }, { type: 'MultiPolygon', coordinates: [[EDGE, HOLE]] }] }, { title: 'Pitch' }), 'GeoJSON', LEFT, 'Pitch'],
     ['GeoJSON: a walked line', geo({ type: 'LineString', coordinates: EDGE }, null), 'GeoJSON', WHOLE, ''],

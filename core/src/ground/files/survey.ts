@@ -19,7 +19,7 @@ export interface Surveyed {
   readonly gapM: number;
   /** The gap is more than a fifth of the walk: the last side is a guess. */
   readonly isOpen: boolean;
-  /** How much the points of a walk jitter from one to the next, m (one standard deviation each way); 0 for an area. */
+  /** How much the points of a walk jitter from one to the next, m (one standard deviation each way); 0 where that is not told. */
   readonly jitterM: number;
   /** The edge crossed itself and was untangled. */
   readonly crossed: boolean;
@@ -32,12 +32,17 @@ const SMALL_LOOP = 0.01;
 /** What may be left out at first: of a walk, of a surveyed edge, m. */
 const WITHIN = { walk: 0.3, area: 0.01 } as const;
 
+/** Points farther apart than this, m, or fewer than so many, tell corners and not jitter. */
+const NEIGHBOURS = { withinM: 10, least: 12 };
+
 /** Median distance of a point from the middle of its neighbours, as the scatter of one point each way (Rayleigh). */
 function jitterOf(line: Outline): number {
-  const off = line.slice(1, -1).map(({ x, y }, at) => {
+  const off = line.slice(1, -1).flatMap(({ x, y }, at) => {
     const [before, after] = [line[at]!, line[at + 2]!];
-    return Math.hypot(x - (before.x + after.x) / 2, y - (before.y + after.y) / 2);
+    const apart = Math.max(Math.hypot(x - before.x, y - before.y), Math.hypot(x - after.x, y - after.y));
+    return apart > NEIGHBOURS.withinM ? [] : [Math.hypot(x - (before.x + after.x) / 2, y - (before.y + after.y) / 2)]; // prettier-ignore
   });
+  if (off.length < NEIGHBOURS.least) return 0;
   const median = off.toSorted((a, b) => a - b)[Math.floor(off.length / 2)] ?? 0;
   return median / Math.sqrt(2 * Math.LN2) / Math.sqrt(1.5);
 }

@@ -25,7 +25,7 @@ const isInside = ({ x, y }: Point, outline: Outline): boolean =>
 const polygonsOf = (ground: Ground): Outline[][] =>
   ground
     .filter((outline) => !isHole(outline))
-    .map((edge) => [edge, ...ground.filter((hole) => isHole(hole) && isInside(hole[0]!, edge))]);
+    .map((edge) => [edge].concat(ground.filter((hole) => isHole(hole) && isInside(hole[0]!, edge))));
 
 interface Written {
   readonly area: SiteAreaTyped;

@@ -1,0 +1,91 @@
+import { isBareNumber } from '../quantities/numbers.ts';
+import { fromSi } from '../quantities/convert.ts';
+import { showExact, showNumber, showQuantity, showWithUncertainty, type Shown } from '../quantities/show.ts';
+import { UNITS, type AreaUnit, type LengthUnit } from '../quantities/units.ts';
+import { operator, term, word, type Working } from '../working/working.ts';
+import { MEASURED_BY, type PartTyped } from './parts.ts';
+import { shapeOf } from './shapes.ts';
+import type { SiteAreaReading } from './site.ts';
+import type { SiteAreaTyped } from './siteTyped.ts';
+
+/** More lengths than these are counted, not listed. */
+const MOST_LISTED = 5;
+
+/**
+ * A part as somebody would call it out.
+ *
+ * @example partText(part) // '62 × 38 ft', 'circle 6 ft', 'baseline with offsets, 8 lengths in ft'
+ */
+export function partText(part: PartTyped): string {
+  if (part.kind === 'boundary') return part.from || 'boundary';
+  const { words } = shapeOf(part.kind);
+  const lengths = part.lengths.map((length) => length.trim()).filter((length) => length !== '');
+  const unit = part.by === 'paces' ? 'paces' : UNITS[part.unit].symbol;
+  const name = part.kind === 'rectangle' ? '' : `${words} `;
+  if (lengths.length === 0) return words;
+  if (lengths.length > MOST_LISTED) return `${words}, ${lengths.length} lengths in ${unit}`;
+  const bare = lengths.every((length) => isBareNumber(length));
+  return `${name}${lengths.join(' × ')}${bare ? ` ${unit}` : ''}`;
+}
+
+/**
+ * A size with its band where one is known (0: not), to the figures that they support.
+ *
+ * @example showSize(266.3, 4.9, 'ft2') // { number: '2 870', band: '50', unit: 'ft²' }
+ */
+export const showSize = (areaM2: number, bandM2: number, unit: AreaUnit): Shown =>
+  bandM2 > 0 && bandM2 < areaM2
+    ? showWithUncertainty(areaM2, bandM2, unit)
+    : { number: showExact(fromSi(areaM2, unit), 4), unit: UNITS[unit].symbol };
+
+/** A length of the ground in a unit: up to four figures. */
+export const showLength = (m: number, unit: LengthUnit): Shown => ({
+  number: showExact(fromSi(m, unit), 4),
+  unit: UNITS[unit].symbol,
+});
+
+/** How an area was measured: each part added or taken off, what buffers hold back, what is left to treat. */
+export function measuredLine(area: SiteAreaTyped, reading: SiteAreaReading): Working {
+  const { measured, buffers, treatableM2 } = reading;
+  const unit = area.shownIn;
+  const sized = area.parts.flatMap((part, at) => {
+    const { areaM2 } = measured.parts[at]!;
+    return areaM2 === null ? [] : [{ part, areaM2 }];
+  });
+  const overlaps = measured.clipped
+    ? [word('with overlaps counted once and cut-outs only where there is ground')]
+    : [];
+  const heldBack = buffers.areaM2 > 0;
+  const size = (role: string, m2: number | null, strong: boolean) =>
+    term(role, m2 === null ? null : showSize(m2, measured.bandM2, unit), {
+      strong,
+      unrounded: m2 === null ? null : `${showNumber(fromSi(m2, unit), 7)} ${UNITS[unit].symbol}`,
+      origin: 'measured',
+    });
+  return {
+    id: 'measured',
+    label: area.hold === 'sum' ? 'Sum sheet: parts add up, wherever they lie' : 'Placed drawing',
+    parts: [
+      ...sized.flatMap(({ part, areaM2 }, at) =>
+        (at > 0 || part.cut ? [operator(part.cut ? '−' : '+')] : ([] as Working['parts'])).concat(
+          term(`part.${part.id}`, showSize(areaM2, 0, unit), {
+            unrounded: `${partText(part)}, ${part.kind === 'boundary' ? 'from a file' : MEASURED_BY[part.by]}`,
+            origin: part.kind !== 'boundary' && part.by === 'estimate' ? 'estimated' : 'measured',
+          }),
+        ),
+      ),
+      ...overlaps,
+      operator('='),
+      size('area', measured.areaM2, !heldBack),
+      ...(heldBack
+        ? [
+            operator('−' as const),
+            term('heldBack', showQuantity(buffers.areaM2, unit, 3)),
+            word('within buffers'),
+            operator('=' as const),
+            size('treatable', treatableM2, true),
+          ]
+        : []),
+    ],
+  };
+}

@@ -1,0 +1,46 @@
+import { fromSi } from '../quantities/convert.ts';
+import { showExact } from '../quantities/show.ts';
+import { UNITS, type UnitId } from '../quantities/units.ts';
+import type { WorksheetAnswer } from './answer.ts';
+import type { WorksheetTyped } from './typed.ts';
+
+/**
+ * The order sheet of a plan as rows of cells: each area with its size and its amount, then everything together, packages,
+ * stock, what to buy and what it costs.
+ *
+ * @example orderTable(answerWorksheet(typed, AS_TYPED), typed)[0] // ['Area', 'Size, ft²', '±', 'Product, lb', '±']
+ */
+export function orderTable(
+  { numbers, units, reading }: WorksheetAnswer,
+  { product }: WorksheetTyped,
+): string[][] {
+  const { rateSi, order } = numbers;
+  const cell = (si: number | null, unit: UnitId) =>
+    si === null ? '' : showExact(fromSi(si, unit), 5).replace(/\s/g, '');
+  const band = (si: number, unit: UnitId) => (si > 0 ? cell(si, unit) : '');
+  const row = (name: string, areaM2: number | null, bandM2: number, amountSi: number | null) => [
+    name,
+    cell(areaM2, units.area),
+    band(bandM2, units.area),
+    cell(amountSi, units.amount),
+    band(bandM2 * (rateSi ?? 0), units.amount),
+  ];
+  const areas = numbers.areas.flatMap(({ areaM2, bandM2, amountSi }, at) =>
+    areaM2 === null ? [] : [row(reading.areas[at]?.name || `Area ${at + 1}`, areaM2, bandM2, amountSi)],
+  );
+  const foot: [string, string][] = order
+    ? [
+        ['Product', product.name || product.grade],
+        ['Packages', showExact(order.exact, 4)],
+        ['In stock', showExact(order.stock, 4)],
+        ['To buy', String(order.buy)],
+        ['Cost', order.costCents === null ? '' : (order.costCents / 100).toFixed(2)],
+      ]
+    : [];
+  return [
+    ['Area', `Size, ${UNITS[units.area].symbol}`, '±', `Product, ${UNITS[units.amount].symbol}`, '±'],
+    ...areas,
+    row('In all', numbers.totalM2, numbers.totalBandM2, numbers.amountSi),
+    ...foot,
+  ];
+}

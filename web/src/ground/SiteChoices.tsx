@@ -1,0 +1,103 @@
+import { Box, Button, chakra } from '@chakra-ui/react';
+import type { Site } from '@steady-scatter/contract';
+import { measuredSize, MOST_AREAS, readSite, type AreaTyped } from '@steady-scatter/core';
+import { Check } from 'lucide-react';
+import { Link } from 'react-router';
+import { v7 as newId } from 'uuid';
+import { explain } from '../api/explain.ts';
+import { useSites } from '../sites/useSites.ts';
+import type { PanelPlace } from '../ui/PanelButton.tsx';
+import { SmallPanel } from '../ui/SmallPanel.tsx';
+
+const Choice = chakra('button', {
+  base: {
+    display: 'flex',
+    gap: '8px',
+    width: '100%',
+    padding: '8px 10px',
+    minHeight: '40px',
+    borderRadius: '6px',
+    textAlign: 'left',
+    cursor: 'pointer',
+    _hover: { bg: 'soft' },
+    _disabled: { cursor: 'default', color: 'ink.soft' },
+    '@media (pointer: coarse)': { minHeight: '48px' },
+  },
+});
+
+interface Choosable {
+  readonly area: AreaTyped;
+  readonly isTreated: boolean;
+}
+
+/** What of a site can be chosen: each measured area with its size of now. */
+function choicesOf({ id: site, typed }: Site): Choosable[] {
+  return readSite(typed).areas.flatMap(({ id, treatableM2, measured }, at) => {
+    const { name, shownIn, treated } = typed.areas[at]!;
+    if (!treatableM2) return [];
+    const size = measuredSize(treatableM2, measured.bandM2, shownIn);
+    const from = { site, area: id };
+    const area = { id: newId(), name: name || `Area ${at + 1}`, size, unit: shownIn, from };
+    return [{ area, isTreated: treated }];
+  });
+}
+
+interface Props {
+  place: PanelPlace;
+  /** Areas of the sheet. */
+  chosen: readonly AreaTyped[];
+  onChoose(areas: readonly AreaTyped[]): void;
+}
+
+/** Areas of the sites, to be put on the sheet with the size and the band they have now. */
+export default function SiteChoices({ place, chosen, onChoose }: Props) {
+  const { data: sites, error } = useSites();
+  const isChosen = ({ from }: AreaTyped) => chosen.some((area) => area.from?.area === from?.area);
+  const room = MOST_AREAS - chosen.length;
+  const choose = (areas: readonly Choosable[]) => onChoose(areas.slice(0, room).map(({ area }) => area));
+  return (
+    <SmallPanel place={place} label="Areas of the sites" width="360px">
+      {error && !sites && <Box>{explain(error)}</Box>}
+      {sites?.length === 0 && (
+        <Box>
+          No site is kept yet. <Link to="/sites/new">Measure one</Link>, and its areas can be chosen here.
+        </Box>
+      )}
+      {sites?.map((site) => {
+        const choices = choicesOf(site);
+        const left = choices.filter(({ area, isTreated }) => isTreated && !isChosen(area));
+        return (
+          <Box key={site.id} marginBottom="10px">
+            <Box display="flex" justifyContent="space-between" alignItems="center" gap="8px">
+              <Box fontWeight="bold" paddingX="10px">
+                {site.typed.name}
+              </Box>
+              {left.length > 1 && (
+                <Button size="xs" minHeight="36px" onClick={() => choose(left)}>
+                  All {left.length}
+                </Button>
+              )}
+            </Box>
+            {choices.map(({ area, isTreated }) => (
+              <Choice
+                key={area.from?.area}
+                type="button"
+                disabled={isChosen(area) || room <= 0}
+                onClick={() => choose([{ area, isTreated }])}
+              >
+                <chakra.span flex={1} overflowWrap="anywhere">
+                  {area.name}
+                  {!isTreated && ', not treated'}
+                </chakra.span>
+                <chakra.span whiteSpace="nowrap" fontVariantNumeric="tabular-nums">
+                  {area.size}
+                </chakra.span>
+                {isChosen(area) && <Check size={18} aria-label="on the sheet" />}
+              </Choice>
+            ))}
+          </Box>
+        );
+      })}
+    </SmallPanel>
+  );
+}

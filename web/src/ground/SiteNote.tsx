@@ -1,0 +1,58 @@
+import { Box, Button } from '@chakra-ui/react';
+import { isMeasuredSize, measuredSize, readSite, type AreaOrigin } from '@steady-scatter/core';
+import { useMemo } from 'react';
+import { useWatch } from 'react-hook-form';
+import { Link } from 'react-router';
+import { useSheetForm } from '../jobs/sheet.tsx';
+import { useSites } from '../sites/useSites.ts';
+import { useNotices } from '../ui/notices.tsx';
+
+/** Where an area was chosen from; and its size there, when it was measured anew since. */
+export default function SiteNote({ index, from }: { index: number; from: AreaOrigin }) {
+  const form = useSheetForm();
+  const notices = useNotices();
+  const { data: sites } = useSites();
+  const { size, unit } = useWatch({ control: form.control, name: `worksheet.areas.${index}` });
+  const site = sites?.find(({ id }) => id === from.site);
+  const reading = useMemo(() => site && readSite(site.typed), [site]);
+  const at = site?.typed.areas.findIndex(({ id }) => id === from.area) ?? -1;
+  const area = site?.typed.areas[at];
+  const read = reading?.areas[at];
+  if (!site || !area || !read) return null;
+  const { treatableM2, measured } = read;
+  const now =
+    treatableM2 === null || isMeasuredSize(size, unit, treatableM2, measured.bandM2)
+      ? null
+      : measuredSize(treatableM2, measured.bandM2, area.shownIn);
+  const take = (text: string) => {
+    form.setValue(`worksheet.areas.${index}.size`, text, { shouldDirty: true });
+    notices.undoable(`${area.name} has the size of now.`, () =>
+      form.setValue(`worksheet.areas.${index}.size`, size, { shouldDirty: true }),
+    );
+  };
+  return (
+    <Box
+      fontSize="15px"
+      color="ink.soft"
+      data-noprint
+      display="flex"
+      flexWrap="wrap"
+      columnGap="10px"
+      alignItems="center"
+    >
+      <span>
+        from <Link to={`/sites/${site.id}`}>{site.typed.name}</Link>
+      </span>
+      {now !== null && (
+        <>
+          <Box color="warn" fontWeight="semibold">
+            ▲ measured anew since: {now}
+          </Box>
+          <Button size="xs" minHeight="36px" onClick={() => take(now)}>
+            Take it
+          </Button>
+        </>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,160 @@
+import { Box, Button } from '@chakra-ui/react';
+import {
+  bandText,
+  measuredLine,
+  MISSING,
+  readSiteArea,
+  showSize,
+  type InputError,
+  type PacesReading,
+  type SiteAreaTyped,
+} from '@steady-scatter/core';
+import { Trash2 } from 'lucide-react';
+import { lazy, Suspense, useMemo, useState } from 'react';
+import { FieldErrors } from '../ui/FieldErrors.tsx';
+import { goOnWithEnter } from '../ui/goOnWithEnter.ts';
+import { BigNumber } from '../ui/BigNumber.tsx';
+import { LabelledField } from '../ui/LabelledField.tsx';
+import { Section } from '../ui/Section.tsx';
+import { WorkingLine } from '../ui/WorkingLine.tsx';
+import { AreaFacts } from './AreaFacts.tsx';
+import { EdgesSection } from './EdgesSection.tsx';
+import { PartList } from './PartList.tsx';
+import { QuickAdd } from './QuickAdd.tsx';
+import { RowsSection } from './RowsSection.tsx';
+import { usePartActs } from './usePartActs.ts';
+
+const AreaDrawing = lazy(() => import('./drawing/AreaDrawing.tsx'));
+
+export interface AreaProps {
+  area: SiteAreaTyped;
+  /** Error at a path within the area. */
+  errorAt(path: string): InputError | undefined;
+  onChange(area: SiteAreaTyped, about: string): void;
+}
+
+interface Props extends AreaProps {
+  paces: PacesReading;
+  history: { readonly can: { undo: boolean; redo: boolean }; undo(): void; redo(): void };
+  onRemove(): void;
+}
+
+/** What the area comes to, and what to do next. */
+function Answer({ area, reading }: { area: SiteAreaTyped; reading: ReturnType<typeof readSiteArea> }) {
+  const { treatableM2, measured, buffers } = reading;
+  const shown = treatableM2 === null ? null : showSize(treatableM2, measured.bandM2, area.shownIn);
+  const share = treatableM2 ? (measured.bandM2 / treatableM2) * 100 : 0;
+  const wrong = reading.errors.length;
+  const next =
+    wrong > 0
+      ? `${wrong === 1 ? 'One entry' : `${wrong} entries`} cannot be used yet; the sentence under it says why.`
+      : treatableM2 === null
+        ? 'Call out the first part, for example 62 x 38.'
+        : !area.treated
+          ? 'This area is not treated; it is left out of the site’s total.'
+          : share > 10
+            ? `It may be off by ${share.toFixed(0)} %, and so may every amount on it. A tape would tell it better.`
+            : buffers.areaM2 > 0
+              ? 'What buffers hold back is taken off.'
+              : share > 0
+                ? 'Every amount worked out on it carries the same ±.'
+                : 'Say how far the boundary may be off, and every amount will carry it.';
+  return (
+    <Box as="section" aria-label="Answer">
+      {/* As high for every number, so that the drawing stays where it is under a finger. */}
+      <Box height="92px" display="flex" flexDirection="column" justifyContent="end">
+        <BigNumber
+          number={shown?.number ?? MISSING}
+          unit={shown ? `${shown.unit}${bandText(shown)}` : ''}
+          live
+        />
+      </Box>
+      <Box fontSize="16px" marginTop="6px" minHeight="45px">
+        {next}
+      </Box>
+    </Box>
+  );
+}
+
+/** One area: its parts as called out on the left, what they come to and the drawing on the right. */
+export function AreaSheet({ area: kept, paces, errorAt, onChange, onRemove, history }: Props) {
+  // While something is dragged the sheet follows it; what is kept changes when it is let go.
+  const [dragged, setDragged] = useState<SiteAreaTyped | null>(null);
+  const [chosen, setChosen] = useState<string | null>(null);
+  const area = dragged ?? kept;
+  const reading = useMemo(() => readSiteArea(area, paces, ''), [area, paces]);
+  const line = useMemo(() => measuredLine(area, reading), [area, reading]);
+  const acts = usePartActs({ area: kept, reading, paces, onChange, choose: setChosen });
+  const props = { area, errorAt, onChange };
+  const names = Object.fromEntries(
+    line.parts.flatMap((part) => (part.type === 'term' ? [[part.role, 'Part']] : [])),
+  );
+  return (
+    <Box
+      display="grid"
+      gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) minmax(0, 1.1fr)' }}
+      gap={{ base: '18px', lg: '32px' }}
+      alignItems="start"
+      onKeyDown={goOnWithEnter}
+    >
+      <Box minWidth={0} order={{ base: 2, lg: 1 }}>
+        <Box marginBottom="14px">
+          <LabelledField
+            label="Name of the area"
+            placeholder="Front lawn"
+            maxLength={120}
+            value={area.name}
+            data-flow
+            onChange={(name) => onChange({ ...area, name }, 'name')}
+          />
+        </Box>
+        <Section heading="Parts, as you would call them out">
+          <QuickAdd onAdd={acts.addQuick} />
+          <PartList
+            area={area}
+            reading={reading}
+            chosen={chosen}
+            errorAt={errorAt}
+            acts={acts}
+            onChoose={setChosen}
+          />
+        </Section>
+        {area.parts.length > 0 && (
+          <Section heading={line.label}>
+            <WorkingLine
+              working={line}
+              names={{ ...names, area: 'Size', treatable: 'Treatable', heldBack: 'Held back' }}
+              size="plain"
+            />
+          </Section>
+        )}
+        <AreaFacts {...props} reading={reading} />
+        <EdgesSection {...props} />
+        <RowsSection {...props} rows={reading.rows} />
+        <Button variant="ghost" minHeight="44px" marginLeft="-12px" onClick={onRemove}>
+          <Trash2 size={18} /> Remove this area
+        </Button>
+        <FieldErrors error={errorAt('parts')} typed="" />
+      </Box>
+      <Box minWidth={0} order={{ base: 1, lg: 2 }} position={{ lg: 'sticky' }} top="12px">
+        <Answer area={area} reading={reading} />
+        <Suspense fallback={<Box height={{ base: '300px', lg: '470px' }} />}>
+          <AreaDrawing
+            area={area}
+            reading={reading}
+            paces={paces}
+            chosen={chosen}
+            history={history}
+            onChoose={setChosen}
+            onDrag={setDragged}
+            onDrop={(next, about) => {
+              setDragged(null);
+              if (next !== kept) onChange(next, about);
+            }}
+            onNudge={acts.nudge}
+          />
+        </Suspense>
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,114 @@
+import { Box, Button, IconButton } from '@chakra-ui/react';
+import {
+  ALONG,
+  blankEdge,
+  EDGE_KINDS,
+  lengthUnitFor,
+  partText,
+  type Along,
+  type EdgeKind,
+  type EdgeTyped,
+} from '@steady-scatter/core';
+import { Plus, Trash2 } from 'lucide-react';
+import { v7 as newId } from 'uuid';
+import { Choice } from '../ui/Choice.tsx';
+import { FieldErrors } from '../ui/FieldErrors.tsx';
+import { LabelledField } from '../ui/LabelledField.tsx';
+import { Section } from '../ui/Section.tsx';
+import type { AreaProps } from './AreaSheet.tsx';
+
+const OF = (Object.keys(EDGE_KINDS) as EdgeKind[]).map((id) => ({ id, label: EDGE_KINDS[id] }));
+const WHERE = (Object.keys(ALONG) as Along[]).map((id) => ({ id, label: ALONG[id] }));
+
+interface RowProps extends AreaProps {
+  edge: EdgeTyped;
+  at: number;
+}
+
+function EdgeRow({ edge, at, area, errorAt, onChange }: RowProps) {
+  const set = (more: Partial<EdgeTyped>, about: string) =>
+    onChange({ ...area, edges: area.edges.with(at, { ...edge, ...more }) }, `${edge.id}.${about}`);
+  const field = (name: 'from' | 'to' | 'length' | 'buffer', label: string, placeholder: string) => (
+    <LabelledField
+      label={label}
+      placeholder={placeholder}
+      value={edge[name]}
+      error={errorAt(`edges.${at}.${name}`)}
+      onChange={(text) => set({ [name]: text }, name)}
+    />
+  );
+  return (
+    <Box borderBottomWidth="1px" borderColor="line" paddingY="8px">
+      <Box
+        display="grid"
+        gap="10px"
+        gridTemplateColumns="repeat(auto-fill, minmax(132px, 1fr))"
+        alignItems="start"
+      >
+        <Choice<EdgeKind>
+          label="Beyond it"
+          value={edge.of}
+          options={OF}
+          onChange={(of) => set({ of }, 'of')}
+        />
+        <Choice<Along>
+          label="Where"
+          value={edge.along}
+          options={WHERE}
+          onChange={(along) => set({ along }, 'along')}
+        />
+        {edge.along === 'side' && area.parts.length > 1 && (
+          <Choice
+            label="Of which part"
+            value={edge.part || (area.parts[0]?.id ?? '')}
+            options={area.parts.map((part) => ({ id: part.id, label: partText(part) }))}
+            onChange={(part) => set({ part }, 'part')}
+          />
+        )}
+        {edge.along === 'side' && field('from', 'From corner', '1')}
+        {edge.along === 'side' && field('to', 'To corner', '2')}
+        {edge.along === 'length' && field('length', 'Length of this edge', '60 ft')}
+        {field('buffer', 'Distance to keep', 'none')}
+        <Box alignSelf="end">
+          <IconButton
+            aria-label={`Remove the edge to ${EDGE_KINDS[edge.of]}`}
+            variant="ghost"
+            color="ink.soft"
+            minWidth="44px"
+            minHeight="44px"
+            onClick={() => onChange({ ...area, edges: area.edges.toSpliced(at, 1) }, '')}
+          >
+            <Trash2 size={18} />
+          </IconButton>
+        </Box>
+      </Box>
+      <FieldErrors error={errorAt(`edges.${at}.along`) ?? errorAt(`edges.${at}.part`)} typed="" />
+    </Box>
+  );
+}
+
+/** Edges that matter, with the distance to keep from each. */
+export function EdgesSection(props: AreaProps) {
+  const { area, onChange } = props;
+  const add = () =>
+    onChange({ ...area, edges: [...area.edges, blankEdge(newId(), lengthUnitFor(area.shownIn))] }, '');
+  return (
+    <Section
+      heading="Edges that matter: water, drains, pavement, neighbours"
+      noPrint={area.edges.length === 0}
+    >
+      {area.edges.map((edge, at) => (
+        <EdgeRow key={edge.id} {...props} edge={edge} at={at} />
+      ))}
+      <Button
+        variant="ghost"
+        minHeight="44px"
+        marginLeft="-12px"
+        disabled={area.edges.length >= 40}
+        onClick={add}
+      >
+        <Plus size={18} /> Add an edge
+      </Button>
+    </Section>
+  );
+}

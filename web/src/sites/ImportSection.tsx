@@ -1,0 +1,196 @@
+import { Box, Button, chakra, Progress } from '@chakra-ui/react';
+import {
+  blankSiteArea,
+  readPlace,
+  showExact,
+  showLength,
+  showNumber,
+  showQuantity,
+  lengthUnitFor,
+  MOST_SITE_AREAS,
+  attempt,
+  type BoundaryTyped,
+  type LengthUnit,
+  type SiteAreaTyped,
+  type SiteTyped,
+  type Surveyed,
+} from '@steady-scatter/core';
+import { useState } from 'react';
+import { v7 as newId } from 'uuid';
+import { useSystem } from '../settings/useSystem.ts';
+import { FileDrop } from '../ui/FileDrop.tsx';
+import { Section } from '../ui/Section.tsx';
+import { OutlinePicture } from './OutlinePicture.tsx';
+import { useBoundaryFile } from './useBoundaryFile.ts';
+
+interface Props {
+  site: SiteTyped;
+  onTake(areas: readonly SiteAreaTyped[], place: SiteTyped['place']): void;
+}
+
+/** How far a point of a walk may be off when nobody says: what a pocket receiver does in the open, or its own jitter. */
+const offOf = ({ kind, jitterM }: Surveyed, unit: LengthUnit): string => {
+  if (kind === 'area') return '';
+  const { number } = showLength(Math.max(3, 2 * jitterM), unit);
+  return `${showExact(Math.ceil(Number(number.replace(/\s/g, ''))))} ${unit}`;
+};
+
+function partsOf(found: Surveyed, file: string, unit: LengthUnit): BoundaryTyped[] {
+  const told = `${file}${found.kind === 'walk' ? ', walked edge' : ''}`.slice(0, 300);
+  return found.pieces.map((outlines) => ({
+    id: newId(),
+    kind: 'boundary',
+    cut: false,
+    outlines: outlines.map((outline) => outline.map(({ x, y }) => [x, y] as const)),
+    from: told,
+    off: offOf(found, unit),
+    unit,
+    at: { x: 0, y: 0, turn: 0 },
+  }));
+}
+
+/** What was done to an edge on its way in, in sentences. */
+function sentences(found: Surveyed, unit: LengthUnit): string[] {
+  const { kind, points, corners, changed, gapM, isOpen, jitterM, crossed, pieces } = found;
+  const length = (m: number) => {
+    const { number, unit: symbol } = showQuantity(m, unit, 2);
+    return `${number} ${symbol}`;
+  };
+  return [
+    `${showExact(points)} points${corners < points ? `, ${showExact(corners)} of them kept; that changes the area by ${showNumber(changed * 100, 2)} %` : ''}.`,
+    ...(kind === 'walk' && gapM > 0.01
+      ? [isOpen ? `The walk ends ${length(gapM)} from where it began: the last side is a guess.` : `Closed over a gap of ${length(gapM)}.`] // prettier-ignore
+      : []),
+    ...(kind === 'walk' && jitterM > 0 ? [`Neighbouring points jitter by about ${length(jitterM)}.`] : []),
+    ...(crossed ? [`The edge crosses itself; it was untangled into ${pieces.length === 1 ? 'one piece' : `${pieces.length} pieces`}.`] : []), // prettier-ignore
+  ];
+}
+
+/** Brings areas in from a boundary file: looked at first, then taken, all of it or what is wanted of it. */
+export default function ImportSection({ site, onTake }: Props) {
+  const [asked, setAsked] = useState<{ file: File; swapped: boolean } | null>(null);
+  const [left, setLeft] = useState<ReadonlySet<number>>(new Set());
+  const place = attempt(() => readPlace(site.place, 'place')).value;
+  const { preview, trouble, share, isReading } = useBoundaryFile(asked, place);
+  const system = useSystem();
+  const sizeUnit = site.areas[0]?.shownIn ?? (system === 'us' ? 'ft2' : 'm2');
+  const unit = lengthUnitFor(sizeUnit);
+  const wanted = preview?.found.filter((_, at) => !left.has(at)) ?? [];
+  const room = MOST_SITE_AREAS - site.areas.length;
+
+  function take() {
+    if (!preview || !asked) return;
+    const blank: SiteAreaTyped = { ...blankSiteArea('', system), hold: 'placed', shownIn: sizeUnit };
+    const fileName = asked.file.name.replace(/\.\w+$/, '');
+    const areas = wanted.map((found, at) => {
+      const name = found.name || (wanted.length > 1 ? `${fileName} ${at + 1}` : fileName);
+      const parts = partsOf(found, asked.file.name, unit);
+      return Object.assign({}, blank, { id: newId(), name: name.slice(0, 120), parts });
+    });
+    const known =
+      preview.place && !place
+        ? { lat: showDegrees(preview.place.latDeg), lon: showDegrees(preview.place.lonDeg) }
+        : site.place;
+    onTake(areas, known);
+  }
+
+  return (
+    <Section heading="Boundary from a file" noPrint>
+      <FileDrop
+        accept=".geojson,.json,.kml,.gpx,.csv,.txt"
+        act="Choose a boundary file"
+        onFile={(file) => {
+          setLeft(new Set());
+          setAsked({ file, swapped: false });
+        }}
+      >
+        or drop it here: GeoJSON, KML, GPX, or a CSV file of points. Nothing is taken before you have seen it.
+      </FileDrop>
+      {isReading && (
+        <Progress.Root value={share * 100} maxWidth="460px" aria-label="Reading the file">
+          <Progress.Track>
+            <Progress.Range />
+          </Progress.Track>
+        </Progress.Root>
+      )}
+      {trouble && (
+        <Box role="alert" color="warn" fontWeight="semibold" maxWidth="760px">
+          ▲ {trouble.sentence}{' '}
+          {trouble.looksSwapped && asked && (
+            <Button size="sm" onClick={() => setAsked({ ...asked, swapped: true })}>
+              Read it the other way round
+            </Button>
+          )}
+        </Box>
+      )}
+      {preview && (
+        <>
+          <Box as="ul" listStyleType="none" maxWidth="860px">
+            {preview.found.map((found, at) => {
+              const { number, unit: symbol } = showQuantity(found.areaM2, sizeUnit, 5);
+              return (
+                <Box
+                  as="li"
+                  // oxlint-disable-next-line react/no-array-index-key -- edges of a file are known by their place in it
+                  key={at}
+                  display="flex"
+                  gap="14px"
+                  alignItems="center"
+                  borderTopWidth="1px"
+                  borderColor="line"
+                  paddingY="8px"
+                >
+                  <OutlinePicture pieces={found.pieces} />
+                  <chakra.label
+                    display="flex"
+                    gap="10px"
+                    alignItems="center"
+                    minHeight="44px"
+                    minWidth={0}
+                    flex={1}
+                  >
+                    <chakra.input
+                      type="checkbox"
+                      width="22px"
+                      height="22px"
+                      accentColor="act"
+                      checked={!left.has(at)}
+                      onChange={() =>
+                        setLeft((before) => {
+                          const next = new Set(before);
+                          if (!next.delete(at)) next.add(at);
+                          return next;
+                        })
+                      }
+                    />
+                    <Box minWidth={0}>
+                      <b>{found.name || `Boundary ${at + 1}`}</b>, {number} {symbol}
+                      <Box fontSize="15px" color="ink.soft">
+                        {sentences(found, unit).join(' ')}
+                      </Box>
+                    </Box>
+                  </chakra.label>
+                </Box>
+              );
+            })}
+          </Box>
+          <Button
+            variant="solid"
+            marginTop="10px"
+            disabled={wanted.length === 0 || wanted.length > room}
+            onClick={take}
+          >
+            {wanted.length === 1 ? 'Take it as an area' : `Take these ${wanted.length} areas`}
+          </Button>
+          {wanted.length > room && (
+            <Box marginTop="6px">
+              A site holds {MOST_SITE_AREAS} areas; there is room for {room} more.
+            </Box>
+          )}
+        </>
+      )}
+    </Section>
+  );
+}
+
+const showDegrees = (degrees: number): string => String(Math.round(degrees * 1e7) / 1e7);

@@ -1,0 +1,216 @@
+import { Box } from '@chakra-ui/react';
+import {
+  MEASURED_BY,
+  SHAPE_KINDS,
+  shapeOf,
+  showExact,
+  UNITS,
+  type BoundaryTyped,
+  type InputError,
+  type LengthUnit,
+  type MeasuredBy,
+  type PartTyped,
+  type Placing,
+  type ShapeKind,
+  type ShapeTyped,
+} from '@steady-scatter/core';
+import { useState } from 'react';
+import { Choice } from '../ui/Choice.tsx';
+import { LabelledField } from '../ui/LabelledField.tsx';
+import { LENGTH_CHOICES } from './units.ts';
+
+interface Props {
+  part: PartTyped;
+  isPlaced: boolean;
+  errorAt(path: string): InputError | undefined;
+  onChange(part: PartTyped, about: string): void;
+}
+
+const SIGNS = [
+  { id: 'add', label: 'adds ground' },
+  { id: 'cut', label: 'is cut out' },
+] as const;
+const KINDS = SHAPE_KINDS.map((id) => ({ id, label: shapeOf(id).words }));
+const BY = (Object.keys(MEASURED_BY) as MeasuredBy[]).map((id) => ({ id, label: MEASURED_BY[id] }));
+
+const Narrow = ({ children }: { children: React.ReactNode }) => (
+  <Box
+    display="grid"
+    gap="10px"
+    gridTemplateColumns="repeat(auto-fill, minmax(132px, 1fr))"
+    alignItems="start"
+  >
+    {children}
+  </Box>
+);
+
+/** What the length at a place is called: "offset 3" of a list. */
+function nameOf(kind: ShapeKind, at: number): string {
+  const { dimensions, repeats } = shapeOf(kind);
+  if (!repeats || at < repeats.from) return dimensions[at] ?? '';
+  const names = dimensions.slice(repeats.from);
+  const nth = Math.floor((at - repeats.from) / names.length) + 1;
+  return `${names[(at - repeats.from) % names.length]} ${nth}`;
+}
+
+const sentence = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
+
+/** A list grows by one more empty entry as its last one is typed. */
+function grown(kind: ShapeKind, lengths: readonly string[]): readonly string[] {
+  const { dimensions, repeats } = shapeOf(kind);
+  if (!repeats || lengths.at(-1) === '') return lengths;
+  return [...lengths, ...dimensions.slice(repeats.from).map(() => '')];
+}
+
+/** Lengths that fit the new kind stay. */
+function asKind(part: ShapeTyped, kind: ShapeKind): ShapeTyped {
+  const { dimensions, repeats } = shapeOf(kind);
+  const count = repeats ? Math.max(repeats.from + repeats.least, part.lengths.length) : dimensions.length;
+  return { ...part, kind, lengths: Array.from({ length: count }, (_, at) => part.lengths[at] ?? '') };
+}
+
+function PlaceField({
+  label,
+  unit,
+  value,
+  onSet,
+}: {
+  label: string;
+  unit: string;
+  value: number;
+  onSet(value: number): void;
+}) {
+  // What is typed is held while it is no number yet.
+  const [typed, setTyped] = useState<string | null>(null);
+  return (
+    <LabelledField
+      label={label}
+      unit={unit}
+      inputMode="decimal"
+      value={typed ?? showExact(Math.round(value * 1000) / 1000)}
+      onBlur={() => setTyped(null)}
+      onChange={(text) => {
+        setTyped(text);
+        const number = Number(text.replace(/\s/g, '').replace('−', '-'));
+        if (text.trim() !== '' && Number.isFinite(number) && Math.abs(number) < 1e5) onSet(number);
+      }}
+    />
+  );
+}
+
+/** Where a part lies on a placed drawing, typed. */
+function PlacingFields({ part, onChange }: Pick<Props, 'part' | 'onChange'>) {
+  const { symbol, toSi } = UNITS[part.unit];
+  const set = (more: Partial<Placing>) => onChange({ ...part, at: { ...part.at, ...more } }, 'at');
+  return (
+    <Narrow>
+      <PlaceField
+        label="To the right"
+        unit={symbol}
+        value={part.at.x / toSi}
+        onSet={(x) => set({ x: x * toSi })}
+      />
+      <PlaceField
+        label="Upwards"
+        unit={symbol}
+        value={part.at.y / toSi}
+        onSet={(y) => set({ y: y * toSi })}
+      />
+      <PlaceField label="Turned left" unit="°" value={part.at.turn} onSet={(turn) => set({ turn })} />
+    </Narrow>
+  );
+}
+
+function BoundaryFields({ part, errorAt, onChange }: Omit<Props, 'part'> & { part: BoundaryTyped }) {
+  return (
+    <Narrow>
+      <Choice
+        label="This part"
+        value={part.cut ? 'cut' : 'add'}
+        options={SIGNS}
+        onChange={(sign) => onChange({ ...part, cut: sign === 'cut' }, 'cut')}
+      />
+      <LabelledField
+        label="A point may be off by"
+        placeholder="3 m"
+        value={part.off}
+        error={errorAt('off')}
+        onChange={(off) => onChange({ ...part, off }, 'off')}
+      />
+    </Narrow>
+  );
+}
+
+function ShapeFields({ part, errorAt, onChange }: Omit<Props, 'part'> & { part: ShapeTyped }) {
+  const { symbol } = UNITS[part.unit];
+  return (
+    <>
+      <Narrow>
+        {part.lengths.map((length, at) => (
+          <LabelledField
+            // oxlint-disable-next-line react/no-array-index-key -- the place in the list is what the length is
+            key={at}
+            label={sentence(nameOf(part.kind, at))}
+            unit={part.kind === 'walk' && at % 2 === 1 ? '°' : part.by === 'paces' ? 'paces' : symbol}
+            value={length}
+            data-flow
+            error={errorAt(`lengths.${at}`)}
+            onChange={(text) =>
+              onChange({ ...part, lengths: grown(part.kind, part.lengths.with(at, text)) }, `lengths.${at}`)
+            }
+          />
+        ))}
+      </Narrow>
+      <Narrow>
+        <Choice
+          label="This part"
+          value={part.cut ? 'cut' : 'add'}
+          options={SIGNS}
+          onChange={(sign) => onChange({ ...part, cut: sign === 'cut' }, 'cut')}
+        />
+        <Choice<ShapeKind>
+          label="Shape"
+          value={part.kind}
+          options={KINDS}
+          onChange={(kind) => onChange(asKind(part, kind), 'kind')}
+        />
+        <Choice<MeasuredBy>
+          label="Measured"
+          value={part.by}
+          options={BY}
+          onChange={(by) => onChange({ ...part, by }, 'by')}
+        />
+        <Choice<LengthUnit>
+          label="Bare lengths in"
+          value={part.unit}
+          options={LENGTH_CHOICES}
+          onChange={(unit) => onChange({ ...part, unit }, 'unit')}
+        />
+        {part.by === 'estimate' && (
+          <LabelledField
+            label="It may be off by"
+            placeholder="20 %"
+            value={part.within}
+            error={errorAt('within')}
+            onChange={(within) => onChange({ ...part, within }, 'within')}
+          />
+        )}
+      </Narrow>
+    </>
+  );
+}
+
+/** The lengths of a part and how they were found. */
+export function PartFields({ part, isPlaced, errorAt, onChange }: Props) {
+  const props = { isPlaced, errorAt, onChange };
+  return (
+    <Box display="grid" gap="10px" padding="8px 8px 16px">
+      {part.kind === 'boundary' ? (
+        <BoundaryFields part={part} {...props} />
+      ) : (
+        <ShapeFields part={part} {...props} />
+      )}
+      {isPlaced && <PlacingFields part={part} onChange={onChange} />}
+    </Box>
+  );
+}

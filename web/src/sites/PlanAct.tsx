@@ -1,0 +1,33 @@
+import type { SiteTyped } from '@steady-scatter/core';
+import { FileText } from 'lucide-react';
+import { useState } from 'react';
+import { useActs } from '../acts/ActsProvider.tsx';
+import { loadPart } from '../api/lazyCall.ts';
+import { ActButton } from '../ui/ActButton.tsx';
+import { dayText } from '../ui/dayText.ts';
+import { useNotices } from '../ui/notices.tsx';
+import { saveFile } from '../ui/saveFile.ts';
+import { today } from '../ui/today.ts';
+
+/** Saves the plan of a site as a PDF. */
+export function PlanAct({ site, isSample }: { site: SiteTyped; isSample: boolean }) {
+  const [isPending, setPending] = useState(false);
+  const notices = useNotices();
+  async function save() {
+    setPending(true);
+    try {
+      const { sitePdf } = await loadPart(() => import('./plan/sitePdf.ts'));
+      saveFile(
+        `${site.name.trim()} plan.pdf`,
+        'application/pdf',
+        await sitePdf(site, isSample, dayText(today())),
+      );
+    } catch {
+      notices.tell('The plan could not be made. Try again when the connection is back.');
+    } finally {
+      setPending(false);
+    }
+  }
+  useActs([{ id: 'plan', label: 'Save the plan as a PDF', keys: 'p', run: () => void save() }]);
+  return <ActButton icon={FileText} label="Plan as PDF" loading={isPending} onClick={() => void save()} />;
+}

@@ -1,0 +1,60 @@
+import { Box, Button, chakra } from '@chakra-ui/react';
+import { attempt, readQuickPart, type InputError, type QuickPart } from '@steady-scatter/core';
+import { useId, useState } from 'react';
+import { useActs } from '../acts/ActsProvider.tsx';
+import { errorId, FieldErrors } from '../ui/FieldErrors.tsx';
+import { fieldBox } from '../ui/fieldBox.ts';
+
+const Input = chakra('input', {
+  base: { ...fieldBox, flex: 1, minWidth: 0, minHeight: { base: '56px', md: '44px' } },
+});
+
+/** One line to call parts out in: type, Enter, type the next. */
+export function QuickAdd({ onAdd }: { onAdd(part: QuickPart): void }) {
+  const id = useId();
+  const [typed, setTyped] = useState('');
+  const [error, setError] = useState<InputError | undefined>();
+  useActs([
+    {
+      id: 'call-out',
+      label: 'Call out a part',
+      keys: 'Alt+P',
+      run: () => document.getElementById(id)?.focus(),
+    },
+  ]);
+  const add = () => {
+    const { value, error: wrong } = attempt(() => readQuickPart(typed, 'quick'));
+    setError(wrong ?? undefined);
+    if (!value) return;
+    setTyped('');
+    onAdd(value);
+  };
+  return (
+    <Box data-noprint marginBottom="10px">
+      <Box display="flex" gap="8px">
+        <Input
+          id={id}
+          aria-label="Call out a part"
+          placeholder="62 x 38, or -circle 6 to cut out"
+          value={typed}
+          autoComplete="off"
+          aria-invalid={error !== undefined}
+          aria-describedby={errorId(error)}
+          onChange={(event) => {
+            setTyped(event.target.value);
+            setError(undefined);
+          }}
+          onKeyDown={(event) => {
+            if (event.key !== 'Enter') return;
+            event.preventDefault();
+            add();
+          }}
+        />
+        <Button minHeight={{ base: '56px', md: '44px' }} onClick={add}>
+          Add
+        </Button>
+      </Box>
+      <FieldErrors error={error} typed={typed} />
+    </Box>
+  );
+}

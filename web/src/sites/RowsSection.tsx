@@ -1,0 +1,76 @@
+import { Box, chakra } from '@chakra-ui/react';
+import {
+  lengthUnitFor,
+  MISSING,
+  showLength,
+  UNITS,
+  type AreaUnit,
+  type RowsReading,
+  type RowsTyped,
+} from '@steady-scatter/core';
+import { Choice } from '../ui/Choice.tsx';
+import { Fields } from '../ui/formParts.tsx';
+import { LabelledField } from '../ui/LabelledField.tsx';
+import { Section } from '../ui/Section.tsx';
+import type { AreaProps } from './AreaSheet.tsx';
+import { SIZE_CHOICES } from './units.ts';
+
+const WAYS = [
+  { id: 'byCountM', words: 'counted rows' },
+  { id: 'byOwnM', words: 'your own figure' },
+  { id: 'bySpacingM', words: 'area ÷ row spacing' },
+] as const satisfies readonly { id: keyof RowsReading; words: string }[];
+
+/** Row length, in each way that is known; only where there are rows. */
+export function RowsSection({ area, rows, errorAt, onChange }: AreaProps & { rows: RowsReading }) {
+  const typed = area.rows;
+  const isTyped = [typed.spacing, typed.own, typed.count, typed.length].some((text) => text !== '');
+  if (area.surface !== 'row-crop' && !isTyped) return null;
+  const unit = lengthUnitFor(area.shownIn);
+  const field = (name: 'spacing' | 'own' | 'count' | 'length', label: string, placeholder: string) => (
+    <LabelledField
+      label={label}
+      placeholder={placeholder}
+      value={typed[name]}
+      error={errorAt(`rows.${name}`)}
+      onChange={(text) =>
+        onChange({ ...area, rows: { ...typed, [name]: text } satisfies RowsTyped }, `rows.${name}`)
+      }
+    />
+  );
+  const known = WAYS.filter(({ id }) => rows[id] !== null);
+  return (
+    <Section heading="Rows">
+      <Fields>
+        {field('spacing', 'Between two rows', '1.5 m')}
+        {field('count', 'Number of rows', '24')}
+        {field('length', 'Length of a row', '46 m')}
+        {field('own', `Your own figure, row length on each ${UNITS[typed.per].symbol}`, '6600 m')}
+        <Choice<AreaUnit>
+          label="Own figure is on each"
+          value={typed.per}
+          options={SIZE_CHOICES}
+          onChange={(per) => onChange({ ...area, rows: { ...typed, per } }, 'rows.per')}
+        />
+      </Fields>
+      {known.length > 0 && (
+        <chakra.dl marginTop="10px" fontSize="17px">
+          {known.map(({ id, words }, at) => {
+            const { number, unit: symbol } = rows[id] === null ? { number: MISSING, unit: '' } : showLength(rows[id], unit); // prettier-ignore
+            return (
+              <Box key={id} display="flex" gap="10px" fontWeight={at === 0 ? 'bold' : 'normal'}>
+                <chakra.dd fontVariantNumeric="tabular-nums" minWidth="110px">
+                  {number} {symbol}
+                </chakra.dd>
+                <chakra.dt color="ink.soft">
+                  of row, by {words}
+                  {at === 0 && known.length > 1 ? '; this one counts' : ''}
+                </chakra.dt>
+              </Box>
+            );
+          })}
+        </chakra.dl>
+      )}
+    </Section>
+  );
+}

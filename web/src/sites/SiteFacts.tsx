@@ -1,0 +1,153 @@
+import { Box, Button } from '@chakra-ui/react';
+import {
+  lengthUnitFor,
+  showNumber,
+  showLength,
+  WRITTEN,
+  writeSite,
+  type InputError,
+  type LengthUnit,
+  type SiteReading,
+  type SiteTyped,
+  type WrittenFormat,
+} from '@steady-scatter/core';
+import { Choice } from '../ui/Choice.tsx';
+import { Fields, NotesField } from '../ui/formParts.tsx';
+import { LabelledField } from '../ui/LabelledField.tsx';
+import { useNotices } from '../ui/notices.tsx';
+import { saveFile } from '../ui/saveFile.ts';
+import { Section } from '../ui/Section.tsx';
+import { LENGTH_CHOICES } from './units.ts';
+
+interface Props {
+  typed: SiteTyped;
+  reading: SiteReading;
+  errorAt(field: string): InputError | undefined;
+  onChange(next: SiteTyped, about: string): void;
+}
+
+const Said = ({ children }: { children: React.ReactNode }) => (
+  <Box fontSize="16px" marginTop="8px">
+    {children}
+  </Box>
+);
+
+/** One's own pace and wheel, from a line of known length. */
+function PaceSection({ typed, reading: { paces }, errorAt, onChange }: Props) {
+  const { pace } = typed;
+  const set = (more: Partial<SiteTyped['pace']>, about: string) =>
+    onChange({ ...typed, pace: { ...pace, ...more } }, `pace.${about}`);
+  const lengthUnit = lengthUnitFor(typed.areas[0]?.shownIn ?? 'm2');
+  const walked = paces.pace;
+  return (
+    <Section heading="Your pace and your wheel" noPrint>
+      <Fields>
+        <LabelledField
+          label="A line of known length"
+          placeholder="100 ft"
+          value={pace.line}
+          error={errorAt('pace.line')}
+          onChange={(line) => set({ line }, 'line')}
+        />
+        <Choice<LengthUnit>
+          label="Bare lengths here are in"
+          value={pace.unit}
+          options={LENGTH_CHOICES}
+          onChange={(unit) => set({ unit }, 'unit')}
+        />
+        {pace.walks.map((walk, at) => (
+          <LabelledField
+            // oxlint-disable-next-line react/no-array-index-key -- the walk's number is its identity
+            key={at}
+            label={`Paces on walk ${at + 1}`}
+            value={walk}
+            inputMode="decimal"
+            error={errorAt(`pace.walks.${at}`)}
+            onChange={(text) => set({ walks: pace.walks.with(at, text) }, `walks.${at}`)}
+          />
+        ))}
+        <LabelledField
+          label="What the wheel shows for the line"
+          placeholder="as the line"
+          value={pace.wheel}
+          error={errorAt('pace.wheel')}
+          onChange={(wheel) => set({ wheel }, 'wheel')}
+        />
+      </Fields>
+      {walked && (
+        <Said>
+          Your pace is <b>{showLength(walked.paceM, lengthUnit === 'ft' ? 'ft' : 'm').number}</b>{' '}
+          {lengthUnit === 'ft' ? 'ft' : 'm'}
+          {walked.scatter === null
+            ? ', from a single walk. Three walks tell how steady it is.'
+            : `, from ${walked.walks} walks that differ by ${showNumber(walked.scatter * 100, 2)} %. An area in paces is ±${showNumber(walked.uRelative * 400, 2)} % for that alone.`}
+        </Said>
+      )}
+      {paces.wheelFactor !== 1 && (
+        <Said>What the wheel shows is taken times {showNumber(paces.wheelFactor, 4)}.</Said>
+      )}
+    </Section>
+  );
+}
+
+/** Where the site lies, and the site as a file. */
+function PlaceSection({ typed, reading, errorAt, onChange }: Props) {
+  const notices = useNotices();
+  const set = (more: Partial<SiteTyped['place']>, about: string) =>
+    onChange({ ...typed, place: { ...typed.place, ...more } }, `place.${about}`);
+  const save = (format: WrittenFormat) => {
+    if (!reading.place) {
+      document.querySelector<HTMLElement>('#site-place input')?.focus();
+      notices.tell('Say first where the site lies: its latitude and longitude.');
+      return;
+    }
+    const text = writeSite(typed, reading, reading.place, format);
+    saveFile(`${typed.name.trim() || 'site'}.${format}`, WRITTEN[format].type, text);
+  };
+  return (
+    <Section id="site-place" heading="Where the zero of the drawing lies" noPrint>
+      <Fields>
+        <LabelledField
+          label="Latitude, degrees"
+          placeholder="47.4012"
+          value={typed.place.lat}
+          error={errorAt('place.lat')}
+          onChange={(lat) => set({ lat }, 'lat')}
+        />
+        <LabelledField
+          label="Longitude, degrees"
+          placeholder="-31.2043"
+          value={typed.place.lon}
+          error={errorAt('place.lon')}
+          onChange={(lon) => set({ lon }, 'lon')}
+        />
+      </Fields>
+      <Box display="flex" flexWrap="wrap" gap="8px" alignItems="center" marginTop="10px">
+        <Box color="ink.soft" fontSize="15px">
+          Save the boundaries as
+        </Box>
+        {(Object.keys(WRITTEN) as WrittenFormat[]).map((format) => (
+          <Button key={format} size="sm" minHeight="44px" onClick={() => save(format)}>
+            {WRITTEN[format].words}
+          </Button>
+        ))}
+      </Box>
+    </Section>
+  );
+}
+
+/** What belongs to a site as a whole. */
+export function SiteFacts(props: Props) {
+  const { typed, onChange } = props;
+  return (
+    <Box maxWidth="1100px" marginTop="28px" borderTopWidth="1px" borderColor="line" paddingTop="18px">
+      <PaceSection {...props} />
+      <PlaceSection {...props} />
+      <NotesField
+        label="Notes on the site"
+        value={typed.notes}
+        onChange={(notes) => onChange({ ...typed, notes }, 'notes')}
+      />
+    </Box>
+  );
+}

@@ -1,0 +1,209 @@
+import { Box, Button, chakra } from '@chakra-ui/react';
+import {
+  blankSiteArea,
+  readSite,
+  showSize,
+  type InputError,
+  type SiteAreaTyped,
+  type SiteReading,
+  type SiteTyped,
+} from '@steady-scatter/core';
+import { FileUp, Plus } from 'lucide-react';
+import { lazy, Suspense, useMemo, useState } from 'react';
+import { v7 as newId } from 'uuid';
+import { useActs } from '../acts/ActsProvider.tsx';
+import type { DocFormProps } from '../kept/DocPage.tsx';
+import { useSystem } from '../settings/useSystem.ts';
+import { LabelledField } from '../ui/LabelledField.tsx';
+import { useNotices } from '../ui/notices.tsx';
+import { AreaSheet } from './AreaSheet.tsx';
+import { PlanAct } from './PlanAct.tsx';
+import { SiteFacts } from './SiteFacts.tsx';
+import { useHistory } from './useHistory.ts';
+
+const ImportSection = lazy(() => import('./ImportSection.tsx'));
+
+const Tab = chakra('button', {
+  base: {
+    minHeight: '44px',
+    paddingX: '14px',
+    borderRadius: '8px 8px 0 0',
+    borderBottomWidth: '3px',
+    borderColor: 'transparent',
+    cursor: 'pointer',
+    fontSize: '16px',
+    color: 'ink.soft',
+    maxWidth: '260px',
+    truncate: true,
+    _hover: { bg: 'soft' },
+    '&[aria-selected=true]': { color: 'ink', fontWeight: 'bold', borderColor: 'tape' },
+  },
+});
+
+const areaName = ({ name }: SiteAreaTyped, at: number): string => name.trim() || `Area ${at + 1}`;
+
+/** The areas of a site side by side as tabs; arrow keys go from one to the next. */
+function AreaTabs({
+  areas,
+  current,
+  onOpen,
+}: {
+  areas: SiteTyped['areas'];
+  current: number;
+  onOpen(at: number): void;
+}) {
+  return (
+    <Box
+      role="tablist"
+      aria-label="Areas of this site"
+      display="flex"
+      flexWrap="wrap"
+      onKeyDown={(event) => {
+        const step = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
+        if (step === 0) return;
+        const next = (current + step + areas.length) % areas.length;
+        onOpen(next);
+        (event.currentTarget.children[next] as HTMLElement | undefined)?.focus();
+      }}
+    >
+      {areas.map((area, at) => (
+        <Tab
+          key={area.id}
+          type="button"
+          role="tab"
+          aria-selected={at === current}
+          tabIndex={at === current ? 0 : -1}
+          onClick={() => onOpen(at)}
+        >
+          {areaName(area, at)}
+        </Tab>
+      ))}
+    </Box>
+  );
+}
+
+/** The areas of a site: which is open, adding and removing, and files brought in. */
+function useAreas(typed: SiteTyped, change: (next: SiteTyped, about: string) => void, undo: () => void) {
+  const [wanted, setOpen] = useState(0);
+  const system = useSystem();
+  const notices = useNotices();
+  const open = Math.min(wanted, typed.areas.length - 1);
+  const add = (areas: readonly SiteAreaTyped[], place: SiteTyped['place']) => {
+    const only = typed.areas.length === 1 ? typed.areas[0] : undefined;
+    // An empty first area makes room for what is brought in.
+    const kept =
+      only && only.parts.length === 0 && only.name === '' && areas[0]?.parts.length ? [] : typed.areas;
+    change({ ...typed, place, areas: [...kept, ...areas] }, '');
+    setOpen(kept.length);
+  };
+  return {
+    open,
+    setOpen,
+    add,
+    addEmpty: () => add([blankSiteArea(newId(), system)], typed.place),
+    set: (area: SiteAreaTyped, about: string) =>
+      change({ ...typed, areas: typed.areas.with(open, area) }, `${area.id}.${about}`),
+    remove() {
+      const area = typed.areas[open];
+      if (!area) return;
+      const left = typed.areas.toSpliced(open, 1);
+      change({ ...typed, areas: left.length > 0 ? left : [blankSiteArea(newId(), system)] }, '');
+      setOpen(Math.max(0, open - 1));
+      notices.undoable(`Removed ${areaName(area, open)}.`, undo);
+    },
+  };
+}
+
+/** What is treated on the whole site. */
+function SiteTotal({ reading: { totals, areas }, typed }: { reading: SiteReading; typed: SiteTyped }) {
+  if (areas.length < 2 || totals.treatableM2 === 0) return null;
+  const { number, unit, band } = showSize(totals.treatableM2, totals.bandM2, typed.areas[0]?.shownIn ?? 'm2');
+  return (
+    <Box paddingBottom="10px" fontSize="17px">
+      To treat on this site: <b>{number}</b> {unit} {band && `±${band}`}
+    </Box>
+  );
+}
+
+/** A site as it is typed and drawn. */
+export function SiteForm({
+  typed,
+  isSample,
+  errorAt,
+  onChange,
+}: DocFormProps<SiteTyped> & { isSample: boolean }) {
+  const history = useHistory(typed, onChange);
+  const areas = useAreas(typed, history.change, history.undo);
+  const reading = useMemo(() => readSite(typed), [typed]);
+  const [importing, setImporting] = useState(false);
+  useActs([
+    { id: 'undo', label: 'Undo', keys: 'Ctrl+Z', run: history.undo },
+    { id: 'redo', label: 'Redo', keys: 'Ctrl+Y', run: history.redo },
+    { id: 'add-area', label: 'Add an area', keys: 'Alt+A', run: areas.addEmpty },
+  ]);
+  const area = typed.areas[areas.open];
+  const errorsAt = (path: string): InputError | undefined => errorAt(`areas.${areas.open}.${path}`);
+  return (
+    <>
+      <Box display="flex" flexWrap="wrap" gap="6px 28px" alignItems="end" marginBottom="10px">
+        <Box flex="0 1 420px">
+          <LabelledField
+            label="Name of the site"
+            placeholder="Lake front park"
+            value={typed.name}
+            error={errorAt('name')}
+            onChange={(name) => history.change({ ...typed, name }, 'name')}
+          />
+        </Box>
+        <PlanAct site={typed} isSample={isSample} />
+        <SiteTotal reading={reading} typed={typed} />
+      </Box>
+      <Box
+        display="flex"
+        flexWrap="wrap"
+        alignItems="end"
+        gap="4px 10px"
+        borderBottomWidth="1px"
+        borderColor="line"
+        marginBottom="16px"
+        data-noprint
+      >
+        <AreaTabs areas={typed.areas} current={areas.open} onOpen={areas.setOpen} />
+        <Button variant="ghost" minHeight="44px" onClick={areas.addEmpty}>
+          <Plus size={18} /> Add an area
+        </Button>
+        <Button
+          variant="ghost"
+          minHeight="44px"
+          aria-expanded={importing}
+          onClick={() => setImporting(!importing)}
+        >
+          <FileUp size={18} /> Boundary from a file
+        </Button>
+      </Box>
+      {importing && (
+        <Suspense fallback={null}>
+          <ImportSection
+            site={typed}
+            onTake={(taken, place) => {
+              areas.add(taken, place);
+              setImporting(false);
+            }}
+          />
+        </Suspense>
+      )}
+      {area && (
+        <AreaSheet
+          key={area.id}
+          area={area}
+          paces={reading.paces}
+          errorAt={errorsAt}
+          history={history}
+          onChange={areas.set}
+          onRemove={areas.remove}
+        />
+      )}
+      <SiteFacts typed={typed} reading={reading} errorAt={errorAt} onChange={history.change} />
+    </>
+  );
+}

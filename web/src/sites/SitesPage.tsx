@@ -1,0 +1,31 @@
+import { readSite, showSize, type SiteTyped } from '@steady-scatter/core';
+import { DocList } from '../kept/DocList.tsx';
+import { SITES } from './useSites.ts';
+
+/** "2 867 ft² ±52" of all that is treated on a site, in the unit of its first area. */
+function sizeText(site: SiteTyped): string {
+  const { treatableM2, bandM2 } = readSite(site).totals;
+  if (treatableM2 === 0) return 'not measured yet';
+  const { number, band, unit } = showSize(treatableM2, bandM2, site.areas[0]?.shownIn ?? 'm2');
+  return `${number}${band ? ` ±${band}` : ''} ${unit}`;
+}
+
+/** All sites of the crew. */
+export default function SitesPage() {
+  return (
+    <DocList
+      kind={SITES}
+      heading="Sites"
+      tabs={null}
+      empty="No site is kept yet. Measure one as you would call it out to a helper: 62 x 38, less a circle of 6. Its areas can then be chosen on every job, with how far each size may be off."
+      columns={[
+        {
+          header: 'Areas',
+          wide: true,
+          cell: ({ areas }) => areas.map(({ name }, at) => name || `Area ${at + 1}`).join(', '),
+        },
+        { header: 'To treat', end: true, cell: sizeText },
+      ]}
+    />
+  );
+}

@@ -1,0 +1,79 @@
+import {
+  EDGE_KINDS,
+  measuredLine,
+  partText,
+  readSite,
+  showLength,
+  showSize,
+  SLOPES,
+  SURFACES,
+  workingText,
+  type SiteAreaReading,
+  type SiteAreaTyped,
+  type SiteTyped,
+} from '@steady-scatter/core';
+import type { Content } from 'pdfmake/interfaces';
+import { pdfOf, PRINT_FONT, PT_PER_MM } from '../../print/pdf.ts';
+import { planSvg } from './planSvg.ts';
+
+const DRAWING_MM = { width: 180, height: 150 };
+
+const bandOf = (band: string | undefined): string => (band ? ` ±${band}` : '');
+
+/** What keeps clear of what, in a sentence each. */
+const edgeLines = (area: SiteAreaTyped, reading: SiteAreaReading): string[] =>
+  reading.edges.map(({ of, bufferM }, at) => {
+    const unit = area.edges[at]?.unit ?? 'm';
+    const { number, unit: symbol } = showLength(bufferM, unit);
+    return bufferM > 0
+      ? `Keep ${number} ${symbol} from the ${EDGE_KINDS[of]}.`
+      : `Beyond it: ${EDGE_KINDS[of]}.`;
+  });
+
+function pageOf(area: SiteAreaTyped, at: number, reading: SiteAreaReading, isLast: boolean): Content {
+  const plan = planSvg(area, reading, DRAWING_MM.width, DRAWING_MM.height, PRINT_FONT);
+  const size = reading.treatableM2 === null ? null : showSize(reading.treatableM2, reading.measured.bandM2, area.shownIn); // prettier-ignore
+  const line = measuredLine(area, reading);
+  const rows = area.parts.map((part, index) => {
+    const areaM2 = reading.measured.parts[index]?.areaM2 ?? null;
+    const shown = areaM2 === null ? null : showSize(areaM2, 0, area.shownIn);
+    return [`${part.cut ? 'less ' : ''}${partText(part)}`, { text: shown ? `${shown.number} ${shown.unit}` : '—', alignment: 'right' as const }]; // prettier-ignore
+  });
+  const facts = `${SURFACES[area.surface]}, ${SLOPES[area.slope]}${area.treated ? '' : ', not treated'}`;
+  return {
+    stack: [
+      { text: area.name.trim() || `Area ${at + 1}`, fontSize: 17, bold: true },
+      {
+        text: size ? `${size.number} ${size.unit}${bandOf(size.band)}  ` : 'not measured yet  ',
+        fontSize: 22,
+        bold: true,
+        margin: [0, 2, 0, 0],
+      },
+      { text: facts, margin: [0, 0, 0, 6] },
+      ...(plan ? [{ svg: plan.svg, width: plan.widthMm * PT_PER_MM }] : []),
+      { text: `${line.label}. ${workingText(line)}`, margin: [0, 6, 0, 6] },
+      ...(rows.length > 0
+        ? [{ table: { widths: ['*', 'auto'], body: rows }, layout: 'lightHorizontalLines' as const }]
+        : []),
+      { text: [...edgeLines(area, reading), area.notes].filter(Boolean).join(' '), margin: [0, 6, 0, 0] },
+    ],
+    ...(isLast ? {} : { pageBreak: 'after' as const }),
+  };
+}
+
+/**
+ * The plan of a site as a PDF, a page for each area, drawn to a scale that a ruler can be held to.
+ *
+ * @param isSample it is part of the demo, and says so on each page
+ */
+export function sitePdf(site: SiteTyped, isSample: boolean, day: string): Promise<Blob> {
+  const reading = readSite(site);
+  const head = `${site.name.trim() || 'Site'}, plan of ${day}${isSample ? ', sample' : ''}`;
+  return pdfOf({
+    pageSize: 'A4',
+    pageMargins: [42, 48, 42, 42],
+    info: { title: head },
+    header: { text: head, margin: [42, 22, 42, 0], fontSize: 10 },
+    content: site.areas.map((area, at) => pageOf(area, at, reading.areas[at]!, at === site.areas.length - 1)),
+  });
+}

@@ -1,0 +1,77 @@
+import {
+  blankPart,
+  lengthUnitFor,
+  MOST_PARTS,
+  placeFor,
+  snapStepM,
+  type LengthUnit,
+  type PacesReading,
+  type PartTyped,
+  type QuickPart,
+  type SiteAreaReading,
+  type SiteAreaTyped,
+} from '@steady-scatter/core';
+import { v7 as newId } from 'uuid';
+import { useNotices } from '../ui/notices.tsx';
+
+interface Wanted {
+  area: SiteAreaTyped;
+  reading: SiteAreaReading;
+  paces: PacesReading;
+  onChange(area: SiteAreaTyped, about: string): void;
+  choose(id: string | null): void;
+}
+
+/** What can be done to the parts of an area. */
+export interface PartActs {
+  /** Adds a part that was called out; says why when there are too many. */
+  addQuick(called: QuickPart): void;
+  set(part: PartTyped, about: string): void;
+  remove(id: string): void;
+  /** Moves or turns a part by steps. */
+  nudge(id: string, by: { x: number; y: number; turn: number }): void;
+}
+
+/** A new part is measured the way the last one was. */
+function likeLast(area: SiteAreaTyped): { unit: LengthUnit; by: 'tape' | 'wheel' | 'paces' | 'estimate' } {
+  const last = area.parts.findLast((part) => part.kind !== 'boundary');
+  if (last) return { unit: last.unit, by: last.by };
+  return { unit: lengthUnitFor(area.shownIn), by: 'tape' };
+}
+
+export function usePartActs({ area, reading, onChange, choose }: Wanted): PartActs {
+  const notices = useNotices();
+  const withParts = (parts: readonly PartTyped[]): SiteAreaTyped => ({ ...area, parts });
+  return {
+    addQuick({ kind, cut, lengths }) {
+      if (area.parts.length >= MOST_PARTS) {
+        notices.tell(`An area holds ${MOST_PARTS} parts. Measure the rest as another area.`);
+        return;
+      }
+      const { unit, by } = likeLast(area);
+      const id = newId();
+      const { x, y } = placeFor(cut, reading.measured.ground);
+      onChange(
+        withParts([...area.parts, { ...blankPart(kind, unit, id), cut, lengths, by, at: { x, y, turn: 0 } }]),
+        '',
+      );
+      choose(id);
+    },
+    set: (part, about) =>
+      onChange(withParts(area.parts.map((old) => (old.id === part.id ? part : old))), `${part.id}.${about}`),
+    remove(id) {
+      const at = area.parts.findIndex((part) => part.id === id);
+      if (at < 0) return;
+      onChange(withParts(area.parts.toSpliced(at, 1)), '');
+      choose(null);
+    },
+    nudge(id, by) {
+      const part = area.parts.find((candidate) => candidate.id === id);
+      if (!part || area.hold === 'sum') return;
+      const step = snapStepM(part.unit);
+      const { x, y, turn } = part.at;
+      const at = { x: x + by.x * step, y: y + by.y * step, turn: (turn + by.turn) % 360 };
+      onChange(withParts(area.parts.map((old) => (old.id === id ? { ...old, at } : old))), `${id}.nudge`);
+    },
+  };
+}
