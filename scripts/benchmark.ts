@@ -99,7 +99,7 @@ function drawing(seed: number): PartTyped[] {
     'trapezoid',
   ];
   return Array.from({ length: 60 }, (_, at) => {
-    const blank = blankPart(kinds[at % kinds.length]!, 'm', `p${at}`);
+    const blank = blankPart(kinds[at % kinds.length] ?? 'rectangle', 'm', `p${at}`);
     const cut = at >= 40;
     const lengths = blank.lengths.map(() => ((cut ? 2 : 8) + random() * (cut ? 3 : 12)).toFixed(2));
     return { ...blank, cut, lengths, at: { x: random() * 80, y: random() * 60, turn: random() * 360 } };
@@ -137,7 +137,7 @@ report(
   Array.from({ length: 3 }, () => {
     const start = performance.now();
     const { traces } = readBoundaryFile(file, false, () => undefined);
-    survey(traces[0]!, originOf(traces));
+    for (const trace of traces) survey(trace, originOf(traces));
     return performance.now() - start;
   }),
 );

@@ -29,6 +29,18 @@ const openJob = (job) => async (/** @type {import('@playwright/test').Page} */ p
 };
 
 /**
+ * @param {string} site
+ * @param {string} area
+ */
+const openArea = (site, area) => async (/** @type {import('@playwright/test').Page} */ page) => {
+  await page.goto('/sites');
+  await page.getByRole('link', { name: site, exact: true }).click();
+  await page.getByRole('tab', { name: area }).click();
+  await page.locator('canvas').first().waitFor();
+  await page.getByRole('button', { name: /^cut out circle/ }).click();
+};
+
+/**
  * Opens a job, changes it, and lets somebody else keep another change first.
  * @param {import('@playwright/test').Page} page
  */
@@ -102,9 +114,11 @@ async function importMessy(page) {
 
 /** @type {View[]} */
 const VIEWS = [
-  { name: 'worksheet', size: DESK, open: openJob('Spring feed, lake front') },
+  { name: 'worksheet', size: DESK, open: openJob('Fall feed, lake front, as measured') },
   { name: 'worksheet-phone', size: PHONE, open: openJob('Spring feed, lake front') },
   { name: 'worksheet-phone-night', size: PHONE, scheme: 'dark', open: openJob('School pitch, late spring') },
+  { name: 'site', size: DESK, open: openArea('Lake front', 'Bandstand lawn') },
+  { name: 'site-phone', size: PHONE, open: openArea('Lake front', 'Bandstand lawn') },
   { name: 'jobs', size: DESK, open: (page) => page.goto('/jobs') },
   { name: 'shelf', size: DESK, open: (page) => page.goto('/shelf') },
   { name: 'product', size: DESK, open: openProduct },

@@ -2,7 +2,7 @@ import { isBareNumber } from '../quantities/numbers.ts';
 import { fromSi } from '../quantities/convert.ts';
 import { showExact, showNumber, showQuantity, showWithUncertainty, type Shown } from '../quantities/show.ts';
 import { UNITS, type AreaUnit, type LengthUnit } from '../quantities/units.ts';
-import { operator, term, word, type Working } from '../working/working.ts';
+import { operator, term, word, type Term, type Working } from '../working/working.ts';
 import { MEASURED_BY, type PartTyped } from './parts.ts';
 import { shapeOf } from './shapes.ts';
 import type { SiteAreaReading } from './site.ts';
@@ -44,6 +44,39 @@ export const showLength = (m: number, unit: LengthUnit): Shown => ({
   unit: UNITS[unit].symbol,
 });
 
+/** More parts than these are added up on each side of the line; the list has them one by one. */
+const MOST_TERMS = 8;
+
+interface Sized {
+  readonly part: PartTyped;
+  readonly areaM2: number;
+}
+
+const partTerm = ({ part, areaM2 }: Sized, unit: AreaUnit): Term =>
+  term(`part.${part.id}`, showSize(areaM2, 0, unit), {
+    unrounded: `${partText(part)}, ${part.kind === 'boundary' ? 'from a file' : MEASURED_BY[part.by]}`,
+    origin: part.kind !== 'boundary' && part.by === 'estimate' ? 'estimated' : 'measured',
+  });
+
+/** The parts as they add up: each by itself, or all that adds and all that is cut out. */
+function partsInLine(sized: readonly Sized[], unit: AreaUnit): Working['parts'] {
+  if (sized.length <= MOST_TERMS)
+    return sized.flatMap((each, at) =>
+      (at > 0 || each.part.cut ? [operator(each.part.cut ? '−' : '+')] : ([] as Working['parts'])).concat(
+        partTerm(each, unit),
+      ),
+    );
+  const side = (cut: boolean): Working['parts'] => {
+    const those = sized.filter(({ part }) => part.cut === cut);
+    const sum = those.reduce((total, { areaM2 }) => total + areaM2, 0);
+    const shown = term(cut ? 'cuts' : 'added', showSize(sum, 0, unit), { origin: 'measured' });
+    const told = word(`in ${those.length} ${cut ? 'cut-outs' : 'parts'}`);
+    if (those.length === 0) return [];
+    return cut ? [operator('−'), shown, told] : [shown, told];
+  };
+  return [...side(false), ...side(true)];
+}
+
 /** How an area was measured: each part added or taken off, what buffers hold back, what is left to treat. */
 export function measuredLine(area: SiteAreaTyped, reading: SiteAreaReading): Working {
   const { measured, buffers, treatableM2 } = reading;
@@ -66,14 +99,7 @@ export function measuredLine(area: SiteAreaTyped, reading: SiteAreaReading): Wor
     id: 'measured',
     label: area.hold === 'sum' ? 'Sum sheet: parts add up, wherever they lie' : 'Placed drawing',
     parts: [
-      ...sized.flatMap(({ part, areaM2 }, at) =>
-        (at > 0 || part.cut ? [operator(part.cut ? '−' : '+')] : ([] as Working['parts'])).concat(
-          term(`part.${part.id}`, showSize(areaM2, 0, unit), {
-            unrounded: `${partText(part)}, ${part.kind === 'boundary' ? 'from a file' : MEASURED_BY[part.by]}`,
-            origin: part.kind !== 'boundary' && part.by === 'estimate' ? 'estimated' : 'measured',
-          }),
-        ),
-      ),
+      ...partsInLine(sized, unit),
       ...overlaps,
       operator('='),
       size('area', measured.areaM2, !heldBack),

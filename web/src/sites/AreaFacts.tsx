@@ -1,10 +1,11 @@
 import {
   placeParts,
+  readSiteArea,
   SLOPES,
   SURFACES,
   type AreaUnit,
   type Hold,
-  type SiteAreaReading,
+  type PacesReading,
   type Slope,
   type Surface,
 } from '@steady-scatter/core';
@@ -27,7 +28,7 @@ const TREATED = [
 ] as const;
 
 /** What an area is, besides its size. */
-export function AreaFacts({ area, reading, onChange }: AreaProps & { reading: SiteAreaReading }) {
+export function AreaFacts({ area, paces, onChange }: AreaProps & { paces: PacesReading }) {
   return (
     <Section heading="What it is">
       <Fields>
@@ -54,7 +55,10 @@ export function AreaFacts({ area, reading, onChange }: AreaProps & { reading: Si
           value={area.hold}
           options={HOLDS}
           onChange={(hold) => {
-            const parts = hold === 'placed' ? placeParts(area.parts, reading.measured.parts) : area.parts;
+            const parts =
+              hold === 'placed'
+                ? placeParts(area.parts, readSiteArea(area, paces, '').measured.parts)
+                : area.parts;
             onChange({ ...area, hold, parts }, 'hold');
           }}
         />

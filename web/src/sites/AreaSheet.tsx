@@ -10,7 +10,7 @@ import {
   type SiteAreaTyped,
 } from '@steady-scatter/core';
 import { Trash2 } from 'lucide-react';
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { lazy, Suspense, useDeferredValue, useMemo, useState } from 'react';
 import { FieldErrors } from '../ui/FieldErrors.tsx';
 import { goOnWithEnter } from '../ui/goOnWithEnter.ts';
 import { BigNumber } from '../ui/BigNumber.tsx';
@@ -81,11 +81,17 @@ export function AreaSheet({ area: kept, paces, errorAt, onChange, onRemove, hist
   // While something is dragged the sheet follows it; what is kept changes when it is let go.
   const [dragged, setDragged] = useState<SiteAreaTyped | null>(null);
   const [chosen, setChosen] = useState<string | null>(null);
-  const area = dragged ?? kept;
+  const live = dragged ?? kept;
+  // The drawing follows the finger at once; numbers and fields follow as soon as there is time.
+  const area = useDeferredValue(live);
   const reading = useMemo(() => readSiteArea(area, paces, ''), [area, paces]);
   const line = useMemo(() => measuredLine(area, reading), [area, reading]);
-  const acts = usePartActs({ area: kept, reading, paces, onChange, choose: setChosen });
-  const props = { area, errorAt, onChange };
+  const acts = usePartActs({ area: kept, paces, onChange, choose: setChosen });
+  // What a drag does not change is not drawn anew at each step of it.
+  const props = useMemo(() => ({ area: kept, errorAt, onChange }), [kept, errorAt, onChange]);
+  const facts = useMemo(() => <AreaFacts {...props} paces={paces} />, [props, paces]);
+  const edges = useMemo(() => <EdgesSection {...props} />, [props]);
+  const quick = useMemo(() => <QuickAdd onAdd={acts.addQuick} />, [acts]);
   const names = Object.fromEntries(
     line.parts.flatMap((part) => (part.type === 'term' ? [[part.role, 'Part']] : [])),
   );
@@ -109,7 +115,7 @@ export function AreaSheet({ area: kept, paces, errorAt, onChange, onRemove, hist
           />
         </Box>
         <Section heading="Parts, as you would call them out">
-          <QuickAdd onAdd={acts.addQuick} />
+          {quick}
           <PartList
             area={area}
             reading={reading}
@@ -128,8 +134,8 @@ export function AreaSheet({ area: kept, paces, errorAt, onChange, onRemove, hist
             />
           </Section>
         )}
-        <AreaFacts {...props} reading={reading} />
-        <EdgesSection {...props} />
+        {facts}
+        {edges}
         <RowsSection {...props} rows={reading.rows} />
         <Button variant="ghost" minHeight="44px" marginLeft="-12px" onClick={onRemove}>
           <Trash2 size={18} /> Remove this area
@@ -138,9 +144,9 @@ export function AreaSheet({ area: kept, paces, errorAt, onChange, onRemove, hist
       </Box>
       <Box minWidth={0} order={{ base: 1, lg: 2 }} position={{ lg: 'sticky' }} top="12px">
         <Answer area={area} reading={reading} />
-        <Suspense fallback={<Box height={{ base: '300px', lg: '470px' }} />}>
+        <Suspense fallback={<Box height={{ base: '300px', lg: '425px' }} />}>
           <AreaDrawing
-            area={area}
+            area={live}
             reading={reading}
             paces={paces}
             chosen={chosen}

@@ -153,6 +153,7 @@ export default function ImportSection({ site, onTake }: Props) {
                       type="checkbox"
                       width="22px"
                       height="22px"
+                      flexShrink={0}
                       accentColor="act"
                       checked={!left.has(at)}
                       onChange={() =>

@@ -32,22 +32,34 @@ const Row = chakra('button', {
   },
 });
 
-interface LineProps {
+interface RowProps {
   part: PartTyped;
+  at: number;
   size: string;
   isOpen: boolean;
-  onToggle(id: string | null): void;
-  onRemove(id: string): void;
+  isPlaced: boolean;
+  errorAt(path: string): InputError | undefined;
+  acts: PartActs;
+  onChoose(id: string | null): void;
 }
 
-/** A part as one line: what it is and how big; a drag of one part leaves the others as they are. */
-const PartLine = memo(
-  function PartLine({ part, size, isOpen, onToggle, onRemove }: LineProps) {
-    const Sign = part.cut ? Minus : Plus;
-    const text = partText(part);
-    return (
+/** A part as one line, what it is and how big; open, with its lengths. A drag of one part leaves the others as they are. */
+const PartRow = memo(function PartRow({
+  part,
+  at,
+  size,
+  isOpen,
+  isPlaced,
+  errorAt,
+  acts,
+  onChoose,
+}: RowProps) {
+  const Sign = part.cut ? Minus : Plus;
+  const text = partText(part);
+  return (
+    <Box as="li" borderBottomWidth="1px" borderColor="line">
       <Box display="flex" alignItems="center">
-        <Row type="button" aria-expanded={isOpen} onClick={() => onToggle(isOpen ? null : part.id)}>
+        <Row type="button" aria-expanded={isOpen} onClick={() => onChoose(isOpen ? null : part.id)}>
           <Sign size={16} aria-label={part.cut ? 'cut out' : 'added'} />
           <chakra.span flex={1} overflowWrap="anywhere">
             {text}
@@ -62,15 +74,23 @@ const PartLine = memo(
           color="ink.soft"
           minWidth="44px"
           minHeight="44px"
-          onClick={() => onRemove(part.id)}
+          onClick={() => acts.remove(part.id)}
         >
           <Trash2 size={18} />
         </IconButton>
       </Box>
-    );
-  },
-  (a, b) => a.part === b.part && a.size === b.size && a.isOpen === b.isOpen,
-);
+      {isOpen && (
+        <PartFields
+          part={part}
+          isPlaced={isPlaced}
+          errorAt={(path) => errorAt(`parts.${at}.${path}`)}
+          onChange={acts.set}
+        />
+      )}
+      <FieldErrors error={errorAt(`parts.${at}`)} typed="" />
+    </Box>
+  );
+});
 
 interface Props {
   area: SiteAreaTyped;
@@ -92,24 +112,17 @@ export function PartList({ area, reading, chosen, errorAt, acts, onChoose }: Pro
   return (
     <Box as="ul" listStyleType="none" aria-label="Parts">
       {area.parts.map((part, at) => (
-        <Box as="li" key={part.id} borderBottomWidth="1px" borderColor="line">
-          <PartLine
-            part={part}
-            size={sizeOf(at)}
-            isOpen={part.id === chosen}
-            onToggle={onChoose}
-            onRemove={acts.remove}
-          />
-          {part.id === chosen && (
-            <PartFields
-              part={part}
-              isPlaced={area.hold === 'placed'}
-              errorAt={(path) => errorAt(`parts.${at}.${path}`)}
-              onChange={acts.set}
-            />
-          )}
-          <FieldErrors error={errorAt(`parts.${at}`)} typed="" />
-        </Box>
+        <PartRow
+          key={part.id}
+          part={part}
+          at={at}
+          size={sizeOf(at)}
+          isOpen={part.id === chosen}
+          isPlaced={area.hold === 'placed'}
+          errorAt={errorAt}
+          acts={acts}
+          onChoose={onChoose}
+        />
       ))}
     </Box>
   );

@@ -3,20 +3,22 @@ import {
   lengthUnitFor,
   MOST_PARTS,
   placeFor,
+  readSiteArea,
   snapStepM,
   type LengthUnit,
   type PacesReading,
   type PartTyped,
   type QuickPart,
-  type SiteAreaReading,
   type SiteAreaTyped,
 } from '@steady-scatter/core';
 import { v7 as newId } from 'uuid';
+import { useMemo } from 'react';
 import { useNotices } from '../ui/notices.tsx';
+
+type Notices = ReturnType<typeof useNotices>;
 
 interface Wanted {
   area: SiteAreaTyped;
-  reading: SiteAreaReading;
   paces: PacesReading;
   onChange(area: SiteAreaTyped, about: string): void;
   choose(id: string | null): void;
@@ -39,8 +41,7 @@ function likeLast(area: SiteAreaTyped): { unit: LengthUnit; by: 'tape' | 'wheel'
   return { unit: lengthUnitFor(area.shownIn), by: 'tape' };
 }
 
-export function usePartActs({ area, reading, onChange, choose }: Wanted): PartActs {
-  const notices = useNotices();
+const partActs = ({ area, paces, onChange, choose }: Wanted, notices: Notices): PartActs => {
   const withParts = (parts: readonly PartTyped[]): SiteAreaTyped => ({ ...area, parts });
   return {
     addQuick({ kind, cut, lengths }) {
@@ -50,7 +51,7 @@ export function usePartActs({ area, reading, onChange, choose }: Wanted): PartAc
       }
       const { unit, by } = likeLast(area);
       const id = newId();
-      const { x, y } = placeFor(cut, reading.measured.ground);
+      const { x, y } = placeFor(cut, readSiteArea(area, paces, '').measured.ground);
       onChange(
         withParts([...area.parts, { ...blankPart(kind, unit, id), cut, lengths, by, at: { x, y, turn: 0 } }]),
         '',
@@ -74,4 +75,13 @@ export function usePartActs({ area, reading, onChange, choose }: Wanted): PartAc
       onChange(withParts(area.parts.map((old) => (old.id === id ? { ...old, at } : old))), `${id}.nudge`);
     },
   };
+};
+
+/** The acts stay the same while a part is dragged, so that what does not change is not drawn anew. */
+export function usePartActs({ area, paces, onChange, choose }: Wanted): PartActs {
+  const notices = useNotices();
+  return useMemo(
+    () => partActs({ area, paces, onChange, choose }, notices),
+    [area, paces, onChange, choose, notices],
+  );
 }

@@ -2,6 +2,7 @@ import { Box, Button } from '@chakra-ui/react';
 import {
   draggedLengths,
   handlesOf,
+  readPart,
   lengthUnitFor,
   partText,
   snapMove,
@@ -18,6 +19,7 @@ import { useEffect, useId, useMemo, useRef, useState, type KeyboardEvent } from 
 import { Circle, Label, Layer, Line, Shape, Stage, Tag, Text } from 'react-konva';
 import { ActButton } from '../../ui/ActButton.tsx';
 import { saveFile } from '../../ui/saveFile.ts';
+import { useStable } from '../../ui/useStable.ts';
 import { dimensionsOf } from '../dimensions.ts';
 import { drawnOutlines } from '../drawnOutlines.ts';
 import { planSvg } from '../plan/planSvg.ts';
@@ -28,6 +30,7 @@ import { stillFits, toCanvas, toGround, viewOf, type View } from './view.ts';
 
 interface Props {
   area: SiteAreaTyped;
+  /** What the area comes to; may be a step behind while something is dragged. */
   reading: SiteAreaReading;
   paces: PacesReading;
   chosen: string | null;
@@ -40,7 +43,7 @@ interface Props {
   onNudge(id: string, by: { x: number; y: number; turn: number }): void;
 }
 
-const HEIGHT = { phone: 300, desk: 470 };
+const HEIGHT = { phone: 300, desk: 425 };
 /** More parts than these show their dimensions only when chosen. */
 const MOST_WITH_DIMENSIONS = 8;
 const MOST_HANDLES = 120;
@@ -98,9 +101,11 @@ export default function AreaDrawing(props: Props) {
   const helpId = useId();
   /** Where parts of a sum sheet are drawn while one is dragged: none may move away under a finger. */
   const [held, setHeld] = useState<readonly Point[] | null>(null);
+  /** A point is dragged: what can be pressed of the parts need not be worked out meanwhile. */
+  const [isSizing, setSizing] = useState(false);
   const [snaps, setSnaps] = useState(true);
   const isPlaced = area.hold === 'placed';
-  const { parts } = reading.measured;
+  const parts = useMemo(() => area.parts.map((each) => readPart(each, paces, '')), [area.parts, paces]);
   const { outlines, offsets } = useMemo(
     () => drawnOutlines(parts, area.hold, held),
     [parts, area.hold, held],
@@ -110,7 +115,7 @@ export default function AreaDrawing(props: Props) {
   /** Where a part was when its drag began. */
   const start = useRef<{ x: number; y: number } | null>(null);
 
-  function onMove(id: string, by: Point, isEnd: boolean) {
+  const onMove = useStable((id: string, by: Point, isEnd: boolean) => {
     const at = area.parts.findIndex((part) => part.id === id);
     const part = area.parts[at];
     if (!part) return;
@@ -128,7 +133,7 @@ export default function AreaDrawing(props: Props) {
       start.current = null;
       onDrop(moved, '');
     } else onDrag(moved);
-  }
+  });
 
   const index = area.parts.findIndex((part) => part.id === chosen);
   const part = area.parts[index];
@@ -147,6 +152,7 @@ export default function AreaDrawing(props: Props) {
     const handle = handles[nth];
     if (!part || part.kind === 'boundary' || !handle) return;
     setHeld(isEnd ? null : offsets);
+    setSizing(!isEnd);
     const ground = toGround(view, canvas);
     const local = rotate(
       { x: ground.x - shift.x - part.at.x, y: ground.y - shift.y - part.at.y },
@@ -208,16 +214,18 @@ export default function AreaDrawing(props: Props) {
           >
             <Layer listening={false}>
               <Grid view={view} width={width} height={height} unit={unit} ink={ink} hasNorth={isPlaced} />
+            </Layer>
+            <Layer listening={!isSizing}>
               {isPlaced && (
                 <Shape
                   sceneFunc={tracePath(reading.measured.ground, view)}
                   fillRule="evenodd"
                   fill={ink.act}
                   opacity={0.18}
+                  listening={false}
+                  perfectDrawEnabled={false}
                 />
               )}
-            </Layer>
-            <Layer>
               {area.parts.map((each, at) => (
                 <PartShape
                   key={each.id}

@@ -1,5 +1,5 @@
 import { UNITS, type LengthUnit } from '@steady-scatter/core';
-import { Fragment } from 'react';
+import { Fragment, memo } from 'react';
 import { Arrow, Line, Rect, Text } from 'react-konva';
 import { FIGURES, type Ink } from './useInk.ts';
 import { niceStep, type View } from './view.ts';
@@ -24,7 +24,7 @@ function stepsIn(from: number, length: number, step: number): number[] {
 }
 
 /** A plain scaled grid with a scale bar, and north where there is one. */
-export function Grid({ view, width, height, unit, ink, hasNorth }: Props) {
+export const Grid = memo(function Grid({ view, width, height, unit, ink, hasNorth }: Props) {
   const unitPx = view.scale * UNITS[unit].toSi;
   const step = niceStep(26 / unitPx);
   const bar = niceStep(70 / unitPx);
@@ -74,4 +74,4 @@ export function Grid({ view, width, height, unit, ink, hasNorth }: Props) {
       )}
     </>
   );
-}
+});

@@ -86,6 +86,7 @@ export const PartShape = memo(
         strokeWidth={isChosen ? 3.5 : 2}
         dash={isWrong ? [3, 5] : part.cut ? [8, 5] : []}
         hitStrokeWidth={14}
+        perfectDrawEnabled={false}
         draggable={canMove}
         onClick={() => onChoose(part.id)}
         onTap={() => onChoose(part.id)}
