@@ -252,7 +252,7 @@ test('areas chosen on a sheet bring their size and band, and tell when they were
 
 test('the order for a plan: stock off first, rounded up once', async ({ page }) => {
   await page.goto('/jobs');
-  await page.getByRole('link', { name: 'Fall feed, lake front, as measured' }).click();
+  await page.getByRole('link', { name: 'Lake front, September feed' }).click();
   const line = () => lineText(page, 'What to buy');
   await page.getByLabel('Packages in stock').fill('0.2');
   await page.getByLabel('Price of a package').fill('40');

@@ -114,7 +114,7 @@ async function importMessy(page) {
 
 /** @type {View[]} */
 const VIEWS = [
-  { name: 'worksheet', size: DESK, open: openJob('Fall feed, lake front, as measured') },
+  { name: 'worksheet', size: DESK, open: openJob('Lake front, September feed') },
   { name: 'worksheet-phone', size: PHONE, open: openJob('Spring feed, lake front') },
   { name: 'worksheet-phone-night', size: PHONE, scheme: 'dark', open: openJob('School pitch, late spring') },
   { name: 'site', size: DESK, open: openArea('Lake front', 'Bandstand lawn') },

@@ -230,7 +230,7 @@ function OrderSection() {
   if (!order) return null;
   const { stock, price } = worksheet.product;
   return (
-    <Section heading={answer.lines.order.label}>
+    <Section heading={answer.lines.order.label} noPrint={stock === ''}>
       <WorkingLine
         working={answer.lines.order}
         names={{ 'order.exact': 'Packages for all the ground', 'order.cost': 'Cost' }}
