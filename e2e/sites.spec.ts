@@ -111,7 +111,19 @@ test('a vertex is dragged, and what is typed follows; what cannot be is drawn an
   await page.keyboard.press('Control+Z');
   await expect(page.getByLabel('Length', { exact: true })).toHaveValue('30');
 
-  await page.getByLabel('Shape').selectOption('three-sides');
+  await page.getByLabel('Add a shape').selectOption('polygon');
+  await expect(page.getByLabel('X 3')).toHaveValue('10');
+  const [, , far] = await handles(page);
+  await page.mouse.move(far!.x, far!.y);
+  await page.mouse.down();
+  await page.mouse.move(far!.x + 20, far!.y - 30, { steps: 4 });
+  await page.mouse.up();
+  await expect(page.getByLabel('X 3')).not.toHaveValue('10');
+  await expect(page.getByLabel('Y 3')).not.toHaveValue('10');
+  await page.getByRole('button', { name: /^Remove corners/ }).click();
+
+  await page.getByRole('button', { name: /^added 30 × 20 ft/ }).click();
+  await page.getByLabel('Shape', { exact: true }).selectOption('three-sides');
   await page.getByLabel('Side a').fill('30');
   await page.getByLabel('Side b').fill('12');
   await page.getByLabel('Side c').fill('9');

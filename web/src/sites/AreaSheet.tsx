@@ -91,7 +91,7 @@ export function AreaSheet({ area: kept, paces, errorAt, onChange, onRemove, hist
   const props = useMemo(() => ({ area: kept, errorAt, onChange }), [kept, errorAt, onChange]);
   const facts = useMemo(() => <AreaFacts {...props} paces={paces} />, [props, paces]);
   const edges = useMemo(() => <EdgesSection {...props} />, [props]);
-  const quick = useMemo(() => <QuickAdd onAdd={acts.addQuick} />, [acts]);
+  const quick = useMemo(() => <QuickAdd onAdd={acts.addQuick} onShape={acts.addShape} />, [acts]);
   const names = Object.fromEntries(
     line.parts.flatMap((part) => (part.type === 'term' ? [[part.role, 'Part']] : [])),
   );

@@ -1,5 +1,13 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
-import { attempt, readQuickPart, type InputError, type QuickPart } from '@steady-scatter/core';
+import {
+  attempt,
+  readQuickPart,
+  SHAPE_KINDS,
+  shapeOf,
+  type InputError,
+  type QuickPart,
+  type ShapeKind,
+} from '@steady-scatter/core';
 import { useId, useState } from 'react';
 import { useActs } from '../acts/ActsProvider.tsx';
 import { errorId, FieldErrors } from '../ui/FieldErrors.tsx';
@@ -9,8 +17,18 @@ const Input = chakra('input', {
   base: { ...fieldBox, flex: 1, minWidth: 0, minHeight: { base: '56px', md: '44px' } },
 });
 
+const Shapes = chakra('select', {
+  base: { ...fieldBox, width: '124px', minHeight: { base: '56px', md: '44px' } },
+});
+
 /** One line to call parts out in: type, Enter, type the next. */
-export function QuickAdd({ onAdd }: { onAdd(part: QuickPart): void }) {
+export function QuickAdd({
+  onAdd,
+  onShape,
+}: {
+  onAdd(part: QuickPart): void;
+  onShape(kind: ShapeKind): void;
+}) {
   const id = useId();
   const [typed, setTyped] = useState('');
   const [error, setError] = useState<InputError | undefined>();
@@ -53,6 +71,20 @@ export function QuickAdd({ onAdd }: { onAdd(part: QuickPart): void }) {
         <Button minHeight={{ base: '56px', md: '44px' }} onClick={add}>
           Add
         </Button>
+        <Shapes
+          aria-label="Add a shape"
+          value=""
+          onChange={(event) => onShape(event.target.value as ShapeKind)}
+        >
+          <option value="" disabled>
+            or a shape …
+          </option>
+          {SHAPE_KINDS.map((kind) => (
+            <option key={kind} value={kind}>
+              {shapeOf(kind).words}
+            </option>
+          ))}
+        </Shapes>
       </Box>
       <FieldErrors error={error} typed={typed} />
     </Box>

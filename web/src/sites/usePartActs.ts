@@ -9,6 +9,7 @@ import {
   type PacesReading,
   type PartTyped,
   type QuickPart,
+  type ShapeKind,
   type SiteAreaTyped,
 } from '@steady-scatter/core';
 import { v7 as newId } from 'uuid';
@@ -28,11 +29,15 @@ interface Wanted {
 export interface PartActs {
   /** Adds a part that was called out; says why when there are too many. */
   addQuick(called: QuickPart): void;
+  /** Adds a shape to be filled in; corners on a drawing begin with a square to drag. */
+  addShape(kind: ShapeKind): void;
   set(part: PartTyped, about: string): void;
   remove(id: string): void;
   /** Moves or turns a part by steps. */
   nudge(id: string, by: { x: number; y: number; turn: number }): void;
 }
+
+const SQUARE = ['0', '0', '10', '0', '10', '10', '0', '10'];
 
 /** A new part is measured the way the last one was. */
 function likeLast(area: SiteAreaTyped): { unit: LengthUnit; by: 'tape' | 'wheel' | 'paces' | 'estimate' } {
@@ -43,21 +48,21 @@ function likeLast(area: SiteAreaTyped): { unit: LengthUnit; by: 'tape' | 'wheel'
 
 const partActs = ({ area, paces, onChange, choose }: Wanted, notices: Notices): PartActs => {
   const withParts = (parts: readonly PartTyped[]): SiteAreaTyped => ({ ...area, parts });
+  const add = (kind: ShapeKind, cut: boolean, lengths: readonly string[]) => {
+    if (area.parts.length >= MOST_PARTS) {
+      notices.tell(`An area holds ${MOST_PARTS} parts. Measure the rest as another area.`);
+      return;
+    }
+    const { unit, by } = likeLast(area);
+    const id = newId();
+    const { x, y } = placeFor(cut, readSiteArea(area, paces, '').measured.ground);
+    const part = { ...blankPart(kind, unit, id), cut, by, at: { x, y, turn: 0 } };
+    onChange(withParts([...area.parts, lengths.length > 0 ? { ...part, lengths } : part]), '');
+    choose(id);
+  };
   return {
-    addQuick({ kind, cut, lengths }) {
-      if (area.parts.length >= MOST_PARTS) {
-        notices.tell(`An area holds ${MOST_PARTS} parts. Measure the rest as another area.`);
-        return;
-      }
-      const { unit, by } = likeLast(area);
-      const id = newId();
-      const { x, y } = placeFor(cut, readSiteArea(area, paces, '').measured.ground);
-      onChange(
-        withParts([...area.parts, { ...blankPart(kind, unit, id), cut, lengths, by, at: { x, y, turn: 0 } }]),
-        '',
-      );
-      choose(id);
-    },
+    addQuick: ({ kind, cut, lengths }) => add(kind, cut, lengths),
+    addShape: (kind) => add(kind, false, kind === 'polygon' ? SQUARE : []),
     set: (part, about) =>
       onChange(withParts(area.parts.map((old) => (old.id === part.id ? part : old))), `${part.id}.${about}`),
     remove(id) {
