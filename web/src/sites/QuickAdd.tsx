@@ -14,11 +14,16 @@ import { errorId, FieldErrors } from '../ui/FieldErrors.tsx';
 import { fieldBox } from '../ui/fieldBox.ts';
 
 const Input = chakra('input', {
-  base: { ...fieldBox, flex: 1, minWidth: 0, minHeight: { base: '56px', md: '44px' } },
+  base: { ...fieldBox, flex: '1 1 200px', minWidth: 0, minHeight: { base: '56px', md: '44px' } },
 });
 
 const Shapes = chakra('select', {
-  base: { ...fieldBox, width: '124px', minHeight: { base: '56px', md: '44px' } },
+  base: {
+    ...fieldBox,
+    width: { base: '100%', md: '146px' },
+    flexShrink: 0,
+    minHeight: { base: '56px', md: '44px' },
+  },
 });
 
 /** One line to call parts out in: type, Enter, type the next. */
@@ -49,7 +54,7 @@ export function QuickAdd({
   };
   return (
     <Box data-noprint marginBottom="10px">
-      <Box display="flex" gap="8px">
+      <Box display="flex" gap="8px" flexWrap={{ base: 'wrap', md: 'nowrap' }}>
         <Input
           id={id}
           aria-label="Call out a part"

@@ -84,6 +84,8 @@ const withPart = (area: SiteAreaTyped, part: PartTyped): SiteAreaTyped => ({
   parts: area.parts.map((old) => (old.id === part.id ? part : old)),
 });
 
+const isRound = ({ kind }: PartTyped): boolean => ['circle', 'half-circle', 'ellipse', 'ring'].includes(kind);
+
 const NUDGES: Readonly<Record<string, { x: number; y: number; turn: number }>> = {
   ArrowLeft: { x: -1, y: 0, turn: 0 },
   ArrowRight: { x: 1, y: 0, turn: 0 },
@@ -184,9 +186,10 @@ export default function AreaDrawing(props: Props) {
     part && area.edges.some((edge) => edge.along === 'side') && (outlines[index]?.[0]?.length ?? 0) <= 60;
   const shownDimensions = area.parts
     .flatMap((each, at) =>
-      at === index || area.parts.length <= MOST_WITH_DIMENSIONS
-        ? dimensionsOf(each, outlines[at]?.[0] ?? [], unit)
-        : [],
+      // The yellow point of a chosen curve stands where its width would be written.
+      (at === index && isRound(each)) || (at !== index && area.parts.length > MOST_WITH_DIMENSIONS)
+        ? []
+        : dimensionsOf(each, outlines[at]?.[0] ?? [], unit),
     )
     .filter(({ text, lengthM }) => lengthM * view.scale > text.length * 5.2);
   return (
