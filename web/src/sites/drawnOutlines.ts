@@ -1,6 +1,10 @@
-import { layOut, type Hold, type Outline, type PartReading, type Point } from '@steady-scatter/core';
+import { layOut, type Buffers, type Hold, type Outline, type PartReading, type Point, type SiteAreaTyped } from '@steady-scatter/core'; // prettier-ignore
 
 const STILL: Point = { x: 0, y: 0 };
+
+/** An outline as far from its place as its part is drawn. */
+export const moved = (outline: Outline, { x: right, y: up }: Point = STILL): Outline[number][] =>
+  outline.map(({ x, y }) => ({ x: x + right, y: y + up }));
 
 /**
  * Where parts are drawn: where they lie, or beside each other on a sum sheet. `offsets` says how far each was moved for it.
@@ -13,9 +17,17 @@ export function drawnOutlines(
   held: readonly Point[] | null = null,
 ): { outlines: Outline[][]; offsets: readonly Point[] } {
   const offsets = held ?? (hold === 'placed' ? parts.map(() => STILL) : layOut(parts));
-  const outlines = parts.map((part, at) => {
-    const { x: right, y: up } = offsets[at] ?? STILL;
-    return part.outlines.map((outline) => outline.map(({ x, y }) => ({ x: x + right, y: y + up })));
-  });
+  const outlines = parts.map((part, at) => part.outlines.map((outline) => moved(outline, offsets[at])));
   return { outlines, offsets };
+}
+
+/** What buffers hold back, where it is drawn; nothing on a sum sheet of several parts, each of which would have its own. */
+export function drawnBuffers(
+  { parts, hold }: SiteAreaTyped,
+  { ground }: Buffers,
+  offsets: readonly Point[],
+): readonly Outline[] {
+  const added = parts.filter(({ cut }) => !cut).length;
+  if (hold === 'sum' && added !== 1) return [];
+  return ground.map((outline) => moved(outline, offsets[parts.findIndex(({ cut }) => !cut)]));
 }

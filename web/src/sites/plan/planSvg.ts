@@ -8,7 +8,7 @@ import {
   type SiteAreaTyped,
 } from '@steady-scatter/core';
 import { dimensionsOf } from '../dimensions.ts';
-import { drawnOutlines } from '../drawnOutlines.ts';
+import { drawnBuffers, drawnOutlines } from '../drawnOutlines.ts';
 import { niceStep } from '../drawing/view.ts';
 
 /** Scales that people hold a ruler to. */
@@ -41,7 +41,7 @@ export function planSvg(
   heightMm: number,
   font: string,
 ): Plan | null {
-  const { outlines } = drawnOutlines(measured.parts, area.hold);
+  const { outlines, offsets } = drawnOutlines(measured.parts, area.hold);
   const bounds = boundsOf(outlines.flat(2));
   if (!bounds) return null;
   const { minX, minY, maxX, maxY } = bounds;
@@ -80,14 +80,15 @@ export function planSvg(
         return dimension.isSteep ? text(x - 1, y, dimension.text, 'end') : text(x, y - 0.9, dimension.text);
       }),
   );
+  const heldBack = drawnBuffers(area, buffers, offsets);
   const bar = niceStep(30 / unitMm);
   const foot = heightMm - 5;
   const pieces = [
     `<path d="${gridLines.join('')}" stroke="#cfd6d2" stroke-width="0.12" fill="none"/>`,
     isPlaced ? `<path d="${path(measured.ground)}" fill="#e6efeb" fill-rule="evenodd"/>` : '',
     ...shapes,
-    buffers.ground.length > 0
-      ? `<path d="${path(buffers.ground)}" fill="#1f6f9f" fill-opacity="0.35" fill-rule="evenodd"/>`
+    heldBack.length > 0
+      ? `<path d="${path(heldBack)}" fill="#1f6f9f" fill-opacity="0.35" fill-rule="evenodd"/>`
       : '',
     ...dimensions,
     `<path d="M4 ${mm(foot)}h${mm(bar * unitMm)}v1.4h${mm(-bar * unitMm)}z" fill="#14201c"/>`,

@@ -1,0 +1,74 @@
+import { lengthUnitFor, type Outline, type PartTyped, type SiteAreaTyped } from '@steady-scatter/core';
+import { Label, Tag, Text } from 'react-konva';
+import { dimensionsOf } from '../dimensions.ts';
+import { FIGURES, type Ink } from './useInk.ts';
+import { toCanvas, type View } from './view.ts';
+
+interface Props {
+  area: SiteAreaTyped;
+  outlines: readonly (readonly Outline[])[];
+  /** Index of the chosen part, -1 without one. */
+  chosen: number;
+  view: View;
+  ink: Ink;
+}
+
+/** More parts than these show their dimensions only when chosen. */
+const MOST_PARTS = 8;
+/** More corners than these are not numbered. */
+const MOST_CORNERS = 60;
+/** Narrowest that a letter may stand, px. */
+const LETTER_PX = 5.2;
+
+const isRound = ({ kind }: PartTyped): boolean => ['circle', 'half-circle', 'ellipse', 'ring'].includes(kind);
+
+/** Lengths at their sides. */
+function Dimensions({ area, outlines, chosen, view, ink }: Props) {
+  const unit = lengthUnitFor(area.shownIn);
+  const shown = area.parts.flatMap((part, at) => {
+    // The yellow point of a chosen curve stands where its width would be written.
+    const isHidden = at === chosen ? isRound(part) : area.parts.length > MOST_PARTS;
+    return isHidden ? [] : dimensionsOf(part, outlines[at]?.[0] ?? [], unit);
+  });
+  return shown
+    .filter(({ text, lengthM }) => lengthM * view.scale > text.length * LETTER_PX)
+    .map(({ at, text }) => {
+      const { x, y } = toCanvas(view, at);
+      return (
+        <Label key={`${x},${y}`} x={x} y={y - 10} offsetX={text.length * 3.9}>
+          <Tag fill={ink.paper} cornerRadius={3} opacity={0.86} />
+          <Text text={text} fontSize={15} fontFamily={FIGURES} fill={ink.ink} padding={2} />
+        </Label>
+      );
+    });
+}
+
+/** Corners of the chosen part by their number, where an edge runs from one to another. */
+function CornerNumbers({ area, outlines, chosen, view, ink }: Props) {
+  const corners = outlines[chosen]?.[0] ?? [];
+  if (corners.length > MOST_CORNERS || !area.edges.some(({ along }) => along === 'side')) return null;
+  return corners.map((corner, at) => {
+    const { x, y } = toCanvas(view, corner);
+    return (
+      <Text
+        // oxlint-disable-next-line react/no-array-index-key -- corners are known by their number
+        key={at}
+        x={x + 10}
+        y={y - 22}
+        text={String(at + 1)}
+        fontSize={15}
+        fontStyle="bold"
+        fontFamily={FIGURES}
+        fill={ink.water}
+      />
+    );
+  });
+}
+
+/** What is written on a drawing. */
+export const Labels = (props: Props) => (
+  <>
+    <Dimensions {...props} />
+    <CornerNumbers {...props} />
+  </>
+);
