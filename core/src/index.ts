@@ -8,5 +8,6 @@ export * from './loads/index.ts';
 export * from './mix/index.ts';
 export * from './season/index.ts';
 export * from './shelf/index.ts';
+export * from './testing/index.ts';
 export * from './working/index.ts';
 export * from './worksheet/index.ts';

@@ -81,6 +81,8 @@ export const WORDS = {
     '{typed} is more than 100 t or 100 000 L in one package. Check the number and the unit.',
   'scoop.not-over-tare':
     '{typed} is not more than the empty scoop. The full scoop has to weigh {hint}; the tare is subtracted here.',
+  'test.nothing-out':
+    'Less has to be left than went in, and a full container has to be heavier than the empty one. Check which weighing is which.',
   'name.empty': 'Give it a name, for example {hint}.',
   'mix.no-need': 'Type at least one need above 0, for example 0.9 N.',
   'csv.formula':

@@ -1,36 +1,13 @@
 import { attempt, InputError } from '../errors/InputError.ts';
 import { readNumber } from '../quantities/numbers.ts';
 import { readQuantity } from '../quantities/quantity.ts';
-import { UNITS, type LengthUnit } from '../quantities/units.ts';
+import { lastPlace, lastUnitSi } from '../quantities/resolution.ts';
 import { placed } from './outline.ts';
 import type { PacesReading } from './paces.ts';
 import type { PartReading, ShapeTyped } from './parts.ts';
 import { shapeOf, type ShapeKind } from './shapes.ts';
 
 const DEFAULT_ESTIMATE = 0.2;
-
-const VULGAR: readonly (readonly [RegExp, number])[] = [[/[½]/, 2], [/[¼¾]/, 4], [/[⅓⅔]/, 3], [/[⅛⅜⅝⅞]/, 8]]; // prettier-ignore
-
-/**
- * The place of the last digit typed, in the unit of the last part: 1 ft for "62 ft", 0.1 m for "18.4 m", 1 in for 62' 6", half
- * a pace for "7½".
- */
-function resolutionM(typed: string, unitM: number): number {
-  const parts = /\d\/(\d+)\D*$/.exec(typed)?.[1] ?? VULGAR.find(([sign]) => sign.test(typed))?.[1];
-  if (parts !== undefined) return unitM / Number(parts);
-  const last = /(\d+)(?:\.(\d+))?\D*$/.exec(typed);
-  return 10 ** -(last?.[2]?.length ?? 0) * unitM;
-}
-
-/** The size of the unit that the last number of a text counts in: inches for 62' 6". */
-function lastUnitM(typed: string, unit: LengthUnit): number {
-  const inches = /\d\s*(?:"|''|in\b|inch)/i.test(typed);
-  if (inches) return UNITS.in.toSi;
-  const named = /\d\s*([a-z']+)\s*$/i.exec(typed)?.[1];
-  const found =
-    named && attempt(() => readQuantity(`1 ${named}`, { kind: 'length', bareUnit: null, field: '' })).value;
-  return found ? found.si : UNITS[unit].toSi;
-}
 
 interface Length {
   readonly m: number;
@@ -47,7 +24,7 @@ function readLength(typed: string, at: number, part: ShapeTyped, paces: PacesRea
   const { kind, unit, by } = part;
   if (isAngle(kind, at)) {
     const degrees = readNumber(typed.replace(/°|deg(rees?)?/i, ''), field);
-    const resolution = resolutionM(typed, 1) * (Math.PI / 180);
+    const resolution = lastPlace(typed) * (Math.PI / 180);
     return { m: (degrees * Math.PI) / 180, uM: resolution / Math.sqrt(12), inPaces: false };
   }
   const inPaces = PACES.test(typed) || (by === 'paces' && /^[\d\s.,/½¼¾+-]+$/.test(typed));
@@ -57,14 +34,14 @@ function readLength(typed: string, at: number, part: ShapeTyped, paces: PacesRea
     checkLength(count, kind, at, field);
     return {
       m: count * paces.pace.paceM,
-      uM: (resolutionM(typed, 1) * paces.pace.paceM) / Math.sqrt(12),
+      uM: (lastPlace(typed) * paces.pace.paceM) / Math.sqrt(12),
       inPaces,
     };
   }
   const { si } = readQuantity(typed, { kind: 'length', bareUnit: unit, field });
   checkLength(si, kind, at, field);
   const factor = by === 'wheel' ? paces.wheelFactor : 1;
-  return { m: si * factor, uM: resolutionM(typed, lastUnitM(typed, unit)) / Math.sqrt(12), inPaces };
+  return { m: si * factor, uM: lastPlace(typed) * lastUnitSi(typed, 'length', unit) / Math.sqrt(12), inPaces };
 }
 
 function checkLength(value: number, kind: ShapeKind, at: number, field: string): void {

@@ -1,0 +1,21 @@
+import { netOf, type Reading } from '../uncertainty.ts';
+import { overLength, type TestResult, type Width } from './result.ts';
+
+/** What was caught on a tarp or swept off a smooth floor over a length. Also the tray hung under a drop spreader. */
+export interface Caught {
+  readonly grossKg: Reading;
+  readonly tareKg: Reading;
+  readonly lengthM: Reading;
+  /** Drop spreader: the hopper, or taped ground that was covered evenly. Rotary, all of the throw caught: the pass spacing. */
+  readonly widthM: Width;
+  readonly passes: number;
+}
+
+/**
+ * A catch over a length: `(gross - tare) / (length x width x passes)`.
+ *
+ * @throws InputError test.nothing-out when the full container is not heavier than the empty one
+ * @example caught({ gross 1.92, tare 0.74 kg, over 6 x 4 m }).rateKgPerM2 // 0.0491667
+ */
+export const caught = ({ grossKg, tareKg, lengthM, widthM, passes }: Caught): TestResult =>
+  overLength(netOf(grossKg, tareKg, 'tare'), lengthM, widthM, passes);

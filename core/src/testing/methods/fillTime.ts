@@ -1,0 +1,42 @@
+/** A container that has to fill while the machine goes as far as its content serves. */
+export interface FillTime {
+  readonly targetKgPerM2: number;
+  /** Distance between rows, or pass spacing, m. */
+  readonly spacingM: number;
+  readonly containerKg: number;
+  readonly speedMPerS: number;
+}
+
+/** What the container has to do. */
+export interface FillAim {
+  readonly outputKgPerM: number;
+  /** Length of row that the container serves, m. */
+  readonly servesM: number;
+  /** The time in which it has to fill, s. */
+  readonly fillS: number;
+}
+
+/**
+ * Fill-time: how far a container's content goes at the target, and so in what time it has to fill.
+ *
+ * @example fillAim({ targetKgPerM2: 0.022, spacingM: 1.5, containerKg: 4.6, speedMPerS: 0.9 }) // 0.033 kg/m, 139.39 m, 154.88 s
+ */
+export function fillAim({ targetKgPerM2, spacingM, containerKg, speedMPerS }: FillTime): FillAim {
+  const outputKgPerM = targetKgPerM2 * spacingM;
+  const servesM = containerKg / outputKgPerM;
+  return { outputKgPerM, servesM, fillS: servesM / speedMPerS };
+}
+
+/**
+ * The rate from the time that a container took to fill.
+ *
+ * @param filledS s, above 0
+ * @example rateFromFill({ …, fillS 154.88 }, 142).rateKgPerM2 // 9 % over the target
+ */
+export const rateFromFill = (
+  { containerKg, speedMPerS, spacingM }: Omit<FillTime, 'targetKgPerM2'>,
+  filledS: number,
+): { outputKgPerM: number; rateKgPerM2: number } => {
+  const outputKgPerM = containerKg / (filledS * speedMPerS);
+  return { outputKgPerM, rateKgPerM2: outputKgPerM / spacingM };
+};

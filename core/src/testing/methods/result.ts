@@ -1,0 +1,30 @@
+import { relative, type Net, type Reading } from '../uncertainty.ts';
+
+/** What a dry test comes to. */
+export interface TestResult {
+  /** Product put out on each metre travelled, kg/m. */
+  readonly outputKgPerM: number;
+  readonly rateKgPerM2: number;
+  /** Relative standard uncertainty of the rate from the readings. */
+  readonly uReadings: number;
+  /** What was caught or is gone, kg. */
+  readonly netKg: number;
+}
+
+/** A width: of the hopper or of taped ground it was measured; the pass spacing is chosen and has no reading error. */
+export type Width = Reading;
+
+/**
+ * Output and rate from a net weight over a length: `output = net / (length x runs)`, `rate = output / width`.
+ *
+ * @param runs times that the length was covered, a whole number from 1
+ */
+export function overLength(net: Net, length: Reading, width: Width, runs: number): TestResult {
+  const outputKgPerM = net.si / (length.si * runs);
+  return {
+    outputKgPerM,
+    rateKgPerM2: outputKgPerM / width.si,
+    uReadings: Math.hypot(net.uSi / net.si, relative(length), relative(width)),
+    netKg: net.si,
+  };
+}

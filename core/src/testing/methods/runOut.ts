@@ -1,0 +1,24 @@
+import { netOf, relative, type Reading } from '../uncertainty.ts';
+
+/** A weighed load spread on a known area. */
+export interface RunOut {
+  readonly loadKg: Reading;
+  readonly leftKg: Reading;
+  /** The ground it went on; where it ran out before the end, the ground that was covered. */
+  readonly areaM2: Reading;
+}
+
+/**
+ * Run-out: `(load - left) / area`. There is no output per metre in it until a pass spacing is known.
+ *
+ * @throws InputError test.nothing-out
+ * @example runOut({ 9.0 lb for 900 ft2, 1.25 lb left }).rateKgPerM2 // 8.611111 lb/1000 ft2
+ */
+export function runOut({ loadKg, leftKg, areaM2 }: RunOut): {
+  rateKgPerM2: number;
+  uReadings: number;
+  netKg: number;
+} {
+  const { si, uSi } = netOf(loadKg, leftKg, 'left');
+  return { rateKgPerM2: si / areaM2.si, uReadings: Math.hypot(uSi / si, relative(areaM2)), netKg: si };
+}

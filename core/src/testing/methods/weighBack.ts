@@ -1,0 +1,21 @@
+import { netOf, type Reading } from '../uncertainty.ts';
+import { overLength, type TestResult, type Width } from './result.ts';
+
+/** A strip spread on the ground, the machine weighed before and after. */
+export interface WeighBack {
+  /** Gross or net, both the same way: the tare falls out. */
+  readonly inKg: Reading;
+  readonly leftKg: Reading;
+  readonly lengthM: Reading;
+  readonly widthM: Width;
+  readonly runs: number;
+}
+
+/**
+ * Weigh-back over a strip: `(in - left) / (length x width x runs)`.
+ *
+ * @throws InputError test.nothing-out when the machine did not get lighter
+ * @example weighBack({ in 18.00 lb, left 14.35 lb, over 60 x 9 ft }).rateKgPerM2 // 6.759259 lb/1000 ft2
+ */
+export const weighBack = ({ inKg, leftKg, lengthM, widthM, runs }: WeighBack): TestResult =>
+  overLength(netOf(inKg, leftKg, 'left'), lengthM, widthM, runs);

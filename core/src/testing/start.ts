@@ -1,0 +1,74 @@
+import { settingCurve, type CurvePoint } from './curve.ts';
+
+/** Settings that a label or another chart lists, at a pace; rates in any one unit. */
+export interface Listed {
+  readonly points: readonly { readonly setting: number; readonly rate: number }[];
+  readonly paceMPerS: number;
+}
+
+/** Where to begin while nothing is tested, as openings; null where there is nothing to go by. */
+export interface Starts {
+  /** A third of the way from where product first flows (else from closed) to the widest mark: cautious. */
+  readonly low: number;
+  readonly middle: number;
+  readonly label: number | null;
+}
+
+const curveOf = (points: Listed['points']): CurvePoint[] =>
+  points.map(({ setting, rate }) => ({ x: setting, y: rate, weight: 1 })).toSorted((a, b) => a.x - b.x);
+
+/** The setting that a list gives for a rate: by its curve, or in proportion from closed where it has one line or ends before. */
+function lookUp({ points }: Listed, rate: number, closed: number): number | null {
+  const all = curveOf(points);
+  const solved = all.length > 1 ? settingCurve(all).solve(rate) : null;
+  if (solved !== null) return solved;
+  const [nearest] = all.toSorted((a, b) => Math.abs(a.y - rate) - Math.abs(b.y - rate));
+  return nearest && nearest.y > 0 ? closed + ((nearest.x - closed) * rate) / nearest.y : null;
+}
+
+/**
+ * Where a first test may begin.
+ *
+ * The label's setting is looked up for `target x pace / label's pace`: at half its pace twice as much falls on each metre, so the
+ * setting for half the rate is right.
+ *
+ * @param paceMPerS own pace, m/s, above 0
+ * @example starts([0, 1, …, 30], 0, null, 3.3, 1.2, label).low // 10
+ */
+export function starts(
+  marks: readonly number[],
+  closed: number,
+  firstFlow: number | null,
+  target: number,
+  paceMPerS: number,
+  label: Listed | null,
+): Starts {
+  const widest = marks.at(-1) ?? closed;
+  const from = firstFlow ?? closed;
+  return {
+    low: from + (widest - from) / 3,
+    middle: (closed + widest) / 2,
+    label: label && lookUp(label, (target * paceMPerS) / label.paceMPerS, closed),
+  };
+}
+
+/**
+ * The setting by the shape of another product's chart: its curve scaled by one test here.
+ *
+ * @param other that product's chart on this machine
+ * @param test one test with this product
+ * @returns null where the other chart says nothing of the test's setting, or nothing of what is wanted
+ * @example fromShape(chart, { setting: 6, rate: 3.1 }, 4.2)
+ */
+export function fromShape(
+  other: Listed,
+  test: { readonly setting: number; readonly rate: number },
+  target: number,
+): number | null {
+  const points = curveOf(other.points);
+  if (points.length < 2) return null;
+  const curve = settingCurve(points);
+  if (test.setting < curve.from || test.setting > curve.to || test.rate <= 0) return null;
+  const there = curve.at(test.setting);
+  return there > 0 ? curve.solve((target * there) / test.rate) : null;
+}
