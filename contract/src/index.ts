@@ -1,5 +1,13 @@
 // Contract: the only description of the wire. Zod schemas and the route table; types are inferred from them.
 // Wrong input is described by core's own sentences, each at its field.
+export {
+  calibration,
+  calibrationTyped,
+  calibrationWrite,
+  type Calibration,
+  type CalibrationWrite,
+} from './calibrations.ts';
+export { rig, rigTyped, rigWrite, type Rig, type RigWrite } from './rigs.ts';
 export { job, jobSummary, jobWrite, type Job, type JobSummary, type JobWrite } from './jobs.ts';
 export { openApi, openApiPath } from './openapi.ts';
 export { fieldProblem, problem, type FieldProblem, type Problem } from './problem.ts';

@@ -1,8 +1,10 @@
 import * as z from 'zod';
+import { calibration, calibrationWrite } from './calibrations.ts';
 import { job, jobSummary, jobWrite } from './jobs.ts';
 import { keptRoutes, none, nothing } from './kept.ts';
 import { product, productBatch, productIds, productWrite } from './products.ts';
 import type { Route } from './route.ts';
+import { rig, rigWrite } from './rigs.ts';
 import { ruleSet, ruleSetWrite } from './ruleSets.ts';
 import { site, siteWrite } from './sites.ts';
 import { soilTest, soilTestWrite } from './soilTests.ts';
@@ -58,6 +60,19 @@ export const ROUTES = {
   ...keptRoutes(
     { one: 'Site', many: 'Sites', path: '/api/sites', words: { one: 'site', many: 'sites' } },
     { wire: site, listed: site, write: siteWrite },
+  ),
+  ...keptRoutes(
+    { one: 'Rig', many: 'Rigs', path: '/api/rigs', words: { one: 'machine', many: 'machines' } },
+    { wire: rig, listed: rig, write: rigWrite },
+  ),
+  ...keptRoutes(
+    {
+      one: 'Calibration',
+      many: 'Calibrations',
+      path: '/api/calibrations',
+      words: { one: 'calibration', many: 'calibrations' },
+    },
+    { wire: calibration, listed: calibration, write: calibrationWrite },
   ),
   ...keptRoutes(
     {

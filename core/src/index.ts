@@ -6,6 +6,7 @@ export * from './need/index.ts';
 export * from './ground/index.ts';
 export * from './loads/index.ts';
 export * from './mix/index.ts';
+export * from './rigs/index.ts';
 export * from './season/index.ts';
 export * from './shelf/index.ts';
 export * from './testing/index.ts';

@@ -83,6 +83,13 @@ export const WORDS = {
     '{typed} is not more than the empty scoop. The full scoop has to weigh {hint}; the tare is subtracted here.',
   'test.nothing-out':
     'Less has to be left than went in, and a full container has to be heavier than the empty one. Check which weighing is which.',
+  'test.too-much':
+    'That is more than 5 kg on each m², which no spreader puts down. Check the units of the weighings and the lengths.',
+  'scale.numbers':
+    'The last mark has to be above the first, with a step between them and at most {most} marks.',
+  'scale.letters': 'The marks have to run from one letter to a later one, for example A to M.',
+  'scale.twice': 'Two marks have the same name. Give each its own.',
+  'scale.mark': 'There is no mark {typed} on this scale; it runs from {first} to {last}.',
   'name.empty': 'Give it a name, for example {hint}.',
   'mix.no-need': 'Type at least one need above 0, for example 0.9 N.',
   'csv.formula':

@@ -41,7 +41,11 @@ function readLength(typed: string, at: number, part: ShapeTyped, paces: PacesRea
   const { si } = readQuantity(typed, { kind: 'length', bareUnit: unit, field });
   checkLength(si, kind, at, field);
   const factor = by === 'wheel' ? paces.wheelFactor : 1;
-  return { m: si * factor, uM: lastPlace(typed) * lastUnitSi(typed, 'length', unit) / Math.sqrt(12), inPaces };
+  return {
+    m: si * factor,
+    uM: (lastPlace(typed) * lastUnitSi(typed, 'length', unit)) / Math.sqrt(12),
+    inPaces,
+  };
 }
 
 function checkLength(value: number, kind: ShapeKind, at: number, field: string): void {

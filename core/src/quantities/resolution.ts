@@ -25,8 +25,7 @@ export function lastPlace(typed: string): number {
 export function lastUnitSi(typed: string, kind: Kind, bareUnit: UnitId): number {
   if (kind === 'length' && /\d\s*(?:"|''|in\b|inch)/i.test(typed)) return UNITS.in.toSi;
   const named = /\d\s*([a-z']+)\s*$/i.exec(typed)?.[1];
-  const found =
-    named && attempt(() => readQuantity(`1 ${named}`, { kind, bareUnit: null, field: '' })).value;
+  const found = named && attempt(() => readQuantity(`1 ${named}`, { kind, bareUnit: null, field: '' })).value;
   return found ? found.si : UNITS[bareUnit].toSi;
 }
 

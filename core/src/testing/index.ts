@@ -22,6 +22,23 @@ export {
   type Wanted,
 } from './advise.ts';
 export { fromShape, starts, type Listed, type Starts } from './start.ts';
+export {
+  METHOD_IDS,
+  METHODS,
+  methodOf,
+  type MethodField,
+  type MethodId,
+  type Worked,
+} from './methodTable.ts';
+export {
+  blankCalibration,
+  blankRun,
+  MOST_RUNS,
+  type CalibrationTyped,
+  type RunTyped,
+  type SignOffTyped,
+} from './calibrationTyped.ts';
+export { readCalibration, type CalibrationReading, type RunReading } from './calibration.ts';
 export type { TestResult, Width } from './methods/result.ts';
 export { weighBack, type WeighBack } from './methods/weighBack.ts';
 export { caught, type Caught } from './methods/caught.ts';

@@ -7,10 +7,11 @@ import { labelCoverage } from './002-label-coverage.ts';
 import { products } from './003-products.ts';
 import { asTyped } from './004-as-typed.ts';
 import { sites } from './005-sites.ts';
+import { rigs } from './006-rigs.ts';
 
 type Migration = RunnableMigration<Sequelize>;
 
-const MIGRATIONS: Migration[] = [crewsAndJobs, labelCoverage, products, asTyped, sites];
+const MIGRATIONS: Migration[] = [crewsAndJobs, labelCoverage, products, asTyped, sites, rigs];
 
 /** Brings the database up to date, or up to one migration by its name; does nothing when it is. */
 export async function migrate(sequelize: Sequelize, to?: string): Promise<void> {

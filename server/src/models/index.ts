@@ -68,6 +68,8 @@ export class ProductRow extends DocumentRow {}
 export class SoilTestRow extends DocumentRow {}
 export class RuleSetRow extends DocumentRow {}
 export class SiteRow extends DocumentRow {}
+export class RigRow extends DocumentRow {}
+export class CalibrationRow extends DocumentRow {}
 
 const { UUID, STRING, INTEGER, DOUBLE, DATEONLY, DATE, BOOLEAN, TEXT } = DataTypes;
 
@@ -125,5 +127,7 @@ export function defineModels(sequelize: Sequelize): void {
   SoilTestRow.init({ ...document }, { sequelize, tableName: 'soilTests' });
   RuleSetRow.init({ ...document }, { sequelize, tableName: 'ruleSets' });
   SiteRow.init({ ...document }, { sequelize, tableName: 'sites' });
+  RigRow.init({ ...document }, { sequelize, tableName: 'rigs' });
+  CalibrationRow.init({ ...document }, { sequelize, tableName: 'calibrations' });
   JobRow.hasMany(JobAreaRow, { as: 'areas', foreignKey: 'jobId' });
 }

@@ -1,6 +1,13 @@
 import { openApi } from '@steady-scatter/contract';
 import { QueryTypes, type Sequelize } from 'sequelize';
-import { productService, ruleSetService, siteService, soilTestService } from '../services/documents.ts';
+import {
+  calibrationService,
+  productService,
+  rigService,
+  ruleSetService,
+  siteService,
+  soilTestService,
+} from '../services/documents.ts';
 import { jobService } from '../services/jobs.ts';
 import type { Versioned } from '../services/versioned.ts';
 import type { Handlers } from './mount.ts';
@@ -55,6 +62,8 @@ export function createHandlers(sequelize: Sequelize): Handlers {
       return undefined;
     },
     ...kept({ one: 'Site', many: 'Sites' }, siteService(sequelize)),
+    ...kept({ one: 'Rig', many: 'Rigs' }, rigService(sequelize)),
+    ...kept({ one: 'Calibration', many: 'Calibrations' }, calibrationService(sequelize)),
     ...kept({ one: 'SoilTest', many: 'SoilTests' }, soilTestService(sequelize)),
     ...kept({ one: 'RuleSet', many: 'RuleSets' }, ruleSetService(sequelize)),
   };

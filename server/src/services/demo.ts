@@ -1,10 +1,34 @@
-import { jobWrite, productWrite, ruleSetWrite, siteWrite, soilTestWrite } from '@steady-scatter/contract';
+import {
+  calibrationWrite,
+  jobWrite,
+  productWrite,
+  rigWrite,
+  ruleSetWrite,
+  siteWrite,
+  soilTestWrite,
+} from '@steady-scatter/contract';
 import type { ModelStatic, Sequelize } from 'sequelize';
 import { z } from 'zod';
 import demo from '../../../demo/tarn-hollow.json' with { type: 'json' };
-import { CrewRow, JobRow, ProductRow, RuleSetRow, SiteRow, SoilTestRow } from '../models/index.ts';
+import {
+  CalibrationRow,
+  CrewRow,
+  JobRow,
+  ProductRow,
+  RigRow,
+  RuleSetRow,
+  SiteRow,
+  SoilTestRow,
+} from '../models/index.ts';
 import { jobService } from './jobs.ts';
-import { productService, ruleSetService, siteService, soilTestService } from './documents.ts';
+import {
+  calibrationService,
+  productService,
+  rigService,
+  ruleSetService,
+  siteService,
+  soilTestService,
+} from './documents.ts';
 import type { Versioned } from './versioned.ts';
 
 const row = z.intersection(z.object({ id: z.uuid() }), z.record(z.string(), z.unknown()));
@@ -12,6 +36,8 @@ const demoShape = z.object({
   crew: z.object({ id: z.uuid(), name: z.string() }),
   products: z.array(row),
   sites: z.array(row),
+  rigs: z.array(row),
+  calibrations: z.array(row),
   soilTests: z.array(row),
   ruleSets: z.array(row),
   jobs: z.array(row),
@@ -40,19 +66,20 @@ async function load<Write>(crewId: string, { model, schema, service, rows }: She
  * stays deleted.
  */
 export async function seedDemo(sequelize: Sequelize): Promise<string> {
-  const { crew, products, sites, soilTests, ruleSets, jobs } = demoShape.parse(demo);
+  const { crew, ...rows } = demoShape.parse(demo);
   if ((await CrewRow.findByPk(crew.id)) === null) await CrewRow.create({ ...crew, isDemo: true });
-  const [shelf, places, soil, rules, list] = [
-    productService(sequelize),
-    siteService(sequelize),
-    soilTestService(sequelize),
-    ruleSetService(sequelize),
-    jobService(sequelize),
-  ];
-  await load(crew.id, { model: ProductRow, schema: productWrite, service: shelf, rows: products });
-  await load(crew.id, { model: SiteRow, schema: siteWrite, service: places, rows: sites });
-  await load(crew.id, { model: SoilTestRow, schema: soilTestWrite, service: soil, rows: soilTests });
-  await load(crew.id, { model: RuleSetRow, schema: ruleSetWrite, service: rules, rows: ruleSets });
-  await load(crew.id, { model: JobRow, schema: jobWrite, service: list, rows: jobs });
+  const shelf = <Write>(
+    model: Shelf<Write>['model'],
+    schema: z.ZodType<Write>,
+    service: Shelf<Write>['service'],
+    kept: Shelf<Write>['rows'],
+  ) => load(crew.id, { model, schema, service, rows: kept });
+  await shelf(ProductRow, productWrite, productService(sequelize), rows.products);
+  await shelf(SiteRow, siteWrite, siteService(sequelize), rows.sites);
+  await shelf(RigRow, rigWrite, rigService(sequelize), rows.rigs);
+  await shelf(CalibrationRow, calibrationWrite, calibrationService(sequelize), rows.calibrations);
+  await shelf(SoilTestRow, soilTestWrite, soilTestService(sequelize), rows.soilTests);
+  await shelf(RuleSetRow, ruleSetWrite, ruleSetService(sequelize), rows.ruleSets);
+  await shelf(JobRow, jobWrite, jobService(sequelize), rows.jobs);
   return crew.id;
 }

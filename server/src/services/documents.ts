@@ -1,12 +1,18 @@
 import { isDeepStrictEqual } from 'node:util';
 import {
+  calibrationTyped,
   productTyped,
+  rigTyped,
   ruleSetTyped,
   siteTyped,
   soilTestTyped,
+  type Calibration,
+  type CalibrationWrite,
   type Product,
   type ProductBatch,
   type ProductWrite,
+  type Rig,
+  type RigWrite,
   type RuleSet,
   type RuleSetWrite,
   type Site,
@@ -14,9 +20,25 @@ import {
   type SoilTest,
   type SoilTestWrite,
 } from '@steady-scatter/contract';
-import { completeProduct, readProduct, readRuleSet, readSite, readSoilTest } from '@steady-scatter/core';
+import {
+  completeProduct,
+  readCalibration,
+  readProduct,
+  readRig,
+  readRuleSet,
+  readSite,
+  readSoilTest,
+} from '@steady-scatter/core';
 import type { ModelStatic, Sequelize } from 'sequelize';
-import { ProductRow, RuleSetRow, SiteRow, SoilTestRow, type DocumentRow } from '../models/index.ts';
+import {
+  CalibrationRow,
+  ProductRow,
+  RigRow,
+  RuleSetRow,
+  SiteRow,
+  SoilTestRow,
+  type DocumentRow,
+} from '../models/index.ts';
 import { transact } from './transact.ts';
 import { versioned, type Versioned } from './versioned.ts';
 
@@ -136,5 +158,30 @@ export const siteService = (sequelize: Sequelize): Versioned<SiteWrite, Site> =>
       const { areas, totals } = readSite(typed);
       const sizes = areas.map(({ id, measured: { areaM2, bandM2 }, treatableM2 }) => ({ id, areaM2, bandM2, treatableM2 })); // prettier-ignore
       return { totals, areas: sizes };
+    },
+  });
+
+export const rigService = (sequelize: Sequelize): Versioned<RigWrite, Rig> =>
+  documentService(sequelize, {
+    what: 'machine',
+    model: RigRow,
+    parse: (kept) => rigTyped.parse(kept),
+    siOf(typed) {
+      const { hopperKg, widthM, paceMPerS } = readRig(typed);
+      return { hopperKg, widthM, paceMPerS };
+    },
+  });
+
+/** Readings are worked out without the machine's scale, which is kept by itself and may change. */
+const NO_SCALE = { marks: [], firstFlow: null, errors: [] };
+
+export const calibrationService = (sequelize: Sequelize): Versioned<CalibrationWrite, Calibration> =>
+  documentService(sequelize, {
+    what: 'calibration',
+    model: CalibrationRow,
+    parse: (kept) => calibrationTyped.parse(kept),
+    siOf(typed) {
+      const { targetKgPerM2, widthM, runs } = readCalibration(typed, NO_SCALE, null);
+      return { targetKgPerM2, widthM, runs: runs.map(({ id, worked }) => ({ id, worked })) };
     },
   });

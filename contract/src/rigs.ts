@@ -1,0 +1,43 @@
+import { readRig, RIG_KIND_IDS } from '@steady-scatter/core';
+import * as z from 'zod';
+import { addInputErrors } from './inputIssues.ts';
+import { keptOf, writeOf } from './kept.ts';
+import { lengthUnit, massUnit, typedText as text } from './units.ts';
+
+const lines = z.array(text).max(60).readonly();
+
+/** A machine as typed. */
+export const rigTyped = z
+  .strictObject({
+    name: text,
+    kind: z.enum(RIG_KIND_IDS),
+    control: z.strictObject({
+      name: text,
+      style: z.enum(['numbers', 'letters', 'own']),
+      from: text,
+      to: text,
+      step: text,
+      own: z.string().max(4000),
+      closed: text,
+      firstFlow: text,
+      readAt: text,
+    }),
+    second: z.strictObject({ name: text, setting: text }),
+    hopper: z.strictObject({ size: text, unit: massUnit }),
+    width: z.strictObject({ text, unit: lengthUnit }),
+    pace: z.strictObject({ course: text, unit: lengthUnit, time: text }),
+    before: lines,
+    after: lines,
+    services: z
+      .array(z.strictObject({ id: z.string().max(60), onDay: text, what: text, dueDay: text }))
+      .max(200)
+      .readonly(),
+    notes: z.string().max(4000),
+  })
+  .superRefine((typed, context) => addInputErrors(context, readRig(typed).errors));
+
+export const rigWrite = writeOf(rigTyped);
+export const rig = keptOf(rigTyped);
+
+export type Rig = z.infer<typeof rig>;
+export type RigWrite = z.infer<typeof rigWrite>;

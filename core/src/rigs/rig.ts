@@ -1,0 +1,105 @@
+import { collect } from '../errors/collect.ts';
+import { InputError } from '../errors/InputError.ts';
+import { readPositive } from '../quantities/quantity.ts';
+import type { LengthUnit, MassUnit } from '../quantities/units.ts';
+import { readDay, readName } from '../worksheet/heading.ts';
+import { rigKind, type RigKind } from './kinds.ts';
+import { blankScale, readScale, type ScaleReading, type ScaleTyped } from './scale.ts';
+
+/** What was done to a machine, and when it is due again. */
+export interface ServiceTyped {
+  readonly id: string;
+  readonly onDay: string;
+  readonly what: string;
+  readonly dueDay: string;
+}
+
+/** A machine as typed. */
+export interface RigTyped {
+  readonly name: string;
+  readonly kind: RigKind;
+  /** The control that is tested. */
+  readonly control: ScaleTyped;
+  /** A second one that stays as it is: part of each chart's key. */
+  readonly second: { readonly name: string; readonly setting: string };
+  readonly hopper: { readonly size: string; readonly unit: MassUnit };
+  /** Hopper width of a drop spreader, usual pass spacing of a rotary, row spacing of a row distributor. */
+  readonly width: { readonly text: string; readonly unit: LengthUnit };
+  /** Usual pace: a course and the time for it. */
+  readonly pace: { readonly course: string; readonly unit: LengthUnit; readonly time: string };
+  /** Own additions to what is looked at before use and after it. */
+  readonly before: readonly string[];
+  readonly after: readonly string[];
+  readonly services: readonly ServiceTyped[];
+  readonly notes: string;
+}
+
+export const blankRig = (system: 'us' | 'metric'): RigTyped => {
+  const length = system === 'us' ? 'ft' : 'm';
+  return {
+    name: '',
+    kind: 'push-rotary',
+    control: blankScale(),
+    second: { name: '', setting: '' },
+    hopper: { size: '', unit: system === 'us' ? 'lb' : 'kg' },
+    width: { text: '', unit: length },
+    pace: { course: '', unit: length, time: '' },
+    before: [],
+    after: [],
+    services: [],
+    notes: '',
+  };
+};
+
+export interface RigReading {
+  readonly control: ScaleReading;
+  readonly hopperKg: number | null;
+  readonly widthM: number | null;
+  readonly paceMPerS: number | null;
+  /** Whether the usual pace lies where one walks or drives comfortably. */
+  readonly paceIsUsual: boolean;
+  /** All that is looked at: what the kind asks for, then own additions. */
+  readonly before: readonly string[];
+  readonly after: readonly string[];
+  readonly errors: readonly InputError[];
+}
+
+/**
+ * Reads a machine.
+ *
+ * @example readRig({ ...blankRig('us'), name: 'Red spreader' }).errors // []
+ */
+export function readRig(rig: RigTyped): RigReading {
+  const { errors, noting, ifTyped } = collect();
+  noting(() => readName(rig.name, 'name', 'Red push spreader'));
+  const control = readScale(rig.control, 'control');
+  const length = (text: string, unit: LengthUnit, field: string, what: string) =>
+    ifTyped(text, () => readPositive(text, { kind: 'length', bareUnit: unit, field }, what).si);
+  const hopperKg = ifTyped(
+    rig.hopper.size,
+    () => readPositive(rig.hopper.size, { kind: 'mass', bareUnit: rig.hopper.unit, field: 'hopper.size' }, 'The hopper').si, // prettier-ignore
+  );
+  const widthM = length(rig.width.text, rig.width.unit, 'width.text', 'The width');
+  const courseM = length(rig.pace.course, rig.pace.unit, 'pace.course', 'The course');
+  const timeS = ifTyped(
+    rig.pace.time,
+    () => readPositive(rig.pace.time, { kind: 'time', bareUnit: 's', field: 'pace.time' }, 'The time').si,
+  );
+  rig.services.forEach(({ onDay, dueDay }, at) => {
+    ifTyped(onDay, () => readDay(onDay, `services.${at}.onDay`));
+    ifTyped(dueDay, () => readDay(dueDay, `services.${at}.dueDay`));
+  });
+  const { pace, before, after } = rigKind(rig.kind);
+  const paceMPerS = courseM !== null && timeS !== null ? courseM / timeS : null;
+  const whole = (lines: readonly string[]) => lines.map((line) => line.trim()).filter((line) => line !== '');
+  return {
+    control,
+    hopperKg,
+    widthM,
+    paceMPerS,
+    paceIsUsual: paceMPerS === null || (paceMPerS >= pace[0] && paceMPerS <= pace[1]),
+    before: [...before, ...whole(rig.before)],
+    after: [...after, ...whole(rig.after)],
+    errors: [...errors, ...control.errors],
+  };
+}

@@ -1,0 +1,132 @@
+import { collect } from '../errors/collect.ts';
+import { InputError } from '../errors/InputError.ts';
+import { readNumber } from '../quantities/numbers.ts';
+
+/** A control of a machine as its scale is marked. */
+export interface ScaleTyped {
+  /** What it moves: "gate". */
+  readonly name: string;
+  readonly style: 'numbers' | 'letters' | 'own';
+  /** First and last mark, and the smallest step between two; for letters the step is one letter. */
+  readonly from: string;
+  readonly to: string;
+  readonly step: string;
+  /** One's own marks in their order, apart by commas: pencil lines, washers, holes. */
+  readonly own: string;
+  /** The mark at which nothing flows. */
+  readonly closed: string;
+  /** Where product was first seen to flow; empty: not known. */
+  readonly firstFlow: string;
+  /** Which side or point of the pointer it is read at. */
+  readonly readAt: string;
+}
+
+export const blankScale = (): ScaleTyped => ({
+  name: 'gate',
+  style: 'numbers',
+  from: '',
+  to: '',
+  step: '1',
+  own: '',
+  closed: '',
+  firstFlow: '',
+  readAt: '',
+});
+
+/** A mark by its name, and how far it opens: 0 at the closed mark, growing from there whichever way the numbers run. */
+export interface Mark {
+  readonly label: string;
+  readonly opening: number;
+}
+
+export interface ScaleReading {
+  /** Widest last; empty while the scale is not known. */
+  readonly marks: readonly Mark[];
+  readonly firstFlow: number | null;
+  readonly errors: readonly InputError[];
+}
+
+const MOST_MARKS = 400;
+const letter = (typed: string): number => (/^[a-z]$/i.test(typed.trim()) ? typed.trim().toUpperCase().charCodeAt(0) - 65 : NaN); // prettier-ignore
+
+/** The marks in their order with a number for each: its value, or its place. */
+function listMarks(scale: ScaleTyped, field: string): { label: string; at: number }[] {
+  const { style, from, to, step, own } = scale;
+  if (style === 'own') {
+    const labels = own
+      .split(',')
+      .map((label) => label.trim())
+      .filter((label) => label !== '');
+    if (new Set(labels).size !== labels.length)
+      throw new InputError('scale.twice', { field: `${field}.own` });
+    return labels.map((label, at) => ({ label, at }));
+  }
+  if (style === 'letters') {
+    const [first, last] = [letter(from), letter(to)];
+    if (!(first < last)) throw new InputError('scale.letters', { field: `${field}.to` });
+    return Array.from({ length: last - first + 1 }, (_, at) => ({
+      label: String.fromCharCode(65 + first + at),
+      at,
+    }));
+  }
+  const [first, last, by] = [from, to, step].map((text, at) =>
+    readNumber(text, `${field}.${['from', 'to', 'step'][at]}`),
+  ) as [number, number, number];
+  const count = Math.round((last - first) / by);
+  if (!(by > 0) || !(count >= 1) || count > MOST_MARKS)
+    throw new InputError('scale.numbers', { field: `${field}.to`, most: MOST_MARKS });
+  return Array.from({ length: count + 1 }, (_, at) => {
+    const value = Math.round((first + at * by) * 1e6) / 1e6;
+    return { label: String(value), at: value };
+  });
+}
+
+/**
+ * Reads the scale of a control: its marks by how far they open from the closed one.
+ *
+ * @param field path of the scale, for errors
+ * @example readScale({ ...blankScale(), from: '0', to: '30', closed: '0' }, 'control').marks.length // 31
+ */
+export function readScale(scale: ScaleTyped, field: string): ScaleReading {
+  const { errors, noting, ifTyped } = collect();
+  const isTyped = scale.style === 'own' ? scale.own.trim() !== '' : scale.from.trim() !== '' && scale.to.trim() !== ''; // prettier-ignore
+  const listed = isTyped ? noting(() => listMarks(scale, field)) : null;
+  if (!listed || listed.length === 0) return { marks: [], firstFlow: null, errors };
+  const placeOf = (typed: string, name: 'closed' | 'firstFlow') =>
+    ifTyped(typed, () => {
+      const same = listed.find(({ label }) => label.toLowerCase() === typed.trim().toLowerCase());
+      if (same) return same.at;
+      const [low, high] = [listed[0]!.at, listed.at(-1)!.at];
+      const value = scale.style === 'numbers' ? readNumber(typed, `${field}.${name}`) : NaN;
+      if (value >= Math.min(low, high) && value <= Math.max(low, high)) return value;
+      throw new InputError('scale.mark', { field: `${field}.${name}`, typed, first: listed[0]!.label, last: listed.at(-1)!.label }); // prettier-ignore
+    });
+  const closed = placeOf(scale.closed, 'closed') ?? listed[0]!.at;
+  const flow = placeOf(scale.firstFlow, 'firstFlow');
+  // Numbers may run against the opening: then the closed mark is the highest.
+  const middle = (listed[0]!.at + listed.at(-1)!.at) / 2;
+  const way = closed > middle ? -1 : 1;
+  // Plus 0, since the closed mark turned round is -0.
+  const opening = (at: number) => Math.round((at - closed) * way * 1e6) / 1e6 + 0;
+  return {
+    marks: listed
+      .map(({ label, at }) => ({ label, opening: opening(at) }))
+      .filter((mark) => mark.opening >= 0)
+      .toSorted((a, b) => a.opening - b.opening),
+    firstFlow: flow === null ? null : opening(flow),
+    errors,
+  };
+}
+
+/**
+ * The mark that somebody typed as a setting.
+ *
+ * @throws InputError scale.mark when the scale does not have it
+ */
+export function readMark(typed: string, { marks }: ScaleReading, field: string): Mark {
+  const found = marks.find(({ label }) => label.toLowerCase() === typed.trim().toLowerCase());
+  const value = Number(typed.trim().replace(',', '.'));
+  const near = found ?? marks.find(({ label }) => Number.isFinite(value) && Number(label) === value);
+  if (near) return near;
+  throw new InputError('scale.mark', { field, typed, first: marks[0]?.label ?? '', last: marks.at(-1)?.label ?? '' }); // prettier-ignore
+}
