@@ -1,5 +1,6 @@
 // npm run benchmark: how long the heavy parts of core take on this machine. Figures, no verdicts.
 import {
+  advise,
   blankPart,
   blankProduct,
   blankSite,
@@ -140,4 +141,15 @@ report(
     for (const trace of traces) survey(trace, originOf(traces));
     return performance.now() - start;
   }),
+);
+
+const runs200 = Array.from({ length: 200 }, (_, at) => ({ setting: (at % 40) + 1, rate: ((at % 40) + 1) ** 1.3 * (1 + 0.02 * Math.sin(at)), uReadings: 0.012 })); // prettier-ignore
+report(
+  'Curve and next setting from 200 runs at 40 marks',
+  Array.from({ length: 60 }, (_, at) => {
+    const marks = Array.from({ length: 61 }, (__, mark) => mark);
+    const start = performance.now();
+    advise({ marks, closed: 0, firstFlow: null, runs: runs200, target: 20 + at, tolerance: 0.05, ceiling: null, start: 20 }); // prettier-ignore
+    return performance.now() - start;
+  }).slice(10),
 );

@@ -40,6 +40,13 @@ const openArea = (site, area) => async (/** @type {import('@playwright/test').Pa
   await page.getByRole('button', { name: /^cut out circle/ }).click();
 };
 
+/** @param {string} name */
+const openBench = (name) => async (/** @type {import('@playwright/test').Page} */ page) => {
+  await page.goto('/bench');
+  await page.getByRole('link', { name, exact: true }).click();
+  await page.locator('canvas').waitFor();
+};
+
 /**
  * Opens a job, changes it, and lets somebody else keep another change first.
  * @param {import('@playwright/test').Page} page
@@ -119,6 +126,9 @@ const VIEWS = [
   { name: 'worksheet-phone-night', size: PHONE, scheme: 'dark', open: openJob('School pitch, late spring') },
   { name: 'site', size: DESK, open: openArea('Lake front', 'Bandstand lawn') },
   { name: 'site-phone', size: PHONE, open: openArea('Lake front', 'Bandstand lawn') },
+  { name: 'bench', size: DESK, open: openBench('Red spreader, lake feed') },
+  { name: 'bench-phone', size: PHONE, open: openBench('Green drop spreader, pitch feed') },
+  { name: 'machine', size: DESK, open: openFirst('/bench/rigs', 'Red push spreader') },
   { name: 'jobs', size: DESK, open: (page) => page.goto('/jobs') },
   { name: 'shelf', size: DESK, open: (page) => page.goto('/shelf') },
   { name: 'product', size: DESK, open: openProduct },

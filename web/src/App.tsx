@@ -9,6 +9,10 @@ const JobPage = lazy(() => import('./jobs/JobPage.tsx'));
 const JobsPage = lazy(() => import('./jobs/JobsPage.tsx'));
 const SitesPage = lazy(() => import('./sites/SitesPage.tsx'));
 const SitePage = lazy(() => import('./sites/SitePage.tsx'));
+const BenchPage = lazy(() => import('./bench/BenchPage.tsx'));
+const CalibrationPage = lazy(() => import('./bench/CalibrationPage.tsx'));
+const RigsPage = lazy(() => import('./rigs/RigsPage.tsx'));
+const RigPage = lazy(() => import('./rigs/RigPage.tsx'));
 const ShelfPage = lazy(() => import('./products/ShelfPage.tsx'));
 const ProductPage = lazy(() => import('./products/ProductPage.tsx'));
 const SoilTestsPage = lazy(() => import('./soil/SoilTestsPage.tsx'));
@@ -43,6 +47,12 @@ export function App() {
               <Route path="/sites" element={<SitesPage />} />
               <Route path="/sites/new" element={<SitePage />} />
               <Route path="/sites/:id" element={<SitePage />} />
+              <Route path="/bench" element={<BenchPage />} />
+              <Route path="/bench/new" element={<CalibrationPage />} />
+              <Route path="/bench/rigs" element={<RigsPage />} />
+              <Route path="/bench/rigs/new" element={<RigPage />} />
+              <Route path="/bench/rigs/:id" element={<RigPage />} />
+              <Route path="/bench/:id" element={<CalibrationPage />} />
               <Route path="/shelf" element={<ShelfPage />} />
               <Route path="/shelf/new" element={<ProductPage />} />
               <Route path="/shelf/compare" element={<ComparePage />} />

@@ -1,5 +1,5 @@
 import { collect } from '../errors/collect.ts';
-import { InputError } from '../errors/InputError.ts';
+import { attempt, InputError } from '../errors/InputError.ts';
 import { readNumber } from '../quantities/numbers.ts';
 import { readPositive } from '../quantities/quantity.ts';
 import { readReading } from '../quantities/resolution.ts';
@@ -23,6 +23,8 @@ export interface RunReading {
 }
 
 export interface CalibrationReading {
+  /** The step that the scale shows, kg; null: not stated. */
+  readonly scaleStepKg: number | null;
   readonly targetKgPerM2: number | null;
   readonly tolerance: number;
   readonly widthM: number | null;
@@ -60,9 +62,15 @@ function readField(field: MethodField, typed: string, calibration: CalibrationTy
       what: field.label,
       hint: field.placeholder,
     });
-  const step = calibration.scaleStep.trim();
-  if (field.kind !== 'mass' || step === '') return { si, resolutionSi };
-  return { si, resolutionSi: readPositive(step, { kind: 'mass', bareUnit: calibration.units.mass, field: 'scaleStep' }, 'The step of the scale').si }; // prettier-ignore
+  const stated = field.kind === 'mass' ? attempt(() => readScaleStep(calibration)).value : null;
+  return { si, resolutionSi: stated ?? resolutionSi };
+}
+
+/** The step that the scale shows, kg; null while it is not stated. */
+function readScaleStep({ scaleStep, units }: CalibrationTyped): number | null {
+  if (scaleStep.trim() === '') return null;
+  const wanted = { kind: 'mass', bareUnit: units.mass, field: 'scaleStep' } as const;
+  return readPositive(scaleStep, wanted, 'The step of the scale').si;
 }
 
 function readRun(
@@ -93,7 +101,7 @@ function readRun(
       : null;
   // A method names the reading that is wrong; here it stands in its run.
   const named = errors.map((error) => {
-    if (error.field.startsWith(path) || error.field === 'scaleStep') return error;
+    if (error.field.startsWith(path)) return error;
     const reading = error.field.split('.').at(-1);
     return new InputError(error.code, {
       ...error.facts,
@@ -138,6 +146,7 @@ export function readCalibration(
     if (!(read.si > 0)) throw new InputError('quantity.not-positive', { field: 'width.text', what: 'The width', hint: '9 ft' }); // prettier-ignore
     return typed.width.by === 'chosen' ? { si: read.si, resolutionSi: 0 } : read;
   });
+  const scaleStepKg = noting(() => readScaleStep(typed));
   const read = typed.runs.map((run, at) => readRun(run, at, typed, scale, width));
   const runs = read.map(({ reading }) => reading);
   const counted = runs.flatMap(({ mark, worked, counts }): Run[] =>
@@ -153,6 +162,7 @@ export function readCalibration(
       ? null
       : advise({ marks: openings, closed: 0, firstFlow: scale.firstFlow, runs: counted, target: targetKgPerM2, tolerance, ceiling: typed.isCeiling ? targetKgPerM2 : null, start: begin[typed.start] }); // prettier-ignore
   return {
+    scaleStepKg,
     targetKgPerM2,
     tolerance,
     widthM: width?.si ?? null,

@@ -1,5 +1,4 @@
-import { Box, chakra } from '@chakra-ui/react';
-import { NavLink } from 'react-router';
+import { RoomTabs } from '../ui/RoomTabs.tsx';
 
 const TABS = [
   { to: '/shelf', label: 'Products' },
@@ -9,36 +8,5 @@ const TABS = [
   { to: '/shelf/rules', label: 'Rules' },
 ] as const;
 
-const Tab = chakra(NavLink, {
-  base: {
-    minHeight: '44px',
-    display: 'inline-flex',
-    alignItems: 'center',
-    whiteSpace: 'nowrap',
-    borderBottomWidth: '3px',
-    borderColor: 'transparent',
-    color: 'ink.soft',
-    '&.active': { color: 'ink', fontWeight: 'bold', borderColor: 'tape' },
-    _hover: { color: 'ink' },
-  },
-});
-
 /** What stands in the room of the shelf: products, and what turns a need into them. */
-export const ShelfTabs = () => (
-  <Box
-    as="nav"
-    aria-label="On the shelf"
-    display="flex"
-    gap="4px 20px"
-    overflowX="auto"
-    paddingX={{ base: '16px', md: '24px' }}
-    marginBottom="10px"
-    data-noprint
-  >
-    {TABS.map(({ to, label }) => (
-      <Tab key={to} to={to} end>
-        {label}
-      </Tab>
-    ))}
-  </Box>
-);
+export const ShelfTabs = () => <RoomTabs label="On the shelf" tabs={TABS} />;

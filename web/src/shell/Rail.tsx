@@ -1,6 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import {
   ClipboardList,
+  Gauge,
   LandPlot,
   Keyboard,
   Moon,
@@ -20,6 +21,7 @@ export const ROOMS: readonly { to: string; label: string; icon: LucideIcon }[] =
   { to: '/', label: 'New sheet', icon: SquarePen },
   { to: '/jobs', label: 'Jobs', icon: ClipboardList },
   { to: '/sites', label: 'Sites', icon: LandPlot },
+  { to: '/bench', label: 'Bench', icon: Gauge },
   { to: '/shelf', label: 'Shelf', icon: Package },
 ];
 

@@ -1,7 +1,7 @@
 import type { Point } from '@steady-scatter/core';
 import { Circle } from 'react-konva';
 import type { PlacedHandle } from './useDrag.ts';
-import type { Ink } from './useInk.ts';
+import type { Ink } from '../../ui/useInk.ts';
 
 interface Props {
   handles: readonly PlacedHandle[];

@@ -1,7 +1,7 @@
 import { lengthUnitFor, type Outline, type PartTyped, type SiteAreaTyped } from '@steady-scatter/core';
 import { Label, Tag, Text } from 'react-konva';
 import { dimensionsOf } from '../dimensions.ts';
-import { FIGURES, type Ink } from './useInk.ts';
+import { FIGURES, type Ink } from '../../ui/useInk.ts';
 import { toCanvas, type View } from './view.ts';
 
 interface Props {

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { usePreferences } from '../../settings/PreferencesProvider.tsx';
+import { usePreferences } from '../settings/PreferencesProvider.tsx';
 
 const ROLES = [
   'ink',

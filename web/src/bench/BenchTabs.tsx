@@ -1,0 +1,9 @@
+import { RoomTabs } from '../ui/RoomTabs.tsx';
+
+const TABS = [
+  { to: '/bench', label: 'Calibrations' },
+  { to: '/bench/rigs', label: 'Machines' },
+] as const;
+
+/** What stands in the room of the bench: machines, and what was found out about them. */
+export const BenchTabs = () => <RoomTabs label="On the bench" tabs={TABS} />;

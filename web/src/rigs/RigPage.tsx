@@ -1,0 +1,263 @@
+import { Box, Button, IconButton } from '@chakra-ui/react';
+import {
+  blankRig,
+  readRig,
+  RIG_KIND_IDS,
+  RIG_KINDS,
+  rigKind,
+  UNITS,
+  type LengthUnit,
+  type MassUnit,
+  type RigKind,
+  type RigTyped,
+  type ScaleTyped,
+} from '@steady-scatter/core';
+import { Plus, Trash2 } from 'lucide-react';
+import { v7 as newId } from 'uuid';
+import { DocPage, type DocFormProps } from '../kept/DocPage.tsx';
+import { useSystem } from '../settings/useSystem.ts';
+import { LENGTH_CHOICES } from '../sites/units.ts';
+import { Choice } from '../ui/Choice.tsx';
+import { Fields, NotesField } from '../ui/formParts.tsx';
+import { LabelledField } from '../ui/LabelledField.tsx';
+import { Section } from '../ui/Section.tsx';
+import { today } from '../ui/today.ts';
+import { RIGS } from './useRigs.ts';
+
+const KINDS = RIG_KIND_IDS.map((id) => ({ id, label: RIG_KINDS[id].words }));
+const STYLES = [
+  { id: 'numbers', label: 'numbers' },
+  { id: 'letters', label: 'letters' },
+  { id: 'own', label: 'marks of your own' },
+] as const;
+const WEIGHTS = (['lb', 'kg'] as const).map((id) => ({ id, label: UNITS[id].symbol }));
+const WIDTHS = {
+  hopper: 'Width of the hopper',
+  'pass spacing': 'Usual pass spacing',
+  'row spacing': 'Between two rows',
+};
+
+/** The control whose marks are set: numbers, letters, or pencil lines. */
+function ControlSection({ typed, errorAt, onChange }: DocFormProps<RigTyped>) {
+  const { control } = typed;
+  const set = (more: Partial<ScaleTyped>) => onChange({ ...typed, control: { ...control, ...more } });
+  const field = (name: Exclude<keyof ScaleTyped, 'style'>, label: string, placeholder: string) => (
+    <LabelledField
+      label={label}
+      placeholder={placeholder}
+      value={control[name]}
+      error={errorAt(`control.${name}`)}
+      onChange={(text) => set({ [name]: text })}
+    />
+  );
+  const { marks } = readRig(typed).control;
+  return (
+    <Section heading="The control that is set">
+      <Fields>
+        {field('name', 'It is called', 'gate')}
+        <Choice<ScaleTyped['style']>
+          label="Its scale has"
+          value={control.style}
+          options={STYLES}
+          onChange={(style) => set({ style })}
+        />
+        {control.style !== 'own' && field('from', 'First mark', control.style === 'numbers' ? '0' : 'A')}
+        {control.style !== 'own' && field('to', 'Last mark', control.style === 'numbers' ? '20' : 'M')}
+        {control.style === 'numbers' && field('step', 'Smallest step', '0.5')}
+        {control.style === 'own' &&
+          field('own', 'Marks, from shut on, with commas', 'shut, thin line, thick line')}
+        {field('closed', 'Closed at', marks[0]?.label ?? '0')}
+        {field('firstFlow', 'Product first flows at', 'not noted')}
+        {field('readAt', 'Read at', 'left edge of the pointer')}
+      </Fields>
+      <Box fontSize="16px" marginTop="8px">
+        {marks.length > 0
+          ? `${marks.length} marks, from ${marks[0]!.label} (shut) to ${marks.at(-1)!.label}. Always come to a mark from the same side: gates have slack.`
+          : 'Marks that cannot be read any more? Scratch or pencil your own beside them and list them here.'}
+      </Box>
+    </Section>
+  );
+}
+
+/** What was done to it, and when it is due again. */
+function ServiceSection({ typed, errorAt, onChange }: DocFormProps<RigTyped>) {
+  const set = (at: number, more: object) =>
+    onChange({ ...typed, services: typed.services.with(at, { ...typed.services[at]!, ...more }) });
+  return (
+    <Section heading="Service">
+      {typed.services.map((service, at) => (
+        <Box
+          key={service.id}
+          display="grid"
+          gap="10px"
+          gridTemplateColumns={{ base: '1fr', md: '170px 1fr 170px 44px' }}
+          alignItems="end"
+          paddingBottom="10px"
+        >
+          <LabelledField
+            label="Day"
+            type="date"
+            value={service.onDay}
+            error={errorAt(`services.${at}.onDay`)}
+            onChange={(onDay) => set(at, { onDay })}
+          />
+          <LabelledField label="What was done" value={service.what} onChange={(what) => set(at, { what })} />
+          <LabelledField
+            label="Due again"
+            type="date"
+            value={service.dueDay}
+            error={errorAt(`services.${at}.dueDay`)}
+            onChange={(dueDay) => set(at, { dueDay })}
+          />
+          <IconButton
+            aria-label={`Remove service ${at + 1}`}
+            variant="ghost"
+            color="ink.soft"
+            minWidth="44px"
+            minHeight="44px"
+            onClick={() => onChange({ ...typed, services: typed.services.toSpliced(at, 1) })}
+          >
+            <Trash2 size={18} />
+          </IconButton>
+        </Box>
+      ))}
+      <Button
+        variant="ghost"
+        minHeight="44px"
+        marginLeft="-12px"
+        onClick={() =>
+          onChange({
+            ...typed,
+            services: [...typed.services, { id: newId(), onDay: today(), what: '', dueDay: '' }],
+          })
+        }
+      >
+        <Plus size={18} /> Add a service
+      </Button>
+    </Section>
+  );
+}
+
+/** What is looked at: what the kind asks for, and own additions, a line each. */
+function ChecksSection({ typed, onChange }: DocFormProps<RigTyped>) {
+  const { before, after } = rigKind(typed.kind);
+  const list = (name: 'before' | 'after', label: string, given: readonly string[]) => (
+    <Box>
+      <Box fontSize="16px">{given.join('; ')}.</Box>
+      <NotesField
+        label={label}
+        value={typed[name].join('\n')}
+        onChange={(text) => onChange({ ...typed, [name]: text.split('\n').slice(0, 60) })}
+      />
+    </Box>
+  );
+  return (
+    <Section heading="Looked at before use and after it">
+      <Fields>
+        {list('before', 'Also before use, a line each', before)}
+        {list('after', 'Also after use, a line each', after)}
+      </Fields>
+    </Section>
+  );
+}
+
+function RigForm(props: DocFormProps<RigTyped>) {
+  const { typed, errorAt, onChange } = props;
+  const { width, paceMPerS, paceIsUsual } = { ...readRig(typed), width: rigKind(typed.kind).width };
+  return (
+    <>
+      <Section heading="Which machine">
+        <Fields>
+          <LabelledField
+            label="Name"
+            placeholder="Red push spreader"
+            value={typed.name}
+            error={errorAt('name')}
+            onChange={(name) => onChange({ ...typed, name })}
+          />
+          <Choice<RigKind>
+            label="Kind"
+            value={typed.kind}
+            options={KINDS}
+            onChange={(kind) => onChange({ ...typed, kind })}
+          />
+          <LabelledField
+            label="Hopper holds"
+            placeholder="50 lb"
+            value={typed.hopper.size}
+            error={errorAt('hopper.size')}
+            onChange={(size) => onChange({ ...typed, hopper: { ...typed.hopper, size } })}
+          />
+          <Choice<MassUnit>
+            label="Bare weights in"
+            value={typed.hopper.unit}
+            options={WEIGHTS}
+            onChange={(unit) => onChange({ ...typed, hopper: { ...typed.hopper, unit } })}
+          />
+          <LabelledField
+            label={WIDTHS[width]}
+            placeholder="9 ft"
+            value={typed.width.text}
+            error={errorAt('width.text')}
+            onChange={(text) => onChange({ ...typed, width: { ...typed.width, text } })}
+          />
+          <Choice<LengthUnit>
+            label="Bare lengths in"
+            value={typed.width.unit}
+            options={LENGTH_CHOICES}
+            onChange={(unit) =>
+              onChange({ ...typed, width: { ...typed.width, unit }, pace: { ...typed.pace, unit } })
+            }
+          />
+          <LabelledField
+            label="Usual pace: a course of"
+            placeholder="120 ft"
+            value={typed.pace.course}
+            error={errorAt('pace.course')}
+            onChange={(course) => onChange({ ...typed, pace: { ...typed.pace, course } })}
+          />
+          <LabelledField
+            label="takes, seconds"
+            placeholder="27.2"
+            value={typed.pace.time}
+            error={errorAt('pace.time')}
+            onChange={(time) => onChange({ ...typed, pace: { ...typed.pace, time } })}
+          />
+        </Fields>
+        {paceMPerS !== null && !paceIsUsual && (
+          <Box color="warn" fontWeight="semibold" marginTop="8px">
+            ▲ That pace is hard to hold with this machine. Check the course and the time.
+          </Box>
+        )}
+      </Section>
+      <ControlSection {...props} />
+      <Section heading="A second control, that stays as it is">
+        <Fields>
+          <LabelledField
+            label="It is called"
+            placeholder="spinner speed"
+            value={typed.second.name}
+            onChange={(name) => onChange({ ...typed, second: { ...typed.second, name } })}
+          />
+          <LabelledField
+            label="and stays at"
+            placeholder="3"
+            value={typed.second.setting}
+            onChange={(setting) => onChange({ ...typed, second: { ...typed.second, setting } })}
+          />
+        </Fields>
+      </Section>
+      <ChecksSection {...props} />
+      <ServiceSection {...props} />
+      <NotesField label="Notes" value={typed.notes} onChange={(notes) => onChange({ ...typed, notes })} />
+    </>
+  );
+}
+
+/** A machine: its control with the marks on it, its pace, what is looked at and what was done to it. */
+export default function RigPage() {
+  const system = useSystem();
+  return (
+    <DocPage kind={RIGS} blank={() => blankRig(system)} renderForm={(props) => <RigForm {...props} />} />
+  );
+}
