@@ -1,3 +1,5 @@
+const LATER_MS = 12_000;
+
 /**
  * Fetches the parts that are loaded on demand while nothing else is going on, so that they are there when the
  * connection is not: a sheet that was opened once goes on working.
@@ -17,10 +19,8 @@ export function warmUp(): void {
     () => import('./jobs/JobPage.tsx'),
     () => import('./sites/SitesPage.tsx'),
     () => import('./sites/SitePage.tsx'),
-    () => import('./sites/drawing/AreaDrawing.tsx'),
     () => import('./bench/BenchPage.tsx'),
     () => import('./bench/CalibrationPage.tsx'),
-    () => import('./bench/SettingChart.tsx'),
     () => import('./rigs/RigsPage.tsx'),
     () => import('./rigs/RigPage.tsx'),
     () => import('./products/ShelfPage.tsx'),
@@ -37,9 +37,15 @@ export function warmUp(): void {
     () => import('./acts/ShortcutList.tsx'),
     () => import('./settings/SettingsDialog.tsx'),
   ];
+  // Libraries that draw are large: they come when the rest is there and the page has been open for a while.
+  const drawing = [() => import('./sites/drawing/AreaDrawing.tsx'), () => import('./bench/SettingChart.tsx')];
   const idle =
     'requestIdleCallback' in window ? window.requestIdleCallback : (run: () => void) => setTimeout(run, 300);
-  window.addEventListener('load', () => idle(() => void Promise.allSettled(parts.map((load) => load()))), {
-    once: true,
-  });
+  const fetchAll = (loads: readonly (() => Promise<unknown>)[]) =>
+    idle(() => void Promise.allSettled(loads.map((load) => load())));
+  const start = () => {
+    fetchAll(parts);
+    setTimeout(() => fetchAll(drawing), LATER_MS);
+  };
+  window.addEventListener('load', start, { once: true });
 }
