@@ -1,4 +1,4 @@
-import { METHOD_IDS, MOST_RUNS, readCalibration } from '@steady-scatter/core';
+import { METHOD_IDS, MOST_RUNS, NO_SCALE, readCalibration } from '@steady-scatter/core';
 import * as z from 'zod';
 import { addInputErrors } from './inputIssues.ts';
 import { keptOf, writeOf } from './kept.ts';
@@ -14,10 +14,7 @@ const run = z.strictObject({
   note: text,
 });
 
-/** The scale of a machine is its own: here only the readings are checked. */
-const NO_SCALE = { marks: [], firstFlow: null, errors: [] };
-
-/** A machine calibrated for a product, as typed. */
+/** A machine calibrated for a product, as typed. The scale of a machine is its own: here only the readings are checked. */
 export const calibrationTyped = z
   .strictObject({
     name: text,

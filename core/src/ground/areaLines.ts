@@ -77,6 +77,32 @@ function partsInLine(sized: readonly Sized[], unit: AreaUnit): Working['parts'] 
   return [...side(false), ...side(true)];
 }
 
+/** A band wider than this share of an area is worth a better measurement. */
+const WIDE_BAND = 0.1;
+
+/**
+ * What an area comes to in a sentence: what is still missing, or what its band means.
+ *
+ * @example areaAdvice(area, reading) // 'Every amount worked out on it carries the same ±.'
+ */
+export function areaAdvice(
+  area: SiteAreaTyped,
+  { errors, treatableM2, measured, buffers }: SiteAreaReading,
+): string {
+  const wrong = errors.length;
+  if (wrong > 0)
+    return `${wrong === 1 ? 'One entry' : `${wrong} entries`} cannot be used yet; the sentence under it says why.`;
+  if (treatableM2 === null) return 'Call out the first part, for example 62 x 38.';
+  if (!area.treated) return 'This area is not treated; it is left out of the site’s total.';
+  const share = measured.bandM2 / treatableM2;
+  if (share > WIDE_BAND)
+    return `It may be off by ${showNumber(share * 100, 2)} %, and so may every amount on it. A tape would tell it better.`;
+  if (buffers.areaM2 > 0) return 'What buffers hold back is taken off.';
+  return share > 0
+    ? 'Every amount worked out on it carries the same ±.'
+    : 'Say how far the boundary may be off, and every amount will carry it.';
+}
+
 /** How an area was measured: each part added or taken off, what buffers hold back, what is left to treat. */
 export function measuredLine(area: SiteAreaTyped, reading: SiteAreaReading): Working {
   const { measured, buffers, treatableM2 } = reading;

@@ -50,6 +50,6 @@ export {
   type Slope,
   type Surface,
 } from './siteTyped.ts';
-export { measuredLine, partText, showLength, showSize } from './areaLines.ts';
+export { areaAdvice, measuredLine, partText, showLength, showSize } from './areaLines.ts';
 export { readSite, readSiteArea, type SiteAreaReading, type SiteReading } from './site.ts';
 export * from './files/index.ts';

@@ -1,5 +1,13 @@
 // Rigs: machines that spread dry product, their controls with the marks on them, and what is looked at before and after.
 // Marks are known by how far they open from the closed one, whichever way their numbers run.
 export { RIG_KIND_IDS, RIG_KINDS, rigKind, type RigKind } from './kinds.ts';
-export { blankScale, readMark, readScale, type Mark, type ScaleReading, type ScaleTyped } from './scale.ts';
+export {
+  blankScale,
+  NO_SCALE,
+  readMark,
+  readScale,
+  type Mark,
+  type ScaleReading,
+  type ScaleTyped,
+} from './scale.ts';
 export { blankRig, readRig, type RigReading, type RigTyped, type ServiceTyped } from './rig.ts';

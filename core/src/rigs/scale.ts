@@ -46,6 +46,9 @@ export interface ScaleReading {
   readonly errors: readonly InputError[];
 }
 
+/** Of a machine that is not known: readings can be worked out, nothing can be advised. */
+export const NO_SCALE: ScaleReading = { marks: [], firstFlow: null, errors: [] };
+
 const MOST_MARKS = 400;
 const letter = (typed: string): number => (/^[a-z]$/i.test(typed.trim()) ? typed.trim().toUpperCase().charCodeAt(0) - 65 : NaN); // prettier-ignore
 
@@ -91,7 +94,7 @@ export function readScale(scale: ScaleTyped, field: string): ScaleReading {
   const { errors, noting, ifTyped } = collect();
   const isTyped = scale.style === 'own' ? scale.own.trim() !== '' : scale.from.trim() !== '' && scale.to.trim() !== ''; // prettier-ignore
   const listed = isTyped ? noting(() => listMarks(scale, field)) : null;
-  if (!listed || listed.length === 0) return { marks: [], firstFlow: null, errors };
+  if (!listed || listed.length === 0) return { ...NO_SCALE, errors };
   const placeOf = (typed: string, name: 'closed' | 'firstFlow') =>
     ifTyped(typed, () => {
       const same = listed.find(({ label }) => label.toLowerCase() === typed.trim().toLowerCase());

@@ -1,4 +1,4 @@
-import { pooled, settingCurve, type SettingCurve } from './curve.ts';
+import { pooled, settingCurve, type CurvePoint, type SettingCurve } from './curve.ts';
 import { settingMeans, type Run, type SettingMean } from './scatter.ts';
 
 /** What is asked of a machine: its marks, what was tested, and what is wanted. */
@@ -50,6 +50,9 @@ export interface Advice {
   /** The curve through the means; null with fewer than two settings. */
   readonly curve: SettingCurve | null;
 }
+
+const pointsOf = (means: readonly SettingMean[]): CurvePoint[] =>
+  means.map(({ setting, mean, runs }) => ({ x: setting, y: mean, weight: runs }));
 
 const nearest = (marks: readonly number[], x: number): number =>
   marks.reduce((best, mark) => (Math.abs(mark - x) < Math.abs(best - x) ? mark : best));
@@ -106,6 +109,50 @@ function beyond(curve: SettingCurve, wanted: Wanted): { mark: number; expected: 
   return { mark, expected: Math.max(0, end.y + slope * (mark - end.x)) };
 }
 
+/** A mark that is proposed, and on what grounds. */
+type Proposal = Pick<Advice, 'setting' | 'exact' | 'expected' | 'isGuess' | 'because'>;
+
+/** One setting tested: in proportion from where product first flows, or on up the scale where nothing did. */
+function fromOne(only: SettingMean, wanted: Wanted): Proposal {
+  const { target, tolerance, ceiling, closed, firstFlow, marks } = wanted;
+  const guess = { isGuess: true, because: 'proportion' } as const;
+  if (only.mean <= 0) {
+    const halfWayOn = (only.setting + (marks.at(-1) ?? only.setting)) / 2;
+    return { ...guess, setting: markAt(halfWayOn, wanted), exact: null, expected: null };
+  }
+  const from = firstFlow ?? closed;
+  const exact = from + ((only.setting - from) * target) / only.mean;
+  const isThere = Math.abs(only.mean / target - 1) <= tolerance && (ceiling === null || only.mean <= ceiling);
+  const setting = isThere ? only.setting : markAt(exact, wanted);
+  return { ...guess, setting, exact, expected: setting === only.setting ? only.mean : null };
+}
+
+/** The rate is not reached by what was tested: one mark farther, unless the end is as near or the ceiling forbids it. */
+function fromEnd(curve: SettingCurve, means: readonly SettingMean[], wanted: Wanted): Proposal {
+  const { target, ceiling } = wanted;
+  const next = beyond(curve, wanted);
+  const end = markOnCurve(curve, means, wanted);
+  const away = (rate: number) => Math.abs(rate - target);
+  const endWillDo =
+    end !== null && next !== null && means.length > 2 && away(curve.at(end)) <= away(next.expected);
+  const isOver = next !== null && ceiling !== null && next.expected > ceiling;
+  if (next && !endWillDo && !isOver)
+    return { setting: next.mark, exact: null, expected: next.expected, isGuess: true, because: 'beyond' };
+  const setting = end ?? curve.from;
+  return { setting, exact: null, expected: curve.at(setting), isGuess: false, because: 'curve' };
+}
+
+/** Two or more settings tested: the mark nearest on the curve; where a ceiling forbids all that was tested, one mark lower. */
+function fromCurve(curve: SettingCurve, means: readonly SettingMean[], wanted: Wanted): Proposal {
+  const exact = curve.solve(wanted.target);
+  if (exact === null) return fromEnd(curve, means, wanted);
+  const setting = markOnCurve(curve, means, wanted);
+  if (setting !== null)
+    return { setting, exact, expected: curve.at(setting), isGuess: false, because: 'curve' };
+  const lower = beyond(curve, { ...wanted, target: -Infinity });
+  return { setting: lower?.mark ?? curve.from, exact, expected: lower?.expected ?? null, isGuess: true, because: 'beyond' }; // prettier-ignore
+}
+
 /**
  * The next setting to try, or the one to keep.
  *
@@ -116,68 +163,21 @@ function beyond(curve: SettingCurve, wanted: Wanted): { mark: number; expected: 
  * @example advise({ …, runs at 4, 6, 8, 10 of 1.1, 2.6, 4.9, 6.4, target: 3.6 }) // setting 7, exact 6.881830, expected 3.75
  */
 export function advise(wanted: Wanted): Advice {
-  const { runs, target, tolerance, ceiling, closed, firstFlow, start } = wanted;
+  const { runs, target, tolerance, ceiling, start } = wanted;
   const means = settingMeans(runs);
-  const none = { exact: null, expected: null, means, curve: null, standing: 'open' } as const;
   const [first] = means;
-  if (!first) return { ...none, setting: markAt(start, wanted), because: 'start', isGuess: true };
-
-  const told = (
-    advice: Pick<Advice, 'setting' | 'exact' | 'expected' | 'isGuess' | 'curve'>,
-    because: Because,
-  ): Advice => {
-    const tested = means.find(({ setting }) => setting === advice.setting);
-    const standing = tested ? standingOf(tested, target, tolerance, ceiling) : 'open';
-    if (!tested) return { ...advice, means, because, standing };
-    if (standing !== 'open') return { ...advice, means, because: standing, standing };
-    const misses = Math.abs(tested.mean / target - 1) > tolerance;
-    return { ...advice, means, because: misses && tested.runs > 1 ? 'no-mark-fits' : 'repeat', standing };
-  };
-
-  if (means.length === 1) {
-    const from = firstFlow ?? closed;
-    if (first.mean <= 0) {
-      // Nothing flowed: half way on to the widest mark.
-      const widest = wanted.marks.at(-1) ?? first.setting;
-      return {
-        ...none,
-        setting: markAt((first.setting + widest) / 2, wanted),
-        because: 'proportion',
-        isGuess: true,
-      };
-    }
-    const exact = from + ((first.setting - from) * target) / first.mean;
-    const isThere =
-      Math.abs(first.mean / target - 1) <= tolerance && (ceiling === null || first.mean <= ceiling);
-    const setting = isThere ? first.setting : markAt(exact, wanted);
-    return told({ setting, exact, expected: setting === first.setting ? first.mean : null, isGuess: true, curve: null }, 'proportion'); // prettier-ignore
+  if (!first) {
+    const setting = markAt(start, wanted);
+    return { setting, because: 'start', exact: null, expected: null, isGuess: true, standing: 'open', means, curve: null }; // prettier-ignore
   }
-
-  const curve = settingCurve(
-    means.map(({ setting, mean, runs: weight }) => ({ x: setting, y: mean, weight })),
-  );
-  const exact = curve.solve(target);
-  if (exact === null) {
-    const next = beyond(curve, wanted);
-    const end = markOnCurve(curve, means, wanted);
-    const endRate = end === null ? null : curve.at(end);
-    const endIsNearer = endRate !== null && next !== null && Math.abs(endRate - target) <= Math.abs(next.expected - target); // prettier-ignore
-    const isOver = next !== null && ceiling !== null && next.expected > ceiling;
-    if (next && !(endIsNearer && means.length > 2) && !isOver)
-      return told(
-        { setting: next.mark, exact: null, expected: next.expected, isGuess: true, curve },
-        'beyond',
-      );
-    const setting = end ?? means[0]!.setting;
-    return told({ setting, exact: null, expected: curve.at(setting), isGuess: false, curve }, 'curve');
-  }
-  const setting = markOnCurve(curve, means, wanted);
-  if (setting === null) {
-    const lower = beyond(curve, { ...wanted, target: -Infinity });
-    const mark = lower?.mark ?? means[0]!.setting;
-    return told({ setting: mark, exact, expected: lower?.expected ?? null, isGuess: true, curve }, 'beyond');
-  }
-  return told({ setting, exact, expected: curve.at(setting), isGuess: false, curve }, 'curve');
+  const curve = means.length === 1 ? null : settingCurve(pointsOf(means));
+  const proposal = curve ? fromCurve(curve, means, wanted) : fromOne(first, wanted);
+  const tested = means.find(({ setting }) => setting === proposal.setting);
+  if (!tested) return { ...proposal, means, curve, standing: 'open' };
+  const standing = standingOf(tested, target, tolerance, ceiling);
+  const misses = tested.runs > 1 && Math.abs(tested.mean / target - 1) > tolerance;
+  const because = standing !== 'open' ? standing : misses ? 'no-mark-fits' : 'repeat';
+  return { ...proposal, because, means, curve, standing };
 }
 
 /** Rates by the curve at marks over what was tested: a machine's chart for a product. */
@@ -185,7 +185,7 @@ export function chartOf(
   marks: readonly number[],
   means: readonly SettingMean[],
 ): { setting: number; rate: number; tested: boolean }[] {
-  const points = means.map(({ setting, mean, runs }) => ({ x: setting, y: mean, weight: runs }));
+  const points = pointsOf(means);
   if (points.length < 2) return pooled(points).map(({ x, y }) => ({ setting: x, rate: y, tested: true }));
   const curve = settingCurve(points);
   return marks

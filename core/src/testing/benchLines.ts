@@ -20,25 +20,29 @@ export const showRate = (kgPerM2: number, uRelative: number, unit: MassPerAreaUn
 const withUnit = (typed: string, symbol: string): string =>
   isBareNumber(typed) ? `${typed.trim()} ${symbol}` : typed.trim();
 
+/** The rate of a run with the band of its readings; null while it is not complete. */
+export const showRun = ({ worked }: RunReading, unit: MassPerAreaUnit): Shown | null =>
+  worked && showRate(worked.rateKgPerM2, COVERAGE * worked.uReadings, unit);
+
 /** A run as a line of arithmetic, from what was typed to its rate. */
-export function runLine(run: RunTyped, { worked }: RunReading, calibration: CalibrationTyped): Working {
+export function runLine(run: RunTyped, reading: RunReading, calibration: CalibrationTyped): Working {
   const { units, width, target } = calibration;
-  const reading = (id: string, symbol: string) => {
+  const typedAs = (id: string, symbol: string) => {
     const typed = run.readings[id]?.trim() ?? '';
     return term(id, typed === '' ? null : { number: withUnit(typed, symbol), unit: '' }, { origin: 'test' });
   };
   const [mass, length] = [UNITS[units.mass].symbol, UNITS[units.length].symbol];
   const across = term('width', width.text.trim() === '' ? null : { number: withUnit(width.text, UNITS[width.unit].symbol), unit: '' }, { origin: width.by === 'measured' ? 'measured' : 'typed' }); // prettier-ignore
-  const passes = run.readings['passes']?.trim() ? [operator('×'), reading('passes', 'times')] : [];
-  const net = (full: string, empty: string) => [word('('), reading(full, mass), operator('−'), reading(empty, mass), word(')')]; // prettier-ignore
-  const over = (first: string) => [operator('÷'), word('('), reading(first, length), operator('×'), across, ...passes, word(')')]; // prettier-ignore
+  const passes = run.readings['passes']?.trim() ? [operator('×'), typedAs('passes', 'times')] : [];
+  const net = (full: string, empty: string) => [word('('), typedAs(full, mass), operator('−'), typedAs(empty, mass), word(')')]; // prettier-ignore
+  const over = (first: string) => [operator('÷'), word('('), typedAs(first, length), operator('×'), across, ...passes, word(')')]; // prettier-ignore
   const parts = {
     'weigh-back': () => [...net('in', 'left'), ...over('length')],
     catch: () => [...net('gross', 'tare'), ...over('length')],
-    'timed-catch': () => [...net('gross', 'tare'), operator('÷'), reading('catchTime', 's'), operator('×'), reading('courseTime', 's'), ...over('course')],
-    'run-out': () => [...net('load', 'left'), operator('÷'), reading('area', '')],
+    'timed-catch': () => [...net('gross', 'tare'), operator('÷'), typedAs('catchTime', 's'), operator('×'), typedAs('courseTime', 's'), ...over('course')],
+    'run-out': () => [...net('load', 'left'), operator('÷'), typedAs('area', '')],
   } satisfies Record<RunTyped['method'], () => Working['parts'][number][]>; // prettier-ignore
-  const rate = worked && showRate(worked.rateKgPerM2, COVERAGE * worked.uReadings, target.unit);
+  const rate = showRun(reading, target.unit);
   return {
     id: `run.${run.id}`,
     label: `Run at ${run.setting || 'no setting'}`,

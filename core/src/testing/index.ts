@@ -38,7 +38,7 @@ export {
   type RunTyped,
   type SignOffTyped,
 } from './calibrationTyped.ts';
-export { adviceText, coarseText, runLine, showRate, type AdviceText } from './benchLines.ts';
+export { adviceText, coarseText, runLine, showRate, showRun, type AdviceText } from './benchLines.ts';
 export { readCalibration, type CalibrationReading, type RunReading } from './calibration.ts';
 export type { TestResult, Width } from './methods/result.ts';
 export { weighBack, type WeighBack } from './methods/weighBack.ts';

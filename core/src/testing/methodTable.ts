@@ -19,6 +19,7 @@ export interface MethodField {
 /** What a run came to. */
 export interface Worked {
   readonly rateKgPerM2: number;
+  /** Relative standard uncertainty from the readings. */
   readonly uReadings: number;
   readonly netKg: number;
 }

@@ -22,6 +22,7 @@ import {
 } from '@steady-scatter/contract';
 import {
   completeProduct,
+  NO_SCALE,
   readCalibration,
   readProduct,
   readRig,
@@ -172,14 +173,12 @@ export const rigService = (sequelize: Sequelize): Versioned<RigWrite, Rig> =>
     },
   });
 
-/** Readings are worked out without the machine's scale, which is kept by itself and may change. */
-const NO_SCALE = { marks: [], firstFlow: null, errors: [] };
-
 export const calibrationService = (sequelize: Sequelize): Versioned<CalibrationWrite, Calibration> =>
   documentService(sequelize, {
     what: 'calibration',
     model: CalibrationRow,
     parse: (kept) => calibrationTyped.parse(kept),
+    // Without the machine's scale, which is kept by itself and may change.
     siOf(typed) {
       const { targetKgPerM2, widthM, runs } = readCalibration(typed, NO_SCALE, null);
       return { targetKgPerM2, widthM, runs: runs.map(({ id, worked }) => ({ id, worked })) };

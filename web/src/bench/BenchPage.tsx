@@ -1,6 +1,7 @@
 import {
   adviceText,
   MISSING,
+  NO_SCALE,
   readCalibration,
   readRig,
   UNITS,
@@ -10,7 +11,7 @@ import { DocList } from '../kept/DocList.tsx';
 import { useRigs } from '../rigs/useRigs.ts';
 import { dayText } from '../ui/dayText.ts';
 import { BenchTabs } from './BenchTabs.tsx';
-import { CALIBRATIONS, NO_SCALE } from './useCalibrations.ts';
+import { CALIBRATIONS } from './useCalibrations.ts';
 
 /** All calibrations of the crew: which machine, for what, and how it stands. */
 export default function BenchPage() {

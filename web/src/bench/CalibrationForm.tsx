@@ -5,6 +5,7 @@ import {
   METHOD_IDS,
   METHODS,
   MISSING,
+  NO_SCALE,
   MOST_RUNS,
   readCalibration,
   readRig,
@@ -30,7 +31,6 @@ import { today } from '../ui/today.ts';
 import { AimFields } from './AimFields.tsx';
 import { RunRow } from './RunRow.tsx';
 import { SignOff } from './SignOff.tsx';
-import { NO_SCALE } from './useCalibrations.ts';
 
 const SettingChart = lazy(() => import('./SettingChart.tsx'));
 const Select = chakra('select', { base: { ...fieldBox, minHeight: { base: '56px', md: '44px' } } });

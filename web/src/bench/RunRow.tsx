@@ -4,7 +4,7 @@ import {
   methodOf,
   MISSING,
   runLine,
-  showRate,
+  showRun,
   type CalibrationReading,
   type CalibrationTyped,
   type InputError,
@@ -92,8 +92,7 @@ function RunFields({ run, at, errorAt, onChange }: Pick<Props, 'run' | 'at' | 'e
 export function RunRow({ run, at, calibration, reading, isOpen, errorAt, onToggle, onChange }: Props) {
   const read = reading.runs[at];
   if (!read) return null;
-  const shown =
-    read.worked && showRate(read.worked.rateKgPerM2, 2 * read.worked.uReadings, calibration.target.unit);
+  const shown = showRun(read, calibration.target.unit);
   const coarse = coarseText(read, reading.scaleStepKg, reading.tolerance, calibration);
   const isStruck = run.struck.trim() !== '';
   return (

@@ -1,5 +1,11 @@
 import { Box } from '@chakra-ui/react';
-import { fromSi, type CalibrationReading, type CalibrationTyped, type Mark } from '@steady-scatter/core';
+import {
+  fromSi,
+  UNITS,
+  type CalibrationReading,
+  type CalibrationTyped,
+  type Mark,
+} from '@steady-scatter/core';
 import { Chart, Legend, LinearScale, LineElement, PointElement, Tooltip, type ChartData, type ChartOptions, type Plugin } from 'chart.js'; // prettier-ignore
 import { useMemo } from 'react';
 import { Scatter } from 'react-chartjs-2';
@@ -162,7 +168,7 @@ export default function SettingChart({ typed, reading, marks }: Props) {
   const { targetKgPerM2, tolerance } = reading;
   const data = useMemo(() => dataOf(reading, typed, ink), [reading, typed, ink]);
   const options = useMemo(
-    () => optionsOf(marks, typed.target.unit.replace('2', '²'), ink, 'setting'),
+    () => optionsOf(marks, UNITS[typed.target.unit].symbol, ink, 'setting'),
     [marks, typed.target.unit, ink],
   );
   const plugin = useMemo(

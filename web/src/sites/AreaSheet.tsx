@@ -1,5 +1,6 @@
 import { Box, Button } from '@chakra-ui/react';
 import {
+  areaAdvice,
   bandText,
   measuredLine,
   MISSING,
@@ -41,24 +42,8 @@ interface Props extends AreaProps {
 
 /** What the area comes to, and what to do next. */
 function Answer({ area, reading }: { area: SiteAreaTyped; reading: ReturnType<typeof readSiteArea> }) {
-  const { treatableM2, measured, buffers } = reading;
+  const { treatableM2, measured } = reading;
   const shown = treatableM2 === null ? null : showSize(treatableM2, measured.bandM2, area.shownIn);
-  const share = treatableM2 ? (measured.bandM2 / treatableM2) * 100 : 0;
-  const wrong = reading.errors.length;
-  const next =
-    wrong > 0
-      ? `${wrong === 1 ? 'One entry' : `${wrong} entries`} cannot be used yet; the sentence under it says why.`
-      : treatableM2 === null
-        ? 'Call out the first part, for example 62 x 38.'
-        : !area.treated
-          ? 'This area is not treated; it is left out of the site’s total.'
-          : share > 10
-            ? `It may be off by ${share.toFixed(0)} %, and so may every amount on it. A tape would tell it better.`
-            : buffers.areaM2 > 0
-              ? 'What buffers hold back is taken off.'
-              : share > 0
-                ? 'Every amount worked out on it carries the same ±.'
-                : 'Say how far the boundary may be off, and every amount will carry it.';
   return (
     <Box as="section" aria-label="Answer">
       {/* As high for every number, so that the drawing stays where it is under a finger. */}
@@ -70,7 +55,7 @@ function Answer({ area, reading }: { area: SiteAreaTyped; reading: ReturnType<ty
         />
       </Box>
       <Box fontSize="16px" marginTop="6px" minHeight="45px">
-        {next}
+        {areaAdvice(area, reading)}
       </Box>
     </Box>
   );

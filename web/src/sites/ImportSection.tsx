@@ -3,7 +3,6 @@ import {
   blankSiteArea,
   readPlace,
   showExact,
-  showLength,
   showNumber,
   showQuantity,
   lengthUnitFor,
@@ -28,11 +27,11 @@ interface Props {
   onTake(areas: readonly SiteAreaTyped[], place: SiteTyped['place']): void;
 }
 
-/** How far a point of a walk may be off when nobody says: what a pocket receiver does in the open, or its own jitter. */
-const offOf = ({ kind, jitterM }: Surveyed, unit: LengthUnit): string => {
-  if (kind === 'area') return '';
-  const { number } = showLength(Math.max(3, 2 * jitterM), unit);
-  return `${showExact(Math.ceil(Number(number.replace(/\s/g, ''))))} ${unit}`;
+/** How far a point may be off, as text to be typed over. */
+const offOf = ({ offM }: Surveyed, unit: LengthUnit): string => {
+  if (offM === null) return '';
+  const { number } = showQuantity(offM, unit, 2);
+  return `${number} ${unit}`;
 };
 
 function partsOf(found: Surveyed, file: string, unit: LengthUnit): BoundaryTyped[] {
@@ -89,7 +88,7 @@ export default function ImportSection({ site, onTake }: Props) {
     });
     const known =
       preview.place && !place
-        ? { lat: showDegrees(preview.place.latDeg), lon: showDegrees(preview.place.lonDeg) }
+        ? { lat: showExact(preview.place.latDeg, 9), lon: showExact(preview.place.lonDeg, 9) }
         : site.place;
     onTake(areas, known);
   }
@@ -193,5 +192,3 @@ export default function ImportSection({ site, onTake }: Props) {
     </Section>
   );
 }
-
-const showDegrees = (degrees: number): string => String(Math.round(degrees * 1e7) / 1e7);

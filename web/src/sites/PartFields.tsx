@@ -1,9 +1,13 @@
 import { Box } from '@chakra-ui/react';
 import {
+  attempt,
+  fromSi,
   MEASURED_BY,
+  readNumber,
   SHAPE_KINDS,
   shapeOf,
   showExact,
+  toSi,
   UNITS,
   type BoundaryTyped,
   type InputError,
@@ -91,8 +95,8 @@ function PlaceField({
       onBlur={() => setTyped(null)}
       onChange={(text) => {
         setTyped(text);
-        const number = Number(text.replace(/\s/g, '').replace('−', '-'));
-        if (text.trim() !== '' && Number.isFinite(number) && Math.abs(number) < 1e5) onSet(number);
+        const { value: number } = attempt(() => readNumber(text, ''));
+        if (number !== null && Math.abs(number) < 1e5) onSet(number);
       }}
     />
   );
@@ -100,21 +104,21 @@ function PlaceField({
 
 /** Where a part lies on a placed drawing, typed. */
 function PlacingFields({ part, onChange }: Pick<Props, 'part' | 'onChange'>) {
-  const { symbol, toSi } = UNITS[part.unit];
+  const { symbol } = UNITS[part.unit];
   const set = (more: Partial<Placing>) => onChange({ ...part, at: { ...part.at, ...more } }, 'at');
   return (
     <Narrow>
       <PlaceField
         label="To the right"
         unit={symbol}
-        value={part.at.x / toSi}
-        onSet={(x) => set({ x: x * toSi })}
+        value={fromSi(part.at.x, part.unit)}
+        onSet={(x) => set({ x: toSi(x, part.unit) })}
       />
       <PlaceField
         label="Upwards"
         unit={symbol}
-        value={part.at.y / toSi}
-        onSet={(y) => set({ y: y * toSi })}
+        value={fromSi(part.at.y, part.unit)}
+        onSet={(y) => set({ y: toSi(y, part.unit) })}
       />
       <PlaceField label="Turned left" unit="°" value={part.at.turn} onSet={(turn) => set({ turn })} />
     </Narrow>

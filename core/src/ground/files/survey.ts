@@ -21,11 +21,14 @@ export interface Surveyed {
   readonly isOpen: boolean;
   /** How much the points of a walk jitter from one to the next, m (one standard deviation each way); 0 where that is not told. */
   readonly jitterM: number;
+  /** How far a point may be off when nobody says, m: what a pocket receiver does in the open, or the walk's own jitter; null for an area. */
+  readonly offM: number | null;
   /** The edge crossed itself and was untangled. */
   readonly crossed: boolean;
 }
 
 const MOST_CORNERS = 1000;
+const POCKET_RECEIVER_M = 3;
 const MOST_GAP = 0.2;
 /** Loops smaller than this share of the ground are where a walk overran its beginning. */
 const SMALL_LOOP = 0.01;
@@ -120,6 +123,7 @@ export function survey({ name, kind, rings }: Trace, place: Place | null): Surve
   const areaOf = (all: readonly (readonly Outline[])[]) =>
     all.reduce((sum, piece) => sum + groundArea(groundOf(piece)), 0);
   const areaM2 = areaOf(pieces);
+  const jitterM = kind === 'walk' ? jitterOf(walked) : 0;
   const before = areaOf([outlines]);
   if (!(areaM2 > 0)) return null;
   return {
@@ -132,7 +136,8 @@ export function survey({ name, kind, rings }: Trace, place: Place | null): Surve
     changed: crossed ? 0 : Math.abs(areaM2 - before) / before,
     gapM,
     isOpen: gapM > MOST_GAP * length,
-    jitterM: kind === 'walk' ? jitterOf(walked) : 0,
+    jitterM,
+    offM: kind === 'walk' ? Math.max(POCKET_RECEIVER_M, 2 * jitterM) : null,
     crossed,
   };
 }
