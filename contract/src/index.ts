@@ -4,8 +4,10 @@ export {
   calibration,
   calibrationTyped,
   calibrationWrite,
+  testsFile,
   type Calibration,
   type CalibrationWrite,
+  type TestsFile,
 } from './calibrations.ts';
 export { rig, rigTyped, rigWrite, type Rig, type RigWrite } from './rigs.ts';
 export { job, jobSummary, jobWrite, type Job, type JobSummary, type JobWrite } from './jobs.ts';

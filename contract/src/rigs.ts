@@ -6,23 +6,26 @@ import { lengthUnit, massUnit, typedText as text } from './units.ts';
 
 const lines = z.array(text).max(60).readonly();
 
+const scale = z.strictObject({
+  name: text,
+  style: z.enum(['numbers', 'letters', 'own']),
+  from: text,
+  to: text,
+  step: text,
+  own: z.string().max(4000),
+  closed: text,
+  firstFlow: text,
+  readAt: text,
+});
+
 /** A machine as typed. */
 export const rigTyped = z
   .strictObject({
     name: text,
     kind: z.enum(RIG_KIND_IDS),
-    control: z.strictObject({
-      name: text,
-      style: z.enum(['numbers', 'letters', 'own']),
-      from: text,
-      to: text,
-      step: text,
-      own: z.string().max(4000),
-      closed: text,
-      firstFlow: text,
-      readAt: text,
-    }),
-    second: z.strictObject({ name: text, setting: text }),
+    control: scale,
+    second: scale,
+    outlets: z.strictObject({ count: text, feeds: z.enum(['one-row', 'own-rows']) }),
     hopper: z.strictObject({ size: text, unit: massUnit }),
     width: z.strictObject({ text, unit: lengthUnit }),
     pace: z.strictObject({ course: text, unit: lengthUnit, time: text }),

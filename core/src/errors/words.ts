@@ -85,6 +85,13 @@ export const WORDS = {
     'Less has to be left than went in, and a full container has to be heavier than the empty one. Check which weighing is which.',
   'test.too-much':
     'That is more than 5 kg on each m², which no spreader puts down. Check the units of the weighings and the lengths.',
+  'run.gone':
+    'The run at {typed} was kept and has to stay. Strike it out with a reason if it should not count.',
+  'run.overwritten': 'The reading {typed} was kept. Take it anew, so that it stays beside the new one.',
+  'tests.columns':
+    'This is no table of tests: these columns are missing: {typed}. Save tests from the bench to see how one looks.',
+  'tests.reading': 'This is no reading of that method: {typed}. Write it like {hint}: 48.00 lb.',
+  'tests.version': 'This file is not one of tests, or it is from a later version: {typed}.',
   'scale.numbers':
     'The last mark has to be above the first, with a step between them and at most {most} marks.',
   'scale.letters': 'The marks have to run from one letter to a later one, for example A to M.',

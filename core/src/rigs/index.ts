@@ -1,6 +1,6 @@
-// Rigs: machines that spread dry product, their controls with the marks on them, and what is looked at before and after.
+// Rigs: machines that spread or spray, their controls with the marks on them, and what is looked at before and after.
 // Marks are known by how far they open from the closed one, whichever way their numbers run.
-export { RIG_KIND_IDS, RIG_KINDS, rigKind, type RigKind } from './kinds.ts';
+export { MARKS_READABLE, RIG_KIND_IDS, RIG_KINDS, rigKind, type RigKind } from './kinds.ts';
 export {
   blankScale,
   NO_SCALE,
@@ -10,4 +10,4 @@ export {
   type ScaleReading,
   type ScaleTyped,
 } from './scale.ts';
-export { blankRig, readRig, type RigReading, type RigTyped, type ServiceTyped } from './rig.ts';
+export { blankRig, completeRig, readRig, type Feeds, type RigReading, type RigTyped, type ServiceTyped } from './rig.ts';

@@ -1,5 +1,6 @@
 import { collect } from '../errors/collect.ts';
 import { InputError } from '../errors/InputError.ts';
+import { readNumber } from '../quantities/numbers.ts';
 import { readPositive } from '../quantities/quantity.ts';
 import type { LengthUnit, MassUnit } from '../quantities/units.ts';
 import { readDay, readName } from '../worksheet/heading.ts';
@@ -14,14 +15,27 @@ export interface ServiceTyped {
   readonly dueDay: string;
 }
 
+/** All outlets feed one row, or each feeds its own. */
+export type Feeds = 'one-row' | 'own-rows';
+
+const MOST_OUTLETS = 12;
+
+function readOutlets(typed: string): number {
+  const count = readNumber(typed, 'outlets.count');
+  if (Number.isInteger(count) && count >= 1 && count <= MOST_OUTLETS) return count;
+  throw new InputError('count.whole', { field: 'outlets.count', most: MOST_OUTLETS, typed });
+}
+
 /** A machine as typed. */
 export interface RigTyped {
   readonly name: string;
   readonly kind: RigKind;
   /** The control that is tested. */
   readonly control: ScaleTyped;
-  /** A second one that stays as it is: part of each chart's key. */
-  readonly second: { readonly name: string; readonly setting: string };
+  /** A second one that stays as it is during a test: part of each chart's key. Without marks there is none. */
+  readonly second: ScaleTyped;
+  /** Of a row distributor: how many outlets it has, and whether all feed one row or each its own. */
+  readonly outlets: { readonly count: string; readonly feeds: Feeds };
   readonly hopper: { readonly size: string; readonly unit: MassUnit };
   /** Hopper width of a drop spreader, usual pass spacing of a rotary, row spacing of a row distributor. */
   readonly width: { readonly text: string; readonly unit: LengthUnit };
@@ -40,7 +54,8 @@ export const blankRig = (system: 'us' | 'metric'): RigTyped => {
     name: '',
     kind: 'push-rotary',
     control: blankScale(),
-    second: { name: '', setting: '' },
+    second: { ...blankScale(), name: '' },
+    outlets: { count: '', feeds: 'own-rows' },
     hopper: { size: '', unit: system === 'us' ? 'lb' : 'kg' },
     width: { text: '', unit: length },
     pace: { course: '', unit: length, time: '' },
@@ -51,8 +66,30 @@ export const blankRig = (system: 'us' | 'metric'): RigTyped => {
   };
 };
 
+/**
+ * A machine as this version knows it, from one that an earlier version kept.
+ *
+ * @example completeRig({ name: 'Red spreader' }).outlets // { count: '', feeds: 'own-rows' }
+ */
+export function completeRig(kept: Partial<RigTyped>): RigTyped {
+  const blank = blankRig(kept.hopper?.unit === 'kg' ? 'metric' : 'us');
+  const { name, setting } = { name: '', setting: '', ...(kept.second as { setting?: string } | undefined) };
+  // Once the second control was a name and the one mark it stood at.
+  const second = setting ? { ...blank.second, name, style: 'own' as const, own: setting } : { ...blank.second, ...kept.second }; // prettier-ignore
+  return { ...blank, ...kept, second: withoutSetting(second) };
+}
+
+function withoutSetting(scale: ScaleTyped & { setting?: string }): ScaleTyped {
+  const { setting: _, ...rest } = scale;
+  return rest;
+}
+
 export interface RigReading {
   readonly control: ScaleReading;
+  /** Its second control; without marks there is none. */
+  readonly second: ScaleReading;
+  /** 1 where nothing else is said. */
+  readonly outlets: number;
   readonly hopperKg: number | null;
   readonly widthM: number | null;
   readonly paceMPerS: number | null;
@@ -73,6 +110,8 @@ export function readRig(rig: RigTyped): RigReading {
   const { errors, noting, ifTyped } = collect();
   noting(() => readName(rig.name, 'name', 'Red push spreader'));
   const control = readScale(rig.control, 'control');
+  const second = readScale(rig.second, 'second');
+  const outlets = ifTyped(rig.outlets.count, () => readOutlets(rig.outlets.count));
   const length = (text: string, unit: LengthUnit, field: string, what: string) =>
     ifTyped(text, () => readPositive(text, { kind: 'length', bareUnit: unit, field }, what).si);
   const hopperKg = ifTyped(
@@ -94,12 +133,14 @@ export function readRig(rig: RigTyped): RigReading {
   const whole = (lines: readonly string[]) => lines.map((line) => line.trim()).filter((line) => line !== '');
   return {
     control,
+    second,
+    outlets: outlets ?? 1,
     hopperKg,
     widthM,
     paceMPerS,
     paceIsUsual: paceMPerS === null || (paceMPerS >= pace[0] && paceMPerS <= pace[1]),
     before: [...before, ...whole(rig.before)],
     after: [...after, ...whole(rig.after)],
-    errors: [...errors, ...control.errors],
+    errors: [...errors, ...control.errors, ...second.errors],
   };
 }

@@ -18,6 +18,8 @@ export interface Wanted {
   readonly ceiling: number | null;
   /** Where to begin while nothing is tested. */
   readonly start: number;
+  /** The setting that the shape of another product's chart gives, once one setting is tested; null: it says nothing. */
+  readonly byShape?: ((test: { readonly setting: number; readonly rate: number }) => number | null) | null;
 }
 
 /** How good a tested setting is: settled (U within the tolerance), usable (within twice), or not yet. */
@@ -27,6 +29,7 @@ export type Standing = 'settled' | 'usable' | 'open';
 export type Because =
   | 'start'
   | 'proportion'
+  | 'shape'
   | 'curve'
   | 'beyond'
   | 'repeat'
@@ -121,10 +124,12 @@ function fromOne(only: SettingMean, wanted: Wanted): Proposal {
     return { ...guess, setting: markAt(halfWayOn, wanted), exact: null, expected: null };
   }
   const from = firstFlow ?? closed;
-  const exact = from + ((only.setting - from) * target) / only.mean;
+  const shaped = wanted.byShape?.({ setting: only.setting, rate: only.mean }) ?? null;
+  const exact = shaped ?? from + ((only.setting - from) * target) / only.mean;
   const isThere = Math.abs(only.mean / target - 1) <= tolerance && (ceiling === null || only.mean <= ceiling);
   const setting = isThere ? only.setting : markAt(exact, wanted);
-  return { ...guess, setting, exact, expected: setting === only.setting ? only.mean : null };
+  const because = shaped === null ? guess.because : 'shape';
+  return { isGuess: true, because, setting, exact, expected: setting === only.setting ? only.mean : null };
 }
 
 /** The rate is not reached by what was tested: one mark farther, unless the end is as near or the ceiling forbids it. */

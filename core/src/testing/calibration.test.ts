@@ -4,13 +4,14 @@ import { blankScale, readScale } from '../rigs/index.ts';
 import {
   blankCalibration,
   blankRun,
+  NO_RIG,
   readCalibration,
   type CalibrationTyped,
   type MethodId,
 } from './index.ts';
 
 const PER_1000 = UNITS['lb/1000 ft2'].toSi;
-const SCALE = readScale({ ...blankScale(), from: '0', to: '12', step: '0.5' }, 'control');
+const RIG = { ...NO_RIG, scale: readScale({ ...blankScale(), from: '0', to: '12', step: '0.5' }, 'control'), paceMPerS: 1.3 }; // prettier-ignore
 const run = (setting: string, method: MethodId, readings: Record<string, string>, struck = '') => ({ ...blankRun(`${setting}-${Object.values(readings).join()}`, '2026-04-02', method), setting, readings, struck }); // prettier-ignore
 const strip = (setting: string, left: string, struck = '') => run(setting, 'weigh-back', { in: '18.00', left, length: "60' 0.0\"" }, struck); // prettier-ignore
 const typed = (more: Partial<CalibrationTyped>): CalibrationTyped => ({
@@ -20,7 +21,7 @@ const typed = (more: Partial<CalibrationTyped>): CalibrationTyped => ({
   width: { text: '9.0', unit: 'ft', by: 'chosen' },
   ...more,
 });
-const read = (more: Partial<CalibrationTyped>) => readCalibration(typed(more), SCALE, 1.3);
+const read = (more: Partial<CalibrationTyped>) => readCalibration(typed(more), RIG);
 
 describe('a calibration', () => {
   it('works each run out, in the units it was typed in', () => {

@@ -1,25 +1,22 @@
 import { collect } from '../errors/collect.ts';
-import { attempt, InputError } from '../errors/InputError.ts';
+import { InputError } from '../errors/InputError.ts';
 import { readNumber } from '../quantities/numbers.ts';
 import { readPositive } from '../quantities/quantity.ts';
-import { readReading } from '../quantities/resolution.ts';
-import type { AreaUnit, UnitId } from '../quantities/units.ts';
-import { readMark, type Mark, type ScaleReading } from '../rigs/scale.ts';
-import { readDay, readName } from '../worksheet/heading.ts';
+import { readMark, type Mark } from '../rigs/scale.ts';
+import { readName } from '../worksheet/heading.ts';
 import { advise, chartOf, type Advice } from './advise.ts';
-import type { CalibrationTyped, RunTyped } from './calibrationTyped.ts';
-import { methodOf, workRun, type MethodField, type Worked } from './methodTable.ts';
-import { starts } from './start.ts';
+import { NO_RIG, type BenchRig } from './benchRig.ts';
+import type { CalibrationTyped, PaceOfWork } from './calibrationTyped.ts';
+import { doubtsOf, type Doubt } from './doubts.ts';
+import { readRun, readScaleStep, readWidth, type RunReading } from './readRun.ts';
+import { fromShape, lookUp, starts, type Listed } from './start.ts';
 import type { Run } from './scatter.ts';
-import type { Reading } from './uncertainty.ts';
 
-/** A run as read. */
-export interface RunReading {
-  readonly id: string;
-  readonly mark: Mark | null;
-  readonly worked: Worked | null;
-  /** Struck out, or not complete: it does not count. */
-  readonly counts: boolean;
+/** A rate at one of the machine's marks. */
+export interface ChartLine {
+  readonly mark: Mark;
+  readonly rateKgPerM2: number;
+  readonly tested: boolean;
 }
 
 export interface CalibrationReading {
@@ -28,147 +25,162 @@ export interface CalibrationReading {
   readonly targetKgPerM2: number | null;
   readonly tolerance: number;
   readonly widthM: number | null;
+  /** Pace of work, m/s: as typed, else the machine's usual one. */
+  readonly paceMPerS: number | null;
   readonly runs: readonly RunReading[];
+  /** What to ask before it is believed. */
+  readonly doubts: readonly Doubt[];
   /** What to set next; null until the scale of the machine and the target are known. */
   readonly advice: (Advice & { readonly mark: Mark }) | null;
-  /** Rates at the machine's marks over what was tested, kg/m2. */
-  readonly chart: readonly { readonly mark: Mark; readonly rateKgPerM2: number; readonly tested: boolean }[];
+  /** Rates at the machine's marks over what was tested. */
+  readonly chart: readonly ChartLine[];
   readonly errors: readonly InputError[];
 }
 
-const AREA_FOR = { ft: 'ft2', yd: 'yd2', in: 'ft2', mi: 'acre' } as const;
+/** Where nobody timed a pace: that of a brisk walk, m/s. */
+const USUAL_PACE = 1.3;
 
-/** The unit that a bare number of a field counts in. */
-function bareUnit({ kind }: MethodField, { units }: CalibrationTyped): UnitId {
-  if (kind === 'mass') return units.mass;
-  if (kind === 'time') return 's';
-  const area: AreaUnit = AREA_FOR[units.length as keyof typeof AREA_FOR] ?? 'm2';
-  return kind === 'area' ? area : units.length;
-}
+type Noting = ReturnType<typeof collect>;
 
-function readField(field: MethodField, typed: string, calibration: CalibrationTyped, path: string): Reading {
-  if (field.kind === 'count') {
-    const count = readNumber(typed, path);
-    if (!Number.isInteger(count) || count < 1 || count > 100)
-      throw new InputError('count.whole', { field: path, most: 100, typed });
-    return { si: count, resolutionSi: 0 };
-  }
-  const unit = bareUnit(field, calibration);
-  const { si, resolutionSi } = readReading(typed, { kind: field.kind, bareUnit: unit, field: path });
-  const isTare = field.id === 'tare' || field.id === 'left';
-  if (si < 0 || (si === 0 && !isTare))
-    throw new InputError('quantity.not-positive', {
-      field: path,
-      what: field.label,
-      hint: field.placeholder,
-    });
-  const stated = field.kind === 'mass' ? attempt(() => readScaleStep(calibration)).value : null;
-  return { si, resolutionSi: stated ?? resolutionSi };
-}
-
-/** The step that the scale shows, kg; null while it is not stated. */
-function readScaleStep({ scaleStep, units }: CalibrationTyped): number | null {
-  if (scaleStep.trim() === '') return null;
-  const wanted = { kind: 'mass', bareUnit: units.mass, field: 'scaleStep' } as const;
-  return readPositive(scaleStep, wanted, 'The step of the scale').si;
-}
-
-function readRun(
-  run: RunTyped,
-  at: number,
-  calibration: CalibrationTyped,
-  scale: ScaleReading,
-  width: Reading | null,
-): { reading: RunReading; errors: InputError[] } {
-  const { errors, noting, ifTyped } = collect();
-  const path = `runs.${at}`;
-  const mark = scale.marks.length === 0 ? null : ifTyped(run.setting, () => readMark(run.setting, scale, `${path}.setting`)); // prettier-ignore
-  ifTyped(run.onDay, () => readDay(run.onDay, `${path}.onDay`));
-  const readings: Record<string, Reading> = {};
-  const { fields } = methodOf(run.method);
-  for (const field of fields) {
-    const typed = run.readings[field.id] ?? '';
-    const read = ifTyped(typed, () => readField(field, typed, calibration, `${path}.readings.${field.id}`));
-    if (read) readings[field.id] = read;
-    else if (typed.trim() === '' && field.otherwise !== undefined)
-      readings[field.id] = { si: field.otherwise, resolutionSi: 0 };
-  }
-  const isWhole = fields.every(({ id }) => readings[id] !== undefined);
-  const needsWidth = run.method !== 'run-out';
-  const worked =
-    isWhole && errors.length === 0 && (width || !needsWidth)
-      ? noting(() => workRun(run.method, readings, width ?? { si: 1, resolutionSi: 0 }, path))
-      : null;
-  // A method names the reading that is wrong; here it stands in its run.
-  const named = errors.map((error) => {
-    if (error.field.startsWith(path)) return error;
-    const reading = error.field.split('.').at(-1);
-    return new InputError(error.code, {
-      ...error.facts,
-      field: `${path}.readings.${reading}`,
-      hint: error.hint,
-    });
-  });
-  return { reading: { id: run.id, mark, worked, counts: run.struck === '' && worked !== null && mark !== null }, errors: named }; // prettier-ignore
+function readTolerance(typed: string): number {
+  const percent = readNumber(typed.replace('%', ''), 'tolerance');
+  if (percent > 0 && percent <= 50) return percent / 100;
+  throw new InputError('percent.unreadable', { field: 'tolerance', hint: '5 %' });
 }
 
 /**
- * Reads a calibration: every run worked out, what to set next, and the machine's chart for this product.
+ * A pace from the time over a course; null while one of them is missing.
  *
- * @param scale of the machine's control; without marks nothing is advised
- * @param paceMPerS usual pace of the machine, for where to begin
- * @example readCalibration(typed, readRig(rig).control, 1.3).advice?.mark.label // '7'
+ * @param field path of the pace, for errors
+ */
+export function readPace(
+  { course, unit, time }: PaceOfWork,
+  field: string,
+  { ifTyped }: Pick<Noting, 'ifTyped'>,
+): number | null {
+  const courseM = ifTyped(
+    course,
+    () =>
+      readPositive(course, { kind: 'length', bareUnit: unit, field: `${field}.course` }, 'The course').si,
+  );
+  const timeS = ifTyped(
+    time,
+    () => readPositive(time, { kind: 'time', bareUnit: 's', field: `${field}.time` }, 'The time').si,
+  );
+  return courseM !== null && timeS !== null ? courseM / timeS : null;
+}
+
+/** The settings of a label as openings of this machine. */
+function readLabel(
+  typed: CalibrationTyped,
+  rig: BenchRig,
+  paceMPerS: number,
+  { ifTyped }: Noting,
+): Listed | null {
+  const { label, target, units } = typed;
+  const bareUnit = units.length === 'm' || units.length === 'cm' ? 'm/s' : 'mph';
+  const labelPace = ifTyped(
+    label.pace,
+    () => readPositive(label.pace, { kind: 'speed', bareUnit, field: 'label.pace' }, 'The label’s pace').si,
+  );
+  const points = label.lines.flatMap(({ setting, amount }, at) => {
+    const field = `label.lines.${at}`;
+    const mark = rig.scale.marks.length === 0 ? null : ifTyped(setting, () => readMark(setting, rig.scale, `${field}.setting`)); // prettier-ignore
+    const rate = ifTyped(amount, () => readPositive(amount, { kind: 'massPerArea', bareUnit: target.unit, field: `${field}.amount` }, 'The label’s rate').si); // prettier-ignore
+    return mark && rate !== null ? [{ setting: mark.opening, rate }] : [];
+  });
+  return points.length > 0 ? { points, paceMPerS: labelPace ?? paceMPerS } : null;
+}
+
+/** What is wanted of the machine, and the mark to set. */
+function adviceOf(
+  typed: CalibrationTyped,
+  rig: BenchRig,
+  runs: readonly Run[],
+  wanted: {
+    target: number;
+    tolerance: number;
+    paceMPerS: number;
+    label: Listed | null;
+    shape: Listed | null;
+  },
+): (Advice & { mark: Mark }) | null {
+  const { marks, firstFlow } = rig.scale;
+  const openings = marks.map(({ opening }) => opening);
+  if (openings.length < 2) return null;
+  const { target, tolerance, paceMPerS, label, shape } = wanted;
+  const begin = starts(openings, 0, firstFlow, target, paceMPerS, label);
+  const pointed = shape && lookUp(shape, target, 0);
+  const start = { ...begin, label: begin.label ?? begin.low, shape: pointed ?? begin.low }[typed.start];
+  const byShape = shape && typed.start === 'shape' ? (test: { setting: number; rate: number }) => fromShape(shape, test, target) : null; // prettier-ignore
+  const advice = advise({ marks: openings, closed: 0, firstFlow, runs, target, tolerance, ceiling: typed.isCeiling ? target : null, start, byShape }); // prettier-ignore
+  return { ...advice, mark: marks.find(({ opening }) => opening === advice.setting)! };
+}
+
+/**
+ * Reads a calibration: every run worked out for its pass spacing, what to ask, what to set next, and the machine's chart
+ * for this product.
+ *
+ * @param rig the machine; without marks nothing is advised
+ * @param shape chart of another product on this machine, as openings and rates
+ * @example readCalibration(typed, benchRig(rig)).advice?.mark.label // '7'
  */
 export function readCalibration(
   typed: CalibrationTyped,
-  scale: ScaleReading,
-  paceMPerS: number | null,
+  rig: BenchRig = NO_RIG,
+  shape: Listed | null = null,
 ): CalibrationReading {
-  const { errors, noting, ifTyped } = collect();
+  const noted = collect();
+  const { errors, noting, ifTyped } = noted;
   noting(() => readName(typed.name, 'name', 'Red spreader, lake feed'));
   const { target } = typed;
   const targetKgPerM2 = ifTyped(
     target.amount,
     () => readPositive(target.amount, { kind: 'massPerArea', bareUnit: target.unit, field: 'target.amount' }, 'The rate').si, // prettier-ignore
   );
-  const tolerance =
-    ifTyped(typed.tolerance, () => {
-      const percent = readNumber(typed.tolerance.replace('%', ''), 'tolerance');
-      if (percent > 0 && percent <= 50) return percent / 100;
-      throw new InputError('percent.unreadable', { field: 'tolerance', hint: '5 %' });
-    }) ?? 0.05;
-  const width = ifTyped(typed.width.text, () => {
-    const read = readReading(typed.width.text, {
-      kind: 'length',
-      bareUnit: typed.width.unit,
-      field: 'width.text',
-    });
-    if (!(read.si > 0)) throw new InputError('quantity.not-positive', { field: 'width.text', what: 'The width', hint: '9 ft' }); // prettier-ignore
-    return typed.width.by === 'chosen' ? { si: read.si, resolutionSi: 0 } : read;
-  });
+  const tolerance = ifTyped(typed.tolerance, () => readTolerance(typed.tolerance)) ?? 0.05;
+  const width = ifTyped(typed.width.text, () => readWidth(typed.width, 'width.text'));
+  const paceMPerS = readPace(typed.pace, 'pace', noted) ?? rig.paceMPerS;
+  const label = readLabel(typed, rig, paceMPerS ?? USUAL_PACE, noted);
+  if (rig.second.marks.length > 0) ifTyped(typed.second, () => readMark(typed.second, rig.second, 'second'));
   const scaleStepKg = noting(() => readScaleStep(typed));
-  const read = typed.runs.map((run, at) => readRun(run, at, typed, scale, width));
-  const runs = read.map(({ reading }) => reading);
+  const read = typed.runs.map((run, at) => readRun(run, at, typed, rig, width));
+  const found = read.map(({ reading }) => reading);
+  const doubts = doubtsOf(found, typed, rig, targetKgPerM2);
+  const asked = new Set(doubts.flatMap(({ kind, runs }) => (kind === 'apart' ? [] : runs)));
+  const runs = found.map((run) => (asked.has(run.id) ? Object.assign({}, run, { counts: false }) : run));
   const counted = runs.flatMap(({ mark, worked, counts }): Run[] =>
     counts && mark && worked
       ? [{ setting: mark.opening, rate: worked.rateKgPerM2, uReadings: worked.uReadings }]
       : [],
   );
-  const openings = scale.marks.map(({ opening }) => opening);
-  const markOf = (opening: number) => scale.marks.find((mark) => mark.opening === opening)!;
-  const begin = starts(openings, 0, scale.firstFlow, targetKgPerM2 ?? 1, paceMPerS ?? 1.3, null);
-  const advice =
-    targetKgPerM2 === null || openings.length < 2
-      ? null
-      : advise({ marks: openings, closed: 0, firstFlow: scale.firstFlow, runs: counted, target: targetKgPerM2, tolerance, ceiling: typed.isCeiling ? targetKgPerM2 : null, start: begin[typed.start] }); // prettier-ignore
+  const advice = targetKgPerM2 === null ? null : adviceOf(typed, rig, counted, { target: targetKgPerM2, tolerance, paceMPerS: paceMPerS ?? USUAL_PACE, label, shape }); // prettier-ignore
+  const { marks } = rig.scale;
+  const lines = chartOf(marks.map(({ opening }) => opening), advice?.means ?? []); // prettier-ignore
   return {
     scaleStepKg,
     targetKgPerM2,
     tolerance,
     widthM: width?.si ?? null,
+    paceMPerS,
     runs,
-    advice: advice && { ...advice, mark: markOf(advice.setting) },
-    chart: chartOf(openings, advice?.means ?? []).map(({ setting, rate, tested }) => ({ mark: markOf(setting), rateKgPerM2: rate, tested })), // prettier-ignore
+    doubts,
+    advice,
+    chart: lines.map(({ setting, rate, tested }) => ({ mark: marks.find(({ opening }) => opening === setting)!, rateKgPerM2: rate, tested })), // prettier-ignore
     errors: [...errors, ...read.flatMap((each) => each.errors)],
+  };
+}
+
+/**
+ * The chart of a calibration as settings and rates, to lend its shape to another product.
+ *
+ * @returns null while fewer than two settings are tested
+ */
+export function chartShape(reading: CalibrationReading): Listed | null {
+  const means = reading.advice?.means ?? [];
+  if (means.length < 2) return null;
+  return {
+    points: means.map(({ setting, mean }) => ({ setting, rate: mean })),
+    paceMPerS: reading.paceMPerS ?? USUAL_PACE,
   };
 }

@@ -21,25 +21,50 @@ export {
   type Standing,
   type Wanted,
 } from './advise.ts';
-export { fromShape, starts, type Listed, type Starts } from './start.ts';
+export { fromShape, lookUp, starts, type Listed, type Starts } from './start.ts';
 export {
   METHOD_IDS,
   METHODS,
   methodOf,
   type MethodField,
   type MethodId,
+  type Moment,
   type Worked,
 } from './methodTable.ts';
+export { blankTools, chooseMethod, type MethodChoice, type ToolsTyped } from './choose.ts';
+export { planTest, planText, type PlanWanted, type TestPlan } from './plan.ts';
+export { cautionsFor, type Act } from './cautions.ts';
+export { stepsOf, type Step } from './steps.ts';
+export { press, runningS, split, STANDING, type Clock, type Lap, type Stopwatch } from './stopwatch.ts';
 export {
   blankCalibration,
   blankRun,
+  completeCalibration,
   MOST_RUNS,
+  STARTS,
   type CalibrationTyped,
+  type EarlierReading,
+  type PaceOfWork,
   type RunTyped,
   type SignOffTyped,
+  type StartId,
+  type WidthTyped,
 } from './calibrationTyped.ts';
-export { adviceText, coarseText, runLine, showRate, showRun, type AdviceText } from './benchLines.ts';
-export { readCalibration, type CalibrationReading, type RunReading } from './calibration.ts';
+export { benchRig, NO_RIG, type BenchRig } from './benchRig.ts';
+export { readWidth, type RunReading } from './readRun.ts';
+export { readCalibration, readPace, chartShape, type CalibrationReading, type ChartLine } from './calibration.ts';
+export type { Doubt } from './doubts.ts';
+export { lostReadings } from './keepsReadings.ts';
+export { corrections, type Corrections } from './corrections.ts';
+export { freshness, type Age, type Freshness, type ProductNow } from './freshness.ts';
+export { paceText, showRate, speedText } from './showBench.ts';
+export { runLine, runRemarks, showRun } from './benchLines.ts';
+export { adviceText, coarseText, correctionText, type AdviceText } from './adviceText.ts';
+export { PACE_SPREAD, settingPicture, type ChartPoint, type SettingPicture } from './settingPicture.ts';
+export { lookUpMark, lookUpText, type LookedUp } from './lookup.ts';
+export { cardOf, type Card } from './card.ts';
+export { TEST_COLUMNS, testsTable, type TestedMachine } from './testsTable.ts';
+export { checkTestsFile, readTests, TESTS_FORMAT, type TestsFound } from './readTests.ts';
 export type { TestResult, Width } from './methods/result.ts';
 export { weighBack, type WeighBack } from './methods/weighBack.ts';
 export { caught, type Caught } from './methods/caught.ts';

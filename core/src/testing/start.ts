@@ -18,7 +18,7 @@ const curveOf = (points: Listed['points']): CurvePoint[] =>
   points.map(({ setting, rate }) => ({ x: setting, y: rate, weight: 1 })).toSorted((a, b) => a.x - b.x);
 
 /** The setting that a list gives for a rate: by its curve, or in proportion from closed where it has one line or ends before. */
-function lookUp({ points }: Listed, rate: number, closed: number): number | null {
+export function lookUp({ points }: Listed, rate: number, closed: number): number | null {
   const all = curveOf(points);
   const solved = all.length > 1 ? settingCurve(all).solve(rate) : null;
   if (solved !== null) return solved;

@@ -1,4 +1,5 @@
 import type { Problem } from '@steady-scatter/contract';
+import type { InputError } from '@steady-scatter/core';
 
 type Detail = Omit<Problem, 'type' | 'requestId'>;
 
@@ -34,3 +35,12 @@ export const outOfDate = (theirs: unknown): Refusal =>
     { status: 409, title: 'Changed elsewhere', detail: 'This was changed elsewhere since you opened it.' },
     { theirs },
   );
+
+/** A change that would overwrite or drop what was measured. */
+export const wouldLose = (lost: readonly InputError[]): Refusal =>
+  new Refusal({
+    status: 422,
+    title: 'Something measured would be lost',
+    detail: lost[0]?.message ?? '',
+    errors: lost.map(({ field, code, message, hint }) => ({ path: field.split('.'), code, message, hint })),
+  });

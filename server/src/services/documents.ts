@@ -21,14 +21,17 @@ import {
   type SoilTestWrite,
 } from '@steady-scatter/contract';
 import {
+  completeCalibration,
   completeProduct,
-  NO_SCALE,
+  completeRig,
+  lostReadings,
   readCalibration,
   readProduct,
   readRig,
   readRuleSet,
   readSite,
   readSoilTest,
+  type InputError,
 } from '@steady-scatter/core';
 import type { ModelStatic, Sequelize } from 'sequelize';
 import {
@@ -40,6 +43,7 @@ import {
   SoilTestRow,
   type DocumentRow,
 } from '../models/index.ts';
+import { wouldLose } from '../problems/Refusal.ts';
 import { transact } from './transact.ts';
 import { versioned, type Versioned } from './versioned.ts';
 
@@ -51,6 +55,8 @@ interface DocumentKind<Typed> {
   parse(kept: unknown): Typed;
   /** The SI values of what was typed. */
   siOf(typed: Typed): object;
+  /** Why a change of one may not be kept; none: it may. */
+  refusals?(before: Typed, after: Typed): readonly InputError[];
 }
 
 interface Document<Typed> {
@@ -90,6 +96,10 @@ function documentService<Typed extends { name: string }>(
     }),
     isSame: (row, { typed }) => isDeepStrictEqual(typedOf(row), typed),
     columnsOf: ({ typed }) => columnsOf(kind, typed),
+    guard(row, { typed }) {
+      const refused = kind.refusals?.(typedOf(row), typed) ?? [];
+      if (refused.length > 0) throw wouldLose(refused);
+    },
   });
 }
 
@@ -166,7 +176,7 @@ export const rigService = (sequelize: Sequelize): Versioned<RigWrite, Rig> =>
   documentService(sequelize, {
     what: 'machine',
     model: RigRow,
-    parse: (kept) => rigTyped.parse(kept),
+    parse: (kept) => rigTyped.parse(completeRig(kept as Partial<Rig['typed']>)),
     siOf(typed) {
       const { hopperKg, widthM, paceMPerS } = readRig(typed);
       return { hopperKg, widthM, paceMPerS };
@@ -177,10 +187,11 @@ export const calibrationService = (sequelize: Sequelize): Versioned<CalibrationW
   documentService(sequelize, {
     what: 'calibration',
     model: CalibrationRow,
-    parse: (kept) => calibrationTyped.parse(kept),
+    parse: (kept) => calibrationTyped.parse(completeCalibration(kept as Partial<Calibration['typed']>)),
+    refusals: lostReadings,
     // Without the machine's scale, which is kept by itself and may change.
     siOf(typed) {
-      const { targetKgPerM2, widthM, runs } = readCalibration(typed, NO_SCALE, null);
+      const { targetKgPerM2, widthM, runs } = readCalibration(typed);
       return { targetKgPerM2, widthM, runs: runs.map(({ id, worked }) => ({ id, worked })) };
     },
   });

@@ -22,6 +22,8 @@ export interface Kept<Row extends VersionedRow, Write extends { version: number 
   /** True when the row holds just what the write says. */
   isSame(row: Row, write: Write): boolean;
   columnsOf(write: Write): object;
+  /** Throws when a row may not be changed in this way. */
+  guard?(row: Row, write: Write): void;
   /** Writes rows that belong to it, after its own. */
   writeParts?(crewId: string, id: string, write: Write, transaction: Transaction): Promise<void>;
 }
@@ -66,6 +68,7 @@ export function versioned<Row extends VersionedRow, Write extends { version: num
   async function update(row: Row, write: Write, transaction: Transaction): Promise<void> {
     if (row.deletedAt || row.version !== write.version)
       throw outOfDate(row.deletedAt ? null : kept.wireOf(row));
+    kept.guard?.(row, write);
     await row.update({ version: row.version + 1, ...kept.columnsOf(write) }, { transaction });
   }
 

@@ -1,9 +1,12 @@
 import {
+  calibration,
   job,
-  product,
-  ruleSet,
-  soilTest,
   problem,
+  product,
+  rig,
+  ruleSet,
+  site,
+  soilTest,
   ROUTES,
   type AnswerOf,
   type BodyOf,
@@ -18,7 +21,7 @@ type Input<Name extends RouteName> = { params?: ParamsOf<Name>; body?: BodyOf<Na
 
 const conflict = z.object({
   title: z.literal('Changed elsewhere'),
-  theirs: z.union([job, product, soilTest, ruleSet]).nullable(),
+  theirs: z.union([job, product, soilTest, ruleSet, site, rig, calibration]).nullable(),
 });
 
 async function readProblem(response: Response): Promise<ApiProblem> {

@@ -1,0 +1,77 @@
+import type { RigTyped } from '../rigs/rig.ts';
+import { isBareNumber } from '../quantities/numbers.ts';
+import { UNITS, type UnitId } from '../quantities/units.ts';
+import type { CalibrationReading } from './calibration.ts';
+import type { CalibrationTyped } from './calibrationTyped.ts';
+import { paceText, showRate } from './showBench.ts';
+
+/** What hangs on the machine: the printed chart. Every cell is text, ready to be drawn. */
+export interface Card {
+  readonly machine: string;
+  readonly product: string;
+  /** The accepted mark, and what it puts down. */
+  readonly setting: string;
+  readonly control: string;
+  readonly rate: string;
+  /** Marks and rates around it, over what was tested. */
+  readonly lines: readonly { readonly setting: string; readonly rate: string; readonly isKept: boolean }[];
+  readonly rateUnit: string;
+  readonly pace: string;
+  readonly spacing: string;
+  /** What the second control stands at; empty: there is none. */
+  readonly second: string;
+  readonly state: string;
+  readonly signed: string;
+}
+
+const MOST_LINES = 9;
+
+const withUnit = (text: string, unit: UnitId): string => (isBareNumber(text) ? `${text.trim()} ${UNITS[unit].symbol}` : text.trim()); // prettier-ignore
+
+/** Marks to print: all of them, or those nearest to the kept one with the ends. */
+function linesToPrint(chart: CalibrationReading['chart'], kept: number): CalibrationReading['chart'] {
+  if (chart.length <= MOST_LINES) return chart;
+  const from = Math.min(Math.max(0, kept - Math.floor(MOST_LINES / 2)), chart.length - MOST_LINES);
+  return chart.slice(from, from + MOST_LINES);
+}
+
+/**
+ * The card of a signed-off calibration.
+ *
+ * @param day the day of signing, as it is to be read
+ * @returns null while nothing is signed off
+ * @example cardOf(typed, rig, reading, '10 Apr 2026').pace // '120 ft in 27.2 s'
+ */
+export function cardOf(
+  typed: CalibrationTyped,
+  rig: RigTyped,
+  reading: CalibrationReading,
+  day: string,
+): Card | null {
+  const { signOff, target } = typed;
+  if (!signOff) return null;
+  const { chart } = reading;
+  const kept = chart.findIndex(({ mark }) => mark.label === signOff.setting);
+  const rate = (kgPerM2: number) => showRate(kgPerM2, 0, target.unit);
+  const { pace, width } = signOff;
+  const isTimed = pace.course.trim() !== '' && pace.time.trim() !== '';
+  const spoken = { chosen: 'between passes', measured: 'wide' };
+  return {
+    machine: rig.name,
+    product: [typed.product, signOff.grain, signOff.lot].filter((part) => part.trim() !== '').join(', '),
+    setting: signOff.setting,
+    control: rig.control.name,
+    rate: kept < 0 ? '' : rate(chart[kept]!.rateKgPerM2).number,
+    lines: linesToPrint(chart, Math.max(0, kept)).map(({ mark, rateKgPerM2 }) => ({
+      setting: mark.label,
+      rate: rate(rateKgPerM2).number,
+      isKept: mark.label === signOff.setting,
+    })),
+    rateUnit: UNITS[target.unit].symbol,
+    pace: isTimed ? `${withUnit(pace.course, pace.unit)} in ${withUnit(pace.time, 's')}` : paceText(reading.paceMPerS, pace.unit), // prettier-ignore
+    spacing: width.text.trim() === '' ? '' : `${withUnit(width.text, width.unit)} ${spoken[width.by]}`,
+    second: signOff.second === '' ? '' : `${rig.second.name} at ${signOff.second}`,
+    state: signOff.state,
+    signed: [day, signOff.by].filter((part) => part.trim() !== '').join(', '),
+  };
+}

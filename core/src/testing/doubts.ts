@@ -1,0 +1,84 @@
+import { showExact, showQuantity } from '../quantities/show.ts';
+import type { BenchRig } from './benchRig.ts';
+import type { CalibrationTyped } from './calibrationTyped.ts';
+import type { RunReading } from './readRun.ts';
+import { groupBySetting } from './scatter.ts';
+
+/** Something that is asked before it is believed. Until it is answered, a run that is far out does not count; runs that differ do. */
+export interface Doubt {
+  /** Stable: an answer names it. */
+  readonly id: string;
+  readonly kind: 'far' | 'apart' | 'overfilled';
+  /** Runs that it is about. */
+  readonly runs: readonly string[];
+  readonly text: string;
+  /** What answering with yes is called. */
+  readonly yes: string;
+}
+
+/** So many times the rate that is wanted is more likely a slip of a unit than a wide gate. */
+const FAR = 6;
+/** Two runs at one setting that differ by more are more likely a slip than scatter: 3 % scatter gives 15 % once in 2 000 pairs. */
+const APART = 0.15;
+
+/** Runs that put down many times what is wanted: "is it really 40 lb?" */
+function farOut(readings: readonly RunReading[], typed: CalibrationTyped, targetKgPerM2: number): Doubt[] {
+  return readings.flatMap(({ id, worked }, at): Doubt[] => {
+    if (!worked || worked.rateKgPerM2 <= FAR * targetKgPerM2) return [];
+    const times = showExact(worked.rateKgPerM2 / targetKgPerM2, 2);
+    const net = showQuantity(worked.netKg, typed.units.mass, 3);
+    const text = `The run at ${typed.runs[at]!.setting} comes to ${times} times the rate that is wanted, from ${net.number} ${net.unit}. Check the units of its weighings and lengths.`;
+    return [{ id: `far.${id}`, kind: 'far', runs: [id], text, yes: 'It is right' }];
+  });
+}
+
+/** Runs at one setting that lie far apart. */
+function farApart(readings: readonly RunReading[]): Doubt[] {
+  const counted = readings.flatMap(({ id, mark, worked, counts }) =>
+    counts && mark && worked
+      ? [{ id, label: mark.label, setting: mark.opening, rate: worked.rateKgPerM2, uReadings: 0 }]
+      : [],
+  );
+  return [...groupBySetting(counted).values()].flatMap((runs): Doubt[] => {
+    const ordered = runs.toSorted((a, b) => a.rate - b.rate);
+    const [low, high] = [ordered[0]!, ordered.at(-1)!];
+    const apart = high.rate / low.rate - 1;
+    if (apart <= APART) return [];
+    const text = `Runs at ${low.label} differ by ${showExact(apart * 100, 2)} %, which is more than scatter. Strike out the one that went wrong, or keep both.`;
+    const ids = [low.id, high.id];
+    return [{ id: `apart.${ids.toSorted().join('.')}`, kind: 'apart', runs: ids, text, yes: 'Keep both' }];
+  });
+}
+
+/** Loads that the hopper cannot hold. */
+function overfilled(readings: readonly RunReading[], typed: CalibrationTyped, hopperKg: number): Doubt[] {
+  return readings.flatMap(({ id, worked }, at): Doubt[] => {
+    if (!worked || worked.netKg <= hopperKg) return [];
+    const [net, hopper] = [worked.netKg, hopperKg].map((kg) => showQuantity(kg, typed.units.mass, 3));
+    const text = `The run at ${typed.runs[at]!.setting} put out ${net!.number} ${net!.unit}, and the hopper holds ${hopper!.number} ${hopper!.unit}. Was it filled again on the way?`;
+    return [{ id: `over.${id}`, kind: 'overfilled', runs: [id], text, yes: 'It was filled again' }];
+  });
+}
+
+/**
+ * What has to be asked about the runs of a calibration; what was answered is left out.
+ *
+ * @param targetKgPerM2 null: not known, nothing is far from it
+ */
+export function doubtsOf(
+  readings: readonly RunReading[],
+  typed: CalibrationTyped,
+  rig: BenchRig,
+  targetKgPerM2: number | null,
+): Doubt[] {
+  const isLive = (at: number) => typed.runs[at]!.struck.trim() === '';
+  const live = readings.filter((_, at) => isLive(at));
+  const keep = { ...typed, runs: typed.runs.filter((_, at) => isLive(at)) };
+  const open = (doubts: readonly Doubt[]) => doubts.filter(({ id }) => !typed.answers.includes(id));
+  const single = open([
+    ...(targetKgPerM2 === null ? [] : farOut(live, keep, targetKgPerM2)),
+    ...(rig.hopperKg === null ? [] : overfilled(live, keep, rig.hopperKg)),
+  ]);
+  const asked = new Set(single.flatMap(({ runs }) => runs));
+  return [...single, ...open(farApart(live.filter(({ id }) => !asked.has(id))))];
+}

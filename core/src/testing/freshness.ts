@@ -1,0 +1,88 @@
+import type { RigTyped } from '../rigs/rig.ts';
+import { rigKind } from '../rigs/kinds.ts';
+import { attempt } from '../errors/InputError.ts';
+import { collect } from '../errors/collect.ts';
+import { readPace } from './calibration.ts';
+import type { CalibrationTyped } from './calibrationTyped.ts';
+import { readWidth } from './readRun.ts';
+
+/** How far a chart can be trusted today. */
+export type Freshness = 'none' | 'fresh' | 'ageing' | 'stale';
+
+/** Why a chart is not fresh. */
+export interface Age {
+  readonly state: Freshness;
+  readonly reasons: readonly string[];
+}
+
+/** What stands on the shelf today of the product that was tested. */
+export interface ProductNow {
+  readonly lot: string;
+  readonly grainSize: string;
+}
+
+const DAY_MS = 86_400_000;
+const AGEING_DAYS = 120;
+const STALE_DAYS = 300;
+/** A pace or a spacing that differs by more belongs to another chart. */
+const SAME = 0.05;
+
+const daysBetween = (from: string, to: string): number => Math.round((Date.parse(to) - Date.parse(from)) / DAY_MS); // prettier-ignore
+const differs = (a: string, b: string): boolean => a.trim() !== '' && b.trim() !== '' && a.trim().toLowerCase() !== b.trim().toLowerCase(); // prettier-ignore
+const apart = (a: number | null, b: number | null): boolean => a !== null && b !== null && Math.abs(a / b - 1) > SAME; // prettier-ignore
+
+type Reason = readonly [state: 'ageing' | 'stale', text: string];
+
+function ofTime(onDay: string, today: string): Reason[] {
+  const days = daysBetween(onDay, today);
+  if (days > STALE_DAYS) return [['stale', 'a season has passed']];
+  return days > AGEING_DAYS ? [['ageing', `tested ${days} days ago`]] : [];
+}
+
+function ofMachine(typed: CalibrationTyped, onDay: string, rig: RigTyped): Reason[] {
+  const served = rig.services.filter((service) => service.onDay > onDay && service.what.trim() !== '');
+  const paceOf = (pace: CalibrationTyped['pace']) => readPace(pace, 'pace', collect());
+  const usual = paceOf(rig.pace);
+  const then = paceOf(typed.signOff!.pace);
+  return [
+    ...served.map(({ what }): Reason => ['stale', `the machine was worked on since: ${what}`]),
+    ...(rigKind(rig.kind).metering === 'flow' && apart(usual, then)
+      ? [['stale', 'the usual pace is another one now'] as const]
+      : []),
+  ];
+}
+
+/**
+ * Whether a signed-off chart still holds, and why not: the season turned, the lot or the grain changed, the machine was worked on,
+ * the pace or the spacing is another one.
+ *
+ * @param today year-month-day
+ * @param rig null: not known any more
+ * @param product null: not on the shelf
+ * @example freshness(typed, rig, product, '2026-11-25') // { state: 'stale', reasons: ['the machine was worked on since: new gate'] }
+ */
+export function freshness(
+  typed: CalibrationTyped,
+  rig: RigTyped | null,
+  product: ProductNow | null,
+  today: string,
+): Age {
+  const { signOff } = typed;
+  if (!signOff) return { state: 'none', reasons: [] };
+  const widthOf = (width: CalibrationTyped['width']) => attempt(() => readWidth(width, 'width').si).value;
+  const reasons: Reason[] = [
+    ...ofTime(signOff.onDay, today),
+    ...(rig ? ofMachine(typed, signOff.onDay, rig) : []),
+    ...(product && differs(product.grainSize, signOff.grain)
+      ? [['stale', `the grain is ${product.grainSize} now, it was ${signOff.grain}`] as const]
+      : []),
+    ...(product && differs(product.lot, signOff.lot)
+      ? [['ageing', `lot ${product.lot} is on the shelf now, tested was ${signOff.lot}`] as const]
+      : []),
+    ...(apart(widthOf(typed.width), widthOf(signOff.width))
+      ? [['stale', 'the pass spacing is another one now'] as const]
+      : []),
+  ];
+  const state = reasons.some(([how]) => how === 'stale') ? 'stale' : reasons.length > 0 ? 'ageing' : 'fresh';
+  return { state, reasons: reasons.map(([, text]) => text) };
+}

@@ -1,0 +1,58 @@
+import { attempt, type InputError } from '../errors/InputError.ts';
+import { readPositive } from '../quantities/quantity.ts';
+import type { CalibrationReading, ChartLine } from './calibration.ts';
+import type { CalibrationTyped } from './calibrationTyped.ts';
+import { showRate } from './showBench.ts';
+
+/** The mark for a rate that somebody asks of a chart. */
+export interface LookedUp {
+  readonly line: ChartLine;
+  /** Share by which the mark is off the rate: above 0 it puts down more. */
+  readonly off: number;
+  /** Why it cannot be trusted: the rate lies beyond what was tested. */
+  readonly beyond: 'below' | 'above' | null;
+}
+
+/**
+ * "I need 3.2": the mark of the chart nearest in rate; at or below it where the rate is the most allowed.
+ *
+ * @param rateKgPerM2 above 0
+ * @returns null where the chart has no marks
+ * @example lookUpMark(reading.chart, 0.0156, false) // { line: { mark 7, … }, off: 0.017, beyond: null }
+ */
+export function lookUpMark(
+  chart: CalibrationReading['chart'],
+  rateKgPerM2: number,
+  isCeiling: boolean,
+): LookedUp | null {
+  const [first, last] = [chart[0], chart.at(-1)];
+  if (!first || !last) return null;
+  const allowed = isCeiling ? chart.filter((line) => line.rateKgPerM2 <= rateKgPerM2) : chart;
+  const away = (line: ChartLine) => Math.abs(line.rateKgPerM2 - rateKgPerM2);
+  const line = allowed.reduce((best, each) => (away(each) < away(best) ? each : best), allowed[0] ?? first);
+  const beyond = rateKgPerM2 < first.rateKgPerM2 ? 'below' : rateKgPerM2 > last.rateKgPerM2 ? 'above' : null;
+  return { line, off: line.rateKgPerM2 / rateKgPerM2 - 1, beyond };
+}
+
+/**
+ * The same for a rate as typed, in a sentence.
+ *
+ * @example lookUpText(reading, typed, '3.2').text // 'Set 11: 3.28, 2.5 % over.'
+ */
+export function lookUpText(
+  { chart }: CalibrationReading,
+  { target, isCeiling }: CalibrationTyped,
+  asked: string,
+): { mark: string | null; text: string; error: InputError | null } {
+  if (asked.trim() === '') return { mark: null, text: '', error: null };
+  const wanted = { kind: 'massPerArea', bareUnit: target.unit, field: 'lookUp' } as const;
+  const { value, error } = attempt(() => readPositive(asked, wanted, 'The rate').si);
+  const found = value === null ? null : lookUpMark(chart, value, isCeiling);
+  if (!found) return { mark: null, text: '', error };
+  const { line, off, beyond } = found;
+  const { number, unit } = showRate(line.rateKgPerM2, 0, target.unit);
+  const percent = `${Math.abs(off * 100).toFixed(1)} %`;
+  const side = Math.abs(off) < 5e-4 ? 'just that' : `${percent} ${off > 0 ? 'over' : 'under'}`;
+  const warning = beyond ? ` That rate lies ${beyond} what was tested: run it there before trusting this.` : ''; // prettier-ignore
+  return { mark: line.mark.label, text: `${number} ${unit}, ${side}.${warning}`, error: null };
+}

@@ -1,0 +1,119 @@
+import { showQuantity } from '../quantities/show.ts';
+import { UNITS, type LengthUnit } from '../quantities/units.ts';
+import type { CalibrationTyped } from './calibrationTyped.ts';
+import type { MethodId } from './methodTable.ts';
+import { student95 } from './student.ts';
+import { COVERAGE, leastNet, resolutionU } from './uncertainty.ts';
+
+/** What a run has to be for its result to be good enough, worked out before anyone walks. */
+export interface TestPlan {
+  /** Product that has to be weighed, kg. */
+  readonly netKg: number;
+  /** Length travelled in all, m, and in how many fresh strips; null where no strip is walked. */
+  readonly strip: { readonly lengthM: number; readonly strips: number } | null;
+  /** Time of a catch, s; null where none is timed. */
+  readonly catchS: number | null;
+  /** Ground of a known size, m2; null where there is none. */
+  readonly areaM2: number | null;
+  /** Product to put into the hopper for two such runs, kg, with a reserve so that it feeds evenly. */
+  readonly loadKg: number;
+  /** The hopper cannot hold that at once. */
+  readonly overHopper: boolean;
+  /** Band of the mean of two such runs, about 95 %, share of it. */
+  readonly uExpected: number;
+}
+
+/** What a plan is made for. */
+export interface PlanWanted {
+  readonly method: MethodId;
+  /** Product on each metre travelled that is hoped for, kg/m, above 0. */
+  readonly outputKgPerM: number;
+  readonly widthM: number;
+  /** Step of the scale, kg, above 0. */
+  readonly scaleStepKg: number;
+  /** Share of the rate, above 0. */
+  readonly tolerance: number;
+  readonly speedMPerS: number;
+  readonly hopperKg: number | null;
+  readonly lengthUnit: LengthUnit;
+}
+
+/** A strip longer than this is walked as several: people have so much straight ground, m. */
+const LONGEST_STRIP_M = 60;
+/** Shorter, and opening and shutting at the lines is most of the error, m. */
+const SHORTEST_STRIP_M = 12;
+const SHORTEST_CATCH_S = 15;
+/** A hopper should hold at least this share of its load when a run ends. */
+const RESERVE = 0.5;
+const TIMED = new Set<MethodId>(['timed-catch', 'fill-time']);
+
+/** Up to a length that a tape shows well: 5 m or 10 ft steps. */
+function handy(lengthM: number, unit: LengthUnit): number {
+  const step = unit === 'm' || unit === 'cm' ? 5 : 10 * UNITS.ft.toSi;
+  return Math.ceil(lengthM / step - 1e-9) * step;
+}
+
+/** Band of the mean of two runs, `sqrt((2 uB)^2 + (t s / sqrt 2)^2)` with the scatter that is believed. */
+const bandOfTwo = (uReadings: number): number =>
+  Math.hypot(COVERAGE * uReadings, (student95(5) * 0.03) / Math.SQRT2);
+
+/**
+ * How much to spread or catch so that the weighing alone is good to half the tolerance, and what follows from it: strip, time,
+ * ground and load.
+ *
+ * @example planTest({ method: 'weigh-back', outputKgPerM: 0.0446, scaleStepKg: 0.0227, tolerance: 0.05, … }).strip
+ * // { lengthM: 12.2, strips: 1 }
+ */
+export function planTest(wanted: PlanWanted): TestPlan {
+  const { method, outputKgPerM, widthM, scaleStepKg, tolerance, speedMPerS, hopperKg, lengthUnit } = wanted;
+  const least = leastNet(scaleStepKg, tolerance / 2);
+  const walks = !TIMED.has(method) && method !== 'run-out';
+  const whole = handy(Math.max(least / outputKgPerM, SHORTEST_STRIP_M), lengthUnit);
+  const strips = Math.ceil(whole / LONGEST_STRIP_M - 1e-9);
+  const strip = walks ? { lengthM: handy(whole / strips, lengthUnit), strips } : null;
+  const perSecond = outputKgPerM * speedMPerS;
+  const catchS = TIMED.has(method) ? Math.ceil(Math.max(least / perSecond, SHORTEST_CATCH_S) / 5) * 5 : null;
+  const rate = outputKgPerM / widthM;
+  const areaM2 = method === 'run-out' ? Math.max(least / rate, 40) : null;
+  const netKg = strip ? strip.lengthM * strip.strips * outputKgPerM : catchS ? catchS * perSecond : least;
+  const loadKg = (2 * netKg) / (1 - RESERVE);
+  const uWeighing = (Math.SQRT2 * resolutionU(scaleStepKg)) / netKg;
+  return {
+    netKg,
+    strip,
+    catchS,
+    areaM2,
+    loadKg,
+    overHopper: hopperKg !== null && loadKg > hopperKg,
+    uExpected: bandOfTwo(uWeighing),
+  };
+}
+
+/**
+ * A plan in sentences, in the units of the calibration.
+ *
+ * @example planText(plan, typed)[0] // 'A strip of 60 ft: about 1.8 lb goes out.'
+ */
+export function planText(plan: TestPlan, { units, target }: CalibrationTyped, tolerance: number): string[] {
+  const mass = (kg: number) => {
+    const { number, unit } = showQuantity(kg, units.mass, 2);
+    return `${number} ${unit}`;
+  };
+  const length = (m: number) => {
+    const { number, unit } = showQuantity(m, units.length, 3);
+    return `${number.replace(/\.0+$/, '')} ${unit}`;
+  };
+  const areaUnit = target.unit.includes('ft2') ? 'ft2' : 'm2';
+  const { strip, catchS, areaM2, netKg, loadKg, overHopper, uExpected } = plan;
+  const how = strip
+    ? `${strip.strips > 1 ? `${strip.strips} fresh strips of ${length(strip.lengthM)} each` : `A strip of ${length(strip.lengthM)}`}: about ${mass(netKg)} goes out.`
+    : catchS
+      ? `Catch for ${catchS} s: about ${mass(netKg)}.`
+      : `Spread it on at least ${showQuantity(areaM2 ?? 0, areaUnit, 2).number} ${UNITS[areaUnit].symbol}.`;
+  const load = overHopper
+    ? `Fill the hopper: two runs and a reserve would be ${mass(loadKg)}, more than it holds, so fill again in between.`
+    : `Fill in about ${mass(loadKg)}: two runs, and as much again so that it feeds evenly.`;
+  const percent = `${showQuantity(uExpected * 100, 'kg', 2).number} %`;
+  const good = uExpected <= tolerance ? 'tight enough to settle it' : uExpected <= 2 * tolerance ? 'good enough to use; a third run would settle it' : 'still coarse'; // prettier-ignore
+  return [how, load, `Two such runs will be good to about ±${percent}: ${good}.`];
+}

@@ -1,0 +1,101 @@
+import { InputError } from '../errors/InputError.ts';
+import { isUnitOf, type LengthUnit, type MassPerAreaUnit, type MassUnit } from '../quantities/units.ts';
+import { isBareNumber } from '../quantities/numbers.ts';
+import { blankCalibration, blankRun, type CalibrationTyped, type RunTyped } from './calibrationTyped.ts';
+import { METHOD_IDS, METHODS, methodOf, type MethodId } from './methodTable.ts';
+import { TEST_COLUMNS } from './testsTable.ts';
+
+/** A calibration from a table, and the machine that it names. */
+export interface TestsFound {
+  readonly machine: string;
+  readonly typed: CalibrationTyped;
+}
+
+const MOST_OUTLETS = 12;
+
+type Row = Readonly<Record<(typeof TEST_COLUMNS)[number], string>>;
+
+/** "Before the strip: 48.00 lb; After the strip: 45.05 lb" by the labels of a method. */
+function readReadings(text: string, method: MethodId, line: number): Record<string, string> {
+  const parts = text.split(';').map((part) => part.trim()).filter((part) => part !== ''); // prettier-ignore
+  const fields = [1, MOST_OUTLETS].flatMap((outlets) => methodOf(method).fields(outlets));
+  return Object.fromEntries(
+    parts.map((part) => {
+      const at = part.lastIndexOf(': ');
+      const label = part.slice(0, at).trim();
+      const field = fields.find((each) => each.label === label);
+      if (at < 0 || !field) throw new InputError('tests.reading', { field: `line ${line}`, typed: part, hint: fields[0]!.label }); // prettier-ignore
+      return [field.id, part.slice(at + 2).trim()];
+    }),
+  );
+}
+
+function runOf(row: Row, line: number, id: string): RunTyped {
+  const method = METHOD_IDS.find((each) => METHODS[each].words === row['Method'].trim());
+  if (!method) throw new InputError('kind.unknown', { field: `line ${line}`, typed: row['Method'], hint: METHOD_IDS.map((each) => METHODS[each].words).join(', ') }); // prettier-ignore
+  return {
+    ...blankRun(id, row['Day'].trim(), method),
+    setting: row['Setting'].trim(),
+    readings: readReadings(row['Readings'], method, line),
+    struck: row['Struck out, because'],
+    note: row['Note'],
+  };
+}
+
+function headOf(row: Row, line: number): CalibrationTyped {
+  const unit = row['Unit of the rate'].trim();
+  if (!isUnitOf('massPerArea', unit)) throw new InputError('unit.other-kind', { field: `line ${line}`, unit, kind: 'a weight per area', hint: 'lb/1000 ft2' }); // prettier-ignore
+  const [mass, length] = [row['Bare weights in'].trim() || 'kg', row['Bare lengths in'].trim() || 'm'];
+  if (!isUnitOf('mass', mass) || !isUnitOf('length', length)) throw new InputError('unit.unknown', { field: `line ${line}`, unit: `${mass}, ${length}`, hint: 'lb and ft' }); // prettier-ignore
+  const width = /^(.*?)\s*([a-z]+)$/i.exec(row['Width'].trim());
+  const widthUnit = width && isUnitOf('length', width[2]!) && isBareNumber(width[1]!) ? (width[2] as LengthUnit) : null; // prettier-ignore
+  return {
+    ...blankCalibration(mass === 'lb' || mass === 'oz' ? 'us' : 'metric'),
+    name: row['Calibration'].trim(),
+    product: row['Product'].trim(),
+    lot: row['Lot'].trim(),
+    target: { amount: row['Wanted'].trim(), unit: unit as MassPerAreaUnit },
+    tolerance: row['Tolerance, %'].trim() || '5',
+    width: { text: widthUnit ? width![1]! : row['Width'].trim(), unit: widthUnit ?? (length as LengthUnit), by: 'chosen' }, // prettier-ignore
+    units: { mass: mass as MassUnit, length: length as LengthUnit },
+  };
+}
+
+/**
+ * Reads a table of tests as it is exported: a calibration for each name, a run for each row.
+ *
+ * @param rows cells, headings first
+ * @param idFor makes the id of a run, from its line in the file
+ * @throws InputError file.columns, tests.reading, kind.unknown, unit.…: with the line as its field
+ */
+export function readTests(rows: readonly (readonly string[])[], idFor: (line: number) => string): TestsFound[] {
+  const [headings = [], ...lines] = rows;
+  const missing = TEST_COLUMNS.slice(0, 11).filter((column) => !headings.includes(column));
+  if (missing.length > 0) throw new InputError('tests.columns', { field: 'line 1', typed: missing.join(', ') });
+  const found = new Map<string, TestsFound>();
+  lines.forEach((cells, at) => {
+    if (cells.every((cell) => cell.trim() === '')) return;
+    const row = Object.fromEntries(TEST_COLUMNS.map((column) => [column, cells[headings.indexOf(column)] ?? ''])) as Row; // prettier-ignore
+    const line = at + 2;
+    const before = found.get(row['Calibration']) ?? { machine: row['Machine'].trim(), typed: headOf(row, line) };
+    const runs = [...before.typed.runs, runOf(row, line, idFor(line))];
+    found.set(row['Calibration'], { ...before, typed: { ...before.typed, runs } });
+  });
+  return [...found.values()];
+}
+
+/** What a JSON file of tests begins with. */
+export const TESTS_FORMAT = { format: 'steady-scatter-tests', version: 1 } as const;
+
+/**
+ * Whether something read from a JSON file is a file of tests of a version that is known here.
+ *
+ * @throws InputError tests.version
+ * @example checkTestsFile({ format: 'steady-scatter-tests', version: 1, … })
+ */
+export function checkTestsFile(value: unknown): void {
+  const head = typeof value === 'object' && value !== null ? (value as Record<string, unknown>) : {};
+  if (head['format'] === TESTS_FORMAT.format && head['version'] === TESTS_FORMAT.version) return;
+  const told = `${String(head['format'] ?? 'no format')}, ${String(head['version'] ?? 'no version')}`;
+  throw new InputError('tests.version', { field: 'line 1', typed: told });
+}

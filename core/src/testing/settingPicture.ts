@@ -1,0 +1,75 @@
+import { fromSi } from '../quantities/convert.ts';
+import type { MassPerAreaUnit } from '../quantities/units.ts';
+import { rigKind, type RigKind } from '../rigs/kinds.ts';
+import type { CalibrationReading } from './calibration.ts';
+import { rateChangeAtPace } from './pace.ts';
+
+/** A point of the chart: opening of the mark, rate in the unit of the chart, and half the width of its band. */
+export interface ChartPoint {
+  readonly x: number;
+  readonly y: number;
+  readonly band: number;
+}
+
+/** Setting against rate, ready to be drawn. */
+export interface SettingPicture {
+  /** The curve with its band: that of the means, in between straight from one to the next. */
+  readonly curve: readonly ChartPoint[];
+  /** The curve at a pace a tenth slower and a tenth faster; none where wheels drive the metering. */
+  readonly slower: readonly ChartPoint[];
+  readonly faster: readonly ChartPoint[];
+  readonly runs: readonly ChartPoint[];
+  readonly means: readonly ChartPoint[];
+  /** The mark to set, with the rate expected there or wanted. */
+  readonly next: ChartPoint | null;
+  readonly target: ChartPoint | null;
+}
+
+const STEPS = 120;
+/** What-if for pace: this share slower and faster. */
+export const PACE_SPREAD = 0.1;
+
+/** The band at a setting between two means, straight from one to the other. */
+function bandAt(means: readonly { setting: number; uRelative: number }[], x: number): number {
+  const after = means.findIndex(({ setting }) => setting >= x);
+  const [low, high] = [means[Math.max(0, after - 1)], means[after]];
+  if (!low || !high || high.setting === low.setting) return high?.uRelative ?? 0;
+  const share = (x - low.setting) / (high.setting - low.setting);
+  return low.uRelative + share * (high.uRelative - low.uRelative);
+}
+
+/**
+ * What the chart of a calibration shows, in the unit of its rates.
+ *
+ * @example settingPicture(reading, 'lb/1000 ft2', 'push-rotary').means // [{ x: 8, y: 1.17, band: 0.1 }, …]
+ */
+export function settingPicture(
+  { advice, runs, targetKgPerM2, tolerance }: CalibrationReading,
+  unit: MassPerAreaUnit,
+  kind: RigKind,
+): SettingPicture {
+  const inUnit = (kgPerM2: number) => fromSi(kgPerM2, unit);
+  const means = advice?.means ?? [];
+  const curve = advice?.curve ?? null;
+  const points = curve
+    ? Array.from({ length: STEPS + 1 }, (_, at): ChartPoint => {
+        const x = curve.from + ((curve.to - curve.from) * at) / STEPS;
+        const rate = inUnit(curve.at(x));
+        return { x, y: rate, band: rate * bandAt(means, x) };
+      })
+    : [];
+  const { metering } = rigKind(kind);
+  const atPace = (share: number) => {
+    const change = rateChangeAtPace(1, share, metering);
+    return change === 0 ? [] : points.map(({ x, y }) => ({ x, y: y * (1 + change), band: 0 }));
+  };
+  return {
+    curve: points,
+    slower: atPace(1 - PACE_SPREAD),
+    faster: atPace(1 + PACE_SPREAD),
+    runs: runs.flatMap(({ mark, worked, counts }) => (counts && mark && worked ? [{ x: mark.opening, y: inUnit(worked.rateKgPerM2), band: 0 }] : [])), // prettier-ignore
+    means: means.map(({ setting, mean, uRelative }) => ({ x: setting, y: inUnit(mean), band: inUnit(mean * uRelative) })), // prettier-ignore
+    next: advice && targetKgPerM2 !== null ? { x: advice.setting, y: inUnit(advice.expected ?? targetKgPerM2), band: 0 } : null, // prettier-ignore
+    target: targetKgPerM2 === null ? null : { x: 0, y: inUnit(targetKgPerM2), band: inUnit(targetKgPerM2 * tolerance) }, // prettier-ignore
+  };
+}

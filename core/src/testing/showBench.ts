@@ -1,0 +1,37 @@
+import { showExact, showQuantity, showWithUncertainty, type Shown } from '../quantities/show.ts';
+import { UNITS, type MassPerAreaUnit, type UnitId } from '../quantities/units.ts';
+
+/**
+ * A rate with its band.
+ *
+ * @param uRelative about 95 %, share of it; 0: not known
+ * @example showRate(0.0326, 0.046, 'lb/1000 ft2') // { number: '6.7', band: '0.3', unit: 'lb / 1000 ft²' }
+ */
+export const showRate = (kgPerM2: number, uRelative: number, unit: MassPerAreaUnit): Shown =>
+  uRelative > 0 && uRelative < 1 && kgPerM2 > 0
+    ? showWithUncertainty(kgPerM2, uRelative * kgPerM2, unit)
+    : showQuantity(kgPerM2, unit);
+
+/**
+ * A pace in words: a course of a round length and the time for it.
+ *
+ * @example paceText(1.38, 'm') // '40 m in 29 s'
+ */
+export function paceText(mPerS: number | null, unit: UnitId): string {
+  if (mPerS === null) return '';
+  const isMetric = unit === 'm' || unit === 'cm' || unit === 'km' || unit === 'mm';
+  const courseM = isMetric ? 40 : 100 * UNITS.ft.toSi;
+  const course = isMetric ? '40 m' : '100 ft';
+  return `${course} in ${showExact(Number((courseM / mPerS).toFixed(courseM / mPerS < 10 ? 1 : 0)))} s`;
+}
+
+/**
+ * A speed in both of the units that people compare.
+ *
+ * @example speedText(1.38, 'ft') // '3.1 mph'
+ */
+export function speedText(mPerS: number, unit: UnitId): string {
+  const isMetric = unit === 'm' || unit === 'cm';
+  const { number, unit: symbol } = showQuantity(mPerS, isMetric ? 'm/s' : 'mph', isMetric ? 3 : 2);
+  return `${number} ${symbol}`;
+}

@@ -1,0 +1,80 @@
+import { fromSi } from '../quantities/convert.ts';
+import { showExact } from '../quantities/show.ts';
+import { UNITS } from '../quantities/units.ts';
+import type { CalibrationReading } from './calibration.ts';
+import type { CalibrationTyped, RunTyped } from './calibrationTyped.ts';
+import { METHODS, methodOf } from './methodTable.ts';
+import { COVERAGE } from './uncertainty.ts';
+
+/** A calibration with what it is known by and what it comes to. */
+export interface TestedMachine {
+  readonly machine: string;
+  readonly outlets: number;
+  readonly typed: CalibrationTyped;
+  readonly reading: CalibrationReading;
+}
+
+/** Headings of a table of tests: a row for each run. Readings stand in one cell, "Before the strip: 48.00 lb; …". */
+export const TEST_COLUMNS = [
+  'Calibration',
+  'Machine',
+  'Product',
+  'Lot',
+  'Wanted',
+  'Tolerance, %',
+  'Width',
+  'Day',
+  'Setting',
+  'Method',
+  'Readings',
+  'Bare weights in',
+  'Bare lengths in',
+  'Struck out, because',
+  'Note',
+  'Rate',
+  '±',
+  'Unit of the rate',
+] as const;
+
+const readingsText = (run: RunTyped, outlets: number): string =>
+  methodOf(run.method)
+    .fields(outlets)
+    .flatMap(({ id, label }) => (run.readings[id]?.trim() ? [`${label}: ${run.readings[id]}`] : []))
+    .join('; ');
+
+const plain = (number: string): string => number.replace(/\s/g, '');
+
+/**
+ * Tests as rows of cells, headings first.
+ *
+ * @example testsTable([{ machine: 'Red', outlets: 1, typed, reading }])[1]?.[8] // '11'
+ */
+export function testsTable(tested: readonly TestedMachine[]): string[][] {
+  const rows = tested.flatMap(({ machine, outlets, typed, reading }) =>
+    typed.runs.map((run, at) => {
+      const worked = reading.runs[at]?.worked;
+      const rate = worked ? fromSi(worked.rateKgPerM2, typed.target.unit) : null;
+      return [
+        typed.name,
+        machine,
+        typed.product,
+        typed.lot,
+        typed.target.amount,
+        typed.tolerance,
+        typed.width.text === '' ? '' : `${typed.width.text} ${UNITS[typed.width.unit].symbol}`,
+        run.onDay,
+        run.setting,
+        METHODS[run.method].words,
+        readingsText(run, outlets),
+        typed.units.mass,
+        typed.units.length,
+        run.struck,
+        run.note,
+        rate === null ? '' : plain(showExact(rate, 5)),
+        rate === null || !worked ? '' : plain(showExact(rate * COVERAGE * worked.uReadings, 2)),
+        typed.target.unit,
+      ];
+    }),
+  );
+  return [[...TEST_COLUMNS], ...rows];
+}
