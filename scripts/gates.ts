@@ -1,5 +1,5 @@
 // npm run gates: how the adviser does on machines whose gates are crooked. Simulated with seeds; prints the table of docs/method.md.
-import { advise, starts, type Run } from '@steady-scatter/core';
+import { advise, fromShape, lookUp, starts, type Listed, type Run } from '@steady-scatter/core';
 
 const GATES = 600;
 const MOST_RUNS = 14;
@@ -40,13 +40,23 @@ function machine(seed: number) {
   const scatter = between(0.015, 0.035);
   const normal = () => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
   const run = (x: number) => rate(x) * (1 + scatter * normal());
-  return { marks, noted, rate, target, run, label };
+  // Another product's chart on the same gate: it flows more or less readily, begins a little elsewhere, and was tested like any other.
+  const readily = between(0.6, 1.6);
+  const later = between(-0.04, 0.04) * widest;
+  const otherRate = (x: number) => readily * rate(x - later) * (1 + scatter * normal());
+  const tested = [0.35, 0.55, 0.75, 0.95].map(
+    (share) => marks[Math.round(share * (marks.length - 1))] ?? widest,
+  );
+  const other: Listed = { points: tested.map((setting) => ({ setting, rate: otherRate(setting) })), paceMPerS: 1.3 }; // prettier-ignore
+  return { marks, noted, rate, target, run, label, other };
 }
 
-type Start = 'low, first flow noted' | 'low' | 'middle' | 'label';
+const STARTS = ['low, first flow noted', 'low, not noted', 'middle', 'label', 'shape of another chart'] as const; // prettier-ignore
+type Start = (typeof STARTS)[number];
 
 interface Course {
-  readonly settings: number;
+  /** Distinct settings tested until the mark it ends at was first tested, that one included. */
+  readonly found: number;
   readonly runs: number;
   /** Ended at a mark whose true rate is off though some mark's is not; under a ceiling, at one whose true rate passes it. */
   readonly missed: boolean;
@@ -55,13 +65,19 @@ interface Course {
 }
 
 function course(seed: number, from: Start, ceiling: boolean): Course {
-  const { marks, noted, rate, target, run, label } = machine(seed);
+  const { marks, noted, rate, target, run, label, other } = machine(seed);
   const firstFlow = from === 'low, first flow noted' ? noted : null;
   const begin = starts(marks, 0, firstFlow, target, 1.3, label);
-  const start =
-    from === 'label' ? (begin.label ?? begin.middle) : from === 'middle' ? begin.middle : begin.low;
+  const at: Readonly<Record<Start, number>> = {
+    'low, first flow noted': begin.low,
+    'low, not noted': begin.low,
+    middle: begin.middle,
+    label: begin.label ?? begin.middle,
+    'shape of another chart': lookUp(other, target, 0) ?? begin.middle,
+  };
+  const byShape = (test: { setting: number; rate: number }) => fromShape(other, test, target);
   const runs: Run[] = [];
-  const asked = { marks, closed: 0, firstFlow, target, tolerance: TOLERANCE, ceiling: ceiling ? target : null, start }; // prettier-ignore
+  const asked = { marks, closed: 0, firstFlow, target, tolerance: TOLERANCE, ceiling: ceiling ? target : null, start: at[from], byShape: from === 'shape of another chart' ? byShape : null }; // prettier-ignore
   for (;;) {
     const { setting, because } = advise({ ...asked, runs });
     const ended = because === 'usable' || because === 'settled' || because === 'no-mark-fits';
@@ -70,7 +86,7 @@ function course(seed: number, from: Start, ceiling: boolean): Course {
       const some = marks.some((mark) => Math.abs(rate(mark) / target - 1) <= TOLERANCE);
       const missed = ceiling ? off > 0 : some && Math.abs(off) > TOLERANCE;
       return {
-        settings: new Set(runs.map((each) => each.setting)).size,
+        found: [...new Set(runs.map((each) => each.setting))].indexOf(setting) + 1,
         runs: runs.length,
         missed,
         ended,
@@ -85,16 +101,16 @@ const quantile = (values: readonly number[], share: number): number =>
   values.toSorted((a, b) => a - b)[Math.min(values.length - 1, Math.floor(share * values.length))] ?? NaN;
 
 process.stdout.write(
-  `| start | ceiling | gates (seeds) | settings: median, 95 % | runs: median, 95 % | not ended after ${MOST_RUNS} runs | missed | off, median |\n| --- | --- | --- | --- | --- | --- | --- | --- |\n`,
+  `| start | ceiling | gates (seeds) | settings to the mark: median, 95 % | runs: median, 95 % | not ended after ${MOST_RUNS} runs | missed | off, median |\n| --- | --- | --- | --- | --- | --- | --- | --- |\n`,
 );
 for (const ceiling of [false, true])
-  for (const from of ['low, first flow noted', 'low', 'middle', 'label'] as const) {
+  for (const from of STARTS) {
     const all = Array.from({ length: GATES }, (_, at) => course(at + 1, from, ceiling));
     const both = (of: (each: Course) => number) =>
       [0.5, 0.95].map((share) => quantile(all.map((each) => of(each)), share)).join(', '); // prettier-ignore
     const count = (of: (each: Course) => boolean) => all.filter((each) => of(each)).length;
     const off = quantile(all.map((each) => each.off), 0.5); // prettier-ignore
     process.stdout.write(
-      `| ${from} | ${ceiling ? 'yes' : 'no'} | ${GATES} (1 to ${GATES}) | ${both((each) => each.settings)} | ${both((each) => each.runs)} | ${count((each) => !each.ended)} | ${count((each) => each.missed)} | ${(100 * off).toFixed(1)} % |\n`,
+      `| ${from} | ${ceiling ? 'yes' : 'no'} | ${GATES} (1 to ${GATES}) | ${both((each) => each.found)} | ${both((each) => each.runs)} | ${count((each) => !each.ended)} | ${count((each) => each.missed)} | ${(100 * off).toFixed(1)} % |\n`,
     );
   }

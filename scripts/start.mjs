@@ -41,7 +41,17 @@ function wantedPort() {
   );
 }
 
+/** Address for links and QR codes, without a slash at its end. */
+function wantedPublicUrl() {
+  const text = process.env['PUBLIC_URL'] ?? '';
+  if (text === '') return undefined;
+  if (URL.canParse(text) && /^https?:$/.test(new URL(text).protocol)) return text.replace(/\/+$/, '');
+  return giveUp(`PUBLIC_URL is ${text}; it has to be an address such as http://192.168.1.20:4310.`);
+}
+
 const port = wantedPort();
+const host = process.env['HOST'] || undefined;
+const publicUrl = wantedPublicUrl();
 const other = otherStart();
 if (other)
   giveUp(`Steady Scatter already runs on this data folder: ${other.address ?? `process ${other.pid}`}`);
@@ -51,7 +61,7 @@ writeFileSync(lockFile, JSON.stringify({ pid: process.pid }));
 
 /** @type {Promise<unknown>} */
 let opening = Promise.resolve();
-/** @type {{ port: number, close(): Promise<void> } | null} */
+/** @type {{ port: number, addresses: readonly string[], code: string | null, close(): Promise<void> } | null} */
 let server = null;
 let stopping = false;
 
@@ -78,12 +88,18 @@ try {
     connectionFile: connectionFile(folder),
     webRoot: WEB_ROOT,
     port,
+    host,
+    publicUrl,
     logFile: join(folder, 'server.log'),
   });
   const address = `http://localhost:${server?.port}`;
   if (server?.port !== port) say(`Port ${port} is taken, so this uses ${server?.port}.`);
   writeFileSync(lockFile, JSON.stringify({ pid: process.pid, address }));
   say(`Steady Scatter is ready: ${address}   (Ctrl-C stops it)`);
+  if (server?.code) {
+    say(`On this network: ${server.addresses.join(', ') || host}`);
+    say(`A device is asked once for this code: ${server.code}`);
+  }
 } catch (error) {
   await stopDatabase(folder);
   rmSync(lockFile, { force: true });

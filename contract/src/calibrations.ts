@@ -81,6 +81,7 @@ export const calibrationTyped = z
     width,
     pace,
     second: text,
+    firstFlow: text,
     tools,
     scaleStep: text,
     units: z.strictObject({ mass: massUnit, length: lengthUnit }),

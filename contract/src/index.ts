@@ -10,6 +10,7 @@ export {
   type TestsFile,
 } from './calibrations.ts';
 export { rig, rigTyped, rigWrite, type Rig, type RigWrite } from './rigs.ts';
+export { device, here, pairing, type Device, type Here } from './devices.ts';
 export { job, jobSummary, jobWrite, type Job, type JobSummary, type JobWrite } from './jobs.ts';
 export { openApi, openApiPath } from './openapi.ts';
 export { fieldProblem, problem, type FieldProblem, type Problem } from './problem.ts';

@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { calibration, calibrationWrite } from './calibrations.ts';
+import { device, here, pairing } from './devices.ts';
 import { job, jobSummary, jobWrite } from './jobs.ts';
 import { keptRoutes, none, nothing } from './kept.ts';
 import { product, productBatch, productIds, productWrite } from './products.ts';
@@ -32,6 +33,38 @@ export const ROUTES = {
     params: nothing,
     body: none,
     answer: openApiDocument,
+  },
+  here: {
+    method: 'get',
+    path: '/api/here',
+    summary: 'Says where this can be reached and whether the asking device is trusted',
+    params: nothing,
+    body: none,
+    answer: here,
+  },
+  pair: {
+    method: 'post',
+    path: '/api/pair',
+    summary: 'Trusts a device of the local network that knows the code',
+    params: nothing,
+    body: pairing,
+    answer: none,
+  },
+  listDevices: {
+    method: 'get',
+    path: '/api/devices',
+    summary: 'Lists the devices that were paired',
+    params: nothing,
+    body: none,
+    answer: z.array(device),
+  },
+  forgetDevice: {
+    method: 'delete',
+    path: '/api/devices/:id',
+    summary: 'Forgets a device: it has to be paired again',
+    params: z.object({ id: z.uuid() }),
+    body: none,
+    answer: none,
   },
   ...keptRoutes(
     { one: 'Job', many: 'Jobs', path: '/api/jobs', words: { one: 'job', many: 'jobs' } },

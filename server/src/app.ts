@@ -10,6 +10,8 @@ import { errorHandler, noSuchRoute, tooMany } from './problems/errorHandler.ts';
 import { createHandlers } from './routes/handlers.ts';
 import { mountRoutes, type Handlers } from './routes/mount.ts';
 import { sameOrigin } from './sameOrigin.ts';
+import { deviceService } from './services/devices.ts';
+import { onlyTrusted, THIS_MACHINE, type Network } from './trust.ts';
 
 /** What the application is wired from. */
 export interface Wiring {
@@ -18,6 +20,8 @@ export interface Wiring {
   readonly logger: Logger;
   /** Folder of the built web app; null where only the API is served. */
   readonly webRoot: string | null;
+  /** Who may reach this beside the machine itself; without it nobody. */
+  readonly network?: Network;
   /** Most requests to the API from one address in a minute. */
   readonly requestsPerMinute?: number;
   /** Replaces handlers, for tests of what goes wrong. */
@@ -26,7 +30,7 @@ export interface Wiring {
 
 const REQUESTS_PER_MINUTE = 1200;
 const BODY_LIMIT = '256kb';
-/** A batch of products, or a site with boundaries from files, is larger than anything that is typed by hand. */
+/** A batch of products, a site with boundaries from files, or hundreds of test runs are larger than what is typed by hand. */
 const LARGE_LIMIT = '4mb';
 const YEAR_SECONDS = 31_536_000;
 
@@ -84,9 +88,11 @@ export function createApp(wiring: Wiring): Express {
     logger,
     webRoot,
     overrides,
+    network = THIS_MACHINE,
     requestsPerMinute: limit = REQUESTS_PER_MINUTE,
   } = wiring;
   const app = express();
+  const devices = deviceService(network.code);
   app.disable('x-powered-by');
   app.use(requestLog(logger));
   app.use(securityHeaders);
@@ -101,12 +107,13 @@ export function createApp(wiring: Wiring): Express {
     }),
   );
   app.use('/api', sameOrigin);
+  app.use('/api', onlyTrusted(crewId, devices));
   app.use(
-    ['/api/products/batch', '/api/sites'],
+    ['/api/products/batch', '/api/sites', '/api/calibrations'],
     express.json({ limit: LARGE_LIMIT, type: ['application/json'] }),
   );
   app.use('/api', express.json({ limit: BODY_LIMIT, type: ['application/json'] }));
-  app.use(mountRoutes({ ...createHandlers(sequelize), ...overrides }, crewId));
+  app.use(mountRoutes({ ...createHandlers(sequelize, network, devices), ...overrides }, crewId));
   app.use('/api', noSuchRoute);
   if (webRoot) serveWeb(app, webRoot);
   app.use(errorHandler);

@@ -11,6 +11,10 @@ const SitesPage = lazy(() => import('./sites/SitesPage.tsx'));
 const SitePage = lazy(() => import('./sites/SitePage.tsx'));
 const BenchPage = lazy(() => import('./bench/BenchPage.tsx'));
 const CalibrationPage = lazy(() => import('./bench/CalibrationPage.tsx'));
+const RunPage = lazy(() => import('./bench/run/RunPage.tsx'));
+const BenchComparePage = lazy(() => import('./bench/compare/ComparePage.tsx'));
+const CardsPage = lazy(() => import('./bench/cards/CardsPage.tsx'));
+const TestFilesPage = lazy(() => import('./bench/files/FilesPage.tsx'));
 const RigsPage = lazy(() => import('./rigs/RigsPage.tsx'));
 const RigPage = lazy(() => import('./rigs/RigPage.tsx'));
 const ShelfPage = lazy(() => import('./products/ShelfPage.tsx'));
@@ -52,7 +56,11 @@ export function App() {
               <Route path="/bench/rigs" element={<RigsPage />} />
               <Route path="/bench/rigs/new" element={<RigPage />} />
               <Route path="/bench/rigs/:id" element={<RigPage />} />
+              <Route path="/bench/compare" element={<BenchComparePage />} />
+              <Route path="/bench/cards" element={<CardsPage />} />
+              <Route path="/bench/files" element={<TestFilesPage />} />
               <Route path="/bench/:id" element={<CalibrationPage />} />
+              <Route path="/bench/:id/run" element={<RunPage />} />
               <Route path="/shelf" element={<ShelfPage />} />
               <Route path="/shelf/new" element={<ProductPage />} />
               <Route path="/shelf/compare" element={<ComparePage />} />

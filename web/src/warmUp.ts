@@ -1,4 +1,6 @@
 const LATER_MS = 12_000;
+/** A screen that was opened by its address fetches what it shows first. */
+const AFTER_SCREEN_MS = 4000;
 
 /**
  * Fetches the parts that are loaded on demand while nothing else is going on, so that they are there when the
@@ -21,6 +23,7 @@ export function warmUp(): void {
     () => import('./sites/SitePage.tsx'),
     () => import('./bench/BenchPage.tsx'),
     () => import('./bench/CalibrationPage.tsx'),
+    () => import('./bench/run/RunPage.tsx'),
     () => import('./rigs/RigsPage.tsx'),
     () => import('./rigs/RigPage.tsx'),
     () => import('./products/ShelfPage.tsx'),
@@ -47,5 +50,8 @@ export function warmUp(): void {
     fetchAll(parts);
     setTimeout(() => fetchAll(drawing), LATER_MS);
   };
-  window.addEventListener('load', start, { once: true });
+  const isSheet = location.pathname === '/';
+  // What every other screen asks the server with is needed at once.
+  if (!isSheet) void import('./api/call.ts');
+  window.addEventListener('load', () => setTimeout(start, isSheet ? 0 : AFTER_SCREEN_MS), { once: true });
 }

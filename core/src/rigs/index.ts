@@ -10,4 +10,13 @@ export {
   type ScaleReading,
   type ScaleTyped,
 } from './scale.ts';
-export { blankRig, completeRig, readRig, type Feeds, type RigReading, type RigTyped, type ServiceTyped } from './rig.ts';
+export {
+  blankRig,
+  completeRig,
+  readRig,
+  type Feeds,
+  type RigReading,
+  type RigTyped,
+  type ServiceTyped,
+} from './rig.ts';
+export { readWidth, type WidthBy, type WidthTyped } from './width.ts';

@@ -6,6 +6,7 @@ import type { LengthUnit, MassUnit } from '../quantities/units.ts';
 import { readDay, readName } from '../worksheet/heading.ts';
 import { rigKind, type RigKind } from './kinds.ts';
 import { blankScale, readScale, type ScaleReading, type ScaleTyped } from './scale.ts';
+import { readWidth } from './width.ts';
 
 /** What was done to a machine, and when it is due again. */
 export interface ServiceTyped {
@@ -118,7 +119,7 @@ export function readRig(rig: RigTyped): RigReading {
     rig.hopper.size,
     () => readPositive(rig.hopper.size, { kind: 'mass', bareUnit: rig.hopper.unit, field: 'hopper.size' }, 'The hopper').si, // prettier-ignore
   );
-  const widthM = length(rig.width.text, rig.width.unit, 'width.text', 'The width');
+  const widthM = ifTyped(rig.width.text, () => readWidth({ ...rig.width, by: 'measured' }, 'width.text').si);
   const courseM = length(rig.pace.course, rig.pace.unit, 'pace.course', 'The course');
   const timeS = ifTyped(
     rig.pace.time,

@@ -15,7 +15,7 @@ export interface AdviceText {
 }
 
 const STARTING: Readonly<Record<StartId, string>> = {
-  low: 'a third of the way up, so that the first run burns nothing',
+  low: 'a third of the way up from where it first runs, so that the first run burns nothing',
   middle: 'in the middle of the scale',
   label: 'where the label says, looked up for your pace',
   shape: 'where the other product’s chart gives this rate',
@@ -95,7 +95,7 @@ export function correctionText(
   kind: RigKind,
 ): string[] {
   const mean = advice?.means.find(({ setting }) => setting === advice.setting)?.mean ?? advice?.expected;
-  if (!advice || !mean || targetKgPerM2 === null || Math.abs(mean / targetKgPerM2 - 1) <= tolerance / 2) return []; // prettier-ignore
+  if (!advice || advice.isGuess || !mean || targetKgPerM2 === null || Math.abs(mean / targetKgPerM2 - 1) <= tolerance / 2) return []; // prettier-ignore
   const found = corrections(kind, mean, targetKgPerM2, paceMPerS ?? 1.3, widthM ?? 1);
   const by = advice.mark.label;
   const more = found.times > 1;

@@ -134,12 +134,16 @@ function fromOne(only: SettingMean, wanted: Wanted): Proposal {
 
 /** The rate is not reached by what was tested: one mark farther, unless the end is as near or the ceiling forbids it. */
 function fromEnd(curve: SettingCurve, means: readonly SettingMean[], wanted: Wanted): Proposal {
-  const { target, ceiling } = wanted;
+  const { target, ceiling, tolerance } = wanted;
   const next = beyond(curve, wanted);
   const end = markOnCurve(curve, means, wanted);
   const away = (rate: number) => Math.abs(rate - target);
+  // An end that is within the tolerance is kept; two settings alone say too little of the next mark to keep one that is not.
   const endWillDo =
-    end !== null && next !== null && means.length > 2 && away(curve.at(end)) <= away(next.expected);
+    end !== null &&
+    next !== null &&
+    (away(curve.at(end)) <= tolerance * target ||
+      (means.length > 2 && away(curve.at(end)) <= away(next.expected)));
   const isOver = next !== null && ceiling !== null && next.expected > ceiling;
   if (next && !endWillDo && !isOver)
     return { setting: next.mark, exact: null, expected: next.expected, isGuess: true, because: 'beyond' };

@@ -87,7 +87,7 @@ export function runRemarks(
 ): string[] {
   if (!worked) return [];
   const { outlets, outputKgPerM, paceMPerS: walked } = worked;
-  const perMetre = showQuantity(outputKgPerM * 1000, 'g', 3).number;
+  const perMetre = showQuantity(outputKgPerM, 'g', 3).number;
   const against = targetKgPerM2 === null ? null : worked.rateKgPerM2 / targetKgPerM2 - 1;
   const change = walked && paceMPerS ? rateChangeAtPace(paceMPerS, walked, metering) : 0;
   const { length } = calibration.units;
@@ -107,4 +107,3 @@ export function runRemarks(
 
 const percentOff = (share: number): string =>
   Math.abs(share) < 0.0005 ? 'just' : `${showExact(Math.abs(share) * 100, 2)} % ${share > 0 ? 'over' : 'under'}`; // prettier-ignore
-

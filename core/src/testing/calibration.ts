@@ -3,12 +3,13 @@ import { InputError } from '../errors/InputError.ts';
 import { readNumber } from '../quantities/numbers.ts';
 import { readPositive } from '../quantities/quantity.ts';
 import { readMark, type Mark } from '../rigs/scale.ts';
+import { readWidth } from '../rigs/width.ts';
 import { readName } from '../worksheet/heading.ts';
 import { advise, chartOf, type Advice } from './advise.ts';
 import { NO_RIG, type BenchRig } from './benchRig.ts';
 import type { CalibrationTyped, PaceOfWork } from './calibrationTyped.ts';
 import { doubtsOf, type Doubt } from './doubts.ts';
-import { readRun, readScaleStep, readWidth, type RunReading } from './readRun.ts';
+import { readRun, readScaleStep, type RunReading } from './readRun.ts';
 import { fromShape, lookUp, starts, type Listed } from './start.ts';
 import type { Run } from './scatter.ts';
 
@@ -60,8 +61,7 @@ export function readPace(
 ): number | null {
   const courseM = ifTyped(
     course,
-    () =>
-      readPositive(course, { kind: 'length', bareUnit: unit, field: `${field}.course` }, 'The course').si,
+    () => readPositive(course, { kind: 'length', bareUnit: unit, field: `${field}.course` }, 'The course').si,
   );
   const timeS = ifTyped(
     time,
@@ -121,13 +121,13 @@ function adviceOf(
  * Reads a calibration: every run worked out for its pass spacing, what to ask, what to set next, and the machine's chart
  * for this product.
  *
- * @param rig the machine; without marks nothing is advised
+ * @param machine without marks nothing is advised
  * @param shape chart of another product on this machine, as openings and rates
  * @example readCalibration(typed, benchRig(rig)).advice?.mark.label // '7'
  */
 export function readCalibration(
   typed: CalibrationTyped,
-  rig: BenchRig = NO_RIG,
+  machine: BenchRig = NO_RIG,
   shape: Listed | null = null,
 ): CalibrationReading {
   const noted = collect();
@@ -140,8 +140,10 @@ export function readCalibration(
   );
   const tolerance = ifTyped(typed.tolerance, () => readTolerance(typed.tolerance)) ?? 0.05;
   const width = ifTyped(typed.width.text, () => readWidth(typed.width, 'width.text'));
-  const paceMPerS = readPace(typed.pace, 'pace', noted) ?? rig.paceMPerS;
-  const label = readLabel(typed, rig, paceMPerS ?? USUAL_PACE, noted);
+  const paceMPerS = readPace(typed.pace, 'pace', noted) ?? machine.paceMPerS;
+  const label = readLabel(typed, machine, paceMPerS ?? USUAL_PACE, noted);
+  const flow = machine.scale.marks.length === 0 ? null : ifTyped(typed.firstFlow, () => readMark(typed.firstFlow, machine.scale, 'firstFlow')); // prettier-ignore
+  const rig = flow ? { ...machine, scale: { ...machine.scale, firstFlow: flow.opening } } : machine;
   if (rig.second.marks.length > 0) ifTyped(typed.second, () => readMark(typed.second, rig.second, 'second'));
   const scaleStepKg = noting(() => readScaleStep(typed));
   const read = typed.runs.map((run, at) => readRun(run, at, typed, rig, width));

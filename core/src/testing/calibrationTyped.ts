@@ -1,16 +1,7 @@
 import type { LengthUnit, MassPerAreaUnit, MassUnit } from '../quantities/units.ts';
+import type { WidthTyped } from '../rigs/width.ts';
 import { blankTools, type ToolsTyped } from './choose.ts';
 import type { MethodId } from './methodTable.ts';
-
-/** What a width rests on: measured by tape (a hopper, taped ground), or chosen as the spacing to pass at. */
-export type WidthBy = 'measured' | 'chosen';
-
-/** Hopper width, pass spacing or row spacing; or a row machine's own length of row on an area, "6600 m/ha". */
-export interface WidthTyped {
-  readonly text: string;
-  readonly unit: LengthUnit;
-  readonly by: WidthBy;
-}
 
 /** A reading that was taken anew, and why: it stays beside the one that counts. */
 export interface EarlierReading {
@@ -101,6 +92,8 @@ export interface CalibrationTyped {
   readonly pace: PaceOfWork;
   /** What the second control stands at. */
   readonly second: string;
+  /** The mark at which this product begins to run; empty: that of the machine, if it was noted. */
+  readonly firstFlow: string;
   /** What is at hand for testing. */
   readonly tools: ToolsTyped;
   /** The step that the scale shows; empty: the last digit of each weighing. */
@@ -134,6 +127,7 @@ export function blankCalibration(system: 'us' | 'metric'): CalibrationTyped {
     width: { text: '', unit: length, by: 'chosen' },
     pace: { course: '', unit: length, time: '' },
     second: '',
+    firstFlow: '',
     tools: blankTools(),
     scaleStep: '',
     units: { mass: us ? 'lb' : 'kg', length },

@@ -33,7 +33,7 @@ export function cautionsFor(act: Act, { rig, product }: Situation): string[] {
       'Hands out of the hopper while anything can turn.',
     ],
     walk: [
-      'Keep off water, drains and pavement.',
+      isDeicer ? 'Keep off water, drains and beds.' : 'Keep off water, drains and pavement.',
       isDeicer
         ? 'Keep people off the strip until it is swept.'
         : 'Use fresh ground for each run: one strip twice has double, and may burn in heat.',

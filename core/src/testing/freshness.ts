@@ -4,7 +4,7 @@ import { attempt } from '../errors/InputError.ts';
 import { collect } from '../errors/collect.ts';
 import { readPace } from './calibration.ts';
 import type { CalibrationTyped } from './calibrationTyped.ts';
-import { readWidth } from './readRun.ts';
+import { readWidth } from '../rigs/width.ts';
 
 /** How far a chart can be trusted today. */
 export type Freshness = 'none' | 'fresh' | 'ageing' | 'stale';

@@ -48,13 +48,20 @@ export {
   type RunTyped,
   type SignOffTyped,
   type StartId,
-  type WidthTyped,
 } from './calibrationTyped.ts';
 export { benchRig, NO_RIG, type BenchRig } from './benchRig.ts';
-export { readWidth, type RunReading } from './readRun.ts';
-export { readCalibration, readPace, chartShape, type CalibrationReading, type ChartLine } from './calibration.ts';
+export type { RunReading } from './readRun.ts';
+export {
+  readCalibration,
+  readPace,
+  chartShape,
+  type CalibrationReading,
+  type ChartLine,
+} from './calibration.ts';
+export { calibrationFor } from './fromShelf.ts';
+export { practiceText } from './practice.ts';
 export type { Doubt } from './doubts.ts';
-export { lostReadings } from './keepsReadings.ts';
+export { keepEarlier, lostReadings } from './keepsReadings.ts';
 export { corrections, type Corrections } from './corrections.ts';
 export { freshness, type Age, type Freshness, type ProductNow } from './freshness.ts';
 export { paceText, showRate, speedText } from './showBench.ts';

@@ -1,5 +1,31 @@
 import { InputError } from '../errors/InputError.ts';
-import type { CalibrationTyped } from './calibrationTyped.ts';
+import type { CalibrationTyped, EarlierReading, RunTyped } from './calibrationTyped.ts';
+
+/** Readings of a run that were kept and are another ones now. */
+const takenAnew = (was: RunTyped, now: RunTyped): { field: string; text: string }[] =>
+  Object.entries(was.readings).flatMap(([field, text]) => {
+    const stands = text.trim() === '' || now.readings[field] === text || now.earlier.some((each) => each.field === field && each.text === text); // prettier-ignore
+    return stands ? [] : [{ field, text }];
+  });
+
+/**
+ * What was kept before stays beside what was taken anew: nothing that was measured is overwritten.
+ *
+ * @param why a word on why it was taken anew
+ * @example keepEarlier(kept, typed, 'taken anew').runs[0].earlier // [{ field: 'left', text: '45.05', why: 'taken anew' }]
+ */
+export function keepEarlier(
+  before: CalibrationTyped,
+  after: CalibrationTyped,
+  why: string,
+): CalibrationTyped {
+  const runs = after.runs.map((now) => {
+    const was = before.runs.find(({ id }) => id === now.id);
+    const anew = was ? takenAnew(was, now).map((each): EarlierReading => Object.assign({ why }, each)) : [];
+    return anew.length === 0 ? now : Object.assign({}, now, { earlier: [...now.earlier, ...anew] });
+  });
+  return { ...after, runs };
+}
 
 /**
  * Holds a change of a calibration against what was kept: no run may go, and a reading that was taken anew has to stand among
@@ -13,9 +39,6 @@ export function lostReadings(before: CalibrationTyped, after: CalibrationTyped):
     const at = after.runs.findIndex(({ id }) => id === was.id);
     const now = after.runs[at];
     if (!now) return [new InputError('run.gone', { field: 'runs', typed: was.setting })];
-    return Object.entries(was.readings).flatMap(([field, text]) => {
-      const isThere = text.trim() === '' || now.readings[field] === text || now.earlier.some((each) => each.field === field && each.text === text); // prettier-ignore
-      return isThere ? [] : [new InputError('run.overwritten', { field: `runs.${at}.readings.${field}`, typed: text })]; // prettier-ignore
-    });
+    return takenAnew(was, now).map(({ field, text }) => new InputError('run.overwritten', { field: `runs.${at}.readings.${field}`, typed: text })); // prettier-ignore
   });
 }

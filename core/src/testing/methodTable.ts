@@ -68,7 +68,7 @@ const LENGTH: MethodField = { id: 'length', label: 'Length of the strip', kind: 
 const PASSES: MethodField = { id: 'passes', label: 'Times over it', kind: 'count', placeholder: '1', at: 'course', otherwise: 1 }; // prettier-ignore
 const WALK_TIME: MethodField = { id: 'time', label: 'Time over the strip', kind: 'time', placeholder: 'if it was timed', at: 'walk', optional: true }; // prettier-ignore
 const COURSE: MethodField = { id: 'course', label: 'Course at working pace', kind: 'length', placeholder: '40 m', at: 'course' }; // prettier-ignore
-const COURSE_TIMES = [1, 2, 3].map((run): MethodField => ({ id: run === 1 ? 'courseTime' : `courseTime.${run}`, label: run === 1 ? 'Time over the course' : `Time, run ${run}`, kind: 'time', placeholder: '27.5 s', at: 'course', ...(run > 1 && { optional: true }) })); // prettier-ignore
+const COURSE_TIMES = [1, 2, 3].map((run): MethodField => ({ id: run === 1 ? 'courseTime' : `courseTime.${run}`, label: run === 1 ? 'Time over the course' : `Time, run ${run}`, kind: 'time', placeholder: '27.5 s', at: 'course', optional: run > 1 })); // prettier-ignore
 
 /** Readings under each outlet: "gross" for one, "gross.1", "gross.2" for several. */
 const perOutlet = (field: MethodField, outlets: number): MethodField[] =>

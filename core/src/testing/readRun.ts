@@ -1,13 +1,14 @@
 import { collect } from '../errors/collect.ts';
 import { attempt, InputError } from '../errors/InputError.ts';
 import { readNumber } from '../quantities/numbers.ts';
-import { readPositive, readQuantity } from '../quantities/quantity.ts';
+import { readPositive } from '../quantities/quantity.ts';
 import { readReading } from '../quantities/resolution.ts';
 import type { AreaUnit, UnitId } from '../quantities/units.ts';
 import { readMark, type Mark } from '../rigs/scale.ts';
+import { readWidth } from '../rigs/width.ts';
 import { readDay } from '../worksheet/heading.ts';
 import type { BenchRig } from './benchRig.ts';
-import type { CalibrationTyped, RunTyped, WidthTyped } from './calibrationTyped.ts';
+import type { CalibrationTyped, RunTyped } from './calibrationTyped.ts';
 import { methodOf, workRun, type MethodField, type Worked } from './methodTable.ts';
 import type { Reading } from './uncertainty.ts';
 
@@ -18,6 +19,9 @@ export interface RunReading {
   readonly worked: Worked | null;
   /** Pass spacing that it was made at, m. */
   readonly widthM: number | null;
+  /** Length of its strip or course, m, and how often it was covered; null while it is not known. */
+  readonly lengthM: number | null;
+  readonly passes: number;
   /** Struck out, not complete, or asked about and not answered: it does not count. */
   readonly counts: boolean;
 }
@@ -37,29 +41,6 @@ export function readScaleStep({ scaleStep, units }: CalibrationTyped): number | 
   if (scaleStep.trim() === '') return null;
   const wanted = { kind: 'mass', bareUnit: units.mass, field: 'scaleStep' } as const;
   return readPositive(scaleStep, wanted, 'The step of the scale').si;
-}
-
-const ROW_PER_AREA = /^(.+)\/\s*(ha|acre|m2|m²)$/i;
-
-/**
- * A width as typed: a length, or a row machine's own length of row on an area, whose inverse it is.
- *
- * @throws InputError
- * @example readWidth({ text: '6600 m/ha', unit: 'm', by: 'measured' }, 'width.text').si // 1.5152
- */
-export function readWidth({ text, unit, by }: WidthTyped, field: string): Reading {
-  const [, row, area] = ROW_PER_AREA.exec(text.trim()) ?? [];
-  const positive = (si: number) => {
-    if (!(si > 0)) throw new InputError('quantity.not-positive', { field, what: 'The width', hint: '9 ft' });
-    return si;
-  };
-  if (row !== undefined && area !== undefined) {
-    const rowM = positive(readQuantity(row, { kind: 'length', bareUnit: unit, field }).si);
-    const { si: areaM2 } = readQuantity(`1 ${area}`, { kind: 'area', bareUnit: null, field });
-    return { si: areaM2 / rowM, resolutionSi: 0 };
-  }
-  const read = readReading(text, { kind: 'length', bareUnit: unit, field });
-  return { si: positive(read.si), resolutionSi: by === 'chosen' ? 0 : read.resolutionSi };
 }
 
 /** One reading of a run, by what its method asks for. */
@@ -120,8 +101,13 @@ export function readRun(
   const isWhole = fields.every(({ id, optional }) => optional || readings[id] !== undefined);
   // A weighed load on known ground makes a rate without any width.
   const spread = width ?? (run.method === 'run-out' ? { si: 1, resolutionSi: 0 } : null);
-  const basis = spread && { width: spread, runWidthM: own?.si ?? spread.si, outlets: rig.outlets, feeds: rig.feeds };
+  const basis = spread && {
+    width: spread,
+    runWidthM: own?.si ?? spread.si,
+    outlets: rig.outlets,
+    feeds: rig.feeds,
+  };
   const worked = isWhole && errors.length === 0 && basis ? noting(() => workRun(run.method, readings, basis, path)) : null; // prettier-ignore
-  const reading = { id: run.id, mark, worked, widthM: own?.si ?? width?.si ?? null, counts: run.struck.trim() === '' && worked !== null && mark !== null }; // prettier-ignore
+  const reading = { id: run.id, mark, worked, widthM: own?.si ?? width?.si ?? null, lengthM: readings['length']?.si ?? readings['course']?.si ?? null, passes: readings['passes']?.si ?? 1, counts: run.struck.trim() === '' && worked !== null && mark !== null }; // prettier-ignore
   return { reading, errors: errors.map((error) => inRun(error, path, rig.outlets)) };
 }

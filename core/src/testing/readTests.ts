@@ -68,16 +68,23 @@ function headOf(row: Row, line: number): CalibrationTyped {
  * @param idFor makes the id of a run, from its line in the file
  * @throws InputError file.columns, tests.reading, kind.unknown, unit.…: with the line as its field
  */
-export function readTests(rows: readonly (readonly string[])[], idFor: (line: number) => string): TestsFound[] {
+export function readTests(
+  rows: readonly (readonly string[])[],
+  idFor: (line: number) => string,
+): TestsFound[] {
   const [headings = [], ...lines] = rows;
   const missing = TEST_COLUMNS.slice(0, 11).filter((column) => !headings.includes(column));
-  if (missing.length > 0) throw new InputError('tests.columns', { field: 'line 1', typed: missing.join(', ') });
+  if (missing.length > 0)
+    throw new InputError('tests.columns', { field: 'line 1', typed: missing.join(', ') });
   const found = new Map<string, TestsFound>();
   lines.forEach((cells, at) => {
     if (cells.every((cell) => cell.trim() === '')) return;
     const row = Object.fromEntries(TEST_COLUMNS.map((column) => [column, cells[headings.indexOf(column)] ?? ''])) as Row; // prettier-ignore
     const line = at + 2;
-    const before = found.get(row['Calibration']) ?? { machine: row['Machine'].trim(), typed: headOf(row, line) };
+    const before = found.get(row['Calibration']) ?? {
+      machine: row['Machine'].trim(),
+      typed: headOf(row, line),
+    };
     const runs = [...before.typed.runs, runOf(row, line, idFor(line))];
     found.set(row['Calibration'], { ...before, typed: { ...before.typed, runs } });
   });
@@ -96,6 +103,6 @@ export const TESTS_FORMAT = { format: 'steady-scatter-tests', version: 1 } as co
 export function checkTestsFile(value: unknown): void {
   const head = typeof value === 'object' && value !== null ? (value as Record<string, unknown>) : {};
   if (head['format'] === TESTS_FORMAT.format && head['version'] === TESTS_FORMAT.version) return;
-  const told = `${String(head['format'] ?? 'no format')}, ${String(head['version'] ?? 'no version')}`;
+  const told = JSON.stringify([head['format'] ?? 'no format', head['version'] ?? 'no version']);
   throw new InputError('tests.version', { field: 'line 1', typed: told });
 }

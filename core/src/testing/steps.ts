@@ -54,6 +54,9 @@ const ACT_OF: Readonly<Record<Step['id'], Act | null>> = {
   after: 'sweep',
 };
 
+/** Nothing is spread: hands are at the meter instead. */
+const STANDS = new Set<MethodId>(['timed-catch', 'fill-time']);
+
 /**
  * The screens of a guided run, in their order.
  *
@@ -69,7 +72,7 @@ export function stepsOf(
   const fields = methodOf(method).fields(outlets);
   const at = (moment: MethodField['at']) => fields.filter((field) => field.at === moment);
   const step = (id: Step['id'], heading: string, how: string, asked: readonly MethodField[] = []): Step => {
-    const act = ACT_OF[id];
+    const act = id === 'walk' && STANDS.has(method) ? 'meter' : ACT_OF[id];
     return { id, heading, how, fields: asked, cautions: act ? cautionsFor(act, { rig, product }) : [] };
   };
   return [

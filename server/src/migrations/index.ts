@@ -8,10 +8,11 @@ import { products } from './003-products.ts';
 import { asTyped } from './004-as-typed.ts';
 import { sites } from './005-sites.ts';
 import { rigs } from './006-rigs.ts';
+import { devices } from './007-devices.ts';
 
 type Migration = RunnableMigration<Sequelize>;
 
-const MIGRATIONS: Migration[] = [crewsAndJobs, labelCoverage, products, asTyped, sites, rigs];
+const MIGRATIONS: Migration[] = [crewsAndJobs, labelCoverage, products, asTyped, sites, rigs, devices];
 
 /** Brings the database up to date, or up to one migration by its name; does nothing when it is. */
 export async function migrate(sequelize: Sequelize, to?: string): Promise<void> {

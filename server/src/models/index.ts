@@ -71,6 +71,16 @@ export class SiteRow extends DocumentRow {}
 export class RigRow extends DocumentRow {}
 export class CalibrationRow extends DocumentRow {}
 
+/** A device of the local network that was paired. */
+export class DeviceRow extends Model<InferAttributes<DeviceRow>, InferCreationAttributes<DeviceRow>> {
+  declare id: string;
+  declare crewId: string;
+  declare name: string;
+  /** SHA-256 of the token that the device carries, hex. */
+  declare tokenHash: string;
+  declare createdAt: CreationOptional<Date>;
+}
+
 const { UUID, STRING, INTEGER, DOUBLE, DATEONLY, DATE, BOOLEAN, TEXT } = DataTypes;
 
 /** Binds the models to a connection. */
@@ -129,5 +139,15 @@ export function defineModels(sequelize: Sequelize): void {
   SiteRow.init({ ...document }, { sequelize, tableName: 'sites' });
   RigRow.init({ ...document }, { sequelize, tableName: 'rigs' });
   CalibrationRow.init({ ...document }, { sequelize, tableName: 'calibrations' });
+  DeviceRow.init(
+    {
+      id: { type: UUID, primaryKey: true },
+      crewId: UUID,
+      name: STRING,
+      tokenHash: STRING,
+      createdAt: DATE(3),
+    },
+    { sequelize, tableName: 'devices' },
+  );
   JobRow.hasMany(JobAreaRow, { as: 'areas', foreignKey: 'jobId' });
 }

@@ -8,8 +8,10 @@ import {
   siteService,
   soilTestService,
 } from '../services/documents.ts';
+import type { DeviceService } from '../services/devices.ts';
 import { jobService } from '../services/jobs.ts';
 import type { Versioned } from '../services/versioned.ts';
+import { isOwn, isTrusted, TOKEN_COOKIE, type Network } from '../trust.ts';
 import type { Handlers } from './mount.ts';
 
 interface Keeping<One extends string, Many extends string> {
@@ -42,8 +44,37 @@ type KeptHandlers<One extends string, Many extends string, Write, Wire, Listed> 
   readonly [Name in `write${One}`]: (call: ById & { body: Write }) => Promise<Wire>;
 } & { readonly [Name in `delete${One}`]: (call: ById) => Promise<undefined> };
 
+const YEAR_MS = 365 * 86_400_000;
+
+/** Where this is reached, and which devices may. */
+const pairing = (
+  network: Network,
+  devices: DeviceService,
+): Pick<Handlers, 'here' | 'pair' | 'listDevices' | 'forgetDevice'> => ({
+  async here({ crewId, request }) {
+    const trusted = await isTrusted(request, crewId, devices);
+    const { publicUrl, addresses, code } = network;
+    return {
+      publicUrl,
+      trusted,
+      addresses: trusted ? [...addresses] : [],
+      code: isOwn(request) ? code : null,
+    };
+  },
+  async pair({ crewId, body, response }) {
+    const token = await devices.pair(crewId, body.code, body.name);
+    response.cookie(TOKEN_COOKIE, token, { httpOnly: true, sameSite: 'lax', maxAge: YEAR_MS });
+    return undefined;
+  },
+  listDevices: ({ crewId }) => devices.list(crewId),
+  async forgetDevice({ crewId, params }) {
+    await devices.forget(crewId, params.id);
+    return undefined;
+  },
+});
+
 /** The handlers of all routes: thin, one call each. */
-export function createHandlers(sequelize: Sequelize): Handlers {
+export function createHandlers(sequelize: Sequelize, network: Network, devices: DeviceService): Handlers {
   const products = productService(sequelize);
   return {
     async health() {
@@ -51,6 +82,7 @@ export function createHandlers(sequelize: Sequelize): Handlers {
       return { status: 'ok', database: 'ok' };
     },
     describe: async () => openApi(),
+    ...pairing(network, devices),
     ...kept({ one: 'Job', many: 'Jobs' }, jobService(sequelize)),
     ...kept({ one: 'Product', many: 'Products' }, products),
     async addProducts({ crewId, body }) {

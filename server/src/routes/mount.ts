@@ -1,11 +1,13 @@
 import { ROUTES, type AnswerOf, type BodyOf, type ParamsOf, type RouteName } from '@steady-scatter/contract';
-import { Router } from 'express';
+import { Router, type Request, type Response } from 'express';
 
 /** What a handler is given: checked params and body, and the crew that the request acts for. */
 export interface Call<Name extends RouteName> {
   readonly params: ParamsOf<Name>;
   readonly body: BodyOf<Name>;
   readonly crewId: string;
+  readonly request: Request;
+  readonly response: Response;
 }
 
 /** One handler for each route of the contract. */
@@ -23,6 +25,8 @@ function mountOne(
       params: params.parse(request.params),
       body: body.parse(request.body),
       crewId,
+      request,
+      response,
     } as Call<never>;
     const answer = await handle(call);
     if (answer === undefined) response.status(204).end();

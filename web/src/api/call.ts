@@ -14,7 +14,7 @@ import {
   type RouteName,
 } from '@steady-scatter/contract';
 import * as z from 'zod';
-import { noteAnswer, noteSilence } from './connection.ts';
+import { noteAnswer, notePaired, noteSilence } from './connection.ts';
 import { ApiProblem, Unreachable } from './errors.ts';
 
 type Input<Name extends RouteName> = { params?: ParamsOf<Name>; body?: BodyOf<Name>; signal?: AbortSignal };
@@ -62,6 +62,7 @@ export async function call<Name extends RouteName>(
     throw new Unreachable('The server does not answer.');
   }
   noteAnswer(response.headers.get('Date'), Date.now());
+  if (response.status === 401) notePaired(false);
   if (!response.ok) throw await readProblem(response);
   const json: unknown = response.status === 204 ? undefined : await response.json();
   return (answer as unknown as z.ZodType<AnswerOf<Name>>).parse(json);

@@ -3,13 +3,16 @@ export interface Connection {
   readonly reachable: boolean;
   /** The server's clock less this device's, in ms; null before the first answer. */
   readonly clockDifferenceMs: number | null;
+  /** This device may read and write; false once the server said that it is not paired. */
+  readonly paired: boolean;
 }
 
-let current: Connection = { reachable: true, clockDifferenceMs: null };
+let current: Connection = { reachable: true, clockDifferenceMs: null, paired: true };
 const listeners = new Set<() => void>();
 
 function set(next: Connection): void {
-  if (next.reachable === current.reachable && next.clockDifferenceMs === current.clockDifferenceMs) return;
+  const keys = Object.keys(next) as (keyof Connection)[];
+  if (keys.every((key) => next[key] === current[key])) return;
   current = next;
   for (const listener of listeners) listener();
 }
@@ -22,8 +25,11 @@ export function noteAnswer(dateHeader: string | null, now: number): void {
   const difference = Number.isNaN(told) ? current.clockDifferenceMs : told - now;
   const known = current.clockDifferenceMs;
   const steady = known !== null && difference !== null && Math.abs(known - difference) < SAME_CLOCK_MS;
-  set({ reachable: true, clockDifferenceMs: steady ? known : difference });
+  set({ ...current, reachable: true, clockDifferenceMs: steady ? known : difference });
 }
+
+/** Notes that this device was paired, or is not. */
+export const notePaired = (paired: boolean): void => set({ ...current, paired });
 
 /** Notes that no answer came. */
 export const noteSilence = (): void => set({ ...current, reachable: false });

@@ -1,10 +1,21 @@
-import type { Calibration, Job, Problem, Product, Rig, RuleSet, Site, SoilTest } from '@steady-scatter/contract';
+import type {
+  Calibration,
+  Job,
+  Problem,
+  Product,
+  Rig,
+  RuleSet,
+  Site,
+  SoilTest,
+} from '@steady-scatter/contract';
 
 /** The server refused, and said why. */
 export class ApiProblem extends Error {
   readonly problem: Problem;
   /** For a write that met another one: what stands on the server, null when it was deleted. */
-  readonly changedElsewhere: { readonly theirs: Job | Product | SoilTest | RuleSet | Site | Rig | Calibration | null } | null;
+  readonly changedElsewhere: {
+    readonly theirs: Job | Product | SoilTest | RuleSet | Site | Rig | Calibration | null;
+  } | null;
 
   constructor(problem: Problem, changedElsewhere: ApiProblem['changedElsewhere'] = null) {
     super(problem.detail);

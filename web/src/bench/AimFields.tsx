@@ -1,19 +1,24 @@
-import { Box } from '@chakra-ui/react';
-import type { Rig } from '@steady-scatter/contract';
+import { Box, Button } from '@chakra-ui/react';
 import {
+  calibrationFor,
+  PRODUCT_KINDS,
+  rigKind,
+  STARTS,
   UNITS,
   type CalibrationTyped,
   type LengthUnit,
   type MassPerAreaUnit,
   type MassUnit,
+  type StartId,
 } from '@steady-scatter/core';
-import type { Doc } from '../kept/docs.ts';
 import type { DocFormProps } from '../kept/DocPage.tsx';
 import { RATE_CHOICES } from '../need/units.ts';
 import { LENGTH_CHOICES } from '../sites/units.ts';
 import { Choice } from '../ui/Choice.tsx';
 import { LabelledField } from '../ui/LabelledField.tsx';
 import { Section } from '../ui/Section.tsx';
+import type { BenchShelf, OnBench } from './benchOf.ts';
+import { LabelLines } from './LabelLines.tsx';
 
 const WEIGHTS = (['lb', 'oz', 'kg', 'g'] as const).map((id) => ({ id, label: UNITS[id].symbol }));
 const BY = [
@@ -24,26 +29,51 @@ const LIMIT = [
   { id: 'no', label: 'is aimed at' },
   { id: 'yes', label: 'is the most allowed' },
 ] as const;
-const STARTS = [
-  { id: 'low', label: 'low: a third up' },
-  { id: 'middle', label: 'in the middle' },
-] as const;
 
-interface Props extends DocFormProps<CalibrationTyped> {
-  rigs: readonly Doc<Rig['typed']>[];
-  /** What the rate is spread over on this machine. */
-  widthWords: string;
+export interface AimProps extends DocFormProps<CalibrationTyped> {
+  shelf: BenchShelf;
+  on: OnBench;
+  /** Id of this calibration; null for a new one. */
+  id: string | null;
+}
+
+/** "Red push spreader, Lake feed 24-0-8": what a calibration is called when nobody said otherwise. */
+const nameFor = (rig: string, product: string): string => [rig, product].filter(Boolean).join(', ').slice(0, 120); // prettier-ignore
+
+/** The machine and the product: taking one fills in what is known of it. */
+function useTaking({ typed, onChange, shelf: { rigs, products }, on }: AimProps) {
+  const isNamed = typed.name.trim() !== '' && typed.name !== nameFor(on.rig?.name ?? '', typed.product);
+  const named = (next: CalibrationTyped, rig: string) => (isNamed ? next : { ...next, name: nameFor(rig, next.product) }); // prettier-ignore
+  return {
+    rig(id: string) {
+      const rig = rigs.find((each) => each.id === id)?.typed;
+      if (!rig) return onChange({ ...typed, rig: id });
+      // What is typed already stays.
+      const width = typed.width.text === '' ? { ...rig.width, by: typed.width.by } : typed.width;
+      const pace = typed.pace.time === '' ? rig.pace : typed.pace;
+      const by = rigKind(rig.kind).width === 'hopper' ? ('measured' as const) : width.by;
+      return onChange(named({ ...typed, rig: id, width: { ...width, by }, pace }, rig.name));
+    },
+    product(id: string) {
+      const product = products.find((each) => each.id === id)?.typed;
+      if (!product) return onChange({ ...typed, productId: '' });
+      return onChange(named(calibrationFor(typed, id, product, on.rig?.name ?? ''), on.rig?.name ?? ''));
+    },
+    productName(product: string) {
+      onChange(named({ ...typed, product }, on.rig?.name ?? ''));
+    },
+  };
 }
 
 /** Which machine, what product, and what is wanted of them. */
-export function AimFields({ typed, errorAt, onChange, rigs, widthWords }: Props) {
-  const { target, width, units } = typed;
-  const takeRig = (id: string) => {
-    const rig = rigs.find((each) => each.id === id)?.typed;
-    // The machine's own width is taken over while none is typed.
-    const fresh = rig && width.text === '' ? { ...width, text: rig.width.text, unit: rig.width.unit } : width;
-    onChange({ ...typed, rig: id, width: fresh });
-  };
+export function AimFields(props: AimProps) {
+  const { typed, errorAt, onChange, shelf, on, id } = props;
+  const { target, width, units, pace } = typed;
+  const take = useTaking(props);
+  const widthWords = on.rig ? rigKind(on.rig.kind).width : 'pass spacing';
+  const others = shelf.calibrations.filter((other) => other.id !== id && other.typed.rig === typed.rig && typed.rig !== ''); // prettier-ignore
+  const second = on.bench.second.marks;
+  const dry = shelf.products.filter(({ typed: product }) => PRODUCT_KINDS[product.kind].form === 'dry');
   return (
     <Section heading="What is calibrated">
       <Box
@@ -52,33 +82,38 @@ export function AimFields({ typed, errorAt, onChange, rigs, widthWords }: Props)
         gridTemplateColumns="repeat(auto-fill, minmax(158px, 1fr))"
         alignItems="start"
       >
+        <Choice
+          label="Machine"
+          value={typed.rig}
+          options={[
+            { id: '', label: 'not said yet' },
+            ...shelf.rigs
+              .filter(({ typed: rig }) => rigKind(rig.kind).puts !== 'wet')
+              .map((rig) => ({ id: rig.id, label: rig.typed.name })),
+          ]}
+          onChange={take.rig}
+        />
+        <Choice
+          label="Product on the shelf"
+          value={typed.productId}
+          options={[
+            { id: '', label: 'not on the shelf' },
+            ...dry.map((product) => ({ id: product.id, label: product.typed.name })),
+          ]}
+          onChange={take.product}
+        />
+        <LabelledField
+          label="Product"
+          placeholder="Lake feed 24-0-8"
+          value={typed.product}
+          onChange={take.productName}
+        />
         <LabelledField
           label="Name"
           placeholder="Red spreader, lake feed"
           value={typed.name}
           error={errorAt('name')}
           onChange={(name) => onChange({ ...typed, name })}
-        />
-        <Choice
-          label="Machine"
-          value={typed.rig}
-          options={[
-            { id: '', label: 'not said yet' },
-            ...rigs.map(({ id, typed: rig }) => ({ id, label: rig.name })),
-          ]}
-          onChange={takeRig}
-        />
-        <LabelledField
-          label="Product"
-          placeholder="Lake feed 24-0-8"
-          value={typed.product}
-          onChange={(product) => onChange({ ...typed, product })}
-        />
-        <LabelledField
-          label="Lot or grain"
-          placeholder="medium grain"
-          value={typed.lot}
-          onChange={(lot) => onChange({ ...typed, lot })}
         />
         <LabelledField
           label="Rate"
@@ -91,7 +126,7 @@ export function AimFields({ typed, errorAt, onChange, rigs, widthWords }: Props)
         <Choice<MassPerAreaUnit>
           label="Rates are in"
           value={target.unit}
-          options={RATE_CHOICES.map((id) => ({ id, label: UNITS[id].symbol }))}
+          options={RATE_CHOICES.map((unit) => ({ id: unit, label: UNITS[unit].symbol }))}
           onChange={(unit) => onChange({ ...typed, target: { ...target, unit } })}
         />
         <Choice
@@ -101,15 +136,15 @@ export function AimFields({ typed, errorAt, onChange, rigs, widthWords }: Props)
           onChange={(limit) => onChange({ ...typed, isCeiling: limit === 'yes' })}
         />
         <LabelledField
-          label="It may be off by"
-          placeholder="5 %"
+          label="It may be off by, %"
+          placeholder="5"
           value={typed.tolerance}
           error={errorAt('tolerance')}
           onChange={(tolerance) => onChange({ ...typed, tolerance })}
         />
         <LabelledField
           label={widthWords.charAt(0).toUpperCase() + widthWords.slice(1)}
-          placeholder="9 ft"
+          placeholder={widthWords === 'row spacing' ? '1.5 m, or 6600 m/ha' : '9 ft'}
           value={width.text}
           data-flow
           error={errorAt('width.text')}
@@ -123,10 +158,65 @@ export function AimFields({ typed, errorAt, onChange, rigs, widthWords }: Props)
         />
         <LabelledField
           label="The scale reads to"
-          placeholder="its last digit"
+          placeholder="0.05 lb"
           value={typed.scaleStep}
+          data-flow
           error={errorAt('scaleStep')}
           onChange={(scaleStep) => onChange({ ...typed, scaleStep })}
+        />
+        <Choice
+          label="Begin"
+          value={typed.start}
+          options={(Object.keys(STARTS) as StartId[]).map((start) => ({ id: start, label: STARTS[start] }))}
+          onChange={(start) => onChange({ ...typed, start })}
+        />
+        {typed.start === 'shape' && (
+          <Choice
+            label="Shape of"
+            value={typed.shape}
+            options={[
+              { id: '', label: 'no chart chosen' },
+              ...others.map((other) => ({ id: other.id, label: other.typed.name })),
+            ]}
+            onChange={(shape) => onChange({ ...typed, shape })}
+          />
+        )}
+        <LabelledField
+          label="Pace: a course of"
+          placeholder="120 ft"
+          value={pace.course}
+          data-flow
+          error={errorAt('pace.course')}
+          onChange={(course) => onChange({ ...typed, pace: { ...pace, course } })}
+        />
+        <LabelledField
+          label="takes, seconds"
+          placeholder="27.2"
+          value={pace.time}
+          data-flow
+          error={errorAt('pace.time')}
+          onChange={(time) => onChange({ ...typed, pace: { ...pace, time } })}
+        />
+        {second.length > 0 && (
+          <LabelledField
+            label={`${on.rig?.second.name || 'Second control'} stays at`}
+            placeholder={second[1]?.label ?? ''}
+            value={typed.second}
+            error={errorAt('second')}
+            onChange={(mark) => onChange({ ...typed, second: mark })}
+          />
+        )}
+        <LabelledField
+          label="Lot"
+          placeholder="TH-2603"
+          value={typed.lot}
+          onChange={(lot) => onChange({ ...typed, lot })}
+        />
+        <LabelledField
+          label="Grain size"
+          placeholder="215, or medium"
+          value={typed.grain}
+          onChange={(grain) => onChange({ ...typed, grain })}
         />
         <Choice<MassUnit>
           label="Bare weights in"
@@ -139,16 +229,39 @@ export function AimFields({ typed, errorAt, onChange, rigs, widthWords }: Props)
           value={units.length}
           options={LENGTH_CHOICES}
           onChange={(length) =>
-            onChange({ ...typed, units: { ...units, length }, width: { ...width, unit: length } })
+            onChange({
+              ...typed,
+              units: { ...units, length },
+              width: { ...width, unit: length },
+              pace: { ...pace, unit: length },
+            })
           }
         />
-        <Choice
-          label="Begin"
-          value={typed.start}
-          options={STARTS}
-          onChange={(start) => onChange({ ...typed, start })}
-        />
       </Box>
+      {typed.start === 'label' && <LabelLines {...props} />}
     </Section>
   );
+}
+
+/** The aim in one line, while it is not being changed. */
+export function AimSummary({ typed, on, onOpen }: { typed: CalibrationTyped; on: OnBench; onOpen(): void }) {
+  const { target, width, pace } = typed;
+  const bare = (text: string, unit: keyof typeof UNITS) => (/[a-z'"%]/i.test(text) ? text : `${text} ${UNITS[unit].symbol}`); // prettier-ignore
+  const parts = [
+    on.rig?.name ?? 'no machine chosen',
+    typed.product,
+    target.amount &&
+      `${typed.isCeiling ? 'at most ' : ''}${bare(target.amount, target.unit)} ±${typed.tolerance} %`,
+    width.text && `${bare(width.text, width.unit)} ${width.by === 'chosen' ? 'between passes' : 'wide'}`,
+    pace.time && `${bare(pace.course, pace.unit)} in ${bare(pace.time, 's')}`,
+    typed.second && `${on.rig?.second.name} at ${typed.second}`,
+  ].filter(Boolean);
+  return (
+    <Box as="section" aria-label="What is calibrated" display="flex" gap="4px 14px" flexWrap="wrap" alignItems="baseline" marginBottom="14px" fontSize="17px">
+      <Box minWidth={0}>{parts.join(' · ')}</Box>
+      <Button variant="ghost" minHeight="44px" paddingX="8px" marginLeft="-8px" onClick={onOpen} data-noprint>
+        Change
+      </Button>
+    </Box>
+  ); // prettier-ignore
 }

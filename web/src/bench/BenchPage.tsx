@@ -1,43 +1,31 @@
-import {
-  adviceText,
-  MISSING,
-  NO_SCALE,
-  readCalibration,
-  readRig,
-  UNITS,
-  type CalibrationTyped,
-} from '@steady-scatter/core';
+import { adviceText, MISSING, UNITS, type CalibrationTyped } from '@steady-scatter/core';
 import { DocList } from '../kept/DocList.tsx';
-import { useRigs } from '../rigs/useRigs.ts';
 import { dayText } from '../ui/dayText.ts';
+import { benchOf, useBenchShelf } from './benchOf.ts';
 import { BenchTabs } from './BenchTabs.tsx';
+import { ageOf, FRESH_WORDS } from './SignOff.tsx';
 import { CALIBRATIONS } from './useCalibrations.ts';
 
-/** All calibrations of the crew: which machine, for what, and how it stands. */
+/** All calibrations of the crew: which machine, for what, how it stands, and whether it still holds. */
 export default function BenchPage() {
-  const { data: rigs = [] } = useRigs();
+  const shelf = useBenchShelf();
   const stands = (typed: CalibrationTyped): string => {
     if (typed.signOff) return `at ${typed.signOff.setting}, since ${dayText(typed.signOff.onDay)}`;
-    const rig = rigs.find(({ id }) => id === typed.rig);
-    const read = rig && readRig(rig.typed);
-    const text = adviceText(
-      readCalibration(typed, read?.control ?? NO_SCALE, read?.paceMPerS ?? null),
-      typed,
-    );
-    return text ? `${text.act} ${text.mark}` : 'not begun';
+    const text = adviceText(benchOf(typed, shelf).reading, typed);
+    if (typed.runs.length === 0) return 'not begun';
+    return text ? `next: ${text.act.toLowerCase()} ${text.mark}` : 'no machine chosen';
+  };
+  const holds = (typed: CalibrationTyped): string => {
+    const { state, reasons } = ageOf(typed, benchOf(typed, shelf));
+    return state === 'none' ? MISSING : [FRESH_WORDS[state], ...reasons.slice(0, 1)].join(': ');
   };
   return (
     <DocList
       kind={CALIBRATIONS}
       heading="Bench"
       tabs={<BenchTabs />}
-      empty="No machine is calibrated yet. Type in a run, say 48.00 lb before a strip of 100 ft and 45.05 lb after it, and the bench says what to set next."
+      empty="No machine is calibrated yet. Say which machine and what rate, walk a strip of 100 ft with 48.00 lb before it and 45.05 lb after it, and the bench says what to set next."
       columns={[
-        {
-          header: 'Product',
-          wide: true,
-          cell: ({ product, lot }) => [product, lot].filter(Boolean).join(', ') || MISSING,
-        },
         {
           header: 'Rate',
           end: true,
@@ -45,6 +33,7 @@ export default function BenchPage() {
           cell: ({ target: { amount, unit } }) => (amount ? `${amount} ${UNITS[unit].symbol}` : MISSING),
         },
         { header: 'Setting', cell: stands },
+        { header: 'Its chart', wide: true, cell: holds },
       ]}
     />
   );

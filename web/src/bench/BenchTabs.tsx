@@ -3,6 +3,9 @@ import { RoomTabs } from '../ui/RoomTabs.tsx';
 const TABS = [
   { to: '/bench', label: 'Calibrations' },
   { to: '/bench/rigs', label: 'Machines' },
+  { to: '/bench/compare', label: 'Side by side' },
+  { to: '/bench/cards', label: 'Cards' },
+  { to: '/bench/files', label: 'Files of tests' },
 ] as const;
 
 /** What stands in the room of the bench: machines, and what was found out about them. */

@@ -2,10 +2,13 @@ import { Box, chakra } from '@chakra-ui/react';
 import {
   coarseText,
   methodOf,
+  METHODS,
   MISSING,
+  rigKind,
   runLine,
+  runRemarks,
+  showQuantity,
   showRun,
-  type CalibrationReading,
   type CalibrationTyped,
   type InputError,
   type RunTyped,
@@ -16,20 +19,25 @@ import { FieldErrors } from '../ui/FieldErrors.tsx';
 import { Fields } from '../ui/formParts.tsx';
 import { LabelledField } from '../ui/LabelledField.tsx';
 import { WorkingLine } from '../ui/WorkingLine.tsx';
+import type { OnBench } from './benchOf.ts';
+
+/** Round, setting, put out, rate, against what is wanted. */
+export const ROUND_COLUMNS = { base: '34px 1fr 1.3fr 1.5fr', md: '54px 72px 1fr 1.2fr 1.3fr 24px' };
 
 const Toggle = chakra('button', {
   base: {
     display: 'grid',
-    gridTemplateColumns: { base: '76px 1fr auto', md: '92px 1fr auto 24px' },
+    gridTemplateColumns: ROUND_COLUMNS,
     gap: '10px',
     alignItems: 'center',
     width: '100%',
-    minHeight: { base: '56px', md: '44px' },
+    minHeight: { base: '56px', md: '48px' },
     paddingX: '8px',
     borderRadius: '6px',
-    textAlign: 'left',
+    textAlign: 'right',
     cursor: 'pointer',
     fontSize: '17px',
+    fontVariantNumeric: 'tabular-nums',
     _hover: { bg: 'soft' },
     '&[aria-expanded=true]': { bg: 'soft' },
   },
@@ -39,7 +47,7 @@ interface Props {
   run: RunTyped;
   at: number;
   calibration: CalibrationTyped;
-  reading: CalibrationReading;
+  on: OnBench;
   isOpen: boolean;
   errorAt(field: string): InputError | undefined;
   onToggle(): void;
@@ -47,7 +55,15 @@ interface Props {
 }
 
 /** What was read in a run, and whether it counts. */
-function RunFields({ run, at, errorAt, onChange }: Pick<Props, 'run' | 'at' | 'errorAt' | 'onChange'>) {
+function RunFields({
+  run,
+  at,
+  on,
+  errorAt,
+  onChange,
+}: Pick<Props, 'run' | 'at' | 'on' | 'errorAt' | 'onChange'>) {
+  const earlierOf = (id: string) =>
+    run.earlier.filter(({ field }) => field === id).map(({ text, why }) => `${text} (${why})`);
   return (
     <Fields>
       <LabelledField
@@ -57,19 +73,27 @@ function RunFields({ run, at, errorAt, onChange }: Pick<Props, 'run' | 'at' | 'e
         error={errorAt(`runs.${at}.setting`)}
         onChange={(setting) => onChange({ ...run, setting })}
       />
-      {methodOf(run.method).fields.map(({ id, label, placeholder }) => (
-        <LabelledField
-          key={id}
-          label={label}
-          placeholder={placeholder}
-          value={run.readings[id] ?? ''}
-          inputMode="text"
-          data-flow
-          minHeight={{ base: '56px', md: '44px' }}
-          error={errorAt(`runs.${at}.readings.${id}`)}
-          onChange={(text) => onChange({ ...run, readings: { ...run.readings, [id]: text } })}
-        />
-      ))}
+      {methodOf(run.method)
+        .fields(on.bench.outlets)
+        .map(({ id, label, placeholder }) => (
+          <Box key={id}>
+            <LabelledField
+              label={label}
+              placeholder={placeholder}
+              value={run.readings[id] ?? ''}
+              inputMode="text"
+              data-flow
+              minHeight={{ base: '56px', md: '44px' }}
+              error={errorAt(`runs.${at}.readings.${id}`)}
+              onChange={(text) => onChange({ ...run, readings: { ...run.readings, [id]: text } })}
+            />
+            {earlierOf(id).length > 0 && (
+              <Box fontSize="15px" color="ink.soft">
+                before: <chakra.s>{earlierOf(id).join(', ')}</chakra.s>
+              </Box>
+            )}
+          </Box>
+        ))}
       <LabelledField
         label="Day"
         type="date"
@@ -88,27 +112,42 @@ function RunFields({ run, at, errorAt, onChange }: Pick<Props, 'run' | 'at' | 'e
   );
 }
 
+/** How far a rate is from the one that is wanted: "10 % heavy". */
+function againstText(rate: number | undefined, target: number | null): string {
+  if (rate === undefined || target === null) return '';
+  const off = rate / target - 1;
+  if (Math.abs(off) < 0.005) return 'right on';
+  return `${showQuantity(Math.abs(off) * 100, 'kg', 2).number} % ${off > 0 ? 'heavy' : 'light'}`;
+}
+
 /** One run: its setting and its rate in a line; open, with what was read and the working. */
-export function RunRow({ run, at, calibration, reading, isOpen, errorAt, onToggle, onChange }: Props) {
+export function RunRow({ run, at, calibration, on, isOpen, errorAt, onToggle, onChange }: Props) {
+  const { reading, bench } = on;
   const read = reading.runs[at];
   if (!read) return null;
   const shown = showRun(read, calibration.target.unit);
   const coarse = coarseText(read, reading.scaleStepKg, reading.tolerance, calibration);
   const isStruck = run.struck.trim() !== '';
+  const net = read.worked && showQuantity(read.worked.netKg, calibration.units.mass, 3);
+  const line = isStruck ? { textDecoration: 'line-through', color: 'ink.soft' } : {};
   return (
-    <Box borderBottomWidth="1px" borderColor="line">
-      <Toggle type="button" aria-expanded={isOpen} onClick={onToggle}>
-        <b>at {run.setting || MISSING}</b>
-        <chakra.span color="ink.soft" truncate>
-          {methodOf(run.method).words}, {dayText(run.onDay)}
-          {isStruck && `; struck out: ${run.struck}`}
+    <Box borderTopWidth="1px" borderColor="line">
+      <Toggle
+        type="button"
+        aria-expanded={isOpen}
+        aria-label={`Round ${at + 1} at ${run.setting || 'no setting'}${isStruck ? `, struck out: ${run.struck}` : ''}`}
+        onClick={onToggle}
+      >
+        <chakra.span textAlign="left">{at + 1}</chakra.span>
+        <chakra.b {...line}>{run.setting || MISSING}</chakra.b>
+        <chakra.span hideBelow="md" {...line}>
+          {net ? `${net.number} ${net.unit}` : MISSING}
         </chakra.span>
-        <chakra.span
-          fontVariantNumeric="tabular-nums"
-          whiteSpace="nowrap"
-          textDecoration={isStruck ? 'line-through' : undefined}
-        >
+        <chakra.span whiteSpace="nowrap" {...line}>
           {shown ? `${shown.number}${shown.band ? ` ±${shown.band}` : ''}` : MISSING}
+        </chakra.span>
+        <chakra.span textAlign="left" truncate>
+          {isStruck ? `struck: ${run.struck}` : againstText(read.worked?.rateKgPerM2, reading.targetKgPerM2)}
         </chakra.span>
         <Box hideBelow="md">
           <ChevronDown size={18} aria-hidden />
@@ -116,15 +155,21 @@ export function RunRow({ run, at, calibration, reading, isOpen, errorAt, onToggl
       </Toggle>
       {isOpen && (
         <Box padding="10px 8px 16px">
-          <RunFields run={run} at={at} errorAt={errorAt} onChange={onChange} />
+          <Box fontSize="16px" marginBottom="10px">
+            {METHODS[run.method].words}, {dayText(run.onDay)}
+            {run.container ? `, in ${run.container}` : ''}
+          </Box>
+          <RunFields run={run} at={at} on={on} errorAt={errorAt} onChange={onChange} />
           <Box marginTop="10px">
             <WorkingLine working={runLine(run, read, calibration)} names={{ rate: 'Rate' }} size="plain" />
           </Box>
-          {coarse && (
-            <Box fontSize="16px" marginTop="6px">
-              {coarse}
-            </Box>
-          )}
+          {[...runRemarks(run, read, reading, calibration, rigKind(bench.kind).metering), coarse]
+            .filter((text) => text !== null)
+            .map((text) => (
+              <Box key={text} fontSize="16px" marginTop="6px">
+                {text}
+              </Box>
+            ))}
         </Box>
       )}
       <FieldErrors error={errorAt(`runs.${at}`)} typed="" />

@@ -1,192 +1,136 @@
 import { Box } from '@chakra-ui/react';
-import {
-  fromSi,
-  UNITS,
-  type CalibrationReading,
-  type CalibrationTyped,
-  type Mark,
-} from '@steady-scatter/core';
-import { Chart, Legend, LinearScale, LineElement, PointElement, Tooltip, type ChartData, type ChartOptions, type Plugin } from 'chart.js'; // prettier-ignore
+import { settingPicture, UNITS, type CalibrationTyped, type ChartPoint, type Mark, type SettingPicture } from '@steady-scatter/core'; // prettier-ignore
+import { Chart, LinearScale, LineElement, PointElement, Filler, type ChartData, type Plugin } from 'chart.js';
 import { useMemo } from 'react';
 import { Scatter } from 'react-chartjs-2';
-import { useInk, FIGURES, type Ink } from '../ui/useInk.ts';
+import { FIGURES, useInk, type Ink } from '../ui/useInk.ts';
+import type { OnBench } from './benchOf.ts';
+import { chartOptions } from './chartOptions.ts';
 
-Chart.register(LinearScale, PointElement, LineElement, Tooltip, Legend);
+Chart.register(LinearScale, PointElement, LineElement, Filler);
 
-interface Point {
-  x: number;
-  y: number;
-  /** Half-width of the band, in the unit of the chart. */
-  band?: number;
+/** What is said on the chart itself. */
+interface Said {
+  readonly target: string;
+  readonly next: string;
 }
 
-/** The target with its tolerance as a band, and a bar through each mean. */
-const bandsAndBars = (target: number | null, tolerance: number, ink: Ink): Plugin<'scatter'> => ({
-  id: 'bands-and-bars',
+/** The rate that is wanted as a band, bars through the means, the mark to set, and what each is, at its place. */
+const drawnOver = (picture: SettingPicture, said: Said, ink: Ink): Plugin<'scatter'> => ({
+  id: 'drawn-over',
   beforeDatasetsDraw({ ctx, chartArea: { left, right }, scales }) {
     const y = scales['y'];
-    if (target === null || !y) return;
-    const [top, bottom] = [
-      y.getPixelForValue(target * (1 + tolerance)),
-      y.getPixelForValue(target * (1 - tolerance)),
-    ];
+    const { target } = picture;
+    if (!target || !y) return;
+    const [top, bottom] = [target.y + target.band, target.y - target.band].map((value) =>
+      y.getPixelForValue(value),
+    ) as [number, number];
     ctx.save();
-    ctx.fillStyle = `${ink.act}22`;
+    ctx.fillStyle = `${ink.tape}8c`;
     ctx.fillRect(left, top, right - left, bottom - top);
-    ctx.strokeStyle = ink.act;
-    ctx.setLineDash([6, 4]);
-    ctx.beginPath();
-    ctx.moveTo(left, y.getPixelForValue(target));
-    ctx.lineTo(right, y.getPixelForValue(target));
-    ctx.stroke();
+    ctx.fillStyle = ink.ink;
+    ctx.font = `14px ${FIGURES}`;
+    ctx.textAlign = 'right';
+    ctx.textBaseline = 'middle';
+    ctx.fillText(said.target, right - 6, (top + bottom) / 2);
     ctx.restore();
   },
-  afterDatasetsDraw({ ctx, data, scales }) {
+  afterDatasetsDraw({ ctx, chartArea: { bottom, left }, scales }) {
     const [x, y] = [scales['x'], scales['y']];
     if (!x || !y) return;
     ctx.save();
     ctx.strokeStyle = ink.ink;
     ctx.lineWidth = 2;
-    for (const { data: points } of data.datasets)
-      for (const { x: at, y: mean, band } of points as Point[]) {
-        if (!band) continue;
-        const [px, high, low] = [
-          x.getPixelForValue(at),
-          y.getPixelForValue(mean + band),
-          y.getPixelForValue(mean - band),
-        ];
-        ctx.beginPath();
-        ctx.moveTo(px, high);
-        ctx.lineTo(px, low);
-        for (const end of [high, low]) {
-          ctx.moveTo(px - 5, end);
-          ctx.lineTo(px + 5, end);
-        }
-        ctx.stroke();
-      }
+    for (const { x: at, y: mean, band } of picture.means) {
+      const [px, high, low] = [x.getPixelForValue(at), y.getPixelForValue(mean + band), y.getPixelForValue(mean - band)]; // prettier-ignore
+      ctx.beginPath();
+      ctx.moveTo(px, high);
+      ctx.lineTo(px, low);
+      ctx.stroke();
+    }
+    if (picture.next) {
+      const [px, py] = [x.getPixelForValue(picture.next.x), y.getPixelForValue(picture.next.y)];
+      ctx.strokeStyle = ink.warn;
+      ctx.setLineDash([2, 4]);
+      ctx.beginPath();
+      ctx.moveTo(px, py + 9);
+      ctx.lineTo(px, bottom);
+      ctx.stroke();
+      ctx.setLineDash([]);
+      ctx.lineWidth = 3;
+      ctx.strokeRect(px - 8, py - 8, 16, 16);
+      ctx.fillStyle = ink.warn;
+      ctx.font = `bold 15px ${FIGURES}`;
+      const isLeft = px - left > 90;
+      ctx.textAlign = isLeft ? 'right' : 'left';
+      ctx.fillText(said.next, px + (isLeft ? -14 : 14), py - 12);
+    }
     ctx.restore();
   },
 });
 
-const CURVE_STEPS = 120;
+type Points = { x: number; y: number }[];
+const plain = (points: readonly ChartPoint[]): Points => points.map(({ x, y }) => ({ x, y }));
+const edge = (points: readonly ChartPoint[], side: 1 | -1): Points => points.map(({ x, y, band }) => ({ x, y: Math.max(0, y + side * band) })); // prettier-ignore
 
-function dataOf(
-  { advice, runs, targetKgPerM2 }: CalibrationReading,
-  typed: CalibrationTyped,
-  ink: Ink,
-): ChartData<'scatter', Point[]> {
-  const inUnit = (kgPerM2: number) => fromSi(kgPerM2, typed.target.unit);
-  const curve = advice?.curve;
-  const line = curve
-    ? Array.from({ length: CURVE_STEPS + 1 }, (_, at): Point => {
-        const x = curve.from + ((curve.to - curve.from) * at) / CURVE_STEPS;
-        return { x, y: inUnit(curve.at(x)) };
-      })
-    : [];
-  const each = runs.flatMap(({ mark, worked, counts }) => (counts && mark && worked ? [{ x: mark.opening, y: inUnit(worked.rateKgPerM2) }] : [])); // prettier-ignore
-  const means = (advice?.means ?? []).map(({ setting, mean, uRelative }): Point => ({ x: setting, y: inUnit(mean), band: inUnit(mean * uRelative) })); // prettier-ignore
-  const next =
-    advice && targetKgPerM2 !== null
-      ? [{ x: advice.setting, y: inUnit(advice.expected ?? targetKgPerM2) }]
-      : [];
+function dataOf(picture: SettingPicture, ink: Ink): ChartData<'scatter', Points> {
+  const line = { showLine: true, pointRadius: 0, borderWidth: 1 };
   return {
     datasets: [
-      {
-        label: 'curve',
-        pointStyle: 'line',
-        data: line,
-        showLine: true,
-        borderColor: ink.ink,
-        borderWidth: 2,
-        pointRadius: 0,
-      },
-      { label: 'runs', data: each, backgroundColor: ink.water, pointRadius: 4 },
-      {
-        label: 'mean with its band',
-        data: means,
-        backgroundColor: ink.ink,
-        pointRadius: 5,
-        pointStyle: 'rect',
-      },
-      {
-        label: 'set next',
-        data: next,
-        backgroundColor: ink.tape,
-        borderColor: ink['tape-ink'],
-        borderWidth: 2,
-        pointRadius: 9,
-        pointStyle: 'triangle',
-      },
+      { ...line, data: edge(picture.curve, 1), borderColor: 'transparent', fill: '+1', backgroundColor: `${ink.act}22` },
+      { ...line, data: edge(picture.curve, -1), borderColor: 'transparent' },
+      { ...line, data: plain(picture.slower), borderColor: ink['ink-soft'], borderDash: [2, 5] },
+      { ...line, data: plain(picture.faster), borderColor: ink['ink-soft'], borderDash: [8, 5] },
+      { ...line, data: plain(picture.curve), borderColor: ink.ink, borderWidth: 2.5 },
+      { data: plain(picture.runs), backgroundColor: 'transparent', borderColor: ink.act, borderWidth: 1.5, pointRadius: 4 },
+      { data: plain(picture.means), backgroundColor: ink.act, borderColor: ink.act, pointRadius: 6 },
     ],
-  };
-}
-
-function optionsOf(
-  marks: readonly Mark[],
-  unit: string,
-  ink: Ink,
-  controlName: string,
-): ChartOptions<'scatter'> {
-  const font = { family: FIGURES, size: 14 };
-  const axis = (text: string) => ({
-    title: { display: true, text, color: ink.ink, font },
-    ticks: { color: ink.ink, font },
-    grid: { color: ink.line },
-  });
-  return {
-    animation: false,
-    maintainAspectRatio: false,
-    scales: {
-      x: {
-        ...axis(controlName),
-        min: 0,
-        max: marks.at(-1)?.opening ?? 10,
-        ticks: {
-          color: ink.ink,
-          font,
-          callback: (value) => marks.find(({ opening }) => opening === Number(value))?.label ?? '',
-        },
-      },
-      y: { ...axis(unit), beginAtZero: true },
-    },
-    plugins: {
-      legend: { labels: { color: ink.ink, font, usePointStyle: true, boxWidth: 10 } },
-      tooltip: { enabled: false },
-    },
-  };
+  }; // prettier-ignore
 }
 
 interface Props {
   typed: CalibrationTyped;
-  reading: CalibrationReading;
+  on: OnBench;
   marks: readonly Mark[];
 }
 
-/** Setting against rate: runs, means with their bands, the curve through them, the target and the mark to set. */
-export default function SettingChart({ typed, reading, marks }: Props) {
+/** Setting against rate: runs, means with their bands, the curve with its own, other paces, what is wanted and the mark to set. */
+export default function SettingChart({ typed, on: { reading, bench, rig }, marks }: Props) {
   const ink = useInk();
-  const { targetKgPerM2, tolerance } = reading;
-  const data = useMemo(() => dataOf(reading, typed, ink), [reading, typed, ink]);
+  const { unit } = typed.target;
+  const picture = useMemo(() => settingPicture(reading, unit, bench.kind), [reading, unit, bench.kind]);
+  const data = useMemo(() => dataOf(picture, ink), [picture, ink]);
+  const control = rig?.control.name || 'setting';
   const options = useMemo(
-    () => optionsOf(marks, UNITS[typed.target.unit].symbol, ink, 'setting'),
-    [marks, typed.target.unit, ink],
+    () => chartOptions({ marks, unit: UNITS[unit].symbol, ink, control, tops: [picture.target?.y ?? 0] }),
+    [marks, unit, ink, control, picture],
   );
-  const plugin = useMemo(
-    () =>
-      bandsAndBars(targetKgPerM2 === null ? null : fromSi(targetKgPerM2, typed.target.unit), tolerance, ink),
-    [targetKgPerM2, tolerance, typed.target.unit, ink],
-  );
+  const said = useMemo((): Said => {
+    const because = reading.advice?.because;
+    const keeps = because === 'settled' || because === 'usable';
+    return {
+      target: `wanted ${typed.target.amount} ±${typed.tolerance} %`,
+      next: `${keeps ? 'keep' : 'try'} ${reading.advice?.mark.label ?? ''}`,
+    };
+  }, [reading, typed.target.amount, typed.tolerance]);
+  const plugin = useMemo(() => drawnOver(picture, said, ink), [picture, said, ink]);
   if (marks.length === 0) return null;
   return (
-    <Box height={{ base: '280px', md: '340px' }} marginTop="12px">
-      <Scatter
-        key={JSON.stringify([targetKgPerM2, tolerance, ink.ink])}
-        role="img"
-        aria-label="Setting against rate: the runs, their means with bands, and the curve. The table below has the rates."
-        data={data}
-        options={options}
-        plugins={[plugin]}
-      />
+    <Box marginTop="12px">
+      <Box height={{ base: '280px', md: '320px' }}>
+        <Scatter
+          key={JSON.stringify([picture.target, picture.next, picture.means, said, ink.ink])}
+          role="img"
+          aria-label="Setting against rate: the runs, their means with bands, and the curve. The table below has the rates."
+          data={data}
+          options={options}
+          plugins={[plugin]}
+        />
+      </Box>
+      <Box fontSize="14px" color="ink.soft">
+        ● mean of a mark with its band, ○ one run, ▢ the mark to set
+        {picture.slower.length > 0 ? '; dotted a tenth slower, dashed a tenth faster' : ''}
+      </Box>
     </Box>
   );
 }

@@ -1,52 +1,87 @@
 import { Box, Button } from '@chakra-ui/react';
-import type { CalibrationReading, CalibrationTyped } from '@steady-scatter/core';
+import { freshness, type Age, type CalibrationTyped, type Freshness } from '@steady-scatter/core';
 import { dayText } from '../ui/dayText.ts';
 import { LabelledField } from '../ui/LabelledField.tsx';
 import { Section } from '../ui/Section.tsx';
 import { today } from '../ui/today.ts';
+import type { OnBench } from './benchOf.ts';
 
 interface Props {
   typed: CalibrationTyped;
-  reading: CalibrationReading;
+  on: OnBench;
   onChange(typed: CalibrationTyped): void;
 }
 
-/** The setting that is kept, by whom and since when. */
-export function SignOff({ typed, reading: { advice }, onChange }: Props) {
+/** How a chart stands, in a word; a sign besides, so that it is not told by colour alone. */
+export const FRESH_WORDS: Readonly<Record<Freshness, string>> = {
+  none: 'not signed off',
+  fresh: '● fresh',
+  ageing: '◐ ageing',
+  stale: '▲ stale',
+};
+
+export const ageOf = (typed: CalibrationTyped, { rig, product }: Pick<OnBench, 'rig' | 'product'>): Age =>
+  freshness(typed, rig, product, today());
+
+/** The setting that is kept, what it rests on, by whom and since when, and whether it still holds. */
+export function SignOff({ typed, on, onChange }: Props) {
   const { signOff } = typed;
+  const { advice } = on.reading;
+  const sign = (setting: string) => {
+    const { pace, width, second, lot, grain } = typed;
+    onChange({ ...typed, signOff: { setting, onDay: today(), by: signOff?.by ?? '', state: signOff?.state ?? '', pace, width, second, lot, grain } }); // prettier-ignore
+  };
   if (!signOff) {
     if (!advice || advice.standing === 'open') return null;
     return (
       <Section heading="Sign it off">
-        <Button
-          variant="solid"
-          minHeight="48px"
-          onClick={() =>
-            onChange({ ...typed, signOff: { setting: advice.mark.label, onDay: today(), by: '' } })
-          }
-        >
+        <Box fontSize="16px" marginBottom="8px">
+          It becomes this machine’s chart for {typed.product || 'this product'}, at this pace and pass
+          spacing.
+        </Box>
+        <Button variant="solid" minHeight="52px" onClick={() => sign(advice.mark.label)}>
           Keep at {advice.mark.label}
         </Button>
       </Section>
     );
   }
-  const moved = advice && advice.mark.label !== signOff.setting;
+  const age = ageOf(typed, on);
+  const moved = advice && advice.standing !== 'open' && advice.mark.label !== signOff.setting;
   return (
     <Section heading="Signed off">
-      <Box display="flex" flexWrap="wrap" gap="10px 18px" alignItems="end">
-        <Box fontSize="19px" paddingBottom="8px">
-          <b>{signOff.setting}</b>, since {dayText(signOff.onDay)}
-        </Box>
-        <Box flex="0 1 220px">
-          <LabelledField
-            label="By"
-            value={signOff.by}
-            onChange={(by) => onChange({ ...typed, signOff: { ...signOff, by } })}
-          />
-        </Box>
+      <Box fontSize="19px">
+        <b>{signOff.setting}</b>, since {dayText(signOff.onDay)}. {FRESH_WORDS[age.state]}
+        {age.reasons.length > 0 && `: ${age.reasons.join('; ')}`}.
+      </Box>
+      <Box
+        display="grid"
+        gap="10px 14px"
+        gridTemplateColumns="repeat(auto-fit, minmax(190px, 1fr))"
+        alignItems="end"
+        marginTop="8px"
+        maxWidth="640px"
+      >
+        <LabelledField
+          label="By"
+          value={signOff.by}
+          onChange={(by) => onChange({ ...typed, signOff: { ...signOff, by } })}
+        />
+        <LabelledField
+          label="The product was"
+          placeholder="dry, no dust"
+          value={signOff.state}
+          onChange={(state) => onChange({ ...typed, signOff: { ...signOff, state } })}
+        />
+      </Box>
+      <Box display="flex" gap="10px" flexWrap="wrap" marginTop="10px">
         <Button minHeight="44px" onClick={() => onChange({ ...typed, signOff: null })}>
           Take it back
         </Button>
+        {advice && advice.standing !== 'open' && (moved || age.state !== 'fresh') && (
+          <Button minHeight="44px" onClick={() => sign(advice.mark.label)}>
+            Sign off anew at {advice.mark.label}
+          </Button>
+        )}
       </Box>
       {moved && (
         <Box color="warn" fontWeight="semibold" marginTop="6px">

@@ -1,7 +1,7 @@
 import type { Calibration } from '@steady-scatter/contract';
-import { NO_SCALE, readCalibration } from '@steady-scatter/core';
+import { completeCalibration, keepEarlier, readCalibration } from '@steady-scatter/core';
 import { call } from '../api/lazyCall.ts';
-import type { DocKind } from '../kept/docs.ts';
+import { useDocs, type DocKind } from '../kept/docs.ts';
 
 /** Machines calibrated for products. */
 export const CALIBRATIONS: DocKind<Calibration['typed']> = {
@@ -9,11 +9,16 @@ export const CALIBRATIONS: DocKind<Calibration['typed']> = {
   one: 'calibration',
   home: { path: '/bench', label: 'the bench' },
   // Only the readings: settings are checked where the machine and its marks are known.
-  errorsOf: (typed) => readCalibration(typed, NO_SCALE, null).errors,
-  complete: (typed) => typed,
+  errorsOf: (typed) => readCalibration(typed).errors,
+  beforeKeep: (kept, typed) => keepEarlier(kept, typed, 'taken anew'),
+  isLive: ({ runs }) => runs.some(({ step }) => step !== ''),
+  complete: completeCalibration,
   list: (signal) => call('listCalibrations', { signal }),
   read: (id, signal) => call('readCalibration', { params: { id }, signal }),
   write: (id, body) => call('writeCalibration', { params: { id }, body }),
   remove: (id) => call('deleteCalibration', { params: { id } }),
   restore: (id) => call('restoreCalibration', { params: { id } }),
 };
+
+/** All calibrations of the crew. */
+export const useCalibrations = () => useDocs(CALIBRATIONS);

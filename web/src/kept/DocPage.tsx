@@ -1,7 +1,7 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
 import type { InputError } from '@steady-scatter/core';
 import { RotateCcw, Trash2 } from 'lucide-react';
-import { useState, type ReactNode } from 'react';
+import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import { useParams } from 'react-router';
 import { useActs } from '../acts/ActsProvider.tsx';
@@ -20,11 +20,17 @@ export interface DocFormProps<Typed> {
   onChange(typed: Typed): void;
 }
 
+/** The same with the way on, for forms that lead to another screen. */
+export interface DocFormWithWayOn<Typed> extends DocFormProps<Typed> {
+  /** Keeps it if that is still to be done, then goes on with its id; what is wrong is said instead. */
+  keepThen(go: (id: string) => void): void;
+}
+
 interface Props<Typed extends { readonly name: string }> {
   kind: DocKind<Typed>;
   /** An empty one. */
   blank(): Typed;
-  renderForm(props: DocFormProps<Typed>, isSample: boolean): ReactNode;
+  renderForm(props: DocFormWithWayOn<Typed>, isSample: boolean): ReactNode;
   /** Further acts for one that is kept. */
   renderActs?(doc: Doc<Typed>): ReactNode;
   /** The form takes all the width there is. */
@@ -49,6 +55,16 @@ const Elsewhere = ({ name, onMine, onTheirs }: { name: string; onMine(): void; o
   </Box>
 );
 
+/** What is kept anew, here or on another device, is shown, unless something else is being typed over it. */
+function useFollow<Typed>(kept: Typed, typed: Typed, replace: (typed: Typed) => void) {
+  const followed = useRef(kept);
+  useEffect(() => {
+    const before = followed.current;
+    followed.current = kept;
+    if (before !== kept && JSON.stringify(typed) === JSON.stringify(before)) replace(kept);
+  });
+}
+
 function DocSheet<Typed extends { readonly name: string }>({
   kind,
   doc,
@@ -66,18 +82,19 @@ function DocSheet<Typed extends { readonly name: string }>({
   const replace = (next: Typed) => form.setValue('typed', next, { shouldDirty: true });
   const [tried, setTried] = useState(false);
   const differs = JSON.stringify(typed) !== JSON.stringify(kept);
+  useFollow(kept, typed, replace);
   useHoldDoc(kind.root, id, typed, differs);
   const keeping = useKeepDoc({ kind, doc, typed, replace });
   const errors = kind.errorsOf(typed);
   // What is still missing is asked for when the thing is kept, not while it is being typed.
   const shown = errors.filter(({ code }) => tried || !code.endsWith('.empty'));
 
-  const keep = () => {
+  const keep = (then: ((id: string) => void) | null = null) => {
     setTried(true);
-    if (errors.length === 0) keeping.keep();
+    if (errors.length === 0) keeping.keep(then);
     else setTimeout(() => document.querySelector<HTMLElement>('[aria-invalid=true]')?.focus());
   };
-  useActs([{ id: `keep-${kind.root}`, label: `Keep this ${kind.one}`, keys: 'Ctrl+S', run: keep }]);
+  useActs([{ id: `keep-${kind.root}`, label: `Keep this ${kind.one}`, keys: 'Ctrl+S', run: () => keep() }]);
   const isKept = doc !== null && !differs;
 
   return (
@@ -91,7 +108,7 @@ function DocSheet<Typed extends { readonly name: string }>({
             {differs && (
               <ActButton icon={RotateCcw} label="Drop changes" onClick={() => keeping.drop(kept)} />
             )}
-            <Button variant={isKept ? 'outline' : 'solid'} loading={keeping.isPending} onClick={keep}>
+            <Button variant={isKept ? 'outline' : 'solid'} loading={keeping.isPending} onClick={() => keep()}>
               {isKept ? 'Kept' : `Keep this ${kind.one}`}
             </Button>
           </>
@@ -121,7 +138,12 @@ function DocSheet<Typed extends { readonly name: string }>({
           />
         )}
         {renderForm(
-          { typed, onChange: replace, errorAt: (field) => shown.find((error) => error.field === field) },
+          {
+            typed,
+            onChange: replace,
+            errorAt: (field) => shown.find((error) => error.field === field),
+            keepThen: (go) => (isKept && doc ? go(doc.id) : keep(go)),
+          },
           doc?.isSample ?? false,
         )}
       </Box>

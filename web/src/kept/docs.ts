@@ -28,6 +28,10 @@ export interface DocKind<Typed extends { readonly name: string }>
   /** Where its list stands, and what that is called. */
   readonly home: { readonly path: string; readonly label: string };
   errorsOf(typed: Typed): readonly InputError[];
+  /** What is kept in place of what was typed, so that nothing kept before is lost. */
+  beforeKeep?(kept: Typed, typed: Typed): Typed;
+  /** Somebody may be at it on another device: it is looked at again every few seconds. */
+  isLive?(typed: Typed): boolean;
   /** What was held in the browser, perhaps by an earlier version of the app. */
   complete(held: Typed): Typed;
   list(signal: AbortSignal): Promise<Doc<Typed>[]>;
@@ -38,6 +42,8 @@ export interface DocKind<Typed extends { readonly name: string }>
 export const useDocs = <Typed extends { readonly name: string }>(kind: DocKind<Typed>) =>
   useQuery<Doc<Typed>[]>({ queryKey: [kind.root], queryFn: ({ signal }) => kind.list(signal) }, queries);
 
+const LOOK_AGAIN_MS = 3000;
+
 /** One of them; not asked for while there is no id. */
 export const useDoc = <Typed extends { readonly name: string }>(kind: DocKind<Typed>, id: string | null) =>
   useQuery<Doc<Typed>>(
@@ -45,6 +51,7 @@ export const useDoc = <Typed extends { readonly name: string }>(kind: DocKind<Ty
       queryKey: [kind.root, id],
       queryFn: ({ signal }) => kind.read(id ?? '', signal),
       enabled: id !== null,
+      refetchInterval: ({ state: { data } }) => (data && kind.isLive?.(data.typed) ? LOOK_AGAIN_MS : false),
     },
     queries,
   );

@@ -28,14 +28,22 @@ export function useKeepDoc<Typed extends { readonly name: string }>({
   const [freshId] = useState(() => newId());
   const [theirs, setTheirs] = useState<Doc<Typed> | null>(null);
 
-  async function write(version: number) {
+  async function write(version: number, then: ((id: string) => unknown) | null = null) {
     const id = doc?.id ?? freshId;
     setPending(true);
     try {
-      const kept = await keep(id, { version, typed });
+      const kept = await keep(id, {
+        version,
+        typed: doc && kind.beforeKeep ? kind.beforeKeep(doc.typed, typed) : typed,
+      });
       dropHeldDoc(kind.root, doc?.id ?? null);
       setTheirs(null);
+      if (then) {
+        then(id);
+        return;
+      }
       notices.tell(`“${kept.typed.name}” is kept.`);
+      replace(kept.typed);
       if (!doc) await navigate(`${kind.home.path}/${id}`, { replace: true });
     } catch (error) {
       const met = error instanceof ApiProblem ? error.changedElsewhere?.theirs : null;
@@ -50,7 +58,7 @@ export function useKeepDoc<Typed extends { readonly name: string }>({
   return {
     isPending,
     theirs,
-    keep: () => void write(doc?.version ?? 0),
+    keep: (then: ((id: string) => unknown) | null = null) => void write(doc?.version ?? 0, then),
     keepMine: (over: Doc<Typed>) => void write(over.version),
     async takeTheirs(taken: Doc<Typed>) {
       await adopt(taken);

@@ -6,6 +6,7 @@ import {
   RIG_KINDS,
   rigKind,
   UNITS,
+  type Feeds,
   type LengthUnit,
   type MassUnit,
   type RigKind,
@@ -31,30 +32,40 @@ const STYLES = [
   { id: 'own', label: 'marks of your own' },
 ] as const;
 const WEIGHTS = (['lb', 'kg'] as const).map((id) => ({ id, label: UNITS[id].symbol }));
+const FEEDS = [
+  { id: 'own-rows', label: 'a row each' },
+  { id: 'one-row', label: 'all one row' },
+] as const;
 const WIDTHS = {
   hopper: 'Width of the hopper',
   'pass spacing': 'Usual pass spacing',
   'row spacing': 'Between two rows',
 };
 
-/** The control whose marks are set: numbers, letters, or pencil lines. */
-function ControlSection({ typed, errorAt, onChange }: DocFormProps<RigTyped>) {
-  const { control } = typed;
-  const set = (more: Partial<ScaleTyped>) => onChange({ ...typed, control: { ...control, ...more } });
+/** A control with its marks: numbers, letters, or pencil lines. */
+function ControlSection({
+  of,
+  typed,
+  errorAt,
+  onChange,
+}: DocFormProps<RigTyped> & { of: 'control' | 'second' }) {
+  const control = typed[of];
+  const set = (more: Partial<ScaleTyped>) => onChange({ ...typed, [of]: { ...control, ...more } });
   const field = (name: Exclude<keyof ScaleTyped, 'style'>, label: string, placeholder: string) => (
     <LabelledField
       label={label}
       placeholder={placeholder}
       value={control[name]}
-      error={errorAt(`control.${name}`)}
+      error={errorAt(`${of}.${name}`)}
       onChange={(text) => set({ [name]: text })}
     />
   );
-  const { marks } = readRig(typed).control;
+  const { marks } = readRig(typed)[of];
+  const isMain = of === 'control';
   return (
-    <Section heading="The control that is set">
+    <Section heading={isMain ? 'The control that is set' : 'A second control, that stays as it is in a test'}>
       <Fields>
-        {field('name', 'It is called', 'gate')}
+        {field('name', 'It is called', isMain ? 'gate' : 'spinner speed')}
         <Choice<ScaleTyped['style']>
           label="Its scale has"
           value={control.style}
@@ -67,13 +78,15 @@ function ControlSection({ typed, errorAt, onChange }: DocFormProps<RigTyped>) {
         {control.style === 'own' &&
           field('own', 'Marks, from shut on, with commas', 'shut, thin line, thick line')}
         {field('closed', 'Closed at', marks[0]?.label ?? '0')}
-        {field('firstFlow', 'Product first flows at', 'not noted')}
+        {isMain && field('firstFlow', 'Product first flows at', 'not noted')}
         {field('readAt', 'Read at', 'left edge of the pointer')}
       </Fields>
       <Box fontSize="16px" marginTop="8px">
         {marks.length > 0
           ? `${marks.length} marks, from ${marks[0]!.label} (shut) to ${marks.at(-1)!.label}. Always come to a mark from the same side: gates have slack.`
-          : 'Marks that cannot be read any more? Scratch or pencil your own beside them and list them here.'}
+          : !isMain
+            ? 'Without marks there is none. It is part of each chart: a test holds for the mark that it stood at.'
+            : 'Marks that cannot be read any more? Scratch or pencil your own beside them and list them here.'}
       </Box>
     </Section>
   );
@@ -163,7 +176,9 @@ function ChecksSection({ typed, onChange }: DocFormProps<RigTyped>) {
 
 function RigForm(props: DocFormProps<RigTyped>) {
   const { typed, errorAt, onChange } = props;
-  const { width, paceMPerS, paceIsUsual } = { ...readRig(typed), width: rigKind(typed.kind).width };
+  const { paceMPerS, paceIsUsual } = readRig(typed);
+  const { width, puts } = rigKind(typed.kind);
+  const isDry = puts !== 'wet';
   return (
     <>
       <Section heading="Which machine">
@@ -223,6 +238,24 @@ function RigForm(props: DocFormProps<RigTyped>) {
             error={errorAt('pace.time')}
             onChange={(time) => onChange({ ...typed, pace: { ...typed.pace, time } })}
           />
+          {width === 'row spacing' && (
+            <LabelledField
+              label="Outlets"
+              placeholder="1"
+              value={typed.outlets.count}
+              inputMode="numeric"
+              error={errorAt('outlets.count')}
+              onChange={(count) => onChange({ ...typed, outlets: { ...typed.outlets, count } })}
+            />
+          )}
+          {width === 'row spacing' && (
+            <Choice<Feeds>
+              label="They feed"
+              value={typed.outlets.feeds}
+              options={FEEDS}
+              onChange={(feeds) => onChange({ ...typed, outlets: { ...typed.outlets, feeds } })}
+            />
+          )}
         </Fields>
         {paceMPerS !== null && !paceIsUsual && (
           <Box color="warn" fontWeight="semibold" marginTop="8px">
@@ -230,23 +263,8 @@ function RigForm(props: DocFormProps<RigTyped>) {
           </Box>
         )}
       </Section>
-      <ControlSection {...props} />
-      <Section heading="A second control, that stays as it is">
-        <Fields>
-          <LabelledField
-            label="It is called"
-            placeholder="spinner speed"
-            value={typed.second.name}
-            onChange={(name) => onChange({ ...typed, second: { ...typed.second, name } })}
-          />
-          <LabelledField
-            label="and stays at"
-            placeholder="3"
-            value={typed.second.setting}
-            onChange={(setting) => onChange({ ...typed, second: { ...typed.second, setting } })}
-          />
-        </Fields>
-      </Section>
+      {isDry && <ControlSection {...props} of="control" />}
+      {isDry && <ControlSection {...props} of="second" />}
       <ChecksSection {...props} />
       <ServiceSection {...props} />
       <NotesField label="Notes" value={typed.notes} onChange={(notes) => onChange({ ...typed, notes })} />

@@ -1,5 +1,5 @@
 import type { Rig } from '@steady-scatter/contract';
-import { readRig } from '@steady-scatter/core';
+import { completeRig, readRig } from '@steady-scatter/core';
 import { call } from '../api/lazyCall.ts';
 import { useDocs, type DocKind } from '../kept/docs.ts';
 
@@ -9,7 +9,7 @@ export const RIGS: DocKind<Rig['typed']> = {
   one: 'machine',
   home: { path: '/bench/rigs', label: 'the machines' },
   errorsOf: (typed) => readRig(typed).errors,
-  complete: (typed) => typed,
+  complete: completeRig,
   list: (signal) => call('listRigs', { signal }),
   read: (id, signal) => call('readRig', { params: { id }, signal }),
   write: (id, body) => call('writeRig', { params: { id }, body }),

@@ -1,11 +1,14 @@
 import { Box, chakra } from '@chakra-ui/react';
-import { useEffect, useRef, type ReactNode } from 'react';
+import { lazy, Suspense, useEffect, useRef, useSyncExternalStore, type ReactNode } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { useActRegistry, useActs } from '../acts/ActsProvider.tsx';
+import { connectionStore } from '../api/connection.ts';
 import { usePreferences } from '../settings/PreferencesProvider.tsx';
 import { CrashBoundary } from './CrashBoundary.tsx';
 import { ConnectionBanner } from './ConnectionBanner.tsx';
 import { Rail } from './Rail.tsx';
+
+const PairScreen = lazy(() => import('./PairScreen.tsx'));
 
 const SkipLink = chakra('a', {
   base: {
@@ -60,6 +63,7 @@ export function Shell({ children }: { children: ReactNode }) {
   useShellActs();
   const { pathname } = useLocation();
   const screen = useFocusOnArrival(pathname);
+  const { paired } = useSyncExternalStore(connectionStore.subscribe, connectionStore.get);
   return (
     <>
       <SkipLink href="#main">Skip to the sheet</SkipLink>
@@ -74,7 +78,15 @@ export function Shell({ children }: { children: ReactNode }) {
         css={{ '@media print': { padding: 0 } }}
       >
         <ConnectionBanner />
-        <CrashBoundary place={pathname}>{children}</CrashBoundary>
+        <CrashBoundary place={pathname}>
+          {paired ? (
+            children
+          ) : (
+            <Suspense fallback={null}>
+              <PairScreen />
+            </Suspense>
+          )}
+        </CrashBoundary>
       </Box>
     </>
   );

@@ -1,0 +1,40 @@
+import { InputError } from '../errors/InputError.ts';
+import { readQuantity } from '../quantities/quantity.ts';
+import { readReading } from '../quantities/resolution.ts';
+import type { LengthUnit } from '../quantities/units.ts';
+
+/** What a width rests on: measured by tape (a hopper, taped ground), or chosen as the spacing to pass at. */
+export type WidthBy = 'measured' | 'chosen';
+
+/** Hopper width, pass spacing or row spacing; or a row machine's own length of row on an area, "6600 m/ha". */
+export interface WidthTyped {
+  readonly text: string;
+  readonly unit: LengthUnit;
+  readonly by: WidthBy;
+}
+
+const ROW_PER_AREA = /^(.+)\/\s*(ha|acre|m2|m²)$/i;
+
+/**
+ * A width as typed: a length, or a row machine's own length of row on an area, whose inverse it is.
+ *
+ * @throws InputError
+ * @example readWidth({ text: '6600 m/ha', unit: 'm', by: 'measured' }, 'width.text').si // 1.5152
+ */
+export function readWidth(
+  { text, unit, by }: WidthTyped,
+  field: string,
+): { readonly si: number; readonly resolutionSi: number } {
+  const [, row, area] = ROW_PER_AREA.exec(text.trim()) ?? [];
+  const positive = (si: number) => {
+    if (!(si > 0)) throw new InputError('quantity.not-positive', { field, what: 'The width', hint: '9 ft' });
+    return si;
+  };
+  if (row !== undefined && area !== undefined) {
+    const rowM = positive(readQuantity(row, { kind: 'length', bareUnit: unit, field }).si);
+    const { si: areaM2 } = readQuantity(`1 ${area}`, { kind: 'area', bareUnit: null, field });
+    return { si: areaM2 / rowM, resolutionSi: 0 };
+  }
+  const read = readReading(text, { kind: 'length', bareUnit: unit, field });
+  return { si: positive(read.si), resolutionSi: by === 'chosen' ? 0 : read.resolutionSi };
+}

@@ -1,0 +1,45 @@
+import { labelRate } from '../need/labelRate.ts';
+import { retype } from '../quantities/show.ts';
+import { readProduct } from '../shelf/readProduct.ts';
+import { PRODUCT_KINDS, type ProductTyped } from '../shelf/product.ts';
+import type { CalibrationTyped } from './calibrationTyped.ts';
+
+const words = (text: string): string[] => text.toLowerCase().split(/[^a-z0-9]+/).filter((word) => word.length > 2); // prettier-ignore
+
+/** A printed setting is for this machine when all the words of the printed name stand in the machine's. */
+const isFor = (printed: string, machine: string): boolean =>
+  words(printed).length > 0 && words(printed).every((word) => words(machine).includes(word));
+
+/**
+ * A calibration for a product of the shelf: its name, lot and grain, the tolerance that its kind bears, and the settings that its
+ * label prints for this machine, at the rate that the label's coverage means.
+ *
+ * @param machine name of the machine; empty: not known yet
+ * @example calibrationFor(typed, id, lakeFeed, 'Green rotary').label // { pace: '3 mph', lines: [{ setting: '7', amount: '3.333333 …' }] }
+ */
+export function calibrationFor(
+  typed: CalibrationTyped,
+  id: string,
+  product: ProductTyped,
+  machine: string,
+): CalibrationTyped {
+  const { package: pack, coverage, labelLow } = readProduct(product);
+  const rate = pack && coverage ? labelRate(pack.si, coverage.areaM2) : labelLow;
+  const printed = product.settings.filter((setting) => isFor(setting.machine, machine));
+  const isForgiving = PRODUCT_KINDS[product.kind].words.includes('de-icer');
+  const isDry = PRODUCT_KINDS[product.kind].form === 'dry';
+  return {
+    ...typed,
+    productId: id,
+    product: product.name,
+    lot: product.lot,
+    grain: product.grainSize,
+    tolerance: isForgiving && typed.tolerance === '5' ? '10' : typed.tolerance,
+    isCeiling: typed.isCeiling || product.kind === 'granular-carrier',
+    label:
+      printed.length > 0 && rate !== null && isDry
+        ? { pace: printed[0]!.pace, lines: printed.map(({ setting }) => ({ setting, amount: retype(rate, typed.target.unit) })) } // prettier-ignore
+        : typed.label,
+    start: printed.length > 0 && rate !== null && product.kind !== 'granular-carrier' ? 'label' : typed.start,
+  };
+}

@@ -1,0 +1,56 @@
+import type { Request, RequestHandler } from 'express';
+import { Refusal } from './problems/Refusal.ts';
+import type { DeviceService } from './services/devices.ts';
+
+/** How this server may be reached beside the machine itself. */
+export interface Network {
+  /** Address for links; null: that of the page. */
+  readonly publicUrl: string | null;
+  /** Addresses on the local network; none: the network is not let in. */
+  readonly addresses: readonly string[];
+  /** What a new device has to know; null where the network is not let in. */
+  readonly code: string | null;
+}
+
+/** The machine itself and nobody else. */
+export const THIS_MACHINE: Network = { publicUrl: null, addresses: [], code: null };
+
+export const TOKEN_COOKIE = 'steady-device';
+
+const LOOPBACK = new Set(['127.0.0.1', '::1', '::ffff:127.0.0.1']);
+const OWN_NAMES = new Set(['localhost', '127.0.0.1', '[::1]']);
+const OPEN_PATHS = new Set(['/here', '/pair', '/health']);
+
+const hostName = (request: Request): string => (request.get('host') ?? '').replace(/:\d+$/, '').toLowerCase();
+
+/** True for a page on this very machine: not through a proxy, and not by a name that somebody else's page made up. */
+export const isOwn = (request: Request): boolean =>
+  LOOPBACK.has(request.socket.remoteAddress ?? '') &&
+  OWN_NAMES.has(hostName(request)) &&
+  request.get('x-forwarded-for') === undefined;
+
+/** The token that a device carries, from its cookie. */
+export const tokenOf = (request: Request): string | null =>
+  new RegExp(`(?:^|;\\s*)${TOKEN_COOKIE}=([\\w-]+)`).exec(request.get('cookie') ?? '')?.[1] ?? null;
+
+/** Whether a device may read and write here. */
+export async function isTrusted(request: Request, crewId: string, devices: DeviceService): Promise<boolean> {
+  if (isOwn(request)) return true;
+  const token = tokenOf(request);
+  return token !== null && (await devices.knows(crewId, token));
+}
+
+/** Lets the machine itself in, and devices that were paired; what it takes to be paired is open to all. */
+export const onlyTrusted =
+  (crewId: string, devices: DeviceService): RequestHandler =>
+  async (request, _response, next) => {
+    if (OPEN_PATHS.has(request.path) || (await isTrusted(request, crewId, devices))) {
+      next();
+      return;
+    }
+    throw new Refusal({
+      status: 401,
+      title: 'Not paired',
+      detail: 'This device is not paired yet. Type the code that stands where Steady Scatter was started.',
+    });
+  };

@@ -1,0 +1,48 @@
+import { Box, Button } from '@chakra-ui/react';
+import type { CalibrationReading, CalibrationTyped } from '@steady-scatter/core';
+
+interface Props {
+  typed: CalibrationTyped;
+  reading: CalibrationReading;
+  onChange(typed: CalibrationTyped): void;
+}
+
+/** What is asked before it is believed: an answer, or a run struck out. */
+export function Doubts({ typed, reading: { doubts }, onChange }: Props) {
+  const strike = (id: string) =>
+    onChange({
+      ...typed,
+      runs: typed.runs.map((run) => (run.id === id ? Object.assign({}, run, { struck: 'it went wrong' }) : run)),
+    }); // prettier-ignore
+  return doubts.map(({ id, text, yes, runs }) => (
+    <Box
+      key={id}
+      role="alert"
+      borderWidth="2px"
+      borderColor="warn"
+      borderRadius="8px"
+      padding="12px"
+      marginBottom="12px"
+    >
+      <Box fontSize="17px">
+        <b>▲ Is this right?</b> {text}
+      </Box>
+      <Box display="flex" flexWrap="wrap" gap="8px" marginTop="8px">
+        <Button
+          minHeight={{ base: '56px', md: '44px' }}
+          onClick={() => onChange({ ...typed, answers: [...typed.answers, id] })}
+        >
+          {yes}
+        </Button>
+        {runs.map((run) => {
+          const at = typed.runs.findIndex((each) => each.id === run);
+          return (
+            <Button key={run} minHeight={{ base: '56px', md: '44px' }} onClick={() => strike(run)}>
+              Strike out run {at + 1}
+            </Button>
+          );
+        })}
+      </Box>
+    </Box>
+  ));
+}

@@ -1,0 +1,21 @@
+import { Box } from '@chakra-ui/react';
+import { Smartphone } from 'lucide-react';
+import { lazy, Suspense, useState } from 'react';
+import { ActButton } from '../ui/ActButton.tsx';
+
+const HandOverPanel = lazy(() => import('./HandOverPanel.tsx'));
+
+/** Hands what is open to a phone: a code to point its camera at. */
+export function HandOver({ path }: { path: string }) {
+  const [isOpen, setOpen] = useState(false);
+  return (
+    <Box hideBelow="md">
+      <ActButton icon={Smartphone} label="On a phone" onClick={() => setOpen(true)} />
+      {isOpen && (
+        <Suspense fallback={null}>
+          <HandOverPanel path={path} onClose={() => setOpen(false)} />
+        </Suspense>
+      )}
+    </Box>
+  );
+}

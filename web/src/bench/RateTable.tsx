@@ -1,0 +1,70 @@
+import { Box } from '@chakra-ui/react';
+import { lookUpText, showRate, type CalibrationTyped } from '@steady-scatter/core';
+import { useState } from 'react';
+import { LabelledField } from '../ui/LabelledField.tsx';
+import { Section } from '../ui/Section.tsx';
+import type { OnBench } from './benchOf.ts';
+
+/** Every mark over what was tested, with its rate; and "I need 3.2", which mark is that? */
+export function RateTable({ typed, on }: { typed: CalibrationTyped; on: OnBench }) {
+  const [asked, setAsked] = useState('');
+  const { chart, advice } = on.reading;
+  if (chart.length < 2) return null;
+  const kept = typed.signOff?.setting ?? advice?.mark.label;
+  const found = lookUpText(on.reading, typed, asked);
+  const { unit } = showRate(1, 0, typed.target.unit);
+  return (
+    <Section heading={`Rates over what was tested, ${unit}`}>
+      <Box
+        as="ul"
+        listStyleType="none"
+        display="grid"
+        gridTemplateColumns="repeat(auto-fill, minmax(112px, 1fr))"
+        columnGap="20px"
+        fontSize="16px"
+        fontVariantNumeric="tabular-nums"
+      >
+        {chart.map(({ mark, rateKgPerM2, tested }) => (
+          <Box
+            as="li"
+            key={mark.label}
+            display="flex"
+            justifyContent="space-between"
+            borderBottomWidth="1px"
+            borderColor="line"
+            paddingY="3px"
+            fontWeight={mark.label === kept ? 'bold' : 'normal'}
+            bg={mark.label === kept ? 'soft' : undefined}
+          >
+            <span>
+              {mark.label}
+              {tested ? ' ●' : ''}
+            </span>
+            <span>{showRate(rateKgPerM2, 0, typed.target.unit).number}</span>
+          </Box>
+        ))}
+      </Box>
+      <Box fontSize="15px" color="ink.soft" marginTop="4px">
+        ● tested; the others by the curve
+      </Box>
+      <Box display="flex" gap="14px" alignItems="end" flexWrap="wrap" marginTop="8px" data-noprint>
+        <Box width="150px">
+          <LabelledField
+            label="I need"
+            placeholder="3.2"
+            value={asked}
+            error={found.error ?? undefined}
+            onChange={setAsked}
+          />
+        </Box>
+        <Box aria-live="polite" fontSize="17px" paddingBottom="10px" flex="1 1 220px">
+          {found.mark && (
+            <>
+              <b>Set {found.mark}</b>: {found.text}
+            </>
+          )}
+        </Box>
+      </Box>
+    </Section>
+  );
+}

@@ -1,0 +1,100 @@
+import { Box } from '@chakra-ui/react';
+import type { Card } from '@steady-scatter/core';
+import { QrCode } from '../../ui/QrCode.tsx';
+
+/** A card as it will be printed: black on white, so that it reads behind foil in the sun. */
+export function CardFace({ card, link }: { card: Card; link: string }) {
+  return (
+    <Box
+      as="article"
+      aria-label={`Card of ${card.machine} for ${card.product}`}
+      bg="white"
+      color="black"
+      borderWidth="1px"
+      borderColor="line.strong"
+      width="360px"
+      maxWidth="100%"
+      minHeight="508px"
+      padding="20px"
+      display="flex"
+      flexDirection="column"
+    >
+      <Box fontSize="19px" fontWeight="bold" lineHeight="1.15">
+        {card.machine}
+      </Box>
+      <Box fontSize="16px">{card.product}</Box>
+      <Box display="flex" alignItems="end" justifyContent="space-between" marginTop="8px" gap="10px">
+        <Box>
+          <Box fontSize="14px">{card.control}</Box>
+          <Box
+            fontFamily="figure"
+            fontWeight="700"
+            fontSize="84px"
+            lineHeight="0.9"
+            css={{ fontStretch: '82%' }}
+          >
+            {card.setting}
+          </Box>
+        </Box>
+        <Box textAlign="right" fontSize="17px" lineHeight="1.25">
+          <b>{card.rate}</b> {card.rateUnit}
+          <br />
+          {card.pace}
+          <br />
+          {card.spacing}
+          {card.second && (
+            <>
+              <br />
+              {card.second}
+            </>
+          )}
+        </Box>
+      </Box>
+      <Box as="table" width="100%" marginTop="12px" fontSize="18px" fontVariantNumeric="tabular-nums">
+        <tbody>
+          {card.lines.map(({ setting, rate, isKept }) => (
+            <Box
+              as="tr"
+              key={setting}
+              borderTopWidth="1px"
+              borderColor="black"
+              fontWeight={isKept ? 'bold' : 'normal'}
+            >
+              <td>
+                {isKept ? '▸ ' : ''}
+                {setting}
+              </td>
+              <Box as="td" textAlign="right">
+                {rate}
+              </Box>
+            </Box>
+          ))}
+        </tbody>
+      </Box>
+      <Box
+        display="flex"
+        justifyContent="space-between"
+        alignItems="end"
+        gap="12px"
+        marginTop="auto"
+        paddingTop="12px"
+        fontSize="14px"
+      >
+        <Box>
+          {card.signed}
+          {card.state && (
+            <>
+              <br />
+              product {card.state}
+            </>
+          )}
+          <br />
+          Come to the mark from the closed side.
+        </Box>
+        <Box width="84px" flexShrink={0}>
+          <QrCode text={link} label="Leads to this chart" />
+        </Box>
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,122 @@
+import { Box, Button, chakra } from '@chakra-ui/react';
+import { cardOf } from '@steady-scatter/core';
+import { FileText } from 'lucide-react';
+import { useState } from 'react';
+import { useSearchParams } from 'react-router';
+import { loadPart } from '../../api/lazyCall.ts';
+import { useHere } from '../../api/useHere.ts';
+import { Choice } from '../../ui/Choice.tsx';
+import { dayText } from '../../ui/dayText.ts';
+import { useNotices } from '../../ui/notices.tsx';
+import { saveFile } from '../../ui/saveFile.ts';
+import { TopBar } from '../../ui/TopBar.tsx';
+import { BenchTabs } from '../BenchTabs.tsx';
+import { benchOf, useBenchShelf } from '../benchOf.ts';
+import { CheckLine } from '../run/stepParts.tsx';
+import { ageOf, FRESH_WORDS } from '../SignOff.tsx';
+import { CardFace } from './CardFace.tsx';
+import { CARD_SIZES, type CardSize } from './cardSizes.ts';
+
+const SIZES = (Object.keys(CARD_SIZES) as CardSize[]).map((id) => ({ id, label: CARD_SIZES[id].words }));
+
+/** Everything that was signed off, with its card. */
+function useCards() {
+  const shelf = useBenchShelf();
+  const { data: here } = useHere();
+  const base = here?.publicUrl ?? here?.addresses[0] ?? location.origin;
+  return shelf.calibrations.flatMap(({ id, typed }) => {
+    const on = benchOf(typed, shelf);
+    const card = on.rig && cardOf(typed, on.rig, on.reading, dayText(typed.signOff?.onDay ?? ''));
+    return card ? [{ id, name: typed.name, card, link: `${base}/bench/${id}`, age: ageOf(typed, on) }] : [];
+  });
+}
+
+/** Cards to hang on the machines: chosen, looked at, and printed, several on one sheet. */
+export default function CardsPage() {
+  const cards = useCards();
+  const [parameters, setParameters] = useSearchParams();
+  const wanted = parameters.getAll('of');
+  const chosen = wanted.length === 0 ? cards.slice(0, 1) : cards.filter(({ id }) => wanted.includes(id));
+  const [size, setSize] = useState<CardSize>('a6');
+  const [isPending, setPending] = useState(false);
+  const notices = useNotices();
+  const toggle = (id: string) => {
+    const now = chosen.map((card) => card.id);
+    const next = now.includes(id) ? now.filter((each) => each !== id) : [...now, id];
+    setParameters(next.map((each): [string, string] => ['of', each]));
+  };
+  async function save() {
+    setPending(true);
+    try {
+      const { cardsPdf } = await loadPart(() => import('./cardPdf.ts'));
+      saveFile(`cards ${size}.pdf`, 'application/pdf', await cardsPdf(chosen, size));
+    } catch {
+      notices.tell('The cards could not be made. Try again when the connection is back.');
+    } finally {
+      setPending(false);
+    }
+  }
+  return (
+    <>
+      <title>Cards · Steady Scatter</title>
+      <TopBar
+        acts={
+          <Button
+            variant="solid"
+            loading={isPending}
+            disabled={chosen.length === 0}
+            onClick={() => void save()}
+          >
+            <FileText size={18} /> Save {chosen.length === 1 ? 'the card' : `${chosen.length} cards`} as PDF
+          </Button>
+        }
+      >
+        <chakra.h1 fontSize="21px" fontWeight="bold">
+          Cards
+        </chakra.h1>
+      </TopBar>
+      <BenchTabs />
+      <Box
+        as="main"
+        id="main"
+        padding={{ base: '0 16px 24px', md: '4px 24px 24px' }}
+        display="grid"
+        gridTemplateColumns={{ base: '1fr', lg: '380px 1fr' }}
+        gap="28px"
+      >
+        <Box data-noprint>
+          {cards.length === 0 ? (
+            <Box fontSize="18px">
+              Nothing is signed off yet. Test a machine until it is right, keep its mark, and its card stands
+              here.
+            </Box>
+          ) : (
+            <>
+              <Choice<CardSize> label="Paper" value={size} options={SIZES} onChange={setSize} />
+              <Box marginTop="14px">
+                {cards.map(({ id, name, age }) => (
+                  <CheckLine
+                    key={id}
+                    label={`${name} (${FRESH_WORDS[age.state]})`}
+                    checked={chosen.some((card) => card.id === id)}
+                    onChange={() => toggle(id)}
+                  />
+                ))}
+              </Box>
+              {chosen.some(({ age }) => age.state === 'stale') && (
+                <Box color="warn" fontWeight="semibold" marginTop="10px">
+                  ▲ A stale chart misleads whoever reads its card. Test it again before you hang it.
+                </Box>
+              )}
+            </>
+          )}
+        </Box>
+        <Box display="flex" flexWrap="wrap" gap="20px" alignItems="start">
+          {chosen.map(({ id, card, link }) => (
+            <CardFace key={id} card={card} link={link} />
+          ))}
+        </Box>
+      </Box>
+    </>
+  );
+}

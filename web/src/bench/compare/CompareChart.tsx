@@ -1,0 +1,80 @@
+import { Box } from '@chakra-ui/react';
+import { settingPicture, UNITS, type MassPerAreaUnit } from '@steady-scatter/core';
+import { Chart, LinearScale, LineElement, PointElement, type ChartData } from 'chart.js';
+import { Scatter } from 'react-chartjs-2';
+import { useInk, type Ink } from '../../ui/useInk.ts';
+import { chartOptions } from '../chartOptions.ts';
+import { styleOf, type Compared } from './compared.ts';
+
+Chart.register(LinearScale, PointElement, LineElement);
+
+type Points = { x: number; y: number }[];
+
+function dataOf(
+  compared: readonly Compared[],
+  unit: MassPerAreaUnit,
+  ink: Ink,
+): ChartData<'scatter', Points> {
+  const colours = [ink.ink, ink.water, ink.warn, ink.act];
+  const datasets = compared.flatMap(({ on }, at): ChartData<'scatter', Points>['datasets'] => {
+    const { point, dash } = styleOf(at);
+    const colour = colours[at % colours.length] ?? ink.ink;
+    const { curve, means } = settingPicture(on.reading, unit, on.bench.kind);
+    const points = (from: typeof curve): Points => from.map(({ x, y }) => ({ x, y }));
+    return [
+      {
+        data: points(curve),
+        showLine: true,
+        pointRadius: 0,
+        borderColor: colour,
+        borderWidth: 2.5,
+        borderDash: [...dash],
+      },
+      {
+        data: points(means),
+        pointStyle: point,
+        pointRadius: 6,
+        backgroundColor: colour,
+        borderColor: colour,
+      },
+    ];
+  });
+  return { datasets };
+}
+
+/** Curves of several calibrations on one chart; scales of different machines in steps from shut. */
+export default function CompareChart({ compared }: { compared: readonly Compared[] }) {
+  const ink = useInk();
+  const unit = compared[0]?.typed.target.unit ?? 'kg/ha';
+  const isOneScale = new Set(compared.map(({ typed }) => typed.rig)).size <= 1;
+  const widest =
+    compared
+      .map(({ on }) => on.bench.scale.marks)
+      .toSorted((a, b) => (b.at(-1)?.opening ?? 0) - (a.at(-1)?.opening ?? 0))[0] ?? [];
+  const options = chartOptions({
+    marks: isOneScale ? widest : widest.map(({ opening }) => ({ opening, label: String(opening) })),
+    unit: UNITS[unit].symbol,
+    ink,
+    control: isOneScale ? compared[0]?.on.rig?.control.name || 'control' : 'scale, in steps from shut',
+    tops: [0],
+  });
+  return (
+    <>
+      <Box height={{ base: '300px', md: '420px' }}>
+        <Scatter
+          key={JSON.stringify([compared.map(({ id }) => id), ink.ink])}
+          role="img"
+          aria-label={`Rates by setting of ${compared.map(({ typed }) => typed.name).join(' and ')}`}
+          data={dataOf(compared, unit, ink)}
+          options={options}
+        />
+      </Box>
+      {!isOneScale && (
+        <Box fontSize="15px" color="ink.soft" marginTop="8px">
+          Scales of different machines are counted in steps from shut. A setting is never copied from one
+          machine to another.
+        </Box>
+      )}
+    </>
+  );
+}

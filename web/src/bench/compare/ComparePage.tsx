@@ -1,0 +1,91 @@
+import { Box, chakra } from '@chakra-ui/react';
+import { lazy, Suspense } from 'react';
+import { useSearchParams } from 'react-router';
+import { dayText } from '../../ui/dayText.ts';
+import { NameLink } from '../../ui/NameLink.tsx';
+import { TopBar } from '../../ui/TopBar.tsx';
+import { benchOf, useBenchShelf } from '../benchOf.ts';
+import { BenchTabs } from '../BenchTabs.tsx';
+import { CheckLine } from '../run/stepParts.tsx';
+import { STYLES, styleOf, type Compared } from './compared.ts';
+import { machineHistory } from './machineHistory.ts';
+
+const CompareChart = lazy(() => import('./CompareChart.tsx'));
+const Cell = chakra('td', { base: { padding: '8px 14px 8px 0', verticalAlign: 'middle' } });
+
+const nameOf = ({ typed, on }: Compared): string =>
+  [
+    typed.name,
+    typed.signOff && `at ${typed.signOff.setting}`,
+    `${on.reading.advice?.means.length ?? 0} settings tested`,
+  ]
+    .filter(Boolean)
+    .join(', ');
+
+/** Two machines or two products on one chart; and everything that was found out about each machine, by its days. */
+export default function ComparePage() {
+  const shelf = useBenchShelf();
+  const [parameters, setParameters] = useSearchParams();
+  const wanted = parameters.getAll('of');
+  const all = shelf.calibrations.map(({ id, typed }): Compared => ({ id, typed, on: benchOf(typed, shelf) }));
+  const tested = all.filter(({ on }) => (on.reading.advice?.means.length ?? 0) > 1);
+  const chosen = wanted.length > 0 ? tested.filter(({ id }) => wanted.includes(id)) : tested.slice(0, 2);
+  const toggle = (id: string) => {
+    const now = chosen.map((each) => each.id);
+    const next = now.includes(id) ? now.filter((each) => each !== id) : [...now, id].slice(-STYLES.length);
+    setParameters(next.map((each): [string, string] => ['of', each]));
+  };
+  return (
+    <>
+      <title>Side by side · Steady Scatter</title>
+      <TopBar>
+        <chakra.h1 fontSize="21px" fontWeight="bold">
+          Side by side
+        </chakra.h1>
+      </TopBar>
+      <BenchTabs />
+      <Box as="main" id="main" padding={{ base: '0 16px 24px', md: '4px 24px 24px' }}>
+        {tested.length === 0 ? (
+          <Box fontSize="18px">
+            A chart needs two settings tested. Then machines and products stand here side by side.
+          </Box>
+        ) : (
+          <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: '400px 1fr' }} gap="28px">
+            <Box>
+              {tested.map((each) => {
+                const at = chosen.findIndex(({ id }) => id === each.id);
+                return (
+                  <CheckLine
+                    key={each.id}
+                    label={`${at < 0 ? '' : `${styleOf(at).sign} `}${nameOf(each)}`}
+                    checked={at >= 0}
+                    onChange={() => toggle(each.id)}
+                  />
+                );
+              })}
+            </Box>
+            <Box minWidth={0}>
+              <Suspense fallback={<Box height="420px" />}>
+                {chosen.length > 0 && <CompareChart compared={chosen} />}
+              </Suspense>
+            </Box>
+          </Box>
+        )}
+        <chakra.h2 fontSize="19px" fontWeight="bold" marginTop="28px" marginBottom="6px">
+          What happened to each machine
+        </chakra.h2>
+        <chakra.table width="100%" fontSize="16px">
+          <tbody>
+            {machineHistory(shelf.rigs, all).map(({ day, machine, what, link }) => (
+              <chakra.tr key={`${day}${machine}${what}`} borderTopWidth="1px" borderColor="line">
+                <Cell whiteSpace="nowrap">{day === '' ? 'no day' : dayText(day)}</Cell>
+                <Cell fontWeight="bold">{machine}</Cell>
+                <Cell>{link ? <NameLink to={link}>{what}</NameLink> : what}</Cell>
+              </chakra.tr>
+            ))}
+          </tbody>
+        </chakra.table>
+      </Box>
+    </>
+  );
+}

@@ -1,0 +1,37 @@
+import { v7 as newId } from 'uuid';
+import { docActs } from '../../kept/docs.ts';
+import { RIGS } from '../../rigs/useRigs.ts';
+import { CALIBRATIONS } from '../useCalibrations.ts';
+import type { TestsToTake } from './testsFile.ts';
+
+/**
+ * Keeps what a file of tests brought, under new ids: all of it, or nothing.
+ *
+ * @returns how to take it back
+ */
+export async function takeTests({ rigs, calibrations }: TestsToTake): Promise<() => Promise<unknown>> {
+  const [rigActs, acts] = [docActs(RIGS), docActs(CALIBRATIONS)];
+  const undo: (() => Promise<unknown>)[] = [];
+  const back = () => Promise.all(undo.map((each) => each()));
+  const rigIds = new Map(rigs.map(({ id }) => [id, newId()]));
+  const ids = new Map(calibrations.map(({ id }) => [id, newId()]));
+  try {
+    for (const { id: from, typed } of rigs) {
+      const id = rigIds.get(from) ?? newId();
+      // oxlint-disable-next-line no-await-in-loop -- one after the other, so that what came is known
+      await rigActs.write(id, { version: 0, typed });
+      undo.push(() => rigActs.remove(id));
+    }
+    for (const { id: from, typed } of calibrations) {
+      const id = ids.get(from) ?? newId();
+      const moved = { ...typed, rig: rigIds.get(typed.rig) ?? typed.rig, shape: ids.get(typed.shape) ?? '' };
+      // oxlint-disable-next-line no-await-in-loop
+      await acts.write(id, { version: 0, typed: moved });
+      undo.push(() => acts.remove(id));
+    }
+    return back;
+  } catch (error) {
+    await Promise.allSettled(undo.map((each) => each()));
+    throw error;
+  }
+}

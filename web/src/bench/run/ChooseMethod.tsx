@@ -1,0 +1,185 @@
+import { Box, Button, chakra } from '@chakra-ui/react';
+import {
+  chooseMethod,
+  METHODS,
+  planTest,
+  planText,
+  type CalibrationTyped,
+  type MethodId,
+  type ToolsTyped,
+} from '@steady-scatter/core';
+import { useMemo, useState } from 'react';
+import { Choice } from '../../ui/Choice.tsx';
+import { Section } from '../../ui/Section.tsx';
+import type { OnBench } from '../benchOf.ts';
+import { CheckLine } from './stepParts.tsx';
+
+const SCALES = [
+  { id: 'machine', label: 'one that carries the machine' },
+  { id: 'small', label: 'a small one' },
+  { id: 'none', label: 'none' },
+] as const;
+
+const AT_HAND: readonly (readonly [keyof Omit<ToolsTyped, 'scale'>, string])[] = [
+  ['ground', 'ground that may have the product'],
+  ['tarp', 'a wide tarp'],
+  ['floor', 'a smooth floor to sweep'],
+  ['tray', 'a tray that hangs under the hopper'],
+  ['helper', 'a helper'],
+  ['wind', 'there is wind'],
+];
+
+interface Props {
+  typed: CalibrationTyped;
+  on: OnBench;
+  /** The round that is begun. */
+  round: number;
+  onTools(tools: ToolsTyped): void;
+  onBegin(method: MethodId): void;
+}
+
+/** What is planned for a method, before anyone walks. */
+function usePlan(method: MethodId, typed: CalibrationTyped, { bench, reading }: OnBench): string[] {
+  return useMemo(() => {
+    const { targetKgPerM2, widthM, scaleStepKg, tolerance, paceMPerS } = reading;
+    if (targetKgPerM2 === null || widthM === null) return ['Type the rate and the pass spacing, and the strip and the load are worked out before you walk.']; // prettier-ignore
+    if (scaleStepKg === null) return ['Say what step your scale shows, and the strip and the load are worked out before you walk.']; // prettier-ignore
+    const plan = planTest({
+      method,
+      outputKgPerM: targetKgPerM2 * widthM,
+      widthM,
+      scaleStepKg,
+      tolerance,
+      speedMPerS: paceMPerS ?? 1.3,
+      hopperKg: bench.hopperKg,
+      lengthUnit: typed.units.length,
+    });
+    return planText(plan, typed, tolerance);
+  }, [method, typed, bench, reading]);
+}
+
+const Row = chakra('button', {
+  base: {
+    display: 'block',
+    width: '100%',
+    textAlign: 'left',
+    padding: '10px 12px',
+    minHeight: '56px',
+    borderTopWidth: '1px',
+    borderColor: 'line',
+    cursor: 'pointer',
+    _hover: { bg: 'soft' },
+    '&[aria-pressed=true]': { bg: 'soft', boxShadow: 'inset 5px 0 0 var(--chakra-colors-tape)' },
+    _disabled: { cursor: 'default', color: 'ink.soft', _hover: { bg: 'transparent' } },
+  },
+});
+
+/** From what is at hand: which test suits best and why, which others can be done, what to bring, and how much to spread. */
+export function ChooseMethod({ typed, on, round, onTools, onBegin }: Props) {
+  const { tools } = typed;
+  const choices = chooseMethod({
+    kind: on.bench.kind,
+    tools,
+    isPesticide: on.product?.kind === 'granular-carrier',
+  });
+  const last = typed.runs.at(-1)?.method;
+  const proposed = choices[0]!;
+  const [picked, setPicked] = useState<MethodId | null>(null);
+  const keeps = last && choices.some(({ method, possible }) => method === last && possible) ? last : null;
+  const chosen = choices.find(({ method }) => method === (picked ?? keeps ?? proposed.method)) ?? proposed;
+  const plan = usePlan(chosen.method, typed, on);
+  return (
+    <Box
+      display="grid"
+      gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) minmax(0, 1fr)' }}
+      gap={{ base: '20px', lg: '36px' }}
+    >
+      <Box order={{ base: 2, lg: 1 }} minWidth={0}>
+        <Section heading="At hand">
+          <Box maxWidth="340px">
+            <Choice
+              label="A scale"
+              value={tools.scale}
+              options={SCALES}
+              onChange={(scale) => onTools({ ...tools, scale })}
+            />
+          </Box>
+          <Box display="grid" gridTemplateColumns={{ base: '1fr', md: '1fr 1fr' }} marginTop="8px">
+            {AT_HAND.map(([name, label]) => (
+              <CheckLine
+                key={name}
+                label={label}
+                checked={tools[name]}
+                onChange={() => onTools({ ...tools, [name]: !tools[name] })}
+              />
+            ))}
+          </Box>
+        </Section>
+        <Section heading="Ways to test it">
+          {choices.map(({ method, possible, why }) => (
+            <Row
+              key={method}
+              type="button"
+              disabled={!possible}
+              aria-pressed={method === chosen.method && possible}
+              onClick={() => setPicked(method)}
+            >
+              <chakra.b fontSize="17px" color={possible ? 'ink' : 'ink.soft'}>
+                {METHODS[method].words}
+                {method === proposed.method && possible ? ', suits best' : possible ? '' : ', not here'}
+              </chakra.b>
+              <Box fontSize="16px">{why}</Box>
+            </Row>
+          ))}
+        </Section>
+      </Box>
+      <Box
+        as="section"
+        aria-label="Plan"
+        order={{ base: 1, lg: 2 }}
+        bg="paper"
+        borderWidth="1px"
+        borderColor="line"
+        borderRadius="12px"
+        padding={{ base: '16px', md: '22px' }}
+        alignSelf="start"
+      >
+        <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
+          Round {round}
+        </Box>
+        <Box fontSize={{ base: '26px', md: '30px' }} fontWeight="bold" lineHeight="1.15" marginBottom="10px">
+          {METHODS[chosen.method].words.charAt(0).toUpperCase() + METHODS[chosen.method].words.slice(1)}
+        </Box>
+        {chosen.possible ? (
+          <>
+            <Box fontSize="17px">{METHODS[chosen.method].how}</Box>
+            <Box fontSize="15px" fontWeight="semibold" color="ink.soft" marginTop="14px">
+              Bring
+            </Box>
+            <Box fontSize="17px">{chosen.bring.join(', ')}.</Box>
+            <Box fontSize="15px" fontWeight="semibold" color="ink.soft" marginTop="14px">
+              How much
+            </Box>
+            {plan.map((line) => (
+              <Box key={line} fontSize="17px" marginTop="2px">
+                {line}
+              </Box>
+            ))}
+            <Button
+              variant="solid"
+              width={{ base: '100%', md: 'auto' }}
+              minHeight="60px"
+              fontSize="18px"
+              marginTop="18px"
+              onClick={() => onBegin(chosen.method)}
+            >
+              Begin round {round}
+            </Button>
+          </>
+        ) : (
+          <Box fontSize="17px">{chosen.why}</Box>
+        )}
+      </Box>
+    </Box>
+  );
+}

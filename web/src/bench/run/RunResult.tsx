@@ -1,0 +1,176 @@
+import { Box, Button } from '@chakra-ui/react';
+import {
+  adviceText,
+  coarseText,
+  correctionText,
+  rigKind,
+  runLine,
+  runRemarks,
+  settingPicture,
+  showRun,
+  type CalibrationTyped,
+  type RunTyped,
+} from '@steady-scatter/core';
+import { useState } from 'react';
+import { BigNumber } from '../../ui/BigNumber.tsx';
+import { LabelledField } from '../../ui/LabelledField.tsx';
+import { WorkingLine } from '../../ui/WorkingLine.tsx';
+import { Doubts } from '../Doubts.tsx';
+import type { OnBench } from '../benchOf.ts';
+import { ResultBand } from './ResultBand.tsx';
+
+interface Props {
+  typed: CalibrationTyped;
+  run: RunTyped;
+  at: number;
+  on: OnBench;
+  onChange(typed: CalibrationTyped): void;
+  onNext(): void;
+  onRedo(): void;
+  onDone(): void;
+}
+
+const Said = ({ lines }: { lines: readonly string[] }) => (
+  <>
+    {lines.map((line) => (
+      <Box key={line} fontSize="17px" marginTop="6px">
+        {line}
+      </Box>
+    ))}
+  </>
+);
+
+/** Strikes a run out, with the reason that stays on it. */
+function Strike({ run, onStrike }: { run: RunTyped; onStrike(why: string): void }) {
+  const [why, setWhy] = useState<string | null>(null);
+  if (run.struck !== '')
+    return (
+      <Box marginTop="10px">
+        Struck out: {run.struck}.{' '}
+        <Button variant="ghost" minHeight="44px" onClick={() => onStrike('')}>
+          Let it count
+        </Button>
+      </Box>
+    );
+  if (why === null)
+    return (
+      <Button minHeight={{ base: '56px', md: '44px' }} onClick={() => setWhy('')}>
+        Strike it out
+      </Button>
+    );
+  return (
+    <Box display="flex" gap="10px" alignItems="end" flexWrap="wrap" flex="1 1 300px">
+      <Box flex="1 1 220px">
+        <LabelledField
+          label="Struck out, because"
+          placeholder="gate was open at the start"
+          value={why}
+          onChange={setWhy}
+        />
+      </Box>
+      <Button minHeight="44px" disabled={why.trim() === ''} onClick={() => onStrike(why.trim())}>
+        Strike it out
+      </Button>
+    </Box>
+  );
+}
+
+/** What the run that was just made comes to, and what to do next. */
+export function RunResult({ typed, run, at, on, onChange, onNext, onRedo, onDone }: Props) {
+  const { reading, bench } = on;
+  const read = reading.runs[at];
+  if (!read) return null;
+  const { unit } = typed.target;
+  const shown = showRun(read, unit);
+  const text = adviceText(reading, typed);
+  const picture = settingPicture(reading, unit, bench.kind);
+  const own = settingPicture({ ...reading, runs: [read], advice: null }, unit, bench.kind).runs[0];
+  const coarse = coarseText(read, reading.scaleStepKg, reading.tolerance, typed);
+  const set = (more: Partial<RunTyped>) =>
+    onChange({ ...typed, runs: typed.runs.with(at, { ...run, ...more }) });
+  return (
+    <Box
+      display="grid"
+      gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) minmax(0, 1fr)' }}
+      gap={{ base: '18px', lg: '36px' }}
+    >
+      <Box as="section" aria-label="What it came to">
+        <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
+          At {run.setting} it put down
+        </Box>
+        <BigNumber
+          number={shown?.number ?? '—'}
+          unit={shown ? `${shown.unit}${shown.band ? ` ±${shown.band}` : ''}` : ''}
+          live
+        />
+        {own && picture.target && (
+          <ResultBand
+            rate={{ ...own, band: own.y * 2 * (read.worked?.uReadings ?? 0) }}
+            target={picture.target}
+            label={`The rate of this run against the ${typed.target.amount} that is wanted`}
+          />
+        )}
+        <Box marginTop="10px">
+          <WorkingLine working={runLine(run, read, typed)} names={{ rate: 'Rate' }} size="plain" />
+        </Box>
+        <Said lines={runRemarks(run, read, reading, typed, rigKind(bench.kind).metering)} />
+        {coarse && <Said lines={[coarse]} />}
+        <Box marginTop="12px" maxWidth="460px">
+          <LabelledField
+            label="Note"
+            placeholder="what was seen"
+            value={run.note}
+            onChange={(note) => set({ note })}
+          />
+        </Box>
+        <Box display="flex" gap="10px" flexWrap="wrap" marginTop="12px" alignItems="end">
+          <Button minHeight={{ base: '56px', md: '44px' }} onClick={onRedo}>
+            Take a reading anew
+          </Button>
+          <Strike run={run} onStrike={(struck) => set({ struck })} />
+        </Box>
+      </Box>
+      <Box
+        as="section"
+        aria-label="Answer"
+        bg="paper"
+        borderWidth="1px"
+        borderColor="line"
+        borderRadius="12px"
+        padding={{ base: '16px', md: '22px' }}
+        alignSelf="start"
+      >
+        <Doubts typed={typed} reading={reading} onChange={onChange} />
+        <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
+          {text?.act ?? 'Set to'}
+        </Box>
+        <BigNumber number={text?.mark ?? '—'} unit="" />
+        <Box fontSize="17px" marginTop="8px">
+          {text?.why ??
+            'Say which machine it is and what rate is wanted: then the bench says what to set next.'}
+        </Box>
+        <Said lines={correctionText(reading, typed, bench.kind)} />
+        <Box display="flex" gap="10px" flexWrap="wrap" marginTop="18px">
+          {text && reading.advice?.standing !== 'settled' && (
+            <Button
+              variant={reading.advice?.standing === 'usable' ? 'outline' : 'solid'}
+              minHeight="60px"
+              fontSize="18px"
+              onClick={onNext}
+            >
+              Next round at {text.mark}
+            </Button>
+          )}
+          <Button
+            variant={reading.advice?.standing === 'open' ? 'outline' : 'solid'}
+            minHeight="60px"
+            fontSize="18px"
+            onClick={onDone}
+          >
+            {reading.advice?.standing === 'open' ? 'Enough for now' : 'To signing off'}
+          </Button>
+        </Box>
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,215 @@
+import { Box, Button, chakra } from '@chakra-ui/react';
+import {
+  adviceText,
+  isBareNumber,
+  runLine,
+  UNITS,
+  type CalibrationTyped,
+  type InputError,
+  type RunTyped,
+  type Step,
+} from '@steady-scatter/core';
+import { useState } from 'react';
+import { WorkingLine } from '../../ui/WorkingLine.tsx';
+import type { OnBench } from '../benchOf.ts';
+import { StepBody } from './StepBody.tsx';
+import { Cautions } from './stepParts.tsx';
+import { StripDrawing } from './StripDrawing.tsx';
+
+interface Props {
+  typed: CalibrationTyped;
+  run: RunTyped;
+  at: number;
+  on: OnBench;
+  steps: readonly Step[];
+  errorAt(field: string): InputError | undefined;
+  onType(more: Partial<RunTyped>): void;
+  onFirstFlow(mark: string): void;
+  onGo(step: Step['id'] | 'result'): void;
+  onTried(): void;
+}
+
+/** What of a step is still missing, or cannot be. */
+function missingIn({ fields, id }: Step, { run, at, errorAt }: Props): string[] {
+  if (id === 'set' && run.setting.trim() === '') return ['the setting'];
+  return fields.flatMap((field) => {
+    if (errorAt(`runs.${at}.readings.${field.id}`)) return [`a readable ${field.label.toLowerCase()}`];
+    const isThere = (run.readings[field.id] ?? '').trim() !== '';
+    return isThere || field.optional || field.otherwise !== undefined ? [] : [field.label.toLowerCase()];
+  });
+}
+
+/** The step whose watch space presses: the current one, else the first whose time is still missing. */
+function timedStep({ steps, run }: Props): number {
+  const hasTime = ({ fields }: Step) => fields.some(({ kind }) => kind === 'time');
+  const lacks = ({ fields }: Step) =>
+    fields.some(({ kind, id }) => kind === 'time' && !run.readings[id]?.trim());
+  const current = steps.findIndex(({ id }) => id === run.step);
+  if (current >= 0 && hasTime(steps[current]!)) return current;
+  return steps.findIndex((step) => hasTime(step) && lacks(step));
+}
+
+/** Where one stands, on a phone: a piece of tape with a mark for each step. */
+const Progress = ({ steps, current }: { steps: readonly Step[]; current: number }) => (
+  <Box
+    hideFrom="md"
+    bg="tape"
+    color="tape.ink"
+    marginX="-16px"
+    marginBottom="14px"
+    padding="12px 16px 8px"
+    fontWeight="bold"
+    backgroundImage="repeating-linear-gradient(90deg, rgb(0 0 0 / 0.55) 0 1px, transparent 1px 12px)"
+    backgroundSize="100% 8px"
+    backgroundRepeat="no-repeat"
+  >
+    {current + 1} of {steps.length}: {steps[current]?.heading}
+  </Box>
+);
+
+const isStanding = ({ method }: RunTyped): boolean => method === 'timed-catch' || method === 'fill-time';
+
+const textOf = (typed: string | undefined, symbol: string): string =>
+  !typed?.trim() ? '' : isBareNumber(typed) ? `${typed.trim()} ${symbol}` : typed.trim();
+
+function Drawing({ typed, run, at, on }: Pick<Props, 'typed' | 'run' | 'at' | 'on'>) {
+  const read = on.reading.runs[at];
+  const { length: unit } = typed.units;
+  if (!read || run.method === 'run-out') return null;
+  const time = run.readings['time'] ?? run.readings['courseTime'];
+  return (
+    <StripDrawing
+      lengthM={read.lengthM}
+      widthM={on.reading.widthM}
+      length={textOf(run.readings['length'] ?? run.readings['course'], UNITS[unit].symbol)}
+      width={textOf(typed.width.text, UNITS[typed.width.unit].symbol)}
+      inside={textOf(time, 's')}
+      passes={read.passes}
+      standing={isStanding(run)}
+    />
+  );
+}
+
+/** The steps of a run: one on the screen of a phone, all in view at a desk. */
+export function RunSteps(props: Props) {
+  const { typed, run, at, on, steps, errorAt, onType, onFirstFlow, onGo, onTried } = props;
+  const [lacking, setLacking] = useState<readonly string[]>([]);
+  const current = Math.max(0, steps.findIndex(({ id }) => id === run.step)); // prettier-ignore
+  const timed = timedStep(props);
+  const isLast = current === steps.length - 1;
+  const why = adviceText(on.reading, typed)?.why;
+  const go = (step: Step['id'] | 'result') => {
+    setLacking([]);
+    onGo(step);
+  };
+  const goOn = (from: number) => {
+    const missing = missingIn(steps[from]!, props);
+    if (missing.length === 0) go(from === steps.length - 1 ? 'result' : steps[from + 1]!.id);
+    else {
+      onTried();
+      setLacking(missing);
+    }
+  };
+  const finish = () => {
+    const missing = steps.flatMap((step) => missingIn(step, props));
+    if (missing.length === 0 && on.reading.runs[at]?.worked) go('result');
+    else {
+      onTried();
+      setLacking(missing.length > 0 ? missing : on.reading.widthM === null ? ['the pass spacing, on the bench'] : ['readings that can be']); // prettier-ignore
+    }
+  };
+  const lackingLine = lacking.length > 0 && (
+    <Box role="alert" color="warn" fontWeight="semibold" fontSize="17px" marginBottom="8px">
+      ▲ Still missing: {lacking.join(', ')}.
+    </Box>
+  );
+  const read = on.reading.runs[at];
+  return (
+    <Box
+      display="grid"
+      gridTemplateColumns={{ base: '1fr', md: 'minmax(0, 1fr) minmax(0, 1.05fr)' }}
+      gap={{ base: '0', md: '36px' }}
+    >
+      <Box minWidth={0}>
+        <Progress steps={steps} current={current} />
+        {steps.map((step, index) => (
+          <Box
+            as="section"
+            key={step.id}
+            aria-label={step.heading}
+            display={{ base: index === current ? 'block' : 'none', md: 'block' }}
+            borderTopWidth={{ md: index > 0 ? '1px' : '0' }}
+            borderColor="line"
+            paddingY={{ base: 0, md: '14px' }}
+          >
+            <chakra.h2 fontSize={{ base: '26px', md: '19px' }} fontWeight="bold" lineHeight="1.2">
+              <chakra.span hideBelow="md" color="ink.soft">
+                {index + 1}.{' '}
+              </chakra.span>
+              {step.heading}
+            </chakra.h2>
+            <Box fontSize={{ base: '18px', md: '16px' }} marginBottom="10px">
+              {step.how}
+              {step.id === 'set' && why ? ` ${why}` : ''}
+            </Box>
+            <Cautions lines={step.cautions} />
+            <StepBody
+              typed={typed}
+              run={run}
+              at={at}
+              step={step}
+              on={on}
+              listens={index === timed}
+              errorAt={errorAt}
+              onType={onType}
+              onFirstFlow={onFirstFlow}
+            />
+            <Box hideFrom="md">{(step.id === 'course' || (step.id === 'walk' && !isStanding(run))) && <Drawing {...props} />}</Box>
+          </Box>
+        ))}
+      </Box>
+      <Box hideBelow="md" position="sticky" top="12px" alignSelf="start">
+        <Drawing {...props} />
+        {read && (
+          <Box marginTop="10px">
+            <WorkingLine working={runLine(run, read, typed)} names={{ rate: 'Rate' }} size="plain" />
+          </Box>
+        )}
+        <Box marginTop="18px">
+          {lackingLine}
+          <Button variant="solid" minHeight="52px" fontSize="17px" onClick={finish}>
+            Finish this run
+          </Button>
+        </Box>
+      </Box>
+      <Box
+        hideFrom="md"
+        position="fixed"
+        left="0"
+        right="0"
+        bottom="64px"
+        bg="ground"
+        borderTopWidth="1px"
+        borderColor="line"
+        padding="10px 16px"
+        zIndex="9"
+      >
+        {lackingLine}
+        <Box display="grid" gridTemplateColumns="auto 1fr" gap="10px">
+          <Button
+            minHeight="60px"
+            minWidth="92px"
+            fontSize="18px"
+            disabled={current === 0}
+            onClick={() => go(steps[current - 1]!.id)}
+          >
+            Back
+          </Button>
+          <Button variant="solid" minHeight="60px" fontSize="19px" onClick={() => (isLast ? finish() : goOn(current))}>
+            {isLast ? 'What did it come to?' : `Next: ${steps[current + 1]?.heading.toLowerCase()}`}
+          </Button>
+        </Box>
+      </Box>
+    </Box>
+  ); // prettier-ignore
+}

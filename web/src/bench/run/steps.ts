@@ -1,0 +1,19 @@
+import type { CalibrationTyped, InputError, RunTyped, Step } from '@steady-scatter/core';
+import type { OnBench } from '../benchOf.ts';
+
+/** What each step of a guided run is given. */
+export interface StepProps {
+  readonly typed: CalibrationTyped;
+  readonly run: RunTyped;
+  /** Place of the run in the calibration. */
+  readonly at: number;
+  readonly step: Step;
+  readonly on: OnBench;
+  /** Its watch is pressed by space: one of those in view is. */
+  readonly listens: boolean;
+  errorAt(field: string): InputError | undefined;
+  /** Changes the run; it is held in the browser. */
+  onType(more: Partial<RunTyped>): void;
+  /** The mark at which product was seen to begin to run. */
+  onFirstFlow(mark: string): void;
+}

@@ -1,0 +1,68 @@
+import { Box, Button, chakra } from '@chakra-ui/react';
+import { useState } from 'react';
+import { notePaired } from '../api/connection.ts';
+import { explain } from '../api/explain.ts';
+import { call } from '../api/lazyCall.ts';
+import { LabelledField } from '../ui/LabelledField.tsx';
+
+/** Asks a new device once for the code that stands where Steady Scatter was started. */
+export default function PairScreen() {
+  const [code, setCode] = useState('');
+  const [name, setName] = useState('');
+  const [trouble, setTrouble] = useState<string | null>(null);
+  async function pair() {
+    try {
+      await call('pair', { body: { code, name: name.trim() || 'a phone' } });
+      notePaired(true);
+      const { queries } = await import('../api/queries.ts');
+      await queries.invalidateQueries();
+    } catch (error) {
+      setTrouble(explain(error));
+    }
+  }
+  return (
+    <Box as="main" id="main" maxWidth="460px" padding={{ base: '28px 20px', md: '70px 40px' }}>
+      <title>Pair this device · Steady Scatter</title>
+      <chakra.h1 fontSize="26px" fontWeight="bold" marginBottom="10px">
+        Pair this device
+      </chakra.h1>
+      <Box fontSize="18px" marginBottom="18px">
+        It is asked once. The code stands where Steady Scatter was started, and there under “On a phone”.
+      </Box>
+      <Box
+        as="form"
+        display="grid"
+        gap="14px"
+        onSubmit={(event) => {
+          event.preventDefault();
+          void pair();
+        }}
+      >
+        <LabelledField
+          label="Code"
+          placeholder="1234 5678"
+          value={code}
+          inputMode="numeric"
+          minHeight="60px"
+          fontSize="26px"
+          onChange={setCode}
+        />
+        <LabelledField
+          label="What this device is called"
+          placeholder="M. Orr’s phone"
+          value={name}
+          minHeight="56px"
+          onChange={setName}
+        />
+        {trouble && (
+          <Box role="alert" color="warn" fontWeight="semibold">
+            ▲ {trouble}
+          </Box>
+        )}
+        <Button type="submit" variant="solid" minHeight="60px" fontSize="18px">
+          Pair it
+        </Button>
+      </Box>
+    </Box>
+  );
+}
