@@ -1,3 +1,4 @@
+import { rigKind } from '../rigs/kinds.ts';
 import type { RigTyped } from '../rigs/rig.ts';
 import { isBareNumber } from '../quantities/numbers.ts';
 import { UNITS, type UnitId } from '../quantities/units.ts';
@@ -25,6 +26,11 @@ export interface Card {
 }
 
 const MOST_LINES = 9;
+
+/** What a width is the width of, after its figure. */
+const SPREAD_OVER = { hopper: 'wide', 'pass spacing': 'between passes', 'row spacing': 'between rows' };
+
+const named = (what: string, text: string): string => (text.trim() === '' ? '' : /[a-z]/i.test(text) && what === 'grain' ? text.trim() : `${what} ${text.trim()}`); // prettier-ignore
 
 const withUnit = (text: string, unit: UnitId): string => (isBareNumber(text) ? `${text.trim()} ${UNITS[unit].symbol}` : text.trim()); // prettier-ignore
 
@@ -55,10 +61,9 @@ export function cardOf(
   const rate = (kgPerM2: number) => showRate(kgPerM2, 0, target.unit);
   const { pace, width } = signOff;
   const isTimed = pace.course.trim() !== '' && pace.time.trim() !== '';
-  const spoken = { chosen: 'between passes', measured: 'wide' };
   return {
     machine: rig.name,
-    product: [typed.product, signOff.grain, signOff.lot].filter((part) => part.trim() !== '').join(', '),
+    product: [typed.product, named('grain', signOff.grain), named('lot', signOff.lot)].filter((part) => part !== '').join(', '), // prettier-ignore
     setting: signOff.setting,
     control: rig.control.name,
     rate: kept < 0 ? '' : rate(chart[kept]!.rateKgPerM2).number,
@@ -69,7 +74,10 @@ export function cardOf(
     })),
     rateUnit: UNITS[target.unit].symbol,
     pace: isTimed ? `${withUnit(pace.course, pace.unit)} in ${withUnit(pace.time, 's')}` : paceText(reading.paceMPerS, pace.unit), // prettier-ignore
-    spacing: width.text.trim() === '' ? '' : `${withUnit(width.text, width.unit)} ${spoken[width.by]}`,
+    spacing:
+      width.text.trim() === ''
+        ? ''
+        : `${withUnit(width.text, width.unit)} ${/\//.test(width.text) ? 'of row' : SPREAD_OVER[rigKind(rig.kind).width]}`,
     second: signOff.second === '' ? '' : `${rig.second.name} at ${signOff.second}`,
     state: signOff.state,
     signed: [day, signOff.by].filter((part) => part.trim() !== '').join(', '),

@@ -76,6 +76,15 @@ function inRun(error: InputError, path: string, outlets: number): InputError {
   return new InputError(error.code, { ...error.facts, field: `${path}.readings.${id}`, hint: error.hint });
 }
 
+/** A bare 0 says nothing of the scale's step: an empty hopper or a zeroed scale is known as well as the other weighings. */
+function likeTheOthers(readings: Record<string, Reading>, fields: readonly MethodField[]): void {
+  const masses = fields.flatMap(({ id, kind }) => (kind === 'mass' && readings[id] ? [id] : []));
+  const steps = masses.flatMap((id) => (readings[id]!.si > 0 ? [readings[id]!.resolutionSi] : []));
+  if (steps.length === 0) return;
+  for (const id of masses)
+    if (readings[id]!.si === 0) readings[id] = { si: 0, resolutionSi: Math.min(...steps) };
+}
+
 /** Reads one run: its mark, and what it comes to once all that its method asks for is there. */
 export function readRun(
   run: RunTyped,
@@ -98,6 +107,7 @@ export function readRun(
     else if (typed.trim() === '' && field.otherwise !== undefined)
       readings[field.id] = { si: field.otherwise, resolutionSi: 0 };
   }
+  likeTheOthers(readings, fields);
   const isWhole = fields.every(({ id, optional }) => optional || readings[id] !== undefined);
   // A weighed load on known ground makes a rate without any width.
   const spread = width ?? (run.method === 'run-out' ? { si: 1, resolutionSi: 0 } : null);

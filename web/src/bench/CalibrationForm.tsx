@@ -79,7 +79,7 @@ function Answer({
           <Play size={18} /> {isGoing ? 'Go on with the round' : `Start round ${typed.runs.length + 1}`}
         </Button>
       </Box>
-      <Suspense fallback={<Box height="320px" />}>
+      <Suspense fallback={null}>
         <SettingChart typed={typed} on={on} marks={bench.scale.marks} />
       </Suspense>
       {correctionText(reading, typed, bench.kind).map((line) => (

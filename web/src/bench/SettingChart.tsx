@@ -114,7 +114,7 @@ export default function SettingChart({ typed, on: { reading, bench, rig }, marks
     };
   }, [reading, typed.target.amount, typed.tolerance]);
   const plugin = useMemo(() => drawnOver(picture, said, ink), [picture, said, ink]);
-  if (marks.length === 0) return null;
+  if (marks.length === 0 || (!picture.target && picture.runs.length === 0)) return null;
   return (
     <Box marginTop="12px">
       <Box height={{ base: '280px', md: '320px' }}>

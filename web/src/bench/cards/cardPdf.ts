@@ -31,7 +31,7 @@ function faceOf({ card, link }: Printed): Content {
       {
         columns: [
           { width: '*', fontSize: 10, stack: [card.signed, ...(card.state ? [`product ${card.state}`] : []), 'Come to the mark from the closed side.'] }, // prettier-ignore
-          { width: 62, qr: link, fit: 62 },
+          { width: 92, qr: link, fit: 90 },
         ],
       },
     ],

@@ -22,6 +22,13 @@ const nameOf = ({ typed, on }: Compared): string =>
     .filter(Boolean)
     .join(', ');
 
+/** What is shown first: charts of the machine that has most of them. */
+const withSameMachine = (tested: readonly Compared[]): Compared[] => {
+  const of = (rig: string) => tested.filter(({ typed }) => typed.rig === rig && typed.signOff);
+  const rigs = [...new Set(tested.map(({ typed }) => typed.rig))];
+  return (rigs.map(of).toSorted((a, b) => b.length - a.length)[0] ?? []).slice(0, 2);
+};
+
 /** Two machines or two products on one chart; and everything that was found out about each machine, by its days. */
 export default function ComparePage() {
   const shelf = useBenchShelf();
@@ -29,7 +36,7 @@ export default function ComparePage() {
   const wanted = parameters.getAll('of');
   const all = shelf.calibrations.map(({ id, typed }): Compared => ({ id, typed, on: benchOf(typed, shelf) }));
   const tested = all.filter(({ on }) => (on.reading.advice?.means.length ?? 0) > 1);
-  const chosen = wanted.length > 0 ? tested.filter(({ id }) => wanted.includes(id)) : tested.slice(0, 2);
+  const chosen = wanted.length > 0 ? tested.filter(({ id }) => wanted.includes(id)) : withSameMachine(tested);
   const toggle = (id: string) => {
     const now = chosen.map((each) => each.id);
     const next = now.includes(id) ? now.filter((each) => each !== id) : [...now, id].slice(-STYLES.length);

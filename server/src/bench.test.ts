@@ -1,0 +1,95 @@
+import {
+  blankCalibration,
+  blankRig,
+  blankRun,
+  keepEarlier,
+  type CalibrationTyped,
+} from '@steady-scatter/core';
+import request from 'supertest';
+import { v7 } from 'uuid';
+import { afterAll, beforeAll, expect, it } from 'vitest';
+import { CalibrationRow, RigRow } from './models/index.ts';
+import { openHarness, type Harness } from './testing/harness.ts';
+
+let harness: Harness;
+beforeAll(async () => {
+  harness = await openHarness();
+});
+afterAll(() => harness.close());
+
+const strip = {
+  ...blankRun('r1', '2026-04-10', 'weigh-back'),
+  setting: '11',
+  readings: { in: '48.00', left: '45.05', length: '100' },
+};
+const typed: CalibrationTyped = {
+  ...blankCalibration('us'),
+  name: 'Red spreader, lake feed',
+  target: { amount: '3.33', unit: 'lb/1000 ft2' },
+  width: { text: '9', unit: 'ft', by: 'chosen' },
+  runs: [strip],
+};
+const put = (id: string, version: number, body: unknown) =>
+  request(harness.app).put(`/api/calibrations/${id}`).send({ version, typed: body });
+
+it('keeps a calibration as typed, with what its runs come to beside it', async () => {
+  const id = v7();
+  expect((await put(id, 0, typed).expect(200)).body).toMatchObject({ version: 1, typed });
+  const row = await CalibrationRow.findByPk(id);
+  const si = JSON.parse(row?.si ?? '') as { runs: { worked: { rateKgPerM2: number } }[] };
+  // 2.95 lb on 900 ft2.
+  expect(si.runs[0]!.worked.rateKgPerM2).toBeCloseTo((2.95 * 0.45359237) / (900 * 0.3048 ** 2), 9);
+  await request(await harness.otherCrew())
+    .get(`/api/calibrations/${id}`)
+    .expect(404);
+});
+
+it('refuses a change that overwrites or drops what was measured; beside the new reading the old one may go', async () => {
+  const id = v7();
+  await put(id, 0, typed).expect(200);
+  const anew = { ...typed, runs: [{ ...strip, readings: { ...strip.readings, left: '45.10' } }] };
+  const refused = await put(id, 1, anew).expect(422);
+  expect(refused.body.errors[0]).toMatchObject({ code: 'run.overwritten', path: ['runs', '0', 'readings', 'left'] });
+  expect((await put(id, 1, { ...typed, runs: [] }).expect(422)).body.detail).toContain('Strike it out');
+  await put(id, 1, keepEarlier(typed, anew, 'taken anew')).expect(200);
+  const row = await CalibrationRow.findByPk(id);
+  expect(row?.version).toBe(2);
+}); // prettier-ignore
+
+it.each([
+  [{ runs: [{ ...strip, readings: { ...strip.readings, left: '49' } }] }, ['typed', 'runs', 0, 'readings', 'left'], 'test.nothing-out'],
+  [{ width: { text: '0', unit: 'ft', by: 'chosen' } }, ['typed', 'width', 'text'], 'quantity.not-positive'],
+  [{ runs: [{ ...strip, readings: { ...strip.readings, time: '0' } }] }, ['typed', 'runs', 0, 'readings', 'time'], 'quantity.not-positive'],
+])('refuses %j at its field', async (more, path, code) => {
+  const answer = await put(v7(), 0, { ...typed, ...more }).expect(400);
+  expect(answer.body.errors[0]).toMatchObject({ path, code });
+}); // prettier-ignore
+
+it('takes five hundred runs', async () => {
+  const runs = Array.from({ length: 500 }, (_, at) => ({ ...strip, id: `r${at}` }));
+  await put(v7(), 0, { ...typed, runs }).expect(200);
+});
+
+it('reads a machine and a calibration that an earlier version kept', async () => {
+  const { crewId } = harness;
+  const base = { crewId, version: 1, isSample: false, deletedAt: null, si: '{}' };
+  const { outlets: _, ...old } = blankRig('us');
+  const rig = { ...old, name: 'Yard truck', second: { name: 'spinner speed', setting: '3' } };
+  const { id: rigId } = await RigRow.create({
+    ...base,
+    id: v7(),
+    name: rig.name,
+    typed: JSON.stringify(rig),
+  });
+  const { earlier: __, step: ___, width: ____, checked: _____, container: ______, ...run } = strip;
+  const kept = { name: 'Old', rig: '', product: 'Salt', lot: '', target: typed.target, tolerance: '5', isCeiling: false, start: 'low', width: typed.width, scaleStep: '', units: typed.units, runs: [run], signOff: { setting: '11', onDay: '2025-11-02', by: '' }, notes: '' }; // prettier-ignore
+  const { id } = await CalibrationRow.create({
+    ...base,
+    id: v7(),
+    name: kept.name,
+    typed: JSON.stringify(kept),
+  });
+  const read = (path: string) => request(harness.app).get(path).expect(200);
+  expect((await read(`/api/rigs/${rigId}`)).body.typed.second).toMatchObject({ style: 'own', own: '3' });
+  expect((await read(`/api/calibrations/${id}`)).body.typed).toMatchObject({ runs: [{ earlier: [] }], signOff: { setting: '11', state: '' } }); // prettier-ignore
+});
