@@ -1,107 +1,122 @@
+import { readFile } from 'node:fs/promises';
 import { expect, test, type Page } from '@playwright/test';
-import { bigNumber, expectAccessible, lineText, PHONE, plain } from './support.ts';
+import { extractText, getDocumentProxy } from 'unpdf';
+import { bigNumber, expectAccessible, PHONE, plain } from './support.ts';
 
 const mark = async (page: Page) => plain((await bigNumber(page).textContent()) ?? '');
 const why = (page: Page) => page.getByRole('region', { name: 'Answer' });
 
-async function newCalibration(page: Page, name: string, machine: string, rate: string) {
-  await page.goto('/bench/new');
-  await page.getByLabel('Name', { exact: true }).fill(name);
-  await page.getByLabel('Machine').selectOption({ label: machine });
-  await page.getByLabel('Rate', { exact: true }).fill(rate);
+async function saved(page: Page, press: () => Promise<unknown>) {
+  const [download] = await Promise.all([page.waitForEvent('download'), press()]);
+  return { name: download.suggestedFilename(), bytes: await readFile(await download.path()) };
 }
 
-/** A run of a strip of 100 ft at the setting that is proposed. */
-async function strip(page: Page, before: string, after: string) {
-  await page.getByRole('button', { name: 'Add a run' }).click();
-  await page.getByLabel('Before the strip').fill(before);
-  await page.getByLabel('After the strip').fill(after);
-  if ((await page.getByLabel('Length of the strip').inputValue()) === '')
-    await page.getByLabel('Length of the strip').fill('100');
-}
-
-test.describe('on a phone', () => {
-  test.use(PHONE);
-  test('a machine is right after three settings, weighed back over a strip', async ({ page }) => {
-    await newCalibration(page, 'Red spreader, meal', 'Red push spreader', '5');
-    await page.getByLabel('The scale reads to').fill('0.05');
-    // Nothing is tested: a third of the way from where product first flows.
-    await expect.poll(() => mark(page)).toBe('9.5');
-    await expect(why(page)).toContainText('Nothing is tested yet');
-    await strip(page, '48.00', '45.60');
-    // 2.40 lb on 100 x 9 ft are 2.67: in proportion from first flow, 4 + 5.5 x 5 / 2.67.
-    await expect.poll(() => mark(page)).toBe('14.5');
-    await expect(why(page)).toContainText('it is a guess');
-    await strip(page, '45.60', '39.90');
-    await expect.poll(() => mark(page)).toBe('12.5');
-    await expect(why(page)).toContainText('The curve through your tests');
-    await strip(page, '39.90', '35.35');
-    await expect(why(page)).toContainText('Run it again');
-    await strip(page, '35.35', '30.85');
-    await expect.poll(() => mark(page)).toBe('12.5');
-    await expect(why(page)).toContainText('It can be used');
-    await page.getByRole('button', { name: 'Keep at 12.5' }).click();
-    await page.getByLabel('By', { exact: true }).fill('M. Orr');
-    await page.reload();
-    await expect(page.getByText('since')).toBeVisible();
-    await page.getByRole('button', { name: 'Keep this calibration' }).click();
-    await expect(page.getByRole('button', { name: 'Kept' })).toBeVisible();
-    await page.goto('/bench');
-    await expect(page.getByRole('row', { name: /Red spreader, meal/ })).toContainText('at 12.5');
-  });
-});
-
-test('a sweep-up in US units says what a coarse scale cannot tell; slips are asked about', async ({
-  page,
-}) => {
-  await newCalibration(page, 'Green, sweep-up', 'Green drop spreader', '6');
-  await page.getByLabel('Bare weights in').selectOption('lb');
-  await page.getByLabel('Bare lengths in').selectOption('ft');
-  await page.getByLabel('Hopper').fill('3 ft');
-  await page.getByLabel('The scale reads to').fill('0.1');
-  await page.getByLabel('Method of the next run').selectOption('catch');
-  await page.getByRole('button', { name: 'Add a run' }).click();
-  await page.getByLabel('Container and product').fill('1.3');
-  await page.getByLabel('Empty container').fill('1.0');
-  await page.getByLabel('Length of the strip').fill('20');
-  await expect
-    .poll(() => lineText(page, 'Run at E'))
-    .toMatch(/^\( 1\.3 lb − 1\.0 lb \) ÷ \( 20 ft × 3 ft \) = 5\.0 lb \/ 1000 ft² ±1\.4$/);
-  await expect(page.getByText(/cannot tell 3\.6 from 6\.4/)).toBeVisible();
-  await page.getByLabel('Empty container').fill('1.4');
-  await expect(page.getByRole('alert')).toContainText('a full container has to be heavier');
-  await page.getByLabel('Empty container').fill('1.0');
-  await page.getByLabel('Container and product').fill('400');
-  await page.getByLabel('Length of the strip').fill('5 in');
-  await expect(page.getByRole('alert')).toContainText('no spreader puts down');
-  await page.getByLabel('Setting', { exact: true }).fill('Q');
-  await expect(page.getByText('There is no mark Q on this scale; it runs from A to M.')).toBeVisible();
-});
-
-test('a struck run does not count, and stays', async ({ page }) => {
+test('a struck run does not count, and stays; marks and rates are looked up', async ({ page }) => {
   await page.goto('/bench');
   await page.getByRole('link', { name: 'Red spreader, lake feed' }).click();
   await expect.poll(() => mark(page)).toBe('11');
   await expect(why(page)).toContainText('from 3 runs');
-  await page.getByRole('button', { name: /^at 11 .* struck out/ }).click();
+  await page.getByLabel('I need').fill('4.4');
+  await expect(page.getByText(/^Set 12.5: 4.35/)).toBeVisible();
+  await page.getByLabel('I need').fill('9');
+  await expect(page.getByText(/above what was tested/)).toBeVisible();
+  await page.getByRole('button', { name: /^Round 3\s+at 11.*struck/ }).click();
   await page.getByLabel('Struck out, because').fill('');
   await expect(why(page)).not.toContainText('from 3 runs');
+  await expect(why(page).getByRole('alert')).toContainText('Runs at 11 differ');
 });
+
+test('the cards: which still hold, and the PDF in each size', async ({ page }) => {
+  await page.goto('/bench/cards');
+  await page.getByLabel(/^Red spreader, autumn feed/).uncheck();
+  await page.getByLabel(/^Red spreader, lake feed/).check();
+  await page.getByLabel(/^Two-row distributor/).check();
+  await expectAccessible(page);
+  const pages = { a6: 2, '4x6': 2, a4: 1, letter: 1 };
+  for (const [size, count] of Object.entries(pages)) {
+    await page.getByLabel('Paper').selectOption(size);
+    const { bytes } = await saved(page, () => page.getByRole('button', { name: /cards as PDF/ }).click());
+    const pdf = await getDocumentProxy(new Uint8Array(bytes));
+    const { text, totalPages } = await extractText(pdf, { mergePages: false });
+    expect([size, totalPages]).toEqual([size, count]);
+    const all = plain(text.join(' '));
+    for (const words of ['Red push spreader', 'Lake feed 24-0-8', '3.28 lb / 1000 ft²', '120 ft in 27.2 s', '9 ft between passes', '10 Apr 2026, M. Orr', 'Two-row distributor', '792 kg / ha']) // prettier-ignore
+      expect(all).toContain(words);
+    const [, , width, height] = (await pdf.getPage(1)).view;
+    if (size === 'a6') expect([width! / 72, height! / 72].map((inch) => Math.round(inch * 25.4))).toEqual([105, 148]);
+  }
+  await page.getByLabel(/^Yard truck, rock salt, last winter/).check();
+  await expect(page.getByText('A stale chart misleads')).toBeVisible();
+}); // prettier-ignore
+
+test('machines and products side by side, and what happened to each', async ({ page }) => {
+  await page.goto('/bench/compare');
+  await expect(page.locator('canvas')).toBeVisible();
+  await page.getByLabel(/Two-row distributor/).check();
+  await expect(page.getByText('A setting is never copied from one machine to another')).toBeVisible();
+  await expect(page.getByRole('row', { name: /Red push spreader.*worked on: New gate cable/ })).toBeVisible();
+  await expectAccessible(page);
+});
+
+test('tests go out as JSON and CSV and come back; what is wrong with a file is said, nothing half taken', async ({ page }) => {
+  await page.goto('/bench/files');
+  const press = (name: string) => () => page.getByRole('button', { name }).click();
+  await page.waitForTimeout(600);
+  const json = await saved(page, press('Tests as JSON'));
+  const csv = await saved(page, press('Runs as CSV'));
+  expect(csv.bytes.toString()).toContain('Before the strip: 48.00; Length of the strip: 100\' 0""'.slice(0, 30));
+  const give = (name: string, text: string) => page.getByLabel('File to import').setInputFiles({ name, mimeType: 'text/plain', buffer: Buffer.from(text) });
+  const alert = page.getByRole('alert');
+  await give('half.json', json.bytes.toString().slice(0, 400));
+  await expect(alert).toContainText('breaks off or is damaged');
+  await give('other.json', '{"format":"something"}');
+  await expect(alert).toContainText('not one of tests');
+  await give('empty.json', ' ');
+  await expect(alert).toContainText('empty');
+  const file = JSON.parse(json.bytes.toString()) as { calibrations: { typed: { name: string; runs: { readings: Record<string, string> }[] } }[] };
+  const wrong = structuredClone(file);
+  wrong.calibrations[0]!.typed.runs[0]!.readings['gross'] = '0.1';
+  await give('wrong.json', JSON.stringify(wrong));
+  await expect(alert).toContainText('has to be heavier');
+  await give('shed.csv', 'Name,Rate\nRed,3');
+  await expect(alert).toContainText('these columns are missing');
+
+  await give('tests.csv', csv.bytes.toString());
+  await expect(page.getByText(/^Red spreader, lake feed, Red push spreader, 6 runs/)).toBeVisible();
+  await give('tests.json', JSON.stringify({ ...file, calibrations: file.calibrations.slice(0, 1).map((each) => ({ ...each, typed: { ...each.typed, name: 'Came back' } })) }));
+  await page.getByRole('button', { name: 'Take this calibration' }).click();
+  await expect(page.getByText('Took in one calibration.')).toBeVisible();
+  await page.goto('/bench');
+  await expect(page.getByRole('link', { name: 'Came back' })).toBeVisible();
+}); // prettier-ignore
 
 test('a machine is typed in: its marks are counted, wrong ones asked about', async ({ page }) => {
   await page.goto('/bench/rigs/new');
   await page.getByLabel('Name', { exact: true }).fill('Blue hand spreader');
   await page.getByLabel('Kind').selectOption('hand-rotary');
-  await page.getByLabel('First mark').fill('1');
-  await page.getByLabel('Last mark').fill('5');
-  await page.getByLabel('Smallest step').fill('0.5');
-  await page.getByLabel('Closed at').fill('7');
+  const control = page.getByRole('region', { name: 'The control that is set' });
+  await control.getByLabel('First mark').fill('1');
+  await control.getByLabel('Last mark').fill('5');
+  await control.getByLabel('Smallest step').fill('0.5');
+  await control.getByLabel('Closed at').fill('7');
   await expect(page.getByRole('alert')).toContainText('runs from 1 to 5');
-  await page.getByLabel('Closed at').fill('5');
+  await control.getByLabel('Closed at').fill('5');
   await expect(page.getByText('9 marks, from 5 (shut) to 1')).toBeVisible();
   await page.getByRole('button', { name: 'Keep this machine' }).click();
   await expect(page.getByRole('button', { name: 'Kept' })).toBeVisible();
 });
+
+test('a phone that is not paired is asked for the code', async ({ page }) => {
+  await page.route('**/api/jobs', (route) =>
+    route.fulfill({ status: 401, contentType: 'application/problem+json', body: JSON.stringify({ type: 'about:blank', title: 'Not paired', status: 401, detail: 'This device is not paired yet.' }) }),
+  );
+  await page.goto('/jobs');
+  await expect(page.getByRole('heading', { name: 'Pair this device' })).toBeVisible();
+  await expectAccessible(page);
+  await page.getByLabel('Code').fill('1111 1111');
+  await page.getByRole('button', { name: 'Pair it' }).click();
+  await expect(page.getByRole('alert')).toContainText('It has eight digits');
+}); // prettier-ignore
 
 for (const [name, size] of [
   ['desk', null],
@@ -114,14 +129,21 @@ for (const [name, size] of [
       ['/bench/rigs', 'Red push spreader'],
     ] as const) {
       await page.goto(path);
-      await expect(page.getByRole('link', { name: link })).toBeVisible();
+      await expect(page.getByRole('link', { name: link, exact: true })).toBeVisible();
       await expectAccessible(page);
-      await page.getByRole('link', { name: link }).click();
+      await page.getByRole('link', { name: link, exact: true }).click();
       await expect(page.getByRole('button', { name: 'Kept' })).toBeVisible();
       await page.waitForTimeout(300);
       await expectAccessible(page);
       const wide = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
       expect(wide).toBeLessThanOrEqual(0);
+    }
+    for (const path of ['/bench/files', '/bench/cards', '/bench/compare', '/bench/new']) {
+      await page.goto(path);
+      await page.waitForTimeout(500);
+      await expectAccessible(page);
+      const wide = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+      expect([path, wide <= 0]).toEqual([path, true]);
     }
   });
 }

@@ -17,6 +17,12 @@ interface AxeResult {
 export async function expectAccessible(page: Page, within = 'html'): Promise<void> {
   // A dialog that is still fading in does not count as open yet.
   await page.evaluate(() => Promise.allSettled(document.getAnimations().map(({ finished }) => finished)));
+  // A message that comes or goes is half seen through, and nobody reads it then.
+  await page.waitForFunction(() =>
+    [...document.querySelectorAll('[data-scope=toast][data-part=root]')].every(
+      (toast) => getComputedStyle(toast).opacity === '1',
+    ),
+  );
   await page.evaluate(axeSource);
   const result = await page.evaluate(
     (where) =>

@@ -1,4 +1,5 @@
 import { fromSi } from '../quantities/convert.ts';
+import { isBareNumber } from '../quantities/numbers.ts';
 import { showExact } from '../quantities/show.ts';
 import { UNITS } from '../quantities/units.ts';
 import type { CalibrationReading } from './calibration.ts';
@@ -61,7 +62,7 @@ export function testsTable(tested: readonly TestedMachine[]): string[][] {
         typed.lot,
         typed.target.amount,
         typed.tolerance,
-        typed.width.text === '' ? '' : `${typed.width.text} ${UNITS[typed.width.unit].symbol}`,
+        isBareNumber(typed.width.text) ? `${typed.width.text} ${UNITS[typed.width.unit].symbol}` : typed.width.text, // prettier-ignore
         run.onDay,
         run.setting,
         METHODS[run.method].words,

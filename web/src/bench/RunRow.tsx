@@ -132,14 +132,15 @@ export function RunRow({ run, at, calibration, on, isOpen, errorAt, onToggle, on
   const line = isStruck ? { textDecoration: 'line-through', color: 'ink.soft' } : {};
   return (
     <Box borderTopWidth="1px" borderColor="line">
-      <Toggle
-        type="button"
-        aria-expanded={isOpen}
-        aria-label={`Round ${at + 1} at ${run.setting || 'no setting'}${isStruck ? `, struck out: ${run.struck}` : ''}`}
-        onClick={onToggle}
-      >
-        <chakra.span textAlign="left">{at + 1}</chakra.span>
-        <chakra.b {...line}>{run.setting || MISSING}</chakra.b>
+      <Toggle type="button" aria-expanded={isOpen} onClick={onToggle}>
+        <chakra.span textAlign="left">
+          <chakra.span srOnly>Round </chakra.span>
+          {at + 1}
+        </chakra.span>
+        <chakra.b {...line}>
+          <chakra.span srOnly> at </chakra.span>
+          {run.setting || MISSING}
+        </chakra.b>
         <chakra.span hideBelow="md" {...line}>
           {net ? `${net.number} ${net.unit}` : MISSING}
         </chakra.span>

@@ -34,16 +34,21 @@ function useCards() {
 /** Cards to hang on the machines: chosen, looked at, and printed, several on one sheet. */
 export default function CardsPage() {
   const cards = useCards();
-  const [parameters, setParameters] = useSearchParams();
-  const wanted = parameters.getAll('of');
-  const chosen = wanted.length === 0 ? cards.slice(0, 1) : cards.filter(({ id }) => wanted.includes(id));
+  const [parameters] = useSearchParams();
+  // Nothing picked yet: what the address says, else what is shown first.
+  const [picked, setPicked] = useState<readonly string[] | null>(null);
+  const wanted = picked ?? parameters.getAll('of');
+  const chosen =
+    picked === null && wanted.length === 0
+      ? cards.slice(0, 1)
+      : cards.filter(({ id }) => wanted.includes(id));
   const [size, setSize] = useState<CardSize>('a6');
   const [isPending, setPending] = useState(false);
   const notices = useNotices();
   const toggle = (id: string) => {
     const now = chosen.map((card) => card.id);
     const next = now.includes(id) ? now.filter((each) => each !== id) : [...now, id];
-    setParameters(next.map((each): [string, string] => ['of', each]));
+    setPicked(next);
   };
   async function save() {
     setPending(true);

@@ -13,8 +13,8 @@ const MARGIN_MM = 6;
 
 function faceOf({ card, link }: Printed): Content {
   const lines: TableCell[][] = card.lines.map(({ setting, rate, isKept }) => [
-    { text: `${isKept ? '> ' : ''}${setting}`, bold: isKept, fontSize: 14 },
-    { text: rate, bold: isKept, alignment: 'right', fontSize: 14 },
+    { text: `${isKept ? '> ' : ''}${setting}`, bold: isKept, fontSize: 12.5 },
+    { text: rate, bold: isKept, alignment: 'right', fontSize: 12.5 },
   ]);
   const side = [`${card.rate} ${card.rateUnit}`, card.pace, card.spacing, card.second].filter(Boolean);
   return {
@@ -23,7 +23,7 @@ function faceOf({ card, link }: Printed): Content {
       { text: card.product, fontSize: 11 },
       {
         columns: [
-          { width: 'auto', stack: [{ text: card.control, fontSize: 10 }, { text: card.setting, bold: true, fontSize: 58, lineHeight: 0.85 }] }, // prettier-ignore
+          { width: 'auto', stack: [{ text: card.control, fontSize: 10 }, { text: card.setting, bold: true, fontSize: 54, lineHeight: 0.85 }] }, // prettier-ignore
           { width: '*', stack: side.map((text, at) => ({ text, bold: at === 0, fontSize: 13, alignment: 'right' as const })), margin: [0, 16, 0, 0] }, // prettier-ignore
         ],
       },
@@ -31,7 +31,7 @@ function faceOf({ card, link }: Printed): Content {
       {
         columns: [
           { width: '*', fontSize: 10, stack: [card.signed, ...(card.state ? [`product ${card.state}`] : []), 'Come to the mark from the closed side.'] }, // prettier-ignore
-          { width: 92, qr: link, fit: 90 },
+          { width: 76, qr: link, fit: 76 },
         ],
       },
     ],

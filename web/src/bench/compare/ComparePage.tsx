@@ -1,5 +1,5 @@
 import { Box, chakra } from '@chakra-ui/react';
-import { lazy, Suspense } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { dayText } from '../../ui/dayText.ts';
 import { NameLink } from '../../ui/NameLink.tsx';
@@ -32,15 +32,20 @@ const withSameMachine = (tested: readonly Compared[]): Compared[] => {
 /** Two machines or two products on one chart; and everything that was found out about each machine, by its days. */
 export default function ComparePage() {
   const shelf = useBenchShelf();
-  const [parameters, setParameters] = useSearchParams();
-  const wanted = parameters.getAll('of');
+  const [parameters] = useSearchParams();
+  // Nothing picked yet: what the address says, else what is shown first.
+  const [picked, setPicked] = useState<readonly string[] | null>(null);
+  const wanted = picked ?? parameters.getAll('of');
   const all = shelf.calibrations.map(({ id, typed }): Compared => ({ id, typed, on: benchOf(typed, shelf) }));
   const tested = all.filter(({ on }) => (on.reading.advice?.means.length ?? 0) > 1);
-  const chosen = wanted.length > 0 ? tested.filter(({ id }) => wanted.includes(id)) : withSameMachine(tested);
+  const chosen =
+    picked !== null || wanted.length > 0
+      ? tested.filter(({ id }) => wanted.includes(id))
+      : withSameMachine(tested);
   const toggle = (id: string) => {
     const now = chosen.map((each) => each.id);
     const next = now.includes(id) ? now.filter((each) => each !== id) : [...now, id].slice(-STYLES.length);
-    setParameters(next.map((each): [string, string] => ['of', each]));
+    setPicked(next);
   };
   return (
     <>

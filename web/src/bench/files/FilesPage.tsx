@@ -45,7 +45,10 @@ export default function FilesPage() {
     try {
       const undo = await takeTests(wanted);
       setFound(null);
-      notices.undoable(`Took in ${wanted.calibrations.length} calibrations.`, undo);
+      notices.undoable(
+        `Took in ${wanted.calibrations.length === 1 ? 'one calibration' : `${wanted.calibrations.length} calibrations`}.`,
+        undo,
+      );
     } catch (error) {
       setTrouble(`${explain(error)} Nothing was taken.`);
     }

@@ -1,0 +1,217 @@
+import { expect, test, type Page } from '@playwright/test';
+import { bigNumber, expectAccessible, lineText, PHONE, plain } from './support.ts';
+
+const mark = async (page: Page) => plain((await bigNumber(page).textContent()) ?? '');
+const answer = (page: Page) => page.getByRole('region', { name: 'Answer' });
+const next = (page: Page) => page.getByRole('button', { name: /^Next: / }).click();
+
+/** A new calibration, kept, on the way to its first round. */
+async function startRounds(page: Page, name: string, machine: string, rate: string, more: Record<string, string> = {}) {
+  await page.goto('/bench/new');
+  await page.getByLabel('Machine', { exact: true }).selectOption({ label: machine });
+  await page.getByLabel('Name', { exact: true }).fill(name);
+  await page.getByLabel('Rate', { exact: true }).fill(rate);
+  for (const [label, text] of Object.entries(more)) await page.getByLabel(label, { exact: true }).fill(text);
+  await page.getByRole('button', { name: 'Start round 1' }).click();
+  await expect(page.getByRole('region', { name: 'Plan' })).toBeVisible();
+} // prettier-ignore
+
+/** From setting the mark on: weighs in, keeps the strip, walks without a watch, weighs out. */
+async function strip(page: Page, before: string, after: string) {
+  await next(page);
+  await page.getByLabel('Before the strip').fill(before);
+  await next(page);
+  await page.getByLabel('Length of the strip').fill('100');
+  await next(page);
+  await next(page);
+  await page.getByLabel('After the strip').fill(after);
+  await page.getByRole('button', { name: 'What did it come to?' }).click();
+  await expect(page.getByRole('region', { name: 'What it came to' })).toBeVisible();
+}
+
+test.describe('on a phone', () => {
+  test.use(PHONE);
+
+  test('a machine is right after three settings, and its card tells it', async ({ page }) => {
+    await startRounds(page, 'Red spreader, meal', 'Red push spreader', '5', { 'The scale reads to': '0.05' });
+    await expect(page.getByRole('region', { name: 'Plan' })).toContainText('A strip of');
+    await expectAccessible(page);
+    await page.getByRole('button', { name: 'Begin round 1' }).click();
+    await expect(page.getByText('1 of 6: Look it over')).toBeVisible();
+    await page.getByRole('button', { name: 'All of it is right' }).click();
+    await expectAccessible(page);
+    await next(page);
+    // A third of the way from where product first flows.
+    await expect(page.getByLabel('or another mark')).toHaveValue('9.5');
+    await next(page);
+    await next(page);
+    await expect(page.getByRole('alert').filter({ hasText: 'Still missing: before the strip.' })).toBeVisible();
+    await page.getByRole('button', { name: 'Back' }).click();
+    await strip(page, '48.00', '45.60');
+    // 2.40 lb on 100 x 9 ft are 2.67: in proportion from first flow, 4 + 5.5 x 5 / 2.67.
+    await expect(answer(page)).toContainText('14.5');
+    await expect(answer(page)).toContainText('it is a guess');
+    await expectAccessible(page);
+    await page.getByRole('button', { name: 'Next round at 14.5' }).click();
+    // Looked over once today: the second round begins at the mark.
+    await expect(page.getByText('2 of 6: Set the machine')).toBeVisible();
+    await strip(page, '45.60', '39.90');
+    await page.getByRole('button', { name: 'Next round at 12.5' }).click();
+    await strip(page, '39.90', '35.35');
+    await expect(answer(page)).toContainText('Run it again');
+    await page.getByRole('button', { name: 'Next round at 12.5' }).click();
+    await strip(page, '35.35', '30.85');
+    await expect(answer(page)).toContainText('It can be used');
+    await page.getByRole('button', { name: 'To signing off' }).click();
+    await page.getByRole('button', { name: 'Keep at 12.5' }).click();
+    await page.getByLabel('By', { exact: true }).fill('M. Orr');
+    await page.getByRole('button', { name: 'Keep this calibration' }).click();
+    await expect(page.getByRole('button', { name: 'Kept' })).toBeVisible();
+    await expect(page.getByText(/^12.5, since .* fresh/)).toBeVisible();
+    await page.goto('/bench/cards');
+    await page.getByLabel(/^Red spreader, meal/).check();
+    await expect(page.getByRole('article', { name: /^Card of Red push spreader/ }).last()).toContainText('12.5');
+  });
+
+  test('a round outlives a reload and a lost connection; a second device goes on with it', async ({ page, context, browser }) => {
+    await startRounds(page, 'Red spreader, broken off', 'Red push spreader', '5', { 'The scale reads to': '0.05' });
+    await page.getByRole('button', { name: 'Begin round 1' }).click();
+    await next(page);
+    await next(page);
+    await page.getByLabel('Before the strip').fill('48.00');
+    // Typed and not gone on from: held in the browser.
+    await page.waitForTimeout(400);
+    await page.reload();
+    await expect(page.getByLabel('Before the strip')).toHaveValue('48.00');
+    await context.setOffline(true);
+    await next(page);
+    await expect(page.getByText('held in this browser until the server answers')).toBeVisible();
+    await page.getByLabel('Length of the strip').fill('100');
+    await context.setOffline(false);
+    await expect(page.getByText('kept', { exact: true })).toBeVisible();
+    await next(page);
+    await expect(page.getByText('5 of 6: Walk it')).toBeVisible();
+    await expect(page.getByText('kept', { exact: true })).toBeVisible();
+
+    const other = await browser.newPage(PHONE);
+    await other.goto(page.url());
+    await expect(other.getByText('5 of 6: Walk it')).toBeVisible();
+    await next(other);
+    await other.getByLabel('After the strip').fill('45.60');
+    await other.getByRole('button', { name: 'What did it come to?' }).click();
+    await expect(other.getByRole('region', { name: 'What it came to' })).toBeVisible();
+    // The first one follows along.
+    await expect(page.getByRole('region', { name: 'What it came to' })).toBeVisible();
+    await other.close();
+  });
+
+  test('the watch: by tap, the time goes into its field', async ({ page }) => {
+    await startRounds(page, 'Red spreader, timed', 'Red push spreader', '5', { 'The scale reads to': '0.05' });
+    await page.getByRole('button', { name: 'Begin round 1' }).click();
+    await next(page);
+    await next(page);
+    await page.getByLabel('Before the strip').fill('48.00');
+    await next(page);
+    await page.getByLabel('Length of the strip').fill('100');
+    await next(page);
+    // 120 ft in 27.2 s is the machine's pace: 22.7 s for 100 ft.
+    await expect(page.getByText('Aim for 22.7 s')).toBeVisible();
+    await page.getByRole('button', { name: /Press at the line/ }).click();
+    await page.waitForTimeout(1200);
+    await page.getByRole('button', { name: /Press at the end/ }).click();
+    await expect(page.getByLabel(/^Time over the strip/)).toHaveValue(/^[12]\.\d s$|^[12] s$/);
+    await page.getByRole('button', { name: 'Practise the pace first' }).click();
+    await page.getByRole('button', { name: /practice/ }).click();
+    await page.waitForTimeout(700);
+    await page.getByRole('button', { name: /Press at the end/ }).click();
+    await expect(page.getByText(/^One walk: .* fast: aim for 22.7 s/)).toBeVisible();
+    const wide = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+    expect(wide).toBeLessThanOrEqual(0);
+  });
+}); // prettier-ignore
+
+test('a timed catch with two outlets at a desk, by keyboard: space is the watch, outlets are told apart', async ({ page }) => {
+  await page.goto('/bench/new');
+  await page.getByLabel('Machine', { exact: true }).selectOption({ label: 'Two-row distributor' });
+  await page.getByLabel('Name', { exact: true }).fill('Distributor, catch');
+  await page.getByLabel('Bare weights in').selectOption('kg');
+  await page.getByLabel('Bare lengths in').selectOption('m');
+  await page.getByLabel('Rates are in').selectOption('kg/ha');
+  await page.getByLabel('Rate', { exact: true }).fill('850');
+  await page.getByLabel('The scale reads to').fill('0.01');
+  await page.keyboard.press('Alt+S');
+  await page.getByLabel('A scale').selectOption('small');
+  await expect(page.getByRole('button', { name: /^catch under the row outlets, suits best/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^weigh back .* not here/ })).toBeDisabled();
+  await page.getByRole('button', { name: /^timed catch standing still/ }).click();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Begin round 1' }).click();
+  await expect(page.getByRole('region', { name: 'Weigh out' })).toBeVisible();
+  await expectAccessible(page);
+  for (const outlet of [1, 2]) await page.getByLabel(`Empty bucket, outlet ${outlet}`).fill('0.50');
+  await page.getByLabel('Course at working pace').fill('30.0');
+  await page.getByLabel('Time over the course').fill('33.3');
+  await page.getByLabel('Time of the catch').fill('');
+  await page.getByRole('heading', { name: /Weigh out/ }).click();
+  await page.keyboard.press('Space');
+  await page.waitForTimeout(900);
+  await page.keyboard.press('Space');
+  // The first time that is missing: none is needed for the course any more, so it is the catch.
+  await expect(page.getByLabel('Time, run 2')).toHaveValue(/^\d(\.\d)? s$/);
+  await page.getByLabel('Time, run 2').fill('');
+  await page.getByLabel('Time of the catch').fill('20.0');
+  await page.getByLabel('Bucket and product, outlet 1').fill('1.60');
+  await page.getByLabel('Bucket and product, outlet 2').fill('1.85');
+  await page.getByRole('button', { name: 'Finish this run' }).click();
+  await expect(page.getByRole('region', { name: 'What it came to' })).toContainText(/Outlets gave 1\.10, 1\.35 kg: 20 % apart/);
+  // 2.45 kg in 20 s over 30 m in 33.3 s at 6600 m on a hectare.
+  await expect.poll(() => lineText(page, 'Run at 4')).toMatch(/= 897 kg \/ ha|= 89\d kg \/ ha/);
+  await expectAccessible(page);
+}); // prettier-ignore
+
+test('a sweep-up in US units says what a coarse scale cannot tell; a slip of a unit is asked about', async ({ page }) => {
+  await startRounds(page, 'Green, sweep-up', 'Green drop spreader', '6', {});
+  await page.getByRole('button', { name: 'To the bench' }).click();
+  await page.getByRole('button', { name: 'Change' }).click();
+  await page.getByLabel('Bare weights in').selectOption('lb');
+  await page.getByLabel('Bare lengths in').selectOption('ft');
+  await page.getByLabel('Hopper').fill('3.00 ft');
+  await page.getByLabel('The scale reads to').fill('0.1');
+  await page.getByLabel('Method of the run to type in').selectOption('catch');
+  await page.getByRole('button', { name: 'Type in a run' }).click();
+  await page.getByLabel('Container and product').fill('1.3');
+  await page.getByLabel('Empty container').fill('1.0');
+  await page.getByLabel('Length of the strip').fill('20');
+  await expect.poll(() => page.getByRole('group', { name: 'Run at E' }).count()).toBeGreaterThan(0);
+  await expect(page.getByText(/cannot tell 3\.6 from 6\.4/)).toBeVisible();
+  await page.getByLabel('Empty container').fill('1.4');
+  await expect(page.getByRole('alert')).toContainText('a full container has to be heavier');
+  await page.getByLabel('Empty container').fill('0');
+  await page.getByLabel('Container and product').fill('40');
+  await page.getByLabel('Length of the strip').fill('15');
+  await expect(answer(page).getByRole('alert')).toContainText('comes to 150 times the rate');
+  await page.getByRole('button', { name: 'It is right' }).click();
+  await expect(answer(page).getByRole('alert')).toHaveCount(0);
+  await page.getByLabel('Length of the strip').fill('5 in');
+  await expect(page.getByRole('alert')).toContainText('no spreader puts down');
+  await page.getByLabel('Setting', { exact: true }).fill('Q');
+  await expect(page.getByText('There is no mark Q on this scale; it runs from A to M.')).toBeVisible();
+}); // prettier-ignore
+
+test('runs far apart ask which to keep; a reading taken anew stays beside the old one', async ({ page }) => {
+  await page.goto('/bench');
+  await page.getByRole('link', { name: 'Green drop spreader, sample carrier' }).click();
+  await expect(answer(page).getByRole('alert')).toContainText('Runs at D differ by');
+  await page.getByRole('button', { name: 'Strike out run 3' }).click();
+  await expect(answer(page).getByRole('alert')).toHaveCount(0);
+  await page.getByRole('button', { name: /^Round 1\s+at C/ }).click();
+  await page.getByLabel('Tray and product').fill('0.910');
+  await page.getByRole('button', { name: 'Keep this calibration' }).click();
+  await expect(page.getByRole('button', { name: 'Kept' })).toBeVisible();
+  await expect(page.getByText('0.905 (taken anew)')).toBeVisible();
+  await page.reload();
+  await expect.poll(() => mark(page)).not.toBe('');
+  await page.getByRole('button', { name: /^Round 1\s+at C/ }).click();
+  await expect(page.getByLabel('Tray and product')).toHaveValue('0.910');
+  await expect(page.getByText('0.905 (taken anew)')).toBeVisible();
+});
