@@ -83,7 +83,7 @@ test('tests go out as JSON and CSV and come back; what is wrong with a file is s
 
   await give('tests.csv', csv.bytes.toString());
   await expect(page.getByText(/^Red spreader, lake feed, Red push spreader, 6 runs/)).toBeVisible();
-  await give('tests.json', JSON.stringify({ ...file, calibrations: file.calibrations.slice(0, 1).map((each) => ({ ...each, typed: { ...each.typed, name: 'Came back' } })) }));
+  await give('tests.json', JSON.stringify({ ...file, calibrations: [{ ...file.calibrations[0], typed: { ...file.calibrations[0]!.typed, name: 'Came back' } }] }));
   await page.getByRole('button', { name: 'Take this calibration' }).click();
   await expect(page.getByText('Took in one calibration.')).toBeVisible();
   await page.goto('/bench');

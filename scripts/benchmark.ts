@@ -6,27 +6,22 @@ import {
   blankSite,
   findMix,
   measureArea,
+  MODE_IDS,
   originOf,
+  overlay,
+  patternOf,
   readBoundaryFile,
   readPaces,
   readProduct,
+  resample,
+  seeded,
   survey,
+  sweep,
   type MixRequest,
   type Nutrient,
   type PartTyped,
   type ShapeKind,
 } from '@steady-scatter/core';
-
-/** Mulberry32: the same shelf on every machine. */
-function seeded(seed: number): () => number {
-  let state = seed;
-  return () => {
-    state = (state + 0x6d2b79f5) | 0;
-    let t = Math.imul(state ^ (state >>> 15), 1 | state);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
-}
 
 function report(what: string, times: number[]): void {
   const sorted = times.toSorted((a, b) => a - b);
@@ -152,4 +147,32 @@ report(
     advise({ marks, closed: 0, firstFlow: null, runs: runs200, target: 20 + at, tolerance: 0.05, ceiling: null, start: 20 }); // prettier-ignore
     return performance.now() - start;
   }).slice(10),
+);
+
+const throwPattern = [0, 0.3, 0.9, 1.8, 2.7, 3.3, 3.6, 3.8, 3.9, 3.7, 3.4, 3, 2.3, 1.5, 0.7, 0.2, 0];
+const trayPlaces = throwPattern.map((_, at) => -4 + at / 2);
+const onePass = patternOf(trayPlaces, throwPattern);
+report(
+  'Spacing sweep of 17 trays, 1 cm steps, both modes',
+  Array.from({ length: 12 }, () => {
+    const start = performance.now();
+    for (const mode of MODE_IDS) sweep(onePass, 0.5, mode, 0.15);
+    return performance.now() - start;
+  }).slice(2),
+);
+report(
+  'One spacing of 17 trays, as the slider asks for at each frame',
+  Array.from({ length: 400 }, (_, at) => {
+    const start = performance.now();
+    overlay(onePass, 3 + at / 100, 'back-and-forth');
+    return performance.now() - start;
+  }),
+);
+report(
+  '2 000 resamples of CV and widest spacing, 17 trays',
+  Array.from({ length: 4 }, (_, at) => {
+    const start = performance.now();
+    resample({ positionsM: trayPlaces, rows: [throwPattern], uDeposits: throwPattern.map(() => 0.05), traySpacingM: 0.5, spacingM: 5, limit: 0.15, times: 2000 }, seeded(at)); // prettier-ignore
+    return performance.now() - start;
+  }),
 );

@@ -1,20 +1,9 @@
 // npm run gates: how the adviser does on machines whose gates are crooked. Simulated with seeds; prints the table of docs/method.md.
-import { advise, fromShape, lookUp, starts, type Listed, type Run } from '@steady-scatter/core';
+import { advise, fromShape, lookUp, seeded, starts, type Listed, type Run } from '@steady-scatter/core';
 
 const GATES = 600;
 const MOST_RUNS = 14;
 const TOLERANCE = 0.05;
-
-/** Mulberry32. */
-function seeded(seed: number): () => number {
-  let state = seed;
-  return () => {
-    state = (state + 0x6d2b79f5) | 0;
-    let t = Math.imul(state ^ (state >>> 15), 1 | state);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
-}
 
 /** A machine: its marks, its true rate at each opening, and how much its runs differ. */
 function machine(seed: number) {

@@ -28,4 +28,11 @@ export { soilTest, soilTestTyped, soilTestWrite, type SoilTest, type SoilTestWri
 export { site, siteTyped, siteWrite, type Site, type SiteWrite } from './sites.ts';
 export type { Route } from './route.ts';
 export { ROUTES, type AnswerOf, type BodyOf, type ParamsOf, type RouteName } from './routes.ts';
+export {
+  widthTest,
+  widthTestTyped,
+  widthTestWrite,
+  type WidthTest,
+  type WidthTestWrite,
+} from './widthTests.ts';
 export { worksheet } from './worksheet.ts';

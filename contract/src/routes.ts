@@ -9,6 +9,7 @@ import { rig, rigWrite } from './rigs.ts';
 import { ruleSet, ruleSetWrite } from './ruleSets.ts';
 import { site, siteWrite } from './sites.ts';
 import { soilTest, soilTestWrite } from './soilTests.ts';
+import { widthTest, widthTestWrite } from './widthTests.ts';
 
 /** Health of the process and its database. */
 export const health = z.object({ status: z.literal('ok'), database: z.literal('ok') });
@@ -106,6 +107,15 @@ export const ROUTES = {
       words: { one: 'calibration', many: 'calibrations' },
     },
     { wire: calibration, listed: calibration, write: calibrationWrite },
+  ),
+  ...keptRoutes(
+    {
+      one: 'WidthTest',
+      many: 'WidthTests',
+      path: '/api/width-tests',
+      words: { one: 'width test', many: 'width tests' },
+    },
+    { wire: widthTest, listed: widthTest, write: widthTestWrite },
   ),
   ...keptRoutes(
     {

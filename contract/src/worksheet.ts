@@ -2,7 +2,15 @@ import { answerWorksheet, AS_TYPED, MOST_AREAS, NEED_OF_IDS, NUTRIENT_IDS } from
 import * as z from 'zod';
 import { addInputErrors } from './inputIssues.ts';
 import { productFacts } from './products.ts';
-import { areaUnit, massRateUnit, packageUnit, rateUnit, typedText, volumeRateUnit } from './units.ts';
+import {
+  areaUnit,
+  lengthUnit,
+  massRateUnit,
+  packageUnit,
+  rateUnit,
+  typedText,
+  volumeRateUnit,
+} from './units.ts';
 
 const areaTyped = z.strictObject({
   id: z.uuid(),
@@ -34,6 +42,11 @@ export const worksheet = z
         .max(NUTRIENT_IDS.length)
         .readonly(),
       unit: massRateUnit,
+    }),
+    spread: z.strictObject({
+      calibration: z.union([z.literal(''), z.uuid()]),
+      width: z.strictObject({ text: typedText, unit: lengthUnit }),
+      recomputed: z.boolean(),
     }),
     shownIn: z.strictObject({
       rate: rateUnit.nullable(),

@@ -10,5 +10,6 @@ export * from './rigs/index.ts';
 export * from './season/index.ts';
 export * from './shelf/index.ts';
 export * from './testing/index.ts';
+export * from './width/index.ts';
 export * from './working/index.ts';
 export * from './worksheet/index.ts';

@@ -15,6 +15,8 @@ const RunPage = lazy(() => import('./bench/run/RunPage.tsx'));
 const BenchComparePage = lazy(() => import('./bench/compare/ComparePage.tsx'));
 const CardsPage = lazy(() => import('./bench/cards/CardsPage.tsx'));
 const TestFilesPage = lazy(() => import('./bench/files/FilesPage.tsx'));
+const WidthTestsPage = lazy(() => import('./width/WidthTestsPage.tsx'));
+const WidthTestPage = lazy(() => import('./width/WidthTestPage.tsx'));
 const RigsPage = lazy(() => import('./rigs/RigsPage.tsx'));
 const RigPage = lazy(() => import('./rigs/RigPage.tsx'));
 const ShelfPage = lazy(() => import('./products/ShelfPage.tsx'));
@@ -56,6 +58,9 @@ export function App() {
               <Route path="/bench/rigs" element={<RigsPage />} />
               <Route path="/bench/rigs/new" element={<RigPage />} />
               <Route path="/bench/rigs/:id" element={<RigPage />} />
+              <Route path="/bench/width" element={<WidthTestsPage />} />
+              <Route path="/bench/width/new" element={<WidthTestPage />} />
+              <Route path="/bench/width/:id" element={<WidthTestPage />} />
               <Route path="/bench/compare" element={<BenchComparePage />} />
               <Route path="/bench/cards" element={<CardsPage />} />
               <Route path="/bench/files" element={<TestFilesPage />} />

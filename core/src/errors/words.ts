@@ -85,6 +85,13 @@ export const WORDS = {
     'Less has to be left than went in, and a full container has to be heavier than the empty one. Check which weighing is which.',
   'test.too-much':
     'That is more than 5 kg on each m², which no spreader puts down. Check the units of the weighings and the lengths.',
+  'trays.order': 'The positions have to rise from left to right, each once, for example -1 -0.5 0 0.5 1.',
+  'trays.overlap':
+    'The trays are wider than they stand apart, so they would lie over each other. Check both.',
+  'trays.few': 'A pattern needs at least three trays across the throw. Set out more of them.',
+  'trays.table':
+    'The first column has to hold the places of the trays, left ones below 0, and each further one what a row of them caught: 3 to 200 lines. Found {typed}.',
+  'trays.nothing': 'All trays of this row are empty, so there is no pattern in it. Type what they caught.',
   'run.gone':
     'The run at {typed} was kept and has to stay. Strike it out with a reason if it should not count.',
   'run.overwritten': 'The reading {typed} was kept. Take it anew, so that it stays beside the new one.',

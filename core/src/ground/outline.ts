@@ -64,7 +64,7 @@ export function boundsOf(points: readonly Point[]): Bounds | null {
 }
 
 /** Corners of a full turn: a line through two chords of it is off by less than 1e-5 of its area. */
-const ROUND = 128;
+const ROUND = 80;
 
 /**
  * A curve as an outline whose area is that of the curve: its corners lie a little outside, so that nothing is lost.

@@ -68,7 +68,7 @@ export { paceText, showRate, speedText } from './showBench.ts';
 export { runLine, runRemarks, showRun } from './benchLines.ts';
 export { adviceText, coarseText, correctionText, type AdviceText } from './adviceText.ts';
 export { PACE_SPREAD, settingPicture, type ChartPoint, type SettingPicture } from './settingPicture.ts';
-export { lookUpMark, lookUpText, type LookedUp } from './lookup.ts';
+export { lookUpMark, lookUpText, spreadPlan, type LookedUp, type SpreadPlan } from './lookup.ts';
 export { cardOf, type Card } from './card.ts';
 export { TEST_COLUMNS, testsTable, type TestedMachine } from './testsTable.ts';
 export { checkTestsFile, readTests, TESTS_FORMAT, type TestsFound } from './readTests.ts';

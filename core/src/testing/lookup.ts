@@ -1,5 +1,6 @@
 import { attempt, type InputError } from '../errors/InputError.ts';
 import { readPositive } from '../quantities/quantity.ts';
+import { mismatchOf } from '../width/mismatch.ts';
 import type { CalibrationReading, ChartLine } from './calibration.ts';
 import type { CalibrationTyped } from './calibrationTyped.ts';
 import { showRate } from './showBench.ts';
@@ -55,4 +56,42 @@ export function lookUpText(
   const side = Math.abs(off) < 5e-4 ? 'just that' : `${percent} ${off > 0 ? 'over' : 'under'}`;
   const warning = beyond ? ` That rate lies ${beyond} what was tested: run it there before trusting this.` : ''; // prettier-ignore
   return { mark: line.mark.label, text: `${number} ${unit}, ${side}.${warning}`, error: null };
+}
+
+/** What a sheet's rate means for a machine's chart. */
+export interface SpreadPlan {
+  readonly found: LookedUp;
+  /** Spacing that the chart holds for and the one that is passed, m. */
+  readonly workedM: number;
+  readonly passedM: number;
+  /** What comes of spacings that differ; null where they are the same, or the chart was worked out for the sheet's. */
+  readonly times: number | null;
+}
+
+/**
+ * The mark for a sheet's rate, passed at the sheet's spacing.
+ *
+ * The chart holds for its own spacing. Worked out anew for another one, a mark puts down `rate x own / other` there.
+ *
+ * @param rateKgPerM2 above 0
+ * @param passedM spacing of the sheet, m; null: that of the chart
+ * @param recomputed the chart is worked out for the sheet's spacing
+ * @returns null while the chart has no marks or no spacing
+ * @example spreadPlan(reading, 0.0163, 2.74, false, false)?.times // 2
+ */
+export function spreadPlan(
+  { chart, widthM }: Pick<CalibrationReading, 'chart' | 'widthM'>,
+  rateKgPerM2: number,
+  passedM: number | null,
+  recomputed: boolean,
+  isCeiling: boolean,
+): SpreadPlan | null {
+  if (widthM === null) return null;
+  const passed = passedM ?? widthM;
+  const factor = recomputed ? widthM / passed : 1;
+  const there = chart.map((line) => Object.assign({}, line, { rateKgPerM2: line.rateKgPerM2 * factor }));
+  const found = lookUpMark(there, rateKgPerM2, isCeiling);
+  if (!found) return null;
+  const times = recomputed ? null : (mismatchOf(widthM, passed)?.times ?? null);
+  return { found, workedM: widthM, passedM: passed, times };
 }

@@ -42,7 +42,7 @@ const isLabel = (product: unknown): boolean =>
  */
 export function isWorksheetTyped(value: unknown): value is WorksheetTyped {
   if (!isLoose(value) || !Array.isArray(value['areas'])) return false;
-  const { need, product, areas, carrier, split, rules, shownIn } = value;
+  const { need, product, areas, carrier, split, rules, spread, shownIn } = value;
   return (
     isLoose(need) &&
     isText(need['amount']) &&
@@ -59,6 +59,9 @@ export function isWorksheetTyped(value: unknown): value is WorksheetTyped {
     isText(split['everyDays']) &&
     isLoose(rules) &&
     Array.isArray(rules['soFar']) &&
+    isLoose(spread) &&
+    isText(spread['calibration']) &&
+    isLoose(spread['width']) &&
     isShownIn(shownIn)
   );
 }

@@ -8,6 +8,7 @@ export {
   type AreaTyped,
   type RuleFactsTyped,
   type ShownIn,
+  type SpreadTyped,
   type SplitTyped,
   type WorksheetTyped,
 } from './typed.ts';

@@ -13,7 +13,7 @@ export interface HeadedSheet {
 
 /** One term that differs between two versions of a sheet, each side as it reads; null where the side lacks it. */
 export interface Difference {
-  /** Stable key of the term: 'name', 'need', 'grade', 'package', 'coverage', 'label', 'carrier', 'split', 'rules', 'shownIn', 'area.<id>'. */
+  /** Stable key of the term: 'name', 'need', 'grade', 'package', 'coverage', 'label', 'carrier', 'split', 'rules', 'spread', 'shownIn', 'area.<id>'. */
   readonly key: string;
   readonly label: string;
   readonly mine: string | null;
@@ -58,7 +58,7 @@ function labelText(product: ProductTyped): string {
 
 /** Every term of a sheet but its areas, as it reads. */
 function termsOf({ name, onDay, worksheet }: HeadedSheet): [key: string, label: string, text: string][] {
-  const { need, product, carrier, split, rules } = worksheet;
+  const { need, product, carrier, split, rules, spread } = worksheet;
   const { grade, package: pack, coverage } = product;
   const needText = `${need.amount === '' ? 'nothing typed' : need.amount} ${NEED_OF[need.of].symbol} (${UNITS[need.unit].symbol})`;
   const splitText =
@@ -84,6 +84,15 @@ function termsOf({ name, onDay, worksheet }: HeadedSheet): [key: string, label: 
     ['carrier', 'Spray volume', withUnit(carrier.amount, carrier.unit, UNITS[carrier.unit].symbol)],
     ['split', 'Portions', splitText],
     ['rules', 'Rules', rulesText.filter(Boolean).join(', ') || 'none'],
+    [
+      'spread',
+      'Machine',
+      textsIn([
+        spread.calibration && 'by a chart',
+        spread.width.text,
+        spread.recomputed && 'worked out for it',
+      ]).join(', ') || 'none',
+    ],
     ['shownIn', 'Shown in', shownInText(worksheet)],
   ];
 }
@@ -141,6 +150,7 @@ export function mergeSheets(
       carrier: side('carrier').worksheet.carrier,
       split: side('split').worksheet.split,
       rules: side('rules').worksheet.rules,
+      spread: side('spread').worksheet.spread,
       shownIn: side('shownIn').worksheet.shownIn,
     },
   };

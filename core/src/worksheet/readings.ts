@@ -40,6 +40,8 @@ export interface WorksheetReading {
   readonly carrierSi: number | null;
   readonly split: SplitReading | null;
   readonly soFar: readonly SoFar[];
+  /** Distance between passes, m. */
+  readonly passedM: number | null;
   readonly errors: readonly InputError[];
 }
 
@@ -87,6 +89,8 @@ export function readWorksheet(typed: WorksheetTyped): WorksheetReading {
   const { need, carrier, split, rules } = typed;
   const product = readLabelFacts(typed.product);
   errors.push(...product.errors.map((error) => error.under('product')));
+  const { width } = typed.spread;
+  const passedM = ifTyped(width.text, () => readPositive(width.text, { kind: 'length', bareUnit: width.unit, field: 'spread.width.text' }, 'The pass spacing').si); // prettier-ignore
   ifTyped(rules.soilTestDay, () => readDay(rules.soilTestDay, 'rules.soilTestDay'));
   return {
     need: ifTyped(need.amount, () => readNeed(need.amount, need.unit, 'need.amount')),
@@ -107,6 +111,7 @@ export function readWorksheet(typed: WorksheetTyped): WorksheetReading {
     }),
     split: readSplit(split, ifTyped),
     soFar: readSoFar(rules, ifTyped),
+    passedM,
     errors,
   };
 }

@@ -2,7 +2,7 @@ import { blankProduct, type ProductTyped, type RateUnit } from '../shelf/product
 import type { NeedOf } from '../shelf/wanted.ts';
 import type { PackageUnit } from '../loads/packages.ts';
 import type { Nutrient } from '../need/nutrients.ts';
-import type { AreaUnit, MassPerAreaUnit, VolumePerAreaUnit } from '../quantities/units.ts';
+import type { AreaUnit, LengthUnit, MassPerAreaUnit, VolumePerAreaUnit } from '../quantities/units.ts';
 
 /** One row of ground as typed; `id` keeps the row's identity while it moves. */
 export interface AreaTyped {
@@ -44,6 +44,15 @@ export interface RuleFactsTyped {
   readonly unit: MassPerAreaUnit;
 }
 
+/** The machine's chart that this sheet is spread by, and the spacing it is passed at. */
+export interface SpreadTyped {
+  /** Id of a calibration; empty: none chosen. */
+  readonly calibration: string;
+  readonly width: { readonly text: string; readonly unit: LengthUnit };
+  /** The chart is worked out for this sheet's spacing instead of its own. */
+  readonly recomputed: boolean;
+}
+
 /** Everything that a person typed on one worksheet: texts, and the unit each bare number counts in. */
 export interface WorksheetTyped {
   readonly need: { readonly of: NeedOf; readonly amount: string; readonly unit: RateUnit };
@@ -54,6 +63,7 @@ export interface WorksheetTyped {
   readonly carrier: { readonly amount: string; readonly unit: VolumePerAreaUnit };
   readonly split: SplitTyped;
   readonly rules: RuleFactsTyped;
+  readonly spread: SpreadTyped;
   readonly shownIn: ShownIn;
 }
 
@@ -79,6 +89,7 @@ export function blankWorksheet(system: 'us' | 'metric', firstAreaId: string): Wo
     carrier: { amount: '', unit: us ? 'gal/1000 ft2' : 'L/ha' },
     split: { portions: '', everyDays: '' },
     rules: { setId: '', soilTestDay: '', soFar: [], unit },
+    spread: { calibration: '', width: { text: '', unit: us ? 'ft' : 'm' }, recomputed: false },
     shownIn: AS_TYPED,
   };
 }

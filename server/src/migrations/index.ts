@@ -9,10 +9,20 @@ import { asTyped } from './004-as-typed.ts';
 import { sites } from './005-sites.ts';
 import { rigs } from './006-rigs.ts';
 import { devices } from './007-devices.ts';
+import { widthTests } from './008-width-tests.ts';
 
 type Migration = RunnableMigration<Sequelize>;
 
-const MIGRATIONS: Migration[] = [crewsAndJobs, labelCoverage, products, asTyped, sites, rigs, devices];
+const MIGRATIONS: Migration[] = [
+  crewsAndJobs,
+  labelCoverage,
+  products,
+  asTyped,
+  sites,
+  rigs,
+  devices,
+  widthTests,
+];
 
 /** Brings the database up to date, or up to one migration by its name; does nothing when it is. */
 export async function migrate(sequelize: Sequelize, to?: string): Promise<void> {

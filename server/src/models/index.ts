@@ -70,6 +70,7 @@ export class RuleSetRow extends DocumentRow {}
 export class SiteRow extends DocumentRow {}
 export class RigRow extends DocumentRow {}
 export class CalibrationRow extends DocumentRow {}
+export class WidthTestRow extends DocumentRow {}
 
 /** A device of the local network that was paired. */
 export class DeviceRow extends Model<InferAttributes<DeviceRow>, InferCreationAttributes<DeviceRow>> {
@@ -139,6 +140,7 @@ export function defineModels(sequelize: Sequelize): void {
   SiteRow.init({ ...document }, { sequelize, tableName: 'sites' });
   RigRow.init({ ...document }, { sequelize, tableName: 'rigs' });
   CalibrationRow.init({ ...document }, { sequelize, tableName: 'calibrations' });
+  WidthTestRow.init({ ...document }, { sequelize, tableName: 'widthTests' });
   DeviceRow.init(
     {
       id: { type: UUID, primaryKey: true },

@@ -7,6 +7,7 @@ import {
   ruleSetService,
   siteService,
   soilTestService,
+  widthTestService,
 } from '../services/documents.ts';
 import type { DeviceService } from '../services/devices.ts';
 import { jobService } from '../services/jobs.ts';
@@ -96,6 +97,7 @@ export function createHandlers(sequelize: Sequelize, network: Network, devices: 
     ...kept({ one: 'Site', many: 'Sites' }, siteService(sequelize)),
     ...kept({ one: 'Rig', many: 'Rigs' }, rigService(sequelize)),
     ...kept({ one: 'Calibration', many: 'Calibrations' }, calibrationService(sequelize)),
+    ...kept({ one: 'WidthTest', many: 'WidthTests' }, widthTestService(sequelize)),
     ...kept({ one: 'SoilTest', many: 'SoilTests' }, soilTestService(sequelize)),
     ...kept({ one: 'RuleSet', many: 'RuleSets' }, ruleSetService(sequelize)),
   };

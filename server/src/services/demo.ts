@@ -6,6 +6,7 @@ import {
   ruleSetWrite,
   siteWrite,
   soilTestWrite,
+  widthTestWrite,
 } from '@steady-scatter/contract';
 import type { ModelStatic, Sequelize } from 'sequelize';
 import { z } from 'zod';
@@ -19,6 +20,7 @@ import {
   RuleSetRow,
   SiteRow,
   SoilTestRow,
+  WidthTestRow,
 } from '../models/index.ts';
 import { jobService } from './jobs.ts';
 import {
@@ -28,6 +30,7 @@ import {
   ruleSetService,
   siteService,
   soilTestService,
+  widthTestService,
 } from './documents.ts';
 import type { Versioned } from './versioned.ts';
 
@@ -38,6 +41,7 @@ const demoShape = z.object({
   sites: z.array(row),
   rigs: z.array(row),
   calibrations: z.array(row),
+  widthTests: z.array(row),
   soilTests: z.array(row),
   ruleSets: z.array(row),
   jobs: z.array(row),
@@ -78,6 +82,7 @@ export async function seedDemo(sequelize: Sequelize): Promise<string> {
   await shelf(SiteRow, siteWrite, siteService(sequelize), rows.sites);
   await shelf(RigRow, rigWrite, rigService(sequelize), rows.rigs);
   await shelf(CalibrationRow, calibrationWrite, calibrationService(sequelize), rows.calibrations);
+  await shelf(WidthTestRow, widthTestWrite, widthTestService(sequelize), rows.widthTests);
   await shelf(SoilTestRow, soilTestWrite, soilTestService(sequelize), rows.soilTests);
   await shelf(RuleSetRow, ruleSetWrite, ruleSetService(sequelize), rows.ruleSets);
   await shelf(JobRow, jobWrite, jobService(sequelize), rows.jobs);

@@ -6,6 +6,7 @@ import {
   ruleSetTyped,
   siteTyped,
   soilTestTyped,
+  widthTestTyped,
   type Calibration,
   type CalibrationWrite,
   type Product,
@@ -19,11 +20,14 @@ import {
   type SiteWrite,
   type SoilTest,
   type SoilTestWrite,
+  type WidthTest,
+  type WidthTestWrite,
 } from '@steady-scatter/contract';
 import {
   completeCalibration,
   completeProduct,
   completeRig,
+  completeWidthTest,
   lostReadings,
   readCalibration,
   readProduct,
@@ -31,6 +35,7 @@ import {
   readRuleSet,
   readSite,
   readSoilTest,
+  readWidthTest,
   type InputError,
 } from '@steady-scatter/core';
 import type { ModelStatic, Sequelize } from 'sequelize';
@@ -41,6 +46,7 @@ import {
   RuleSetRow,
   SiteRow,
   SoilTestRow,
+  WidthTestRow,
   type DocumentRow,
 } from '../models/index.ts';
 import { wouldLose } from '../problems/Refusal.ts';
@@ -193,5 +199,16 @@ export const calibrationService = (sequelize: Sequelize): Versioned<CalibrationW
     siOf(typed) {
       const { targetKgPerM2, widthM, runs } = readCalibration(typed);
       return { targetKgPerM2, widthM, runs: runs.map(({ id, worked }) => ({ id, worked })) };
+    },
+  });
+
+export const widthTestService = (sequelize: Sequelize): Versioned<WidthTestWrite, WidthTest> =>
+  documentService(sequelize, {
+    what: 'width test',
+    model: WidthTestRow,
+    parse: (kept) => widthTestTyped.parse(completeWidthTest(kept as Partial<WidthTest['typed']>)),
+    siOf(typed) {
+      const { throwM, recommendedM, caughtKgPerM, trays } = readWidthTest(typed);
+      return { throwM, recommendedM, caughtKgPerM, trays: trays.trays };
     },
   });

@@ -7,6 +7,7 @@ import {
   ruleSet,
   site,
   soilTest,
+  widthTest,
   ROUTES,
   type AnswerOf,
   type BodyOf,
@@ -21,7 +22,7 @@ type Input<Name extends RouteName> = { params?: ParamsOf<Name>; body?: BodyOf<Na
 
 const conflict = z.object({
   title: z.literal('Changed elsewhere'),
-  theirs: z.union([job, product, soilTest, ruleSet, site, rig, calibration]).nullable(),
+  theirs: z.union([job, product, soilTest, ruleSet, site, rig, calibration, widthTest]).nullable(),
 });
 
 async function readProblem(response: Response): Promise<ApiProblem> {

@@ -7,6 +7,7 @@ import type {
   RuleSet,
   Site,
   SoilTest,
+  WidthTest,
 } from '@steady-scatter/contract';
 
 /** The server refused, and said why. */
@@ -14,7 +15,7 @@ export class ApiProblem extends Error {
   readonly problem: Problem;
   /** For a write that met another one: what stands on the server, null when it was deleted. */
   readonly changedElsewhere: {
-    readonly theirs: Job | Product | SoilTest | RuleSet | Site | Rig | Calibration | null;
+    readonly theirs: Job | Product | SoilTest | RuleSet | Site | Rig | Calibration | WidthTest | null;
   } | null;
 
   constructor(problem: Problem, changedElsewhere: ApiProblem['changedElsewhere'] = null) {

@@ -3,6 +3,7 @@ import { RoomTabs } from '../ui/RoomTabs.tsx';
 const TABS = [
   { to: '/bench', label: 'Calibrations' },
   { to: '/bench/rigs', label: 'Machines' },
+  { to: '/bench/width', label: 'Widths' },
   { to: '/bench/compare', label: 'Side by side' },
   { to: '/bench/cards', label: 'Cards' },
   { to: '/bench/files', label: 'Files of tests' },

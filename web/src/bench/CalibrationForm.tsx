@@ -34,6 +34,7 @@ import { RateTable } from './RateTable.tsx';
 import { ROUND_COLUMNS, RunRow } from './RunRow.tsx';
 import { StripDrawing } from './run/StripDrawing.tsx';
 import { SignOff } from './SignOff.tsx';
+import { SpacingDoubt } from './SpacingDoubt.tsx';
 
 const SettingChart = lazy(() => import('./SettingChart.tsx'));
 const Select = chakra('select', { base: { ...fieldBox, minHeight: { base: '56px', md: '44px' } } });
@@ -62,6 +63,7 @@ function Answer({
   const isGoing = typed.runs.some(({ step }) => step !== '');
   return (
     <Box as="section" aria-label="Answer" bg="paper" borderWidth="1px" borderColor="line" borderRadius="12px" padding={{ base: '16px', md: '18px 22px' }}>
+      <SpacingDoubt typed={typed} on={on} onChange={onChange} />
       <Doubts typed={typed} reading={reading} onChange={onChange} />
       <Box display="flex" flexWrap="wrap" gap="4px 24px" alignItems="center">
         <Box flex="0 0 auto">

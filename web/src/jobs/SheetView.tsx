@@ -20,6 +20,7 @@ import { UNDERLINE } from '../ui/origin.ts';
 import { TopBar } from '../ui/TopBar.tsx';
 import { useSheet, useSheetForm } from './sheet.tsx';
 
+const MachineSection = lazy(() => import('../spread/MachineSection.tsx'));
 const PlanSections = lazy(() => import('../season/PlanSections.tsx'));
 
 const SHOWN_ORIGINS = ['typed', 'measured', 'label'] as const satisfies readonly Origin[];
@@ -30,6 +31,7 @@ const roleText = (line: Working, role: string): string => termText(termOf(line, 
 function useStops(): Stop[] {
   const { answer } = useSheet();
   const { lines, numbers } = answer;
+  const spread = useWatch({ control: useSheetForm().control, name: 'worksheet.spread' });
   const sized = numbers.areas.filter(({ areaM2 }) => areaM2 !== null).length;
   const rate = roleText(lines.need, 'rate');
   return [
@@ -47,6 +49,12 @@ function useStops(): Stop[] {
           ? 'no size yet'
           : `${sized} ${sized === 1 ? 'area' : 'areas'}, ${roleText(lines.total, 'total.area')}`,
       lacks: sized === 0,
+    },
+    {
+      id: 'rig',
+      label: 'Rig',
+      holds: spread.calibration === '' ? 'no machine yet' : `passes ${spread.width.text || 'as its chart'}`,
+      lacks: spread.calibration === '',
     },
     {
       id: 'load',
@@ -131,6 +139,9 @@ export function SheetView({ heading, acts }: { heading: ReactNode; acts: ReactNo
         <Box minWidth={0}>
           <NeedSection onEnter={() => setCurrent('need')} />
           <GroundSection onEnter={() => setCurrent('ground')} />
+          <Suspense fallback={null}>
+            <MachineSection onEnter={() => setCurrent('rig')} />
+          </Suspense>
           <LoadSection onEnter={() => setCurrent('load')} />
           <LabelSection onEnter={() => setCurrent('load')} />
           <Suspense fallback={null}>

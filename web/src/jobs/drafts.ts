@@ -26,6 +26,11 @@ interface Stored {
 /** Brings a draft of an earlier version of the app to this one: its product stood on the sheet, not as a label. */
 function upgrade(raw: Stored): Stored {
   const old = raw.form?.worksheet;
+  if (raw.format === FORMAT && old && !('spread' in old)) {
+    // A sheet did not know its machine yet.
+    const { spread } = blankWorksheet('us', '');
+    return { ...raw, form: { ...raw.form, worksheet: { ...old, spread } } };
+  }
   if ((raw.format !== 1 && raw.format !== 2) || !old) return raw;
   const { need, grade, package: pack, coverage, ...rest } = old;
   const metric = /"unit":"k?g"/.test(JSON.stringify(pack));

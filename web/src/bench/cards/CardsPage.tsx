@@ -12,7 +12,7 @@ import { saveFile } from '../../ui/saveFile.ts';
 import { TopBar } from '../../ui/TopBar.tsx';
 import { BenchTabs } from '../BenchTabs.tsx';
 import { benchOf, useBenchShelf } from '../benchOf.ts';
-import { CheckLine } from '../run/stepParts.tsx';
+import { CheckLine } from '../../ui/CheckLine.tsx';
 import { ageOf, FRESH_WORDS } from '../SignOff.tsx';
 import { CardFace } from './CardFace.tsx';
 import { CARD_SIZES, type CardSize } from './cardSizes.ts';

@@ -6,7 +6,7 @@ import { NameLink } from '../../ui/NameLink.tsx';
 import { TopBar } from '../../ui/TopBar.tsx';
 import { benchOf, useBenchShelf } from '../benchOf.ts';
 import { BenchTabs } from '../BenchTabs.tsx';
-import { CheckLine } from '../run/stepParts.tsx';
+import { CheckLine } from '../../ui/CheckLine.tsx';
 import { STYLES, styleOf, type Compared } from './compared.ts';
 import { machineHistory } from './machineHistory.ts';
 

@@ -12,7 +12,7 @@ import { useMemo, useState } from 'react';
 import { Choice } from '../../ui/Choice.tsx';
 import { Section } from '../../ui/Section.tsx';
 import type { OnBench } from '../benchOf.ts';
-import { CheckLine } from './stepParts.tsx';
+import { CheckLine } from '../../ui/CheckLine.tsx';
 
 const SCALES = [
   { id: 'machine', label: 'one that carries the machine' },

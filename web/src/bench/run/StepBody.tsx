@@ -10,7 +10,8 @@ import { useState } from 'react';
 import { fieldBox } from '../../ui/fieldBox.ts';
 import { LabelledField } from '../../ui/LabelledField.tsx';
 import { useCalibrations } from '../useCalibrations.ts';
-import { CheckLine, ReadingField } from './stepParts.tsx';
+import { CheckLine } from '../../ui/CheckLine.tsx';
+import { ReadingField } from './stepParts.tsx';
 import { Stopwatch } from './Stopwatch.tsx';
 import type { StepProps } from './steps.ts';
 

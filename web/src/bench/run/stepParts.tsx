@@ -1,4 +1,4 @@
-import { Box, chakra } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import type { MethodField } from '@steady-scatter/core';
 import { LabelledField } from '../../ui/LabelledField.tsx';
 import type { StepProps } from './steps.ts';
@@ -38,10 +38,3 @@ export function ReadingField({ field, run, at, errorAt, onType }: { field: Metho
     />
   );
 }
-
-export const CheckLine = ({ label, checked, onChange }: { label: string; checked: boolean; onChange(): void }) => (
-  <chakra.label display="flex" gap="14px" alignItems="center" minHeight={{ base: '56px', md: '44px' }} fontSize="18px" cursor="pointer">
-    <chakra.input type="checkbox" width="28px" height="28px" flexShrink={0} accentColor="act" checked={checked} onChange={onChange} />
-    {label}
-  </chakra.label>
-); // prettier-ignore

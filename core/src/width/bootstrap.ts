@@ -1,0 +1,95 @@
+import { unevenness } from './correlation.ts';
+import type { Mode } from './overlap.ts';
+import { patternOf, throwOf } from './pattern.ts';
+import { sweep } from './sweep.ts';
+
+/** What is drawn again and again to see how sure a spacing is. */
+export interface Resampling {
+  readonly positionsM: readonly number[];
+  /** Deposits of each row of trays, in any one unit. */
+  readonly rows: readonly (readonly number[])[];
+  /** Standard uncertainty of each deposit of a single row, the same unit: used where there are too few rows to draw from. */
+  readonly uDeposits: readonly number[];
+  readonly traySpacingM: number;
+  readonly spacingM: number;
+  readonly limit: number;
+  readonly times: number;
+}
+
+/** A value and the span that 95 of 100 draws lie in; null where fewer than that have one. */
+export interface Band {
+  readonly low: number;
+  readonly high: number;
+}
+
+export interface Resampled {
+  /** CV at the spacing asked about. */
+  readonly cv: Readonly<Record<Mode, Band>>;
+  readonly widestM: Readonly<Record<Mode, Band | null>>;
+  /** From rows, or from what the readings alone leave open. */
+  readonly from: 'rows' | 'readings';
+}
+
+/** Fewer rows than this say too little of how rows differ. */
+const LEAST_ROWS = 3;
+/** Spacings looked at in each draw; crossings between them are found by halving. */
+const STEPS = 100;
+const MODES = ['one-way', 'back-and-forth'] as const;
+
+function bandOf(values: readonly number[], times: number): Band | null {
+  if (values.length < 0.95 * times) return null;
+  const sorted = Float64Array.from(values).toSorted();
+  const at = (share: number) => sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))]!;
+  return { low: at(0.025), high: at(0.975) };
+}
+
+/** Two independent normal numbers (Box and Muller 1958); one is used. */
+const normal = (random: () => number): number => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random()); // prettier-ignore
+
+/** Deposits as they might have come out: rows drawn with return, else the one row with its reading errors. */
+function draw({ rows, uDeposits }: Resampling, random: () => number): number[] {
+  const [first] = rows;
+  if (!first) return [];
+  if (rows.length >= LEAST_ROWS) {
+    const drawn = rows.map(() => rows[Math.floor(random() * rows.length)]!);
+    return first.map((_, at) => drawn.reduce((sum, row) => sum + row[at]!, 0) / drawn.length);
+  }
+  const mean = first.map((_, at) => rows.reduce((sum, row) => sum + row[at]!, 0) / rows.length);
+  const root = Math.sqrt(rows.length);
+  return mean.map((value, at) => Math.max(0, value + (uDeposits[at]! / root) * normal(random)));
+}
+
+/**
+ * How sure the CV at a spacing and the recommended spacing are: the test is drawn anew many times, from its rows with return (Efron
+ * 1979) or from the reading errors of a single row, and each time the passes are laid beside each other.
+ *
+ * @param random a seeded generator
+ * @param onShare told the share done now and then; answers false to stop
+ * @returns null when it was stopped
+ */
+export function resample(
+  asked: Resampling,
+  random: () => number,
+  onShare: (share: number) => boolean = () => true,
+): Resampled | null {
+  const { positionsM, traySpacingM, spacingM, limit, times, rows } = asked;
+  const cv: Record<Mode, number[]> = { 'one-way': [], 'back-and-forth': [] };
+  const widest: Record<Mode, number[]> = { 'one-way': [], 'back-and-forth': [] };
+  for (let at = 0; at < times; at += 1) {
+    if (at % 50 === 0 && !onShare(at / times)) return null;
+    const pattern = patternOf(positionsM, draw(asked, random));
+    const uneven = unevenness(pattern);
+    for (const mode of MODES) {
+      cv[mode].push(uneven(spacingM, mode));
+      const of = (spacing: number) => uneven(spacing, mode);
+      const found = sweep(pattern, traySpacingM, mode, limit, of, throwOf(pattern) / STEPS).widestM;
+      if (found !== null) widest[mode].push(found);
+    }
+  }
+  const both = <Value>(of: (mode: Mode) => Value) => ({ 'one-way': of('one-way'), 'back-and-forth': of('back-and-forth') }); // prettier-ignore
+  return {
+    cv: both((mode) => bandOf(cv[mode], times) ?? { low: 0, high: 0 }),
+    widestM: both((mode) => bandOf(widest[mode], times)),
+    from: rows.length >= LEAST_ROWS ? 'rows' : 'readings',
+  };
+}

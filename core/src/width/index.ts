@@ -1,0 +1,27 @@
+// Width: how far a machine throws, how even passes are at a spacing, and which spacing is the widest that is still even.
+// A pattern is straight between its trays; passes are laid beside each other and integrated exactly.
+export { depositAt, leftShare, mirrored, patternOf, scaled, throwOf, underPattern, type Pattern } from './pattern.ts'; // prettier-ignore
+export { cvAt, MODE_IDS, MODES, overlay, twoDirections, type Mode, type Overlay } from './overlap.ts';
+export { PASSING, sweep, type Sweep } from './sweep.ts';
+export { unevenness } from './correlation.ts';
+export { seeded } from './seeded.ts';
+export { resample, type Band, type Resampled, type Resampling } from './bootstrap.ts';
+export {
+  blankWidthTest,
+  CATCH_KINDS,
+  completeWidthTest,
+  MOST_ROWS,
+  MOST_TRAYS,
+  WAY_IDS,
+  WAYS,
+  type AcceptedTyped,
+  type CatchKind,
+  type Way,
+  type WidthTestTyped,
+} from './widthTyped.ts';
+export { readTrays, type TrayDoubt, type TrayReading, type TraysReading } from './readTrays.ts';
+export { groundAt, readWidthTest, type OnGround, type WidthReading } from './widthTest.ts';
+export { faultsOf, faultTexts, type Fault } from './diagnose.ts';
+export { mismatchOf, mismatchText, type Mismatch } from './mismatch.ts';
+export { groundRemarks, handySpacing, levelText, meanLine, recommendationText } from './widthLines.ts';
+export { readTraysTable, traysTable } from './traysTable.ts';

@@ -1,0 +1,29 @@
+/** Two spacings that do not belong together. */
+export interface Mismatch {
+  /** Times the rate that is meant: what was worked out for one spacing, passed at the other. */
+  readonly times: number;
+}
+
+/** Spacings closer than this count as the same. */
+const SAME = 0.03;
+
+/**
+ * What comes of rates that were worked out for one spacing and are passed at another: `times = worked out for / passed at`.
+ *
+ * @param workedM spacing that the rates hold for, m, above 0
+ * @param passedM spacing that is passed, m, above 0
+ * @returns null where they are the same within 3 %
+ * @example mismatchOf(5.4864, 2.7432).times // 2
+ */
+export function mismatchOf(workedM: number, passedM: number): Mismatch | null {
+  const times = workedM / passedM;
+  return Math.abs(times - 1) <= SAME ? null : { times };
+}
+
+/**
+ * A mismatch in a sentence.
+ *
+ * @example mismatchText({ times: 2 }, '18 ft', '9 ft') // 'Worked out for passes 18 ft apart and passed 9 ft apart, this will put down 2.0 times the rate.'
+ */
+export const mismatchText = ({ times }: Mismatch, worked: string, passed: string): string =>
+  `Worked out for passes ${worked} apart and passed ${passed} apart, this will put down ${times.toFixed(times < 0.95 ? 2 : 1)} times the rate.`;

@@ -1,0 +1,73 @@
+import { depositAt, mirrored, type Pattern } from './pattern.ts';
+
+/** Passes all in one heading, or every second one the other way. */
+export const MODES = { 'one-way': 'all one way', 'back-and-forth': 'back and forth' } as const;
+export type Mode = keyof typeof MODES;
+export const MODE_IDS = Object.keys(MODES) as Mode[];
+
+/** What lies on the ground over one period of passes. */
+export interface Overlay {
+  /** Places across the passes, m, from one pass's middle on, with the deposit at each: straight in between. */
+  readonly xM: readonly number[];
+  readonly y: readonly number[];
+  readonly mean: number;
+  /** Standard deviation over mean, over one whole period. */
+  readonly cv: number;
+}
+
+/** How passes repeat: after each, or after every second one, which is turned round. */
+const lanesOf = (pattern: Pattern, spacingM: number, mode: Mode): { pattern: Pattern; atM: number }[] =>
+  mode === 'one-way'
+    ? [{ pattern, atM: 0 }]
+    : [
+        { pattern, atM: 0 },
+        { pattern: mirrored(pattern), atM: spacingM },
+      ];
+
+/** Deposit at a place from all passes of one lane. */
+function fromLane(pattern: Pattern, atM: number, periodM: number, x: number): number {
+  const [low, high] = [pattern.xM[0]!, pattern.xM.at(-1)!];
+  let sum = 0;
+  // x - at - k period has to lie within the pattern.
+  const last = Math.floor((x - atM - low) / periodM);
+  for (let k = Math.ceil((x - atM - high) / periodM); k <= last; k += 1)
+    sum += depositAt(pattern, x - atM - k * periodM);
+  return sum;
+}
+
+/**
+ * Passes laid beside each other: what the ground gets over one period, its mean and how uneven it is.
+ *
+ * The deposit is straight between the places where some pass has a position, so mean and square are integrated exactly.
+ *
+ * @param spacingM distance between passes, m, above 0
+ * @example overlay(pattern, 5, 'one-way').cv // 0.0603693
+ */
+export function overlay(pattern: Pattern, spacingM: number, mode: Mode): Overlay {
+  const lanes = lanesOf(pattern, spacingM, mode);
+  const periodM = spacingM * lanes.length;
+  const fold = (x: number) => ((x % periodM) + periodM) % periodM;
+  const places = lanes.flatMap((lane) => lane.pattern.xM.map((x) => fold(x + lane.atM)));
+  const xM = [0, ...places.toSorted((a, b) => a - b), periodM].filter((x, at, all) => at === 0 || x - all[at - 1]! > 1e-12); // prettier-ignore
+  const y = xM.map((x) => lanes.reduce((sum, lane) => sum + fromLane(lane.pattern, lane.atM, periodM, x), 0));
+  let [area, square] = [0, 0];
+  for (let at = 1; at < xM.length; at += 1) {
+    const width = xM[at]! - xM[at - 1]!;
+    const [a, b] = [y[at - 1]!, y[at]!];
+    area += (width * (a + b)) / 2;
+    square += (width * (a * a + a * b + b * b)) / 3;
+  }
+  const mean = area / periodM;
+  const variance = Math.max(0, square / periodM - mean * mean);
+  return { xM, y, mean, cv: mean > 0 ? Math.sqrt(variance) / mean : 0 };
+}
+
+/** How uneven passes at a spacing are: standard deviation over mean. */
+export const cvAt = (pattern: Pattern, spacingM: number, mode: Mode): number =>
+  overlay(pattern, spacingM, mode).cv;
+
+/**
+ * How uneven it is after two directions at right angles, half the rate each, with the same pattern: the variances of two
+ * independent halves add, so CV falls by the square root of two.
+ */
+export const twoDirections = (cv: number): number => cv / Math.SQRT2;

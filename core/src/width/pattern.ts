@@ -1,0 +1,65 @@
+/** What falls across the path of one pass: deposits at positions, straight in between, nothing one spacing beyond the ends. */
+export interface Pattern {
+  /** Positions across the path, m, rising; left is below 0. The first and last carry nothing. */
+  readonly xM: readonly number[];
+  /** Deposit at each, in any one unit (kg/m2, or shares). */
+  readonly y: readonly number[];
+}
+
+/**
+ * The pattern of a row of catches.
+ *
+ * @param positionsM of the trays, m, rising, at least two
+ * @param deposits at each, 0 or more
+ * @example patternOf([-1, 0, 1], [1, 2, 1]) // xM: [-2, -1, 0, 1, 2], y: [0, 1, 2, 1, 0]
+ */
+export function patternOf(positionsM: readonly number[], deposits: readonly number[]): Pattern {
+  const first = positionsM[0]!;
+  const last = positionsM.at(-1)!;
+  const [gapLeft, gapRight] = [positionsM[1]! - first, last - positionsM.at(-2)!];
+  return { xM: [first - gapLeft, ...positionsM, last + gapRight], y: [0, ...deposits, 0] };
+}
+
+/** The deposit at a place: straight between the positions, 0 beyond them. */
+export function depositAt({ xM, y }: Pattern, x: number): number {
+  let [low, high] = [0, xM.length - 1];
+  if (x <= xM[0]! || x >= xM[high]!) return 0;
+  while (high - low > 1) {
+    const middle = (low + high) >> 1;
+    if (xM[middle]! <= x) low = middle;
+    else high = middle;
+  }
+  const share = (x - xM[low]!) / (xM[high]! - xM[low]!);
+  return y[low]! + share * (y[high]! - y[low]!);
+}
+
+/** The pattern seen from the other side: that of a pass in the opposite direction. */
+export const mirrored = ({ xM, y }: Pattern): Pattern => ({
+  // Plus 0, since the middle turned round is -0.
+  xM: xM.map((x) => -x + 0).toReversed(),
+  y: y.toReversed(),
+});
+
+/** All that falls on a metre of path: the area under the pattern. */
+export const underPattern = ({ xM, y }: Pattern): number =>
+  xM.slice(1).reduce((sum, x, at) => sum + ((x - xM[at]!) * (y[at]! + y[at + 1]!)) / 2, 0);
+
+/** All the width that is hit, m. */
+export const throwOf = ({ xM }: Pattern): number => xM.at(-1)! - xM[0]!;
+
+/**
+ * The share that falls left of the middle; half the deposit at the middle counts to each side.
+ *
+ * @example leftShare(pattern) // 0.522792
+ */
+export function leftShare(pattern: Pattern): number {
+  const { xM, y } = pattern;
+  const left = { xM: [...xM.filter((x) => x < 0), 0], y: [...y.filter((_, at) => xM[at]! < 0), depositAt(pattern, 0)] }; // prettier-ignore
+  return left.xM.length < 2 ? 0 : underPattern(left) / underPattern(pattern);
+}
+
+/** The pattern with each deposit times a factor: a shape brought to a level. */
+export const scaled = ({ xM, y }: Pattern, factor: number): Pattern => ({
+  xM,
+  y: y.map((value) => value * factor),
+});

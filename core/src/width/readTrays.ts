@@ -1,0 +1,195 @@
+import { InputError } from '../errors/InputError.ts';
+import { collect } from '../errors/collect.ts';
+import { readNumber } from '../quantities/numbers.ts';
+import { readPositive, readQuantity } from '../quantities/quantity.ts';
+import { readReading } from '../quantities/resolution.ts';
+import { showExact } from '../quantities/show.ts';
+import { resolutionU } from '../testing/uncertainty.ts';
+import { MOST_TRAYS, type WidthTestTyped } from './widthTyped.ts';
+
+/** One tray: where it stood and what it got, over all rows. */
+export interface TrayReading {
+  readonly xM: number;
+  /** Deposit of one pass: kg/m2 for weights, else granules or metres of column. */
+  readonly deposit: number;
+  /** (n - 1) scatter over the rows, share of the mean; null with fewer than two. */
+  readonly scatter: number | null;
+  /** No row has it: it was put in straight between its neighbours. */
+  readonly isFilled: boolean;
+}
+
+/** Something to ask before it is believed. */
+export interface TrayDoubt {
+  readonly id: string;
+  readonly text: string;
+}
+
+export interface TraysReading {
+  /** Where the trays stand, m, left to right; empty while it is not known. */
+  readonly positionsM: readonly number[];
+  /** Left to right; empty while they are not known. */
+  readonly trays: readonly TrayReading[];
+  /** Deposits of each whole row, filled in where a tray is missing. */
+  readonly rows: readonly (readonly number[])[];
+  /** Standard uncertainty of each deposit of a single row, from its reading. */
+  readonly uDeposits: readonly number[];
+  /** Distance of neighbouring trays, m: the usual one. */
+  readonly spacingM: number | null;
+  /** Trays that are wider than their distance would lie over each other. */
+  readonly areaM2: number | null;
+  readonly doubts: readonly TrayDoubt[];
+  readonly errors: readonly InputError[];
+}
+
+type Collected = ReturnType<typeof collect>;
+
+function readCount(typed: string, field: string, most: number): number {
+  const count = readNumber(typed, field);
+  if (Number.isInteger(count) && count >= 1 && count <= most) return count;
+  throw new InputError('count.whole', { field, most, typed });
+}
+
+/** Positions as typed: "-4 -3.5 -3", rising. */
+function readPositions(typed: string, bareUnit: WidthTestTyped['layout']['unit']): number[] {
+  const texts = typed.split(/[\s;]+/).filter(Boolean);
+  const at = texts.map((text) => {
+    const isLeft = /^[-−]/.test(text);
+    const { si } = readQuantity(text.replace(/^[-−+]/, ''), { kind: 'length', bareUnit, field: 'layout.positions' }); // prettier-ignore
+    return isLeft ? -si : si;
+  });
+  if (at.some((x, index) => index > 0 && x <= at[index - 1]!))
+    throw new InputError('trays.order', { field: 'layout.positions' });
+  if (at.length > MOST_TRAYS)
+    throw new InputError('count.whole', { field: 'layout.positions', most: MOST_TRAYS, typed: String(at.length) }); // prettier-ignore
+  return at;
+}
+
+/**
+ * Where the trays stand, m, left to right: evenly about the middle, half the gap for the wheels on each side of it, or as typed.
+ *
+ * @example positionsOf({ count: '5', spacing: '0.5', gap: '', positions: '', unit: 'm' }) // [-1, -0.5, 0, 0.5, 1]
+ */
+export function positionsOf(
+  layout: WidthTestTyped['layout'],
+  { noting, ifTyped }: Collected = collect(),
+): number[] {
+  const { count, spacing, gap, positions, unit } = layout;
+  if (positions.trim() !== '') return noting(() => readPositions(positions, unit)) ?? [];
+  const number = ifTyped(count, () => readCount(count, 'layout.count', MOST_TRAYS));
+  const length = (text: string, name: 'spacing' | 'gap', what: string) => ifTyped(text, () => readPositive(text, { kind: 'length', bareUnit: unit, field: `layout.${name}` }, what).si); // prettier-ignore
+  const apartM = length(spacing, 'spacing', 'The distance of the trays');
+  const gapM = length(gap, 'gap', 'The gap for the wheels');
+  if (number === null || apartM === null) return [];
+  if (gapM === null) return Array.from({ length: number }, (_, at) => (at - (number - 1) / 2) * apartM);
+  // Around a gap there is no tray in the middle: as many on each side.
+  const side = Math.floor(number / 2);
+  const right = Array.from({ length: side }, (_, at) => gapM / 2 + at * apartM);
+  return [...right.map((x) => -x).toReversed(), ...right];
+}
+
+/** Missing trays, put in straight between those beside them; at an end as the last one. */
+function filled(row: readonly (number | null)[], xM: readonly number[]): number[] | null {
+  const known = row.flatMap((value, at) => (value === null ? [] : [at]));
+  if (known.length < 2) return null;
+  return row.map((value, at) => {
+    if (value !== null) return value;
+    const left = known.findLast((each) => each < at);
+    const right = known.find((each) => each > at);
+    if (left === undefined || right === undefined) return row[left ?? right!]!;
+    const share = (xM[at]! - xM[left]!) / (xM[right]! - xM[left]!);
+    return row[left]! + share * (row[right]! - row[left]!);
+  });
+}
+
+const MANY_TIMES = 10;
+
+/** Catches that are ten times their neighbours: "is it 38 or 3.8?" */
+function doubtsOf(typed: WidthTestTyped, values: readonly (readonly (number | null)[])[]): TrayDoubt[] {
+  return values.flatMap((row, index) =>
+    row.flatMap((value, at): TrayDoubt[] => {
+      const beside = [row[at - 1], row[at + 1]].filter((each) => typeof each === 'number');
+      const most = Math.max(...beside);
+      const id = `tray.${index}.${at}.${typed.rows[index]?.[at]}`;
+      if (value === null || beside.length < 2 || most <= 0 || value < MANY_TIMES * most || typed.answers.includes(id)) return []; // prettier-ignore
+      return [{ id, text: `Tray ${at + 1} caught ${typed.rows[index]![at]}, ${showExact(value / most, 2)} times its neighbours. Look for a slip of the decimal point.` }]; // prettier-ignore
+    }),
+  );
+}
+
+/**
+ * Reads a row of trays: where they stood and what one pass put on each.
+ *
+ * `deposit = catch / (tray area x passes)`; rows are averaged, a missing tray is put in between its neighbours.
+ *
+ * @example readTrays(typed).trays[8].deposit // 0.00866667 kg/m2
+ */
+export function readTrays(typed: WidthTestTyped): TraysReading {
+  const noted = collect();
+  const { errors, ifTyped } = noted;
+  const xM = positionsOf(typed.layout, noted);
+  const side = (text: string, name: 'length' | 'width', what: string) => ifTyped(text, () => readPositive(text, { kind: 'length', bareUnit: typed.tray.unit, field: `tray.${name}` }, what).si); // prettier-ignore
+  const [lengthM, widthM] = [side(typed.tray.length, 'length', 'The length of a tray'), side(typed.tray.width, 'width', 'The width of a tray')]; // prettier-ignore
+  const passes = ifTyped(typed.passes, () => readCount(typed.passes, 'passes', 100)) ?? 1;
+  const isMass = typed.kind === 'mass';
+  const areaM2 = lengthM !== null && widthM !== null ? lengthM * widthM : null;
+  const per = isMass ? (areaM2 ?? 1) * passes : passes;
+  const gaps = xM.slice(1).map((x, at) => x - xM[at]!);
+  const spacingM = gaps.length === 0 ? null : gaps.toSorted((a, b) => a - b)[Math.floor(gaps.length / 2)]!;
+  if (widthM !== null && gaps.length > 0 && Math.min(...gaps) < widthM - 1e-9)
+    errors.push(new InputError('trays.overlap', { field: 'layout.spacing' }));
+  const stepKg = isMass ? ifTyped(typed.scaleStep, () => readPositive(typed.scaleStep, { kind: 'mass', bareUnit: typed.unit, field: 'scaleStep' }, 'The step of the scale').si) : null; // prettier-ignore
+  const uRows: number[][] = [];
+  const values = typed.rows.map((row, index) =>
+    xM.map((_, at): number | null => {
+      const text = row[at] ?? '';
+      const field = `rows.${index}.${at}`;
+      const read = ifTyped(text, () => readCatch(text, typed, field));
+      if (!read) return null;
+      // A count of n scatters by its root (Poisson); a reading by its step.
+      const u = typed.kind === 'count' ? Math.sqrt(Math.max(1, read.si)) : resolutionU(stepKg ?? read.resolutionSi); // prettier-ignore
+      (uRows[at] ??= []).push(u / per);
+      return read.si / per;
+    }),
+  );
+  const counted = values.filter((row) => row.some((value) => value !== null));
+  if (counted.length > 0 && xM.length < 3)
+    errors.push(new InputError('trays.few', { field: 'layout.count' }));
+  else if (counted.some((row) => row.every((value) => value !== null && value === 0)))
+    errors.push(new InputError('trays.nothing', { field: 'rows.0.0' }));
+  const rows = counted.flatMap((row) => {
+    const whole = filled(row, xM);
+    return whole && whole.some((value) => value > 0) ? [whole] : [];
+  });
+  const trays = rows.length === 0 || xM.length < 3 ? [] : xM.map((x, at) => trayOf(x, rows.map((row) => row[at]!), counted.every((row) => row[at] === null))); // prettier-ignore
+  const mean = (list: readonly number[] | undefined) => (list && list.length > 0 ? list.reduce((sum, u) => sum + u, 0) / list.length : 0); // prettier-ignore
+  return {
+    positionsM: xM,
+    trays,
+    rows,
+    uDeposits: xM.map((_, at) => mean(uRows[at])),
+    spacingM,
+    areaM2,
+    doubts: doubtsOf(typed, values),
+    errors,
+  };
+}
+
+function trayOf(xM: number, values: readonly number[], isFilled: boolean): TrayReading {
+  const deposit = values.reduce((sum, value) => sum + value, 0) / values.length;
+  const squares = values.reduce((sum, value) => sum + (value - deposit) ** 2, 0);
+  const scatter =
+    values.length < 2 || deposit <= 0 ? null : Math.sqrt(squares / (values.length - 1)) / deposit;
+  return { xM, deposit, scatter, isFilled };
+}
+
+/** One catch: a weight, a count or a height; 0 or more. */
+function readCatch(text: string, { kind, unit }: WidthTestTyped, field: string): { si: number; resolutionSi: number } {
+  const read =
+    kind === 'mass'
+      ? readReading(text, { kind: 'mass', bareUnit: unit, field })
+      : kind === 'height'
+        ? readReading(text, { kind: 'length', bareUnit: 'mm', field })
+        : { si: readNumber(text, field), resolutionSi: 1 };
+  if (read.si < 0) throw new InputError('count.unreadable', { field, hint: '0' });
+  return read;
+} // prettier-ignore

@@ -1,0 +1,47 @@
+import { InputError } from '../errors/InputError.ts';
+import { showExact } from '../quantities/show.ts';
+import { UNITS } from '../quantities/units.ts';
+import { positionsOf } from './readTrays.ts';
+import { MOST_ROWS, MOST_TRAYS, type WidthTestTyped } from './widthTyped.ts';
+
+/**
+ * The trays of a test as rows of cells: the place of each, then what it caught in every row of trays.
+ *
+ * @example traysTable(typed)[1] // ['-4', '0', '0.1']
+ */
+export function traysTable(typed: WidthTestTyped): string[][] {
+  const { unit } = typed.layout;
+  const positions = positionsOf(typed.layout);
+  const place = (xM: number) => `${xM < 0 ? '-' : ''}${showExact(Math.abs(xM) / UNITS[unit].toSi, 6).replace(/\s/g, '')}`; // prettier-ignore
+  return [
+    [`Place, ${UNITS[unit].symbol}`, ...typed.rows.map((_, at) => `Row ${at + 1}`)],
+    ...positions.map((xM, at) => [place(xM), ...typed.rows.map((row) => row[at] ?? '')]),
+  ];
+}
+
+/**
+ * Reads such a table: places and rows of catches, in the units of the test it is read into.
+ *
+ * @param cells headings first
+ * @throws InputError trays.table with the line as its field
+ * @example readTraysTable([['Place, m', 'Row 1'], ['-1', '2'], ['0', '4'], ['1', '2']], typed).rows // [['2', '4', '2']]
+ */
+export function readTraysTable(
+  cells: readonly (readonly string[])[],
+  { layout }: WidthTestTyped,
+): Pick<WidthTestTyped, 'layout' | 'rows'> {
+  const [head = [], ...lines] = cells;
+  const columns = Math.max(...lines.map(({ length }) => length), head.length);
+  if (lines.length < 3 || lines.length > MOST_TRAYS || columns < 2 || columns > MOST_ROWS + 1)
+    throw new InputError('trays.table', { field: 'line 1', typed: `${lines.length} lines and ${columns} columns` }); // prettier-ignore
+  const wrong = lines.findIndex(([place = '']) => !/^[-−+]?\d/.test(place.trim()));
+  if (wrong >= 0)
+    throw new InputError('trays.table', {
+      field: `line ${wrong + 2}`,
+      typed: lines[wrong]?.join(', ') ?? '',
+    });
+  return {
+    layout: { ...layout, positions: lines.map(([place = '']) => place.trim().replace(/\s/g, '')).join(' ') },
+    rows: Array.from({ length: columns - 1 }, (_, row) => lines.map((line) => (line[row + 1] ?? '').trim())),
+  };
+}

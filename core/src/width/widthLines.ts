@@ -1,0 +1,96 @@
+import { showExact, showQuantity } from '../quantities/show.ts';
+import { UNITS, type LengthUnit } from '../quantities/units.ts';
+import { operator, term, word, type Working } from '../working/working.ts';
+import { twoDirections, MODES } from './overlap.ts';
+import type { OnGround, WidthReading } from './widthTest.ts';
+import type { WidthTestTyped } from './widthTyped.ts';
+
+const percent = (share: number, figures = 2): string => `${showExact(100 * share, figures)} %`;
+const lengthText = (m: number, unit: LengthUnit): string => {
+  const { number, unit: symbol } = showQuantity(m, unit, 3);
+  return `${number} ${symbol}`;
+};
+
+/**
+ * Why a spacing is recommended, in a sentence or two.
+ *
+ * @example recommendationText(reading, typed) // 'Back and forth it stays within 15 % up to 5.43 m; 5 % closer, …'
+ */
+export function recommendationText(reading: WidthReading, typed: WidthTestTyped): string {
+  const { sweeps, recommendedM, throwM, limit } = reading;
+  const unit = typed.layout.unit;
+  if (typed.deflector)
+    return 'With the deflector down it is a pattern for trim passes: one pass along the edge, nothing beside it.';
+  if (typed.way !== 'trays') {
+    if (throwM === null) return 'Measure with a tape how far it hits on both sides together.';
+    return typed.way === 'half'
+      ? 'Half the throw apart each spot is hit from both sides. It evens out most patterns, and is what to do until trays were set out.'
+      : 'The full throw apart, each spot is hit once, thinly at the edges. Trays usually show that to be striped: set them out, or pass half as far.';
+  }
+  if (!sweeps) return 'Set the trays out across the throw, pass over them, and type what each caught.';
+  const { reachesM } = sweeps[typed.mode];
+  if (recommendedM === null || reachesM === null)
+    return `No spacing is even within ${percent(limit)}. Look below what may be wrong with the pattern, and test again.`;
+  const other = sweeps[typed.mode === 'one-way' ? 'back-and-forth' : 'one-way'].widestM;
+  const also = other === null ? '' : ` ${typed.mode === 'one-way' ? 'Back and forth' : 'All one way'} it would be ${lengthText(other, unit)}.`; // prettier-ignore
+  const mode = MODES[typed.mode];
+  return `${mode.charAt(0).toUpperCase()}${mode.slice(1)} it stays within ${percent(limit)} up to ${lengthText(reachesM, unit)}. Nobody passes to the inch, so 5 % is left to each side.${also}`;
+}
+
+/** What is to be seen at the spacing that is looked at, a line each. */
+export function groundRemarks(reading: WidthReading, ground: OnGround, typed: WidthTestTyped): string[] {
+  const { overlay: over, most, least, middle } = ground;
+  const { leftShare: left, limit } = reading;
+  const within = over.cv <= limit ? 'within' : 'beyond';
+  return [
+    `CV ${percent(over.cv)}, ${within} the ${percent(limit)} that you bear. From ${percent(least)} to ${percent(most)} of the mean, ${percent(middle)} in the wheel track.`,
+    ...(left === null
+      ? []
+      : [`${percent(left, 3)} falls to the left, ${percent(1 - left, 3)} to the right.`]),
+    `Twice over, at right angles and half the rate each, it would be CV ${percent(twoDirections(over.cv))}.`,
+    ...(typed.kind === 'mass'
+      ? [`The mean is ${showQuantity(over.mean, 'g/m2', 3).number} g / m² for one pass at this spacing.`]
+      : []),
+  ];
+}
+
+/** The mean at a spacing as a line: what falls on a metre of path, over the spacing. */
+export function meanLine(reading: WidthReading, spacingM: number, typed: WidthTestTyped): Working | null {
+  const { caughtKgPerM } = reading;
+  if (caughtKgPerM === null) return null;
+  return {
+    id: 'width.mean',
+    label: 'Mean on the ground at this spacing',
+    parts: [
+      term('caught', showQuantity(caughtKgPerM, 'g'), { origin: 'test' }),
+      word('on each metre of path'),
+      operator('÷'),
+      term('spacing', showQuantity(spacingM, typed.layout.unit)),
+      operator('='),
+      term('mean', showQuantity(caughtKgPerM / spacingM, 'g/m2'), { strong: true }),
+    ],
+  };
+}
+
+/**
+ * The mean by the trays against the mean by weighing: what bounced out or blew away.
+ *
+ * @param caughtKgPerM by the trays
+ * @param outputKgPerM by the bench
+ * @example levelText(0.039, 0.0446) // 'The trays kept 87 % of what the machine puts out. …'
+ */
+export function levelText(caughtKgPerM: number, outputKgPerM: number): string {
+  const share = caughtKgPerM / outputKgPerM;
+  const kept = `The trays kept ${percent(share)} of what the machine puts out by weighing.`;
+  if (share > 1.08)
+    return `${kept} More than all of it cannot be: check the size of the trays, the passes and the setting.`;
+  if (share >= 0.92) return `${kept} That is as it should be.`;
+  return `${kept} The rest bounced out or fell beyond the ends: the shape holds, the level is that of the weighing. Trays with a grid or a mat keep more.`;
+}
+
+/** A spacing as text to be typed, rounded down to what a person can pace: 5 cm or 3 in. */
+export function handySpacing(spacingM: number, unit: LengthUnit): string {
+  const step = UNITS[unit].toSi === 1 || unit === 'cm' ? 0.05 : 0.25 * UNITS.ft.toSi;
+  const down = Math.floor(spacingM / step + 1e-9) * step;
+  return `${showExact(down / UNITS[unit].toSi, 4)} ${UNITS[unit].symbol}`;
+}

@@ -1,0 +1,106 @@
+import { collect } from '../errors/collect.ts';
+import { InputError } from '../errors/InputError.ts';
+import { readNumber } from '../quantities/numbers.ts';
+import { readPositive } from '../quantities/quantity.ts';
+import { readDay, readName } from '../worksheet/heading.ts';
+import { overlay, type Overlay } from './overlap.ts';
+import { depositAt, leftShare, patternOf, throwOf, underPattern, type Pattern } from './pattern.ts';
+import { readTrays, type TraysReading } from './readTrays.ts';
+import { sweep, type Sweep } from './sweep.ts';
+import type { WidthTestTyped } from './widthTyped.ts';
+
+export interface WidthReading {
+  readonly trays: TraysReading;
+  /** One pass across; null while there are no trays. */
+  readonly pattern: Pattern | null;
+  /** All the width that is hit, m: by the trays, else by tape. */
+  readonly throwM: number | null;
+  readonly limit: number;
+  /** Product on a metre of path by the trays, kg/m; null where they were not weighed. */
+  readonly caughtKgPerM: number | null;
+  readonly leftShare: number | null;
+  readonly sweeps: { readonly 'one-way': Sweep; readonly 'back-and-forth': Sweep } | null;
+  /** What this test recommends, m: the widest even spacing, or what the habit makes of the throw. */
+  readonly recommendedM: number | null;
+  /** The spacing that is looked at, m. */
+  readonly lookedM: number | null;
+  readonly errors: readonly InputError[];
+}
+
+function readLimit(typed: string): number {
+  const percent = readNumber(typed.replace('%', ''), 'limit');
+  if (percent > 0 && percent <= 60) return percent / 100;
+  throw new InputError('percent.unreadable', { field: 'limit', hint: '15' });
+}
+
+const SWEEPS = new WeakMap<TraysReading, { limit: number; sweeps: WidthReading['sweeps'] }>();
+
+/** The sweeps of a reading of trays, worked out once for a limit. */
+function sweepsOf(trays: TraysReading, pattern: Pattern, limit: number): WidthReading['sweeps'] {
+  const known = SWEEPS.get(trays);
+  if (known?.limit === limit) return known.sweeps;
+  const of = (mode: 'one-way' | 'back-and-forth') => sweep(pattern, trays.spacingM ?? 0.5, mode, limit);
+  const sweeps = { 'one-way': of('one-way'), 'back-and-forth': of('back-and-forth') };
+  SWEEPS.set(trays, { limit, sweeps });
+  return sweeps;
+}
+
+/**
+ * Reads a width test: the pattern of its trays, how even passes are, and the spacing that it recommends.
+ *
+ * @param trays its trays as read; they are read here when nothing is given
+ * @example readWidthTest(typed).recommendedM // 5.175
+ */
+export function readWidthTest(typed: WidthTestTyped, trays: TraysReading = readTrays(typed)): WidthReading {
+  const { errors, noting, ifTyped } = collect();
+  noting(() => readName(typed.name, 'name', 'Red spreader, lake feed, trays'));
+  ifTyped(typed.onDay, () => readDay(typed.onDay, 'onDay'));
+  const length = (text: string, unit: WidthTestTyped['throw']['unit'], field: string, what: string) =>
+    ifTyped(text, () => readPositive(text, { kind: 'length', bareUnit: unit, field }, what).si);
+  const limit = ifTyped(typed.limit, () => readLimit(typed.limit)) ?? 0.15;
+  const byTape = length(typed.throw.text, typed.throw.unit, 'throw.text', 'The throw');
+  const usesTrays = typed.way === 'trays';
+  const pattern = usesTrays && trays.trays.length > 0 ? patternOf(trays.trays.map(({ xM }) => xM), trays.trays.map(({ deposit }) => deposit)) : null; // prettier-ignore
+  const sweeps = pattern && !typed.deflector ? sweepsOf(trays, pattern, limit) : null;
+  const throwM = pattern ? throwOf(pattern) : byTape;
+  const byHabit = byTape === null ? null : typed.way === 'half' ? byTape / 2 : byTape;
+  const recommendedM = usesTrays ? (sweeps?.[typed.mode].widestM ?? null) : byHabit;
+  const looked = length(typed.looked.text, typed.looked.unit, 'looked.text', 'The pass spacing');
+  return {
+    trays,
+    pattern,
+    throwM,
+    limit,
+    caughtKgPerM: pattern && typed.kind === 'mass' ? underPattern(pattern) : null,
+    leftShare: pattern && leftShare(pattern),
+    sweeps,
+    recommendedM,
+    lookedM: looked ?? recommendedM ?? (throwM === null ? null : throwM / 2),
+    errors: [...errors, ...(usesTrays ? trays.errors : [])],
+  };
+}
+
+/** What the ground gets at a spacing, and where it is most and least. */
+export interface OnGround {
+  readonly overlay: Overlay;
+  /** Deposits over the mean: the most, the least, and in the middle of a pass. */
+  readonly most: number;
+  readonly least: number;
+  readonly middle: number;
+}
+
+/**
+ * Passes of a pattern at a spacing.
+ *
+ * @example groundAt(pattern, 5, 'back-and-forth').overlay.cv // 0.0783
+ */
+export function groundAt(pattern: Pattern, spacingM: number, mode: WidthTestTyped['mode']): OnGround {
+  const over = overlay(pattern, spacingM, mode);
+  const share = (value: number) => (over.mean > 0 ? value / over.mean : 0);
+  return {
+    overlay: over,
+    most: share(Math.max(...over.y)),
+    least: share(Math.min(...over.y)),
+    middle: share(depositAt(over, 1e-12)),
+  };
+}

@@ -1,0 +1,57 @@
+import { Box, Button } from '@chakra-ui/react';
+import { attempt, mismatchOf, mismatchText, readWidth, rigKind, UNITS, type CalibrationTyped } from '@steady-scatter/core'; // prettier-ignore
+import { useWidthTests } from '../width/useWidthTests.ts';
+import type { OnBench } from './benchOf.ts';
+
+interface Props {
+  typed: CalibrationTyped;
+  on: OnBench;
+  onChange(typed: CalibrationTyped): void;
+}
+
+/** The spacing that was accepted for this machine last, when it is not the one that the rates are worked out for. */
+export function SpacingDoubt({ typed, on, onChange }: Props) {
+  const { data: tests = [] } = useWidthTests();
+  const { widthM } = on.reading;
+  const latest = tests
+    .filter(({ typed: test }) => test.rig === typed.rig && test.accepted && !test.deflector)
+    .toSorted((a, b) => (b.typed.accepted?.onDay ?? '').localeCompare(a.typed.accepted?.onDay ?? ''))[0];
+  const accepted = latest?.typed.accepted;
+  if (!accepted || widthM === null || !on.rig || rigKind(on.rig.kind).width !== 'pass spacing') return null;
+  const passedM = attempt(() => readWidth({ ...accepted, by: 'chosen' }, 'width').si).value;
+  const mismatch = passedM === null ? null : mismatchOf(widthM, passedM);
+  const id = `width.${latest.id}.${accepted.text}.${typed.width.text}`;
+  if (!mismatch || typed.answers.includes(id)) return null;
+  const own = /[a-z'"]/i.test(typed.width.text)
+    ? typed.width.text
+    : `${typed.width.text} ${UNITS[typed.width.unit].symbol}`;
+  return (
+    <Box
+      role="alert"
+      borderWidth="2px"
+      borderColor="warn"
+      borderRadius="8px"
+      padding="12px"
+      marginBottom="12px"
+    >
+      <b>▲ Two spacings.</b> “{latest.typed.name}” says to pass {accepted.text} apart.{' '}
+      {mismatchText(mismatch, own, accepted.text)}
+      <Box display="flex" flexWrap="wrap" gap="8px" marginTop="8px">
+        <Button
+          minHeight={{ base: '56px', md: '44px' }}
+          onClick={() =>
+            onChange({ ...typed, width: { text: accepted.text, unit: accepted.unit, by: 'chosen' } })
+          }
+        >
+          Work the rates out for {accepted.text}
+        </Button>
+        <Button
+          minHeight={{ base: '56px', md: '44px' }}
+          onClick={() => onChange({ ...typed, answers: [...typed.answers, id] })}
+        >
+          Keep passing {own} apart
+        </Button>
+      </Box>
+    </Box>
+  );
+}

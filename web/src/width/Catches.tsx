@@ -1,0 +1,157 @@
+import { Box, Button, chakra } from '@chakra-ui/react';
+import {
+  attempt,
+  MOST_ROWS,
+  readNumber,
+  showExact,
+  showQuantity,
+  UNITS,
+  type WidthReading,
+  type WidthTestTyped,
+} from '@steady-scatter/core';
+import { Plus } from 'lucide-react';
+import { useState } from 'react';
+import type { DocFormProps } from '../kept/DocPage.tsx';
+import { FieldErrors } from '../ui/FieldErrors.tsx';
+import { fieldBox } from '../ui/fieldBox.ts';
+import { Section } from '../ui/Section.tsx';
+import { CsvActs } from './CsvActs.tsx';
+import { Tubes } from './Tubes.tsx';
+
+const Catch = chakra('input', {
+  base: {
+    ...fieldBox,
+    width: '100%',
+    minWidth: 0,
+    minHeight: { base: '52px', md: '40px' },
+    paddingX: '4px',
+    textAlign: 'center',
+    fontSize: { base: '19px', md: '16px' },
+    fontVariantNumeric: 'tabular-nums',
+  },
+});
+
+const RowTab = chakra('button', {
+  base: {
+    minHeight: '44px',
+    paddingX: '12px',
+    borderRadius: '8px',
+    cursor: 'pointer',
+    '&[aria-pressed=true]': { bg: 'soft', fontWeight: 'bold' },
+  },
+});
+
+const KIND_UNIT = { mass: '', count: 'granules', height: 'mm' };
+
+/** What each tray caught: typed down the row, Enter goes to the next, or dragged in the drawing; a row for each repeat. */
+export function Catches({
+  typed,
+  errorAt,
+  onChange,
+  reading,
+}: DocFormProps<WidthTestTyped> & { reading: WidthReading }) {
+  const [wanted, setOpen] = useState(0);
+  const open = Math.min(wanted, Math.max(0, typed.rows.length - 1));
+  const positions = reading.trays.positionsM;
+  const row = typed.rows[open] ?? [];
+  const unit = typed.kind === 'mass' ? UNITS[typed.unit].symbol : KIND_UNIT[typed.kind];
+  const set = (at: number, text: string) => {
+    const whole = positions.map((_, index) => (index === at ? text : (row[index] ?? '')));
+    onChange({ ...typed, rows: typed.rows.length === 0 ? [whole] : typed.rows.with(open, whole) });
+  };
+  const place = (xM: number) => {
+    const { number } = showQuantity(Math.abs(xM), typed.layout.unit, 3);
+    const text = xM === 0 ? '0' : `${xM < 0 ? '−' : ''}${number.replace(/\.?0+$/, '')}`;
+    return text;
+  };
+  const levels = positions.map((_, at) => attempt(() => readNumber(row[at] ?? '', 'row')).value);
+  return (
+    <Section heading={`What each tray caught${unit ? `, ${unit}` : ''}`}>
+      <Tubes
+        positionsM={positions}
+        levels={levels}
+        trays={reading.trays.trays}
+        labelOf={(xM) => `${place(xM)} ${UNITS[typed.layout.unit].symbol}`}
+        onLevel={set}
+      />
+      <Box display="flex" flexWrap="wrap" gap="4px" marginY="6px" alignItems="center" data-noprint>
+        {typed.rows.length > 1 &&
+          typed.rows.map((_, at) => (
+            <RowTab
+              // oxlint-disable-next-line react/no-array-index-key -- a row is known by its place
+              key={at}
+              type="button"
+              aria-pressed={at === open}
+              onClick={() => setOpen(at)}
+            >
+              row {at + 1}
+            </RowTab>
+          ))}
+        <Button
+          variant="ghost"
+          minHeight="44px"
+          disabled={typed.rows.length >= MOST_ROWS}
+          onClick={() => {
+            onChange({ ...typed, rows: [...typed.rows, positions.map(() => '')] });
+            setOpen(typed.rows.length);
+          }}
+        >
+          <Plus size={18} /> Another row of trays
+        </Button>
+        <CsvActs typed={typed} onChange={onChange} />
+      </Box>
+      <Box
+        display="grid"
+        gap="6px"
+        gridTemplateColumns={{ base: 'repeat(auto-fill, minmax(76px, 1fr))', md: `repeat(auto-fill, minmax(58px, 1fr))` }}
+      >
+        {positions.map((xM, at) => {
+          const error = errorAt(`rows.${open}.${at}`);
+          return (
+            <chakra.label key={xM} display="block" textAlign="center" fontSize="14px" color="ink.soft">
+              {place(xM)}
+              <Catch
+                aria-label={`Tray ${at + 1} at ${place(xM)} ${UNITS[typed.layout.unit].symbol}${typed.rows.length > 1 ? `, row ${open + 1}` : ''}`}
+                value={row[at] ?? ''}
+                data-flow
+                autoComplete="off"
+                inputMode="decimal"
+                aria-invalid={error !== undefined}
+                onChange={(event) => set(at, event.target.value)}
+              />
+            </chakra.label>
+          );
+        })}
+      </Box>
+      {positions.map((_, at) => {
+        const error = errorAt(`rows.${open}.${at}`);
+        return error ? <FieldErrors key={`${at}${error.code}`} error={error} typed={row[at] ?? ''} /> : null;
+      })}
+      {reading.trays.doubts.map(({ id, text }) => (
+        <Box key={id} role="alert" borderWidth="2px" borderColor="warn" borderRadius="8px" padding="12px" marginTop="10px">
+          <b>▲ Is this right?</b> {text}
+          <Box marginTop="8px">
+            <Button minHeight="44px" onClick={() => onChange({ ...typed, answers: [...typed.answers, id] })}>
+              It is right
+            </Button>
+          </Box>
+        </Box>
+      ))}
+      <Scatter reading={reading} />
+    </Section>
+  ); // prettier-ignore
+}
+
+/** How much the rows differ, and which trays were put in. */
+function Scatter({ reading: { trays } }: { reading: WidthReading }) {
+  const filled = trays.trays.filter(({ isFilled }) => isFilled).length;
+  const scatters = trays.trays.flatMap(({ scatter }) => (scatter === null ? [] : [scatter]));
+  const typical = scatters.toSorted((a, b) => a - b)[Math.floor(scatters.length / 2)];
+  return (
+    <Box fontSize="15px" color="ink.soft" marginTop="6px">
+      {filled > 0 && `${filled} missing, put in straight between their neighbours (dashed). `}
+      {typical !== undefined &&
+        `${trays.rows.length} rows, averaged; a tray differs by ${showExact(typical * 100, 2)} % from row to row.`}
+    </Box>
+  );
+}

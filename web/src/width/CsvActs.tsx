@@ -1,0 +1,55 @@
+import { Button, chakra } from '@chakra-ui/react';
+import { readTraysTable, traysTable, type WidthTestTyped } from '@steady-scatter/core';
+import { Download, Upload } from 'lucide-react';
+import { useRef } from 'react';
+import { loadPart } from '../api/lazyCall.ts';
+import { useNotices } from '../ui/notices.tsx';
+import { saveFile } from '../ui/saveFile.ts';
+
+const MOST_BYTES = 1_000_000;
+const papa = async () => (await loadPart(() => import('papaparse'))).default;
+
+/** The trays as a CSV file, out and in. */
+export function CsvActs({ typed, onChange }: { typed: WidthTestTyped; onChange(typed: WidthTestTyped): void }) {
+  const input = useRef<HTMLInputElement>(null);
+  const notices = useNotices();
+  async function save() {
+    const text = (await papa()).unparse(traysTable(typed), { escapeFormulae: true, newline: '\r\n' });
+    saveFile(`${typed.name.trim() || 'trays'}.csv`, 'text/csv;charset=utf-8', '\ufeff', text);
+  }
+  async function take(file: File) {
+    try {
+      if (file.size > MOST_BYTES) throw new Error('The file has more than 1 MB, which is more than trays ever take.');
+      const { data } = (await papa()).parse<string[]>((await file.text()).replace(/^\ufeff/, ''), { skipEmptyLines: true });
+      const rows = data.map((cells) => cells.map((cell) => cell.replace(/^'(?=[=+\-@])/, '')));
+      const before = typed;
+      onChange({ ...typed, ...readTraysTable(rows, typed) });
+      notices.undoable(`Took the trays of ${file.name}.`, () => onChange(before));
+    } catch (error) {
+      notices.tell(error instanceof Error ? error.message : String(error));
+    }
+  }
+  return (
+    <>
+      <Button variant="ghost" minHeight="44px" onClick={() => void save()}>
+        <Download size={18} /> Trays as CSV
+      </Button>
+      <chakra.input
+        ref={input}
+        type="file"
+        accept=".csv,.txt"
+        aria-label="Trays from a CSV file"
+        srOnly
+        tabIndex={-1}
+        onChange={(event) => {
+          const file = event.target.files?.[0];
+          event.target.value = '';
+          if (file) void take(file);
+        }}
+      />
+      <Button variant="ghost" minHeight="44px" onClick={() => input.current?.click()}>
+        <Upload size={18} /> Trays from a file
+      </Button>
+    </>
+  );
+} // prettier-ignore

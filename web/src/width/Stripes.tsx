@@ -1,0 +1,106 @@
+import { Box } from '@chakra-ui/react';
+import { depositAt, type OnGround, type Pattern, type WidthTestTyped } from '@steady-scatter/core';
+
+const [WIDE, HIGH] = [1000, 300];
+const PASSES = 4;
+const COLUMNS = 150;
+const GROUND_TOP = 214;
+
+interface Props {
+  pattern: Pattern;
+  ground: OnGround;
+  spacingM: number;
+  mode: WidthTestTyped['mode'];
+  limit: number;
+  /** "5.15 m" */
+  spacing: string;
+}
+
+/** Deposit of all passes at a place, from the one period that is known. */
+const onGround = ({ overlay: { xM, y } }: OnGround, x: number): number => {
+  const period = xM.at(-1)!;
+  const folded = ((x % period) + period) % period;
+  const after = xM.findIndex((edge) => edge >= folded);
+  if (after <= 0) return y[0]!;
+  const share = (folded - xM[after - 1]!) / (xM[after]! - xM[after - 1]!);
+  return y[after - 1]! + share * (y[after]! - y[after - 1]!);
+};
+
+/** Four passes from behind: each one's pattern, what they add up to with its mean and limits, and the stripes it leaves. */
+export function Stripes({ pattern, ground, spacingM, mode, limit, spacing }: Props) {
+  const { mean } = ground.overlay;
+  const from = -spacingM / 2;
+  const span = PASSES * spacingM;
+  const at = (xM: number) => ((xM - from) / span) * WIDE;
+  const most = Math.max(2 * mean, ...ground.overlay.y);
+  const up = (value: number) => 190 - (150 * value) / most;
+  const xs = Array.from({ length: COLUMNS + 1 }, (_, index) => from + (span * index) / COLUMNS);
+  const path = (of: (x: number) => number) => xs.map((x, index) => `${index === 0 ? 'M' : 'L'}${at(x).toFixed(1)} ${up(of(x)).toFixed(1)}`).join(''); // prettier-ignore
+  const single = (pass: number) => (x: number) => {
+    const turned = mode === 'back-and-forth' && Math.abs(pass) % 2 === 1;
+    return depositAt(pattern, (turned ? -1 : 1) * (x - pass * spacingM));
+  };
+  return (
+    <Box color="ink" marginTop="14px">
+      <svg
+        viewBox={`0 0 ${WIDE} ${HIGH}`}
+        width="100%"
+        role="img"
+        aria-label={`Four passes ${spacing} apart: what each puts down, their sum, and the stripes on the ground`}
+      >
+        <Box asChild fill="tape" opacity="0.45">
+          <rect
+            x="0"
+            y={up(mean * (1 + limit))}
+            width={WIDE}
+            height={up(mean * (1 - limit)) - up(mean * (1 + limit))}
+          />
+        </Box>
+        <Box asChild stroke="ink.soft" strokeWidth="1.5" fill="none" strokeDasharray="4 4">
+          <g>
+            {Array.from({ length: PASSES + 2 }, (_, index) => (
+              <path key={index} d={path(single(index - 1))} />
+            ))}
+          </g>
+        </Box>
+        <Box asChild stroke="act" strokeWidth="4" fill="none">
+          <path d={path((x) => onGround(ground, x))} />
+        </Box>
+        <Box asChild stroke="ink" strokeWidth="2">
+          <path d={`M0 190H${WIDE}`} />
+        </Box>
+        {Array.from({ length: PASSES }, (_, pass) => (
+          <g key={pass}>
+            <Box asChild stroke="ink" strokeWidth="2">
+              <path d={`M${at(pass * spacingM)} 22V190`} strokeDasharray="1 6" />
+            </Box>
+            <Box asChild fill="ink" fontSize={{ base: '30px', md: '19px' }}>
+              <text x={at(pass * spacingM)} y="18" textAnchor="middle">
+                {mode === 'back-and-forth' && pass % 2 === 1 ? '↓' : '↑'} pass {pass + 1}
+              </text>
+            </Box>
+          </g>
+        ))}
+        <Box asChild fill="act">
+          <g>
+            {xs.slice(0, -1).map((x, index) => (
+              <rect
+                key={x}
+                x={(WIDE * index) / COLUMNS}
+                y={GROUND_TOP}
+                width={WIDE / COLUMNS + 0.6}
+                height="56"
+                opacity={Math.min(1, 0.5 * (mean > 0 ? onGround(ground, x + span / COLUMNS / 2) / mean : 0)) ** 1.5}
+              />
+            ))}
+          </g>
+        </Box>
+        <Box asChild fill="ink" fontSize={{ base: '30px', md: '19px' }}>
+          <text x={WIDE / 2} y={HIGH - 8} textAnchor="middle">
+            what it would look like from above: darker is more
+          </text>
+        </Box>
+      </svg>
+    </Box>
+  ); // prettier-ignore
+}

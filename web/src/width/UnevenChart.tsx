@@ -1,0 +1,139 @@
+import { Box } from '@chakra-ui/react';
+import { fromSi, UNITS, type LengthUnit, type WidthReading } from '@steady-scatter/core';
+import { Chart, LinearScale, LineElement, PointElement, type ChartData, type ChartOptions, type Plugin } from 'chart.js'; // prettier-ignore
+import { useEffect, useMemo, useRef } from 'react';
+import { Scatter } from 'react-chartjs-2';
+import { FIGURES, useInk, type Ink } from '../ui/useInk.ts';
+
+Chart.register(LinearScale, PointElement, LineElement);
+
+type Points = { x: number; y: number }[];
+const MOST_POINTS = 220;
+const MOST_CV = 60;
+
+/** A curve thinned to what a screen can show. */
+function thinned(sweep: { spacingM: readonly number[]; cv: readonly number[] }, unit: LengthUnit): Points {
+  const step = Math.max(1, Math.floor(sweep.spacingM.length / MOST_POINTS));
+  return sweep.spacingM.flatMap((spacing, at) =>
+    at % step === 0 ? [{ x: fromSi(spacing, unit), y: Math.min(MOST_CV, 100 * sweep.cv[at]!) }] : [],
+  );
+}
+
+interface Marks {
+  readonly limit: number;
+  readonly looked: number | null;
+  readonly recommended: number | null;
+}
+
+/** The limit across, the recommended spacing and the one looked at, drawn over whatever the chart shows. */
+const marksOver = (marks: { current: Marks }, ink: Ink): Plugin<'scatter'> => ({
+  id: 'marks-over',
+  afterDatasetsDraw({ ctx, chartArea: { left, right, top, bottom }, scales }) {
+    const [x, y] = [scales['x'], scales['y']];
+    if (!x || !y) return;
+    const { limit, looked, recommended } = marks.current;
+    ctx.save();
+    ctx.font = `14px ${FIGURES}`;
+    ctx.lineWidth = 2;
+    ctx.strokeStyle = ink.warn;
+    ctx.fillStyle = ink.warn;
+    ctx.setLineDash([6, 4]);
+    const py = y.getPixelForValue(limit);
+    ctx.beginPath();
+    ctx.moveTo(left, py);
+    ctx.lineTo(right, py);
+    ctx.stroke();
+    ctx.textAlign = 'left';
+    ctx.fillText(`the most you bear, ${limit} %`, left + 6, py - 6);
+    ctx.setLineDash([]);
+    const line = (value: number, colour: string, width: number, words: string, above: boolean) => {
+      const px = x.getPixelForValue(value);
+      ctx.strokeStyle = colour;
+      ctx.fillStyle = colour;
+      ctx.lineWidth = width;
+      ctx.beginPath();
+      ctx.moveTo(px, top);
+      ctx.lineTo(px, bottom);
+      ctx.stroke();
+      const isRight = px > (left + right) / 2;
+      ctx.textAlign = isRight ? 'right' : 'left';
+      ctx.fillText(words, px + (isRight ? -6 : 6), above ? top + 14 : top + 32);
+    };
+    if (recommended !== null) line(recommended, ink.act, 4, 'recommended', true);
+    if (looked !== null && looked !== recommended) line(looked, ink.ink, 2, 'looked at', false);
+    ctx.restore();
+  },
+});
+
+function optionsOf(unit: LengthUnit, ink: Ink): ChartOptions<'scatter'> {
+  const font = { family: FIGURES, size: 14 };
+  const axis = (text: string) => ({
+    title: { display: true, text, color: ink.ink, font },
+    ticks: { color: ink.ink, font },
+    grid: { color: ink.line },
+  });
+  return {
+    animation: false,
+    maintainAspectRatio: false,
+    events: [],
+    scales: {
+      x: axis(`pass spacing, ${UNITS[unit].symbol}`),
+      y: { ...axis('CV, %'), min: 0, suggestedMax: 40 },
+    },
+    plugins: { legend: { display: false }, tooltip: { enabled: false } },
+  };
+}
+
+interface Props {
+  reading: WidthReading;
+  unit: LengthUnit;
+  /** The spacing that is looked at, m. */
+  lookedM: number | null;
+}
+
+/** How uneven passes are at each spacing, in both modes, with the limit and where one looks. */
+export default function UnevenChart({ reading, unit, lookedM }: Props) {
+  const ink = useInk();
+  const { sweeps, limit, recommendedM } = reading;
+  const data = useMemo((): ChartData<'scatter', Points> | null => {
+    if (!sweeps) return null;
+    const line = { showLine: true, pointRadius: 0, borderWidth: 2.5 };
+    return {
+      datasets: [
+        { ...line, data: thinned(sweeps['back-and-forth'], unit), borderColor: ink.ink },
+        { ...line, data: thinned(sweeps['one-way'], unit), borderColor: ink.water, borderDash: [8, 5] },
+      ],
+    };
+  }, [sweeps, unit, ink]);
+  const options = useMemo(() => optionsOf(unit, ink), [unit, ink]);
+  const marks = useRef<Marks>({ limit: 15, looked: null, recommended: null });
+  const plugin = useMemo(() => marksOver(marks, ink), [ink]);
+  const chart = useRef<Chart<'scatter', Points>>(null);
+  useEffect(() => {
+    marks.current = {
+      limit: Math.round(1000 * limit) / 10,
+      looked: lookedM === null ? null : fromSi(lookedM, unit),
+      recommended: recommendedM === null ? null : fromSi(recommendedM, unit),
+    };
+    chart.current?.draw();
+  });
+  if (!data) return null;
+  return (
+    <Box>
+      <Box height={{ base: '250px', md: '270px' }}>
+        <Scatter
+          key={ink.ink}
+          ref={chart}
+          role="img"
+          aria-label="How uneven passes are at each pass spacing, with the limit and the recommended spacing"
+          data={data}
+          options={options}
+          plugins={[plugin]}
+        />
+      </Box>
+      <Box fontSize="14px" color="ink.soft">
+        whole line back and forth, dashed all one way
+      </Box>
+    </Box>
+  );
+}

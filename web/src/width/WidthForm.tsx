@@ -1,0 +1,43 @@
+import { Box } from '@chakra-ui/react';
+import type { InputError, WidthTestTyped } from '@steady-scatter/core';
+import type { DocFormProps } from '../kept/DocPage.tsx';
+import { useRigs } from '../rigs/useRigs.ts';
+import { goOnWithEnter } from '../ui/goOnWithEnter.ts';
+import { NotesField } from '../ui/formParts.tsx';
+import { Catches } from './Catches.tsx';
+import { LayoutFields, ThrowFields } from './ThrowFields.tsx';
+import { useWidth } from './useWidth.ts';
+import { WidthAnswer } from './WidthAnswer.tsx';
+
+/** A width test: what was thrown and caught on the left, the spacing to pass at on the right. */
+export function WidthForm(props: DocFormProps<WidthTestTyped>) {
+  const { typed, errorAt, onChange } = props;
+  const on = useWidth(typed);
+  const { data: rigs = [] } = useRigs();
+  const rig = rigs.find(({ id }) => id === typed.rig)?.typed ?? null;
+  const errorIn = (field: string): InputError | undefined => errorAt(field);
+  const usesTrays = typed.way === 'trays';
+  const loose = on.reading.errors.find(({ field, code }) => field === 'rows.0.0' && code === 'trays.nothing');
+  return (
+    <Box
+      display="grid"
+      gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1.1fr) minmax(0, 1fr)' }}
+      gap={{ base: '18px', lg: '32px' }}
+      alignItems="start"
+      onKeyDown={goOnWithEnter}
+    >
+      <Box minWidth={0}>
+        <ThrowFields {...props} />
+        {usesTrays && <Catches {...props} errorAt={errorIn} reading={on.reading} />}
+        {loose && (
+          <Box role="alert" color="warn" fontWeight="semibold" marginBottom="14px">
+            ▲ {loose.message}
+          </Box>
+        )}
+        {usesTrays && <LayoutFields {...props} />}
+        <NotesField label="Notes" value={typed.notes} onChange={(notes) => onChange({ ...typed, notes })} />
+      </Box>
+      <WidthAnswer typed={typed} on={on} rig={rig} onChange={onChange} />
+    </Box>
+  );
+}

@@ -1,0 +1,30 @@
+import type { WidthTestTyped } from '@steady-scatter/core';
+import { FileText } from 'lucide-react';
+import { useState } from 'react';
+import { loadPart } from '../api/lazyCall.ts';
+import { useRigs } from '../rigs/useRigs.ts';
+import { ActButton } from '../ui/ActButton.tsx';
+import { dayText } from '../ui/dayText.ts';
+import { useNotices } from '../ui/notices.tsx';
+import { saveFile } from '../ui/saveFile.ts';
+
+/** Saves the report of a width test as a PDF of one page. */
+export function WidthReportAct({ typed, isSample }: { typed: WidthTestTyped; isSample: boolean }) {
+  const [isPending, setPending] = useState(false);
+  const notices = useNotices();
+  const { data: rigs = [] } = useRigs();
+  async function save() {
+    setPending(true);
+    try {
+      const { widthPdf } = await loadPart(() => import('./widthPdf.ts'));
+      const machine = rigs.find(({ id }) => id === typed.rig)?.typed.name ?? '';
+      const pdf = await widthPdf(typed, machine, isSample, dayText(typed.onDay));
+      saveFile(`${typed.name.trim()}.pdf`, 'application/pdf', pdf);
+    } catch {
+      notices.tell('The report could not be made. Try again when the connection is back.');
+    } finally {
+      setPending(false);
+    }
+  }
+  return <ActButton icon={FileText} label="Report" loading={isPending} onClick={() => void save()} />;
+}

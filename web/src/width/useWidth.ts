@@ -1,0 +1,53 @@
+import {
+  groundAt,
+  patternOf,
+  readTrays,
+  readWidthTest,
+  type OnGround,
+  type Pattern,
+  type WidthReading,
+  type WidthTestTyped,
+} from '@steady-scatter/core';
+import { useDeferredValue, useMemo } from 'react';
+import { useWidthTests } from './useWidthTests.ts';
+
+/** A width test as worked out: the trays at each keystroke, the sweep as soon as there is time for it. */
+export interface WidthOnScreen {
+  readonly reading: WidthReading;
+  readonly ground: OnGround | null;
+  /** The pattern of the test that this one is held against, before something was changed. */
+  readonly before: { readonly name: string; readonly pattern: Pattern } | null;
+}
+
+/** What the trays are read from: a change of anything else does not sweep again. */
+function useTrays(typed: WidthTestTyped) {
+  const { layout, tray, passes, kind, unit, scaleStep, rows, answers } = typed;
+  // The fields that count are the dependencies; what they are read with is the whole test.
+  // oxlint-disable-next-line react/exhaustive-deps
+  return useMemo(() => readTrays(typed), [layout, tray, passes, kind, unit, scaleStep, rows, answers]);
+}
+
+export function useWidth(typed: WidthTestTyped): WidthOnScreen {
+  const later = useDeferredValue(typed);
+  const trays = useTrays(later);
+  const reading = useMemo(() => readWidthTest(later, trays), [later, trays]);
+  const { data: tests } = useWidthTests();
+  const other = typed.before === '' ? undefined : tests?.find(({ id }) => id === typed.before)?.typed;
+  const before = useMemo(() => {
+    const read = other && readTrays(other).trays;
+    if (!other || !read || read.length === 0) return null;
+    return {
+      name: other.name,
+      pattern: patternOf(
+        read.map(({ xM }) => xM),
+        read.map(({ deposit }) => deposit),
+      ),
+    };
+  }, [other]);
+  const { pattern, lookedM } = reading;
+  const ground = useMemo(
+    () => (pattern && lookedM !== null && !typed.deflector ? groundAt(pattern, lookedM, typed.mode) : null),
+    [pattern, lookedM, typed.mode, typed.deflector],
+  );
+  return { reading, ground, before };
+}

@@ -1,0 +1,21 @@
+import type { WidthTest } from '@steady-scatter/contract';
+import { completeWidthTest, readWidthTest } from '@steady-scatter/core';
+import { call } from '../api/lazyCall.ts';
+import { useDocs, type DocKind } from '../kept/docs.ts';
+
+/** How far machines throw, and how far apart to pass. */
+export const WIDTH_TESTS: DocKind<WidthTest['typed']> = {
+  root: 'width-tests',
+  one: 'width test',
+  home: { path: '/bench/width', label: 'the widths' },
+  errorsOf: (typed) => readWidthTest(typed).errors,
+  complete: completeWidthTest,
+  list: (signal) => call('listWidthTests', { signal }),
+  read: (id, signal) => call('readWidthTest', { params: { id }, signal }),
+  write: (id, body) => call('writeWidthTest', { params: { id }, body }),
+  remove: (id) => call('deleteWidthTest', { params: { id } }),
+  restore: (id) => call('restoreWidthTest', { params: { id } }),
+};
+
+/** All width tests of the crew. */
+export const useWidthTests = () => useDocs(WIDTH_TESTS);

@@ -1,0 +1,112 @@
+import {
+  groundAt,
+  groundRemarks,
+  meanLine,
+  MODES,
+  readWidthTest,
+  recommendationText,
+  showExact,
+  showQuantity,
+  UNITS,
+  WAYS,
+  workingText,
+  type WidthTestTyped,
+} from '@steady-scatter/core';
+import type { Content, TableCell } from 'pdfmake/interfaces';
+import { pdfOf } from '../print/pdf.ts';
+
+const [WIDE, HIGH] = [500, 150];
+
+/** Catches as bars, left to right. */
+function barsSvg(levels: readonly number[]): string {
+  const most = Math.max(...levels, 1e-9);
+  const step = WIDE / levels.length;
+  const bars = levels.map((level, at) => `<rect x="${(at * step + 2).toFixed(1)}" y="${(HIGH - (HIGH * level) / most).toFixed(1)}" width="${(step - 4).toFixed(1)}" height="${((HIGH * level) / most).toFixed(1)}" fill="#0d5c4d"/>`); // prettier-ignore
+  return `<svg xmlns="http://www.w3.org/2000/svg" width="${WIDE}" height="${HIGH + 2}">${bars.join('')}<path d="M0 ${HIGH}H${WIDE}" stroke="#14201c"/></svg>`;
+}
+
+/** A curve of CV against spacing with the limit. */
+function sweepSvg(sweep: { spacingM: readonly number[]; cv: readonly number[] }, limit: number): string {
+  const most = 0.4;
+  const last = sweep.spacingM.length - 1;
+  const points = sweep.cv.flatMap((cv, at) => (at % 8 === 0 ? [`${((WIDE * at) / last).toFixed(1)},${(HIGH - (HIGH * Math.min(cv, most)) / most).toFixed(1)}`] : [])); // prettier-ignore
+  const y = HIGH - (HIGH * limit) / most;
+  return `<svg xmlns="http://www.w3.org/2000/svg" width="${WIDE}" height="${HIGH + 2}"><path d="M0 ${y}H${WIDE}" stroke="#a33a0a" stroke-dasharray="5 4"/><polyline points="${points.join(' ')}" fill="none" stroke="#14201c" stroke-width="1.5"/><path d="M0 ${HIGH}H${WIDE}M0 0V${HIGH}" stroke="#14201c"/></svg>`;
+}
+
+/**
+ * A width test on one page: what was caught, how even passes are, the spacing and what comes of it.
+ *
+ * @param machine its name
+ * @param isSample it is part of the demo, and says so
+ */
+export function widthPdf(
+  typed: WidthTestTyped,
+  machine: string,
+  isSample: boolean,
+  day: string,
+): Promise<Blob> {
+  const reading = readWidthTest(typed);
+  const { trays, pattern, sweeps, lookedM, recommendedM, throwM, limit } = reading;
+  const unit = typed.layout.unit;
+  const length = (m: number | null) => {
+    if (m === null) return '—';
+    const { number, unit: symbol } = showQuantity(m, unit, 3);
+    return `${number} ${symbol}`;
+  };
+  const ground = pattern && lookedM !== null && !typed.deflector ? groundAt(pattern, lookedM, typed.mode) : null; // prettier-ignore
+  const mean = lookedM === null ? null : meanLine(reading, lookedM, typed);
+  const facts = [
+    machine,
+    typed.product,
+    typed.setting && `setting ${typed.setting}`,
+    WAYS[typed.way],
+    typed.deflector && 'deflector down',
+    throwM !== null && `throw ${length(throwM)}`,
+  ].filter(Boolean);
+  const rows: TableCell[][] = trays.trays.map(({ xM, isFilled }, at) => [
+    showExact(xM / UNITS[unit].toSi, 4).replace('−', '-'),
+    typed.rows.map((row) => row[at] || (isFilled ? 'put in' : '—')).join(', '),
+  ]);
+  const half = Math.ceil(rows.length / 2);
+  const table = (part: TableCell[][]): Content => ({
+    table: {
+      widths: [50, '*'],
+      body: [
+        [
+          { text: UNITS[unit].symbol, bold: true },
+          { text: 'caught', bold: true },
+        ],
+        ...part,
+      ],
+    },
+    layout: 'lightHorizontalLines',
+    fontSize: 9,
+  });
+  const head = `${typed.name.trim() || 'Width test'}, ${day}${isSample ? ', sample' : ''}`;
+  return pdfOf({
+    pageSize: 'A4',
+    pageMargins: [42, 40, 42, 32],
+    info: { title: head },
+    content: [
+      { text: head, fontSize: 17, bold: true },
+      { text: facts.join(', '), margin: [0, 2, 0, 8] },
+      { text: typed.accepted ? `Pass ${typed.accepted.text} apart${typed.accepted.by ? `, ${typed.accepted.by}` : ''}` : `Recommended: ${length(recommendedM)}`, fontSize: 20, bold: true }, // prettier-ignore
+      { text: recommendationText(reading, typed), margin: [0, 2, 0, 10] },
+      ...(trays.trays.length > 0
+        ? [{ text: 'What each tray got, left to right', bold: true }, { svg: barsSvg(trays.trays.map(({ deposit }) => deposit)), width: 510, margin: [0, 4, 0, 8] as [number, number, number, number] }] // prettier-ignore
+        : []),
+      ...(sweeps
+        ? [{ text: `CV against pass spacing, ${MODES[typed.mode]}, from ${length(sweeps[typed.mode].spacingM[0] ?? null)} to ${length(throwM)}; dashed the limit of ${showExact(100 * limit, 3)} %`, bold: true }, { svg: sweepSvg(sweeps[typed.mode], limit), width: 510, margin: [0, 4, 0, 8] as [number, number, number, number] }] // prettier-ignore
+        : []),
+      ...(ground
+        ? [{ text: `At ${length(lookedM)}`, bold: true }, ...groundRemarks(reading, ground, typed)]
+        : []),
+      ...(mean
+        ? [{ text: workingText(mean), margin: [0, 4, 0, 8] as [number, number, number, number] }]
+        : []),
+      ...(rows.length > 0 ? [{ columns: [table(rows.slice(0, half)), table(rows.slice(half))], columnGap: 24 }] : []), // prettier-ignore
+      { text: typed.notes, margin: [0, 8, 0, 0] },
+    ],
+  });
+}
