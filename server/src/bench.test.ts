@@ -2,13 +2,14 @@ import {
   blankCalibration,
   blankRig,
   blankRun,
+  blankWidthTest,
   keepEarlier,
   type CalibrationTyped,
 } from '@steady-scatter/core';
 import request from 'supertest';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, expect, it } from 'vitest';
-import { CalibrationRow, RigRow } from './models/index.ts';
+import { CalibrationRow, RigRow, WidthTestRow } from './models/index.ts';
 import { openHarness, type Harness } from './testing/harness.ts';
 
 let harness: Harness;
@@ -93,3 +94,14 @@ it('reads a machine and a calibration that an earlier version kept', async () =>
   expect((await read(`/api/rigs/${rigId}`)).body.typed.second).toMatchObject({ style: 'own', own: '3' });
   expect((await read(`/api/calibrations/${id}`)).body.typed).toMatchObject({ runs: [{ earlier: [] }], signOff: { setting: '11', state: '' } }); // prettier-ignore
 });
+
+it('keeps a width test with the spacing that came of it; wrong trays are refused at their field', async () => {
+  const row = '0 .3 .9 1.8 2.7 3.3 3.6 3.8 3.9 3.7 3.4 3.0 2.3 1.5 .7 .2 0'.split(' ');
+  const test = { ...blankWidthTest('metric'), name: 'Trays', rows: [row] };
+  const id = v7();
+  const write = (body: object) => request(harness.app).put(`/api/width-tests/${id}`).send({ version: 0, typed: body });
+  expect((await write({ ...test, rows: [row.with(2, '-1')] }).expect(400)).body.errors[0]).toMatchObject({ path: ['typed', 'rows', 0, 2], code: 'count.unreadable' }); // prettier-ignore
+  expect((await write(test).expect(200)).body.typed).toEqual(test);
+  const si = JSON.parse((await WidthTestRow.findByPk(id))?.si ?? '') as { recommendedM: number };
+  expect(si.recommendedM).toBeCloseTo(5.175, 3);
+}); // prettier-ignore

@@ -63,7 +63,7 @@ export function boundsOf(points: readonly Point[]): Bounds | null {
   return { minX: least(xs), minY: least(ys), maxX: most(xs), maxY: most(ys) };
 }
 
-/** Corners of a full turn: a line through two chords of it is off by less than 1e-5 of its area. */
+/** Corners of a full turn: where curves are clipped, areas stay within 1e-4. */
 const ROUND = 80;
 
 /**

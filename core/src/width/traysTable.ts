@@ -15,7 +15,7 @@ export function traysTable(typed: WidthTestTyped): string[][] {
   const place = (xM: number) => `${xM < 0 ? '-' : ''}${showExact(Math.abs(xM) / UNITS[unit].toSi, 6).replace(/\s/g, '')}`; // prettier-ignore
   return [
     [`Place, ${UNITS[unit].symbol}`, ...typed.rows.map((_, at) => `Row ${at + 1}`)],
-    ...positions.map((xM, at) => [place(xM), ...typed.rows.map((row) => row[at] ?? '')]),
+    ...positions.map((xM, at) => [place(xM)].concat(typed.rows.map((row) => row[at] ?? ''))),
   ];
 }
 

@@ -123,10 +123,9 @@ export function Catches({
           );
         })}
       </Box>
-      {positions.map((_, at) => {
-        const error = errorAt(`rows.${open}.${at}`);
-        return error ? <FieldErrors key={`${at}${error.code}`} error={error} typed={row[at] ?? ''} /> : null;
-      })}
+      {positions.map((xM, at) => (
+        <FieldErrors key={xM} error={errorAt(`rows.${open}.${at}`)} typed={row[at] ?? ''} />
+      ))}
       {reading.trays.doubts.map(({ id, text }) => (
         <Box key={id} role="alert" borderWidth="2px" borderColor="warn" borderRadius="8px" padding="12px" marginTop="10px">
           <b>▲ Is this right?</b> {text}

@@ -25,13 +25,29 @@ interface Marks {
   readonly recommended: number | null;
 }
 
+/** What the chart draws over its curves: it changes with each frame of a drag, without the curves being drawn anew. */
+interface MarksHolder {
+  get(): Marks;
+  set(marks: Marks): void;
+}
+
+function holdMarks(): MarksHolder {
+  let held: Marks = { limit: 15, looked: null, recommended: null };
+  return {
+    get: () => held,
+    set(marks) {
+      held = marks;
+    },
+  };
+}
+
 /** The limit across, the recommended spacing and the one looked at, drawn over whatever the chart shows. */
-const marksOver = (marks: { current: Marks }, ink: Ink): Plugin<'scatter'> => ({
+const marksOver = (marks: MarksHolder, ink: Ink): Plugin<'scatter'> => ({
   id: 'marks-over',
   afterDatasetsDraw({ ctx, chartArea: { left, right, top, bottom }, scales }) {
     const [x, y] = [scales['x'], scales['y']];
     if (!x || !y) return;
-    const { limit, looked, recommended } = marks.current;
+    const { limit, looked, recommended } = marks.get();
     ctx.save();
     ctx.font = `14px ${FIGURES}`;
     ctx.lineWidth = 2;
@@ -106,15 +122,15 @@ export default function UnevenChart({ reading, unit, lookedM }: Props) {
     };
   }, [sweeps, unit, ink]);
   const options = useMemo(() => optionsOf(unit, ink), [unit, ink]);
-  const marks = useRef<Marks>({ limit: 15, looked: null, recommended: null });
-  const plugin = useMemo(() => marksOver(marks, ink), [ink]);
+  const marks = useMemo(() => holdMarks(), []);
+  const plugin = useMemo(() => marksOver(marks, ink), [marks, ink]);
   const chart = useRef<Chart<'scatter', Points>>(null);
   useEffect(() => {
-    marks.current = {
+    marks.set({
       limit: Math.round(1000 * limit) / 10,
       looked: lookedM === null ? null : fromSi(lookedM, unit),
       recommended: recommendedM === null ? null : fromSi(recommendedM, unit),
-    };
+    });
     chart.current?.draw();
   });
   if (!data) return null;

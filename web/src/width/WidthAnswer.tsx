@@ -1,5 +1,6 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
 import {
+  attempt,
   faultsOf,
   faultTexts,
   fromSi,
@@ -10,6 +11,7 @@ import {
   meanLine,
   MISSING,
   overlay,
+  readPositive,
   recommendationText,
   showExact,
   showQuantity,
@@ -89,7 +91,9 @@ function Look({ typed, on, onChange }: Omit<Props, 'rig'>) {
   if (lookedM === null || throwM === null) return null;
   const unit = typed.layout.unit;
   const least = fromSi(Math.min(2 * (trays.spacingM ?? throwM / 10), throwM / 2), unit);
-  const value = fromSi(lookedM, unit);
+  // What is typed at once, not what was worked out from it: the slider must not jump back under the finger.
+  const typedNow = attempt(() => readPositive(typed.looked.text, { kind: 'length', bareUnit: unit, field: 'looked' }, 'The pass spacing').si).value; // prettier-ignore
+  const value = fromSi(typedNow ?? lookedM, unit);
   const set = (text: string) => onChange({ ...typed, looked: { text, unit } });
   return (
     <Box marginTop="12px" data-noprint>
