@@ -72,21 +72,6 @@ async function collide(page) {
   await page.waitForTimeout(500);
 }
 
-/** @param {import('@playwright/test').Page} page */
-async function openProduct(page) {
-  await page.goto('/shelf');
-  await page.getByRole('link', { name: 'Lake feed 24-0-8' }).click();
-  await page.getByLabel('In one package').waitFor();
-}
-
-/** @param {import('@playwright/test').Page} page */
-async function openSettings(page) {
-  await openJob('Spring feed, lake front')(page);
-  await page.getByRole('button', { name: 'Settings' }).click();
-  await page.getByRole('dialog').waitFor();
-  await page.waitForTimeout(500);
-}
-
 /**
  * @param {string} list
  * @param {string} name
@@ -104,20 +89,52 @@ async function findMix(page) {
   await page.getByText('The cheapest mix').waitFor();
 }
 
-/** @param {import('@playwright/test').Page} page */
-async function importMessy(page) {
-  await page.goto('/shelf/import');
-  const rows = [
-    'Name;N-P-K;Bag size;Price',
-    'Harbour feed;24-0-8;20 kg;31,80',
-    'Bad sum;60-30-20;20 kg;10,00',
-  ];
-  const buffer = Buffer.from(
-    [...rows, '=SUM(A1);5-5-5;1 kg;1', 'Lake feed 24-0-8;24-0-8;40 lb;31,80'].join('\n'),
-  );
-  await page.getByLabel('File to import').setInputFiles({ name: 'shed.csv', mimeType: 'text/csv', buffer });
-  await page.getByText('can be taken').first().waitFor();
+const TRUCK = 'Yard truck, rock salt';
+
+/**
+ * A round of the yard truck on its way, as far as the catch or to what it came to.
+ * @param {import('@playwright/test').Page} page
+ */
+async function startRound(page) {
+  await openBench(TRUCK)(page);
+  await page.getByRole('button', { name: /^(Start round|Go on)/ }).click();
+  await page.getByRole('button', { name: /^Begin round/ }).click();
+  await page.getByRole('button', { name: 'All of it is right' }).click();
+  for (let step = 0; step < 4; step += 1) await page.getByRole('button', { name: /^Next: / }).click();
+  await page.getByRole('button', { name: /as you open/ }).waitFor();
 }
+
+/** @param {import('@playwright/test').Page} page */
+async function finishRound(page) {
+  await openBench(TRUCK)(page);
+  await page.getByRole('button', { name: /^(Start round|Go on)/ }).click();
+  await page.getByLabel('Time of the catch').fill('20.0');
+  await page.getByLabel('Bucket and product').fill('16.9');
+  await page.getByRole('button', { name: 'Finish this run' }).click();
+  await page.getByRole('region', { name: 'What it came to' }).waitFor();
+}
+
+/** @param {import('@playwright/test').Page} page */
+async function chooseTest(page) {
+  await openBench('Red spreader, lake feed')(page);
+  await page.getByRole('button', { name: /^Start round/ }).click();
+  await page.getByRole('region', { name: 'Plan' }).waitFor();
+}
+
+/** @param {import('@playwright/test').Page} page */
+async function openCards(page) {
+  await page.goto('/bench/cards');
+  await page.getByLabel(/^Red spreader, autumn feed/).uncheck();
+  await page.getByLabel(/^Red spreader, lake feed/).check();
+  await page.getByLabel(/^Two-row distributor/).check();
+}
+
+/** @param {string} name */
+const openWidth = (name) => async (/** @type {import('@playwright/test').Page} */ page) => {
+  await page.goto('/bench/width');
+  await page.getByRole('link', { name, exact: true }).click();
+  await page.getByText('The widest even spacing lies').waitFor();
+};
 
 /** @type {View[]} */
 const VIEWS = [
@@ -127,17 +144,18 @@ const VIEWS = [
   { name: 'site', size: DESK, open: openArea('Lake front', 'Bandstand lawn') },
   { name: 'site-phone', size: PHONE, open: openArea('Lake front', 'Bandstand lawn') },
   { name: 'bench', size: DESK, open: openBench('Red spreader, lake feed') },
-  { name: 'bench-phone', size: PHONE, open: openBench('Green drop spreader, pitch feed') },
+  { name: 'choose-test', size: DESK, open: chooseTest },
+  { name: 'round-phone-night', size: PHONE, scheme: 'dark', open: startRound },
+  { name: 'round-result', size: DESK, open: finishRound },
+  { name: 'cards', size: DESK, open: openCards },
+  { name: 'width', size: DESK, open: openWidth('Red spreader, trays in April') },
+  { name: 'width-phone', size: PHONE, open: openWidth('Red spreader, trays in April') },
   { name: 'machine', size: DESK, open: openFirst('/bench/rigs', 'Red push spreader') },
   { name: 'jobs', size: DESK, open: (page) => page.goto('/jobs') },
   { name: 'shelf', size: DESK, open: (page) => page.goto('/shelf') },
-  { name: 'product', size: DESK, open: openProduct },
   { name: 'compare-labels', size: DESK, open: (page) => page.goto('/shelf/compare') },
-  { name: 'soil-test', size: DESK, open: openFirst('/shelf/soil', 'School pitch') },
   { name: 'mix-finder', size: DESK, open: findMix },
   { name: 'rules', size: DESK, open: openFirst('/shelf/rules', 'Tarn Hollow, lake side') },
-  { name: 'import', size: DESK, open: importMessy },
-  { name: 'settings-night', size: DESK, scheme: 'dark', open: openSettings },
   { name: 'changed-elsewhere', size: DESK, open: collide },
 ];
 

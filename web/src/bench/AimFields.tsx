@@ -11,6 +11,7 @@ import {
   type MassUnit,
   type StartId,
 } from '@steady-scatter/core';
+import { useState } from 'react';
 import type { DocFormProps } from '../kept/DocPage.tsx';
 import { RATE_CHOICES } from '../need/units.ts';
 import { LENGTH_CHOICES } from '../sites/units.ts';
@@ -70,6 +71,8 @@ export function AimFields(props: AimProps) {
   const { typed, errorAt, onChange, shelf, on, id } = props;
   const { target, width, units, pace } = typed;
   const take = useTaking(props);
+  // On a phone the rest is folded away until it is asked for.
+  const [isMore, setMore] = useState(false);
   const widthWords = on.rig ? rigKind(on.rig.kind).width : 'pass spacing';
   const others = shelf.calibrations.filter((other) => other.id !== id && other.typed.rig === typed.rig && typed.rig !== ''); // prettier-ignore
   const second = on.bench.second.marks;
@@ -129,19 +132,6 @@ export function AimFields(props: AimProps) {
           options={RATE_CHOICES.map((unit) => ({ id: unit, label: UNITS[unit].symbol }))}
           onChange={(unit) => onChange({ ...typed, target: { ...target, unit } })}
         />
-        <Choice
-          label="The rate"
-          value={typed.isCeiling ? 'yes' : 'no'}
-          options={LIMIT}
-          onChange={(limit) => onChange({ ...typed, isCeiling: limit === 'yes' })}
-        />
-        <LabelledField
-          label="It may be off by, %"
-          placeholder="5"
-          value={typed.tolerance}
-          error={errorAt('tolerance')}
-          onChange={(tolerance) => onChange({ ...typed, tolerance })}
-        />
         <LabelledField
           label={widthWords.charAt(0).toUpperCase() + widthWords.slice(1)}
           placeholder={widthWords === 'row spacing' ? '1.5 m, or 6600 m/ha' : '9 ft'}
@@ -149,12 +139,6 @@ export function AimFields(props: AimProps) {
           data-flow
           error={errorAt('width.text')}
           onChange={(text) => onChange({ ...typed, width: { ...width, text } })}
-        />
-        <Choice
-          label="It was"
-          value={width.by}
-          options={BY}
-          onChange={(by) => onChange({ ...typed, width: { ...width, by } })}
         />
         <LabelledField
           label="The scale reads to"
@@ -164,80 +148,112 @@ export function AimFields(props: AimProps) {
           error={errorAt('scaleStep')}
           onChange={(scaleStep) => onChange({ ...typed, scaleStep })}
         />
-        <Choice
-          label="Begin"
-          value={typed.start}
-          options={(Object.keys(STARTS) as StartId[]).map((start) => ({ id: start, label: STARTS[start] }))}
-          onChange={(start) => onChange({ ...typed, start })}
-        />
-        {typed.start === 'shape' && (
+        <Box display={{ base: isMore ? 'contents' : 'none', md: 'contents' }}>
           <Choice
-            label="Shape of"
-            value={typed.shape}
-            options={[
-              { id: '', label: 'no chart chosen' },
-              ...others.map((other) => ({ id: other.id, label: other.typed.name })),
-            ]}
-            onChange={(shape) => onChange({ ...typed, shape })}
+            label="The rate"
+            value={typed.isCeiling ? 'yes' : 'no'}
+            options={LIMIT}
+            onChange={(limit) => onChange({ ...typed, isCeiling: limit === 'yes' })}
           />
-        )}
-        <LabelledField
-          label="Pace: a course of"
-          placeholder="120 ft"
-          value={pace.course}
-          data-flow
-          error={errorAt('pace.course')}
-          onChange={(course) => onChange({ ...typed, pace: { ...pace, course } })}
-        />
-        <LabelledField
-          label="takes, seconds"
-          placeholder="27.2"
-          value={pace.time}
-          data-flow
-          error={errorAt('pace.time')}
-          onChange={(time) => onChange({ ...typed, pace: { ...pace, time } })}
-        />
-        {second.length > 0 && (
           <LabelledField
-            label={`${on.rig?.second.name || 'Second control'} stays at`}
-            placeholder={second[1]?.label ?? ''}
-            value={typed.second}
-            error={errorAt('second')}
-            onChange={(mark) => onChange({ ...typed, second: mark })}
+            label="It may be off by, %"
+            placeholder="5"
+            value={typed.tolerance}
+            error={errorAt('tolerance')}
+            onChange={(tolerance) => onChange({ ...typed, tolerance })}
           />
-        )}
-        <LabelledField
-          label="Lot"
-          placeholder="TH-2603"
-          value={typed.lot}
-          onChange={(lot) => onChange({ ...typed, lot })}
-        />
-        <LabelledField
-          label="Grain size"
-          placeholder="215, or medium"
-          value={typed.grain}
-          onChange={(grain) => onChange({ ...typed, grain })}
-        />
-        <Choice<MassUnit>
-          label="Bare weights in"
-          value={units.mass}
-          options={WEIGHTS}
-          onChange={(mass) => onChange({ ...typed, units: { ...units, mass } })}
-        />
-        <Choice<LengthUnit>
-          label="Bare lengths in"
-          value={units.length}
-          options={LENGTH_CHOICES}
-          onChange={(length) =>
-            onChange({
-              ...typed,
-              units: { ...units, length },
-              width: { ...width, unit: length },
-              pace: { ...pace, unit: length },
-            })
-          }
-        />
+          <Choice
+            label="It was"
+            value={width.by}
+            options={BY}
+            onChange={(by) => onChange({ ...typed, width: { ...width, by } })}
+          />
+          <Choice
+            label="Begin"
+            value={typed.start}
+            options={(Object.keys(STARTS) as StartId[]).map((start) => ({ id: start, label: STARTS[start] }))}
+            onChange={(start) => onChange({ ...typed, start })}
+          />
+          {typed.start === 'shape' && (
+            <Choice
+              label="Shape of"
+              value={typed.shape}
+              options={[
+                { id: '', label: 'no chart chosen' },
+                ...others.map((other) => ({ id: other.id, label: other.typed.name })),
+              ]}
+              onChange={(shape) => onChange({ ...typed, shape })}
+            />
+          )}
+          <LabelledField
+            label="Pace: a course of"
+            placeholder="120 ft"
+            value={pace.course}
+            data-flow
+            error={errorAt('pace.course')}
+            onChange={(course) => onChange({ ...typed, pace: { ...pace, course } })}
+          />
+          <LabelledField
+            label="takes, seconds"
+            placeholder="27.2"
+            value={pace.time}
+            data-flow
+            error={errorAt('pace.time')}
+            onChange={(time) => onChange({ ...typed, pace: { ...pace, time } })}
+          />
+          {second.length > 0 && (
+            <LabelledField
+              label={`${on.rig?.second.name || 'Second control'} stays at`}
+              placeholder={second[1]?.label ?? ''}
+              value={typed.second}
+              error={errorAt('second')}
+              onChange={(mark) => onChange({ ...typed, second: mark })}
+            />
+          )}
+          <LabelledField
+            label="Lot"
+            placeholder="TH-2603"
+            value={typed.lot}
+            onChange={(lot) => onChange({ ...typed, lot })}
+          />
+          <LabelledField
+            label="Grain size"
+            placeholder="215, or medium"
+            value={typed.grain}
+            onChange={(grain) => onChange({ ...typed, grain })}
+          />
+          <Choice<MassUnit>
+            label="Bare weights in"
+            value={units.mass}
+            options={WEIGHTS}
+            onChange={(mass) => onChange({ ...typed, units: { ...units, mass } })}
+          />
+          <Choice<LengthUnit>
+            label="Bare lengths in"
+            value={units.length}
+            options={LENGTH_CHOICES}
+            onChange={(length) =>
+              onChange({
+                ...typed,
+                units: { ...units, length },
+                width: { ...width, unit: length },
+                pace: { ...pace, unit: length },
+              })
+            }
+          />
+        </Box>
       </Box>
+      {!isMore && (
+        <Button
+          hideFrom="md"
+          variant="ghost"
+          minHeight="56px"
+          marginLeft="-12px"
+          onClick={() => setMore(true)}
+        >
+          More: pace, tolerance, where to begin, units
+        </Button>
+      )}
       {typed.start === 'label' && <LabelLines {...props} />}
     </Section>
   );
@@ -252,7 +268,8 @@ export function AimSummary({ typed, on, onOpen }: { typed: CalibrationTyped; on:
     typed.product,
     target.amount &&
       `${typed.isCeiling ? 'at most ' : ''}${bare(target.amount, target.unit)} ±${typed.tolerance} %`,
-    width.text && `${bare(width.text, width.unit)} ${width.by === 'chosen' ? 'between passes' : 'wide'}`,
+    width.text &&
+      `${bare(width.text, width.unit)} ${/\//.test(width.text) ? 'of row' : width.by === 'chosen' ? 'between passes' : 'wide'}`,
     pace.time && `${bare(pace.course, pace.unit)} in ${bare(pace.time, 's')}`,
     typed.second && `${on.rig?.second.name} at ${typed.second}`,
   ].filter(Boolean);

@@ -30,9 +30,12 @@ const drawnOver = (picture: SettingPicture, said: Said, ink: Ink): Plugin<'scatt
     ctx.fillRect(left, top, right - left, bottom - top);
     ctx.fillStyle = ink.ink;
     ctx.font = `14px ${FIGURES}`;
-    ctx.textAlign = 'right';
+    // On the side where the mark to set is not.
+    const markPx = picture.next && scales['x'] ? scales['x'].getPixelForValue(picture.next.x) : left;
+    const isRight = markPx < (left + right) / 2;
+    ctx.textAlign = isRight ? 'right' : 'left';
     ctx.textBaseline = 'middle';
-    ctx.fillText(said.target, right - 6, (top + bottom) / 2);
+    ctx.fillText(said.target, isRight ? right - 6 : left + 6, (top + bottom) / 2);
     ctx.restore();
   },
   afterDatasetsDraw({ ctx, chartArea: { bottom, left }, scales }) {

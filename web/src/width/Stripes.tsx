@@ -1,7 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import { depositAt, type OnGround, type Pattern, type WidthTestTyped } from '@steady-scatter/core';
 
-const [WIDE, HIGH] = [1000, 300];
+const [WIDE, HIGH] = [1000, 330];
 const PASSES = 4;
 const COLUMNS = 150;
 const GROUND_TOP = 214;
@@ -33,7 +33,7 @@ export function Stripes({ pattern, ground, spacingM, mode, limit, spacing }: Pro
   const span = PASSES * spacingM;
   const at = (xM: number) => ((xM - from) / span) * WIDE;
   const most = Math.max(2 * mean, ...ground.overlay.y);
-  const up = (value: number) => 190 - (150 * value) / most;
+  const up = (value: number) => 190 - (145 * value) / most;
   const xs = Array.from({ length: COLUMNS + 1 }, (_, index) => from + (span * index) / COLUMNS);
   const path = (of: (x: number) => number) => xs.map((x, index) => `${index === 0 ? 'M' : 'L'}${at(x).toFixed(1)} ${up(of(x)).toFixed(1)}`).join(''); // prettier-ignore
   const single = (pass: number) => (x: number) => {
@@ -72,10 +72,10 @@ export function Stripes({ pattern, ground, spacingM, mode, limit, spacing }: Pro
         {Array.from({ length: PASSES }, (_, pass) => (
           <g key={pass}>
             <Box asChild stroke="ink" strokeWidth="2">
-              <path d={`M${at(pass * spacingM)} 22V190`} strokeDasharray="1 6" />
+              <path d={`M${at(pass * spacingM)} 36V190`} strokeDasharray="1 6" />
             </Box>
-            <Box asChild fill="ink" fontSize={{ base: '30px', md: '19px' }}>
-              <text x={at(pass * spacingM)} y="18" textAnchor="middle">
+            <Box asChild fill="ink" fontSize={{ base: '38px', md: '30px' }}>
+              <text x={at(pass * spacingM)} y="26" textAnchor="middle">
                 {mode === 'back-and-forth' && pass % 2 === 1 ? '↓' : '↑'} pass {pass + 1}
               </text>
             </Box>
@@ -95,9 +95,9 @@ export function Stripes({ pattern, ground, spacingM, mode, limit, spacing }: Pro
             ))}
           </g>
         </Box>
-        <Box asChild fill="ink" fontSize={{ base: '30px', md: '19px' }}>
-          <text x={WIDE / 2} y={HIGH - 8} textAnchor="middle">
-            what it would look like from above: darker is more
+        <Box asChild fill="ink" fontSize={{ base: '38px', md: '30px' }}>
+          <text x={WIDE / 2} y={HIGH - 16} textAnchor="middle">
+            what it would look like from above: stronger is more
           </text>
         </Box>
       </svg>

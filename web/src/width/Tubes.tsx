@@ -2,7 +2,7 @@ import { Box } from '@chakra-ui/react';
 import { showExact, type TraysReading } from '@steady-scatter/core';
 import { useRef, type PointerEvent } from 'react';
 
-const [WIDE, HIGH] = [1000, 210];
+const [WIDE, HIGH] = [1000, 214];
 const FLOOR = 168;
 const TALL = 130;
 const SIDE = 30;
@@ -90,8 +90,8 @@ export function Tubes({ positionsM, levels, trays, labelOf, onLevel }: Props) {
           <path d={`M${SIDE - 22} ${FLOOR}H${WIDE - SIDE + 22}`} />
         </Box>
         {[first, 0, last].map((xM, index) => (
-          <Box asChild key={xM} fill="ink" fontSize={{ base: '30px', md: '19px' }}>
-            <text x={at(xM)} y={FLOOR + 28} textAnchor={index === 0 ? 'start' : index === 2 ? 'end' : 'middle'}>
+          <Box asChild key={xM} fill="ink" fontSize={{ base: '38px', md: '26px' }}>
+            <text x={at(xM)} y={FLOOR + 36} textAnchor={index === 0 ? 'start' : index === 2 ? 'end' : 'middle'}>
               {labelOf(xM)}
             </text>
           </Box>

@@ -17,6 +17,8 @@ export function WidthForm(props: DocFormProps<WidthTestTyped>) {
   const rig = rigs.find(({ id }) => id === typed.rig)?.typed ?? null;
   const errorIn = (field: string): InputError | undefined => errorAt(field);
   const usesTrays = typed.way === 'trays';
+  // On a phone: what is set out first while nothing is caught, then the catches and the answer.
+  const hasCatches = on.reading.pattern !== null;
   const loose = on.reading.errors.find(({ field, code }) => field === 'rows.0.0' && code === 'trays.nothing');
   return (
     <Box
@@ -26,18 +28,32 @@ export function WidthForm(props: DocFormProps<WidthTestTyped>) {
       alignItems="start"
       onKeyDown={goOnWithEnter}
     >
-      <Box minWidth={0}>
-        <ThrowFields {...props} />
-        {usesTrays && <Catches {...props} errorAt={errorIn} reading={on.reading} />}
+      <Box minWidth={0} display={{ base: 'contents', lg: 'block' }}>
+        <Box order={hasCatches ? 3 : 1}>
+          <ThrowFields {...props} />
+        </Box>
+        {usesTrays && (
+          <Box order={hasCatches ? 1 : 3} minWidth={0}>
+            <Catches {...props} errorAt={errorIn} reading={on.reading} />
+          </Box>
+        )}
         {loose && (
           <Box role="alert" color="warn" fontWeight="semibold" marginBottom="14px">
             ▲ {loose.message}
           </Box>
         )}
-        {usesTrays && <LayoutFields {...props} />}
-        <NotesField label="Notes" value={typed.notes} onChange={(notes) => onChange({ ...typed, notes })} />
+        {usesTrays && (
+          <Box order={hasCatches ? 4 : 2}>
+            <LayoutFields {...props} />
+          </Box>
+        )}
+        <Box order={6}>
+          <NotesField label="Notes" value={typed.notes} onChange={(notes) => onChange({ ...typed, notes })} />
+        </Box>
       </Box>
-      <WidthAnswer typed={typed} on={on} rig={rig} onChange={onChange} />
+      <Box order={hasCatches ? 2 : 5} minWidth={0}>
+        <WidthAnswer typed={typed} on={on} rig={rig} onChange={onChange} />
+      </Box>
     </Box>
   );
 }
