@@ -11,6 +11,7 @@ export {
 } from './size.ts';
 export { SHAPE_KINDS, SHAPES, shapeOf, type ShapeKind } from './shapes.ts';
 export {
+  acrossCurve,
   boundsOf,
   crossesItself,
   lineLength,

@@ -65,6 +65,12 @@ export function boundsOf(points: readonly Point[]): Bounds | null {
 
 /** Corners of a full turn: where curves are clipped, areas stay within 1e-4. */
 const ROUND = 80;
+const STEP = (2 * Math.PI) / ROUND;
+/** How far the corners lie outside the curve. */
+const STRETCH = Math.sqrt(STEP / Math.sin(STEP));
+
+/** The width of a curve, from that of its outline, m. */
+export const acrossCurve = (outlineM: number): number => outlineM / STRETCH;
 
 /**
  * A curve as an outline whose area is that of the curve: its corners lie a little outside, so that nothing is lost.
@@ -76,11 +82,9 @@ const ROUND = 80;
 export function roundOutline(rx: number, ry: number, turnRad = 2 * Math.PI): Point[] {
   const closed = turnRad === 2 * Math.PI;
   const steps = closed ? ROUND : ROUND / 2;
-  const step = turnRad / steps;
-  const stretch = Math.sqrt(step / Math.sin(step));
   return Array.from({ length: closed ? steps : steps + 1 }, (_, at) => ({
-    x: rx * stretch * Math.cos(at * step),
-    y: ry * stretch * Math.sin(at * step),
+    x: rx * STRETCH * Math.cos(at * STEP),
+    y: ry * STRETCH * Math.sin(at * STEP),
   }));
 }
 

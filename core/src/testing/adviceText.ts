@@ -1,5 +1,5 @@
 import { showExact, showQuantity } from '../quantities/show.ts';
-import type { CalibrationReading } from './calibration.ts';
+import { USUAL_PACE, type CalibrationReading } from './calibration.ts';
 import type { CalibrationTyped, StartId } from './calibrationTyped.ts';
 import type { RigKind } from '../rigs/kinds.ts';
 import { corrections } from './corrections.ts';
@@ -96,7 +96,7 @@ export function correctionText(
 ): string[] {
   const mean = advice?.means.find(({ setting }) => setting === advice.setting)?.mean ?? advice?.expected;
   if (!advice || advice.isGuess || !mean || targetKgPerM2 === null || Math.abs(mean / targetKgPerM2 - 1) <= tolerance / 2) return []; // prettier-ignore
-  const found = corrections(kind, mean, targetKgPerM2, paceMPerS ?? 1.3, widthM ?? 1);
+  const found = corrections(kind, mean, targetKgPerM2, paceMPerS ?? USUAL_PACE, widthM ?? 1);
   const by = advice.mark.label;
   const more = found.times > 1;
   const spacing = found.spacing && widthM !== null ? showQuantity(found.spacing.widthM, width.unit, 3) : null;

@@ -22,6 +22,7 @@ import {
   lookUpText,
   lostReadings,
   METHOD_IDS,
+  methodOf,
   planTest,
   planText,
   practiceText,
@@ -36,6 +37,7 @@ import {
   STANDING,
   stepsOf,
   testsTable,
+  timeToAim,
   type CalibrationTyped,
   type MethodId,
   type ToolsTyped,
@@ -314,6 +316,13 @@ describe('the stopwatch', () => {
     expect(press(running, at(5000, 95_000)).laps[0]!.doubtful).toBe(true);
     expect(press(running, at(200, 21_000)).laps[0]).toEqual({ seconds: 20, doubtful: true });
   });
+  it('what to aim for: the strip at the pace of work, or when a container should be full', () => {
+    const metric = typed({ units: { mass: 'kg', length: 'm' }, width: { text: '1.5', unit: 'm', by: 'chosen' }, target: { amount: '220', unit: 'kg/ha' }, pace: { course: '0.9', unit: 'm', time: '1' }, runs: [run('7', 'fill-time', { content: '4.6' }), run('7', 'weigh-back', { length: '27' })] }); // prettier-ignore
+    const reading = readCalibration(metric, RED);
+    const aim = (at: number, id: string) => timeToAim(metric, metric.runs[at]!, at, reading, methodOf(metric.runs[at]!.method).fields(1).find((field) => field.id === id)!); // prettier-ignore
+    expect(aim(0, 'fillTime')).toBeCloseTo(154.882155, 6);
+    expect(aim(1, 'time')).toBeCloseTo(30, 9);
+  });
   it('practice says how steady and how far from the aim', () => {
     expect(practiceText(40, [29.1, 28.4, 30.2], 27)).toBe('3 walks: 29.2 s on average, 3.1 % apart. 8.3 % slow: aim for 27 s. Not steady yet: count your steps aloud.'); // prettier-ignore
     expect(practiceText(40, [29.1, 29.2], 29)).toContain('Steady enough');
@@ -332,6 +341,10 @@ describe('nothing that was measured is lost', () => {
     expect(safe.runs[0]!.earlier).toEqual([{ field: 'left', text: '46.95', why: 'taken anew' }]);
     expect(lostReadings(kept, safe)).toEqual([]);
     expect(keepEarlier(kept, safe, 'again')).toEqual(safe);
+    // What stood beside it stays, whoever writes over it with less; and so does a run that another device added.
+    expect(keepEarlier(safe, anew, 'again').runs[0]!.earlier).toEqual(safe.runs[0]!.earlier);
+    expect(lostReadings(safe, anew)).toMatchObject([{ code: 'run.overwritten' }]);
+    expect(keepEarlier(kept, { ...kept, runs: [TESTED[1]!] }, '').runs.map(({ id }) => id).toSorted()).toEqual(kept.runs.map(({ id }) => id).toSorted()); // prettier-ignore
     expect(lostReadings(kept, { ...kept, runs: [] }).map(({ code }) => code)).toEqual(
       Array(4).fill('run.gone'),
     );

@@ -107,3 +107,16 @@ export function runRemarks(
 
 const percentOff = (share: number): string =>
   Math.abs(share) < 0.0005 ? 'just' : `${showExact(Math.abs(share) * 100, 2)} % ${share > 0 ? 'over' : 'under'}`; // prettier-ignore
+
+/**
+ * How far a run is from the rate that is wanted, in a word: "10 % heavy".
+ *
+ * @param targetKgPerM2 null: not known
+ * @returns nothing while one of them is missing
+ */
+export function againstText({ worked }: RunReading, targetKgPerM2: number | null): string {
+  if (!worked || targetKgPerM2 === null) return '';
+  const off = worked.rateKgPerM2 / targetKgPerM2 - 1;
+  if (Math.abs(off) < 0.005) return 'right on';
+  return `${showExact(Math.abs(off) * 100, 2)} % ${off > 0 ? 'heavy' : 'light'}`;
+}

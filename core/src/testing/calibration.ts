@@ -39,7 +39,7 @@ export interface CalibrationReading {
 }
 
 /** Where nobody timed a pace: that of a brisk walk, m/s. */
-const USUAL_PACE = 1.3;
+export const USUAL_PACE = 1.3;
 
 type Noting = ReturnType<typeof collect>;
 

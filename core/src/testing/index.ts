@@ -32,7 +32,7 @@ export {
   type Worked,
 } from './methodTable.ts';
 export { blankTools, chooseMethod, type MethodChoice, type ToolsTyped } from './choose.ts';
-export { planTest, planText, type PlanWanted, type TestPlan } from './plan.ts';
+export { planFor, planTest, planText, type PlanWanted, type TestPlan } from './plan.ts';
 export { cautionsFor, type Act } from './cautions.ts';
 export { stepsOf, type Step } from './steps.ts';
 export { press, runningS, split, STANDING, type Clock, type Lap, type Stopwatch } from './stopwatch.ts';
@@ -59,16 +59,24 @@ export {
   type ChartLine,
 } from './calibration.ts';
 export { calibrationFor } from './fromShelf.ts';
-export { practiceText } from './practice.ts';
+export { practiceText, timeToAim } from './practice.ts';
 export type { Doubt } from './doubts.ts';
 export { keepEarlier, lostReadings } from './keepsReadings.ts';
 export { corrections, type Corrections } from './corrections.ts';
 export { freshness, type Age, type Freshness, type ProductNow } from './freshness.ts';
 export { paceText, showRate, speedText } from './showBench.ts';
-export { runLine, runRemarks, showRun } from './benchLines.ts';
+export { againstText, runLine, runRemarks, showRun } from './benchLines.ts';
 export { adviceText, coarseText, correctionText, type AdviceText } from './adviceText.ts';
 export { PACE_SPREAD, settingPicture, type ChartPoint, type SettingPicture } from './settingPicture.ts';
-export { lookUpMark, lookUpText, spreadPlan, type LookedUp, type SpreadPlan } from './lookup.ts';
+export {
+  lookUpMark,
+  lookUpText,
+  markText,
+  outputAt,
+  spreadPlan,
+  type LookedUp,
+  type SpreadPlan,
+} from './lookup.ts';
 export { cardOf, type Card } from './card.ts';
 export { TEST_COLUMNS, testsTable, type TestedMachine } from './testsTable.ts';
 export { checkTestsFile, readTests, TESTS_FORMAT, type TestsFound } from './readTests.ts';

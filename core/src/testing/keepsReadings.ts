@@ -8,8 +8,12 @@ const takenAnew = (was: RunTyped, now: RunTyped): { field: string; text: string 
     return stands ? [] : [{ field, text }];
   });
 
+/** Earlier readings of a run that stood beside it and do not any more. */
+const dropped = (was: RunTyped, now: RunTyped): EarlierReading[] =>
+  was.earlier.filter(({ field, text }) => !now.earlier.some((each) => each.field === field && each.text === text)); // prettier-ignore
+
 /**
- * What was kept before stays beside what was taken anew: nothing that was measured is overwritten.
+ * What was kept before stays beside what was taken anew: nothing that was measured is overwritten, and no run goes.
  *
  * @param why a word on why it was taken anew
  * @example keepEarlier(kept, typed, 'taken anew').runs[0].earlier // [{ field: 'left', text: '45.05', why: 'taken anew' }]
@@ -21,10 +25,13 @@ export function keepEarlier(
 ): CalibrationTyped {
   const runs = after.runs.map((now) => {
     const was = before.runs.find(({ id }) => id === now.id);
-    const anew = was ? takenAnew(was, now).map((each): EarlierReading => Object.assign({ why }, each)) : [];
-    return anew.length === 0 ? now : Object.assign({}, now, { earlier: [...now.earlier, ...anew] });
+    if (!was) return now;
+    const anew = takenAnew(was, now).map((each): EarlierReading => Object.assign({ why }, each));
+    const kept = [...dropped(was, now), ...anew];
+    return kept.length === 0 ? now : Object.assign({}, now, { earlier: [...now.earlier, ...kept] });
   });
-  return { ...after, runs };
+  const gone = before.runs.filter(({ id }) => !after.runs.some((run) => run.id === id));
+  return { ...after, runs: [...runs, ...gone] };
 }
 
 /**
@@ -39,6 +46,6 @@ export function lostReadings(before: CalibrationTyped, after: CalibrationTyped):
     const at = after.runs.findIndex(({ id }) => id === was.id);
     const now = after.runs[at];
     if (!now) return [new InputError('run.gone', { field: 'runs', typed: was.setting })];
-    return takenAnew(was, now).map(({ field, text }) => new InputError('run.overwritten', { field: `runs.${at}.readings.${field}`, typed: text })); // prettier-ignore
+    return [...takenAnew(was, now), ...dropped(was, now)].map(({ field, text }) => new InputError('run.overwritten', { field: `runs.${at}.readings.${field}`, typed: text })); // prettier-ignore
   });
 }

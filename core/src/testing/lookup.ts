@@ -1,5 +1,6 @@
 import { attempt, type InputError } from '../errors/InputError.ts';
 import { readPositive } from '../quantities/quantity.ts';
+import type { MassPerAreaUnit } from '../quantities/units.ts';
 import { mismatchOf } from '../width/mismatch.ts';
 import type { CalibrationReading, ChartLine } from './calibration.ts';
 import type { CalibrationTyped } from './calibrationTyped.ts';
@@ -36,6 +37,17 @@ export function lookUpMark(
 }
 
 /**
+ * What a mark that was looked up puts down, against what was asked.
+ *
+ * @example markText(found, 'lb/1000 ft2') // '3.28 lb / 1000 ft², 2.5 % over'
+ */
+export function markText({ line, off }: LookedUp, rateUnit: MassPerAreaUnit): string {
+  const { number, unit } = showRate(line.rateKgPerM2, 0, rateUnit);
+  const side = Math.abs(off) < 5e-4 ? 'just that' : `${Math.abs(off * 100).toFixed(1)} % ${off > 0 ? 'over' : 'under'}`; // prettier-ignore
+  return `${number} ${unit}, ${side}`;
+}
+
+/**
  * The same for a rate as typed, in a sentence.
  *
  * @example lookUpText(reading, typed, '3.2').text // 'Set 11: 3.28, 2.5 % over.'
@@ -50,12 +62,9 @@ export function lookUpText(
   const { value, error } = attempt(() => readPositive(asked, wanted, 'The rate').si);
   const found = value === null ? null : lookUpMark(chart, value, isCeiling);
   if (!found) return { mark: null, text: '', error };
-  const { line, off, beyond } = found;
-  const { number, unit } = showRate(line.rateKgPerM2, 0, target.unit);
-  const percent = `${Math.abs(off * 100).toFixed(1)} %`;
-  const side = Math.abs(off) < 5e-4 ? 'just that' : `${percent} ${off > 0 ? 'over' : 'under'}`;
+  const { line, beyond } = found;
   const warning = beyond ? ` That rate lies ${beyond} what was tested: run it there before trusting this.` : ''; // prettier-ignore
-  return { mark: line.mark.label, text: `${number} ${unit}, ${side}.${warning}`, error: null };
+  return { mark: line.mark.label, text: `${markText(found, target.unit)}.${warning}`, error: null };
 }
 
 /** What a sheet's rate means for a machine's chart. */
@@ -94,4 +103,17 @@ export function spreadPlan(
   if (!found) return null;
   const times = recomputed ? null : (mismatchOf(widthM, passed)?.times ?? null);
   return { found, workedM: widthM, passedM: passed, times };
+}
+
+/**
+ * What a machine puts out at a mark, kg/m: its rate there times the spacing that it is worked out for.
+ *
+ * @returns null where the chart does not have the mark
+ */
+export function outputAt(
+  { chart, widthM }: Pick<CalibrationReading, 'chart' | 'widthM'>,
+  label: string,
+): number | null {
+  const line = chart.find(({ mark }) => mark.label === label.trim());
+  return line && widthM !== null ? line.rateKgPerM2 * widthM : null;
 }

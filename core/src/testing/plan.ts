@@ -1,5 +1,7 @@
 import { showQuantity } from '../quantities/show.ts';
 import { UNITS, type LengthUnit } from '../quantities/units.ts';
+import type { BenchRig } from './benchRig.ts';
+import { USUAL_PACE, type CalibrationReading } from './calibration.ts';
 import type { CalibrationTyped } from './calibrationTyped.ts';
 import type { MethodId } from './methodTable.ts';
 import { student95 } from './student.ts';
@@ -116,4 +118,33 @@ export function planText(plan: TestPlan, { units, target }: CalibrationTyped, to
   const percent = `${showQuantity(uExpected * 100, 'kg', 2).number} %`;
   const good = uExpected <= tolerance ? 'tight enough to settle it' : uExpected <= 2 * tolerance ? 'good enough to use; a third run would settle it' : 'still coarse'; // prettier-ignore
   return [how, load, `Two such runs will be good to about ±${percent}: ${good}.`];
+}
+
+/**
+ * The plan for a calibration in sentences, or what is still missing for one.
+ *
+ * @param rig the machine
+ * @example planFor('weigh-back', typed, benchRig(rig), reading)[0] // 'A strip of 60 ft: about 1.8 lb goes out.'
+ */
+export function planFor(
+  method: MethodId,
+  typed: CalibrationTyped,
+  { hopperKg }: BenchRig,
+  { targetKgPerM2, widthM, scaleStepKg, tolerance, paceMPerS }: CalibrationReading,
+): string[] {
+  if (targetKgPerM2 === null || widthM === null)
+    return ['Type the rate and the pass spacing, and the strip and the load are worked out before you walk.'];
+  if (scaleStepKg === null)
+    return ['Say what step your scale shows, and the strip and the load are worked out before you walk.'];
+  const plan = planTest({
+    method,
+    outputKgPerM: targetKgPerM2 * widthM,
+    widthM,
+    scaleStepKg,
+    tolerance,
+    speedMPerS: paceMPerS ?? USUAL_PACE,
+    hopperKg,
+    lengthUnit: typed.units.length,
+  });
+  return planText(plan, typed, tolerance);
 }

@@ -1,6 +1,5 @@
 import { Box, Button } from '@chakra-ui/react';
 import {
-  calibrationFor,
   PRODUCT_KINDS,
   rigKind,
   STARTS,
@@ -20,6 +19,7 @@ import { LabelledField } from '../ui/LabelledField.tsx';
 import { Section } from '../ui/Section.tsx';
 import type { BenchShelf, OnBench } from './benchOf.ts';
 import { LabelLines } from './LabelLines.tsx';
+import { useTaking } from './useTaking.ts';
 
 const WEIGHTS = (['lb', 'oz', 'kg', 'g'] as const).map((id) => ({ id, label: UNITS[id].symbol }));
 const BY = [
@@ -36,34 +36,6 @@ export interface AimProps extends DocFormProps<CalibrationTyped> {
   on: OnBench;
   /** Id of this calibration; null for a new one. */
   id: string | null;
-}
-
-/** "Red push spreader, Lake feed 24-0-8": what a calibration is called when nobody said otherwise. */
-const nameFor = (rig: string, product: string): string => [rig, product].filter(Boolean).join(', ').slice(0, 120); // prettier-ignore
-
-/** The machine and the product: taking one fills in what is known of it. */
-function useTaking({ typed, onChange, shelf: { rigs, products }, on }: AimProps) {
-  const isNamed = typed.name.trim() !== '' && typed.name !== nameFor(on.rig?.name ?? '', typed.product);
-  const named = (next: CalibrationTyped, rig: string) => (isNamed ? next : { ...next, name: nameFor(rig, next.product) }); // prettier-ignore
-  return {
-    rig(id: string) {
-      const rig = rigs.find((each) => each.id === id)?.typed;
-      if (!rig) return onChange({ ...typed, rig: id });
-      // What is typed already stays.
-      const width = typed.width.text === '' ? { ...rig.width, by: typed.width.by } : typed.width;
-      const pace = typed.pace.time === '' ? rig.pace : typed.pace;
-      const by = rigKind(rig.kind).width === 'hopper' ? ('measured' as const) : width.by;
-      return onChange(named({ ...typed, rig: id, width: { ...width, by }, pace }, rig.name));
-    },
-    product(id: string) {
-      const product = products.find((each) => each.id === id)?.typed;
-      if (!product) return onChange({ ...typed, productId: '' });
-      return onChange(named(calibrationFor(typed, id, product, on.rig?.name ?? ''), on.rig?.name ?? ''));
-    },
-    productName(product: string) {
-      onChange(named({ ...typed, product }, on.rig?.name ?? ''));
-    },
-  };
 }
 
 /** Which machine, what product, and what is wanted of them. */
@@ -257,28 +229,4 @@ export function AimFields(props: AimProps) {
       {typed.start === 'label' && <LabelLines {...props} />}
     </Section>
   );
-}
-
-/** The aim in one line, while it is not being changed. */
-export function AimSummary({ typed, on, onOpen }: { typed: CalibrationTyped; on: OnBench; onOpen(): void }) {
-  const { target, width, pace } = typed;
-  const bare = (text: string, unit: keyof typeof UNITS) => (/[a-z'"%]/i.test(text) ? text : `${text} ${UNITS[unit].symbol}`); // prettier-ignore
-  const parts = [
-    on.rig?.name ?? 'no machine chosen',
-    typed.product,
-    target.amount &&
-      `${typed.isCeiling ? 'at most ' : ''}${bare(target.amount, target.unit)} ±${typed.tolerance} %`,
-    width.text &&
-      `${bare(width.text, width.unit)} ${/\//.test(width.text) ? 'of row' : width.by === 'chosen' ? 'between passes' : 'wide'}`,
-    pace.time && `${bare(pace.course, pace.unit)} in ${bare(pace.time, 's')}`,
-    typed.second && `${on.rig?.second.name} at ${typed.second}`,
-  ].filter(Boolean);
-  return (
-    <Box as="section" aria-label="What is calibrated" display="flex" gap="4px 14px" flexWrap="wrap" alignItems="baseline" marginBottom="14px" fontSize="17px">
-      <Box minWidth={0}>{parts.join(' · ')}</Box>
-      <Button variant="ghost" minHeight="44px" paddingX="8px" marginLeft="-8px" onClick={onOpen} data-noprint>
-        Change
-      </Button>
-    </Box>
-  ); // prettier-ignore
 }

@@ -1,5 +1,6 @@
 import { Box, chakra } from '@chakra-ui/react';
 import {
+  againstText,
   coarseText,
   methodOf,
   METHODS,
@@ -112,14 +113,6 @@ function RunFields({
   );
 }
 
-/** How far a rate is from the one that is wanted: "10 % heavy". */
-function againstText(rate: number | undefined, target: number | null): string {
-  if (rate === undefined || target === null) return '';
-  const off = rate / target - 1;
-  if (Math.abs(off) < 0.005) return 'right on';
-  return `${showQuantity(Math.abs(off) * 100, 'kg', 2).number} % ${off > 0 ? 'heavy' : 'light'}`;
-}
-
 /** One run: its setting and its rate in a line; open, with what was read and the working. */
 export function RunRow({ run, at, calibration, on, isOpen, errorAt, onToggle, onChange }: Props) {
   const { reading, bench } = on;
@@ -148,7 +141,7 @@ export function RunRow({ run, at, calibration, on, isOpen, errorAt, onToggle, on
           {shown ? `${shown.number}${shown.band ? ` ±${shown.band}` : ''}` : MISSING}
         </chakra.span>
         <chakra.span textAlign="left" truncate>
-          {isStruck ? `struck: ${run.struck}` : againstText(read.worked?.rateKgPerM2, reading.targetKgPerM2)}
+          {isStruck ? `struck: ${run.struck}` : againstText(read, reading.targetKgPerM2)}
         </chakra.span>
         <Box hideBelow="md">
           <ChevronDown size={18} aria-hidden />

@@ -32,6 +32,7 @@ export interface OnBench {
   readonly reading: CalibrationReading;
   /** Looked at before use: what the kind asks for and the crew's own additions. */
   readonly beforeUse: readonly string[];
+  readonly afterUse: readonly string[];
 }
 
 const NONE: readonly never[] = [];
@@ -57,5 +58,6 @@ export function benchOf(typed: CalibrationTyped, { rigs, calibrations, products 
     product: products.find(({ id }) => id === typed.productId)?.typed ?? null,
     reading: readCalibration(typed, bench, shape),
     beforeUse: rig ? readRig(rig).before : [],
+    afterUse: rig ? readRig(rig).after : [],
   };
 }

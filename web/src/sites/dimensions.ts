@@ -1,4 +1,11 @@
-import { showLength, type LengthUnit, type Outline, type PartTyped, type Point } from '@steady-scatter/core';
+import {
+  acrossCurve,
+  showLength,
+  type LengthUnit,
+  type Outline,
+  type PartTyped,
+  type Point,
+} from '@steady-scatter/core';
 
 /** A length written on a drawing. */
 export interface Dimension {
@@ -30,7 +37,7 @@ const MEASURED: Readonly<
 function acrossText(outline: Outline, unit: LengthUnit, way: 'wide' | 'high'): Dimension {
   const [xs, ys] = [outline.map(({ x }) => x), outline.map(({ y }) => y)];
   const [left, right, low, high] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
-  const { number, unit: symbol } = showLength(way === 'wide' ? right - left : high - low, unit);
+  const { number, unit: symbol } = showLength(way === 'wide' ? acrossCurve(right - left) : high - low, unit);
   return {
     at: { x: (left + right) / 2, y: (low + high) / 2 },
     text: `${number} ${symbol} ${way}`,

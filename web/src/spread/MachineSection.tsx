@@ -1,9 +1,10 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
 import {
+  markText,
   mismatchText,
+  PRODUCT_KINDS,
   rigKind,
   showQuantity,
-  showRate,
   spreadPlan,
   UNITS,
   type CalibrationTyped,
@@ -40,16 +41,11 @@ function Setting({ typed, on, spread }: { typed: CalibrationTyped; on: OnBench; 
   const { found, workedM, passedM, times } = plan;
   const { unit } = spread.width;
   const [worked, passed] = [lengthOf(workedM, unit), lengthOf(passedM, unit)];
-  const there = showRate(found.line.rateKgPerM2, 0, typed.target.unit);
-  const off =
-    Math.abs(found.off) < 5e-4
-      ? 'just that'
-      : `${Math.abs(found.off * 100).toFixed(1)} % ${found.off > 0 ? 'over' : 'under'}`;
   const age = ageOf(typed, on);
   return (
     <Box fontSize="17px">
       <Box>
-        Set {on.rig?.control.name ?? 'it'} to <b>{found.line.mark.label}</b>: {there.number} {there.unit}, {off}
+        Set {on.rig?.control.name ?? 'it'} to <b>{found.line.mark.label}</b>: {markText(found, typed.target.unit)}
         {typed.second && `, ${on.rig?.second.name} at ${typed.second}`}.
       </Box>
       {found.beyond && (
@@ -92,9 +88,12 @@ export default function MachineSection({ onEnter }: { onEnter(): void }) {
   const form = useSheetForm();
   const { errorAt } = useSheet();
   const spread = useWatch({ control: form.control, name: 'worksheet.spread' });
+  const kind = useWatch({ control: form.control, name: 'worksheet.product.kind' });
   const shelf = useBenchShelf();
   const chosen = shelf.calibrations.find(({ id }) => id === spread.calibration);
   const on = chosen && benchOf(chosen.typed, shelf);
+  // What is sprayed has no mark on a gate.
+  if (PRODUCT_KINDS[kind].form === 'liquid') return null;
   const choose = (id: string) => {
     const typed = shelf.calibrations.find((each) => each.id === id)?.typed;
     const width = typed && spread.width.text === '' ? { text: typed.width.text, unit: typed.width.unit } : spread.width; // prettier-ignore

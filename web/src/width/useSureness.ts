@@ -37,13 +37,19 @@ export function useSureness(reading: WidthReading): Sureness {
     const timer = setTimeout(() => {
       worker = new Worker(new URL('../workers/width.worker.ts', import.meta.url), { type: 'module' });
       const running = worker;
+      // The last share may come after the answer.
+      let done = false;
+      const onShare = (now: number) => {
+        if (!done) setShare(now);
+      };
       wrap<WidthWorker>(running)
-        .resample(asked, proxy(setShare))
+        .resample(asked, proxy(onShare))
         .then(
           (found) => setLast({ asked, found }),
           () => setLast({ asked, found: null }),
         )
         .finally(() => {
+          done = true;
           setShare(null);
           running.terminate();
         });

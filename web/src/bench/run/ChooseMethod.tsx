@@ -2,13 +2,12 @@ import { Box, Button, chakra } from '@chakra-ui/react';
 import {
   chooseMethod,
   METHODS,
-  planTest,
-  planText,
+  planFor,
   type CalibrationTyped,
   type MethodId,
   type ToolsTyped,
 } from '@steady-scatter/core';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { Choice } from '../../ui/Choice.tsx';
 import { Section } from '../../ui/Section.tsx';
 import type { OnBench } from '../benchOf.ts';
@@ -36,26 +35,6 @@ interface Props {
   round: number;
   onTools(tools: ToolsTyped): void;
   onBegin(method: MethodId): void;
-}
-
-/** What is planned for a method, before anyone walks. */
-function usePlan(method: MethodId, typed: CalibrationTyped, { bench, reading }: OnBench): string[] {
-  return useMemo(() => {
-    const { targetKgPerM2, widthM, scaleStepKg, tolerance, paceMPerS } = reading;
-    if (targetKgPerM2 === null || widthM === null) return ['Type the rate and the pass spacing, and the strip and the load are worked out before you walk.']; // prettier-ignore
-    if (scaleStepKg === null) return ['Say what step your scale shows, and the strip and the load are worked out before you walk.']; // prettier-ignore
-    const plan = planTest({
-      method,
-      outputKgPerM: targetKgPerM2 * widthM,
-      widthM,
-      scaleStepKg,
-      tolerance,
-      speedMPerS: paceMPerS ?? 1.3,
-      hopperKg: bench.hopperKg,
-      lengthUnit: typed.units.length,
-    });
-    return planText(plan, typed, tolerance);
-  }, [method, typed, bench, reading]);
 }
 
 const Row = chakra('button', {
@@ -87,7 +66,7 @@ export function ChooseMethod({ typed, on, round, onTools, onBegin }: Props) {
   const [picked, setPicked] = useState<MethodId | null>(null);
   const keeps = last && choices.some(({ method, possible }) => method === last && possible) ? last : null;
   const chosen = choices.find(({ method }) => method === (picked ?? keeps ?? proposed.method)) ?? proposed;
-  const plan = usePlan(chosen.method, typed, on);
+  const plan = planFor(chosen.method, typed, on.bench, on.reading);
   return (
     <Box
       display="grid"

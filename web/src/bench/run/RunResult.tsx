@@ -150,6 +150,9 @@ export function RunResult({ typed, run, at, on, onChange, onNext, onRedo, onDone
             'Say which machine it is and what rate is wanted: then the bench says what to set next.'}
         </Box>
         <Said lines={correctionText(reading, typed, bench.kind)} />
+        {reading.advice?.standing !== 'open' && on.afterUse.length > 0 && (
+          <Said lines={[`When you are done: ${on.afterUse.join('; ')}.`]} />
+        )}
         <Box display="flex" gap="10px" flexWrap="wrap" marginTop="18px">
           {text && reading.advice?.standing !== 'settled' && (
             <Button

@@ -32,30 +32,35 @@ export function useLiveDoc<Typed extends { readonly name: string }>(kind: DocKin
     setTyped(next);
   }, []);
 
-  const save = useCallback(
-    async (next: Typed) => {
-      setState('keeping');
-      const { id, version, typed: before } = base.current;
-      try {
+  // One write at a time: what is typed while one is on its way goes with the next.
+  const saving = useRef(false);
+  const save = useCallback(async () => {
+    if (saving.current) return;
+    saving.current = true;
+    setState('keeping');
+    try {
+      while (!same(latest.current, base.current.typed)) {
+        const next = latest.current;
+        const { id, version, typed: before } = base.current;
         const sent = kind.beforeKeep?.(before, next) ?? next;
+        // oxlint-disable-next-line no-await-in-loop -- each waits for the one before
         const kept = await docActs(kind).write(id, { version, typed: sent });
         rest(kept);
-        if (same(latest.current, next)) {
-          show(kept.typed);
-          dropHeldDoc(kind.root, id);
-        }
-        setState('kept');
-      } catch (error) {
-        if (!(error instanceof ApiProblem)) setState('held');
-        else setState(error.problem.status === 409 ? 'elsewhere' : { refused: explain(error) });
+        if (same(latest.current, next)) show(kept.typed);
       }
-    },
-    [kind, show, rest],
-  );
+      dropHeldDoc(kind.root, base.current.id);
+      setState('kept');
+    } catch (error) {
+      if (!(error instanceof ApiProblem)) setState('held');
+      else setState(error.problem.status === 409 ? 'elsewhere' : { refused: explain(error) });
+    } finally {
+      saving.current = false;
+    }
+  }, [kind, show, rest]);
 
   // What another device kept is shown, unless something is open here.
   useEffect(() => {
-    if (doc.version <= base.current.version) return;
+    if (doc.version <= base.current.version || saving.current) return;
     const untouched = same(latest.current, base.current.typed);
     if (!untouched) return;
     rest(doc);
@@ -64,7 +69,7 @@ export function useLiveDoc<Typed extends { readonly name: string }>(kind: DocKin
 
   const { reachable } = useSyncExternalStore(connectionStore.subscribe, connectionStore.get);
   useEffect(() => {
-    if (reachable && state === 'held') void save(latest.current);
+    if (reachable && state === 'held') void save();
   }, [reachable, state, save]);
 
   return {
@@ -75,7 +80,7 @@ export function useLiveDoc<Typed extends { readonly name: string }>(kind: DocKin
     /** Shows a change and keeps it on the server. */
     commit(next: Typed) {
       show(next);
-      void save(next);
+      void save();
     },
     /** Drops what is typed here for what stands on the server. */
     async takeTheirs() {
@@ -88,7 +93,7 @@ export function useLiveDoc<Typed extends { readonly name: string }>(kind: DocKin
     /** Keeps what is typed here over what stands on the server. */
     async keepMine() {
       rest(await kind.read(doc.id, new AbortController().signal));
-      await save(latest.current);
+      await save();
     },
   };
 }

@@ -1,0 +1,27 @@
+import { Box, Button } from '@chakra-ui/react';
+import { UNITS, type CalibrationTyped } from '@steady-scatter/core';
+import type { OnBench } from './benchOf.ts';
+
+/** The aim in one line, while it is not being changed. */
+export function AimSummary({ typed, on, onOpen }: { typed: CalibrationTyped; on: OnBench; onOpen(): void }) {
+  const { target, width, pace } = typed;
+  const bare = (text: string, unit: keyof typeof UNITS) => (/[a-z'"%]/i.test(text) ? text : `${text} ${UNITS[unit].symbol}`); // prettier-ignore
+  const parts = [
+    on.rig?.name ?? 'no machine chosen',
+    typed.product,
+    target.amount &&
+      `${typed.isCeiling ? 'at most ' : ''}${bare(target.amount, target.unit)} ±${typed.tolerance} %`,
+    width.text &&
+      `${bare(width.text, width.unit)} ${/\//.test(width.text) ? 'of row' : width.by === 'chosen' ? 'between passes' : 'wide'}`,
+    pace.time && `${bare(pace.course, pace.unit)} in ${bare(pace.time, 's')}`,
+    typed.second && `${on.rig?.second.name} at ${typed.second}`,
+  ].filter(Boolean);
+  return (
+    <Box as="section" aria-label="What is calibrated" display="flex" gap="4px 14px" flexWrap="wrap" alignItems="baseline" marginBottom="14px" fontSize="17px">
+      <Box minWidth={0}>{parts.join(' · ')}</Box>
+      <Button variant="ghost" minHeight="44px" paddingX="8px" marginLeft="-8px" onClick={onOpen} data-noprint>
+        Change
+      </Button>
+    </Box>
+  ); // prettier-ignore
+}

@@ -1,0 +1,64 @@
+import { Box, Button } from '@chakra-ui/react';
+import { adviceText, correctionText, MISSING, type CalibrationTyped } from '@steady-scatter/core';
+import { Play } from 'lucide-react';
+import { lazy, Suspense } from 'react';
+import { BigNumber } from '../ui/BigNumber.tsx';
+import type { OnBench } from './benchOf.ts';
+import { Doubts } from './Doubts.tsx';
+import { SpacingDoubt } from './SpacingDoubt.tsx';
+
+const SettingChart = lazy(() => import('./SettingChart.tsx'));
+
+/** What is missing before a mark can be told. */
+function missingText({ rig, bench, reading }: OnBench): string {
+  if (!rig) return 'Say which machine it is: its marks are needed to say what to set.';
+  if (bench.scale.marks.length < 2) return 'Type the marks of the machine’s control on its own page.';
+  return reading.targetKgPerM2 === null ? 'Type the rate that is wanted.' : '';
+}
+
+/** The mark to set now and why, the curve behind it, and the way to the next round. */
+export function BenchAnswer({
+  typed,
+  on,
+  onChange,
+  onStart,
+}: {
+  typed: CalibrationTyped;
+  on: OnBench;
+  onChange(typed: CalibrationTyped): void;
+  onStart(): void;
+}) {
+  const { reading, bench } = on;
+  const text = adviceText(reading, typed);
+  const isGoing = typed.runs.some(({ step }) => step !== '');
+  return (
+    <Box as="section" aria-label="Answer" bg="paper" borderWidth="1px" borderColor="line" borderRadius="12px" padding={{ base: '16px', md: '18px 22px' }}>
+      <SpacingDoubt typed={typed} on={on} onChange={onChange} />
+      <Doubts typed={typed} reading={reading} onChange={onChange} />
+      <Box display="flex" flexWrap="wrap" gap="4px 24px" alignItems="center">
+        <Box flex="0 0 auto">
+          <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
+            {text?.act ?? 'Set to'}
+          </Box>
+          <BigNumber number={text?.mark ?? MISSING} unit="" live />
+        </Box>
+        <Box fontSize="17px" flex="1 1 240px" minHeight="48px">
+          {text?.why ?? missingText(on)}
+        </Box>
+      </Box>
+      <Box display="flex" gap="10px" marginTop="12px" data-noprint>
+        <Button variant="solid" minHeight={{ base: '60px', md: '48px' }} fontSize="17px" onClick={onStart}>
+          <Play size={18} /> {isGoing ? 'Go on with the round' : `Start round ${typed.runs.length + 1}`}
+        </Button>
+      </Box>
+      <Suspense fallback={null}>
+        <SettingChart typed={typed} on={on} marks={bench.scale.marks} />
+      </Suspense>
+      {correctionText(reading, typed, bench.kind).map((line) => (
+        <Box key={line} fontSize="16px" marginTop="8px">
+          {line}
+        </Box>
+      ))}
+    </Box>
+  ); // prettier-ignore
+}

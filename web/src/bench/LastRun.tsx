@@ -1,0 +1,34 @@
+import { runLine, UNITS, type CalibrationTyped } from '@steady-scatter/core';
+import { Section } from '../ui/Section.tsx';
+import { WorkingLine } from '../ui/WorkingLine.tsx';
+import type { OnBench } from './benchOf.ts';
+import { StripDrawing } from './run/StripDrawing.tsx';
+
+const withUnit = (text: string | undefined, symbol: string) => (!text ? '' : /[a-z'"]/i.test(text) ? text : `${text} ${symbol}`); // prettier-ignore
+
+/** The last run as a line of arithmetic, with its strip. */
+export function LastRun({ typed, on }: { typed: CalibrationTyped; on: OnBench }) {
+  const at = typed.runs.findLastIndex(({ struck, step }) => struck === '' && step === '');
+  const run = typed.runs[at];
+  const read = on.reading.runs[at];
+  if (!run || !read?.worked) return null;
+  return (
+    <Section heading={`Round ${at + 1}, setting ${run.setting}`}>
+      <WorkingLine working={runLine(run, read, typed)} names={{ rate: 'Rate' }} />
+      {read.lengthM !== null && (
+        <StripDrawing
+          lengthM={read.lengthM}
+          widthM={on.reading.widthM}
+          length={withUnit(
+            run.readings['length'] ?? run.readings['course'],
+            UNITS[typed.units.length].symbol,
+          )}
+          width={withUnit(typed.width.text, UNITS[typed.width.unit].symbol)}
+          inside={withUnit(run.readings['time'] ?? run.readings['courseTime'], 's')}
+          passes={read.passes}
+          standing={run.method === 'timed-catch' || run.method === 'fill-time'}
+        />
+      )}
+    </Section>
+  );
+}

@@ -1,0 +1,102 @@
+import { Box, Button, chakra } from '@chakra-ui/react';
+import {
+  blankRun,
+  METHOD_IDS,
+  METHODS,
+  MOST_RUNS,
+  showRate,
+  UNITS,
+  type CalibrationTyped,
+  type MethodId,
+} from '@steady-scatter/core';
+import { Plus } from 'lucide-react';
+import { useState } from 'react';
+import { v7 as newId } from 'uuid';
+import { useActs } from '../acts/ActsProvider.tsx';
+import type { DocFormProps } from '../kept/DocPage.tsx';
+import { fieldBox } from '../ui/fieldBox.ts';
+import { Section } from '../ui/Section.tsx';
+import { today } from '../ui/today.ts';
+import type { OnBench } from './benchOf.ts';
+import { ROUND_COLUMNS, RunRow } from './RunRow.tsx';
+
+const Select = chakra('select', { base: { ...fieldBox, minHeight: { base: '56px', md: '44px' } } });
+
+/** Adds a run that was made and written down elsewhere. */
+function useTypedRuns({ typed, onChange }: Pick<DocFormProps<CalibrationTyped>, 'typed' | 'onChange'>, on: OnBench) {
+  const [open, setOpen] = useState<string | null>(null);
+  const [picked, setPicked] = useState<MethodId | null>(null);
+  const last = typed.runs.at(-1);
+  const method = picked ?? last?.method ?? 'weigh-back';
+  return {
+    open,
+    setOpen,
+    method,
+    setPicked,
+    add() {
+      const id = newId();
+      const setting = on.reading.advice?.mark.label ?? last?.setting ?? '';
+      const same = last?.method === method ? (['length', 'course'] as const) : [];
+      const readings = Object.fromEntries(same.flatMap((field) => (last?.readings[field] ? [[field, last.readings[field]]] : []))) as Record<string, string>; // prettier-ignore
+      const width = typed.width.text.trim() === '' ? null : typed.width;
+      onChange({ ...typed, runs: [...typed.runs, { ...blankRun(id, today(), method), setting, readings, width }] });
+      setOpen(id);
+    },
+  };
+} // prettier-ignore
+
+/** All rounds in their order, what comes next, and a run typed in by hand. */
+export function Rounds(props: DocFormProps<CalibrationTyped> & { on: OnBench }) {
+  const { typed, errorAt, onChange, on } = props;
+  const runs = useTypedRuns(props, on);
+  useActs([{ id: 'add-run', label: 'Type in a run', keys: 'Alt+R', run: runs.add }]);
+  const { advice } = on.reading;
+  const next = advice && advice.standing !== 'settled' ? advice : null;
+  return (
+    <Section heading="Rounds">
+      {typed.runs.length > 0 && (
+        <Box display="grid" gridTemplateColumns={ROUND_COLUMNS} gap="10px" paddingX="8px" paddingBottom="6px" fontSize="14px" fontWeight="semibold" color="ink.soft" textAlign="right">
+          <Box textAlign="left">Round</Box>
+          <Box>Setting</Box>
+          <Box hideBelow="md">Put out</Box>
+          <Box>Rate, {UNITS[typed.target.unit].symbol}</Box>
+          <Box textAlign="left">Against {typed.target.amount || 'the rate'}</Box>
+        </Box>
+      )}
+      {typed.runs.map((run, at) => (
+        <RunRow
+          key={run.id}
+          run={run}
+          at={at}
+          calibration={typed}
+          on={on}
+          isOpen={runs.open === run.id}
+          errorAt={errorAt}
+          onToggle={() => runs.setOpen(runs.open === run.id ? null : run.id)}
+          onChange={(changed) => onChange({ ...typed, runs: typed.runs.with(at, changed) })}
+        />
+      ))}
+      {next && typed.runs.length > 0 && (
+        <Box display="grid" gridTemplateColumns={ROUND_COLUMNS} gap="10px" padding="10px 8px" borderY="1px solid" borderColor="line" color="ink.soft" textAlign="right" fontSize="17px">
+          <Box textAlign="left">{typed.runs.length + 1}</Box>
+          <b>{next.mark.label}</b>
+          <Box hideBelow="md">next</Box>
+          <Box>{next.expected === null ? '' : `about ${showRate(next.expected, 0, typed.target.unit).number}`}</Box>
+          <Box textAlign="left">{next.isGuess ? 'a guess, try it' : 'try this'}</Box>
+        </Box>
+      )}
+      <Box display="flex" flexWrap="wrap" gap="8px" marginTop="12px" data-noprint>
+        <Select aria-label="Method of the run to type in" value={runs.method} onChange={(event) => runs.setPicked(event.target.value as MethodId)}>
+          {METHOD_IDS.map((id) => (
+            <option key={id} value={id}>
+              {METHODS[id].words}
+            </option>
+          ))}
+        </Select>
+        <Button minHeight={{ base: '56px', md: '44px' }} disabled={typed.runs.length >= MOST_RUNS} onClick={runs.add}>
+          <Plus size={18} /> Type in a run
+        </Button>
+      </Box>
+    </Section>
+  );
+} // prettier-ignore

@@ -1,0 +1,59 @@
+import { Box, Button, chakra } from '@chakra-ui/react';
+import { fieldBox } from '../../ui/fieldBox.ts';
+import { LabelledField } from '../../ui/LabelledField.tsx';
+import { useCalibrations } from '../useCalibrations.ts';
+import type { StepProps } from './steps.ts';
+
+const Select = chakra('select', { base: { ...fieldBox, minHeight: { base: '56px', md: '44px' }, maxWidth: '100%' } }); // prettier-ignore
+
+/** Containers whose tare was weighed before, the latest weighing of each. */
+function useContainers(): { name: string; tare: string }[] {
+  const { data: calibrations = [] } = useCalibrations();
+  const known = new Map<string, string>();
+  for (const { typed } of calibrations)
+    for (const { container, readings } of typed.runs)
+      if (container.trim() !== '' && readings['tare']) known.set(container.trim(), readings['tare']);
+  return [...known].map(([name, tare]) => ({ name, tare }));
+}
+
+/** Which container: its tare is remembered under its name; or the scale was zeroed with it. */
+export function Container({ run, onType }: StepProps) {
+  const known = useContainers();
+  const take = (name: string) => {
+    const found = known.find((each) => each.name === name);
+    if (found) onType({ container: found.name, readings: { ...run.readings, tare: found.tare } });
+  };
+  return (
+    <Box display="grid" gap="10px" marginTop="10px">
+      {known.length > 0 && (
+        <chakra.label display="block" fontSize="15px" color="ink.soft" fontWeight="semibold">
+          One that was weighed before
+          <br />
+          <Select value="" onChange={(event) => take(event.target.value)}>
+            <option value="">choose …</option>
+            {known.map(({ name, tare }) => (
+              <option key={name} value={name}>
+                {name}, {tare}
+              </option>
+            ))}
+          </Select>
+        </chakra.label>
+      )}
+      <LabelledField
+        label="What it is called"
+        placeholder="blue bucket"
+        value={run.container}
+        minHeight={{ base: '56px', md: '44px' }}
+        onChange={(container) => onType({ container })}
+      />
+      <Button
+        justifySelf="start"
+        minHeight={{ base: '56px', md: '44px' }}
+        aria-pressed={run.readings['tare'] === '0'}
+        onClick={() => onType({ readings: { ...run.readings, tare: '0' } })}
+      >
+        The scale was zeroed with it: net
+      </Button>
+    </Box>
+  );
+}

@@ -1,0 +1,63 @@
+import { Box, Button } from '@chakra-ui/react';
+import { practiceText, showExact, timeToAim, type MethodField } from '@steady-scatter/core';
+import { useState } from 'react';
+import type { StepProps } from './steps.ts';
+import { Stopwatch } from './Stopwatch.tsx';
+
+/** The first time that is still missing takes what the watch says. */
+const nextTime = (times: readonly MethodField[], readings: StepProps['run']['readings']): MethodField =>
+  times.find(({ id }) => !readings[id]?.trim()) ?? times.at(-1)!;
+
+const CATCH_ENDS = ['as you open', 'as you shut'] as const;
+
+/** Times by the watch, or typed; and a pace practised first. */
+export function Timing(props: StepProps & { times: readonly MethodField[] }) {
+  const { typed, run, at, on, times, listens, onType } = props;
+  const [practising, setPractising] = useState(false);
+  const [walks, setWalks] = useState<readonly number[]>([]);
+  const { lengthM } = on.reading.runs[at] ?? { lengthM: null };
+  const isCatch = times.some(({ id }) => id === 'catchTime' || id === 'fillTime');
+  const next = nextTime(times, run.readings);
+  const aimS = timeToAim(typed, run, at, on.reading, next);
+  const place = times.length > 1 ? `time ${times.indexOf(next) + 1} of ${times.length}` : '';
+  return (
+    <Box>
+      {practising ? (
+        <>
+          <Stopwatch
+            key="practice"
+            storeKey={`steady-scatter.practice.${run.id}`}
+            aimS={aimS}
+            running
+            listens={listens}
+            label="practice"
+            onLap={(seconds) => setWalks((before) => [...before, seconds])}
+          />
+          <Box fontSize="17px" marginTop="8px" aria-live="polite">
+            {lengthM === null ? 'Type the length of the course first.' : practiceText(lengthM, walks, aimS)}
+          </Box>
+          <Button minHeight={{ base: '56px', md: '44px' }} marginTop="8px" onClick={() => setPractising(false)}>
+            Time it for real
+          </Button>
+        </>
+      ) : (
+        <>
+          <Stopwatch
+            key={next.id}
+            storeKey={`steady-scatter.watch.${run.id}.${next.id}`}
+            listens={listens}
+            aimS={aimS}
+            ends={isCatch ? CATCH_ENDS : undefined}
+            label={place}
+            onLap={(seconds) => onType({ readings: { ...run.readings, [next.id]: `${showExact(Number(seconds.toFixed(1)), 6)} s` } })}
+          />
+          {!isCatch && (
+            <Button variant="ghost" minHeight={{ base: '56px', md: '44px' }} onClick={() => { setWalks([]); setPractising(true); }}>
+              Practise the pace first
+            </Button>
+          )}
+        </>
+      )}
+    </Box>
+  ); // prettier-ignore
+}

@@ -1,0 +1,48 @@
+import { Box, Button } from '@chakra-ui/react';
+import { handySpacing } from '@steady-scatter/core';
+import { dayText } from '../ui/dayText.ts';
+import { LabelledField } from '../ui/LabelledField.tsx';
+import { today } from '../ui/today.ts';
+import type { WidthProps } from './widthProps.ts';
+
+/** The spacing that is accepted, by whom and since when. */
+export function Accept({ typed, on, onChange }: WidthProps) {
+  const { lookedM, recommendedM } = on.reading;
+  const { accepted } = typed;
+  const spacing = typed.looked.text === '' ? recommendedM : lookedM;
+  if (accepted)
+    return (
+      <Box marginTop="14px">
+        <Box fontSize="18px">
+          Pass <b>{accepted.text}</b> apart, since {dayText(accepted.onDay)}.
+        </Box>
+        <Box display="flex" gap="10px" alignItems="end" flexWrap="wrap" marginTop="6px">
+          <Box width="220px">
+            <LabelledField
+              label="By"
+              value={accepted.by}
+              onChange={(by) => onChange({ ...typed, accepted: { ...accepted, by } })}
+            />
+          </Box>
+          <Button minHeight="44px" onClick={() => onChange({ ...typed, accepted: null })}>
+            Take it back
+          </Button>
+        </Box>
+      </Box>
+    );
+  if (spacing === null || typed.deflector) return null;
+  const text = handySpacing(spacing, typed.layout.unit);
+  return (
+    <Button
+      variant="solid"
+      minHeight={{ base: '60px', md: '48px' }}
+      fontSize="17px"
+      marginTop="14px"
+      onClick={() =>
+        onChange({ ...typed, accepted: { text, unit: typed.layout.unit, onDay: today(), by: '' } })
+      }
+    >
+      Pass {text} apart
+    </Button>
+  );
+}

@@ -1,0 +1,33 @@
+import { Box } from '@chakra-ui/react';
+import { leftShare, overlay, showExact } from '@steady-scatter/core';
+import { Choice } from '../ui/Choice.tsx';
+import { useWidthTests } from './useWidthTests.ts';
+import type { WidthProps } from './widthProps.ts';
+
+/** Held against the test from before something was changed. */
+export function BeforeAndAfter({ typed, on, onChange }: WidthProps) {
+  const { data: tests = [] } = useWidthTests();
+  const others = tests.filter(({ typed: each }) => each.rig === typed.rig && each.name !== typed.name && each.way === 'trays'); // prettier-ignore
+  if (others.length === 0) return null;
+  const { pattern, lookedM } = on.reading;
+  const compare = () => {
+    if (!on.before || !pattern || lookedM === null) return null;
+    const cv = (of: typeof pattern) => `${showExact(100 * overlay(of, lookedM, typed.mode).cv, 2)} %`;
+    const left = (of: typeof pattern) => `${showExact(100 * leftShare(of), 3)} %`;
+    return `At this spacing CV was ${cv(on.before.pattern)} before and is ${cv(pattern)} now; ${left(on.before.pattern)} fell to the left before, ${left(pattern)} now.`;
+  };
+  return (
+    <Box marginTop="14px" maxWidth="420px" data-noprint>
+      <Choice
+        label="Against the test before the change"
+        value={typed.before}
+        options={[
+          { id: '', label: 'none' },
+          ...others.map(({ id, typed: each }) => ({ id, label: each.name })),
+        ]}
+        onChange={(before) => onChange({ ...typed, before })}
+      />
+      {compare() && <Box marginTop="6px">{compare()}</Box>}
+    </Box>
+  );
+}

@@ -1,0 +1,37 @@
+import { Box } from '@chakra-ui/react';
+import { levelText, outputAt, showQuantity } from '@steady-scatter/core';
+import { benchOf, useBenchShelf } from '../bench/benchOf.ts';
+import { Choice } from '../ui/Choice.tsx';
+import type { WidthProps } from './widthProps.ts';
+
+/** The level: what the trays caught against what the bench weighed at the same setting. */
+export function Level({ typed, on, onChange }: WidthProps) {
+  const shelf = useBenchShelf();
+  const same = shelf.calibrations.filter(({ typed: each }) => each.rig === typed.rig && typed.rig !== '');
+  const chosen = same.find(({ id }) => id === typed.calibration)?.typed;
+  if (same.length === 0) return null;
+  const bench = chosen && benchOf(chosen, shelf);
+  const outputKgPerM = bench ? outputAt(bench.reading, typed.setting) : null;
+  const { caughtKgPerM } = on.reading;
+  const text = (): string | null => {
+    if (!chosen) return null;
+    if (outputKgPerM === null)
+      return `That chart has no mark ${typed.setting || 'yet'}: say at which setting the trays were thrown over.`;
+    if (caughtKgPerM !== null) return levelText(caughtKgPerM, outputKgPerM);
+    const at = on.reading.lookedM;
+    if (at === null) return null;
+    const mean = showQuantity(outputKgPerM / at, chosen.target.unit);
+    return `The shape is from the trays, the level from weighing: ${mean.number} ${mean.unit} on average at this spacing.`;
+  };
+  return (
+    <Box marginTop="14px" maxWidth="420px" data-noprint>
+      <Choice
+        label="Level from a weigh test"
+        value={typed.calibration}
+        options={[{ id: '', label: 'none chosen' }, ...same.map(({ id, typed: each }) => ({ id, label: each.name }))]}
+        onChange={(calibration) => onChange({ ...typed, calibration })}
+      />
+      {text() && <Box marginTop="6px">{text()}</Box>}
+    </Box>
+  ); // prettier-ignore
+}
