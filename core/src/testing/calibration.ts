@@ -9,7 +9,7 @@ import { advise, chartOf, type Advice } from './advise.ts';
 import { NO_RIG, type BenchRig } from './benchRig.ts';
 import type { CalibrationTyped, PaceOfWork } from './calibrationTyped.ts';
 import { doubtsOf, type Doubt } from './doubts.ts';
-import { readRun, readScaleStep, type RunReading } from './readRun.ts';
+import { readScaleStep, runReader, type RunReading } from './readRun.ts';
 import { fromShape, lookUp, starts, type Listed } from './start.ts';
 import type { Run } from './scatter.ts';
 
@@ -146,7 +146,7 @@ export function readCalibration(
   const rig = flow ? { ...machine, scale: { ...machine.scale, firstFlow: flow.opening } } : machine;
   if (rig.second.marks.length > 0) ifTyped(typed.second, () => readMark(typed.second, rig.second, 'second'));
   const scaleStepKg = noting(() => readScaleStep(typed));
-  const read = typed.runs.map((run, at) => readRun(run, at, typed, rig, width));
+  const read = typed.runs.map(runReader(typed, rig, width));
   const found = read.map(({ reading }) => reading);
   const doubts = doubtsOf(found, typed, rig, targetKgPerM2);
   const asked = new Set(doubts.flatMap(({ kind, runs }) => (kind === 'apart' ? [] : runs)));

@@ -85,14 +85,42 @@ function likeTheOthers(readings: Record<string, Reading>, fields: readonly Metho
     if (readings[id]!.si === 0) readings[id] = { si: 0, resolutionSi: Math.min(...steps) };
 }
 
+type RunRead = { readonly reading: RunReading; readonly errors: readonly InputError[] };
+
+/** What was read of a run, by what it was read with: a change of the rate reads none of five hundred runs again. */
+const READ = new WeakMap<RunTyped, Map<string, RunRead>>();
+/** With its machine and without: what is kept is checked without one. */
+const MOST_WAYS = 3;
+
+/**
+ * A reader for the runs of a calibration: each is read once for the same machine, width and units.
+ *
+ * @param width what rates are worked out for; null: not known
+ */
+export function runReader(calibration: CalibrationTyped, rig: BenchRig, width: Reading | null) {
+  const { units, scaleStep } = calibration;
+  const { scale, outlets, feeds } = rig;
+  const basis = JSON.stringify([units, scaleStep, width, outlets, feeds, scale.marks]);
+  return (run: RunTyped, at: number): RunRead => {
+    const way = `${at} ${basis}`;
+    const known = READ.get(run) ?? new Map<string, RunRead>();
+    const before = known.get(way);
+    if (before) return before;
+    if (known.size >= MOST_WAYS) known.clear();
+    const read = readRun(run, at, calibration, rig, width);
+    READ.set(run, known.set(way, read));
+    return read;
+  };
+}
+
 /** Reads one run: its mark, and what it comes to once all that its method asks for is there. */
-export function readRun(
+function readRun(
   run: RunTyped,
   at: number,
   calibration: CalibrationTyped,
   rig: BenchRig,
   width: Reading | null,
-): { reading: RunReading; errors: InputError[] } {
+): RunRead {
   const { errors, noting, ifTyped } = collect();
   const path = `runs.${at}`;
   const mark = rig.scale.marks.length === 0 ? null : ifTyped(run.setting, () => readMark(run.setting, rig.scale, `${path}.setting`)); // prettier-ignore

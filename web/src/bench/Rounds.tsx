@@ -20,6 +20,9 @@ import { today } from '../ui/today.ts';
 import type { OnBench } from './benchOf.ts';
 import { ROUND_COLUMNS, RunRow } from './RunRow.tsx';
 
+/** Rows that are drawn at once; all runs are worked out and drawn on the chart. */
+const MOST_ROWS = 40;
+
 const Select = chakra('select', { base: { ...fieldBox, minHeight: { base: '56px', md: '44px' } } });
 
 /** Adds a run that was made and written down elsewhere. */
@@ -52,6 +55,8 @@ export function Rounds(props: DocFormProps<CalibrationTyped> & { on: OnBench }) 
   useActs([{ id: 'add-run', label: 'Type in a run', keys: 'Alt+R', run: runs.add }]);
   const { advice } = on.reading;
   const next = advice && advice.standing !== 'settled' ? advice : null;
+  const [showsAll, setShowsAll] = useState(false);
+  const first = showsAll ? 0 : Math.max(0, typed.runs.length - MOST_ROWS);
   return (
     <Section heading="Rounds">
       {typed.runs.length > 0 && (
@@ -63,7 +68,12 @@ export function Rounds(props: DocFormProps<CalibrationTyped> & { on: OnBench }) 
           <Box textAlign="left">Against {typed.target.amount || 'the rate'}</Box>
         </Box>
       )}
-      {typed.runs.map((run, at) => (
+      {first > 0 && (
+        <Button variant="ghost" minHeight="44px" marginLeft="-12px" onClick={() => setShowsAll(true)}>
+          Show the {first} rounds before these
+        </Button>
+      )}
+      {typed.runs.map((run, at) => at < first ? null : (
         <RunRow
           key={run.id}
           run={run}

@@ -2,41 +2,27 @@ import { Box, Button } from '@chakra-ui/react';
 import {
   faultsOf,
   faultTexts,
-  groundRemarks,
-  meanLine,
   MISSING,
   recommendationText,
   showQuantity,
   type RigTyped,
 } from '@steady-scatter/core';
-import { lazy, Suspense, useState } from 'react';
+import { useState } from 'react';
 import { BigNumber } from '../ui/BigNumber.tsx';
-import { WorkingLine } from '../ui/WorkingLine.tsx';
 import { Accept } from './Accept.tsx';
+import { AtSpacing } from './AtSpacing.tsx';
 import { BeforeAndAfter } from './BeforeAndAfter.tsx';
 import { Level } from './Level.tsx';
-import { Look } from './Look.tsx';
-import { Stripes } from './Stripes.tsx';
 import { Sure } from './Sure.tsx';
-import { lengthText, type WidthProps } from './widthProps.ts';
-
-const UnevenChart = lazy(() => import('./UnevenChart.tsx'));
-
-const Said = ({ lines }: { lines: readonly string[] }) =>
-  lines.map((line) => (
-    <Box key={line} fontSize="16px" marginTop="6px">
-      {line}
-    </Box>
-  ));
+import type { WidthProps } from './widthProps.ts';
 
 /** The spacing to pass at and why, what comes of it on the ground, and what to change in the machine. */
 export function WidthAnswer({ typed, on, rig, onChange }: WidthProps & { rig: RigTyped | null }) {
-  const { reading, ground } = on;
-  const { recommendedM, pattern, lookedM, sweeps } = reading;
+  const { reading } = on;
+  const { recommendedM, pattern, sweeps } = reading;
   const shown = recommendedM === null ? null : showQuantity(recommendedM, typed.layout.unit, 3);
   const [isMore, setMore] = useState(false);
   const faults = pattern && sweeps ? faultTexts(faultsOf(pattern, recommendedM, null), rig?.kind ?? 'push-rotary') : []; // prettier-ignore
-  const mean = lookedM === null ? null : meanLine(reading, lookedM, typed);
   return (
     <Box
       as="section"
@@ -56,32 +42,7 @@ export function WidthAnswer({ typed, on, rig, onChange }: WidthProps & { rig: Ri
       </Box>
       {sweeps && <Sure typed={typed} on={on} />}
       <Accept typed={typed} on={on} onChange={onChange} />
-      {sweeps && (
-        <Box marginTop="14px">
-          <Suspense fallback={<Box height="290px" />}>
-            <UnevenChart reading={reading} unit={typed.layout.unit} lookedM={lookedM} />
-          </Suspense>
-        </Box>
-      )}
-      {sweeps && <Look typed={typed} on={on} onChange={onChange} />}
-      {pattern && ground && lookedM !== null && (
-        <>
-          <Stripes
-            pattern={pattern}
-            ground={ground}
-            spacingM={lookedM}
-            mode={typed.mode}
-            limit={reading.limit}
-            spacing={lengthText(lookedM, typed)}
-          />
-          <Said lines={groundRemarks(reading, ground, typed)} />
-          {mean && (
-            <Box marginTop="8px">
-              <WorkingLine working={mean} names={{ mean: 'Mean' }} size="plain" />
-            </Box>
-          )}
-        </>
-      )}
+      <AtSpacing typed={typed} on={on} onChange={onChange} />
       {faults.length > 0 && (
         <Box marginTop="14px">
           {faults.map((fault) => (

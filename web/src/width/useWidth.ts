@@ -1,9 +1,7 @@
 import {
-  groundAt,
   patternOf,
   readTrays,
   readWidthTest,
-  type OnGround,
   type Pattern,
   type WidthReading,
   type WidthTestTyped,
@@ -14,7 +12,6 @@ import { useWidthTests } from './useWidthTests.ts';
 /** A width test as worked out: the trays at each keystroke, the sweep as soon as there is time for it. */
 export interface WidthOnScreen {
   readonly reading: WidthReading;
-  readonly ground: OnGround | null;
   /** The pattern of the test that this one is held against, before something was changed. */
   readonly before: { readonly name: string; readonly pattern: Pattern } | null;
 }
@@ -44,10 +41,5 @@ export function useWidth(typed: WidthTestTyped): WidthOnScreen {
       ),
     };
   }, [other]);
-  const { pattern, lookedM } = reading;
-  const ground = useMemo(
-    () => (pattern && lookedM !== null && !typed.deflector ? groundAt(pattern, lookedM, typed.mode) : null),
-    [pattern, lookedM, typed.mode, typed.deflector],
-  );
-  return { reading, ground, before };
+  return { reading, before };
 }
