@@ -1,6 +1,6 @@
 import { spawn } from 'node:child_process';
 import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, statSync } from 'node:fs';
-import { createServer } from 'node:http';
+import { createServer, request } from 'node:http';
 import { tmpdir } from 'node:os';
 import { basename, join } from 'node:path';
 import { afterAll, beforeAll, expect, it } from 'vitest';
@@ -25,9 +25,10 @@ afterAll(async () => {
 /**
  * Runs the start script until it is ready.
  * @param {readonly string[]} args
+ * @param {NodeJS.ProcessEnv} more
  */
-async function start(args = []) {
-  const env = { ...process.env, STEADY_DATA: folder, PORT: String(port) };
+async function start(args = [], more = {}) {
+  const env = { ...process.env, STEADY_DATA: folder, PORT: String(port), ...more };
   const child = spawn(process.execPath, ['scripts/start.mjs', ...args], { cwd: ROOT, env });
   let said = '';
   const ended = new Promise((resolve) => child.on('exit', (code, signal) => resolve(code ?? signal)));
@@ -92,3 +93,34 @@ it('starts from nothing, survives kill -9, adopts the orphan database, moves por
   fresh.child.kill('SIGINT');
   expect(await fresh.ended).toBe(0);
 }, 120_000);
+
+it('with HOST it prints a code for the network, and lets nobody in by another name without it', async () => {
+  const running = await start([], { HOST: '0.0.0.0', PUBLIC_URL: 'http://yard.example:4310/' });
+  const code = /asked once for this code: (\d{4} \d{4})/;
+  for (let tries = 0; tries < 50 && !code.test(running.said()); tries += 1)
+    await new Promise((resolve) => setTimeout(resolve, 100));
+  const [, told] = code.exec(running.said()) ?? [];
+  const by = new URL(running.address).port;
+  /** @param {string} path @param {string} host @returns {Promise<{ status: number, body: string }>} */
+  const ask = (path, host) =>
+    new Promise((resolve, reject) => {
+      request({ host: '127.0.0.1', port: by, path, headers: { Host: host } }, (answer) => {
+        let body = '';
+        answer.on('data', (chunk) => (body += chunk));
+        answer.on('end', () => resolve({ status: answer.statusCode ?? 0, body }));
+      })
+        .on('error', reject)
+        .end();
+    });
+  expect((await ask('/api/jobs', 'yard.example')).status).toBe(401);
+  const own = JSON.parse((await ask('/api/here', `localhost:${by}`)).body);
+  expect(own).toMatchObject({ trusted: true, code: told, publicUrl: 'http://yard.example:4310' });
+  running.child.kill('SIGTERM');
+  await running.ended;
+}, 120_000);
+
+it('a PUBLIC_URL that is no address is refused before anything starts', async () => {
+  const { ended, said } = await start([], { PUBLIC_URL: 'yard' });
+  expect(await ended).not.toBe(0);
+  expect(said()).toContain('it has to be an address such as http://');
+}, 30_000);

@@ -27,7 +27,16 @@ function useSlide({ typed, on, onChange }: WidthProps) {
   const text = slid ?? typed.looked.text;
   const wanted = { kind: 'length', bareUnit: unit, field: 'looked' } as const;
   const typedM = attempt(() => readPositive(text, wanted, 'The pass spacing').si).value;
-  return { text, slide: setSlid, lookedM: typedM ?? on.reading.lookedM };
+  return {
+    text,
+    slide: setSlid,
+    /** What is typed counts at once. */
+    type(next: string) {
+      setSlid(null);
+      settle(next);
+    },
+    lookedM: typedM ?? on.reading.lookedM,
+  };
 }
 
 /** How even passes are at the spacing that is looked at: the sweep, the slider, four passes with their stripes, and the figures. */
@@ -35,7 +44,7 @@ export function AtSpacing(props: WidthProps) {
   const { typed, on } = props;
   const { reading } = on;
   const { pattern, sweeps, throwM } = reading;
-  const { text, slide, lookedM } = useSlide(props);
+  const { text, slide, type, lookedM } = useSlide(props);
   const ground = useMemo(
     () => (pattern && sweeps && lookedM !== null ? groundAt(pattern, lookedM, typed.mode) : null),
     [pattern, sweeps, lookedM, typed.mode],
@@ -49,7 +58,7 @@ export function AtSpacing(props: WidthProps) {
           <UnevenChart reading={reading} unit={typed.layout.unit} lookedM={lookedM} />
         </Suspense>
       </Box>
-      <Look typed={typed} text={text} lookedM={lookedM} reading={reading} onSlide={slide} />
+      <Look typed={typed} text={text} lookedM={lookedM} reading={reading} onSlide={slide} onType={type} />
       <Stripes
         pattern={pattern}
         ground={ground}

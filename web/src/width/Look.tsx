@@ -14,10 +14,11 @@ interface Props {
   text: string;
   lookedM: number;
   onSlide(text: string): void;
+  onType(text: string): void;
 }
 
 /** Slides the spacing that is looked at; everything follows. */
-export function Look({ typed, reading: { sweeps, throwM }, text, lookedM, onSlide }: Props) {
+export function Look({ typed, reading: { sweeps, throwM }, text, lookedM, onSlide, onType }: Props) {
   const unit = typed.layout.unit;
   const least = sweeps?.[typed.mode].spacingM[0] ?? lookedM;
   const value = fromSi(lookedM, unit);
@@ -42,11 +43,11 @@ export function Look({ typed, reading: { sweeps, throwM }, text, lookedM, onSlid
           aria-label="Pass spacing"
           value={text}
           placeholder={showExact(value, 4)}
-          onChange={onSlide}
+          onChange={onType}
         />
       </Box>
       {text !== '' && (
-        <Button variant="ghost" minHeight="44px" marginLeft="-12px" onClick={() => onSlide('')}>
+        <Button variant="ghost" minHeight="44px" marginLeft="-12px" onClick={() => onType('')}>
           Back to the recommended one
         </Button>
       )}

@@ -3,6 +3,7 @@ import { fromSi, UNITS, type LengthUnit, type WidthReading } from '@steady-scatt
 import { Chart, LinearScale, LineElement, PointElement, type ChartData, type ChartOptions, type Plugin } from 'chart.js'; // prettier-ignore
 import { useEffect, useMemo, useRef } from 'react';
 import { Scatter } from 'react-chartjs-2';
+import { chartAxis } from '../ui/chartAxis.ts';
 import { FIGURES, useInk, type Ink } from '../ui/useInk.ts';
 
 Chart.register(LinearScale, PointElement, LineElement);
@@ -82,19 +83,13 @@ const marksOver = (marks: MarksHolder, ink: Ink): Plugin<'scatter'> => ({
 });
 
 function optionsOf(unit: LengthUnit, ink: Ink): ChartOptions<'scatter'> {
-  const font = { family: FIGURES, size: 14 };
-  const axis = (text: string) => ({
-    title: { display: true, text, color: ink.ink, font },
-    ticks: { color: ink.ink, font },
-    grid: { color: ink.line },
-  });
   return {
     animation: false,
     maintainAspectRatio: false,
     events: [],
     scales: {
-      x: axis(`pass spacing, ${UNITS[unit].symbol}`),
-      y: { ...axis('CV, %'), min: 0, suggestedMax: 40 },
+      x: chartAxis(`pass spacing, ${UNITS[unit].symbol}`, ink),
+      y: { ...chartAxis('CV, %', ink), min: 0, suggestedMax: 40 },
     },
     plugins: { legend: { display: false }, tooltip: { enabled: false } },
   };
