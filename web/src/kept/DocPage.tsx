@@ -11,6 +11,7 @@ import { SampleBadge } from '../ui/SampleBadge.tsx';
 import { TopBar } from '../ui/TopBar.tsx';
 import { heldDoc, useHoldDoc } from './docDrafts.ts';
 import { useDoc, type Doc, type DocKind } from './docs.ts';
+import { mergedOver } from './mergedOver.ts';
 import { useKeepDoc } from './useKeepDoc.ts';
 
 /** What the form of a thing is given. */
@@ -80,6 +81,7 @@ function DocSheet<Typed extends { readonly name: string }>({
   const form = useForm<{ typed: unknown }>({ defaultValues: { typed: heldDoc(kind, id) ?? kept } });
   const typed = useWatch({ control: form.control, name: 'typed' }) as Typed;
   const replace = (next: Typed) => form.setValue('typed', next, { shouldDirty: true });
+  const change = (next: Typed) => replace(mergedOver(typed, next, form.getValues('typed') as Typed));
   const [tried, setTried] = useState(false);
   const differs = JSON.stringify(typed) !== JSON.stringify(kept);
   useFollow(kept, typed, replace);
@@ -140,7 +142,7 @@ function DocSheet<Typed extends { readonly name: string }>({
         {renderForm(
           {
             typed,
-            onChange: replace,
+            onChange: change,
             errorAt: (field) => shown.find((error) => error.field === field),
             keepThen: (go) => (isKept && doc ? go(doc.id) : keep(go)),
           },
