@@ -9,6 +9,7 @@ import {
   blankRun,
   blankTools,
   calibrationFor,
+  calibrationOn,
   cardOf,
   cautionsFor,
   chooseMethod,
@@ -293,6 +294,16 @@ describe('where to begin', () => {
     // 2 lb at 10 here as there: 3.33 lies between 10 and 14.
     expect(Number(shaped.advice!.mark.label)).toBeGreaterThan(12);
     expect(adviceText(shaped, typed({ start: 'shape' }))!.why).toContain('shape of the other');
+  });
+  it('a machine brings its spacing and pace, and leaves what is typed; a hopper is as wide as it measures', () => {
+    const fresh = calibrationOn(blankCalibration('us'), 'id', redRig);
+    expect(fresh).toMatchObject({ rig: 'id', width: { text: redRig.width.text }, pace: redRig.pace });
+    const own = { ...blankCalibration('us'), width: { text: '7', unit: 'ft' as const, by: 'chosen' as const }, pace: { course: '100', unit: 'ft' as const, time: '25' } }; // prettier-ignore
+    expect(calibrationOn(own, 'id', { ...redRig, kind: 'push-rotary' })).toEqual({ ...own, rig: 'id' });
+    expect(calibrationOn(own, 'id', { ...redRig, kind: 'push-drop' }).width).toEqual({
+      ...own.width,
+      by: 'measured',
+    });
   });
   it('where product first ran moves a cautious start', () => {
     expect(read().advice?.mark.label).toBe('6.5');

@@ -1,6 +1,7 @@
 import { labelRate } from '../need/labelRate.ts';
 import { retype } from '../quantities/show.ts';
 import { readProduct } from '../shelf/readProduct.ts';
+import { rigKind, type RigTyped } from '../rigs/index.ts';
 import { PRODUCT_KINDS, type ProductTyped } from '../shelf/product.ts';
 import type { CalibrationTyped } from './calibrationTyped.ts';
 
@@ -41,5 +42,20 @@ export function calibrationFor(
         ? { pace: printed[0]!.pace, lines: printed.map(({ setting }) => ({ setting, amount: retype(rate, typed.target.unit) })) } // prettier-ignore
         : typed.label,
     start: printed.length > 0 && rate !== null && product.kind !== 'granular-carrier' ? 'label' : typed.start,
+  };
+}
+
+/**
+ * A calibration on a machine: its pass spacing and usual pace where none was typed yet; what a hopper drops is as wide as it measures.
+ *
+ * @example calibrationOn(blankCalibration('us'), id, dropSpreader).width // { text: '36', unit: 'in', by: 'measured' }
+ */
+export function calibrationOn(typed: CalibrationTyped, id: string, rig: RigTyped): CalibrationTyped {
+  const width = typed.width.text === '' ? { ...rig.width, by: typed.width.by } : typed.width;
+  return {
+    ...typed,
+    rig: id,
+    width: { ...width, by: rigKind(rig.kind).width === 'hopper' ? 'measured' : width.by },
+    pace: typed.pace.time === '' ? rig.pace : typed.pace,
   };
 }

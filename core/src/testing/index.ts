@@ -58,7 +58,7 @@ export {
   type CalibrationReading,
   type ChartLine,
 } from './calibration.ts';
-export { calibrationFor } from './fromShelf.ts';
+export { calibrationFor, calibrationOn } from './fromShelf.ts';
 export { practiceText, timeToAim } from './practice.ts';
 export type { Doubt } from './doubts.ts';
 export { keepEarlier, lostReadings } from './keepsReadings.ts';

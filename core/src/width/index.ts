@@ -1,7 +1,18 @@
 // Width: how far a machine throws, how even passes are at a spacing, and which spacing is the widest that is still even.
 // A pattern is straight between its trays; passes are laid beside each other and integrated exactly.
 export { depositAt, leftShare, mirrored, patternOf, scaled, throwOf, underPattern, type Pattern } from './pattern.ts'; // prettier-ignore
-export { cvAt, MODE_IDS, MODES, overlay, twoDirections, type Mode, type Overlay } from './overlap.ts';
+export {
+  cvAt,
+  depositOfPass,
+  depositOfPasses,
+  isTurned,
+  MODE_IDS,
+  MODES,
+  overlay,
+  twoDirections,
+  type Mode,
+  type Overlay,
+} from './overlap.ts';
 export { PASSING, sweep, type Sweep } from './sweep.ts';
 export { unevenness } from './correlation.ts';
 export { seeded } from './seeded.ts';

@@ -15,6 +15,9 @@ export interface Overlay {
   readonly cv: number;
 }
 
+/** A place brought into the first period, from 0 to less than one. */
+const folded = (x: number, periodM: number): number => ((x % periodM) + periodM) % periodM;
+
 /** How passes repeat: after each, or after every second one, which is turned round. */
 const lanesOf = (pattern: Pattern, spacingM: number, mode: Mode): { pattern: Pattern; atM: number }[] =>
   mode === 'one-way'
@@ -46,8 +49,7 @@ function fromLane(pattern: Pattern, atM: number, periodM: number, x: number): nu
 export function overlay(pattern: Pattern, spacingM: number, mode: Mode): Overlay {
   const lanes = lanesOf(pattern, spacingM, mode);
   const periodM = spacingM * lanes.length;
-  const fold = (x: number) => ((x % periodM) + periodM) % periodM;
-  const places = lanes.flatMap((lane) => lane.pattern.xM.map((x) => fold(x + lane.atM)));
+  const places = lanes.flatMap((lane) => lane.pattern.xM.map((x) => folded(x + lane.atM, periodM)));
   const xM = [0, ...places.toSorted((a, b) => a - b), periodM].filter((x, at, all) => at === 0 || x - all[at - 1]! > 1e-12); // prettier-ignore
   const y = xM.map((x) => lanes.reduce((sum, lane) => sum + fromLane(lane.pattern, lane.atM, periodM, x), 0));
   let [area, square] = [0, 0];
@@ -60,6 +62,27 @@ export function overlay(pattern: Pattern, spacingM: number, mode: Mode): Overlay
   const mean = area / periodM;
   const variance = Math.max(0, square / periodM - mean * mean);
   return { xM, y, mean, cv: mean > 0 ? Math.sqrt(variance) / mean : 0 };
+}
+
+/** The deposit of all passes at any place across them, m from one pass's middle: the period repeats to both sides. */
+export function depositOfPasses({ xM, y }: Overlay, x: number): number {
+  const within = folded(x, xM.at(-1)!);
+  return within === 0 ? y[0]! : depositAt({ xM, y }, within);
+}
+
+/** Whether a pass, counted from 0 to both sides, goes the other way. */
+export const isTurned = (pass: number, mode: Mode): boolean => mode === 'back-and-forth' && pass % 2 !== 0;
+
+/** The deposit of one pass, counted from 0, at a place across all of them. */
+export function depositOfPass(
+  pattern: Pattern,
+  spacingM: number,
+  mode: Mode,
+  pass: number,
+  x: number,
+): number {
+  const own = x - pass * spacingM;
+  return depositAt(pattern, isTurned(pass, mode) ? -own : own);
 }
 
 /** How uneven passes at a spacing are: standard deviation over mean. */

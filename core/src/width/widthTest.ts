@@ -3,8 +3,8 @@ import { InputError } from '../errors/InputError.ts';
 import { readNumber } from '../quantities/numbers.ts';
 import { readPositive } from '../quantities/quantity.ts';
 import { readDay, readName } from '../worksheet/heading.ts';
-import { overlay, type Overlay } from './overlap.ts';
-import { depositAt, leftShare, patternOf, throwOf, underPattern, type Pattern } from './pattern.ts';
+import { depositOfPasses, overlay, type Overlay } from './overlap.ts';
+import { leftShare, patternOf, throwOf, underPattern, type Pattern } from './pattern.ts';
 import { readTrays, type TraysReading } from './readTrays.ts';
 import { sweep, type Sweep } from './sweep.ts';
 import type { WidthTestTyped } from './widthTyped.ts';
@@ -101,6 +101,6 @@ export function groundAt(pattern: Pattern, spacingM: number, mode: WidthTestType
     overlay: over,
     most: share(Math.max(...over.y)),
     least: share(Math.min(...over.y)),
-    middle: share(depositAt(over, 1e-12)),
+    middle: share(depositOfPasses(over, 0)),
   };
 }

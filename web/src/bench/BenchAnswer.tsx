@@ -1,4 +1,5 @@
 import { Box, Button } from '@chakra-ui/react';
+import { AnswerBox } from '../ui/AnswerBox.tsx';
 import { adviceText, correctionText, MISSING, type CalibrationTyped } from '@steady-scatter/core';
 import { Play } from 'lucide-react';
 import { lazy, Suspense } from 'react';
@@ -32,7 +33,7 @@ export function BenchAnswer({
   const text = adviceText(reading, typed);
   const isGoing = typed.runs.some(({ step }) => step !== '');
   return (
-    <Box as="section" aria-label="Answer" bg="paper" borderWidth="1px" borderColor="line" borderRadius="12px" padding={{ base: '16px', md: '18px 22px' }}>
+    <AnswerBox>
       <SpacingDoubt typed={typed} on={on} onChange={onChange} />
       <Doubts typed={typed} reading={reading} onChange={onChange} />
       <Box display="flex" flexWrap="wrap" gap="4px 24px" alignItems="center">
@@ -59,6 +60,6 @@ export function BenchAnswer({
           {line}
         </Box>
       ))}
-    </Box>
+    </AnswerBox>
   ); // prettier-ignore
 }

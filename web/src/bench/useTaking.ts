@@ -1,4 +1,4 @@
-import { calibrationFor, rigKind, type CalibrationTyped } from '@steady-scatter/core';
+import { calibrationFor, calibrationOn, type CalibrationTyped } from '@steady-scatter/core';
 import type { AimProps } from './AimFields.tsx';
 
 /** "Red push spreader, Lake feed 24-0-8": what a calibration is called when nobody said otherwise. */
@@ -12,11 +12,7 @@ export function useTaking({ typed, onChange, shelf: { rigs, products }, on }: Ai
     rig(id: string) {
       const rig = rigs.find((each) => each.id === id)?.typed;
       if (!rig) return onChange({ ...typed, rig: id });
-      // What is typed already stays.
-      const width = typed.width.text === '' ? { ...rig.width, by: typed.width.by } : typed.width;
-      const pace = typed.pace.time === '' ? rig.pace : typed.pace;
-      const by = rigKind(rig.kind).width === 'hopper' ? ('measured' as const) : width.by;
-      return onChange(named({ ...typed, rig: id, width: { ...width, by }, pace }, rig.name));
+      return onChange(named(calibrationOn(typed, id, rig), rig.name));
     },
     product(id: string) {
       const product = products.find((each) => each.id === id)?.typed;

@@ -1,4 +1,5 @@
 import { Box, chakra } from '@chakra-ui/react';
+import { AnswerBox } from '../ui/AnswerBox.tsx';
 import {
   bandText,
   MISSING,
@@ -109,12 +110,7 @@ export function AnswerPanel() {
   const shown = termShown(answer.lines.total, 'total.amount');
   const next = nextAct(answer, worksheet);
   return (
-    <Box
-      as="section"
-      aria-label="Answer"
-      bg="paper"
-      borderWidth="1px"
-      borderColor="line"
+    <AnswerBox
       borderRadius="10px"
       padding="22px"
       css={{
@@ -143,6 +139,6 @@ export function AnswerPanel() {
         <TakeLine />
       </Box>
       <Delivered />
-    </Box>
+    </AnswerBox>
   );
 }

@@ -1,5 +1,12 @@
 import { Box } from '@chakra-ui/react';
-import { depositAt, type OnGround, type Pattern, type WidthTestTyped } from '@steady-scatter/core';
+import {
+  depositOfPass,
+  depositOfPasses,
+  isTurned,
+  type OnGround,
+  type Pattern,
+  type WidthTestTyped,
+} from '@steady-scatter/core';
 
 const [WIDE, HIGH] = [1000, 330];
 const PASSES = 4;
@@ -16,16 +23,6 @@ interface Props {
   spacing: string;
 }
 
-/** Deposit of all passes at a place, from the one period that is known. */
-const onGround = ({ overlay: { xM, y } }: OnGround, x: number): number => {
-  const period = xM.at(-1)!;
-  const folded = ((x % period) + period) % period;
-  const after = xM.findIndex((edge) => edge >= folded);
-  if (after <= 0) return y[0]!;
-  const share = (folded - xM[after - 1]!) / (xM[after]! - xM[after - 1]!);
-  return y[after - 1]! + share * (y[after]! - y[after - 1]!);
-};
-
 /** Four passes from behind: each one's pattern, what they add up to with its mean and limits, and the stripes it leaves. */
 export function Stripes({ pattern, ground, spacingM, mode, limit, spacing }: Props) {
   const { mean } = ground.overlay;
@@ -36,10 +33,6 @@ export function Stripes({ pattern, ground, spacingM, mode, limit, spacing }: Pro
   const up = (value: number) => 190 - (145 * value) / most;
   const xs = Array.from({ length: COLUMNS + 1 }, (_, index) => from + (span * index) / COLUMNS);
   const path = (of: (x: number) => number) => xs.map((x, index) => `${index === 0 ? 'M' : 'L'}${at(x).toFixed(1)} ${up(of(x)).toFixed(1)}`).join(''); // prettier-ignore
-  const single = (pass: number) => (x: number) => {
-    const turned = mode === 'back-and-forth' && Math.abs(pass) % 2 === 1;
-    return depositAt(pattern, (turned ? -1 : 1) * (x - pass * spacingM));
-  };
   return (
     <Box color="ink" marginTop="14px">
       <svg
@@ -59,12 +52,12 @@ export function Stripes({ pattern, ground, spacingM, mode, limit, spacing }: Pro
         <Box asChild stroke="ink.soft" strokeWidth="1.5" fill="none" strokeDasharray="4 4">
           <g>
             {Array.from({ length: PASSES + 2 }, (_, index) => (
-              <path key={index} d={path(single(index - 1))} />
+              <path key={index} d={path((x) => depositOfPass(pattern, spacingM, mode, index - 1, x))} />
             ))}
           </g>
         </Box>
         <Box asChild stroke="act" strokeWidth="4" fill="none">
-          <path d={path((x) => onGround(ground, x))} />
+          <path d={path((x) => depositOfPasses(ground.overlay, x))} />
         </Box>
         <Box asChild stroke="ink" strokeWidth="2">
           <path d={`M0 190H${WIDE}`} />
@@ -76,7 +69,7 @@ export function Stripes({ pattern, ground, spacingM, mode, limit, spacing }: Pro
             </Box>
             <Box asChild fill="ink" fontSize={{ base: '38px', md: '30px' }}>
               <text x={at(pass * spacingM)} y="26" textAnchor="middle">
-                {mode === 'back-and-forth' && pass % 2 === 1 ? '↓' : '↑'} pass {pass + 1}
+                {isTurned(pass, mode) ? '↓' : '↑'} pass {pass + 1}
               </text>
             </Box>
           </g>
@@ -90,7 +83,7 @@ export function Stripes({ pattern, ground, spacingM, mode, limit, spacing }: Pro
                 y={GROUND_TOP}
                 width={WIDE / COLUMNS + 0.6}
                 height="56"
-                opacity={Math.min(1, 0.5 * (mean > 0 ? onGround(ground, x + span / COLUMNS / 2) / mean : 0)) ** 1.5}
+                opacity={Math.min(1, 0.5 * (mean > 0 ? depositOfPasses(ground.overlay, x + span / COLUMNS / 2) / mean : 0)) ** 1.5}
               />
             ))}
           </g>

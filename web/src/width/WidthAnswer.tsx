@@ -1,4 +1,5 @@
 import { Box, Button } from '@chakra-ui/react';
+import { AnswerBox } from '../ui/AnswerBox.tsx';
 import {
   faultsOf,
   faultTexts,
@@ -24,15 +25,7 @@ export function WidthAnswer({ typed, on, rig, onChange }: WidthProps & { rig: Ri
   const [isMore, setMore] = useState(false);
   const faults = pattern && sweeps ? faultTexts(faultsOf(pattern, recommendedM, null), rig?.kind ?? 'push-rotary') : []; // prettier-ignore
   return (
-    <Box
-      as="section"
-      aria-label="Answer"
-      bg="paper"
-      borderWidth="1px"
-      borderColor="line"
-      borderRadius="12px"
-      padding={{ base: '16px', md: '18px 22px' }}
-    >
+    <AnswerBox>
       <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
         {typed.deflector ? 'For trim passes' : 'Passes apart'}
       </Box>
@@ -73,6 +66,6 @@ export function WidthAnswer({ typed, on, rig, onChange }: WidthProps & { rig: Ri
           <BeforeAndAfter typed={typed} on={on} onChange={onChange} />
         </>
       )}
-    </Box>
+    </AnswerBox>
   );
 }

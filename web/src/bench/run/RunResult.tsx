@@ -1,4 +1,5 @@
 import { Box, Button } from '@chakra-ui/react';
+import { AnswerBox } from '../../ui/AnswerBox.tsx';
 import {
   adviceText,
   coarseText,
@@ -130,16 +131,7 @@ export function RunResult({ typed, run, at, on, onChange, onNext, onRedo, onDone
           <Strike run={run} onStrike={(struck) => set({ struck })} />
         </Box>
       </Box>
-      <Box
-        as="section"
-        aria-label="Answer"
-        bg="paper"
-        borderWidth="1px"
-        borderColor="line"
-        borderRadius="12px"
-        padding={{ base: '16px', md: '22px' }}
-        alignSelf="start"
-      >
+      <AnswerBox padding={{ base: '16px', md: '22px' }} alignSelf="start">
         <Doubts typed={typed} reading={reading} onChange={onChange} />
         <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
           {text?.act ?? 'Set to'}
@@ -173,7 +165,7 @@ export function RunResult({ typed, run, at, on, onChange, onNext, onRedo, onDone
             {reading.advice?.standing === 'open' ? 'Enough for now' : 'To signing off'}
           </Button>
         </Box>
-      </Box>
+      </AnswerBox>
     </Box>
   );
 }
