@@ -1,105 +1,142 @@
-// npm run gates: how the adviser does on machines whose gates are crooked. Simulated with seeds; prints the table of docs/method.md.
-import { advise, fromShape, lookUp, seeded, starts, type Listed, type Run } from '@steady-scatter/core';
+// npm run gates [machines]: how the adviser does on machines whose gates are crooked. Every run is typed as a person would: two
+// weighings of a strip, read, doubted, worked out and advised on by the same code as on screen. Seeded; prints the table of
+// docs/method.md.
+import { benchRig, blankCalibration, blankRig, blankRun, blankScale, isEnded, readCalibration, type CalibrationReading, type CalibrationTyped, type RunTyped } from '@steady-scatter/core'; // prettier-ignore
+import { FAMILIES, simulate, type Family, type Machine } from './simulated/machines.ts';
 
-const GATES = 600;
+const MACHINES = Number(process.argv[2] ?? 400);
 const MOST_RUNS = 14;
 const TOLERANCE = 0.05;
-
-/** A machine: its marks, its true rate at each opening, and how much its runs differ. */
-function machine(seed: number) {
-  const random = seeded(seed);
-  const between = (low: number, high: number) => low + (high - low) * random();
-  const widest = 10 + Math.floor(random() * 26);
-  const step = random() < 0.4 ? 0.5 : 1;
-  const marks = Array.from({ length: Math.round(widest / step) + 1 }, (_, at) => at * step);
-  // Nothing flows in the lower part; from there a bent line with a kink of its own.
-  const firstFlow = widest * between(0.02, 0.35);
-  const power = between(0.6, 2.2);
-  const kinkAt = between(0.2, 0.8);
-  const kink = between(-0.35, 0.8);
-  const most = between(3, 14);
-  const raw = (t: number) => t ** power + kink * Math.max(0, t - kinkAt);
-  const rate = (x: number) =>
-    x <= firstFlow ? 0 : (most * raw((x - firstFlow) / (widest - firstFlow))) / raw(1);
-  const reached = marks[Math.round((0.3 + 0.55 * random()) * (marks.length - 1))] ?? widest;
-  const target = rate(reached) * between(0.96, 1.04) || most / 3;
-  // The label is wrong for this gate by up to half.
-  const label = { points: [{ setting: reached * between(0.6, 1.5), rate: target }], paceMPerS: 1.3 };
-  const noted = Math.floor(firstFlow / step) * step;
-  const scatter = between(0.015, 0.035);
-  const normal = () => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
-  const run = (x: number) => rate(x) * (1 + scatter * normal());
-  // Another product's chart on the same gate: it flows more or less readily, begins a little elsewhere, and was tested like any other.
-  const readily = between(0.6, 1.6);
-  const later = between(-0.04, 0.04) * widest;
-  const otherRate = (x: number) => readily * rate(x - later) * (1 + scatter * normal());
-  const tested = [0.35, 0.55, 0.75, 0.95].map(
-    (share) => marks[Math.round(share * (marks.length - 1))] ?? widest,
-  );
-  const other: Listed = { points: tested.map((setting) => ({ setting, rate: otherRate(setting) })), paceMPerS: 1.3 }; // prettier-ignore
-  return { marks, noted, rate, target, run, label, other };
-}
+const WIDTH_M = 3;
+/** Step of the scale, kg, and what stands in the hopper before a run. */
+const SCALE = { step: 0.01, full: 40 };
 
 const STARTS = ['low, first flow noted', 'low, not noted', 'middle', 'label', 'shape of another chart'] as const; // prettier-ignore
 type Start = (typeof STARTS)[number];
 
+/** What one calibration came to. */
 interface Course {
   /** Distinct settings tested until the mark it ends at was first tested, that one included. */
-  readonly found: number;
+  readonly settings: number;
   readonly runs: number;
-  /** Ended at a mark whose true rate is off though some mark's is not; under a ceiling, at one whose true rate passes it. */
-  readonly missed: boolean;
   readonly ended: boolean;
-  readonly off: number;
+  /** A run could not be recorded, or nothing was advised. */
+  readonly stuck: boolean;
+  /** Ended beyond the tolerance though a mark within it exists. */
+  readonly outside: boolean;
+  /** Under a ceiling: ended above it though some mark stays under it. */
+  readonly over: boolean;
+  /** Under a ceiling: ended more than 10 % below it though a mark closer under it exists. */
+  readonly light: boolean;
+  /** Highest rate ever tried, times the target. */
+  readonly highest: number;
 }
 
-function course(seed: number, from: Start, ceiling: boolean): Course {
-  const { marks, noted, rate, target, run, label, other } = machine(seed);
-  const firstFlow = from === 'low, first flow noted' ? noted : null;
-  const begin = starts(marks, 0, firstFlow, target, 1.3, label);
-  const at: Readonly<Record<Start, number>> = {
-    'low, first flow noted': begin.low,
-    'low, not noted': begin.low,
-    middle: begin.middle,
-    label: begin.label ?? begin.middle,
-    'shape of another chart': lookUp(other, target, 0) ?? begin.middle,
+/** A strip long enough for the scale to tell half the tolerance at the target. */
+const stripM = (target: number): number => Math.ceil(0.33 / ((target / 1000) * WIDTH_M) / 5) * 5;
+
+function typeRun(id: string, mark: number, rate: number, lengthM: number): RunTyped {
+  const netKg = (rate / 1000) * WIDTH_M * lengthM;
+  const weigh = (kg: number) => (Math.round(kg / SCALE.step) * SCALE.step).toFixed(2);
+  const readings = { in: weigh(SCALE.full), left: weigh(SCALE.full - netKg), length: `${lengthM}.00`, time: (lengthM / 1.3).toFixed(1) }; // prettier-ignore
+  return { ...blankRun(id, '2026-04-10', 'weigh-back'), setting: String(mark), readings };
+}
+
+function aim({ target, label }: Machine, from: Start, ceiling: boolean): CalibrationTyped {
+  return {
+    ...blankCalibration('metric'),
+    name: 'Simulated',
+    target: { amount: String(target), unit: 'g/m2' },
+    isCeiling: ceiling,
+    width: { text: `${WIDTH_M}`, unit: 'm', by: 'chosen' },
+    pace: { course: '40', unit: 'm', time: String(40 / 1.3) },
+    scaleStep: String(SCALE.step),
+    start: from.startsWith('low') ? 'low' : from === 'middle' ? 'middle' : from === 'label' ? 'label' : 'shape',
+    label: from === 'label' ? { pace: '1.3 m/s', lines: label.points.map(({ setting, rate }) => ({ setting: String(setting), amount: String(rate) })) } : { pace: '', lines: [] }, // prettier-ignore
   };
-  const byShape = (test: { setting: number; rate: number }) => fromShape(other, test, target);
-  const runs: Run[] = [];
-  const asked = { marks, closed: 0, firstFlow, target, tolerance: TOLERANCE, ceiling: ceiling ? target : null, start: at[from], byShape: from === 'shape of another chart' ? byShape : null }; // prettier-ignore
+} // prettier-ignore
+
+/** A label's setting is one of the marks. */
+const onMark = (machine: Machine): Machine => ({
+  ...machine,
+  label: { ...machine.label, points: machine.label.points.map(({ setting, rate }) => ({ rate, setting: Math.min(machine.marks.at(-1)!, Math.max(machine.step, Math.round(setting / machine.step) * machine.step)) })) }, // prettier-ignore
+}); // prettier-ignore
+
+function calibrate(drawn: Machine, from: Start, ceiling: boolean): Course {
+  const machine = onMark(drawn);
+  const { marks, step, noted, target } = machine;
+  const control = { ...blankScale(), from: '0', to: String(marks.at(-1)), step: String(step), closed: '0', firstFlow: from === 'low, first flow noted' ? String(noted) : '' }; // prettier-ignore
+  const rig = benchRig({ ...blankRig('metric'), name: 'Simulated', control });
+  const shape = from === 'shape of another chart' && machine.other.points.length > 1 ? { ...machine.other, points: machine.other.points.map(({ setting, rate }) => ({ setting, rate: rate / 1000 })) } : null; // prettier-ignore
+  let typed = aim(machine, from, ceiling);
+  let highest = 0;
   for (;;) {
-    const { setting, because } = advise({ ...asked, runs });
-    const ended = because === 'usable' || because === 'settled' || because === 'no-mark-fits';
-    if (ended || runs.length >= MOST_RUNS) {
-      const off = rate(setting) / target - 1;
-      const some = marks.some((mark) => Math.abs(rate(mark) / target - 1) <= TOLERANCE);
-      const missed = ceiling ? off > 0 : some && Math.abs(off) > TOLERANCE;
-      return {
-        found: [...new Set(runs.map((each) => each.setting))].indexOf(setting) + 1,
-        runs: runs.length,
-        missed,
-        ended,
-        off,
-      };
-    }
-    runs.push({ setting, rate: run(setting), uReadings: 0.012 });
+    const reading = readCalibration(typed, rig, shape);
+    const { advice } = reading;
+    const stuck = reading.errors.length > 0 || !advice || reading.runs.some(({ worked }) => !worked);
+    const ended = advice !== null && isEnded(advice.because);
+    if (stuck || ended || typed.runs.length >= MOST_RUNS)
+      return resultOf(machine, typed, reading, { ceiling, stuck, ended, highest });
+    const rate = machine.run(advice.setting);
+    highest = Math.max(highest, rate / target);
+    const run = typeRun(`${typed.runs.length}`, advice.setting, rate, stripM(target));
+    // What is asked is answered with yes: the machine did it.
+    const asked = readCalibration({ ...typed, runs: [...typed.runs, run] }, rig, shape).doubts;
+    typed = {
+      ...typed,
+      runs: [...typed.runs, run],
+      answers: [...typed.answers, ...asked.map(({ id }) => id)],
+    };
   }
 }
+
+function resultOf({ marks, rate, target }: Machine, typed: CalibrationTyped, { advice }: CalibrationReading, state: { ceiling: boolean; stuck: boolean; ended: boolean; highest: number }): Course {
+  const { ceiling, stuck, ended, highest } = state;
+  const setting = advice?.setting ?? 0;
+  const off = rate(setting) / target - 1;
+  const shares = marks.slice(1).map((mark) => rate(mark) / target);
+  const under = Math.max(0, ...shares.filter((share) => share <= 1));
+  const tested = [...new Set(typed.runs.map((run) => Number(run.setting)))];
+  return {
+    settings: tested.indexOf(setting) + 1,
+    runs: typed.runs.length,
+    ended,
+    stuck,
+    highest,
+    outside: !ceiling && Math.abs(off) > TOLERANCE && shares.some((share) => Math.abs(share - 1) <= TOLERANCE),
+    over: ceiling && off > 1e-9 && under > 0 && advice?.because !== 'all-over',
+    light: ceiling && off < -0.1 && under - 1 > off + 1e-9,
+  };
+} // prettier-ignore
 
 const quantile = (values: readonly number[], share: number): number =>
   values.toSorted((a, b) => a - b)[Math.min(values.length - 1, Math.floor(share * values.length))] ?? NaN;
 
-process.stdout.write(
-  `| start | ceiling | gates (seeds) | settings to the mark: median, 95 % | runs: median, 95 % | not ended after ${MOST_RUNS} runs | missed | off, median |\n| --- | --- | --- | --- | --- | --- | --- | --- |\n`,
-);
+const say = (cells: readonly (string | number)[]) => process.stdout.write(`| ${cells.join(' | ')} |\n`);
+say(['machines', 'scatter', 'start', 'settings: median, 90 %', 'runs: median, 90 %', 'ended outside', 'over the ceiling', 'far under it', 'not ended', 'stuck', 'highest rate, 95 %']); // prettier-ignore
+say(Array.from({ length: 11 }, () => '---'));
+const SCATTERS: Readonly<Record<Family, readonly number[]>> = {
+  bent: [0.02, 0.04],
+  saturating: [0.02, 0.04, 0.08],
+};
 for (const ceiling of [false, true])
-  for (const from of STARTS) {
-    const all = Array.from({ length: GATES }, (_, at) => course(at + 1, from, ceiling));
-    const both = (of: (each: Course) => number) =>
-      [0.5, 0.95].map((share) => quantile(all.map((each) => of(each)), share)).join(', '); // prettier-ignore
-    const count = (of: (each: Course) => boolean) => all.filter((each) => of(each)).length;
-    const off = quantile(all.map((each) => each.off), 0.5); // prettier-ignore
-    process.stdout.write(
-      `| ${from} | ${ceiling ? 'yes' : 'no'} | ${GATES} (1 to ${GATES}) | ${both((each) => each.found)} | ${both((each) => each.runs)} | ${count((each) => !each.ended)} | ${count((each) => each.missed)} | ${(100 * off).toFixed(1)} % |\n`,
-    );
-  }
+  for (const family of Object.keys(FAMILIES) as Family[])
+    for (const scatter of SCATTERS[family])
+      for (const from of STARTS) {
+        const all = Array.from({ length: MACHINES }, (_, at) => calibrate(simulate(family, at + 1, scatter), from, ceiling)); // prettier-ignore
+        const of = (value: (each: Course) => number) => [0.5, 0.9].map((share) => quantile(all.map((each) => value(each)), share)).join(', '); // prettier-ignore
+        const share = (is: (each: Course) => boolean) => ((100 * all.filter((each) => is(each)).length) / MACHINES).toFixed(1); // prettier-ignore
+        say([
+          `${family}${ceiling ? ', under a ceiling' : ''}`,
+          `${100 * scatter} %`,
+          from,
+          of((each) => each.settings),
+          of((each) => each.runs),
+          ceiling ? '' : share((each) => each.outside),
+          ceiling ? share((each) => each.over) : '',
+          ceiling ? share((each) => each.light) : '',
+          share((each) => !each.ended),
+          share((each) => each.stuck),
+          quantile(all.map((each) => each.highest), 0.95).toFixed(1),
+        ]); // prettier-ignore
+      }

@@ -31,6 +31,7 @@ const run = z.strictObject({
   container: text,
   step: z.string().max(20),
   checked: z.array(text).max(120).readonly(),
+  noFlow: z.boolean().default(false),
   struck: text,
   note: text,
 });

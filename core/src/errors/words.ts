@@ -20,6 +20,8 @@ export const WORDS = {
     '{typed} is more than 10 kg or 10 L on each m² and cannot be right. Check the number and the unit.',
   'grade.empty': 'Type the three numbers from the label, for example {hint}.',
   'grade.unreadable': 'A grade has three numbers, N-P2O5-K2O. {typed} is not one; {hint} is.',
+  'grade.which-nutrient':
+    'Which nutrient is it {percent} % of? Write {hint}, or the three numbers of the label.',
   'grade.run-together': 'A grade has three numbers, N-P2O5-K2O, and {typed} has two. Is it {hint}?',
   'grade.fractions':
     'A grade is given in percent. Is {typed} meant as {hint}? If the label really says so little, end it with %.',
@@ -31,6 +33,7 @@ export const WORDS = {
     'No product holds {percent} % elemental {nutrient}: {limit}. Leave out “elemental” if the label gives the oxide.',
   'percent.unreadable': 'Write the share as a percentage between 0 and 100, for example {hint}.',
   'size.empty': 'Type a size or length × width, for example {hint}.',
+  'size.all-cut': 'In {typed} as much is cut out as there is. Check the parts after the minus.',
   'size.sides': '{typed} has {count} sides. Write length × width, like {hint}, or a size.',
   'size.band': 'What follows ± is how far the size may be off: up to 100 % of it, as in {hint}.',
   'size.too-large': '{typed} is more than 10 000 ha. Check the number and the unit.',
@@ -88,10 +91,15 @@ export const WORDS = {
   'trays.order': 'The positions have to rise from left to right, each once, for example -1 -0.5 0 0.5 1.',
   'trays.overlap':
     'The trays are wider than they stand apart, so they would lie over each other. Check both.',
+  'trays.far':
+    'The trays would stand {span} m apart from end to end, and nothing throws as far. Is it {hint}?',
   'trays.few': 'A pattern needs at least three trays across the throw. Set out more of them.',
   'trays.table':
     'The first column has to hold the places of the trays, left ones below 0, and each further one what a row of them caught: 3 to 200 lines. Found {typed}.',
   'trays.nothing': 'All trays of this row are empty, so there is no pattern in it. Type what they caught.',
+  'curve.points': 'A curve needs at least two settings, lowest first, each with its rate.',
+  'calibration.other-machine':
+    'The test runs here were made with another machine. Start a new calibration for this one.',
   'run.gone':
     'The run at {typed} was kept and has to stay. Strike it out with a reason if it should not count.',
   'run.overwritten': 'The reading {typed} was kept. Take it anew, so that it stays beside the new one.',

@@ -60,6 +60,7 @@ const EXAMPLES: readonly [ShapeKind, number[], number][] = [
   ['offsets', [2, 1, 3, 2, 4], 15],
   ['walk', [10, 90, 6, 90, 10, 90, 6, 90], 60],
   ['polygon', [0, 0, 10, 0, 10, 4, 4, 4, 4, 9, 0, 9], 60],
+  ['known', [210], 210],
 ];
 
 it('has an example of each shape', () =>

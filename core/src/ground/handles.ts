@@ -128,6 +128,8 @@ const HANDLES: Readonly<Record<ShapeKind, (d: D, corners: readonly Point[]) => H
     },
   ],
   walk: walkHandles,
+  // Its size is known, not its edge: there is nothing to drag.
+  known: () => [],
   polygon: polygonHandles,
 };
 

@@ -40,10 +40,49 @@ const turn = (a: Point, b: Point, c: Point): number => (b.x - a.x) * (c.y - a.y)
 const cross = ([a, b]: [Point, Point], [c, d]: [Point, Point]): boolean =>
   turn(a, b, c) * turn(a, b, d) < 0 && turn(c, d, a) * turn(c, d, b) < 0;
 
-/** True when two sides of an outline cross each other. */
+/** Closer than this share of the outline is on the line. */
+const ON_LINE = 1e-9;
+
+/** A point lies on a side, between its ends or on one of them. */
+function liesOn(point: Point, [a, b]: [Point, Point], near: number): boolean {
+  const length = Math.hypot(b.x - a.x, b.y - a.y);
+  if (length <= near) return Math.hypot(point.x - a.x, point.y - a.y) <= near;
+  const along = ((point.x - a.x) * (b.x - a.x) + (point.y - a.y) * (b.y - a.y)) / length;
+  return along >= -near && along <= length + near && Math.abs(turn(a, b, point)) / length <= near;
+}
+
+/** The nearest corner in one direction that lies off the line of a side, as the side of it that it lies on; 0: none does. */
+function sideOf(outline: Outline, from: number, step: 1 | -1, [a, b]: [Point, Point], near: number): number {
+  const length = Math.hypot(b.x - a.x, b.y - a.y);
+  for (let walked = 1; walked < outline.length; walked += 1) {
+    const at = outline[(from + step * walked + outline.length * walked) % outline.length]!;
+    const off = turn(a, b, at) / length;
+    if (Math.abs(off) > near) return Math.sign(off);
+  }
+  return 0;
+}
+
+/** The outline passes through one of its own sides at a corner: before it, it lies on one side, after it on the other. */
+function passesThrough(outline: Outline, corner: number, side: number, near: number): boolean {
+  const ends = [side, (side + 1) % outline.length];
+  if (ends.includes(corner)) return false;
+  const line: [Point, Point] = [outline[ends[0]!]!, outline[ends[1]!]!];
+  if (!liesOn(outline[corner]!, line, near)) return false;
+  return sideOf(outline, corner, -1, line, near) * sideOf(outline, corner, 1, line, near) < 0;
+}
+
+/**
+ * True when an outline crosses itself: two sides between their ends, or through a corner. Touching without passing through is no
+ * crossing.
+ *
+ * @example crossesItself([(0,0) (10,0) (10,5) (5,0) (5,-5) (0,-5)]) // true: through the corner at (5,0)
+ */
 export function crossesItself(outline: Outline): boolean {
   const sides = sidesOf(outline);
-  return sides.some((side, at) => sides.slice(at + 2).some((other) => cross(side, other)));
+  if (sides.some((side, at) => sides.slice(at + 2).some((other) => cross(side, other)))) return true;
+  const box = boundsOf(outline);
+  const near = box ? ON_LINE * Math.hypot(box.maxX - box.minX, box.maxY - box.minY) : 0;
+  return outline.some((_, corner) => sides.some((__, side) => passesThrough(outline, corner, side, near)));
 }
 
 /** Where an outline reaches to. */

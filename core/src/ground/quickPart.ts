@@ -1,4 +1,5 @@
 import { InputError } from '../errors/InputError.ts';
+import { FRACTION_SIGNS, isBareNumber } from '../quantities/numbers.ts';
 import { shapeOf, type ShapeKind } from './shapes.ts';
 
 /** A part as called out: "62 x 38", "-circle 6". */
@@ -21,6 +22,9 @@ const NAMES: readonly (readonly [RegExp, ShapeKind])[] = [
   [/^(?:rectangle|rect|square)\b/i, 'rectangle'],
 ];
 
+/** A size already known: "210 ft2", "0.3 acres". */
+const SIZE = new RegExp(`^[\\d\\s.,/${FRACTION_SIGNS}]+(?:(?:sq\\.?\\s*)(?:ft|feet|yd|m)|(?:ft|yd|m)(?:\\^?2|²)|square\\s+\\w+|ac(?:res?)?|ha|hectares?)$`, 'i'); // prettier-ignore
+
 const EXAMPLE = '62 x 38, circle 6, triangle 20 x 14, or -12 x 8 to cut out';
 
 /** "20 x 14", "20, 14" or "20 14" -> ["20", "14"]; a length may have a unit and parts of its own: 62' 6" x 38'. */
@@ -34,7 +38,7 @@ function lengthsIn(text: string): string[] {
   if (offsets !== undefined) return [spacing!.trim(), ...lengthsIn(offsets)];
   const parts = /[x×*,;]|\bby\b/i.test(bare)
     ? bare.split(/\s*(?:[x×*,;]|\bby\b)\s*/i)
-    : /^[\d.\s]+$/.test(bare)
+    : isBareNumber(bare) && !bare.includes('/')
       ? bare.split(/\s+/)
       : [bare];
   return parts.map((part) => part.trim()).filter((part) => part !== '');
@@ -42,7 +46,7 @@ function lengthsIn(text: string): string[] {
 
 /**
  * Reads a part the way it is called out to somebody with a pencil: a shape's name and its lengths. Two lengths without a
- * name are a rectangle; a minus or "cut" before it takes it off.
+ * name are a rectangle, an area is ground already known; a minus or "cut" before it takes it off.
  *
  * @param typed what was typed
  * @param field path of the field, for the error
@@ -53,6 +57,7 @@ export function readQuickPart(typed: string, field: string): QuickPart {
   const text = typed.trim();
   const cut = /^(?:[-−–]|minus\b|cut(?:\s+out)?\b|less\b)\s*/i;
   const body = text.replace(cut, '');
+  if (SIZE.test(body)) return { kind: 'known', cut: cut.test(text), lengths: [body] };
   const named = NAMES.find(([name]) => name.test(body));
   const lengths = lengthsIn(named ? body.replace(named[0], '') : body);
   const called = named?.[1] ?? 'rectangle';

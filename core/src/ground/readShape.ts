@@ -1,9 +1,9 @@
 import { attempt, InputError } from '../errors/InputError.ts';
-import { readNumber } from '../quantities/numbers.ts';
-import { readQuantity } from '../quantities/quantity.ts';
-import { lastPlace, lastUnitSi } from '../quantities/resolution.ts';
+import { isBareNumber, lastPlace, readNumber } from '../quantities/numbers.ts';
+import { readPositive, readQuantity } from '../quantities/quantity.ts';
 import { placed } from './outline.ts';
 import type { PacesReading } from './paces.ts';
+import { areaUnitFor } from './size.ts';
 import type { PartReading, ShapeTyped } from './parts.ts';
 import { shapeOf, type ShapeKind } from './shapes.ts';
 
@@ -23,27 +23,33 @@ const mayBeZeroOrLess = (kind: ShapeKind, at: number): boolean =>
 function readLength(typed: string, at: number, part: ShapeTyped, paces: PacesReading, field: string): Length {
   const { kind, unit, by } = part;
   if (isAngle(kind, at)) {
-    const degrees = readNumber(typed.replace(/°|deg(rees?)?/i, ''), field);
-    const resolution = lastPlace(typed) * (Math.PI / 180);
+    const angle = typed.replace(/°|deg(rees?)?/i, '');
+    const degrees = readNumber(angle, field);
+    const resolution = lastPlace(angle) * (Math.PI / 180);
     return { m: (degrees * Math.PI) / 180, uM: resolution / Math.sqrt(12), inPaces: false };
   }
-  const inPaces = PACES.test(typed) || (by === 'paces' && /^[\d\s.,/½¼¾+-]+$/.test(typed));
+  if (kind === 'known') {
+    const { si, resolutionSi } = readPositive(typed, { kind: 'area', bareUnit: areaUnitFor(unit), field }, 'The size'); // prettier-ignore
+    return { m: si, uM: resolutionSi / Math.sqrt(12), inPaces: false };
+  }
+  const inPaces = PACES.test(typed) || (by === 'paces' && isBareNumber(typed.replace(/^[-+]/, '')));
   if (inPaces) {
-    const count = readNumber(typed.replace(PACES, ''), field);
+    const counted = typed.replace(PACES, '');
+    const count = readNumber(counted, field);
     if (!paces.pace) throw new InputError('pace.unknown', { field });
     checkLength(count, kind, at, field);
     return {
       m: count * paces.pace.paceM,
-      uM: (lastPlace(typed) * paces.pace.paceM) / Math.sqrt(12),
+      uM: (lastPlace(counted) * paces.pace.paceM) / Math.sqrt(12),
       inPaces,
     };
   }
-  const { si } = readQuantity(typed, { kind: 'length', bareUnit: unit, field });
+  const { si, resolutionSi } = readQuantity(typed, { kind: 'length', bareUnit: unit, field });
   checkLength(si, kind, at, field);
   const factor = by === 'wheel' ? paces.wheelFactor : 1;
   return {
     m: si * factor,
-    uM: (lastPlace(typed) * lastUnitSi(typed, 'length', unit)) / Math.sqrt(12),
+    uM: resolutionSi / Math.sqrt(12),
     inPaces,
   };
 }

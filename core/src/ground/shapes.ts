@@ -1,7 +1,7 @@
 import { InputError } from '../errors/InputError.ts';
 import { crossesItself, outlineArea, roundOutline, type Point } from './outline.ts';
 
-/** How a shape is measured and worked out. Dimensions are metres (turning angles radians), in the order of `dimensions`. */
+/** How a shape is measured and worked out. Dimensions are metres (turning angles radians, a known size m2), in the order of `dimensions`. */
 interface Shape {
   readonly words: string;
   /** What each dimension is called; for a list the names of what repeats. */
@@ -169,6 +169,15 @@ export const SHAPES = {
     },
     area: (d) => outlineArea(walk(d).corners),
     outlines: (d) => [walk(d).corners],
+  },
+  known: {
+    words: 'size already known',
+    dimensions: ['size'],
+    repeats: null,
+    check: noCheck,
+    area: ([size = 0]) => size,
+    // Where its edge runs is not known: a square stands for it.
+    outlines: ([size = 0]) => [[point(0, 0), point(Math.sqrt(size), 0), point(Math.sqrt(size), Math.sqrt(size)), point(0, Math.sqrt(size))]], // prettier-ignore
   },
   polygon: {
     words: 'corners on a drawing',

@@ -114,6 +114,7 @@ const DIMENSIONS: Readonly<Record<ShapeKind, number[]>> = {
   offsets: [2, 1, 3, 2, 4],
   walk: [6, Math.PI / 2, 4, Math.PI / 2, 6, Math.PI / 2, 4, Math.PI / 2],
   polygon: [0, 0, 8, 0, 8, 5, 0, 6],
+  known: [80],
 };
 
 describe('handles', () => {
@@ -122,7 +123,7 @@ describe('handles', () => {
     (kind) => {
       const d = DIMENSIONS[kind];
       const handles = handlesOf(kind, d);
-      expect(handles.length).toBeGreaterThan(0);
+      expect(handles.length > 0).toBe(kind !== 'known');
       for (const [at, handle] of handles.entries()) {
         if (handle.adds) {
           expect(shapeOf(kind).area(handle.move(handle.at))).toBeCloseTo(shapeOf(kind).area(d), 9);
@@ -142,7 +143,7 @@ describe('handles', () => {
   it('typing and dragging stay in step: dragged lengths read back as dragged', () => {
     fc.assert(
       fc.property(
-        fc.constantFrom(...SHAPE_KINDS),
+        fc.constantFrom(...SHAPE_KINDS.filter((kind) => kind !== 'known')),
         fc.nat(),
         fc.double({ min: -2, max: 2, noNaN: true }),
         fc.double({ min: -2, max: 2, noNaN: true }),

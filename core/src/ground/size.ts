@@ -1,5 +1,5 @@
 import { attempt, InputError } from '../errors/InputError.ts';
-import { readNumber } from '../quantities/numbers.ts';
+import { FRACTION_SIGNS, isBareNumber, readNumber } from '../quantities/numbers.ts';
 import { readPositive } from '../quantities/quantity.ts';
 import { fromSi } from '../quantities/convert.ts';
 import { changedSi, retype, showExact, type UnitChange } from '../quantities/show.ts';
@@ -48,6 +48,9 @@ const AREA_OF: Readonly<Partial<Record<UnitId, AreaUnit>>> = {
 /** The unit of length that goes with a unit of area: ft for ft2 and acres, m for m2 and hectares. */
 export const lengthUnitFor = (unit: AreaUnit): LengthUnit => LENGTH_OF[unit];
 
+/** The unit of area that goes with a unit of length: ft2 for feet, m2 for metres. */
+export const areaUnitFor = (unit: LengthUnit): AreaUnit => AREA_OF[unit] ?? 'm2';
+
 const BAND = /\s*(?:±|\+\s*\/?\s*[-−])\s*(.*)$/;
 
 /** "7 400 ft2 ±3 %" -> 0.03, "690 m2 ± 20 m2" -> 0.029: the band over the size. */
@@ -62,19 +65,24 @@ function readBand(typed: string, areaM2: number, bareUnit: AreaUnit, field: stri
   throw new InputError('size.band', { field, typed, hint: '7 400 ft2 ±3 %' });
 }
 
+const LAST_UNIT = new RegExp(`[^\\d\\s.,/${FRACTION_SIGNS}-]+\\s*$`);
+
 /** "62 x 38 ft" -> ["62 ft", "38 ft"]: a side without a unit takes that of the side after it. */
 function splitSides(typed: string): string[] {
   const sides = typed.split(/\s*[x×*✕]\s*|\s+by\s+/i).map((side) => side.trim());
-  const lastUnit = /[^\d\s.,/½¼¾-]+\s*$/.exec(sides.at(-1) ?? '')?.[0] ?? '';
-  return sides.map((side) => (/^[\d\s.,/½¼¾]+$/.test(side) ? `${side} ${lastUnit}` : side));
+  const lastUnit = LAST_UNIT.exec(sides.at(-1) ?? '')?.[0] ?? '';
+  return sides.map((side) => (isBareNumber(side) ? `${side} ${lastUnit}` : side));
 }
+
+/** "58 x 36 - 210 - 6 x 4" -> ["58 x 36", "210", "6 x 4"]: what is taken off follows a minus. */
+const splitCutOuts = (typed: string): string[] => typed.split(/(?<=\S)\s*[-−–]\s*(?=[\d.½-⅞])/);
 
 function readRectangle(
   typed: string,
   sides: string[],
   bareUnit: AreaUnit,
   field: string,
-): Omit<SizeReading, 'bandM2'> {
+): Pick<SizeReading, 'areaM2' | 'unit' | 'shape'> {
   if (sides.length !== 2)
     throw new InputError('size.sides', { field, typed, count: sides.length, hint: '62 x 38 ft' });
   const wanted = { kind: 'length', bareUnit: lengthUnitFor(bareUnit), field } as const;
@@ -82,40 +90,47 @@ function readRectangle(
   const lengthUnit = length!.unit as LengthUnit;
   return {
     areaM2: length!.si * width!.si,
-    unit: AREA_OF[lengthUnit] ?? 'm2',
-    typed,
+    unit: areaUnitFor(lengthUnit),
     shape: { kind: 'rectangle', lengthM: length!.si, widthM: width!.si, lengthUnit },
   };
 }
 
 /**
  * Reads how big a piece of ground is, as a size or as length x width: "690 m2", "0.17 ac", "62 x 38 ft",
- * "62' x 38'", "20 m by 12 ft". What follows ± is how far it may be off: "7 400 ft2 ±3 %".
+ * "62' x 38'", "20 m by 12 ft", less what is cut out: "58 x 36 - 210". What follows ± is how far it may be off: "7 400 ft2 ±3 %".
  *
  * @param typed what was typed
  * @param bareUnit unit of a bare size; its unit of length counts for bare sides
  * @param field path of the field, for the error
  * @returns m2, from 0.01 to 1e8 (10 000 ha)
- * @throws InputError size.empty, size.sides, size.too-small, size.too-large, size.band, and those of readPositive
+ * @throws InputError size.empty, size.sides, size.all-cut, size.too-small, size.too-large, size.band, and those of readPositive
  * @example readSize('62 x 38 ft', 'ft2', 'areas.0.size').areaM2 // 218.8795...
  */
 export function readSize(typed: string, bareUnit: AreaUnit, field: string): SizeReading {
   if (typed.trim() === '') throw new InputError('size.empty', { field, hint: EXAMPLE });
-  const size = typed.replace(BAND, '');
   const band = BAND.exec(typed)?.[1];
-  const sides = splitSides(size);
-  let reading: Omit<SizeReading, 'bandM2'>;
-  if (sides.length > 1) {
-    reading = readRectangle(typed, sides, bareUnit, field);
-  } else {
-    const { si, unit } = readPositive(size, { kind: 'area', bareUnit, field }, 'The size');
-    reading = { areaM2: si, unit: unit as AreaUnit, typed, shape: { kind: 'size' } };
-  }
-  if (reading.areaM2 > MOST_M2) throw new InputError('size.too-large', { field, typed });
-  if (reading.areaM2 < LEAST_M2) throw new InputError('size.too-small', { field, typed });
-  const { areaM2, unit } = reading;
-  const share = band === undefined ? 0 : readBand(band, areaM2, unit, field);
-  return { ...reading, bandM2: share * areaM2 };
+  const [whole = '', ...cutOuts] = splitCutOuts(typed.replace(BAND, ''));
+  const base = readPiece(whole, bareUnit, field);
+  const cutM2 = cutOuts.reduce((sum, cut) => sum + readPiece(cut, base.unit, field).areaM2, 0);
+  if (cutM2 >= base.areaM2 && cutM2 > 0) throw new InputError('size.all-cut', { field, typed });
+  const areaM2 = base.areaM2 - cutM2;
+  const shape: SizeShape = cutM2 > 0 ? { kind: 'size' } : base.shape;
+  if (areaM2 > MOST_M2) throw new InputError('size.too-large', { field, typed });
+  if (areaM2 < LEAST_M2) throw new InputError('size.too-small', { field, typed });
+  const share = band === undefined ? 0 : readBand(band, areaM2, base.unit, field);
+  return { areaM2, unit: base.unit, shape, typed, bandM2: share * areaM2 };
+}
+
+/** One piece of a size: an area, or length x width. */
+function readPiece(
+  typed: string,
+  bareUnit: AreaUnit,
+  field: string,
+): Pick<SizeReading, 'areaM2' | 'unit' | 'shape'> {
+  const sides = splitSides(typed);
+  if (sides.length > 1) return readRectangle(typed, sides, bareUnit, field);
+  const { si, unit } = readPositive(typed, { kind: 'area', bareUnit, field }, 'The size');
+  return { areaM2: si, unit: unit as AreaUnit, shape: { kind: 'size' } };
 }
 
 /**
@@ -140,10 +155,17 @@ export function retypeSize(
   return `${showExact(fromSi(length!, to))} × ${retype(width!, to)}${band}`;
 }
 
+/** Writing a measured size down may round off this share of its band, or of the size where it has none. */
+const OF_BAND = 1 / 100;
+const OF_SIZE = 1e-6;
+
+const mayBeOff = (areaM2: number, bandM2: number): number => Math.max(bandM2 * OF_BAND, areaM2 * OF_SIZE);
+
 /** True when a size as typed is still what was measured: within what writing it down rounds off. */
 export function isMeasuredSize(typed: string, unit: AreaUnit, areaM2: number, bandM2: number): boolean {
   const { value } = attempt(() => readSize(typed, unit, ''));
-  return value !== null && Math.abs(value.areaM2 - areaM2) <= Math.max(bandM2 / 50, areaM2 * 1e-5);
+  // What the two roundings of a conversion leave is no change.
+  return value !== null && Math.abs(value.areaM2 - areaM2) <= mayBeOff(areaM2, bandM2) * (1 + 1e-6);
 }
 
 /**
@@ -156,7 +178,8 @@ export function isMeasuredSize(typed: string, unit: AreaUnit, areaM2: number, ba
  */
 export function measuredSize(areaM2: number, bandM2: number, unit: AreaUnit): string {
   const size = fromSi(areaM2, unit);
-  const digits = bandM2 > 0 ? Math.ceil(Math.log10(areaM2 / bandM2)) + 2 : 7;
-  const text = `${showExact(size, Math.min(7, Math.max(3, digits)))} ${UNITS[unit].symbol}`;
+  const most = fromSi(mayBeOff(areaM2, bandM2), unit);
+  const figures = [3, 4, 5, 6].find((count) => Math.abs(Number(size.toPrecision(count)) - size) <= most) ?? 7;
+  const text = `${showExact(size, figures)} ${UNITS[unit].symbol}`;
   return bandM2 > 0 ? `${text} ±${showExact((bandM2 / areaM2) * 100, 2)} %` : text;
 }

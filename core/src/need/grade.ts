@@ -41,14 +41,29 @@ function splitRunTogether(first: string, second: string): string | null {
 }
 
 function readMainNumbers(head: string, typed: string, field: string): [string, string, string] {
-  const numbers = head.split(/\s*[-–—]\s*/).map((part) => part.replace(/\s*%$/, '').trim());
+  const numbers = head
+    .split(/\s*[-–—/]\s*|(?<=[\d%])\s+(?=[\d.])/)
+    .map((part) => part.replace(/\s*%$/, '').trim());
   const allNumbers = numbers.every((n) => /^(\d+\.?\d*|\.\d+)$/.test(n));
   if (allNumbers && numbers.length === 3) return numbers as [string, string, string];
+  if (allNumbers && numbers.length === 1) {
+    const percent = numbers[0]!;
+    throw new InputError('grade.which-nutrient', { field, percent, hint: `${percent} N, ${percent} P2O5 or ${percent} K2O` }); // prettier-ignore
+  }
   if (allNumbers && numbers.length === 2) {
     const hint = splitRunTogether(numbers[0]!, numbers[1]!) ?? '24-0-8';
     throw new InputError('grade.run-together', { field, typed, hint });
   }
   throw new InputError('grade.unreadable', { field, typed, hint: '24-0-8' });
+}
+
+/** A straight product by its one nutrient: "46 N" -> 46-0-0, "K2O 60 %" -> 0-0-60; null: it is none. */
+function asStraight(head: string): string | null {
+  const [, before, after] = /^(?:(.*?)\s*%?\s*(?:N|P2O5|K2O)|(?:N|P2O5|K2O)\s+(.*?)\s*%?)$/i.exec(head) ?? [];
+  const percent = (before ?? after ?? '').trim();
+  if (!/^(\d+\.?\d*|\.\d+)$/.test(percent)) return null;
+  const at = /N\b/i.test(head) ? 0 : /P2O5/i.test(head) ? 1 : 2;
+  return ['0', '0', '0'].with(at, percent).join('-');
 }
 
 /** "2 S", "2% S" or "S 2" -> ["S", 0.02] */
@@ -83,7 +98,8 @@ function checkPossible(stated: Fractions, typed: string, field: string): void {
 }
 
 /**
- * Reads a label's analysis in one field: "24-0-8", "15-5-10 + 2 S + 1 Fe", "15-2.2-8.3 elemental".
+ * Reads a label's analysis in one field: "24-0-8", "24 0 8", "15-5-10 + 2 S + 1 Fe", "15-2.2-8.3 elemental",
+ * "46 N" for a straight product.
  *
  * @param typed N-P2O5-K2O in percent by mass, then secondary nutrients; "elemental" when the label gives P and K
  * @param field path of the field, for the error
@@ -104,7 +120,7 @@ export function readGrade(typed: string, field: string): Grade {
     .map((part) => part.trim())
     .filter((part) => part !== '');
 
-  const main = readMainNumbers(head, typed, field);
+  const main = readMainNumbers(asStraight(head) ?? head, typed, field);
   const percents = main.map(Number);
   const asFractions =
     percents.some((n) => n > 0 && n < 1) && percents.every((n) => n <= 1) && !text.includes('%');

@@ -48,7 +48,7 @@ describe('grades', () => {
 
   it.each([
     ['240-8', 'grade.run-together', '24-0-8'], ['24-08', 'grade.run-together', '24-0-8'], ['0.24-0-0.08', 'grade.fractions', '24-0-8'], ['60-30-20', 'grade.over-100', null],
-    ['240-0-8', 'grade.over-100', null], ['24', 'grade.unreadable', '24-0-8'], ['', 'grade.empty', '24-0-8'], ['<i>', 'grade.unreadable', '24-0-8'], ['🌱-0-8', 'grade.unreadable', '24-0-8'],
+    ['240-0-8', 'grade.over-100', null], ['24', 'grade.which-nutrient', '24 N, 24 P2O5 or 24 K2O'], ['7%', 'grade.which-nutrient', '7 N, 7 P2O5 or 7 K2O'], ['24 0', 'grade.run-together', '2-4-0'], ['101 N', 'grade.over-100', null], ['', 'grade.empty', '24-0-8'], ['<i>', 'grade.unreadable', '24-0-8'], ['🌱-0-8', 'grade.unreadable', '24-0-8'],
     ['24-0-8 + 2 Zn', 'grade.unknown-nutrient', '15-5-10 + 2 S + 1 Fe'], ['24-0-8 + 2 S + 1 S', 'grade.twice', '15-5-10 + 2 S + 1 Fe'],
     ['0-0-60 elemental', 'grade.too-much-elemental', '0-0-60'], ['1e309-0-0', 'grade.unreadable', '24-0-8'], ['-24-0-8', 'grade.unreadable', '24-0-8'],
   ])('refuses %s: %s', (typed, code, hint) => expect(failed(typed)).toMatchObject({ code, hint, field: 'grade' })); // prettier-ignore

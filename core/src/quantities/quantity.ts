@@ -1,7 +1,7 @@
 import { InputError } from '../errors/InputError.ts';
 import { toSi } from './convert.ts';
 import { KINDS, type Kind } from './kinds.ts';
-import { NUMBER_PATTERN, readNumber, tidy } from './numbers.ts';
+import { lastPlace, NUMBER_PATTERN, readNumber, tidy } from './numbers.ts';
 import { unitSpelled, unitsSpelled } from './spelling.ts';
 import { UNITS, type UnitId } from './units.ts';
 
@@ -11,6 +11,8 @@ export interface Quantity {
   readonly si: number;
   readonly unit: UnitId;
   readonly typed: string;
+  /** The step of the last digit, SI: what an instrument that shows it reads to. */
+  readonly resolutionSi: number;
 }
 
 /** What a field measures and which unit a bare number in it has; null when the unit has to be typed. */
@@ -80,10 +82,14 @@ export function readQuantity(typed: string, wanted: QuantityField): Quantity {
     fail(typed, wanted, 'quantity.unreadable');
 
   let si = 0;
+  let resolutionSi = 0;
   let first: UnitId | null = null;
   let lastSize = Infinity;
-  for (const [, numberText, unitText] of parts) {
+  // A minus stands before the whole: "-3 lb 4 oz" is 3 lb 4 oz less.
+  const sign = /^[-−]/.test(over) ? -1 : 1;
+  for (const [at, [, numberText, unitText]] of parts.entries()) {
     const number = readNumber(numberText!, field);
+    if (at > 0 && number < 0) fail(typed, wanted, 'quantity.parts');
     let unit = bareUnit;
     if (unitText !== undefined) unit = resolveUnit(unitText, under, wanted, typed);
     else if (under !== null || parts.length > 1) fail(typed, wanted, 'quantity.parts');
@@ -93,11 +99,12 @@ export function readQuantity(typed: string, wanted: QuantityField): Quantity {
     if (UNITS[unit].toSi >= lastSize) fail(typed, wanted, 'quantity.parts');
     lastSize = UNITS[unit].toSi;
     first ??= unit;
-    si += toSi(number, unit);
+    resolutionSi = lastPlace(numberText!) * UNITS[unit].toSi;
+    si += at === 0 ? toSi(number, unit) : sign * toSi(number, unit);
   }
   if (!Number.isFinite(si))
     throw new InputError('number.too-large', { field, typed, hint: KINDS[kind].example });
-  return { kind, si, unit: first!, typed };
+  return { kind, si, unit: first!, typed, resolutionSi };
 }
 
 /**

@@ -22,6 +22,9 @@ function fixed(value: number, decimals: number): string {
   return `${sign}${group(whole)}${rest === undefined ? '' : `.${rest}`}`;
 }
 
+/** As many as a number can be written out with. */
+const MOST_DECIMALS = 100;
+
 const decadeOf = (value: number): number => Math.floor(Math.log10(Math.abs(value)));
 
 /**
@@ -65,17 +68,19 @@ export function showQuantity(si: number, unit: UnitId, figures = HONEST_FIGURES)
  * it begins with 1, else one; JCGM 100:2008, 7.2.6 leaves this choice open).
  *
  * @param si value, SI
- * @param uncertaintySi about 95 % half-width in SI, above 0
+ * @param uncertaintySi about 95 % half-width in SI; 0 or not known: the value alone
  * @example showWithUncertainty(11.2, 0.31, 'kg') // { number: '11.2', band: '0.3', unit: 'kg' }
  */
 export function showWithUncertainty(si: number, uncertaintySi: number, unit: UnitId): Shown {
+  if (!(uncertaintySi > Math.abs(si) * 1e-12) || !Number.isFinite(uncertaintySi))
+    return showQuantity(si, unit);
   const band = uncertaintySi / UNITS[unit].toSi;
   const value = fromSi(si, unit);
   const leading = Number(band.toExponential(0)[0]);
   const figures = leading === 1 ? 2 : 1;
   const rounded = Number(band.toPrecision(figures));
   const places = figures - 1 - decadeOf(rounded);
-  const decimals = Math.max(0, places);
+  const decimals = Math.min(MOST_DECIMALS, Math.max(0, places));
   // The place of a band of tens or hundreds stands before the point.
   const whole = 10 ** Math.max(0, -places);
   return {

@@ -1,5 +1,5 @@
 import { collect } from '../errors/collect.ts';
-import { InputError } from '../errors/InputError.ts';
+import { attempt, InputError } from '../errors/InputError.ts';
 import { readNumber } from '../quantities/numbers.ts';
 
 /** A control of a machine as its scale is marked. */
@@ -127,9 +127,10 @@ export function readScale(scale: ScaleTyped, field: string): ScaleReading {
  * @throws InputError scale.mark when the scale does not have it
  */
 export function readMark(typed: string, { marks }: ScaleReading, field: string): Mark {
-  const found = marks.find(({ label }) => label.toLowerCase() === typed.trim().toLowerCase());
-  const value = Number(typed.trim().replace(',', '.'));
-  const near = found ?? marks.find(({ label }) => Number.isFinite(value) && Number(label) === value);
+  const text = typed.trim();
+  const value =
+    text === '' ? null : attempt(() => readNumber(text.replace(/^(\d+),(\d+)$/, '$1.$2'), field)).value;
+  const near = marks.find(({ label }) => label.toLowerCase() === text.toLowerCase()) ?? marks.find(({ label }) => value !== null && label === String(value)); // prettier-ignore
   if (near) return near;
   throw new InputError('scale.mark', { field, typed, first: marks[0]?.label ?? '', last: marks.at(-1)?.label ?? '' }); // prettier-ignore
 }

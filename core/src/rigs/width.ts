@@ -13,7 +13,10 @@ export interface WidthTyped {
   readonly by: WidthBy;
 }
 
-const ROW_PER_AREA = /^(.+)\/\s*(ha|acre|m2|m²)$/i;
+const ROW_PER_AREA = /^(.+?)\s*(?:\/|\bper\b|\bon each\b)\s*(ha|hectare|acre|ac|m2|m²)$/i;
+
+/** True for a length of row on an area, which is one over a width. */
+export const isRowPerArea = (text: string): boolean => ROW_PER_AREA.test(text.trim());
 
 /**
  * A width as typed: a length, or a row machine's own length of row on an area, whose inverse it is.

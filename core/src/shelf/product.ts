@@ -2,14 +2,14 @@ import type { PackageUnit } from '../loads/packages.ts';
 import type { ScoopTyped } from '../loads/scoop.ts';
 import type { AreaUnit, MassPerAreaUnit, VolumePerAreaUnit } from '../quantities/units.ts';
 
-/** Kinds of product, with the words for them and whether they are measured by weight or by volume. */
+/** Kinds of product: the words for them, whether they go by weight or by volume, and what they put on the ground. */
 export const PRODUCT_KINDS = {
-  'dry-fertilizer': { words: 'dry fertilizer', form: 'dry' },
-  'soluble-fertilizer': { words: 'soluble fertilizer', form: 'dry' },
-  'liquid-fertilizer': { words: 'liquid fertilizer', form: 'liquid' },
-  'granular-carrier': { words: 'granular carrier', form: 'dry' },
-  'dry-deicer': { words: 'dry de-icer', form: 'dry' },
-  'liquid-deicer': { words: 'liquid de-icer', form: 'liquid' },
+  'dry-fertilizer': { words: 'dry fertilizer', form: 'dry', puts: 'nutrient' },
+  'soluble-fertilizer': { words: 'soluble fertilizer', form: 'dry', puts: 'nutrient' },
+  'liquid-fertilizer': { words: 'liquid fertilizer', form: 'liquid', puts: 'nutrient' },
+  'granular-carrier': { words: 'granular carrier', form: 'dry', puts: 'active ingredient' },
+  'dry-deicer': { words: 'dry de-icer', form: 'dry', puts: 'de-icer' },
+  'liquid-deicer': { words: 'liquid de-icer', form: 'liquid', puts: 'de-icer' },
 } as const;
 
 export type ProductKind = keyof typeof PRODUCT_KINDS;

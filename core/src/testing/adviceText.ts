@@ -1,11 +1,14 @@
 import { showExact, showQuantity } from '../quantities/show.ts';
-import { USUAL_PACE, type CalibrationReading } from './calibration.ts';
-import type { CalibrationTyped, StartId } from './calibrationTyped.ts';
+import { PRODUCT_KINDS, type ProductKind } from '../shelf/product.ts';
 import type { RigKind } from '../rigs/kinds.ts';
-import { corrections } from './corrections.ts';
-import type { RunReading } from './readRun.ts';
+import type { SettingMean } from './scatter.ts';
+import { aimOf } from './advice/known.ts';
+import type { Because } from './advice/advise.ts';
+import { USUAL_PACE, type CalibrationReading } from './calibration.ts';
+import type { CalibrationTyped } from './calibrationTyped.ts';
+import { corrections, type Correction } from './corrections.ts';
 import { paceText } from './showBench.ts';
-import { COVERAGE, leastNet } from './uncertainty.ts';
+import type { Start } from './start.ts';
 
 /** What to do now, and why: a mark and one or two sentences. */
 export interface AdviceText {
@@ -14,98 +17,128 @@ export interface AdviceText {
   readonly why: string;
 }
 
-const STARTING: Readonly<Record<StartId, string>> = {
-  low: 'a third of the way up from where it first runs, so that the first run burns nothing',
+/** What too much of a product does, for the reason of a cautious beginning. */
+function harmOf(kind: ProductKind | null): string {
+  if (kind === null) return 'too much does more harm than too little';
+  const { puts } = PRODUCT_KINDS[kind];
+  if (puts === 'de-icer') return 'too much is wasted and harms plants';
+  return puts === 'active ingredient' ? 'too much breaks the label' : 'too much burns';
+}
+
+const STARTING: Readonly<Record<Start['from'], string>> = {
+  low: 'low, not quite half way from first flow to fully open',
   middle: 'in the middle of the scale',
   label: 'where the label says, looked up for your pace',
   shape: 'where the other product’s chart gives this rate',
 };
 
 const percent = (share: number): string => `${showExact(share * 100, 2)} %`;
+const runsText = (count: number): string => (count === 1 ? 'one run' : `${count} runs`);
+
+/** The end of a search says it, not the next step. */
+const ENDED: readonly Because[] = ['settled', 'usable', 'no-mark-fits', 'all-over', 'nothing-flows'];
+
+/** True when the advice is an answer and asks for no further run. */
+export const isEnded = (because: Because): boolean => ENDED.includes(because);
 
 /**
  * The advice in words.
  *
+ * @param product kind of the product; null: not known
  * @returns null until the machine's scale and the rate are known
  */
 export function adviceText(
   { advice, tolerance, targetKgPerM2, runs }: CalibrationReading,
-  { target, isCeiling, start, signOff }: CalibrationTyped,
+  { target, isCeiling, signOff }: CalibrationTyped,
+  product: ProductKind | null = null,
 ): AdviceText | null {
   if (!advice || targetKgPerM2 === null) return null;
-  const { mark, because, expected, means } = advice;
+  const { mark, because, expected, means, start } = advice;
   const rate = (kgPerM2: number) => {
     const { number, unit } = showQuantity(kgPerM2, target.unit);
     return `${number} ${unit}`;
   };
   const mean = means.find(({ setting }) => setting === mark.opening);
-  const told = mean ? `${rate(mean.mean)} ±${percent(mean.uRelative)} from ${mean.runs === 1 ? 'one run' : `${mean.runs} runs`}` : ''; // prettier-ignore
+  const told = mean ? `${rate(mean.mean)} ±${percent(mean.uRelative)} from ${runsText(mean.runs)}` : '';
   const off = mean ? mean.mean / targetKgPerM2 - 1 : 0;
-  const side = off > 0 ? 'over' : 'under';
-  const ceiling = isCeiling ? ' The rate is the most allowed, so the mark at or below it is taken.' : '';
+  const limit = isCeiling ? ' The rate is a limit, so the mark at or below it is taken.' : '';
+  const goal = isCeiling ? 'under the limit' : `within ${percent(tolerance)}`;
   const uLast = runs.findLast(({ counts }) => counts)?.worked?.uReadings ?? 0;
-  const WHY: Readonly<Record<typeof because, string>> = {
-    start: `Nothing is tested yet: begin ${STARTING[start]}, and weigh what it does.`,
-    shape: `The shape of the other product’s chart, scaled by your one test, points here. Test it.${ceiling}`,
-    proportion: `One setting is tested. In proportion it would be this mark; gates are not proportional, so it is a guess.`,
-    curve: `The curve through your tests puts ${expected === null ? 'the rate' : rate(expected)} here. Test it.${ceiling}`,
-    beyond: 'The rate lies beyond what was tested. One mark farther, as a guess.',
-    repeat: `Here it was ${told}. Run it again: one run says little of the next${uLast > tolerance / 2 ? ', and the readings alone are coarse' : ''}.`,
-    usable: `${told}: within ${percent(tolerance)}. It can be used; another run would settle it.`,
-    settled: `${told}: within ${percent(tolerance)}, and sure enough. ${signOff?.setting === mark.label ? 'Signed off.' : 'Sign it off.'}`,
-    'no-mark-fits': `${told}: ${percent(Math.abs(off))} ${side}, and no other mark comes nearer. ${off > 0 ? 'Walk faster or pass wider' : 'Walk slower or pass closer'}, by about ${percent(Math.abs(off))}.${ceiling}`,
+  const coarse = uLast > tolerance / 2 ? ', and the readings alone are coarse' : '';
+  const lowered = start.isLowered ? ' The rate is a limit: what you chose would begin higher.' : '';
+  const why: Readonly<Record<Because, () => string>> = {
+    start: () => `Nothing is tested yet. Begin ${STARTING[start.from]}${start.from === 'low' ? `, since ${harmOf(product)}` : ''}.${lowered}`, // prettier-ignore
+    'no-flow': () => 'Nothing came out so far: first flow lies above. Half way from there to fully open.',
+    shape: () => `The other product’s chart, scaled by your one test, points here. Test it.${limit}`,
+    proportion: () => 'One setting is tested. In proportion it would be this mark. Gates are not proportional, so it is a guess.', // prettier-ignore
+    curve: () => `The curve through your tests puts ${expected === null ? 'the rate' : rate(expected)} here. Test it.${limit}`, // prettier-ignore
+    beyond: () => `The rate lies beyond what was tested: a guess along the end of the curve.${limit}`,
+    beside: () => `The mark next to it only just fits. This one may be nearer: test it.${limit}`,
+    repeat: () => `Here it was ${told}. Run it again: ${runsText(mean?.runs ?? 1)} say${mean?.runs === 1 ? 's' : ''} too little${coarse}.`, // prettier-ignore
+    usable: () => `${told}: ${goal}. You can use it; another run would settle it.`,
+    settled: () => `${told}: ${goal}, and sure enough. ${signOff?.setting === mark.label ? 'Signed off.' : 'Sign it off.'}`, // prettier-ignore
+    'no-mark-fits': () => `${told}: ${percent(Math.abs(off))} ${off > 0 ? 'over' : 'under'}. The marks on both sides were tested, and none fits.${limit}`, // prettier-ignore
+    'all-over': () => `${told}. Even the lowest open mark puts down more than the limit.`,
+    'nothing-flows': () =>
+      'Nothing came out, even fully open. Look for a bridge, a blocked gate or a wet product.',
   };
-  const act = because === 'settled' || because === 'usable' ? 'Keep at' : because === 'repeat' ? 'Again at' : 'Set to'; // prettier-ignore
-  return { act, mark: mark.label, why: WHY[because] };
+  const act = because === 'repeat' ? 'Again at' : because === 'settled' || because === 'usable' ? 'Keep at' : 'Set to'; // prettier-ignore
+  return { act, mark: mark.label, why: why[because]() };
 }
 
-/**
- * What a coarse scale makes of a small catch, in one sentence; null where the readings are good enough.
- *
- * @param tolerance share of the rate
- */
-export function coarseText(
-  run: RunReading,
-  stepKg: number | null,
-  tolerance: number,
-  calibration: CalibrationTyped,
-): string | null {
-  // prettier-ignore
-  if (!run.worked || stepKg === null) return null;
-  const band = COVERAGE * run.worked.uReadings;
-  if (band <= tolerance) return null;
-  const { rateKgPerM2, netKg } = run.worked;
-  const { unit } = calibration.target;
-  const [low, high] = [1 - band, 1 + band].map((share) => showQuantity(Math.max(0, rateKgPerM2 * share), unit, 2).number); // prettier-ignore
-  const mass = (kg: number, figures: number) => {
-    const { number, unit: symbol } = showQuantity(kg, calibration.units.mass, figures);
-    return `${number} ${symbol}`;
-  };
-  return `The scale reads to ${mass(stepKg, 1)} and you weighed ${mass(netKg, 2)}: this run cannot tell ${low} from ${high}. Catch at least ${mass(leastNet(stepKg, tolerance), 2)}: a longer strip, or more passes on fresh ground.`;
+/** A mark that misses the rate, and what would bring it in. */
+interface Offer {
+  readonly mark: string;
+  readonly ways: readonly Correction[];
 }
 
+/** Rate that a correction aims at: the target; under a limit as far below as keeps the band of the mean under it. */
+const wantedFor = (mean: SettingMean, target: number, tolerance: number, isCeiling: boolean): number =>
+  isCeiling ? Math.min(aimOf({ target, ceiling: target, tolerance }), target / (1 + mean.uRelative)) : target;
+
 /**
- * Correcting by pace or spacing in place of another mark, with what comes of it; null while no mark is tested or it already fits.
+ * What pace or spacing would bring in the mark that is kept, and the one above it where no mark fits; the nearer one first. Nothing
+ * while the mark is a guess or already fits.
  *
  * @param kind of the machine
  */
+export function offersFor(
+  { advice, targetKgPerM2, tolerance, chartPaceMPerS, widthM, chart }: CalibrationReading,
+  { isCeiling }: Pick<CalibrationTyped, 'isCeiling'>,
+  kind: RigKind,
+): Offer[] {
+  const kept = advice?.means.find(({ setting }) => setting === advice.setting);
+  if (!advice || !kept || targetKgPerM2 === null || !isEnded(advice.because)) return [];
+  const wanted = (mean: SettingMean) => wantedFor(mean, targetKgPerM2, tolerance, isCeiling);
+  const misses = (mean: SettingMean) => Math.abs(mean.mean / wanted(mean) - 1);
+  return [kept, ...(advice.above ? [advice.above] : [])]
+    .filter((mean) => misses(mean) > tolerance / 2)
+    .toSorted((a, b) => misses(a) - misses(b))
+    .flatMap((mean): Offer[] => {
+      const mark = mean === kept ? advice.mark.label : chart.find((line) => line.mark.opening === mean.setting)?.mark.label; // prettier-ignore
+      const ways = corrections(kind, { meanKgPerM2: mean.mean, wantedKgPerM2: wanted(mean), paceMPerS: chartPaceMPerS ?? USUAL_PACE, widthM: widthM ?? 1 }); // prettier-ignore
+      return mark === undefined || ways.length === 0 ? [] : [{ mark, ways }];
+    });
+}
+
+/** The offers in sentences. */
 export function correctionText(
-  { advice, targetKgPerM2, tolerance, paceMPerS, widthM }: CalibrationReading,
-  { width, pace }: CalibrationTyped,
+  reading: CalibrationReading,
+  typed: Pick<CalibrationTyped, 'isCeiling' | 'width' | 'pace'>,
   kind: RigKind,
 ): string[] {
-  const mean = advice?.means.find(({ setting }) => setting === advice.setting)?.mean ?? advice?.expected;
-  if (!advice || advice.isGuess || !mean || targetKgPerM2 === null || Math.abs(mean / targetKgPerM2 - 1) <= tolerance / 2) return []; // prettier-ignore
-  const found = corrections(kind, mean, targetKgPerM2, paceMPerS ?? USUAL_PACE, widthM ?? 1);
-  const by = advice.mark.label;
-  const more = found.times > 1;
-  const spacing = found.spacing && widthM !== null ? showQuantity(found.spacing.widthM, width.unit, 3) : null;
-  return [
-    ...(found.pace
-      ? [`At ${by}, ${more ? 'faster' : 'slower'}: ${paceText(found.pace.mPerS, pace.unit)} would meet it.${found.pace.comfortable ? '' : ' That is hard to hold with this machine.'} A rotary throws ${more ? 'wider' : 'narrower'} then: look at the width again.`]
-      : []),
-    ...(spacing
-      ? [`At ${by}, passes ${more ? 'farther' : 'closer'}: ${spacing.number} ${spacing.unit} apart would meet it, if the pattern stays even there.`]
-      : []),
-  ]; // prettier-ignore
+  const sentence = (mark: string, way: Correction): string[] => {
+    const more = way.factor > 1;
+    if (way.by === 'pace') {
+      const hard = way.comfortable ? '' : ' That is hard to hold with this machine.';
+      const speed = reading.chartPaceMPerS === null ? `${percent(Math.abs(way.factor - 1))} ${more ? 'faster' : 'slower'}` : paceText(way.mPerS, typed.pace.unit); // prettier-ignore
+      return [`At ${mark}, walk ${more ? 'faster' : 'slower'}: ${speed} meets the rate.${hard} A rotary throws ${more ? 'wider' : 'narrower'} then: look at the width again.`]; // prettier-ignore
+    }
+    if (reading.widthM === null) return [];
+    const { number, unit } = showQuantity(way.widthM, typed.width.unit, 3);
+    return [`At ${mark}, pass ${more ? 'farther apart' : 'closer'}: ${number} ${unit} apart meets the rate, if the pattern stays even there.`]; // prettier-ignore
+  };
+  return offersFor(reading, typed, kind).flatMap(({ mark, ways }) =>
+    ways.flatMap((way) => sentence(mark, way)),
+  );
 }

@@ -3,18 +3,28 @@ import { showExact, showQuantity, type Shown } from '../quantities/show.ts';
 import { UNITS, type MassPerAreaUnit } from '../quantities/units.ts';
 import { operator, term, word, type Working } from '../working/working.ts';
 import type { CalibrationReading } from './calibration.ts';
+import { areaFor } from '../rigs/areaFor.ts';
+import { isRowPerArea, type WidthTyped } from '../rigs/width.ts';
+import type { BenchRig } from './benchRig.ts';
 import type { CalibrationTyped, RunTyped } from './calibrationTyped.ts';
-import { rateChangeAtPace } from './pace.ts';
-import type { RunReading } from './readRun.ts';
-import { showRate, speedText } from './showBench.ts';
-import { COVERAGE } from './uncertainty.ts';
+import { MAX_PACE_APART } from './pace.ts';
+import { bandOfRun, rateAtWork, type RunReading } from './readRun.ts';
+import { showRate, showSpeed, speedText } from './showBench.ts';
 
 const withUnit = (typed: string, symbol: string): string =>
   isBareNumber(typed) ? `${typed.trim()} ${symbol}` : typed.trim();
 
-/** The rate of a run with the band of its readings; null while it is not complete. */
-export const showRun = ({ worked }: RunReading, unit: MassPerAreaUnit): Shown | null =>
-  worked && showRate(worked.rateKgPerM2, COVERAGE * worked.uReadings, unit);
+/** The rate of a run with the band of its readings, as it was made; null while it is not complete. */
+export const showRun = ({ worked, ...run }: RunReading, unit: MassPerAreaUnit): Shown | null =>
+  worked && showRate(worked.rateKgPerM2, bandOfRun({ ...run, worked, pace: null }), unit);
+
+/** The same at the pace of work. */
+export const showAtWork = (run: RunReading, unit: MassPerAreaUnit): Shown | null => {
+  const rate = rateAtWork(run);
+  return rate && showRate(rate.rateKgPerM2, bandOfRun(run), unit);
+};
+
+const widthText = ({ text, unit }: WidthTyped): string => withUnit(text, UNITS[unit].symbol);
 
 /** Terms of a run's line: what was typed, with the unit that a bare number counts in. */
 function termsOf(run: RunTyped, { units, width }: CalibrationTyped) {
@@ -22,85 +32,142 @@ function termsOf(run: RunTyped, { units, width }: CalibrationTyped) {
     const typed = run.readings[id]?.trim() ?? '';
     return term(id, typed === '' ? null : { number: withUnit(typed, symbol), unit: '' }, { origin: 'test' });
   };
-  const origin = width.by === 'measured' ? 'measured' : 'typed';
-  const across = width.text.trim() === '' ? null : { number: withUnit(width.text, UNITS[width.unit].symbol), unit: '' }; // prettier-ignore
+  const across = (role: string, of: WidthTyped) =>
+    term(role, of.text.trim() === '' ? null : { number: widthText(of), unit: '' }, { origin: of.by === 'measured' ? 'measured' : 'typed' }); // prettier-ignore
   return {
+    isTyped: (id: string) => (run.readings[id]?.trim() ?? '') !== '',
     mass: (id: string) => typedAs(id, UNITS[units.mass].symbol),
     length: (id: string) => typedAs(id, UNITS[units.length].symbol),
     seconds: (id: string) => typedAs(id, 's'),
     times: (id: string) => typedAs(id, 'times'),
-    plain: (id: string) => typedAs(id, ''),
-    across: term('width', across, { origin }),
+    area: (id: string) => typedAs(id, UNITS[areaFor(units.length)].symbol),
+    across: across('width', width),
+    ownAcross: across('run.width', run.width ?? width),
   };
 }
 
 type Parts = Working['parts'][number][];
 
 /** What went out, over the length it was spread along and the width: in the terms of each method. */
-function partsOf(run: RunTyped, calibration: CalibrationTyped, outlets: number): Parts {
-  const { mass, length, seconds, times, plain, across } = termsOf(run, calibration);
-  const passes = run.readings['passes']?.trim() ? [operator('×'), times('passes')] : [];
-  const net = (full: string, empty: string): Parts => [word('('), mass(full), operator('−'), mass(empty), word(')')]; // prettier-ignore
-  const nets = (): Parts =>
-    outlets === 1
-      ? net('gross', 'tare')
-      : Array.from({ length: outlets }, (_, at) => [...(at > 0 ? [operator('+')] : []), ...net(`gross.${at + 1}`, `tare.${at + 1}`)]).flat(); // prettier-ignore
-  const over = (first: string): Parts => [operator('÷'), word('('), length(first), operator('×'), across, ...passes, word(')')]; // prettier-ignore
-  const isTimedOften = ['courseTime.2', 'courseTime.3'].some((id) => run.readings[id]?.trim());
-  const walked = isTimedOften ? [word('mean time from'), seconds('courseTime')] : [seconds('courseTime')];
+function partsOf(run: RunTyped, calibration: CalibrationTyped, { outlets, rows }: BenchRig): Parts {
+  const { isTyped, mass, length, seconds, times, area, across, ownAcross } = termsOf(run, calibration);
+  const [open, close, by, over, less] = [word('('), word(')'), operator('×'), operator('÷'), operator('−')];
+  const count = (role: string, number: number, unit: string): Parts => (number > 1 ? [by, term(role, { number: String(number), unit })] : []); // prettier-ignore
+  const net = (full: string, empty: string): Parts => [open, mass(full), ...(isTyped(empty) ? [less, mass(empty)] : []), close]; // prettier-ignore
+  const nets = (): Parts => {
+    const caught = Array.from({ length: outlets }, (_, at) => at + 1).filter((at) => at === 1 || isTyped(`gross.${at}`)); // prettier-ignore
+    if (outlets === 1) return net('gross', 'tare');
+    const all = caught.flatMap((at) => [
+      ...(at > 1 ? [operator('+')] : []),
+      ...net(`gross.${at}`, `tare.${at}`),
+    ]);
+    return caught.length > 1 ? [open, ...all, close] : all;
+  };
+  // A row machine's own length of row on an area is one over a width.
+  const isRowLength = isRowPerArea(calibration.width.text);
+  const ground = (along: string): Parts => {
+    const passes = isTyped('passes') ? [by, times('passes')] : [];
+    const fed = count('rows', rows, 'rows');
+    return isRowLength
+      ? [over, open, length(along), ...passes, ...fed, close, by, across]
+      : [over, open, length(along), by, across, ...passes, ...fed, close];
+  };
+  const timed = ['courseTime', 'courseTime.2', 'courseTime.3'].filter((id, at) => at === 0 || isTyped(id));
+  const walked: Parts =
+    timed.length === 1
+      ? [by, seconds('courseTime')]
+      : [by, open, ...timed.flatMap((id, at) => [...(at > 0 ? [operator('+')] : []), seconds(id)]), close, over, term('timings', { number: String(timed.length), unit: '' })]; // prettier-ignore
+  const isLeft = isTyped('tare') && Number.parseFloat(run.readings['left'] ?? '') > 0;
+  const spreadAt = run.width && run.width.text.trim() !== '' && widthText(run.width) !== widthText(calibration.width) && !isRowLength; // prettier-ignore
   const parts = {
-    'weigh-back': () => [...net('in', 'left'), ...over('length')],
-    catch: () => [...net('gross', 'tare'), ...over('length')],
-    tray: () => [...net('gross', 'tare'), ...over('length')],
-    'timed-catch': () => [...nets(), operator('÷'), seconds('catchTime'), operator('×'), ...walked, ...over('course')], // prettier-ignore
-    'run-out': () => [...net('load', 'left'), operator('÷'), plain('area')],
-    'fill-time': () => [mass('content'), operator('÷'), seconds('fillTime'), operator('×'), ...walked, ...over('course')], // prettier-ignore
-    outlets: () => [...nets(), ...over('length')],
+    'weigh-back': () => [...net('in', 'left'), ...ground('length')],
+    catch: () => [...net('gross', 'tare'), ...ground('length')],
+    tray: () => [...net('gross', 'tare'), ...ground('length')],
+    'timed-catch': () => [...nets(), over, seconds('catchTime'), ...walked, ...ground('course')],
+    // A container that both were weighed in falls out; with nothing left it does not.
+    'run-out': () => [open, mass('load'), ...(isTyped('tare') && !isLeft ? [less, mass('tare')] : []), less, mass('left'), close, over, area('area'), ...(spreadAt ? [by, ownAcross, over, across] : [])], // prettier-ignore
+    'fill-time': () => [...net('content', 'tare'), ...count('outlets', outlets / rows, 'outlets'), over, seconds('fillTime'), ...walked, ...(isRowLength ? [over, length('course'), by, across] : [over, open, length('course'), by, across, close])], // prettier-ignore
+    outlets: () => [...nets(), ...ground('length')],
   } satisfies Record<RunTyped['method'], () => Parts>;
   return parts[run.method]();
 }
 
 /** A run as a line of arithmetic, from what was typed to its rate. */
-export function runLine(run: RunTyped, reading: RunReading, calibration: CalibrationTyped): Working {
-  const rate = showRun(reading, calibration.target.unit);
-  const outlets = reading.worked?.outlets?.netKg.length ?? outletsTyped(run);
+export function runLine(
+  run: RunTyped,
+  reading: RunReading,
+  calibration: CalibrationTyped,
+  rig: BenchRig,
+): Working {
+  const parts = run.noFlow ? [word('nothing came out')] : partsOf(run, calibration, rig);
+  const rate = term('rate', showRun(reading, calibration.target.unit), { strong: true });
   return {
     id: `run.${run.id}`,
     label: `Run at ${run.setting || 'no setting'}`,
-    parts: [...partsOf(run, calibration, outlets), operator('='), term('rate', rate, { strong: true })],
+    parts: [...parts, operator('='), rate],
   };
 }
 
-/** How many outlets were weighed, from the readings themselves. */
-function outletsTyped({ readings }: RunTyped): number {
-  const numbers = Object.keys(readings).map((id) => Number(/^(?:gross|tare)\.(\d+)$/.exec(id)?.[1] ?? 1));
-  return Math.max(1, ...numbers);
+/**
+ * What brings a run to the pace of work, as a line; null where it needs none.
+ *
+ * @param workMPerS pace of work, m/s
+ */
+export function paceLine(
+  run: RunTyped,
+  reading: RunReading,
+  calibration: CalibrationTyped,
+  workMPerS: number | null,
+): Working | null {
+  const { worked, pace } = reading;
+  if (!worked?.paceMPerS || !pace || workMPerS === null || Math.abs(pace.factor - 1) < 0.005) return null;
+  const { length, seconds, isTyped } = termsOf(run, calibration);
+  const along = isTyped('length') ? 'length' : 'course';
+  const time = isTyped('length') ? 'time' : 'courseTime';
+  const isTimedOnce = !isTyped('courseTime.2') && !isTyped('courseTime.3');
+  const walked = isTimedOnce ? [word('('), length(along), operator('÷'), seconds(time), word(')')] : [term('walked', showSpeed(worked.paceMPerS, calibration.units.length))]; // prettier-ignore
+  return {
+    id: `run.${run.id}.pace`,
+    label: 'At the pace of work',
+    parts: [
+      term('as-run', showQuantity(worked.rateKgPerM2, calibration.target.unit, 4)),
+      operator('×'),
+      ...walked,
+      operator('÷'),
+      term('work', showSpeed(workMPerS, calibration.units.length), { origin: 'measured' }),
+      operator('='),
+      term('rate', showAtWork(reading, calibration.target.unit), { strong: true }),
+    ],
+  };
 }
 
 /** How a run came out against what was wanted, and what it says beside its rate; a line each. */
 export function runRemarks(
   run: RunTyped,
-  { worked, widthM }: RunReading,
+  reading: RunReading,
   { targetKgPerM2, widthM: forM, paceMPerS }: CalibrationReading,
   calibration: CalibrationTyped,
-  metering: 'flow' | 'wheels',
 ): string[] {
+  const { worked, widthM, pace } = reading;
   if (!worked) return [];
+  if (worked.rateKgPerM2 === 0) return ['Nothing came out: first flow lies above this mark.'];
   const { outlets, outputKgPerM, paceMPerS: walked } = worked;
   const perMetre = showQuantity(outputKgPerM, 'g', 3).number;
-  const against = targetKgPerM2 === null ? null : worked.rateKgPerM2 / targetKgPerM2 - 1;
-  const change = walked && paceMPerS ? rateChangeAtPace(paceMPerS, walked, metering) : 0;
+  const rate = rateAtWork(reading)!.rateKgPerM2;
+  const against = targetKgPerM2 === null ? null : rate / targetKgPerM2 - 1;
   const { length } = calibration.units;
+  const isOther = walked && paceMPerS && pace && Math.abs(walked / paceMPerS - 1) > 0.02;
+  const change = isOther ? 1 / pace.factor - 1 : 0;
   return [
-    `${perMetre} g out on each metre travelled${against === null ? '' : `, ${percentOff(against)} what is wanted`}.`,
-    ...(walked && paceMPerS && Math.abs(walked / paceMPerS - 1) > 0.02
-      ? [`It was walked at ${speedText(walked, length)}, and ${speedText(paceMPerS, length)} is meant${change === 0 ? '' : `: that alone makes it ${percentOff(change)}`}.`]
+    `${perMetre} g out on each metre traveled${against === null ? '' : `, ${percentOff(against)} what is wanted${isOther && pace.factor !== 1 ? ' at the pace of work' : ''}`}.`,
+    ...(isOther
+      ? [`It was walked at ${speedText(walked, length)}, and ${speedText(paceMPerS, length)} is the pace of work${pace.factor === 1 ? '. Its wheels meter alike at both' : `: that alone makes it ${percentOff(change)}`}.${pace.isApart ? ` More than ${showExact(MAX_PACE_APART * 100)} % apart, so it does not count: walk it again at working pace, or take this pace as that of work.` : ''}`]
       : []),
     ...(outlets
       ? [`Outlets gave ${outlets.netKg.map((kg) => showQuantity(kg, calibration.units.mass, 3).number).join(', ')} ${UNITS[calibration.units.mass].symbol}: ${showExact(outlets.imbalance * 100, 2)} % apart.${outlets.imbalance > 0.1 ? ' Look for a blocked or worn one.' : ''}`]
       : []),
     ...(run.width && widthM && forM && Math.abs(widthM / forM - 1) > 0.01
-      ? [`It was run for passes ${withUnit(run.width.text, UNITS[run.width.unit].symbol)} apart: here it is worked out for ${withUnit(calibration.width.text, UNITS[calibration.width.unit].symbol)}, ${showExact(widthM / forM, 3)} times the rate.`]
+      ? [`It was run for passes ${widthText(run.width)} apart: here it is worked out for ${widthText(calibration.width)}, ${showExact(widthM / forM, 3)} times the rate.`]
       : []),
   ]; // prettier-ignore
 }
@@ -114,9 +181,12 @@ const percentOff = (share: number): string =>
  * @param targetKgPerM2 null: not known
  * @returns nothing while one of them is missing
  */
-export function againstText({ worked }: RunReading, targetKgPerM2: number | null): string {
-  if (!worked || targetKgPerM2 === null) return '';
-  const off = worked.rateKgPerM2 / targetKgPerM2 - 1;
+export function againstText(run: RunReading, targetKgPerM2: number | null): string {
+  const rate = rateAtWork(run);
+  if (!rate || targetKgPerM2 === null) return '';
+  if (rate.rateKgPerM2 === 0) return 'nothing came out';
+  if (run.pace?.isApart) return 'another pace';
+  const off = rate.rateKgPerM2 / targetKgPerM2 - 1;
   if (Math.abs(off) < 0.005) return 'right on';
   return `${showExact(Math.abs(off) * 100, 2)} % ${off > 0 ? 'heavy' : 'light'}`;
 }

@@ -1,5 +1,5 @@
-import type { RigKind } from '../rigs/kinds.ts';
-import { readRig, type Feeds, type RigTyped } from '../rigs/rig.ts';
+import { rigKind, type RigKind } from '../rigs/kinds.ts';
+import { readRig, type RigTyped } from '../rigs/rig.ts';
 import { NO_SCALE, type ScaleReading } from '../rigs/scale.ts';
 
 /** What the bench has to know of a machine. */
@@ -8,7 +8,8 @@ export interface BenchRig {
   readonly scale: ScaleReading;
   readonly second: ScaleReading;
   readonly outlets: number;
-  readonly feeds: Feeds;
+  /** Rows that all outlets together feed at once: as many as outlets where each feeds its own, else 1. */
+  readonly rows: number;
   readonly hopperKg: number | null;
   readonly paceMPerS: number | null;
 }
@@ -19,7 +20,7 @@ export const NO_RIG: BenchRig = {
   scale: NO_SCALE,
   second: NO_SCALE,
   outlets: 1,
-  feeds: 'own-rows',
+  rows: 1,
   hopperKg: null,
   paceMPerS: null,
 };
@@ -31,5 +32,7 @@ export const NO_RIG: BenchRig = {
  */
 export function benchRig(typed: RigTyped): BenchRig {
   const { control, second, outlets, hopperKg, paceMPerS } = readRig(typed);
-  return { kind: typed.kind, scale: control, second, outlets, feeds: typed.outlets.feeds, hopperKg, paceMPerS }; // prettier-ignore
+  const feedsRows = rigKind(typed.kind).width === 'row spacing' && typed.outlets.feeds === 'own-rows';
+  const rows = feedsRows ? outlets : 1;
+  return { kind: typed.kind, scale: control, second, outlets, rows, hopperKg, paceMPerS };
 }

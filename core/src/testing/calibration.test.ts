@@ -46,7 +46,7 @@ describe('a calibration', () => {
     expect(advice?.means.map(({ setting }) => setting)).toEqual([4, 8]);
     expect(advice?.because).toBe('curve');
     expect(Number(advice?.mark.label)).toBeGreaterThan(4);
-    expect(read({}).advice).toMatchObject({ because: 'start', mark: { label: '4' } });
+    expect(read({}).advice).toMatchObject({ because: 'start', mark: { label: '5.5' } });
     expect(read({ start: 'middle' }).advice?.mark.label).toBe('6');
   });
   it('the chart has every mark over what was tested', () => {

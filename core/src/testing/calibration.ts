@@ -5,13 +5,14 @@ import { readPositive } from '../quantities/quantity.ts';
 import { readMark, type Mark } from '../rigs/scale.ts';
 import { readWidth } from '../rigs/width.ts';
 import { readName } from '../worksheet/heading.ts';
-import { advise, chartOf, type Advice } from './advise.ts';
+import { advise, type Advice } from './advice/advise.ts';
+import { chartOf } from './chart.ts';
 import { NO_RIG, type BenchRig } from './benchRig.ts';
 import type { CalibrationTyped, PaceOfWork } from './calibrationTyped.ts';
 import { doubtsOf, type Doubt } from './doubts.ts';
-import { readScaleStep, runReader, type RunReading } from './readRun.ts';
-import { fromShape, lookUp, starts, type Listed } from './start.ts';
-import type { Run } from './scatter.ts';
+import { countedRuns, readScaleStep, runReader, type RunReading } from './readRun.ts';
+import { NO_RECORD, repeatsOf, type Run, type ScatterRecord } from './scatter.ts';
+import { chooseStart, fromShape, lookUp, starts, type Listed, type Start } from './start.ts';
 
 /** A rate at one of the machine's marks. */
 export interface ChartLine {
@@ -26,13 +27,17 @@ export interface CalibrationReading {
   readonly targetKgPerM2: number | null;
   readonly tolerance: number;
   readonly widthM: number | null;
-  /** Pace of work, m/s: as typed, else the machine's usual one. */
+  /** Pace of work, m/s: as typed, else the machine's usual one. Rates of runs that were timed are brought to it. */
   readonly paceMPerS: number | null;
+  /** Pace that the chart rests on, m/s: that of work, else the mean of the runs that were timed; null: not known. */
+  readonly chartPaceMPerS: number | null;
+  /** How much repeats differ here, for the other calibrations of the machine. */
+  readonly repeats: ScatterRecord;
   readonly runs: readonly RunReading[];
   /** What to ask before it is believed. */
   readonly doubts: readonly Doubt[];
   /** What to set next; null until the scale of the machine and the target are known. */
-  readonly advice: (Advice & { readonly mark: Mark }) | null;
+  readonly advice: (Advice & { readonly mark: Mark; readonly start: Start }) | null;
   /** Rates at the machine's marks over what was tested. */
   readonly chart: readonly ChartLine[];
   readonly errors: readonly InputError[];
@@ -92,29 +97,33 @@ function readLabel(
   return points.length > 0 ? { points, paceMPerS: labelPace ?? paceMPerS } : null;
 }
 
-/** What is wanted of the machine, and the mark to set. */
-function adviceOf(
-  typed: CalibrationTyped,
-  rig: BenchRig,
-  runs: readonly Run[],
-  wanted: {
-    target: number;
-    tolerance: number;
-    paceMPerS: number;
-    label: Listed | null;
-    shape: Listed | null;
-  },
-): (Advice & { mark: Mark }) | null {
+/** What is wanted of the machine. */
+interface Aim {
+  readonly target: number;
+  readonly tolerance: number;
+  readonly paceMPerS: number;
+  readonly label: Listed | null;
+  readonly shape: Listed | null;
+  readonly record: ScatterRecord;
+}
+
+/** The mark to set next. */
+function adviceOf(typed: CalibrationTyped, rig: BenchRig, runs: readonly Run[], aim: Aim): CalibrationReading['advice'] {
   const { marks, firstFlow } = rig.scale;
   const openings = marks.map(({ opening }) => opening);
   if (openings.length < 2) return null;
-  const { target, tolerance, paceMPerS, label, shape } = wanted;
+  const { target, tolerance, paceMPerS, label, shape, record } = aim;
   const begin = starts(openings, 0, firstFlow, target, paceMPerS, label);
-  const pointed = shape && lookUp(shape, target, 0);
-  const start = { ...begin, label: begin.label ?? begin.low, shape: pointed ?? begin.low }[typed.start];
-  const byShape = shape && typed.start === 'shape' ? (test: { setting: number; rate: number }) => fromShape(shape, test, target) : null; // prettier-ignore
-  const advice = advise({ marks: openings, closed: 0, firstFlow, runs, target, tolerance, ceiling: typed.isCeiling ? target : null, start, byShape }); // prettier-ignore
-  return { ...advice, mark: marks.find(({ opening }) => opening === advice.setting)! };
+  const start = chooseStart(typed.start, begin, shape && lookUp(shape, target, 0), typed.isCeiling);
+  const byShape = shape && start.from === 'shape' ? (test: { setting: number; rate: number }) => fromShape(shape, test, target) : null; // prettier-ignore
+  const advice = advise({ marks: openings, closed: 0, firstFlow, runs, record, target, tolerance, ceiling: typed.isCeiling ? target : null, start: start.setting, byShape }); // prettier-ignore
+  return advice && { ...advice, start, mark: marks.find(({ opening }) => opening === advice.setting)! };
+} // prettier-ignore
+
+/** The pace that a chart rests on where that of work is not known: the mean of the runs that were timed. */
+function meanPace(runs: readonly RunReading[]): number | null {
+  const paces = runs.flatMap(({ counts, worked }) => (counts && worked?.paceMPerS ? [worked.paceMPerS] : []));
+  return paces.length === 0 ? null : paces.reduce((sum, pace) => sum + pace, 0) / paces.length;
 }
 
 /**
@@ -123,12 +132,14 @@ function adviceOf(
  *
  * @param machine without marks nothing is advised
  * @param shape chart of another product on this machine, as openings and rates
+ * @param record how much repeats differ in the other calibrations of this machine
  * @example readCalibration(typed, benchRig(rig)).advice?.mark.label // '7'
  */
 export function readCalibration(
   typed: CalibrationTyped,
   machine: BenchRig = NO_RIG,
   shape: Listed | null = null,
+  record: ScatterRecord = NO_RECORD,
 ): CalibrationReading {
   const noted = collect();
   const { errors, noting, ifTyped } = noted;
@@ -146,17 +157,15 @@ export function readCalibration(
   const rig = flow ? { ...machine, scale: { ...machine.scale, firstFlow: flow.opening } } : machine;
   if (rig.second.marks.length > 0) ifTyped(typed.second, () => readMark(typed.second, rig.second, 'second'));
   const scaleStepKg = noting(() => readScaleStep(typed));
-  const read = typed.runs.map(runReader(typed, rig, width));
+  const read = typed.runs.map(runReader(typed, rig, width, paceMPerS));
   const found = read.map(({ reading }) => reading);
   const doubts = doubtsOf(found, typed, rig, targetKgPerM2);
-  const asked = new Set(doubts.flatMap(({ kind, runs }) => (kind === 'apart' ? [] : runs)));
-  const runs = found.map((run) => (asked.has(run.id) ? Object.assign({}, run, { counts: false }) : run));
-  const counted = runs.flatMap(({ mark, worked, counts }): Run[] =>
-    counts && mark && worked
-      ? [{ setting: mark.opening, rate: worked.rateKgPerM2, uReadings: worked.uReadings }]
-      : [],
+  const asked = new Set(
+    doubts.flatMap(({ kind, runs }) => (kind === 'apart' || kind === 'tare' ? [] : runs)),
   );
-  const advice = targetKgPerM2 === null ? null : adviceOf(typed, rig, counted, { target: targetKgPerM2, tolerance, paceMPerS: paceMPerS ?? USUAL_PACE, label, shape }); // prettier-ignore
+  const runs = found.map((run) => (asked.has(run.id) ? Object.assign({}, run, { counts: false }) : run));
+  const counted = countedRuns(runs);
+  const advice = targetKgPerM2 === null ? null : adviceOf(typed, rig, counted, { target: targetKgPerM2, tolerance, paceMPerS: paceMPerS ?? USUAL_PACE, label, shape, record }); // prettier-ignore
   const { marks } = rig.scale;
   const lines = chartOf(marks.map(({ opening }) => opening), advice?.means ?? []); // prettier-ignore
   return {
@@ -165,6 +174,8 @@ export function readCalibration(
     tolerance,
     widthM: width?.si ?? null,
     paceMPerS,
+    chartPaceMPerS: paceMPerS ?? meanPace(runs),
+    repeats: repeatsOf(counted),
     runs,
     doubts,
     advice,
@@ -183,6 +194,6 @@ export function chartShape(reading: CalibrationReading): Listed | null {
   if (means.length < 2) return null;
   return {
     points: means.map(({ setting, mean }) => ({ setting, rate: mean })),
-    paceMPerS: reading.paceMPerS ?? USUAL_PACE,
+    paceMPerS: reading.chartPaceMPerS ?? USUAL_PACE,
   };
 }

@@ -27,6 +27,8 @@ export interface RunTyped {
   readonly step: string;
   /** What was looked at before it. */
   readonly checked: readonly string[];
+  /** Nothing came out: a result, whatever else was read. */
+  readonly noFlow: boolean;
   /** Why it does not count; empty: it counts. */
   readonly struck: string;
   readonly note: string;
@@ -61,7 +63,8 @@ export interface LabelSettingsTyped {
 
 /** Where a first test begins. */
 export const STARTS = {
-  low: 'low: a third of the way up',
+  auto: 'by what is known: another product’s chart, else the label, else low',
+  low: 'low: not quite half of the way from where it first runs to fully open',
   label: 'at the label’s setting, for your pace',
   middle: 'in the middle of the scale',
   shape: 'where another product’s chart points',
@@ -121,7 +124,7 @@ export function blankCalibration(system: 'us' | 'metric'): CalibrationTyped {
     target: { amount: '', unit: us ? 'lb/1000 ft2' : 'kg/ha' },
     tolerance: '5',
     isCeiling: false,
-    start: 'low',
+    start: 'auto',
     label: { pace: '', lines: [] },
     shape: '',
     width: { text: '', unit: length, by: 'chosen' },
@@ -149,6 +152,7 @@ export const blankRun = (id: string, onDay: string, method: MethodId): RunTyped 
   container: '',
   step: '',
   checked: [],
+  noFlow: false,
   struck: '',
   note: '',
 });

@@ -73,7 +73,7 @@ export function cardOf(
       isKept: mark.label === signOff.setting,
     })),
     rateUnit: UNITS[target.unit].symbol,
-    pace: isTimed ? `${withUnit(pace.course, pace.unit)} in ${withUnit(pace.time, 's')}` : paceText(reading.paceMPerS, pace.unit), // prettier-ignore
+    pace: isTimed ? `${withUnit(pace.course, pace.unit)} in ${withUnit(pace.time, 's')}` : paceText(reading.chartPaceMPerS, pace.unit), // prettier-ignore
     spacing:
       width.text.trim() === ''
         ? ''

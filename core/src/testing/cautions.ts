@@ -19,7 +19,7 @@ const DRIVEN = 2;
  */
 export function cautionsFor(act: Act, { rig, product }: Situation): string[] {
   const isPesticide = product === 'granular-carrier';
-  const isDeicer = product !== null && PRODUCT_KINDS[product].words.includes('de-icer');
+  const isDeicer = product !== null && PRODUCT_KINDS[product].puts === 'de-icer';
   const isDriven = rigKind(rig).pace[1] > DRIVEN;
   const LINES: Readonly<Record<Act, readonly (string | false)[]>> = {
     fill: [

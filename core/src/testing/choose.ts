@@ -92,6 +92,26 @@ const RULES: Readonly<Record<MethodId, (situation: Situation) => Verdict>> = {
   },
 };
 
+const ALL_TOOLS: ToolsTyped = {
+  scale: 'machine',
+  tarp: true,
+  floor: true,
+  tray: true,
+  ground: true,
+  helper: true,
+  wind: false,
+};
+
+/**
+ * The methods that a machine can be tested by, whatever is at hand.
+ *
+ * @example methodsFor('push-drop').includes('timed-catch') // false: wheels drive its metering
+ */
+export const methodsFor = (kind: RigKind): MethodId[] => {
+  const possible = new Set(chooseMethod({ kind, tools: ALL_TOOLS, isPesticide: false }).flatMap((choice) => (choice.possible ? [choice.method] : []))); // prettier-ignore
+  return METHOD_IDS.filter((method) => possible.has(method));
+};
+
 /**
  * Which methods can be used with this machine, here, with what is at hand; the one that suits best first.
  *

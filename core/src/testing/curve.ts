@@ -1,3 +1,5 @@
+import { InputError } from '../errors/InputError.ts';
+
 /** A point of a setting curve: setting, mean rate, and how many runs stand behind it. */
 export interface CurvePoint {
   readonly x: number;
@@ -73,10 +75,12 @@ function slopesOf(x: readonly number[], y: readonly number[]): number[] {
  * The monotone cubic curve through means that were pooled (PCHIP: Fritsch and Carlson 1980; slopes of Fritsch and Butland 1984).
  * Two points give a line.
  *
- * @param points at least two, in the order of x, each x once
+ * @param points at least two, in the order of x, each x once, weights above 0
+ * @throws InputError curve.points
  * @example settingCurve([{ x: 4, y: 1.1 }, { x: 6, y: 2.6 }, { x: 8, y: 4.9 }, { x: 10, y: 6.4 }]).solve(3.6) // 6.881830
  */
 export function settingCurve(points: readonly CurvePoint[]): SettingCurve {
+  if (points.length < 2 || points.some(({ x, y, weight }, at) => !Number.isFinite(x * y) || !(weight > 0) || (at > 0 && x <= points[at - 1]!.x))) throw new InputError('curve.points', { field: 'points' }); // prettier-ignore
   const pool = pooled(points);
   const x = pool.map((point) => point.x);
   const y = pool.map((point) => point.y);

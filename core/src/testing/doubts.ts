@@ -1,14 +1,14 @@
 import { showExact, showQuantity } from '../quantities/show.ts';
 import type { BenchRig } from './benchRig.ts';
 import type { CalibrationTyped } from './calibrationTyped.ts';
-import type { RunReading } from './readRun.ts';
+import { rateAtWork, type RunReading } from './readRun.ts';
 import { groupBySetting } from './scatter.ts';
 
 /** Something that is asked before it is believed. Until it is answered, a run that is far out does not count; runs that differ do. */
 export interface Doubt {
   /** Stable: an answer names it. */
   readonly id: string;
-  readonly kind: 'far' | 'apart' | 'overfilled';
+  readonly kind: 'far' | 'apart' | 'overfilled' | 'no-flow' | 'tare';
   /** Runs that it is about. */
   readonly runs: readonly string[];
   readonly text: string;
@@ -34,11 +34,12 @@ function farOut(readings: readonly RunReading[], typed: CalibrationTyped, target
 
 /** Runs at one setting that lie far apart. */
 function farApart(readings: readonly RunReading[]): Doubt[] {
-  const counted = readings.flatMap(({ id, mark, worked, counts }) =>
-    counts && mark && worked
-      ? [{ id, label: mark.label, setting: mark.opening, rate: worked.rateKgPerM2, uReadings: 0 }]
-      : [],
-  );
+  const counted = readings.flatMap((run) => {
+    const rate = rateAtWork(run);
+    return run.counts && run.mark && rate
+      ? [{ id: run.id, label: run.mark.label, setting: run.mark.opening, rate: rate.rateKgPerM2 }]
+      : [];
+  });
   return [...groupBySetting(counted).values()].flatMap((runs): Doubt[] => {
     const ordered = runs.toSorted((a, b) => a.rate - b.rate);
     const [low, high] = [ordered[0]!, ordered.at(-1)!];
@@ -47,6 +48,30 @@ function farApart(readings: readonly RunReading[]): Doubt[] {
     const text = `Runs at ${low.label} differ by ${showExact(apart * 100, 2)} %, which is more than scatter. Strike out the one that went wrong, or keep both.`;
     const ids = [low.id, high.id];
     return [{ id: `apart.${ids.toSorted().join('.')}`, kind: 'apart', runs: ids, text, yes: 'Keep both' }];
+  });
+}
+
+/** A run in which nothing came out at or above a mark that flowed: it does not count, and one of the two went wrong. */
+function contradicting(readings: readonly RunReading[]): Doubt[] {
+  const flowed = readings.filter(
+    ({ counts, mark, worked }) => counts && mark && worked && worked.rateKgPerM2 > 0,
+  );
+  return readings.flatMap(({ id, mark, worked, counts }): Doubt[] => {
+    if (!counts || !mark || worked?.rateKgPerM2 !== 0) return [];
+    const other = flowed.find((run) => run.mark!.opening <= mark.opening);
+    if (!other) return [];
+    const text = `Nothing came out at ${mark.label}, and at ${other.mark!.label} it flowed. Look for a bridge in the hopper, or for a wrong mark, and exclude the run that went wrong.`;
+    return [{ id: `no-flow.${id}`, kind: 'no-flow', runs: [id], text, yes: 'Leave it out' }];
+  });
+}
+
+/** A container that has a name has a weight: its tare is not nothing, unless the scale was zeroed with it on. */
+function emptyTare(typed: CalibrationTyped): Doubt[] {
+  return typed.runs.flatMap(({ id, container, readings, struck }): Doubt[] => {
+    const isNone = Object.entries(readings).some(([field, text]) => /^tare(\.\d+)?$/.test(field) && /^0+(\.0*)?(\s*\D+)?$/.test(text.trim())); // prettier-ignore
+    if (!isNone || container.trim() === '' || struck.trim() !== '') return [];
+    const text = `The empty ${container.trim()} is typed as 0. Was the scale zeroed with it on? Otherwise weigh it empty.`;
+    return [{ id: `tare.${id}`, kind: 'tare', runs: [id], text, yes: 'The scale was zeroed' }];
   });
 }
 
@@ -78,7 +103,9 @@ export function doubtsOf(
   const single = open([
     ...(targetKgPerM2 === null ? [] : farOut(live, keep, targetKgPerM2)),
     ...(rig.hopperKg === null ? [] : overfilled(live, keep, rig.hopperKg)),
+    ...emptyTare(typed),
   ]);
   const asked = new Set(single.flatMap(({ runs }) => runs));
-  return [...single, ...open(farApart(live.filter(({ id }) => !asked.has(id))))];
+  const rest = live.filter(({ id }) => !asked.has(id));
+  return [...single, ...open(contradicting(rest)), ...open(farApart(rest.filter(({ worked }) => worked?.rateKgPerM2 !== 0)))]; // prettier-ignore
 }

@@ -27,7 +27,7 @@ export function calibrationFor(
   const { package: pack, coverage, labelLow } = readProduct(product);
   const rate = pack && coverage ? labelRate(pack.si, coverage.areaM2) : labelLow;
   const printed = product.settings.filter((setting) => isFor(setting.machine, machine));
-  const isForgiving = PRODUCT_KINDS[product.kind].words.includes('de-icer');
+  const isForgiving = PRODUCT_KINDS[product.kind].puts === 'de-icer';
   const isDry = PRODUCT_KINDS[product.kind].form === 'dry';
   return {
     ...typed,
@@ -41,7 +41,6 @@ export function calibrationFor(
       printed.length > 0 && rate !== null && isDry
         ? { pace: printed[0]!.pace, lines: printed.map(({ setting }) => ({ setting, amount: retype(rate, typed.target.unit) })) } // prettier-ignore
         : typed.label,
-    start: printed.length > 0 && rate !== null && product.kind !== 'granular-carrier' ? 'label' : typed.start,
   };
 }
 

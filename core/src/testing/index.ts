@@ -3,25 +3,32 @@
 export { leastNet, netOf, relative, resolutionU, type Net, type Reading } from './uncertainty.ts';
 export { student95 } from './student.ts';
 export {
-  groupBySetting,
+  joinRecords,
+  NO_RECORD,
+  recordOf,
   scatterOf,
   settingMeans,
+  timingBand,
+  type CourseTimings,
   type Run,
   type Scatter,
+  type ScatterRecord,
   type SettingMean,
 } from './scatter.ts';
-export { rateChangeAtPace, timedPace, timeToAimFor, type PaceTimed } from './pace.ts';
-export { pooled, settingCurve, type CurvePoint, type SettingCurve } from './curve.ts';
 export {
-  advise,
-  chartOf,
-  standingOf,
-  type Advice,
-  type Because,
-  type Standing,
-  type Wanted,
-} from './advise.ts';
-export { fromShape, lookUp, starts, type Listed, type Starts } from './start.ts';
+  atWorkingPace,
+  MAX_PACE_APART,
+  rateChangeAtPace,
+  timedPace,
+  timeToAimFor,
+  type AtWorkingPace,
+  type PaceTimed,
+} from './pace.ts';
+export { pooled, settingCurve, type CurvePoint, type SettingCurve } from './curve.ts';
+export { advise, standingOf, type Advice, type Because, type Standing } from './advice/advise.ts';
+export type { Wanted } from './advice/known.ts';
+export { chartOf } from './chart.ts';
+export { chooseStart, fromShape, lookUp, starts, type Listed, type Start, type Starts } from './start.ts';
 export {
   METHOD_IDS,
   METHODS,
@@ -31,7 +38,7 @@ export {
   type Moment,
   type Worked,
 } from './methodTable.ts';
-export { blankTools, chooseMethod, type MethodChoice, type ToolsTyped } from './choose.ts';
+export { blankTools, chooseMethod, methodsFor, type MethodChoice, type ToolsTyped } from './choose.ts';
 export { planFor, planTest, planText, type PlanWanted, type TestPlan } from './plan.ts';
 export { cautionsFor, type Act } from './cautions.ts';
 export { stepsOf, type Step } from './steps.ts';
@@ -50,7 +57,7 @@ export {
   type StartId,
 } from './calibrationTyped.ts';
 export { benchRig, NO_RIG, type BenchRig } from './benchRig.ts';
-export type { RunReading } from './readRun.ts';
+export { bandOfRun, rateAtWork, type RunReading } from './readRun.ts';
 export {
   readCalibration,
   readPace,
@@ -58,15 +65,17 @@ export {
   type CalibrationReading,
   type ChartLine,
 } from './calibration.ts';
+export { machineRecord } from './machineRecord.ts';
 export { calibrationFor, calibrationOn } from './fromShelf.ts';
-export { practiceText, timeToAim } from './practice.ts';
+export { fillAimOf, fillAimText, practiceText, timeToAim } from './practice.ts';
 export type { Doubt } from './doubts.ts';
-export { keepEarlier, lostReadings } from './keepsReadings.ts';
-export { corrections, type Corrections } from './corrections.ts';
+export { isEmptyRun, keepEarlier, lostReadings } from './keepsReadings.ts';
+export { corrections, type Correction } from './corrections.ts';
 export { freshness, type Age, type Freshness, type ProductNow } from './freshness.ts';
 export { paceText, showRate, speedText } from './showBench.ts';
-export { againstText, runLine, runRemarks, showRun } from './benchLines.ts';
-export { adviceText, coarseText, correctionText, type AdviceText } from './adviceText.ts';
+export { againstText, paceLine, runLine, runRemarks, showAtWork, showRun } from './benchLines.ts';
+export { adviceText, correctionText, isEnded, offersFor, type AdviceText } from './adviceText.ts';
+export { coarseness, coarseText, showLeast, type Coarse } from './coarse.ts';
 export { PACE_SPREAD, settingPicture, type ChartPoint, type SettingPicture } from './settingPicture.ts';
 export {
   lookUpMark,

@@ -1,6 +1,10 @@
 import { InputError } from '../errors/InputError.ts';
 import type { CalibrationTyped, EarlierReading, RunTyped } from './calibrationTyped.ts';
 
+/** A run in which nothing was read yet: it may be removed. */
+export const isEmptyRun = (run: RunTyped): boolean =>
+  !run.noFlow && run.earlier.length === 0 && Object.values(run.readings).every((text) => text.trim() === '');
+
 /** Readings of a run that were kept and are another ones now. */
 const takenAnew = (was: RunTyped, now: RunTyped): { field: string; text: string }[] =>
   Object.entries(was.readings).flatMap(([field, text]) => {
@@ -30,22 +34,29 @@ export function keepEarlier(
     const kept = [...dropped(was, now), ...anew];
     return kept.length === 0 ? now : Object.assign({}, now, { earlier: [...now.earlier, ...kept] });
   });
-  const gone = before.runs.filter(({ id }) => !after.runs.some((run) => run.id === id));
+  const gone = before.runs.filter((was) => !isEmptyRun(was) && !after.runs.some(({ id }) => id === was.id));
   return { ...after, runs: [...runs, ...gone] };
 }
 
 /**
  * Holds a change of a calibration against what was kept: no run may go, and a reading that was taken anew has to stand among
- * the earlier ones of its run.
+ * the earlier ones of its run. A calibration with runs belongs to its machine.
  *
  * @returns what would be lost; none: the change keeps everything
  * @example lostReadings(before, { ...before, runs: [] })[0]?.code // 'run.gone'
  */
 export function lostReadings(before: CalibrationTyped, after: CalibrationTyped): InputError[] {
-  return before.runs.flatMap((was): InputError[] => {
-    const at = after.runs.findIndex(({ id }) => id === was.id);
-    const now = after.runs[at];
-    if (!now) return [new InputError('run.gone', { field: 'runs', typed: was.setting })];
-    return [...takenAnew(was, now), ...dropped(was, now)].map(({ field, text }) => new InputError('run.overwritten', { field: `runs.${at}.readings.${field}`, typed: text })); // prettier-ignore
-  });
+  const isMoved =
+    before.rig !== '' && after.rig !== before.rig && before.runs.some((run) => !isEmptyRun(run));
+  const moved = isMoved ? [new InputError('calibration.other-machine', { field: 'rig' })] : [];
+  return before.runs.reduce<InputError[]>((lost, was) => [...lost, ...lostOf(was, after)], moved);
+}
+
+/** What would be lost of one run. */
+function lostOf(was: RunTyped, after: CalibrationTyped): InputError[] {
+  const at = after.runs.findIndex(({ id }) => id === was.id);
+  const now = after.runs[at];
+  if (!now && isEmptyRun(was)) return [];
+  if (!now) return [new InputError('run.gone', { field: 'runs', typed: was.setting })];
+  return [...takenAnew(was, now), ...dropped(was, now)].map(({ field, text }) => new InputError('run.overwritten', { field: `runs.${at}.readings.${field}`, typed: text })); // prettier-ignore
 }

@@ -1,14 +1,14 @@
 import { InputError } from '../errors/InputError.ts';
 import type { Kind } from '../quantities/kinds.ts';
-import type { Feeds } from '../rigs/rig.ts';
 import { caught } from './methods/caught.ts';
 import { rateFromFill } from './methods/fillTime.ts';
-import { rowOutlets } from './methods/rowOutlets.ts';
+import { imbalanceOf, rowOutlets } from './methods/rowOutlets.ts';
 import { runOut } from './methods/runOut.ts';
 import { timedCatch } from './methods/timedCatch.ts';
 import { weighBack } from './methods/weighBack.ts';
 import { timedPace } from './pace.ts';
-import { relative, type Reading } from './uncertainty.ts';
+import type { CourseTimings } from './scatter.ts';
+import { combined, netOf, relative, type Reading, type UncertaintySource } from './uncertainty.ts';
 
 /** When a reading is taken: before product moves, at the course, while walking, after it. */
 export type Moment = 'before' | 'course' | 'walk' | 'after';
@@ -30,14 +30,21 @@ export interface MethodField {
 
 /** What a run came to. */
 export interface Worked {
-  /** Product on each metre travelled, kg/m. */
+  /** Product on each metre travelled (of each row, where rows are fed), kg/m. */
   readonly outputKgPerM: number;
+  /** 0: nothing came out. */
   readonly rateKgPerM2: number;
   /** Relative standard uncertainty from the readings. */
   readonly uReadings: number;
+  /** What it is made of. */
+  readonly sources: readonly UncertaintySource[];
   readonly netKg: number;
-  /** What each outlet gave, kg, and (max - min) / mean; null for a single one. */
+  /** Step of the scale that it was weighed on, kg; null: nothing was weighed. */
+  readonly stepKg: number | null;
+  /** What each outlet gave, kg, and (max - min) / mean; null for a single catch. */
   readonly outlets: { readonly netKg: readonly number[]; readonly imbalance: number } | null;
+  /** Times over the course that the rate rests on; null: it does not rest on any. */
+  readonly timings: CourseTimings | null;
   /** Pace at which it was made, where it was timed. */
   readonly paceMPerS: number | null;
 }
@@ -51,8 +58,23 @@ export interface RunBasis {
   /** Spacing at which a weighed load was spread, m. */
   readonly runWidthM: number;
   readonly outlets: number;
-  readonly feeds: Feeds;
+  /** Rows that all outlets together feed at once. */
+  readonly rows: number;
 }
+
+/** What all rows take that are fed at once: the width that one pass covers. */
+const swath = ({ width, rows }: RunBasis): Reading => ({
+  si: width.si * rows,
+  resolutionSi: width.resolutionSi * rows,
+});
+
+/** A result of the whole machine as that of each row: what goes on a metre of one. */
+const ofEachRow = <R extends { readonly outputKgPerM: number }>(result: R, { rows }: RunBasis): R => ({
+  ...result,
+  outputKgPerM: result.outputKgPerM / rows,
+});
+
+type Work = Omit<Worked, 'paceMPerS' | 'timings' | 'stepKg'>;
 
 interface Method {
   readonly words: string;
@@ -60,7 +82,9 @@ interface Method {
   readonly how: string;
   readonly needs: readonly string[];
   fields(outlets: number): readonly MethodField[];
-  work(readings: Readings, basis: RunBasis): Omit<Worked, 'paceMPerS'>;
+  /** Whether what was read of several outlets is enough; absent: all that is not optional is. */
+  isWhole?(readings: Readings, outlets: number): boolean;
+  work(readings: Readings, basis: RunBasis): Work;
 }
 
 const mass = (id: string, label: string, placeholder: string, at: Moment, more: Partial<MethodField> = {}): MethodField => ({ id, label, kind: 'mass', placeholder, at, ...more }); // prettier-ignore
@@ -74,33 +98,53 @@ const COURSE_TIMES = [1, 2, 3].map((run): MethodField => ({ id: run === 1 ? 'cou
 const perOutlet = (field: MethodField, outlets: number): MethodField[] =>
   outlets === 1
     ? [field]
-    : Array.from({ length: outlets }, (_, at) => ({ ...field, id: `${field.id}.${at + 1}`, label: `${field.label}, outlet ${at + 1}` })); // prettier-ignore
+    : Array.from({ length: outlets }, (_, at) => ({ ...field, id: `${field.id}.${at + 1}`, label: `${field.label}, outlet ${at + 1}`, optional: at > 0 })); // prettier-ignore
 
 const tare = (label: string): MethodField => mass('tare', label, '0.74 kg', 'before', { mayBeNone: true });
 
+const ofOutlet = (name: string, at: number, outlets: number): string =>
+  outlets === 1 ? name : `${name}.${at + 1}`;
+
+/** One catch for each outlet; a single one where all were caught together; null while some are missing. */
 function catchesOf(readings: Readings, outlets: number) {
-  const id = (name: string, at: number) => (outlets === 1 ? name : `${name}.${at + 1}`);
-  return Array.from({ length: outlets }, (_, at) => ({
-    grossKg: readings[id('gross', at)]!,
-    tareKg: readings[id('tare', at)]!,
-  }));
+  const all = Array.from({ length: outlets }, (_, at) => {
+    const [grossKg, tareKg] = [
+      readings[ofOutlet('gross', at, outlets)],
+      readings[ofOutlet('tare', at, outlets)],
+    ];
+    return grossKg && tareKg ? { grossKg, tareKg } : null;
+  });
+  const made = all.filter((each) => each !== null);
+  const isTogether = outlets > 1 && made.length === 1 && all[0] !== null && !hasPart(readings, outlets);
+  return isTogether || made.length === outlets ? made : null;
 }
 
-const netsOf = (readings: Readings, outlets: number): Worked['outlets'] => {
-  if (outlets === 1) return null;
-  const netKg = catchesOf(readings, outlets).map(({ grossKg, tareKg }) => grossKg.si - tareKg.si);
-  const mean = netKg.reduce((sum, kg) => sum + kg, 0) / netKg.length;
-  return { netKg, imbalance: (Math.max(...netKg) - Math.min(...netKg)) / mean };
+/** Something was weighed of a further outlet. */
+const hasPart = (readings: Readings, outlets: number): boolean =>
+  Array.from({ length: outlets - 1 }, (_, at) => at + 1).some(
+    (at) => readings[ofOutlet('gross', at, outlets)] !== undefined || readings[ofOutlet('tare', at, outlets)] !== undefined, // prettier-ignore
+  );
+
+const apartOf = (catches: NonNullable<ReturnType<typeof catchesOf>>): Worked['outlets'] => {
+  if (catches.length === 1) return null;
+  const netKg = catches.map(({ grossKg, tareKg }) => grossKg.si - tareKg.si);
+  return { netKg, imbalance: imbalanceOf(netKg) };
 };
 
-/** Times over a course, one to three: their mean, with its scatter counted as if it were a reading. */
+const timesOf = (readings: Readings): Reading[] => COURSE_TIMES.flatMap(({ id }) => readings[id] ?? []);
+
+/** Mean of the times over a course, with the step of the watch. Their scatter is not in it: see scatter.ts. */
 function courseTime(readings: Readings): Reading {
-  const times = COURSE_TIMES.flatMap(({ id }) => readings[id] ?? []);
-  const { meanS, scatter } = timedPace(1, times.map(({ si }) => si)); // prettier-ignore
-  const uMean = ((scatter ?? 0) * meanS) / Math.sqrt(times.length);
-  const resolution = Math.max(...times.map(({ resolutionSi }) => resolutionSi));
-  return { si: meanS, resolutionSi: Math.hypot(resolution, Math.sqrt(12) * uMean) };
+  const times = timesOf(readings);
+  const { meanS } = timedPace(1, times.map(({ si }) => si)); // prettier-ignore
+  return { si: meanS, resolutionSi: Math.max(...times.map(({ resolutionSi }) => resolutionSi)) };
 }
+
+/** What was weighed in a container, less the container where it was weighed. */
+const lessTare = (gross: Reading, tare: Reading | undefined): Reading => ({
+  si: tare ? netOf(gross, tare, 'tare').si : gross.si,
+  resolutionSi: Math.hypot(gross.resolutionSi, tare?.resolutionSi ?? 0),
+});
 
 /** The dry tests. */
 export const METHODS = {
@@ -109,8 +153,8 @@ export const METHODS = {
     how: 'Weigh the filled machine, spread a measured strip at working pace, weigh it again. Start back, open at the line, shut at the line, walk on.',
     needs: ['a scale that carries the machine', 'a tape', 'a watch', 'ground that may take the product'],
     fields: () => [mass('in', 'Before the strip', '48.60 lb', 'before'), LENGTH, PASSES, WALK_TIME, mass('left', 'After the strip', '44.95 lb', 'after', { mayBeNone: true })],
-    work: ({ in: inKg, left, length, passes }, { width }) => ({
-      ...weighBack({ inKg: inKg!, leftKg: left!, lengthM: length!, widthM: width, runs: passes!.si }),
+    work: ({ in: inKg, left, length, passes }, basis) => ({
+      ...ofEachRow(weighBack({ inKg: inKg!, leftKg: left!, lengthM: length!, widthM: swath(basis), runs: passes!.si }), basis),
       outlets: null,
     }),
   },
@@ -119,8 +163,8 @@ export const METHODS = {
     how: 'Catch all that falls over a measured length, indoors or in no wind, and weigh the container empty and full.',
     needs: ['a small scale', 'a tarp or a smooth floor, a brush', 'a container', 'a tape'],
     fields: () => [tare('Empty container'), LENGTH, PASSES, WALK_TIME, mass('gross', 'Container and product', '1.92 kg', 'after')],
-    work: ({ gross, tare: empty, length, passes }, { width }) => ({
-      ...caught({ grossKg: gross!, tareKg: empty!, lengthM: length!, widthM: width, passes: passes!.si }),
+    work: ({ gross, tare: empty, length, passes }, basis) => ({
+      ...ofEachRow(caught({ grossKg: gross!, tareKg: empty!, lengthM: length!, widthM: swath(basis), passes: passes!.si }), basis),
       outlets: null,
     }),
   },
@@ -129,8 +173,8 @@ export const METHODS = {
     how: 'Hang the tray, push a measured length at working pace, and weigh the tray empty and full.',
     needs: ['a small scale', 'a tray with hooks', 'a tape'],
     fields: () => [tare('Empty tray'), LENGTH, PASSES, WALK_TIME, mass('gross', 'Tray and product', '1.92 kg', 'after')],
-    work: ({ gross, tare: empty, length, passes }, { width }) => ({
-      ...caught({ grossKg: gross!, tareKg: empty!, lengthM: length!, widthM: width, passes: passes!.si }),
+    work: ({ gross, tare: empty, length, passes }, basis) => ({
+      ...ofEachRow(caught({ grossKg: gross!, tareKg: empty!, lengthM: length!, widthM: swath(basis), passes: passes!.si }), basis),
       outlets: null,
     }),
   },
@@ -139,33 +183,43 @@ export const METHODS = {
     how: 'Impeller off, a bucket under each outlet: catch for a measured time. Only where product runs standing still.',
     needs: ['a small scale', 'a bucket for each outlet', 'a watch', 'a tape'],
     fields: (outlets) => [...perOutlet(tare('Empty bucket'), outlets), COURSE, ...COURSE_TIMES, { id: 'catchTime', label: 'Time of the catch', kind: 'time', placeholder: '20 s', at: 'walk' }, ...perOutlet(mass('gross', 'Bucket and product', '3.10 kg', 'after'), outlets)],
-    work: (readings, { width, outlets }) => ({
-      ...timedCatch({ catches: catchesOf(readings, outlets), catchS: readings['catchTime']!, courseM: readings['course']!, courseS: courseTime(readings), spacingM: width }),
-      outlets: netsOf(readings, outlets),
-    }),
+    isWhole: (readings, outlets) => catchesOf(readings, outlets) !== null,
+    work(readings, basis) {
+      const catches = catchesOf(readings, basis.outlets)!;
+      const caughtStanding = timedCatch({ catches, catchS: readings['catchTime']!, courseM: readings['course']!, courseS: courseTime(readings), spacingM: swath(basis) });
+      return { ...ofEachRow(caughtStanding, basis), outlets: apartOf(catches) };
+    },
   },
   'run-out': {
     words: 'a weighed load on known ground',
     how: 'Load a weighed amount, spread it on ground of known size, weigh what is left; where it ran out early, take the ground that was covered.',
     needs: ['a load of known weight', 'ground of known size'],
-    fields: () => [mass('load', 'Load', '9.0 lb', 'before'), { id: 'area', label: 'Ground it went on', kind: 'area', placeholder: '900 ft2', at: 'course' }, mass('left', 'What is left', '1.25 lb', 'after', { mayBeNone: true })],
-    work({ load, left, area }, { width, runWidthM }) {
-      const run = runOut({ loadKg: load!, leftKg: left!, areaM2: area! });
+    fields: () => [mass('tare', 'Empty container, if it was weighed in one', '1.2 lb', 'before', { optional: true, mayBeNone: true }), mass('load', 'Load', '9.0 lb', 'before'), { id: 'area', label: 'Ground it went on', kind: 'area', placeholder: '900 ft2', at: 'course' }, mass('left', 'What is left, weighed the same way', '1.25 lb', 'after', { mayBeNone: true })],
+    work({ load, left, area, tare: empty }, { width, runWidthM }) {
+      // Nothing left was not weighed in the container.
+      const leftKg = left!.si > 0 ? lessTare(left!, empty) : left!;
+      const run = runOut({ loadKg: lessTare(load!, empty), leftKg, areaM2: area! });
       const outputKgPerM = run.rateKgPerM2 * runWidthM;
       return { ...run, outputKgPerM, rateKgPerM2: outputKgPerM / width.si, outlets: null };
     },
   },
   'fill-time': {
     words: 'the time in which a container fills',
-    how: 'Hold a container of known content under the outlet and time how long it takes to fill. The watch tells when it should be full.',
+    how: 'Weigh once what a container holds. Hold it under one outlet and time how long it takes to fill: the watch tells when it should be full.',
     needs: ['a container of known content', 'a watch', 'a tape'],
-    fields: () => [mass('content', 'Content of the container', '4.6 kg', 'before'), COURSE, ...COURSE_TIMES, { id: 'fillTime', label: 'Time to fill it', kind: 'time', placeholder: '155 s', at: 'walk' }],
-    work(readings, { width }) {
-      const [content, course, fill] = [readings['content']!, readings['course']!, readings['fillTime']!];
+    fields: () => [mass('tare', 'Empty container', '0.74 kg', 'before', { optional: true, mayBeNone: true }), mass('content', 'Full container (or its content alone)', '4.6 kg', 'before'), COURSE, ...COURSE_TIMES, { id: 'fillTime', label: 'Time to fill it', kind: 'time', placeholder: '155 s', at: 'walk' }],
+    work(readings, { width, outlets, rows }) {
+      const [course, fill] = [readings['course']!, readings['fillTime']!];
+      const content = lessTare(readings['content']!, readings['tare']);
       const time = courseTime(readings);
-      const uReadings = Math.hypot(...[content, course, time, fill, width].map(relative));
-      const asked = { containerKg: content.si, speedMPerS: course.si / time.si, spacingM: width.si };
-      return { ...rateFromFill(asked, fill.si), uReadings, netKg: content.si, outlets: null };
+      const sources: UncertaintySource[] = [
+        { of: 'weighing', u: relative(content) },
+        { of: 'length', u: relative(course) },
+        { of: 'time', u: Math.hypot(relative(time), relative(fill)) },
+        { of: 'width', u: relative(width) },
+      ];
+      const asked = { containerKg: content.si, speedMPerS: course.si / time.si, spacingM: width.si, outletsPerRow: outlets / rows };
+      return { ...rateFromFill(asked, fill.si), uReadings: combined(sources), sources, netKg: content.si, outlets: null };
     },
   },
   outlets: {
@@ -173,9 +227,12 @@ export const METHODS = {
     how: 'Hang a bag under each outlet, drive a measured length at working pace, and weigh each bag.',
     needs: ['a small scale', 'a bag for each outlet', 'a tape'],
     fields: (outlets) => [...perOutlet(tare('Empty bag'), outlets), LENGTH, WALK_TIME, ...perOutlet(mass('gross', 'Bag and product', '1.84 kg', 'after'), outlets)],
-    work(readings, { width, outlets, feeds }) {
-      const row = rowOutlets({ catches: catchesOf(readings, outlets), lengthM: readings['length']!, feeds, rowMPerM2: 1 / width.si });
-      return { ...row, uReadings: Math.hypot(row.uReadings, relative(width)), outlets: netsOf(readings, outlets) };
+    isWhole: (readings, outlets) => catchesOf(readings, outlets) !== null,
+    work(readings, { width, outlets, rows }) {
+      const catches = catchesOf(readings, outlets)!;
+      const row = rowOutlets({ catches, lengthM: readings['length']!, rows, rowMPerM2: 1 / width.si });
+      const sources: UncertaintySource[] = [...row.sources, { of: 'width', u: relative(width) }];
+      return { ...row, uReadings: combined(sources), sources, outlets: apartOf(catches) };
     },
   },
 } as const satisfies Record<string, Method>; // prettier-ignore
@@ -195,6 +252,35 @@ function paceIn(readings: Readings): number | null {
   return length && time ? length.si / time.si : null;
 }
 
+/** The times over the course that a rate rests on; runs with the same course and the same times share them. */
+function timingsIn(id: MethodId, readings: Readings): CourseTimings | null {
+  const timesS = timesOf(readings).map(({ si }) => si);
+  const rests = methodOf(id).fields(1).some((field) => field.id === 'courseTime'); // prettier-ignore
+  return rests && timesS.length > 0 ? { id: [readings['course']?.si, ...timesS].join(' '), timesS } : null;
+}
+
+const stepIn = (id: MethodId, readings: Readings, outlets: number): number | null => {
+  const steps = methodOf(id).fields(outlets).flatMap((field) => (field.kind === 'mass' && readings[field.id] ? [readings[field.id]!.resolutionSi] : [])); // prettier-ignore
+  return steps.length === 0 ? null : Math.max(...steps);
+};
+
+/** Whether a run has all that its method asks for. */
+export const isWholeRun = (id: MethodId, readings: Readings, outlets: number): boolean =>
+  methodOf(id).fields(outlets).every((field) => field.optional || readings[field.id] !== undefined) && (methodOf(id).isWhole?.(readings, outlets) ?? true); // prettier-ignore
+
+/** A run in which nothing came out, whatever was read. */
+export const NOTHING_OUT: Worked = {
+  outputKgPerM: 0,
+  rateKgPerM2: 0,
+  uReadings: 0,
+  sources: [],
+  netKg: 0,
+  stepKg: null,
+  outlets: null,
+  timings: null,
+  paceMPerS: null,
+};
+
 /**
  * Works a run out and refuses what cannot be.
  *
@@ -204,5 +290,10 @@ function paceIn(readings: Readings): number | null {
 export function workRun(id: MethodId, readings: Readings, basis: RunBasis, field: string): Worked {
   const worked = methodOf(id).work(readings, basis);
   if (worked.rateKgPerM2 > MOST_KG_PER_M2) throw new InputError('test.too-much', { field });
-  return { ...worked, paceMPerS: paceIn(readings) };
+  return {
+    ...worked,
+    stepKg: stepIn(id, readings, basis.outlets),
+    timings: timingsIn(id, readings),
+    paceMPerS: paceIn(readings),
+  };
 }

@@ -57,7 +57,7 @@ describe('the uncertainty of each method, by formula and by drawing the readings
   });
   it('row outlets', () => {
     const [a, b, none, lengthM] = [read(1.84, 0.05), read(2.02, 0.05), read(0, 0), read(30, 0.3)];
-    const { uReadings } = rowOutlets({ catches: [{ grossKg: a, tareKg: none }, { grossKg: b, tareKg: none }], lengthM, feeds: 'one-row', rowMPerM2: 0.66 }); // prettier-ignore
+    const { uReadings } = rowOutlets({ catches: [{ grossKg: a, tareKg: none }, { grossKg: b, tareKg: none }], lengthM, rows: 1, rowMPerM2: 0.66 }); // prettier-ignore
     agree(
       uReadings,
       byTrying([a, b, lengthM], ([x, y, l]) => (x! + y!) / l!),
@@ -83,7 +83,7 @@ describe('properties of the methods', () => {
     }))); // prettier-ignore
   it('a container that fills in the time it has puts down what is wanted; slower, less', () =>
     fc.assert(fc.property(positive(0.002, 0.1), positive(0.5, 6), positive(0.5, 20), positive(0.5, 3), (targetKgPerM2, spacingM, containerKg, speedMPerS) => {
-      const asked = { targetKgPerM2, spacingM, containerKg, speedMPerS };
+      const asked = { targetKgPerM2, spacingM, containerKg, speedMPerS, outletsPerRow: 1 };
       const { fillS, servesM } = fillAim(asked);
       expect(rateFromFill(asked, fillS).rateKgPerM2 / targetKgPerM2).toBeCloseTo(1, 9);
       expect(rateFromFill(asked, 2 * fillS).rateKgPerM2 / targetKgPerM2).toBeCloseTo(0.5, 9);
@@ -91,7 +91,7 @@ describe('properties of the methods', () => {
     }))); // prettier-ignore
   it('outlets that feed a row each count by their mean, all into one by their sum', () =>
     fc.assert(fc.property(fc.array(positive(0.2, 5), { minLength: 2, maxLength: 8 }), (nets) => {
-      const of = (feeds: 'one-row' | 'own-rows') => rowOutlets({ catches: nets.map((net) => ({ grossKg: read(net, 0), tareKg: read(0, 0) })), lengthM: read(30, 0), feeds, rowMPerM2: 0.7 }); // prettier-ignore
+      const of = (feeds: 'one-row' | 'own-rows') => rowOutlets({ catches: nets.map((net) => ({ grossKg: read(net, 0), tareKg: read(0, 0) })), lengthM: read(30, 0), rows: feeds === 'one-row' ? 1 : nets.length, rowMPerM2: 0.7 }); // prettier-ignore
       expect(of('one-row').rateKgPerM2 / of('own-rows').rateKgPerM2).toBeCloseTo(nets.length, 6);
       expect(of('one-row').imbalance).toBeGreaterThanOrEqual(0);
       expect(of('own-rows').imbalance).toBeCloseTo(of('one-row').imbalance, 12);

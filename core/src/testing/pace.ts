@@ -1,3 +1,5 @@
+import { InputError } from '../errors/InputError.ts';
+
 /** A pace as timed over a course. */
 export interface PaceTimed {
   /** Course length over the mean time, m/s. */
@@ -12,9 +14,13 @@ export interface PaceTimed {
  *
  * @param courseM length of the course, m, above 0
  * @param timesS times, s, each above 0; at least one
+ * @throws InputError quantity.not-positive for a course or a time of nothing; number.empty without a time
  * @example timedPace(40, [29.1, 28.4, 30.2]) // speed 1.368301 m/s, scatter 3.103913 %
  */
 export function timedPace(courseM: number, timesS: readonly number[]): PaceTimed {
+  if (timesS.length === 0) throw new InputError('number.empty', { field: 'time', hint: '27.5 s' });
+  if (!(courseM > 0) || timesS.some((time) => !(time > 0)))
+    throw new InputError('quantity.not-positive', { field: 'time', what: 'A course and its time', hint: '40 m in 27.5 s' }); // prettier-ignore
   const meanS = timesS.reduce((sum, time) => sum + time, 0) / timesS.length;
   const squares = timesS.reduce((sum, time) => sum + (time - meanS) ** 2, 0);
   const scatter = timesS.length < 2 ? null : Math.sqrt(squares / (timesS.length - 1)) / meanS;
@@ -35,3 +41,41 @@ export const rateChangeAtPace = (
 
 /** The time to aim for on a course, s. */
 export const timeToAimFor = (courseM: number, speedMPerS: number): number => courseM / speedMPerS;
+
+/** A run walked this much faster or slower than the work says nothing certain of it. */
+export const MAX_PACE_APART = 0.15;
+/** How far the output of a machine may leave `1 / speed`, for each unit of the logarithm of the ratio of paces. */
+const PACE_LAW_U = 0.2;
+
+/** A run brought to the pace of work. */
+export interface AtWorkingPace {
+  /** Rate at the working pace over the rate of the run: `v run / v work`. */
+  readonly factor: number;
+  /** Relative standard uncertainty that bringing it there adds. */
+  readonly u: number;
+  /** Too far from the working pace to count for it. */
+  readonly isApart: boolean;
+}
+
+/**
+ * Brings a run that was timed to the pace of work: what flows by gravity or a motor puts out the same in each second, so
+ * `rate at work = rate x v run / v work`. That law holds about, so `0.2 |ln(v run / v work)|` is added as a standard uncertainty.
+ * Metering by wheels is neither corrected nor left out.
+ *
+ * @param runMPerS pace of the run, above 0
+ * @param workMPerS pace of work, above 0
+ * @example atWorkingPace(1.2, 1.34, 'flow') // { factor: 0.895522, u: 0.02206961, isApart: false }
+ */
+export function atWorkingPace(
+  runMPerS: number,
+  workMPerS: number,
+  metering: 'flow' | 'wheels',
+): AtWorkingPace {
+  if (metering === 'wheels') return { factor: 1, u: 0, isApart: false };
+  const factor = runMPerS / workMPerS;
+  return {
+    factor,
+    u: PACE_LAW_U * Math.abs(Math.log(factor)),
+    isApart: Math.abs(factor - 1) > MAX_PACE_APART,
+  };
+}

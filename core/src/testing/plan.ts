@@ -1,3 +1,4 @@
+import { InputError } from '../errors/InputError.ts';
 import { showQuantity } from '../quantities/show.ts';
 import { UNITS, type LengthUnit } from '../quantities/units.ts';
 import type { BenchRig } from './benchRig.ts';
@@ -63,10 +64,20 @@ const bandOfTwo = (uReadings: number): number =>
  * How much to spread or catch so that the weighing alone is good to half the tolerance, and what follows from it: strip, time,
  * ground and load.
  *
+ * @throws InputError quantity.not-positive
  * @example planTest({ method: 'weigh-back', outputKgPerM: 0.0446, scaleStepKg: 0.0227, tolerance: 0.05, … }).strip
  * // { lengthM: 12.2, strips: 1 }
  */
 export function planTest(wanted: PlanWanted): TestPlan {
+  const {
+    outputKgPerM: output,
+    widthM: width,
+    scaleStepKg: step,
+    tolerance: share,
+    speedMPerS: speed,
+  } = wanted;
+  if (![output, width, step, share, speed].every((value) => value > 0 && Number.isFinite(value)))
+    throw new InputError('quantity.not-positive', { field: 'plan', what: 'The rate, the spacing, the step of the scale and the pace', hint: '9 ft' }); // prettier-ignore
   const { method, outputKgPerM, widthM, scaleStepKg, tolerance, speedMPerS, hopperKg, lengthUnit } = wanted;
   const least = leastNet(scaleStepKg, tolerance / 2);
   const walks = !TIMED.has(method) && method !== 'run-out';

@@ -1,8 +1,10 @@
-import { showExact } from '../quantities/show.ts';
+import { showExact, showQuantity } from '../quantities/show.ts';
+import type { LengthUnit } from '../quantities/units.ts';
+import { NO_RIG, type BenchRig } from './benchRig.ts';
 import { attempt } from '../errors/InputError.ts';
 import type { CalibrationReading } from './calibration.ts';
 import type { CalibrationTyped, RunTyped } from './calibrationTyped.ts';
-import { fillAim } from './methods/fillTime.ts';
+import { fillAim, type FillAim } from './methods/fillTime.ts';
 import { methodOf, type MethodField } from './methodTable.ts';
 import { timedPace, timeToAimFor } from './pace.ts';
 import { readField } from './readRun.ts';
@@ -32,15 +34,37 @@ export function practiceText(courseM: number, timesS: readonly number[], aimS: n
   return `${walks}${apart}.${aim}${verdict}`;
 }
 
-/** What the container has to do: the time in which it fills at the rate that is wanted; null while something is missing. */
-function timeToFill(typed: CalibrationTyped, run: RunTyped, reading: CalibrationReading): number | null {
-  const content = methodOf('fill-time')
-    .fields(1)
-    .find(({ id }) => id === 'content')!;
-  const read = attempt(() => readField(content, run.readings['content'] ?? '', typed, 'content')).value;
+/**
+ * What the container of a fill-time test has to do: the distance it serves and the time in which it has to fill.
+ *
+ * @returns null while its content, the rate, the spacing or the pace is missing
+ */
+export function fillAimOf(
+  typed: CalibrationTyped,
+  run: RunTyped,
+  reading: CalibrationReading,
+  { outlets, rows }: BenchRig,
+): FillAim | null {
+  const fields = methodOf('fill-time').fields(outlets);
+  const massOf = (id: string) => {
+    const text = run.readings[id]?.trim() ?? '';
+    return text === '' ? null : attempt(() => readField(fields.find((field) => field.id === id)!, text, typed, id)).value; // prettier-ignore
+  };
+  const [full, empty] = [massOf('content'), massOf('tare')];
   const { targetKgPerM2, widthM, paceMPerS } = reading;
-  if (!read || targetKgPerM2 === null || widthM === null || paceMPerS === null) return null;
-  return fillAim({ targetKgPerM2, spacingM: widthM, containerKg: read.si, speedMPerS: paceMPerS }).fillS;
+  const containerKg = full ? full.si - (empty?.si ?? 0) : 0;
+  if (!(containerKg > 0) || targetKgPerM2 === null || widthM === null || paceMPerS === null) return null;
+  return fillAim({ targetKgPerM2, spacingM: widthM, containerKg, speedMPerS: paceMPerS, outletsPerRow: outlets / rows }); // prettier-ignore
+}
+
+/**
+ * The same in a sentence: the first answer of that method.
+ *
+ * @example fillAimText(aim, 'm') // 'One container serves 139 m of row. At the pace of work it has to fill in 155 s.'
+ */
+export function fillAimText({ servesM, fillS }: FillAim, unit: LengthUnit): string {
+  const { number, unit: symbol } = showQuantity(servesM, unit, 3);
+  return `One container serves ${number} ${symbol} of row. At the pace of work it has to fill in ${showExact(fillS, 3)} s.`; // prettier-ignore
 }
 
 /**
@@ -56,9 +80,10 @@ export function timeToAim(
   at: number,
   reading: CalibrationReading,
   field: MethodField,
+  rig: BenchRig = NO_RIG,
 ): number | null {
   if (field.id === 'catchTime') return null;
-  if (field.id === 'fillTime') return timeToFill(typed, run, reading);
+  if (field.id === 'fillTime') return fillAimOf(typed, run, reading, rig)?.fillS ?? null;
   const lengthM = reading.runs[at]?.lengthM ?? null;
   return lengthM !== null && reading.paceMPerS !== null ? timeToAimFor(lengthM, reading.paceMPerS) : null;
 }

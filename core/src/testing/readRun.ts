@@ -3,14 +3,18 @@ import { attempt, InputError } from '../errors/InputError.ts';
 import { readNumber } from '../quantities/numbers.ts';
 import { readPositive } from '../quantities/quantity.ts';
 import { readReading } from '../quantities/resolution.ts';
-import type { AreaUnit, UnitId } from '../quantities/units.ts';
+import type { UnitId } from '../quantities/units.ts';
+import { areaFor } from '../rigs/areaFor.ts';
+import { rigKind } from '../rigs/kinds.ts';
 import { readMark, type Mark } from '../rigs/scale.ts';
 import { readWidth } from '../rigs/width.ts';
 import { readDay } from '../worksheet/heading.ts';
 import type { BenchRig } from './benchRig.ts';
 import type { CalibrationTyped, RunTyped } from './calibrationTyped.ts';
-import { methodOf, workRun, type MethodField, type Worked } from './methodTable.ts';
-import type { Reading } from './uncertainty.ts';
+import { isWholeRun, methodOf, NOTHING_OUT, workRun, type MethodField, type Worked } from './methodTable.ts';
+import { atWorkingPace, type AtWorkingPace } from './pace.ts';
+import { timingBand, type Run } from './scatter.ts';
+import { COVERAGE, type Reading } from './uncertainty.ts';
 
 /** A run as read. */
 export interface RunReading {
@@ -22,18 +26,37 @@ export interface RunReading {
   /** Length of its strip or course, m, and how often it was covered; null while it is not known. */
   readonly lengthM: number | null;
   readonly passes: number;
-  /** Struck out, not complete, or asked about and not answered: it does not count. */
+  /** What brings its rate to the pace of work; null: it was not timed, or the pace of work is not known. */
+  readonly pace: AtWorkingPace | null;
+  /** Struck out, not complete, at another pace, or asked about and not answered: it does not count. */
   readonly counts: boolean;
 }
 
-const AREA_FOR = { ft: 'ft2', yd: 'yd2', in: 'ft2', mi: 'acre' } as const;
+/** The rate at the pace of work, kg/m2, with its relative standard uncertainty from the readings. */
+export function rateAtWork({ worked, pace }: RunReading): { rateKgPerM2: number; uReadings: number } | null {
+  if (!worked) return null;
+  const { factor, u } = pace ?? { factor: 1, u: 0 };
+  return { rateKgPerM2: worked.rateKgPerM2 * factor, uReadings: Math.hypot(worked.uReadings, u) };
+}
+
+/** Band of one run from its readings and its timings, about 95 %, share of its rate. */
+export const bandOfRun = (run: RunReading): number =>
+  run.worked ? Math.hypot(COVERAGE * rateAtWork(run)!.uReadings, timingBand([run.worked.timings])) : 0;
+
+/** The runs that count, as the adviser takes them. */
+export const countedRuns = (runs: readonly RunReading[]): Run[] =>
+  runs.flatMap((run): Run[] => {
+    const rate = rateAtWork(run);
+    return run.counts && run.mark && rate
+      ? [{ setting: run.mark.opening, rate: rate.rateKgPerM2, uReadings: rate.uReadings, timings: run.worked!.timings }] // prettier-ignore
+      : [];
+  });
 
 /** The unit that a bare number of a field counts in. */
 function bareUnit({ kind }: MethodField, { units }: CalibrationTyped): UnitId {
   if (kind === 'mass') return units.mass;
   if (kind === 'time') return 's';
-  const area: AreaUnit = AREA_FOR[units.length as keyof typeof AREA_FOR] ?? 'm2';
-  return kind === 'area' ? area : units.length;
+  return kind === 'area' ? areaFor(units.length) : units.length;
 }
 
 /** The step that the scale shows, kg; null while it is not stated. */
@@ -64,8 +87,7 @@ export function readField(
       what: field.label,
       hint: field.placeholder,
     });
-  const stated = field.kind === 'mass' ? attempt(() => readScaleStep(calibration)).value : null;
-  return { si, resolutionSi: stated ?? resolutionSi };
+  return { si, resolutionSi };
 }
 
 /** A method names the reading that is wrong; here it stands in its run. */
@@ -76,14 +98,34 @@ function inRun(error: InputError, path: string, outlets: number): InputError {
   return new InputError(error.code, { ...error.facts, field: `${path}.readings.${id}`, hint: error.hint });
 }
 
-/** A bare 0 says nothing of the scale's step: an empty hopper or a zeroed scale is known as well as the other weighings. */
-function likeTheOthers(readings: Record<string, Reading>, fields: readonly MethodField[]): void {
-  const masses = fields.flatMap(({ id, kind }) => (kind === 'mass' && readings[id] ? [id] : []));
-  const steps = masses.flatMap((id) => (readings[id]!.si > 0 ? [readings[id]!.resolutionSi] : []));
-  if (steps.length === 0) return;
-  for (const id of masses)
-    if (readings[id]!.si === 0) readings[id] = { si: 0, resolutionSi: Math.min(...steps) };
+const massesOf = (run: RunTyped, outlets: number): MethodField[] =>
+  methodOf(run.method).fields(outlets).filter(({ kind }) => kind === 'mass'); // prettier-ignore
+
+/** The finest step that the weighings of a run were typed to, kg; Infinity without one. An empty scale's 0 says nothing of it. */
+function finestStep(run: RunTyped, calibration: CalibrationTyped, outlets: number): number {
+  const steps = massesOf(run, outlets).map((field) => {
+    const typed = run.readings[field.id]?.trim() ?? '';
+    const read = typed === '' ? null : attempt(() => readField(field, typed, calibration, '')).value;
+    return read && read.si > 0 ? read.resolutionSi : Infinity;
+  });
+  return Math.min(Infinity, ...steps);
 }
+
+/** Weighings of one day are off one scale: "10" and "7.5" both read to 0.1. What the scale is said to show beats what was typed. */
+function stepOfDay(calibration: CalibrationTyped, outlets: number): (onDay: string) => number {
+  const stated = attempt(() => readScaleStep(calibration)).value;
+  if (stated !== null) return () => stated;
+  const finest = new Map<string, number>();
+  for (const run of calibration.runs) {
+    const step = STEP.get(run)?.get(calibration.units.mass) ?? finestStep(run, calibration, outlets);
+    STEP.set(run, (STEP.get(run) ?? new Map<string, number>()).set(calibration.units.mass, step));
+    finest.set(run.onDay, Math.min(finest.get(run.onDay) ?? Infinity, step));
+  }
+  return (onDay) => finest.get(onDay) ?? Infinity;
+}
+
+/** Finest steps of runs, by the unit of bare weights. */
+const STEP = new WeakMap<RunTyped, Map<string, number>>();
 
 type RunRead = { readonly reading: RunReading; readonly errors: readonly InputError[] };
 
@@ -96,56 +138,87 @@ const MOST_WAYS = 3;
  * A reader for the runs of a calibration: each is read once for the same machine, width and units.
  *
  * @param width what rates are worked out for; null: not known
+ * @param workMPerS pace of work, m/s; null: not known
  */
-export function runReader(calibration: CalibrationTyped, rig: BenchRig, width: Reading | null) {
+export function runReader(
+  calibration: CalibrationTyped,
+  rig: BenchRig,
+  width: Reading | null,
+  workMPerS: number | null,
+) {
   const { units, scaleStep } = calibration;
-  const { scale, outlets, feeds } = rig;
-  const basis = JSON.stringify([units, scaleStep, width, outlets, feeds, scale.marks]);
+  const { kind, scale, outlets, rows } = rig;
+  const basis = JSON.stringify([units, scaleStep, width, workMPerS, kind, outlets, rows, scale.marks]);
+  const stepOn = stepOfDay(calibration, outlets);
   return (run: RunTyped, at: number): RunRead => {
-    const way = `${at} ${basis}`;
+    const stepKg = stepOn(run.onDay);
+    const way = `${at} ${stepKg} ${basis}`;
     const known = READ.get(run) ?? new Map<string, RunRead>();
     const before = known.get(way);
     if (before) return before;
     if (known.size >= MOST_WAYS) known.clear();
-    const read = readRun(run, at, calibration, rig, width);
+    const read = readRun(run, at, { calibration, rig, width, workMPerS, stepKg });
     READ.set(run, known.set(way, read));
     return read;
   };
 }
 
+/** What runs are read with. */
+interface ReadWith {
+  readonly calibration: CalibrationTyped;
+  readonly rig: BenchRig;
+  readonly width: Reading | null;
+  readonly workMPerS: number | null;
+  /** Step of the scale, kg; Infinity: not known. */
+  readonly stepKg: number;
+}
+
+/** The readings of a run that are typed so far, with the step of the scale; errors are noted. */
+function readingsOf(run: RunTyped, path: string, { calibration, rig, stepKg }: ReadWith, { ifTyped }: ReturnType<typeof collect>) {
+  const readings: Record<string, Reading> = {};
+  for (const field of methodOf(run.method).fields(rig.outlets)) {
+    const typed = run.readings[field.id] ?? '';
+    const read = ifTyped(typed, () => readField(field, typed, calibration, `${path}.readings.${field.id}`));
+    if (read) readings[field.id] = field.kind === 'mass' ? { si: read.si, resolutionSi: stepKg === Infinity ? read.resolutionSi : stepKg } : read; // prettier-ignore
+    else if (typed.trim() === '' && field.otherwise !== undefined) readings[field.id] = { si: field.otherwise, resolutionSi: 0 }; // prettier-ignore
+  }
+  return readings;
+} // prettier-ignore
+
 /** Reads one run: its mark, and what it comes to once all that its method asks for is there. */
-function readRun(
-  run: RunTyped,
-  at: number,
-  calibration: CalibrationTyped,
-  rig: BenchRig,
-  width: Reading | null,
-): RunRead {
-  const { errors, noting, ifTyped } = collect();
+function readRun(run: RunTyped, at: number, how: ReadWith): RunRead {
+  const { rig, width, workMPerS } = how;
+  const noted = collect();
+  const { errors, noting, ifTyped } = noted;
   const path = `runs.${at}`;
   const mark = rig.scale.marks.length === 0 ? null : ifTyped(run.setting, () => readMark(run.setting, rig.scale, `${path}.setting`)); // prettier-ignore
   ifTyped(run.onDay, () => readDay(run.onDay, `${path}.onDay`));
   const own = run.width && ifTyped(run.width.text, () => readWidth(run.width!, `${path}.width.text`));
-  const readings: Record<string, Reading> = {};
-  const fields = methodOf(run.method).fields(rig.outlets);
-  for (const field of fields) {
-    const typed = run.readings[field.id] ?? '';
-    const read = ifTyped(typed, () => readField(field, typed, calibration, `${path}.readings.${field.id}`));
-    if (read) readings[field.id] = read;
-    else if (typed.trim() === '' && field.otherwise !== undefined)
-      readings[field.id] = { si: field.otherwise, resolutionSi: 0 };
-  }
-  likeTheOthers(readings, fields);
-  const isWhole = fields.every(({ id, optional }) => optional || readings[id] !== undefined);
+  const readings = readingsOf(run, path, how, noted);
   // A weighed load on known ground makes a rate without any width.
   const spread = width ?? (run.method === 'run-out' ? { si: 1, resolutionSi: 0 } : null);
   const basis = spread && {
     width: spread,
     runWidthM: own?.si ?? spread.si,
     outlets: rig.outlets,
-    feeds: rig.feeds,
+    rows: rig.rows,
   };
-  const worked = isWhole && errors.length === 0 && basis ? noting(() => workRun(run.method, readings, basis, path)) : null; // prettier-ignore
-  const reading = { id: run.id, mark, worked, widthM: own?.si ?? width?.si ?? null, lengthM: readings['length']?.si ?? readings['course']?.si ?? null, passes: readings['passes']?.si ?? 1, counts: run.struck.trim() === '' && worked !== null && mark !== null }; // prettier-ignore
+  const isWhole = errors.length === 0 && basis !== null && isWholeRun(run.method, readings, rig.outlets);
+  const worked = run.noFlow
+    ? NOTHING_OUT
+    : isWhole
+      ? noting(() => workRun(run.method, readings, basis, path))
+      : null;
+  const pace = worked?.paceMPerS && workMPerS ? atWorkingPace(worked.paceMPerS, workMPerS, rigKind(rig.kind).metering) : null; // prettier-ignore
+  const reading: RunReading = {
+    id: run.id,
+    mark,
+    worked,
+    widthM: own?.si ?? width?.si ?? null,
+    lengthM: readings['length']?.si ?? readings['course']?.si ?? null,
+    passes: readings['passes']?.si ?? 1,
+    pace,
+    counts: run.struck.trim() === '' && worked !== null && mark !== null && !pace?.isApart,
+  };
   return { reading, errors: errors.map((error) => inRun(error, path, rig.outlets)) };
 }

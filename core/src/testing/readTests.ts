@@ -3,7 +3,7 @@ import { isUnitOf, type LengthUnit, type MassPerAreaUnit, type MassUnit } from '
 import { isBareNumber } from '../quantities/numbers.ts';
 import { blankCalibration, blankRun, type CalibrationTyped, type RunTyped } from './calibrationTyped.ts';
 import { METHOD_IDS, METHODS, methodOf, type MethodId } from './methodTable.ts';
-import { TEST_COLUMNS } from './testsTable.ts';
+import { NOTHING_CAME_OUT, TEST_COLUMNS } from './testsTable.ts';
 
 /** A calibration from a table, and the machine that it names. */
 export interface TestsFound {
@@ -15,6 +15,9 @@ const MOST_OUTLETS = 12;
 
 type Row = Readonly<Record<(typeof TEST_COLUMNS)[number], string>>;
 
+/** Labels of readings as earlier versions wrote them. */
+const EARLIER_LABELS: Readonly<Record<string, string>> = { 'Content of the container': 'content' };
+
 /** "Before the strip: 48.00 lb; After the strip: 45.05 lb" by the labels of a method. */
 function readReadings(text: string, method: MethodId, line: number): Record<string, string> {
   const parts = text.split(';').map((part) => part.trim()).filter((part) => part !== ''); // prettier-ignore
@@ -23,7 +26,7 @@ function readReadings(text: string, method: MethodId, line: number): Record<stri
     parts.map((part) => {
       const at = part.lastIndexOf(': ');
       const label = part.slice(0, at).trim();
-      const field = fields.find((each) => each.label === label);
+      const field = fields.find((each) => each.label === label || each.id === EARLIER_LABELS[label]);
       if (at < 0 || !field) throw new InputError('tests.reading', { field: `line ${line}`, typed: part, hint: fields[0]!.label }); // prettier-ignore
       return [field.id, part.slice(at + 2).trim()];
     }),
@@ -31,12 +34,14 @@ function readReadings(text: string, method: MethodId, line: number): Record<stri
 }
 
 function runOf(row: Row, line: number, id: string): RunTyped {
+  const noFlow = row['Readings'].trim() === NOTHING_CAME_OUT;
   const method = METHOD_IDS.find((each) => METHODS[each].words === row['Method'].trim());
   if (!method) throw new InputError('kind.unknown', { field: `line ${line}`, typed: row['Method'], hint: METHOD_IDS.map((each) => METHODS[each].words).join(', ') }); // prettier-ignore
   return {
     ...blankRun(id, row['Day'].trim(), method),
     setting: row['Setting'].trim(),
-    readings: readReadings(row['Readings'], method, line),
+    readings: noFlow ? {} : readReadings(row['Readings'], method, line),
+    noFlow,
     struck: row['Struck out, because'],
     note: row['Note'],
   };

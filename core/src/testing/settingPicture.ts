@@ -3,6 +3,7 @@ import type { MassPerAreaUnit } from '../quantities/units.ts';
 import { rigKind, type RigKind } from '../rigs/kinds.ts';
 import type { CalibrationReading } from './calibration.ts';
 import { rateChangeAtPace } from './pace.ts';
+import { countedRuns } from './readRun.ts';
 
 /** A point of the chart: opening of the mark, rate in the unit of the chart, and half the width of its band. */
 export interface ChartPoint {
@@ -67,7 +68,7 @@ export function settingPicture(
     curve: points,
     slower: atPace(1 - PACE_SPREAD),
     faster: atPace(1 + PACE_SPREAD),
-    runs: runs.flatMap(({ mark, worked, counts }) => (counts && mark && worked ? [{ x: mark.opening, y: inUnit(worked.rateKgPerM2), band: 0 }] : [])), // prettier-ignore
+    runs: countedRuns(runs).map(({ setting, rate }) => ({ x: setting, y: inUnit(rate), band: 0 })),
     means: means.map(({ setting, mean, uRelative }) => ({ x: setting, y: inUnit(mean), band: inUnit(mean * uRelative) })), // prettier-ignore
     next: advice && targetKgPerM2 !== null ? { x: advice.setting, y: inUnit(advice.expected ?? targetKgPerM2), band: 0 } : null, // prettier-ignore
     target: targetKgPerM2 === null ? null : { x: 0, y: inUnit(targetKgPerM2), band: inUnit(targetKgPerM2 * tolerance) }, // prettier-ignore

@@ -31,7 +31,11 @@ export function paceText(mPerS: number | null, unit: UnitId): string {
  * @example speedText(1.38, 'ft') // '3.1 mph'
  */
 export function speedText(mPerS: number, unit: UnitId): string {
-  const isMetric = unit === 'm' || unit === 'cm';
-  const { number, unit: symbol } = showQuantity(mPerS, isMetric ? 'm/s' : 'mph', isMetric ? 3 : 2);
+  const { number, unit: symbol } = showQuantity(mPerS, speedUnit(unit), speedUnit(unit) === 'm/s' ? 3 : 2);
   return `${number} ${symbol}`;
 }
+
+const speedUnit = (unit: UnitId): 'm/s' | 'mph' => (unit === 'm' || unit === 'cm' ? 'm/s' : 'mph');
+
+/** A speed as a term of a line. */
+export const showSpeed = (mPerS: number, unit: UnitId): Shown => showQuantity(mPerS, speedUnit(unit), 4);

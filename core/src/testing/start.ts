@@ -8,7 +8,7 @@ export interface Listed {
 
 /** Where to begin while nothing is tested, as openings; null where there is nothing to go by. */
 export interface Starts {
-  /** A third of the way from where product first flows (else from closed) to the widest mark: cautious. */
+  /** 0.45 of the way from where product first flows (else from closed) to the widest mark: cautious. */
   readonly low: number;
   readonly middle: number;
   readonly label: number | null;
@@ -33,7 +33,7 @@ export function lookUp({ points }: Listed, rate: number, closed: number): number
  * setting for half the rate is right.
  *
  * @param paceMPerS own pace, m/s, above 0
- * @example starts([0, 1, …, 30], 0, null, 3.3, 1.2, label).low // 10
+ * @example starts([0, 1, …, 30], 0, null, 3.3, 1.2, label).low // 13.5
  */
 export function starts(
   marks: readonly number[],
@@ -46,7 +46,7 @@ export function starts(
   const widest = marks.at(-1) ?? closed;
   const from = firstFlow ?? closed;
   return {
-    low: from + (widest - from) / 3,
+    low: from + 0.45 * (widest - from),
     middle: (closed + widest) / 2,
     label: label && lookUp(label, (target * paceMPerS) / label.paceMPerS, closed),
   };
@@ -71,4 +71,30 @@ export function fromShape(
   if (test.setting < curve.from || test.setting > curve.to || test.rate <= 0) return null;
   const there = curve.at(test.setting);
   return there > 0 ? curve.solve((target * there) / test.rate) : null;
+}
+
+/** Where a first test begins, and why there. */
+export interface Start {
+  readonly from: 'low' | 'middle' | 'label' | 'shape';
+  readonly setting: number;
+  /** Another beginning was chosen; the rate is a limit, and that would have been above the low one. */
+  readonly isLowered: boolean;
+}
+
+/**
+ * The start that was chosen; left to itself the shape of another chart, else the label's setting, else the low one. Where the rate
+ * is a limit never above the low one.
+ *
+ * @param shape setting that another product's chart points to; null: there is none
+ * @example chooseStart('auto', { low: 13.5, middle: 15, label: 11 }, null, false) // { from: 'label', setting: 11, isLowered: false }
+ */
+export function chooseStart(
+  chosen: Start['from'] | 'auto',
+  { low, middle, label }: Starts,
+  shape: number | null,
+  isLimit: boolean,
+): Start {
+  const from = chosen === 'auto' ? (shape !== null ? 'shape' : label !== null ? 'label' : 'low') : chosen;
+  const setting = { low, middle, label: label ?? low, shape: shape ?? label ?? low }[from];
+  return isLimit && setting > low ? { from: 'low', setting: low, isLowered: true } : { from, setting, isLowered: false }; // prettier-ignore
 }

@@ -54,6 +54,8 @@ const ACT_OF: Readonly<Record<Step['id'], Act | null>> = {
   after: 'sweep',
 };
 
+const ALL_IN_ONE = ' Caught all in one? Type it under outlet 1 alone.';
+
 /** Nothing is spread: hands are at the meter instead. */
 const STANDS = new Set<MethodId>(['timed-catch', 'fill-time']);
 
@@ -70,6 +72,7 @@ export function stepsOf(
   product: ProductKind | null,
 ): Step[] {
   const fields = methodOf(method).fields(outlets);
+  const isApart = outlets > 1 && fields.some(({ id }) => id === 'gross.2');
   const at = (moment: MethodField['at']) => fields.filter((field) => field.at === moment);
   const step = (id: Step['id'], heading: string, how: string, asked: readonly MethodField[] = []): Step => {
     const act = id === 'walk' && STANDS.has(method) ? 'meter' : ACT_OF[id];
@@ -81,6 +84,6 @@ export function stepsOf(
     step('before', method === 'weigh-back' || method === 'run-out' ? 'Weigh in' : 'Weigh it empty', BEFORE[method], at('before')), // prettier-ignore
     step('course', method === 'run-out' ? 'The ground' : 'The course', 'Measure it with the tape, or keep the last one.', at('course')), // prettier-ignore
     step('walk', method === 'timed-catch' || method === 'fill-time' ? 'Catch' : 'Walk it', WALK[method], at('walk')), // prettier-ignore
-    step('after', method === 'fill-time' ? 'Done' : 'Weigh out', AFTER[method], at('after')),
+    step('after', method === 'fill-time' ? 'Done' : 'Weigh out', `${AFTER[method]}${isApart ? ALL_IN_ONE : ''}`, at('after')), // prettier-ignore
   ];
 }

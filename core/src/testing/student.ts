@@ -1,3 +1,5 @@
+import { InputError } from '../errors/InputError.ts';
+
 /** Probability that Student's t lies within +-t: finite sums for whole degrees of freedom (Abramowitz and Stegun 1964, 26.7.3 and 26.7.4). */
 function within(t: number, degrees: number): number {
   const angle = Math.atan(t / Math.sqrt(degrees));
@@ -16,9 +18,12 @@ function within(t: number, degrees: number): number {
  * Student's t for a band of 95 %: the 97.5 % point.
  *
  * @param degrees degrees of freedom, a whole number from 1
+ * @throws InputError count.whole
  * @example student95(7) // 2.364624
  */
 export function student95(degrees: number): number {
+  if (!Number.isInteger(degrees) || degrees < 1)
+    throw new InputError('count.whole', { field: 'degrees', most: 'any', typed: String(degrees) });
   let [low, high] = [1.9, 13];
   // 60 halvings reach the last digit of a double.
   for (let step = 0; step < 60; step += 1) {

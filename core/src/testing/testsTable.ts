@@ -5,7 +5,7 @@ import { UNITS } from '../quantities/units.ts';
 import type { CalibrationReading } from './calibration.ts';
 import type { CalibrationTyped, RunTyped } from './calibrationTyped.ts';
 import { METHODS, methodOf } from './methodTable.ts';
-import { COVERAGE } from './uncertainty.ts';
+import { bandOfRun } from './readRun.ts';
 
 /** A calibration with what it is known by and what it comes to. */
 export interface TestedMachine {
@@ -37,11 +37,16 @@ export const TEST_COLUMNS = [
   'Unit of the rate',
 ] as const;
 
+/** What stands for the readings of a run that gave none. */
+export const NOTHING_CAME_OUT = 'nothing came out';
+
 const readingsText = (run: RunTyped, outlets: number): string =>
-  methodOf(run.method)
-    .fields(outlets)
-    .flatMap(({ id, label }) => (run.readings[id]?.trim() ? [`${label}: ${run.readings[id]}`] : []))
-    .join('; ');
+  run.noFlow
+    ? NOTHING_CAME_OUT
+    : methodOf(run.method)
+        .fields(outlets)
+        .flatMap(({ id, label }) => (run.readings[id]?.trim() ? [`${label}: ${run.readings[id]}`] : []))
+        .join('; ');
 
 const plain = (number: string): string => number.replace(/\s/g, '');
 
@@ -53,7 +58,8 @@ const plain = (number: string): string => number.replace(/\s/g, '');
 export function testsTable(tested: readonly TestedMachine[]): string[][] {
   const rows = tested.flatMap(({ machine, outlets, typed, reading }) =>
     typed.runs.map((run, at) => {
-      const worked = reading.runs[at]?.worked;
+      const read = reading.runs[at];
+      const worked = read?.worked;
       const rate = worked ? fromSi(worked.rateKgPerM2, typed.target.unit) : null;
       return [
         typed.name,
@@ -72,7 +78,7 @@ export function testsTable(tested: readonly TestedMachine[]): string[][] {
         run.struck,
         run.note,
         rate === null ? '' : plain(showExact(rate, 5)),
-        rate === null || !worked ? '' : plain(showExact(rate * COVERAGE * worked.uReadings, 2)),
+        rate === null || !read ? '' : plain(showExact(rate * bandOfRun(read), 2)),
         typed.target.unit,
       ];
     }),

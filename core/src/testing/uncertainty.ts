@@ -9,6 +9,19 @@ export interface Reading {
 /** Half-widths shown are about 95 %: this many standard uncertainties. */
 export const COVERAGE = 2;
 
+/** What a part of a rate's uncertainty comes from. */
+export type UncertainOf = 'weighing' | 'length' | 'width' | 'area' | 'time' | 'pace';
+
+/** One part of a rate's uncertainty: relative standard uncertainty. */
+export interface UncertaintySource {
+  readonly of: UncertainOf;
+  readonly u: number;
+}
+
+/** Relative standard uncertainty of a product or a quotient: its parts in quadrature (JCGM 100:2008, 5.1.6). */
+export const combined = (sources: readonly UncertaintySource[]): number =>
+  Math.hypot(...sources.map(({ u }) => u));
+
 /**
  * Standard uncertainty of a reading from its resolution: `r / sqrt(12)` (JCGM 100:2008, F.2.2.1).
  *
@@ -23,26 +36,36 @@ export interface Net {
 }
 
 /**
- * What is left of two weighings: `before - after`, their uncertainties in quadrature.
+ * What is left of two weighings: `before - after`, their uncertainties in quadrature. 0 is a result: nothing came out.
  *
  * @param field path of the second weighing, for the error
- * @throws InputError test.nothing-out when the second is not less
+ * @throws InputError test.nothing-out when the second is more
  * @example netOf({ si: 18, resolutionSi: 0.05 }, { si: 14.35, resolutionSi: 0.05 }, 'out') // { si: 3.65, uSi: 0.0204 }
  */
 export function netOf(before: Reading, after: Reading, field: string): Net {
-  const si = before.si - after.si;
-  if (!(si > 0)) throw new InputError('test.nothing-out', { field });
+  // Two equal weighings in different units differ in the last digits.
+  const difference = before.si - after.si;
+  const si = Math.abs(difference) < 1e-12 * before.si ? 0 : difference;
+  if (!(si >= 0)) throw new InputError('test.nothing-out', { field });
   return { si, uSi: Math.hypot(resolutionU(before.resolutionSi), resolutionU(after.resolutionSi)) };
 }
 
-/** Relative standard uncertainty of a reading. */
-export const relative = ({ si, resolutionSi }: Reading): number => resolutionU(resolutionSi) / si;
+/** Relative standard uncertainty of a reading; 0 for nothing. */
+export const relative = ({ si, resolutionSi }: Reading): number =>
+  si === 0 ? 0 : resolutionU(resolutionSi) / Math.abs(si);
+
+/** Relative standard uncertainty of a net weight; 0 where nothing came out. */
+export const relativeNet = ({ si, uSi }: Net): number => (si === 0 ? 0 : uSi / si);
 
 /**
  * The least net weight that a scale tells to within a share: `k sqrt(2) r / sqrt(12) / share`.
  *
+ * @param resolutionSi step of the scale, kg, 0 or more
  * @param within share of the weight, above 0
+ * @throws InputError share.not-positive
  * @example leastNet(0.1, 0.1) // 0.816497 lb on a scale that reads to 0.1 lb
  */
-export const leastNet = (resolutionSi: number, within: number): number =>
-  (COVERAGE * Math.SQRT2 * resolutionU(resolutionSi)) / within;
+export function leastNet(resolutionSi: number, within: number): number {
+  if (!(within > 0)) throw new InputError('quantity.not-positive', { field: 'within', what: 'The tolerance', hint: '5 %' }); // prettier-ignore
+  return (COVERAGE * Math.SQRT2 * resolutionU(resolutionSi)) / within;
+}

@@ -1,3 +1,5 @@
+import { InputError } from '../errors/InputError.ts';
+
 /** What falls across the path of one pass: deposits at positions, straight in between, nothing one spacing beyond the ends. */
 export interface Pattern {
   /** Positions across the path, m, rising; left is below 0. The first and last carry nothing. */
@@ -11,9 +13,15 @@ export interface Pattern {
  *
  * @param positionsM of the trays, m, rising, at least two
  * @param deposits at each, 0 or more
+ * @throws InputError trays.order, trays.few
  * @example patternOf([-1, 0, 1], [1, 2, 1]) // xM: [-2, -1, 0, 1, 2], y: [0, 1, 2, 1, 0]
  */
 export function patternOf(positionsM: readonly number[], deposits: readonly number[]): Pattern {
+  if (positionsM.length < 2 || deposits.length !== positionsM.length) throw new InputError('trays.few', { field: 'trays' }); // prettier-ignore
+  if (positionsM.some((x, at) => !Number.isFinite(x) || (at > 0 && x <= positionsM[at - 1]!)))
+    throw new InputError('trays.order', { field: 'positions' });
+  if (!deposits.every((deposit) => deposit >= 0 && Number.isFinite(deposit)))
+    throw new InputError('count.unreadable', { field: 'trays', hint: '3.4' });
   const first = positionsM[0]!;
   const last = positionsM.at(-1)!;
   const [gapLeft, gapRight] = [positionsM[1]! - first, last - positionsM.at(-2)!];

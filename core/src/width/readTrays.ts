@@ -101,6 +101,9 @@ function filled(row: readonly (number | null)[], xM: readonly number[]): number[
   });
 }
 
+/** Nothing throws farther than this across its path, m. */
+const MOST_SPAN_M = 100;
+
 const MANY_TIMES = 10;
 
 /** Catches that are ten times their neighbours: "is it 38 or 3.8?" */
@@ -133,6 +136,8 @@ export function readTrays(typed: WidthTestTyped): TraysReading {
   const isMass = typed.kind === 'mass';
   const areaM2 = lengthM !== null && widthM !== null ? lengthM * widthM : null;
   const per = isMass ? (areaM2 ?? 1) * passes : passes;
+  if (xM.length > 1 && xM.at(-1)! - xM[0]! > MOST_SPAN_M)
+    errors.push(new InputError('trays.far', { field: typed.layout.positions.trim() === '' ? 'layout.spacing' : 'layout.positions', span: String(Math.round(xM.at(-1)! - xM[0]!)), hint: `${typed.layout.spacing.replace(/[^\d.,]/g, '') || '50'} cm` })); // prettier-ignore
   const gaps = xM.slice(1).map((x, at) => x - xM[at]!);
   const spacingM = gaps.length === 0 ? null : gaps.toSorted((a, b) => a - b)[Math.floor(gaps.length / 2)]!;
   if (widthM !== null && gaps.length > 0 && Math.min(...gaps) < widthM - 1e-9)

@@ -1,4 +1,5 @@
-import { cvAt, type Mode } from './overlap.ts';
+import { evennessOf } from './evenness.ts';
+import type { Mode } from './overlap.ts';
 import { throwOf, type Pattern } from './pattern.ts';
 
 /** How uneven passes are, from close to the full throw apart. */
@@ -61,7 +62,7 @@ export function sweep(
   traySpacingM: number,
   mode: Mode,
   limit: number,
-  uneven: (spacingM: number) => number = (spacingM) => cvAt(pattern, spacingM, mode),
+  uneven: (spacingM: number) => number = evennessOf(pattern, mode),
   stepM = stepFor(throwOf(pattern)),
 ): Sweep {
   const full = throwOf(pattern);

@@ -61,7 +61,8 @@ export function readWidthTest(typed: WidthTestTyped, trays: TraysReading = readT
   const byTape = length(typed.throw.text, typed.throw.unit, 'throw.text', 'The throw');
   const usesTrays = typed.way === 'trays';
   const pattern = usesTrays && trays.trays.length > 0 ? patternOf(trays.trays.map(({ xM }) => xM), trays.trays.map(({ deposit }) => deposit)) : null; // prettier-ignore
-  const sweeps = pattern && !typed.deflector ? sweepsOf(trays, pattern, limit) : null;
+  const isFar = trays.errors.some(({ code }) => code === 'trays.far');
+  const sweeps = pattern && !typed.deflector && !isFar ? sweepsOf(trays, pattern, limit) : null;
   const throwM = pattern ? throwOf(pattern) : byTape;
   const byHabit = byTape === null ? null : typed.way === 'half' ? byTape / 2 : byTape;
   const recommendedM = usesTrays ? (sweeps?.[typed.mode].widestM ?? null) : byHabit;

@@ -1,5 +1,6 @@
 import { Box, Button } from '@chakra-ui/react';
 import {
+  isEmptyRun,
   PRODUCT_KINDS,
   rigKind,
   STARTS,
@@ -11,6 +12,7 @@ import {
   type StartId,
 } from '@steady-scatter/core';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import type { DocFormProps } from '../kept/DocPage.tsx';
 import { RATE_CHOICES } from '../need/units.ts';
 import { LENGTH_CHOICES } from '../sites/units.ts';
@@ -48,6 +50,8 @@ export function AimFields(props: AimProps) {
   const widthWords = on.rig ? rigKind(on.rig.kind).width : 'pass spacing';
   const others = shelf.calibrations.filter((other) => other.id !== id && other.typed.rig === typed.rig && typed.rig !== ''); // prettier-ignore
   const second = on.bench.second.marks;
+  const isTested = typed.runs.some((run) => !isEmptyRun(run));
+  const start = on.reading.advice?.start.from ?? typed.start;
   const dry = shelf.products.filter(({ typed: product }) => PRODUCT_KINDS[product.kind].form === 'dry');
   return (
     <Section heading="What is calibrated">
@@ -60,6 +64,7 @@ export function AimFields(props: AimProps) {
         <Choice
           label="Machine"
           value={typed.rig}
+          isFixed={isTested && typed.rig !== ''}
           options={[
             { id: '', label: 'not said yet' },
             ...shelf.rigs
@@ -146,7 +151,7 @@ export function AimFields(props: AimProps) {
             options={(Object.keys(STARTS) as StartId[]).map((start) => ({ id: start, label: STARTS[start] }))}
             onChange={(start) => onChange({ ...typed, start })}
           />
-          {typed.start === 'shape' && (
+          {(start === 'shape' || typed.start === 'shape' || others.length > 0) && (
             <Choice
               label="Shape of"
               value={typed.shape}
@@ -226,7 +231,15 @@ export function AimFields(props: AimProps) {
           More: pace, tolerance, where to begin, units
         </Button>
       )}
-      {typed.start === 'label' && <LabelLines {...props} />}
+      {isTested && typed.rig !== '' && (
+        <Box fontSize="15px" color="ink.soft" marginTop="6px">
+          Its test runs belong to this machine.{' '}
+          <Link to="/bench/new">New calibration for another machine</Link>
+        </Box>
+      )}
+      {(start === 'label' || typed.start === 'label' || typed.label.lines.length > 0) && (
+        <LabelLines {...props} />
+      )}
     </Section>
   );
 }

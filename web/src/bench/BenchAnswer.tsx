@@ -30,7 +30,7 @@ export function BenchAnswer({
   onStart(): void;
 }) {
   const { reading, bench } = on;
-  const text = adviceText(reading, typed);
+  const text = adviceText(reading, typed, on.product?.kind);
   const isGoing = typed.runs.some(({ step }) => step !== '');
   return (
     <AnswerBox>

@@ -11,7 +11,8 @@ export default function BenchPage() {
   const shelf = useBenchShelf();
   const stands = (typed: CalibrationTyped): string => {
     if (typed.signOff) return `at ${typed.signOff.setting}, since ${dayText(typed.signOff.onDay)}`;
-    const text = adviceText(benchOf(typed, shelf).reading, typed);
+    const { reading, product } = benchOf(typed, shelf);
+    const text = adviceText(reading, typed, product?.kind);
     if (typed.runs.length === 0) return 'not begun';
     return text ? `next: ${text.act.toLowerCase()} ${text.mark}` : 'no machine chosen';
   };

@@ -19,7 +19,7 @@ import { SignOff } from './SignOff.tsx';
 export function CalibrationForm(props: DocFormWithWayOn<CalibrationTyped> & { id: string | null }) {
   const { typed, errorAt, onChange, keepThen, id } = props;
   const shelf = useBenchShelf();
-  const on = useMemo(() => benchOf(typed, shelf), [typed, shelf]);
+  const on = useMemo(() => benchOf(typed, shelf, id), [typed, shelf, id]);
   const navigate = useNavigate();
   const [isOpen, setOpen] = useState(id === null);
   // Marks are known where the machine is: its errors come from here.

@@ -14,7 +14,7 @@ export function LastRun({ typed, on }: { typed: CalibrationTyped; on: OnBench })
   if (!run || !read?.worked) return null;
   return (
     <Section heading={`Round ${at + 1}, setting ${run.setting}`}>
-      <WorkingLine working={runLine(run, read, typed)} names={{ rate: 'Rate' }} />
+      <WorkingLine working={runLine(run, read, typed, on.bench)} names={{ rate: 'Rate' }} />
       {read.lengthM !== null && (
         <StripDrawing
           lengthM={read.lengthM}

@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import { lookUpText, showRate, type CalibrationTyped } from '@steady-scatter/core';
+import { lookUpText, paceText, showRate, type CalibrationTyped } from '@steady-scatter/core';
 import { useState } from 'react';
 import { LabelledField } from '../ui/LabelledField.tsx';
 import { Section } from '../ui/Section.tsx';
@@ -13,6 +13,7 @@ export function RateTable({ typed, on }: { typed: CalibrationTyped; on: OnBench 
   const kept = typed.signOff?.setting ?? advice?.mark.label;
   const found = lookUpText(on.reading, typed, asked);
   const { unit } = showRate(1, 0, typed.target.unit);
+  const pace = paceText(on.reading.chartPaceMPerS, typed.units.length);
   return (
     <Section heading={`Rates over what was tested, ${unit}`}>
       <Box
@@ -45,7 +46,7 @@ export function RateTable({ typed, on }: { typed: CalibrationTyped; on: OnBench 
         ))}
       </Box>
       <Box fontSize="15px" color="ink.soft" marginTop="4px">
-        ● tested; the others by the curve
+        ● tested; the others by the curve{pace === '' ? '' : `. At ${pace}`}
       </Box>
       <Box display="flex" gap="14px" alignItems="end" flexWrap="wrap" marginTop="8px" data-noprint>
         <Box width="150px">

@@ -1,8 +1,10 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
 import {
   blankRun,
-  METHOD_IDS,
+  isEmptyRun,
+  isEnded,
   METHODS,
+  methodsFor,
   MOST_RUNS,
   showRate,
   UNITS,
@@ -30,7 +32,8 @@ function useTypedRuns({ typed, onChange }: Pick<DocFormProps<CalibrationTyped>, 
   const [open, setOpen] = useState<string | null>(null);
   const [picked, setPicked] = useState<MethodId | null>(null);
   const last = typed.runs.at(-1);
-  const method = picked ?? last?.method ?? 'weigh-back';
+  const possible = methodsFor(on.bench.kind);
+  const method = [picked, last?.method].find((each) => each && possible.includes(each)) ?? possible[0] ?? 'weigh-back'; // prettier-ignore
   return {
     open,
     setOpen,
@@ -39,7 +42,7 @@ function useTypedRuns({ typed, onChange }: Pick<DocFormProps<CalibrationTyped>, 
     add() {
       const id = newId();
       const setting = on.reading.advice?.mark.label ?? last?.setting ?? '';
-      const same = last?.method === method ? (['length', 'course'] as const) : [];
+      const same = last?.method === method ? (['length', 'passes', 'course'] as const) : [];
       const readings = Object.fromEntries(same.flatMap((field) => (last?.readings[field] ? [[field, last.readings[field]]] : []))) as Record<string, string>; // prettier-ignore
       const width = typed.width.text.trim() === '' ? null : typed.width;
       onChange({ ...typed, runs: [...typed.runs, { ...blankRun(id, today(), method), setting, readings, width }] });
@@ -54,7 +57,7 @@ export function Rounds(props: DocFormProps<CalibrationTyped> & { on: OnBench }) 
   const runs = useTypedRuns(props, on);
   useActs([{ id: 'add-run', label: 'Type in a run', keys: 'Alt+R', run: runs.add }]);
   const { advice } = on.reading;
-  const next = advice && advice.standing !== 'settled' ? advice : null;
+  const next = advice && !isEnded(advice.because) ? advice : null;
   const [showsAll, setShowsAll] = useState(false);
   const first = showsAll ? 0 : Math.max(0, typed.runs.length - MOST_ROWS);
   return (
@@ -84,11 +87,12 @@ export function Rounds(props: DocFormProps<CalibrationTyped> & { on: OnBench }) 
           errorAt={errorAt}
           onToggle={() => runs.setOpen(runs.open === run.id ? null : run.id)}
           onChange={(changed) => onChange({ ...typed, runs: typed.runs.with(at, changed) })}
+          onRemove={() => onChange({ ...typed, runs: typed.runs.filter(({ id }) => id !== run.id) })}
         />
       ))}
       {next && typed.runs.length > 0 && (
         <Box display="grid" gridTemplateColumns={ROUND_COLUMNS} gap="10px" padding="10px 8px" borderY="1px solid" borderColor="line" color="ink.soft" textAlign="right" fontSize="17px">
-          <Box textAlign="left">{typed.runs.length + 1}</Box>
+          <Box textAlign="left">{typed.runs.filter((run) => !isEmptyRun(run)).length + 1}</Box>
           <b>{next.mark.label}</b>
           <Box hideBelow="md">next</Box>
           <Box>{next.expected === null ? '' : `about ${showRate(next.expected, 0, typed.target.unit).number}`}</Box>
@@ -97,7 +101,7 @@ export function Rounds(props: DocFormProps<CalibrationTyped> & { on: OnBench }) 
       )}
       <Box display="flex" flexWrap="wrap" gap="8px" marginTop="12px" data-noprint>
         <Select aria-label="Method of the run to type in" value={runs.method} onChange={(event) => runs.setPicked(event.target.value as MethodId)}>
-          {METHOD_IDS.map((id) => (
+          {methodsFor(on.bench.kind).map((id) => (
             <option key={id} value={id}>
               {METHODS[id].words}
             </option>

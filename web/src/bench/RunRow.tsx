@@ -1,21 +1,23 @@
-import { Box, chakra } from '@chakra-ui/react';
+import { Box, Button, chakra } from '@chakra-ui/react';
 import {
   againstText,
   coarseText,
   methodOf,
   METHODS,
   MISSING,
-  rigKind,
   runLine,
   runRemarks,
   showQuantity,
-  showRun,
+  showAtWork,
+  paceLine,
+  isEmptyRun,
   type CalibrationTyped,
   type InputError,
   type RunTyped,
 } from '@steady-scatter/core';
 import { ChevronDown } from 'lucide-react';
 import { dayText } from '../ui/dayText.ts';
+import { CheckLine } from '../ui/CheckLine.tsx';
 import { FieldErrors } from '../ui/FieldErrors.tsx';
 import { Fields } from '../ui/formParts.tsx';
 import { LabelledField } from '../ui/LabelledField.tsx';
@@ -53,6 +55,7 @@ interface Props {
   errorAt(field: string): InputError | undefined;
   onToggle(): void;
   onChange(run: RunTyped): void;
+  onRemove(): void;
 }
 
 /** What was read in a run, and whether it counts. */
@@ -108,18 +111,24 @@ function RunFields({
         value={run.struck}
         onChange={(struck) => onChange({ ...run, struck })}
       />
+      <CheckLine
+        label="Nothing came out"
+        checked={run.noFlow}
+        onChange={() => onChange({ ...run, noFlow: !run.noFlow })}
+      />
       <LabelledField label="Note" value={run.note} onChange={(note) => onChange({ ...run, note })} />
     </Fields>
   );
 }
 
 /** One run: its setting and its rate in a line; open, with what was read and the working. */
-export function RunRow({ run, at, calibration, on, isOpen, errorAt, onToggle, onChange }: Props) {
+export function RunRow({ run, at, calibration, on, isOpen, errorAt, onToggle, onChange, onRemove }: Props) {
   const { reading, bench } = on;
   const read = reading.runs[at];
   if (!read) return null;
-  const shown = showRun(read, calibration.target.unit);
-  const coarse = coarseText(read, reading.scaleStepKg, reading.tolerance, calibration);
+  const shown = showAtWork(read, calibration.target.unit);
+  const atWork = paceLine(run, read, calibration, reading.paceMPerS);
+  const coarse = coarseText(read, reading.tolerance, calibration);
   const isStruck = run.struck.trim() !== '';
   const net = read.worked && showQuantity(read.worked.netKg, calibration.units.mass, 3);
   const line = isStruck ? { textDecoration: 'line-through', color: 'ink.soft' } : {};
@@ -154,10 +163,22 @@ export function RunRow({ run, at, calibration, on, isOpen, errorAt, onToggle, on
             {run.container ? `, in ${run.container}` : ''}
           </Box>
           <RunFields run={run} at={at} on={on} errorAt={errorAt} onChange={onChange} />
+          {isEmptyRun(run) && (
+            <Button variant="ghost" minHeight="44px" marginLeft="-12px" onClick={onRemove}>
+              Delete this empty run
+            </Button>
+          )}
           <Box marginTop="10px">
-            <WorkingLine working={runLine(run, read, calibration)} names={{ rate: 'Rate' }} size="plain" />
+            <WorkingLine
+              working={runLine(run, read, calibration, bench)}
+              names={{ rate: 'Rate' }}
+              size="plain"
+            />
+            {atWork && (
+              <WorkingLine working={atWork} names={{ rate: 'Rate at the pace of work' }} size="plain" />
+            )}
           </Box>
-          {[...runRemarks(run, read, reading, calibration, rigKind(bench.kind).metering), coarse]
+          {[...runRemarks(run, read, reading, calibration), coarse]
             .filter((text) => text !== null)
             .map((text) => (
               <Box key={text} fontSize="16px" marginTop="6px">

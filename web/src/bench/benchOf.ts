@@ -2,6 +2,7 @@ import type { Calibration, Product, Rig } from '@steady-scatter/contract';
 import {
   benchRig,
   chartShape,
+  machineRecord,
   NO_RIG,
   readCalibration,
   readRig,
@@ -15,6 +16,7 @@ import { useMemo } from 'react';
 import type { Doc } from '../kept/docs.ts';
 import { useShelf } from '../products/useProducts.ts';
 import { useRigs } from '../rigs/useRigs.ts';
+import { today } from '../ui/today.ts';
 import { useCalibrations } from './useCalibrations.ts';
 
 /** What else is kept that a calibration leans on. */
@@ -45,18 +47,28 @@ export function useBenchShelf(): BenchShelf {
   return useMemo(() => ({ rigs, calibrations, products }), [rigs, calibrations, products]);
 }
 
-/** Reads a calibration with its machine, and with the chart whose shape it borrows. */
-export function benchOf(typed: CalibrationTyped, { rigs, calibrations, products }: BenchShelf): OnBench {
-  const rig = rigs.find(({ id }) => id === typed.rig)?.typed ?? null;
+/**
+ * Reads a calibration with its machine, with the chart whose shape it borrows, and with what the machine's other calibrations tell
+ * of its scatter.
+ *
+ * @param id of the calibration; null for a new one, or where it is one of the shelf's
+ */
+export function benchOf(
+  typed: CalibrationTyped,
+  { rigs, calibrations, products }: BenchShelf,
+  id: string | null = null,
+): OnBench {
+  const rig = rigs.find((each) => each.id === typed.rig)?.typed ?? null;
   const bench = rig ? benchRig(rig) : NO_RIG;
   const other =
-    typed.shape === '' ? null : (calibrations.find(({ id }) => id === typed.shape)?.typed ?? null);
+    typed.shape === '' ? null : (calibrations.find((each) => each.id === typed.shape)?.typed ?? null);
   const shape = other ? chartShape(readCalibration(other, bench)) : null;
+  const record = machineRecord(calibrations, { id, typed }, bench, today());
   return {
     rig,
     bench,
-    product: products.find(({ id }) => id === typed.productId)?.typed ?? null,
-    reading: readCalibration(typed, bench, shape),
+    product: products.find((each) => each.id === typed.productId)?.typed ?? null,
+    reading: readCalibration(typed, bench, shape, record),
     beforeUse: rig ? readRig(rig).before : [],
     afterUse: rig ? readRig(rig).after : [],
   };

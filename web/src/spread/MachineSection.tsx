@@ -91,7 +91,7 @@ export default function MachineSection({ onEnter }: { onEnter(): void }) {
   const kind = useWatch({ control: form.control, name: 'worksheet.product.kind' });
   const shelf = useBenchShelf();
   const chosen = shelf.calibrations.find(({ id }) => id === spread.calibration);
-  const on = chosen && benchOf(chosen.typed, shelf);
+  const on = chosen && benchOf(chosen.typed, shelf, chosen.id);
   // What is sprayed has no mark on a gate.
   if (PRODUCT_KINDS[kind].form === 'liquid') return null;
   const choose = (id: string) => {

@@ -5,12 +5,15 @@ export interface FillTime {
   readonly spacingM: number;
   readonly containerKg: number;
   readonly speedMPerS: number;
+  /** Outlets that feed one row together while the container hangs under one of them; 1 where each feeds its own. */
+  readonly outletsPerRow: number;
 }
 
 /** What the container has to do. */
 export interface FillAim {
+  /** On each metre of a row, kg/m. */
   readonly outputKgPerM: number;
-  /** Length of row that the container serves, m. */
+  /** Distance that the container under one outlet serves, m: the first answer of this method. */
   readonly servesM: number;
   /** The time in which it has to fill, s. */
   readonly fillS: number;
@@ -19,11 +22,12 @@ export interface FillAim {
 /**
  * Fill-time: how far a container's content goes at the target, and so in what time it has to fill.
  *
- * @example fillAim({ targetKgPerM2: 0.022, spacingM: 1.5, containerKg: 4.6, speedMPerS: 0.9 }) // 0.033 kg/m, 139.39 m, 154.88 s
+ * @example fillAim({ targetKgPerM2: 0.022, spacingM: 1.5, containerKg: 4.6, speedMPerS: 0.9, outletsPerRow: 1 }) // 0.033 kg/m, 139.39 m, 154.88 s
  */
-export function fillAim({ targetKgPerM2, spacingM, containerKg, speedMPerS }: FillTime): FillAim {
+export function fillAim(asked: FillTime): FillAim {
+  const { targetKgPerM2, spacingM, containerKg, speedMPerS, outletsPerRow } = asked;
   const outputKgPerM = targetKgPerM2 * spacingM;
-  const servesM = containerKg / outputKgPerM;
+  const servesM = (containerKg * outletsPerRow) / outputKgPerM;
   return { outputKgPerM, servesM, fillS: servesM / speedMPerS };
 }
 
@@ -34,9 +38,9 @@ export function fillAim({ targetKgPerM2, spacingM, containerKg, speedMPerS }: Fi
  * @example rateFromFill({ …, fillS 154.88 }, 142).rateKgPerM2 // 9 % over the target
  */
 export const rateFromFill = (
-  { containerKg, speedMPerS, spacingM }: Omit<FillTime, 'targetKgPerM2'>,
+  { containerKg, speedMPerS, spacingM, outletsPerRow }: Omit<FillTime, 'targetKgPerM2'>,
   filledS: number,
 ): { outputKgPerM: number; rateKgPerM2: number } => {
-  const outputKgPerM = containerKg / (filledS * speedMPerS);
+  const outputKgPerM = (containerKg * outletsPerRow) / (filledS * speedMPerS);
   return { outputKgPerM, rateKgPerM2: outputKgPerM / spacingM };
 };

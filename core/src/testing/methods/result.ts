@@ -1,4 +1,11 @@
-import { relative, type Net, type Reading } from '../uncertainty.ts';
+import {
+  combined,
+  relative,
+  relativeNet,
+  type Net,
+  type Reading,
+  type UncertaintySource,
+} from '../uncertainty.ts';
 
 /** What a dry test comes to. */
 export interface TestResult {
@@ -7,7 +14,9 @@ export interface TestResult {
   readonly rateKgPerM2: number;
   /** Relative standard uncertainty of the rate from the readings. */
   readonly uReadings: number;
-  /** What was caught or is gone, kg. */
+  /** What it is made of. */
+  readonly sources: readonly UncertaintySource[];
+  /** What was caught or is gone, kg; 0: nothing came out. */
   readonly netKg: number;
 }
 
@@ -21,10 +30,16 @@ export type Width = Reading;
  */
 export function overLength(net: Net, length: Reading, width: Width, runs: number): TestResult {
   const outputKgPerM = net.si / (length.si * runs);
+  const sources: UncertaintySource[] = [
+    { of: 'weighing', u: relativeNet(net) },
+    { of: 'length', u: relative(length) },
+    { of: 'width', u: relative(width) },
+  ];
   return {
     outputKgPerM,
     rateKgPerM2: outputKgPerM / width.si,
-    uReadings: Math.hypot(net.uSi / net.si, relative(length), relative(width)),
+    uReadings: combined(sources),
+    sources,
     netKg: net.si,
   };
 }

@@ -1,11 +1,13 @@
-import { netOf, relative, type Reading } from '../uncertainty.ts';
+import { combined, relative, relativeNet, type Reading, type UncertaintySource } from '../uncertainty.ts';
+import { netsOf, sumOfNets } from './timedCatch.ts';
 
 /** Catches under the outlets of a row distributor over a length driven. */
 export interface RowOutlets {
+  /** One for each outlet, or one bucket for all of them. */
   readonly catches: readonly { readonly grossKg: Reading; readonly tareKg: Reading }[];
   readonly lengthM: Reading;
-  /** All outlets feed one row, or each feeds its own. */
-  readonly feeds: 'one-row' | 'own-rows';
+  /** Rows that the outlets feed at once: 1 where all feed one row, else as many as outlets. */
+  readonly rows: number;
   /** Length of row on each m2, 1/m: one over the row spacing, or one's own figure. */
   readonly rowMPerM2: number;
 }
@@ -15,28 +17,39 @@ export interface RowOutletsResult {
   /** On each metre of a row, kg/m. */
   readonly outputKgPerM: number;
   readonly uReadings: number;
-  /** (max - min) / mean of the outlets; 0 for a single one. */
+  readonly sources: readonly UncertaintySource[];
+  /** (max - min) / mean of the outlets; 0 for a single catch, or where nothing came out. */
   readonly imbalance: number;
   readonly netKg: number;
 }
 
+/** (max - min) / mean; 0 where nothing came out. */
+export function imbalanceOf(netKg: readonly number[]): number {
+  const mean = netKg.reduce((sum, kg) => sum + kg, 0) / netKg.length;
+  return mean > 0 ? (Math.max(...netKg) - Math.min(...netKg)) / mean : 0;
+}
+
 /**
- * Row outlets: all into one row `sum / length x row length per area`; each its own row: the mean in place of the sum.
+ * Row outlets: `sum / (length x rows fed) x row length per area`. Both outlets of a machine that feeds two rows caught in one bucket
+ * come to the same rate as caught apart.
  *
  * @throws InputError test.nothing-out
  * @example rowOutlets({ 1.84 and 2.02 kg per 30 m into one row at 6600 m/ha }) // 849.2 kg/ha, imbalance 9.326425 %
  */
-export function rowOutlets({ catches, lengthM, feeds, rowMPerM2 }: RowOutlets): RowOutletsResult {
-  const nets = catches.map(({ grossKg, tareKg }, at) => netOf(grossKg, tareKg, `catches.${at}.tare`));
-  const sum = nets.reduce((total, { si }) => total + si, 0);
-  const mean = sum / nets.length;
-  const outputKgPerM = (feeds === 'one-row' ? sum : mean) / lengthM.si;
-  const masses = nets.map(({ si }) => si);
+export function rowOutlets({ catches, lengthM, rows, rowMPerM2 }: RowOutlets): RowOutletsResult {
+  const nets = netsOf(catches);
+  const net = sumOfNets(nets);
+  const outputKgPerM = net.si / rows / lengthM.si;
+  const sources: UncertaintySource[] = [
+    { of: 'weighing', u: relativeNet(net) },
+    { of: 'length', u: relative(lengthM) },
+  ];
   return {
     rateKgPerM2: outputKgPerM * rowMPerM2,
     outputKgPerM,
-    uReadings: Math.hypot(Math.hypot(...nets.map(({ uSi }) => uSi)) / sum, relative(lengthM)),
-    imbalance: (Math.max(...masses) - Math.min(...masses)) / mean,
-    netKg: sum,
+    uReadings: combined(sources),
+    sources,
+    imbalance: imbalanceOf(nets.map(({ si }) => si)),
+    netKg: net.si,
   };
 }

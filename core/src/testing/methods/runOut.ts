@@ -1,4 +1,11 @@
-import { netOf, relative, type Reading } from '../uncertainty.ts';
+import {
+  combined,
+  netOf,
+  relative,
+  relativeNet,
+  type Reading,
+  type UncertaintySource,
+} from '../uncertainty.ts';
 
 /** A weighed load spread on a known area. */
 export interface RunOut {
@@ -17,8 +24,13 @@ export interface RunOut {
 export function runOut({ loadKg, leftKg, areaM2 }: RunOut): {
   rateKgPerM2: number;
   uReadings: number;
+  sources: UncertaintySource[];
   netKg: number;
 } {
-  const { si, uSi } = netOf(loadKg, leftKg, 'left');
-  return { rateKgPerM2: si / areaM2.si, uReadings: Math.hypot(uSi / si, relative(areaM2)), netKg: si };
+  const net = netOf(loadKg, leftKg, 'left');
+  const sources: UncertaintySource[] = [
+    { of: 'weighing', u: relativeNet(net) },
+    { of: 'area', u: relative(areaM2) },
+  ];
+  return { rateKgPerM2: net.si / areaM2.si, uReadings: combined(sources), sources, netKg: net.si };
 }

@@ -1,16 +1,35 @@
-import { netOf, relative, type Reading } from '../uncertainty.ts';
+import {
+  combined,
+  netOf,
+  relative,
+  relativeNet,
+  type Net,
+  type Reading,
+  type UncertaintySource,
+} from '../uncertainty.ts';
 import type { TestResult, Width } from './result.ts';
 
 /** A catch standing still for a time, and how long a course takes at the pace of work. */
 export interface TimedCatch {
-  /** Under each outlet, or one bucket. */
+  /** Under each outlet, or one bucket for all. */
   readonly catches: readonly { readonly grossKg: Reading; readonly tareKg: Reading }[];
   readonly catchS: Reading;
   readonly courseM: Reading;
-  /** Mean time over the course. */
+  /** Mean time over the course. Its scatter is no reading: it enters with the runs that share the timings. */
   readonly courseS: Reading;
+  /** What a pass covers: the pass spacing, or the rows that are fed at once. */
   readonly spacingM: Width;
 }
+
+/** Net weights of several catches. */
+export const netsOf = (catches: TimedCatch['catches']): Net[] =>
+  catches.map(({ grossKg, tareKg }, at) => netOf(grossKg, tareKg, `catches.${at}.tare`));
+
+/** Net weights taken together. */
+export const sumOfNets = (nets: readonly Net[]): Net => ({
+  si: nets.reduce((sum, { si }) => sum + si, 0),
+  uSi: Math.hypot(...nets.map(({ uSi }) => uSi)),
+});
 
 /**
  * Timed catch standing still: `mass / catch time x course time / (course length x spacing)`.
@@ -19,20 +38,19 @@ export interface TimedCatch {
  * @example timedCatch({ 2.46 kg in 20 s; 40 m in 27.5 s; spacing 5 m }).rateKgPerM2 // 0.0169125
  */
 export function timedCatch({ catches, catchS, courseM, courseS, spacingM }: TimedCatch): TestResult {
-  const nets = catches.map(({ grossKg, tareKg }, at) => netOf(grossKg, tareKg, `catches.${at}.tare`));
-  const netKg = nets.reduce((sum, { si }) => sum + si, 0);
-  const uKg = Math.hypot(...nets.map(({ uSi }) => uSi));
-  const outputKgPerM = ((netKg / catchS.si) * courseS.si) / courseM.si;
+  const net = sumOfNets(netsOf(catches));
+  const outputKgPerM = ((net.si / catchS.si) * courseS.si) / courseM.si;
+  const sources: UncertaintySource[] = [
+    { of: 'weighing', u: relativeNet(net) },
+    { of: 'time', u: Math.hypot(relative(catchS), relative(courseS)) },
+    { of: 'length', u: relative(courseM) },
+    { of: 'width', u: relative(spacingM) },
+  ];
   return {
     outputKgPerM,
     rateKgPerM2: outputKgPerM / spacingM.si,
-    uReadings: Math.hypot(
-      uKg / netKg,
-      relative(catchS),
-      relative(courseM),
-      relative(courseS),
-      relative(spacingM),
-    ),
-    netKg,
+    uReadings: combined(sources),
+    sources,
+    netKg: net.si,
   };
 }

@@ -25,7 +25,7 @@ function useCards() {
   const { data: here } = useHere();
   const base = here?.publicUrl ?? here?.addresses[0] ?? location.origin;
   return shelf.calibrations.flatMap(({ id, typed }) => {
-    const on = benchOf(typed, shelf);
+    const on = benchOf(typed, shelf, id);
     const card = on.rig && cardOf(typed, on.rig, on.reading, dayText(typed.signOff?.onDay ?? ''));
     return card ? [{ id, name: typed.name, card, link: `${base}/bench/${id}`, age: ageOf(typed, on) }] : [];
   });

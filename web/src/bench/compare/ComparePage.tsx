@@ -36,7 +36,9 @@ export default function ComparePage() {
   // Nothing picked yet: what the address says, else what is shown first.
   const [picked, setPicked] = useState<readonly string[] | null>(null);
   const wanted = picked ?? parameters.getAll('of');
-  const all = shelf.calibrations.map(({ id, typed }): Compared => ({ id, typed, on: benchOf(typed, shelf) }));
+  const all = shelf.calibrations.map(
+    ({ id, typed }): Compared => ({ id, typed, on: benchOf(typed, shelf, id) }),
+  );
   const tested = all.filter(({ on }) => (on.reading.advice?.means.length ?? 0) > 1);
   const chosen =
     picked !== null || wanted.length > 0

@@ -52,9 +52,9 @@ function newRun(typed: CalibrationTyped, on: OnBench, method: MethodId): RunType
 }
 
 /** Where product begins to run moves the mark of a first, cautious run. */
-function withFlow(typed: CalibrationTyped, run: RunTyped, at: number, firstFlow: string, shelf: BenchShelf): CalibrationTyped {
+function withFlow(typed: CalibrationTyped, id: string, run: RunTyped, at: number, firstFlow: string, shelf: BenchShelf): CalibrationTyped {
   const next = { ...typed, firstFlow };
-  const mark = benchOf(next, shelf).reading.advice?.mark.label ?? run.setting;
+  const mark = benchOf(next, shelf, id).reading.advice?.mark.label ?? run.setting;
   return { ...next, runs: next.runs.with(at, { ...run, setting: mark }) };
 } // prettier-ignore
 
@@ -68,7 +68,7 @@ function LiveRun({ doc }: { doc: Doc<Calibration['typed']> }) {
   const live = useLiveDoc(CALIBRATIONS, doc);
   const { typed, commit, type } = live;
   const shelf = useBenchShelf();
-  const on = benchOf(typed, shelf);
+  const on = benchOf(typed, shelf, doc.id);
   const navigate = useNavigate();
   const [tried, setTried] = useState(false);
   const errorAt = useErrors(on, tried);
@@ -121,8 +121,9 @@ function LiveRun({ doc }: { doc: Doc<Calibration['typed']> }) {
             steps={steps}
             errorAt={errorAt}
             onType={(more) => type(set(more))}
-            onFirstFlow={(firstFlow) => type(withFlow(typed, run, at, firstFlow, shelf))}
+            onFirstFlow={(firstFlow) => type(withFlow(typed, doc.id, run, at, firstFlow, shelf))}
             onGo={go}
+            onNothing={() => commit(set({ noFlow: true, step: 'result' }))}
             onTried={() => setTried(true)}
           />
         )}
@@ -133,7 +134,7 @@ function LiveRun({ doc }: { doc: Doc<Calibration['typed']> }) {
             at={at}
             on={on}
             onChange={commit}
-            onRedo={() => go('before')}
+            onRedo={() => commit(set({ noFlow: false, step: 'before' }))}
             onNext={() => begin(run.method, set({ step: '' }))}
             onDone={() => {
               commit(set({ step: '' }));

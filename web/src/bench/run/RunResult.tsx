@@ -3,12 +3,14 @@ import { AnswerBox } from '../../ui/AnswerBox.tsx';
 import {
   adviceText,
   coarseText,
+  bandOfRun,
   correctionText,
-  rigKind,
+  isEnded,
+  paceLine,
   runLine,
   runRemarks,
   settingPicture,
-  showRun,
+  showAtWork,
   type CalibrationTyped,
   type RunTyped,
 } from '@steady-scatter/core';
@@ -76,17 +78,38 @@ function Strike({ run, onStrike }: { run: RunTyped; onStrike(why: string): void 
   );
 }
 
+/** The pace that was walked becomes the working one: the other way out where a run was walked too fast or too slow. */
+function TakePace({ run, typed, onChange }: Pick<Props, 'run' | 'typed' | 'onChange'>) {
+  const { length, course, time, courseTime } = run.readings;
+  const pace = { course: length ?? course ?? '', unit: typed.units.length, time: time || courseTime || '' };
+  return (
+    <Button
+      minHeight={{ base: '56px', md: '44px' }}
+      marginTop="8px"
+      onClick={() => onChange({ ...typed, pace })}
+    >
+      Work at this pace: {pace.course} in {pace.time} s
+    </Button>
+  );
+}
+
 /** What the run that was just made comes to, and what to do next. */
 export function RunResult({ typed, run, at, on, onChange, onNext, onRedo, onDone }: Props) {
   const { reading, bench } = on;
   const read = reading.runs[at];
   if (!read) return null;
   const { unit } = typed.target;
-  const shown = showRun(read, unit);
-  const text = adviceText(reading, typed);
+  const shown = showAtWork(read, unit);
+  const text = adviceText(reading, typed, on.product?.kind);
+  const atWork = paceLine(run, read, typed, reading.paceMPerS);
   const picture = settingPicture(reading, unit, bench.kind);
-  const own = settingPicture({ ...reading, runs: [read], advice: null }, unit, bench.kind).runs[0];
-  const coarse = coarseText(read, reading.scaleStepKg, reading.tolerance, typed);
+  const own = settingPicture(
+    { ...reading, runs: [{ ...read, counts: true }], advice: null },
+    unit,
+    bench.kind,
+  ).runs[0];
+  const coarse = coarseText(read, reading.tolerance, typed);
+  const isDone = reading.advice !== null && isEnded(reading.advice.because);
   const set = (more: Partial<RunTyped>) =>
     onChange({ ...typed, runs: typed.runs.with(at, { ...run, ...more }) });
   return (
@@ -97,7 +120,7 @@ export function RunResult({ typed, run, at, on, onChange, onNext, onRedo, onDone
     >
       <Box as="section" aria-label="What it came to">
         <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
-          At {run.setting} it put down
+          At {run.setting} it put down{atWork ? ', at the pace of work' : ''}
         </Box>
         <BigNumber
           number={shown?.number ?? '—'}
@@ -106,15 +129,19 @@ export function RunResult({ typed, run, at, on, onChange, onNext, onRedo, onDone
         />
         {own && picture.target && (
           <ResultBand
-            rate={{ ...own, band: own.y * 2 * (read.worked?.uReadings ?? 0) }}
+            rate={{ ...own, band: own.y * bandOfRun(read) }}
             target={picture.target}
             label={`The rate of this run against the ${typed.target.amount} that is wanted`}
           />
         )}
         <Box marginTop="10px">
-          <WorkingLine working={runLine(run, read, typed)} names={{ rate: 'Rate' }} size="plain" />
+          <WorkingLine working={runLine(run, read, typed, bench)} names={{ rate: 'Rate' }} size="plain" />
+          {atWork && (
+            <WorkingLine working={atWork} names={{ rate: 'Rate at the pace of work' }} size="plain" />
+          )}
         </Box>
-        <Said lines={runRemarks(run, read, reading, typed, rigKind(bench.kind).metering)} />
+        <Said lines={runRemarks(run, read, reading, typed)} />
+        {read.pace?.isApart && <TakePace run={run} typed={typed} onChange={onChange} />}
         {coarse && <Said lines={[coarse]} />}
         <Box marginTop="12px" maxWidth="460px">
           <LabelledField
@@ -146,13 +173,8 @@ export function RunResult({ typed, run, at, on, onChange, onNext, onRedo, onDone
           <Said lines={[`When you are done: ${on.afterUse.join('; ')}.`]} />
         )}
         <Box display="flex" gap="10px" flexWrap="wrap" marginTop="18px">
-          {text && reading.advice?.standing !== 'settled' && (
-            <Button
-              variant={reading.advice?.standing === 'usable' ? 'outline' : 'solid'}
-              minHeight="60px"
-              fontSize="18px"
-              onClick={onNext}
-            >
+          {text && reading.advice?.because !== 'settled' && (
+            <Button variant={isDone ? 'outline' : 'solid'} minHeight="60px" fontSize="18px" onClick={onNext}>
               Next round at {text.mark}
             </Button>
           )}

@@ -27,6 +27,8 @@ interface Props {
   onFirstFlow(mark: string): void;
   onGo(step: Step['id'] | 'result'): void;
   onTried(): void;
+  /** Nothing came out: that is the result. */
+  onNothing(): void;
 }
 
 /** What of a step is still missing, or cannot be. */
@@ -92,12 +94,12 @@ function Drawing({ typed, run, at, on }: Pick<Props, 'typed' | 'run' | 'at' | 'o
 
 /** The steps of a run: one on the screen of a phone, all in view at a desk. */
 export function RunSteps(props: Props) {
-  const { typed, run, at, on, steps, errorAt, onType, onFirstFlow, onGo, onTried } = props;
+  const { typed, run, at, on, steps, errorAt, onType, onFirstFlow, onGo, onTried, onNothing } = props;
   const [lacking, setLacking] = useState<readonly string[]>([]);
   const current = Math.max(0, steps.findIndex(({ id }) => id === run.step)); // prettier-ignore
   const timed = timedStep(props);
   const isLast = current === steps.length - 1;
-  const why = adviceText(on.reading, typed)?.why;
+  const why = adviceText(on.reading, typed, on.product?.kind)?.why;
   const go = (step: Step['id'] | 'result') => {
     setLacking([]);
     onGo(step);
@@ -164,6 +166,11 @@ export function RunSteps(props: Props) {
               onType={onType}
               onFirstFlow={onFirstFlow}
             />
+            {step.id === 'walk' && (
+              <Button variant="ghost" minHeight={{ base: '56px', md: '44px' }} marginLeft="-12px" marginTop="6px" onClick={onNothing}>
+                Nothing came out
+              </Button>
+            )}
             <Box hideFrom="md">{(step.id === 'course' || (step.id === 'walk' && !isStanding(run))) && <Drawing {...props} />}</Box>
           </Box>
         ))}
@@ -172,7 +179,7 @@ export function RunSteps(props: Props) {
         <Drawing {...props} />
         {read && (
           <Box marginTop="10px">
-            <WorkingLine working={runLine(run, read, typed)} names={{ rate: 'Rate' }} size="plain" />
+            <WorkingLine working={runLine(run, read, typed, on.bench)} names={{ rate: 'Rate' }} size="plain" />
           </Box>
         )}
         <Box marginTop="18px">

@@ -1,5 +1,5 @@
 import { Box, Button } from '@chakra-ui/react';
-import { MARKS_READABLE } from '@steady-scatter/core';
+import { fillAimOf, fillAimText, MARKS_READABLE } from '@steady-scatter/core';
 import { dayText } from '../../ui/dayText.ts';
 import { today } from '../../ui/today.ts';
 import { LabelledField } from '../../ui/LabelledField.tsx';
@@ -57,7 +57,7 @@ function Checks({ run, on, onType }: StepProps) {
 /** The mark to set and why. */
 function SetMark({ typed, run, at, on, errorAt, onType, onFirstFlow }: StepProps) {
   const { rig } = on;
-  const asksFlow = typed.start === 'low' && at === 0 && on.bench.scale.firstFlow === null;
+  const asksFlow = on.reading.advice?.start.from === 'low' && at === 0 && on.bench.scale.firstFlow === null;
   return (
     <Box>
       <Box fontSize="16px" color="ink.soft">
@@ -95,13 +95,20 @@ function SetMark({ typed, run, at, on, errorAt, onType, onFirstFlow }: StepProps
   );
 }
 
+/** How far a container goes and when it has to be full: the first answer of a fill-time test. */
+function FillAim({ typed, run, step, on }: StepProps) {
+  if (run.method !== 'fill-time' || (step.id !== 'before' && step.id !== 'walk')) return null;
+  const aim = fillAimOf(typed, run, on.reading, on.bench);
+  return aim && <Box fontSize={{ base: '20px', md: '17px' }}>{fillAimText(aim, typed.units.length)}</Box>;
+}
+
 /** What one step of a guided run asks for. */
 export function StepBody(props: StepProps) {
   const { step } = props;
   if (step.id === 'checks') return <Checks {...props} />;
   if (step.id === 'set') return <SetMark {...props} />;
   const times = step.fields.filter(({ kind }) => kind === 'time');
-  const hasTare = step.fields.length === 1 && step.fields[0]!.id === 'tare';
+  const hasTare = step.fields.some(({ id }) => id === 'tare');
   return (
     <Box display="grid" gap="14px" maxWidth="460px">
       {step.fields
@@ -110,6 +117,7 @@ export function StepBody(props: StepProps) {
           <ReadingField key={field.id} field={field} {...props} />
         ))}
       {hasTare && <Container {...props} />}
+      <FillAim {...props} />
       {times.length > 0 && <Timing {...props} times={times} />}
       {times.map((field) => (
         <ReadingField key={field.id} field={field} {...props} />

@@ -1,0 +1,77 @@
+import { fromSi } from '../quantities/convert.ts';
+import { showExact, showQuantity } from '../quantities/show.ts';
+import { UNITS, type MassUnit } from '../quantities/units.ts';
+import type { CalibrationTyped } from './calibrationTyped.ts';
+import { bandOfRun, type RunReading } from './readRun.ts';
+import { COVERAGE, leastNet, type UncertainOf } from './uncertainty.ts';
+
+/** What makes the band of a run wider than the tolerance, and what would help. */
+export type Coarse =
+  | {
+      readonly because: 'weighing';
+      readonly stepKg: number;
+      readonly netKg: number;
+      /** Catch at least so much, kg. */
+      readonly leastKg: number;
+    }
+  | { readonly because: Exclude<UncertainOf, 'weighing'> | 'timing' };
+
+/**
+ * Why one run says too little; null where its readings are good enough. The weighing is named when it alone is coarser than the
+ * tolerance: `2 sqrt(2) r / sqrt(12) / net`; else the largest of the others.
+ *
+ * @param tolerance share of the rate
+ */
+export function coarseness(run: RunReading, tolerance: number): Coarse | null {
+  const { worked } = run;
+  if (!worked || worked.rateKgPerM2 === 0 || bandOfRun(run) <= tolerance) return null;
+  const weighing = worked.sources.find(({ of }) => of === 'weighing')?.u ?? 0;
+  if (COVERAGE * weighing > tolerance && worked.stepKg !== null)
+    return {
+      because: 'weighing',
+      stepKg: worked.stepKg,
+      netKg: worked.netKg,
+      leastKg: leastNet(worked.stepKg, tolerance),
+    };
+  const timing = Math.sqrt(Math.max(0, bandOfRun(run) ** 2 - (COVERAGE * worked.uReadings) ** 2)) / COVERAGE;
+  const others = worked.sources.filter((source) => source.of !== 'weighing');
+  const most = others.reduce((max, each) => (each.u > max.u ? each : max), { of: 'pace' as UncertainOf, u: run.pace?.u ?? 0 }); // prettier-ignore
+  return { because: timing > most.u ? 'timing' : (most.of as Exclude<UncertainOf, 'weighing'>) };
+}
+
+const RULED_BY: Readonly<Record<Exclude<Coarse['because'], 'weighing'>, string>> = {
+  length: 'The length is coarse: measure it finer, or take a longer one.',
+  width: 'The width is coarse: measure it finer.',
+  area: 'The size of the ground is coarse: measure it finer, or take more ground.',
+  time: 'The watch is coarse: time it finer, or catch for longer.',
+  pace: 'It was walked at another pace than the work: walk it at working pace.',
+  timing: 'The pace was timed too few times: time the course three times.',
+};
+
+/** Two figures, rounded up: what is asked for must not be too little. */
+export function showLeast(kg: number, unit: MassUnit): string {
+  const value = fromSi(kg, unit);
+  const step = 10 ** (Math.floor(Math.log10(value)) - 1);
+  return `${showExact(Math.ceil(value / step - 1e-9) * step, 2)} ${UNITS[unit].symbol}`;
+}
+
+/**
+ * The same in one or two sentences.
+ *
+ * @example coarseText(run, 0.1, typed) // 'The scale reads to 0.1 lb and you weighed 0.3 lb: … Catch at least 0.82 lb: …'
+ */
+export function coarseText(run: RunReading, tolerance: number, calibration: CalibrationTyped): string | null {
+  const coarse = coarseness(run, tolerance);
+  if (!coarse || !run.worked) return null;
+  const band = bandOfRun(run);
+  const { unit } = calibration.target;
+  const [low, high] = [1 - band, 1 + band].map((share) => showQuantity(Math.max(0, run.worked!.rateKgPerM2 * share), unit, 2).number); // prettier-ignore
+  const told = `this run cannot tell ${low} from ${high}.`;
+  if (coarse.because !== 'weighing') return `${RULED_BY[coarse.because]} Until then ${told}`;
+  const mass = (kg: number, figures: number) => {
+    const { number, unit: symbol } = showQuantity(kg, calibration.units.mass, figures);
+    return `${number} ${symbol}`;
+  };
+  const { stepKg, netKg, leastKg } = coarse;
+  return `The scale reads to ${mass(stepKg, 1)} and you weighed ${mass(netKg, 2)}: ${told} Catch at least ${showLeast(leastKg, calibration.units.mass)}: a longer strip, or more passes on fresh ground.`;
+}
