@@ -17,7 +17,7 @@ test('the label read backwards, either way round, on one sheet', async ({ page }
   await page.getByLabel('Package on the label').fill('40 lb');
   await page.getByLabel('Ground that one package covers', { exact: true }).fill('12 000');
   expect(await lineText(page, 'What the label does')).toBe(
-    '40 lb covers 12 000 ft² = 3.33 lb / 1000 ft² puts down 0.800 lb N / 1000 ft²',
+    '40 lb covers 12 000 ft² = 3.33 lb / 1000 ft² × 24 % in 24-0-8 = 0.800 lb N / 1000 ft²',
   );
   const section = page.getByRole('region', { name: 'What the label does' });
   await expect(section).toContainText('It also brings 0.267 lb K₂O');

@@ -32,10 +32,11 @@ export const worksheet = z
         error: 'Each area has to have an id of its own.',
       })
       .readonly(),
-    carrier: z.strictObject({ amount: typedText, unit: volumeRateUnit }),
-    split: z.strictObject({ portions: typedText, everyDays: typedText }),
+    carrier: z.strictObject({ amount: typedText, unit: volumeRateUnit, means: z.enum(['mix', 'water']).default('mix') }), // prettier-ignore
+    split: z.strictObject({ portions: typedText, everyDays: typedText, directions: z.enum(['one', 'two']).default('one') }), // prettier-ignore
     rules: z.strictObject({
       setId: z.union([z.literal(''), z.uuid()]),
+      soilTest: z.union([z.literal(''), z.uuid()]).default(''),
       soilTestDay: typedText,
       soFar: z
         .array(z.strictObject({ nutrient: z.enum(NUTRIENT_IDS), amount: typedText }))
@@ -47,11 +48,13 @@ export const worksheet = z
       calibration: z.union([z.literal(''), z.uuid()]),
       width: z.strictObject({ text: typedText, unit: lengthUnit }),
       recomputed: z.boolean(),
+      sameProduct: z.string().max(400).default(''),
     }),
     shownIn: z.strictObject({
       rate: rateUnit.nullable(),
       amount: packageUnit.nullable(),
       area: areaUnit.nullable(),
     }),
+    confirmed: z.array(z.string().max(400)).max(1000).readonly().default([]),
   })
   .superRefine((typed, context) => addInputErrors(context, answerWorksheet(typed, AS_TYPED).errors));

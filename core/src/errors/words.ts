@@ -113,6 +113,8 @@ export const WORDS = {
   'scale.twice': 'Two marks have the same name. Give each its own.',
   'scale.mark': 'There is no mark {typed} on this scale; it runs from {first} to {last}.',
   'name.empty': 'Give it a name, for example {hint}.',
+  'mix.product-larger':
+    'The product alone is more than this spray volume, so no water would be left. Check the spray volume and the rate.',
   'mix.no-need': 'Type at least one need above 0, for example 0.9 N.',
   'csv.formula':
     '{typed} is a formula of a spreadsheet. Save the values instead of the formulas, and import that.',

@@ -34,7 +34,7 @@ export function orderFor(
   priceCents: number | null,
 ): Order {
   const beyond = (si: number) => countPackages(Math.max(0, si - stock * packageSi), packageSi).whole;
-  const exact = amountSi / packageSi;
+  const { exact } = countPackages(amountSi, packageSi);
   const buy = beyond(amountSi);
   return {
     exact,

@@ -14,5 +14,7 @@ it('rounds up once, but not past a whole number that only rounding errors exceed
   expect(countPackages(24.666667, 40)).toMatchObject({ whole: 1 });
   expect(countPackages(80.5, 40)).toMatchObject({ whole: 3, leftSi: 39.5, lastShare: 80.5 / 40 - 2 });
   expect(countPackages(0.1 * 3, 0.1)).toMatchObject({ whole: 3, leftSi: 0 });
-  expect(countPackages(0, 40)).toEqual({ exact: 0, whole: 0, lastShare: 0, leftSi: 0 });
+  expect(countPackages(0, 40)).toEqual({ exact: 0, whole: 0, lastShare: 0, leftSi: 0, wholeAtMost: 0 });
+  // A band of the ground may take one more to be sure of.
+  expect(countPackages(39, 40, 2)).toMatchObject({ whole: 1, wholeAtMost: 2 });
 });

@@ -41,6 +41,8 @@ export interface PackageCount {
   readonly lastShare: number;
   /** What is left in the last one, kg or L. */
   readonly leftSi: number;
+  /** Whole packages that do even when the ground is as large as its band allows. */
+  readonly wholeAtMost: number;
 }
 
 /**
@@ -48,12 +50,17 @@ export interface PackageCount {
  *
  * @param amountSi product needed in all, kg or L, 0 or more
  * @param packageSi product in one package, in the same unit, above 0
+ * @param bandSi about 95 % of the amount, 0 where it is not known
+ * @throws InputError quantity.not-positive
  * @returns counts; an amount within 1e-9 of a whole number of packages is not rounded up past it
- * @example countPackages(11.2, 18.1) // { exact: 0.6187..., whole: 1, lastShare: 0.6187..., leftSi: 6.9 }
+ * @example countPackages(11.2, 18.1) // { exact: 0.6187..., whole: 1, lastShare: 0.6187..., leftSi: 6.9, wholeAtMost: 1 }
  */
-export function countPackages(amountSi: number, packageSi: number): PackageCount {
+export function countPackages(amountSi: number, packageSi: number, bandSi = 0): PackageCount {
+  if (!(packageSi > 0) || !(amountSi >= 0) || !Number.isFinite(amountSi / packageSi))
+    throw new InputError('quantity.not-positive', { field: 'package', what: 'The package', hint: '40 lb' });
+  const wholeFor = (count: number) => Math.max(0, Math.ceil(count - 1e-9 * Math.max(1, count)));
   const exact = amountSi / packageSi;
-  const whole = Math.max(0, Math.ceil(exact - 1e-9 * Math.max(1, exact)));
+  const whole = wholeFor(exact);
   const lastShare = whole === 0 ? 0 : Math.min(1, exact - (whole - 1));
-  return { exact, whole, lastShare, leftSi: Math.max(0, whole * packageSi - amountSi) };
+  return { exact, whole, lastShare, leftSi: Math.max(0, whole * packageSi - amountSi), wholeAtMost: wholeFor((amountSi + bandSi) / packageSi) }; // prettier-ignore
 }

@@ -1,7 +1,8 @@
 import { InputError } from '../errors/InputError.ts';
 import { NUTRIENTS, type Nutrient } from '../need/nutrients.ts';
 import { prepare, type Ingredient, type Limit, type Prepared } from './limits.ts';
-import { solveMix, type Pose, type Rates } from './programme.ts';
+import { fewProducts } from './few.ts';
+import { solveMix, type Parts, type Rates } from './programme.ts';
 import type { LeftOut, MixNeed, MixRequest } from './request.ts';
 
 /** One product of a mix: its rate in kg/m2, or L/m2 for a liquid. */
@@ -43,20 +44,22 @@ export interface Miss {
     | { readonly kind: 'limits'; readonly limits: readonly string[] };
 }
 
-/** Why the search for fewer products came to nothing. */
-export type NoFewer = 'already-one' | 'none-meets' | 'gave-up' | 'not-looked';
-
 /** The answer of the mix finder. */
 export interface MixAnswer {
   /** met: every need within its tolerance; nearly: as near as the limits let it come; nothing: no product is of use. */
   readonly outcome: 'met' | 'nearly' | 'nothing';
-  readonly best: Mix | null;
+  /** Mixes to choose from, fewest products first: each further one costs less. The last is the cheapest. */
+  readonly options: readonly Mix[];
   readonly misses: readonly Miss[];
-  /** The cheapest that meets the needs with one product fewer. */
-  readonly fewer: Mix | null;
-  readonly noFewer: NoFewer | null;
+  /** Three products were looked for among the most promising ones only: a cheaper three may exist. */
+  readonly isCutOff: boolean;
+  /** No mix of one form meets every need, and one of dry and liquid together would. */
+  readonly mixingWouldMeet: boolean;
   readonly leftOut: readonly { readonly id: string; readonly name: string; readonly reason: LeftOut }[];
 }
+
+/** The cheapest of the options; null without any. */
+export const cheapestMix = ({ options }: Pick<MixAnswer, 'options'>): Mix | null => options.at(-1) ?? null;
 
 const NEAR = 1e-6;
 /** Misses, in shares of the needs, that count as no more. */
@@ -68,7 +71,7 @@ const aimed = (needs: readonly MixNeed[]): MixNeed[] => needs.filter(({ kgPerM2 
 function standingOf(need: MixNeed, kgPerM2: number, tolerance: number): MixDelivery['standing'] {
   if (need.kgPerM2 === 0) return need.waived ? 'along' : 'met';
   const share = kgPerM2 / need.kgPerM2;
-  if (share < 1 - tolerance - NEAR) return 'short';
+  if (share < 1 - NEAR) return 'short';
   return share > 1 + tolerance + NEAR ? 'over' : 'met';
 }
 
@@ -157,57 +160,88 @@ function missesOf(mix: Mix, prepared: Prepared, request: MixRequest, rates: Rate
   });
 }
 
+/** An answer, and how far it is from meeting the needs: to choose between products of one form and another. */
+interface Found extends Pick<MixAnswer, 'outcome' | 'options' | 'misses' | 'isCutOff'> {
+  /** Sum of the misses in shares of the needs. */
+  readonly missed: number;
+}
+
+/** Each further product has to save something: the fewest first, then only what is cheaper. */
+function worthwhile(mixes: readonly (Mix | null)[]): Mix[] {
+  const kept: Mix[] = [];
+  for (const mix of mixes)
+    if (mix && mix.centsPerM2 < (kept.at(-1)?.centsPerM2 ?? Infinity) * (1 - NEAR)) kept.push(mix);
+  return kept;
+}
+
+/** A soft answer with as few products as miss no more: one after the other is left out while nothing gets worse. */
+function thinned(rates: Rates, atMost: number, parts: Parts): Rates {
+  const { prepared } = parts;
+  for (const id of rates.keys()) {
+    const ingredients = prepared.ingredients.filter((one) => one.id !== id && rates.has(one.id));
+    if (ingredients.length === 0) continue;
+    const fewer = solveMix({ ...parts, prepared: { ...prepared, ingredients } }, { needs: 'soft', missesAtMost: atMost }); // prettier-ignore
+    if (fewer.status === 'optimal' && fewer.rates.size > 0) return thinned(fewer.rates, atMost, parts);
+  }
+  return rates;
+}
+
+/** As near as the limits let it come: least misses first, then least money among those. */
+function nearest(parts: Parts, request: MixRequest): Found {
+  const near = solveMix(parts, { needs: 'soft' });
+  const atMost = near.status === 'optimal' ? near.value + SAME_MISSES : 0;
+  const cheap = near.status === 'optimal' ? solveMix(parts, { needs: 'soft', missesAtMost: atMost }) : near;
+  const solved = cheap.status === 'optimal' ? cheap : near;
+  const rates = solved.status === 'optimal' ? thinned(solved.rates, atMost, parts) : new Map<string, number>();
+  const mix = describe(rates, parts.prepared, request);
+  return {
+    outcome: rates.size === 0 ? 'nothing' : 'nearly',
+    options: rates.size === 0 ? [] : [mix],
+    misses: missesOf(mix, parts.prepared, request, rates),
+    isCutOff: solved.status === 'gave-up',
+    missed: near.status === 'optimal' ? near.value : Infinity,
+  };
+}
+
+/** The mixes of some of the products. */
+function among(ingredients: readonly Ingredient[], prepared: Prepared, request: MixRequest): Found {
+  const parts = { prepared: { ...prepared, ingredients }, needs: aimed(request.needs), tolerance: request.tolerance };
+  const hard = solveMix(parts, { needs: 'hard' });
+  if (hard.status !== 'optimal' || hard.rates.size === 0) return nearest(parts, request);
+  const { byCount, isCutOff } = fewProducts(parts, hard.rates);
+  const few = worthwhile(byCount.map((found) => found && describe(found.rates, parts.prepared, request)));
+  // Where no three products do it, more are better than none.
+  const options = few.length > 0 ? few : [describe(hard.rates, parts.prepared, request)];
+  return { outcome: 'met', options, misses: [], isCutOff, missed: 0 };
+}
+
+const isBetter = (a: Found, b: Found): boolean =>
+  a.missed !== b.missed ? a.missed < b.missed : (cheapestMix(a)?.centsPerM2 ?? Infinity) < (cheapestMix(b)?.centsPerM2 ?? Infinity); // prettier-ignore
+
 /**
- * Finds the cheapest mix of products that meets every need within a tolerance and passes no limit: a linear programme
- * `min sum(price x rate)` with `need (1 - t) <= sum(content x rate) <= need (1 + t)`, solved by the simplex method. When
- * nothing meets the needs, the mix that misses least (in shares of each need) and, of those, costs least. Limits hold
- * in every case. Also the cheapest mix with one product fewer.
+ * Finds the cheapest mixes of few products that meet every need and pass no limit. A need is met from itself up to its tolerance,
+ * never below: `need <= sum(content x rate) <= need (1 + t)`, a linear programme solved by the simplex method for each subset that is
+ * tried. When nothing meets the needs, the mix that misses least (in shares of each need) and, of those, costs least. Limits hold in
+ * every case. Dry and liquid products are mixed only when asked for.
  *
  * @param request needs, products, tolerance and limits
  * @returns always an answer; what is left out and what is missed is named
  * @throws InputError mix.no-need when nothing above 0 is needed
- * @example findMix(request).best?.parts // 46-0-0 at 0.0075 kg/m2, 0-0-50 at 0.0100 kg/m2
+ * @example cheapestMix(findMix(request))?.parts // 46-0-0 at 0.0075 kg/m2, 0-0-50 at 0.0100 kg/m2
  */
 export function findMix(request: MixRequest): MixAnswer {
-  const needs = aimed(request.needs);
-  if (needs.length === 0) throw new InputError('mix.no-need', { field: 'needs' });
+  if (aimed(request.needs).length === 0) throw new InputError('mix.no-need', { field: 'needs' });
   const prepared = prepare(request);
-  const { leftOut } = prepared;
-  const solveFor = (pose: Pose) => solveMix({ prepared, needs, tolerance: request.tolerance }, pose);
-
-  // Every need within its tolerance.
-  const hard = solveFor({ needs: 'hard' });
-  if (hard.status === 'optimal' && hard.rates.size > 0) {
-    const best = describe(hard.rates, prepared, request);
-    return { outcome: 'met', best, misses: [], leftOut, ...withFewer(best, solveFor, prepared, request) };
+  const { ingredients, leftOut } = prepared;
+  const forms = (['dry', 'liquid'] as const).map((form) => ingredients.filter((one) => one.form === form)).filter((some) => some.length > 0); // prettier-ignore
+  const isApart = !request.mixesForms && forms.length === 2;
+  if (!isApart) {
+    const { missed: _, ...found } = among(ingredients, prepared, request);
+    return { ...found, mixingWouldMeet: false, leftOut };
   }
-
-  // As near as the limits let it come: least misses first, then least money among those.
-  const near = solveFor({ needs: 'soft' });
-  const cheap =
-    near.status === 'optimal' ? solveFor({ needs: 'soft', missesAtMost: near.value + SAME_MISSES }) : near;
-  const solved = cheap.status === 'optimal' ? cheap : near;
-  const rates: Rates = solved.status === 'optimal' ? solved.rates : new Map();
-  const best = describe(rates, prepared, request);
-  const misses = missesOf(best, prepared, request, rates);
-  return {
-    outcome: rates.size === 0 ? 'nothing' : 'nearly',
-    best: rates.size === 0 ? null : best,
-    misses,
-    fewer: null,
-    noFewer: 'not-looked',
-    leftOut,
-  };
-}
-
-function withFewer(
-  best: Mix,
-  solveFor: (pose: Pose) => ReturnType<typeof solveMix>,
-  prepared: Prepared,
-  request: MixRequest,
-): Pick<MixAnswer, 'fewer' | 'noFewer'> {
-  if (best.parts.length < 2) return { fewer: null, noFewer: 'already-one' };
-  const found = solveFor({ needs: 'hard', mostProducts: best.parts.length - 1 });
-  if (found.status === 'optimal') return { fewer: describe(found.rates, prepared, request), noFewer: null };
-  return { fewer: null, noFewer: found.status === 'infeasible' ? 'none-meets' : 'gave-up' };
+  const [dry, liquid] = forms.map((some) => among(some, prepared, request)) as [Found, Found];
+  const { missed, ...found } = isBetter(liquid, dry) ? liquid : dry;
+  const together = { prepared, needs: aimed(request.needs), tolerance: request.tolerance };
+  const mixingWouldMeet = missed > 0 && solveMix(together, { needs: 'hard' }).status === 'optimal';
+  return { ...found, mixingWouldMeet, leftOut };
 }

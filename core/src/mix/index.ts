@@ -1,13 +1,13 @@
 // Mix: the cheapest mix of products from a shelf that meets several needs and passes no limit.
 // A linear programme; SI in and out, hundredths of money. What cannot be met is named, never hidden.
 export {
+  cheapestMix,
   findMix,
   type Miss,
   type Mix,
   type MixAnswer,
   type MixDelivery,
   type MixPart,
-  type NoFewer,
 } from './findMix.ts';
 export type { LeftOut, MixCap, MixNeed, MixProduct, MixRequest } from './request.ts';
 export {
@@ -19,4 +19,4 @@ export {
   type MixTyped,
 } from './typed.ts';
 export { mixLines, type MixLines } from './lines.ts';
-export { LEFT_OUT_WORDS, missInWords, NO_FEWER_WORDS } from './words.ts';
+export { LEFT_OUT_WORDS, missInWords, searchNotes } from './words.ts';

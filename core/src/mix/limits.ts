@@ -9,6 +9,7 @@ export interface Ingredient {
   readonly cents: number;
   /** kg of each nutrient in one unit. */
   holds(nutrient: Nutrient): number;
+  readonly form: 'dry' | 'liquid';
   /** Share of its nitrogen that is quick; a label that does not say counts as all quick. */
   readonly quick: number;
 }
@@ -29,13 +30,14 @@ export interface Prepared {
 }
 
 function ingredientOf({ id, name, product }: MixProduct): Ingredient | LeftOut {
-  const { grade, kgPerSi, priceCents, package: pack, slowShare } = product;
+  const { grade, kgPerSi, priceCents, package: pack, slowShare, form } = product;
   if (!grade) return 'no-analysis';
   if (kgPerSi === null) return 'no-density';
   if (priceCents === null || !pack) return 'no-price';
   return {
     id,
     name,
+    form,
     cents: priceCents / pack.si,
     holds: (nutrient) => fractionOf(grade, nutrient) * kgPerSi,
     quick: 1 - (slowShare ?? 0),

@@ -1,5 +1,5 @@
 import { solve, type Constraint, type Model } from 'yalps';
-import type { Ingredient, Limit, Prepared } from './limits.ts';
+import type { Limit, Prepared } from './limits.ts';
 import type { MixNeed } from './request.ts';
 
 /** Rates by product id, kg/m2 or L/m2; products that are not used are not there. */
@@ -16,38 +16,26 @@ const COST_SCALE = 0.1;
 /** Rates below this many g/m2 are the solver's rounding: 0.1 g on a ha. */
 const NOTHING = 1e-5;
 const PRECISION = 1e-9;
-/** Branches looked at before a search for fewer products is given up. */
-const MOST_BRANCHES = 300;
+/** Steps of the solver before it is given up. */
+const MOST_PIVOTS = 20_000;
 
-/** How a programme is posed: needs hard or soft, and at most so many products. */
+/** How a programme is posed. */
 export interface Pose {
-  /** Hard: each need within its tolerance. Soft: misses are paid for, in shares of the need, before any money. */
+  /** Hard: each need from itself up to its tolerance. Soft: misses are paid for, in shares of the need, before any money. */
   readonly needs: 'hard' | 'soft';
   /** Most misses in all, when misses are no longer the aim but the price. */
   readonly missesAtMost?: number;
-  readonly mostProducts?: number;
 }
 
-interface Parts {
+export interface Parts {
   readonly prepared: Prepared;
   readonly needs: readonly MixNeed[];
   readonly tolerance: number;
 }
 
-/** The highest rate, g/m2, that a product can have without passing a limit or the top of a need. */
-function highest(one: Ingredient, { prepared, needs, tolerance }: Parts): number {
-  const byNeed = needs.map(({ nutrient, kgPerM2 }) => ratio(kgPerM2 * (1 + tolerance), one.holds(nutrient)));
-  const byLimit = prepared.limits.map(({ most, per, key }) =>
-    key === 'slow' ? Infinity : ratio(most, per(one)),
-  );
-  return Math.min(...byNeed, ...byLimit) * GRAMS;
-}
-
-const ratio = (most: number, per: number): number => (per > 0 ? most / per : Infinity);
-
 /**
  * Poses and solves one linear programme: least cost (or least misses) over the rates of the products, with every need
- * within its tolerance and no limit passed. With a most number of products it is a mixed-integer one.
+ * from itself up to its tolerance and no limit passed.
  */
 export function solveMix(parts: Parts, pose: Pose): Solved {
   const { prepared, needs, tolerance } = parts;
@@ -56,7 +44,6 @@ export function solveMix(parts: Parts, pose: Pose): Solved {
   const aimsAtMisses = soft && pose.missesAtMost === undefined;
   const constraints = new Map<string, Constraint>();
   const variables = new Map<string, Map<string, number>>();
-  const binaries: string[] = [];
   // So little per gram that no difference in price is outweighed; it decides between mixes that cost the same.
   const dearest = Math.max(...ingredients.map(({ cents }) => cents), 1);
   const tieBreak = dearest * 1e-6;
@@ -71,7 +58,7 @@ export function solveMix(parts: Parts, pose: Pose): Solved {
   }
   needs.forEach(({ kgPerM2 }, at) => {
     const grams = kgPerM2 * GRAMS;
-    constraints.set(`need.${at}`, { min: grams * (1 - tolerance), max: grams * (1 + tolerance) });
+    constraints.set(`need.${at}`, { min: grams, max: grams * (1 + tolerance) });
     if (!soft) return;
     // What is short is added, what is over is taken off, each counted as a share of the need.
     const miss = aimsAtMisses ? 'aim' : 'misses';
@@ -81,20 +68,8 @@ export function solveMix(parts: Parts, pose: Pose): Solved {
   for (const { key, most } of limits) constraints.set(key, { max: most * GRAMS });
   if (pose.missesAtMost !== undefined) constraints.set('misses', { max: pose.missesAtMost });
 
-  // At most so many products: a yes or no for each, without which its rate is 0.
-  if (pose.mostProducts !== undefined) {
-    constraints.set('count', { max: pose.mostProducts });
-    for (const one of ingredients) {
-      const top = highest(one, parts);
-      const chosen = `chosen.${one.id}`;
-      variables.get(one.id)!.set(chosen, 1);
-      variables.set(`use.${one.id}`, new Map([[chosen, -Math.min(top, 1e5)], ['count', 1]])); // prettier-ignore
-      constraints.set(chosen, { max: 0 });
-      binaries.push(`use.${one.id}`);
-    }
-  }
-  const model: Model = { direction: 'minimize', objective: 'aim', constraints, variables, binaries };
-  const solution = solve(model, { precision: PRECISION, maxIterations: MOST_BRANCHES, maxPivots: 20_000 });
+  const model: Model = { direction: 'minimize', objective: 'aim', constraints, variables };
+  const solution = solve(model, { precision: PRECISION, maxPivots: MOST_PIVOTS });
   if (solution.status === 'infeasible' || solution.status === 'unbounded') return { status: solution.status };
   if (solution.status !== 'optimal') return { status: 'gave-up' };
   const ids = new Set(ingredients.map(({ id }) => id));

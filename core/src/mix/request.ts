@@ -27,13 +27,15 @@ export interface MixCap {
 export interface MixRequest {
   readonly products: readonly MixProduct[];
   readonly needs: readonly MixNeed[];
-  /** A need counts as met within this share of it, 0 to 1. */
+  /** A need counts as met from itself up to this share more, 0 to 1. */
   readonly tolerance: number;
   readonly caps: readonly MixCap[];
   /** Most quick nitrogen, kg/m2; null: no such rule. */
   readonly quickCap: number | null;
   /** Least slow share of the nitrogen, 0 to 1; null: no such rule. */
   readonly slowFloor: number | null;
+  /** Dry and liquid products may be in one mix: they go out of different machines. */
+  readonly mixesForms: boolean;
   /** Ground that the stock has to last for, m2; null: what is short is bought. */
   readonly fromStockForM2: number | null;
 }

@@ -35,6 +35,8 @@ export interface MixTyped {
   readonly ground: { readonly size: string; readonly unit: AreaUnit };
   /** Use no more than what stands on the shelf. */
   readonly fromStock: boolean;
+  /** Dry and liquid products together. */
+  readonly mixesForms: boolean;
 }
 
 export interface MixReading {
@@ -60,6 +62,7 @@ export const blankMix = (unit: MassPerAreaUnit, areaUnit: AreaUnit): MixTyped =>
   soilTestDay: '',
   ground: { size: '', unit: areaUnit },
   fromStock: false,
+  mixesForms: false,
 });
 
 /** The same search for the needs of a soil test: as stated, in its own form and unit. */

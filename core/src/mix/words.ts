@@ -1,7 +1,7 @@
 import { NUTRIENTS } from '../need/nutrients.ts';
 import { showQuantity } from '../quantities/show.ts';
 import type { MassPerAreaUnit } from '../quantities/units.ts';
-import type { Miss, NoFewer } from './findMix.ts';
+import type { Miss, MixAnswer } from './findMix.ts';
 import type { LeftOut } from './request.ts';
 
 /** Why a product is not in a mix, as a sentence goes on: "Rock salt has no analysis …". */
@@ -12,13 +12,20 @@ export const LEFT_OUT_WORDS: Readonly<Record<LeftOut, string>> = {
   'brings-unwanted': 'brings something of which none may be put down',
 };
 
-/** Why there is no mix with one product fewer. */
-export const NO_FEWER_WORDS: Readonly<Record<NoFewer, string>> = {
-  'already-one': 'One product does it alone.',
-  'none-meets': 'No mix of fewer products meets the needs.',
-  'gave-up': 'Whether fewer products would do was not found in the time for it; tick fewer products.',
-  'not-looked': '',
-};
+/**
+ * What is to be said of the search beside the mixes.
+ *
+ * @example searchNotes(answer)[0] // 'Three products were looked for among the most promising ones. …'
+ */
+export function searchNotes({ outcome, options, isCutOff, mixingWouldMeet }: MixAnswer): string[] {
+  const [fewest] = options;
+  return [
+    ...(outcome === 'met' && fewest?.parts.length === 1 && options.length === 1 ? ['One product does it alone.'] : []),
+    ...(outcome === 'met' && fewest && fewest.parts.length > 1 ? [`No mix of fewer than ${fewest.parts.length} products meets the needs.`] : []),
+    ...(isCutOff ? ['Mixes of three were looked for among the most promising products only: a cheaper three may exist. Tick fewer products to look at all of them.'] : []),
+    ...(mixingWouldMeet ? ['A mix of dry and liquid products would meet every need. They go out of different machines.'] : []),
+  ]; // prettier-ignore
+}
 
 /**
  * What is missed, by how much, and why.

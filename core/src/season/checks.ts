@@ -1,4 +1,5 @@
-import { NUTRIENTS } from '../need/nutrients.ts';
+import { inForm, NUTRIENTS } from '../need/nutrients.ts';
+import { readSoilTest, type SoilTestTyped } from '../need/soilTest.ts';
 import { showExact, showNumber, showQuantity, type Shown } from '../quantities/show.ts';
 import type { MassPerAreaUnit } from '../quantities/units.ts';
 import type { RateUnit } from '../shelf/product.ts';
@@ -9,6 +10,7 @@ import type { WorksheetAnswer } from '../worksheet/answer.ts';
 import type { SoFar } from '../worksheet/readings.ts';
 import type { RuleFactsTyped } from '../worksheet/typed.ts';
 import { yearsBetween } from './days.ts';
+import { portionDays } from './portions.ts';
 import { earlier } from './earlier.ts';
 import { holdsOn, RULE_KINDS, type RuleReading } from './rules.ts';
 
@@ -20,8 +22,29 @@ export interface RuleFacts {
   readonly rateSi: number;
   readonly portions: number;
   readonly soFar: readonly SoFar[];
-  /** Day of the latest soil test of this ground; null: none. */
-  readonly soilTestDay: string | null;
+  /** The soil test that this goes by; null: none. */
+  readonly soilTest: SoilFacts | null;
+  /** Days between two portions; null: not said. */
+  readonly everyDays: number | null;
+  /** What else is planned on the same ground. */
+  readonly others: readonly PlannedJob[];
+  /** Finished mix, L/m2; null: nothing is mixed with water, or it is not known. */
+  readonly mixPerM2: number | null;
+}
+
+/** What a soil test says of phosphorus: the most that is wanted of it. */
+export interface SoilFacts {
+  readonly day: string;
+  /** kg/m2 of P2O5, 0: none is wanted; null: it says nothing of it; undefined: only its day is known. */
+  readonly phosphateKgPerM2: number | null | undefined;
+}
+
+/** Another job on the same ground. */
+export interface PlannedJob {
+  readonly name: string;
+  /** Days of its portions, year-month-day. */
+  readonly days: readonly string[];
+  readonly isSameProduct: boolean;
 }
 
 /** How one rule stands. */
@@ -38,7 +61,20 @@ export interface RuleCheck {
   readonly mostShare: number | null;
   /** Fewest portions in which the whole would keep it; null where splitting does not help. */
   readonly portionsNeeded: number | null;
+  /** Days between two portions that would keep it; null where that does not help. */
+  readonly daysNeeded: number | null;
 }
+
+type Standing = Pick<RuleCheck, 'state' | 'overBy' | 'mostShare' | 'portionsNeeded' | 'daysNeeded'>;
+
+const standing = (state: RuleCheck['state'], more: Partial<Standing> = {}): Standing => ({
+  state,
+  overBy: null,
+  mostShare: state === 'broken' ? null : 1,
+  portionsNeeded: null,
+  daysNeeded: null,
+  ...more,
+});
 
 /** Rounding in the last digits of a division is no breach. */
 const SLACK = 1 + 1e-9;
@@ -71,18 +107,13 @@ function capCheck(cap: Cap, portions: number): RuleCheck {
     parts: [...parts, word('of at most'), term('limit', shown(limit), { origin: 'typed', strong: true })],
   };
   const base = { id, rule, working };
-  if (value === null) return { ...base, state: 'unknown', overBy: null, mostShare: 1, portionsNeeded: null };
+  if (value === null) return { ...base, ...standing('unknown') };
   const over = before + value - limit;
   if (before + value <= limit * SLACK || value === 0)
-    return { ...base, state: 'kept', overBy: null, mostShare: 1, portionsNeeded: null };
+    return { ...base, ...standing('kept') };
   const needed = perPortion && limit > 0 ? Math.ceil((value * portions) / limit / SLACK) : null;
-  return {
-    ...base,
-    state: 'broken',
-    overBy: shown(over),
-    mostShare: Math.max(0, limit - before) / value,
-    portionsNeeded: needed,
-  };
+  const mostShare = Math.max(0, limit - before) / value;
+  return { ...base, ...standing('broken', { overBy: shown(over), mostShare, portionsNeeded: needed }) };
 }
 
 /** One rule of the crew, held against the facts. */
@@ -119,7 +150,7 @@ function checkRule(rule: RuleReading, facts: RuleFacts, unit: MassPerAreaUnit): 
     case 'slow-share':
       return checkSlowShare(rule, facts);
     case 'soil-test':
-      return checkSoilTest(rule, facts);
+      return checkSoilTest(rule, facts, unit);
     default:
       return kind satisfies never;
   }
@@ -138,29 +169,76 @@ function checkSlowShare({ typed, limit }: RuleReading, { product, rateSi }: Rule
         term('limit', percent(limit), { origin: 'typed', strong: true }),
       ]
     : [word('puts down no nitrogen')];
-  const base = { id: typed.id, rule, working: { id: typed.id, label: rule, parts }, portionsNeeded: null };
+  const base = { id: typed.id, rule, working: { id: typed.id, label: rule, parts } };
   if (!feeds || (slowShare !== null && slowShare >= limit))
-    return { ...base, state: 'kept', overBy: null, mostShare: 1 };
-  if (slowShare === null) return { ...base, state: 'unknown', overBy: null, mostShare: 1 };
-  return { ...base, state: 'broken', overBy: percent(limit - slowShare), mostShare: null };
+    return { ...base, ...standing('kept') };
+  if (slowShare === null) return { ...base, ...standing('unknown') };
+  return { ...base, ...standing('broken', { overBy: percent(limit - slowShare) }) };
 }
 
-function checkSoilTest({ typed, limit }: RuleReading, facts: RuleFacts): RuleCheck {
+/** Phosphorus only with a soil test that is young enough, and no more of it than the test asks for. */
+function checkSoilTest({ typed, limit }: RuleReading, facts: RuleFacts, unit: MassPerAreaUnit): RuleCheck {
   const rule = `${RULE_KINDS['soil-test'].words} ${showExact(limit, 3)} years old`;
   const phosphate = putDown(facts.product, 'P2O5', facts.rateSi) ?? 0;
-  const age = facts.soilTestDay === null ? null : yearsBetween(facts.soilTestDay, facts.onDay);
-  const parts =
-    phosphate <= 0
-      ? [word('puts down no phosphorus')]
-      : age === null
-        ? [word('no soil test is given')]
-        : [word('the soil test is'), term('age', { number: showNumber(Math.max(age, 0), 2), unit: 'years old' }, { strong: true })]; // prettier-ignore
-  const base = { id: typed.id, rule, working: { id: typed.id, label: rule, parts }, portionsNeeded: null };
-  const kept = phosphate <= 0 || (age !== null && age < limit && age >= 0);
-  if (kept) return { ...base, state: 'kept', overBy: null, mostShare: 1 };
-  const overBy =
-    age === null || age < 0 ? null : { number: showNumber(age - limit, 2), unit: 'years too old' };
-  return { ...base, state: 'broken', overBy, mostShare: null };
+  const { soilTest } = facts;
+  const check = (parts: Working['parts'], how: Standing): RuleCheck => ({ id: typed.id, rule, working: { id: typed.id, label: rule, parts }, ...how }); // prettier-ignore
+  if (phosphate <= 0) return check([word('puts down no phosphorus')], standing('kept'));
+  if (soilTest === null) return check([word('no soil test is given')], standing('broken'));
+  const age = yearsBetween(soilTest.day, facts.onDay);
+  const told = [word('the soil test is'), term('age', { number: showNumber(Math.max(age, 0), 2), unit: 'years old' }, { strong: true })]; // prettier-ignore
+  if (age < 0) return check(told, standing('broken'));
+  if (age >= limit) return check(told, standing('broken', { overBy: { number: showNumber(age - limit, 2), unit: 'years too old' } })); // prettier-ignore
+  const wanted = soilTest.phosphateKgPerM2;
+  if (wanted === undefined) return check(told, standing('kept'));
+  if (wanted === null) return check([...told, word('and says nothing of phosphorus')], standing('broken'));
+  const { symbol } = NUTRIENTS.P2O5;
+  const amount = (role: string, si: number) => term(role, withSymbol(showQuantity(si, unit), symbol));
+  const parts = [...told, word('; this puts down', 'stop'), amount('this', phosphate), word('and it asks for', 'stop'), amount('wanted', wanted)]; // prettier-ignore
+  if (phosphate <= wanted * SLACK) return check(parts, standing('kept'));
+  return check(parts, standing('broken', { overBy: amount('over', phosphate - wanted).shown, mostShare: wanted / phosphate })); // prettier-ignore
+}
+
+/** The label's range of spray volume: less mix scorches, more runs off. */
+function checkSpray({ product, mixPerM2 }: RuleFacts): RuleCheck[] {
+  const { carrierLow, carrierHigh } = product;
+  if (mixPerM2 === null || (carrierLow === null && carrierHigh === null)) return [];
+  const rule = 'by the label: spray volume';
+  const of = (role: string, si: number, origin: Term['origin'] = 'computed') => term(role, showQuantity(si, 'L/ha'), { origin }); // prettier-ignore
+  const ends = [carrierLow, carrierHigh].flatMap((si) => (si === null ? [] : [si]));
+  const parts = [of('mix', mixPerM2), word('of at least', 'stop'), ...ends.flatMap((si, at) => [...(at > 0 ? [word('and at most', 'stop')] : []), of(`limit.${at}`, si, 'label')])]; // prettier-ignore
+  const short = carrierLow === null ? 0 : carrierLow - mixPerM2;
+  const over = carrierHigh === null ? 0 : mixPerM2 - carrierHigh;
+  const off = Math.max(short, over);
+  const isKept = off <= Math.max(...ends) * 1e-9;
+  return [{ id: 'label.carrier', rule, working: { id: 'label.carrier', label: rule, parts }, ...(isKept ? standing('kept') : standing('broken', { overBy: showQuantity(off, 'L/ha') })) }]; // prettier-ignore
+}
+
+const DAY_MS = 86_400_000;
+const daysApart = (a: string, b: string): number => Math.round(Math.abs(Date.parse(a) - Date.parse(b)) / DAY_MS);
+
+/** The label's least days between two applications: between the portions, and to what else goes on the same ground. */
+function checkInterval(facts: RuleFacts): RuleCheck[] {
+  const least = facts.product.leastIntervalDays;
+  if (least === null || least <= 0) return [];
+  const rule = 'by the label: least days between two applications';
+  const days = (role: string, count: number, strong = false) => term(role, { number: showExact(count), unit: count === 1 ? 'day' : 'days' }, { strong }); // prettier-ignore
+  const check = (id: string, parts: Working['parts'], how: Standing): RuleCheck => ({ id, rule, working: { id, label: rule, parts }, ...how }); // prettier-ignore
+  const atLeast = [word('apart, at least'), days('limit', least, true)];
+  const broken = (apart: number, daysNeeded: number | null) => standing('broken', { overBy: days('short', least - apart).shown, daysNeeded }); // prettier-ignore
+  const own = (): RuleCheck[] => {
+    const { portions, everyDays } = facts;
+    if (portions < 2) return [];
+    if (everyDays === null) return [check('label.interval', [word('how far apart the portions go is not said'), ...atLeast.slice(1)], standing('unknown', { daysNeeded: least }))]; // prettier-ignore
+    return [check('label.interval', [word('portions'), days('apart', everyDays), ...atLeast], everyDays >= least ? standing('kept') : broken(everyDays, least))]; // prettier-ignore
+  };
+  const planned = portionDays(facts.onDay, facts.portions, facts.everyDays);
+  const beside = facts.others.flatMap(({ name, days: theirs, isSameProduct }, at): RuleCheck[] => {
+    const apart = Math.min(...planned.flatMap((day) => theirs.map((other) => daysApart(day, other))));
+    if (!(apart < least)) return [];
+    const parts = [word(`“${name}” on the same ground`), days('apart', apart), ...atLeast];
+    return [check(`label.interval.${at}`, parts, isSameProduct ? broken(apart, null) : standing('unknown'))];
+  });
+  return [...own(), ...beside];
 }
 
 /** The label's own limits, held against the same facts. */
@@ -194,19 +272,36 @@ export const checkRules = (
 ): RuleCheck[] => [
   ...rules.filter((rule) => holdsOn(rule, facts.onDay)).map((rule) => checkRule(rule, facts, units.need)),
   ...checkLabel(facts, units.rate),
+  ...checkInterval(facts),
+  ...checkSpray(facts),
 ];
+
+/** What a sheet is held against besides what stands on it. */
+export interface SheetFacts {
+  /** Day of the first portion, year-month-day. */
+  readonly onDay: string;
+  /** Soil tests of the crew: the sheet names one. */
+  readonly soilTests: readonly { readonly id: string; readonly typed: SoilTestTyped }[];
+  /** What else is planned on the same ground. */
+  readonly others: readonly PlannedJob[];
+}
+
+/** The soil test that a sheet goes by, and what it asks for of phosphorus. */
+function soilFactsOf({ soilTest, soilTestDay }: RuleFactsTyped, tests: SheetFacts['soilTests']): SoilFacts | null {
+  const test = tests.find(({ id }) => id === soilTest)?.typed;
+  if (!test) return soilTestDay === '' ? null : { day: soilTestDay, phosphateKgPerM2: undefined };
+  const stated = readSoilTest(test).needs.find(({ nutrient }) => nutrient === 'P' || nutrient === 'P2O5');
+  return { day: test.onDay, phosphateKgPerM2: stated ? inForm(stated.kgPerM2, stated.nutrient, 'P2O5') : null };
+}
 
 /**
  * As checkRules, for a worksheet on a day; none before the sheet has a rate.
- *
- * @param soilTestDay as on the sheet: empty for none
- * @param onDay day of the first portion, year-month-day
  */
 export function checkSheet(
   rules: readonly RuleReading[],
   { reading, numbers, units }: WorksheetAnswer,
-  { soilTestDay }: RuleFactsTyped,
-  onDay: string,
+  typed: RuleFactsTyped,
+  { onDay, soilTests, others }: SheetFacts,
 ): RuleCheck[] {
   const { product, split, soFar } = reading;
   if (numbers.rateSi === null) return [];
@@ -214,9 +309,12 @@ export function checkSheet(
     onDay,
     product,
     rateSi: numbers.rateSi,
-    portions: split?.portions ?? 1,
+    portions: split.portions,
+    everyDays: split.everyDays,
     soFar,
-    soilTestDay: soilTestDay === '' ? null : soilTestDay,
+    soilTest: soilFactsOf(typed, soilTests),
+    others,
+    mixPerM2: numbers.mix?.perM2 ?? null,
   };
   return checkRules(rules, facts, { need: units.delivered, rate: units.rate });
 }
@@ -230,7 +328,14 @@ export const mostAllowedShare = (checks: readonly RuleCheck[]): number =>
 
 /** The fewest portions that keep every broken rule; null where none is broken or splitting does not keep them all. */
 export function fewestPortions(checks: readonly RuleCheck[]): number | null {
-  const broken = checks.filter(({ state }) => state === 'broken');
+  // How far apart portions go is another question.
+  const broken = checks.filter(({ state, daysNeeded, id }) => state === 'broken' && daysNeeded === null && !id.startsWith('label.interval') && id !== 'label.carrier'); // prettier-ignore
   const needed = broken.flatMap(({ portionsNeeded }) => portionsNeeded ?? []);
   return broken.length > 0 && needed.length === broken.length ? Math.max(...needed) : null;
+}
+
+/** Days between two portions that keep every rule on them; null where none is broken or not said. */
+export function daysNeeded(checks: readonly RuleCheck[]): number | null {
+  const needed = checks.flatMap((check) => check.daysNeeded ?? []);
+  return needed.length === 0 ? null : Math.max(...needed);
 }

@@ -3,13 +3,16 @@
 export {
   checkRules,
   checkSheet,
+  daysNeeded,
   fewestPortions,
   mostAllowedShare,
   type RuleCheck,
+  type PlannedJob,
   type RuleFacts,
+  type SheetFacts,
 } from './checks.ts';
 export { mixLimits } from './mixLimits.ts';
-export { portionsOf, type Portion } from './portions.ts';
+export { portionDays, portionsOf, type Portion } from './portions.ts';
 export {
   blankRule,
   blankRuleSet,

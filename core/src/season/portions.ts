@@ -16,6 +16,15 @@ export interface Portion {
 }
 
 /**
+ * The days of the portions: the first, and further ones where the days between two are known.
+ *
+ * @param onDay day of the first, year-month-day
+ * @example portionDays('2026-04-18', 2, 28) // ['2026-04-18', '2026-05-16']
+ */
+export const portionDays = (onDay: string, portions: number, everyDays: number | null): string[] =>
+  Array.from({ length: everyDays === null ? 1 : portions }, (_, at) => daysLater(onDay, at * (everyDays ?? 0)));
+
+/**
  * The whole in equal portions: each one's amount, day and nutrients.
  *
  * @param split number of portions and days between two
@@ -48,7 +57,7 @@ export function portionsOf(
         term('portions', { number: String(portions), unit: '' }, { origin: 'typed' }),
         operator('='),
         term('portion.amount', part(amountSi) === null ? null : showQuantity(part(amountSi)!, units.amount), { strong: true, unrounded: unrounded(part(amountSi), units.amount) }), // prettier-ignore
-        word('at'),
+        word('; at', 'stop'),
         term('portion.rate', rate === null ? null : showQuantity(rate, units.rate)),
       ],
     },

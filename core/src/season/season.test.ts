@@ -48,10 +48,10 @@ const sheet = (more: Partial<WorksheetTyped> = {}, product = label()): Worksheet
 });
 const check = (rules: RuleTyped[], typed: WorksheetTyped, onDay = '2026-04-18') => {
   const answer = answerWorksheet(typed, AS_TYPED);
-  return { answer, checks: checkSheet(rulesOf(...rules), answer, typed.rules, onDay) };
+  return { answer, checks: checkSheet(rulesOf(...rules), answer, typed.rules, { onDay, soilTests: [], others: [] }) };
 };
 const facts = (more: Partial<WorksheetTyped['rules']>): Pick<WorksheetTyped, 'rules'> => ({
-  rules: { setId: '', soilTestDay: '', soFar: [], unit: 'lb/1000 ft2', ...more },
+  rules: { setId: '', soilTest: '', soilTestDay: '', soFar: [], unit: 'lb/1000 ft2', ...more },
 });
 
 describe('rules held against a sheet', () => {
@@ -59,11 +59,11 @@ describe('rules held against a sheet', () => {
     ['at once, kept', rule('most-at-once', '1'), {}, {}, { state: 'kept', overBy: null, mostShare: 1 }],
     ['at once, just at it', rule('most-at-once', '0.8'), {}, {}, { state: 'kept' }],
     ['at once, over', rule('most-at-once', '0.5'), {}, {}, { state: 'broken', overBy: { number: '0.300', unit: 'lb N / 1000 ft²' }, portionsNeeded: 2 }],
-    ['at once, in portions', rule('most-at-once', '0.5'), { split: { portions: '2', everyDays: '' } }, {}, { state: 'kept' }],
+    ['at once, in portions', rule('most-at-once', '0.5'), { split: { portions: '2', everyDays: '', directions: 'one' } }, {}, { state: 'kept' }],
     ['of potash', rule('most-at-once', '0.2', { nutrient: 'K2O' }), {}, {}, { state: 'broken', overBy: { number: '0.0667', unit: 'lb K₂O / 1000 ft²' } }],
     ['of elemental K from an oxide label', rule('most-at-once', '0.23', { nutrient: 'K' }), {}, {}, { state: 'kept' }],
     ['none at all', rule('most-at-once', '0'), {}, {}, { state: 'broken', mostShare: 0, portionsNeeded: null }],
-    ['in a year, portions do not help', rule('most-in-a-year', '2'), { ...facts({ soFar: [{ nutrient: 'N', amount: '1.5' }] }), split: { portions: '4', everyDays: '' } }, {}, { state: 'broken', overBy: { number: '0.300', unit: 'lb N / 1000 ft²' }, portionsNeeded: null }],
+    ['in a year, portions do not help', rule('most-in-a-year', '2'), { ...facts({ soFar: [{ nutrient: 'N', amount: '1.5' }] }), split: { portions: '4', everyDays: '', directions: 'one' } }, {}, { state: 'broken', overBy: { number: '0.300', unit: 'lb N / 1000 ft²' }, portionsNeeded: null }],
     ['in a year, used up', rule('most-in-a-year', '2'), facts({ soFar: [{ nutrient: 'N', amount: '2.5' }] }), {}, { state: 'broken', mostShare: 0 }],
     ['in a year, before in another form', rule('most-in-a-year', '0.5', { nutrient: 'K2O' }), facts({ soFar: [{ nutrient: 'K', amount: '0.3' }] }), {}, { state: 'broken' }],
     ['quick nitrogen', rule('quick-nitrogen', '0.3'), {}, {}, { state: 'broken', overBy: { number: '0.100', unit: 'lb N / 1000 ft²' }, mostShare: 0.75 }],
@@ -112,7 +112,7 @@ describe('rules held against a sheet', () => {
         const rules = [rule('most-at-once', String(once / 100)), rule('most-in-a-year', String(year / 100)), rule('quick-nitrogen', String(quick / 100))]; // prettier-ignore
         const typed = sheet({
           need: { of: 'N', amount: String(need / 100), unit: 'lb/1000 ft2' },
-          split: { portions: String(portions), everyDays: '' },
+          split: { portions: String(portions), everyDays: '', directions: 'one' },
           ...facts({ soFar: [{ nutrient: 'N', amount: String(before / 100) }] }),
         });
         const { answer, checks } = check(rules, typed);
@@ -154,11 +154,11 @@ it.each([
 });
 
 it('puts the whole down in equal portions, each with its day, amount and nutrients', () => {
-  const typed = sheet({ split: { portions: '3', everyDays: '28' } });
+  const typed = sheet({ split: { portions: '3', everyDays: '28', directions: 'one' } });
   const answer = answerWorksheet(typed, AS_TYPED);
-  const portions = portionsOf(answer.reading.split!, '2026-02-14', answer);
+  const portions = portionsOf(answer.reading.split, '2026-02-14', answer);
   expect(portions.map(({ onDay }) => onDay)).toEqual(['2026-02-14', '2026-03-14', '2026-04-11']);
-  expect(workingText(portions[1]!.working)).toBe('24.7 lb ÷ 3 = 8.22 lb at 1.11 lb / 1000 ft²');
+  expect(workingText(portions[1]!.working)).toBe('24.7 lb ÷ 3 = 8.22 lb ; at 1.11 lb / 1000 ft²');
   expect(portions[1]!.delivers.map(({ shown, symbol }) => `${shown.number} ${symbol}`)).toEqual([
     '0.267 N',
     '0.0889 K₂O',
@@ -167,7 +167,7 @@ it('puts the whole down in equal portions, each with its day, amount and nutrien
     (part) => part.type === 'term' && part.role === 'portion.amount',
   );
   expect(amount?.type === 'term' && termText(amount)).toBe('8.22 lb');
-  expect(portionsOf({ portions: 2, everyDays: null }, '2026-02-14', answer)[1]?.onDay).toBeNull();
+  expect(portionsOf({ portions: 2, everyDays: null, directions: 1 }, '2026-02-14', answer)[1]?.onDay).toBeNull();
 });
 
 it('leaves a mix what the rules leave open', () => {

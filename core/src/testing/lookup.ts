@@ -6,6 +6,9 @@ import type { CalibrationReading, ChartLine } from './calibration.ts';
 import type { CalibrationTyped } from './calibrationTyped.ts';
 import { showRate } from './showBench.ts';
 
+/** Rates are shown to three figures: one that differs by no more was tested. */
+const ROUNDING = 0.005;
+
 /** The mark for a rate that somebody asks of a chart. */
 export interface LookedUp {
   readonly line: ChartLine;
@@ -32,7 +35,7 @@ export function lookUpMark(
   const allowed = isCeiling ? chart.filter((line) => line.rateKgPerM2 <= rateKgPerM2) : chart;
   const away = (line: ChartLine) => Math.abs(line.rateKgPerM2 - rateKgPerM2);
   const line = allowed.reduce((best, each) => (away(each) < away(best) ? each : best), allowed[0] ?? first);
-  const beyond = rateKgPerM2 < first.rateKgPerM2 ? 'below' : rateKgPerM2 > last.rateKgPerM2 ? 'above' : null;
+  const beyond = rateKgPerM2 < first.rateKgPerM2 * (1 - ROUNDING) ? 'below' : rateKgPerM2 > last.rateKgPerM2 * (1 + ROUNDING) ? 'above' : null; // prettier-ignore
   return { line, off: line.rateKgPerM2 / rateKgPerM2 - 1, beyond };
 }
 

@@ -11,6 +11,7 @@ export {
   workingText,
   type Join,
   type Origin,
+  type Reads,
   type Term,
   type Working,
 } from './working.ts';

@@ -25,10 +25,14 @@ export interface Term {
   readonly strong: boolean;
 }
 
+/** How a joining part is read when a line is worked out; null: it is said and counts nothing. `stop` ends a statement. */
+export type Reads = '+' | '−' | '×' | '÷' | '=' | '(' | ')' | 'stop' | null;
+
 /** An operator or a joining word between terms. */
 export interface Join {
   readonly type: 'operator' | 'word';
   readonly text: string;
+  readonly reads: Reads;
 }
 
 /** A line of arithmetic that reads like a person's own page. Screens, prints and exports draw this, none re-computes. */
@@ -69,6 +73,15 @@ export function term(
   return { type: 'term', role, shown, unrounded: null, origin: 'computed', strong: false, ...more };
 }
 
-export const operator = (text: '+' | '−' | '×' | '÷' | '='): Join => ({ type: 'operator', text });
+export const operator = (text: '+' | '−' | '×' | '÷' | '='): Join => ({ type: 'operator', text, reads: text });
 
-export const word = (text: string): Join => ({ type: 'word', text });
+/**
+ * A joining word.
+ *
+ * @param reads what it stands for, where it stands for something: "on each" divides, "so take" ends a statement
+ */
+export const word = (text: string, reads: Reads = text === '(' || text === ')' ? text : null): Join => ({
+  type: 'word',
+  text,
+  reads,
+});

@@ -1,4 +1,4 @@
-import { attempt, type InputError } from '../errors/InputError.ts';
+import { attempt, InputError } from '../errors/InputError.ts';
 import { readNeed, splitUnit } from '../need/needField.ts';
 import { fromSi } from '../quantities/convert.ts';
 import { inForm, otherForm, type Nutrient } from '../need/nutrients.ts';
@@ -18,6 +18,7 @@ import {
   labelLine,
   mixLine,
   needLine,
+  onceLine,
   orderLine,
   packageLine,
   totalLine,
@@ -48,6 +49,7 @@ export interface WorksheetAnswer {
     readonly covers: Working;
     readonly mix: Working;
     readonly order: Working;
+    readonly once: Working;
   };
   /** Everything that the label's own coverage puts down; empty without a coverage. */
   readonly labelDelivers: readonly DeliveredLine[];
@@ -75,6 +77,12 @@ function deliveredLine(
   };
 }
 
+/** More product than there is mix: nothing is left for the water. */
+function mixErrors({ mix, rateSi }: WorksheetNumbers, { product }: WorksheetReading): InputError[] {
+  if (!mix || rateSi === null || product.form !== 'liquid' || rateSi <= mix.perM2) return [];
+  return [new InputError('mix.product-larger', { field: 'carrier.amount' })];
+}
+
 /**
  * The whole answer of a worksheet, at every keystroke: what was typed in, numbers and lines of working out.
  *
@@ -87,7 +95,7 @@ function deliveredLine(
  */
 export function answerWorksheet(typed: WorksheetTyped, preferred: ShownIn): WorksheetAnswer {
   const reading = readWorksheet(typed);
-  const { numbers, error } = workNumbers(reading, typed.need.of);
+  const { numbers, error } = workNumbers(reading, typed.need.of, typed.carrier.means);
   const units = chooseUnits(typed, reading, preferred, numbers.amountSi);
   const context: SheetContext = { typed, reading, numbers, units };
   return {
@@ -104,6 +112,7 @@ export function answerWorksheet(typed: WorksheetTyped, preferred: ShownIn): Work
       covers: coversLine(context),
       mix: mixLine(context),
       order: orderLine(context),
+      once: onceLine(context),
     },
     labelDelivers: (numbers.label?.delivered ?? []).map((line) =>
       deliveredLine(line, typed.need.of, units.delivered),
@@ -111,7 +120,7 @@ export function answerWorksheet(typed: WorksheetTyped, preferred: ShownIn): Work
     labelAgainstNeed: numbers.label?.timesNeed ? compareInWords(numbers.label.timesNeed) : null,
     delivered: numbers.delivered.map((line) => deliveredLine(line, typed.need.of, units.delivered)),
     left: numbers.packages && showQuantity(numbers.packages.leftSi, units.amount),
-    errors: error ? [...reading.errors, error] : reading.errors,
+    errors: [...reading.errors, ...(error ? [error] : []), ...mixErrors(numbers, reading)],
   };
 }
 
@@ -169,12 +178,13 @@ export const lessNeed = (
  * @example worksheetText(answer).split('\n')[0]
  * // 'What the ground needs: 0.8 lb N on each 1000 ft² ÷ 24 % in 24-0-8 = 3.33 lb / 1000 ft²'
  */
-export function worksheetText({ lines }: WorksheetAnswer): string {
+export function worksheetText({ lines, numbers }: WorksheetAnswer): string {
   const whole = ({ parts }: Working) => parts.every((part) => part.type !== 'term' || part.shown !== null);
   return [
     lines.need,
     ...lines.areas,
     lines.total,
+    ...(numbers.once.times > 1 ? [lines.once] : []),
     lines.packages,
     lines.covers,
     lines.mix,

@@ -24,18 +24,63 @@ export const withNeedOf = (sheet: WorksheetTyped, of: NeedOf): WorksheetTyped =>
   need: { ...sheet.need, of, unit: unitFor(of, sheet.product, sheet.need.unit) },
 });
 
-/** What a product is asked for when the sheet does not ask for anything it has. */
+/** What a product is asked for: what was asked before, unless its label has another thing to give instead. */
 function askedOf(product: ProductTyped, of: NeedOf): NeedOf {
-  if (of === 'product') return of;
-  if (isNutrient(of)) return product.grade === '' ? (product.load === '' ? 'product' : 'ai') : of;
-  return product.load === '' ? (product.grade === '' ? 'product' : 'N') : of;
+  if (isNutrient(of)) return product.grade === '' && product.load !== '' ? 'ai' : of;
+  return of === 'ai' && product.load === '' && product.grade !== '' ? 'N' : of;
 }
 
+/** Facts of a label that a sheet may have had typed by hand. */
+const FACTS = [
+  ['grade', (product: ProductTyped) => product.grade],
+  ['load', (product: ProductTyped) => product.load],
+  ['slowShare', (product: ProductTyped) => product.slowShare],
+  ['density', (product: ProductTyped) => product.density.text],
+  ['package', (product: ProductTyped) => product.package.size],
+  ['coverage', (product: ProductTyped) => product.coverage.size],
+  ['price', (product: ProductTyped) => product.price],
+] as const;
+
+/** Something typed by hand that a label says otherwise. */
+export interface Replaced {
+  readonly fact: (typeof FACTS)[number][0];
+  readonly from: string;
+  readonly to: string;
+}
+
+/** A fact that somebody typed is typed once: the label's own text of nothing leaves it. */
+function withTyped(label: ProductTyped, typed: ProductTyped): ProductTyped {
+  const keep = <K extends keyof ProductTyped>(key: K, isBlank: boolean) => (isBlank ? { [key]: typed[key] } : {});
+  return {
+    ...label,
+    ...keep('grade', label.grade === ''),
+    ...keep('gradeBasis', label.grade === ''),
+    ...keep('load', label.load === ''),
+    ...keep('slowShare', label.slowShare === ''),
+    ...keep('density', label.density.text === ''),
+    ...keep('package', label.package.size === '' && PRODUCT_KINDS[label.kind].form === PRODUCT_KINDS[typed.kind].form),
+    ...keep('coverage', label.coverage.size === ''),
+    ...keep('price', label.price === ''),
+  };
+} // prettier-ignore
+
 /**
- * The sheet with another product, its label as it stands now. What is asked stays where the product can have it; the
- * stock stays on the shelf.
+ * The sheet with another product: it brings what its label says and leaves the rest. What was typed by hand stays where the label is
+ * silent; what it says otherwise is in `replaced`, to be asked. A label that stood there before goes as a whole. What is asked stays
+ * where the product can have it; the stock stays on the shelf.
  *
- * @example withProduct(sheet, carrierWithLoad).need.of // 'ai'
+ * @example withProduct(sheetWithGradeTyped, emptyLabel).sheet.product.grade // '24-0-8', as typed
  */
-export const withProduct = (sheet: WorksheetTyped, product: ProductTyped): WorksheetTyped =>
-  withNeedOf({ ...sheet, product: { ...product, stock: '' } }, askedOf(product, sheet.need.of));
+export function withProduct(
+  sheet: WorksheetTyped,
+  product: ProductTyped,
+): { readonly sheet: WorksheetTyped; readonly replaced: readonly Replaced[] } {
+  const before = sheet.product;
+  const isByHand = before.name.trim() === '';
+  const label = { ...(isByHand ? withTyped(product, before) : product), stock: '' };
+  const replaced = FACTS.flatMap(([fact, of]): Replaced[] => {
+    const [from, to] = [of(before).trim(), of(label).trim()];
+    return isByHand && from !== '' && from !== to ? [{ fact, from, to }] : [];
+  });
+  return { sheet: withNeedOf({ ...sheet, product: label }, askedOf(label, sheet.need.of)), replaced };
+}

@@ -61,6 +61,7 @@ export function isWorksheetTyped(value: unknown): value is WorksheetTyped {
     Array.isArray(rules['soFar']) &&
     isLoose(spread) &&
     isText(spread['calibration']) &&
+    Array.isArray(value['confirmed']) &&
     isLoose(spread['width']) &&
     isShownIn(shownIn)
   );

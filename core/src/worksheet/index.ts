@@ -3,16 +3,19 @@
 export {
   AS_TYPED,
   blankWorksheet,
+  completeWorksheet,
   MOST_AREAS,
   type AreaOrigin,
   type AreaTyped,
+  type CarrierTyped,
+  type EarlierWorksheet,
   type RuleFactsTyped,
   type ShownIn,
   type SpreadTyped,
   type SplitTyped,
   type WorksheetTyped,
 } from './typed.ts';
-export { withNeedOf, withProduct } from './changes.ts';
+export { withNeedOf, withProduct, type Replaced } from './changes.ts';
 export { readDay, readName } from './heading.ts';
 export { isShownIn, isWorksheetTyped } from './guard.ts';
 export { differences, mergeSheets, type Difference, type HeadedSheet, type Side } from './merge.ts';
@@ -23,7 +26,8 @@ export {
   type SplitReading,
   type WorksheetReading,
 } from './readings.ts';
-export type { WorksheetNumbers } from './numbers.ts';
+export type { OnceOver, TankMix, WorksheetNumbers } from './numbers.ts';
+export { questionsOf, type Question } from './questions.ts';
 export type { SheetUnits } from './units.ts';
 export { orderTable } from './orderTable.ts';
 export { compareInWords, type Comparison } from './comparison.ts';

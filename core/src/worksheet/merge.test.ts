@@ -54,7 +54,7 @@ const side = fc.record({
   areas: fc.uniqueArray(fc.record({ id: fc.constantFrom('a', 'b', 'c'), name: fc.constantFrom('', 'Lawn'), size: fc.constantFrom('', '10'), unit: fc.constant('ft2' as const) }), { selector: ({ id }) => id }),
 }); // prettier-ignore
 const built = side.map(({ name, onDay, grade, amount, price, portions, areas }): HeadedSheet => ({
-  name, onDay, worksheet: { ...base.worksheet, product: { ...base.worksheet.product, grade, price }, areas, split: { portions, everyDays: '28' }, need: { ...base.worksheet.need, amount } },
+  name, onDay, worksheet: { ...base.worksheet, product: { ...base.worksheet.product, grade, price }, areas, split: { portions, everyDays: '28', directions: 'one' }, need: { ...base.worksheet.need, amount } },
 })); // prettier-ignore
 
 it('a merge differs from a side in just the terms that were taken from the other', () => {

@@ -62,13 +62,12 @@ function termsOf({ name, onDay, worksheet }: HeadedSheet): [key: string, label: 
   const { grade, package: pack, coverage } = product;
   const needText = `${need.amount === '' ? 'nothing typed' : need.amount} ${NEED_OF[need.of].symbol} (${UNITS[need.unit].symbol})`;
   const splitText =
-    split.portions === ''
-      ? 'all at once'
-      : `${split.portions} portions, ${split.everyDays || '?'} days apart`;
+    [split.portions === '' ? 'all at once' : `${split.portions} portions, ${split.everyDays || '?'} days apart`, split.directions === 'two' ? 'in two directions' : ''].filter(Boolean).join(', '); // prettier-ignore
   const soFar = rules.soFar.map(({ nutrient, amount }) => `${amount || '?'} ${nutrient}`).join(', ');
   const rulesText = [
     rules.setId && 'held against rules',
     rules.setId,
+    rules.soilTest,
     rules.soilTestDay,
     soFar,
     soFar && rules.unit,
@@ -81,7 +80,7 @@ function termsOf({ name, onDay, worksheet }: HeadedSheet): [key: string, label: 
     ['package', 'Package', withUnit(pack.size, pack.unit, UNITS[pack.unit].symbol)],
     ['coverage', 'Covers', withUnit(coverage.size, coverage.unit, UNITS[coverage.unit].symbol)],
     ['label', 'Label', labelText(product)],
-    ['carrier', 'Spray volume', withUnit(carrier.amount, carrier.unit, UNITS[carrier.unit].symbol)],
+    ['carrier', 'Spray volume', `${withUnit(carrier.amount, carrier.unit, UNITS[carrier.unit].symbol)}${carrier.means === 'water' ? ' of water alone' : ''}`], // prettier-ignore
     ['split', 'Portions', splitText],
     ['rules', 'Rules', rulesText.filter(Boolean).join(', ') || 'none'],
     [
@@ -91,9 +90,11 @@ function termsOf({ name, onDay, worksheet }: HeadedSheet): [key: string, label: 
         spread.calibration && 'by a chart',
         spread.width.text,
         spread.recomputed && 'worked out for it',
+        spread.sameProduct,
       ]).join(', ') || 'none',
     ],
     ['shownIn', 'Shown in', shownInText(worksheet)],
+    ['confirmed', 'Confirmed', worksheet.confirmed.join(', ')],
   ];
 }
 
@@ -152,6 +153,7 @@ export function mergeSheets(
       rules: side('rules').worksheet.rules,
       spread: side('spread').worksheet.spread,
       shownIn: side('shownIn').worksheet.shownIn,
+      confirmed: side('confirmed').worksheet.confirmed,
     },
   };
 }

@@ -4,7 +4,7 @@ import { countPackages, type PackageCount } from '../loads/packages.ts';
 import { labelRate } from '../need/labelRate.ts';
 import { deliveredAtRate, type Delivered } from '../need/productRate.ts';
 import { putDown, rateForNeed, shareOf, type NeedOf } from '../shelf/wanted.ts';
-import type { WorksheetReading } from './readings.ts';
+import type { SplitReading, WorksheetReading } from './readings.ts';
 
 /**
  * The numbers of a worksheet, SI; null where something they need is missing or wrong. Rates are kg/m2 and amounts kg, or
@@ -28,6 +28,8 @@ export interface WorksheetNumbers {
   /** Named areas without a size, left out of the totals. */
   readonly unsized: number;
   readonly amountSi: number | null;
+  /** One time over the ground: what the machine is set for, and what one such time takes in all. */
+  readonly once: OnceOver;
   readonly packages: PackageCount | null;
   /** What to buy, the stock taken off; null while the packages are not known. */
   readonly order: Order | null;
@@ -36,9 +38,28 @@ export interface WorksheetNumbers {
   readonly backPerM2: number | null;
   /** Ground that one package covers at this rate, m2. */
   readonly packageCoversM2: number | null;
-  /** Finished spray mix for all the ground, L; null without a spray volume. */
-  readonly mixL: number | null;
+  /** What goes into the tank for all the ground; null without a spray volume. */
+  readonly mix: TankMix | null;
   readonly label: LabelNumbers | null;
+}
+
+/** One time over the ground: the need over its portions and directions. */
+export interface OnceOver {
+  /** Times over the ground in all. */
+  readonly times: number;
+  readonly portions: number;
+  readonly directions: 1 | 2;
+  readonly rateSi: number | null;
+  readonly amountSi: number | null;
+}
+
+/** Finished mix, and the water in it: apart by name. */
+export interface TankMix {
+  /** Finished mix, L/m2 and L. */
+  readonly perM2: number;
+  readonly mixL: number;
+  /** Water alone, L; null while it is not known how much room the product takes. */
+  readonly waterL: number | null;
 }
 
 /** What the label's own coverage puts down. */
@@ -50,6 +71,12 @@ export interface LabelNumbers {
   /** Label's rate over the rate worked out: 1 when they agree, above 1 when the label puts down more; null without a need. */
   readonly timesNeed: number | null;
 }
+
+function onceOver({ portions, directions }: SplitReading, rateSi: number | null, amountSi: number | null): OnceOver {
+  const count = portions * directions;
+  const part = (si: number | null) => (si === null ? null : si / count);
+  return { times: count, portions, directions, rateSi: part(rateSi), amountSi: part(amountSi) };
+} // prettier-ignore
 
 const times = (a: number | null, b: number | null): number | null =>
   a === null || b === null ? null : a * b;
@@ -80,17 +107,29 @@ function workLabel(reading: WorksheetReading, of: NeedOf, rate: number | null): 
   };
 }
 
+/** Finished mix and water: what is typed may mean either; a liquid takes room in the mix, what is dissolved is taken to take none. */
+function mixOf(reading: WorksheetReading, means: 'mix' | 'water', rateSi: number | null, totalM2: number | null): TankMix | null {
+  const { carrierSi, product } = reading;
+  if (carrierSi === null || totalM2 === null) return null;
+  const productL = product.form === 'dry' ? 0 : rateSi;
+  const perM2 = means === 'mix' ? carrierSi : carrierSi + (productL ?? 0);
+  if (means === 'water' && productL === null) return null;
+  return { perM2, mixL: perM2 * totalM2, waterL: productL === null ? null : (perM2 - productL) * totalM2 };
+} // prettier-ignore
+
 /**
  * Works a worksheet out: rate, amount for each area and in all, packages rounded up once, nutrients delivered.
  *
  * @param reading the worksheet as read
  * @param of what the need is stated in
+ * @param means whether the spray volume is that of the mix or of the water
  * @returns the numbers, and grade.lacks when the product holds none of the nutrient
  * @example workNumbers(reading, 'N').numbers.rateSi // 0.016274...
  */
 export function workNumbers(
   reading: WorksheetReading,
   of: NeedOf,
+  means: 'mix' | 'water' = 'mix',
 ): { numbers: WorksheetNumbers; error: InputError | null } {
   const { need, product } = reading;
   const rate = attempt(() => need && rateForNeed(product, of, need.si));
@@ -119,14 +158,15 @@ export function workNumbers(
       totalBandM2,
       unsized: reading.areas.filter(({ state }) => state === 'unsized').length,
       amountSi,
-      packages: amountSi !== null && pack ? countPackages(amountSi, pack.si) : null,
+      once: onceOver(reading.split, rateSi, amountSi),
+      packages: amountSi !== null && rateSi !== null && pack ? countPackages(amountSi, pack.si, rateSi * totalBandM2) : null, // prettier-ignore
       order:
         amountSi !== null && rateSi !== null && pack
           ? orderFor(amountSi, rateSi * totalBandM2, pack.si, product.stockPackages ?? 0, product.priceCents)
           : null,
       delivered: delivers(reading, rateSi),
       packageCoversM2: rateSi !== null && pack ? pack.si / rateSi : null,
-      mixL: times(reading.carrierSi, totalM2),
+      mix: mixOf(reading, means, rateSi, totalM2),
       label: workLabel(reading, of, rateSi),
       backPerM2: amountSi === null || totalM2 === null ? null : putDown(product, of, amountSi / totalM2),
     },

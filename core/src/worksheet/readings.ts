@@ -19,10 +19,11 @@ export interface AreaReading {
   readonly state: 'blank' | 'unsized' | 'wrong' | 'read';
 }
 
-/** Portions as read: a number of them, and the days between two. */
+/** Portions as read: a number of them, the days between two, and in how many directions each is put down. */
 export interface SplitReading {
   readonly portions: number;
   readonly everyDays: number | null;
+  readonly directions: 1 | 2;
 }
 
 /** What was put down earlier in the year, kg/m2. */
@@ -38,7 +39,8 @@ export interface WorksheetReading {
   readonly areas: readonly AreaReading[];
   /** Finished mix, L/m2. */
   readonly carrierSi: number | null;
-  readonly split: SplitReading | null;
+  /** One portion in one direction where nothing is typed. */
+  readonly split: SplitReading;
   readonly soFar: readonly SoFar[];
   /** Distance between passes, m. */
   readonly passedM: number | null;
@@ -60,10 +62,11 @@ function readWhole(typed: string, most: number, field: string): number {
   return value;
 }
 
-function readSplit({ portions, everyDays }: SplitTyped, ifTyped: Collected['ifTyped']): SplitReading | null {
+function readSplit(typed: SplitTyped, ifTyped: Collected['ifTyped']): SplitReading {
+  const { portions, everyDays, directions } = typed;
   const count = ifTyped(portions, () => readWhole(portions, MOST_PORTIONS, 'split.portions'));
   const days = ifTyped(everyDays, () => readWhole(everyDays, 366, 'split.everyDays'));
-  return count === null ? null : { portions: count, everyDays: days };
+  return { portions: count ?? 1, everyDays: days, directions: directions === 'two' ? 2 : 1 };
 }
 
 const readSoFar = ({ soFar, unit }: RuleFactsTyped, ifTyped: Collected['ifTyped']): SoFar[] =>

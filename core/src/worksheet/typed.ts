@@ -1,4 +1,4 @@
-import { blankProduct, type ProductTyped, type RateUnit } from '../shelf/product.ts';
+import { blankProduct, completeProduct, type ProductTyped, type RateUnit } from '../shelf/product.ts';
 import type { NeedOf } from '../shelf/wanted.ts';
 import type { PackageUnit } from '../loads/packages.ts';
 import type { Nutrient } from '../need/nutrients.ts';
@@ -27,16 +27,29 @@ export interface ShownIn {
   readonly area: AreaUnit | null;
 }
 
-/** In how many portions the whole is put down, and how many days apart; empty: all at once. */
+/**
+ * In how many portions the whole is put down, and how many days apart; empty: all at once. Each portion goes over the ground once,
+ * or in two directions at right angles with half of it each.
+ */
 export interface SplitTyped {
   readonly portions: string;
   readonly everyDays: string;
+  readonly directions: 'one' | 'two';
+}
+
+/** Spray volume: of the finished mix, or of the water alone that the product is added to. */
+export interface CarrierTyped {
+  readonly amount: string;
+  readonly unit: VolumePerAreaUnit;
+  readonly means: 'mix' | 'water';
 }
 
 /** What the crew's rules are held against besides this sheet. */
 export interface RuleFactsTyped {
   /** Id of the rule set; empty: none. */
   readonly setId: string;
+  /** Id of the soil test that this sheet goes by; empty: none, or one that is known by its day alone. */
+  readonly soilTest: string;
   /** Day of the latest soil test of this ground, year-month-day; empty: none. */
   readonly soilTestDay: string;
   /** Put down earlier this year. */
@@ -51,6 +64,8 @@ export interface SpreadTyped {
   readonly width: { readonly text: string; readonly unit: LengthUnit };
   /** The chart is worked out for this sheet's spacing instead of its own. */
   readonly recomputed: boolean;
+  /** The product of the sheet and that of the chart are one under two names: both as they were called then; empty: not said. */
+  readonly sameProduct: string;
 }
 
 /** Everything that a person typed on one worksheet: texts, and the unit each bare number counts in. */
@@ -60,11 +75,13 @@ export interface WorksheetTyped {
   readonly product: ProductTyped;
   readonly areas: readonly AreaTyped[];
   /** Finished spray mix per area, for what is mixed with water. */
-  readonly carrier: { readonly amount: string; readonly unit: VolumePerAreaUnit };
+  readonly carrier: CarrierTyped;
   readonly split: SplitTyped;
   readonly rules: RuleFactsTyped;
   readonly spread: SpreadTyped;
   readonly shownIn: ShownIn;
+  /** Questions that were answered with yes, by id: what was typed stands. */
+  readonly confirmed: readonly string[];
 }
 
 /** Most rows that one worksheet holds. */
@@ -86,10 +103,35 @@ export function blankWorksheet(system: 'us' | 'metric', firstAreaId: string): Wo
     need: { of: 'N', amount: '', unit },
     product: blankProduct('dry-fertilizer', system),
     areas: [{ id: firstAreaId, name: '', size: '', unit: us ? 'ft2' : 'm2' }],
-    carrier: { amount: '', unit: us ? 'gal/1000 ft2' : 'L/ha' },
-    split: { portions: '', everyDays: '' },
-    rules: { setId: '', soilTestDay: '', soFar: [], unit },
-    spread: { calibration: '', width: { text: '', unit: us ? 'ft' : 'm' }, recomputed: false },
+    carrier: { amount: '', unit: us ? 'gal/1000 ft2' : 'L/ha', means: 'mix' },
+    split: { portions: '', everyDays: '', directions: 'one' },
+    rules: { setId: '', soilTest: '', soilTestDay: '', soFar: [], unit },
+    spread: { calibration: '', width: { text: '', unit: us ? 'ft' : 'm' }, recomputed: false, sameProduct: '' },
     shownIn: AS_TYPED,
+    confirmed: [],
+  };
+}
+
+/** A sheet of an earlier version: what it did not know yet is missing, here and in its parts. */
+export type EarlierWorksheet = { readonly [K in keyof WorksheetTyped]?: Partial<WorksheetTyped[K]> };
+
+/**
+ * A worksheet as this version knows it, from one that an earlier version kept: what it did not know yet is blank.
+ *
+ * @example completeWorksheet({ split: { portions: '2', everyDays: '28' } }).split.directions // 'one'
+ */
+export function completeWorksheet(kept: EarlierWorksheet): WorksheetTyped {
+  const blank = blankWorksheet(kept.need?.unit?.startsWith('kg') ? 'metric' : 'us', '');
+  const part = <K extends 'need' | 'carrier' | 'split' | 'rules' | 'spread'>(name: K): WorksheetTyped[K] => ({ ...blank[name], ...kept[name] }); // prettier-ignore
+  return {
+    need: part('need'),
+    product: completeProduct(kept.product ?? blank.product),
+    areas: (kept.areas as WorksheetTyped['areas'] | undefined) ?? blank.areas,
+    carrier: part('carrier'),
+    split: part('split'),
+    rules: part('rules'),
+    spread: part('spread'),
+    shownIn: { ...AS_TYPED, ...kept.shownIn },
+    confirmed: (kept.confirmed as readonly string[] | undefined) ?? [],
   };
 }

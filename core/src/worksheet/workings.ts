@@ -34,8 +34,8 @@ const asTyped = (role: string, text: string, origin: Term['origin']): Term =>
 const withBareUnit = (text: string, unit: UnitId): string =>
   isBareNumber(text) ? `${text.trim()} ${UNITS[unit].symbol}` : text;
 
-/** What the need is divided by: the share on the label, and for a liquid what one litre of it weighs. */
-function dividing({ typed, reading, numbers }: SheetContext): Working['parts'] {
+/** What a product holds of what is wanted: the share on the label, and for a liquid what one liter of it weighs. */
+function holding({ typed, reading, numbers }: SheetContext, by: '×' | '÷'): Working['parts'] {
   const { of } = typed.need;
   const { product } = reading;
   if (of === 'product') return [];
@@ -43,7 +43,7 @@ function dividing({ typed, reading, numbers }: SheetContext): Working['parts'] {
   const share = numbers.share === null ? null : showExact(numbers.share * 100, 5);
   const weighs = product.form === 'liquid' && !perVolume;
   return [
-    operator('÷'),
+    operator(by),
     term('fraction', share === null ? null : { number: share, unit: perVolume ? '% (w/v)' : '%' }, {
       origin: 'label',
     }),
@@ -51,7 +51,7 @@ function dividing({ typed, reading, numbers }: SheetContext): Working['parts'] {
     ...(isNutrient(of) ? [asTyped('grade', typed.product.grade, 'label')] : []),
     ...(weighs
       ? [
-          operator('÷'),
+          operator(by),
           asTyped('density', withBareUnit(typed.product.density.text, typed.product.density.unit), 'label'),
         ]
       : []),
@@ -68,9 +68,9 @@ export function needLine(context: SheetContext): Working {
     parts: [
       asTyped('need.amount', withBareUnit(weightPart(need.amount), amount), 'typed'),
       term('need.of', { number: NEED_OF[need.of].symbol, unit: '' }, { origin: 'typed' }),
-      word('on each'),
+      word('on each', '÷'),
       term('need.per', { number: RATE_AREAS[area].symbol, unit: '' }, { origin: 'typed' }),
-      ...dividing(context),
+      ...holding(context, '÷'),
       operator('='),
       worked('rate', numbers.rateSi, units.rate, true),
     ],
@@ -137,8 +137,11 @@ export function packageLine({ typed, numbers, units }: SheetContext): Working {
       asTyped('package.size', withBareUnit(typed.product.package.size, typed.product.package.unit), 'label'),
       operator('='),
       term('package.exact', exact, { unrounded: packages && showNumber(packages.exact, 7) }),
-      word('so take'),
+      word('so take', 'stop'),
       term('package.whole', packages && { number: String(packages.whole), unit: '' }, { strong: true }),
+      ...(packages && packages.wholeAtMost > packages.whole
+        ? [word('or', 'stop'), term('package.atMost', { number: String(packages.wholeAtMost), unit: '' }), word('to be sure')]
+        : []),
     ],
   };
 }
@@ -155,7 +158,7 @@ export function orderLine({ typed, numbers }: SheetContext): Working {
       term('order.exact', order && { number: showNumber(order.exact, 3), unit: packages(order.exact) }),
       operator('−'),
       asTyped('product.stock', stock, 'typed'),
-      word('in stock, so buy'),
+      word('in stock, so buy', 'stop'),
       term('order.buy', order && { number: String(order.buy), unit: '' }, { strong: true }),
       operator('×'),
       asTyped('product.price', price, 'label'),
@@ -189,9 +192,10 @@ export function backLine(context: SheetContext): Working {
     label: 'Back-check',
     parts: [
       worked('total.amount', numbers.amountSi, units.amount),
-      word(`of ${grade.trim() || name.trim() || 'the product'} on`),
+      word(`of ${grade.trim() || name.trim() || 'the product'} on`, '÷'),
       worked('total.area', numbers.totalM2, units.area, false, numbers.totalBandM2),
-      word('puts down'),
+      ...holding(context, '×'),
+      operator('='),
       wanted(context, 'back', numbers.backPerM2),
     ],
   };
@@ -206,30 +210,53 @@ export function labelLine(context: SheetContext): Working {
     label: 'What the label does',
     parts: [
       asTyped('label.package', withBareUnit(pack.size, pack.unit), 'label'),
-      word('covers'),
+      word('covers', '÷'),
       asTyped('coverage.size', withBareUnit(coverage.size, coverage.unit), 'label'),
       operator('='),
       worked('label.rate', numbers.label?.rateSi ?? null, units.rate),
-      word('puts down'),
-      wanted(context, 'label.nutrient', numbers.label?.wantedPerM2 ?? null),
+      ...(typed.need.of === 'product' ? [] : [...holding(context, '×'), operator('='), wanted(context, 'label.nutrient', numbers.label?.wantedPerM2 ?? null)]), // prettier-ignore
     ],
   };
 }
 
-/** The finished spray mix for all the ground, for what is put down with water. */
-export function mixLine({ typed, numbers, units }: SheetContext): Working {
-  const { amount, unit } = typed.carrier;
+/** The finished spray mix for all the ground, for what is put down with water, and the water in it. */
+export function mixLine({ typed, reading, numbers, units }: SheetContext): Working {
+  const { amount, unit, means } = typed.carrier;
   const volume = isUsUnit(unit) ? 'gal' : 'L';
+  const { mix } = numbers;
+  const isLiquid = reading.product.form === 'liquid';
+  const product = worked('mix.product', isLiquid ? numbers.amountSi : null, volume);
+  const whole = worked('mix', mix?.mixL ?? null, volume, true);
+  const water = worked('mix.water', mix?.waterL ?? null, volume, means === 'water');
+  const carried = [
+    asTyped('carrier.amount', withBareUnit(amount, unit), 'typed'),
+    operator('×'),
+    worked('total.area', numbers.totalM2, units.area, false, numbers.totalBandM2),
+    operator('='),
+  ] as const;
+  const apart: Working['parts'] =
+    means === 'mix'
+      ? [whole, word('of finished mix'), ...(isLiquid && mix ? [word('; that is', 'stop'), whole, operator('−'), product, word('of product'), operator('='), water, word('of water')] : [])] // prettier-ignore
+      : [water, word('of water'), ...(isLiquid && mix ? [word('; that is', 'stop'), water, operator('+'), product, word('of product'), operator('='), whole, word('of finished mix')] : [])]; // prettier-ignore
+  return { id: 'mix', label: 'Spray mix', parts: [...carried, ...apart] };
+}
+
+/** One time over the ground: the rate that the machine is set for. */
+export function onceLine({ numbers, units }: SheetContext): Working {
+  const { portions, directions, rateSi, amountSi } = numbers.once;
+  const by = (role: string, count: number, unit: string): Working['parts'] =>
+    count === 1 ? [] : [operator('÷'), term(role, { number: String(count), unit }, { origin: 'typed' })];
   return {
-    id: 'mix',
-    label: 'Spray mix',
+    id: 'once',
+    label: directions === 2 ? 'This time, each way' : 'This time',
     parts: [
-      asTyped('carrier.amount', withBareUnit(amount, unit), 'typed'),
-      operator('×'),
-      worked('total.area', numbers.totalM2, units.area, false, numbers.totalBandM2),
+      worked('rate', numbers.rateSi, units.rate),
+      ...by('portions', portions, 'portions'),
+      ...by('directions', directions, 'directions'),
       operator('='),
-      worked('mix', numbers.mixL, volume, true),
-      word('of finished mix'),
+      worked('once.rate', rateSi, units.rate, true),
+      word('; in all', 'stop'),
+      worked('once.amount', amountSi, units.amount),
     ],
   };
 }

@@ -72,7 +72,7 @@ describe('a worksheet with three areas', () => {
       'In all: 3.33 lb / 1000 ft² × 8 090 ft² = 27.0 lb',
       'Packages: 27.0 lb ÷ 40 lb = 0.674 packages so take 1',
       'One package at this rate: 40 lb ÷ 3.33 lb / 1000 ft² = 12 000 ft²',
-      'Back-check: 27.0 lb of 24-0-8 on 8 090 ft² puts down 0.800 lb N / 1000 ft²',
+      'Back-check: 27.0 lb of 24-0-8 on 8 090 ft² × 24 % in 24-0-8 = 0.800 lb N / 1000 ft²',
     ]);
   });
 
@@ -181,7 +181,7 @@ describe('the label read backwards', () => {
     expect(numbers.label!.timesNeed).toBeCloseTo(1, 12);
     expect(labelAgainstNeed).toEqual({ verdict: 'same', words: 'as much' });
     expect(plain(workingText(lines.label))).toBe(
-      '40 lb covers 12 000 ft² = 3.33 lb / 1000 ft² puts down 0.800 lb N / 1000 ft²',
+      '40 lb covers 12 000 ft² = 3.33 lb / 1000 ft² × 24 % in 24-0-8 = 0.800 lb N / 1000 ft²',
     );
     expect(labelDelivers.map(({ shown }) => shown.number)).toEqual(['0.800', '0', '0.267']);
     expect(numbers.packageCoversM2! / (12_000 * 0.3048 ** 2)).toBeCloseTo(1, 12);
@@ -222,7 +222,7 @@ describe('what is not a dry fertilizer', () => {
       sheet([['Green', '640 m2']], {
         need: { of: 'N', amount: '25', unit: 'kg/ha' },
         product: { ...liquid, ...more },
-        carrier: { amount: '500', unit: 'L/ha' },
+        carrier: { amount: '500', unit: 'L/ha', means: 'mix' },
       }),
     );
 
@@ -230,14 +230,15 @@ describe('what is not a dry fertilizer', () => {
     const { numbers, lines, units, left } = ofLiquid();
     expect(numbers.rateSi! * 1e4).toBeCloseTo(69.754464, 6);
     expect(numbers.amountSi! * 1000).toBeCloseTo(4464.285714, 6);
-    expect(numbers.mixL).toBeCloseTo(32, 9);
+    expect(numbers.mix!.mixL).toBeCloseTo(32, 9);
+    expect(numbers.mix!.waterL! * 1000).toBeCloseTo(32000 - 4464.285714, 5);
     expect(units).toMatchObject({ rate: 'L/ha', amount: 'L', delivered: 'kg/ha' });
     expect(left).toMatchObject({ unit: 'L', number: '5.54' });
     expect(plain(workingText(lines.need))).toBe(
       '25 kg N on each ha ÷ 28 % in 28-0-0 ÷ 1.28 kg/L = 69.8 L / ha',
     );
-    expect(plain(workingText(lines.mix))).toBe('500 L / ha × 640 m² = 32.0 L of finished mix');
-    expect(plain(workingText(lines.back))).toBe('4.46 L of 28-0-0 on 640 m² puts down 25.0 kg N / ha');
+    expect(plain(workingText(lines.mix))).toBe('500 L / ha × 640 m² = 32.0 L of finished mix ; that is 32.0 L − 4.46 L of product = 27.5 L of water');
+    expect(plain(workingText(lines.back))).toBe('4.46 L of 28-0-0 on 640 m² × 28 % in 28-0-0 × 1.28 kg/L = 25.0 kg N / ha');
   });
 
   it('a label in grams per 100 mL needs no density', () => {
@@ -277,8 +278,8 @@ describe('what is not a dry fertilizer', () => {
   it('points at portions that cannot be, and at what was put down before', () => {
     const wrong = answer({
       ...sheet([['Lawn', '1000']]),
-      split: { portions: '2.5', everyDays: '0' },
-      rules: { setId: '', soilTestDay: 'May', soFar: [{ nutrient: 'N', amount: '-1' }], unit: 'kg/ha' },
+      split: { portions: '2.5', everyDays: '0', directions: 'one' },
+      rules: { setId: '', soilTest: '', soilTestDay: 'May', soFar: [{ nutrient: 'N', amount: '-1' }], unit: 'kg/ha' },
     });
     expect(wrong.errors.map(({ field }) => field)).toEqual([
       'rules.soilTestDay',

@@ -2,11 +2,11 @@ import type { Job, JobSummary, JobWrite } from '@steady-scatter/contract';
 import {
   answerWorksheet,
   AS_TYPED,
-  blankWorksheet,
-  completeProduct,
+  completeWorksheet,
   readWorksheet,
   workingText,
   type AreaTyped,
+  type EarlierWorksheet,
   type WorksheetTyped,
 } from '@steady-scatter/core';
 import type { InferCreationAttributes } from 'sequelize';
@@ -55,13 +55,7 @@ function areaOf({ id, name, sizeTyped, sizeUnit, siteId, siteAreaId }: JobAreaRo
 
 function worksheetOf(row: JobRow): WorksheetTyped {
   const areas = (row.areas ?? []).toSorted((a, b) => a.position - b.position);
-  const kept = JSON.parse(row.typed) as WorksheetTyped;
-  return {
-    ...blankWorksheet('us', ''),
-    ...kept,
-    product: completeProduct(kept.product),
-    areas: areas.map(areaOf),
-  };
+  return { ...completeWorksheet(JSON.parse(row.typed) as EarlierWorksheet), areas: areas.map(areaOf) };
 }
 
 /** A job as it goes over the wire, as it was typed. */

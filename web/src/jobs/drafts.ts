@@ -1,7 +1,9 @@
 import {
   blankWorksheet,
   completeProduct,
+  completeWorksheet,
   isWorksheetTyped,
+  type EarlierWorksheet,
   type HeadedSheet,
   type ProductTyped,
 } from '@steady-scatter/core';
@@ -26,11 +28,6 @@ interface Stored {
 /** Brings a draft of an earlier version of the app to this one: its product stood on the sheet, not as a label. */
 function upgrade(raw: Stored): Stored {
   const old = raw.form?.worksheet;
-  if (raw.format === FORMAT && old && !('spread' in old)) {
-    // A sheet did not know its machine yet.
-    const { spread } = blankWorksheet('us', '');
-    return { ...raw, form: { ...raw.form, worksheet: { ...old, spread } } };
-  }
   if ((raw.format !== 1 && raw.format !== 2) || !old) return raw;
   const { need, grade, package: pack, coverage, ...rest } = old;
   const metric = /"unit":"k?g"/.test(JSON.stringify(pack));
@@ -62,7 +59,8 @@ export function loadDraft(store: DraftStore, jobId: string | null): Draft | null
     const raw = JSON.parse(store.getItem(draftKey(jobId)) ?? '{}') as Stored;
     const { format, baseVersion, form } = upgrade(raw);
     if (format !== FORMAT || typeof baseVersion !== 'number' || !form) return null;
-    const { name, onDay, worksheet } = form;
+    const { name, onDay } = form;
+    const worksheet: unknown = form.worksheet && completeWorksheet(form.worksheet as EarlierWorksheet);
     if (typeof name !== 'string' || typeof onDay !== 'string' || !isWorksheetTyped(worksheet)) return null;
     return { form: { name, onDay, worksheet }, baseVersion };
   } catch {

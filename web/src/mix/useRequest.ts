@@ -29,6 +29,7 @@ export function useRequest(typed: MixTyped, shelf: readonly Product[]) {
       tolerance: reading.tolerance,
       ...limits,
       caps: [...limits.caps, ...reading.caps],
+      mixesForms: typed.mixesForms,
       fromStockForM2: typed.fromStock ? reading.areaM2 : null,
     };
   }, [reading, chosen, shelf, typed]);

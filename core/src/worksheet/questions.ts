@@ -1,0 +1,177 @@
+import { retypeSize, type SizeReading } from '../ground/size.ts';
+import { splitUnit } from '../need/needField.ts';
+import { fromSi } from '../quantities/convert.ts';
+import { showExact, showQuantity } from '../quantities/show.ts';
+import { UNITS, type AreaUnit } from '../quantities/units.ts';
+import { isUsUnit } from '../shelf/rateUnit.ts';
+import { isNutrient, NEED_OF } from '../shelf/wanted.ts';
+import type { WorksheetNumbers } from './numbers.ts';
+import type { WorksheetReading } from './readings.ts';
+import type { WorksheetTyped } from './typed.ts';
+
+/** Something typed that is more likely a slip: asked before it is believed, with the likely reading one act away. */
+export interface Question {
+  /** Names the field and what stands in it, so that an answer holds for that alone. */
+  readonly id: string;
+  readonly kind:
+    | 'load-fraction'
+    | 'slow-fraction'
+    | 'need-high'
+    | 'rate-high'
+    | 'package-swapped'
+    | 'area-unit'
+    | 'spray-low';
+  /** Path of the field that it is about. */
+  readonly field: string;
+  readonly text: string;
+  /** The sheet as it was likely meant; null where that is not known. */
+  readonly likely: { readonly label: string; readonly sheet: WorksheetTyped } | null;
+}
+
+interface Sheet {
+  readonly typed: WorksheetTyped;
+  readonly reading: WorksheetReading;
+  readonly numbers: WorksheetNumbers;
+}
+
+/** A share under this, typed without a percent sign, is more likely a fraction: 0.0043 for 0.43 %. */
+const FRACTION_OF_LOAD = 0.0005;
+/** A slow share from here to 1 is a fraction: no label states 0.3 %. */
+const FRACTION_OF_NITROGEN = 0.01;
+/** More nitrogen, or more of another nutrient, than this at once burns anything, kg/m2 (4 and 8 lb on 1000 ft2). */
+const HIGH_NEED = { N: 0.02, other: 0.04 };
+/** More product than this on each m2 is a slip of the area, kg or L. */
+const HIGH_RATE = 0.5;
+/** A package over a tonne that covers less than this, or a label rate over 1 kg/m2, stands the wrong way round. */
+const SWAPPED = { packageKg: 1000, coverM2: 200, rate: 1 };
+/** Less mix than this wets nothing, L/m2 (10 L/ha). */
+const LOW_SPRAY = 0.001;
+
+const withProductFact = (typed: WorksheetTyped, fact: Partial<WorksheetTyped['product']>): WorksheetTyped => ({
+  ...typed,
+  product: { ...typed.product, ...fact },
+});
+
+/** Shares typed as fractions. */
+function fractions({ typed, reading }: Sheet): Question[] {
+  const { load, slowShare } = typed.product;
+  const asPercent = (share: number) => `${showExact(share * 1e4)} %`;
+  const isSmall = (share: number | null, text: string, most: number): share is number =>
+    share !== null && share > 0 && share < most && !text.includes('%');
+  return [
+    ...(isSmall(reading.product.load, load, FRACTION_OF_LOAD)
+      ? [{
+          id: `load-fraction:${load}`,
+          kind: 'load-fraction' as const,
+          field: 'product.load',
+          text: `${load} is read as ${load} %. Is the active ingredient ${asPercent(reading.product.load)} of the product?`,
+          likely: { label: asPercent(reading.product.load), sheet: withProductFact(typed, { load: asPercent(reading.product.load) }) },
+        }]
+      : []),
+    ...(isSmall(reading.product.slowShare, slowShare, FRACTION_OF_NITROGEN)
+      ? [{
+          id: `slow-fraction:${slowShare}`,
+          kind: 'slow-fraction' as const,
+          field: 'product.slowShare',
+          text: `${slowShare} is read as ${slowShare} %. Is ${asPercent(reading.product.slowShare)} of the nitrogen slow?`,
+          likely: { label: asPercent(reading.product.slowShare), sheet: withProductFact(typed, { slowShare: asPercent(reading.product.slowShare) }) },
+        }]
+      : []),
+  ]; // prettier-ignore
+}
+
+/** "10 lb N on each 1000 ft2" for 1 lb. */
+function highNeed({ typed, reading }: Sheet): Question[] {
+  const { need } = reading;
+  const { of } = typed.need;
+  if (!need || !isNutrient(of) || need.si <= (of === 'N' ? HIGH_NEED.N : HIGH_NEED.other)) return [];
+  const [amountUnit, area] = splitUnit(need.unit);
+  const tenth = `${showExact(fromSi(need.si / 10, need.unit), 4)} ${amountUnit}`;
+  return [{
+    id: `need-high:${typed.need.amount}:${typed.need.unit}`,
+    kind: 'need-high',
+    field: 'need.amount',
+    text: `${showExact(fromSi(need.si, need.unit), 4)} ${amountUnit} ${NEED_OF[of].symbol} on each ${area} at once burns. Is it ${tenth}?`,
+    likely: { label: tenth, sheet: { ...typed, need: { ...typed.need, amount: tenth } } },
+  }]; // prettier-ignore
+}
+
+/** "1 lb/ft2" for 1 lb on each 1000 ft2. */
+function highRate({ typed, reading, numbers }: Sheet): Question[] {
+  const { need } = reading;
+  if (numbers.rateSi === null || numbers.rateSi <= HIGH_RATE || !need) return [];
+  const [amountUnit, area] = splitUnit(need.unit);
+  const wider = area === 'ft2' ? '1000 ft2' : area === 'm2' ? '100 m2' : null;
+  const rate = showQuantity(numbers.rateSi, need.unit);
+  const amount = `${showExact(fromSi(need.si, need.unit), 4)} ${amountUnit}`;
+  const unit = wider && (`${amountUnit}/${wider}` as WorksheetTyped['need']['unit']);
+  return [{
+    id: `rate-high:${typed.need.amount}:${typed.need.unit}`,
+    kind: 'rate-high',
+    field: 'need.amount',
+    text: `That comes to ${rate.number} ${rate.unit} of product, more than any spreader puts down.${unit ? ` Is it ${amount} on each ${UNITS[unit].symbol.split(' / ')[1]}?` : ' Check the number and the unit.'}`,
+    likely: unit && unit in UNITS ? { label: `${amount} on each ${UNITS[unit].symbol.split(' / ')[1]}`, sheet: { ...typed, need: { ...typed.need, amount, unit } } } : null,
+  }]; // prettier-ignore
+}
+
+/** "12 000 lb covers 40 ft2" for 40 lb on 12 000 ft2. */
+function swapped({ typed, reading }: Sheet): Question[] {
+  const { package: pack, coverage } = reading.product;
+  if (!pack || !coverage) return [];
+  const isSwapped = (pack.si > SWAPPED.packageKg && coverage.areaM2 < SWAPPED.coverM2) || pack.si / coverage.areaM2 > SWAPPED.rate; // prettier-ignore
+  if (!isSwapped) return [];
+  const { package: packTyped, coverage: coverTyped } = typed.product;
+  const [size, ground] = [showExact(fromSi(coverage.areaM2, coverage.unit)), showExact(fromSi(pack.si, pack.unit))]; // prettier-ignore
+  return [{
+    id: `package-swapped:${packTyped.size}:${coverTyped.size}`,
+    kind: 'package-swapped',
+    field: 'product.coverage.size',
+    text: `A package of ${ground} ${UNITS[pack.unit].symbol} for ${size} ${UNITS[coverage.unit].symbol} stands the wrong way round. Is it ${size} ${UNITS[pack.unit].symbol} for ${ground} ${UNITS[coverage.unit].symbol}?`,
+    likely: {
+      label: `${size} ${UNITS[pack.unit].symbol} covers ${ground} ${UNITS[coverage.unit].symbol}`,
+      sheet: withProductFact(typed, { package: { ...packTyped, size: `${size} ${pack.unit}` }, coverage: { ...coverTyped, size: `${ground} ${coverage.unit}` } }),
+    },
+  }]; // prettier-ignore
+}
+
+const isUsArea = (size: SizeReading): boolean => size.unit !== 'm2' && size.unit !== 'ha';
+const OTHER: Readonly<Record<AreaUnit, AreaUnit>> = { m2: 'ft2', ha: 'acre', ft2: 'm2', yd2: 'm2', acre: 'ha' };
+
+/** 10 m for 10 ft, beside areas that are all in feet. */
+function oddUnits({ typed, reading }: Sheet): Question[] {
+  const sized = reading.areas.flatMap(({ size }, index) => (size ? [{ size, index }] : []));
+  const us = sized.filter(({ size }) => isUsArea(size)).length;
+  const odd = us === 1 && sized.length > 2 ? true : sized.length - us === 1 && us > 1 ? false : null;
+  if (odd === null) return [];
+  return sized.filter(({ size }) => isUsArea(size) === odd).map(({ size, index }): Question => {
+    const area = typed.areas[index]!;
+    const retyped = retypeSize(size, OTHER[size.unit], 'keep-number');
+    return {
+      id: `area-unit:${area.id}:${area.size}:${area.unit}`,
+      kind: 'area-unit',
+      field: `areas.${index}.size`,
+      text: `${area.name.trim() || `Area ${index + 1}`} is in ${UNITS[size.unit].symbol}, the others are not. Is it ${retyped}?`,
+      likely: { label: retyped, sheet: { ...typed, areas: typed.areas.with(index, { ...area, size: retyped }) } },
+    };
+  });
+} // prettier-ignore
+
+/** "0.001 gal/acre": less mix than wets anything. */
+function lowSpray({ typed, reading, numbers }: Sheet): Question[] {
+  const perM2 = numbers.mix?.perM2 ?? reading.carrierSi;
+  if (perM2 === null || perM2 >= LOW_SPRAY) return [];
+  const unit = isUsUnit(typed.carrier.unit) ? 'gal/1000 ft2' : 'L/ha';
+  const { number, unit: symbol } = showQuantity(perM2, unit);
+  const text = `${number} ${symbol} of mix wets nothing. Check the spray volume and its unit.`;
+  return [{ id: `spray-low:${typed.carrier.amount}:${typed.carrier.unit}`, kind: 'spray-low', field: 'carrier.amount', text, likely: null }]; // prettier-ignore
+}
+
+/**
+ * What has to be asked about a sheet; what was answered with yes is left out.
+ *
+ * @example questionsOf({ typed, ...answer }).map(({ kind }) => kind) // ['need-high'] for 10 lb N on each 1000 ft2
+ */
+export function questionsOf(sheet: Sheet): Question[] {
+  const all = [fractions, highNeed, highRate, swapped, oddUnits, lowSpray].flatMap((ask) => ask(sheet));
+  return all.filter(({ id }) => !sheet.typed.confirmed.includes(id));
+}
