@@ -79,7 +79,9 @@ function holds(method: MethodId, runs: number, scatter: number, isOnRecord: bool
     }),
   };
   const groups = Array.from({ length: REPEATS.settings }, () => Array.from({ length: REPEATS.runs }, () => draw.about(1, scatter))); // prettier-ignore
-  const mean = readCalibration(typed, RIG, null, isOnRecord ? recordOf(groups) : NO_RECORD).advice!.means[0]!;
+  const [mean] =
+    readCalibration(typed, RIG, null, isOnRecord ? recordOf(groups) : NO_RECORD).advice?.means ?? [];
+  if (!mean) throw new Error(`${method}: nothing was worked out.`);
   return Math.abs((1000 * mean.mean) / TRUE.rate - 1) <= mean.uRelative * (mean.mean / (TRUE.rate / 1000));
 }
 

@@ -68,9 +68,11 @@ function calibrate(drawn: Machine, from: Start, ceiling: boolean): Course {
   const control = { ...blankScale(), from: '0', to: String(marks.at(-1)), step: String(step), closed: '0', firstFlow: from === 'low, first flow noted' ? String(noted) : '' }; // prettier-ignore
   const rig = benchRig({ ...blankRig('metric'), name: 'Simulated', control });
   const shape = from === 'shape of another chart' && machine.other.points.length > 1 ? { ...machine.other, points: machine.other.points.map(({ setting, rate }) => ({ setting, rate: rate / 1000 })) } : null; // prettier-ignore
-  let typed = aim(machine, from, ceiling);
+  const aimed = aim(machine, from, ceiling);
+  const [runs, answers]: [RunTyped[], string[]] = [[], []];
   let highest = 0;
   for (;;) {
+    const typed = { ...aimed, runs: [...runs], answers: [...answers] };
     const reading = readCalibration(typed, rig, shape);
     const { advice } = reading;
     const stuck = reading.errors.length > 0 || !advice || reading.runs.some(({ worked }) => !worked);
@@ -81,12 +83,9 @@ function calibrate(drawn: Machine, from: Start, ceiling: boolean): Course {
     highest = Math.max(highest, rate / target);
     const run = typeRun(`${typed.runs.length}`, advice.setting, rate, stripM(target));
     // What is asked is answered with yes: the machine did it.
-    const asked = readCalibration({ ...typed, runs: [...typed.runs, run] }, rig, shape).doubts;
-    typed = {
-      ...typed,
-      runs: [...typed.runs, run],
-      answers: [...typed.answers, ...asked.map(({ id }) => id)],
-    };
+    const asked = readCalibration({ ...typed, runs: [...runs, run] }, rig, shape).doubts;
+    runs.push(run);
+    answers.push(...asked.map(({ id }) => id));
   }
 }
 

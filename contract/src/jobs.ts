@@ -36,6 +36,10 @@ export const jobSummary = z.object({
   product: z.string(),
   /** Areas that have a size. */
   areas: z.int(),
+  /** Areas of sites that it treats, the days of its portions, and how many rules it breaks. */
+  ground: z.array(z.object({ site: z.string(), area: z.string() })),
+  days: z.array(z.string()),
+  rulesBroken: z.int(),
   /** Names of all its areas, for finding it. */
   areaNames: z.array(z.string()),
   totalM2: z.number().nullable(),

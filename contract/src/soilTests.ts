@@ -12,6 +12,8 @@ const needs = z.strictObject(
 export const soilTestTyped = z
   .strictObject({
     name: text,
+    site: z.union([z.literal(''), z.uuid()]).default(''),
+    area: z.union([z.literal(''), z.uuid()]).default(''),
     onDay: text,
     lab: text,
     needs,

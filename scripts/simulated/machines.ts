@@ -86,6 +86,6 @@ export function simulate(family: Family, seed: number, scatter: number): Machine
   const [readily, later] = [between(0.6, 1.6), between(-0.04, 0.04) * widest];
   const points = [0.45, 0.6, 0.75, 0.95].map((share) => marks[Math.round(share * (marks.length - 1))] ?? widest)
     .map((setting) => ({ setting, rate: readily * rate(setting - later) * (1 + scatter * normal()) }))
-    .filter((point, index, all) => point.rate > 0 && (index === 0 || point.setting > all[index - 1]!.setting)); // prettier-ignore
+    .filter((point, index, all) => point.rate > 0 && (index === 0 || point.setting > (all[index - 1]?.setting ?? 0))); // prettier-ignore
   return { marks, step, noted: Math.floor(firstFlow / step) * step, rate, run, target, label, other: { points, paceMPerS: 1.3 } }; // prettier-ignore
 }

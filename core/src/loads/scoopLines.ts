@@ -1,5 +1,6 @@
 import { showExact, showNumber, showQuantity } from '../quantities/show.ts';
-import type { MassUnit } from '../quantities/units.ts';
+import { isBareNumber } from '../quantities/numbers.ts';
+import { UNITS, type MassUnit } from '../quantities/units.ts';
 import { operator, term, word, type Working } from '../working/working.ts';
 import type { ScoopReading, ScoopTyped } from './scoop.ts';
 
@@ -8,21 +9,27 @@ const scoopWords = ({ name }: ScoopTyped): string => name.trim() || 'my scoop';
 /**
  * One scoop as weighed: mean of the net weighings and, from two on, how much they scatter.
  *
- * @example workingText(scoopLine(reading, typed)) // '3 weighings less the empty scoop = 0.850 lb each scatter 2.1 %'
+ * @example workingText(scoopLine(reading, typed)) // '( 1.05 lb + 1.04 lb + 1.06 lb ) ÷ 3 − 0.2 lb = 0.850 lb ; scatter 2.1 %'
  */
-export function scoopLine({ netKg, meanKg, scatter }: ScoopReading, typed: ScoopTyped): Working {
+export function scoopLine({ meanKg, scatter }: ScoopReading, typed: ScoopTyped): Working {
+  const withUnit = (text: string) =>
+    isBareNumber(text) ? `${text.trim()} ${UNITS[typed.unit].symbol}` : text.trim();
+  const weighed = typed.weighings.filter((text) => text.trim() !== '');
+  const measured = (role: string, text: string) => term(role, { number: withUnit(text), unit: '' }, { origin: 'measured' }); // prettier-ignore
+  const sum = weighed.flatMap((text, at) => [...(at > 0 ? [operator('+')] : []), measured(`weighing.${at}`, text)]); // prettier-ignore
+  const mean = weighed.length > 1 ? [word('('), ...sum, word(')'), operator('÷'), term('weighings', { number: String(weighed.length), unit: '' })] : sum; // prettier-ignore
+  const tare = typed.tare.trim() === '' ? [] : [operator('−'), measured('tare', typed.tare)];
   return {
     id: 'scoop',
     label: 'One scoop',
     parts: [
-      term('weighings', { number: String(netKg.length), unit: netKg.length === 1 ? 'weighing' : 'weighings' }, { origin: 'measured' }), // prettier-ignore
-      word('less the empty scoop'),
+      ...mean,
+      ...tare,
       operator('='),
       term('scoop', showQuantity(meanKg, typed.unit), { strong: true }),
-      word('each'),
       ...(scatter === null
         ? []
-        : [word('scatter'), term('scatter', { number: showExact(scatter * 100, 2), unit: '%' })]),
+        : [word('; scatter', 'stop'), term('scatter', { number: showExact(scatter * 100, 2), unit: '%' })]),
     ],
   };
 }

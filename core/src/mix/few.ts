@@ -34,9 +34,12 @@ const fillsOf = (one: Ingredient, needs: readonly MixNeed[]): number =>
 
 /** Subsets of a size in the order of their members. */
 function* subsets(size: number, count: number, from = 0): Generator<number[]> {
-  if (size === 0) return yield [];
+  if (size === 0) {
+    yield [];
+    return;
+  }
   for (let first = from; first <= count - size; first += 1)
-    for (const rest of subsets(size - 1, count, first + 1)) yield [first, ...rest];
+    for (const rest of subsets(size - 1, count, first + 1)) yield [first].concat(rest);
 }
 
 /** All mixes of so many of the products that meet every need, the cheapest first. */

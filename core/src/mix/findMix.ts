@@ -192,7 +192,8 @@ function nearest(parts: Parts, request: MixRequest): Found {
   const atMost = near.status === 'optimal' ? near.value + SAME_MISSES : 0;
   const cheap = near.status === 'optimal' ? solveMix(parts, { needs: 'soft', missesAtMost: atMost }) : near;
   const solved = cheap.status === 'optimal' ? cheap : near;
-  const rates = solved.status === 'optimal' ? thinned(solved.rates, atMost, parts) : new Map<string, number>();
+  const rates =
+    solved.status === 'optimal' ? thinned(solved.rates, atMost, parts) : new Map<string, number>();
   const mix = describe(rates, parts.prepared, request);
   return {
     outcome: rates.size === 0 ? 'nothing' : 'nearly',
@@ -205,7 +206,11 @@ function nearest(parts: Parts, request: MixRequest): Found {
 
 /** The mixes of some of the products. */
 function among(ingredients: readonly Ingredient[], prepared: Prepared, request: MixRequest): Found {
-  const parts = { prepared: { ...prepared, ingredients }, needs: aimed(request.needs), tolerance: request.tolerance };
+  const parts = {
+    prepared: { ...prepared, ingredients },
+    needs: aimed(request.needs),
+    tolerance: request.tolerance,
+  };
   const hard = solveMix(parts, { needs: 'hard' });
   if (hard.status !== 'optimal' || hard.rates.size === 0) return nearest(parts, request);
   const { byCount, isCutOff } = fewProducts(parts, hard.rates);

@@ -273,7 +273,7 @@ function byVertices(asked: MixRequest): number | null {
 
 function subsetsOf<T>(all: readonly T[], count: number): T[][] {
   if (count === 0) return [[]];
-  return all.flatMap((one, at) => subsetsOf(all.slice(at + 1), count - 1).map((rest) => [one, ...rest]));
+  return all.flatMap((one, at) => subsetsOf(all.slice(at + 1), count - 1).map((rest) => [one].concat(rest)));
 }
 
 function gauss(m: number[][]): number[] | null {
@@ -313,7 +313,9 @@ it('costs as little as the best of all vertices, found another way', () => {
       met += 1;
       // One, two and three products, each as cheap as the best of all vertices of all such subsets.
       const least = (count: number) => {
-        const costs = subsetsOf(products, count).flatMap((some) => byVertices({ ...asked, products: some }) ?? []);
+        const costs = subsetsOf(products, count).flatMap(
+          (some) => byVertices({ ...asked, products: some }) ?? [],
+        );
         return costs.length === 0 ? Infinity : Math.min(...costs);
       };
       const offered = (count: number) =>

@@ -9,6 +9,7 @@ export { labelRate } from './labelRate.ts';
 export { readNeed, retypeNeed, splitUnit, weightPart, type NeedReading } from './needField.ts';
 export {
   blankSoilTest,
+  isTestOf,
   readSoilTest,
   SOIL_NUTRIENTS,
   statedForm,

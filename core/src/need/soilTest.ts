@@ -14,6 +14,9 @@ export type SoilNutrient = (typeof SOIL_NUTRIENTS)[number];
 export interface SoilTestTyped {
   /** The ground that was sampled. */
   readonly name: string;
+  /** Id of the site that it belongs to, and of one of its areas; empty: not said. */
+  readonly site: string;
+  readonly area: string;
   readonly onDay: string;
   readonly lab: string;
   /** Needs per area. Empty: not stated; 0: nothing wanted. */
@@ -40,6 +43,8 @@ export interface SoilTestReading {
 /** An empty soil test. */
 export const blankSoilTest = (unit: MassPerAreaUnit, onDay: string): SoilTestTyped => ({
   name: '',
+  site: '',
+  area: '',
   onDay,
   lab: '',
   needs: { N: '', P2O5: '', K2O: '', S: '' },
@@ -49,6 +54,12 @@ export const blankSoilTest = (unit: MassPerAreaUnit, onDay: string): SoilTestTyp
   limeNote: '',
   notes: '',
 });
+
+/** Whether a soil test is of some ground: of the same site, and of the same area where it names one. */
+export const isTestOf = (
+  { site, area }: Pick<SoilTestTyped, 'site' | 'area'>,
+  ground: readonly { readonly site: string; readonly area: string }[],
+): boolean => site !== '' && ground.some((each) => each.site === site && (area === '' || each.area === area));
 
 /** The nutrient in the form that a laboratory states: P for P2O5 when its sheet is elemental. */
 export const statedForm = (nutrient: SoilNutrient, form: SoilTestTyped['form']): Nutrient =>

@@ -109,8 +109,7 @@ function capCheck(cap: Cap, portions: number): RuleCheck {
   const base = { id, rule, working };
   if (value === null) return { ...base, ...standing('unknown') };
   const over = before + value - limit;
-  if (before + value <= limit * SLACK || value === 0)
-    return { ...base, ...standing('kept') };
+  if (before + value <= limit * SLACK || value === 0) return { ...base, ...standing('kept') };
   const needed = perPortion && limit > 0 ? Math.ceil((value * portions) / limit / SLACK) : null;
   const mostShare = Math.max(0, limit - before) / value;
   return { ...base, ...standing('broken', { overBy: shown(over), mostShare, portionsNeeded: needed }) };
@@ -170,8 +169,7 @@ function checkSlowShare({ typed, limit }: RuleReading, { product, rateSi }: Rule
       ]
     : [word('puts down no nitrogen')];
   const base = { id: typed.id, rule, working: { id: typed.id, label: rule, parts } };
-  if (!feeds || (slowShare !== null && slowShare >= limit))
-    return { ...base, ...standing('kept') };
+  if (!feeds || (slowShare !== null && slowShare >= limit)) return { ...base, ...standing('kept') };
   if (slowShare === null) return { ...base, ...standing('unknown') };
   return { ...base, ...standing('broken', { overBy: percent(limit - slowShare) }) };
 }
@@ -214,7 +212,8 @@ function checkSpray({ product, mixPerM2 }: RuleFacts): RuleCheck[] {
 }
 
 const DAY_MS = 86_400_000;
-const daysApart = (a: string, b: string): number => Math.round(Math.abs(Date.parse(a) - Date.parse(b)) / DAY_MS);
+const daysApart = (a: string, b: string): number =>
+  Math.round(Math.abs(Date.parse(a) - Date.parse(b)) / DAY_MS);
 
 /** The label's least days between two applications: between the portions, and to what else goes on the same ground. */
 function checkInterval(facts: RuleFacts): RuleCheck[] {
@@ -287,11 +286,17 @@ export interface SheetFacts {
 }
 
 /** The soil test that a sheet goes by, and what it asks for of phosphorus. */
-function soilFactsOf({ soilTest, soilTestDay }: RuleFactsTyped, tests: SheetFacts['soilTests']): SoilFacts | null {
+function soilFactsOf(
+  { soilTest, soilTestDay }: RuleFactsTyped,
+  tests: SheetFacts['soilTests'],
+): SoilFacts | null {
   const test = tests.find(({ id }) => id === soilTest)?.typed;
   if (!test) return soilTestDay === '' ? null : { day: soilTestDay, phosphateKgPerM2: undefined };
   const stated = readSoilTest(test).needs.find(({ nutrient }) => nutrient === 'P' || nutrient === 'P2O5');
-  return { day: test.onDay, phosphateKgPerM2: stated ? inForm(stated.kgPerM2, stated.nutrient, 'P2O5') : null };
+  return {
+    day: test.onDay,
+    phosphateKgPerM2: stated ? inForm(stated.kgPerM2, stated.nutrient, 'P2O5') : null,
+  };
 }
 
 /**

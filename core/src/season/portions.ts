@@ -22,7 +22,9 @@ export interface Portion {
  * @example portionDays('2026-04-18', 2, 28) // ['2026-04-18', '2026-05-16']
  */
 export const portionDays = (onDay: string, portions: number, everyDays: number | null): string[] =>
-  Array.from({ length: everyDays === null ? 1 : portions }, (_, at) => daysLater(onDay, at * (everyDays ?? 0)));
+  Array.from({ length: everyDays === null ? 1 : portions }, (_, at) =>
+    daysLater(onDay, at * (everyDays ?? 0)),
+  );
 
 /**
  * The whole in equal portions: each one's amount, day and nutrients.

@@ -48,7 +48,10 @@ const sheet = (more: Partial<WorksheetTyped> = {}, product = label()): Worksheet
 });
 const check = (rules: RuleTyped[], typed: WorksheetTyped, onDay = '2026-04-18') => {
   const answer = answerWorksheet(typed, AS_TYPED);
-  return { answer, checks: checkSheet(rulesOf(...rules), answer, typed.rules, { onDay, soilTests: [], others: [] }) };
+  return {
+    answer,
+    checks: checkSheet(rulesOf(...rules), answer, typed.rules, { onDay, soilTests: [], others: [] }),
+  };
 };
 const facts = (more: Partial<WorksheetTyped['rules']>): Pick<WorksheetTyped, 'rules'> => ({
   rules: { setId: '', soilTest: '', soilTestDay: '', soFar: [], unit: 'lb/1000 ft2', ...more },
@@ -167,7 +170,9 @@ it('puts the whole down in equal portions, each with its day, amount and nutrien
     (part) => part.type === 'term' && part.role === 'portion.amount',
   );
   expect(amount?.type === 'term' && termText(amount)).toBe('8.22 lb');
-  expect(portionsOf({ portions: 2, everyDays: null, directions: 1 }, '2026-02-14', answer)[1]?.onDay).toBeNull();
+  expect(
+    portionsOf({ portions: 2, everyDays: null, directions: 1 }, '2026-02-14', answer)[1]?.onDay,
+  ).toBeNull();
 });
 
 it('leaves a mix what the rules leave open', () => {

@@ -36,10 +36,16 @@ const percent = (share: number): string => `${showExact(share * 100, 2)} %`;
 const runsText = (count: number): string => (count === 1 ? 'one run' : `${count} runs`);
 
 /** The end of a search says it, not the next step. */
-const ENDED: readonly Because[] = ['settled', 'usable', 'no-mark-fits', 'all-over', 'nothing-flows'];
+const ENDED: ReadonlySet<Because> = new Set([
+  'settled',
+  'usable',
+  'no-mark-fits',
+  'all-over',
+  'nothing-flows',
+]);
 
 /** True when the advice is an answer and asks for no further run. */
-export const isEnded = (because: Because): boolean => ENDED.includes(because);
+export const isEnded = (because: Because): boolean => ENDED.has(because);
 
 /**
  * The advice in words.

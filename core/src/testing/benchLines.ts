@@ -78,14 +78,14 @@ function partsOf(run: RunTyped, calibration: CalibrationTyped, { outlets, rows }
       ? [by, seconds('courseTime')]
       : [by, open, ...timed.flatMap((id, at) => [...(at > 0 ? [operator('+')] : []), seconds(id)]), close, over, term('timings', { number: String(timed.length), unit: '' })]; // prettier-ignore
   const isLeft = isTyped('tare') && Number.parseFloat(run.readings['left'] ?? '') > 0;
-  const spreadAt = run.width && run.width.text.trim() !== '' && widthText(run.width) !== widthText(calibration.width) && !isRowLength; // prettier-ignore
+  const spreadAt = run.width && run.width.text.trim() !== '' && widthText(run.width) !== widthText(calibration.width); // prettier-ignore
   const parts = {
     'weigh-back': () => [...net('in', 'left'), ...ground('length')],
     catch: () => [...net('gross', 'tare'), ...ground('length')],
     tray: () => [...net('gross', 'tare'), ...ground('length')],
     'timed-catch': () => [...nets(), over, seconds('catchTime'), ...walked, ...ground('course')],
     // A container that both were weighed in falls out; with nothing left it does not.
-    'run-out': () => [open, mass('load'), ...(isTyped('tare') && !isLeft ? [less, mass('tare')] : []), less, mass('left'), close, over, area('area'), ...(spreadAt ? [by, ownAcross, over, across] : [])], // prettier-ignore
+    'run-out': () => [open, mass('load'), ...(isTyped('tare') && !isLeft ? [less, mass('tare')] : []), less, mass('left'), close, over, area('area'), ...(spreadAt ? [by, ownAcross, isRowLength ? by : over, across] : [])], // prettier-ignore
     'fill-time': () => [...net('content', 'tare'), ...count('outlets', outlets / rows, 'outlets'), over, seconds('fillTime'), ...walked, ...(isRowLength ? [over, length('course'), by, across] : [over, open, length('course'), by, across, close])], // prettier-ignore
     outlets: () => [...nets(), ...ground('length')],
   } satisfies Record<RunTyped['method'], () => Parts>;

@@ -4,6 +4,7 @@ import { isBareNumber } from '../quantities/numbers.ts';
 import { UNITS, type UnitId } from '../quantities/units.ts';
 import type { CalibrationReading } from './calibration.ts';
 import type { CalibrationTyped } from './calibrationTyped.ts';
+import { lookUpMark } from './lookup.ts';
 import { paceText, showRate } from './showBench.ts';
 
 /** What hangs on the machine: the printed chart. Every cell is text, ready to be drawn. */
@@ -23,6 +24,14 @@ export interface Card {
   readonly second: string;
   readonly state: string;
   readonly signed: string;
+  /** What it is set for, where it is the card of a job; empty: the chart's own. */
+  readonly purpose: string;
+}
+
+/** A job that a card is made for: its rate one time over the ground, and that in words. */
+export interface CardJob {
+  readonly rateKgPerM2: number;
+  readonly purpose: string;
 }
 
 const MOST_LINES = 9;
@@ -45,6 +54,7 @@ function linesToPrint(chart: CalibrationReading['chart'], kept: number): Calibra
  * The card of a signed-off calibration.
  *
  * @param day the day of signing, as it is to be read
+ * @param job set for the rate of a job instead of the accepted one
  * @returns null while nothing is signed off
  * @example cardOf(typed, rig, reading, '10 Apr 2026').pace // '120 ft in 27.2 s'
  */
@@ -53,24 +63,27 @@ export function cardOf(
   rig: RigTyped,
   reading: CalibrationReading,
   day: string,
+  job: CardJob | null = null,
 ): Card | null {
   const { signOff, target } = typed;
   if (!signOff) return null;
   const { chart } = reading;
-  const kept = chart.findIndex(({ mark }) => mark.label === signOff.setting);
+  const found = job && lookUpMark(chart, job.rateKgPerM2, typed.isCeiling);
+  const setting = found?.line.mark.label ?? signOff.setting;
+  const kept = chart.findIndex(({ mark }) => mark.label === setting);
   const rate = (kgPerM2: number) => showRate(kgPerM2, 0, target.unit);
   const { pace, width } = signOff;
   const isTimed = pace.course.trim() !== '' && pace.time.trim() !== '';
   return {
     machine: rig.name,
     product: [typed.product, named('grain', signOff.grain), named('lot', signOff.lot)].filter((part) => part !== '').join(', '), // prettier-ignore
-    setting: signOff.setting,
+    setting,
     control: rig.control.name,
     rate: kept < 0 ? '' : rate(chart[kept]!.rateKgPerM2).number,
     lines: linesToPrint(chart, Math.max(0, kept)).map(({ mark, rateKgPerM2 }) => ({
       setting: mark.label,
       rate: rate(rateKgPerM2).number,
-      isKept: mark.label === signOff.setting,
+      isKept: mark.label === setting,
     })),
     rateUnit: UNITS[target.unit].symbol,
     pace: isTimed ? `${withUnit(pace.course, pace.unit)} in ${withUnit(pace.time, 's')}` : paceText(reading.chartPaceMPerS, pace.unit), // prettier-ignore
@@ -80,6 +93,7 @@ export function cardOf(
         : `${withUnit(width.text, width.unit)} ${/\//.test(width.text) ? 'of row' : SPREAD_OVER[rigKind(rig.kind).width]}`,
     second: signOff.second === '' ? '' : `${rig.second.name} at ${signOff.second}`,
     state: signOff.state,
+    purpose: job?.purpose ?? '',
     signed: [day, signOff.by].filter((part) => part.trim() !== '').join(', '),
   };
 }

@@ -23,7 +23,8 @@ const nameIn = (text: string): string => plain(text.replace(GRADE, ''));
 const differ = (a: string, b: string): boolean => a.trim() !== '' && b.trim() !== '' && plain(a) !== plain(b);
 
 /** How the two are called together, to be kept on the sheet when somebody says that they are one. */
-export const sameProductKey = ({ sheet, chart }: Pick<ChartMatch, 'sheet' | 'chart'>): string => `${sheet} = ${chart}`;
+export const sameProductKey = ({ sheet, chart }: Pick<ChartMatch, 'sheet' | 'chart'>): string =>
+  `${sheet} = ${chart}`;
 
 /**
  * Holds the product of a sheet against that of a chart: by name and grade, then by grain and lot.

@@ -5,6 +5,9 @@ import type { CalibrationTyped } from './calibrationTyped.ts';
 import { bandOfRun, type RunReading } from './readRun.ts';
 import { COVERAGE, leastNet, type UncertainOf } from './uncertainty.ts';
 
+/** What rules a band beside the weighing. */
+type Ruling = Exclude<UncertainOf, 'weighing'> | 'timing';
+
 /** What makes the band of a run wider than the tolerance, and what would help. */
 export type Coarse =
   | {
@@ -14,7 +17,7 @@ export type Coarse =
       /** Catch at least so much, kg. */
       readonly leastKg: number;
     }
-  | { readonly because: Exclude<UncertainOf, 'weighing'> | 'timing' };
+  | { readonly because: Ruling };
 
 /**
  * Why one run says too little; null where its readings are good enough. The weighing is named when it alone is coarser than the
@@ -34,12 +37,15 @@ export function coarseness(run: RunReading, tolerance: number): Coarse | null {
       leastKg: leastNet(worked.stepKg, tolerance),
     };
   const timing = Math.sqrt(Math.max(0, bandOfRun(run) ** 2 - (COVERAGE * worked.uReadings) ** 2)) / COVERAGE;
-  const others = worked.sources.filter((source) => source.of !== 'weighing');
-  const most = others.reduce((max, each) => (each.u > max.u ? each : max), { of: 'pace' as UncertainOf, u: run.pace?.u ?? 0 }); // prettier-ignore
-  return { because: timing > most.u ? 'timing' : (most.of as Exclude<UncertainOf, 'weighing'>) };
+  const others: { of: Ruling; u: number }[] = [
+    { of: 'timing', u: timing },
+    { of: 'pace', u: run.pace?.u ?? 0 },
+    ...worked.sources.flatMap(({ of, u }) => (of === 'weighing' ? [] : [{ of, u }])),
+  ];
+  return { because: others.toSorted((one, other) => other.u - one.u)[0]!.of };
 }
 
-const RULED_BY: Readonly<Record<Exclude<Coarse['because'], 'weighing'>, string>> = {
+const RULED_BY: Readonly<Record<Ruling, string>> = {
   length: 'The length is coarse: measure it finer, or take a longer one.',
   width: 'The width is coarse: measure it finer.',
   area: 'The size of the ground is coarse: measure it finer, or take more ground.',

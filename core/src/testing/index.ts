@@ -87,7 +87,7 @@ export {
   type SpreadPlan,
 } from './lookup.ts';
 export { chartMatch, mayGiveSetting, sameProductKey, type ChartMatch } from './chartMatch.ts';
-export { cardOf, type Card } from './card.ts';
+export { cardOf, type Card, type CardJob } from './card.ts';
 export { TEST_COLUMNS, testsTable, type TestedMachine } from './testsTable.ts';
 export { checkTestsFile, readTests, TESTS_FORMAT, type TestsFound } from './readTests.ts';
 export type { TestResult, Width } from './methods/result.ts';

@@ -49,7 +49,7 @@ export function lostReadings(before: CalibrationTyped, after: CalibrationTyped):
   const isMoved =
     before.rig !== '' && after.rig !== before.rig && before.runs.some((run) => !isEmptyRun(run));
   const moved = isMoved ? [new InputError('calibration.other-machine', { field: 'rig' })] : [];
-  return before.runs.reduce<InputError[]>((lost, was) => [...lost, ...lostOf(was, after)], moved);
+  return [...moved, ...before.runs.flatMap((was) => lostOf(was, after))];
 }
 
 /** What would be lost of one run. */

@@ -63,7 +63,9 @@ export function meanLine(reading: WidthReading, spacingM: number, typed: WidthTe
     label: 'Mean on the ground at this spacing',
     parts: [
       term('caught', showQuantity(caughtKgPerM, 'g'), { origin: 'test' }),
-      word('on each metre of path'),
+      word('on each', '÷'),
+      term('path', { number: '1', unit: 'm' }),
+      word('of path'),
       operator('÷'),
       term('spacing', showQuantity(spacingM, typed.layout.unit)),
       operator('='),

@@ -73,7 +73,11 @@ export function term(
   return { type: 'term', role, shown, unrounded: null, origin: 'computed', strong: false, ...more };
 }
 
-export const operator = (text: '+' | '−' | '×' | '÷' | '='): Join => ({ type: 'operator', text, reads: text });
+export const operator = (text: '+' | '−' | '×' | '÷' | '='): Join => ({
+  type: 'operator',
+  text,
+  reads: text,
+});
 
 /**
  * A joining word.

@@ -47,7 +47,10 @@ const SWAPPED = { packageKg: 1000, coverM2: 200, rate: 1 };
 /** Less mix than this wets nothing, L/m2 (10 L/ha). */
 const LOW_SPRAY = 0.001;
 
-const withProductFact = (typed: WorksheetTyped, fact: Partial<WorksheetTyped['product']>): WorksheetTyped => ({
+const withProductFact = (
+  typed: WorksheetTyped,
+  fact: Partial<WorksheetTyped['product']>,
+): WorksheetTyped => ({
   ...typed,
   product: { ...typed.product, ...fact },
 });
@@ -135,7 +138,13 @@ function swapped({ typed, reading }: Sheet): Question[] {
 }
 
 const isUsArea = (size: SizeReading): boolean => size.unit !== 'm2' && size.unit !== 'ha';
-const OTHER: Readonly<Record<AreaUnit, AreaUnit>> = { m2: 'ft2', ha: 'acre', ft2: 'm2', yd2: 'm2', acre: 'ha' };
+const OTHER: Readonly<Record<AreaUnit, AreaUnit>> = {
+  m2: 'ft2',
+  ha: 'acre',
+  ft2: 'm2',
+  yd2: 'm2',
+  acre: 'ha',
+};
 
 /** 10 m for 10 ft, beside areas that are all in feet. */
 function oddUnits({ typed, reading }: Sheet): Question[] {

@@ -106,7 +106,12 @@ export function blankWorksheet(system: 'us' | 'metric', firstAreaId: string): Wo
     carrier: { amount: '', unit: us ? 'gal/1000 ft2' : 'L/ha', means: 'mix' },
     split: { portions: '', everyDays: '', directions: 'one' },
     rules: { setId: '', soilTest: '', soilTestDay: '', soFar: [], unit },
-    spread: { calibration: '', width: { text: '', unit: us ? 'ft' : 'm' }, recomputed: false, sameProduct: '' },
+    spread: {
+      calibration: '',
+      width: { text: '', unit: us ? 'ft' : 'm' },
+      recomputed: false,
+      sameProduct: '',
+    },
     shownIn: AS_TYPED,
     confirmed: [],
   };

@@ -34,12 +34,16 @@ const asTyped = (role: string, text: string, origin: Term['origin']): Term =>
 const withBareUnit = (text: string, unit: UnitId): string =>
   isBareNumber(text) ? `${text.trim()} ${UNITS[unit].symbol}` : text;
 
+/** A size typed without a unit, sides and cut-outs too, with the unit it counts in. */
+const withSizeUnit = (text: string, unit: UnitId): string =>
+  /[a-z'"²]/i.test(text) || text.trim() === '' ? text : text.replace(/^(.*?)(\s*±.*)?$/, `$1 ${UNITS[unit].symbol}$2`); // prettier-ignore
+
 /** What a product holds of what is wanted: the share on the label, and for a liquid what one liter of it weighs. */
 function holding({ typed, reading, numbers }: SheetContext, by: '×' | '÷'): Working['parts'] {
   const { of } = typed.need;
   const { product } = reading;
   if (of === 'product') return [];
-  const perVolume = typed.product.gradeBasis === 'volume' && isNutrient(of);
+  const perVolume = typed.product.gradeBasis === 'volume' && isNutrient(of) && product.form === 'liquid'; // prettier-ignore
   const share = numbers.share === null ? null : showExact(numbers.share * 100, 5);
   const weighs = product.form === 'liquid' && !perVolume;
   return [
@@ -89,7 +93,7 @@ export function areaLine({ typed, reading, numbers, units }: SheetContext, index
     parts: [
       asTyped(
         'area.typed',
-        withBareUnit(text.replace(/\s*(?:[x*]|\bby\b)\s*/i, ' × '), bareUnit),
+        withSizeUnit(text.replace(/\s*(?:[x*]|\bby\b)\s*/i, ' × '), bareUnit),
         isRectangle || from ? 'measured' : 'typed',
       ),
       operator('='),
@@ -140,7 +144,11 @@ export function packageLine({ typed, numbers, units }: SheetContext): Working {
       word('so take', 'stop'),
       term('package.whole', packages && { number: String(packages.whole), unit: '' }, { strong: true }),
       ...(packages && packages.wholeAtMost > packages.whole
-        ? [word('or', 'stop'), term('package.atMost', { number: String(packages.wholeAtMost), unit: '' }), word('to be sure')]
+        ? [
+            word('or', 'stop'),
+            term('package.atMost', { number: String(packages.wholeAtMost), unit: '' }),
+            word('to be sure'),
+          ]
         : []),
     ],
   };

@@ -237,8 +237,12 @@ describe('what is not a dry fertilizer', () => {
     expect(plain(workingText(lines.need))).toBe(
       '25 kg N on each ha ÷ 28 % in 28-0-0 ÷ 1.28 kg/L = 69.8 L / ha',
     );
-    expect(plain(workingText(lines.mix))).toBe('500 L / ha × 640 m² = 32.0 L of finished mix ; that is 32.0 L − 4.46 L of product = 27.5 L of water');
-    expect(plain(workingText(lines.back))).toBe('4.46 L of 28-0-0 on 640 m² × 28 % in 28-0-0 × 1.28 kg/L = 25.0 kg N / ha');
+    expect(plain(workingText(lines.mix))).toBe(
+      '500 L / ha × 640 m² = 32.0 L of finished mix ; that is 32.0 L − 4.46 L of product = 27.5 L of water',
+    );
+    expect(plain(workingText(lines.back))).toBe(
+      '4.46 L of 28-0-0 on 640 m² × 28 % in 28-0-0 × 1.28 kg/L = 25.0 kg N / ha',
+    );
   });
 
   it('a label in grams per 100 mL needs no density', () => {
@@ -279,7 +283,13 @@ describe('what is not a dry fertilizer', () => {
     const wrong = answer({
       ...sheet([['Lawn', '1000']]),
       split: { portions: '2.5', everyDays: '0', directions: 'one' },
-      rules: { setId: '', soilTest: '', soilTestDay: 'May', soFar: [{ nutrient: 'N', amount: '-1' }], unit: 'kg/ha' },
+      rules: {
+        setId: '',
+        soilTest: '',
+        soilTestDay: 'May',
+        soFar: [{ nutrient: 'N', amount: '-1' }],
+        unit: 'kg/ha',
+      },
     });
     expect(wrong.errors.map(({ field }) => field)).toEqual([
       'rules.soilTestDay',

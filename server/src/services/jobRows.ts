@@ -2,11 +2,15 @@ import type { Job, JobSummary, JobWrite } from '@steady-scatter/contract';
 import {
   answerWorksheet,
   AS_TYPED,
+  checkSheet,
   completeWorksheet,
+  portionDays,
   readWorksheet,
   workingText,
   type AreaTyped,
   type EarlierWorksheet,
+  type RuleReading,
+  type SheetFacts,
   type WorksheetTyped,
 } from '@steady-scatter/core';
 import type { InferCreationAttributes } from 'sequelize';
@@ -72,10 +76,19 @@ export function jobOf(row: JobRow): Job {
   };
 }
 
+/** What the jobs of a crew are held against. */
+export interface CrewRules {
+  readonly ruleSets: ReadonlyMap<string, readonly RuleReading[]>;
+  readonly soilTests: SheetFacts['soilTests'];
+}
+
 /** A job as it stands in the list. */
-export function summaryOf(row: JobRow): JobSummary {
+export function summaryOf(row: JobRow, rules: CrewRules): JobSummary {
   const typed = worksheetOf(row);
-  const { lines, numbers, units } = answerWorksheet(typed, AS_TYPED);
+  const answer = answerWorksheet(typed, AS_TYPED);
+  const { lines, numbers, units, reading } = answer;
+  const set = rules.ruleSets.get(typed.rules.setId) ?? [];
+  const facts = { onDay: row.onDay, soilTests: rules.soilTests, others: [] };
   return {
     id: row.id,
     isSample: row.isSample,
@@ -84,6 +97,9 @@ export function summaryOf(row: JobRow): JobSummary {
     need: typed.need.amount === '' ? '' : workingText({ ...lines.need, parts: lines.need.parts.slice(0, 4) }),
     product: typed.product.name || typed.product.grade,
     areas: numbers.areas.filter(({ areaM2 }) => areaM2 !== null).length,
+    ground: typed.areas.flatMap(({ from }) => (from ? [{ site: from.site, area: from.area }] : [])),
+    days: portionDays(row.onDay, reading.split.portions, reading.split.everyDays),
+    rulesBroken: checkSheet(set, answer, typed.rules, facts).filter(({ state }) => state === 'broken').length,
     areaNames: typed.areas.map(({ name }) => name).filter((name) => name !== ''),
     totalM2: numbers.totalM2,
     amountSi: numbers.amountSi,

@@ -1,24 +1,51 @@
-import { blankCalibration } from '@steady-scatter/core';
-import { useParams } from 'react-router';
+import { blankCalibration, calibrationFor, calibrationOn, type CalibrationTyped } from '@steady-scatter/core';
+import { useLocation, useParams, useSearchParams } from 'react-router';
 import { DocPage } from '../kept/DocPage.tsx';
 import { useSystem } from '../settings/useSystem.ts';
-import { useBenchShelf } from './benchOf.ts';
+import { useBenchShelf, type BenchShelf } from './benchOf.ts';
 import { CalibrationForm } from './CalibrationForm.tsx';
 import { CardAct } from './cards/CardAct.tsx';
 import { HandOver } from './HandOver.tsx';
 import { CALIBRATIONS } from './useCalibrations.ts';
 
+/** A new calibration as it was asked for from a sheet: its machine, product and rate, and the chart whose shape is a first guess. */
+function useAsked({ rigs, products }: BenchShelf) {
+  const [parameters] = useSearchParams();
+  return (blank: CalibrationTyped): CalibrationTyped => {
+    const of = (name: string) => parameters.get(name) ?? '';
+    const name = of('product');
+    const product = products.find(({ typed }) => typed.name !== '' && name.startsWith(typed.name));
+    const rig = rigs.find(({ id }) => id === of('machine'));
+    const onMachine = rig ? calibrationOn(blank, rig.id, rig.typed) : blank;
+    const forProduct = product
+      ? calibrationFor(onMachine, product.id, product.typed, rig?.typed.name ?? '')
+      : { ...onMachine, product: name };
+    const shape = of('shape');
+    return {
+      ...forProduct,
+      name: [rig?.typed.name, name].filter(Boolean).join(', ').slice(0, 120),
+      target: { ...forProduct.target, amount: of('rate') },
+      shape,
+      start: shape === '' ? forProduct.start : 'shape',
+    };
+  };
+}
+
 /** A machine calibrated for a product: what is wanted, its rounds, what to set, and its card. */
 export default function CalibrationPage() {
   const system = useSystem();
   const { id = null } = useParams();
-  // Asked for together with the calibration itself, not after it.
-  useBenchShelf();
+  const shelf = useBenchShelf();
+  const asked = useAsked(shelf);
+  const { search } = useLocation();
+  // What it is asked for with stands on the shelf: it has to have come.
+  if (id === null && search !== '' && shelf.rigs.length === 0) return null;
   return (
     <DocPage
       kind={CALIBRATIONS}
       wide
-      blank={() => blankCalibration(system)}
+      askedAs={id === null && search !== '' ? search : undefined}
+      blank={() => asked(blankCalibration(system))}
       renderForm={(props) => <CalibrationForm {...props} id={id} />}
       renderActs={({ id: kept, typed }) => (
         <>

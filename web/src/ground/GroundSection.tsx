@@ -5,6 +5,7 @@ import { lazy } from 'react';
 import { useFieldArray, useWatch } from 'react-hook-form';
 import { v7 as newId } from 'uuid';
 import type { SheetForm } from '../jobs/drafts.ts';
+import { Questions } from '../jobs/Questions.tsx';
 import { useSheet, useSheetForm } from '../jobs/sheet.tsx';
 import { useShowIn } from '../jobs/useShowIn.ts';
 import { useActs } from '../acts/ActsProvider.tsx';
@@ -98,6 +99,7 @@ export function GroundSection({ onEnter }: { onEnter(): void }) {
           <AreaRow key={area.id} index={index} onRemove={() => remove(index)} showIn={showIn} />
         ))}
       </Box>
+      <Questions about={['areas.']} />
       <Box
         display="grid"
         gridTemplateColumns={{ ...COLUMNS, base: '1fr auto' }}

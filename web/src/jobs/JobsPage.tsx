@@ -63,6 +63,11 @@ function JobRow({ job, onDelete }: { job: JobSummary; onDelete(): void }) {
       >
         <NameLink to={`/jobs/${job.id}`}>{job.name}</NameLink>
         {job.isSample && <SampleBadge />}
+        {job.rulesBroken > 0 && (
+          <chakra.span color="warn" fontWeight="semibold" fontSize="15px">
+            ▲ {job.rulesBroken === 1 ? 'rule broken' : `${job.rulesBroken} rules broken`}
+          </chakra.span>
+        )}
       </Box>
       <Box role="cell" hideBelow="lg" overflowWrap="anywhere">
         {job.need || MISSING}

@@ -28,7 +28,7 @@ const SHOWN_ORIGINS = ['typed', 'measured', 'label'] as const satisfies readonly
 const roleText = (line: Working, role: string): string => termText(termOf(line, role));
 
 /** What each stop holds, or what it still lacks. */
-function useStops(): Stop[] {
+function useStops(broken: number): Stop[] {
   const { answer } = useSheet();
   const { lines, numbers } = answer;
   const spread = useWatch({ control: useSheetForm().control, name: 'worksheet.spread' });
@@ -59,8 +59,8 @@ function useStops(): Stop[] {
     {
       id: 'load',
       label: 'Load',
-      holds: numbers.amountSi === null ? 'nothing to weigh yet' : roleText(lines.total, 'total.amount'),
-      lacks: numbers.amountSi === null,
+      holds: numbers.amountSi === null ? 'nothing to weigh yet' : broken > 0 ? '▲ rule broken' : roleText(lines.total, 'total.amount'), // prettier-ignore
+      lacks: numbers.amountSi === null || broken > 0,
     },
   ];
 }
@@ -98,7 +98,8 @@ const Legend = () => (
 /** A worksheet on screen: heading and acts, the tape, the working on the left and the answer on the right. */
 export function SheetView({ heading, acts }: { heading: ReactNode; acts: ReactNode }) {
   const [current, setCurrent] = useState('need');
-  const stops = useStops();
+  const [broken, setBroken] = useState(0);
+  const stops = useStops(broken);
   const { copy, print } = useSheetActs();
   useActs([
     { id: 'copy', label: 'Copy the working', keys: 'c', run: () => void copy() },
@@ -149,7 +150,7 @@ export function SheetView({ heading, acts }: { heading: ReactNode; acts: ReactNo
           </Suspense>
           <Legend />
         </Box>
-        <AnswerPanel />
+        <AnswerPanel onBroken={setBroken} />
         <AnswerBar />
       </Box>
     </Box>

@@ -60,7 +60,7 @@ export function loadDraft(store: DraftStore, jobId: string | null): Draft | null
     const { format, baseVersion, form } = upgrade(raw);
     if (format !== FORMAT || typeof baseVersion !== 'number' || !form) return null;
     const { name, onDay } = form;
-    const worksheet: unknown = form.worksheet && completeWorksheet(form.worksheet as EarlierWorksheet);
+    const worksheet: unknown = form.worksheet && completeWorksheet(form.worksheet);
     if (typeof name !== 'string' || typeof onDay !== 'string' || !isWorksheetTyped(worksheet)) return null;
     return { form: { name, onDay, worksheet }, baseVersion };
   } catch {

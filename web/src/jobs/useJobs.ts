@@ -7,15 +7,19 @@ import { queries } from '../api/queries.ts';
 export const JOBS_ROOT = 'jobs';
 
 /** The list of kept jobs. */
-export const useJobList = () =>
+export const useJobList = (enabled = true) =>
   useQuery<JobSummary[]>(
-    { queryKey: [JOBS_ROOT], queryFn: ({ signal }) => call('listJobs', { signal }) },
+    { queryKey: [JOBS_ROOT], queryFn: ({ signal }) => call('listJobs', { signal }), enabled },
     queries,
   );
 
 /** One kept job. */
-export const useJob = (id: string) =>
+export const useJob = (id: string, enabled = true) =>
   useQuery<Job>(
-    { queryKey: [JOBS_ROOT, id], queryFn: ({ signal }) => call('readJob', { params: { id }, signal }) },
+    {
+      queryKey: [JOBS_ROOT, id],
+      queryFn: ({ signal }) => call('readJob', { params: { id }, signal }),
+      enabled,
+    },
     queries,
   );

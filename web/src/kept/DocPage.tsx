@@ -31,6 +31,8 @@ interface Props<Typed extends { readonly name: string }> {
   kind: DocKind<Typed>;
   /** An empty one. */
   blank(): Typed;
+  /** Tells a new one that was asked for from elsewhere apart from the unfinished draft of another. */
+  askedAs?: string | undefined;
   renderForm(props: DocFormWithWayOn<Typed>, isSample: boolean): ReactNode;
   /** Further acts for one that is kept. */
   renderActs?(doc: Doc<Typed>): ReactNode;
@@ -72,21 +74,23 @@ function DocSheet<Typed extends { readonly name: string }>({
   blank,
   renderForm,
   renderActs,
+  askedAs,
   wide = false,
 }: Props<Typed> & { doc: Doc<Typed> | null }) {
   const id = doc?.id ?? null;
+  const heldAs = id ?? askedAs ?? null;
   const [empty] = useState(blank);
   const kept = doc?.typed ?? empty;
   // The form holds one value; its shape is the kind's own business.
-  const form = useForm<{ typed: unknown }>({ defaultValues: { typed: heldDoc(kind, id) ?? kept } });
+  const form = useForm<{ typed: unknown }>({ defaultValues: { typed: heldDoc(kind, heldAs) ?? kept } });
   const typed = useWatch({ control: form.control, name: 'typed' }) as Typed;
   const replace = (next: Typed) => form.setValue('typed', next, { shouldDirty: true });
   const change = (next: Typed) => replace(mergedOver(typed, next, form.getValues('typed') as Typed));
   const [tried, setTried] = useState(false);
   const differs = JSON.stringify(typed) !== JSON.stringify(kept);
   useFollow(kept, typed, replace);
-  useHoldDoc(kind.root, id, typed, differs);
-  const keeping = useKeepDoc({ kind, doc, typed, replace });
+  useHoldDoc(kind.root, heldAs, typed, differs);
+  const keeping = useKeepDoc({ kind, doc, typed, heldAs, replace });
   const errors = kind.errorsOf(typed);
   // What is still missing is asked for when the thing is kept, not while it is being typed.
   const shown = errors.filter(({ code }) => tried || !code.endsWith('.empty'));
@@ -158,7 +162,7 @@ export function DocPage<Typed extends { readonly name: string }>(props: Props<Ty
   const { id = null } = useParams();
   const { kind } = props;
   const { data, error, refetch } = useDoc(kind, id);
-  if (id === null) return <DocSheet key="new" {...props} doc={null} />;
+  if (id === null) return <DocSheet key={props.askedAs ?? 'new'} {...props} doc={null} />;
   if (data) return <DocSheet key={data.id} {...props} doc={data} />;
   return <OpeningMessage one={kind.one} home={kind.home} error={error} onAgain={() => void refetch()} />;
 }

@@ -11,6 +11,8 @@ interface Keeping<Typed extends { readonly name: string }> {
   kind: DocKind<Typed>;
   doc: Doc<Typed> | null;
   typed: Typed;
+  /** What its draft is held under. */
+  heldAs: string | null;
   replace(typed: Typed): void;
 }
 
@@ -19,6 +21,7 @@ export function useKeepDoc<Typed extends { readonly name: string }>({
   kind,
   doc,
   typed,
+  heldAs,
   replace,
 }: Keeping<Typed>) {
   const { write: keep, remove, restore, adopt } = docActs(kind);
@@ -36,7 +39,7 @@ export function useKeepDoc<Typed extends { readonly name: string }>({
         version,
         typed: doc && kind.beforeKeep ? kind.beforeKeep(doc.typed, typed) : typed,
       });
-      dropHeldDoc(kind.root, doc?.id ?? null);
+      dropHeldDoc(kind.root, heldAs);
       setTheirs(null);
       if (then) {
         then(id);
@@ -69,7 +72,7 @@ export function useKeepDoc<Typed extends { readonly name: string }>({
     },
     drop(kept: Typed) {
       replace(kept);
-      dropHeldDoc(kind.root, doc?.id ?? null);
+      dropHeldDoc(kind.root, heldAs);
       notices.undoable('Dropped what was not kept.', () => replace(typed));
     },
     async remove({ id, typed: { name } }: Doc<Typed>) {

@@ -8,14 +8,18 @@ import {
   splitUnit,
   type DeliveredLine,
   isNutrient,
+  termText,
   type WorksheetAnswer,
   type WorksheetTyped,
 } from '@steady-scatter/core';
+import { lazy, Suspense } from 'react';
 import { useWatch } from 'react-hook-form';
 import { useSheet, useSheetForm } from '../jobs/sheet.tsx';
 import { BigNumber } from '../ui/BigNumber.tsx';
-import { termShown } from '../ui/termShown.ts';
+import { termOf, termShown } from '../ui/termShown.ts';
 import { Bags } from './Bags.tsx';
+
+const BrokenRules = lazy(() => import('../season/BrokenRules.tsx'));
 
 const PART_WORDS = { asked: 'as asked', along: 'comes along', none: 'none' } as const;
 
@@ -43,7 +47,8 @@ function TakeLine() {
   if (!packages || !answer.left) return null;
   const noun = packages.whole === 1 ? 'package' : 'packages';
   const sizeText = termShown(answer.lines.packages, 'package.size')?.number ?? '';
-  const sentence = `Take ${packages.whole} ${noun} of ${sizeText}`;
+  const sure = packages.wholeAtMost > packages.whole ? `, or ${packages.wholeAtMost} to be sure` : '';
+  const sentence = `Take ${packages.whole} ${noun} of ${sizeText}${sure}`;
   const left = `${answer.left.number} ${answer.left.unit} is left for the shelf`;
   return (
     <Box display="flex" gap="14px" alignItems="center" marginTop="14px">
@@ -58,6 +63,21 @@ function TakeLine() {
           {left}
         </Box>
       </Box>
+    </Box>
+  );
+}
+
+/** What goes into the machine this time, where it takes several times over the ground. */
+function OnceOver() {
+  const { once } = useSheet().answer.numbers;
+  const { lines } = useSheet().answer;
+  if (once.times < 2 || once.rateSi === null) return null;
+  return (
+    <Box marginTop="12px" fontSize="17px">
+      <b>
+        {lines.once.label}: {termText(termOf(lines.once, 'once.amount'))}
+      </b>
+      , at {termText(termOf(lines.once, 'once.rate'))}
     </Box>
   );
 }
@@ -103,7 +123,7 @@ function Delivered() {
 }
 
 /** The one big number of the sheet, what to take, and everything that it puts down. */
-export function AnswerPanel() {
+export function AnswerPanel({ onBroken }: { onBroken(rules: number): void }) {
   const { answer } = useSheet();
   const form = useSheetForm();
   const worksheet = useWatch({ control: form.control, name: 'worksheet' });
@@ -136,7 +156,11 @@ export function AnswerPanel() {
             {next}
           </Box>
         )}
+        <OnceOver />
         <TakeLine />
+        <Suspense fallback={null}>
+          <BrokenRules onCount={onBroken} />
+        </Suspense>
       </Box>
       <Delivered />
     </AnswerBox>

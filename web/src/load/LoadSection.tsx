@@ -1,4 +1,6 @@
 import { Box } from '@chakra-ui/react';
+import { showQuantity } from '@steady-scatter/core';
+import type { ComponentProps } from 'react';
 import { useWatch } from 'react-hook-form';
 import { useSheet, useSheetForm } from '../jobs/sheet.tsx';
 import { useShowIn } from '../jobs/useShowIn.ts';
@@ -15,12 +17,31 @@ const NAMES = {
   back: 'Nutrient put down',
 };
 
+/** One time over the ground: its rate, and what each area takes of it. */
+function OnceOver({ working, showIn }: Pick<ComponentProps<typeof WorkingLine>, 'working' | 'showIn'>) {
+  const { numbers, reading, units } = useSheet().answer;
+  const each = numbers.areas.flatMap(({ id, amountSi }, at) => {
+    if (amountSi === null) return [];
+    const { number, unit } = showQuantity(amountSi / numbers.once.times, units.amount);
+    return [{ id, text: `${reading.areas[at]?.name || `Area ${at + 1}`} ${number} ${unit}` }];
+  });
+  return (
+    <Box marginY="6px">
+      <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
+        {working.label}
+      </Box>
+      <WorkingLine working={working} names={{ ...NAMES, 'once.rate': 'Rate this time', 'once.amount': 'Amount this time' }} {...(showIn ? { showIn } : {})} size="plain" />
+      {each.length > 1 && <Box fontSize="16px">{each.map(({ text }) => text).join('; ')}</Box>}
+    </Box>
+  );
+} // prettier-ignore
+
 /** In all: the whole amount, the packages it takes, how far one goes, and the check back to the need. */
 export function LoadSection({ onEnter }: { onEnter(): void }) {
   const { answer, errorAt } = useSheet();
   const form = useSheetForm();
   const typed = useWatch({ control: form.control, name: 'worksheet.product.package.size' });
-  const { total, packages, covers, back } = answer.lines;
+  const { total, once, packages, covers, back } = answer.lines;
   const area = useShowIn('area');
   const showIn = {
     rate: useShowIn('rate'),
@@ -31,6 +52,7 @@ export function LoadSection({ onEnter }: { onEnter(): void }) {
   return (
     <Section id="load" heading={total.label} onEnter={onEnter}>
       <WorkingLine working={total} names={NAMES} showIn={showIn} />
+      {answer.numbers.once.times > 1 && <OnceOver working={once} showIn={showIn} />}
       <WorkingLine
         working={packages}
         names={NAMES}

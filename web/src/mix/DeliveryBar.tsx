@@ -44,8 +44,8 @@ export function DeliveryBar({ line, tolerance }: Props) {
             <Box
               position="absolute"
               insetY="-2px"
-              left={at(need.kgPerM2 * (1 - tolerance))}
-              width={at(need.kgPerM2 * 2 * tolerance)}
+              left={at(need.kgPerM2)}
+              width={at(need.kgPerM2 * tolerance)}
               borderInlineWidth="2px"
               borderStyle="dotted"
               borderColor="ink"

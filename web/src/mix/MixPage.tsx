@@ -106,7 +106,7 @@ function Finder({
         <Section heading="How near, by which rules, on how much ground">
           <Fields>
             <LabelledField
-              label="A need is met within"
+              label="A need may go over by"
               value={typed.tolerance}
               error={errorAt('tolerance')}
               unit="%"
@@ -160,6 +160,14 @@ function Finder({
           )}
         </Section>
         <Section heading="From these products">
+          <Tick>
+            <Check
+              type="checkbox"
+              checked={typed.mixesForms}
+              onChange={(event) => change({ mixesForms: event.target.checked })}
+            />
+            Dry and liquid products together
+          </Tick>
           <Box display="grid" gridTemplateColumns={{ base: '1fr', md: '1fr 1fr' }} columnGap="20px">
             {feeding.map(({ id, typed: { name } }) => (
               <Tick key={id}>

@@ -1,16 +1,17 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
 import {
-  compareInWords,
   LEFT_OUT_WORDS,
   missInWords,
   mixLines,
-  NO_FEWER_WORDS,
+  searchNotes,
+  showExact,
   type MassPerAreaUnit,
   type Mix,
   type MixAnswer,
   type MixLines,
   type ProductTyped,
 } from '@steady-scatter/core';
+import { useState } from 'react';
 import { BigNumber } from '../ui/BigNumber.tsx';
 import { WorkingLine } from '../ui/WorkingLine.tsx';
 import { DeliveryBar } from './DeliveryBar.tsx';
@@ -41,27 +42,40 @@ const Parts = ({ lines }: { lines: MixLines }) => (
   </chakra.ul>
 );
 
-function Fewer({ mix, lines, best }: { mix: Mix; lines: MixLines; best: Mix }) {
-  const words = best.centsPerM2 > 0 ? compareInWords(mix.centsPerM2 / best.centsPerM2).words : 'as much';
+/** The mixes to choose from, fewest products first, with what each further one saves. */
+function Options({
+  options,
+  chosen,
+  onChoose,
+}: {
+  options: readonly Mix[];
+  chosen: number;
+  onChoose(at: number): void;
+}) {
+  if (options.length < 2) return null;
   return (
-    <chakra.details marginTop="16px">
-      <chakra.summary
-        cursor="pointer"
-        fontWeight="bold"
-        minHeight="44px"
-        display="list-item"
-        paddingTop="10px"
-      >
-        With {mix.parts.length === 1 ? 'one product' : `${mix.parts.length} products`} it costs {words}
-      </chakra.summary>
-      <Parts lines={lines} />
-    </chakra.details>
-  );
+    <Box role="group" aria-label="Number of products" display="flex" flexWrap="wrap" gap="8px" marginBottom="12px">
+      {options.map((mix, at) => {
+        const dearer = options[at - 1];
+        const saves = dearer ? `, saves ${showExact((1 - mix.centsPerM2 / dearer.centsPerM2) * 100, 2)} %` : '';
+        return (
+          <Button key={mix.parts.length} minHeight="44px" aria-pressed={at === chosen} variant={at === chosen ? 'solid' : 'outline'} onClick={() => onChoose(at)}>
+            {mix.parts.length === 1 ? 'One product' : `${mix.parts.length} products`}
+            {saves}
+          </Button>
+        );
+      })}
+    </Box>
+  ); // prettier-ignore
 }
 
 /** The mix that was found: what it costs, what it is made of, how each need stands, and what stands in the way. */
 export function MixResult({ answer, unit, areaM2, tolerance, productOf, onPutOnJobs }: Props) {
-  const { best, fewer, noFewer, misses, outcome, leftOut } = answer;
+  const { options, misses, outcome, leftOut } = answer;
+  const [picked, setPicked] = useState<number | null>(null);
+  // The cheapest stands there until another is picked.
+  const chosen = Math.min(picked ?? options.length - 1, options.length - 1);
+  const best = options[chosen] ?? null;
   const context = { unit, areaM2, productOf };
   const lines = best && mixLines(best, context);
   return (
@@ -69,6 +83,7 @@ export function MixResult({ answer, unit, areaM2, tolerance, productOf, onPutOnJ
       <Box fontSize="17px" fontWeight="bold" marginBottom="8px">
         {HEADINGS[outcome]}
       </Box>
+      <Options options={options} chosen={chosen} onChoose={setPicked} />
       {lines && (
         <>
           <BigNumber
@@ -106,14 +121,13 @@ export function MixResult({ answer, unit, areaM2, tolerance, productOf, onPutOnJ
                 <DeliveryBar key={line.delivery.nutrient} line={line} tolerance={tolerance} />
               ))}
           </Box>
-          {fewer && <Fewer mix={fewer} lines={mixLines(fewer, context)} best={best} />}
-          {noFewer && NO_FEWER_WORDS[noFewer] && (
-            <Box marginTop="14px" color="ink.soft">
-              {NO_FEWER_WORDS[noFewer]}
-            </Box>
-          )}
         </>
       )}
+      {searchNotes(answer).map((note) => (
+        <Box key={note} marginTop="10px" color="ink.soft">
+          {note}
+        </Box>
+      ))}
       {leftOut.length > 0 && (
         <chakra.details marginTop="8px" color="ink.soft" fontSize="15px">
           <chakra.summary cursor="pointer" minHeight="44px" display="list-item" paddingTop="10px">

@@ -36,7 +36,13 @@ export function usePutOnJobs(typed: MixTyped, shelf: readonly Product[]) {
           need: { of: 'product' as const, ...need },
           product: { ...product, stock: '' },
           areas: area ? [{ ...area, ...typed.ground }] : [],
-          rules: { setId: typed.ruleSetId, soilTestDay: typed.soilTestDay, soFar, unit: typed.unit },
+          rules: {
+            setId: typed.ruleSetId,
+            soilTest: '',
+            soilTestDay: typed.soilTestDay,
+            soFar,
+            unit: typed.unit,
+          },
         };
         const jobId = newId();
         // In the order of the mix, so that the list has them in it too.

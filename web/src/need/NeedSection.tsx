@@ -19,6 +19,7 @@ import {
 } from '@steady-scatter/core';
 import { useWatch } from 'react-hook-form';
 import { useSheet, useSheetForm } from '../jobs/sheet.tsx';
+import { Questions } from '../jobs/Questions.tsx';
 import { TypedTerm } from '../jobs/TypedTerm.tsx';
 import { useShowIn } from '../jobs/useShowIn.ts';
 import { FieldErrors } from '../ui/FieldErrors.tsx';
@@ -208,6 +209,7 @@ export function NeedSection({ onEnter }: { onEnter(): void }) {
         );
       })}
       <ProductTerm />
+      <Questions about={['need.', 'product.']} />
     </Section>
   );
 }

@@ -6,6 +6,8 @@ import {
   PRODUCT_KINDS,
   withProduct,
   type ProductTyped,
+  type Replaced,
+  type WorksheetTyped,
 } from '@steady-scatter/core';
 import { useState } from 'react';
 import { explain } from '../api/explain.ts';
@@ -33,6 +35,24 @@ const Choice = chakra('button', {
 
 const MOST_SHOWN = 40;
 
+const FACT_WORDS: Readonly<Record<Replaced['fact'], string>> = {
+  grade: 'grade',
+  load: 'active ingredient',
+  slowShare: 'slow share',
+  density: 'density',
+  package: 'package',
+  coverage: 'coverage',
+  price: 'price',
+};
+
+/** A product that was picked and would replace what was typed by hand. */
+interface Asked {
+  readonly before: WorksheetTyped;
+  readonly sheet: WorksheetTyped;
+  readonly replaced: readonly Replaced[];
+  readonly told: string;
+}
+
 /** Puts a product from the shelf on the sheet, its label as it stands now; or an empty label of another kind. */
 export default function ProductChoices({ place }: { place: PanelPlace }) {
   const { data: shelf = [], error } = useShelf();
@@ -44,14 +64,35 @@ export default function ProductChoices({ place }: { place: PanelPlace }) {
     words.every((word) => `${name} ${grade}`.toLowerCase().includes(word)),
   );
 
-  const take = (product: ProductTyped, told: string) => {
-    const before = form.getValues('worksheet');
-    form.setValue('worksheet', withProduct(before, product), { shouldDirty: true });
+  const [asked, setAsked] = useState<Asked | null>(null);
+  const put = ({ before, sheet, told }: Omit<Asked, 'replaced'>) => {
+    form.setValue('worksheet', sheet, { shouldDirty: true });
     place.close();
     notices.undoable(told, () => form.setValue('worksheet', before, { shouldDirty: true }));
   };
+  const take = (product: ProductTyped, told: string) => {
+    const before = form.getValues('worksheet');
+    const { sheet, replaced } = withProduct(before, product);
+    if (replaced.length === 0) put({ before, sheet, told });
+    else setAsked({ before, sheet, replaced, told });
+  };
   const system = isUsUnit(form.getValues('worksheet.need.unit')) ? 'us' : 'metric';
 
+  if (asked)
+    return (
+      <SmallPanel place={place} label="Product of this sheet" width="340px">
+        <Box fontSize="16px" marginBottom="10px">
+          The label says otherwise than what you typed:{' '}
+          {asked.replaced.map(({ fact, from, to }) => `${FACT_WORDS[fact]} ${to} instead of ${from}`).join('; ')}.
+        </Box>
+        <Choice type="button" autoFocus onClick={() => put(asked)}>
+          Take what the label says
+        </Choice>
+        <Choice type="button" onClick={() => place.close()}>
+          Leave the sheet as it is
+        </Choice>
+      </SmallPanel>
+    ); // prettier-ignore
   return (
     <SmallPanel place={place} label="Product of this sheet" width="340px">
       {error && shelf.length === 0 ? (

@@ -18,6 +18,8 @@ import { FieldErrors } from '../ui/FieldErrors.tsx';
 import { useNotices } from '../ui/notices.tsx';
 import { Section } from '../ui/Section.tsx';
 import { saveOrder } from './saveOrder.ts';
+import { Choice } from '../ui/Choice.tsx';
+import { Questions } from '../jobs/Questions.tsx';
 import { WorkingLine } from '../ui/WorkingLine.tsx';
 import { RulesSection } from './RulesSection.tsx';
 
@@ -83,6 +85,11 @@ function LabelRange() {
   );
 }
 
+const CARRIER_MEANS = [
+  { id: 'mix', label: 'of the finished mix, product and water together' },
+  { id: 'water', label: 'of the water alone' },
+] as const;
+
 /** How much finished mix the ground takes, for what is put down with water. */
 function SpraySection() {
   const { answer, errorAt } = useSheet();
@@ -93,10 +100,18 @@ function SpraySection() {
   const { carrierLow, carrierHigh } = answer.reading.product;
   const range = [carrierLow, carrierHigh].map((si) => si !== null && showQuantity(si, carrier.unit).number);
   return (
-    <Section heading="Spray mix: product and water together">
+    <Section heading="Spray mix">
+      <Box maxWidth="360px" marginBottom="8px" data-noprint>
+        <Choice
+          label="Spray volume is"
+          value={carrier.means}
+          options={CARRIER_MEANS}
+          onChange={(means) => form.setValue('worksheet.carrier.means', means, { shouldDirty: true })}
+        />
+      </Box>
       <WorkingLine
         working={answer.lines.mix}
-        names={{ mix: 'Finished mix' }}
+        names={{ mix: 'Finished mix', 'mix.water': 'Water', 'mix.product': 'Product' }}
         editors={{
           'carrier.amount': (
             <TypedTerm
@@ -109,6 +124,7 @@ function SpraySection() {
         }}
       />
       <FieldErrors error={errorAt('carrier.amount')} typed={carrier.amount} />
+      <Questions about={['carrier.']} />
       {(range[0] || range[1]) && (
         <Box fontSize="15px" color="ink.soft">
           The label allows {range.filter(Boolean).join(' to ')} {UNITS[carrier.unit].symbol}.
@@ -169,17 +185,26 @@ const PortionLine = ({ portion }: { portion: Portion }) => (
   </Box>
 );
 
+const DIRECTIONS = [
+  { id: 'one', label: 'one direction' },
+  { id: 'two', label: 'two directions, half rate each' },
+] as const;
+
 /** The whole put down in portions: half now and half after a look, or little and often. */
 function PortionsSection() {
   const { answer, errorAt } = useSheet();
   const form = useSheetForm();
   const onDay = useWatch({ control: form.control, name: 'onDay' });
-  const { portions: typed, everyDays } = useWatch({ control: form.control, name: 'worksheet.split' });
+  const {
+    portions: typed,
+    everyDays,
+    directions,
+  } = useWatch({ control: form.control, name: 'worksheet.split' });
   const { split } = answer.reading;
   const set = (portions: string, days: string) =>
-    form.setValue('worksheet.split', { portions, everyDays: days }, { shouldDirty: true });
+    form.setValue('worksheet.split', { portions, everyDays: days, directions }, { shouldDirty: true });
   return (
-    <Section heading="In portions" noPrint={!split || split.portions === 1}>
+    <Section heading="In portions and directions" noPrint={answer.numbers.once.times === 1}>
       <Box display="flex" flexWrap="wrap" alignItems="baseline" gap="6px 10px" fontSize="17px">
         <TypedTerm
           name="worksheet.split.portions"
@@ -208,11 +233,19 @@ function PortionsSection() {
       </Box>
       <FieldErrors error={errorAt('split.portions')} typed={typed} />
       <FieldErrors error={errorAt('split.everyDays')} typed={everyDays} />
-      {split &&
+      <Box maxWidth="360px" marginTop="8px" data-noprint>
+        <Choice
+          label="Over the ground"
+          value={directions}
+          options={DIRECTIONS}
+          onChange={(way) => form.setValue('worksheet.split.directions', way, { shouldDirty: true })}
+        />
+      </Box>
+      {split.portions > 1 &&
         portionsOf(split, onDay, answer).map((portion) => (
           <PortionLine key={portion.working.id} portion={portion} />
         ))}
-      {split && split.portions > 1 && (
+      {split.portions > 1 && (
         <Box fontSize="16px" marginTop="6px">
           Look at the ground before each further portion, and leave it out where the first was enough.
         </Box>

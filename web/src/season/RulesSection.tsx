@@ -1,14 +1,12 @@
-import { Box, Button, chakra } from '@chakra-ui/react';
+import { Box, chakra } from '@chakra-ui/react';
 import {
-  checkSheet,
-  fewestPortions,
-  lessNeed,
-  mostAllowedShare,
+  isTestOf,
   NUTRIENTS,
-  readRuleSet,
   UNITS,
   type Nutrient,
   type RuleCheck,
+  type RuleFactsTyped,
+  type SoilTestTyped,
 } from '@steady-scatter/core';
 import { useWatch } from 'react-hook-form';
 import { Link } from 'react-router';
@@ -18,9 +16,10 @@ import { SOIL_TESTS } from '../soil/useSoilTests.ts';
 import { Choice } from '../ui/Choice.tsx';
 import { dayText } from '../ui/dayText.ts';
 import { LabelledField } from '../ui/LabelledField.tsx';
-import { useNotices } from '../ui/notices.tsx';
 import { Section } from '../ui/Section.tsx';
 import { WorkingLine } from '../ui/WorkingLine.tsx';
+import { Repairs } from './Repairs.tsx';
+import { useRuleChecks } from './useRuleChecks.ts';
 import { RULE_SETS } from './useRuleSets.ts';
 
 const STATES = {
@@ -49,73 +48,51 @@ function CheckLine({ check }: { check: RuleCheck }) {
   );
 }
 
-/** What can be done about broken rules: ask for less, or split. */
-function Repairs({ checks }: { checks: readonly RuleCheck[] }) {
-  const { answer } = useSheet();
-  const form = useSheetForm();
-  const notices = useNotices();
-  const typed = useWatch({ control: form.control, name: 'worksheet' });
-  if (checks.every(({ state }) => state !== 'broken')) return null;
-  const share = mostAllowedShare(checks);
-  const less = share > 0 && share < 1 ? lessNeed(answer, typed, share) : null;
-  const portions = fewestPortions(checks);
-
-  const change = (next: typeof typed, told: string) => {
-    form.setValue('worksheet', next, { shouldDirty: true });
-    notices.undoable(told, () => form.setValue('worksheet', typed, { shouldDirty: true }));
+/** The soil test that a sheet goes by; one of other ground, or one that is too old, is offered as such. */
+function SoilTestChoice({ typed, onChange }: { typed: RuleFactsTyped; onChange(more: Partial<RuleFactsTyped>): void }) {
+  const { control } = useSheetForm();
+  const areas = useWatch({ control, name: 'worksheet.areas' });
+  const { rules } = useRuleChecks();
+  const { data: tests = [] } = useDocs(SOIL_TESTS);
+  const ground = areas.flatMap(({ from }) => (from ? [from] : []));
+  const years = Math.min(...rules.flatMap((rule) => (rule.typed.kind === 'soil-test' ? [rule.limit] : [])), 50);
+  const onDay = useWatch({ control, name: 'onDay' });
+  const remark = (test: SoilTestTyped): string => {
+    const isOld = Number(onDay.slice(0, 4)) - Number(test.onDay.slice(0, 4)) - (onDay.slice(5) < test.onDay.slice(5) ? 1 : 0) >= years;
+    const isOther = test.site !== '' && ground.length > 0 && !isTestOf(test, ground);
+    return [isOther && 'other ground', isOld && 'too old'].filter(Boolean).join(', ');
   };
+  // Of this ground and young first.
+  const listed = tests.map(({ id, typed: test }) => ({ id, test, remark: remark(test) })).toSorted((a, b) => a.remark.length - b.remark.length || b.test.onDay.localeCompare(a.test.onDay));
+  const isByDay = typed.soilTest === '' && typed.soilTestDay !== '';
   return (
-    <Box display="flex" flexWrap="wrap" gap="10px" marginTop="10px" alignItems="center" data-noprint>
-      {less && (
-        <Button
-          onClick={() =>
-            change(
-              { ...typed, need: { ...typed.need, amount: less } },
-              'The need is now the most that is allowed.',
-            )
-          }
-        >
-          Use the most allowed: {less}
-        </Button>
-      )}
-      {portions !== null && (
-        <Button
-          onClick={() =>
-            change(
-              { ...typed, split: { portions: String(portions), everyDays: typed.split.everyDays || '28' } },
-              `The whole is now put down in ${portions} portions.`,
-            )
-          }
-        >
-          Split in {portions}
-        </Button>
-      )}
-      {share === 0 && <Box>Nothing of this product is allowed here now. Choose another product.</Box>}
-      {share === 1 && portions === null && (
-        <Box>No lower rate would keep this rule. Choose another product, or get a soil test.</Box>
-      )}
-    </Box>
+    <Choice
+      label="Soil test of this ground"
+      value={typed.soilTest || (isByDay ? 'day' : '')}
+      options={[
+        { id: '', label: 'none' },
+        ...(isByDay ? [{ id: 'day', label: `${dayText(typed.soilTestDay)}, by its day alone` }] : []),
+        ...listed.map(({ id, test, remark: told }) => ({ id, label: `${dayText(test.onDay)}, ${test.name}${told ? ` (${told})` : ''}` })),
+      ]}
+      onChange={(id) => id !== 'day' && onChange({ soilTest: id, soilTestDay: tests.find((test) => test.id === id)?.typed.onDay ?? '' })}
+    />
   );
-}
+} // prettier-ignore
 
 /** The crew's rules held against this sheet. What was put down earlier in the year is typed by hand. */
 export function RulesSection() {
   const { answer, errorAt } = useSheet();
   const form = useSheetForm();
   const typed = useWatch({ control: form.control, name: 'worksheet.rules' });
-  const onDay = useWatch({ control: form.control, name: 'onDay' });
+  const { rules, setName, checks } = useRuleChecks();
   const { data: sets = [] } = useDocs(RULE_SETS);
-  const { data: soilTests = [] } = useDocs(SOIL_TESTS);
   const set = (more: Partial<typeof typed>) =>
     form.setValue('worksheet.rules', { ...typed, ...more }, { shouldDirty: true });
 
-  const chosen = sets.find(({ id }) => id === typed.setId);
-  const { rules } = chosen ? readRuleSet(chosen.typed) : { rules: [] };
   const yearly = [
     ...new Set(rules.flatMap((rule) => (rule.typed.kind === 'most-in-a-year' ? [rule.typed.nutrient] : []))),
   ];
   const asksSoil = rules.some((rule) => rule.typed.kind === 'soil-test');
-  const checks = checkSheet(rules, answer, typed, onDay);
   const [kept, open] = [checks.filter(isKept), checks.filter((check) => !isKept(check))];
 
   const amountOf = (nutrient: Nutrient) => typed.soFar.find((one) => one.nutrient === nutrient)?.amount ?? '';
@@ -125,7 +102,10 @@ export function RulesSection() {
   };
 
   return (
-    <Section heading={chosen ? `By the rules of ${chosen.typed.name}` : 'By the rules'} noPrint={!chosen}>
+    <Section
+      heading={setName === null ? 'By the rules' : `By the rules of ${setName}`}
+      noPrint={setName === null}
+    >
       <Box
         display="grid"
         gap="12px"
@@ -140,27 +120,9 @@ export function RulesSection() {
             { id: '', label: sets.length === 0 ? 'no rules typed in yet' : 'none' },
             ...sets.map(({ id, typed: { name } }) => ({ id, label: name })),
           ]}
-          onChange={(setId) => set({ setId, ...(chosen ? {} : { unit: answer.units.delivered }) })}
+          onChange={(setId) => set({ setId, ...(setName === null ? { unit: answer.units.delivered } : {}) })}
         />
-        {asksSoil && (
-          <Choice
-            label="Latest soil test of this ground"
-            value={typed.soilTestDay}
-            options={[
-              { id: '', label: 'none' },
-              ...[...new Set([typed.soilTestDay, ...soilTests.map(({ typed: { onDay: day } }) => day)])]
-                .filter(Boolean)
-                .map((day) => ({
-                  id: day,
-                  label: [
-                    dayText(day),
-                    ...soilTests.flatMap((one) => (one.typed.onDay === day ? [one.typed.name] : [])),
-                  ].join(', '),
-                })),
-            ]}
-            onChange={(soilTestDay) => set({ soilTestDay })}
-          />
-        )}
+        {asksSoil && <SoilTestChoice typed={typed} onChange={set} />}
         {yearly.map((nutrient) => (
           <LabelledField
             key={nutrient}

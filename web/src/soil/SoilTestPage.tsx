@@ -9,6 +9,8 @@ import {
 } from '@steady-scatter/core';
 import { Link } from 'react-router';
 import { DocPage, type DocFormProps } from '../kept/DocPage.tsx';
+import { useDocs } from '../kept/docs.ts';
+import { SITES } from '../sites/useSites.ts';
 import { RATE_CHOICES } from '../need/units.ts';
 import { usePreferences } from '../settings/PreferencesProvider.tsx';
 import { Choice } from '../ui/Choice.tsx';
@@ -22,6 +24,29 @@ const FORMS = [
   { id: 'oxide', label: 'P₂O₅ and K₂O' },
   { id: 'elemental', label: 'elemental P and K' },
 ] as const;
+
+/** The site or the area that was sampled, where it is measured here. */
+function GroundChoice({ typed, onChange }: Pick<DocFormProps<SoilTestTyped>, 'typed' | 'onChange'>) {
+  const { data: sites = [] } = useDocs(SITES);
+  const value = typed.site === '' ? '' : `${typed.site}/${typed.area}`;
+  return (
+    <Choice
+      label="Site or area"
+      value={value}
+      options={[
+        { id: '', label: 'not said' },
+        ...sites.flatMap(
+          ({ id, typed: site }) =>
+          [{ id: '', name: 'all of it' }].concat(site.areas.map(({ id: area, name }) => ({ id: area, name }))).map((part) => ({ id: `${id}/${part.id}`, label: `${site.name}, ${part.name}` })), // prettier-ignore
+        ),
+      ]}
+      onChange={(id) => {
+        const [site = '', area = ''] = id.split('/');
+        onChange({ ...typed, site, area });
+      }}
+    />
+  );
+}
 
 function SoilTestForm({ typed, errorAt, onChange }: DocFormProps<SoilTestTyped>) {
   const text = (field: 'name' | 'onDay' | 'lab' | 'ph', label: string, placeholder = '', type = 'text') => (
@@ -40,6 +65,7 @@ function SoilTestForm({ typed, errorAt, onChange }: DocFormProps<SoilTestTyped>)
         <Fields>
           {text('name', 'Ground that was sampled', 'School pitch')}
           {text('onDay', 'Day of the sampling', '', 'date')}
+          <GroundChoice typed={typed} onChange={onChange} />
           {text('lab', 'Laboratory')}
         </Fields>
       </Section>

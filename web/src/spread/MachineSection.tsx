@@ -1,17 +1,22 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
 import {
+  chartMatch,
   markText,
+  mayGiveSetting,
   mismatchText,
   PRODUCT_KINDS,
   rigKind,
+  sameProductKey,
   showQuantity,
   spreadPlan,
+  termText,
   UNITS,
   type CalibrationTyped,
+  type ChartMatch,
   type SpreadTyped,
 } from '@steady-scatter/core';
 import { useWatch } from 'react-hook-form';
-import { Link } from 'react-router';
+import { Link, useParams } from 'react-router';
 import { benchOf, useBenchShelf, type OnBench } from '../bench/benchOf.ts';
 import { ageOf, FRESH_WORDS } from '../bench/SignOff.tsx';
 import { useSheet, useSheetForm } from '../jobs/sheet.tsx';
@@ -19,6 +24,7 @@ import { TypedTerm } from '../jobs/TypedTerm.tsx';
 import { FieldErrors } from '../ui/FieldErrors.tsx';
 import { fieldBox } from '../ui/fieldBox.ts';
 import { Section } from '../ui/Section.tsx';
+import { termOf } from '../ui/termShown.ts';
 
 const Select = chakra('select', { base: { ...fieldBox, maxWidth: '100%' } });
 
@@ -31,7 +37,7 @@ const lengthOf = (m: number, unit: SpreadTyped['width']['unit']): string => {
 function Setting({ typed, on, spread }: { typed: CalibrationTyped; on: OnBench; spread: SpreadTyped }) {
   const form = useSheetForm();
   const { answer } = useSheet();
-  const { rateSi } = answer.numbers;
+  const { rateSi, times: over } = answer.numbers.once;
   const set = (more: Partial<SpreadTyped>) => form.setValue('worksheet.spread', { ...spread, ...more }, { shouldDirty: true }); // prettier-ignore
   if (rateSi === null)
     return <Box fontSize="16px">Type the need and the product, and its mark stands here.</Box>;
@@ -44,6 +50,11 @@ function Setting({ typed, on, spread }: { typed: CalibrationTyped; on: OnBench; 
   const age = ageOf(typed, on);
   return (
     <Box fontSize="17px">
+      {over > 1 && (
+        <Box fontSize="16px" color="ink.soft">
+          {answer.lines.once.label}: {termText(termOf(answer.lines.once, 'once.rate'))}
+        </Box>
+      )}
       <Box>
         Set {on.rig?.control.name ?? 'it'} to <b>{found.line.mark.label}</b>: {markText(found, typed.target.unit)}
         {typed.second && `, ${on.rig?.second.name} at ${typed.second}`}.
@@ -83,6 +94,65 @@ function Setting({ typed, on, spread }: { typed: CalibrationTyped; on: OnBench; 
   ); // prettier-ignore
 }
 
+/** A chart of another product gives no setting: what can be done instead. */
+function OtherProduct({ match, id, typed, spread }: { match: ChartMatch; id: string; typed: CalibrationTyped; spread: SpreadTyped }) {
+  const form = useSheetForm();
+  const { answer } = useSheet();
+  const rate = termOf(answer.lines.once, 'once.rate').shown;
+  const asked = new URLSearchParams({ machine: typed.rig, product: match.sheet, rate: rate ? `${rate.number} ${rate.unit}` : '' });
+  const withShape = new URLSearchParams([...asked, ['shape', id]]);
+  return (
+    <Box role="alert" borderWidth="2px" borderColor="warn" borderRadius="8px" padding="12px" marginTop="10px" fontSize="17px">
+      <b>▲ Another product.</b> This chart was made with {match.chart}. {match.sheet} runs out differently: test it first.
+      <Box display="flex" flexWrap="wrap" gap="8px" marginTop="8px" data-noprint>
+        <Button asChild minHeight="44px">
+          <Link to={`/bench/new?${asked}`}>Test {match.sheet}</Link>
+        </Button>
+        <Button asChild minHeight="44px" variant="outline">
+          <Link to={`/bench/new?${withShape}`}>Test it with this chart’s shape as first guess</Link>
+        </Button>
+        <Button
+          minHeight="44px"
+          variant="outline"
+          onClick={() => form.setValue('worksheet.spread', { ...spread, sameProduct: sameProductKey(match) }, { shouldDirty: true })}
+        >
+          Same product, other name
+        </Button>
+      </Box>
+    </Box>
+  );
+} // prettier-ignore
+
+/** What is to be known of a chart that may be used: said to be the same, matched by its grade alone, other grain or lot. */
+function MatchNote({ match, spread }: { match: ChartMatch; spread: SpreadTyped }) {
+  const form = useSheetForm();
+  const isOtherGrain = match.differs.includes('grain');
+  return (
+    <>
+      {match.is === 'said-same' && (
+        <Box fontSize="16px">
+          {match.sheet} and {match.chart} are one product under two names, as you said.{' '}
+          <Button
+            variant="ghost"
+            minHeight="36px"
+            paddingX="8px"
+            data-noprint
+            onClick={() => form.setValue('worksheet.spread', { ...spread, sameProduct: '' }, { shouldDirty: true })}
+          >
+            They are not
+          </Button>
+        </Box>
+      )}
+      {match.is === 'same-grade' && <Box fontSize="16px">Matched by the grade alone: the chart was made with {match.chart}.</Box>}
+      {match.differs.length > 0 && (
+        <Box color={isOtherGrain ? 'warn' : 'ink'} fontWeight={isOtherGrain ? 'semibold' : 'normal'}>
+          {isOtherGrain ? '▲ The chart was made with another grain size: test it again.' : 'The chart was made with another lot.'}
+        </Box>
+      )}
+    </>
+  ); // prettier-ignore
+}
+
 /** The machine that this sheet is spread with: its chart, the mark for the rate, and the spacing that is passed. */
 export default function MachineSection({ onEnter }: { onEnter(): void }) {
   const form = useSheetForm();
@@ -92,12 +162,15 @@ export default function MachineSection({ onEnter }: { onEnter(): void }) {
   const shelf = useBenchShelf();
   const chosen = shelf.calibrations.find(({ id }) => id === spread.calibration);
   const on = chosen && benchOf(chosen.typed, shelf, chosen.id);
+  const product = useWatch({ control: form.control, name: 'worksheet.product' });
+  const match = chosen && on ? chartMatch(product, chosen.typed, on.product, spread.sameProduct) : null;
+  const { id: job } = useParams();
   // What is sprayed has no mark on a gate.
   if (PRODUCT_KINDS[kind].form === 'liquid') return null;
   const choose = (id: string) => {
     const typed = shelf.calibrations.find((each) => each.id === id)?.typed;
     const width = typed && spread.width.text === '' ? { text: typed.width.text, unit: typed.width.unit } : spread.width; // prettier-ignore
-    form.setValue('worksheet.spread', { calibration: id, width, recomputed: false }, { shouldDirty: true });
+    form.setValue('worksheet.spread', { calibration: id, width, recomputed: false, sameProduct: '' }, { shouldDirty: true }); // prettier-ignore
   };
   return (
     <Section id="rig" heading="The machine" onEnter={onEnter} noPrint={!chosen}>
@@ -133,7 +206,18 @@ export default function MachineSection({ onEnter }: { onEnter(): void }) {
         )}
       </Box>
       <FieldErrors error={errorAt('spread.width.text')} typed={spread.width.text} />
-      {chosen && on && <Setting typed={chosen.typed} on={on} spread={spread} />}
+      {chosen && match && match.is === 'other' && <OtherProduct match={match} id={chosen.id} typed={chosen.typed} spread={spread} />}
+      {chosen && match && on && mayGiveSetting(match) && (
+        <>
+          <MatchNote match={match} spread={spread} />
+          <Setting typed={chosen.typed} on={on} spread={spread} />
+          {job && (
+            <Box asChild fontSize="15px" textDecoration="underline" data-noprint>
+              <Link to={`/bench/cards?of=${chosen.id}&job=${job}`}>Card for this job</Link>
+            </Box>
+          )}
+        </>
+      )}
     </Section>
   ); // prettier-ignore
 }

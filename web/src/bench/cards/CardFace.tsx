@@ -23,6 +23,11 @@ export function CardFace({ card, link }: { card: Card; link: string }) {
         {card.machine}
       </Box>
       <Box fontSize="16px">{card.product}</Box>
+      {card.purpose && (
+        <Box fontSize="16px" fontWeight="bold">
+          {card.purpose}
+        </Box>
+      )}
       <Box display="flex" alignItems="end" justifyContent="space-between" marginTop="8px" gap="10px">
         <Box>
           <Box fontSize="14px">{card.control}</Box>

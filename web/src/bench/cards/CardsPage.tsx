@@ -1,14 +1,16 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
-import { cardOf } from '@steady-scatter/core';
+import { answerWorksheet, AS_TYPED, cardOf, termText, type CardJob } from '@steady-scatter/core';
 import { FileText } from 'lucide-react';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { loadPart } from '../../api/lazyCall.ts';
 import { useHere } from '../../api/useHere.ts';
+import { useJob } from '../../jobs/useJobs.ts';
 import { Choice } from '../../ui/Choice.tsx';
 import { dayText } from '../../ui/dayText.ts';
 import { useNotices } from '../../ui/notices.tsx';
 import { saveFile } from '../../ui/saveFile.ts';
+import { termOf } from '../../ui/termShown.ts';
 import { TopBar } from '../../ui/TopBar.tsx';
 import { BenchTabs } from '../BenchTabs.tsx';
 import { benchOf, useBenchShelf } from '../benchOf.ts';
@@ -19,14 +21,29 @@ import { CARD_SIZES, type CardSize } from './cardSizes.ts';
 
 const SIZES = (Object.keys(CARD_SIZES) as CardSize[]).map((id) => ({ id, label: CARD_SIZES[id].words }));
 
+/** The job that the address names: its rate one time over the ground, for the card of its machine. */
+function useCardJob(): (CardJob & { calibration: string }) | null {
+  const [parameters] = useSearchParams();
+  const id = parameters.get('job');
+  const { data: job } = useJob(id ?? '', id !== null);
+  if (!job) return null;
+  const { numbers, lines } = answerWorksheet(job.worksheet, AS_TYPED);
+  if (numbers.once.rateSi === null) return null;
+  const rate = termText(termOf(lines.once, 'once.rate'));
+  const way = numbers.once.times > 1 ? `, ${lines.once.label.toLowerCase()}` : '';
+  return { calibration: job.worksheet.spread.calibration, rateKgPerM2: numbers.once.rateSi, purpose: `${job.name}${way}: ${rate}` }; // prettier-ignore
+}
+
 /** Everything that was signed off, with its card. */
 function useCards() {
   const shelf = useBenchShelf();
   const { data: here } = useHere();
   const base = here?.publicUrl ?? here?.addresses[0] ?? location.origin;
+  const job = useCardJob();
   return shelf.calibrations.flatMap(({ id, typed }) => {
     const on = benchOf(typed, shelf, id);
-    const card = on.rig && cardOf(typed, on.rig, on.reading, dayText(typed.signOff?.onDay ?? ''));
+    const own = job?.calibration === id ? job : null;
+    const card = on.rig && cardOf(typed, on.rig, on.reading, dayText(typed.signOff?.onDay ?? ''), own);
     return card ? [{ id, name: typed.name, card, link: `${base}/bench/${id}`, age: ageOf(typed, on) }] : [];
   });
 }

@@ -21,6 +21,7 @@ function faceOf({ card, link }: Printed): Content {
     stack: [
       { text: card.machine, bold: true, fontSize: 16 },
       { text: card.product, fontSize: 11 },
+      ...(card.purpose ? [{ text: card.purpose, bold: true, fontSize: 11 }] : []),
       {
         columns: [
           { width: 'auto', stack: [{ text: card.control, fontSize: 10 }, { text: card.setting, bold: true, fontSize: 54, lineHeight: 0.85 }] }, // prettier-ignore

@@ -1,0 +1,197 @@
+import { readFileSync } from 'node:fs';
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import {
+  answerWorksheet,
+  AS_TYPED,
+  benchRig,
+  blankProduct,
+  blankRig,
+  blankRun,
+  blankScale,
+  blankWorksheet,
+  blankCalibration,
+  checkSheet,
+  completeCalibration,
+  completeRig,
+  completeWidthTest,
+  completeWorksheet,
+  inScoops,
+  meanLine,
+  measuredLine,
+  METHOD_IDS,
+  paceLine,
+  portionsOf,
+  readCalibration,
+  readRuleSet,
+  readSite,
+  readWidthTest,
+  runLine,
+  scoopLine,
+  workingText,
+  type CalibrationTyped,
+  type EarlierWorksheet,
+  type MethodId,
+  type RigTyped,
+  type RuleSetTyped,
+  type SiteTyped,
+  type WidthTestTyped,
+  type Working,
+  type WorksheetTyped,
+} from '../index.ts';
+import { untrue } from './asArithmetic.ts';
+import { operator, term, word } from './index.ts';
+
+const DEMO = JSON.parse(readFileSync(new URL('../../../demo/tarn-hollow.json', import.meta.url), 'utf8')) as {
+  jobs: { onDay: string; worksheet: EarlierWorksheet }[];
+  sites: { typed: SiteTyped }[];
+  ruleSets: { typed: RuleSetTyped }[];
+  rigs: { id: string; typed: RigTyped }[];
+  calibrations: { typed: CalibrationTyped }[];
+  widthTests: { typed: WidthTestTyped }[];
+}; // prettier-ignore
+
+const isTrue = (line: Working | null) => {
+  if (line) expect(untrue(line), workingText(line)).toEqual([]);
+};
+
+/** Every line that a sheet can show. */
+function sheetLines(typed: WorksheetTyped, onDay: string, rules: RuleSetTyped | null): Working[] {
+  const answer = answerWorksheet(typed, AS_TYPED);
+  const { areas, ...others } = answer.lines;
+  const { scoop } = answer.reading.product;
+  const checks = rules ? checkSheet(readRuleSet(rules).rules, answer, typed.rules, { onDay, soilTests: [], others: [] }) : []; // prettier-ignore
+  return [
+    ...areas,
+    ...Object.values(others),
+    ...portionsOf(answer.reading.split, onDay, answer).map(({ working }) => working),
+    ...checks.map(({ working }) => working),
+    ...(scoop && answer.numbers.amountSi !== null && answer.reading.product.form === 'dry' ? [inScoops(answer.numbers.amountSi, 'lb', scoop, typed.product.scoop), scoopLine(scoop, typed.product.scoop)] : []), // prettier-ignore
+  ];
+}
+
+function benchLines(typed: CalibrationTyped, rig: RigTyped): (Working | null)[] {
+  const bench = benchRig(rig);
+  const reading = readCalibration(typed, bench);
+  return typed.runs.flatMap((run, at) => {
+    const read = reading.runs[at]!;
+    return read.worked
+      ? [runLine(run, read, typed, bench), paceLine(run, read, typed, reading.paceMPerS)]
+      : [];
+  });
+}
+
+describe('the lines of Tarn Hollow hold as they stand', () => {
+  it('sheets, their portions, rules and scoops', () => {
+    for (const { onDay, worksheet } of DEMO.jobs)
+      for (const line of sheetLines(completeWorksheet(worksheet), onDay, DEMO.ruleSets[0]!.typed))
+        isTrue(line);
+  });
+  it('test runs', () => {
+    for (const { typed } of DEMO.calibrations) {
+      const rig = DEMO.rigs.find(({ id }) => id === typed.rig)!.typed;
+      for (const line of benchLines(completeCalibration(typed), completeRig(rig))) isTrue(line);
+    }
+  });
+  it('sites and widths', () => {
+    for (const { typed } of DEMO.sites)
+      readSite(typed).areas.forEach((area, at) => isTrue(measuredLine(typed.areas[at]!, area)));
+    for (const { typed } of DEMO.widthTests) {
+      const reading = readWidthTest(completeWidthTest(typed));
+      if (reading.lookedM !== null) isTrue(meanLine(reading, reading.lookedM, completeWidthTest(typed)));
+    }
+  });
+});
+
+const number = (min: number, max: number) =>
+  fc.double({ min, max, noNaN: true }).map((value) => value.toFixed(2));
+
+it('sheets with any numbers, kinds and units', () => {
+  const any = fc.record({
+    of: fc.constantFrom('N' as const, 'K2O' as const, 'product' as const),
+    amount: number(0.2, 3),
+    system: fc.constantFrom('us' as const, 'metric' as const),
+    kind: fc.constantFrom('dry-fertilizer' as const, 'liquid-fertilizer' as const),
+    grade: fc.constantFrom('24-0-8', '10-10-10', '28-0-3'),
+    basis: fc.constantFrom('weight' as const, 'volume' as const),
+    density: number(1.05, 1.4),
+    pack: number(5, 60),
+    covers: number(900, 15_000),
+    carrier: number(20, 90),
+    means: fc.constantFrom('mix' as const, 'water' as const),
+    portions: fc.constantFrom('', '2', '3'),
+    directions: fc.constantFrom('one' as const, 'two' as const),
+    sizes: fc.array(fc.oneof(number(80, 9000), fc.tuple(number(5, 90), number(5, 90)).map(([a, b]) => `${a} x ${b}`)), { minLength: 1, maxLength: 4 }), // prettier-ignore
+  });
+  fc.assert(
+    fc.property(any, (drawn) => {
+      const blank = blankWorksheet(drawn.system, 'a');
+      const product = { ...blankProduct(drawn.kind, drawn.system), grade: drawn.grade, gradeBasis: drawn.basis, density: { text: drawn.density, unit: 'kg/L' as const } }; // prettier-ignore
+      const isLiquid = drawn.kind === 'liquid-fertilizer' && drawn.of === 'product';
+      const unit = isLiquid ? (drawn.system === 'us' ? ('gal/1000 ft2' as const) : ('L/ha' as const)) : blank.need.unit; // prettier-ignore
+      const amount = drawn.system === 'us' ? drawn.amount : String(50 * Number(drawn.amount));
+      const typed = {
+        ...blank,
+        need: { of: drawn.of, amount, unit },
+        product: { ...product, package: { ...product.package, size: drawn.pack }, coverage: { ...product.coverage, size: drawn.covers } }, // prettier-ignore
+        areas: drawn.sizes.map((size, at) => ({
+          id: String(at),
+          name: '',
+          size,
+          unit: blank.areas[0]!.unit,
+        })),
+        carrier: { ...blank.carrier, amount: drawn.carrier, means: drawn.means },
+        split: { portions: drawn.portions, everyDays: '28', directions: drawn.directions },
+      };
+      for (const line of sheetLines(typed, '2026-04-18', null)) isTrue(line);
+    }),
+    { seed: 121, numRuns: 100 },
+  );
+});
+
+/** Readings of a method that can be, as text. */
+const READINGS: Readonly<Record<MethodId, fc.Arbitrary<Record<string, string>>>> = {
+  'weigh-back': fc.record({ in: number(30, 40), left: number(10, 28), length: number(20, 90), passes: fc.constantFrom('', '2'), time: number(12, 40) }),
+  catch: fc.record({ tare: number(0.2, 1), gross: number(1.5, 6), length: number(4, 20), passes: fc.constantFrom('', '3') }),
+  tray: fc.record({ tare: number(0.2, 1), gross: number(1.5, 6), length: number(4, 20) }),
+  'timed-catch': fc.record({ 'tare.1': number(0.2, 1), 'gross.1': number(1.5, 6), 'tare.2': number(0.2, 1), 'gross.2': number(1.5, 6), course: number(30, 60), courseTime: number(20, 40), 'courseTime.2': fc.oneof(fc.constant(''), number(20, 40)), catchTime: number(15, 40) }),
+  'run-out': fc.record({ tare: fc.oneof(fc.constant(''), number(0.5, 1)), load: number(9, 15), left: fc.oneof(fc.constant('0'), number(1.2, 4)), area: number(600, 2000) }),
+  'fill-time': fc.record({ tare: fc.oneof(fc.constant(''), number(0.2, 1)), content: number(3, 6), course: number(30, 60), courseTime: number(20, 40), fillTime: number(40, 160) }),
+  outlets: fc.record({ 'tare.1': number(0.2, 1), 'gross.1': number(1.5, 6), 'tare.2': number(0.2, 1), 'gross.2': number(1.5, 6), length: number(20, 60), time: number(12, 40) }),
+}; // prettier-ignore
+
+it.each(METHOD_IDS)('%s with any readings, at any spacing, whatever feeds what', (method) => {
+  const control = { ...blankScale(), from: '0', to: '10', closed: '0' };
+  const any = fc.record({
+    readings: READINGS[method],
+    feeds: fc.constantFrom('one-row' as const, 'own-rows' as const),
+    width: fc.constantFrom('1.50', '5', '6600 m/ha'),
+    spreadAt: fc.constantFrom('', '2.20'),
+    noFlow: fc.constantFrom(false, false, false, true),
+  });
+  fc.assert(
+    fc.property(any, ({ readings, feeds, width, spreadAt, noFlow }) => {
+      const rig = { ...blankRig('metric'), name: 'Red', kind: 'row-distributor' as const, control, outlets: { count: '2', feeds }, pace: { course: '40', unit: 'm' as const, time: '30.77' } }; // prettier-ignore
+      const own = spreadAt === '' ? null : { text: spreadAt, unit: 'm' as const, by: 'chosen' as const };
+      const runs = [{ ...blankRun('a', '2026-04-10', method), setting: '5', readings, width: own, noFlow }];
+      const typed = { ...blankCalibration('metric'), name: 'Red', target: { amount: '300', unit: 'kg/ha' as const }, width: { text: width, unit: 'm' as const, by: 'measured' as const }, runs }; // prettier-ignore
+      const lines = benchLines(typed, rig);
+      for (const line of lines) if (!noFlow) isTrue(line);
+    }),
+    { seed: 122, numRuns: 150 },
+  );
+});
+
+describe('the reading of lines itself', () => {
+  const line = (...parts: Working['parts'][number][]): Working => ({ id: 'l', label: 'l', parts });
+  const typed = (number: string, unit = '') => term('t', { number, unit }, { origin: 'typed' });
+  const computed = (number: string, unit = '') => term('c', { number, unit });
+  it('finds what is not so', () => {
+    expect(untrue(line(typed('40 lb'), operator('÷'), typed('12 000 ft2'), operator('='), computed('3.33', 'lb / 1000 ft²')))).toEqual([]); // prettier-ignore
+    expect(untrue(line(typed('40 lb'), operator('÷'), typed('12 000 ft2'), operator('='), computed('3.43', 'lb / 1000 ft²')))).toHaveLength(1); // prettier-ignore
+    // A missing bracket, a unit of another kind.
+    expect(untrue(line(typed('1.84 kg'), operator('+'), typed('2.02 kg'), operator('÷'), typed('2'), operator('='), computed('1.93', 'kg')))).toHaveLength(1); // prettier-ignore
+    expect(untrue(line(word('('), typed('1.84 kg'), operator('+'), typed('2.02 kg'), word(')'), operator('÷'), typed('2'), operator('='), computed('1.93', 'kg')))).toEqual([]); // prettier-ignore
+    expect(untrue(line(typed('2 kg'), operator('='), computed('2.00', 'm')))).toHaveLength(1);
+  });
+});

@@ -1,0 +1,39 @@
+import { Box, Button } from '@chakra-ui/react';
+import { questionsOf } from '@steady-scatter/core';
+import { useWatch } from 'react-hook-form';
+import { useNotices } from '../ui/notices.tsx';
+import { useSheet, useSheetForm } from './sheet.tsx';
+
+/** What is asked about the entries of one part of the sheet: the likely reading is one act away, and so is "it is right". */
+export function Questions({ about }: { about: readonly string[] }) {
+  const { answer } = useSheet();
+  const form = useSheetForm();
+  const notices = useNotices();
+  const typed = useWatch({ control: form.control, name: 'worksheet' });
+  const asked = questionsOf({ typed, ...answer }).filter(({ field }) => about.some((part) => field.startsWith(part))); // prettier-ignore
+  const set = (next: typeof typed, told: string) => {
+    form.setValue('worksheet', next, { shouldDirty: true });
+    notices.undoable(told, () => form.setValue('worksheet', typed, { shouldDirty: true }));
+  };
+  return asked.map(({ id, text, likely }) => (
+    <Box key={id} role="alert" borderWidth="2px" borderColor="warn" borderRadius="8px" padding="12px" marginTop="10px" data-noprint>
+      <Box fontSize="16px">
+        <b>▲ Is this right?</b> {text}
+      </Box>
+      <Box display="flex" flexWrap="wrap" gap="8px" marginTop="8px">
+        {likely && (
+          <Button minHeight="44px" onClick={() => set(likely.sheet, `Now ${likely.label}.`)}>
+            It is {likely.label}
+          </Button>
+        )}
+        <Button
+          minHeight="44px"
+          variant="outline"
+          onClick={() => set({ ...typed, confirmed: [...typed.confirmed, id] }, 'It stands as typed.')}
+        >
+          It is right as typed
+        </Button>
+      </Box>
+    </Box>
+  )); // prettier-ignore
+}

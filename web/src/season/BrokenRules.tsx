@@ -1,0 +1,24 @@
+import { Box } from '@chakra-ui/react';
+import { useEffect } from 'react';
+import { Repairs } from './Repairs.tsx';
+import { useRuleChecks } from './useRuleChecks.ts';
+
+/** What is broken stands at the answer, with what would mend it one act away. */
+export default function BrokenRules({ onCount }: { onCount(broken: number): void }) {
+  const { checks } = useRuleChecks();
+  const broken = checks.filter(({ state }) => state === 'broken');
+  const count = broken.length;
+  useEffect(() => onCount(count), [count, onCount]);
+  if (count === 0) return null;
+  return (
+    <Box role="alert" borderWidth="2px" borderColor="warn" borderRadius="8px" padding="12px" marginTop="12px">
+      {broken.map(({ id, rule, overBy }) => (
+        <Box key={id} fontSize="16px">
+          <b>▲ Rule broken:</b> {rule}
+          {overBy && `, by ${overBy.number} ${overBy.unit}`}.
+        </Box>
+      ))}
+      <Repairs checks={checks} />
+    </Box>
+  );
+}

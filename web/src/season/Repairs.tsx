@@ -1,0 +1,65 @@
+import { Box, Button } from '@chakra-ui/react';
+import {
+  daysNeeded,
+  fewestPortions,
+  lessNeed,
+  mostAllowedShare,
+  type RuleCheck,
+  type WorksheetTyped,
+} from '@steady-scatter/core';
+import { useWatch } from 'react-hook-form';
+import { useSheet, useSheetForm } from '../jobs/sheet.tsx';
+import { useNotices } from '../ui/notices.tsx';
+
+/** Changes the sheet, with a way back. */
+function useChange() {
+  const form = useSheetForm();
+  const notices = useNotices();
+  return (next: WorksheetTyped, told: string) => {
+    const before = form.getValues('worksheet');
+    form.setValue('worksheet', next, { shouldDirty: true });
+    notices.undoable(told, () => form.setValue('worksheet', before, { shouldDirty: true }));
+  };
+}
+
+/** What can be done about broken rules: ask for less, split, or leave more days between. */
+export function Repairs({ checks }: { checks: readonly RuleCheck[] }) {
+  const { answer } = useSheet();
+  const typed = useWatch({ control: useSheetForm().control, name: 'worksheet' });
+  const change = useChange();
+  const broken = checks.filter(({ state }) => state === 'broken');
+  if (broken.length === 0) return null;
+  const share = mostAllowedShare(checks);
+  const less = share > 0 && share < 1 ? lessNeed(answer, typed, share) : null;
+  const portions = fewestPortions(checks);
+  const days = daysNeeded(checks);
+  const isHelpless = share === 1 && portions === null && days === null;
+  return (
+    <Box display="flex" flexWrap="wrap" gap="10px" marginTop="10px" alignItems="center" data-noprint>
+      {less && (
+        <Button onClick={() => change({ ...typed, need: { ...typed.need, amount: less } }, 'The need is now the most that is allowed.')}>
+          Use the most allowed: {less}
+        </Button>
+      )}
+      {portions !== null && (
+        <Button
+          onClick={() =>
+            change(
+              { ...typed, split: { ...typed.split, portions: String(portions), everyDays: typed.split.everyDays || String(days ?? 28) } },
+              `The whole is now put down in ${portions} portions.`,
+            )
+          }
+        >
+          Split in {portions}
+        </Button>
+      )}
+      {days !== null && (
+        <Button onClick={() => change({ ...typed, split: { ...typed.split, everyDays: String(days) } }, `The portions are now ${days} days apart.`)}>
+          Put {days} days between
+        </Button>
+      )}
+      {share === 0 && <Box>Nothing of this product is allowed here now. Choose another product.</Box>}
+      {isHelpless && <Box>No lower rate would keep this rule. Choose another product, another day, or get a soil test.</Box>}
+    </Box>
+  ); // prettier-ignore
+}
