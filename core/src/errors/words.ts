@@ -7,7 +7,9 @@ export const WORDS = {
   'number.empty': 'Type a number here, for example {hint}.',
   'number.unreadable': 'This cannot be read as a number: {typed}. Write it like {hint}.',
   'number.decimal-comma': 'The comma in {typed} can be read two ways. Write {hint} if it marks a decimal.',
+  'number.too-small': '{typed} is too small a number to work with. Check it, for example {hint}.',
   'number.too-large': '{typed} is too large a number to work with. Check it, for example {hint}.',
+  'number.unusable': '{typed} cannot be worked with here. A number above 0 is wanted.',
   'quantity.unreadable': 'This cannot be read as {kind}: {typed}. Write it like {hint}.',
   'quantity.parts': 'In {typed} the parts do not belong together. Write them like {hint}.',
   'quantity.not-positive': '{what} has to be more than 0, for example {hint}.',
@@ -28,6 +30,7 @@ export const WORDS = {
   'grade.over-100': '{typed} adds up to {sum} %. A product cannot hold more than 100 %; check the label.',
   'grade.unknown-nutrient': '{nutrient} is not a nutrient kept here. Use S, Ca, Mg or Fe, as in {hint}.',
   'grade.twice': '{nutrient} stands twice in {typed}. Give it once, as in {hint}.',
+  'nutrient.other-element': '{from} and {to} are not forms of one element.',
   'grade.lacks': '{grade} holds no {nutrient}. Choose a product with {nutrient}, or change what is needed.',
   'grade.too-much-elemental':
     'No product holds {percent} % elemental {nutrient}: {limit}. Leave out “elemental” if the label gives the oxide.',

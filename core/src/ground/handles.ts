@@ -133,6 +133,12 @@ const HANDLES: Readonly<Record<ShapeKind, (d: D, corners: readonly Point[]) => H
   polygon: polygonHandles,
 };
 
+/** As many dimensions as the shape has, each a number. */
+function isWhole(kind: ShapeKind, d: D): boolean {
+  const { dimensions, repeats } = shapeOf(kind);
+  return d.length >= (repeats ? repeats.from + repeats.least : dimensions.length) && d.every(Number.isFinite);
+}
+
 /**
  * The points by which a shape can be dragged, and what its dimensions become.
  *
@@ -140,7 +146,9 @@ const HANDLES: Readonly<Record<ShapeKind, (d: D, corners: readonly Point[]) => H
  * @example handlesOf('circle', [2])[0].move({ x: 0, y: 3 }) // [3]
  */
 export const handlesOf = (kind: ShapeKind, d: D): Handle[] =>
-  HANDLES[kind](d, shapeOf(kind).outlines(d)[0] ?? []);
+  isWhole(kind, d)
+    ? HANDLES[kind](d, shapeOf(kind).outlines(d)[0] ?? []).filter(({ at }) => Number.isFinite(at.x + at.y))
+    : [];
 
 /** What a dragged length is rounded to while it snaps, in its own unit. */
 const STEP: Readonly<Record<LengthUnit, number>> = {

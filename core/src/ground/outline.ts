@@ -1,3 +1,4 @@
+import { finite, requireFinite } from '../errors/preconditions.ts';
 /** A point on the ground, metres: x to the east or the right, y to the north or up. */
 export interface Point {
   readonly x: number;
@@ -9,10 +10,12 @@ export type Outline = readonly Point[];
 
 /** Length of a line through points, m; closed: back to its first point. */
 export const lineLength = (line: Outline, closed: boolean): number =>
-  line.reduce((sum, a, at) => {
-    const b = line[at + 1] ?? (closed ? line[0]! : a);
-    return sum + Math.hypot(b.x - a.x, b.y - a.y);
-  }, 0);
+  finite(
+    line.reduce((sum, a, at) => {
+      const b = line[at + 1] ?? (closed ? line[0]! : a);
+      return sum + Math.hypot(b.x - a.x, b.y - a.y);
+    }, 0),
+  );
 
 /** Neighbours of a closed outline in pairs: each side from its first point to its second. */
 const sidesOf = (outline: Outline): [Point, Point][] =>
@@ -32,7 +35,7 @@ export function outlineArea(outline: Outline): number {
     (sum, [a, b]) => sum + (a.x - origin.x) * (b.y - origin.y) - (b.x - origin.x) * (a.y - origin.y),
     0,
   );
-  return Math.abs(twice) / 2;
+  return finite(Math.abs(twice) / 2);
 }
 
 const turn = (a: Point, b: Point, c: Point): number => (b.x - a.x) * (c.y - a.y) - (b.y - a.y) * (c.x - a.x);
@@ -96,6 +99,7 @@ export interface Bounds {
 /** The box around points; null without any. */
 export function boundsOf(points: readonly Point[]): Bounds | null {
   if (points.length === 0) return null;
+  for (const { x, y } of points) requireFinite({ x, y });
   const [xs, ys] = [points.map(({ x }) => x), points.map(({ y }) => y)];
   const least = (all: number[]) => all.reduce((a, b) => Math.min(a, b));
   const most = (all: number[]) => all.reduce((a, b) => Math.max(a, b));
@@ -109,7 +113,7 @@ const STEP = (2 * Math.PI) / ROUND;
 const STRETCH = Math.sqrt(STEP / Math.sin(STEP));
 
 /** The width of a curve, from that of its outline, m. */
-export const acrossCurve = (outlineM: number): number => outlineM / STRETCH;
+export const acrossCurve = (outlineM: number): number => finite(outlineM / STRETCH);
 
 /**
  * A curve as an outline whose area is that of the curve: its corners lie a little outside, so that nothing is lost.

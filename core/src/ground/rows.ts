@@ -1,3 +1,4 @@
+import { finite, requirePositive } from '../errors/preconditions.ts';
 import { collect } from '../errors/collect.ts';
 import { InputError } from '../errors/InputError.ts';
 import { readNumber } from '../quantities/numbers.ts';
@@ -12,7 +13,10 @@ import { UNITS, type AreaUnit, type LengthUnit } from '../quantities/units.ts';
  * @returns m
  * @example rowLength(10_000, 1.5) // 6666.67 m on a hectare
  */
-export const rowLength = (areaM2: number, spacingM: number): number => areaM2 / spacingM;
+export function rowLength(areaM2: number, spacingM: number): number {
+  requirePositive({ spacingM });
+  return finite(areaM2 / spacingM);
+}
 
 /** Rows on an area as typed: their spacing, one's own figure, or their number and length. */
 export interface RowsTyped {

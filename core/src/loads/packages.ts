@@ -56,7 +56,13 @@ export interface PackageCount {
  * @example countPackages(11.2, 18.1) // { exact: 0.6187..., whole: 1, lastShare: 0.6187..., leftSi: 6.9, wholeAtMost: 1 }
  */
 export function countPackages(amountSi: number, packageSi: number, bandSi = 0): PackageCount {
-  if (!(packageSi > 0) || !(amountSi >= 0) || !Number.isFinite(amountSi / packageSi))
+  if (
+    !(packageSi > 0) ||
+    !(amountSi >= 0) ||
+    !Number.isFinite((amountSi + bandSi) / packageSi) ||
+    !Number.isFinite(packageSi) ||
+    !(bandSi >= 0)
+  )
     throw new InputError('quantity.not-positive', { field: 'package', what: 'The package', hint: '40 lb' });
   const wholeFor = (count: number) => Math.max(0, Math.ceil(count - 1e-9 * Math.max(1, count)));
   const exact = amountSi / packageSi;

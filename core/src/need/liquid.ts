@@ -1,3 +1,4 @@
+import { finite, requirePositive } from '../errors/preconditions.ts';
 import { InputError } from '../errors/InputError.ts';
 import { fractionOf, type Grade } from './grade.ts';
 import { NUTRIENTS, type Nutrient } from './nutrients.ts';
@@ -11,8 +12,10 @@ import { NUTRIENTS, type Nutrient } from './nutrients.ts';
  * @returns L/m2
  * @example liquidRate(0.0025, concentration(readGrade('28-0-0', 'grade'), 'N', 1.28)) // 0.00697545 L/m2
  */
-export const liquidRate = (needKgPerM2: number, concentrationKgPerL: number): number =>
-  needKgPerM2 / concentrationKgPerL;
+export function liquidRate(needKgPerM2: number, concentrationKgPerL: number): number {
+  requirePositive({ concentrationKgPerL });
+  return finite(needKgPerM2 / concentrationKgPerL);
+}
 
 /**
  * Nutrient in one litre of a liquid whose grade is by mass.
@@ -31,5 +34,6 @@ export function concentration(grade: Grade, nutrient: Nutrient, densityKgPerL: n
       nutrient: NUTRIENTS[nutrient].name,
     });
   }
-  return fraction * densityKgPerL;
+  requirePositive({ densityKgPerL });
+  return finite(fraction * densityKgPerL);
 }

@@ -1,3 +1,5 @@
+import { InputError } from '../errors/InputError.ts';
+import { finite } from '../errors/preconditions.ts';
 /**
  * Oxide and elemental forms by molar mass: 2 P / P2O5 and 2 K / K2O with the standard atomic weights
  * P 30.974, K 39.098, O 15.999 (IUPAC), to the six places that labels and laws use.
@@ -35,11 +37,13 @@ export function otherForm(nutrient: Nutrient): Nutrient | null {
  * @param amount mass, or mass per area, of `from`
  * @param from the form it is stated in
  * @param to the same form or the other form of the same element
+ * @throws InputError nutrient.other-element, number.unusable
  * @example inForm(1, 'K2O', 'K') // 0.830151
  */
 export function inForm(amount: number, from: Nutrient, to: Nutrient): number {
-  if (from === to) return amount;
-  return (amount * shareOf(from)) / shareOf(to);
+  if (from === to) return finite(amount);
+  if (otherForm(from) !== to) throw new InputError('nutrient.other-element', { field: 'to', from, to });
+  return finite((amount * shareOf(from)) / shareOf(to));
 }
 
 function shareOf(nutrient: Nutrient): number {

@@ -1,3 +1,4 @@
+import { finite } from '../errors/preconditions.ts';
 import { InputError } from '../errors/InputError.ts';
 import { fractionOf, type Grade } from './grade.ts';
 import { NUTRIENTS, otherForm, type Nutrient } from './nutrients.ts';
@@ -18,7 +19,7 @@ export function productRate(needKgPerM2: number, nutrient: Nutrient, grade: Grad
     const { name } = NUTRIENTS[nutrient];
     throw new InputError('grade.lacks', { field: 'grade', grade: grade.typed.trim(), nutrient: name });
   }
-  return needKgPerM2 / fraction;
+  return finite(needKgPerM2 / fraction);
 }
 
 /**
@@ -29,7 +30,7 @@ export function productRate(needKgPerM2: number, nutrient: Nutrient, grade: Grad
  * @example nutrientAtRate(1, 'N', readGrade('24-0-8', 'grade')) // 0.24
  */
 export const nutrientAtRate = (rateKgPerM2: number, nutrient: Nutrient, grade: Grade): number =>
-  rateKgPerM2 * fractionOf(grade, nutrient);
+  finite(rateKgPerM2 * fractionOf(grade, nutrient));
 
 /** What a product rate delivers of one nutrient, per area, with the other form of P and K beside it. */
 export interface Delivered {

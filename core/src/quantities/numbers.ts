@@ -2,6 +2,7 @@ import { InputError } from '../errors/InputError.ts';
 
 const LONGEST = 200;
 const LARGEST = 1e15;
+const SMALLEST = 1e-12;
 const VULGAR: Readonly<Record<string, string>> = {
   '½': '1/2', '⅓': '1/3', '⅔': '2/3', '¼': '1/4', '¾': '3/4', '⅕': '1/5', '⅖': '2/5', '⅗': '3/5', '⅘': '4/5',
   '⅙': '1/6', '⅚': '5/6', '⅛': '1/8', '⅜': '3/8', '⅝': '5/8', '⅞': '7/8',
@@ -50,7 +51,7 @@ function readPlain(text: string, typed: string, field: string): number {
  * @param typed what was typed, at most 200 characters
  * @param field path of the field, for the error
  * @returns a finite number, magnitude at most 1e15
- * @throws InputError number.empty, number.unreadable, number.decimal-comma ("0,5" asks), number.too-large
+ * @throws InputError number.empty, number.unreadable, number.decimal-comma ("0,5" asks), number.too-small, number.too-large
  * @example readNumber('3 1/2', 'amount') // 3.5
  */
 export function readNumber(typed: string, field: string): number {
@@ -64,6 +65,8 @@ export function readNumber(typed: string, field: string): number {
     ? (fraction[1] ? -1 : 1) * (Number(fraction[2] ?? 0) + Number(fraction[3]) / Number(fraction[4]))
     : readPlain(text, typed, field);
   if (Number.isNaN(number)) throw new InputError('number.unreadable', { field, hint: '0.8', typed });
+  if (number !== 0 && Math.abs(number) < SMALLEST)
+    throw new InputError('number.too-small', { field, hint: '0.8', typed });
   if (Math.abs(number) > LARGEST) throw new InputError('number.too-large', { field, hint: '0.8', typed });
   // Plus 0: a minus before nothing is nothing.
   return number + 0;

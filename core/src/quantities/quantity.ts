@@ -22,6 +22,9 @@ export interface QuantityField {
   readonly field: string;
 }
 
+/** Nothing that is spread or walked is larger in SI; products and quotients of such numbers stay finite. */
+const LARGEST_SI = 1e18;
+
 const PART = new RegExp(`(${NUMBER_PATTERN})\\s*([^\\d\\s,.-][^\\d,-]*)?`, 'gi');
 
 /** Marks the 2 of "ft2" as part of the unit and drops the comma of "3 lb, 4 oz". */
@@ -102,7 +105,7 @@ export function readQuantity(typed: string, wanted: QuantityField): Quantity {
     resolutionSi = lastPlace(numberText!) * UNITS[unit].toSi;
     si += at === 0 ? toSi(number, unit) : sign * toSi(number, unit);
   }
-  if (!Number.isFinite(si))
+  if (!(Math.abs(si) <= LARGEST_SI))
     throw new InputError('number.too-large', { field, typed, hint: KINDS[kind].example });
   return { kind, si, unit: first!, typed, resolutionSi };
 }

@@ -1,3 +1,5 @@
+import { finite } from '../errors/preconditions.ts';
+import { attempt } from '../errors/InputError.ts';
 import { fromSi, toSi } from './convert.ts';
 import { UNITS, type UnitId } from './units.ts';
 
@@ -12,6 +14,7 @@ export interface Shown {
   readonly band?: string;
 }
 
+const NOT_A_NUMBER = '—';
 const NARROW_SPACE = '\u202f';
 
 const group = (digits: string): string => digits.replace(/\B(?=(\d{3})+$)/g, NARROW_SPACE);
@@ -35,6 +38,8 @@ const decadeOf = (value: number): number => Math.floor(Math.log10(Math.abs(value
  * @example showNumber(3.33333, 3) // '3.33'
  */
 export function showNumber(value: number, figures: number): string {
+  // Showing never throws: what is no number is shown as missing.
+  if (!Number.isFinite(value)) return NOT_A_NUMBER;
   if (value === 0) return '0';
   if (Math.abs(value) < 1e-9) return value.toExponential(figures - 1);
   const rounded = Number(value.toPrecision(figures));
@@ -60,7 +65,8 @@ export function showExact(value: number, figures = 7): string {
  * @example showQuantity(0.45359237, 'lb') // { number: '1.00', unit: 'lb' }
  */
 export function showQuantity(si: number, unit: UnitId, figures = HONEST_FIGURES): Shown {
-  return { number: showNumber(fromSi(si, unit), figures), unit: UNITS[unit].symbol };
+  const value = attempt(() => fromSi(si, unit)).value;
+  return { number: value === null ? NOT_A_NUMBER : showNumber(value, figures), unit: UNITS[unit].symbol };
 }
 
 /**
@@ -72,7 +78,7 @@ export function showQuantity(si: number, unit: UnitId, figures = HONEST_FIGURES)
  * @example showWithUncertainty(11.2, 0.31, 'kg') // { number: '11.2', band: '0.3', unit: 'kg' }
  */
 export function showWithUncertainty(si: number, uncertaintySi: number, unit: UnitId): Shown {
-  if (!(uncertaintySi > Math.abs(si) * 1e-12) || !Number.isFinite(uncertaintySi))
+  if (!(uncertaintySi > Math.abs(si) * 1e-12) || !Number.isFinite(uncertaintySi) || !Number.isFinite(si))
     return showQuantity(si, unit);
   const band = uncertaintySi / UNITS[unit].toSi;
   const value = fromSi(si, unit);
@@ -99,7 +105,7 @@ export type UnitChange = 'convert' | 'keep-number';
  * @example changedSi(0.45359237, 'lb', 'oz', 'keep-number') // 0.0283495... (1 lb becomes 1 oz)
  */
 export const changedSi = (si: number, from: UnitId, to: UnitId, change: UnitChange): number =>
-  change === 'convert' ? si : toSi(fromSi(si, from), to);
+  change === 'convert' ? finite(si) : toSi(fromSi(si, from), to);
 
 /**
  * The text to type for an SI value in a unit: seven figures, so that nothing above 1e-6 is lost.

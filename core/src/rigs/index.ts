@@ -19,4 +19,5 @@ export {
   type RigTyped,
   type ServiceTyped,
 } from './rig.ts';
+export { readPace, type PaceOfWork } from './readPace.ts';
 export { readWidth, type WidthBy, type WidthTyped } from './width.ts';

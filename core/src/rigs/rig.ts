@@ -6,6 +6,7 @@ import type { LengthUnit, MassUnit } from '../quantities/units.ts';
 import { readDay, readName } from '../worksheet/heading.ts';
 import { rigKind, type RigKind } from './kinds.ts';
 import { blankScale, readScale, type ScaleReading, type ScaleTyped } from './scale.ts';
+import { readPace, type PaceOfWork } from './readPace.ts';
 import { readWidth } from './width.ts';
 
 /** What was done to a machine, and when it is due again. */
@@ -41,7 +42,7 @@ export interface RigTyped {
   /** Hopper width of a drop spreader, usual pass spacing of a rotary, row spacing of a row distributor. */
   readonly width: { readonly text: string; readonly unit: LengthUnit };
   /** Usual pace: a course and the time for it. */
-  readonly pace: { readonly course: string; readonly unit: LengthUnit; readonly time: string };
+  readonly pace: PaceOfWork;
   /** Own additions to what is looked at before use and after it. */
   readonly before: readonly string[];
   readonly after: readonly string[];
@@ -113,24 +114,17 @@ export function readRig(rig: RigTyped): RigReading {
   const control = readScale(rig.control, 'control');
   const second = readScale(rig.second, 'second');
   const outlets = ifTyped(rig.outlets.count, () => readOutlets(rig.outlets.count));
-  const length = (text: string, unit: LengthUnit, field: string, what: string) =>
-    ifTyped(text, () => readPositive(text, { kind: 'length', bareUnit: unit, field }, what).si);
   const hopperKg = ifTyped(
     rig.hopper.size,
     () => readPositive(rig.hopper.size, { kind: 'mass', bareUnit: rig.hopper.unit, field: 'hopper.size' }, 'The hopper').si, // prettier-ignore
   );
   const widthM = ifTyped(rig.width.text, () => readWidth({ ...rig.width, by: 'measured' }, 'width.text').si);
-  const courseM = length(rig.pace.course, rig.pace.unit, 'pace.course', 'The course');
-  const timeS = ifTyped(
-    rig.pace.time,
-    () => readPositive(rig.pace.time, { kind: 'time', bareUnit: 's', field: 'pace.time' }, 'The time').si,
-  );
+  const paceMPerS = readPace(rig.pace, 'pace', { ifTyped });
   rig.services.forEach(({ onDay, dueDay }, at) => {
     ifTyped(onDay, () => readDay(onDay, `services.${at}.onDay`));
     ifTyped(dueDay, () => readDay(dueDay, `services.${at}.dueDay`));
   });
   const { pace, before, after } = rigKind(rig.kind);
-  const paceMPerS = courseM !== null && timeS !== null ? courseM / timeS : null;
   const whole = (lines: readonly string[]) => lines.map((line) => line.trim()).filter((line) => line !== '');
   return {
     control,

@@ -110,7 +110,9 @@ function capCheck(cap: Cap, portions: number): RuleCheck {
   if (value === null) return { ...base, ...standing('unknown') };
   const over = before + value - limit;
   if (before + value <= limit * SLACK || value === 0) return { ...base, ...standing('kept') };
-  const needed = perPortion && limit > 0 ? Math.ceil((value * portions) / limit / SLACK) : null;
+  const count = perPortion && limit > 0 ? Math.ceil((value * portions) / limit / SLACK) : null;
+  // More portions than days in a year are no answer.
+  const needed = count !== null && count <= 366 ? count : null;
   const mostShare = Math.max(0, limit - before) / value;
   return { ...base, ...standing('broken', { overBy: shown(over), mostShare, portionsNeeded: needed }) };
 }

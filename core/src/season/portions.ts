@@ -1,3 +1,5 @@
+import { InputError } from '../errors/InputError.ts';
+import { requirePositive } from '../errors/preconditions.ts';
 import { deliveredAtRate } from '../need/productRate.ts';
 import { NUTRIENTS } from '../need/nutrients.ts';
 import { showQuantity, type Shown } from '../quantities/show.ts';
@@ -21,10 +23,14 @@ export interface Portion {
  * @param onDay day of the first, year-month-day
  * @example portionDays('2026-04-18', 2, 28) // ['2026-04-18', '2026-05-16']
  */
-export const portionDays = (onDay: string, portions: number, everyDays: number | null): string[] =>
-  Array.from({ length: everyDays === null ? 1 : portions }, (_, at) =>
+export function portionDays(onDay: string, portions: number, everyDays: number | null): string[] {
+  requirePositive({ portions });
+  if (portions > 366)
+    throw new InputError('count.whole', { field: 'portions', most: 366, typed: String(portions) });
+  return Array.from({ length: everyDays === null ? 1 : portions }, (_, at) =>
     daysLater(onDay, at * (everyDays ?? 0)),
   );
+}
 
 /**
  * The whole in equal portions: each one's amount, day and nutrients.

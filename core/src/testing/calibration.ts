@@ -2,13 +2,14 @@ import { collect } from '../errors/collect.ts';
 import { InputError } from '../errors/InputError.ts';
 import { readNumber } from '../quantities/numbers.ts';
 import { readPositive } from '../quantities/quantity.ts';
+import { readPace } from '../rigs/readPace.ts';
 import { readMark, type Mark } from '../rigs/scale.ts';
 import { readWidth } from '../rigs/width.ts';
 import { readName } from '../worksheet/heading.ts';
 import { advise, type Advice } from './advice/advise.ts';
 import { chartOf } from './chart.ts';
 import { NO_RIG, type BenchRig } from './benchRig.ts';
-import type { CalibrationTyped, PaceOfWork } from './calibrationTyped.ts';
+import type { CalibrationTyped } from './calibrationTyped.ts';
 import { doubtsOf, type Doubt } from './doubts.ts';
 import { countedRuns, readScaleStep, runReader, type RunReading } from './readRun.ts';
 import { NO_RECORD, repeatsOf, type Run, type ScatterRecord } from './scatter.ts';
@@ -52,27 +53,6 @@ function readTolerance(typed: string): number {
   const percent = readNumber(typed.replace('%', ''), 'tolerance');
   if (percent > 0 && percent <= 50) return percent / 100;
   throw new InputError('percent.unreadable', { field: 'tolerance', hint: '5 %' });
-}
-
-/**
- * A pace from the time over a course; null while one of them is missing.
- *
- * @param field path of the pace, for errors
- */
-export function readPace(
-  { course, unit, time }: PaceOfWork,
-  field: string,
-  { ifTyped }: Pick<Noting, 'ifTyped'>,
-): number | null {
-  const courseM = ifTyped(
-    course,
-    () => readPositive(course, { kind: 'length', bareUnit: unit, field: `${field}.course` }, 'The course').si,
-  );
-  const timeS = ifTyped(
-    time,
-    () => readPositive(time, { kind: 'time', bareUnit: 's', field: `${field}.time` }, 'The time').si,
-  );
-  return courseM !== null && timeS !== null ? courseM / timeS : null;
 }
 
 /** The settings of a label as openings of this machine. */

@@ -1,4 +1,5 @@
 import type { LengthUnit, MassPerAreaUnit, MassUnit } from '../quantities/units.ts';
+import type { PaceOfWork } from '../rigs/readPace.ts';
 import type { WidthTyped } from '../rigs/width.ts';
 import { blankTools, type ToolsTyped } from './choose.ts';
 import type { MethodId } from './methodTable.ts';
@@ -46,13 +47,6 @@ export interface SignOffTyped {
   readonly second: string;
   readonly lot: string;
   readonly grain: string;
-}
-
-/** A pace, as the time that a course takes. */
-export interface PaceOfWork {
-  readonly course: string;
-  readonly unit: LengthUnit;
-  readonly time: string;
 }
 
 /** Settings that a label lists, in the unit of the target, and the pace that it means: "3 mph". */

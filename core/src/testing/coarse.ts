@@ -1,3 +1,4 @@
+import { requirePositive } from '../errors/preconditions.ts';
 import { fromSi } from '../quantities/convert.ts';
 import { showExact, showQuantity } from '../quantities/show.ts';
 import { UNITS, type MassUnit } from '../quantities/units.ts';
@@ -56,6 +57,7 @@ const RULED_BY: Readonly<Record<Ruling, string>> = {
 
 /** Two figures, rounded up: what is asked for must not be too little. */
 export function showLeast(kg: number, unit: MassUnit): string {
+  requirePositive({ kg });
   const value = fromSi(kg, unit);
   const step = 10 ** (Math.floor(Math.log10(value)) - 1);
   return `${showExact(Math.ceil(value / step - 1e-9) * step, 2)} ${UNITS[unit].symbol}`;

@@ -1,3 +1,4 @@
+import { finite } from '../errors/preconditions.ts';
 import { InputError } from '../errors/InputError.ts';
 import { rigKind, type RigKind } from '../rigs/kinds.ts';
 
@@ -36,12 +37,14 @@ export function corrections(
   if (!Object.values(found).every((value) => value > 0 && Number.isFinite(value)))
     throw new InputError('quantity.not-positive', { field: 'rate', what: 'A rate, a pace and a spacing', hint: '3.3 lb/1000 ft2' }); // prettier-ignore
   const { metering, width, pace } = rigKind(kind);
-  const factor = meanKgPerM2 / wantedKgPerM2;
-  const mPerS = paceMPerS * factor;
+  const factor = finite(meanKgPerM2 / wantedKgPerM2);
+  const mPerS = finite(paceMPerS * factor);
   const comfortable = mPerS >= pace[0] && mPerS <= pace[1];
   const byPace = metering === 'flow' && (factor < 1 || mPerS <= pace[1]);
   return [
     ...(byPace ? [{ by: 'pace', factor, mPerS, comfortable } as const] : []),
-    ...(width === 'pass spacing' ? [{ by: 'spacing', factor, widthM: widthM * factor } as const] : []),
+    ...(width === 'pass spacing'
+      ? [{ by: 'spacing', factor, widthM: finite(widthM * factor) } as const]
+      : []),
   ];
 }

@@ -1,3 +1,4 @@
+import { finite, requireFinite, requirePositive } from '../errors/preconditions.ts';
 import { InputError } from '../errors/InputError.ts';
 
 /** A point of a setting curve: setting, mean rate, and how many runs stand behind it. */
@@ -15,6 +16,10 @@ export interface CurvePoint {
  * @example pooled([1.1, 2.6, 2.4, 6.4 at 4, 6, 8, 10]).map((p) => p.y) // [1.1, 2.5, 2.5, 6.4]
  */
 export function pooled(points: readonly CurvePoint[]): CurvePoint[] {
+  for (const { x, y, weight } of points) {
+    requireFinite({ x, y });
+    requirePositive({ weight });
+  }
   const blocks: { y: number; weight: number; xs: number[]; weights: number[] }[] = [];
   for (const { x, y, weight } of points) {
     blocks.push({ y, weight, xs: [x], weights: [weight] });
@@ -25,7 +30,7 @@ export function pooled(points: readonly CurvePoint[]): CurvePoint[] {
     ) {
       const total = before.weight + last.weight;
       const merged = {
-        y: (before.y * before.weight + last.y * last.weight) / total,
+        y: finite((before.y * before.weight + last.y * last.weight) / total),
         weight: total,
         xs: [...before.xs, ...last.xs],
         weights: [...before.weights, ...last.weights],

@@ -2,7 +2,7 @@ import type { RigTyped } from '../rigs/rig.ts';
 import { rigKind } from '../rigs/kinds.ts';
 import { attempt } from '../errors/InputError.ts';
 import { collect } from '../errors/collect.ts';
-import { readPace } from './calibration.ts';
+import { readPace } from '../rigs/readPace.ts';
 import type { CalibrationTyped } from './calibrationTyped.ts';
 import { readWidth } from '../rigs/width.ts';
 

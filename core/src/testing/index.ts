@@ -51,20 +51,13 @@ export {
   STARTS,
   type CalibrationTyped,
   type EarlierReading,
-  type PaceOfWork,
   type RunTyped,
   type SignOffTyped,
   type StartId,
 } from './calibrationTyped.ts';
 export { benchRig, NO_RIG, type BenchRig } from './benchRig.ts';
 export { bandOfRun, rateAtWork, type RunReading } from './readRun.ts';
-export {
-  readCalibration,
-  readPace,
-  chartShape,
-  type CalibrationReading,
-  type ChartLine,
-} from './calibration.ts';
+export { readCalibration, chartShape, type CalibrationReading, type ChartLine } from './calibration.ts';
 export { machineRecord } from './machineRecord.ts';
 export { calibrationFor, calibrationOn } from './fromShelf.ts';
 export { fillAimOf, fillAimText, practiceText, timeToAim } from './practice.ts';

@@ -1,3 +1,4 @@
+import { finite, requireFinite, requirePositive } from '../errors/preconditions.ts';
 import { attempt, type InputError } from '../errors/InputError.ts';
 import { readPositive } from '../quantities/quantity.ts';
 import type { MassPerAreaUnit } from '../quantities/units.ts';
@@ -32,11 +33,13 @@ export function lookUpMark(
 ): LookedUp | null {
   const [first, last] = [chart[0], chart.at(-1)];
   if (!first || !last) return null;
+  requirePositive({ rateKgPerM2 });
+  for (const line of chart) requireFinite({ rate: line.rateKgPerM2, opening: line.mark.opening });
   const allowed = isCeiling ? chart.filter((line) => line.rateKgPerM2 <= rateKgPerM2) : chart;
   const away = (line: ChartLine) => Math.abs(line.rateKgPerM2 - rateKgPerM2);
   const line = allowed.reduce((best, each) => (away(each) < away(best) ? each : best), allowed[0] ?? first);
   const beyond = rateKgPerM2 < first.rateKgPerM2 * (1 - ROUNDING) ? 'below' : rateKgPerM2 > last.rateKgPerM2 * (1 + ROUNDING) ? 'above' : null; // prettier-ignore
-  return { line, off: line.rateKgPerM2 / rateKgPerM2 - 1, beyond };
+  return { line, off: finite(line.rateKgPerM2 / rateKgPerM2 - 1), beyond };
 }
 
 /**

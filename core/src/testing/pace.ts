@@ -1,3 +1,4 @@
+import { finite, requirePositive } from '../errors/preconditions.ts';
 import { InputError } from '../errors/InputError.ts';
 
 /** A pace as timed over a course. */
@@ -22,9 +23,14 @@ export function timedPace(courseM: number, timesS: readonly number[]): PaceTimed
   if (!(courseM > 0) || timesS.some((time) => !(time > 0)))
     throw new InputError('quantity.not-positive', { field: 'time', what: 'A course and its time', hint: '40 m in 27.5 s' }); // prettier-ignore
   const meanS = timesS.reduce((sum, time) => sum + time, 0) / timesS.length;
+  finite(courseM / meanS);
   const squares = timesS.reduce((sum, time) => sum + (time - meanS) ** 2, 0);
   const scatter = timesS.length < 2 ? null : Math.sqrt(squares / (timesS.length - 1)) / meanS;
-  return { speedMPerS: courseM / meanS, meanS, scatter };
+  return {
+    speedMPerS: finite(courseM / meanS),
+    meanS: finite(meanS),
+    scatter: scatter === null ? null : finite(scatter),
+  };
 }
 
 /**
@@ -33,14 +39,20 @@ export function timedPace(courseM: number, timesS: readonly number[]): PaceTimed
  *
  * @example rateChangeAtPace(1.34, 1.22, 'flow') // 0.09836 more
  */
-export const rateChangeAtPace = (
+export function rateChangeAtPace(
   calibratedMPerS: number,
   walkedMPerS: number,
   metering: 'flow' | 'wheels',
-): number => (metering === 'flow' ? calibratedMPerS / walkedMPerS - 1 : 0);
+): number {
+  requirePositive({ calibratedMPerS, walkedMPerS });
+  return metering === 'flow' ? finite(calibratedMPerS / walkedMPerS - 1) : 0;
+}
 
 /** The time to aim for on a course, s. */
-export const timeToAimFor = (courseM: number, speedMPerS: number): number => courseM / speedMPerS;
+export function timeToAimFor(courseM: number, speedMPerS: number): number {
+  requirePositive({ courseM, speedMPerS });
+  return finite(courseM / speedMPerS);
+}
 
 /** A run walked this much faster or slower than the work says nothing certain of it. */
 export const MAX_PACE_APART = 0.15;
@@ -71,8 +83,10 @@ export function atWorkingPace(
   workMPerS: number,
   metering: 'flow' | 'wheels',
 ): AtWorkingPace {
+  requirePositive({ runMPerS, workMPerS });
   if (metering === 'wheels') return { factor: 1, u: 0, isApart: false };
-  const factor = runMPerS / workMPerS;
+  const factor = finite(runMPerS / workMPerS);
+  requirePositive({ factor });
   return {
     factor,
     u: PACE_LAW_U * Math.abs(Math.log(factor)),

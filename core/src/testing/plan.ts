@@ -1,3 +1,4 @@
+import { finite } from '../errors/preconditions.ts';
 import { InputError } from '../errors/InputError.ts';
 import { showQuantity } from '../quantities/show.ts';
 import { UNITS, type LengthUnit } from '../quantities/units.ts';
@@ -89,6 +90,9 @@ export function planTest(wanted: PlanWanted): TestPlan {
   const rate = outputKgPerM / widthM;
   const areaM2 = method === 'run-out' ? Math.max(least / rate, 40) : null;
   const netKg = strip ? strip.lengthM * strip.strips * outputKgPerM : catchS ? catchS * perSecond : least;
+  // Slips of many powers of ten would ask for strips without end.
+  if (!(netKg < 1e6) || strips > 1e4)
+    throw new InputError('number.unusable', { field: 'plan', typed: String(netKg) });
   const loadKg = (2 * netKg) / (1 - RESERVE);
   const uWeighing = (Math.SQRT2 * resolutionU(scaleStepKg)) / netKg;
   return {
@@ -98,7 +102,7 @@ export function planTest(wanted: PlanWanted): TestPlan {
     areaM2,
     loadKg,
     overHopper: hopperKg !== null && loadKg > hopperKg,
-    uExpected: bandOfTwo(uWeighing),
+    uExpected: finite(bandOfTwo(uWeighing)),
   };
 }
 

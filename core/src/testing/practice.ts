@@ -25,7 +25,7 @@ export function practiceText(courseM: number, timesS: readonly number[], aimS: n
   const { meanS, scatter } = timedPace(courseM, timesS);
   const walks = `${timesS.length === 1 ? 'One walk' : `${timesS.length} walks`}: ${meanS.toFixed(1)} s on average`;
   const apart = scatter === null ? '' : `, ${showExact(scatter * 100, 2)} % apart`;
-  const off = aimS === null ? null : meanS / aimS - 1;
+  const off = aimS === null || !(aimS > 0) ? null : meanS / aimS - 1;
   const aim =
     off === null || Math.abs(off) < 0.02
       ? ''

@@ -1,3 +1,4 @@
+import { finite, requireFinite } from '../errors/preconditions.ts';
 import { COVERAGE } from './uncertainty.ts';
 import { student95 } from './student.ts';
 
@@ -65,10 +66,11 @@ const meanOf = (values: readonly number[]): number => sumOf(values) / values.len
 export function recordOf(groups: readonly (readonly number[])[]): ScatterRecord {
   let [squares, degrees] = [0, 0];
   for (const group of groups) {
+    group.forEach((value) => requireFinite({ value }));
     const mean = group.length > 1 ? meanOf(group) : 0;
     // Where nothing flows nothing can scatter.
     if (!(mean > 0)) continue;
-    squares += sumOf(group.map((value) => (value / mean - 1) ** 2));
+    squares += finite(sumOf(group.map((value) => (value / mean - 1) ** 2)));
     degrees += group.length - 1;
   }
   return { squares, degrees };
@@ -76,13 +78,13 @@ export function recordOf(groups: readonly (readonly number[])[]): ScatterRecord 
 
 /** The repeats of several calibrations as one record. */
 export const joinRecords = (records: readonly ScatterRecord[]): ScatterRecord => ({
-  squares: sumOf(records.map(({ squares }) => squares)),
-  degrees: sumOf(records.map(({ degrees }) => degrees)),
+  squares: finite(sumOf(records.map(({ squares }) => squares))),
+  degrees: finite(sumOf(records.map(({ degrees }) => degrees))),
 });
 
 /** A record with the belief of 3 % on 4 degrees of freedom. */
 const believed = ({ squares, degrees }: ScatterRecord): Scatter => ({
-  s: Math.sqrt((BELIEVED.degrees * BELIEVED.s ** 2 + squares) / (BELIEVED.degrees + degrees)),
+  s: finite(Math.sqrt((BELIEVED.degrees * BELIEVED.s ** 2 + squares) / (BELIEVED.degrees + degrees))),
   degrees: BELIEVED.degrees + degrees,
 });
 
@@ -111,11 +113,12 @@ export const scatterOf = (runs: readonly Run[], record: ScatterRecord = NO_RECOR
 export function timingBand(sets: readonly (CourseTimings | null | undefined)[]): number {
   const known = new Map<string, { timesS: readonly number[]; runs: number }>();
   for (const set of sets)
-    if (set) known.set(set.id, { timesS: set.timesS, runs: (known.get(set.id)?.runs ?? 0) + 1 });
+    if (set && set.timesS.length > 0)
+      known.set(set.id, { timesS: set.timesS, runs: (known.get(set.id)?.runs ?? 0) + 1 });
   if (known.size === 0) return 0;
   const { s, degrees } = believed(recordOf([...known.values()].map(({ timesS }) => timesS)));
   const shares = [...known.values()].map(({ timesS, runs }) => (runs / sets.length) ** 2 / timesS.length);
-  return student95(degrees) * s * Math.sqrt(sumOf(shares));
+  return finite(student95(degrees) * s * Math.sqrt(sumOf(shares)));
 }
 
 /**
@@ -127,6 +130,7 @@ export function timingBand(sets: readonly (CourseTimings | null | undefined)[]):
  * @example settingMeans(runs)[0] // { setting: 7, runs: 3, mean: 3.62, uRelative: 0.0425 }
  */
 export function settingMeans(runs: readonly Run[], record: ScatterRecord = NO_RECORD): SettingMean[] {
+  for (const { setting, rate, uReadings } of runs) requireFinite({ setting, rate, uReadings });
   const { s, degrees } = scatterOf(runs, record);
   const t = student95(degrees);
   return [...groupBySetting(runs)]
@@ -135,11 +139,13 @@ export function settingMeans(runs: readonly Run[], record: ScatterRecord = NO_RE
       return {
         setting,
         runs: group.length,
-        mean: meanOf(group.map(({ rate }) => rate)),
-        uRelative: Math.hypot(
-          COVERAGE * uReadings,
-          (t * s) / Math.sqrt(group.length),
-          timingBand(group.map(({ timings }) => timings)),
+        mean: finite(meanOf(group.map(({ rate }) => rate))),
+        uRelative: finite(
+          Math.hypot(
+            COVERAGE * uReadings,
+            (t * s) / Math.sqrt(group.length),
+            timingBand(group.map(({ timings }) => timings)),
+          ),
         ),
       };
     })

@@ -18,11 +18,14 @@ export const showRate = (kgPerM2: number, uRelative: number, unit: MassPerAreaUn
  * @example paceText(1.38, 'm') // '40 m in 29 s'
  */
 export function paceText(mPerS: number | null, unit: UnitId): string {
-  if (mPerS === null) return '';
+  if (mPerS === null || !(mPerS > 0) || !Number.isFinite(mPerS)) return '';
   const isMetric = unit === 'm' || unit === 'cm' || unit === 'km' || unit === 'mm';
   const courseM = isMetric ? 40 : 100 * UNITS.ft.toSi;
   const course = isMetric ? '40 m' : '100 ft';
-  return `${course} in ${showExact(Number((courseM / mPerS).toFixed(courseM / mPerS < 10 ? 1 : 0)))} s`;
+  const seconds = courseM / mPerS;
+  return Number.isFinite(seconds)
+    ? `${course} in ${showExact(Number(seconds.toFixed(seconds < 10 ? 1 : 0)))} s`
+    : '';
 }
 
 /**

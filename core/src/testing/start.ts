@@ -1,3 +1,4 @@
+import { finite, requireFinite, requirePositive } from '../errors/preconditions.ts';
 import { settingCurve, type CurvePoint } from './curve.ts';
 
 /** Settings that a label or another chart lists, at a pace; rates in any one unit. */
@@ -15,15 +16,18 @@ export interface Starts {
 }
 
 const curveOf = (points: Listed['points']): CurvePoint[] =>
-  points.map(({ setting, rate }) => ({ x: setting, y: rate, weight: 1 })).toSorted((a, b) => a.x - b.x);
+  points
+    .map(({ setting, rate }) => ({ x: finite(setting), y: finite(rate), weight: 1 }))
+    .toSorted((a, b) => a.x - b.x);
 
 /** The setting that a list gives for a rate: by its curve, or in proportion from closed where it has one line or ends before. */
 export function lookUp({ points }: Listed, rate: number, closed: number): number | null {
+  requireFinite({ rate, closed });
   const all = curveOf(points);
   const solved = all.length > 1 ? settingCurve(all).solve(rate) : null;
   if (solved !== null) return solved;
   const [nearest] = all.toSorted((a, b) => Math.abs(a.y - rate) - Math.abs(b.y - rate));
-  return nearest && nearest.y > 0 ? closed + ((nearest.x - closed) * rate) / nearest.y : null;
+  return nearest && nearest.y > 0 ? finite(closed + ((nearest.x - closed) * rate) / nearest.y) : null;
 }
 
 /**
@@ -43,12 +47,14 @@ export function starts(
   paceMPerS: number,
   label: Listed | null,
 ): Starts {
+  for (const mark of [...marks, closed, firstFlow ?? 0]) requireFinite({ mark });
+  requirePositive({ target, paceMPerS });
   const widest = marks.at(-1) ?? closed;
   const from = firstFlow ?? closed;
   return {
     low: from + 0.45 * (widest - from),
     middle: (closed + widest) / 2,
-    label: label && lookUp(label, (target * paceMPerS) / label.paceMPerS, closed),
+    label: label && lookUp(label, finite((target * paceMPerS) / label.paceMPerS), closed),
   };
 }
 
@@ -68,9 +74,10 @@ export function fromShape(
   const points = curveOf(other.points);
   if (points.length < 2) return null;
   const curve = settingCurve(points);
+  requireFinite({ setting: test.setting, rate: test.rate, target });
   if (test.setting < curve.from || test.setting > curve.to || test.rate <= 0) return null;
   const there = curve.at(test.setting);
-  return there > 0 ? curve.solve((target * there) / test.rate) : null;
+  return there > 0 ? curve.solve(finite((target * there) / test.rate)) : null;
 }
 
 /** Where a first test begins, and why there. */
@@ -94,6 +101,7 @@ export function chooseStart(
   shape: number | null,
   isLimit: boolean,
 ): Start {
+  for (const setting of [low, middle, label ?? 0, shape ?? 0]) requireFinite({ setting });
   const from = chosen === 'auto' ? (shape !== null ? 'shape' : label !== null ? 'label' : 'low') : chosen;
   const setting = { low, middle, label: label ?? low, shape: shape ?? label ?? low }[from];
   return isLimit && setting > low ? { from: 'low', setting: low, isLowered: true } : { from, setting, isLowered: false }; // prettier-ignore

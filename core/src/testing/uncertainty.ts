@@ -1,3 +1,4 @@
+import { finite } from '../errors/preconditions.ts';
 import { InputError } from '../errors/InputError.ts';
 
 /** A number read off an instrument, SI, and the smallest step that the instrument shows; 0 for what was chosen. */
@@ -20,14 +21,14 @@ export interface UncertaintySource {
 
 /** Relative standard uncertainty of a product or a quotient: its parts in quadrature (JCGM 100:2008, 5.1.6). */
 export const combined = (sources: readonly UncertaintySource[]): number =>
-  Math.hypot(...sources.map(({ u }) => u));
+  finite(Math.hypot(...sources.map(({ u }) => u)));
 
 /**
  * Standard uncertainty of a reading from its resolution: `r / sqrt(12)` (JCGM 100:2008, F.2.2.1).
  *
  * @example resolutionU(0.05) // 0.01443
  */
-export const resolutionU = (resolutionSi: number): number => resolutionSi / Math.sqrt(12);
+export const resolutionU = (resolutionSi: number): number => finite(resolutionSi / Math.sqrt(12));
 
 /** A net weight: the difference of two weighings on one scale, each with its resolution. */
 export interface Net {
@@ -44,7 +45,7 @@ export interface Net {
  */
 export function netOf(before: Reading, after: Reading, field: string): Net {
   // Two equal weighings in different units differ in the last digits.
-  const difference = before.si - after.si;
+  const difference = finite(before.si - after.si);
   const si = Math.abs(difference) < 1e-12 * before.si ? 0 : difference;
   if (!(si >= 0)) throw new InputError('test.nothing-out', { field });
   return { si, uSi: Math.hypot(resolutionU(before.resolutionSi), resolutionU(after.resolutionSi)) };
@@ -52,7 +53,7 @@ export function netOf(before: Reading, after: Reading, field: string): Net {
 
 /** Relative standard uncertainty of a reading; 0 for nothing. */
 export const relative = ({ si, resolutionSi }: Reading): number =>
-  si === 0 ? 0 : resolutionU(resolutionSi) / Math.abs(si);
+  si === 0 ? 0 : finite(resolutionU(resolutionSi) / Math.abs(finite(si)));
 
 /** Relative standard uncertainty of a net weight; 0 where nothing came out. */
 export const relativeNet = ({ si, uSi }: Net): number => (si === 0 ? 0 : uSi / si);
@@ -67,5 +68,5 @@ export const relativeNet = ({ si, uSi }: Net): number => (si === 0 ? 0 : uSi / s
  */
 export function leastNet(resolutionSi: number, within: number): number {
   if (!(within > 0)) throw new InputError('quantity.not-positive', { field: 'within', what: 'The tolerance', hint: '5 %' }); // prettier-ignore
-  return (COVERAGE * Math.SQRT2 * resolutionU(resolutionSi)) / within;
+  return finite((COVERAGE * Math.SQRT2 * resolutionU(resolutionSi)) / within);
 }

@@ -26,6 +26,6 @@ it('gives the printed values, and the widest spacing of the sweep', () => {
 });
 
 it('refuses a spacing of nothing, and finds nothing uneven where nothing falls', () => {
-  expect(() => evennessOf(trays, 'one-way')(0)).toThrow('more than 0');
+  expect(() => evennessOf(trays, 'one-way')(0)).toThrow('above 0');
   expect(evennessOf(patternOf([-1, 0, 1], [0, 0, 0]), 'one-way')(2)).toBe(0);
 });

@@ -1,6 +1,5 @@
-import { InputError } from '../errors/InputError.ts';
 import type { Mode } from './overlap.ts';
-import { depositAt, throwOf, underPattern, type Pattern } from './pattern.ts';
+import { depositAt, requirePattern, requireSpacing, throwOf, underPattern, type Pattern } from './pattern.ts';
 
 /** Where the slope of what all passes lay changes within one period, and by how much; filled anew for each spacing. */
 interface Kinks {
@@ -55,10 +54,11 @@ function squaredOff({ count, at, change }: Kinks, periodM: number, first: number
  *
  * @param pattern with something in it
  * @returns a function of the spacing, m, above 0
- * @throws InputError quantity.not-positive for a spacing of nothing
+ * @throws InputError number.unusable for a spacing of nothing
  * @example evennessOf(pattern, 'one-way')(5) // 0.0603693
  */
 export function evennessOf(pattern: Pattern, mode: Mode): (spacingM: number) => number {
+  requirePattern(pattern);
   const xM = Float64Array.from(pattern.xM);
   const change = slopeChanges(pattern);
   const n = xM.length;
@@ -77,7 +77,7 @@ export function evennessOf(pattern: Pattern, mode: Mode): (spacingM: number) => 
     return sum;
   };
   return (spacingM) => {
-    if (!(spacingM > 0)) throw new InputError('quantity.not-positive', { field: 'spacing', what: 'The spacing', hint: '9 ft' }); // prettier-ignore
+    requireSpacing(pattern, spacingM);
     if (!(total > 0)) return 0;
     const periodM = spacingM * lanes;
     for (let i = 0; i < n; i += 1) {

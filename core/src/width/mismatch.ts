@@ -1,3 +1,4 @@
+import { finite, requirePositive } from '../errors/preconditions.ts';
 /** Two spacings that do not belong together. */
 export interface Mismatch {
   /** Times the rate that is meant: what was worked out for one spacing, passed at the other. */
@@ -16,7 +17,8 @@ const SAME = 0.03;
  * @example mismatchOf(5.4864, 2.7432).times // 2
  */
 export function mismatchOf(workedM: number, passedM: number): Mismatch | null {
-  const times = workedM / passedM;
+  requirePositive({ workedM, passedM });
+  const times = finite(workedM / passedM);
   return Math.abs(times - 1) <= SAME ? null : { times };
 }
 
@@ -26,4 +28,4 @@ export function mismatchOf(workedM: number, passedM: number): Mismatch | null {
  * @example mismatchText({ times: 2 }, '18 ft', '9 ft') // 'Worked out for passes 18 ft apart and passed 9 ft apart, this will put down 2.0 times the rate.'
  */
 export const mismatchText = ({ times }: Mismatch, worked: string, passed: string): string =>
-  `Worked out for passes ${worked} apart and passed ${passed} apart, this will put down ${times.toFixed(times < 0.95 ? 2 : 1)} times the rate.`;
+  `Worked out for passes ${worked} apart and passed ${passed} apart, this will put down ${finite(times).toFixed(times < 0.95 ? 2 : 1)} times the rate.`;

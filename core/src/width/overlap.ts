@@ -1,4 +1,5 @@
-import { depositAt, mirrored, type Pattern } from './pattern.ts';
+import { finite } from '../errors/preconditions.ts';
+import { depositAt, mirrored, requirePattern, requireSpacing, type Pattern } from './pattern.ts';
 
 /** Passes all in one heading, or every second one the other way. */
 export const MODES = { 'one-way': 'all one way', 'back-and-forth': 'back and forth' } as const;
@@ -47,6 +48,8 @@ function fromLane(pattern: Pattern, atM: number, periodM: number, x: number): nu
  * @example overlay(pattern, 5, 'one-way').cv // 0.0603693
  */
 export function overlay(pattern: Pattern, spacingM: number, mode: Mode): Overlay {
+  requirePattern(pattern);
+  requireSpacing(pattern, spacingM);
   const lanes = lanesOf(pattern, spacingM, mode);
   const periodM = spacingM * lanes.length;
   const places = lanes.flatMap((lane) => lane.pattern.xM.map((x) => folded(x + lane.atM, periodM)));
@@ -81,7 +84,7 @@ export function depositOfPass(
   pass: number,
   x: number,
 ): number {
-  const own = x - pass * spacingM;
+  const own = finite(x - pass * spacingM);
   return depositAt(pattern, isTurned(pass, mode) ? -own : own);
 }
 
@@ -93,4 +96,4 @@ export const cvAt = (pattern: Pattern, spacingM: number, mode: Mode): number =>
  * How uneven it is after two directions at right angles, half the rate each, with the same pattern: the variances of two
  * independent halves add, so CV falls by the square root of two.
  */
-export const twoDirections = (cv: number): number => cv / Math.SQRT2;
+export const twoDirections = (cv: number): number => finite(cv / Math.SQRT2);

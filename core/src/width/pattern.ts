@@ -1,4 +1,5 @@
 import { InputError } from '../errors/InputError.ts';
+import { finite, requireFinite, requirePositive } from '../errors/preconditions.ts';
 
 /** What falls across the path of one pass: deposits at positions, straight in between, nothing one spacing beyond the ends. */
 export interface Pattern {
@@ -17,19 +18,33 @@ export interface Pattern {
  * @example patternOf([-1, 0, 1], [1, 2, 1]) // xM: [-2, -1, 0, 1, 2], y: [0, 1, 2, 1, 0]
  */
 export function patternOf(positionsM: readonly number[], deposits: readonly number[]): Pattern {
-  if (positionsM.length < 2 || deposits.length !== positionsM.length) throw new InputError('trays.few', { field: 'trays' }); // prettier-ignore
-  if (positionsM.some((x, at) => !Number.isFinite(x) || (at > 0 && x <= positionsM[at - 1]!)))
-    throw new InputError('trays.order', { field: 'positions' });
-  if (!deposits.every((deposit) => deposit >= 0 && Number.isFinite(deposit)))
-    throw new InputError('count.unreadable', { field: 'trays', hint: '3.4' });
+  requirePattern({ xM: positionsM, y: deposits });
   const first = positionsM[0]!;
   const last = positionsM.at(-1)!;
   const [gapLeft, gapRight] = [positionsM[1]! - first, last - positionsM.at(-2)!];
   return { xM: [first - gapLeft, ...positionsM, last + gapRight], y: [0, ...deposits, 0] };
 }
 
+/** Refuses what is no pattern: places that do not rise, deposits below 0. */
+export function requirePattern({ xM, y }: Pattern): void {
+  if (xM.length < 2 || y.length !== xM.length) throw new InputError('trays.few', { field: 'trays' });
+  if (xM.some((x, at) => !Number.isFinite(x) || (at > 0 && x <= xM[at - 1]!))) throw new InputError('trays.order', { field: 'positions' }); // prettier-ignore
+  if (!y.every((deposit) => deposit >= 0 && deposit < 1e15)) throw new InputError('count.unreadable', { field: 'trays', hint: '3.4' }); // prettier-ignore
+}
+
+/** A throw of more passes than this over one spot is a slip of the spacing. */
+const MOST_OVER_EACH_OTHER = 10_000;
+
+/** Refuses a spacing that is none, or so small against the throw that passes without end would lie over each other. */
+export function requireSpacing(pattern: Pattern, spacingM: number): void {
+  requirePositive({ spacingM });
+  if (throwOf(pattern) / spacingM > MOST_OVER_EACH_OTHER || spacingM > 1e9) throw new InputError('number.unusable', { field: 'spacingM', typed: String(spacingM) }); // prettier-ignore
+}
+
 /** The deposit at a place: straight between the positions, 0 beyond them. */
 export function depositAt({ xM, y }: Pattern, x: number): number {
+  if (xM.length < 2) return 0;
+  requireFinite({ x });
   let [low, high] = [0, xM.length - 1];
   if (x <= xM[0]! || x >= xM[high]!) return 0;
   while (high - low > 1) {
@@ -38,22 +53,26 @@ export function depositAt({ xM, y }: Pattern, x: number): number {
     else high = middle;
   }
   const share = (x - xM[low]!) / (xM[high]! - xM[low]!);
-  return y[low]! + share * (y[high]! - y[low]!);
+  return finite(y[low]! + share * (y[high]! - y[low]!), 'trays');
 }
 
 /** The pattern seen from the other side: that of a pass in the opposite direction. */
-export const mirrored = ({ xM, y }: Pattern): Pattern => ({
+export function mirrored(pattern: Pattern): Pattern {
+  requirePattern(pattern);
+  const { xM, y } = pattern;
   // Plus 0, since the middle turned round is -0.
-  xM: xM.map((x) => -x + 0).toReversed(),
-  y: y.toReversed(),
-});
+  return { xM: xM.map((x) => -x + 0).toReversed(), y: y.toReversed() };
+}
 
 /** All that falls on a metre of path: the area under the pattern. */
-export const underPattern = ({ xM, y }: Pattern): number =>
-  xM.slice(1).reduce((sum, x, at) => sum + ((x - xM[at]!) * (y[at]! + y[at + 1]!)) / 2, 0);
+export function underPattern(pattern: Pattern): number {
+  requirePattern(pattern);
+  const { xM, y } = pattern;
+  return xM.slice(1).reduce((sum, x, at) => sum + ((x - xM[at]!) * (y[at]! + y[at + 1]!)) / 2, 0);
+}
 
 /** All the width that is hit, m. */
-export const throwOf = ({ xM }: Pattern): number => xM.at(-1)! - xM[0]!;
+export const throwOf = ({ xM }: Pattern): number => finite((xM.at(-1) ?? NaN) - (xM[0] ?? NaN), 'positions');
 
 /**
  * The share that falls left of the middle; half the deposit at the middle counts to each side.
@@ -61,13 +80,15 @@ export const throwOf = ({ xM }: Pattern): number => xM.at(-1)! - xM[0]!;
  * @example leftShare(pattern) // 0.522792
  */
 export function leftShare(pattern: Pattern): number {
+  requirePattern(pattern);
   const { xM, y } = pattern;
   const left = { xM: [...xM.filter((x) => x < 0), 0], y: [...y.filter((_, at) => xM[at]! < 0), depositAt(pattern, 0)] }; // prettier-ignore
-  return left.xM.length < 2 ? 0 : underPattern(left) / underPattern(pattern);
+  const all = underPattern(pattern);
+  return left.xM.length < 2 || all === 0 ? 0 : underPattern(left) / all;
 }
 
 /** The pattern with each deposit times a factor: a shape brought to a level. */
-export const scaled = ({ xM, y }: Pattern, factor: number): Pattern => ({
-  xM,
-  y: y.map((value) => value * factor),
-});
+export function scaled(pattern: Pattern, factor: number): Pattern {
+  requirePattern(pattern);
+  return { xM: pattern.xM, y: pattern.y.map((value) => finite(value * factor)) };
+}

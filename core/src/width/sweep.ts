@@ -1,3 +1,5 @@
+import { InputError } from '../errors/InputError.ts';
+import { requirePositive } from '../errors/preconditions.ts';
 import { evennessOf } from './evenness.ts';
 import type { Mode } from './overlap.ts';
 import { throwOf, type Pattern } from './pattern.ts';
@@ -12,6 +14,9 @@ export interface Sweep {
   /** The widest spacing that keeps the limit over the whole of +-5 % around it, m; null: none does. */
   readonly widestM: number | null;
 }
+
+/** Spacings that are looked at in one sweep. */
+const MOST_STEPS = 20_000;
 
 /** People do not pass more exactly than this: the limit has to hold as far around a spacing. */
 export const PASSING = 0.05;
@@ -65,7 +70,10 @@ export function sweep(
   uneven: (spacingM: number) => number = evennessOf(pattern, mode),
   stepM = stepFor(throwOf(pattern)),
 ): Sweep {
+  requirePositive({ traySpacingM, limit, stepM });
   const full = throwOf(pattern);
+  if (full / stepM > MOST_STEPS)
+    throw new InputError('number.unusable', { field: 'stepM', typed: String(stepM) });
   const from = Math.min(2 * traySpacingM, full / 2);
   const steps = Math.ceil((full - from) / stepM);
   const spacingM = Array.from({ length: steps + 1 }, (_, at) => from + ((full - from) * at) / steps);

@@ -1,3 +1,4 @@
+import { requirePositive } from '../errors/preconditions.ts';
 import { showExact, showQuantity } from '../quantities/show.ts';
 import { UNITS, type LengthUnit } from '../quantities/units.ts';
 import { operator, term, word, type Working } from '../working/working.ts';
@@ -82,6 +83,7 @@ export function meanLine(reading: WidthReading, spacingM: number, typed: WidthTe
  * @example levelText(0.039, 0.0446) // 'The trays kept 87 % of what the machine puts out. …'
  */
 export function levelText(caughtKgPerM: number, outputKgPerM: number): string {
+  requirePositive({ caughtKgPerM, outputKgPerM });
   const share = caughtKgPerM / outputKgPerM;
   const kept = `The trays kept ${percent(share)} of what the machine puts out by weighing.`;
   if (share > 1.08)
@@ -92,6 +94,7 @@ export function levelText(caughtKgPerM: number, outputKgPerM: number): string {
 
 /** A spacing as text to be typed, rounded down to what a person can pace: 5 cm or 3 in. */
 export function handySpacing(spacingM: number, unit: LengthUnit): string {
+  requirePositive({ spacingM });
   const step = UNITS[unit].toSi === 1 || unit === 'cm' ? 0.05 : 0.25 * UNITS.ft.toSi;
   const down = Math.floor(spacingM / step + 1e-9) * step;
   return `${showExact(down / UNITS[unit].toSi, 4)} ${UNITS[unit].symbol}`;

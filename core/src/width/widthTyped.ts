@@ -1,5 +1,5 @@
 import type { LengthUnit, MassUnit } from '../quantities/units.ts';
-import type { PaceOfWork } from '../testing/calibrationTyped.ts';
+import type { PaceOfWork } from '../rigs/readPace.ts';
 import type { Mode } from './overlap.ts';
 
 /** Three habits of choosing a spacing, each honest about what it knows. */

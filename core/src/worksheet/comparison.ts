@@ -1,3 +1,4 @@
+import { requirePositive } from '../errors/preconditions.ts';
 import { showNumber } from '../quantities/show.ts';
 
 /** How two rates stand to each other, for a sentence. */
@@ -18,6 +19,7 @@ const SAY_TIMES_FROM = 2;
  * @example compareInWords(1.25).words // '25.0 % more'
  */
 export function compareInWords(ratio: number): Comparison {
+  requirePositive({ ratio });
   if (Math.abs(ratio - 1) <= SAME_WITHIN) return { verdict: 'same', words: 'as much' };
   if (ratio >= SAY_TIMES_FROM) return { verdict: 'more', words: `${showNumber(ratio, 3)} times as much` };
   const percent = `${showNumber(Math.abs(ratio - 1) * 100, 3)} %`;

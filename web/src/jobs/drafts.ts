@@ -3,7 +3,6 @@ import {
   completeProduct,
   completeWorksheet,
   isWorksheetTyped,
-  type EarlierWorksheet,
   type HeadedSheet,
   type ProductTyped,
 } from '@steady-scatter/core';

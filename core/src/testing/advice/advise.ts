@@ -1,3 +1,5 @@
+import { InputError } from '../../errors/InputError.ts';
+import { requireFinite, requirePositive } from '../../errors/preconditions.ts';
 import type { SettingCurve } from '../curve.ts';
 import type { SettingMean } from '../scatter.ts';
 import { guessBeyond, markAt, upward } from './guess.ts';
@@ -69,7 +71,12 @@ const JUST = 0.5;
 const COMPARED_RUNS = 3;
 
 /** Rates that will do: within the tolerance; under a ceiling from twice the tolerance below it. */
-function windowOf({ target, tolerance, ceiling }: Wanted): readonly [number, number] {
+function windowOf({
+  target,
+  tolerance,
+  ceiling,
+}: Pick<Wanted, 'target' | 'tolerance' | 'ceiling'>): readonly [number, number] {
+  // prettier-ignore
   return ceiling === null
     ? [target * (1 - tolerance), target * (1 + tolerance)]
     : [ceiling * (1 - 2 * tolerance), ceiling];
@@ -89,8 +96,10 @@ export function standingOf(
   at: SettingMean,
   wanted: Pick<Wanted, 'target' | 'tolerance' | 'ceiling'>,
 ): Standing {
-  const { tolerance, ceiling } = wanted;
-  const [low, high] = windowOf(wanted as Wanted);
+  const { target, tolerance, ceiling } = wanted;
+  requirePositive({ target, tolerance, ceiling: ceiling ?? 1 });
+  requireFinite({ mean: at.mean, runs: at.runs, uRelative: at.uRelative });
+  const [low, high] = windowOf(wanted);
   if (at.runs < 2 || at.mean < low || at.mean > high || at.uRelative > 2 * tolerance) return 'open';
   if (mayPass(at, ceiling)) return 'open';
   return at.uRelative <= tolerance ? 'settled' : 'usable';
@@ -209,6 +218,14 @@ function propose(known: Known, wanted: Wanted): Proposal {
   return plain(best.setting, standing === 'open' ? 'repeat' : standing, { exact, expected: best.mean });
 }
 
+/** Refuses what no machine can be asked. */
+function requireWanted({ marks, closed, firstFlow, runs, target, tolerance, ceiling, start }: Wanted): void {
+  requirePositive({ target, tolerance, ceiling: ceiling ?? 1 });
+  for (const mark of [...marks, closed, firstFlow ?? 0, start]) requireFinite({ mark });
+  for (const { setting, rate, uReadings } of runs) requireFinite({ setting, rate, uReadings });
+  if (marks.some((mark, at) => at > 0 && mark <= marks[at - 1]!)) throw new InputError('curve.points', { field: 'marks' }); // prettier-ignore
+} // prettier-ignore
+
 /**
  * The next setting to try, or the one to keep.
  *
@@ -221,6 +238,7 @@ function propose(known: Known, wanted: Wanted): Proposal {
  * @example advise({ …, runs at 4, 6, 8, 10 of 1.1, 2.6, 4.9, 6.4, target: 3.6 }) // setting 7, exact 6.881830, expected 3.75
  */
 export function advise(wanted: Wanted): Advice | null {
+  requireWanted(wanted);
   const known = whatIsKnown(wanted);
   if (!wanted.marks.some((mark) => mark > wanted.closed)) return null;
   const proposal = propose(known, wanted);

@@ -1,3 +1,4 @@
+import { finite, requirePositive } from '../../errors/preconditions.ts';
 /** A container that has to fill while the machine goes as far as its content serves. */
 export interface FillTime {
   readonly targetKgPerM2: number;
@@ -26,9 +27,10 @@ export interface FillAim {
  */
 export function fillAim(asked: FillTime): FillAim {
   const { targetKgPerM2, spacingM, containerKg, speedMPerS, outletsPerRow } = asked;
+  requirePositive({ targetKgPerM2, spacingM, containerKg, speedMPerS, outletsPerRow });
   const outputKgPerM = targetKgPerM2 * spacingM;
-  const servesM = (containerKg * outletsPerRow) / outputKgPerM;
-  return { outputKgPerM, servesM, fillS: servesM / speedMPerS };
+  const servesM = finite((containerKg * outletsPerRow) / outputKgPerM);
+  return { outputKgPerM, servesM, fillS: finite(servesM / speedMPerS) };
 }
 
 /**
@@ -37,10 +39,11 @@ export function fillAim(asked: FillTime): FillAim {
  * @param filledS s, above 0
  * @example rateFromFill({ …, fillS 154.88 }, 142).rateKgPerM2 // 9 % over the target
  */
-export const rateFromFill = (
+export function rateFromFill(
   { containerKg, speedMPerS, spacingM, outletsPerRow }: Omit<FillTime, 'targetKgPerM2'>,
   filledS: number,
-): { outputKgPerM: number; rateKgPerM2: number } => {
-  const outputKgPerM = (containerKg * outletsPerRow) / (filledS * speedMPerS);
-  return { outputKgPerM, rateKgPerM2: outputKgPerM / spacingM };
-};
+): { outputKgPerM: number; rateKgPerM2: number } {
+  requirePositive({ containerKg, speedMPerS, spacingM, outletsPerRow, filledS });
+  const outputKgPerM = finite((containerKg * outletsPerRow) / (filledS * speedMPerS));
+  return { outputKgPerM, rateKgPerM2: finite(outputKgPerM / spacingM) };
+}

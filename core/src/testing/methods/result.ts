@@ -1,3 +1,4 @@
+import { finite, requirePositive } from '../../errors/preconditions.ts';
 import {
   combined,
   relative,
@@ -29,6 +30,7 @@ export type Width = Reading;
  * @param runs times that the length was covered, a whole number from 1
  */
 export function overLength(net: Net, length: Reading, width: Width, runs: number): TestResult {
+  requirePositive({ length: length.si, width: width.si, runs });
   const outputKgPerM = net.si / (length.si * runs);
   const sources: UncertaintySource[] = [
     { of: 'weighing', u: relativeNet(net) },
@@ -37,7 +39,7 @@ export function overLength(net: Net, length: Reading, width: Width, runs: number
   ];
   return {
     outputKgPerM,
-    rateKgPerM2: outputKgPerM / width.si,
+    rateKgPerM2: finite(outputKgPerM / width.si),
     uReadings: combined(sources),
     sources,
     netKg: net.si,

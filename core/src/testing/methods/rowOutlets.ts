@@ -1,3 +1,4 @@
+import { finite, requirePositive } from '../../errors/preconditions.ts';
 import { combined, relative, relativeNet, type Reading, type UncertaintySource } from '../uncertainty.ts';
 import { netsOf, sumOfNets } from './timedCatch.ts';
 
@@ -26,7 +27,7 @@ export interface RowOutletsResult {
 /** (max - min) / mean; 0 where nothing came out. */
 export function imbalanceOf(netKg: readonly number[]): number {
   const mean = netKg.reduce((sum, kg) => sum + kg, 0) / netKg.length;
-  return mean > 0 ? (Math.max(...netKg) - Math.min(...netKg)) / mean : 0;
+  return mean > 0 ? finite((Math.max(...netKg) - Math.min(...netKg)) / mean) : 0;
 }
 
 /**
@@ -37,15 +38,16 @@ export function imbalanceOf(netKg: readonly number[]): number {
  * @example rowOutlets({ 1.84 and 2.02 kg per 30 m into one row at 6600 m/ha }) // 849.2 kg/ha, imbalance 9.326425 %
  */
 export function rowOutlets({ catches, lengthM, rows, rowMPerM2 }: RowOutlets): RowOutletsResult {
+  requirePositive({ length: lengthM.si, rows, rowMPerM2 });
   const nets = netsOf(catches);
   const net = sumOfNets(nets);
-  const outputKgPerM = net.si / rows / lengthM.si;
+  const outputKgPerM = finite(net.si / rows / lengthM.si);
   const sources: UncertaintySource[] = [
     { of: 'weighing', u: relativeNet(net) },
     { of: 'length', u: relative(lengthM) },
   ];
   return {
-    rateKgPerM2: outputKgPerM * rowMPerM2,
+    rateKgPerM2: finite(outputKgPerM * rowMPerM2),
     outputKgPerM,
     uReadings: combined(sources),
     sources,

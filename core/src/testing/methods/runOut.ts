@@ -1,3 +1,4 @@
+import { finite, requirePositive } from '../../errors/preconditions.ts';
 import {
   combined,
   netOf,
@@ -27,10 +28,11 @@ export function runOut({ loadKg, leftKg, areaM2 }: RunOut): {
   sources: UncertaintySource[];
   netKg: number;
 } {
+  requirePositive({ area: areaM2.si });
   const net = netOf(loadKg, leftKg, 'left');
   const sources: UncertaintySource[] = [
     { of: 'weighing', u: relativeNet(net) },
     { of: 'area', u: relative(areaM2) },
   ];
-  return { rateKgPerM2: net.si / areaM2.si, uReadings: combined(sources), sources, netKg: net.si };
+  return { rateKgPerM2: finite(net.si / areaM2.si), uReadings: combined(sources), sources, netKg: net.si };
 }

@@ -1,3 +1,4 @@
+import { finite, requirePositive } from '../../errors/preconditions.ts';
 import {
   combined,
   netOf,
@@ -27,8 +28,8 @@ export const netsOf = (catches: TimedCatch['catches']): Net[] =>
 
 /** Net weights taken together. */
 export const sumOfNets = (nets: readonly Net[]): Net => ({
-  si: nets.reduce((sum, { si }) => sum + si, 0),
-  uSi: Math.hypot(...nets.map(({ uSi }) => uSi)),
+  si: finite(nets.reduce((sum, { si }) => sum + si, 0)),
+  uSi: finite(Math.hypot(...nets.map(({ uSi }) => uSi))),
 });
 
 /**
@@ -38,8 +39,9 @@ export const sumOfNets = (nets: readonly Net[]): Net => ({
  * @example timedCatch({ 2.46 kg in 20 s; 40 m in 27.5 s; spacing 5 m }).rateKgPerM2 // 0.0169125
  */
 export function timedCatch({ catches, catchS, courseM, courseS, spacingM }: TimedCatch): TestResult {
+  requirePositive({ catchS: catchS.si, courseM: courseM.si, courseS: courseS.si, spacingM: spacingM.si });
   const net = sumOfNets(netsOf(catches));
-  const outputKgPerM = ((net.si / catchS.si) * courseS.si) / courseM.si;
+  const outputKgPerM = finite(((net.si / catchS.si) * courseS.si) / courseM.si);
   const sources: UncertaintySource[] = [
     { of: 'weighing', u: relativeNet(net) },
     { of: 'time', u: Math.hypot(relative(catchS), relative(courseS)) },
@@ -48,7 +50,7 @@ export function timedCatch({ catches, catchS, courseM, courseS, spacingM }: Time
   ];
   return {
     outputKgPerM,
-    rateKgPerM2: outputKgPerM / spacingM.si,
+    rateKgPerM2: finite(outputKgPerM / spacingM.si),
     uReadings: combined(sources),
     sources,
     netKg: net.si,

@@ -1,0 +1,356 @@
+import { readFileSync } from 'node:fs';
+import fc from 'fast-check';
+import { afterAll, describe, expect, it } from 'vitest';
+import * as exported from './index.ts';
+import { InputError } from './index.ts';
+
+// Whatever a function of core is given: a finite answer, "not enough data" as a value, or an InputError; nothing else.
+
+type Functions = Record<string, (...args: never[]) => unknown>;
+const called = new Set<string>();
+
+/** Core, with a note of what was called. */
+const core = new Proxy(exported, {
+  get(target, name: string) {
+    called.add(name);
+    return target[name as keyof typeof target];
+  },
+});
+
+/** Paths of numbers that are no number, anywhere in a value. */
+function odd(value: unknown, path = '', seen = new Set<unknown>()): string[] {
+  if (typeof value === 'number') return Number.isFinite(value) ? [] : [`${path} is ${value}`];
+  if (typeof value === 'string')
+    return /\b(?:NaN|Infinity|undefined)\b/.test(value) ? [`${path} says ${value}`] : [];
+  if (typeof value !== 'object' || value === null || seen.has(value) || value instanceof InputError)
+    return [];
+  seen.add(value);
+  const parts = value instanceof Map ? [...value] : Object.entries(value);
+  return parts.flatMap(([key, part]) => odd(part, `${path}.${String(key)}`, seen));
+}
+
+/** Runs something that has to keep the promise. */
+function keeps<T>(run: () => T): T | null {
+  try {
+    const value = run();
+    expect(odd(value)).toEqual([]);
+    return value;
+  } catch (error) {
+    if (error instanceof InputError) return null;
+    throw error;
+  }
+}
+
+const numbers = fc.oneof(
+  { weight: 3, arbitrary: fc.double({ min: -50, max: 5000, noNaN: true }) },
+  { weight: 2, arbitrary: fc.constantFrom(0, -0, 1, -1, 1e-300, 1e300, NaN, Infinity, -Infinity) },
+);
+const few = fc.array(numbers, { maxLength: 6 });
+const nutrients = fc.constantFrom('N', 'P2O5', 'K2O', 'P', 'K', 'S');
+const units = fc.constantFrom('lb', 'kg', 'oz', 'g');
+const reading = fc.record({ si: numbers, resolutionSi: numbers });
+const catches = fc.array(fc.record({ grossKg: reading, tareKg: reading }), { maxLength: 3 });
+const run = fc.record({ setting: numbers, rate: numbers, uReadings: numbers });
+const means = fc.array(fc.record({ setting: numbers, runs: numbers, mean: numbers, uRelative: numbers }), { maxLength: 4 }); // prettier-ignore
+const points = fc.array(fc.record({ x: numbers, y: numbers, weight: numbers }), { maxLength: 5 });
+const listed = fc.record({ points: fc.array(fc.record({ setting: numbers, rate: numbers }), { maxLength: 4 }), paceMPerS: numbers }); // prettier-ignore
+const kind = fc.constantFrom('push-rotary', 'push-drop', 'row-distributor', 'vehicle');
+const spots = fc.array(fc.record({ x: numbers, y: numbers }), { maxLength: 6 });
+const metering = fc.constantFrom('flow', 'wheels');
+const mode = fc.constantFrom('one-way', 'back-and-forth');
+const grade = fc
+  .constantFrom('24-0-8', '0-0-60', '10-10-10 + 2 S')
+  .map((text) => exported.readGrade(text, ''));
+const pattern = fc.tuple(few, few).map(([x, y]) => ({ xM: x, y }));
+const shape = fc.constantFrom(...exported.SHAPE_KINDS);
+const record = fc.record({ squares: numbers, degrees: numbers });
+const wanted = fc.record({ marks: few, closed: numbers, firstFlow: fc.option(numbers), runs: fc.array(run, { maxLength: 6 }), record, target: numbers, tolerance: numbers, ceiling: fc.option(numbers), start: numbers }); // prettier-ignore
+
+/** What each function of numbers is given. */
+const NUMERIC: Readonly<Record<string, readonly fc.Arbitrary<unknown>[]>> = {
+  changedSi: [numbers, units, units, fc.constantFrom('convert', 'keep-number')],
+  fromSi: [numbers, units],
+  toSi: [numbers, units],
+  retype: [numbers, units],
+  showExact: [numbers],
+  showNumber: [numbers, fc.integer({ min: 1, max: 15 })],
+  showQuantity: [numbers, units],
+  showWithUncertainty: [numbers, numbers, units],
+  carrierRate: [numbers, numbers],
+  concentration: [grade, nutrients, numbers],
+  deliveredAtRate: [numbers, grade],
+  fractionOf: [grade, nutrients],
+  gradeText: [grade],
+  inForm: [numbers, nutrients, nutrients],
+  labelRate: [numbers, numbers],
+  liquidRate: [numbers, numbers],
+  nutrientAtRate: [numbers, nutrients, grade],
+  productRate: [numbers, nutrients, grade],
+  withShare: [grade, nutrients, fc.constantFrom('26 %', '0', '101', 'x', '')],
+  acrossCurve: [numbers],
+  boundsOf: [spots],
+  crossesItself: [spots],
+  lineLength: [spots, fc.boolean()],
+  outlineArea: [spots],
+  rowLength: [numbers, numbers],
+  measuredSize: [numbers, numbers, fc.constantFrom('ft2', 'm2')],
+  showLength: [numbers, fc.constantFrom('ft', 'm')],
+  showSize: [numbers, numbers, fc.constantFrom('ft2', 'm2')],
+  snapStepM: [fc.constantFrom('ft', 'm')],
+  handlesOf: [shape, few],
+  countPackages: [numbers, numbers, numbers],
+  atWorkingPace: [numbers, numbers, metering],
+  advise: [wanted],
+  chartOf: [few, means],
+  chooseStart: [fc.constantFrom('auto', 'low', 'middle', 'label', 'shape'), fc.record({ low: numbers, middle: numbers, label: fc.option(numbers) }), fc.option(numbers), fc.boolean()],
+  corrections: [kind, fc.record({ meanKgPerM2: numbers, wantedKgPerM2: numbers, paceMPerS: numbers, widthM: numbers })],
+  caught: [fc.record({ grossKg: reading, tareKg: reading, lengthM: reading, widthM: reading, passes: numbers })],
+  weighBack: [fc.record({ inKg: reading, leftKg: reading, lengthM: reading, widthM: reading, runs: numbers })],
+  timedCatch: [fc.record({ catches, catchS: reading, courseM: reading, courseS: reading, spacingM: reading })],
+  runOut: [fc.record({ loadKg: reading, leftKg: reading, areaM2: reading })],
+  rowOutlets: [fc.record({ catches, lengthM: reading, rows: numbers, rowMPerM2: numbers })],
+  fillAim: [fc.record({ targetKgPerM2: numbers, spacingM: numbers, containerKg: numbers, speedMPerS: numbers, outletsPerRow: numbers })],
+  rateFromFill: [fc.record({ spacingM: numbers, containerKg: numbers, speedMPerS: numbers, outletsPerRow: numbers }), numbers],
+  fillAimText: [fc.record({ outputKgPerM: numbers, servesM: numbers, fillS: numbers }), fc.constantFrom('ft', 'm')],
+  fromShape: [listed, fc.record({ setting: numbers, rate: numbers }), numbers],
+  lookUp: [listed, numbers, numbers],
+  starts: [few, numbers, fc.option(numbers), numbers, numbers, fc.option(listed)],
+  joinRecords: [fc.array(record, { maxLength: 3 })],
+  recordOf: [fc.array(few, { maxLength: 3 })],
+  scatterOf: [fc.array(run, { maxLength: 5 })],
+  settingMeans: [fc.array(run, { maxLength: 5 })],
+  timingBand: [fc.array(fc.record({ id: fc.constantFrom('a', 'b'), timesS: few }), { maxLength: 3 })],
+  standingOf: [fc.record({ setting: numbers, runs: numbers, mean: numbers, uRelative: numbers }), fc.record({ target: numbers, tolerance: numbers, ceiling: fc.option(numbers) })],
+  leastNet: [numbers, numbers],
+  netOf: [reading, reading, fc.constant('x')],
+  relative: [reading],
+  resolutionU: [numbers],
+  pooled: [points],
+  settingCurve: [points],
+  student95: [numbers],
+  timedPace: [numbers, few],
+  timeToAimFor: [numbers, numbers],
+  rateChangeAtPace: [numbers, numbers, metering],
+  practiceText: [numbers, few, fc.option(numbers)],
+  paceText: [fc.option(numbers), fc.constantFrom('ft', 'm')],
+  speedText: [numbers, fc.constantFrom('ft', 'm')],
+  showLeast: [numbers, units],
+  showRate: [numbers, numbers, fc.constantFrom('lb/1000 ft2', 'kg/ha')],
+  lookUpMark: [fc.array(fc.record({ mark: fc.record({ label: fc.constant('1'), opening: numbers }), rateKgPerM2: numbers, tested: fc.boolean() }), { maxLength: 4 }), numbers, fc.boolean()],
+  planTest: [fc.record({ method: fc.constantFrom(...exported.METHOD_IDS), outputKgPerM: numbers, widthM: numbers, scaleStepKg: numbers, tolerance: numbers, speedMPerS: numbers, hopperKg: fc.option(numbers), lengthUnit: fc.constantFrom('ft', 'm') })],
+  patternOf: [few, few],
+  cvAt: [pattern, numbers, mode],
+  overlay: [pattern, numbers, mode],
+  groundAt: [pattern, numbers, mode],
+  sweep: [pattern, numbers, mode, numbers],
+  leftShare: [pattern],
+  underPattern: [pattern],
+  throwOf: [pattern],
+  mirrored: [pattern],
+  scaled: [pattern, numbers],
+  depositAt: [pattern, numbers],
+  depositOfPass: [pattern, numbers, mode, numbers, numbers],
+  twoDirections: [numbers],
+  handySpacing: [numbers, fc.constantFrom('ft', 'm')],
+  levelText: [numbers, numbers],
+  mismatchOf: [numbers, numbers],
+  mismatchText: [fc.record({ times: numbers }), fc.constant('9 ft'), fc.constant('18 ft')],
+  isTurned: [fc.integer(), mode],
+  compareInWords: [numbers],
+  portionDays: [fc.constantFrom('2026-04-18', 'x', ''), numbers, fc.option(numbers)],
+}; // prettier-ignore
+
+describe('functions of numbers', () => {
+  it.each(Object.entries(NUMERIC))('%s', (name, args) => {
+    called.add(name);
+    const call = (exported as unknown as Functions)[name]!;
+    fc.assert(
+      fc.property(fc.tuple(...args), (given) => {
+        keeps(() => call(...(given as never[])));
+      }),
+      { seed: 31, numRuns: 300 },
+    );
+  });
+});
+
+const pick = <T>(all: readonly T[], seed: number): T => all[seed % all.length]!;
+
+/** What people paste and mistype. */
+const TEXTS = ['', ' ', '0', '-1', '1e308', '1e-308', '7½', '10x8⅔', '58 x 36 - 210', '0x10', '1/0', '3 lb -4 oz', '±', '%', '24 0 8', '7%', '2026-02-30', '2026-04-18', '9 ft', '6600 m/ha', '7200 ft per acre', '3 mph', '🌱', '\u202f', '1,5', '12 000', 'x'.repeat(250), '-0', '40 lb', '0.5', '12']; // prettier-ignore
+
+/** A choice or a unit, not something typed. */
+const isChoice = (text: string): boolean =>
+  text in exported.UNITS ||
+  text in exported.NUTRIENTS ||
+  /^[a-z][a-z-]+$/.test(text) ||
+  /^[0-9a-f-]{36}$/.test(text);
+
+/** The same document with some of its texts replaced; choices stay. */
+function mangled<T>(document: T, draw: () => number): T {
+  if (typeof document === 'string')
+    return (isChoice(document) || draw() > 0.25 ? document : pick(TEXTS, Math.floor(draw() * 1000))) as T;
+  if (Array.isArray(document)) return document.map((part: unknown) => mangled(part, draw)) as T;
+  if (typeof document !== 'object' || document === null) return document;
+  return Object.fromEntries(Object.entries(document).map(([key, part]) => [key, mangled(part, draw)])) as T;
+}
+
+const DEMO = JSON.parse(readFileSync(new URL('../../demo/tarn-hollow.json', import.meta.url), 'utf8')) as {
+  jobs: { onDay: string; worksheet: exported.EarlierWorksheet }[];
+} & Record<'products' | 'soilTests' | 'ruleSets' | 'sites' | 'rigs' | 'calibrations' | 'widthTests', { id: string; typed: never }[]>; // prettier-ignore
+
+/** Runs what follows from each demo document with its texts mangled, some hundred times. */
+function mangle(about: (draw: () => number, seed: number) => void): void {
+  for (let seed = 1; seed <= 120; seed += 1) about(exported.seeded(seed), seed);
+}
+
+describe('documents with anything typed in them', () => {
+  it('sheets', () =>
+    mangle((draw, seed) => {
+      const { onDay, worksheet } = pick(DEMO.jobs, seed);
+      const typed = mangled(core.completeWorksheet(worksheet), draw);
+      const answer = keeps(() => core.answerWorksheet(typed, core.AS_TYPED))!;
+      const rules = keeps(() => core.readRuleSet(mangled(pick(DEMO.ruleSets, seed).typed, draw)))!.rules;
+      const facts = { onDay, soilTests: DEMO.soilTests, others: [{ name: 'Other', days: [onDay, 'x'], isSameProduct: true }] }; // prettier-ignore
+      const checks = keeps(() => core.checkSheet(rules, answer, typed.rules, facts)) ?? [];
+      keeps(() => core.checkRules(rules, { onDay, product: answer.reading.product, rateSi: 0.01, portions: 1, soFar: [], soilTest: null, everyDays: null, others: [], mixPerM2: null }, { need: 'kg/ha', rate: 'kg/ha' })); // prettier-ignore
+      for (const of of [core.daysNeeded, core.fewestPortions, core.mostAllowedShare]) keeps(() => of(checks));
+      for (const of of [core.lessNeed, core.needAtRate]) keeps(() => of(answer, typed, 0.01));
+      keeps(() => core.needFromLabel(answer, typed));
+      keeps(() => core.questionsOf({ typed, ...answer }));
+      keeps(() => core.portionsOf(answer.reading.split, onDay, answer));
+      keeps(() => core.orderTable(answer, typed));
+      keeps(() => core.worksheetText(answer));
+      keeps(() => core.readWorksheet(typed));
+      keeps(() => core.isWorksheetTyped(typed));
+      keeps(() => core.withNeedOf(typed, 'ai'));
+      keeps(() => core.withProduct(typed, mangled(pick(DEMO.products, seed).typed, draw)));
+      const headed = { name: 'a', onDay, worksheet: typed };
+      keeps(() => core.mergeSheets(headed, { ...headed, name: 'b' }, () => 'mine'));
+      keeps(() => core.differences(headed, { ...headed, worksheet: mangled(typed, draw) }));
+    }));
+  it('products, soil tests, mixes', () =>
+    mangle((draw, seed) => {
+      const typed = mangled(core.completeProduct(pick(DEMO.products, seed).typed), draw);
+      const product = keeps(() => core.readProduct(typed))!;
+      keeps(() => core.readLabelFacts(typed));
+      for (const of of ['N', 'ai', 'product'] as const) {
+        const need = { of, perM2: 0.004 };
+        const label = keeps(() => core.readLabel(product, need));
+        keeps(() => core.rateForNeed(product, of, 0.004));
+        keeps(() => core.putDown(product, of, 0.01));
+        if (label) keeps(() => core.labelLines(typed, { of, perM2: 0.004, unit: 'kg/ha' })); // prettier-ignore
+      }
+      const { scoop } = product;
+      if (scoop) {
+        keeps(() => core.scoopLine(scoop, typed.scoop));
+        keeps(() => core.inScoops(3, 'lb', scoop, typed.scoop));
+      }
+      keeps(() => core.readScoop(typed.scoop, 'scoop'));
+      keeps(() => core.readPackage(typed.package.size, typed.package.unit, 'x'));
+      const soil = mangled<exported.SoilTestTyped>(pick(DEMO.soilTests, seed).typed, draw);
+      keeps(() => core.readSoilTest(soil));
+      const mix = mangled(core.mixForSoilTest(core.blankMix('kg/ha', 'm2'), soil), draw);
+      const asked = keeps(() => core.readMix(mix))!;
+      keeps(() => core.mixLimits(core.readRuleSet(mangled(pick(DEMO.ruleSets, seed).typed, draw)).rules, '2026-04-18', mix.soilTestDay, asked.soFar)); // prettier-ignore
+      const products = DEMO.products.map(({ id, typed: each }) => ({ id, name: id, product: core.readProduct(mangled(each, draw)) })); // prettier-ignore
+      const answer = keeps(() => core.findMix({ ...asked, products, quickCap: null, slowFloor: null, mixesForms: false, fromStockForM2: null })); // prettier-ignore
+      if (!answer) return;
+      keeps(() => core.searchNotes(answer));
+      const cheapest = core.cheapestMix(answer);
+      if (cheapest) keeps(() => core.mixLines(cheapest, { unit: 'kg/ha', areaM2: asked.areaM2, productOf: () => typed })); // prettier-ignore
+      for (const miss of answer.misses) keeps(() => core.missInWords(miss, 'kg/ha'));
+    }));
+  it('machines and their calibrations', () =>
+    mangle((draw, seed) => {
+      const kept = pick(DEMO.calibrations, seed);
+      const own = DEMO.rigs.find(({ id }) => id === (kept.typed as exported.CalibrationTyped).rig)!.typed;
+      const rig = mangled(core.completeRig(own), draw);
+      keeps(() => core.readRig(rig));
+      const bench = core.benchRig(seed % 2 === 0 ? rig : core.completeRig(own));
+      const typed = mangled(core.completeCalibration(kept.typed), draw);
+      const reading = keeps(() => core.readCalibration(typed, bench, null, core.machineRecord(DEMO.calibrations, { id: kept.id, typed }, bench, '2026-11-26')))!; // prettier-ignore
+      keeps(() => core.adviceText(reading, typed, 'dry-fertilizer'));
+      for (const of of [core.correctionText, core.offersFor]) keeps(() => of(reading, typed, rig.kind));
+      keeps(() => core.settingPicture(reading, typed.target.unit, rig.kind));
+      keeps(() => core.chartShape(reading));
+      keeps(() => core.lookUpText(reading, typed, pick(TEXTS, seed)));
+      const plan = keeps(() => core.spreadPlan(reading, 0.0163, 2.7, seed % 2 === 0, false));
+      if (plan) keeps(() => core.markText(plan.found, typed.target.unit));
+      keeps(() => core.outputAt(reading, '11'));
+      keeps(() => core.planFor('weigh-back', typed, bench, reading));
+      keeps(() => core.cardOf(typed, rig, reading, '10 Apr', { rateKgPerM2: 0.01, purpose: 'a job' }));
+      keeps(() => core.freshness(typed, rig, { lot: 'a', grainSize: 'b' }, '2026-11-26'));
+      keeps(() => core.readPace(typed.pace, 'pace', core.collect()));
+      keeps(() => core.testsTable([{ machine: 'm', outlets: bench.outlets, typed, reading }]));
+      keeps(() => core.lostReadings(typed, core.keepEarlier(typed, mangled(typed, draw), 'anew')));
+      typed.runs.forEach((run, at) => {
+        const read = reading.runs[at]!;
+        keeps(() => core.runLine(run, read, typed, bench));
+        keeps(() => core.paceLine(run, read, typed, reading.paceMPerS));
+        keeps(() => core.runRemarks(run, read, reading, typed));
+        keeps(() => core.coarseText(read, reading.tolerance, typed));
+        keeps(() => core.coarseness(read, reading.tolerance));
+        for (const of of [core.bandOfRun, core.rateAtWork]) keeps(() => of(read));
+        for (const of of [core.showRun, core.showAtWork]) keeps(() => of(read, typed.target.unit));
+        keeps(() => core.againstText(read, reading.targetKgPerM2));
+        keeps(() => core.fillAimOf(typed, run, reading, bench));
+        for (const field of core.methodOf(run.method).fields(bench.outlets)) keeps(() => core.timeToAim(typed, run, at, reading, field, bench)); // prettier-ignore
+      });
+      keeps(() => core.chartMatch(mangled(core.completeProduct(pick(DEMO.products, seed).typed), draw), typed, null, '')); // prettier-ignore
+      keeps(() => core.readMark(pick(TEXTS, seed), bench.scale, 'x'));
+      keeps(() => core.readScale(rig.control, 'control'));
+      keeps(() => core.readWidth(typed.width, 'width'));
+    }));
+  it('sites, paces, widths', () =>
+    mangle((draw, seed) => {
+      const site = mangled<exported.SiteTyped>(pick(DEMO.sites, seed).typed, draw);
+      const reading = keeps(() => core.readSite(site))!;
+      reading.areas.forEach((area, at) => {
+        keeps(() => core.measuredLine(site.areas[at]!, area));
+        keeps(() => core.areaAdvice(site.areas[at]!, area));
+      });
+      keeps(() => core.readPaces(site.pace, 'pace'));
+      keeps(() => core.readPlace(site.place, 'place'));
+      const width = mangled(core.completeWidthTest(pick(DEMO.widthTests, seed).typed), draw);
+      const read = keeps(() => core.readWidthTest(width))!;
+      keeps(() => core.readTrays(width));
+      keeps(() => core.recommendationText(read, width));
+      keeps(() => core.traysTable(width));
+      if (read.lookedM === null) return;
+      keeps(() => core.meanLine(read, read.lookedM!, width));
+      if (!read.pattern) return;
+      const { pattern: found, lookedM } = read;
+      const ground = keeps(() => core.groundAt(found, lookedM!, width.mode));
+      if (ground) keeps(() => core.groundRemarks(read, ground, width));
+      keeps(() => core.faultTexts(core.faultsOf(found, read.recommendedM, lookedM), 'push-rotary' as never));
+    }));
+  it('single fields', () => {
+    for (const text of TEXTS) {
+      keeps(() => core.readNumber(text, 'x'));
+      for (const of of ['mass', 'length', 'area', 'speed', 'massPerArea'] as const) {
+        keeps(() => core.readQuantity(text, { kind: of, bareUnit: null, field: 'x' }));
+        keeps(() =>
+          core.readPositive(text, { kind: of, bareUnit: core.KINDS[of].si as never, field: 'x' }, 'It'),
+        );
+      }
+      keeps(() => core.readSize(text, 'ft2', 'x'));
+      keeps(() => core.readGrade(text, 'x'));
+      keeps(() => core.readNeed(text, 'lb/1000 ft2', 'x'));
+      keeps(() => core.readQuickPart(text, 'x'));
+      keeps(() => core.readDay(text, 'x'));
+      keeps(() => core.readName(text, 'x', 'A'));
+      keeps(() => core.readRows({ ...core.blankRows('m', 'ha'), spacing: text, own: text, count: text, length: text }, 100, 'x')); // prettier-ignore
+      keeps(() => core.isMeasuredSize(text, 'ft2', 100, 1));
+    }
+  });
+});
+
+/** Names that only tell words, build blanks, or work on what the tests above have worked out; files and drags have tests of their own. */
+const ELSEWHERE = /^(?:blank|is|other|Input|attempt|suggestion|operator|word|term|bandText|workingText|columnsOf|rigKind|shapeOf|methodOf|methodsFor|cautionsFor|chooseMethod|stepsOf|splitUnit|weightPart|statedForm|unitSpelled|lengthUnitFor|sameProductKey|mayGiveSetting|partText|write|readBoundary|survey|checkFile|origin|checkTests|readTests|readShelf|shelfTable|worksheetFor|readTraysTable|resample|unevenness|seeded|press|split|running|holdsOn|depositOfPasses|draggedLengths|groundArea|layOut|localPlane|measureArea|place|snapMove|readPart|readSiteArea|retype|cheapest|calibration|planText|standing|fillAimText)/; // prettier-ignore
+
+afterAll(() => {
+  const functions = Object.entries(exported).filter(([, value]) => typeof value === 'function');
+  expect(
+    functions.map(([name]) => name).filter((name) => !called.has(name) && !ELSEWHERE.test(name)),
+  ).toEqual([]);
+});

@@ -1,0 +1,39 @@
+import type { Collected } from '../errors/collect.ts';
+import { attempt } from '../errors/InputError.ts';
+import { readPositive, readQuantity } from '../quantities/quantity.ts';
+import type { LengthUnit } from '../quantities/units.ts';
+
+/** A pace, as the time that a course takes, or as a speed where the time stands: "3 mph". */
+export interface PaceOfWork {
+  readonly course: string;
+  readonly unit: LengthUnit;
+  readonly time: string;
+}
+
+/** A speed typed as such; null: it is none. */
+const speedIn = (typed: string): number | null =>
+  attempt(() => readQuantity(typed, { kind: 'speed', bareUnit: null, field: '' })).value?.si ?? null;
+
+/**
+ * A pace from the time over a course, m/s; null while one of them is missing. A speed in place of the time needs no course.
+ *
+ * @param field path of the pace, for errors
+ * @example readPace({ course: '120', unit: 'ft', time: '27.2' }, 'pace', collect()) // 1.3447
+ */
+export function readPace(
+  { course, unit, time }: PaceOfWork,
+  field: string,
+  { ifTyped }: Pick<Collected, 'ifTyped'>,
+): number | null {
+  const speed = speedIn(time);
+  if (speed !== null && speed > 0) return speed;
+  const courseM = ifTyped(
+    course,
+    () => readPositive(course, { kind: 'length', bareUnit: unit, field: `${field}.course` }, 'The course').si,
+  );
+  const timeS = ifTyped(
+    time,
+    () => readPositive(time, { kind: 'time', bareUnit: 's', field: `${field}.time` }, 'The time').si,
+  );
+  return courseM !== null && timeS !== null ? courseM / timeS : null;
+}
