@@ -320,18 +320,16 @@ describe('documents with anything typed in them', () => {
       keeps(() => core.meanLine(read, read.lookedM!, width));
       if (!read.pattern) return;
       const { pattern: found, lookedM } = read;
-      const ground = keeps(() => core.groundAt(found, lookedM!, width.mode));
+      const ground = keeps(() => core.groundAt(found, lookedM, width.mode));
       if (ground) keeps(() => core.groundRemarks(read, ground, width));
-      keeps(() => core.faultTexts(core.faultsOf(found, read.recommendedM, lookedM), 'push-rotary' as never));
+      keeps(() => core.faultTexts(core.faultsOf(found, read.recommendedM, lookedM), 'push-rotary'));
     }));
   it('single fields', () => {
     for (const text of TEXTS) {
       keeps(() => core.readNumber(text, 'x'));
       for (const of of ['mass', 'length', 'area', 'speed', 'massPerArea'] as const) {
         keeps(() => core.readQuantity(text, { kind: of, bareUnit: null, field: 'x' }));
-        keeps(() =>
-          core.readPositive(text, { kind: of, bareUnit: core.KINDS[of].si as never, field: 'x' }, 'It'),
-        );
+        keeps(() => core.readPositive(text, { kind: of, bareUnit: core.KINDS[of].si, field: 'x' }, 'It'));
       }
       keeps(() => core.readSize(text, 'ft2', 'x'));
       keeps(() => core.readGrade(text, 'x'));

@@ -16,7 +16,7 @@ it('takes the tare off each weighing, and shows how they scatter', () => {
   expect(reading!.meanKg / 0.45359237).toBeCloseTo(1.8, 12);
   expect(reading!.scatter).toBeCloseTo(0.1 / 1.8, 12);
   expect(workingText(scoopLine(reading!, scoop()))).toBe(
-    '( 1.9 lb + 2.1 lb + 2.0 lb ) ÷ 3 − 0.2 lb = 1.80 lb ; scatter 5.6 %',
+    '( 1.9 lb + 2.1 lb + 2.0 lb ) ÷ 3 − 0.2 lb = 1.80 lb scatter 5.6 %',
   );
   expect(workingText(inScoops(18 * 0.45359237, 'lb', reading!, scoop()))).toBe(
     '18.0 lb ÷ 1.80 lb = 10.0 scoops with red scoop',

@@ -9,7 +9,7 @@ const scoopWords = ({ name }: ScoopTyped): string => name.trim() || 'my scoop';
 /**
  * One scoop as weighed: mean of the net weighings and, from two on, how much they scatter.
  *
- * @example workingText(scoopLine(reading, typed)) // '( 1.05 lb + 1.04 lb + 1.06 lb ) ÷ 3 − 0.2 lb = 0.850 lb ; scatter 2.1 %'
+ * @example workingText(scoopLine(reading, typed)) // '( 1.05 lb + 1.04 lb + 1.06 lb ) ÷ 3 − 0.2 lb = 0.850 lb scatter 2.1 %'
  */
 export function scoopLine({ meanKg, scatter }: ScoopReading, typed: ScoopTyped): Working {
   const withUnit = (text: string) =>
@@ -29,7 +29,7 @@ export function scoopLine({ meanKg, scatter }: ScoopReading, typed: ScoopTyped):
       term('scoop', showQuantity(meanKg, typed.unit), { strong: true }),
       ...(scatter === null
         ? []
-        : [word('; scatter', 'stop'), term('scatter', { number: showExact(scatter * 100, 2), unit: '%' })]),
+        : [word('scatter', 'stop'), term('scatter', { number: showExact(scatter * 100, 2), unit: '%' })]),
     ],
   };
 }

@@ -193,7 +193,7 @@ function checkSoilTest({ typed, limit }: RuleReading, facts: RuleFacts, unit: Ma
   if (wanted === null) return check([...told, word('and says nothing of phosphorus')], standing('broken'));
   const { symbol } = NUTRIENTS.P2O5;
   const amount = (role: string, si: number) => term(role, withSymbol(showQuantity(si, unit), symbol));
-  const parts = [...told, word('; this puts down', 'stop'), amount('this', phosphate), word('and it asks for', 'stop'), amount('wanted', wanted)]; // prettier-ignore
+  const parts = [...told, word('and this puts down', 'stop'), amount('this', phosphate), word('of a need of', 'stop'), amount('wanted', wanted)]; // prettier-ignore
   if (phosphate <= wanted * SLACK) return check(parts, standing('kept'));
   return check(parts, standing('broken', { overBy: amount('over', phosphate - wanted).shown, mostShare: wanted / phosphate })); // prettier-ignore
 }

@@ -65,7 +65,7 @@ export function portionsOf(
         term('portions', { number: String(portions), unit: '' }, { origin: 'typed' }),
         operator('='),
         term('portion.amount', part(amountSi) === null ? null : showQuantity(part(amountSi)!, units.amount), { strong: true, unrounded: unrounded(part(amountSi), units.amount) }), // prettier-ignore
-        word('; at', 'stop'),
+        word('at', 'stop'),
         term('portion.rate', rate === null ? null : showQuantity(rate, units.rate)),
       ],
     },

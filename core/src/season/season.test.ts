@@ -161,7 +161,7 @@ it('puts the whole down in equal portions, each with its day, amount and nutrien
   const answer = answerWorksheet(typed, AS_TYPED);
   const portions = portionsOf(answer.reading.split, '2026-02-14', answer);
   expect(portions.map(({ onDay }) => onDay)).toEqual(['2026-02-14', '2026-03-14', '2026-04-11']);
-  expect(workingText(portions[1]!.working)).toBe('24.7 lb ÷ 3 = 8.22 lb ; at 1.11 lb / 1000 ft²');
+  expect(workingText(portions[1]!.working)).toBe('24.7 lb ÷ 3 = 8.22 lb at 1.11 lb / 1000 ft²');
   expect(portions[1]!.delivers.map(({ shown, symbol }) => `${shown.number} ${symbol}`)).toEqual([
     '0.267 N',
     '0.0889 K₂O',

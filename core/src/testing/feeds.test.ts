@@ -129,7 +129,12 @@ it('a calibration with runs belongs to its machine; an empty run may go', () => 
 
 it('what a machine repeated in its other calibrations of two seasons counts for its bands', () => {
   const bench = rig('one-row');
-  const runs = ['8.00', '8.30', '7.75'].map((left, at) => ({ ...blankRun(String(at), '2026-04-10', 'weigh-back' as const), setting: '5', readings: { in: '10.00', left, length: '30.0' } })); // prettier-ignore
+  const runs = ['8.00', '8.30', '7.75'].map((left, at) =>
+    Object.assign(blankRun(String(at), '2026-04-10', 'weigh-back'), {
+      setting: '5',
+      readings: { in: '10.00', left, length: '30.0' },
+    }),
+  );
   const other = { ...typed('weigh-back', {}), rig: 'one', runs };
   const own = { ...typed('weigh-back', {}), rig: 'one' };
   const of = (today: string, rigId = 'one') => machineRecord([{ id: 'x', typed: other }, { id: 'y', typed: own }], { id: 'y', typed: { ...own, rig: rigId } }, bench, today); // prettier-ignore

@@ -1,4 +1,5 @@
-import { retypeSize, type SizeReading } from '../ground/size.ts';
+import { attempt } from '../errors/InputError.ts';
+import { readSize, retypeSize, type SizeReading } from '../ground/size.ts';
 import { splitUnit } from '../need/needField.ts';
 import { fromSi } from '../quantities/convert.ts';
 import { showExact, showQuantity } from '../quantities/show.ts';
@@ -145,23 +146,28 @@ const OTHER: Readonly<Record<AreaUnit, AreaUnit>> = {
   yd2: 'm2',
   acre: 'ha',
 };
+/** An area this many times the others, or a part of them, is out of line. */
+const OUT_OF_LINE = 4;
 
-/** 10 m for 10 ft, beside areas that are all in feet. */
+/** 10 m for 10 ft beside areas that are all in feet: out of line as typed, and in line in their unit. */
 function oddUnits({ typed, reading }: Sheet): Question[] {
   const sized = reading.areas.flatMap(({ size }, index) => (size ? [{ size, index }] : []));
-  const us = sized.filter(({ size }) => isUsArea(size)).length;
-  const odd = us === 1 && sized.length > 2 ? true : sized.length - us === 1 && us > 1 ? false : null;
-  if (odd === null) return [];
-  return sized.filter(({ size }) => isUsArea(size) === odd).map(({ size, index }): Question => {
-    const area = typed.areas[index]!;
+  return sized.flatMap(({ size, index }): Question[] => {
+    const others = sized.filter((other) => other.index !== index);
+    if (others.length < 2 || others.some((other) => isUsArea(other.size) === isUsArea(size))) return [];
+    const usual = others.reduce((sum, other) => sum + Math.log(other.size.areaM2), 0) / others.length;
     const retyped = retypeSize(size, OTHER[size.unit], 'keep-number');
-    return {
+    const meant = attempt(() => readSize(retyped, size.unit, '')).value;
+    const off = (areaM2: number) => Math.abs(Math.log(areaM2) - usual);
+    if (!meant || off(size.areaM2) < Math.log(OUT_OF_LINE) || off(meant.areaM2) > off(size.areaM2)) return [];
+    const area = typed.areas[index]!;
+    return [{
       id: `area-unit:${area.id}:${area.size}:${area.unit}`,
       kind: 'area-unit',
       field: `areas.${index}.size`,
-      text: `${area.name.trim() || `Area ${index + 1}`} is in ${UNITS[size.unit].symbol}, the others are not. Is it ${retyped}?`,
+      text: `${area.name.trim() || `Area ${index + 1}`} is far from the size of the others, which are in another unit. Is it ${retyped}?`,
       likely: { label: retyped, sheet: { ...typed, areas: typed.areas.with(index, { ...area, size: retyped }) } },
-    };
+    }];
   });
 } // prettier-ignore
 

@@ -37,7 +37,7 @@ describe('one time over the ground', () => {
     expect(numbers.once).toMatchObject({ times: 4, portions: 2, directions: 2 });
     expect(numbers.once.rateSi! / LB_1000).toBeCloseTo(0.833333, 6);
     expect(numbers.once.amountSi! / 0.45359237).toBeCloseTo(24.666667 / 4, 5);
-    expect(workingText(lines.once)).toBe('3.33 lb / 1000 ft² ÷ 2 portions ÷ 2 directions = 0.833 lb / 1000 ft² ; in all 6.17 lb'); // prettier-ignore
+    expect(workingText(lines.once)).toBe('3.33 lb / 1000 ft² ÷ 2 portions ÷ 2 directions = 0.833 lb / 1000 ft² so in all 6.17 lb'); // prettier-ignore
   });
   it('is the whole where nothing is split', () => {
     expect(answer(sheet()).numbers.once).toMatchObject({ times: 1, rateSi: answer(sheet()).numbers.rateSi });
@@ -76,7 +76,7 @@ describe('slips are asked about, with the likely reading one act away', () => {
     ['ten pounds of N', { need: { of: 'N', amount: '10', unit: 'lb/1000 ft2' } }, [['need-high', '1 lb']]],
     ['a pound on each square foot', { need: { of: 'product', amount: '1', unit: 'lb/ft2' } }, [['rate-high', '1 lb on each 1000 ft²']]],
     ['package and coverage swapped', { product: feed({ package: { size: '12000', unit: 'lb' }, coverage: { size: '40', unit: 'ft2' } }) }, [['package-swapped', '40 lb covers 12\u202f000 ft²']]],
-    ['10 m for 10 ft beside sister areas', { areas: [{ id: 'a', name: '', size: '20 x 30 ft', unit: 'ft2' }, { id: 'b', name: '', size: '10 x 12 m', unit: 'ft2' }, { id: 'c', name: '', size: '400', unit: 'ft2' }] }, [['area-unit', '10 × 12 ft']]],
+    ['10 m for 10 ft beside sister areas', { areas: [{ id: 'a', name: '', size: '20 x 30 ft', unit: 'ft2' }, { id: 'b', name: '', size: '30 x 40 m', unit: 'ft2' }, { id: 'c', name: '', size: '400', unit: 'ft2' }] }, [['area-unit', '30 × 40 ft']]],
     ['nothing odd', {}, []],
     ['a small share that ends in percent', { product: feed({ kind: 'granular-carrier', grade: '', load: '0.00172 %' }) }, []],
   ])('%s', (_, more, kinds) => expect(likely(sheet(more))).toEqual(kinds)); // prettier-ignore

@@ -244,8 +244,8 @@ export function mixLine({ typed, reading, numbers, units }: SheetContext): Worki
   ] as const;
   const apart: Working['parts'] =
     means === 'mix'
-      ? [whole, word('of finished mix'), ...(isLiquid && mix ? [word('; that is', 'stop'), whole, operator('−'), product, word('of product'), operator('='), water, word('of water')] : [])] // prettier-ignore
-      : [water, word('of water'), ...(isLiquid && mix ? [word('; that is', 'stop'), water, operator('+'), product, word('of product'), operator('='), whole, word('of finished mix')] : [])]; // prettier-ignore
+      ? [whole, word('of finished mix'), ...(isLiquid && mix ? [word('that is', 'stop'), whole, operator('−'), product, word('of product'), operator('='), water, word('of water')] : [])] // prettier-ignore
+      : [water, word('of water'), ...(isLiquid && mix ? [word('that is', 'stop'), water, operator('+'), product, word('of product'), operator('='), whole, word('of finished mix')] : [])]; // prettier-ignore
   return { id: 'mix', label: 'Spray mix', parts: [...carried, ...apart] };
 }
 
@@ -263,7 +263,7 @@ export function onceLine({ numbers, units }: SheetContext): Working {
       ...by('directions', directions, 'directions'),
       operator('='),
       worked('once.rate', rateSi, units.rate, true),
-      word('; in all', 'stop'),
+      word('so in all', 'stop'),
       worked('once.amount', amountSi, units.amount),
     ],
   };

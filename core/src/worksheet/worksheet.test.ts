@@ -238,7 +238,7 @@ describe('what is not a dry fertilizer', () => {
       '25 kg N on each ha ÷ 28 % in 28-0-0 ÷ 1.28 kg/L = 69.8 L / ha',
     );
     expect(plain(workingText(lines.mix))).toBe(
-      '500 L / ha × 640 m² = 32.0 L of finished mix ; that is 32.0 L − 4.46 L of product = 27.5 L of water',
+      '500 L / ha × 640 m² = 32.0 L of finished mix that is 32.0 L − 4.46 L of product = 27.5 L of water',
     );
     expect(plain(workingText(lines.back))).toBe(
       '4.46 L of 28-0-0 on 640 m² × 28 % in 28-0-0 × 1.28 kg/L = 25.0 kg N / ha',

@@ -18,7 +18,6 @@ import { dayText } from '../ui/dayText.ts';
 import { LabelledField } from '../ui/LabelledField.tsx';
 import { Section } from '../ui/Section.tsx';
 import { WorkingLine } from '../ui/WorkingLine.tsx';
-import { Repairs } from './Repairs.tsx';
 import { useRuleChecks } from './useRuleChecks.ts';
 import { RULE_SETS } from './useRuleSets.ts';
 
@@ -165,7 +164,6 @@ export function RulesSection() {
           </chakra.ul>
         </chakra.details>
       )}
-      <Repairs checks={checks} />
     </Section>
   );
 }

@@ -182,6 +182,9 @@ function beside(best: SettingMean, known: Known, wanted: Wanted): Proposal | nul
   if (mark === undefined || known.means.some(({ setting }) => setting === mark)) return null;
   const { curve } = known;
   const expected = curve && mark >= curve.from && mark <= curve.to ? curve.at(mark) : null;
+  // Between tested marks the curve tells which of the two is nearer.
+  const isFarther = expected !== null && Math.abs(expected - known.aim) > Math.abs(best.mean - known.aim);
+  if (isFarther && wanted.ceiling === null) return null;
   return plain(mark, 'beside', { expected, isGuess: expected === null });
 }
 
