@@ -82,6 +82,11 @@ describe('what cannot be says why, and is drawn where it can be', () => {
     ['one offset', part('offsets', [10, 4]), 'shape.too-few'],
     ['a walk that ends elsewhere', part('walk', [10, 90, 6, 90, 10, 90, 2, 90]), 'shape.open'],
     ['an edge that crosses itself', part('polygon', [0, 0, 10, 10, 10, 0, 0, 10]), 'shape.crosses'],
+    [
+      'an edge that passes through one of its corners',
+      part('polygon', [0, 0, 10, 0, 10, 5, 5, 0, 5, -5, 0, -5]),
+      'shape.crosses',
+    ],
     ['a negative side', part('rectangle', [-3, 4]), 'quantity.not-positive'],
     ['paces of nobody', part('rectangle', ['41 p', 23]), 'pace.unknown'],
     ['corners on one line', part('polygon', [0, 0, 5, 0, 9, 0]), 'shape.flat'],

@@ -21,7 +21,7 @@ export function rowLength(areaM2: number, spacingM: number): number {
 /** Rows on an area as typed: their spacing, one's own figure, or their number and length. */
 export interface RowsTyped {
   readonly spacing: string;
-  /** Own figure: row length on each `per`, for beds and alleys that make it differ. */
+  /** Own figure: row length on each `per` or on the area typed with it, for beds and alleys that make it differ. */
   readonly own: string;
   readonly per: AreaUnit;
   readonly count: string;
@@ -38,6 +38,9 @@ export const blankRows = (unit: LengthUnit, per: AreaUnit): RowsTyped => ({
   length: '',
   unit,
 });
+
+/** Between a row length and the area that it is of: "7200 ft per acre", "6600 m/ha". */
+const PER_AREA = /\s*(?:\/|\bper\b)\s*(?=\p{L})/u;
 
 /** Row length found in each way that was typed, m; null where a way was not. */
 export interface RowsReading {
@@ -69,7 +72,9 @@ export function readRows(
       () => readPositive(typed, { kind: 'length', bareUnit: unit, field: `${field}.${name}` }, what).si,
     );
   const spacingM = metres(spacing, 'spacing', 'The row spacing');
-  const ownM = metres(own, 'own', 'Your own figure');
+  const [figure, typedPer] = own.split(PER_AREA);
+  const ownM = metres(figure!, 'own', 'Your own figure');
+  const ownPerM2 = typedPer === undefined ? UNITS[per].toSi : ifTyped(typedPer, () => readPositive(`1 ${typedPer}`, { kind: 'area', bareUnit: null, field: `${field}.own` }, 'The area').si); // prettier-ignore
   const eachM = metres(length, 'length', 'The length of a row');
   const rows = ifTyped(count, () => {
     const number = readNumber(count, `${field}.count`);
@@ -77,7 +82,7 @@ export function readRows(
     throw new InputError('count.unreadable', { field: `${field}.count`, hint: '24' });
   });
   const bySpacingM = areaM2 !== null && spacingM !== null ? rowLength(areaM2, spacingM) : null;
-  const byOwnM = areaM2 !== null && ownM !== null ? (areaM2 / UNITS[per].toSi) * ownM : null;
+  const byOwnM = areaM2 !== null && ownM !== null && ownPerM2 !== null ? (areaM2 / ownPerM2) * ownM : null;
   const byCountM = rows !== null && eachM !== null ? rows * eachM : null;
   return { spacingM, bySpacingM, byOwnM, byCountM, lengthM: byCountM ?? byOwnM ?? bySpacingM, errors };
 }

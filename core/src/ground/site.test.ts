@@ -4,6 +4,7 @@ import {
   blankEdge,
   blankPart,
   blankRows,
+  readRows,
   blankSite,
   blankSiteArea,
   draggedLengths,
@@ -90,6 +91,23 @@ it('rows in every way that is known', () => {
   expect(found.byOwnM).toBeCloseTo(396, 9);
   expect(found.byCountM).toBeCloseTo(385, 9);
   expect(found.lengthM).toBe(found.byCountM);
+});
+
+it.each([
+  ['7200 ft per acre', 'acre', 7200 * 0.3048, 4046.8564224],
+  ['6600 m/ha', 'acre', 6600, 1e4],
+  ['6600 m per hectare', 'ha', 6600, 1e4],
+  ['6600', 'ha', 6600, 1e4],
+  ['6600½ m', 'ha', 6600.5, 1e4],
+] as const)('one’s own figure of row length: %s', (own, per, metres, perM2) => {
+  const found = readRows({ ...blankRows('m', per), own }, 600, 'rows');
+  expect(found.byOwnM).toBeCloseTo((metres / perM2) * 600, 6);
+  expect(found.errors).toEqual([]);
+});
+
+it.each(['6600 m per lb', '6600 lb per ha', 'per ha x'])('no figure of row length: %s', (own) => {
+  const found = readRows({ ...blankRows('m', 'ha'), own }, 600, 'rows');
+  expect(found).toMatchObject({ byOwnM: null, errors: [{ field: 'rows.own' }] });
 });
 
 it('a site: totals of what is treated, its place, and errors with their paths', () => {

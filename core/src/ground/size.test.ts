@@ -1,11 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { attempt } from '../errors/index.ts';
-import { measuredSize, readSize, retypeSize } from './index.ts';
+import fc from 'fast-check';
+import { isMeasuredSize, measuredSize, readSize, retypeSize } from './index.ts';
 
 const FT2 = 0.3048 ** 2;
 
 it.each([
   ['62 x 38 ft', 2356 * FT2, 'ft2'], ["62' x 38'", 2356 * FT2, 'ft2'], ['62×38', 2356 * FT2, 'ft2'], ["62' 6\" by 38'", 2375 * FT2, 'ft2'], ['62 ft * 38 ft', 2356 * FT2, 'ft2'],
+  ['10x8⅔', (260 / 3) * FT2, 'ft2'], ['58 x 36 - 210', 1878 * FT2, 'ft2'], ['2356 ft2 - 100 ft2 - 6 x 8', 2208 * FT2, 'ft2'],
   ['20 m x 12 ft', 20 * 12 * 0.3048, 'm2'], ['690 m2', 690, 'm2'], ['0.17 ac', 0.17 * 4046.8564224, 'acre'], ['1,600', 1600 * FT2, 'ft2'], ['1.5 ha', 15_000, 'ha'],
 ] as const)('reads %s', (typed, areaM2, unit) => {
   const size = readSize(typed, 'ft2', 'areas.0.size');
@@ -15,6 +17,7 @@ it.each([
 
 it.each([
   ['', 'size.empty'], ['0', 'quantity.not-positive'], ['-5 m2', 'quantity.not-positive'], ['0 x 5 ft', 'quantity.not-positive'], ['10 001 ha', 'size.too-large'], ['1e9 m x 1e9 m', 'size.too-large'],
+  ['-210 ft2', 'quantity.not-positive'], ['10 x 10 - 200', 'size.all-cut'],
   ['1 mm x 1 mm', 'size.too-small'], ['3 x 4 x 5 ft', 'size.sides'], ['5 lb', 'unit.other-kind'], ['5 blorps', 'unit.unknown'], ['1e309 m2', 'number.too-large'], ['🌱', 'quantity.unreadable'], ['62,5 m2', 'number.decimal-comma'],
 ])('refuses %s: %s', (typed, code) => {
   expect(attempt(() => readSize(typed, 'ft2', 'areas.0.size')).error).toMatchObject({ code, field: 'areas.0.size' });
@@ -58,4 +61,17 @@ describe('a size with its band', () => {
       expect(Math.abs(back.bandM2 - bandM2)).toBeLessThanOrEqual(0.051 * bandM2);
     }
   });
+});
+
+it('whatever was measured is known again as it was written down', () => {
+  const areas = fc.double({ min: 0.5, max: 1e6, noNaN: true });
+  const shares = fc.double({ min: 0, max: 0.4, noNaN: true });
+  fc.assert(
+    fc.property(areas, shares, fc.constantFrom('ft2', 'm2', 'acre', 'ha'), (areaM2, share, unit) => {
+      const typed = measuredSize(areaM2, share * areaM2, unit);
+      expect(isMeasuredSize(typed, unit, areaM2, share * areaM2)).toBe(true);
+      expect(isMeasuredSize(typed, unit, areaM2 * 1.02 + share * areaM2, share * areaM2)).toBe(false);
+    }),
+    { seed: 2204, numRuns: 3000 },
+  );
 });

@@ -133,6 +133,10 @@ function readPiece(
   return { areaM2: si, unit: unit as AreaUnit, shape: { kind: 'size' } };
 }
 
+/** A band as typed behind a size; none where nobody could type one so narrow. */
+const bandText = (areaM2: number, bandM2: number, figures: number): string =>
+  bandM2 / areaM2 > 1e-9 ? ` ±${showExact((bandM2 / areaM2) * 100, figures)} %` : '';
+
 /**
  * The text to type for a size after a change of unit, sides kept as sides.
  *
@@ -146,7 +150,7 @@ export function retypeSize(
   unit: AreaUnit,
   change: UnitChange,
 ): string {
-  const band = bandM2 > 0 ? ` ±${showExact((bandM2 / areaM2) * 100, 3)} %` : '';
+  const band = bandText(areaM2, bandM2, 3);
   if (shape.kind === 'size') return `${retype(changedSi(areaM2, from, unit, change), unit)}${band}`;
   const to = lengthUnitFor(unit);
   const [length, width] = [shape.lengthM, shape.widthM].map((si) =>
@@ -180,6 +184,5 @@ export function measuredSize(areaM2: number, bandM2: number, unit: AreaUnit): st
   const size = fromSi(areaM2, unit);
   const most = fromSi(mayBeOff(areaM2, bandM2), unit);
   const figures = [3, 4, 5, 6].find((count) => Math.abs(Number(size.toPrecision(count)) - size) <= most) ?? 7;
-  const text = `${showExact(size, figures)} ${UNITS[unit].symbol}`;
-  return bandM2 > 0 ? `${text} ±${showExact((bandM2 / areaM2) * 100, 2)} %` : text;
+  return `${showExact(size, figures)} ${UNITS[unit].symbol}${bandText(areaM2, bandM2, 2)}`;
 }

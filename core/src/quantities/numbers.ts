@@ -4,7 +4,7 @@ const LONGEST = 200;
 const LARGEST = 1e15;
 const SMALLEST = 1e-12;
 const VULGAR: Readonly<Record<string, string>> = {
-  '½': '1/2', '⅓': '1/3', '⅔': '2/3', '¼': '1/4', '¾': '3/4', '⅕': '1/5', '⅖': '2/5', '⅗': '3/5', '⅘': '4/5',
+  '½': '1/2', '⅓': '1/3', '⅔': '2/3', '¼': '1/4', '¾': '3/4', '⅕': '1/5', '⅖': '2/5', '⅗': '3/5', '⅘': '4/5', '⅐': '1/7', '⅑': '1/9', '⅒': '1/10',
   '⅙': '1/6', '⅚': '5/6', '⅛': '1/8', '⅜': '3/8', '⅝': '5/8', '⅞': '7/8',
 }; // prettier-ignore
 /** Every sign of a fraction, for the inside of a character class. */

@@ -79,6 +79,8 @@ describe('reading what people type', () => {
     ['0.8 lb per 1,000 square feet', 'massPerArea', toSi(0.8, 'lb/1000 ft2')], ['0.8lb/1000ft2', 'massPerArea', toSi(0.8, 'lb/1000 ft2')],
     ['1/2 lb/acre', 'massPerArea', toSi(0.5, 'lb/acre')], ['40 kg / ha', 'massPerArea', 0.004], ['2 fl oz/1000 ft2', 'volumePerArea', toSi(2, 'fl oz/1000 ft2')],
     ['33 g/m', 'massPerRowLength', 0.033], ['-5 °C', 'temperature', -5], ['−5 °C', 'temperature', -5], ['23 F', 'temperature', -5], ['1e3 g', 'mass', 1],
+    ['6⅔ lb', 'mass', (20 / 3) * 0.45359237], ['6 ⅔ lb', 'mass', (20 / 3) * 0.45359237], ['⅞ in', 'length', 0.875 * 0.0254], ['2⅜ ft', 'length', 2.375 * 0.3048], ['1⅕ kg', 'mass', 1.2], ['0⅒ kg', 'mass', 0.1],
+    ['3 mph', 'speed', 3 * 0.44704], ['4 mi/h', 'speed', 4 * 0.44704], ['5 km/h', 'speed', 5 / 3.6],
   ] as const)('%s', (typed, kind, si) => {
     expect(Math.abs(read(typed, kind).si - si)).toBeLessThan(1e-12 * Math.max(1, Math.abs(si)));
   }); // prettier-ignore
@@ -94,6 +96,7 @@ describe('reading what people type', () => {
     ['0,5 kg', 'mass', 'number.decimal-comma'], ['1,50 kg', 'mass', 'number.decimal-comma'], ['0,500 kg', 'mass', 'number.decimal-comma'],
     ['1e309 kg', 'mass', 'number.too-large'], ['9'.repeat(40), 'mass', 'unit.missing'], ['5', 'mass', 'unit.missing'], ['5 stone', 'mass', 'unit.unknown'],
     ['5 ft', 'mass', 'unit.other-kind'], ['4 oz', 'volume', 'unit.which-ounce'], ['4 oz/1000 ft2', 'volumePerArea', 'unit.which-ounce'],
+    ['3 lb -4 oz', 'mass', 'quantity.parts'], ['NaN', 'mass', 'quantity.unreadable'], ['Infinity kg', 'mass', 'quantity.unreadable'],
     ['3 oz 4 lb', 'mass', 'quantity.parts'], ['3 lb 4', 'mass', 'quantity.parts'], ['0.5.3 kg', 'mass', 'quantity.parts'],
     ['<b>5</b> kg', 'mass', 'quantity.unreadable'], ['x'.repeat(10_000), 'mass', 'text.too-long'], ['1/0 lb', 'mass', 'number.too-large'], ['0/0 lb', 'mass', 'number.unreadable'],
   ] as const)('refuses %s as %s: %s', (typed, kind, code) => {
@@ -135,4 +138,18 @@ describe('showing what is honest', () => {
       { seed: 4102, numRuns: 3000 },
     );
   }); // prettier-ignore
+});
+
+describe('the step that a reading was taken to', () => {
+  it.each([
+    ['10', 'mass', 'lb', 1], ['7.5', 'mass', 'lb', 0.1], ['7.50 lb', 'mass', 'lb', 0.01], ['840.0 ft2', 'area', 'ft2', 0.1], ['840', 'area', 'ft2', 1],
+    ['1,600', 'area', 'ft2', 1], ['3 lb 4 oz', 'mass', 'oz', 1], ['3 lb 4.5 oz', 'mass', 'oz', 0.1],
+  ] as const)('%s', (typed, kind, unit, step) => {
+    const { resolutionSi } = read(typed, kind, unit);
+    expect(fromSi(resolutionSi, unit)).toBeCloseTo(step, 9);
+  }); // prettier-ignore
+  it('is of the unit it is typed in, not of the one that the field shows', () => {
+    const { resolutionSi } = read('92 m2', 'area', 'ft2');
+    expect(resolutionSi).toBeCloseTo(1, 9);
+  });
 });

@@ -20,6 +20,8 @@ describe('scales', () => {
   it('finds the mark that somebody typed', () => {
     const read = scale({ from: '0', to: '30', step: '0.5' });
     expect(readMark('7.50', read, 'setting').opening).toBe(7.5);
+    expect(readMark('7½', read, 'setting').opening).toBe(7.5);
+    for (const nothing of ['', ' ', '0x10', '-0.5', 'NaN']) expect(attempt(() => readMark(nothing, read, 'setting')).error?.code, nothing).toBe('scale.mark'); // prettier-ignore
     expect(attempt(() => readMark('31', read, 'setting')).error?.message).toContain('runs from 0 to 30');
     expect(attempt(() => readMark('7.3', read, 'setting')).error?.code).toBe('scale.mark');
   });

@@ -1,6 +1,5 @@
 import { InputError } from '../errors/InputError.ts';
 import { readQuantity } from '../quantities/quantity.ts';
-import { readReading } from '../quantities/resolution.ts';
 import type { LengthUnit } from '../quantities/units.ts';
 
 /** What a width rests on: measured by tape (a hopper, taped ground), or chosen as the spacing to pass at. */
@@ -38,6 +37,6 @@ export function readWidth(
     const { si: areaM2 } = readQuantity(`1 ${area}`, { kind: 'area', bareUnit: null, field });
     return { si: areaM2 / rowM, resolutionSi: 0 };
   }
-  const read = readReading(text, { kind: 'length', bareUnit: unit, field });
+  const read = readQuantity(text, { kind: 'length', bareUnit: unit, field });
   return { si: positive(read.si), resolutionSi: by === 'chosen' ? 0 : read.resolutionSi };
 }

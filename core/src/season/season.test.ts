@@ -12,15 +12,19 @@ import {
   type ProductTyped,
   type WorksheetTyped,
 } from '../index.ts';
+import { blankSoilTest, type SoilTestTyped } from '../need/index.ts';
 import {
   blankRule,
   checkSheet,
+  daysNeeded,
+  fewestPortions,
   holdsOn,
   mixLimits,
   mostAllowedShare,
   portionsOf,
   readRuleSet,
   type RuleKind,
+  type PlannedJob,
   type RuleTyped,
 } from './index.ts';
 
@@ -189,4 +193,96 @@ it('leaves a mix what the rules leave open', () => {
     slowFloor: 0.25,
   });
   expect(mixLimits(rules, '2026-04-18', '2025-04-18', []).caps).toHaveLength(2);
+});
+
+describe('a soil test is a limit on phosphorus', () => {
+  const soilTest = (more: Partial<SoilTestTyped>) => ({
+    id: 'test',
+    typed: { ...blankSoilTest('lb/1000 ft2', '2025-04-18'), name: 'Lawn', ...more },
+  });
+  const held = (
+    test: Partial<SoilTestTyped>,
+    kind: Partial<WorksheetTyped['rules']> = { soilTest: 'test' },
+  ) => {
+    const typed = { ...sheet({}, label({ grade: '10-10-10' })), ...facts(kind) };
+    const answer = answerWorksheet(typed, AS_TYPED);
+    const given = { onDay: '2026-04-18', soilTests: [soilTest(test)], others: [] };
+    return checkSheet(rulesOf(rule('soil-test', '3')), answer, typed.rules, given)[0]!;
+  };
+  const needs = (P2O5: string) => ({ needs: { N: '', P2O5, K2O: '', S: '' } });
+
+  it('that wants none lets none down', () => {
+    expect(held(needs('0'))).toMatchObject({ state: 'broken', mostShare: 0, portionsNeeded: null });
+  });
+  it('that wants less lets so much down', () => {
+    expect(held(needs('0.2'))).toMatchObject({ state: 'broken', mostShare: expect.closeTo(0.25, 9), overBy: { number: '0.600', unit: 'lb P₂O₅ / 1000 ft²' } }); // prettier-ignore
+    expect(held(needs('0.8')).state).toBe('kept');
+  });
+  it('in elemental form is turned into the oxide of the label', () => {
+    expect(held({ ...needs('0.35'), form: 'elemental' }).state).toBe('kept');
+    expect(held({ ...needs('0.34'), form: 'elemental' }).state).toBe('broken');
+  });
+  it('that says nothing of phosphorus allows none', () => {
+    expect(held(needs(''))).toMatchObject({ state: 'broken', mostShare: null });
+  });
+  it('that is too old allows none, whatever it wants', () => {
+    expect(held({ ...needs('5'), onDay: '2022-04-18' })).toMatchObject({ state: 'broken', overBy: { unit: 'years too old' } });
+  }); // prettier-ignore
+  it('known by its day alone is held by its age', () => {
+    expect(held(needs('0'), { soilTestDay: '2025-04-18' }).state).toBe('kept');
+  });
+});
+
+describe('least days between two applications', () => {
+  const held = (split: WorksheetTyped['split'], others: PlannedJob[] = []) => {
+    const typed = sheet({ split }, label({ leastIntervalDays: '28' }));
+    const given = { onDay: '2026-04-18', soilTests: [], others };
+    return checkSheet([], answerWorksheet(typed, AS_TYPED), typed.rules, given);
+  };
+  const other = (days: string[], isSameProduct = true): PlannedJob => ({
+    name: 'Spring',
+    days,
+    isSameProduct,
+  });
+  const twice = (everyDays: string) => ({ portions: '2', everyDays, directions: 'one' as const });
+
+  it.each([
+    ['21', 'broken', 28],
+    ['28', 'kept', null],
+    ['', 'unknown', 28],
+  ])('portions %s days apart: %s', (everyDays, state, days) => {
+    const checks = held(twice(everyDays));
+    expect(checks.map((check) => [check.id, check.state])).toEqual([['label.interval', state]]);
+    expect(daysNeeded(checks)).toBe(days);
+    expect(fewestPortions(checks)).toBeNull();
+  });
+  it('another job on the same ground counts from each of its days to each of these', () => {
+    const [found, ...more] = held(twice('28'), [other(['2026-06-01'])]).filter(
+      ({ id }) => id !== 'label.interval',
+    );
+    expect(more).toEqual([]);
+    expect(found).toMatchObject({
+      state: 'broken',
+      overBy: { number: '12', unit: 'days' },
+      daysNeeded: null,
+    });
+    expect(workingText(found!.working)).toBe('“Spring” on the same ground 16 days apart, at least 28 days');
+  });
+  it('of another product it is named and left to the reader', () => {
+    expect(held({ portions: '1', everyDays: '', directions: 'one' }, [other(['2026-04-10'], false)])).toMatchObject([{ state: 'unknown' }]);
+  }); // prettier-ignore
+  it('far enough away it is silent', () => {
+    expect(held({ portions: '1', everyDays: '', directions: 'one' }, [other(['2026-03-21', '2026-05-16'])])).toEqual([]);
+  }); // prettier-ignore
+});
+
+it.each([
+  ['0.5', 'broken', '96.3'],
+  ['0.75', 'kept', null],
+  ['3', 'broken', '52.4'],
+])('%s gal of finished mix on 1000 ft2 against a label of 300 to 1170 L/ha: %s', (amount, state, off) => {
+  const liquid = label({ kind: 'liquid-fertilizer', grade: '28-0-0', slowShare: '', density: { text: '1.28', unit: 'kg/L' }, carrier: { low: '300', high: '1170', unit: 'L/ha' } }); // prettier-ignore
+  const typed = sheet({ carrier: { amount, unit: 'gal/1000 ft2', means: 'mix' } }, liquid);
+  const found = check([], typed).checks.find(({ id }) => id === 'label.carrier');
+  expect([found?.state, found?.overBy?.number ?? null]).toEqual([state, off]);
 });

@@ -3,7 +3,9 @@ import {
   benchRig,
   blankCalibration,
   blankRun,
+  coarseText,
   fillAimOf,
+  leastNet,
   lostReadings,
   machineRecord,
   methodsFor,
@@ -148,4 +150,34 @@ it('only methods that a machine can be tested by are offered', () => {
   expect(methodsFor('push-drop')).toEqual(['weigh-back', 'catch', 'tray', 'run-out']);
   expect(methodsFor('push-rotary')).not.toContain('outlets');
   expect(methodsFor('row-distributor')).toContain('fill-time');
+});
+
+describe('a run that says too little', () => {
+  const told = (readings: Record<string, string>, more: Partial<CalibrationTyped> = {}) => {
+    const asked = typed('weigh-back', readings, {
+      units: { ...blankCalibration('metric').units, mass: 'kg' },
+      ...more,
+    });
+    const reading = readCalibration(asked, rig('one-row'));
+    return coarseText(reading.runs[0]!, reading.tolerance, asked);
+  };
+  it('off a coarse scale asks for at least so much, rounded up', () => {
+    const text = told({ in: '10.0', left: '9.5', length: '30.00' });
+    expect(text).toContain('The scale reads to 0.1 kg and you weighed 0.50 kg');
+    const least = Number(/Catch at least ([\d.]+) kg/.exec(text!)![1]);
+    const exact = leastNet(0.1, 0.05);
+    expect(least).toBeGreaterThanOrEqual(exact);
+    expect(least).toBeLessThan(exact * 1.1);
+  });
+  it('is told so where no step was typed: the digits say it', () => {
+    expect(told({ in: '10.0', left: '9.5', length: '30.00' }, { scaleStep: '' })).toContain('Catch at least');
+  });
+  it('for another reason names that one, and asks for no heavier catch', () => {
+    const text = told({ in: '20.00', left: '10.00', length: '3' });
+    expect(text).toContain('The length is coarse');
+    expect(text).not.toContain('Catch at least');
+  });
+  it('says nothing of a run that is good enough', () => {
+    expect(told({ in: '20.00', left: '10.00', length: '30.00' })).toBeNull();
+  });
 });

@@ -1,8 +1,7 @@
 import { collect } from '../errors/collect.ts';
 import { attempt, InputError } from '../errors/InputError.ts';
 import { readNumber } from '../quantities/numbers.ts';
-import { readPositive } from '../quantities/quantity.ts';
-import { readReading } from '../quantities/resolution.ts';
+import { readPositive, readQuantity } from '../quantities/quantity.ts';
 import type { UnitId } from '../quantities/units.ts';
 import { areaFor } from '../rigs/areaFor.ts';
 import { rigKind } from '../rigs/kinds.ts';
@@ -80,7 +79,7 @@ export function readField(
     return { si: count, resolutionSi: 0 };
   }
   const unit = bareUnit(field, calibration);
-  const { si, resolutionSi } = readReading(typed, { kind: field.kind, bareUnit: unit, field: path });
+  const { si, resolutionSi } = readQuantity(typed, { kind: field.kind, bareUnit: unit, field: path });
   if (si < 0 || (si === 0 && !field.mayBeNone))
     throw new InputError('quantity.not-positive', {
       field: path,

@@ -2,7 +2,6 @@ import { InputError } from '../errors/InputError.ts';
 import { collect } from '../errors/collect.ts';
 import { readNumber } from '../quantities/numbers.ts';
 import { readPositive, readQuantity } from '../quantities/quantity.ts';
-import { readReading } from '../quantities/resolution.ts';
 import { showExact } from '../quantities/show.ts';
 import { resolutionU } from '../testing/uncertainty.ts';
 import { MOST_TRAYS, type WidthTestTyped } from './widthTyped.ts';
@@ -191,9 +190,9 @@ function trayOf(xM: number, values: readonly number[], isFilled: boolean): TrayR
 function readCatch(text: string, { kind, unit }: WidthTestTyped, field: string): { si: number; resolutionSi: number } {
   const read =
     kind === 'mass'
-      ? readReading(text, { kind: 'mass', bareUnit: unit, field })
+      ? readQuantity(text, { kind: 'mass', bareUnit: unit, field })
       : kind === 'height'
-        ? readReading(text, { kind: 'length', bareUnit: 'mm', field })
+        ? readQuantity(text, { kind: 'length', bareUnit: 'mm', field })
         : { si: readNumber(text, field), resolutionSi: 1 };
   if (read.si < 0) throw new InputError('count.unreadable', { field, hint: '0' });
   return read;

@@ -76,6 +76,7 @@ describe('trays as typed', () => {
     [{ ...layout({ count: '1' }), rows: [['3']] }, 'layout.count', 'trays.few'],
     [layout({ positions: '0 1 0.5' }), 'layout.positions', 'trays.order'],
     [{ tray: { length: '0.5', width: '0.8', unit: 'm' } }, 'layout.spacing', 'trays.overlap'],
+    [layout({ spacing: '50' }), 'layout.spacing', 'trays.far'],
     [{ rows: [ROW.with(2, '-1')] }, 'rows.0.2', 'count.unreadable'],
     [{ rows: [ROW.with(2, 'x')] }, 'rows.0.2', 'quantity.unreadable'],
     [layout({ count: '201' }), 'layout.count', 'count.whole'],
