@@ -31,7 +31,7 @@ test('a soil test is typed in, the cheapest mix is found for it, and put on jobs
   await expectAccessible(page);
   // What brings phosphate is left out, since none is wanted.
   await expect(theMix(page)).toContainText(/products are left out/);
-  await page.getByLabel('A need is met within').fill('0');
+  await page.getByLabel('A need may go over by').fill('0');
   for (const name of [
     'Lake feed 24-0-8',
     'Liquid nitrogen 28-0-0',

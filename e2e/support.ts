@@ -89,3 +89,17 @@ export async function openSample(page: Page, name: string) {
 export const keep = (page: Page, name = 'Keep changes') => page.getByRole('button', { name }).click();
 /** Says that the sheet is kept. */
 export const kept = (page: Page) => page.getByRole('button', { name: 'Kept', exact: true });
+
+/** The next step of a round. */
+export const next = (page: Page) => page.getByRole('button', { name: /^Next: / }).click();
+
+/** A new calibration, kept, on the way to its first round. */
+export async function startRounds(page: Page, name: string, machine: string, rate: string, more: Record<string, string> = {}) {
+  await page.goto('/bench/new');
+  await page.getByLabel('Machine', { exact: true }).selectOption({ label: machine });
+  await page.getByLabel('Name', { exact: true }).fill(name);
+  await page.getByLabel('Rate', { exact: true }).fill(rate);
+  for (const [label, text] of Object.entries(more)) await page.getByLabel(label, { exact: true }).fill(text);
+  await page.getByRole('button', { name: 'Start round 1' }).click();
+  await expect(page.getByRole('region', { name: 'Plan' })).toBeVisible();
+} // prettier-ignore

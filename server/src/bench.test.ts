@@ -57,6 +57,15 @@ it('refuses a change that overwrites or drops what was measured; beside the new 
   expect(row?.version).toBe(2);
 }); // prettier-ignore
 
+it('runs stay with their machine: another one is another calibration', async () => {
+  const id = v7();
+  const onMachine = { ...typed, rig: v7() };
+  await put(id, 0, onMachine).expect(200);
+  const refused = await put(id, 1, { ...onMachine, rig: v7() }).expect(422);
+  expect(refused.body.errors[0]).toMatchObject({ code: 'calibration.other-machine' });
+  await put(id, 1, { ...onMachine, notes: 'gate cable looked at' }).expect(200);
+});
+
 it.each([
   [{ runs: [{ ...strip, readings: { ...strip.readings, left: '49' } }] }, ['typed', 'runs', 0, 'readings', 'left'], 'test.nothing-out'],
   [{ width: { text: '0', unit: 'ft', by: 'chosen' } }, ['typed', 'width', 'text'], 'quantity.not-positive'],

@@ -1,3 +1,4 @@
+import { blankRule, blankSoilTest } from '@steady-scatter/core';
 import request from 'supertest';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -124,4 +125,40 @@ it('deletes, again without harm, and restores as it was', async () => {
   await put(id, sampleWrite({ version: 1 })).expect(409);
   expect((await request(harness.app).post(`/api/jobs/${id}/restore`).expect(200)).body).toEqual(kept);
   expect((await request(harness.app).post(`/api/jobs/${id}/restore`).expect(200)).body).toEqual(kept);
+});
+
+describe('the list tells what stands in the way of a job', () => {
+  const summary = async (id: string) =>
+    (await get('/api/jobs').expect(200)).body.find((job: { id: string }) => job.id === id);
+  const ground = { site: v7(), area: v7() };
+  const area = { id: v7(), name: 'Bandstand lawn', size: '2356 ft2', unit: 'ft2', from: ground } as const;
+
+  it('its ground and the days of its portions', async () => {
+    const id = v7();
+    const split = { portions: '2', everyDays: '28', directions: 'two' } as const;
+    await put(id, sampleWrite({}, { split, areas: [area] })).expect(200);
+    expect(await summary(id)).toMatchObject({
+      ground: [ground],
+      days: ['2026-04-18', '2026-05-16'],
+      rulesBroken: 0,
+    });
+  });
+
+  it('the rules that it breaks: the crew’s own with its soil test, and the label’s', async () => {
+    const [setId, soilTest, id] = [v7(), v7(), v7()];
+    const rules = [
+      { ...blankRule(v7()), amount: '0.7' },
+      { ...blankRule(v7()), kind: 'soil-test', amount: '3' },
+    ];
+    await request(harness.app).put(`/api/rule-sets/${setId}`).send({ version: 0, typed: { name: 'Town', source: '', unit: 'lb/1000 ft2', rules } }).expect(200); // prettier-ignore
+    const needs = (P2O5: string) => ({ ...blankSoilTest('lb/1000 ft2', '2025-10-01'), name: 'Lawn', needs: { N: '', P2O5, K2O: '', S: '' } }); // prettier-ignore
+    await request(harness.app).put(`/api/soil-tests/${soilTest}`).send({ version: 0, typed: needs('0') }).expect(200); // prettier-ignore
+    const held = { setId, soilTest, soilTestDay: '', soFar: [], unit: 'lb/1000 ft2' } as const;
+    const product = sampleLabel({ grade: '24-2-8', labelRate: { low: '', high: '3', mostAtOnce: '', mostPerYear: '', unit: 'lb/1000 ft2' } }); // prettier-ignore
+    await put(id, sampleWrite({}, { rules: held, product })).expect(200);
+    expect((await summary(id)).rulesBroken).toBe(3);
+    // The laboratory's sheet was read again: some phosphate is wanted after all.
+    await request(harness.app).put(`/api/soil-tests/${soilTest}`).send({ version: 1, typed: needs('0.5') }).expect(200); // prettier-ignore
+    expect((await summary(id)).rulesBroken).toBe(2);
+  });
 });

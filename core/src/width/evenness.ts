@@ -1,50 +1,85 @@
 import type { Mode } from './overlap.ts';
-import { depositAt, requirePattern, requireSpacing, throwOf, underPattern, type Pattern } from './pattern.ts';
+import {
+  leastSpacing,
+  MOST_SPACING_M,
+  requirePattern,
+  requireSpacing,
+  underPattern,
+  type Pattern,
+} from './pattern.ts';
 
-/** Where the slope of what all passes lay changes within one period, and by how much; filled anew for each spacing. */
-interface Kinks {
-  readonly count: number;
-  readonly at: Float64Array;
-  readonly change: Float64Array;
+/** A pattern for the inner loops: places and what lies there. */
+interface Flat {
+  readonly xM: Float64Array;
+  readonly y: Float64Array;
 }
 
-/** Puts the kinks in the order of their places: few, and nearly in order already. */
-function sortKinks({ count, at, change }: Kinks): void {
-  for (let i = 1; i < count; i += 1) {
-    const [place, by] = [at[i]!, change[i]!];
-    let j = i - 1;
-    while (j >= 0 && at[j]! > place) {
-      at[j + 1] = at[j]!;
-      change[j + 1] = change[j]!;
-      j -= 1;
+/** Where a slope changes, and by how much. */
+interface Kinks {
+  readonly at: Float64Array;
+  readonly by: Float64Array;
+}
+
+/** The kinks of a pattern: the slope after each of its places, less that before it. */
+function kinksOf({ xM, y }: Flat): Kinks {
+  const slopes = xM.map((x, i) => (i + 1 < xM.length ? (y[i + 1]! - y[i]!) / (xM[i + 1]! - x) : 0));
+  return { at: xM, by: slopes.map((slope, i) => slope - (i > 0 ? slopes[i - 1]! : 0)) };
+}
+
+/** The kinks of the pass that comes back: seen from the other side. */
+const turned = ({ at, by }: Kinks): Kinks => ({ at: at.map((x) => -x).reverse(), by: by.slice().reverse() });
+
+/** The remainder of a division, 0 or more. */
+const modulo = (value: number, by: number): number => value - Math.floor(value / by) * by;
+
+/** Puts the kinks of a lane, folded into one period, in order among the first `filled`: few, and in runs that are in order already. */
+function fold(into: Kinks, filled: number, lane: Kinks, laneM: number, periodM: number): void {
+  const { at, by } = into;
+  for (let i = 0; i < lane.at.length; i += 1) {
+    const place = modulo(laneM + lane.at[i]!, periodM);
+    let to = filled + i;
+    while (to > 0 && at[to - 1]! > place) {
+      at[to] = at[to - 1]!;
+      by[to] = by[to - 1]!;
+      to -= 1;
     }
-    at[j + 1] = place;
-    change[j + 1] = by;
+    at[to] = place;
+    by[to] = lane.by[i]!;
   }
 }
 
-/** The slope of a pattern after each of its positions, less that before it. */
-function slopeChanges({ xM, y }: Pattern): Float64Array {
-  const slopes = xM.map((x, i) => (i + 1 < xM.length ? (y[i + 1]! - y[i]!) / (xM[i + 1]! - x) : 0));
-  return Float64Array.from(slopes, (slope, i) => slope - (i > 0 ? slopes[i - 1]! : 0));
+/** What all passes a period apart lay at a place. */
+function laidAt({ xM, y }: Flat, place: number, periodM: number): number {
+  const last = xM.length - 1;
+  let sum = 0;
+  let high = 1;
+  for (let x = xM[0]! + modulo(place - xM[0]!, periodM); x < xM[last]!; x += periodM) {
+    while (xM[high]! <= x) high += 1;
+    const low = high - 1;
+    sum += y[low]! + ((y[high]! - y[low]!) * (x - xM[low]!)) / (xM[high]! - xM[low]!);
+  }
+  return sum;
 }
 
-/** Square of the deviation from the mean over a period: straight pieces between the kinks. */
-function squaredOff({ count, at, change }: Kinks, periodM: number, first: number, mean: number): number {
+/** Square of the deviation over a period: straight pieces between the kinks. */
+function squaredOff({ at, by }: Kinks, periodM: number, firstOff: number): number {
   // What is gained over a period is lost in it: that gives the slope it begins with.
   let gained = 0;
-  for (let i = 0; i < count; i += 1) gained += change[i]! * (periodM - at[i]!);
+  for (let i = 0; i < at.length; i += 1) gained += by[i]! * (periodM - at[i]!);
   let slope = -gained / periodM;
-  let [x, off, square] = [0, first - mean, 0];
-  for (let i = 0; i <= count; i += 1) {
-    const to = i < count ? at[i]! : periodM;
+  let off = firstOff;
+  let x = 0;
+  let square = 0;
+  for (let i = 0; i <= at.length; i += 1) {
+    const to = i < at.length ? at[i]! : periodM;
     const width = to - x;
     const end = off + slope * width;
-    square += (width * (off * off + off * end + end * end)) / 3;
-    if (i < count) slope += change[i]!;
-    [x, off] = [to, end];
+    square += width * (off * off + off * end + end * end);
+    if (i < at.length) slope += by[i]!;
+    x = to;
+    off = end;
   }
-  return square;
+  return square / 3;
 }
 
 /**
@@ -59,41 +94,24 @@ function squaredOff({ count, at, change }: Kinks, periodM: number, first: number
  */
 export function evennessOf(pattern: Pattern, mode: Mode): (spacingM: number) => number {
   requirePattern(pattern);
-  const xM = Float64Array.from(pattern.xM);
-  const change = slopeChanges(pattern);
-  const n = xM.length;
-  const lanes = mode === 'one-way' ? 1 : 2;
-  const kinks: Kinks = { count: lanes * n, at: new Float64Array(lanes * n), change: new Float64Array(lanes * n) }; // prettier-ignore
+  const flat: Flat = { xM: Float64Array.from(pattern.xM), y: Float64Array.from(pattern.y) };
+  const own = kinksOf(flat);
+  const back = mode === 'one-way' ? null : turned(own);
+  const lanes = back ? 2 : 1;
+  const count = lanes * flat.xM.length;
+  const kinks: Kinks = { at: new Float64Array(count), by: new Float64Array(count) };
   const total = underPattern(pattern) * lanes;
-  const span = throwOf(pattern);
-  // The middle of a pass gets what its own lane and, every second pass, the turned one lay there.
-  const middle = (spacingM: number, periodM: number): number => {
-    let sum = 0;
-    const reach = Math.ceil((span + Math.abs(xM[0]!) + spacingM) / periodM) + 1;
-    for (let k = -reach; k <= reach; k += 1) {
-      sum += depositAt(pattern, k * periodM);
-      if (lanes === 2) sum += depositAt(pattern, spacingM + k * periodM);
-    }
-    return sum;
-  };
+  const least = leastSpacing(pattern);
   return (spacingM) => {
-    requireSpacing(pattern, spacingM);
+    // Asked in the inner loop: the whole check only where it will refuse.
+    if (!(spacingM >= least && spacingM <= MOST_SPACING_M)) requireSpacing(pattern, spacingM);
     if (!(total > 0)) return 0;
     const periodM = spacingM * lanes;
-    for (let i = 0; i < n; i += 1) {
-      const x = xM[i]!;
-      kinks.at[i] = x - Math.floor(x / periodM) * periodM;
-      kinks.change[i] = change[i]!;
-      if (lanes === 1) continue;
-      // Turned round, and one spacing on.
-      const turned = spacingM - x;
-      kinks.at[n + i] = turned - Math.floor(turned / periodM) * periodM;
-      kinks.change[n + i] = change[i]!;
-    }
-    sortKinks(kinks);
+    fold(kinks, 0, own, 0, periodM);
+    if (back) fold(kinks, own.at.length, back, spacingM, periodM);
     const mean = total / periodM;
-    return (
-      Math.sqrt(Math.max(0, squaredOff(kinks, periodM, middle(spacingM, periodM), mean)) / periodM) / mean
-    );
+    // In the middle of a pass: what its own lane lays there and, every second pass, the turned one.
+    const first = laidAt(flat, 0, periodM) + (back ? laidAt(flat, spacingM, periodM) : 0);
+    return Math.sqrt(Math.max(0, squaredOff(kinks, periodM, first - mean)) / periodM) / mean;
   };
 }

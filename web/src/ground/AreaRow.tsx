@@ -147,16 +147,18 @@ export function AreaRow({ index, onRemove, showIn }: Props) {
           </IconButton>
         </Box>
       </Box>
-      {from && (
-        <Suspense fallback={null}>
-          <SiteNote index={index} from={from} />
-        </Suspense>
-      )}
-      <FieldErrors
-        error={errorAt(`areas.${index}.size`)}
-        typed={size}
-        onUse={(text) => form.setValue(`worksheet.areas.${index}.size`, text, { shouldDirty: true })}
-      />
+      <Box role="cell" _empty={{ display: 'none' }}>
+        {from && (
+          <Suspense fallback={null}>
+            <SiteNote index={index} from={from} />
+          </Suspense>
+        )}
+        <FieldErrors
+          error={errorAt(`areas.${index}.size`)}
+          typed={size}
+          onUse={(text) => form.setValue(`worksheet.areas.${index}.size`, text, { shouldDirty: true })}
+        />
+      </Box>
     </Box>
   );
 }

@@ -107,7 +107,7 @@ function Delivered() {
   if (answer.delivered.length === 0) return null;
   const area = RATE_AREAS[splitUnit(answer.units.delivered)[1]].symbol;
   return (
-    <Box marginTop="18px">
+    <Box marginTop={{ base: '18px', _print: '4px' }}>
       <Box fontSize="15px" fontWeight="semibold" color="ink.soft" marginBottom="4px">
         This puts down, on each {area}
       </Box>
@@ -138,7 +138,7 @@ export function AnswerPanel({ onBroken }: { onBroken(rules: number): void }) {
           display: 'grid',
           gridTemplateColumns: '1fr 1fr',
           columnGap: '30px',
-          padding: '14px',
+          padding: '10px 14px',
         },
       }}
     >
@@ -158,11 +158,13 @@ export function AnswerPanel({ onBroken }: { onBroken(rules: number): void }) {
         )}
         <OnceOver />
         <TakeLine />
+      </Box>
+      <Box>
         <Suspense fallback={null}>
           <BrokenRules onCount={onBroken} />
         </Suspense>
+        <Delivered />
       </Box>
-      <Delivered />
     </AnswerBox>
   );
 }

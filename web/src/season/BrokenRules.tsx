@@ -11,7 +11,15 @@ export default function BrokenRules({ onCount }: { onCount(broken: number): void
   useEffect(() => onCount(count), [count, onCount]);
   if (count === 0) return null;
   return (
-    <Box role="alert" borderWidth="2px" borderColor="warn" borderRadius="8px" padding="12px" marginTop="12px">
+    <Box
+      role="alert"
+      borderWidth="2px"
+      borderColor="warn"
+      borderRadius="8px"
+      padding="12px"
+      marginTop="12px"
+      _print={{ borderWidth: 0, padding: 0, marginTop: '4px' }}
+    >
       {broken.map(({ id, rule, overBy }) => (
         <Box key={id} fontSize="16px">
           <b>▲ Rule broken:</b> {rule}

@@ -40,7 +40,9 @@ function LabelRange() {
   const worksheet = useWatch({ control: useSheetForm().control, name: 'worksheet' });
   const change = useNeedChange();
   const { labelLow, labelHigh } = answer.reading.product;
-  const { rateSi } = answer.numbers;
+  const { portions } = answer.reading.split;
+  // A label speaks of one application.
+  const rateSi = answer.numbers.rateSi === null ? null : answer.numbers.rateSi / portions;
   if (labelLow === null && labelHigh === null) return null;
   const shown = (si: number) => {
     const { number, unit } = showQuantity(si, answer.units.rate);
@@ -49,7 +51,9 @@ function LabelRange() {
   const ends = [
     { words: 'lowest', si: labelLow },
     { words: 'highest', si: labelHigh },
-  ].flatMap(({ words, si }) => (si === null ? [] : [{ words, si, need: needAtRate(answer, worksheet, si) }]));
+  ].flatMap(({ words, si }) =>
+    si === null ? [] : [{ words, si, need: needAtRate(answer, worksheet, si * portions) }],
+  );
   const off =
     rateSi !== null && labelLow !== null && rateSi < labelLow * (1 - 1e-9)
       ? 'This rate is below the label’s lowest.'
@@ -74,7 +78,11 @@ function LabelRange() {
             )}
           </Box>
         ))}
-        {rateSi !== null && <Box fontWeight="bold">chosen {shown(rateSi)}</Box>}
+        {rateSi !== null && (
+          <Box fontWeight="bold">
+            {portions > 1 ? 'each portion' : 'chosen'} {shown(rateSi)}
+          </Box>
+        )}
       </Box>
       {off && (
         <Box color="warn" fontWeight="semibold" fontSize="16px" marginTop="4px">

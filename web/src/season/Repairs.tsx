@@ -45,7 +45,7 @@ export function Repairs({ checks }: { checks: readonly RuleCheck[] }) {
         <Button
           onClick={() =>
             change(
-              { ...typed, split: { ...typed.split, portions: String(portions), everyDays: typed.split.everyDays || String(days ?? 28) } },
+              { ...typed, split: { ...typed.split, portions: String(portions), everyDays: typed.split.everyDays || String(answer.reading.product.leastIntervalDays ?? 28) } },
               `The whole is now put down in ${portions} portions.`,
             )
           }

@@ -1,0 +1,99 @@
+import { expect, test } from '@playwright/test';
+import { answer, expectAccessible, lineText, next, openSample, PHONE, startRounds } from './support.ts';
+
+test('two portions in two directions reach the setting, the load and the card', async ({ page }) => {
+  await openSample(page, 'Bandstand lawn, summer in two portions');
+  const machine = page.getByRole('region', { name: 'The machine' });
+  // 1.44 lb N from 24 % are 6 lb: a quarter of it each time over.
+  await expect(machine).toContainText(/1\.50 lb \/ 1000 ft²/);
+  await expect(machine).toContainText('Set gate to 8.5');
+  await expect(answer(page)).toContainText('This time, each way: 4.30 lb');
+  await expect(page.getByText('each portion 3.00 lb / 1000 ft²')).toBeVisible();
+  await expect(page.getByText('above the label’s highest')).toHaveCount(0);
+  expect(await lineText(page, 'This time, each way')).toBe(
+    '6.00 lb / 1000 ft² ÷ 2 portions ÷ 2 directions = 1.50 lb / 1000 ft² so in all 4.30 lb',
+  );
+  await expectAccessible(page);
+  await page.getByLabel('Over the ground').selectOption('one');
+  await expect(machine).toContainText('Set gate to 10.5');
+  await page.getByLabel('Over the ground').selectOption('two');
+  await page.getByRole('link', { name: 'Card for this job' }).click();
+  const card = page.getByRole('article', { name: /^Card of Red push spreader/ });
+  await expect(card).toContainText('Bandstand lawn, summer in two portions');
+  await expect(card).toContainText('1.50 lb / 1000 ft²');
+  await expect(card).toContainText('8.5');
+  await expectAccessible(page);
+});
+
+test('a chart of another product gives no setting, and leads to its own test', async ({ page }) => {
+  await openSample(page, 'Bandstand lawn, summer in two portions');
+  const machine = page.getByRole('region', { name: 'The machine' });
+  await page.getByLabel('Chart of a machine').selectOption({ label: 'Two-row distributor, organic meal, at 7.5' });
+  await expect(machine.getByRole('alert')).toContainText('This chart was made with Organic meal 8-3-1');
+  await expect(machine).not.toContainText(/Set .* to/);
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Same product, other name' }).click();
+  await expect(machine).toContainText('one product under two names');
+  await expect(machine).toContainText('Set slide to');
+  await page.getByRole('button', { name: 'They are not' }).click();
+  await expect(machine).not.toContainText(/Set .* to/);
+  await page.getByRole('link', { name: 'Test it with this chart’s shape as first guess' }).click();
+  await expect(page.getByLabel('Rate', { exact: true })).toHaveValue(/^1\.50 lb/);
+  await expect(page.getByLabel('Machine', { exact: true }).locator('option:checked')).toHaveText('Two-row distributor');
+  await expect(page.getByText('Lake feed 24-0-8').first()).toBeAttached();
+}); // prettier-ignore
+
+test.describe('on a phone', () => {
+  test.use(PHONE);
+  test('a low start where nothing flows goes on from there', async ({ page }) => {
+    await startRounds(page, 'Red spreader, bridged', 'Red push spreader', '5', { 'The scale reads to': '0.05' });
+    await page.getByRole('button', { name: 'Begin round 1' }).click();
+    await page.getByRole('button', { name: 'All of it is right' }).click();
+    await next(page);
+    await page.getByLabel('or another mark').fill('4.5');
+    for (const [label, text] of [
+      ['Before the strip', '48.00'],
+      ['Length of the strip', '100'],
+    ] as const) {
+      await next(page);
+      await page.getByLabel(label).fill(text);
+    }
+    await next(page);
+    await page.getByRole('button', { name: 'Nothing came out' }).click();
+    await expect(page.getByRole('region', { name: 'What it came to' })).toContainText('first flow lies above this mark');
+    await expect(answer(page)).toContainText('Half way from there to fully open');
+    await expectAccessible(page);
+    // Half way from 4.5 to 20.
+    await page.getByRole('button', { name: 'Next round at 12.5' }).click();
+    await expect(page.getByText('2 of 6: Set the machine')).toBeVisible();
+    await page.reload();
+    await expect(page.getByText('2 of 6: Set the machine')).toBeVisible();
+  }); // prettier-ignore
+});
+
+test('what was walked at another pace cannot be signed off', async ({ page }) => {
+  await startRounds(page, 'Red spreader, in a hurry', 'Red push spreader', '3.33', {
+    'The scale reads to': '0.05',
+    'Pace: a course of': '120',
+    'takes, seconds': '27.2',
+  });
+  await page.getByRole('button', { name: 'To the bench' }).click();
+  const signOff = page.getByRole('button', { name: /^Keep at / });
+  for (const round of [1, 2]) {
+    await page.getByLabel('Method of the run to type in').selectOption('weigh-back');
+    await page.getByRole('button', { name: 'Type in a run' }).click();
+    await page.getByLabel('Setting', { exact: true }).fill('11');
+    await page.getByLabel('Before the strip').fill('48.00');
+    await page.getByLabel('After the strip').fill('44.40');
+    await page.getByLabel('Length of the strip').fill('120');
+    await page.getByLabel('Time over the strip').fill('12');
+    await expect(page.getByText('More than 15 % apart, so it does not count')).toBeVisible();
+    await expect(page.getByRole('button', { name: new RegExp(`^Round ${round}\\s+at 11.*another pace`) })).toBeVisible();
+  }
+  await expect(signOff).toHaveCount(0);
+  await expectAccessible(page);
+  await page.getByLabel('Time over the strip').fill('27.2');
+  await page.getByRole('button', { name: /^Round 1\s+at 11/ }).click();
+  await page.getByLabel('Time over the strip').fill('27.2');
+  await expect(signOff).toHaveText('Keep at 11');
+}); // prettier-ignore
