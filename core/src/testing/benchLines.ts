@@ -184,7 +184,7 @@ const percentOff = (share: number): string =>
 export function againstText(run: RunReading, targetKgPerM2: number | null): string {
   const rate = rateAtWork(run);
   if (!rate || targetKgPerM2 === null) return '';
-  if (rate.rateKgPerM2 === 0) return 'nothing came out';
+  if (rate.rateKgPerM2 === 0) return 'no flow';
   if (run.pace?.isApart) return 'another pace';
   const off = rate.rateKgPerM2 / targetKgPerM2 - 1;
   if (Math.abs(off) < 0.005) return 'right on';
