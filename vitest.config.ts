@@ -17,6 +17,15 @@ export default defineConfig({
       },
       { test: { name: 'scripts', root: 'scripts', include: ['**/*.test.mjs'] } },
       { test: { name: 'web', root: 'web', include: ['src/**/*.test.ts'] } },
+      {
+        test: {
+          name: 'screens',
+          root: 'web',
+          include: ['src/**/*.test.tsx'],
+          environment: 'jsdom',
+          setupFiles: ['src/testing/setup.ts'],
+        },
+      },
     ],
   },
 });

@@ -27,7 +27,7 @@ function kinksOf({ xM, y }: Flat): Kinks {
 }
 
 /** The kinks of the pass that comes back: seen from the other side. */
-const turned = ({ at, by }: Kinks): Kinks => ({ at: at.map((x) => -x).reverse(), by: by.slice().reverse() });
+const turned = ({ at, by }: Kinks): Kinks => ({ at: at.map((x) => -x).toReversed(), by: by.toReversed() });
 
 /** The remainder of a division, 0 or more. */
 const modulo = (value: number, by: number): number => value - Math.floor(value / by) * by;

@@ -1,0 +1,188 @@
+import {
+  blankCalibration,
+  blankRig,
+  blankRun,
+  type CalibrationTyped,
+  type RunTyped,
+} from '@steady-scatter/core';
+import { screen } from '@testing-library/react';
+import { useEffect, useState } from 'react';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { inApp, keepDemo } from '../testing/inApp.tsx';
+import { benchOf } from './benchOf.ts';
+import { Container } from './run/Container.tsx';
+import { RunResult } from './run/RunResult.tsx';
+import { RunRow } from './RunRow.tsx';
+import { SignOff } from './SignOff.tsx';
+
+beforeEach(() => keepDemo());
+
+const RIG = {
+  ...blankRig('us'),
+  name: 'Red',
+  kind: 'push-rotary' as const,
+  control: { ...blankRig('us').control, from: '0', to: '20', step: '0.5', closed: '2', firstFlow: '4' },
+};
+const SHELF = {
+  rigs: [{ id: 'rig', version: 1, isSample: false, typed: RIG, changedAt: '' }],
+  calibrations: [],
+  products: [],
+};
+const strip = (id: string, more: Partial<RunTyped> = {}): RunTyped => ({
+  ...blankRun(id, '2026-04-10', 'weigh-back'),
+  setting: '11',
+  readings: { in: '48.00', left: '45.05', length: '100\' 0"', time: '22.7' },
+  ...more,
+});
+const calibration = (runs: readonly RunTyped[], more: Partial<CalibrationTyped> = {}): CalibrationTyped => ({
+  ...blankCalibration('us'),
+  name: 'Red, lake feed',
+  rig: 'rig',
+  product: 'Lake feed 24-0-8',
+  target: { amount: '3.33', unit: 'lb/1000 ft2' },
+  width: { text: '9', unit: 'ft', by: 'chosen' },
+  pace: { course: '120', unit: 'ft', time: '27.2' },
+  scaleStep: '0.05',
+  runs,
+  ...more,
+});
+const timed = (time: string): Partial<RunTyped> => ({ readings: { ...strip('').readings, time } });
+
+/** A part of the bench over a calibration that it may change. */
+function onBench(start: CalibrationTyped, part: (typed: CalibrationTyped, set: (next: CalibrationTyped) => void) => React.ReactNode) {
+  const held = { typed: start };
+  function Page() {
+    const [typed, set] = useState(start);
+    useEffect(() => void (held.typed = typed), [typed]);
+    return part(typed, set);
+  }
+  const person = inApp(<Page />);
+  return { person, typed: () => held.typed };
+} // prettier-ignore
+
+const nothing = () => undefined;
+const result = (start: CalibrationTyped, onNext: () => void = nothing) =>
+  onBench(start, (typed, set) => (
+    <RunResult typed={typed} run={typed.runs.at(-1)!} at={typed.runs.length - 1} on={benchOf(typed, SHELF)} onChange={set} onNext={onNext} onRedo={nothing} onDone={nothing} />
+  )); // prettier-ignore
+const text = (name: string) => screen.getByRole('region', { name }).textContent ?? '';
+
+describe('what a run came to', () => {
+  it('its rate with its band, and the next mark', async () => {
+    const onNext = vi.fn();
+    const { person } = result(
+      calibration([strip('a', { setting: '8', readings: { in: '48.00', left: '46.40', length: '100' } })]),
+      onNext,
+    );
+    expect(text('What it came to')).toContain('1.78 lb / 1000 ft²');
+    expect(screen.getByRole('region', { name: 'Answer' }).textContent).toContain('it is a guess');
+    await person.click(screen.getByRole('button', { name: 'Next round at 11.5' }));
+    expect(onNext).toHaveBeenCalled();
+  });
+  it('nothing: that bounds first flow, and the next mark lies half way up', () => {
+    result(calibration([strip('a', { setting: '4.5', noFlow: true, readings: {} })]));
+    expect(text('What it came to')).toContain('Nothing came out: first flow lies above this mark.');
+    expect(screen.getByRole('button', { name: 'Next round at 12' })).toBeTruthy();
+  });
+  it('at another pace it does not count, until that pace is the one of work', async () => {
+    const { person, typed } = result(calibration([strip('a', timed('10'))]));
+    expect(text('What it came to')).toContain('it does not count');
+    await person.click(screen.getByRole('button', { name: 'Work at this pace: 100\' 0" in 10 s' }));
+    expect(typed().pace).toEqual({ course: '100\' 0"', unit: 'ft', time: '10' });
+    expect(text('What it came to')).not.toContain('it does not count');
+  });
+  it('a little off the pace it is brought to that of work, and both stand in the line', () => {
+    result(calibration([strip('a', timed('20.6'))]));
+    expect(text('What it came to')).toContain('at the pace of work');
+    expect(text('What it came to')).not.toContain('it does not count');
+  });
+  it('struck out with its reason, and let count again', async () => {
+    const { person, typed } = result(calibration([strip('a')]));
+    await person.click(screen.getByRole('button', { name: 'Strike it out' }));
+    await person.type(screen.getByLabelText(/because/i), 'tyre flat');
+    await person.click(screen.getByRole('button', { name: 'Strike it out' }));
+    expect(typed().runs[0]!.struck).toBe('tyre flat');
+    await person.click(screen.getByRole('button', { name: 'Let it count' }));
+    expect(typed().runs[0]!.struck).toBe('');
+  });
+});
+
+describe('a run in the list', () => {
+  const row = (run: RunTyped, isOpen = true, onRemove: () => void = nothing) =>
+    onBench(calibration([run]), (typed, set) => (
+      <RunRow run={typed.runs[0]!} at={0} calibration={typed} on={benchOf(typed, SHELF)} isOpen={isOpen} errorAt={() => undefined} onToggle={nothing} onChange={(next) => set({ ...typed, runs: [next] })} onRemove={onRemove} />
+    )); // prettier-ignore
+  it.each([
+    [strip('a'), 'light'],
+    [strip('a', { noFlow: true, readings: {} }), 'no flow'],
+    [strip('a', timed('10')), 'another pace'],
+    [strip('a', { struck: 'tyre flat' }), 'struck: tyre flat'],
+  ])('in a word: %#', (run, word) => {
+    row(run, false);
+    expect(screen.getByRole('button', { name: /Round/ }).textContent).toContain(word);
+  });
+  it('nothing came out is said with a tick', async () => {
+    const { person, typed } = row(strip('a', { readings: {} }));
+    await person.click(screen.getByLabelText('Nothing came out'));
+    expect(typed().runs[0]!.noFlow).toBe(true);
+  });
+  it('goes only while it is empty', async () => {
+    const onRemove = vi.fn();
+    const { person } = row(strip('a', { readings: { in: '', left: '' } }), true, onRemove);
+    await person.click(screen.getByRole('button', { name: 'Delete this empty run' }));
+    expect(onRemove).toHaveBeenCalled();
+  });
+  it('with readings it stays', () => {
+    row(strip('a'));
+    expect(screen.queryByRole('button', { name: 'Delete this empty run' })).toBeNull();
+  });
+});
+
+describe('signing off', () => {
+  const sign = (runs: readonly RunTyped[]) =>
+    onBench(calibration(runs), (typed, set) => (
+      <SignOff typed={typed} on={benchOf(typed, SHELF)} onChange={set} />
+    ));
+  it('two runs that agree are kept, with what they rest on', async () => {
+    const { person, typed } = sign([strip('a'), strip('b')]);
+    await person.click(screen.getByRole('button', { name: 'Keep at 11' }));
+    expect(typed().signOff).toMatchObject({
+      setting: '11',
+      pace: { course: '120', time: '27.2' },
+      width: { text: '9' },
+    });
+    expect(screen.getByText(/● fresh/)).toBeTruthy();
+    await person.click(screen.getByRole('button', { name: 'Take it back' }));
+    expect(typed().signOff).toBeNull();
+  });
+  it.each([
+    ['one run', [strip('a')]],
+    ['runs at another pace', [strip('a', timed('10')), strip('b', timed('10'))]],
+    ['runs in which nothing came out', [strip('a', { noFlow: true }), strip('b', { noFlow: true })]],
+    ['runs that were struck out', [strip('a', { struck: 'x' }), strip('b', { struck: 'x' })]],
+  ])('%s cannot be', (_, runs) => {
+    sign(runs);
+    expect(screen.queryByRole('button', { name: /^Keep at/ })).toBeNull();
+  });
+});
+
+describe('a container', () => {
+  const typed = calibration([strip('a', { method: 'catch', readings: {} })]);
+  const container = (unit: 'lb' | 'kg') => {
+    const onType = vi.fn();
+    const own = { ...typed, units: { ...typed.units, mass: unit } };
+    const props = { typed: own, run: own.runs[0]!, at: 0, on: benchOf(own, SHELF), onType };
+    const person = inApp(<Container {...(props as unknown as React.ComponentProps<typeof Container>)} />);
+    return { person, onType };
+  };
+  it('weighed before in kg keeps its unit in a round in lb', async () => {
+    const { person, onType } = container('lb');
+    await person.selectOptions(screen.getByRole('combobox'), 'hung tray, 0.740 kg');
+    expect(onType).toHaveBeenCalledWith({ container: 'hung tray', readings: { tare: '0.740 kg' } });
+  });
+  it('the scale zeroed with it is a tare of nothing', async () => {
+    const { person, onType } = container('kg');
+    await person.click(screen.getByRole('button', { name: /zeroed/ }));
+    expect(onType).toHaveBeenCalledWith({ readings: { tare: '0' } });
+  });
+});
