@@ -3,7 +3,7 @@ import { defineConfig } from 'vitest/config';
 export default defineConfig({
   test: {
     projects: [
-      { test: { name: 'core', root: 'core', include: ['src/**/*.test.ts'] } },
+      { test: { name: 'core', root: 'core', include: ['src/**/*.test.ts'], testTimeout: 30_000 } },
       { test: { name: 'contract', root: 'contract', include: ['src/**/*.test.ts'] } },
       {
         test: {
@@ -23,6 +23,7 @@ export default defineConfig({
           root: 'web',
           include: ['src/**/*.test.tsx'],
           environment: 'jsdom',
+          testTimeout: 30_000,
           setupFiles: ['src/testing/setup.ts'],
         },
       },

@@ -99,12 +99,14 @@ export function runLine(
   calibration: CalibrationTyped,
   rig: BenchRig,
 ): Working {
-  const parts = run.noFlow ? [word('nothing came out')] : partsOf(run, calibration, rig);
+  const parts = run.noFlow
+    ? [word('nothing came out, so', 'stop')]
+    : [...partsOf(run, calibration, rig), operator('=')];
   const rate = term('rate', showRun(reading, calibration.target.unit), { strong: true });
   return {
     id: `run.${run.id}`,
     label: `Run at ${run.setting || 'no setting'}`,
-    parts: [...parts, operator('='), rate],
+    parts: [...parts, rate],
   };
 }
 
