@@ -1,12 +1,23 @@
 // The private database: a MariaDB server of the project's own, in the data folder, on loopback alone.
-// No system service; started detached with its own session, stopped by its pid file.
+// No system service; started detached with its own session, found by what it was started with.
 import { spawn } from 'node:child_process';
 import { createHash, randomBytes } from 'node:crypto';
-import { closeSync, existsSync, mkdirSync, openSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import {
+  closeSync,
+  existsSync,
+  mkdirSync,
+  openSync,
+  readdirSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
+import { accountsSql } from './accounts.mjs';
 import { run, tryRun } from './run.mjs';
 import { say } from './say.mjs';
 
@@ -21,16 +32,18 @@ const isRoot = process.getuid?.() === 0;
  * @property {string} database
  * @property {string} user
  * @property {string} password
- * @property {string} rootPassword
  */
 
 /** @param {string} folder */
 const placesIn = (folder) => ({
   rows: join(folder, 'mariadb'),
+  unfinished: join(folder, 'mariadb.unfinished'),
   settings: join(folder, 'my.cnf'),
   pid: join(folder, 'mariadb.pid'),
   log: join(folder, 'mariadb.log'),
-  root: join(folder, 'root.cnf'),
+  accounts: join(folder, 'accounts.sql'),
+  client: join(folder, 'client.cnf'),
+  files: join(folder, 'files'),
   connection: join(folder, 'connection.json'),
 });
 
@@ -60,6 +73,13 @@ export function freePort(wanted) {
   });
 }
 
+/** @param {string} file @param {string} text whole or not at all, readable by its owner alone */
+function writePrivately(file, text) {
+  const side = `${file}.new`;
+  writeFileSync(side, text, { mode: 0o600 });
+  renameSync(side, file);
+}
+
 /**
  * @param {string} folder
  * @param {Connection} connection
@@ -67,6 +87,7 @@ export function freePort(wanted) {
  */
 function writeSettings(folder, connection, durable) {
   const places = placesIn(folder);
+  mkdirSync(places.files, { recursive: true, mode: 0o700 });
   const lines = [
     '[mariadbd]',
     `datadir=${places.rows}`,
@@ -76,6 +97,9 @@ function writeSettings(folder, connection, durable) {
     `port=${connection.port}`,
     'bind-address=127.0.0.1',
     'skip-name-resolve',
+    // Nobody reads or writes files of this machine through the database.
+    'local-infile=OFF',
+    `secure-file-priv=${places.files}`,
     'character-set-server=utf8mb4',
     'collation-server=utf8mb4_unicode_ci',
     'default-time-zone=+00:00',
@@ -85,32 +109,34 @@ function writeSettings(folder, connection, durable) {
     `innodb_flush_log_at_trx_commit=${durable ? 1 : 0}`,
     'performance_schema=OFF',
   ];
-  writeFileSync(places.settings, `${lines.join('\n')}\n`, { mode: 0o600 });
-  const client = [
-    '[client]',
-    'user=root',
-    `password=${connection.rootPassword}`,
-    `socket=${connection.socket}`,
-  ];
-  writeFileSync(places.root, `${client.join('\n')}\n`, { mode: 0o600 });
+  writePrivately(places.settings, `${lines.join('\n')}\n`);
+  const client = ['[client]', `user=${connection.user}`, `password=${connection.password}`, `socket=${connection.socket}`]; // prettier-ignore
+  writePrivately(places.client, `${client.join('\n')}\n`);
 }
 
-/** The id of the server process that runs on this folder, or null. */
-function runningPid(/** @type {string} */ folder) {
-  const { pid: file, settings } = placesIn(folder);
-  if (!existsSync(file)) return null;
-  const pid = Number(readFileSync(file, 'utf8').trim());
-  try {
-    const command = readFileSync(`/proc/${pid}/cmdline`, 'utf8');
-    return command.includes('mariadbd') && command.includes(settings) ? pid : null;
-  } catch {
-    return null;
+/**
+ * The id of the server process that runs on this folder, or null: found by what it was started with, since one that was started a
+ * moment ago has no pid file yet.
+ * @param {string} folder
+ */
+function runningPid(folder) {
+  const { settings } = placesIn(folder);
+  for (const entry of readdirSync('/proc')) {
+    if (!/^\d+$/.test(entry)) continue;
+    try {
+      const [command, ...asked] = readFileSync(`/proc/${entry}/cmdline`, 'utf8').split('\0');
+      if (command?.endsWith('mariadbd') && asked.includes(`--defaults-file=${settings}`))
+        return Number(entry);
+    } catch {
+      // It ended meanwhile.
+    }
   }
+  return null;
 }
 
 /** @param {string} folder */
 const answers = async (folder) =>
-  (await tryRun('mariadb', [`--defaults-file=${placesIn(folder).root}`, '-e', 'SELECT 1'])).code === 0;
+  (await tryRun('mariadb', [`--defaults-file=${placesIn(folder).client}`, '-e', 'SELECT 1'])).code === 0;
 
 /** @param {number} pid */
 function isAlive(pid) {
@@ -135,12 +161,22 @@ export async function stopDatabase(folder, signal = 'SIGTERM') {
   if (isAlive(pid)) process.kill(pid, 'SIGKILL');
 }
 
-/** @param {string} folder */
-async function launch(folder) {
-  const { settings, log, pid } = placesIn(folder);
+/**
+ * Starts the database server with the accounts of this start.
+ * @param {string} folder
+ * @param {Connection} connection
+ */
+async function launch(folder, connection) {
+  const { settings, log, pid, accounts } = placesIn(folder);
   rmSync(pid, { force: true });
+  writePrivately(accounts, accountsSql(connection));
   const out = openSync(log, 'a');
-  const child = spawn('mariadbd', [`--defaults-file=${settings}`, ...(isRoot ? ['--user=root'] : [])], {
+  const asked = [
+    `--defaults-file=${settings}`,
+    `--init-file=${accounts}`,
+    ...(isRoot ? ['--user=root'] : []),
+  ];
+  const child = spawn('mariadbd', asked, {
     detached: true,
     stdio: ['ignore', out, out],
     env: { ...process.env, PATH: `${process.env['PATH']}:/usr/sbin` },
@@ -151,81 +187,83 @@ async function launch(folder) {
   child.on('exit', () => (exited = true));
   for (let tries = 0; tries < START_SECONDS * 20; tries += 1) {
     if (exited) break;
-    if (existsSync(pid) && (await answers(folder))) return;
+    if (existsSync(pid) && (await answers(folder))) {
+      rmSync(accounts, { force: true });
+      return;
+    }
     await wait(50);
   }
   const last = readFileSync(log, 'utf8').split('\n').slice(-12).join('\n');
   throw new Error(`The database did not start. Its log (${log}) ends with:\n${last}`);
 }
 
-/** @param {Connection} connection */
-async function createUsers(connection) {
-  const { user, password, database, rootPassword } = connection;
-  const sql = [
-    `CREATE DATABASE \`${database}\` CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci;`,
-    ...['localhost', '127.0.0.1'].flatMap((host) => [
-      `CREATE USER '${user}'@'${host}' IDENTIFIED BY '${password}';`,
-      `GRANT ALL PRIVILEGES ON \`${database}\`.* TO '${user}'@'${host}';`,
-    ]),
-    `SET PASSWORD FOR 'root'@'localhost' = PASSWORD('${rootPassword}');`,
-  ];
-  await run('mariadb', [`--socket=${connection.socket}`, '--user=root'], { input: sql.join('\n') });
-}
-
-/** @param {string} folder */
-async function createDatabase(folder) {
-  const places = placesIn(folder);
-  const secret = () => randomBytes(24).toString('base64url');
-  /** @type {Connection} */
-  const connection = {
-    port: await freePort(0),
-    socket: socketPath(folder),
-    database: 'steady',
-    user: 'steady',
-    password: secret(),
-    rootPassword: secret(),
-  };
-  writeSettings(folder, { ...connection, rootPassword: '' }, true);
-  const user = isRoot ? ['--user=root'] : [];
-  rmSync(places.rows, { recursive: true, force: true });
+/** @param {string} folder its tables are made beside their place and moved there when they are whole */
+async function makeTables(folder) {
+  const { rows, unfinished } = placesIn(folder);
+  if (existsSync(rows)) return;
+  say('Making a private database …');
+  // What a killed first start left: never used, since it was never moved to its place.
+  rmSync(unfinished, { recursive: true, force: true });
   await run('mariadb-install-db', [
-    `--defaults-file=${places.settings}`,
-    ...user,
-    '--auth-root-authentication-method=normal',
+    '--no-defaults',
+    `--datadir=${unfinished}`,
+    ...(isRoot ? ['--user=root'] : []),
+    '--auth-root-authentication-method=socket',
     '--skip-test-db',
   ]);
-  await launch(folder);
-  await createUsers(connection);
-  writeFileSync(places.connection, `${JSON.stringify(connection, null, 2)}\n`, { mode: 0o600 });
-  await stopDatabase(folder);
+  renameSync(unfinished, rows);
 }
 
 /**
+ * How the database was reached before; nothing of it that cannot be read is needed.
+ * @param {string} folder
+ * @returns {Partial<Connection> | null}
+ */
+function earlierConnection(folder) {
+  const file = placesIn(folder).connection;
+  if (!existsSync(file)) return null;
+  try {
+    const kept = JSON.parse(readFileSync(file, 'utf8'));
+    return typeof kept === 'object' && kept !== null && typeof kept.password === 'string' ? kept : null;
+  } catch {
+    return null;
+  }
+}
+
+/** A port that a person or an earlier start may have written. */
+const isPort = (/** @type {unknown} */ port) => typeof port === 'number' && Number.isInteger(port) && port > 0 && port < 65_536; // prettier-ignore
+
+/**
  * Makes sure that a database runs on this folder: makes it at the first start, adopts one that an ended start
- * left behind, or starts it.
+ * left behind, or starts it. No row is ever deleted here: what cannot be read of how it was reached is set anew.
  * @param {string} folder
  * @param {{ durable?: boolean }} [options]
  */
 export async function openDatabase(folder, { durable = true } = {}) {
   const places = placesIn(folder);
   mkdirSync(folder, { recursive: true, mode: 0o700 });
-  if (!existsSync(places.connection)) {
-    say('Making a private database …');
-    await stopDatabase(folder);
-    await createDatabase(folder);
-  } else if (runningPid(folder) !== null) {
-    if (await answers(folder)) {
+  const earlier = earlierConnection(folder);
+  if (runningPid(folder) !== null) {
+    if (earlier && (await answers(folder))) {
       say('Found the database of an earlier start still running, and took it over.');
       return;
     }
     say('Found the database of an earlier start not answering, and stopped it.');
     await stopDatabase(folder);
   }
+  await makeTables(folder);
+  // Earlier versions kept an administrator's password here.
+  rmSync(join(folder, 'root.cnf'), { force: true });
   /** @type {Connection} */
-  const kept = JSON.parse(readFileSync(places.connection, 'utf8'));
-  const connection = { ...kept, port: await freePort(kept.port), socket: socketPath(folder) };
-  writeFileSync(places.connection, `${JSON.stringify(connection, null, 2)}\n`, { mode: 0o600 });
+  const connection = {
+    port: await freePort(isPort(earlier?.port) ? Number(earlier?.port) : 0),
+    socket: socketPath(folder),
+    database: 'steady',
+    user: 'steady_app',
+    password: randomBytes(24).toString('base64url'),
+  };
   writeSettings(folder, connection, durable);
+  writePrivately(places.connection, `${JSON.stringify(connection, null, 2)}\n`);
   say('Starting the database …');
-  await launch(folder);
+  await launch(folder, connection);
 }

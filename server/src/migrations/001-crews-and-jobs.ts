@@ -1,5 +1,6 @@
 import { DataTypes, type Sequelize } from 'sequelize';
 import type { RunnableMigration } from 'umzug';
+import { stepsOn } from './steps.ts';
 
 const id = { type: DataTypes.UUID, allowNull: false };
 const typed = { type: DataTypes.STRING(400), allowNull: false, defaultValue: '' };
@@ -11,15 +12,15 @@ const time = { type: DataTypes.DATE(3), allowNull: false };
 export const crewsAndJobs: RunnableMigration<Sequelize> = {
   name: '001-crews-and-jobs',
   async up({ context }) {
-    const tables = context.getQueryInterface();
-    await tables.createTable('crews', {
+    const steps = stepsOn(context.getQueryInterface());
+    await steps.createTable('crews', {
       id: { ...id, primaryKey: true },
       name: { type: DataTypes.STRING(120), allowNull: false },
       isDemo: { type: DataTypes.BOOLEAN, allowNull: false },
       createdAt: time,
       updatedAt: time,
     });
-    await tables.createTable('jobs', {
+    await steps.createTable('jobs', {
       id: { ...id, primaryKey: true },
       crewId: { ...id, references: { model: 'crews', key: 'id' } },
       version: { type: DataTypes.INTEGER, allowNull: false },
@@ -41,8 +42,8 @@ export const crewsAndJobs: RunnableMigration<Sequelize> = {
       updatedAt: time,
       deletedAt: { ...time, allowNull: true },
     });
-    await tables.addIndex('jobs', ['crewId', 'deletedAt', 'onDay']);
-    await tables.createTable('jobAreas', {
+    await steps.addIndex('jobs', ['crewId', 'deletedAt', 'onDay']);
+    await steps.createTable('jobAreas', {
       jobId: { ...id, primaryKey: true, references: { model: 'jobs', key: 'id' } },
       id: { ...id, primaryKey: true },
       crewId: { ...id, references: { model: 'crews', key: 'id' } },

@@ -1,15 +1,16 @@
 import { DataTypes, type Sequelize } from 'sequelize';
 import type { RunnableMigration } from 'umzug';
+import { stepsOn } from './steps.ts';
 
 /** The shelf: each product's label as typed, and the SI values of what is listed and added up. */
 export const products: RunnableMigration<Sequelize> = {
   name: '003-products',
   async up({ context }) {
-    const tables = context.getQueryInterface();
+    const steps = stepsOn(context.getQueryInterface());
     const id = { type: DataTypes.UUID, allowNull: false };
     const time = { type: DataTypes.DATE(3), allowNull: false };
     const si = { type: DataTypes.DOUBLE, allowNull: true };
-    await tables.createTable('products', {
+    await steps.createTable('products', {
       id: { ...id, primaryKey: true },
       crewId: { ...id, references: { model: 'crews', key: 'id' } },
       version: { type: DataTypes.INTEGER, allowNull: false },
@@ -25,6 +26,6 @@ export const products: RunnableMigration<Sequelize> = {
       updatedAt: time,
       deletedAt: { ...time, allowNull: true },
     });
-    await tables.addIndex('products', ['crewId', 'deletedAt', 'name']);
+    await steps.addIndex('products', ['crewId', 'deletedAt', 'name']);
   },
 };

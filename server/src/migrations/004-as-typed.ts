@@ -1,6 +1,7 @@
 import { AS_TYPED, blankWorksheet, completeProduct } from '@steady-scatter/core';
 import { DataTypes, QueryTypes, type Sequelize } from 'sequelize';
 import type { RunnableMigration } from 'umzug';
+import { stepsOn } from './steps.ts';
 
 const TYPED_COLUMNS = [
   'nutrient',
@@ -58,11 +59,9 @@ interface OldProduct {
 export const asTyped: RunnableMigration<Sequelize> = {
   name: '004-as-typed',
   async up({ context }) {
-    const tables = context.getQueryInterface();
+    const steps = stepsOn(context.getQueryInterface());
     const text = { type: DataTypes.TEXT('medium'), allowNull: false, defaultValue: '{}' };
     const si = { type: DataTypes.DOUBLE, allowNull: true };
-    const drop = (table: string, columns: readonly string[]) =>
-      context.query(`ALTER TABLE ${table} ${columns.map((name) => `DROP COLUMN \`${name}\``).join(', ')}`);
     const setAll = async (table: string, rows: { id: string; values: Record<string, string> }[]) => {
       for (const { id, values } of rows) {
         const columns = Object.keys(values)
@@ -76,19 +75,24 @@ export const asTyped: RunnableMigration<Sequelize> = {
       }
     };
 
-    await tables.addColumn('jobs', 'typed', text);
-    await tables.addColumn('jobs', 'rateSi', si);
-    await tables.renameColumn('jobs', 'needKgPerM2', 'needSi');
-    await tables.renameColumn('jobs', 'packageKg', 'packageSi');
-    const jobs = await context.query<OldJob>('SELECT * FROM jobs', { type: QueryTypes.SELECT });
+    await steps.addColumn('jobs', 'typed', text);
+    await steps.addColumn('jobs', 'rateSi', si);
+    await steps.renameColumn('jobs', 'needKgPerM2', 'needSi');
+    await steps.renameColumn('jobs', 'packageKg', 'packageSi');
+    // Gone once what they held stands in the document: then there is nothing to copy.
+    const jobs = (await steps.has('jobs', 'gradeTyped'))
+      ? await context.query<OldJob>('SELECT * FROM jobs', { type: QueryTypes.SELECT })
+      : [];
     await setAll(
       'jobs',
       jobs.map((job) => ({ id: job.id, values: { typed: JSON.stringify(documentOf(job)) } })),
     );
-    await drop('jobs', TYPED_COLUMNS);
+    await steps.dropColumns('jobs', TYPED_COLUMNS);
 
-    await tables.addColumn('products', 'si', text);
-    const products = await context.query<OldProduct>('SELECT * FROM products', { type: QueryTypes.SELECT });
+    await steps.addColumn('products', 'si', text);
+    const products = (await steps.has('products', 'kind'))
+      ? await context.query<OldProduct>('SELECT * FROM products', { type: QueryTypes.SELECT })
+      : [];
     await setAll(
       'products',
       products.map(({ id, typed, packageSi, densityKgPerL, priceCents, stockPackages }) => ({
@@ -99,13 +103,13 @@ export const asTyped: RunnableMigration<Sequelize> = {
         },
       })),
     );
-    await drop('products', [...PRODUCT_SI, 'kind']);
+    await steps.dropColumns('products', [...PRODUCT_SI, 'kind']);
 
     const id = { type: DataTypes.UUID, allowNull: false };
     const time = { type: DataTypes.DATE(3), allowNull: false };
     for (const table of ['soilTests', 'ruleSets']) {
       // oxlint-disable-next-line no-await-in-loop
-      await tables.createTable(table, {
+      await steps.createTable(table, {
         id: { ...id, primaryKey: true },
         crewId: { ...id, references: { model: 'crews', key: 'id' } },
         version: { type: DataTypes.INTEGER, allowNull: false },
@@ -118,7 +122,7 @@ export const asTyped: RunnableMigration<Sequelize> = {
         deletedAt: { ...time, allowNull: true },
       });
       // oxlint-disable-next-line no-await-in-loop
-      await tables.addIndex(table, ['crewId', 'deletedAt', 'name']);
+      await steps.addIndex(table, ['crewId', 'deletedAt', 'name']);
     }
   },
 };

@@ -1,12 +1,13 @@
 import { DataTypes, type Sequelize } from 'sequelize';
 import type { RunnableMigration } from 'umzug';
+import { stepsOn } from './steps.ts';
 
 /** Devices of the local network that were paired; only a hash of each one's token is kept. */
 export const devices: RunnableMigration<Sequelize> = {
   name: '007-devices',
   async up({ context }) {
-    const tables = context.getQueryInterface();
-    await tables.createTable('devices', {
+    const steps = stepsOn(context.getQueryInterface());
+    await steps.createTable('devices', {
       id: { type: DataTypes.UUID, allowNull: false, primaryKey: true },
       crewId: { type: DataTypes.UUID, allowNull: false, references: { model: 'crews', key: 'id' } },
       name: { type: DataTypes.STRING(120), allowNull: false },
@@ -14,6 +15,6 @@ export const devices: RunnableMigration<Sequelize> = {
       createdAt: { type: DataTypes.DATE(3), allowNull: false },
       updatedAt: { type: DataTypes.DATE(3), allowNull: false },
     });
-    await tables.addIndex('devices', ['crewId']);
+    await steps.addIndex('devices', ['crewId']);
   },
 };

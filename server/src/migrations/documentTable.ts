@@ -1,11 +1,12 @@
-import { DataTypes, type QueryInterface } from 'sequelize';
+import { DataTypes } from 'sequelize';
+import type { stepsOn } from './steps.ts';
 
 /** Makes the table of a kind of thing that is stored as it was typed, with its SI values beside it. */
-export async function createDocumentTable(tables: QueryInterface, name: string): Promise<void> {
+export async function createDocumentTable(steps: ReturnType<typeof stepsOn>, name: string): Promise<void> {
   const id = { type: DataTypes.UUID, allowNull: false };
   const time = { type: DataTypes.DATE(3), allowNull: false };
   const json = { type: DataTypes.TEXT('medium'), allowNull: false };
-  await tables.createTable(name, {
+  await steps.createTable(name, {
     id: { ...id, primaryKey: true },
     crewId: { ...id, references: { model: 'crews', key: 'id' } },
     version: { type: DataTypes.INTEGER, allowNull: false },
@@ -17,5 +18,5 @@ export async function createDocumentTable(tables: QueryInterface, name: string):
     updatedAt: time,
     deletedAt: { ...time, allowNull: true },
   });
-  await tables.addIndex(name, ['crewId', 'deletedAt', 'name']);
+  await steps.addIndex(name, ['crewId', 'deletedAt', 'name']);
 }
