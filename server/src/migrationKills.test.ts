@@ -68,7 +68,7 @@ async function killedAt(statement: number): Promise<boolean> {
     if (error instanceof Killed || (error as { cause?: unknown }).cause instanceof Killed) return true;
     throw error;
   } finally {
-    sequelize.query = query as typeof sequelize.query;
+    sequelize.query = query;
   }
 }
 
