@@ -84,7 +84,7 @@ const openFirst = (list, name) => async (/** @type {import('@playwright/test').P
 
 /** @param {import('@playwright/test').Page} page */
 async function findMix(page) {
-  await openFirst('/shelf/soil', 'School pitch')(page);
+  await openFirst('/shelf/soil', 'Cemetery, old part')(page);
   await page.getByRole('link', { name: 'Find a mix', exact: true }).first().click();
   await page.getByText('The cheapest mix').waitFor();
 }

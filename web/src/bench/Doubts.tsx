@@ -1,5 +1,6 @@
 import { Box, Button } from '@chakra-ui/react';
 import type { CalibrationReading, CalibrationTyped } from '@steady-scatter/core';
+import { WarningActs, WarningBox } from '../ui/WarningBox.tsx';
 
 interface Props {
   typed: CalibrationTyped;
@@ -15,19 +16,11 @@ export function Doubts({ typed, reading: { doubts }, onChange }: Props) {
       runs: typed.runs.map((run) => (run.id === id ? Object.assign({}, run, { struck: 'it went wrong' }) : run)),
     }); // prettier-ignore
   return doubts.map(({ id, text, yes, runs }) => (
-    <Box
-      key={id}
-      role="alert"
-      borderWidth="2px"
-      borderColor="warn"
-      borderRadius="8px"
-      padding="12px"
-      marginBottom="12px"
-    >
+    <WarningBox key={id} marginBottom="12px">
       <Box fontSize="17px">
         <b>▲ Is this right?</b> {text}
       </Box>
-      <Box display="flex" flexWrap="wrap" gap="8px" marginTop="8px">
+      <WarningActs>
         <Button
           minHeight={{ base: '56px', md: '44px' }}
           onClick={() => onChange({ ...typed, answers: [...typed.answers, id] })}
@@ -42,7 +35,7 @@ export function Doubts({ typed, reading: { doubts }, onChange }: Props) {
             </Button>
           );
         })}
-      </Box>
-    </Box>
+      </WarningActs>
+    </WarningBox>
   ));
 }

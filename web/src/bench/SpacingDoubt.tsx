@@ -1,7 +1,8 @@
-import { Box, Button } from '@chakra-ui/react';
+import { Button } from '@chakra-ui/react';
 import { attempt, mismatchOf, mismatchText, readWidth, rigKind, UNITS, type CalibrationTyped } from '@steady-scatter/core'; // prettier-ignore
 import { useWidthTests } from '../width/useWidthTests.ts';
 import type { OnBench } from './benchOf.ts';
+import { WarningActs, WarningBox } from '../ui/WarningBox.tsx';
 
 interface Props {
   typed: CalibrationTyped;
@@ -26,17 +27,10 @@ export function SpacingDoubt({ typed, on, onChange }: Props) {
     ? typed.width.text
     : `${typed.width.text} ${UNITS[typed.width.unit].symbol}`;
   return (
-    <Box
-      role="alert"
-      borderWidth="2px"
-      borderColor="warn"
-      borderRadius="8px"
-      padding="12px"
-      marginBottom="12px"
-    >
+    <WarningBox marginBottom="12px">
       <b>▲ Two spacings.</b> “{latest.typed.name}” says to pass {accepted.text} apart.{' '}
       {mismatchText(mismatch, own, accepted.text)}
-      <Box display="flex" flexWrap="wrap" gap="8px" marginTop="8px">
+      <WarningActs>
         <Button
           minHeight={{ base: '56px', md: '44px' }}
           onClick={() =>
@@ -51,7 +45,7 @@ export function SpacingDoubt({ typed, on, onChange }: Props) {
         >
           Keep passing {own} apart
         </Button>
-      </Box>
-    </Box>
+      </WarningActs>
+    </WarningBox>
   );
 }

@@ -3,6 +3,7 @@ import { questionsOf } from '@steady-scatter/core';
 import { useWatch } from 'react-hook-form';
 import { useNotices } from '../ui/notices.tsx';
 import { useSheet, useSheetForm } from './sheet.tsx';
+import { WarningActs, WarningBox } from '../ui/WarningBox.tsx';
 
 /** What is asked about the entries of one part of the sheet: the likely reading is one act away, and so is "it is right". */
 export function Questions({ about }: { about: readonly string[] }) {
@@ -16,11 +17,11 @@ export function Questions({ about }: { about: readonly string[] }) {
     notices.undoable(told, () => form.setValue('worksheet', typed, { shouldDirty: true }));
   };
   return asked.map(({ id, text, likely }) => (
-    <Box key={id} role="alert" borderWidth="2px" borderColor="warn" borderRadius="8px" padding="12px" marginTop="10px" data-noprint>
+    <WarningBox key={id} marginTop="10px" data-noprint>
       <Box fontSize="16px">
         <b>▲ Is this right?</b> {text}
       </Box>
-      <Box display="flex" flexWrap="wrap" gap="8px" marginTop="8px">
+      <WarningActs>
         {likely && (
           <Button minHeight="44px" onClick={() => set(likely.sheet, `Now ${likely.label}.`)}>
             It is {likely.label}
@@ -33,7 +34,7 @@ export function Questions({ about }: { about: readonly string[] }) {
         >
           It is right as typed
         </Button>
-      </Box>
-    </Box>
+      </WarningActs>
+    </WarningBox>
   )); // prettier-ignore
 }

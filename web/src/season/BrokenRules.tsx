@@ -2,6 +2,7 @@ import { Box } from '@chakra-ui/react';
 import { useEffect } from 'react';
 import { Repairs } from './Repairs.tsx';
 import { useRuleChecks } from './useRuleChecks.ts';
+import { WarningBox } from '../ui/WarningBox.tsx';
 
 /** What is broken stands at the answer, with what would mend it one act away. */
 export default function BrokenRules({ onCount }: { onCount(broken: number): void }) {
@@ -11,15 +12,7 @@ export default function BrokenRules({ onCount }: { onCount(broken: number): void
   useEffect(() => onCount(count), [count, onCount]);
   if (count === 0) return null;
   return (
-    <Box
-      role="alert"
-      borderWidth="2px"
-      borderColor="warn"
-      borderRadius="8px"
-      padding="12px"
-      marginTop="12px"
-      _print={{ borderWidth: 0, padding: 0, marginTop: '4px' }}
-    >
+    <WarningBox marginTop="12px" _print={{ borderWidth: 0, padding: 0, marginTop: '4px' }}>
       {broken.map(({ id, rule, overBy }) => (
         <Box key={id} fontSize="16px">
           <b>▲ Rule broken:</b> {rule}
@@ -27,6 +20,6 @@ export default function BrokenRules({ onCount }: { onCount(broken: number): void
         </Box>
       ))}
       <Repairs checks={checks} />
-    </Box>
+    </WarningBox>
   );
 }

@@ -25,6 +25,7 @@ import { FieldErrors } from '../ui/FieldErrors.tsx';
 import { fieldBox } from '../ui/fieldBox.ts';
 import { Section } from '../ui/Section.tsx';
 import { termOf } from '../ui/termShown.ts';
+import { WarningActs, WarningBox } from '../ui/WarningBox.tsx';
 
 const Select = chakra('select', { base: { ...fieldBox, maxWidth: '100%' } });
 
@@ -70,17 +71,17 @@ function Setting({ typed, on, spread }: { typed: CalibrationTyped; on: OnBench; 
         </Box>
       )}
       {times !== null && rigKind(on.bench.kind).width === 'pass spacing' && (
-        <Box role="alert" borderWidth="2px" borderColor="warn" borderRadius="8px" padding="12px" marginTop="10px" data-noprint>
+        <WarningBox marginTop="10px" data-noprint>
           <b>▲ Two spacings.</b> {mismatchText({ times }, worked, passed)}
-          <Box display="flex" flexWrap="wrap" gap="8px" marginTop="8px">
+          <WarningActs>
             <Button minHeight="44px" onClick={() => set({ width: { text: worked, unit }, recomputed: false })}>
               Pass {worked} apart
             </Button>
             <Button minHeight="44px" onClick={() => set({ recomputed: true })}>
               Work the chart out for {passed}
             </Button>
-          </Box>
-        </Box>
+          </WarningActs>
+        </WarningBox>
       )}
       {spread.recomputed && (
         <Box fontSize="16px">
@@ -102,9 +103,9 @@ function OtherProduct({ match, id, typed, spread }: { match: ChartMatch; id: str
   const asked = new URLSearchParams({ machine: typed.rig, product: match.sheet, rate: rate ? `${rate.number} ${rate.unit}` : '' });
   const withShape = new URLSearchParams([...asked, ['shape', id]]);
   return (
-    <Box role="alert" borderWidth="2px" borderColor="warn" borderRadius="8px" padding="12px" marginTop="10px" fontSize="17px">
+    <WarningBox marginTop="10px" fontSize="17px">
       <b>▲ Another product.</b> This chart was made with {match.chart}. {match.sheet} runs out differently: test it first.
-      <Box display="flex" flexWrap="wrap" gap="8px" marginTop="8px" data-noprint>
+      <WarningActs data-noprint>
         <Button asChild minHeight="44px">
           <Link to={`/bench/new?${asked}`}>Test {match.sheet}</Link>
         </Button>
@@ -118,8 +119,8 @@ function OtherProduct({ match, id, typed, spread }: { match: ChartMatch; id: str
         >
           Same product, other name
         </Button>
-      </Box>
-    </Box>
+      </WarningActs>
+    </WarningBox>
   );
 } // prettier-ignore
 

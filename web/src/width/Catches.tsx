@@ -17,6 +17,7 @@ import { fieldBox } from '../ui/fieldBox.ts';
 import { Section } from '../ui/Section.tsx';
 import { CsvActs } from './CsvActs.tsx';
 import { Tubes } from './Tubes.tsx';
+import { WarningBox } from '../ui/WarningBox.tsx';
 
 const Catch = chakra('input', {
   base: {
@@ -127,14 +128,14 @@ export function Catches({
         <FieldErrors key={xM} error={errorAt(`rows.${open}.${at}`)} typed={row[at] ?? ''} />
       ))}
       {reading.trays.doubts.map(({ id, text }) => (
-        <Box key={id} role="alert" borderWidth="2px" borderColor="warn" borderRadius="8px" padding="12px" marginTop="10px">
+        <WarningBox key={id} marginTop="10px">
           <b>▲ Is this right?</b> {text}
           <Box marginTop="8px">
             <Button minHeight="44px" onClick={() => onChange({ ...typed, answers: [...typed.answers, id] })}>
               It is right
             </Button>
           </Box>
-        </Box>
+        </WarningBox>
       ))}
       <Scatter reading={reading} />
     </Section>
