@@ -117,10 +117,12 @@ describe('no row is lost', () => {
     await stopDatabase(copy);
   });
 
-  it('by killing it, and it starts again', async () => {
+  it('by killing it: it starts again, and whoever used it finds his way back', async () => {
+    const { password } = connectionOf(folder);
     await stopDatabase(folder, 'SIGKILL');
     await openDatabase(folder, { durable: false });
     expect(await rows()).toBe('a season');
+    expect(connectionOf(folder).password).toBe(password);
   });
 });
 

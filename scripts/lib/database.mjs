@@ -11,6 +11,7 @@ import {
   readFileSync,
   renameSync,
   rmSync,
+  statSync,
   writeFileSync,
 } from 'node:fs';
 import { createServer } from 'node:net';
@@ -73,8 +74,10 @@ export function freePort(wanted) {
   });
 }
 
-/** @param {string} file @param {string} text whole or not at all, readable by its owner alone */
+/** @param {string} file @param {string} text whole or not at all, readable by its owner alone; only where it is another */
 function writePrivately(file, text) {
+  if (existsSync(file) && readFileSync(file, 'utf8') === text && (statSync(file).mode & 0o777) === 0o600)
+    return;
   const side = `${file}.new`;
   writeFileSync(side, text, { mode: 0o600 });
   renameSync(side, file);
@@ -233,6 +236,9 @@ function earlierConnection(folder) {
 /** A port that a person or an earlier start may have written. */
 const isPort = (/** @type {unknown} */ port) => typeof port === 'number' && Number.isInteger(port) && port > 0 && port < 65_536; // prettier-ignore
 
+/** One that was made here: 24 bytes. */
+const isPassword = (/** @type {unknown} */ text) => typeof text === 'string' && /^[\w-]{32}$/.test(text);
+
 /**
  * Makes sure that a database runs on this folder: makes it at the first start, adopts one that an ended start
  * left behind, or starts it. No row is ever deleted here: what cannot be read of how it was reached is set anew.
@@ -260,7 +266,10 @@ export async function openDatabase(folder, { durable = true } = {}) {
     socket: socketPath(folder),
     database: 'steady',
     user: 'steady_app',
-    password: randomBytes(24).toString('base64url'),
+    // The same as before, so that a server that still runs finds its way back.
+    password: isPassword(earlier?.password)
+      ? String(earlier?.password)
+      : randomBytes(24).toString('base64url'),
   };
   writeSettings(folder, connection, durable);
   writePrivately(places.connection, `${JSON.stringify(connection, null, 2)}\n`);
