@@ -215,6 +215,7 @@ describe('documents with anything typed in them', () => {
       keeps(() => core.checkRules(rules, { onDay, product: answer.reading.product, rateSi: 0.01, portions: 1, soFar: [], soilTest: null, everyDays: null, others: [], mixPerM2: null }, { need: 'kg/ha', rate: 'kg/ha' })); // prettier-ignore
       for (const of of [core.daysNeeded, core.fewestPortions, core.mostAllowedShare]) keeps(() => of(checks));
       for (const of of [core.lessNeed, core.needAtRate]) keeps(() => of(answer, typed, 0.01));
+      keeps(() => core.labelRange(answer, typed));
       keeps(() => core.needFromLabel(answer, typed));
       keeps(() => core.questionsOf({ typed, ...answer }));
       keeps(() => core.portionsOf(answer.reading.split, onDay, answer));

@@ -1,121 +1,27 @@
 import { inForm, NUTRIENTS } from '../need/nutrients.ts';
 import { readSoilTest, type SoilTestTyped } from '../need/soilTest.ts';
-import { showExact, showNumber, showQuantity, type Shown } from '../quantities/show.ts';
+import { showExact, showNumber, showQuantity } from '../quantities/show.ts';
 import type { MassPerAreaUnit } from '../quantities/units.ts';
 import type { RateUnit } from '../shelf/product.ts';
-import type { ProductReading } from '../shelf/readProduct.ts';
 import { putDown } from '../shelf/wanted.ts';
-import { operator, term, word, type Join, type Term, type Working } from '../working/working.ts';
+import { operator, term, word, type Term, type Working } from '../working/working.ts';
 import type { WorksheetAnswer } from '../worksheet/answer.ts';
-import type { SoFar } from '../worksheet/readings.ts';
 import type { RuleFactsTyped } from '../worksheet/typed.ts';
 import { yearsBetween } from './days.ts';
-import { portionDays } from './portions.ts';
 import { earlier } from './earlier.ts';
+import { checkInterval, checkLabel, checkSpray } from './labelChecks.ts';
 import { holdsOn, RULE_KINDS, type RuleReading } from './rules.ts';
-
-/** What rules are held against: a product rate on a day, in portions, after what was put down before. */
-export interface RuleFacts {
-  readonly onDay: string;
-  readonly product: ProductReading;
-  /** All portions together: kg/m2, or L/m2 for a liquid; above 0. */
-  readonly rateSi: number;
-  readonly portions: number;
-  readonly soFar: readonly SoFar[];
-  /** The soil test that this goes by; null: none. */
-  readonly soilTest: SoilFacts | null;
-  /** Days between two portions; null: not said. */
-  readonly everyDays: number | null;
-  /** What else is planned on the same ground. */
-  readonly others: readonly PlannedJob[];
-  /** Finished mix, L/m2; null: nothing is mixed with water, or it is not known. */
-  readonly mixPerM2: number | null;
-}
-
-/** What a soil test says of phosphorus: the most that is wanted of it. */
-export interface SoilFacts {
-  readonly day: string;
-  /** kg/m2 of P2O5, 0: none is wanted; null: it says nothing of it; undefined: only its day is known. */
-  readonly phosphateKgPerM2: number | null | undefined;
-}
-
-/** Another job on the same ground. */
-export interface PlannedJob {
-  readonly name: string;
-  /** Days of its portions, year-month-day. */
-  readonly days: readonly string[];
-  readonly isSameProduct: boolean;
-}
-
-/** How one rule stands. */
-export interface RuleCheck {
-  readonly id: string;
-  /** The rule in words. */
-  readonly rule: string;
-  /** unknown: the label does not say what the rule asks about. */
-  readonly state: 'kept' | 'broken' | 'unknown';
-  readonly working: Working;
-  /** By how much it is broken; null unless it is. */
-  readonly overBy: Shown | null;
-  /** The share of this rate that the rule allows, below 1 when it is broken; null where no lower rate would keep it. */
-  readonly mostShare: number | null;
-  /** Fewest portions in which the whole would keep it; null where splitting does not help. */
-  readonly portionsNeeded: number | null;
-  /** Days between two portions that would keep it; null where that does not help. */
-  readonly daysNeeded: number | null;
-}
-
-type Standing = Pick<RuleCheck, 'state' | 'overBy' | 'mostShare' | 'portionsNeeded' | 'daysNeeded'>;
-
-const standing = (state: RuleCheck['state'], more: Partial<Standing> = {}): Standing => ({
-  state,
-  overBy: null,
-  mostShare: state === 'broken' ? null : 1,
-  portionsNeeded: null,
-  daysNeeded: null,
-  ...more,
-});
-
-/** Rounding in the last digits of a division is no breach. */
-const SLACK = 1 + 1e-9;
-
-interface Cap {
-  readonly id: string;
-  readonly rule: string;
-  readonly parts: readonly (Term | Join)[];
-  readonly value: number | null;
-  /** What was there before this rate. */
-  readonly before: number;
-  readonly limit: number;
-  readonly unit: RateUnit;
-  readonly symbol: string;
-  readonly perPortion: boolean;
-}
-
-const withSymbol = ({ number, unit }: Shown, symbol: string): Shown => ({
-  number,
-  unit: symbol === '' ? unit : unit.replace(' /', ` ${symbol} /`),
-});
-
-/** A limit on an amount: kept, or broken by so much, with the share of the rate that would keep it. */
-function capCheck(cap: Cap, portions: number): RuleCheck {
-  const { id, rule, parts, value, before, limit, unit, symbol, perPortion } = cap;
-  const shown = (si: number) => withSymbol(showQuantity(si, unit), symbol);
-  const working: Working = {
-    id,
-    label: rule,
-    parts: [...parts, word('of at most'), term('limit', shown(limit), { origin: 'typed', strong: true })],
-  };
-  const base = { id, rule, working };
-  if (value === null) return { ...base, ...standing('unknown') };
-  const over = before + value - limit;
-  if (before + value <= limit * SLACK || value === 0) return { ...base, ...standing('kept') };
-  const count = perPortion && limit > 0 ? Math.ceil((value * portions) / limit / SLACK) : null;
-  // More portions than days in a year are no answer.
-  const needed = count !== null && count <= 366 ? count : null;
-  const mostShare = Math.max(0, limit - before) / value;
-  return { ...base, ...standing('broken', { overBy: shown(over), mostShare, portionsNeeded: needed }) };
-}
+import {
+  capCheck,
+  SLACK,
+  standing,
+  withSymbol,
+  type PlannedJob,
+  type RuleCheck,
+  type RuleFacts,
+  type SoilFacts,
+  type Standing,
+} from './standing.ts';
 
 /** One rule of the crew, held against the facts. */
 function checkRule(rule: RuleReading, facts: RuleFacts, unit: MassPerAreaUnit): RuleCheck {
@@ -196,63 +102,6 @@ function checkSoilTest({ typed, limit }: RuleReading, facts: RuleFacts, unit: Ma
   const parts = [...told, word('and this puts down', 'stop'), amount('this', phosphate), word('of a need of', 'stop'), amount('wanted', wanted)]; // prettier-ignore
   if (phosphate <= wanted * SLACK) return check(parts, standing('kept'));
   return check(parts, standing('broken', { overBy: amount('over', phosphate - wanted).shown, mostShare: wanted / phosphate })); // prettier-ignore
-}
-
-/** The label's range of spray volume: less mix scorches, more runs off. */
-function checkSpray({ product, mixPerM2 }: RuleFacts): RuleCheck[] {
-  const { carrierLow, carrierHigh } = product;
-  if (mixPerM2 === null || (carrierLow === null && carrierHigh === null)) return [];
-  const rule = 'by the label: spray volume';
-  const of = (role: string, si: number, origin: Term['origin'] = 'computed') => term(role, showQuantity(si, 'L/ha'), { origin }); // prettier-ignore
-  const ends = [carrierLow, carrierHigh].flatMap((si) => (si === null ? [] : [si]));
-  const parts = [of('mix', mixPerM2), word('of at least', 'stop'), ...ends.flatMap((si, at) => [...(at > 0 ? [word('and at most', 'stop')] : []), of(`limit.${at}`, si, 'label')])]; // prettier-ignore
-  const short = carrierLow === null ? 0 : carrierLow - mixPerM2;
-  const over = carrierHigh === null ? 0 : mixPerM2 - carrierHigh;
-  const off = Math.max(short, over);
-  const isKept = off <= Math.max(...ends) * 1e-9;
-  return [{ id: 'label.carrier', rule, working: { id: 'label.carrier', label: rule, parts }, ...(isKept ? standing('kept') : standing('broken', { overBy: showQuantity(off, 'L/ha') })) }]; // prettier-ignore
-}
-
-const DAY_MS = 86_400_000;
-const daysApart = (a: string, b: string): number =>
-  Math.round(Math.abs(Date.parse(a) - Date.parse(b)) / DAY_MS);
-
-/** The label's least days between two applications: between the portions, and to what else goes on the same ground. */
-function checkInterval(facts: RuleFacts): RuleCheck[] {
-  const least = facts.product.leastIntervalDays;
-  if (least === null || least <= 0) return [];
-  const rule = 'by the label: least days between two applications';
-  const days = (role: string, count: number, strong = false) => term(role, { number: showExact(count), unit: count === 1 ? 'day' : 'days' }, { strong }); // prettier-ignore
-  const check = (id: string, parts: Working['parts'], how: Standing): RuleCheck => ({ id, rule, working: { id, label: rule, parts }, ...how }); // prettier-ignore
-  const atLeast = [word('apart, at least'), days('limit', least, true)];
-  const broken = (apart: number, daysNeeded: number | null) => standing('broken', { overBy: days('short', least - apart).shown, daysNeeded }); // prettier-ignore
-  const own = (): RuleCheck[] => {
-    const { portions, everyDays } = facts;
-    if (portions < 2) return [];
-    if (everyDays === null) return [check('label.interval', [word('how far apart the portions go is not said'), ...atLeast.slice(1)], standing('unknown', { daysNeeded: least }))]; // prettier-ignore
-    return [check('label.interval', [word('portions'), days('apart', everyDays), ...atLeast], everyDays >= least ? standing('kept') : broken(everyDays, least))]; // prettier-ignore
-  };
-  const planned = portionDays(facts.onDay, facts.portions, facts.everyDays);
-  const beside = facts.others.flatMap(({ name, days: theirs, isSameProduct }, at): RuleCheck[] => {
-    const apart = Math.min(...planned.flatMap((day) => theirs.map((other) => daysApart(day, other))));
-    if (!(apart < least)) return [];
-    const parts = [word(`“${name}” on the same ground`), days('apart', apart), ...atLeast];
-    return [check(`label.interval.${at}`, parts, isSameProduct ? broken(apart, null) : standing('unknown'))];
-  });
-  return [...own(), ...beside];
-}
-
-/** The label's own limits, held against the same facts. */
-function checkLabel({ product, rateSi, portions }: RuleFacts, unit: RateUnit): RuleCheck[] {
-  const { labelHigh, mostAtOnce, mostPerYear } = product;
-  const check = (id: string, rule: string, limit: number | null, value: number, perPortion: boolean) =>
-    limit === null
-      ? []
-      : [capCheck({ id, rule, parts: [term('rate', showQuantity(value, unit))], value, before: 0, limit, unit, symbol: '', perPortion }, portions)]; // prettier-ignore
-  return [
-    ...check('label.at-once', 'by the label: most at once', mostAtOnce ?? labelHigh, rateSi / portions, true),
-    ...check('label.year', 'by the label: most in a year', mostPerYear, rateSi, false),
-  ];
 }
 
 /**

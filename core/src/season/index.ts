@@ -6,11 +6,10 @@ export {
   daysNeeded,
   fewestPortions,
   mostAllowedShare,
-  type RuleCheck,
-  type PlannedJob,
-  type RuleFacts,
   type SheetFacts,
 } from './checks.ts';
+export type { PlannedJob, RuleCheck, RuleFacts } from './standing.ts';
+export { labelRange, type LabelRange } from './labelRange.ts';
 export { mixLimits } from './mixLimits.ts';
 export { portionDays, portionsOf, type Portion } from './portions.ts';
 export {

@@ -19,6 +19,7 @@ import {
   daysNeeded,
   fewestPortions,
   holdsOn,
+  labelRange,
   mixLimits,
   mostAllowedShare,
   portionsOf,
@@ -285,4 +286,33 @@ it.each([
   const typed = sheet({ carrier: { amount, unit: 'gal/1000 ft2', means: 'mix' } }, liquid);
   const found = check([], typed).checks.find(({ id }) => id === 'label.carrier');
   expect([found?.state, found?.overBy?.number ?? null]).toEqual([state, off]);
+});
+
+describe('the range of rates that a label states', () => {
+  const labelRate = { low: '3', high: '4', mostAtOnce: '', mostPerYear: '', unit: 'lb/1000 ft2' as const };
+  const range = (amount: string, portions: string, rate = labelRate) => {
+    const typed = sheet({ need: { of: 'N', amount, unit: 'lb/1000 ft2' }, split: { portions, everyDays: '', directions: 'one' } }, label({ labelRate: rate })); // prettier-ignore
+    return labelRange(answerWorksheet(typed, AS_TYPED), typed);
+  };
+  it.each([
+    ['0.8', '', null],
+    ['0.6', '', 'below'],
+    ['1.2', '', 'above'],
+    // 6 lb of the product in all are 3 in each of two portions.
+    ['1.44', '2', null],
+    ['1.44', '', 'above'],
+    ['1.2', '2', 'below'],
+  ])('%s lb N in %s portions is %s', (amount, portions, off) => {
+    expect(range(amount, portions)?.off).toBe(off);
+  });
+  it('gives the need that would meet each end, of all portions', () => {
+    expect(range('0.8', '2')!.ends.map(({ end, need }) => [end, need])).toEqual([
+      ['lowest', '1.44 lb'],
+      ['highest', '1.92 lb'],
+    ]);
+  });
+  it('is none where the label says nothing; one end is enough', () => {
+    expect(range('0.8', '', { ...labelRate, low: '', high: '' })).toBeNull();
+    expect(range('0.8', '', { ...labelRate, low: '' })!.ends).toHaveLength(1);
+  });
 });

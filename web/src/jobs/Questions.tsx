@@ -1,21 +1,17 @@
 import { Box, Button } from '@chakra-ui/react';
 import { questionsOf } from '@steady-scatter/core';
 import { useWatch } from 'react-hook-form';
-import { useNotices } from '../ui/notices.tsx';
 import { useSheet, useSheetForm } from './sheet.tsx';
+import { useSheetChange } from './useSheetChange.ts';
 import { WarningActs, WarningBox } from '../ui/WarningBox.tsx';
 
 /** What is asked about the entries of one part of the sheet: the likely reading is one act away, and so is "it is right". */
 export function Questions({ about }: { about: readonly string[] }) {
   const { answer } = useSheet();
   const form = useSheetForm();
-  const notices = useNotices();
+  const change = useSheetChange();
   const typed = useWatch({ control: form.control, name: 'worksheet' });
   const asked = questionsOf({ typed, ...answer }).filter(({ field }) => about.some((part) => field.startsWith(part))); // prettier-ignore
-  const set = (next: typeof typed, told: string) => {
-    form.setValue('worksheet', next, { shouldDirty: true });
-    notices.undoable(told, () => form.setValue('worksheet', typed, { shouldDirty: true }));
-  };
   return asked.map(({ id, text, likely }) => (
     <WarningBox key={id} marginTop="10px" data-noprint>
       <Box fontSize="16px">
@@ -23,14 +19,14 @@ export function Questions({ about }: { about: readonly string[] }) {
       </Box>
       <WarningActs>
         {likely && (
-          <Button minHeight="44px" onClick={() => set(likely.sheet, `Now ${likely.label}.`)}>
+          <Button minHeight="44px" onClick={() => change(likely.sheet, `Now ${likely.label}.`)}>
             It is {likely.label}
           </Button>
         )}
         <Button
           minHeight="44px"
           variant="outline"
-          onClick={() => set({ ...typed, confirmed: [...typed.confirmed, id] }, 'It stands as typed.')}
+          onClick={() => change({ ...typed, confirmed: [...typed.confirmed, id] }, 'It stands as typed.')}
         >
           It is right as typed
         </Button>

@@ -12,9 +12,9 @@ import {
 import { useState } from 'react';
 import { explain } from '../api/explain.ts';
 import { useSheetForm } from '../jobs/sheet.tsx';
+import { useSheetChange } from '../jobs/useSheetChange.ts';
 import { useShelf } from '../products/useProducts.ts';
 import { fieldBox } from '../ui/fieldBox.ts';
-import { useNotices } from '../ui/notices.tsx';
 import type { PanelPlace } from '../ui/PanelButton.tsx';
 import { SmallPanel } from '../ui/SmallPanel.tsx';
 
@@ -47,7 +47,6 @@ const FACT_WORDS: Readonly<Record<Replaced['fact'], string>> = {
 
 /** A product that was picked and would replace what was typed by hand. */
 interface Asked {
-  readonly before: WorksheetTyped;
   readonly sheet: WorksheetTyped;
   readonly replaced: readonly Replaced[];
   readonly told: string;
@@ -58,23 +57,21 @@ export default function ProductChoices({ place }: { place: PanelPlace }) {
   const { data: shelf = [], error } = useShelf();
   const [typed, setTyped] = useState('');
   const form = useSheetForm();
-  const notices = useNotices();
+  const change = useSheetChange();
   const words = typed.toLowerCase().split(/\s+/);
   const found = shelf.filter(({ typed: { name, grade } }) =>
     words.every((word) => `${name} ${grade}`.toLowerCase().includes(word)),
   );
 
   const [asked, setAsked] = useState<Asked | null>(null);
-  const put = ({ before, sheet, told }: Omit<Asked, 'replaced'>) => {
-    form.setValue('worksheet', sheet, { shouldDirty: true });
+  const put = ({ sheet, told }: Omit<Asked, 'replaced'>) => {
+    change(sheet, told);
     place.close();
-    notices.undoable(told, () => form.setValue('worksheet', before, { shouldDirty: true }));
   };
   const take = (product: ProductTyped, told: string) => {
-    const before = form.getValues('worksheet');
-    const { sheet, replaced } = withProduct(before, product);
-    if (replaced.length === 0) put({ before, sheet, told });
-    else setAsked({ before, sheet, replaced, told });
+    const { sheet, replaced } = withProduct(form.getValues('worksheet'), product);
+    if (replaced.length === 0) put({ sheet, told });
+    else setAsked({ sheet, replaced, told });
   };
   const system = isUsUnit(form.getValues('worksheet.need.unit')) ? 'us' : 'metric';
 

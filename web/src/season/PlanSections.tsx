@@ -1,7 +1,6 @@
 import { Box, Button } from '@chakra-ui/react';
 import {
   inScoops,
-  needAtRate,
   orderTable,
   portionsOf,
   PRODUCT_KINDS,
@@ -15,83 +14,13 @@ import { useSheet, useSheetForm } from '../jobs/sheet.tsx';
 import { TypedTerm } from '../jobs/TypedTerm.tsx';
 import { dayText } from '../ui/dayText.ts';
 import { FieldErrors } from '../ui/FieldErrors.tsx';
-import { useNotices } from '../ui/notices.tsx';
 import { Section } from '../ui/Section.tsx';
+import { LabelRangeSection } from './LabelRangeSection.tsx';
 import { saveOrder } from './saveOrder.ts';
 import { Choice } from '../ui/Choice.tsx';
 import { Questions } from '../jobs/Questions.tsx';
 import { WorkingLine } from '../ui/WorkingLine.tsx';
 import { RulesSection } from './RulesSection.tsx';
-
-/** Changes the need to a text, with a way back. */
-export function useNeedChange() {
-  const form = useSheetForm();
-  const notices = useNotices();
-  return (text: string, told: string) => {
-    const before = form.getValues('worksheet.need.amount');
-    form.setValue('worksheet.need.amount', text, { shouldDirty: true });
-    notices.undoable(told, () => form.setValue('worksheet.need.amount', before, { shouldDirty: true }));
-  };
-}
-
-/** The label's own range of rates, and how this rate stands to it: lowest, highest, chosen. */
-function LabelRange() {
-  const { answer } = useSheet();
-  const worksheet = useWatch({ control: useSheetForm().control, name: 'worksheet' });
-  const change = useNeedChange();
-  const { labelLow, labelHigh } = answer.reading.product;
-  const { portions } = answer.reading.split;
-  // A label speaks of one application.
-  const rateSi = answer.numbers.rateSi === null ? null : answer.numbers.rateSi / portions;
-  if (labelLow === null && labelHigh === null) return null;
-  const shown = (si: number) => {
-    const { number, unit } = showQuantity(si, answer.units.rate);
-    return `${number} ${unit}`;
-  };
-  const ends = [
-    { words: 'lowest', si: labelLow },
-    { words: 'highest', si: labelHigh },
-  ].flatMap(({ words, si }) =>
-    si === null ? [] : [{ words, si, need: needAtRate(answer, worksheet, si * portions) }],
-  );
-  const off =
-    rateSi !== null && labelLow !== null && rateSi < labelLow * (1 - 1e-9)
-      ? 'This rate is below the label’s lowest.'
-      : rateSi !== null && labelHigh !== null && rateSi > labelHigh * (1 + 1e-9)
-        ? 'This rate is above the label’s highest. The label decides.'
-        : null;
-  return (
-    <Section heading="The label’s range of rates" noPrint={off === null}>
-      <Box display="flex" flexWrap="wrap" gap="10px 18px" alignItems="center" fontSize="17px">
-        {ends.map(({ words, si, need }) => (
-          <Box key={words}>
-            {words} {shown(si)}
-            {need && (
-              <Button
-                size="sm"
-                marginLeft="8px"
-                data-noprint
-                onClick={() => change(need, `The need is now that of the label’s ${words} rate.`)}
-              >
-                Use the {words}
-              </Button>
-            )}
-          </Box>
-        ))}
-        {rateSi !== null && (
-          <Box fontWeight="bold">
-            {portions > 1 ? 'each portion' : 'chosen'} {shown(rateSi)}
-          </Box>
-        )}
-      </Box>
-      {off && (
-        <Box color="warn" fontWeight="semibold" fontSize="16px" marginTop="4px">
-          ▲ {off}
-        </Box>
-      )}
-    </Section>
-  );
-}
 
 const CARRIER_MEANS = [
   { id: 'mix', label: 'of the finished mix, product and water together' },
@@ -317,7 +246,7 @@ function OrderSection() {
 export default function PlanSections() {
   return (
     <>
-      <LabelRange />
+      <LabelRangeSection />
       <SpraySection />
       <ScoopsSection />
       <PortionsSection />

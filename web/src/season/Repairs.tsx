@@ -1,32 +1,14 @@
 import { Box, Button } from '@chakra-ui/react';
-import {
-  daysNeeded,
-  fewestPortions,
-  lessNeed,
-  mostAllowedShare,
-  type RuleCheck,
-  type WorksheetTyped,
-} from '@steady-scatter/core';
+import { daysNeeded, fewestPortions, lessNeed, mostAllowedShare, type RuleCheck } from '@steady-scatter/core';
 import { useWatch } from 'react-hook-form';
 import { useSheet, useSheetForm } from '../jobs/sheet.tsx';
-import { useNotices } from '../ui/notices.tsx';
-
-/** Changes the sheet, with a way back. */
-function useChange() {
-  const form = useSheetForm();
-  const notices = useNotices();
-  return (next: WorksheetTyped, told: string) => {
-    const before = form.getValues('worksheet');
-    form.setValue('worksheet', next, { shouldDirty: true });
-    notices.undoable(told, () => form.setValue('worksheet', before, { shouldDirty: true }));
-  };
-}
+import { useSheetChange } from '../jobs/useSheetChange.ts';
 
 /** What can be done about broken rules: ask for less, split, or leave more days between. */
 export function Repairs({ checks }: { checks: readonly RuleCheck[] }) {
   const { answer } = useSheet();
   const typed = useWatch({ control: useSheetForm().control, name: 'worksheet' });
-  const change = useChange();
+  const change = useSheetChange();
   const broken = checks.filter(({ state }) => state === 'broken');
   if (broken.length === 0) return null;
   const share = mostAllowedShare(checks);

@@ -1,0 +1,14 @@
+import type { WorksheetTyped } from '@steady-scatter/core';
+import { useNotices } from '../ui/notices.tsx';
+import { useSheetForm } from './sheet.tsx';
+
+/** Puts another worksheet in place of the one that is open, and says so with a way back. */
+export function useSheetChange() {
+  const form = useSheetForm();
+  const notices = useNotices();
+  return (next: WorksheetTyped, told: string) => {
+    const before = form.getValues('worksheet');
+    form.setValue('worksheet', next, { shouldDirty: true });
+    notices.undoable(told, () => form.setValue('worksheet', before, { shouldDirty: true }));
+  };
+}

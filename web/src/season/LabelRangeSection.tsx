@@ -1,0 +1,67 @@
+import { Box, Button } from '@chakra-ui/react';
+import { labelRange, showQuantity } from '@steady-scatter/core';
+import { useWatch } from 'react-hook-form';
+import { useSheet, useSheetForm } from '../jobs/sheet.tsx';
+import { useNotices } from '../ui/notices.tsx';
+import { Section } from '../ui/Section.tsx';
+
+/** Changes the need to a text, with a way back. */
+function useNeedChange() {
+  const form = useSheetForm();
+  const notices = useNotices();
+  return (text: string, told: string) => {
+    const before = form.getValues('worksheet.need.amount');
+    form.setValue('worksheet.need.amount', text, { shouldDirty: true });
+    notices.undoable(told, () => form.setValue('worksheet.need.amount', before, { shouldDirty: true }));
+  };
+}
+
+const OFF_WORDS = {
+  below: 'This rate is below the label’s lowest.',
+  above: 'This rate is above the label’s highest. The label decides.',
+};
+
+/** The label's own range of rates, and how one application stands to it. */
+export function LabelRangeSection() {
+  const { answer } = useSheet();
+  const worksheet = useWatch({ control: useSheetForm().control, name: 'worksheet' });
+  const change = useNeedChange();
+  const range = labelRange(answer, worksheet);
+  if (!range) return null;
+  const { ends, rateSi, off } = range;
+  const shown = (si: number) => {
+    const { number, unit } = showQuantity(si, answer.units.rate);
+    return `${number} ${unit}`;
+  };
+  return (
+    <Section heading="The label’s range of rates" noPrint={off === null}>
+      <Box display="flex" flexWrap="wrap" gap="10px 18px" alignItems="center" fontSize="17px">
+        {ends.map(({ end, si, need }) => (
+          <Box key={end}>
+            {end} {shown(si)}
+            {need && (
+              <Button
+                size="sm"
+                marginLeft="8px"
+                data-noprint
+                onClick={() => change(need, `The need is now that of the label’s ${end} rate.`)}
+              >
+                Use the {end}
+              </Button>
+            )}
+          </Box>
+        ))}
+        {rateSi !== null && (
+          <Box fontWeight="bold">
+            {answer.reading.split.portions > 1 ? 'each portion' : 'chosen'} {shown(rateSi)}
+          </Box>
+        )}
+      </Box>
+      {off && (
+        <Box color="warn" fontWeight="semibold" fontSize="16px" marginTop="4px">
+          ▲ {OFF_WORDS[off]}
+        </Box>
+      )}
+    </Section>
+  );
+}
