@@ -10,7 +10,7 @@ const quoted = (/** @type {string} */ text) => `'${text.replaceAll('\\', '\\\\')
  * The administrator: called as the system user that started the database, and let in through the socket by the system's own word
  * for who asks; there is no password.
  */
-export const administrator = () => userInfo().username;
+const administrator = () => userInfo().username;
 
 /**
  * One statement a line, as the server's init file takes them.
