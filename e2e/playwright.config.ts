@@ -1,16 +1,15 @@
-import { mkdirSync, rmSync } from 'node:fs';
+import { rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { defineConfig } from '@playwright/test';
 
 const root = join(import.meta.dirname, '..');
 const port = process.env['STEADY_E2E_PORT'] ?? '4390';
-const data = join(root, '.cache', 'e2e-data');
+// Where the user that serves can reach it, wherever the project lies.
+const data = join(tmpdir(), `steady-e2e-${port}`);
 
 // This file is read again by each worker; only the first reading starts from an empty data folder.
-if (!process.env['TEST_WORKER_INDEX']) {
-  rmSync(data, { recursive: true, force: true });
-  mkdirSync(data, { recursive: true });
-}
+if (!process.env['TEST_WORKER_INDEX']) rmSync(data, { recursive: true, force: true });
 
 export default defineConfig({
   testDir: '.',

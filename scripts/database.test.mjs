@@ -7,16 +7,21 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { connectionFile, openDatabase, stopDatabase } from './lib/database.mjs';
 import { ensureDebian } from './lib/packages.mjs';
 import { run, tryRun } from './lib/run.mjs';
+import { systemUser } from './lib/systemUser.mjs';
 
 const parent = mkdtempSync(join(tmpdir(), 'steady-db-'));
 const folder = join(parent, 'data');
 const isRoot = userInfo().uid === 0;
+const user = systemUser();
+/** Whom the database runs as, and lets in as its administrator. */
+const administrator = user?.name ?? userInfo().username;
+if (user) chmodSync(parent, 0o755);
 const connectionOf = (/** @type {string} */ of) => JSON.parse(readFileSync(connectionFile(of), 'utf8'));
 
 /** Asks as the application of a folder. */
 const ask = (/** @type {string} */ sql, of = folder) => tryRun('mariadb', [`--defaults-file=${join(of, 'client.cnf')}`, '-N', '-e', sql]); // prettier-ignore
 /** Asks as the administrator, by the socket. */
-const keep = (/** @type {string} */ sql) => run('mariadb', ['--no-defaults', `--socket=${connectionOf(folder).socket}`, `--user=${userInfo().username}`, '-N', '-e', sql]); // prettier-ignore
+const keep = (/** @type {string} */ sql) => run('mariadb', ['--no-defaults', `--socket=${connectionOf(folder).socket}`, `--user=${administrator}`, '-N', '-e', sql], { ...user && { uid: user.uid, gid: user.gid } }); // prettier-ignore
 
 beforeAll(async () => {
   await ensureDebian('mariadb');
@@ -37,7 +42,7 @@ describe('who may use the database', () => {
         'mariadb.sys@localhost mysql_native_password',
         'steady_app@127.0.0.1 mysql_native_password',
         'steady_app@localhost mysql_native_password',
-        `${userInfo().username}@localhost unix_socket`,
+        `${administrator}@localhost unix_socket`,
       ].toSorted(),
     );
     expect(connectionOf(folder).password).toHaveLength(32);
@@ -56,14 +61,14 @@ describe('who may use the database', () => {
     'another user of the machine is not let in by the socket, whoever he says he is',
     async () => {
       // Even where the folder stood open to him.
-      for (const place of [parent, folder]) chmodSync(place, 0o755);
+      chmodSync(folder, 0o755);
       const { socket } = connectionOf(folder);
-      const by = (/** @type {string} */ user) => tryRun('setpriv', ['--reuid=65534', '--regid=65534', '--clear-groups', 'mariadb', '--no-defaults', `--socket=${socket}`, `--user=${user}`, '-e', 'SELECT 1']); // prettier-ignore
-      for (const user of ['root', 'nobody', 'steady_app'])
-        expect((await by(user)).output).toContain('Access denied');
+      const by = (/** @type {string} */ name) => tryRun('setpriv', ['--reuid=65534', '--regid=65534', '--clear-groups', 'mariadb', '--no-defaults', `--socket=${socket}`, `--user=${name}`, '-e', 'SELECT 1']); // prettier-ignore
+      for (const name of ['root', 'nobody', 'steady_app', administrator])
+        expect((await by(name)).output).toContain('Access denied');
       const { code } = await tryRun('setpriv', ['--reuid=65534', '--regid=65534', '--clear-groups', 'cat', connectionFile(folder)]); // prettier-ignore
       expect(code).not.toBe(0);
-      for (const place of [parent, folder]) chmodSync(place, 0o700);
+      chmodSync(folder, 0o700);
     },
   );
 

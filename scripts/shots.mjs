@@ -1,14 +1,15 @@
 // npm run shots: makes docs/screenshots again, from demo data in a database of its own.
 import { spawn } from 'node:child_process';
 import { mkdirSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { ensureBuilt } from './lib/build.mjs';
 import { freePort } from './lib/database.mjs';
 import { ensureDebian } from './lib/packages.mjs';
-import { CACHE, ROOT } from './lib/places.mjs';
+import { ROOT } from './lib/places.mjs';
 import { say } from './lib/say.mjs';
 
-const DATA = join(CACHE, 'shots-data');
+const DATA = join(tmpdir(), 'steady-shots');
 const TARGET = join(ROOT, 'docs', 'screenshots');
 const DESK = { viewport: { width: 1280, height: 800 } };
 const PHONE = { viewport: { width: 390, height: 844 }, isMobile: true, hasTouch: true };

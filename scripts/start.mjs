@@ -1,28 +1,18 @@
 // npm start: brings everything up on one loopback port, from nothing if need be, and stops it all on Ctrl-C or TERM.
-import { existsSync, mkdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { existsSync, mkdirSync, renameSync, rmSync } from 'node:fs';
+import { basename, dirname, join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { ensureBuilt } from './lib/build.mjs';
-import { connectionFile, openDatabase, stopDatabase } from './lib/database.mjs';
+import { connectionFile, openDatabase, stopDatabase, writePrivately } from './lib/database.mjs';
+import { otherStart } from './lib/otherStart.mjs';
 import { ensureDebian } from './lib/packages.mjs';
 import { dataFolder, SERVER_BUNDLE, WEB_ROOT } from './lib/places.mjs';
-import { giveUp, say } from './lib/say.mjs';
+import { prepareRestore } from './lib/restore.mjs';
+import { giveUp, say, sentenceOf } from './lib/say.mjs';
+import { become, giveTo, reachableData, readablePrograms, systemUser } from './lib/systemUser.mjs';
+import { watchDatabase } from './lib/watch.mjs';
 
 const DEFAULT_PORT = 4310;
-const folder = dataFolder();
-const lockFile = join(folder, 'start.json');
-
-/** Another start that still runs on the same data folder, with its address once it is known. */
-function otherStart() {
-  if (!existsSync(lockFile)) return null;
-  try {
-    const lock = JSON.parse(readFileSync(lockFile, 'utf8'));
-    const command = readFileSync(`/proc/${lock.pid}/cmdline`, 'utf8');
-    return command.includes('start.mjs') && lock.pid !== process.pid ? lock : null;
-  } catch {
-    return null;
-  }
-}
 
 /** Moves the data folder aside, never deleting it. */
 async function setAside() {
@@ -49,59 +39,131 @@ function wantedPublicUrl() {
   return giveUp(`PUBLIC_URL is ${text}; it has to be an address such as http://192.168.1.20:4310.`);
 }
 
+/** Addresses of proxies that may say for whom they ask. */
+const wantedProxies = () =>
+  (process.env['TRUST_PROXY'] ?? '')
+    .split(',')
+    .map((address) => address.trim())
+    .filter(Boolean);
+
 const port = wantedPort();
 const host = process.env['HOST'] || undefined;
 const publicUrl = wantedPublicUrl();
-const other = otherStart();
+const trustProxy = wantedProxies();
+
+/** @type {import('./lib/systemUser.mjs').SystemUser | null} */
+let user;
+let folder = dataFolder();
+try {
+  user = systemUser();
+  folder = reachableData(folder, user);
+} catch (error) {
+  giveUp(sentenceOf(error, folder));
+}
+const lockFile = join(folder, 'start.json');
+const other = otherStart(folder);
 if (other)
   giveUp(`Steady Scatter already runs on this data folder: ${other.address ?? `process ${other.pid}`}`);
-if (process.argv.includes('--fresh')) await setAside();
-mkdirSync(folder, { recursive: true, mode: 0o700 });
-writeFileSync(lockFile, JSON.stringify({ pid: process.pid }));
 
+/** @typedef {{ address: string, port: number, addresses: readonly string[], code: string | null, close(): Promise<void> }} RunningServer */
 /** @type {Promise<unknown>} */
 let opening = Promise.resolve();
-/** @type {{ port: number, addresses: readonly string[], code: string | null, close(): Promise<void> } | null} */
+/** @type {ReturnType<typeof watchDatabase> | null} */
+let watch = null;
+/** @type {RunningServer | null} */
 let server = null;
 let stopping = false;
+
+async function takeDown() {
+  await watch?.stop();
+  await server?.close();
+  await stopDatabase(folder);
+}
 
 async function stop() {
   if (stopping) return;
   stopping = true;
   say('Stopping …');
   await Promise.allSettled([opening]);
-  await server?.close();
-  await stopDatabase(folder);
+  await takeDown();
   rmSync(lockFile, { force: true });
   say('Stopped.');
   process.exit(0);
 }
+
+/** @param {unknown} error */
+async function endWith(error) {
+  if (stopping) return;
+  // What has ended already needs no ending.
+  try {
+    await takeDown();
+  } catch {}
+  rmSync(lockFile, { force: true });
+  giveUp(sentenceOf(error, folder));
+}
+
+/** @param {string} [address] known once it serves */
+const noteStart = (address) => writePrivately(lockFile, JSON.stringify({ pid: process.pid, address }), user);
+
+/**
+ * Serves on the database that runs.
+ * @param {any} program what the server's bundle exports
+ * @param {string} serverFolder
+ * @param {string} webRoot
+ */
+async function serve(program, serverFolder, webRoot) {
+  const wanted = server?.port ?? port;
+  watch = watchDatabase(folder);
+  server = /** @type {RunningServer} */ (
+    await program.startServer({
+      connectionFile: connectionFile(folder),
+      dataFolder: folder,
+      checkerFile: join(serverFolder, 'checker.js'),
+      webRoot,
+      port: wanted,
+      host,
+      publicUrl,
+      trustProxy,
+      code: server?.code,
+      say,
+      /** Rows of an archive in place of those that are kept, which are set aside. */
+      async restore(/** @type {string} */ archive) {
+        await prepareRestore(folder, archive, program);
+        setTimeout(() => {
+          say('Restoring a backup …');
+          opening = takeDown()
+            .then(() => openDatabase(folder))
+            .then(() => serve(program, serverFolder, webRoot));
+          opening.catch(endWith);
+        }, 100);
+      },
+    })
+  );
+  if (server.port !== wanted) say(`Port ${wanted} is taken, so this uses ${server.port}.`);
+  noteStart(server.address);
+  say(`Steady Scatter is ready: ${server.address}   (Ctrl-C stops it)`);
+  if (server.code) {
+    say(`On this network: ${server.addresses.join(', ') || host}`);
+    say(`A device is asked once for this code: ${server.code}`);
+  }
+}
+
 for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void stop());
 
 try {
+  if (process.argv.includes('--fresh')) await setAside();
+  mkdirSync(folder, { recursive: true, mode: 0o700 });
+  giveTo(user, folder);
+  noteStart();
   const built = ensureBuilt();
   await ensureDebian('mariadb');
   opening = openDatabase(folder);
   await Promise.all([built, opening]);
-  const { startServer } = await import(pathToFileURL(SERVER_BUNDLE).href);
-  server = await startServer({
-    connectionFile: connectionFile(folder),
-    webRoot: WEB_ROOT,
-    port,
-    host,
-    publicUrl,
-    logFile: join(folder, 'server.log'),
-  });
-  const address = `http://localhost:${server?.port}`;
-  if (server?.port !== port) say(`Port ${port} is taken, so this uses ${server?.port}.`);
-  writeFileSync(lockFile, JSON.stringify({ pid: process.pid, address }));
-  say(`Steady Scatter is ready: ${address}   (Ctrl-C stops it)`);
-  if (server?.code) {
-    say(`On this network: ${server.addresses.join(', ') || host}`);
-    say(`A device is asked once for this code: ${server.code}`);
-  }
+  const [serverFolder = '', webRoot = ''] = readablePrograms([dirname(SERVER_BUNDLE), WEB_ROOT], user);
+  become(user);
+  const program = await import(pathToFileURL(join(serverFolder, basename(SERVER_BUNDLE))).href);
+  opening = serve(program, serverFolder, webRoot);
+  await opening;
 } catch (error) {
-  await stopDatabase(folder);
-  rmSync(lockFile, { force: true });
-  giveUp(error instanceof Error ? error.message : String(error));
+  await endWith(error);
 }

@@ -8,7 +8,7 @@ import {
   attempt,
 } from '@steady-scatter/core';
 import * as z from 'zod';
-import { addInputErrors } from './inputIssues.ts';
+import { addInputErrors, once } from './inputIssues.ts';
 import { keptOf, writeOf } from './kept.ts';
 import { rigTyped } from './rigs.ts';
 import { lengthUnit, massRateUnit, massUnit, typedText as text } from './units.ts';
@@ -59,42 +59,47 @@ const tools = z.strictObject({
 });
 
 /** A machine calibrated for a product, as typed. The scale of a machine is its own: here only the readings are checked. */
-export const calibrationTyped = z
-  .strictObject({
-    name: text,
-    rig: idOrNone,
-    product: text,
-    productId: idOrNone,
-    lot: text,
-    grain: text,
-    target: z.strictObject({ amount: text, unit: massRateUnit }),
-    tolerance: text,
-    isCeiling: z.boolean(),
-    start: z.enum(Object.keys(STARTS) as [keyof typeof STARTS, ...(keyof typeof STARTS)[]]),
-    label: z.strictObject({
-      pace: text,
-      lines: z
-        .array(z.strictObject({ setting: text, amount: text }))
-        .max(60)
-        .readonly(),
-    }),
-    shape: idOrNone,
-    width,
-    pace,
-    second: text,
-    firstFlow: text,
-    tools,
-    scaleStep: text,
-    units: z.strictObject({ mass: massUnit, length: lengthUnit }),
-    runs: z.array(run).max(MOST_RUNS).readonly(),
-    answers: z.array(z.string().max(200)).max(1000).readonly(),
-    signOff: signOff.nullable(),
-    notes: z.string().max(4000),
-  })
-  .superRefine((typed, context) => addInputErrors(context, readCalibration(typed).errors));
+export const calibrationShape = z.strictObject({
+  name: text,
+  rig: idOrNone,
+  product: text,
+  productId: idOrNone,
+  lot: text,
+  grain: text,
+  target: z.strictObject({ amount: text, unit: massRateUnit }),
+  tolerance: text,
+  isCeiling: z.boolean(),
+  start: z.enum(Object.keys(STARTS) as [keyof typeof STARTS, ...(keyof typeof STARTS)[]]),
+  label: z.strictObject({
+    pace: text,
+    lines: z
+      .array(z.strictObject({ setting: text, amount: text }))
+      .max(60)
+      .readonly(),
+  }),
+  shape: idOrNone,
+  width,
+  pace,
+  second: text,
+  firstFlow: text,
+  tools,
+  scaleStep: text,
+  units: z.strictObject({ mass: massUnit, length: lengthUnit }),
+  runs: z.array(run).max(MOST_RUNS).readonly(),
+  answers: z.array(z.string().max(200)).max(1000).readonly(),
+  signOff: signOff.nullable(),
+  notes: z.string().max(4000),
+});
+
+export const calibrationReading = once(readCalibration);
+
+/** The same as it may be kept: what is in it can be read. */
+export const calibrationTyped = calibrationShape.superRefine((typed, context) =>
+  addInputErrors(context, calibrationReading(typed).errors),
+);
 
 export const calibrationWrite = writeOf(calibrationTyped);
-export const calibration = keptOf(calibrationTyped);
+export const calibration = keptOf(calibrationShape);
 
 /** A file of tests: machines and their calibrations, as typed. What opens it says what it is. */
 export const testsFile = z

@@ -2,6 +2,8 @@
 // Wrong input is described by core's own sentences, each at its field.
 export {
   calibration,
+  calibrationReading,
+  calibrationShape,
   calibrationTyped,
   calibrationWrite,
   testsFile,
@@ -9,7 +11,7 @@ export {
   type CalibrationWrite,
   type TestsFile,
 } from './calibrations.ts';
-export { rig, rigTyped, rigWrite, type Rig, type RigWrite } from './rigs.ts';
+export { rig, rigReading, rigShape, rigTyped, rigWrite, type Rig, type RigWrite } from './rigs.ts';
 export { device, here, pairing, type Device, type Here } from './devices.ts';
 export { job, jobSummary, jobWrite, type Job, type JobSummary, type JobWrite } from './jobs.ts';
 export { openApi, openApiPath } from './openapi.ts';
@@ -17,22 +19,42 @@ export { fieldProblem, problem, type FieldProblem, type Problem } from './proble
 export {
   MOST_IN_BATCH,
   product,
+  productFacts,
+  productReading,
   productTyped,
   productWrite,
   type Product,
   type ProductBatch,
   type ProductWrite,
 } from './products.ts';
-export { ruleSet, ruleSetTyped, ruleSetWrite, type RuleSet, type RuleSetWrite } from './ruleSets.ts';
-export { soilTest, soilTestTyped, soilTestWrite, type SoilTest, type SoilTestWrite } from './soilTests.ts';
-export { site, siteTyped, siteWrite, type Site, type SiteWrite } from './sites.ts';
+export {
+  ruleSet,
+  ruleSetReading,
+  ruleSetShape,
+  ruleSetTyped,
+  ruleSetWrite,
+  type RuleSet,
+  type RuleSetWrite,
+} from './ruleSets.ts';
+export {
+  soilTest,
+  soilTestReading,
+  soilTestShape,
+  soilTestTyped,
+  soilTestWrite,
+  type SoilTest,
+  type SoilTestWrite,
+} from './soilTests.ts';
+export { site, siteReading, siteShape, siteTyped, siteWrite, type Site, type SiteWrite } from './sites.ts';
 export type { Route } from './route.ts';
-export { ROUTES, type AnswerOf, type BodyOf, type ParamsOf, type RouteName } from './routes.ts';
+export { FILE_ROUTES, ROUTES, type AnswerOf, type BodyOf, type ParamsOf, type RouteName } from './routes.ts';
 export {
   widthTest,
+  widthTestReading,
+  widthTestShape,
   widthTestTyped,
   widthTestWrite,
   type WidthTest,
   type WidthTestWrite,
 } from './widthTests.ts';
-export { worksheet } from './worksheet.ts';
+export { worksheet, worksheetAnswer, worksheetShape } from './worksheet.ts';

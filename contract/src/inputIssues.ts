@@ -24,3 +24,15 @@ export const readText = (read: (typed: string) => string) =>
     });
     return z.NEVER;
   });
+
+/** What core reads out of a thing that was typed, worked out once however many ask for it. */
+export function once<Typed extends object, Reading>(read: (typed: Typed) => Reading) {
+  const known = new WeakMap<Typed, Reading>();
+  return (typed: Typed): Reading => {
+    const before = known.get(typed);
+    if (before !== undefined) return before;
+    const reading = read(typed);
+    known.set(typed, reading);
+    return reading;
+  };
+}

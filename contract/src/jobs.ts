@@ -2,7 +2,7 @@ import { readDay, readName } from '@steady-scatter/core';
 import * as z from 'zod';
 import { readText } from './inputIssues.ts';
 import { areaUnit, packageUnit } from './units.ts';
-import { worksheet } from './worksheet.ts';
+import { worksheet, worksheetShape } from './worksheet.ts';
 
 /** A job as written: `version` is the one last seen, 0 for a new job. */
 export const jobWrite = z.strictObject({
@@ -20,7 +20,7 @@ export const job = z.object({
   isSample: z.boolean(),
   name: z.string(),
   onDay: z.string(),
-  worksheet,
+  worksheet: worksheetShape,
   changedAt: z.string(),
 });
 

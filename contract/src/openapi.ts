@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import { problem } from './problem.ts';
 import type { Route } from './route.ts';
-import { ROUTES } from './routes.ts';
+import { FILE_ROUTES, ROUTES } from './routes.ts';
 
 type Json = Record<string, unknown>;
 
@@ -17,12 +17,13 @@ const isNone = (schema: z.ZodType): boolean => schema.safeParse(undefined).succe
 /** '/api/jobs/:id' -> '/api/jobs/{id}' */
 export const openApiPath = (path: string): string => path.replace(/:(\w+)/g, '{$1}');
 
+const refused: Json = {
+  description: 'Refused, with the reason',
+  content: { 'application/problem+json': { schema: schemaOf(problem, 'output') } },
+};
+
 function operation(name: string, { path, summary, body, answer }: Route): Json {
   const names = [...path.matchAll(/:(\w+)/g)].map(([, key]) => key);
-  const refused = {
-    description: 'Refused, with the reason',
-    content: { 'application/problem+json': { schema: schemaOf(problem, 'output') } },
-  };
   return {
     operationId: name,
     summary,
@@ -42,6 +43,25 @@ function operation(name: string, { path, summary, body, answer }: Route): Json {
   };
 }
 
+/** A route that hands over a file: out with a GET, in with a POST. */
+function fileOperation(
+  name: string,
+  { method, summary, type }: (typeof FILE_ROUTES)[keyof typeof FILE_ROUTES],
+): Json {
+  const file = { content: { [type]: { schema: { type: 'string', format: 'binary' } } } };
+  return {
+    operationId: name,
+    summary,
+    ...(method === 'post' && { requestBody: { required: true, ...file } }),
+    responses: {
+      ...(method === 'get'
+        ? { 200: { description: 'The file', ...file } }
+        : { 204: { description: 'Done' } }),
+      default: refused,
+    },
+  };
+}
+
 /** The whole API as an OpenAPI 3.1 document, from the route table alone. */
 export function openApi(): Json {
   const paths: Record<string, Json> = {};
@@ -49,6 +69,8 @@ export function openApi(): Json {
     const path = openApiPath(route.path);
     paths[path] = { ...paths[path], [route.method]: operation(name, route) };
   }
+  for (const [name, route] of Object.entries(FILE_ROUTES))
+    paths[route.path] = { [route.method]: fileOperation(name, route) };
   return {
     openapi: '3.1.0',
     info: {

@@ -1,6 +1,6 @@
 import { PRODUCT_KIND_IDS, readProduct } from '@steady-scatter/core';
 import * as z from 'zod';
-import { addInputErrors } from './inputIssues.ts';
+import { addInputErrors, once } from './inputIssues.ts';
 import { keptOf, writeOf } from './kept.ts';
 import { areaUnit, massUnit, packageUnit, rateUnit, typedText as text, volumeRateUnit } from './units.ts';
 
@@ -36,13 +36,15 @@ export const productFacts = z.strictObject({
   notes: z.string().max(4000),
 });
 
+export const productReading = once(readProduct);
+
 /** A product of the shelf. Empty fields are allowed, wrong ones are not. */
 export const productTyped = productFacts.superRefine((typed, context) =>
-  addInputErrors(context, readProduct(typed).errors),
+  addInputErrors(context, productReading(typed).errors),
 );
 
 export const productWrite = writeOf(productTyped);
-export const product = keptOf(productTyped);
+export const product = keptOf(productFacts);
 
 /** Most products in one batch: what fits the size of a request. */
 export const MOST_IN_BATCH = 500;

@@ -1,6 +1,6 @@
 import { readRig, RIG_KIND_IDS } from '@steady-scatter/core';
 import * as z from 'zod';
-import { addInputErrors } from './inputIssues.ts';
+import { addInputErrors, once } from './inputIssues.ts';
 import { keptOf, writeOf } from './kept.ts';
 import { lengthUnit, massUnit, typedText as text } from './units.ts';
 
@@ -19,28 +19,33 @@ const scale = z.strictObject({
 });
 
 /** A machine as typed. */
-export const rigTyped = z
-  .strictObject({
-    name: text,
-    kind: z.enum(RIG_KIND_IDS),
-    control: scale,
-    second: scale,
-    outlets: z.strictObject({ count: text, feeds: z.enum(['one-row', 'own-rows']) }),
-    hopper: z.strictObject({ size: text, unit: massUnit }),
-    width: z.strictObject({ text, unit: lengthUnit }),
-    pace: z.strictObject({ course: text, unit: lengthUnit, time: text }),
-    before: lines,
-    after: lines,
-    services: z
-      .array(z.strictObject({ id: z.string().max(60), onDay: text, what: text, dueDay: text }))
-      .max(200)
-      .readonly(),
-    notes: z.string().max(4000),
-  })
-  .superRefine((typed, context) => addInputErrors(context, readRig(typed).errors));
+export const rigShape = z.strictObject({
+  name: text,
+  kind: z.enum(RIG_KIND_IDS),
+  control: scale,
+  second: scale,
+  outlets: z.strictObject({ count: text, feeds: z.enum(['one-row', 'own-rows']) }),
+  hopper: z.strictObject({ size: text, unit: massUnit }),
+  width: z.strictObject({ text, unit: lengthUnit }),
+  pace: z.strictObject({ course: text, unit: lengthUnit, time: text }),
+  before: lines,
+  after: lines,
+  services: z
+    .array(z.strictObject({ id: z.string().max(60), onDay: text, what: text, dueDay: text }))
+    .max(200)
+    .readonly(),
+  notes: z.string().max(4000),
+});
+
+export const rigReading = once(readRig);
+
+/** The same as it may be kept: what is in it can be read. */
+export const rigTyped = rigShape.superRefine((typed, context) =>
+  addInputErrors(context, rigReading(typed).errors),
+);
 
 export const rigWrite = writeOf(rigTyped);
-export const rig = keptOf(rigTyped);
+export const rig = keptOf(rigShape);
 
 export type Rig = z.infer<typeof rig>;
 export type RigWrite = z.infer<typeof rigWrite>;

@@ -11,8 +11,12 @@ import { site, siteWrite } from './sites.ts';
 import { soilTest, soilTestWrite } from './soilTests.ts';
 import { widthTest, widthTestWrite } from './widthTests.ts';
 
-/** Health of the process and its database. */
-export const health = z.object({ status: z.literal('ok'), database: z.literal('ok') });
+/** Health of the process, its database and its disk; `limited` where reading goes on and nothing more can be kept. */
+export const health = z.object({
+  status: z.enum(['ok', 'limited']),
+  database: z.literal('ok'),
+  disk: z.enum(['ok', 'full']),
+});
 
 /** The description of the API; its own shape is OpenAPI's business. */
 const openApiDocument = z.record(z.string(), z.unknown());
@@ -136,6 +140,22 @@ export const ROUTES = {
     { wire: ruleSet, listed: ruleSet, write: ruleSetWrite },
   ),
 } as const satisfies Record<string, Route>;
+
+/** Routes that hand over a file in place of JSON. */
+export const FILE_ROUTES = {
+  backup: {
+    method: 'get',
+    path: '/api/backup',
+    summary: 'Everything that is kept, as one archive',
+    type: 'application/zip',
+  },
+  restore: {
+    method: 'post',
+    path: '/api/restore',
+    summary: 'Puts an archive in place of everything that is kept; at the machine itself alone',
+    type: 'application/zip',
+  },
+} as const;
 
 export type RouteName = keyof typeof ROUTES;
 export type ParamsOf<Name extends RouteName> = z.output<(typeof ROUTES)[Name]['params']>;

@@ -1,33 +1,38 @@
 import { NUTRIENT_IDS, readRuleSet, RULE_KIND_IDS } from '@steady-scatter/core';
 import * as z from 'zod';
-import { addInputErrors } from './inputIssues.ts';
+import { addInputErrors, once } from './inputIssues.ts';
 import { keptOf, writeOf } from './kept.ts';
 import { massRateUnit, typedText as text } from './units.ts';
 
 /** The rules of one place, as the crew typed them in. */
-export const ruleSetTyped = z
-  .strictObject({
-    name: text,
-    source: z.string().max(4000),
-    unit: massRateUnit,
-    rules: z
-      .array(
-        z.strictObject({
-          id: z.uuid(),
-          kind: z.enum(RULE_KIND_IDS),
-          nutrient: z.enum(NUTRIENT_IDS),
-          amount: text,
-          from: text,
-          to: text,
-        }),
-      )
-      .max(60)
-      .readonly(),
-  })
-  .superRefine((typed, context) => addInputErrors(context, readRuleSet(typed).errors));
+export const ruleSetShape = z.strictObject({
+  name: text,
+  source: z.string().max(4000),
+  unit: massRateUnit,
+  rules: z
+    .array(
+      z.strictObject({
+        id: z.uuid(),
+        kind: z.enum(RULE_KIND_IDS),
+        nutrient: z.enum(NUTRIENT_IDS),
+        amount: text,
+        from: text,
+        to: text,
+      }),
+    )
+    .max(60)
+    .readonly(),
+});
+
+export const ruleSetReading = once(readRuleSet);
+
+/** The same as it may be kept: what is in it can be read. */
+export const ruleSetTyped = ruleSetShape.superRefine((typed, context) =>
+  addInputErrors(context, ruleSetReading(typed).errors),
+);
 
 export const ruleSetWrite = writeOf(ruleSetTyped);
-export const ruleSet = keptOf(ruleSetTyped);
+export const ruleSet = keptOf(ruleSetShape);
 
 export type RuleSet = z.infer<typeof ruleSet>;
 export type RuleSetWrite = z.infer<typeof ruleSetWrite>;

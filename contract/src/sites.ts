@@ -10,7 +10,7 @@ import {
   SURFACES,
 } from '@steady-scatter/core';
 import * as z from 'zod';
-import { addInputErrors } from './inputIssues.ts';
+import { addInputErrors, once } from './inputIssues.ts';
 import { keptOf, writeOf } from './kept.ts';
 import { areaUnit, lengthUnit, typedText as text } from './units.ts';
 
@@ -94,29 +94,34 @@ const siteArea = z.strictObject({
 });
 
 /** A site as typed: its areas with the parts they were measured in. */
-export const siteTyped = z
-  .strictObject({
-    name: text,
-    notes,
-    place: z.strictObject({ lat: text, lon: text }),
-    pace: z.strictObject({
-      line: text,
-      unit: lengthUnit,
-      walks: z.array(text).max(12).readonly(),
-      wheel: text,
-    }),
-    areas: z
-      .array(siteArea)
-      .max(MOST_SITE_AREAS)
-      .refine((areas) => new Set(areas.map(({ id }) => id)).size === areas.length, {
-        error: 'Each area has to have an id of its own.',
-      })
-      .readonly(),
-  })
-  .superRefine((typed, context) => addInputErrors(context, readSite(typed).errors));
+export const siteShape = z.strictObject({
+  name: text,
+  notes,
+  place: z.strictObject({ lat: text, lon: text }),
+  pace: z.strictObject({
+    line: text,
+    unit: lengthUnit,
+    walks: z.array(text).max(12).readonly(),
+    wheel: text,
+  }),
+  areas: z
+    .array(siteArea)
+    .max(MOST_SITE_AREAS)
+    .refine((areas) => new Set(areas.map(({ id }) => id)).size === areas.length, {
+      error: 'Each area has to have an id of its own.',
+    })
+    .readonly(),
+});
+
+export const siteReading = once(readSite);
+
+/** The same as it may be kept: what is in it can be read. */
+export const siteTyped = siteShape.superRefine((typed, context) =>
+  addInputErrors(context, siteReading(typed).errors),
+);
 
 export const siteWrite = writeOf(siteTyped);
-export const site = keptOf(siteTyped);
+export const site = keptOf(siteShape);
 
 export type Site = z.infer<typeof site>;
 export type SiteWrite = z.infer<typeof siteWrite>;

@@ -1,6 +1,6 @@
 import { readSoilTest, SOIL_NUTRIENTS, type SoilNutrient } from '@steady-scatter/core';
 import * as z from 'zod';
-import { addInputErrors } from './inputIssues.ts';
+import { addInputErrors, once } from './inputIssues.ts';
 import { keptOf, writeOf } from './kept.ts';
 import { massRateUnit, typedText as text } from './units.ts';
 
@@ -9,24 +9,29 @@ const needs = z.strictObject(
 );
 
 /** A soil test as typed from the laboratory's sheet. */
-export const soilTestTyped = z
-  .strictObject({
-    name: text,
-    site: z.union([z.literal(''), z.uuid()]).default(''),
-    area: z.union([z.literal(''), z.uuid()]).default(''),
-    onDay: text,
-    lab: text,
-    needs,
-    form: z.enum(['oxide', 'elemental']),
-    unit: massRateUnit,
-    ph: text,
-    limeNote: z.string().max(4000),
-    notes: z.string().max(4000),
-  })
-  .superRefine((typed, context) => addInputErrors(context, readSoilTest(typed).errors));
+export const soilTestShape = z.strictObject({
+  name: text,
+  site: z.union([z.literal(''), z.uuid()]).default(''),
+  area: z.union([z.literal(''), z.uuid()]).default(''),
+  onDay: text,
+  lab: text,
+  needs,
+  form: z.enum(['oxide', 'elemental']),
+  unit: massRateUnit,
+  ph: text,
+  limeNote: z.string().max(4000),
+  notes: z.string().max(4000),
+});
+
+export const soilTestReading = once(readSoilTest);
+
+/** The same as it may be kept: what is in it can be read. */
+export const soilTestTyped = soilTestShape.superRefine((typed, context) =>
+  addInputErrors(context, soilTestReading(typed).errors),
+);
 
 export const soilTestWrite = writeOf(soilTestTyped);
-export const soilTest = keptOf(soilTestTyped);
+export const soilTest = keptOf(soilTestShape);
 
 export type SoilTest = z.infer<typeof soilTest>;
 export type SoilTestWrite = z.infer<typeof soilTestWrite>;

@@ -11,20 +11,28 @@ import {
   readFileSync,
   renameSync,
   rmSync,
+  statfsSync,
   statSync,
   writeFileSync,
 } from 'node:fs';
 import { createServer } from 'node:net';
-import { tmpdir } from 'node:os';
+import { tmpdir, userInfo } from 'node:os';
 import { join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
 import { accountsSql } from './accounts.mjs';
 import { run, tryRun } from './run.mjs';
 import { say } from './say.mjs';
+import { canReach, giveTo, systemUser } from './systemUser.mjs';
 
 const LONGEST_SOCKET_PATH = 107;
 const START_SECONDS = 60;
-const isRoot = process.getuid?.() === 0;
+/** A server that cannot write any more does not end by itself; what it had acknowledged stands in its log. */
+const STOP_SECONDS = 8;
+/** Below this the database server cannot be sure to start, bytes. */
+const LEAST_ROOM = 32 * 2 ** 20;
+/** A log that has grown past this is put aside at the next start, bytes. */
+const LONGEST_LOG = 5 * 2 ** 20;
+/** @typedef {import('./systemUser.mjs').SystemUser} SystemUser */
 
 /**
  * @typedef {object} Connection
@@ -39,6 +47,7 @@ const isRoot = process.getuid?.() === 0;
 const placesIn = (folder) => ({
   rows: join(folder, 'mariadb'),
   unfinished: join(folder, 'mariadb.unfinished'),
+  restored: join(folder, 'mariadb.restored'),
   settings: join(folder, 'my.cnf'),
   pid: join(folder, 'mariadb.pid'),
   log: join(folder, 'mariadb.log'),
@@ -50,6 +59,9 @@ const placesIn = (folder) => ({
 
 /** @param {string} folder the file that tells the server how to reach the database */
 export const connectionFile = (folder) => placesIn(folder).connection;
+
+/** @param {string} folder tables that take the place of those in use when the database is opened the next time */
+export const restoredTables = (folder) => placesIn(folder).restored;
 
 /** @param {string} folder */
 function socketPath(folder) {
@@ -74,12 +86,18 @@ export function freePort(wanted) {
   });
 }
 
-/** @param {string} file @param {string} text whole or not at all, readable by its owner alone; only where it is another */
-function writePrivately(file, text) {
+/**
+ * Writes a file whole or not at all, readable by its owner alone; only where it says something else.
+ * @param {string} file
+ * @param {string} text
+ * @param {SystemUser | null} user whose it is
+ */
+export function writePrivately(file, text, user) {
   if (existsSync(file) && readFileSync(file, 'utf8') === text && (statSync(file).mode & 0o777) === 0o600)
     return;
   const side = `${file}.new`;
   writeFileSync(side, text, { mode: 0o600 });
+  giveTo(user, side);
   renameSync(side, file);
 }
 
@@ -87,10 +105,12 @@ function writePrivately(file, text) {
  * @param {string} folder
  * @param {Connection} connection
  * @param {boolean} durable false trades safety at a power cut for speed: tests only
+ * @param {SystemUser | null} user
  */
-function writeSettings(folder, connection, durable) {
+function writeSettings(folder, connection, durable, user) {
   const places = placesIn(folder);
   mkdirSync(places.files, { recursive: true, mode: 0o700 });
+  giveTo(user, places.files);
   const lines = [
     '[mariadbd]',
     `datadir=${places.rows}`,
@@ -112,9 +132,9 @@ function writeSettings(folder, connection, durable) {
     `innodb_flush_log_at_trx_commit=${durable ? 1 : 0}`,
     'performance_schema=OFF',
   ];
-  writePrivately(places.settings, `${lines.join('\n')}\n`);
+  writePrivately(places.settings, `${lines.join('\n')}\n`, user);
   const client = ['[client]', `user=${connection.user}`, `password=${connection.password}`, `socket=${connection.socket}`]; // prettier-ignore
-  writePrivately(places.client, `${client.join('\n')}\n`);
+  writePrivately(places.client, `${client.join('\n')}\n`, user);
 }
 
 /**
@@ -122,7 +142,7 @@ function writeSettings(folder, connection, durable) {
  * moment ago has no pid file yet.
  * @param {string} folder
  */
-function runningPid(folder) {
+export function runningPid(folder) {
   const { settings } = placesIn(folder);
   for (const entry of readdirSync('/proc')) {
     if (!/^\d+$/.test(entry)) continue;
@@ -141,15 +161,12 @@ function runningPid(folder) {
 const answers = async (folder) =>
   (await tryRun('mariadb', [`--defaults-file=${placesIn(folder).client}`, '-e', 'SELECT 1'])).code === 0;
 
-/** @param {number} pid */
-function isAlive(pid) {
-  try {
-    process.kill(pid, 0);
-    return true;
-  } catch {
-    return false;
-  }
-}
+/** @param {number} pid one that has ended and waits to be fetched does not count */
+const isAlive = (pid) =>
+  existsSync(`/proc/${pid}/cmdline`) && readFileSync(`/proc/${pid}/cmdline`, 'utf8') !== '';
+
+/** @param {number} pid @param {SystemUser | null} user */
+const runsAs = (pid, user) => statSync(`/proc/${pid}`).uid === (user?.uid ?? process.getuid?.());
 
 /**
  * Stops the server process that runs on a folder, if one does.
@@ -160,28 +177,29 @@ export async function stopDatabase(folder, signal = 'SIGTERM') {
   const pid = runningPid(folder);
   if (pid === null) return;
   process.kill(pid, signal);
-  for (let tries = 0; isAlive(pid) && tries < 300; tries += 1) await wait(50);
+  for (let tries = 0; isAlive(pid) && tries < STOP_SECONDS * 20; tries += 1) await wait(50);
   if (isAlive(pid)) process.kill(pid, 'SIGKILL');
+  while (isAlive(pid)) await wait(50);
 }
 
 /**
  * Starts the database server with the accounts of this start.
  * @param {string} folder
  * @param {Connection} connection
+ * @param {SystemUser | null} user
  */
-async function launch(folder, connection) {
+async function launch(folder, connection, user) {
   const { settings, log, pid, accounts } = placesIn(folder);
   rmSync(pid, { force: true });
-  writePrivately(accounts, accountsSql(connection));
-  const out = openSync(log, 'a');
-  const asked = [
-    `--defaults-file=${settings}`,
-    `--init-file=${accounts}`,
-    ...(isRoot ? ['--user=root'] : []),
-  ];
-  const child = spawn('mariadbd', asked, {
+  writePrivately(accounts, accountsSql(connection, user?.name ?? userInfo().username), user);
+  if (existsSync(log) && statSync(log).size > LONGEST_LOG) renameSync(log, `${log}.1`);
+  const out = openSync(log, 'a', 0o600);
+  giveTo(user, log);
+  const child = spawn('mariadbd', [`--defaults-file=${settings}`, `--init-file=${accounts}`], {
     detached: true,
     stdio: ['ignore', out, out],
+    cwd: '/',
+    ...(user && { uid: user.uid, gid: user.gid }),
     env: { ...process.env, PATH: `${process.env['PATH']}:/usr/sbin` },
   });
   child.unref();
@@ -200,20 +218,39 @@ async function launch(folder, connection) {
   throw new Error(`The database did not start. Its log (${log}) ends with:\n${last}`);
 }
 
-/** @param {string} folder its tables are made beside their place and moved there when they are whole */
-async function makeTables(folder) {
+/** @param {string} folder puts restored tables in place; broken off between the two, it goes on the next time */
+function takeRestored(folder) {
+  const { rows, restored } = placesIn(folder);
+  if (!existsSync(restored)) return;
+  if (existsSync(rows)) {
+    const aside = join(
+      folder,
+      `mariadb-before-${new Date().toISOString().slice(0, 19).replaceAll(':', '-')}`,
+    );
+    renameSync(rows, aside);
+    say(`Set the earlier tables aside: ${aside}`);
+  }
+  renameSync(restored, rows);
+}
+
+/**
+ * The tables are made beside their place and moved there when they are whole.
+ * @param {string} folder
+ * @param {SystemUser | null} user
+ */
+async function makeTables(folder, user) {
   const { rows, unfinished } = placesIn(folder);
   if (existsSync(rows)) return;
   say('Making a private database …');
   // What a killed first start left: never used, since it was never moved to its place.
   rmSync(unfinished, { recursive: true, force: true });
-  await run('mariadb-install-db', [
+  const asked = [
     '--no-defaults',
     `--datadir=${unfinished}`,
-    ...(isRoot ? ['--user=root'] : []),
     '--auth-root-authentication-method=socket',
     '--skip-test-db',
-  ]);
+  ];
+  await run('mariadb-install-db', asked, { cwd: '/', ...(user && { uid: user.uid, gid: user.gid }) });
   renameSync(unfinished, rows);
 }
 
@@ -240,6 +277,20 @@ const isPort = (/** @type {unknown} */ port) => typeof port === 'number' && Numb
 const isPassword = (/** @type {unknown} */ text) => typeof text === 'string' && /^[\w-]{32}$/.test(text);
 
 /**
+ * Refuses a folder that the database could not work in.
+ * @param {string} folder
+ * @param {SystemUser | null} user
+ */
+function checkFolder(folder, user) {
+  if (user && !canReach(user, folder))
+    throw new Error(`The user ${user.name}, whom the database runs as, cannot reach ${folder}. Choose another folder with STEADY_DATA.`); // prettier-ignore
+  const { bavail, bsize } = statfsSync(folder);
+  const free = bavail * bsize;
+  if (free < LEAST_ROOM)
+    throw new Error(`The disk that ${folder} is on has ${Math.floor(free / 2 ** 20)} MB left, and at least ${LEAST_ROOM / 2 ** 20} MB are needed to start. Make room, and start again.`); // prettier-ignore
+}
+
+/**
  * Makes sure that a database runs on this folder: makes it at the first start, adopts one that an ended start
  * left behind, or starts it. No row is ever deleted here: what cannot be read of how it was reached is set anew.
  * @param {string} folder
@@ -247,17 +298,23 @@ const isPassword = (/** @type {unknown} */ text) => typeof text === 'string' && 
  */
 export async function openDatabase(folder, { durable = true } = {}) {
   const places = placesIn(folder);
+  const user = systemUser();
   mkdirSync(folder, { recursive: true, mode: 0o700 });
   const earlier = earlierConnection(folder);
-  if (runningPid(folder) !== null) {
-    if (earlier && (await answers(folder))) {
+  const running = runningPid(folder);
+  if (running !== null) {
+    if (!existsSync(places.restored) && earlier && runsAs(running, user) && (await answers(folder))) {
       say('Found the database of an earlier start still running, and took it over.');
       return;
     }
-    say('Found the database of an earlier start not answering, and stopped it.');
+    say('Found the database of an earlier start in no state to go on with, and stopped it.');
     await stopDatabase(folder);
   }
-  await makeTables(folder);
+  checkFolder(folder, user);
+  // What an earlier version kept may be root's.
+  giveTo(user, folder);
+  takeRestored(folder);
+  await makeTables(folder, user);
   // Earlier versions kept an administrator's password here.
   rmSync(join(folder, 'root.cnf'), { force: true });
   /** @type {Connection} */
@@ -271,8 +328,8 @@ export async function openDatabase(folder, { durable = true } = {}) {
       ? String(earlier?.password)
       : randomBytes(24).toString('base64url'),
   };
-  writeSettings(folder, connection, durable);
-  writePrivately(places.connection, `${JSON.stringify(connection, null, 2)}\n`);
+  writeSettings(folder, connection, durable, user);
+  writePrivately(places.connection, `${JSON.stringify(connection, null, 2)}\n`, user);
   say('Starting the database …');
-  await launch(folder, connection);
+  await launch(folder, connection, user);
 }

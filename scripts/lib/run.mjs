@@ -7,6 +7,8 @@ import { spawn } from 'node:child_process';
  * @property {NodeJS.ProcessEnv} [env]
  * @property {string} [input] text for standard input
  * @property {boolean} [show] pass output through instead of keeping it
+ * @property {number} [uid] the user to run it as
+ * @property {number} [gid]
  */
 
 /**
@@ -16,10 +18,10 @@ import { spawn } from 'node:child_process';
  * @param {RunOptions} [options]
  * @returns {Promise<{ code: number, output: string }>}
  */
-export function tryRun(command, args, { cwd, env, input, show = false } = {}) {
+export function tryRun(command, args, { env, input, show = false, ...how } = {}) {
   return new Promise((resolve) => {
     const child = spawn(command, args, {
-      cwd,
+      ...how,
       env: env ?? process.env,
       stdio: [input === undefined ? 'ignore' : 'pipe', show ? 'inherit' : 'pipe', show ? 'inherit' : 'pipe'],
     });

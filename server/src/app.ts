@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { join } from 'node:path';
-import express, { type Express } from 'express';
+import express, { type Express, type RequestHandler } from 'express';
 import { rateLimit } from 'express-rate-limit';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
@@ -11,6 +11,9 @@ import { createHandlers } from './routes/handlers.ts';
 import { mountRoutes, type Handlers } from './routes/mount.ts';
 import { sameOrigin } from './sameOrigin.ts';
 import { deviceService } from './services/devices.ts';
+import { backupRoutes, type Backups } from './backup/routes.ts';
+import { checkHere, type Check } from './checking/check.ts';
+import { ANY_DISK, type Disk } from './running/disk.ts';
 import { onlyTrusted, THIS_MACHINE, type Network } from './trust.ts';
 
 /** What the application is wired from. */
@@ -22,6 +25,11 @@ export interface Wiring {
   readonly webRoot: string | null;
   /** Who may reach this beside the machine itself; without it nobody. */
   readonly network?: Network;
+  /** Checks what is to be kept; without one, where it is called. */
+  readonly check?: Check;
+  readonly disk?: Disk;
+  /** How backups are made and restored; none: they are not. */
+  readonly backups?: Backups;
   /** Most requests to the API from one address in a minute. */
   readonly requestsPerMinute?: number;
   /** Replaces handlers, for tests of what goes wrong. */
@@ -29,9 +37,6 @@ export interface Wiring {
 }
 
 const REQUESTS_PER_MINUTE = 1200;
-const BODY_LIMIT = '256kb';
-/** A batch of products, a site with boundaries from files, or hundreds of test runs are larger than what is typed by hand. */
-const LARGE_LIMIT = '4mb';
 const YEAR_SECONDS = 31_536_000;
 
 const securityHeaders = helmet({
@@ -46,7 +51,14 @@ const securityHeaders = helmet({
     },
   },
   strictTransportSecurity: false,
+  xFrameOptions: { action: 'deny' },
 });
+
+/** What was asked is nobody else's, and tomorrow it is another answer. */
+const notStored: RequestHandler = (_request, response, next) => {
+  response.set('Cache-Control', 'no-store');
+  next();
+};
 
 /** The built web app: hashed files for good, the page itself always fresh, and one page for every path. */
 function serveWeb(app: Express, webRoot: string): void {
@@ -89,13 +101,18 @@ export function createApp(wiring: Wiring): Express {
     webRoot,
     overrides,
     network = THIS_MACHINE,
+    check = checkHere,
+    disk = ANY_DISK,
+    backups,
     requestsPerMinute: limit = REQUESTS_PER_MINUTE,
   } = wiring;
   const app = express();
   const devices = deviceService(network.code);
   app.disable('x-powered-by');
+  if (network.trustProxy.length > 0) app.set('trust proxy', network.trustProxy);
   app.use(requestLog(logger));
   app.use(securityHeaders);
+  app.use('/api', notStored);
   app.use(
     '/api',
     rateLimit({
@@ -108,12 +125,9 @@ export function createApp(wiring: Wiring): Express {
   );
   app.use('/api', sameOrigin);
   app.use('/api', onlyTrusted(crewId, devices));
-  app.use(
-    ['/api/products/batch', '/api/sites', '/api/calibrations'],
-    express.json({ limit: LARGE_LIMIT, type: ['application/json'] }),
-  );
-  app.use('/api', express.json({ limit: BODY_LIMIT, type: ['application/json'] }));
-  app.use(mountRoutes({ ...createHandlers(sequelize, network, devices), ...overrides }, crewId));
+  if (backups) app.use(backupRoutes(backups, disk));
+  const handlers = { ...createHandlers({ sequelize, network, devices, disk }), ...overrides };
+  app.use(mountRoutes(handlers, { crewId, check, disk }));
   app.use('/api', noSuchRoute);
   if (webRoot) serveWeb(app, webRoot);
   app.use(errorHandler);

@@ -1,10 +1,12 @@
 import { readFileSync } from 'node:fs';
+import driver from 'mariadb';
 import { Sequelize } from 'sequelize';
 import * as z from 'zod';
 
 /** How to reach the private database, as kept in the data folder. */
 const connection = z.object({
   port: z.int(),
+  socket: z.string(),
   database: z.string(),
   user: z.string(),
   password: z.string(),
@@ -16,15 +18,14 @@ export type Connection = z.infer<typeof connection>;
 export const readConnection = (file: string): Connection =>
   connection.parse(JSON.parse(readFileSync(file, 'utf8')));
 
-/** Opens a pool to the database on loopback; nothing is asked of it yet. */
-export function openSequelize({ port, database, user, password }: Connection): Sequelize {
+/** Opens a pool to the database by its socket, which stays where it is when the database starts anew; nothing is asked of it yet. */
+export function openSequelize({ socket, database, user, password }: Connection): Sequelize {
   return new Sequelize(database, user, password, {
     dialect: 'mariadb',
-    host: '127.0.0.1',
-    port,
+    dialectModule: driver,
     logging: false,
     timezone: '+00:00',
     pool: { max: 8, min: 0, acquire: 4000, idle: 10_000 },
-    dialectOptions: { connectTimeout: 3000 },
+    dialectOptions: { socketPath: socket, connectTimeout: 3000 },
   });
 }

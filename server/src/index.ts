@@ -1,18 +1,29 @@
 // Server: Express over MariaDB. Routes call services, services decide, models store.
 // startServer is the one door for the start script; everything else is wired in app.ts.
 import { randomInt } from 'node:crypto';
-import { createServer, type Server } from 'node:http';
-import { networkInterfaces } from 'node:os';
-import { pino } from 'pino';
+import { createServer } from 'node:http';
+import { join } from 'node:path';
+import { setTimeout as wait } from 'node:timers/promises';
 import { createApp } from './app.ts';
+import { keepBefore, keepDaily } from './backup/keep.ts';
+import { checkInThreads } from './checking/threads.ts';
 import { openSequelize, readConnection } from './database.ts';
-import { migrate } from './migrations/index.ts';
+import { migrate, pendingSteps } from './migrations/index.ts';
 import { defineModels } from './models/index.ts';
+import { addressOf, isLoopback, listen, LOOPBACK, networkAddresses } from './running/address.ts';
+import { ANY_DISK, diskOf } from './running/disk.ts';
+import { createLog, logged } from './running/log.ts';
 import { seedDemo } from './services/demo.ts';
+
+export { checkArchive, restoreArchive } from './backup/restore.ts';
+export { writeBackup } from './backup/write.ts';
+export { readConnection } from './database.ts';
 
 export interface ServerOptions {
   /** File that tells how to reach the database. */
   readonly connectionFile: string;
+  /** Where logs and daily backups go; without one the log goes to standard output, and no backup is kept. */
+  readonly dataFolder?: string;
   readonly webRoot: string | null;
   /** First port to try; taken ones are passed over, up to 50 of them. */
   readonly port: number;
@@ -20,11 +31,21 @@ export interface ServerOptions {
   readonly host?: string;
   /** Address for links and QR codes, where it is not that of the page. */
   readonly publicUrl?: string;
-  /** File that requests and failures are logged in; without one they go to standard output. */
-  readonly logFile?: string;
+  /** Addresses of proxies that may say for whom they ask. */
+  readonly trustProxy?: readonly string[];
+  /** The code to pair with, where it was told before; without one a new one. */
+  readonly code?: string;
+  /** The built thread that checks what is to be kept; without one it is checked here. */
+  readonly checkerFile?: string;
+  /** Tells the person who started it what is being done. */
+  say?(text: string): void;
+  /** Puts the rows of an archive in place of those that are kept, and starts anew. */
+  restore?(archive: string): Promise<void>;
 }
 
 export interface RunningServer {
+  /** Where a person on this machine finds the page. */
+  readonly address: string;
   readonly port: number;
   /** Addresses on the local network, and the code to pair with; none where it is not let in. */
   readonly addresses: readonly string[];
@@ -32,8 +53,8 @@ export interface RunningServer {
   close(): Promise<void>;
 }
 
-const LOOPBACK = '127.0.0.1';
-const PORTS_TO_TRY = 50;
+/** Longest that closing waits for what is under way. */
+const CLOSE_MS = 1500;
 
 /** Eight digits in two groups, easy to read out. */
 const newCode = (): string =>
@@ -41,56 +62,61 @@ const newCode = (): string =>
     .padStart(8, '0')
     .replace(/^(....)/, '$1 ');
 
-/** This machine's addresses on its networks. */
-const networkAddresses = (port: number): string[] =>
-  Object.values(networkInterfaces())
-    .flatMap((each) => each ?? [])
-    .filter(({ family, internal }) => family === 'IPv4' && !internal)
-    .map(({ address }) => `http://${address}:${port}`);
-
-async function listen(app: Server, host: string, first: number): Promise<Server> {
-  for (let port = first; ; port += 1) {
-    try {
-      // oxlint-disable-next-line no-await-in-loop -- one port after the other
-      return await new Promise<Server>((resolve, reject) => {
-        const failed = (error: Error) => reject(error);
-        app.once('error', failed).listen(port, host, () => {
-          app.off('error', failed);
-          resolve(app);
-        });
-      });
-    } catch (error) {
-      const taken = error instanceof Error && 'code' in error && error.code === 'EADDRINUSE';
-      if (!taken || port >= first + PORTS_TO_TRY) throw error;
-    }
-  }
-}
-
-/** Migrates, loads the demo once, and serves the API and the web app on one loopback port. */
+/** Migrates, loads the demo once, and serves the API and the web app on one port. */
 export async function startServer(options: ServerOptions): Promise<RunningServer> {
-  const logger = pino({ level: process.env['LOG_LEVEL'] ?? 'info' }, pino.destination(options.logFile ?? 1));
-  const sequelize = openSequelize(readConnection(options.connectionFile));
+  const {
+    dataFolder = null,
+    host = LOOPBACK,
+    publicUrl = null,
+    trustProxy = [],
+    say = () => undefined,
+  } = options;
+  const log = createLog(dataFolder === null ? null : join(dataFolder, 'server.log'));
+  const { logger } = log;
+  const connection = readConnection(options.connectionFile);
+  const sequelize = openSequelize(connection);
   defineModels(sequelize);
+  const [step] = await pendingSteps(sequelize);
+  if (step !== undefined && step.before && dataFolder !== null) {
+    say(`The tables are brought up to date. Before that, all that is kept goes into ${await keepBefore(connection, dataFolder, step.name)}`); // prettier-ignore
+  }
   await migrate(sequelize);
   const crewId = await seedDemo(sequelize);
-  const { host = LOOPBACK, publicUrl = null } = options;
-  const code = host === LOOPBACK && publicUrl === null ? null : newCode();
+  const letsNetworkIn = !isLoopback(host) || publicUrl !== null;
+  const code = letsNetworkIn ? (options.code ?? newCode()) : null;
   const addresses: string[] = [];
-  const network = { publicUrl, addresses, code };
-  const app = createApp({ sequelize, crewId, logger, webRoot: options.webRoot, network });
-  const server = await listen(createServer(app), host, options.port);
-  const address = server.address();
-  const port = typeof address === 'object' && address ? address.port : options.port;
+  const threads = options.checkerFile === undefined ? null : checkInThreads(options.checkerFile);
+  const app = createApp({
+    sequelize,
+    crewId,
+    logger,
+    webRoot: options.webRoot,
+    network: { publicUrl, addresses, code, trustProxy },
+    disk: dataFolder === null ? ANY_DISK : diskOf(dataFolder),
+    ...(threads && { check: threads.check }),
+    ...(dataFolder !== null && {
+      backups: { connection, dataFolder, ...(options.restore && { restore: options.restore }) },
+    }),
+  });
+  const server = createServer(app);
+  const port = await listen(server, host, options.port);
   // Known only now, since a port that is taken is passed over.
-  if (host !== LOOPBACK) addresses.push(...networkAddresses(port));
+  addresses.push(...networkAddresses(host, port));
+  const daily =
+    dataFolder === null
+      ? null
+      : keepDaily(connection, dataFolder, (error) => logger.error({ err: logged(error) }, 'no backup today'));
   return {
+    address: addressOf(host, port),
     port,
     addresses,
     code,
     async close() {
       server.closeAllConnections();
-      await new Promise<void>((resolve) => server.close(() => resolve()));
-      await sequelize.close();
+      const closed = new Promise<void>((resolve) => server.close(() => resolve()));
+      const ended = Promise.all([closed, daily?.stop(), threads?.close(), sequelize.close()]);
+      await Promise.race([ended.catch(() => undefined), wait(CLOSE_MS, undefined, { ref: false })]);
+      await Promise.race([log.close(), wait(CLOSE_MS, undefined, { ref: false })]);
     },
   };
 }

@@ -1,4 +1,4 @@
-import { openApiPath, ROUTES } from '@steady-scatter/contract';
+import { openApiPath, FILE_ROUTES, ROUTES } from '@steady-scatter/contract';
 import type { Express } from 'express';
 import request from 'supertest';
 import { afterAll, beforeAll, expect, it } from 'vitest';
@@ -30,7 +30,7 @@ it('describes just the routes that are mounted', async () => {
   );
   const { stack } = (harness.app as Express & { router: { stack: Layer[] } }).router;
   expect(described.toSorted()).toEqual(mounted(stack).toSorted());
-  expect(described).toHaveLength(Object.keys(ROUTES).length);
+  expect(described).toHaveLength(Object.keys({ ...ROUTES, ...FILE_ROUTES }).length);
 });
 
 it('describes what is sent and what comes back', async () => {

@@ -19,7 +19,7 @@ function hostOf(origin: string): string | null {
 export const sameOrigin: RequestHandler = (request, _response, next) => {
   const origin = request.get('origin');
   const site = request.get('sec-fetch-site');
-  const foreign = (origin !== undefined && hostOf(origin) !== request.get('host')) || site === 'cross-site';
+  const foreign = (origin !== undefined && hostOf(origin) !== request.host) || site === 'cross-site';
   if (!SAFE.has(request.method) && foreign) {
     throw new Refusal({
       status: 403,

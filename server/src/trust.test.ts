@@ -16,6 +16,7 @@ const NETWORK: Network = {
   publicUrl: 'http://192.0.2.7:4310',
   addresses: ['http://192.0.2.7:4310'],
   code: '1234 5678',
+  trustProxy: [],
 };
 const onNetwork = () => {
   const { sequelize, crewId } = harness;

@@ -1,5 +1,6 @@
 import type { Request, RequestHandler } from 'express';
 import { Refusal } from './problems/Refusal.ts';
+import { isLoopback } from './running/address.ts';
 import type { DeviceService } from './services/devices.ts';
 
 /** How this server may be reached beside the machine itself. */
@@ -10,24 +11,38 @@ export interface Network {
   readonly addresses: readonly string[];
   /** What a new device has to know; null where the network is not let in. */
   readonly code: string | null;
+  /** Addresses of proxies that may say for whom they ask. */
+  readonly trustProxy: readonly string[];
 }
 
 /** The machine itself and nobody else. */
-export const THIS_MACHINE: Network = { publicUrl: null, addresses: [], code: null };
+export const THIS_MACHINE: Network = { publicUrl: null, addresses: [], code: null, trustProxy: [] };
 
 export const TOKEN_COOKIE = 'steady-device';
 
-const LOOPBACK = new Set(['127.0.0.1', '::1', '::ffff:127.0.0.1']);
-const OWN_NAMES = new Set(['localhost', '127.0.0.1', '[::1]']);
+/** What a proxy adds to a request that it passes on, under any of its names. */
+const FORWARDING =
+  /^(forwarded|via|x-forwarded(-.+)?|x-real-ip|x-(cluster-)?client-ip|true-client-ip|cf-connecting-ip|x-original-.+)$/;
 const OPEN_PATHS = new Set(['/here', '/pair', '/health']);
 
 const hostName = (request: Request): string => (request.get('host') ?? '').replace(/:\d+$/, '').toLowerCase();
 
 /** True for a page on this very machine: not through a proxy, and not by a name that somebody else's page made up. */
 export const isOwn = (request: Request): boolean =>
-  LOOPBACK.has(request.socket.remoteAddress ?? '') &&
-  OWN_NAMES.has(hostName(request)) &&
-  request.get('x-forwarded-for') === undefined;
+  isLoopback(request.socket.remoteAddress ?? '') &&
+  isLoopback(hostName(request)) &&
+  !Object.keys(request.headers).some((name) => FORWARDING.test(name));
+
+/** Refuses what may be done at the machine itself alone. */
+export const onlyHere: RequestHandler = (request, _response, next) => {
+  if (!isOwn(request))
+    throw new Refusal({
+      status: 403,
+      title: 'Only at the machine itself',
+      detail: 'This can be done on the machine that Steady Scatter runs on, and nowhere else.',
+    });
+  next();
+};
 
 /** The token that a device carries, from its cookie. */
 export const tokenOf = (request: Request): string | null =>

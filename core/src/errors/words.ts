@@ -55,6 +55,10 @@ export const WORDS = {
   'place.half': 'A place needs both its latitude and its longitude, for example 47.12345 and -91.54321.',
   'place.range':
     '{typed} is out of range: it has to lie between -{most} and {most} degrees. Latitude goes first, then longitude.',
+  'area.tangled':
+    'These outlines have more than {most} points where they lie over each other. Simplify them, or put them in areas of their own.',
+  'edge.too-many-corners':
+    'The edges that hold product back have more than {most} corners in this area. Simplify the boundary, or make several areas.',
   'edge.corner': 'This part has corners 1 to {most}, and {typed} is none of them.',
   'edge.no-part': 'Say which part the edge belongs to; the part has to be drawn first.',
   'edge.needs-place':

@@ -1,6 +1,8 @@
-import { difference, groundArea, groundOf, type Ground } from './clip.ts';
+import { InputError } from '../errors/InputError.ts';
+import type { Ground } from './clip.ts';
 import type { PacesReading } from './paces.ts';
 import type { PartReading, PartTyped } from './parts.ts';
+import { coverOf, isTangled, MOST_TANGLED, type WholePart } from './placedGround.ts';
 import { readBoundary } from './readBoundary.ts';
 import { readShape } from './readShape.ts';
 
@@ -18,6 +20,8 @@ export interface AreaMeasured {
   readonly clipped: boolean;
   /** What is drawn: all the ground with its holes for a placed drawing. */
   readonly ground: Ground;
+  /** Of the area as a whole; those of a part are its own. */
+  readonly errors: readonly InputError[];
 }
 
 /**
@@ -28,21 +32,7 @@ export interface AreaMeasured {
 export const readPart = (part: PartTyped, paces: PacesReading, field: string): PartReading =>
   part.kind === 'boundary' ? readBoundary(part, field) : readShape(part, paces, field);
 
-const hasArea = (part: PartReading): part is PartReading & { areaM2: number } => part.areaM2 !== null;
-
-/** Less than this share of the area counts as touching, not as lying over each other. */
-const TOUCHING = 1e-6;
-
-/** What placed parts cover: by adding up where nothing overlaps, else by clipping. */
-function clip(parts: readonly (PartReading & { areaM2: number })[], sum: number) {
-  const piecesOf = (cut: boolean): Ground =>
-    parts.filter((part) => part.cut === cut).flatMap(({ outlines }) => groundOf(outlines));
-  const [added, cuts] = [piecesOf(false), piecesOf(true)];
-  const ground = difference(added, cuts);
-  const left = groundArea(ground);
-  const clipped = Math.abs(groundArea(added) - groundArea(cuts) - left) > TOUCHING * groundArea(added);
-  return { ground, clipped, areaM2: clipped ? left : sum };
-}
+const hasArea = (part: PartReading): part is WholePart => part.areaM2 !== null;
 
 /**
  * Measures an area from its parts.
@@ -65,16 +55,20 @@ export function measureArea(
   const whole = read.filter(hasArea);
   const sign = ({ cut }: PartReading) => (cut ? -1 : 1);
   const sum = whole.reduce((total, part) => total + sign(part) * part.areaM2, 0);
-  const placed = hold === 'placed' ? clip(whole, sum) : { ground: [], clipped: false, areaM2: sum };
+  const tangled = hold === 'placed' && isTangled(whole);
+  const placed =
+    hold === 'placed' && !tangled ? coverOf(whole, sum) : { ground: [], clipped: false, areaM2: sum };
   const separate = Math.hypot(...whole.map(({ uM2 }) => uM2));
   const shared =
     whole.reduce((total, part) => total + sign(part) * part.perPaceM2, 0) * (paces.pace?.uRelative ?? 0);
-  const complete = read.length > 0 && read.every((part) => part.areaM2 !== null && part.errors.length === 0);
+  const complete =
+    !tangled && read.length > 0 && read.every((part) => part.areaM2 !== null && part.errors.length === 0);
   return {
     parts: read,
     areaM2: complete && placed.areaM2 > 0 ? placed.areaM2 : null,
     bandM2: 2 * Math.hypot(separate, shared),
     clipped: placed.clipped,
     ground: placed.ground,
+    errors: tangled ? [new InputError('area.tangled', { field, most: MOST_TANGLED })] : [],
   };
 }

@@ -93,6 +93,27 @@ const ARC = 1e-4;
  * @param closed the last point is joined to the first
  */
 export function around(line: Outline, distanceM: number, closed: boolean): Ground {
+  return line.length <= AT_ONCE ? aroundShort(line, distanceM, closed) : aroundLong(line, distanceM, closed);
+}
+
+/** Longest line that is worked out as one, points: the time grows with the square of their number. */
+const AT_ONCE = 64;
+const STRETCH = 16;
+
+/** Stretch by stretch, then all of them together two by two. */
+function aroundLong(line: Outline, distanceM: number, closed: boolean): Ground {
+  const all = closed ? [...line, line[0]!] : line;
+  let pieces: Ground[] = [];
+  for (let from = 0; from < all.length - 1; from += STRETCH)
+    pieces.push(aroundShort(all.slice(from, from + STRETCH + 1), distanceM, false));
+  while (pieces.length > 1)
+    pieces = pieces.flatMap((piece, at) =>
+      at % 2 === 0 ? [union([...piece, ...(pieces[at + 1] ?? [])])] : [],
+    );
+  return pieces[0] ?? [];
+}
+
+function aroundShort(line: Outline, distanceM: number, closed: boolean): Ground {
   const { scale, into, back } = wholeNumbers([line], distanceM);
   const delta = distanceM * scale;
   return back(

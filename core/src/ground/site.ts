@@ -1,5 +1,5 @@
 import { collect } from '../errors/collect.ts';
-import type { InputError } from '../errors/InputError.ts';
+import { InputError } from '../errors/InputError.ts';
 import { readName } from '../worksheet/heading.ts';
 import { measureArea, type AreaMeasured } from './areaSheet.ts';
 import { groundOf, type Ground } from './clip.ts';
@@ -21,6 +21,12 @@ export interface SiteAreaReading {
   readonly rows: RowsReading;
   readonly errors: readonly InputError[];
 }
+
+/** Most corners of edges that hold product back, in one area. */
+const MOST_BUFFERED = 4000;
+
+const pointsOn = (lines: EdgeReading['lines']): number =>
+  lines.reduce((sum, { points }) => sum + points.length, 0);
 
 /** The area as it lies: all of a placed drawing; on a sum sheet the one part that adds, if there is just one. */
 export function lyingGround({ hold }: SiteAreaTyped, { parts, ground }: AreaMeasured): Ground | null {
@@ -46,8 +52,10 @@ export function readSiteArea(area: SiteAreaTyped, paces: PacesReading, field: st
     const read = noting(() => readEdge(edge, parts, ground, `${field}.edges.${at}`));
     return read ? [read] : [];
   });
+  const corners = edges.reduce((sum, { bufferM, lines }) => sum + (bufferM > 0 ? pointsOn(lines) : 0), 0);
+  if (corners > MOST_BUFFERED) errors.push(new InputError('edge.too-many-corners', { field: `${field}.edges`, most: MOST_BUFFERED })); // prettier-ignore
   const buffers =
-    areaM2 === null
+    areaM2 === null || corners > MOST_BUFFERED
       ? { ground: [], areaM2: 0 }
       : buffersOf(edges, ground ?? parts.filter(({ cut }) => !cut).flatMap(({ outlines }) => groundOf(outlines)), areaM2); // prettier-ignore
   const treatableM2 = areaM2 === null ? null : areaM2 - buffers.areaM2;
@@ -59,7 +67,7 @@ export function readSiteArea(area: SiteAreaTyped, paces: PacesReading, field: st
     buffers,
     treatableM2,
     rows,
-    errors: [...parts.flatMap((part) => part.errors), ...errors, ...rows.errors],
+    errors: [...parts.flatMap((part) => part.errors), ...measured.errors, ...errors, ...rows.errors],
   };
 }
 

@@ -10,6 +10,7 @@ import { sites } from './005-sites.ts';
 import { rigs } from './006-rigs.ts';
 import { devices } from './007-devices.ts';
 import { widthTests } from './008-width-tests.ts';
+import { deviceSeen } from './009-device-seen.ts';
 
 type Migration = RunnableMigration<Sequelize>;
 
@@ -22,15 +23,28 @@ const MIGRATIONS: Migration[] = [
   rigs,
   devices,
   widthTests,
+  deviceSeen,
 ];
 
-/** Brings the database up to date, or up to one migration by its name; does nothing when it is. */
-export async function migrate(sequelize: Sequelize, to?: string): Promise<void> {
-  const umzug = new Umzug({
+/** The names of all steps, in order. */
+export const MIGRATION_NAMES: readonly string[] = MIGRATIONS.map(({ name }) => name);
+
+const umzugOn = (sequelize: Sequelize) =>
+  new Umzug({
     migrations: MIGRATIONS,
     context: sequelize,
     storage: new SequelizeStorage({ sequelize, tableName: 'migrations' }),
     logger: undefined,
   });
-  await umzug.up(to === undefined ? {} : { to });
+
+/** The steps that are still to be taken; `before` where something is kept already. */
+export async function pendingSteps(sequelize: Sequelize): Promise<{ name: string; before: boolean }[]> {
+  const umzug = umzugOn(sequelize);
+  const [pending, taken] = [await umzug.pending(), await umzug.executed()];
+  return pending.map(({ name }) => ({ name, before: taken.length > 0 }));
+}
+
+/** Brings the database up to date, or up to one migration by its name; does nothing when it is. */
+export async function migrate(sequelize: Sequelize, to?: string): Promise<void> {
+  await umzugOn(sequelize).up(to === undefined ? {} : { to });
 }

@@ -80,6 +80,7 @@ export class DeviceRow extends Model<InferAttributes<DeviceRow>, InferCreationAt
   /** SHA-256 of the token that the device carries, hex. */
   declare tokenHash: string;
   declare createdAt: CreationOptional<Date>;
+  declare seenAt: Date;
 }
 
 const { UUID, STRING, INTEGER, DOUBLE, DATEONLY, DATE, BOOLEAN, TEXT } = DataTypes;
@@ -148,6 +149,7 @@ export function defineModels(sequelize: Sequelize): void {
       name: STRING,
       tokenHash: STRING,
       createdAt: DATE(3),
+      seenAt: DATE(3),
     },
     { sequelize, tableName: 'devices' },
   );

@@ -36,6 +36,23 @@ export const outOfDate = (theirs: unknown): Refusal =>
     { theirs },
   );
 
+export const databaseDown = (parts: Readonly<Record<string, unknown>> = {}): Refusal =>
+  new Refusal(
+    {
+      status: 503,
+      title: 'Database not reachable',
+      detail: 'The database does not answer. What you typed stays here; try again in a moment.',
+    },
+    parts,
+  );
+
+export const diskFull = (): Refusal =>
+  new Refusal({
+    status: 507,
+    title: 'Disk full',
+    detail: 'The disk of the machine that keeps this is full, so nothing more can be kept. What you typed stays here. Make room there, then try again.',
+  }); // prettier-ignore
+
 /** A change that would overwrite or drop what was measured. */
 export const wouldLose = (lost: readonly InputError[]): Refusal =>
   new Refusal({

@@ -2,7 +2,14 @@ import type { Problem } from '@steady-scatter/contract';
 import type { ErrorRequestHandler, RequestHandler } from 'express';
 import { BaseError, ConnectionError, DatabaseError } from 'sequelize';
 import { ZodError } from 'zod';
-import { Refusal } from './Refusal.ts';
+import { logged } from '../running/log.ts';
+import { databaseDown, diskFull, Refusal } from './Refusal.ts';
+
+/** What a body that is no JSON is answered with. */
+const NOT_JSON = 'The request is not readable JSON in UTF-8.';
+
+/** When to try again after the database did not answer, s. */
+const RETRY_SECONDS = 2;
 
 type Detail = Omit<Problem, 'type' | 'requestId'>;
 
@@ -31,25 +38,37 @@ function isDatabaseDown(error: unknown): boolean {
   );
 }
 
-/** Errors of the body parser carry an HTTP status. */
-function parserProblem(error: unknown): Detail | null {
-  if (!(error instanceof Error) || !('status' in error) || !('type' in error)) return null;
-  if (error.status === 413) {
-    return { status: 413, title: 'Too large', detail: 'That is more than this can take at once.' };
-  }
-  const status = error.status === 415 ? 415 : 400;
-  return { status, title: 'Not readable', detail: 'The request is not readable JSON in UTF-8.' };
+/** A database that has no room left: its table, its disk, or a file it writes. */
+const FULL = new Set([1021, 1114, 1026, 3]);
+
+function isDiskFull(error: unknown): boolean {
+  if (!(error instanceof BaseError)) return false;
+  const parent = 'parent' in error ? error.parent : null;
+  if (!parent || typeof parent !== 'object' || !('errno' in parent)) return false;
+  return FULL.has(Number(parent.errno)) || /errno: 28\b/.test(error.message);
+}
+
+/** What Express and its parsers refuse carries the status that is the asker's own doing. */
+function askedWrongly(error: unknown): Detail | null {
+  if (!(error instanceof Error) || !('status' in error)) return null;
+  const { status } = error;
+  if (status === 404) return { status, title: 'Not found', detail: 'There is nothing at this address.' };
+  if (status === 413)
+    return { status, title: 'Too large', detail: 'That is more than this can take at once.' };
+  if (typeof status !== 'number' || status < 400 || status >= 500) return null;
+  const detail = 'type' in error ? NOT_JSON : 'The request is not readable.';
+  return { status: status === 415 ? 415 : 400, title: 'Not readable', detail };
 }
 
 function describe(error: unknown): Detail {
   if (error instanceof Refusal) return error.problem;
   if (error instanceof ZodError) return invalid(error);
-  if (isDatabaseDown(error)) {
-    const detail = 'The database does not answer. What you typed stays here; try again in a moment.';
-    return { status: 503, title: 'Database not reachable', detail };
-  }
-  const fromParser = parserProblem(error);
-  if (fromParser) return fromParser;
+  if (isDiskFull(error)) return diskFull().problem;
+  if (isDatabaseDown(error)) return databaseDown().problem;
+  if (error instanceof SyntaxError && error.message === NOT_JSON)
+    return { status: 400, title: 'Not readable', detail: NOT_JSON };
+  const wrong = askedWrongly(error);
+  if (wrong) return wrong;
   return {
     status: 500,
     title: 'Something went wrong',
@@ -78,7 +97,7 @@ export const tooMany: RequestHandler = () => {
 /** Turns anything thrown or rejected into problem+json, without a stack; mounted last. */
 export const errorHandler: ErrorRequestHandler = (error, request, response, next) => {
   const detail = describe(error);
-  if (detail.status >= 500) request.log.error({ err: error }, 'request failed');
+  if (detail.status >= 500) request.log.error({ err: logged(error) }, 'request failed');
   if (response.headersSent) {
     next(error);
     return;
@@ -89,5 +108,6 @@ export const errorHandler: ErrorRequestHandler = (error, request, response, next
     requestId: request.id,
     ...(error instanceof Refusal ? error.more : {}),
   };
+  if (detail.status === 503) response.set('Retry-After', String(RETRY_SECONDS));
   response.status(detail.status).type('application/problem+json').send(JSON.stringify(body));
 };

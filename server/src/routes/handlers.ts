@@ -1,4 +1,6 @@
+import { setTimeout as wait } from 'node:timers/promises';
 import { openApi } from '@steady-scatter/contract';
+import type { Request, Response } from 'express';
 import { QueryTypes, type Sequelize } from 'sequelize';
 import {
   calibrationService,
@@ -9,10 +11,13 @@ import {
   soilTestService,
   widthTestService,
 } from '../services/documents.ts';
-import type { DeviceService } from '../services/devices.ts';
+import { databaseDown } from '../problems/Refusal.ts';
+import type { Disk } from '../running/disk.ts';
+import { TRUSTED_MS, type DeviceService } from '../services/devices.ts';
 import { jobService } from '../services/jobs.ts';
+import type { Stored } from '../checking/stored.ts';
 import type { Versioned } from '../services/versioned.ts';
-import { isOwn, isTrusted, TOKEN_COOKIE, type Network } from '../trust.ts';
+import { isOwn, isTrusted, TOKEN_COOKIE, tokenOf, type Network } from '../trust.ts';
 import type { Handlers } from './mount.ts';
 
 interface Keeping<One extends string, Many extends string> {
@@ -23,37 +28,50 @@ interface Keeping<One extends string, Many extends string> {
 type ById = { readonly crewId: string; readonly params: { readonly id: string } };
 
 /** The five handlers of a kind of thing that is kept. */
-const kept = <One extends string, Many extends string, Write, Wire, Listed>(
+const kept = <One extends string, Many extends string, Wire, Listed>(
   { one, many }: Keeping<One, Many>,
-  service: Omit<Versioned<Write, Wire>, 'list'> & { list(crewId: string): Promise<Listed[]> },
+  service: Omit<Versioned<Wire>, 'list'> & { list(crewId: string): Promise<Listed[]> },
 ) =>
   ({
     [`list${many}`]: ({ crewId }: ById) => service.list(crewId),
     [`read${one}`]: ({ crewId, params }: ById) => service.read(crewId, params.id),
-    [`write${one}`]: ({ crewId, params, body }: ById & { body: Write }) =>
-      service.write(crewId, params.id, body),
+    [`write${one}`]: ({ crewId, params, stored }: ById & { stored: Stored }) =>
+      service.write(crewId, params.id, stored),
     [`delete${one}`]: async ({ crewId, params }: ById) => {
       await service.remove(crewId, params.id);
       return undefined;
     },
     [`restore${one}`]: ({ crewId, params }: ById) => service.restore(crewId, params.id),
-  }) as unknown as KeptHandlers<One, Many, Write, Wire, Listed>;
+  }) as unknown as KeptHandlers<One, Many, Wire, Listed>;
 
-type KeptHandlers<One extends string, Many extends string, Write, Wire, Listed> = {
+type KeptHandlers<One extends string, Many extends string, Wire, Listed> = {
   readonly [Name in `list${Many}`]: (call: { crewId: string }) => Promise<Listed[]>;
 } & { readonly [Name in `read${One}` | `restore${One}`]: (call: ById) => Promise<Wire> } & {
-  readonly [Name in `write${One}`]: (call: ById & { body: Write }) => Promise<Wire>;
+  readonly [Name in `write${One}`]: (call: ById & { stored: Stored }) => Promise<Wire>;
 } & { readonly [Name in `delete${One}`]: (call: ById) => Promise<undefined> };
 
-const YEAR_MS = 365 * 86_400_000;
+/** Longest that health waits for the database, ms. */
+const HEALTH_MS = 1000;
+
+/** Gives a device its token to carry; with each look at the page it carries it on for as long again. */
+function carry(response: Response, request: Request, token: string): void {
+  response.cookie(TOKEN_COOKIE, token, {
+    httpOnly: true,
+    sameSite: 'lax',
+    secure: request.secure,
+    maxAge: TRUSTED_MS,
+  });
+}
 
 /** Where this is reached, and which devices may. */
 const pairing = (
   network: Network,
   devices: DeviceService,
 ): Pick<Handlers, 'here' | 'pair' | 'listDevices' | 'forgetDevice'> => ({
-  async here({ crewId, request }) {
+  async here({ crewId, request, response }) {
     const trusted = await isTrusted(request, crewId, devices);
+    const token = tokenOf(request);
+    if (trusted && token !== null) carry(response, request, token);
     const { publicUrl, addresses, code } = network;
     return {
       publicUrl,
@@ -62,9 +80,8 @@ const pairing = (
       code: isOwn(request) ? code : null,
     };
   },
-  async pair({ crewId, body, response }) {
-    const token = await devices.pair(crewId, body.code, body.name);
-    response.cookie(TOKEN_COOKIE, token, { httpOnly: true, sameSite: 'lax', maxAge: YEAR_MS });
+  async pair({ crewId, body, request, response }) {
+    carry(response, request, await devices.pair(crewId, { ...body, from: request.ip ?? '' }));
     return undefined;
   },
   listDevices: ({ crewId }) => devices.list(crewId),
@@ -74,20 +91,31 @@ const pairing = (
   },
 });
 
+interface HandlerParts {
+  readonly sequelize: Sequelize;
+  readonly network: Network;
+  readonly devices: DeviceService;
+  readonly disk: Disk;
+}
+
 /** The handlers of all routes: thin, one call each. */
-export function createHandlers(sequelize: Sequelize, network: Network, devices: DeviceService): Handlers {
+export function createHandlers({ sequelize, network, devices, disk }: HandlerParts): Handlers {
   const products = productService(sequelize);
   return {
     async health() {
-      await sequelize.query('SELECT 1', { type: QueryTypes.SELECT });
-      return { status: 'ok', database: 'ok' };
+      const asked = sequelize.query('SELECT 1', { type: QueryTypes.SELECT }).then(() => 'ok' as const);
+      const late = wait(HEALTH_MS, 'down' as const, { ref: false });
+      const database = await Promise.race([asked, late]).catch(() => 'down' as const);
+      const room = disk.isFull() ? ('full' as const) : ('ok' as const);
+      if (database === 'down') throw databaseDown({ database, disk: room });
+      return { status: room === 'full' ? 'limited' : 'ok', database, disk: room };
     },
     describe: async () => openApi(),
     ...pairing(network, devices),
     ...kept({ one: 'Job', many: 'Jobs' }, jobService(sequelize)),
     ...kept({ one: 'Product', many: 'Products' }, products),
-    async addProducts({ crewId, body }) {
-      await products.addAll(crewId, body);
+    async addProducts({ crewId, stored }) {
+      await products.addAll(crewId, stored);
       return undefined;
     },
     async deleteProducts({ crewId, body }) {

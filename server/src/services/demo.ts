@@ -1,13 +1,3 @@
-import {
-  calibrationWrite,
-  jobWrite,
-  productWrite,
-  rigWrite,
-  ruleSetWrite,
-  siteWrite,
-  soilTestWrite,
-  widthTestWrite,
-} from '@steady-scatter/contract';
 import type { ModelStatic, Sequelize } from 'sequelize';
 import { z } from 'zod';
 import demo from '../../../demo/tarn-hollow.json' with { type: 'json' };
@@ -32,6 +22,8 @@ import {
   soilTestService,
   widthTestService,
 } from './documents.ts';
+import { checkRead } from '../checking/check.ts';
+import type { StoringName } from '../checking/stored.ts';
 import type { Versioned } from './versioned.ts';
 
 const row = z.intersection(z.object({ id: z.uuid() }), z.record(z.string(), z.unknown()));
@@ -48,19 +40,19 @@ const demoShape = z.object({
 });
 
 /** One shelf of things: loaded when the crew has none of the kind, deleted ones counted. */
-interface Shelf<Write> {
+interface Shelf {
   readonly model: ModelStatic<JobRow> | ModelStatic<ProductRow>;
-  readonly schema: z.ZodType<Write>;
-  readonly service: Pick<Versioned<Write, unknown>, 'write'>;
+  readonly write: StoringName;
+  readonly service: Pick<Versioned<unknown>, 'write'>;
   readonly rows: readonly z.infer<typeof row>[];
 }
 
-async function load<Write>(crewId: string, { model, schema, service, rows }: Shelf<Write>): Promise<void> {
+async function load(crewId: string, { model, write, service, rows }: Shelf): Promise<void> {
   if ((await (model as ModelStatic<ProductRow>).count({ where: { crewId } })) > 0) return;
   for (const { id, ...rest } of rows) {
     // One after the other, so that the order is the same on every machine.
     // oxlint-disable-next-line no-await-in-loop
-    await service.write(crewId, id, schema.parse({ version: 0, ...rest }), true);
+    await service.write(crewId, id, checkRead(write, { version: 0, ...rest }), true);
   }
 }
 
@@ -72,19 +64,27 @@ async function load<Write>(crewId: string, { model, schema, service, rows }: She
 export async function seedDemo(sequelize: Sequelize): Promise<string> {
   const { crew, ...rows } = demoShape.parse(demo);
   if ((await CrewRow.findByPk(crew.id)) === null) await CrewRow.create({ ...crew, isDemo: true });
-  const shelf = <Write>(
-    model: Shelf<Write>['model'],
-    schema: z.ZodType<Write>,
-    service: Shelf<Write>['service'],
-    kept: Shelf<Write>['rows'],
-  ) => load(crew.id, { model, schema, service, rows: kept });
-  await shelf(ProductRow, productWrite, productService(sequelize), rows.products);
-  await shelf(SiteRow, siteWrite, siteService(sequelize), rows.sites);
-  await shelf(RigRow, rigWrite, rigService(sequelize), rows.rigs);
-  await shelf(CalibrationRow, calibrationWrite, calibrationService(sequelize), rows.calibrations);
-  await shelf(WidthTestRow, widthTestWrite, widthTestService(sequelize), rows.widthTests);
-  await shelf(SoilTestRow, soilTestWrite, soilTestService(sequelize), rows.soilTests);
-  await shelf(RuleSetRow, ruleSetWrite, ruleSetService(sequelize), rows.ruleSets);
-  await shelf(JobRow, jobWrite, jobService(sequelize), rows.jobs);
+  const shelves: Shelf[] = [
+    { model: ProductRow, write: 'writeProduct', service: productService(sequelize), rows: rows.products },
+    { model: SiteRow, write: 'writeSite', service: siteService(sequelize), rows: rows.sites },
+    { model: RigRow, write: 'writeRig', service: rigService(sequelize), rows: rows.rigs },
+    {
+      model: CalibrationRow,
+      write: 'writeCalibration',
+      service: calibrationService(sequelize),
+      rows: rows.calibrations,
+    },
+    {
+      model: WidthTestRow,
+      write: 'writeWidthTest',
+      service: widthTestService(sequelize),
+      rows: rows.widthTests,
+    },
+    { model: SoilTestRow, write: 'writeSoilTest', service: soilTestService(sequelize), rows: rows.soilTests },
+    { model: RuleSetRow, write: 'writeRuleSet', service: ruleSetService(sequelize), rows: rows.ruleSets },
+    { model: JobRow, write: 'writeJob', service: jobService(sequelize), rows: rows.jobs },
+  ];
+  // oxlint-disable-next-line no-await-in-loop -- what is chosen from stands before what chooses
+  for (const shelf of shelves) await load(crew.id, shelf);
   return crew.id;
 }

@@ -7,24 +7,38 @@ import { notFound, Refusal } from '../problems/Refusal.ts';
 /** Devices of the local network that may read and write here. */
 export interface DeviceService {
   /** Trusts a device that knows the code, and answers the token it has to carry. */
-  pair(crewId: string, code: string, name: string): Promise<string>;
+  pair(crewId: string, asked: { code: string; name: string; from: string }): Promise<string>;
   knows(crewId: string, token: string): Promise<boolean>;
   list(crewId: string): Promise<Device[]>;
   forget(crewId: string, id: string): Promise<void>;
 }
 
+/** Wrong codes from one address, and from all together, in a while: eight digits hold for years at that. */
 const MOST_WRONG = 20;
+const MOST_WRONG_OF_ALL = 1000;
 const WINDOW_MS = 10 * 60_000;
+const DAY_MS = 86_400_000;
+
+/** A device that was not seen for this long has to be paired again. */
+export const TRUSTED_MS = 90 * DAY_MS;
 
 const hashOf = (text: string): Buffer => createHash('sha256').update(text).digest();
 const digits = (text: string): string => text.replace(/\D/g, '');
 
-/** Counts wrong codes of all devices together: a code of eight digits holds for a long time at two in a minute. */
+/** One network of an address: whoever has an IPv6 network has all of its addresses. */
+const networkOf = (address: string): string =>
+  address.includes('.') ? address : address.split(':').slice(0, 4).join(':');
+
+/** Counts wrong codes by the address they came from, so that one that guesses does not lock out the others. */
 function wrongCodes() {
-  let times: number[] = [];
+  let tried: { from: string; at: number }[] = [];
   return {
-    tooMany: (now: number) => (times = times.filter((time) => now - time < WINDOW_MS)).length >= MOST_WRONG,
-    note: (now: number) => times.push(now),
+    tooMany(from: string, now: number) {
+      tried = tried.filter(({ at }) => now - at < WINDOW_MS);
+      const own = tried.filter((each) => each.from === networkOf(from)).length;
+      return own >= MOST_WRONG || tried.length >= MOST_WRONG_OF_ALL;
+    },
+    note: (from: string, at: number) => void tried.push({ from: networkOf(from), at }),
   };
 }
 
@@ -34,11 +48,11 @@ function wrongCodes() {
 export function deviceService(code: string | null): DeviceService {
   const wrong = wrongCodes();
   return {
-    async pair(crewId, typed, name) {
-      if (wrong.tooMany(Date.now()))
+    async pair(crewId, { code: typed, name, from }) {
+      if (wrong.tooMany(from, Date.now()))
         throw new Refusal({ status: 429, title: 'Too many wrong codes', detail: 'Too many wrong codes. Wait ten minutes.' }); // prettier-ignore
       if (code === null || !timingSafeEqual(hashOf(digits(typed)), hashOf(digits(code)))) {
-        wrong.note(Date.now());
+        wrong.note(from, Date.now());
         throw new Refusal({
           status: 403,
           title: 'Another code',
@@ -46,11 +60,15 @@ export function deviceService(code: string | null): DeviceService {
         }); // prettier-ignore
       }
       const token = randomBytes(32).toString('base64url');
-      await DeviceRow.create({ id: v7(), crewId, name, tokenHash: hashOf(token).toString('hex') });
+      await DeviceRow.create({ id: v7(), crewId, name, tokenHash: hashOf(token).toString('hex'), seenAt: new Date() }); // prettier-ignore
       return token;
     },
     async knows(crewId, token) {
-      return (await DeviceRow.count({ where: { crewId, tokenHash: hashOf(token).toString('hex') } })) > 0;
+      const row = await DeviceRow.findOne({ where: { crewId, tokenHash: hashOf(token).toString('hex') } });
+      const away = row ? Date.now() - row.seenAt.getTime() : Infinity;
+      if (!row || away > TRUSTED_MS) return false;
+      if (away > DAY_MS) await row.update({ seenAt: new Date() });
+      return true;
     },
     async list(crewId) {
       const rows = await DeviceRow.findAll({ where: { crewId }, order: [['createdAt', 'DESC']] });

@@ -1,11 +1,10 @@
-import type { Job, JobSummary, JobWrite } from '@steady-scatter/contract';
+import type { Job, JobSummary } from '@steady-scatter/contract';
 import {
   answerWorksheet,
   AS_TYPED,
   checkSheet,
   completeWorksheet,
   portionDays,
-  readWorksheet,
   workingText,
   type AreaTyped,
   type EarlierWorksheet,
@@ -13,44 +12,7 @@ import {
   type SheetFacts,
   type WorksheetTyped,
 } from '@steady-scatter/core';
-import type { InferCreationAttributes } from 'sequelize';
 import type { JobAreaRow, JobRow } from '../models/index.ts';
-
-/** What a write changes in a job's row: the sheet as typed, and the SI values of it. */
-export function jobColumns({ name, onDay, worksheet }: JobWrite) {
-  const { areas: _, ...typed } = worksheet;
-  const { reading, numbers } = answerWorksheet(worksheet, AS_TYPED);
-  return {
-    name,
-    onDay,
-    typed: JSON.stringify(typed),
-    needSi: reading.need?.si ?? null,
-    packageSi: reading.product.package?.si ?? null,
-    coverageM2: reading.product.coverage?.areaM2 ?? null,
-    rateSi: numbers.rateSi,
-  };
-}
-
-/** The rows of a job's areas, in order. */
-export function areaColumns(
-  crewId: string,
-  jobId: string,
-  worksheet: WorksheetTyped,
-): InferCreationAttributes<JobAreaRow>[] {
-  const { areas } = readWorksheet(worksheet);
-  return worksheet.areas.map(({ id, name, size, unit, from }, position) => ({
-    jobId,
-    id,
-    crewId,
-    position,
-    name,
-    sizeTyped: size,
-    sizeUnit: unit,
-    areaM2: areas[position]?.size?.areaM2 ?? null,
-    siteId: from?.site ?? null,
-    siteAreaId: from?.area ?? null,
-  }));
-}
 
 function areaOf({ id, name, sizeTyped, sizeUnit, siteId, siteAreaId }: JobAreaRow): AreaTyped {
   const area = { id, name, size: sizeTyped, unit: sizeUnit };

@@ -1,28 +1,41 @@
-import { BaseError, UniqueConstraintError, type Sequelize, type Transaction } from 'sequelize';
+import { setTimeout as wait } from 'node:timers/promises';
+import { BaseError, Transaction, UniqueConstraintError, type Sequelize } from 'sequelize';
 import { idTaken } from '../problems/Refusal.ts';
 
-const TRIES = 5;
+const TRIES = 6;
+const FIRST_WAIT_MS = 15;
 
 const isDeadlock = (error: unknown): boolean =>
   error instanceof BaseError && /deadlock|lock wait timeout/i.test(error.message);
 
+/** Longer each time, and never as long as another one that waits. */
+const pause = (tried: number): Promise<void> =>
+  wait(FIRST_WAIT_MS * 2 ** (tried - 1) * (0.5 + Math.random()));
+
 /**
- * Runs a change in one transaction, again when it met another change of the same rows at the same moment: the
- * second time it sees what the other one made. An id that still clashes belongs to somebody else.
+ * Runs a change in one transaction, again after a pause when it met another change of the same rows at the same moment: it sees what
+ * the other one made then. An id that still clashes belongs to somebody else.
+ *
+ * @param look asked before each try, outside of the transaction: whether the row is there
  */
 export async function transact(
   sequelize: Sequelize,
-  change: (transaction: Transaction) => Promise<void>,
+  look: () => Promise<boolean>,
+  change: (isThere: boolean, transaction: Transaction) => Promise<void>,
 ): Promise<void> {
+  const isolationLevel = Transaction.ISOLATION_LEVELS.READ_COMMITTED;
   for (let tried = 1; ; tried += 1) {
     try {
-      // oxlint-disable-next-line no-await-in-loop -- each try waits for the one before
-      await sequelize.transaction(change);
+      // oxlint-disable no-await-in-loop -- each try waits for the one before
+      const isThere = await look();
+      await sequelize.transaction({ isolationLevel }, (transaction) => change(isThere, transaction));
       return;
     } catch (error) {
       const clash = error instanceof UniqueConstraintError;
-      if (clash && tried === TRIES) throw idTaken();
+      if (clash && !(await look())) throw idTaken();
       if (tried === TRIES || !(clash || isDeadlock(error))) throw error;
+      await pause(tried);
+      // oxlint-enable no-await-in-loop
     }
   }
 }

@@ -1,4 +1,5 @@
 import type { Includeable, Model, ModelStatic, Sequelize, Transaction, WhereOptions } from 'sequelize';
+import type { Stored } from '../checking/stored.ts';
 import { notFound, outOfDate } from '../problems/Refusal.ts';
 import { transact } from './transact.ts';
 
@@ -11,7 +12,7 @@ export interface VersionedRow extends Model {
 }
 
 /** How one kind of thing is kept. */
-export interface Kept<Row extends VersionedRow, Write extends { version: number }, Wire> {
+export interface Kept<Row extends VersionedRow, Wire> {
   /** What it is called in a sentence. */
   readonly what: string;
   readonly model: ModelStatic<Row>;
@@ -20,30 +21,30 @@ export interface Kept<Row extends VersionedRow, Write extends { version: number 
   readonly order: [string, 'ASC' | 'DESC'][];
   wireOf(row: Row): Wire;
   /** True when the row holds just what the write says. */
-  isSame(row: Row, write: Write): boolean;
-  columnsOf(write: Write): object;
+  isSame(row: Row, stored: Stored): boolean;
   /** Throws when a row may not be changed in this way. */
-  guard?(row: Row, write: Write): void;
-  /** Writes rows that belong to it, after its own. */
-  writeParts?(crewId: string, id: string, write: Write, transaction: Transaction): Promise<void>;
+  guard?(row: Row, stored: Stored): void;
+  /** Writes rows that belong to it, after its own; `isNew` where there were none before. */
+  writeParts?(of: { crewId: string; id: string; isNew: boolean }, stored: Stored, transaction: Transaction): Promise<void>; // prettier-ignore
 }
 
-export interface Versioned<Write, Wire> {
+export interface Versioned<Wire> {
   list(crewId: string): Promise<Wire[]>;
   read(crewId: string, id: string): Promise<Wire>;
-  write(crewId: string, id: string, write: Write, isSample?: boolean): Promise<Wire>;
+  write(crewId: string, id: string, stored: Stored, isSample?: boolean): Promise<Wire>;
   remove(crewId: string, id: string): Promise<void>;
   restore(crewId: string, id: string): Promise<Wire>;
 }
 
 /**
  * Keeping with versions: a repeated write is harmless, a write of an old version is refused with what stands there,
- * and deleting only marks, so that undo leaves everything as it was. Writes run in one transaction, the row locked.
+ * and deleting only marks, so that undo leaves everything as it was. Writes run in one transaction, the row locked; a row that is not
+ * there yet is not looked for with a lock, which would hold up whoever else brings something new.
  */
-export function versioned<Row extends VersionedRow, Write extends { version: number }, Wire>(
+export function versioned<Row extends VersionedRow, Wire>(
   sequelize: Sequelize,
-  kept: Kept<Row, Write, Wire>,
-): Versioned<Write, Wire> {
+  kept: Kept<Row, Wire>,
+): Versioned<Wire> {
   const { model, include = [] } = kept;
   const absent = () => notFound(`${kept.what} with this id`);
   const find = (crewId: string, id: string, transaction?: Transaction) =>
@@ -59,17 +60,25 @@ export function versioned<Row extends VersionedRow, Write extends { version: num
     return kept.wireOf(row);
   }
 
-  async function insert(base: object, write: Write, transaction: Transaction): Promise<void> {
-    if (write.version !== 0) throw absent();
-    const values = { ...base, version: 1, deletedAt: null, ...kept.columnsOf(write) };
+  async function insert(
+    base: { id: string; crewId: string; isSample: boolean },
+    stored: Stored,
+    transaction: Transaction,
+  ): Promise<void> {
+    // prettier-ignore
+    if (stored.version !== 0) throw absent();
+    const values = { ...base, version: 1, deletedAt: null, ...stored.columns };
     await model.create(values as Row['_creationAttributes'], { transaction });
+    await kept.writeParts?.({ ...base, isNew: true }, stored, transaction);
   }
 
-  async function update(row: Row, write: Write, transaction: Transaction): Promise<void> {
-    if (row.deletedAt || row.version !== write.version)
+  async function update(row: Row, stored: Stored, transaction: Transaction): Promise<void> {
+    if (!row.deletedAt && kept.isSame(row, stored)) return;
+    if (row.deletedAt || row.version !== stored.version)
       throw outOfDate(row.deletedAt ? null : kept.wireOf(row));
-    kept.guard?.(row, write);
-    await row.update({ version: row.version + 1, ...kept.columnsOf(write) }, { transaction });
+    kept.guard?.(row, stored);
+    await row.update({ version: row.version + 1, ...stored.columns }, { transaction });
+    await kept.writeParts?.({ crewId: row.crewId, id: row.id, isNew: false }, stored, transaction);
   }
 
   async function mark(crewId: string, id: string, deletedAt: Date | null): Promise<void> {
@@ -88,13 +97,12 @@ export function versioned<Row extends VersionedRow, Write extends { version: num
       return rows.map((row) => kept.wireOf(row));
     },
     read,
-    async write(crewId, id, write, isSample = false) {
-      await transact(sequelize, async (transaction) => {
-        const row = await find(crewId, id, transaction);
-        if (row && !row.deletedAt && kept.isSame(row, write)) return;
-        if (row) await update(row, write, transaction);
-        else await insert({ id, crewId, isSample }, write, transaction);
-        await kept.writeParts?.(crewId, id, write, transaction);
+    async write(crewId, id, stored, isSample = false) {
+      const isThere = async () => (await model.count({ where: { id, crewId } as WhereOptions })) > 0;
+      await transact(sequelize, isThere, async (known, transaction) => {
+        const row = known ? await find(crewId, id, transaction) : null;
+        if (row) await update(row, stored, transaction);
+        else await insert({ id, crewId, isSample }, stored, transaction);
       });
       return read(crewId, id);
     },

@@ -32,10 +32,13 @@ export async function openHarness(
   overrides: Partial<Handlers> = {},
   folder = inject('databaseFolder'),
 ): Promise<Harness> {
-  const sequelize = openSequelize(readConnection(connectionFile(folder)));
+  const connection = readConnection(connectionFile(folder));
+  const backups = { connection, dataFolder: folder };
+  const sequelize = openSequelize(connection);
   defineModels(sequelize);
   await migrate(sequelize);
-  const wire = (crewId: string) => createApp({ sequelize, crewId, logger, webRoot: null, overrides });
+  const wire = (crewId: string) =>
+    createApp({ sequelize, crewId, logger, webRoot: null, overrides, backups });
   const crewId = await newCrew();
   return {
     app: wire(crewId),

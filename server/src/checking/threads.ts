@@ -1,0 +1,118 @@
+import { Worker } from 'node:worker_threads';
+import { ZodError } from 'zod';
+import { Refusal } from '../problems/Refusal.ts';
+import type { Check } from './check.ts';
+import type { Outcome, Task } from './worker.ts';
+
+const THREADS = 2;
+/** Longest that one thing may take to check, ms. */
+const LIMIT_MS = 5000;
+/** Most that may wait at once, so that nobody waits for good. */
+const MOST_WAITING = 500;
+
+interface Waiting {
+  readonly task: Task;
+  settle(outcome: Outcome | Error): void;
+}
+
+const tooMuch = (): Refusal =>
+  new Refusal({
+    status: 422,
+    title: 'Too much to work out',
+    detail: 'This takes too long to work out. Simplify its outlines or its edges, or make several of it.',
+  });
+
+const busy = (): Refusal =>
+  new Refusal({
+    status: 503,
+    title: 'Busy',
+    detail: 'Too much is being kept at once. Try again in a moment.',
+  });
+
+/** One thread with what it is at; one that takes too long is ended, and another takes its place. */
+function thread(file: string | URL, limitMs: number, onFree: () => void) {
+  let worker: Worker | null = null;
+  let current: { readonly waiting: Waiting; readonly timer: NodeJS.Timeout } | null = null;
+
+  function settle(outcome: Outcome | Error) {
+    if (!current) return;
+    const { waiting, timer } = current;
+    clearTimeout(timer);
+    current = null;
+    waiting.settle(outcome);
+    onFree();
+  }
+  async function end(): Promise<void> {
+    const ended = worker;
+    worker = null;
+    ended?.removeAllListeners();
+    await ended?.terminate();
+  }
+  function start(): Worker {
+    const started = new Worker(file);
+    started.unref();
+    started.on('message', settle);
+    const failed = (error: Error) => {
+      void end();
+      settle(error);
+    };
+    started.on('error', failed);
+    started.on('exit', (code) => failed(new Error(`The checking thread ended with ${code}.`)));
+    return started;
+  }
+  return {
+    isFree: () => current === null,
+    run(waiting: Waiting) {
+      const timer = setTimeout(() => {
+        void end();
+        settle(tooMuch());
+      }, limitMs);
+      current = { waiting, timer };
+      worker ??= start();
+      // oxlint-disable-next-line require-post-message-target-origin -- a thread, not a window
+      worker.postMessage(waiting.task);
+    },
+    end,
+  };
+}
+
+export interface Threads {
+  readonly check: Check;
+  close(): Promise<void>;
+}
+
+/**
+ * Checks in threads, so that no check keeps anybody else waiting.
+ *
+ * @param file the built worker
+ * @param limitMs longest that one check may take
+ */
+export function checkInThreads(file: string | URL, limitMs = LIMIT_MS): Threads {
+  const queue: Waiting[] = [];
+  const threads = Array.from({ length: THREADS }, () => thread(file, limitMs, next));
+  function next() {
+    const free = threads.find((each) => each.isFree());
+    const waiting = free && queue.shift();
+    if (waiting) free.run(waiting);
+  }
+  const ask = (task: Task): Promise<Outcome> =>
+    new Promise((resolve, reject) => {
+      if (queue.length >= MOST_WAITING) throw busy();
+      const settle = (outcome: Outcome | Error) =>
+        outcome instanceof Error ? reject(outcome) : resolve(outcome);
+      queue.push({ task, settle });
+      next();
+    });
+  return {
+    async check(name, body) {
+      const outcome = await ask({ name, body });
+      if ('stored' in outcome) return outcome.stored;
+      if ('unreadable' in outcome) throw new SyntaxError(outcome.unreadable);
+      if ('issues' in outcome) throw new ZodError(outcome.issues);
+      throw Object.assign(new Error(outcome.broke.message), outcome.broke);
+    },
+    async close() {
+      await Promise.all(threads.map((each) => each.end()));
+    },
+  };
+}

@@ -1,0 +1,30 @@
+// Runs in a thread of its own: checking what was written can take long, and everybody else is answered meanwhile.
+import { parentPort } from 'node:worker_threads';
+import { ZodError } from 'zod';
+import { checkNow } from './check.ts';
+import type { Stored, StoringName } from './stored.ts';
+
+export interface Task {
+  readonly name: StoringName;
+  readonly body: Uint8Array;
+}
+
+export type Outcome =
+  | { readonly stored: Stored }
+  | { readonly unreadable: string }
+  | { readonly issues: ZodError['issues'] }
+  | { readonly broke: { readonly name: string; readonly message: string; readonly stack: string } };
+
+function outcomeOf({ name, body }: Task): Outcome {
+  try {
+    return { stored: checkNow(name, body) };
+  } catch (error) {
+    // As JSON, since an issue may carry what cannot be handed over.
+    if (error instanceof ZodError) return { issues: JSON.parse(JSON.stringify(error.issues)) as ZodError['issues'] }; // prettier-ignore
+    const { name: kind, message, stack = '' } = error instanceof Error ? error : new Error(String(error));
+    return error instanceof SyntaxError ? { unreadable: message } : { broke: { name: kind, message, stack } };
+  }
+}
+
+// oxlint-disable-next-line require-post-message-target-origin -- a thread, not a window
+parentPort?.on('message', (task: Task) => parentPort?.postMessage(outcomeOf(task)));

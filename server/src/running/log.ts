@@ -1,0 +1,63 @@
+import { chmodSync, existsSync } from 'node:fs';
+import { basename, dirname } from 'node:path';
+import { pino, type Logger } from 'pino';
+import { createStream, type RotatingFileStream } from 'rotating-file-stream';
+import { BaseError } from 'sequelize';
+
+const FILES = 5;
+const OPEN_AGAIN_MS = 5000;
+
+/** A log that is put aside when it is large, a few of them kept, readable by their owner alone. What cannot be written is let go. */
+function rotating(file: string) {
+  let stream: RotatingFileStream | null = null;
+  let closedAt = 0;
+  const open = (): RotatingFileStream => {
+    if (existsSync(file)) chmodSync(file, 0o600);
+    const opened = createStream(basename(file), { path: dirname(file), size: '5M', maxFiles: FILES, mode: 0o600 }); // prettier-ignore
+    opened.on('error', () => {
+      if (stream === opened) stream = null;
+      closedAt = Date.now();
+      opened.destroy();
+    });
+    return opened;
+  };
+  return {
+    write(line: string) {
+      if (!stream && Date.now() - closedAt < OPEN_AGAIN_MS) return;
+      stream ??= open();
+      stream.write(line);
+    },
+    close: () => new Promise<void>((resolve) => (stream ? stream.end(resolve) : resolve())),
+  };
+}
+
+/** Where in the program it happened, without what was said: that may hold what somebody typed. */
+const placesIn = (error: Error): string[] => (error.stack ?? '').split('\n').filter((line) => /^\s+at /.test(line)).slice(0, 8).map((line) => line.trim()); // prettier-ignore
+
+/** A failure as it may stand in a log. What the database says repeats rows and statements, so only its code is taken. */
+export function logged(error: unknown): object {
+  if (!(error instanceof Error)) return { type: typeof error };
+  const cause = 'parent' in error && error.parent instanceof Error ? error.parent : error;
+  const code = 'code' in cause ? cause.code : undefined;
+  const isOfDatabase = error instanceof BaseError || 'sqlState' in error;
+  return {
+    type: error.name,
+    ...(code !== undefined && { code }),
+    ...(!isOfDatabase && { message: error.message.slice(0, 300) }),
+    at: placesIn(error),
+  };
+}
+
+/** A log, and how it is ended. */
+export interface Log {
+  readonly logger: Logger;
+  close(): Promise<void>;
+}
+
+/** Writes what happens to a file, or to standard output. */
+export function createLog(file: string | null): Log {
+  const options = { level: process.env['LOG_LEVEL'] ?? 'info' };
+  if (file === null) return { logger: pino(options), close: async () => undefined };
+  const destination = rotating(file);
+  return { logger: pino(options, destination), close: destination.close };
+}
