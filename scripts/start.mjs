@@ -97,8 +97,8 @@ async function endWith(error) {
   // What has ended already needs no ending.
   try {
     await takeDown();
+    rmSync(lockFile, { force: true });
   } catch {}
-  rmSync(lockFile, { force: true });
   giveUp(sentenceOf(error, folder));
 }
 

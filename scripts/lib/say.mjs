@@ -27,6 +27,7 @@ const SENTENCES = {
   EDQUOT: (/** @type {string} */ folder) => `There is no more room for you on the disk that ${folder} is on. Make room, and start again.`, // prettier-ignore
   EROFS: (/** @type {string} */ folder) => `${folder} can only be read. Choose a folder that can be written to, with STEADY_DATA.`, // prettier-ignore
   EACCES: (/** @type {string} */ folder) => `${folder} cannot be written to by you. Choose a folder of your own with STEADY_DATA.`, // prettier-ignore
+  ENOENT: (/** @type {string} */ folder) => `${folder} cannot be made there. Choose another folder with STEADY_DATA.`, // prettier-ignore
   ENOTDIR: (/** @type {string} */ folder) => `${folder} is no folder. Choose another one with STEADY_DATA.`,
   EEXIST: (/** @type {string} */ folder) => `${folder} is no folder. Choose another one with STEADY_DATA.`,
 };

@@ -120,6 +120,8 @@ export function createApp(wiring: Wiring): Express {
       limit,
       standardHeaders: 'draft-8',
       legacyHeaders: false,
+      // Who asks is told by TRUST_PROXY alone; what else a proxy adds is no reason to complain.
+      validate: { xForwardedForHeader: false, forwardedHeader: false },
       handler: tooMany,
     }),
   );

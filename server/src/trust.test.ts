@@ -1,7 +1,9 @@
+import { createServer } from 'node:http';
 import { pino } from 'pino';
 import request from 'supertest';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { createApp } from './app.ts';
+import { addressOf, isLoopback, listen, networkAddresses } from './running/address.ts';
 import { DeviceRow } from './models/index.ts';
 import { openHarness, type Harness } from './testing/harness.ts';
 import type { Network } from './trust.ts';
@@ -18,9 +20,15 @@ const NETWORK: Network = {
   code: '1234 5678',
   trustProxy: [],
 };
-const onNetwork = () => {
+const onNetwork = (more: Partial<Network> = {}) => {
   const { sequelize, crewId } = harness;
-  return createApp({ sequelize, crewId, logger: pino({ level: 'silent' }), webRoot: null, network: NETWORK });
+  return createApp({
+    sequelize,
+    crewId,
+    logger: pino({ level: 'silent' }),
+    webRoot: null,
+    network: { ...NETWORK, ...more },
+  });
 };
 /** As another device of the network asks: by the machine's address. */
 const phone = { Host: '192.0.2.7:4310' };
@@ -35,8 +43,21 @@ it('the machine itself needs no code, and is told it; another device is told not
   expect((await request(app).get('/api/here').set(phone).expect(200)).body).toEqual({ publicUrl: NETWORK.publicUrl, trusted: false, addresses: [], code: null }); // prettier-ignore
   const refused = await request(app).get('/api/jobs').set(phone).expect(401);
   expect(refused.body.title).toBe('Not paired');
-  // Nor through a proxy on the machine, which comes from loopback too.
-  await request(app).get('/api/jobs').set('X-Forwarded-For', '192.0.2.9').expect(401);
+});
+
+it.each([
+  'X-Forwarded-For',
+  'Forwarded',
+  'Via',
+  'X-Real-IP',
+  'X-Forwarded-Host',
+  'X-Forwarded-Proto',
+  'True-Client-IP',
+])('what a proxy on the machine passes on with %s is not the machine itself', async (header) => {
+  const app = onNetwork();
+  await request(app).get('/api/jobs').set(header, '192.0.2.9').expect(401);
+  expect((await request(app).get('/api/here').set(header, '192.0.2.9')).body).toMatchObject({ trusted: false, code: null }); // prettier-ignore
+  await request(app).post('/api/restore').set(header, '192.0.2.9').expect(401);
 });
 
 it('a device is asked once: the code pairs it, a token stays with it and only its hash here; forgotten, it is asked again', async () => {
@@ -56,12 +77,74 @@ it('a device is asked once: the code pairs it, a token stays with it and only it
   await request(app).get('/api/jobs').set(carried).expect(401);
 }); // prettier-ignore
 
-it('guessing ends', async () => {
-  const app = onNetwork();
-  const guess = () => request(app).post('/api/pair').set(phone).send({ code: '1', name: 'x' });
-  for (let at = 0; at < 20; at += 1) await guess().expect(403);
-  await guess().expect(429);
-  await request(app).post('/api/pair').set(phone).send({ code: '12345678', name: 'x' }).expect(429);
+it('guessing ends for whoever guesses, and for nobody else', async () => {
+  const app = onNetwork({ trustProxy: ['loopback'] });
+  const from = (address: string, code: string) =>
+    request(app).post('/api/pair').set(phone).set('X-Forwarded-For', address).send({ code, name: 'x' });
+  for (let at = 0; at < 20; at += 1) await from('192.0.2.66', '1').expect(403);
+  await from('192.0.2.66', '1').expect(429);
+  await from('192.0.2.66', '12345678').expect(429);
+  await from('192.0.2.8', '12345678').expect(204);
+});
+
+it('a whole network of addresses guesses as one', async () => {
+  const app = onNetwork({ trustProxy: ['loopback'] });
+  const from = (last: number) =>
+    request(app).post('/api/pair').set(phone).set('X-Forwarded-For', `2001:db8:1:2::${last}`).send({ code: '1', name: 'x' }); // prettier-ignore
+  for (let at = 0; at < 20; at += 1) await from(at).expect(403);
+  await from(99).expect(429);
+});
+
+it('the token goes over https only where the page does, and lasts from the last time that the page was looked at', async () => {
+  const app = onNetwork({ trustProxy: ['loopback'] });
+  const far = { ...phone, 'X-Forwarded-For': '192.0.2.8' };
+  const pair = (how: Record<string, string>) => request(app).post('/api/pair').set({ ...far, ...how }).send({ code: '12345678', name: 'x' }); // prettier-ignore
+  expect((await pair({})).get('Set-Cookie')?.[0]).not.toContain('Secure');
+  const [cookie = ''] = (await pair({ 'X-Forwarded-Proto': 'https' })).get('Set-Cookie') ?? [];
+  expect(cookie).toContain('Secure');
+  const carried = { ...far, 'X-Forwarded-Proto': 'https', Cookie: cookie.split(';')[0]! };
+  const [again = ''] = (await request(app).get('/api/here').set(carried)).get('Set-Cookie') ?? [];
+  expect(again.split(';')[0]).toBe(cookie.split(';')[0]);
+  expect(again).toContain(`Max-Age=${90 * 86_400}`);
+  const day = 86_400_000;
+  await DeviceRow.update({ seenAt: new Date(Date.now() - 89 * day) }, { where: { crewId: harness.crewId } });
+  await request(app).get('/api/jobs').set(carried).expect(200);
+  const { seenAt } = (await DeviceRow.findOne({ where: { crewId: harness.crewId }, order: [['seenAt', 'DESC']] }))!; // prettier-ignore
+  expect(Date.now() - seenAt.getTime()).toBeLessThan(day);
+  await DeviceRow.update({ seenAt: new Date(Date.now() - 91 * day) }, { where: { crewId: harness.crewId } });
+  await request(app).get('/api/jobs').set(carried).expect(401);
+});
+
+it.each([
+  ['127.0.0.1', true],
+  ['127.0.0.2', true],
+  ['::1', true],
+  ['[::1]', true],
+  ['::ffff:127.0.0.1', true],
+  ['LOCALHOST', true],
+  ['127.0.0.1.example', false],
+  ['localhost.example', false],
+  ['192.0.2.7', false],
+  ['0.0.0.0', false],
+])('%s leads to this machine itself: %s', (host, isSo) => expect(isLoopback(host)).toBe(isSo));
+
+it('says the address that it listens on', () => {
+  expect(addressOf('127.0.0.1', 4310)).toBe('http://localhost:4310');
+  expect(addressOf('0.0.0.0', 4310)).toBe('http://localhost:4310');
+  expect(addressOf('127.0.0.2', 4310)).toBe('http://127.0.0.2:4310');
+  expect(addressOf('2001:db8::7', 4310)).toBe('http://[2001:db8::7]:4310');
+  expect(networkAddresses('127.0.0.2', 4310)).toEqual([]);
+  expect(networkAddresses('192.0.2.7', 4310)).toEqual(['http://192.0.2.7:4310']);
+});
+
+it('the last port taken is said in a sentence, and so is an address that is not here', async () => {
+  const taken = createServer();
+  const isFree = await listen(taken, '127.0.0.1', 65_535).then(() => true, () => false); // prettier-ignore
+  await expect(listen(createServer(), '127.0.0.1', 65_535)).rejects.toThrow(
+    'Port 65535 and those after it are taken',
+  );
+  await expect(listen(createServer(), '192.0.2.7', 4390)).rejects.toThrow('this machine has no such address');
+  if (isFree) taken.close();
 });
 
 it('without a network nobody can pair', async () => {

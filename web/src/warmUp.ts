@@ -10,7 +10,6 @@ export function warmUp(): void {
   const parts = [
     () => import('./api/call.ts'),
     () => import('./jobs/jobActs.ts'),
-    () => import('./ui/Toasts.tsx'),
     () => import('./ui/UnitChoices.tsx'),
     () => import('./ui/ResultDetails.tsx'),
     () => import('./spread/MachineSection.tsx'),
@@ -38,7 +37,6 @@ export function warmUp(): void {
     () => import('./soil/SoilTestPage.tsx'),
     () => import('./season/RuleSetsPage.tsx'),
     () => import('./season/RuleSetPage.tsx'),
-    () => import('./conflict/ConflictDialog.tsx'),
     () => import('./acts/GoTo.tsx'),
     () => import('./acts/ShortcutList.tsx'),
     () => import('./settings/SettingsDialog.tsx'),

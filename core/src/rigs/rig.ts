@@ -3,7 +3,7 @@ import { InputError } from '../errors/InputError.ts';
 import { readNumber } from '../quantities/numbers.ts';
 import { readPositive } from '../quantities/quantity.ts';
 import type { LengthUnit, MassUnit } from '../quantities/units.ts';
-import { readDay, readName } from '../worksheet/heading.ts';
+import { noteDay, readName } from '../worksheet/heading.ts';
 import { rigKind, type RigKind } from './kinds.ts';
 import { blankScale, readScale, type ScaleReading, type ScaleTyped } from './scale.ts';
 import { readPace, type PaceOfWork } from './readPace.ts';
@@ -121,8 +121,8 @@ export function readRig(rig: RigTyped): RigReading {
   const widthM = ifTyped(rig.width.text, () => readWidth({ ...rig.width, by: 'measured' }, 'width.text').si);
   const paceMPerS = readPace(rig.pace, 'pace', { ifTyped });
   rig.services.forEach(({ onDay, dueDay }, at) => {
-    ifTyped(onDay, () => readDay(onDay, `services.${at}.onDay`));
-    ifTyped(dueDay, () => readDay(dueDay, `services.${at}.dueDay`));
+    noteDay(noting, onDay, `services.${at}.onDay`);
+    noteDay(noting, dueDay, `services.${at}.dueDay`);
   });
   const { pace, before, after } = rigKind(rig.kind);
   const whole = (lines: readonly string[]) => lines.map((line) => line.trim()).filter((line) => line !== '');

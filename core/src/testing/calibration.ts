@@ -5,11 +5,11 @@ import { readPositive } from '../quantities/quantity.ts';
 import { readPace } from '../rigs/readPace.ts';
 import { readMark, type Mark } from '../rigs/scale.ts';
 import { readWidth } from '../rigs/width.ts';
-import { readName } from '../worksheet/heading.ts';
+import { noteDay, readName } from '../worksheet/heading.ts';
 import { advise, type Advice } from './advice/advise.ts';
 import { chartOf } from './chart.ts';
 import { NO_RIG, type BenchRig } from './benchRig.ts';
-import type { CalibrationTyped } from './calibrationTyped.ts';
+import type { CalibrationTyped, SignOffTyped } from './calibrationTyped.ts';
 import { doubtsOf, type Doubt } from './doubts.ts';
 import { countedRuns, readScaleStep, runReader, type RunReading } from './readRun.ts';
 import { NO_RECORD, repeatsOf, type Run, type ScatterRecord } from './scatter.ts';
@@ -48,6 +48,13 @@ export interface CalibrationReading {
 export const USUAL_PACE = 1.3;
 
 type Noting = ReturnType<typeof collect>;
+
+/** What a calibration was signed off with is looked at like the rest of it. */
+function noteSignOff({ onDay, pace, width }: SignOffTyped, noted: Noting): void {
+  noteDay(noted.noting, onDay, 'signOff.onDay');
+  readPace(pace, 'signOff.pace', noted);
+  noted.ifTyped(width.text, () => readWidth(width, 'signOff.width.text'));
+}
 
 function readTolerance(typed: string): number {
   const percent = readNumber(typed.replace('%', ''), 'tolerance');
@@ -137,6 +144,8 @@ export function readCalibration(
   const rig = flow ? { ...machine, scale: { ...machine.scale, firstFlow: flow.opening } } : machine;
   if (rig.second.marks.length > 0) ifTyped(typed.second, () => readMark(typed.second, rig.second, 'second'));
   const scaleStepKg = noting(() => readScaleStep(typed));
+  typed.runs.forEach(({ onDay }, at) => noteDay(noting, onDay, `runs.${at}.onDay`));
+  if (typed.signOff) noteSignOff(typed.signOff, noted);
   const read = typed.runs.map(runReader(typed, rig, width, paceMPerS));
   const found = read.map(({ reading }) => reading);
   const doubts = doubtsOf(found, typed, rig, targetKgPerM2);

@@ -2,7 +2,7 @@ import { collect } from '../errors/collect.ts';
 import { InputError } from '../errors/InputError.ts';
 import { readNumber } from '../quantities/numbers.ts';
 import { readPositive } from '../quantities/quantity.ts';
-import { readDay, readName } from '../worksheet/heading.ts';
+import { noteDay, readName } from '../worksheet/heading.ts';
 import { depositOfPasses, overlay, type Overlay } from './overlap.ts';
 import { leftShare, patternOf, throwOf, underPattern, type Pattern } from './pattern.ts';
 import { readTrays, type TraysReading } from './readTrays.ts';
@@ -54,7 +54,7 @@ function sweepsOf(trays: TraysReading, pattern: Pattern, limit: number): WidthRe
 export function readWidthTest(typed: WidthTestTyped, trays: TraysReading = readTrays(typed)): WidthReading {
   const { errors, noting, ifTyped } = collect();
   noting(() => readName(typed.name, 'name', 'Red spreader, lake feed, trays'));
-  ifTyped(typed.onDay, () => readDay(typed.onDay, 'onDay'));
+  noteDay(noting, typed.onDay, 'onDay');
   const length = (text: string, unit: WidthTestTyped['throw']['unit'], field: string, what: string) =>
     ifTyped(text, () => readPositive(text, { kind: 'length', bareUnit: unit, field }, what).si);
   const limit = ifTyped(typed.limit, () => readLimit(typed.limit)) ?? 0.15;
@@ -66,6 +66,10 @@ export function readWidthTest(typed: WidthTestTyped, trays: TraysReading = readT
   const throwM = pattern ? throwOf(pattern) : byTape;
   const byHabit = byTape === null ? null : typed.way === 'half' ? byTape / 2 : byTape;
   const recommendedM = usesTrays ? (sweeps?.[typed.mode].widestM ?? null) : byHabit;
+  if (typed.accepted) {
+    noteDay(noting, typed.accepted.onDay, 'accepted.onDay');
+    length(typed.accepted.text, typed.accepted.unit, 'accepted.text', 'The accepted spacing');
+  }
   const looked = length(typed.looked.text, typed.looked.unit, 'looked.text', 'The pass spacing');
   return {
     trays,

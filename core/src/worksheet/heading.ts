@@ -30,6 +30,15 @@ export function readDay(typed: string, field: string): string {
   return typed;
 }
 
+/**
+ * Notes a day that cannot be read; none at all is missing, not wrong. A blank is no day, since lists are ordered by it.
+ *
+ * @example noteDay(noting, 'x', 'runs.0.onDay') // kept by noting: date.unreadable
+ */
+export function noteDay(noting: (read: () => string) => unknown, typed: string, field: string): void {
+  if (typed !== '') noting(() => readDay(typed, field));
+}
+
 function isCalendarDay(text: string): boolean {
   const time = Date.parse(`${text}T00:00:00Z`);
   return Number.isFinite(time) && new Date(time).toISOString().startsWith(text);

@@ -6,7 +6,7 @@ import type { Nutrient } from '../need/nutrients.ts';
 import { readNumber } from '../quantities/numbers.ts';
 import { readPositive, readQuantity } from '../quantities/quantity.ts';
 import { readLabelFacts, type ProductReading } from '../shelf/readProduct.ts';
-import { readDay } from './heading.ts';
+import { noteDay } from './heading.ts';
 import type { AreaTyped, RuleFactsTyped, SplitTyped, WorksheetTyped } from './typed.ts';
 
 /** One row of ground as read. `size` is null while nothing, or nothing readable, was typed. */
@@ -88,13 +88,13 @@ const readSoFar = ({ soFar, unit }: RuleFactsTyped, ifTyped: Collected['ifTyped'
  * @example readWorksheet(blankWorksheet('us', 'a')).errors // []
  */
 export function readWorksheet(typed: WorksheetTyped): WorksheetReading {
-  const { errors, ifTyped } = collect();
+  const { errors, noting, ifTyped } = collect();
   const { need, carrier, split, rules } = typed;
   const product = readLabelFacts(typed.product);
   errors.push(...product.errors.map((error) => error.under('product')));
   const { width } = typed.spread;
   const passedM = ifTyped(width.text, () => readPositive(width.text, { kind: 'length', bareUnit: width.unit, field: 'spread.width.text' }, 'The pass spacing').si); // prettier-ignore
-  ifTyped(rules.soilTestDay, () => readDay(rules.soilTestDay, 'rules.soilTestDay'));
+  noteDay(noting, rules.soilTestDay, 'rules.soilTestDay');
   return {
     need: ifTyped(need.amount, () => readNeed(need.amount, need.unit, 'need.amount')),
     product,

@@ -10,9 +10,12 @@ const LIMIT_MS = 5000;
 /** Most that may wait at once, so that nobody waits for good. */
 const MOST_WAITING = 500;
 
+/** What a task comes to. */
+type Result = Exclude<Outcome, { ready: true }>;
+
 interface Waiting {
   readonly task: Task;
-  settle(outcome: Outcome | Error): void;
+  settle(outcome: Result | Error): void;
 }
 
 const tooMuch = (): Refusal =>
@@ -32,11 +35,13 @@ const busy = (): Refusal =>
 /** One thread with what it is at; one that takes too long is ended, and another takes its place. */
 function thread(file: string | URL, limitMs: number, onFree: () => void) {
   let worker: Worker | null = null;
-  let current: { readonly waiting: Waiting; readonly timer: NodeJS.Timeout } | null = null;
+  let isReady = false;
+  let current: Waiting | null = null;
+  let timer: NodeJS.Timeout | undefined;
 
-  function settle(outcome: Outcome | Error) {
+  function settle(outcome: Result | Error) {
     if (!current) return;
-    const { waiting, timer } = current;
+    const waiting = current;
     clearTimeout(timer);
     current = null;
     waiting.settle(outcome);
@@ -45,13 +50,26 @@ function thread(file: string | URL, limitMs: number, onFree: () => void) {
   async function end(): Promise<void> {
     const ended = worker;
     worker = null;
+    isReady = false;
     ended?.removeAllListeners();
     await ended?.terminate();
+  }
+  /** The time of a task runs from when the thread is there. */
+  function time(): void {
+    if (!current || !isReady) return;
+    timer = setTimeout(() => {
+      void end();
+      settle(tooMuch());
+    }, limitMs);
   }
   function start(): Worker {
     const started = new Worker(file);
     started.unref();
-    started.on('message', settle);
+    started.on('message', (outcome: Outcome) => {
+      if (!('ready' in outcome)) return settle(outcome);
+      isReady = true;
+      return time();
+    });
     const failed = (error: Error) => {
       void end();
       settle(error);
@@ -62,15 +80,13 @@ function thread(file: string | URL, limitMs: number, onFree: () => void) {
   }
   return {
     isFree: () => current === null,
+    /** Starts it before there is anything to do, so that the first one does not wait for it. */
+    begin: () => void (worker ??= start()),
     run(waiting: Waiting) {
-      const timer = setTimeout(() => {
-        void end();
-        settle(tooMuch());
-      }, limitMs);
-      current = { waiting, timer };
+      current = waiting;
       worker ??= start();
-      // oxlint-disable-next-line require-post-message-target-origin -- a thread, not a window
-      worker.postMessage(waiting.task);
+      worker.postMessage(waiting.task, []);
+      time();
     },
     end,
   };
@@ -90,15 +106,16 @@ export interface Threads {
 export function checkInThreads(file: string | URL, limitMs = LIMIT_MS): Threads {
   const queue: Waiting[] = [];
   const threads = Array.from({ length: THREADS }, () => thread(file, limitMs, next));
+  for (const each of threads) each.begin();
   function next() {
     const free = threads.find((each) => each.isFree());
     const waiting = free && queue.shift();
     if (waiting) free.run(waiting);
   }
-  const ask = (task: Task): Promise<Outcome> =>
+  const ask = (task: Task): Promise<Result> =>
     new Promise((resolve, reject) => {
       if (queue.length >= MOST_WAITING) throw busy();
-      const settle = (outcome: Outcome | Error) =>
+      const settle = (outcome: Result | Error) =>
         outcome instanceof Error ? reject(outcome) : resolve(outcome);
       queue.push({ task, settle });
       next();

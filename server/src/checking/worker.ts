@@ -10,6 +10,8 @@ export interface Task {
 }
 
 export type Outcome =
+  /** Told once, when it is there. */
+  | { readonly ready: true }
   | { readonly stored: Stored }
   | { readonly unreadable: string }
   | { readonly issues: ZodError['issues'] }
@@ -26,5 +28,6 @@ function outcomeOf({ name, body }: Task): Outcome {
   }
 }
 
-// oxlint-disable-next-line require-post-message-target-origin -- a thread, not a window
-parentPort?.on('message', (task: Task) => parentPort?.postMessage(outcomeOf(task)));
+const tell = (outcome: Outcome) => parentPort?.postMessage(outcome, []);
+parentPort?.on('message', (task: Task) => tell(outcomeOf(task)));
+tell({ ready: true });

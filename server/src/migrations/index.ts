@@ -46,5 +46,7 @@ export async function pendingSteps(sequelize: Sequelize): Promise<{ name: string
 
 /** Brings the database up to date, or up to one migration by its name; does nothing when it is. */
 export async function migrate(sequelize: Sequelize, to?: string): Promise<void> {
-  await umzugOn(sequelize).up(to === undefined ? {} : { to });
+  const umzug = umzugOn(sequelize);
+  if (to !== undefined && (await umzug.executed()).some(({ name }) => name === to)) return;
+  await umzug.up(to === undefined ? {} : { to });
 }

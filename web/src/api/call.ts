@@ -25,7 +25,8 @@ const conflict = z.object({
   theirs: z.union([job, product, soilTest, ruleSet, site, rig, calibration, widthTest]).nullable(),
 });
 
-async function readProblem(response: Response): Promise<ApiProblem> {
+/** Why the server refused. */
+export async function readProblem(response: Response): Promise<ApiProblem> {
   const said: unknown = await response.json().catch(() => null);
   const given = problem.safeParse(said);
   if (given.success) return new ApiProblem(given.data, conflict.safeParse(said).data ?? null);
@@ -62,7 +63,9 @@ export async function call<Name extends RouteName>(
     noteSilence();
     throw new Unreachable('The server does not answer.');
   }
-  noteAnswer(response.headers.get('Date'), Date.now());
+  // A server whose database is down cannot keep anything either.
+  if (response.status === 503) noteSilence();
+  else noteAnswer(response.headers.get('Date'), Date.now());
   if (response.status === 401) notePaired(false);
   if (!response.ok) throw await readProblem(response);
   const json: unknown = response.status === 204 ? undefined : await response.json();

@@ -25,5 +25,8 @@ export class ApiProblem extends Error {
   }
 }
 
+/** The server answers, but not with this version of the page: it was renewed meanwhile. */
+export class Renewed extends Error {}
+
 /** The server could not be reached at all. */
 export class Unreachable extends Error {}

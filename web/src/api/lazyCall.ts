@@ -1,15 +1,21 @@
 import { noteSilence } from './connection.ts';
-import { Unreachable } from './errors.ts';
+import { Renewed, Unreachable } from './errors.ts';
+
+/** Asked without what may not have come. */
+const answers = (): Promise<boolean> =>
+  fetch('/api/health').then(({ ok }) => ok, () => false); // prettier-ignore
 
 /**
- * Loads a part of the app that something is kept with. That it does not come means that the server does not answer.
+ * Loads a part of the app that something is kept with. That it does not come means that the server does not answer, or has other parts
+ * by now.
  *
- * @throws Unreachable
+ * @throws Unreachable, Renewed
  */
 export async function loadPart<Part>(load: () => Promise<Part>): Promise<Part> {
   try {
     return await load();
   } catch {
+    if (await answers()) throw new Renewed('This part of the page is not there any more.');
     noteSilence();
     throw new Unreachable('The server does not answer.');
   }

@@ -65,7 +65,7 @@ const Deleted = ({ mine, onKeep, onTakeTheirs, onClose }: Props) => (
 );
 
 /** Shows what two people changed on one job, term by term, and lets the person decide. */
-export default function ConflictDialog(props: Props) {
+export function ConflictDialog(props: Props) {
   const { mine, theirs, onKeep, onTakeTheirs, onClose } = props;
   const [chosen, setChosen] = useState<Readonly<Record<string, Side>>>({});
   if (!theirs) return <Deleted {...props} />;

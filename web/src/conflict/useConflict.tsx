@@ -1,9 +1,9 @@
 import type { Job } from '@steady-scatter/contract';
-import { lazy, Suspense, useState } from 'react';
+import { useState } from 'react';
 import { ApiProblem } from '../api/errors.ts';
 import type { SheetForm } from '../jobs/drafts.ts';
 
-const ConflictDialog = lazy(() => import('./ConflictDialog.tsx'));
+import { ConflictDialog } from './ConflictDialog.tsx';
 
 /** A write of a job that met another one: what stands there, null when it was deleted. */
 export interface Conflict {
@@ -27,21 +27,19 @@ export function useConflict(mine: () => SheetForm, { keep, takeTheirs }: Decide)
   const [conflict, setConflict] = useState<Conflict | null>(null);
   const close = () => setConflict(null);
   const dialog = conflict && (
-    <Suspense fallback={null}>
-      <ConflictDialog
-        mine={mine()}
-        theirs={conflict.theirs}
-        onClose={close}
-        onKeep={(sheet) => {
-          close();
-          void keep(sheet, conflict.theirs);
-        }}
-        onTakeTheirs={() => {
-          close();
-          void takeTheirs(conflict.theirs);
-        }}
-      />
-    </Suspense>
+    <ConflictDialog
+      mine={mine()}
+      theirs={conflict.theirs}
+      onClose={close}
+      onKeep={(sheet) => {
+        close();
+        void keep(sheet, conflict.theirs);
+      }}
+      onTakeTheirs={() => {
+        close();
+        void takeTheirs(conflict.theirs);
+      }}
+    />
   );
   return { show: setConflict, dialog };
 }

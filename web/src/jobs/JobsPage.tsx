@@ -2,6 +2,7 @@ import { Box, Button, chakra, IconButton } from '@chakra-ui/react';
 import type { JobSummary } from '@steady-scatter/contract';
 import { MISSING, showQuantity, UNITS, type PackageUnit, type UnitId } from '@steady-scatter/core';
 import { Plus, Trash2 } from 'lucide-react';
+import { ErrorBoundary } from 'react-error-boundary';
 import { Link } from 'react-router';
 import { explain } from '../api/explain.ts';
 import { usePreferences } from '../settings/PreferencesProvider.tsx';
@@ -12,6 +13,7 @@ import { dayText } from '../ui/dayText.ts';
 import { jobActs } from './jobActs.ts';
 import { useJobList } from './useJobs.ts';
 import { NameLink } from '../ui/NameLink.tsx';
+import { UnfitLine } from '../ui/UnfitLine.tsx';
 import { SampleBadge } from '../ui/SampleBadge.tsx';
 
 const COLUMNS = { base: '1fr auto', lg: '104px minmax(240px, 2fr) 1.4fr 1.1fr 170px 90px 40px' };
@@ -132,7 +134,9 @@ function JobTable({ jobs, onDelete }: { jobs: readonly JobSummary[]; onDelete(jo
         ))}
       </Box>
       {jobs.map((job) => (
-        <JobRow key={job.id} job={job} onDelete={() => onDelete(job)} />
+        <ErrorBoundary key={job.id} fallback={<UnfitLine name={job.name} onDelete={() => onDelete(job)} />}>
+          <JobRow job={job} onDelete={() => onDelete(job)} />
+        </ErrorBoundary>
       ))}
     </Box>
   );

@@ -5,6 +5,7 @@ import type { UseFormReturn } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import { v7 as newId } from 'uuid';
 import { explain } from '../api/explain.ts';
+import { useWhenBack } from '../api/useWhenBack.ts';
 import { loadPart } from '../api/lazyCall.ts';
 import { jobConflict, useConflict } from '../conflict/useConflict.tsx';
 import { useNotices } from '../ui/notices.tsx';
@@ -39,6 +40,8 @@ export function useKeeping({ form, job, draft, baseVersion, setBaseVersion }: Ke
   const [isPending, setPending] = useState(false);
   const [wrongHeading, setWrongHeading] = useState<string>();
 
+  const whenBack = useWhenBack(`job:${job?.id ?? 'new'}`, keepIt);
+
   const conflict = useConflict(() => form.getValues(), {
     async keep(sheet, theirs) {
       form.reset(sheet);
@@ -69,8 +72,17 @@ export function useKeeping({ form, job, draft, baseVersion, setBaseVersion }: Ke
     }
   }
 
+  async function keepIt() {
+    const sheet = form.getValues();
+    const wrong = headingError(sheet);
+    setWrongHeading(wrong?.message);
+    if (wrong) form.setFocus(wrong.field);
+    else await write(sheet, baseVersion);
+  }
+
   async function write(sheet: SheetForm, version: number) {
     setPending(true);
+    whenBack.noMore();
     try {
       const id = job?.id ?? newJobId;
       const { name, onDay, worksheet } = sheet;
@@ -78,11 +90,11 @@ export function useKeeping({ form, job, draft, baseVersion, setBaseVersion }: Ke
       draft.clear();
       setBaseVersion(kept.version);
       notices.tell(`Kept “${kept.name}”.`);
-      if (!job) await navigate(`/jobs/${id}`);
+      if (!job && whenBack.isOpen()) await navigate(`/jobs/${id}`);
     } catch (error) {
       const met = jobConflict(error);
       if (met) conflict.show(met);
-      else notices.tell(explain(error));
+      else notices.tell(whenBack.waitsFor(error) ?? explain(error));
     } finally {
       setPending(false);
     }
@@ -92,15 +104,10 @@ export function useKeeping({ form, job, draft, baseVersion, setBaseVersion }: Ke
     isPending,
     wrongHeading,
     conflictDialog: conflict.dialog,
-    async keep() {
-      const sheet = form.getValues();
-      const wrong = headingError(sheet);
-      setWrongHeading(wrong?.message);
-      if (wrong) form.setFocus(wrong.field);
-      else await write(sheet, baseVersion);
-    },
+    keep: keepIt,
     /** Goes back to what is kept, with a way back to what was typed. */
     drop(kept: SheetForm) {
+      whenBack.noMore();
       const typed = form.getValues();
       form.reset(kept);
       draft.clear();
@@ -109,6 +116,7 @@ export function useKeeping({ form, job, draft, baseVersion, setBaseVersion }: Ke
     async remove({ id, name }: Job) {
       try {
         await (await acts()).remove(id);
+        whenBack.noMore();
         draft.clear();
         notices.undoable(`Deleted “${name}”.`, async () => (await acts()).restore(id));
         await navigate('/jobs');

@@ -1,6 +1,7 @@
 import { Box, Button, chakra, IconButton } from '@chakra-ui/react';
 import { Plus, Trash2 } from 'lucide-react';
 import type { ReactNode } from 'react';
+import { ErrorBoundary } from 'react-error-boundary';
 import { Link } from 'react-router';
 import { explain } from '../api/explain.ts';
 import { Message } from '../ui/Message.tsx';
@@ -8,6 +9,7 @@ import { NameLink } from '../ui/NameLink.tsx';
 import { useNotices } from '../ui/notices.tsx';
 import { SampleBadge } from '../ui/SampleBadge.tsx';
 import { TopBar } from '../ui/TopBar.tsx';
+import { UnfitLine } from '../ui/UnfitLine.tsx';
 import { docActs, useDocs, type Doc, type DocKind } from './docs.ts';
 
 interface Column<Typed> {
@@ -36,9 +38,51 @@ const cellStyle = {
   textAlign: 'left',
 } as const;
 
+/** One of them; what breaks in it breaks nothing else. */
+function DocRow<Typed extends { readonly name: string }>({
+  doc,
+  kind,
+  columns,
+  renderAct,
+  onDelete,
+}: Pick<Props<Typed>, 'kind' | 'columns' | 'renderAct'> & { doc: Doc<Typed>; onDelete(): void }) {
+  const { id, isSample, typed } = doc;
+  return (
+    <chakra.tr borderTopWidth="1px" borderColor="line">
+      <chakra.td {...cellStyle} overflowWrap="anywhere">
+        <NameLink to={`${kind.home.path}/${id}`}>{typed.name}</NameLink> {isSample && <SampleBadge />}
+      </chakra.td>
+      {columns.map(({ header, wide, end, cell }) => (
+        <chakra.td
+          key={header}
+          {...cellStyle}
+          textAlign={end ? 'right' : 'left'}
+          display={shownOn(wide)}
+          fontVariantNumeric="tabular-nums"
+        >
+          {cell(typed)}
+        </chakra.td>
+      ))}
+      <chakra.td textAlign="right" whiteSpace="nowrap">
+        {renderAct?.(doc)}
+        <IconButton
+          aria-label={`Delete ${typed.name}`}
+          variant="ghost"
+          color="ink.soft"
+          minWidth="44px"
+          minHeight="44px"
+          onClick={onDelete}
+        >
+          <Trash2 size={18} />
+        </IconButton>
+      </chakra.td>
+    </chakra.tr>
+  );
+}
+
 /** All kept things of a kind in a table, each leading to its own page. */
 export function DocList<Typed extends { readonly name: string }>(props: Props<Typed>) {
-  const { kind, heading, tabs, columns, empty, renderAct } = props;
+  const { kind, heading, tabs, columns, empty } = props;
   const { data: docs, error, refetch } = useDocs(kind);
   const notices = useNotices();
   if (error && !docs) {
@@ -108,36 +152,18 @@ export function DocList<Typed extends { readonly name: string }>(props: Props<Ty
             </chakra.thead>
             <tbody>
               {docs.map((doc) => (
-                <chakra.tr key={doc.id} borderTopWidth="1px" borderColor="line">
-                  <chakra.td {...cellStyle} overflowWrap="anywhere">
-                    <NameLink to={`${kind.home.path}/${doc.id}`}>{doc.typed.name}</NameLink>{' '}
-                    {doc.isSample && <SampleBadge />}
-                  </chakra.td>
-                  {columns.map(({ header, wide, end, cell }) => (
-                    <chakra.td
-                      key={header}
-                      {...cellStyle}
-                      textAlign={end ? 'right' : 'left'}
-                      display={shownOn(wide)}
-                      fontVariantNumeric="tabular-nums"
-                    >
-                      {cell(doc.typed)}
-                    </chakra.td>
-                  ))}
-                  <chakra.td textAlign="right" whiteSpace="nowrap">
-                    {renderAct?.(doc)}
-                    <IconButton
-                      aria-label={`Delete ${doc.typed.name}`}
-                      variant="ghost"
-                      color="ink.soft"
-                      minWidth="44px"
-                      minHeight="44px"
-                      onClick={() => void onDelete(doc)}
-                    >
-                      <Trash2 size={18} />
-                    </IconButton>
-                  </chakra.td>
-                </chakra.tr>
+                <ErrorBoundary
+                  key={doc.id}
+                  fallback={
+                    <chakra.tr borderTopWidth="1px" borderColor="line">
+                      <chakra.td colSpan={columns.length + 2} {...cellStyle}>
+                        <UnfitLine name={doc.typed.name} onDelete={() => void onDelete(doc)} />
+                      </chakra.td>
+                    </chakra.tr>
+                  }
+                >
+                  <DocRow {...props} doc={doc} onDelete={() => void onDelete(doc)} />
+                </ErrorBoundary>
               ))}
             </tbody>
           </chakra.table>

@@ -3,6 +3,7 @@ import { useNavigate } from 'react-router';
 import { v7 as newId } from 'uuid';
 import { ApiProblem } from '../api/errors.ts';
 import { explain } from '../api/explain.ts';
+import { useWhenBack } from '../api/useWhenBack.ts';
 import { useNotices } from '../ui/notices.tsx';
 import { dropHeldDoc } from './docDrafts.ts';
 import { docActs, type Doc, type DocKind } from './docs.ts';
@@ -30,10 +31,12 @@ export function useKeepDoc<Typed extends { readonly name: string }>({
   const navigate = useNavigate();
   const [freshId] = useState(() => newId());
   const [theirs, setTheirs] = useState<Doc<Typed> | null>(null);
+  const whenBack = useWhenBack(`${kind.root}:${heldAs ?? 'new'}`, () => write(doc?.version ?? 0));
 
   async function write(version: number, then: ((id: string) => unknown) | null = null) {
     const id = doc?.id ?? freshId;
     setPending(true);
+    whenBack.noMore();
     try {
       const kept = await keep(id, {
         version,
@@ -47,12 +50,12 @@ export function useKeepDoc<Typed extends { readonly name: string }>({
       }
       notices.tell(`“${kept.typed.name}” is kept.`);
       replace(kept.typed);
-      if (!doc) await navigate(`${kind.home.path}/${id}`, { replace: true });
+      if (!doc && whenBack.isOpen()) await navigate(`${kind.home.path}/${id}`, { replace: true });
     } catch (error) {
       const met = error instanceof ApiProblem ? error.changedElsewhere?.theirs : null;
       // A write of this kind meets nothing but this kind.
       if (met && 'typed' in met) setTheirs(met as unknown as Doc<Typed>);
-      else notices.tell(explain(error));
+      else notices.tell(whenBack.waitsFor(error) ?? explain(error));
     } finally {
       setPending(false);
     }
@@ -71,6 +74,7 @@ export function useKeepDoc<Typed extends { readonly name: string }>({
       notices.undoable('Took theirs.', () => replace(typed));
     },
     drop(kept: Typed) {
+      whenBack.noMore();
       replace(kept);
       dropHeldDoc(kind.root, heldAs);
       notices.undoable('Dropped what was not kept.', () => replace(typed));
@@ -78,6 +82,7 @@ export function useKeepDoc<Typed extends { readonly name: string }>({
     async remove({ id, typed: { name } }: Doc<Typed>) {
       try {
         await remove(id);
+        whenBack.noMore();
         dropHeldDoc(kind.root, id);
         notices.undoable(`Deleted “${name}”.`, () => restore(id));
         await navigate(kind.home.path);

@@ -4,6 +4,7 @@ import type { ReactNode } from 'react';
 import { AREA_CHOICES } from '../ground/units.ts';
 import { MASS_CHOICES, RATE_CHOICES, symbolOf } from '../need/units.ts';
 import { Panel } from '../ui/Panel.tsx';
+import { Backup } from './Backup.tsx';
 import { Devices } from './Devices.tsx';
 import { THEMES, UNIT_SETS, type ThemeChoice } from './preferences.ts';
 import { usePreferences } from './PreferencesProvider.tsx';
@@ -131,6 +132,9 @@ export default function SettingsDialog({ onClose }: { onClose(): void }) {
           </Switch.Control>
           <Switch.Label fontSize="16px">Single keys are shortcuts</Switch.Label>
         </Switch.Root>
+      </Group>
+      <Group title="Backup">
+        <Backup />
       </Group>
       <Group title="Paired phones">
         <Devices />

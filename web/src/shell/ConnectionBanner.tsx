@@ -2,6 +2,8 @@ import { Box, Button } from '@chakra-ui/react';
 import { useEffect, useSyncExternalStore, type ReactNode } from 'react';
 import { connectionStore } from '../api/connection.ts';
 import { call } from '../api/lazyCall.ts';
+import { keepWaiting } from '../api/whenBack.ts';
+import { holdingStore } from '../ui/browserStores.ts';
 import { useNotices } from '../ui/notices.tsx';
 
 const TRY_AGAIN_MS = 4000;
@@ -39,16 +41,18 @@ function useComeback(reachable: boolean) {
       window.removeEventListener('online', askHealth);
       notices.tell('The server answers again.');
       void import('../api/queries.ts').then(({ queries }) => queries.invalidateQueries());
+      void keepWaiting();
     };
   }, [reachable, notices]);
 }
 
-/** Says when the server does not answer, and when this device's clock is far off. */
+/** Says when the server does not answer, when this browser holds nothing, and when this device's clock is far off. */
 export function ConnectionBanner() {
   const { reachable, clockDifferenceMs } = useSyncExternalStore(
     connectionStore.subscribe,
     connectionStore.get,
   );
+  const holds = useSyncExternalStore(holdingStore.subscribe, holdingStore.get);
   useComeback(reachable);
   const clockIsWrong = clockDifferenceMs !== null && Math.abs(clockDifferenceMs) > CLOCK_WRONG_MS;
   return (
@@ -59,6 +63,12 @@ export function ConnectionBanner() {
           <Button size="sm" minHeight="44px" bg="paper" color="ink" onClick={askHealth}>
             Try now
           </Button>
+        </Strip>
+      )}
+      {!holds && (
+        <Strip>
+          This browser cannot hold what you type: its storage is full or not allowed. Keep it before you leave
+          this page.
         </Strip>
       )}
       {clockIsWrong && (

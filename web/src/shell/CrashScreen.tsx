@@ -1,9 +1,10 @@
+import type { FallbackProps } from 'react-error-boundary';
 import { Box, Button, chakra } from '@chakra-ui/react';
 
 const NEW_VERSION = /dynamically imported module|module script failed/i;
 
 /** Stands in for a screen that broke. What was typed is held by the browser, so loading again is safe. */
-export function CrashScreen({ error }: { error: unknown }) {
+export function CrashScreen({ error }: Pick<FallbackProps, 'error'>) {
   const words = error instanceof Error ? error.message : String(error);
   const outOfDate = NEW_VERSION.test(words);
   return (

@@ -6,7 +6,7 @@ import { call } from '../api/lazyCall.ts';
 import { LabelledField } from '../ui/LabelledField.tsx';
 
 /** Asks a new device once for the code that stands where Steady Scatter was started. */
-export default function PairScreen() {
+export function PairScreen() {
   const [code, setCode] = useState('');
   const [name, setName] = useState('');
   const [trouble, setTrouble] = useState<string | null>(null);

@@ -1,14 +1,14 @@
 import { Box, chakra } from '@chakra-ui/react';
-import { lazy, Suspense, useEffect, useRef, useSyncExternalStore, type ReactNode } from 'react';
+import { useEffect, useRef, useSyncExternalStore, type ReactNode } from 'react';
+import { ErrorBoundary } from 'react-error-boundary';
 import { useLocation, useNavigate } from 'react-router';
 import { useActRegistry, useActs } from '../acts/ActsProvider.tsx';
 import { connectionStore } from '../api/connection.ts';
 import { usePreferences } from '../settings/PreferencesProvider.tsx';
-import { CrashBoundary } from './CrashBoundary.tsx';
+import { CrashScreen } from './CrashScreen.tsx';
 import { ConnectionBanner } from './ConnectionBanner.tsx';
+import { PairScreen } from './PairScreen.tsx';
 import { Rail } from './Rail.tsx';
-
-const PairScreen = lazy(() => import('./PairScreen.tsx'));
 
 const SkipLink = chakra('a', {
   base: {
@@ -78,15 +78,9 @@ export function Shell({ children }: { children: ReactNode }) {
         css={{ '@media print': { padding: 0 } }}
       >
         <ConnectionBanner />
-        <CrashBoundary place={pathname}>
-          {paired ? (
-            children
-          ) : (
-            <Suspense fallback={null}>
-              <PairScreen />
-            </Suspense>
-          )}
-        </CrashBoundary>
+        <ErrorBoundary FallbackComponent={CrashScreen} resetKeys={[pathname]}>
+          {paired ? children : <PairScreen />}
+        </ErrorBoundary>
       </Box>
     </>
   );

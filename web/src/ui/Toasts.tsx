@@ -1,11 +1,11 @@
 import { Box, Button, createToaster, Portal, Toast, Toaster } from '@chakra-ui/react';
-import { useEffect, useRef } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { Notice } from './notices.tsx';
 
 const SECONDS_TO_READ = 5;
 const SECONDS_TO_UNDO = 30;
 
-const toaster = createToaster({ placement: 'bottom', pauseOnPageIdle: true, max: 3 });
+const newToaster = () => createToaster({ placement: 'bottom', pauseOnPageIdle: true, max: 3 });
 
 /** The message goes with its button, so the focus goes on to the screen that was mended. */
 function undoAndStay(undo: () => void): void {
@@ -13,7 +13,7 @@ function undoAndStay(undo: () => void): void {
   document.getElementById('screen')?.focus({ preventScroll: true });
 }
 
-function show({ text, undo }: Notice): void {
+function show(toaster: ReturnType<typeof newToaster>, { text, undo }: Notice): void {
   toaster.create({
     description: text,
     closable: true,
@@ -23,14 +23,15 @@ function show({ text, undo }: Notice): void {
 }
 
 /** Draws the notices, each once. */
-export default function Toasts({ notices }: { notices: readonly Notice[] }) {
+export function Toasts({ notices }: { notices: readonly Notice[] }) {
+  const [toaster] = useState(newToaster);
   const shown = useRef(0);
   useEffect(() => {
     const fresh = notices.slice(shown.current);
     shown.current = notices.length;
     // The toaster listens only after its own first effects.
-    setTimeout(() => fresh.forEach(show));
-  }, [notices]);
+    setTimeout(() => fresh.forEach((notice) => show(toaster, notice)));
+  }, [notices, toaster]);
   return (
     <Portal>
       <Toaster toaster={toaster} insetInline={{ base: '12px' }} data-noprint>

@@ -9,6 +9,24 @@ function reach(which: 'localStorage' | 'sessionStorage'): Storage | null {
   }
 }
 
+let holds = true;
+const listeners = new Set<() => void>();
+
+function noteHolding(next: boolean): void {
+  if (holds === next) return;
+  holds = next;
+  for (const listener of listeners) listener();
+}
+
+/** Whether this browser could hold what was typed last. */
+export const holdingStore = {
+  subscribe(listener: () => void) {
+    listeners.add(listener);
+    return () => void listeners.delete(listener);
+  },
+  get: () => holds,
+};
+
 /**
  * Drafts are held twice: for this tab, so that two tabs on one job do not take each other's text at a reload, and for
  * the browser, so that they outlive the tab. Holding counts when either store took it.
@@ -24,7 +42,9 @@ export const tabAndBrowser: DraftStore = {
         return false;
       }
     });
-    if (!taken.includes(true)) throw new Error('No store of this browser takes the draft.');
+    const isHeld = taken.some(Boolean);
+    noteHolding(isHeld);
+    if (!isHeld) throw new Error('No store of this browser takes the draft.');
   },
   removeItem(key) {
     reach('sessionStorage')?.removeItem(key);

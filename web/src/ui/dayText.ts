@@ -5,11 +5,11 @@ const FORMAT = new Intl.DateTimeFormat('en', {
   timeZone: 'UTC',
 });
 
-/** A calendar day for reading: "18 Apr 2026"; nothing for no day. */
+/** A calendar day for reading: "18 Apr 2026"; nothing for no day. What is no day is shown as it was typed, and never throws. */
 export function dayText(day: string): string {
-  if (day === '') return '';
-  const parts = Object.fromEntries(
-    FORMAT.formatToParts(new Date(`${day}T00:00:00Z`)).map(({ type, value }) => [type, value]),
-  );
+  if (day.trim() === '') return '';
+  const time = Date.parse(`${day}T00:00:00Z`);
+  if (Number.isNaN(time)) return `“${day}”, which is no day`;
+  const parts = Object.fromEntries(FORMAT.formatToParts(time).map(({ type, value }) => [type, value]));
   return `${parts['day']} ${parts['month']} ${parts['year']}`;
 }

@@ -1,7 +1,7 @@
 import { explain } from '../api/explain.ts';
-import { createContext, lazy, Suspense, use, useMemo, useState, type ReactNode } from 'react';
+import { createContext, use, useMemo, useState, type ReactNode } from 'react';
 
-const Toasts = lazy(() => import('./Toasts.tsx'));
+import { Toasts } from './Toasts.tsx';
 
 /** One short message; with `undo` it carries its way back. */
 export interface Notice {
@@ -19,7 +19,7 @@ export interface Notices {
 
 const NoticesContext = createContext<Notices | null>(null);
 
-/** Holds the messages; how they are drawn is loaded with the first one. */
+/** Holds the messages. How they are drawn is there from the start: it is what tells of trouble. */
 export function NoticesProvider({ children }: { children: ReactNode }) {
   const [said, setSaid] = useState<readonly Notice[]>([]);
   const notices = useMemo<Notices>(() => {
@@ -37,7 +37,7 @@ export function NoticesProvider({ children }: { children: ReactNode }) {
   return (
     <NoticesContext value={notices}>
       {children}
-      <Suspense fallback={null}>{said.length > 0 && <Toasts notices={said} />}</Suspense>
+      <Toasts notices={said} />
     </NoticesContext>
   );
 }

@@ -2,6 +2,7 @@ import { useCallback, useEffect, useRef, useState, useSyncExternalStore } from '
 import { connectionStore } from '../../api/connection.ts';
 import { ApiProblem } from '../../api/errors.ts';
 import { explain } from '../../api/explain.ts';
+import { isPassing } from '../../api/whenBack.ts';
 import { dropHeldDoc, heldDoc, useHoldDoc } from '../../kept/docDrafts.ts';
 import { docActs, type Doc, type DocKind } from '../../kept/docs.ts';
 
@@ -51,7 +52,7 @@ export function useLiveDoc<Typed extends { readonly name: string }>(kind: DocKin
       dropHeldDoc(kind.root, base.current.id);
       setState('kept');
     } catch (error) {
-      if (!(error instanceof ApiProblem)) setState('held');
+      if (isPassing(error) || !(error instanceof ApiProblem)) setState('held');
       else setState(error.problem.status === 409 ? 'elsewhere' : { refused: explain(error) });
     } finally {
       saving.current = false;
