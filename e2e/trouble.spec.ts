@@ -2,7 +2,7 @@ import { expect, test } from '@playwright/test';
 import { bigNumber, expectAccessible, keep, kept, plain, typeSheet } from './support.ts';
 
 test.describe('when it goes wrong', () => {
-  test('an attempt to keep without a server loses nothing, and works when it is back', async ({
+  test('what was tried to be kept without a server is kept by itself when it is back, as it stands by then', async ({
     page,
     context,
   }) => {
@@ -14,9 +14,19 @@ test.describe('when it goes wrong', () => {
     await page.getByLabel('Grade on the label').fill('22-2-11');
     await context.setOffline(false);
     await expect(page.getByText('The server answers again.')).toBeVisible();
-    await keep(page, 'Keep this job');
     await expect(kept(page)).toBeVisible();
     await expect(page.getByLabel('Grade on the label')).toHaveValue('22-2-11');
+  });
+
+  test('a page whose parts were replaced meanwhile says so when something is kept, and never goes blank', async ({
+    page,
+  }) => {
+    // As after an update: what was loaded stays, what was not is gone.
+    await page.route(/assets\/(call|jobActs)-.*\.js/, (route) => route.fulfill({ status: 404, body: '' }));
+    await typeSheet(page, 'Before the update');
+    await page.keyboard.press('Control+s');
+    await expect(page.getByText('A newer version of this page is there.')).toBeVisible();
+    await expect(page.getByLabel('Name of the job')).toHaveValue('Before the update');
   });
 
   test('a database that is down says so and keeps what was typed', async ({ page }) => {

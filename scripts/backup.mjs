@@ -33,7 +33,8 @@ try {
   const rows = files.reduce((/** @type {number} */ sum, /** @type {{ rows: number }} */ each) => sum + each.rows, 0); // prettier-ignore
   say(`${rows} rows are in ${file}. It can be restored with: npm run restore -- ${file}`);
 } catch (error) {
-  giveUp(sentenceOf(error, dirname(file)));
+  process.exitCode = 1;
+  process.stderr.write(`\n${sentenceOf(error, dirname(file))}\n`);
 } finally {
   if (!wasRunning) await stopDatabase(folder);
 }

@@ -1,14 +1,14 @@
 // npm start: brings everything up on one loopback port, from nothing if need be, and stops it all on Ctrl-C or TERM.
-import { existsSync, mkdirSync, renameSync, rmSync } from 'node:fs';
+import { existsSync, mkdirSync, renameSync } from 'node:fs';
 import { basename, dirname, join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { ensureBuilt } from './lib/build.mjs';
-import { connectionFile, openDatabase, stopDatabase, writePrivately } from './lib/database.mjs';
-import { otherStart } from './lib/otherStart.mjs';
+import { connectionFile, openDatabase, stopDatabase } from './lib/database.mjs';
 import { ensureDebian } from './lib/packages.mjs';
 import { dataFolder, SERVER_BUNDLE, WEB_ROOT } from './lib/places.mjs';
 import { prepareRestore } from './lib/restore.mjs';
 import { giveUp, say, sentenceOf } from './lib/say.mjs';
+import { giveBack, noteAddress, otherStart, takeLock } from './lib/startLock.mjs';
 import { become, giveTo, reachableData, readablePrograms, systemUser } from './lib/systemUser.mjs';
 import { watchDatabase } from './lib/watch.mjs';
 
@@ -60,10 +60,13 @@ try {
 } catch (error) {
   giveUp(sentenceOf(error, folder));
 }
-const lockFile = join(folder, 'start.json');
-const other = otherStart(folder);
-if (other)
-  giveUp(`Steady Scatter already runs on this data folder: ${other.address ?? `process ${other.pid}`}`);
+
+/** @param {import('./lib/startLock.mjs').Holder | null} other */
+function giveWayTo(other) {
+  if (other)
+    giveUp(`Steady Scatter already runs on this data folder: ${other.address ?? `process ${other.pid}`}`);
+}
+giveWayTo(otherStart(folder));
 
 /** @typedef {{ address: string, port: number, addresses: readonly string[], code: string | null, close(): Promise<void> }} RunningServer */
 /** @type {Promise<unknown>} */
@@ -86,7 +89,7 @@ async function stop() {
   say('Stopping …');
   await Promise.allSettled([opening]);
   await takeDown();
-  rmSync(lockFile, { force: true });
+  giveBack(folder);
   say('Stopped.');
   process.exit(0);
 }
@@ -97,13 +100,10 @@ async function endWith(error) {
   // What has ended already needs no ending.
   try {
     await takeDown();
-    rmSync(lockFile, { force: true });
   } catch {}
+  giveBack(folder);
   giveUp(sentenceOf(error, folder));
 }
-
-/** @param {string} [address] known once it serves */
-const noteStart = (address) => writePrivately(lockFile, JSON.stringify({ pid: process.pid, address }), user);
 
 /**
  * Serves on the database that runs.
@@ -124,6 +124,7 @@ async function serve(program, serverFolder, webRoot) {
       host,
       publicUrl,
       trustProxy,
+      requestsPerMinute: Number(process.env['REQUESTS_PER_MINUTE']) || undefined,
       code: server?.code,
       say,
       /** Rows of an archive in place of those that are kept, which are set aside. */
@@ -140,7 +141,7 @@ async function serve(program, serverFolder, webRoot) {
     })
   );
   if (server.port !== wanted) say(`Port ${wanted} is taken, so this uses ${server.port}.`);
-  noteStart(server.address);
+  noteAddress(folder, user, server.address);
   say(`Steady Scatter is ready: ${server.address}   (Ctrl-C stops it)`);
   if (server.code) {
     say(`On this network: ${server.addresses.join(', ') || host}`);
@@ -154,7 +155,7 @@ try {
   if (process.argv.includes('--fresh')) await setAside();
   mkdirSync(folder, { recursive: true, mode: 0o700 });
   giveTo(user, folder);
-  noteStart();
+  giveWayTo(takeLock(folder, user));
   const built = ensureBuilt();
   await ensureDebian('mariadb');
   opening = openDatabase(folder);

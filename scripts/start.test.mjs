@@ -1,4 +1,3 @@
-import { spawn } from 'node:child_process';
 import {
   chmodSync,
   existsSync,
@@ -16,6 +15,7 @@ import { openPromise } from 'yauzl';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { ensureBuilt } from './lib/build.mjs';
 import { freePort, stopDatabase } from './lib/database.mjs';
+import { databasePid, startInstance, until } from './lib/instance.mjs';
 import { ROOT, WEB_ROOT } from './lib/places.mjs';
 import { tryRun } from './lib/run.mjs';
 import { systemUser } from './lib/systemUser.mjs';
@@ -36,27 +36,8 @@ afterAll(async () => {
   rmSync(parent, { recursive: true, force: true });
 });
 
-/**
- * Runs the start script until it is ready.
- * @param {readonly string[]} args
- * @param {NodeJS.ProcessEnv} more
- */
-async function start(args = [], more = {}) {
-  const env = { ...process.env, STEADY_DATA: folder, PORT: String(port), ...more };
-  const child = spawn(process.execPath, ['scripts/start.mjs', ...args], { cwd: ROOT, env });
-  let said = '';
-  const ended = new Promise((resolve) => child.on('exit', (code, signal) => resolve(code ?? signal)));
-  const ready = new Promise((resolve) => {
-    child.stdout.on('data', (chunk) => {
-      said += chunk;
-      if (said.includes('is ready')) resolve(true);
-    });
-    child.stderr.on('data', (chunk) => (said += chunk));
-  });
-  await Promise.race([ready, ended]);
-  const address = /http:\/\/localhost:\d+/.exec(said)?.[0] ?? '';
-  return { child, ended, address, said: () => said };
-}
+/** @param {readonly string[]} [args] @param {NodeJS.ProcessEnv} [env] */
+const start = (args, env) => startInstance({ folder, port, args, env });
 
 /** What each table of an archive holds. @param {string} file */
 async function entriesOf(file) {
@@ -71,15 +52,6 @@ async function entriesOf(file) {
   expect(Object.keys(held)).toContain('rows/jobs.jsonl');
   return held;
 }
-
-/** @param {() => boolean} happened */
-async function until(happened) {
-  for (let tries = 0; tries < 200 && !happened(); tries += 1)
-    await new Promise((resolve) => setTimeout(resolve, 100));
-  expect(happened()).toBe(true);
-}
-
-const databasePid = () => Number(readFileSync(join(folder, 'mariadb.pid'), 'utf8'));
 
 /** @param {number} pid */
 const isRunning = (pid) =>
@@ -102,13 +74,13 @@ it('starts from nothing, survives kill -9, adopts the orphan database, moves por
   await fetch(`${first.address}/api/jobs/${jobs[0].id}`, { method: 'DELETE' });
 
   const runsAs = user?.uid ?? process.getuid?.();
-  for (const pid of [first.child.pid, databasePid()]) expect(statSync(`/proc/${pid}`).uid).toBe(runsAs);
+  for (const pid of [first.child.pid, databasePid(folder)]) expect(statSync(`/proc/${pid}`).uid).toBe(runsAs);
 
   const second = await start();
   expect(await second.ended).toBe(1);
   expect(second.said()).toContain(`already runs on this data folder: ${first.address}`);
 
-  const orphan = databasePid();
+  const orphan = databasePid(folder);
   first.child.kill('SIGKILL');
   await first.ended;
   expect(isRunning(orphan)).toBe(true);
@@ -117,7 +89,7 @@ it('starts from nothing, survives kill -9, adopts the orphan database, moves por
   const third = await start();
   expect(third.said()).toContain('took it over');
   expect(third.said()).toContain(`Port ${port} is taken`);
-  expect(databasePid()).toBe(orphan);
+  expect(databasePid(folder)).toBe(orphan);
   expect(await (await fetch(`${third.address}/api/jobs`)).json()).toHaveLength(jobs.length - 1);
   third.child.kill('SIGTERM');
   expect(await third.ended).toBe(0);
@@ -125,14 +97,14 @@ it('starts from nothing, survives kill -9, adopts the orphan database, moves por
   neighbour.close();
 
   const alone = await start();
-  process.kill(databasePid(), 'SIGKILL');
+  process.kill(databasePid(folder), 'SIGKILL');
   await until(() => alone.said().includes('being brought back'));
   const down = await fetch(`${alone.address}/api/jobs`);
   expect([down.status, down.headers.get('retry-after')]).toEqual([503, '2']);
   expect(await (await fetch(`${alone.address}/api/health`)).json()).toMatchObject({ status: 503, database: 'down', disk: 'ok' }); // prettier-ignore
   await until(() => alone.said().includes('The database is back'));
   expect(await (await fetch(`${alone.address}/api/jobs`)).json()).toHaveLength(jobs.length - 1);
-  const last = databasePid();
+  const last = databasePid(folder);
   // Whoever listened is gone: it ends well all the same.
   alone.child.stdout.destroy();
   alone.child.kill('SIGTERM');

@@ -46,7 +46,7 @@ const LONGEST_LOG = 5 * 2 ** 20;
 /** @param {string} folder */
 const placesIn = (folder) => ({
   rows: join(folder, 'mariadb'),
-  unfinished: join(folder, 'mariadb.unfinished'),
+  unfinished: join(folder, `mariadb.unfinished-${process.pid}`),
   restored: join(folder, 'mariadb.restored'),
   settings: join(folder, 'my.cnf'),
   pid: join(folder, 'mariadb.pid'),
@@ -233,6 +233,16 @@ function takeRestored(folder) {
   renameSync(restored, rows);
 }
 
+/** @param {string} folder what killed first starts left: never used, since it was never moved to its place */
+function clearUnfinished(folder) {
+  for (const name of readdirSync(folder).filter((each) => each.startsWith('mariadb.unfinished')))
+    try {
+      rmSync(join(folder, name), { recursive: true, force: true });
+    } catch {
+      // What makes it may run on for a moment after its start was killed; it is cleared the next time.
+    }
+}
+
 /**
  * The tables are made beside their place and moved there when they are whole.
  * @param {string} folder
@@ -242,8 +252,7 @@ async function makeTables(folder, user) {
   const { rows, unfinished } = placesIn(folder);
   if (existsSync(rows)) return;
   say('Making a private database …');
-  // What a killed first start left: never used, since it was never moved to its place.
-  rmSync(unfinished, { recursive: true, force: true });
+  clearUnfinished(folder);
   const asked = [
     '--no-defaults',
     `--datadir=${unfinished}`,

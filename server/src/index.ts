@@ -33,6 +33,8 @@ export interface ServerOptions {
   readonly publicUrl?: string;
   /** Addresses of proxies that may say for whom they ask. */
   readonly trustProxy?: readonly string[];
+  /** Most requests to the API from one address in a minute. */
+  readonly requestsPerMinute?: number;
   /** The code to pair with, where it was told before; without one a new one. */
   readonly code?: string;
   /** The built thread that checks what is to be kept; without one it is checked here. */
@@ -90,6 +92,7 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
     sequelize,
     crewId,
     logger,
+    ...(options.requestsPerMinute && { requestsPerMinute: options.requestsPerMinute }),
     webRoot: options.webRoot,
     network: { publicUrl, addresses, code, trustProxy },
     disk: dataFolder === null ? ANY_DISK : diskOf(dataFolder),

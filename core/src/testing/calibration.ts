@@ -144,7 +144,6 @@ export function readCalibration(
   const rig = flow ? { ...machine, scale: { ...machine.scale, firstFlow: flow.opening } } : machine;
   if (rig.second.marks.length > 0) ifTyped(typed.second, () => readMark(typed.second, rig.second, 'second'));
   const scaleStepKg = noting(() => readScaleStep(typed));
-  typed.runs.forEach(({ onDay }, at) => noteDay(noting, onDay, `runs.${at}.onDay`));
   if (typed.signOff) noteSignOff(typed.signOff, noted);
   const read = typed.runs.map(runReader(typed, rig, width, paceMPerS));
   const found = read.map(({ reading }) => reading);

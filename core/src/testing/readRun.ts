@@ -7,7 +7,7 @@ import { areaFor } from '../rigs/areaFor.ts';
 import { rigKind } from '../rigs/kinds.ts';
 import { readMark, type Mark } from '../rigs/scale.ts';
 import { readWidth } from '../rigs/width.ts';
-import { readDay } from '../worksheet/heading.ts';
+import { noteDay } from '../worksheet/heading.ts';
 import type { BenchRig } from './benchRig.ts';
 import type { CalibrationTyped, RunTyped } from './calibrationTyped.ts';
 import { isWholeRun, methodOf, NOTHING_OUT, workRun, type MethodField, type Worked } from './methodTable.ts';
@@ -191,7 +191,7 @@ function readRun(run: RunTyped, at: number, how: ReadWith): RunRead {
   const { errors, noting, ifTyped } = noted;
   const path = `runs.${at}`;
   const mark = rig.scale.marks.length === 0 ? null : ifTyped(run.setting, () => readMark(run.setting, rig.scale, `${path}.setting`)); // prettier-ignore
-  ifTyped(run.onDay, () => readDay(run.onDay, `${path}.onDay`));
+  noteDay(noting, run.onDay, `${path}.onDay`);
   const own = run.width && ifTyped(run.width.text, () => readWidth(run.width!, `${path}.width.text`));
   const readings = readingsOf(run, path, how, noted);
   // A weighed load on known ground makes a rate without any width.

@@ -4,6 +4,7 @@ import demo from '../../../demo/tarn-hollow.json' with { type: 'json' };
 import {
   CalibrationRow,
   CrewRow,
+  JobAreaRow,
   JobRow,
   ProductRow,
   RigRow,
@@ -12,19 +13,8 @@ import {
   SoilTestRow,
   WidthTestRow,
 } from '../models/index.ts';
-import { jobService } from './jobs.ts';
-import {
-  calibrationService,
-  productService,
-  rigService,
-  ruleSetService,
-  siteService,
-  soilTestService,
-  widthTestService,
-} from './documents.ts';
 import { checkRead } from '../checking/check.ts';
 import type { StoringName } from '../checking/stored.ts';
-import type { Versioned } from './versioned.ts';
 
 const row = z.intersection(z.object({ id: z.uuid() }), z.record(z.string(), z.unknown()));
 const demoShape = z.object({
@@ -43,17 +33,20 @@ const demoShape = z.object({
 interface Shelf {
   readonly model: ModelStatic<JobRow> | ModelStatic<ProductRow>;
   readonly write: StoringName;
-  readonly service: Pick<Versioned<unknown>, 'write'>;
   readonly rows: readonly z.infer<typeof row>[];
 }
 
-async function load(crewId: string, { model, write, service, rows }: Shelf): Promise<void> {
-  if ((await (model as ModelStatic<ProductRow>).count({ where: { crewId } })) > 0) return;
-  for (const { id, ...rest } of rows) {
-    // One after the other, so that the order is the same on every machine.
-    // oxlint-disable-next-line no-await-in-loop
-    await service.write(crewId, id, checkRead(write, { version: 0, ...rest }), true);
-  }
+/** All of it or none: a start that is killed meanwhile leaves no half of a shelf behind, which would count as one that was loaded. */
+async function load(sequelize: Sequelize, crewId: string, { model, write, rows }: Shelf): Promise<void> {
+  const shelf = model as ModelStatic<ProductRow>;
+  if ((await shelf.count({ where: { crewId } })) > 0) return;
+  const checked = rows.map(({ id, ...rest }) => ({ id, ...checkRead(write, { version: 0, ...rest }) }));
+  const documents = checked.map(({ id, columns }) => ({ ...columns, id, crewId, version: 1, isSample: true, deletedAt: null })); // prettier-ignore
+  const areas = checked.flatMap(({ id, parts }) => parts.map((part) => ({ ...part, jobId: id, crewId })));
+  await sequelize.transaction(async (transaction) => {
+    await shelf.bulkCreate(documents as unknown as ProductRow['_creationAttributes'][], { transaction });
+    await JobAreaRow.bulkCreate(areas as unknown as JobAreaRow['_creationAttributes'][], { transaction });
+  });
 }
 
 /**
@@ -65,26 +58,16 @@ export async function seedDemo(sequelize: Sequelize): Promise<string> {
   const { crew, ...rows } = demoShape.parse(demo);
   if ((await CrewRow.findByPk(crew.id)) === null) await CrewRow.create({ ...crew, isDemo: true });
   const shelves: Shelf[] = [
-    { model: ProductRow, write: 'writeProduct', service: productService(sequelize), rows: rows.products },
-    { model: SiteRow, write: 'writeSite', service: siteService(sequelize), rows: rows.sites },
-    { model: RigRow, write: 'writeRig', service: rigService(sequelize), rows: rows.rigs },
-    {
-      model: CalibrationRow,
-      write: 'writeCalibration',
-      service: calibrationService(sequelize),
-      rows: rows.calibrations,
-    },
-    {
-      model: WidthTestRow,
-      write: 'writeWidthTest',
-      service: widthTestService(sequelize),
-      rows: rows.widthTests,
-    },
-    { model: SoilTestRow, write: 'writeSoilTest', service: soilTestService(sequelize), rows: rows.soilTests },
-    { model: RuleSetRow, write: 'writeRuleSet', service: ruleSetService(sequelize), rows: rows.ruleSets },
-    { model: JobRow, write: 'writeJob', service: jobService(sequelize), rows: rows.jobs },
+    { model: ProductRow, write: 'writeProduct', rows: rows.products },
+    { model: SiteRow, write: 'writeSite', rows: rows.sites },
+    { model: RigRow, write: 'writeRig', rows: rows.rigs },
+    { model: CalibrationRow, write: 'writeCalibration', rows: rows.calibrations },
+    { model: WidthTestRow, write: 'writeWidthTest', rows: rows.widthTests },
+    { model: SoilTestRow, write: 'writeSoilTest', rows: rows.soilTests },
+    { model: RuleSetRow, write: 'writeRuleSet', rows: rows.ruleSets },
+    { model: JobRow, write: 'writeJob', rows: rows.jobs },
   ];
   // oxlint-disable-next-line no-await-in-loop -- what is chosen from stands before what chooses
-  for (const shelf of shelves) await load(crew.id, shelf);
+  for (const shelf of shelves) await load(sequelize, crew.id, shelf);
   return crew.id;
 }
