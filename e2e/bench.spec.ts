@@ -108,7 +108,7 @@ test('a machine is typed in: its marks are counted, wrong ones asked about', asy
 
 test('a phone that is not paired is asked for the code', async ({ page }) => {
   await page.route('**/api/jobs', (route) =>
-    route.fulfill({ status: 401, contentType: 'application/problem+json', body: JSON.stringify({ type: 'about:blank', title: 'Not paired', status: 401, detail: 'This device is not paired yet.' }) }),
+    route.fulfill({ status: 401, contentType: 'application/problem+json', body: JSON.stringify({ type: '/problems/not-paired', title: 'Not paired', status: 401, detail: 'This device is not paired yet.' }) }),
   );
   await page.goto('/jobs');
   await expect(page.getByRole('heading', { name: 'Pair this device' })).toBeVisible();

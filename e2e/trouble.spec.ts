@@ -36,7 +36,7 @@ test.describe('when it goes wrong', () => {
         status: 503,
         contentType: 'application/problem+json',
         body: JSON.stringify({
-          type: 'about:blank',
+          type: '/problems/database-down',
           title: 'Database not reachable',
           status: 503,
           detail: 'The database does not answer.',

@@ -15,7 +15,16 @@ export { rig, rigReading, rigShape, rigTyped, rigWrite, type Rig, type RigWrite 
 export { device, here, pairing, type Device, type Here } from './devices.ts';
 export { job, jobSummary, jobWrite, type Job, type JobSummary, type JobWrite } from './jobs.ts';
 export { openApi, openApiPath } from './openapi.ts';
-export { fieldProblem, problem, type FieldProblem, type Problem } from './problem.ts';
+export {
+  fieldProblem,
+  problem,
+  PROBLEMS,
+  problemType,
+  type FieldProblem,
+  type Problem,
+  type ProblemCode,
+  type ProblemFacts,
+} from './problem.ts';
 export {
   MOST_IN_BATCH,
   product,

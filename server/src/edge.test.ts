@@ -21,11 +21,11 @@ it('takes writes from pages of this address and from clients that are no pages, 
   await put({ Host: 'localhost:4310', Origin: 'http://localhost:4310' }).expect(200);
   for (const Origin of ['https://elsewhere.example', 'http://localhost:9999', 'null']) {
     const { status, type, body } = await put({ Host: 'localhost:4310', Origin });
-    expect([Origin, status, type, body.title]).toEqual([
+    expect([Origin, status, type, body.type]).toEqual([
       Origin,
       403,
       'application/problem+json',
-      'From another site',
+      '/problems/foreign-origin',
     ]);
   }
   await put({ 'Sec-Fetch-Site': 'cross-site' }).expect(403);

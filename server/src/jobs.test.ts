@@ -63,7 +63,7 @@ describe('keeping a job', () => {
     await put(id, sampleWrite());
     const theirs = (await put(id, sampleWrite({ version: 1, name: 'Theirs' })).expect(200)).body;
     const mine = await put(id, sampleWrite({ version: 1, name: 'Mine' })).expect(409);
-    expect(mine.body).toMatchObject({ status: 409, title: 'Changed elsewhere', theirs });
+    expect(mine.body).toMatchObject({ status: 409, type: '/problems/changed-elsewhere', theirs });
     expect((await get(`/api/jobs/${id}`)).body.name).toBe('Theirs');
   });
 

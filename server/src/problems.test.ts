@@ -1,10 +1,12 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { pino } from 'pino';
 import request from 'supertest';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { openDatabase, stopDatabase } from '../../scripts/lib/database.mjs';
+import { createApp } from './app.ts';
 import { openHarness, type Harness } from './testing/harness.ts';
 import { sampleLabel, sampleWrite } from './testing/jobs.ts';
 
@@ -53,11 +55,11 @@ describe('bad bodies', () => {
       .put(`/api/jobs/${v7()}`)
       .set('Content-Type', 'application/json')
       .send('{"name": ');
-    expect([torn.status, torn.body.title]).toEqual([400, 'Not readable']);
+    expect([torn.status, torn.body.type]).toEqual([400, '/problems/unreadable']);
     const huge = await request(app)
       .put(`/api/jobs/${v7()}`)
       .send({ name: 'x'.repeat(400_000) });
-    expect([huge.status, huge.body.title]).toEqual([413, 'Too large']);
+    expect([huge.status, huge.body.type]).toEqual([413, '/problems/too-large']);
     const nowhere = await request(app).get('/api/nowhere');
     expect([nowhere.status, nowhere.type, nowhere.body.detail]).toEqual([
       404,
@@ -75,6 +77,23 @@ describe('failures', () => {
     expect(answer.text).not.toMatch(/secret|stack|\.ts/);
     expect(answer.body.requestId).toBeTruthy();
   }); // prettier-ignore
+
+  it('a row of ours that cannot be read is our fault, and the log names it', async () => {
+    const lines: string[] = [];
+    const sink = { write: (line: string) => void lines.push(line) };
+    const { sequelize, crewId } = harness;
+    const app = createApp({ sequelize, crewId, logger: pino({}, sink), webRoot: null });
+    const [id, other] = [v7(), v7()];
+    await request(app).put(`/api/jobs/${id}`).send(sampleWrite()).expect(200);
+    await request(app).put(`/api/jobs/${other}`).send(sampleWrite()).expect(200);
+    await sequelize.query('UPDATE jobs SET typed = ? WHERE id = ?', { replacements: ['{"need":', id] });
+    const { status, body } = await request(app).get(`/api/jobs/${id}`);
+    expect([status, body.type]).toEqual([500, '/problems/failed']);
+    expect(lines.join('')).toContain(id);
+    await request(app).get(`/api/jobs/${other}`).expect(200);
+    await sequelize.query('DELETE FROM jobAreas WHERE jobId = ?', { replacements: [id] });
+    await sequelize.query('DELETE FROM jobs WHERE id = ?', { replacements: [id] });
+  });
 
   it('carries security headers and no sign of the framework', async () => {
     const { headers } = await request(harness.app).get('/api/health').expect(200);

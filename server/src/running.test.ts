@@ -83,7 +83,7 @@ describe('keeping', () => {
   it('an id that another crew has is told at once', async () => {
     const id = v7();
     await request(await harness.otherCrew()).put(`/api/jobs/${id}`).send(sampleWrite()).expect(200); // prettier-ignore
-    expect((await put(id).send(sampleWrite())).body.title).toBe('Id taken');
+    expect((await put(id).send(sampleWrite())).body.type).toBe('/problems/id-taken');
   });
 });
 
@@ -94,7 +94,7 @@ describe('a full disk', () => {
   it('refuses what is to be kept, in a sentence, and goes on reading', async () => {
     const app = withDisk(() => true);
     const refused = await request(app).put(`/api/jobs/${v7()}`).send(sampleWrite()).expect(507);
-    expect([refused.type, refused.body.title]).toEqual(['application/problem+json', 'Disk full']);
+    expect([refused.type, refused.body.type]).toEqual(['application/problem+json', '/problems/disk-full']);
     expect(refused.body.detail).toContain('Make room there');
     await request(app).get('/api/jobs').expect(200);
     expect((await request(app).get('/api/health').expect(200)).body).toEqual({ status: 'limited', database: 'ok', disk: 'full' }); // prettier-ignore

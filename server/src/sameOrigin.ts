@@ -1,5 +1,5 @@
 import type { RequestHandler } from 'express';
-import { Refusal } from './problems/Refusal.ts';
+import { plainProblem } from './problems/HttpProblem.ts';
 
 const SAFE = new Set(['GET', 'HEAD', 'OPTIONS']);
 
@@ -21,11 +21,7 @@ export const sameOrigin: RequestHandler = (request, _response, next) => {
   const site = request.get('sec-fetch-site');
   const foreign = (origin !== undefined && hostOf(origin) !== request.host) || site === 'cross-site';
   if (!SAFE.has(request.method) && foreign) {
-    throw new Refusal({
-      status: 403,
-      title: 'From another site',
-      detail: 'Only pages of this address may change anything here.',
-    });
+    throw plainProblem('foreign-origin');
   }
   next();
 };

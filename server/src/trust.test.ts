@@ -42,7 +42,7 @@ it('the machine itself needs no code, and is told it; another device is told not
   });
   expect((await request(app).get('/api/here').set(phone).expect(200)).body).toEqual({ publicUrl: NETWORK.publicUrl, trusted: false, addresses: [], code: null }); // prettier-ignore
   const refused = await request(app).get('/api/jobs').set(phone).expect(401);
-  expect(refused.body.title).toBe('Not paired');
+  expect(refused.body.type).toBe('/problems/not-paired');
 });
 
 it.each([

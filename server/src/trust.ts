@@ -1,5 +1,5 @@
 import type { Request, RequestHandler } from 'express';
-import { Refusal } from './problems/Refusal.ts';
+import { plainProblem } from './problems/HttpProblem.ts';
 import { isLoopback } from './running/address.ts';
 import type { DeviceService } from './services/devices.ts';
 
@@ -35,12 +35,7 @@ export const isOwn = (request: Request): boolean =>
 
 /** Refuses what may be done at the machine itself alone. */
 export const onlyHere: RequestHandler = (request, _response, next) => {
-  if (!isOwn(request))
-    throw new Refusal({
-      status: 403,
-      title: 'Only at the machine itself',
-      detail: 'This can be done on the machine that Steady Scatter runs on, and nowhere else.',
-    });
+  if (!isOwn(request)) throw plainProblem('only-here');
   next();
 };
 
@@ -63,9 +58,5 @@ export const onlyTrusted =
       next();
       return;
     }
-    throw new Refusal({
-      status: 401,
-      title: 'Not paired',
-      detail: 'This device is not paired yet. Type the code that stands where Steady Scatter was started.',
-    });
+    throw plainProblem('not-paired');
   };

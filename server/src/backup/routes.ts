@@ -8,7 +8,7 @@ import { pipeline } from 'node:stream/promises';
 import { FILE_ROUTES } from '@steady-scatter/contract';
 import { Router, type Request } from 'express';
 import type { Connection } from '../database.ts';
-import { diskFull, Refusal } from '../problems/Refusal.ts';
+import { plainProblem } from '../problems/HttpProblem.ts';
 import type { Disk } from '../running/disk.ts';
 import { onlyHere } from '../trust.ts';
 import { UnfitArchive } from './format.ts';
@@ -27,7 +27,7 @@ export interface Backups {
 const MOST_BYTES = 512 * 2 ** 20;
 
 const tooLarge = () =>
-  new Refusal({ status: 413, title: 'Too large', detail: 'A backup that is restored here may have 512 MB. A larger one: npm run restore.' }); // prettier-ignore
+  plainProblem('too-large', 'A backup that is restored here may have 512 MB. A larger one: npm run restore.');
 
 function upTo(most: number): Transform {
   let seen = 0;
@@ -48,7 +48,7 @@ async function takeIn(request: Request, { dataFolder, restore }: Backups): Promi
     await restore?.(file);
   } catch (error) {
     if (!(error instanceof UnfitArchive)) throw error;
-    throw new Refusal({ status: 422, title: 'Not restored', detail: error.message });
+    throw plainProblem('not-restored', error.message);
   } finally {
     await rm(file, { force: true });
   }
@@ -73,8 +73,8 @@ export function backupRoutes(backups: Backups, disk: Disk): Router {
   // oxlint-disable-next-line no-async-endpoint-handlers -- Express 5 takes what is rejected
   router.post(FILE_ROUTES.restore.path, onlyHere, async (request, response) => {
     if (!backups.restore)
-      throw new Refusal({ status: 404, title: 'Not here', detail: 'Nothing can be restored here. Use npm run restore.' }); // prettier-ignore
-    if (disk.isFull()) throw diskFull();
+      throw plainProblem('not-found', 'Nothing can be restored here. Use npm run restore.');
+    if (disk.isFull()) throw plainProblem('disk-full');
     await takeIn(request, backups);
     response.status(204).end();
   });

@@ -6,9 +6,9 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { blankSite, blankSiteArea } from '@steady-scatter/core';
 import { v7 } from 'uuid';
-import { ZodError } from 'zod';
+import { HttpProblem } from '../problems/HttpProblem.ts';
 import { sampleWrite } from '../testing/jobs.ts';
-import { checkNow } from './check.ts';
+import { checkHere } from './check.ts';
 import { checkInThreads, type Threads } from './threads.ts';
 
 const root = join(fileURLToPath(import.meta.url), '..', '..', '..');
@@ -31,32 +31,28 @@ const job = sampleWrite();
 /** A site whose outlines take seconds to work out, though each lies by itself. */
 function ruggedSite() {
   const ring = (seed: number) =>
-    Array.from({ length: 3500 }, (_, at) => {
-      const turn = (2 * Math.PI * at) / 3500;
+    Array.from({ length: 4000 }, (_, at) => {
+      const turn = (2 * Math.PI * at) / 4000;
       const far = 60 + 40 * Math.abs(Math.sin(at * 12.9898 + seed) * 43_758.5453 - Math.floor(Math.sin(at * 12.9898 + seed) * 43_758.5453)); // prettier-ignore
       return [seed * 500 + far * Math.cos(turn), far * Math.sin(turn)];
     });
   const part = (seed: number) => ({ id: `p${seed}`, kind: 'boundary', cut: false, outlines: [ring(seed)], from: '', off: '', unit: 'm', at: { x: 0, y: 0, turn: 0 } }); // prettier-ignore
-  const area = { ...blankSiteArea(v7(), 'metric'), name: 'Rugged', hold: 'placed', parts: Array.from({ length: 10 }, (_, seed) => part(seed)) }; // prettier-ignore
+  const edge = { id: 'e', of: 'water', along: 'side', part: 'p0', from: '', to: '', length: '', buffer: '4', unit: 'm' }; // prettier-ignore
+  const area = { ...blankSiteArea(v7(), 'metric'), name: 'Rugged', hold: 'placed', parts: Array.from({ length: 9 }, (_, seed) => part(seed)), edges: [edge] }; // prettier-ignore
   return { version: 0, typed: { ...blankSite(v7(), 'metric'), name: 'Rugged', areas: [area] } };
 }
 
 it('checks as it would be checked where it was asked', async () => {
-  expect(await threads.check('writeJob', bytes(job))).toEqual(checkNow('writeJob', bytes(job)));
+  expect(await threads.check('writeJob', bytes(job))).toEqual(await checkHere('writeJob', bytes(job)));
 });
 
 it('hands each wrong field over, with its sentence', async () => {
   const wrong = bytes({ ...job, onDay: 'tomorrow' });
-  const refused = await threads.check('writeJob', wrong).catch((error: unknown) => error);
-  expect(refused).toBeInstanceOf(ZodError);
-  const here = (() => {
-    try {
-      return checkNow('writeJob', wrong);
-    } catch (error) {
-      return error;
-    }
-  })();
-  expect((refused as ZodError).issues).toEqual(JSON.parse(JSON.stringify((here as ZodError).issues)));
+  const [there, here] = await Promise.all(
+    [threads.check, checkHere].map((check) => check('writeJob', wrong).catch((error: unknown) => error)),
+  );
+  expect(there).toBeInstanceOf(HttpProblem);
+  expect((there as HttpProblem).body('1')).toEqual((here as HttpProblem).body('1'));
 });
 
 it('says of what is no JSON that it is none', async () => {
@@ -65,14 +61,14 @@ it('says of what is no JSON that it is none', async () => {
 });
 
 it('what takes too long is ended and refused, nobody else waits for it, and the next one is checked', async () => {
-  const impatient = checkInThreads(checker, 300);
+  const impatient = checkInThreads(checker, 2000);
   // Both threads are there when the time is taken.
   await Promise.all([1, 2].map(() => impatient.check('writeJob', bytes(job))));
   const heavy = impatient.check('writeSite', bytes(ruggedSite())).catch((error: unknown) => error);
   const light = impatient.check('writeJob', bytes(job));
   const first = await Promise.race([heavy.then(() => 'heavy'), light.then(() => 'light')]);
   expect(first).toBe('light');
-  expect(await heavy).toMatchObject({ problem: { status: 422, title: 'Too much to work out' } });
+  expect(await heavy).toMatchObject({ code: 'too-much-work', status: 422 });
   expect(await impatient.check('writeJob', bytes(job))).toMatchObject({ version: 0 });
   await impatient.close();
 });

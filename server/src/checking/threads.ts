@@ -1,6 +1,7 @@
 import { Worker } from 'node:worker_threads';
 import { ZodError } from 'zod';
-import { Refusal } from '../problems/Refusal.ts';
+import { plainProblem } from '../problems/HttpProblem.ts';
+import { invalid } from '../problems/invalid.ts';
 import type { Check } from './check.ts';
 import type { Outcome, Task } from './worker.ts';
 
@@ -17,20 +18,6 @@ interface Waiting {
   readonly task: Task;
   settle(outcome: Result | Error): void;
 }
-
-const tooMuch = (): Refusal =>
-  new Refusal({
-    status: 422,
-    title: 'Too much to work out',
-    detail: 'This takes too long to work out. Simplify its outlines or its edges, or make several of it.',
-  });
-
-const busy = (): Refusal =>
-  new Refusal({
-    status: 503,
-    title: 'Busy',
-    detail: 'Too much is being kept at once. Try again in a moment.',
-  });
 
 /** One thread with what it is at; one that takes too long is ended, and another takes its place. */
 function thread(file: string | URL, limitMs: number, onFree: () => void) {
@@ -59,7 +46,7 @@ function thread(file: string | URL, limitMs: number, onFree: () => void) {
     if (!current || !isReady) return;
     timer = setTimeout(() => {
       void end();
-      settle(tooMuch());
+      settle(plainProblem('too-much-work'));
     }, limitMs);
   }
   function start(): Worker {
@@ -114,7 +101,7 @@ export function checkInThreads(file: string | URL, limitMs = LIMIT_MS): Threads 
   }
   const ask = (task: Task): Promise<Result> =>
     new Promise((resolve, reject) => {
-      if (queue.length >= MOST_WAITING) throw busy();
+      if (queue.length >= MOST_WAITING) throw plainProblem('busy');
       const settle = (outcome: Result | Error) =>
         outcome instanceof Error ? reject(outcome) : resolve(outcome);
       queue.push({ task, settle });
@@ -124,8 +111,8 @@ export function checkInThreads(file: string | URL, limitMs = LIMIT_MS): Threads 
     async check(name, body) {
       const outcome = await ask({ name, body });
       if ('stored' in outcome) return outcome.stored;
-      if ('unreadable' in outcome) throw new SyntaxError(outcome.unreadable);
-      if ('issues' in outcome) throw new ZodError(outcome.issues);
+      if ('isUnreadable' in outcome) throw plainProblem('unreadable');
+      if ('issues' in outcome) throw invalid(new ZodError(outcome.issues));
       throw Object.assign(new Error(outcome.broke.message), outcome.broke);
     },
     async close() {

@@ -1,7 +1,7 @@
 // Runs in a thread of its own: checking what was written can take long, and everybody else is answered meanwhile.
 import { parentPort } from 'node:worker_threads';
 import { ZodError } from 'zod';
-import { checkNow } from './check.ts';
+import { checkRead, readJson } from './check.ts';
 import type { Stored, StoringName } from './stored.ts';
 
 export interface Task {
@@ -13,18 +13,20 @@ export type Outcome =
   /** Told once, when it is there. */
   | { readonly ready: true }
   | { readonly stored: Stored }
-  | { readonly unreadable: string }
+  | { readonly isUnreadable: true }
   | { readonly issues: ZodError['issues'] }
   | { readonly broke: { readonly name: string; readonly message: string; readonly stack: string } };
 
 function outcomeOf({ name, body }: Task): Outcome {
+  const read = readJson(body);
+  if (read === null) return { isUnreadable: true };
   try {
-    return { stored: checkNow(name, body) };
+    return { stored: checkRead(name, read.json) };
   } catch (error) {
     // As JSON, since an issue may carry what cannot be handed over.
     if (error instanceof ZodError) return { issues: JSON.parse(JSON.stringify(error.issues)) as ZodError['issues'] }; // prettier-ignore
     const { name: kind, message, stack = '' } = error instanceof Error ? error : new Error(String(error));
-    return error instanceof SyntaxError ? { unreadable: message } : { broke: { name: kind, message, stack } };
+    return { broke: { name: kind, message, stack } };
   }
 }
 

@@ -11,7 +11,7 @@ import {
   soilTestService,
   widthTestService,
 } from '../services/documents.ts';
-import { databaseDown } from '../problems/Refusal.ts';
+import { HttpProblem } from '../problems/HttpProblem.ts';
 import type { Disk } from '../running/disk.ts';
 import { TRUSTED_MS, type DeviceService } from '../services/devices.ts';
 import { jobService } from '../services/jobs.ts';
@@ -107,7 +107,7 @@ export function createHandlers({ sequelize, network, devices, disk }: HandlerPar
       const late = wait(HEALTH_MS, 'down' as const, { ref: false });
       const database = await Promise.race([asked, late]).catch(() => 'down' as const);
       const room = disk.isFull() ? ('full' as const) : ('ok' as const);
-      if (database === 'down') throw databaseDown({ database, disk: room });
+      if (database === 'down') throw new HttpProblem('database-down', { database, disk: room });
       return { status: room === 'full' ? 'limited' : 'ok', database, disk: room };
     },
     describe: async () => openApi(),

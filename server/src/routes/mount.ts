@@ -3,8 +3,10 @@ import { ROUTES, type AnswerOf, type BodyOf, type ParamsOf, type RouteName } fro
 import express, { Router, type Request, type Response } from 'express';
 import type { Check } from '../checking/check.ts';
 import type { Stored, StoringName } from '../checking/stored.ts';
-import { diskFull } from '../problems/Refusal.ts';
+import { plainProblem } from '../problems/HttpProblem.ts';
+import { readAsked } from '../problems/invalid.ts';
 import type { Disk } from '../running/disk.ts';
+import type { ZodType } from 'zod';
 
 /** What a handler is given: checked params and body, and the crew that the request acts for. */
 export interface Call<Name extends RouteName> {
@@ -48,13 +50,13 @@ const LOOK_MS = 500;
 
 /** Answers a write within seconds where the disk is full: the database itself would wait for room. */
 async function whileThereIsRoom<Answer>(disk: Disk, write: () => Promise<Answer>): Promise<Answer> {
-  if (disk.isFull()) throw diskFull();
+  if (disk.isFull()) throw plainProblem('disk-full');
   const ended = new AbortController();
   const watching = (async () => {
     for (;;) {
       // oxlint-disable-next-line no-await-in-loop -- one look after the other
       await wait(LOOK_MS, undefined, { signal: ended.signal, ref: false });
-      if (disk.isFull()) throw diskFull();
+      if (disk.isFull()) throw plainProblem('disk-full');
     }
   })();
   watching.catch(() => undefined);
@@ -76,8 +78,8 @@ function mountOne(
     check(name as StoringName, Buffer.isBuffer(request.body) ? request.body : Buffer.alloc(0));
   router[method](path, ...readerOf(name), async (request: Request, response: Response) => {
     const asked = {
-      params: params.parse(request.params),
-      body: isStoring(name) ? undefined : body.parse(request.body),
+      params: readAsked(params as ZodType, request.params),
+      body: isStoring(name) ? undefined : readAsked(body as ZodType, request.body),
       crewId,
       request,
       response,

@@ -2,7 +2,7 @@ import { createHash, randomBytes, timingSafeEqual } from 'node:crypto';
 import type { Device } from '@steady-scatter/contract';
 import { v7 } from 'uuid';
 import { DeviceRow } from '../models/index.ts';
-import { notFound, Refusal } from '../problems/Refusal.ts';
+import { notFound, plainProblem } from '../problems/HttpProblem.ts';
 
 /** Devices of the local network that may read and write here. */
 export interface DeviceService {
@@ -49,15 +49,10 @@ export function deviceService(code: string | null): DeviceService {
   const wrong = wrongCodes();
   return {
     async pair(crewId, { code: typed, name, from }) {
-      if (wrong.tooMany(from, Date.now()))
-        throw new Refusal({ status: 429, title: 'Too many wrong codes', detail: 'Too many wrong codes. Wait ten minutes.' }); // prettier-ignore
+      if (wrong.tooMany(from, Date.now())) throw plainProblem('too-many-codes');
       if (code === null || !timingSafeEqual(hashOf(digits(typed)), hashOf(digits(code)))) {
         wrong.note(from, Date.now());
-        throw new Refusal({
-          status: 403,
-          title: 'Another code',
-          detail: 'That is not the code. It has eight digits and stands where Steady Scatter was started; it is another one after each start.',
-        }); // prettier-ignore
+        throw plainProblem('wrong-code');
       }
       const token = randomBytes(32).toString('base64url');
       await DeviceRow.create({ id: v7(), crewId, name, tokenHash: hashOf(token).toString('hex'), seenAt: new Date() }); // prettier-ignore

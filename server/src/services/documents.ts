@@ -34,7 +34,7 @@ import {
   WidthTestRow,
   type DocumentRow,
 } from '../models/index.ts';
-import { wouldLose } from '../problems/Refusal.ts';
+import { wouldLose } from '../problems/HttpProblem.ts';
 import { versioned, type Versioned } from './versioned.ts';
 
 /** How a kind of thing is stored as it was typed. */

@@ -1,12 +1,10 @@
 import { setTimeout as wait } from 'node:timers/promises';
-import { BaseError, Transaction, UniqueConstraintError, type Sequelize } from 'sequelize';
-import { idTaken } from '../problems/Refusal.ts';
+import { Transaction, UniqueConstraintError, type Sequelize } from 'sequelize';
+import { isMet } from '../problems/databaseTrouble.ts';
+import { plainProblem } from '../problems/HttpProblem.ts';
 
 const TRIES = 6;
 const FIRST_WAIT_MS = 15;
-
-const isDeadlock = (error: unknown): boolean =>
-  error instanceof BaseError && /deadlock|lock wait timeout/i.test(error.message);
 
 /** Longer each time, and never as long as another one that waits. */
 const pause = (tried: number): Promise<void> =>
@@ -32,8 +30,8 @@ export async function transact(
       return;
     } catch (error) {
       const clash = error instanceof UniqueConstraintError;
-      if (clash && !(await look())) throw idTaken();
-      if (tried === TRIES || !(clash || isDeadlock(error))) throw error;
+      if (clash && !(await look())) throw plainProblem('id-taken');
+      if (tried === TRIES || !(clash || isMet(error))) throw error;
       await pause(tried);
       // oxlint-enable no-await-in-loop
     }

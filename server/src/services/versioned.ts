@@ -1,6 +1,6 @@
 import type { Includeable, Model, ModelStatic, Sequelize, Transaction, WhereOptions } from 'sequelize';
 import type { Stored } from '../checking/stored.ts';
-import { notFound, outOfDate } from '../problems/Refusal.ts';
+import { HttpProblem, notFound } from '../problems/HttpProblem.ts';
 import { transact } from './transact.ts';
 
 /** What every row has that a crew keeps, changes and deletes with undo. */
@@ -36,6 +36,13 @@ export interface Versioned<Wire> {
   restore(crewId: string, id: string): Promise<Wire>;
 }
 
+/** What is kept cannot be read any more: a fault of ours, never of whoever asked. The log names the row. */
+export class UnreadableRow extends Error {
+  constructor(what: string, id: string, cause: unknown) {
+    super(`The ${what} ${id} is stored in a way that cannot be read.`, { cause });
+  }
+}
+
 /**
  * Keeping with versions: a repeated write is harmless, a write of an old version is refused with what stands there,
  * and deleting only marks, so that undo leaves everything as it was. Writes run in one transaction, the row locked; a row that is not
@@ -46,6 +53,13 @@ export function versioned<Row extends VersionedRow, Wire>(
   kept: Kept<Row, Wire>,
 ): Versioned<Wire> {
   const { model, include = [] } = kept;
+  const wireOf = (row: Row): Wire => {
+    try {
+      return kept.wireOf(row);
+    } catch (cause) {
+      throw new UnreadableRow(kept.what, row.id, cause);
+    }
+  };
   const absent = () => notFound(`${kept.what} with this id`);
   const find = (crewId: string, id: string, transaction?: Transaction) =>
     model.findOne({
@@ -57,7 +71,7 @@ export function versioned<Row extends VersionedRow, Wire>(
   async function read(crewId: string, id: string): Promise<Wire> {
     const row = await find(crewId, id);
     if (!row || row.deletedAt) throw absent();
-    return kept.wireOf(row);
+    return wireOf(row);
   }
 
   async function insert(
@@ -75,7 +89,7 @@ export function versioned<Row extends VersionedRow, Wire>(
   async function update(row: Row, stored: Stored, transaction: Transaction): Promise<void> {
     if (!row.deletedAt && kept.isSame(row, stored)) return;
     if (row.deletedAt || row.version !== stored.version)
-      throw outOfDate(row.deletedAt ? null : kept.wireOf(row));
+      throw new HttpProblem('changed-elsewhere', { theirs: row.deletedAt ? null : wireOf(row) });
     kept.guard?.(row, stored);
     await row.update({ version: row.version + 1, ...stored.columns }, { transaction });
     await kept.writeParts?.({ crewId: row.crewId, id: row.id, isNew: false }, stored, transaction);
@@ -94,7 +108,7 @@ export function versioned<Row extends VersionedRow, Wire>(
         include,
         order: kept.order,
       });
-      return rows.map((row) => kept.wireOf(row));
+      return rows.map((row) => wireOf(row));
     },
     read,
     async write(crewId, id, stored, isSample = false) {

@@ -2,6 +2,7 @@ import {
   calibration,
   job,
   problem,
+  problemType,
   product,
   rig,
   ruleSet,
@@ -20,19 +21,25 @@ import { ApiProblem, Unreachable } from './errors.ts';
 
 type Input<Name extends RouteName> = { params?: ParamsOf<Name>; body?: BodyOf<Name>; signal?: AbortSignal };
 
-const conflict = z.object({
-  title: z.literal('Changed elsewhere'),
-  theirs: z.union([job, product, soilTest, ruleSet, site, rig, calibration, widthTest]).nullable(),
-});
+/** What stands on the server in place of what was to be written. */
+const theirs = z.union([job, product, soilTest, ruleSet, site, rig, calibration, widthTest]).nullable();
+
+/** Of a kind that this page does not know: what it says is said all the same. */
+const unknownProblem = z.object({ title: z.string(), detail: z.string() });
 
 /** Why the server refused. */
 export async function readProblem(response: Response): Promise<ApiProblem> {
-  const said: unknown = await response.json().catch(() => null);
-  const given = problem.safeParse(said);
-  if (given.success) return new ApiProblem(given.data, conflict.safeParse(said).data ?? null);
+  const told: unknown = await response.json().catch(() => null);
+  const { data: known } = problem.safeParse(told);
+  if (known?.type === problemType('changed-elsewhere'))
+    return new ApiProblem(known, { theirs: theirs.safeParse(known.theirs).data ?? null });
+  if (known) return new ApiProblem(known);
   const { status } = response;
-  const detail = `The server answered ${status} without saying why.`;
-  return new ApiProblem({ type: 'about:blank', title: 'No proper answer', status, detail });
+  const words = unknownProblem.safeParse(told).data ?? {
+    title: 'No proper answer',
+    detail: `The server answered ${status} without saying why.`,
+  };
+  return new ApiProblem({ type: problemType('failed'), status, title: words.title, detail: words.detail });
 }
 
 /**

@@ -2,6 +2,7 @@ import type {
   Calibration,
   Job,
   Problem,
+  ProblemCode,
   Product,
   Rig,
   RuleSet,
@@ -19,9 +20,14 @@ export class ApiProblem extends Error {
   } | null;
 
   constructor(problem: Problem, changedElsewhere: ApiProblem['changedElsewhere'] = null) {
-    super(problem.detail);
+    super('errors' in problem ? (problem.errors[0]?.message ?? problem.detail) : problem.detail);
     this.problem = problem;
     this.changedElsewhere = changedElsewhere;
+  }
+
+  /** Whether it is one of these. */
+  is(...codes: readonly ProblemCode[]): boolean {
+    return codes.some((code) => this.problem.type === `/problems/${code}`);
   }
 }
 

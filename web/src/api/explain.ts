@@ -2,7 +2,7 @@ import { ApiProblem, Renewed, Unreachable } from './errors.ts';
 
 /** What to say about a failed act, and what to do. What was typed is still there in every case. */
 export function explain(error: unknown): string {
-  if (error instanceof ApiProblem) return error.problem.errors?.[0]?.message ?? error.problem.detail;
+  if (error instanceof ApiProblem) return error.message;
   if (error instanceof Renewed)
     return 'A newer version of this page is there. What you typed stays in this browser; load the page again, then go on.';
   if (error instanceof Unreachable)

@@ -1,15 +1,17 @@
+import { PROBLEMS, problemType } from '@steady-scatter/contract';
 import { beforeEach, expect, it, vi } from 'vitest';
 import { ApiProblem, Unreachable } from './errors.ts';
 import { isPassing, keepWaiting, keepWhenBack, saidOfWaiting, waitNoMore, waits } from './whenBack.ts';
 
-const refused = (status: number) => new ApiProblem({ type: 'about:blank', title: '', status, detail: 'No.' });
+const refused = (code: 'database-down' | 'busy' | 'id-taken' | 'disk-full' | 'failed') =>
+  new ApiProblem({ type: problemType(code), title: '', status: PROBLEMS[code].status, detail: 'No.' });
 
 beforeEach(() => keepWaiting());
 
 it('a server or a database that does not answer passes; a refusal does not', () => {
-  expect([new Unreachable(''), refused(503)].map(isPassing)).toEqual([true, true]);
-  expect([refused(400), refused(409), refused(507), new Error('x')].map(isPassing)).toEqual([false, false, false, false]); // prettier-ignore
-  expect(saidOfWaiting(refused(503))).toContain('The database does not answer');
+  expect([new Unreachable(''), refused('database-down'), refused('busy')].map(isPassing)).toEqual([true, true, true]); // prettier-ignore
+  expect([refused('failed'), refused('id-taken'), refused('disk-full'), new Error('x')].map(isPassing)).toEqual([false, false, false, false]); // prettier-ignore
+  expect(saidOfWaiting(refused('database-down'))).toContain('The database does not answer');
   expect(saidOfWaiting(new Unreachable(''))).toContain('The server does not answer');
 });
 

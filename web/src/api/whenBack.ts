@@ -5,7 +5,7 @@ const waiting = new Map<string, () => unknown>();
 
 /** A failure that passes: the server or its database does not answer just now. */
 export const isPassing = (error: unknown): boolean =>
-  error instanceof Unreachable || (error instanceof ApiProblem && error.problem.status === 503);
+  error instanceof Unreachable || (error instanceof ApiProblem && error.is('database-down', 'busy'));
 
 /** Remembers to keep a thing when the server answers again; the latest way of keeping it counts. */
 export const keepWhenBack = (of: string, keep: () => unknown): void => void waiting.set(of, keep);

@@ -33,7 +33,7 @@ it('asks before everything gives way, and leaves all as it is', async () => {
 
 it('says why a backup is refused', async () => {
   const detail = 'This backup is damaged: it is cut. Nothing was changed; try another one.';
-  answer = new Response(JSON.stringify({ type: 'about:blank', title: 'Not restored', status: 422, detail }), { status: 422 }); // prettier-ignore
+  answer = new Response(JSON.stringify({ type: '/problems/not-restored', title: 'Not restored', status: 422, detail }), { status: 422 }); // prettier-ignore
   const person = inApp(<Backup />);
   await person.upload(screen.getByLabelText('Backup to restore'), file);
   await person.click(screen.getByRole('button', { name: 'Restore it' }));

@@ -13,7 +13,7 @@ interface Props {
 
 /** What stands on the screen until a kept thing is there, or when it does not come. */
 export function OpeningMessage({ one, home, error, onAgain }: Props) {
-  if (error instanceof ApiProblem && error.problem.status < 500) {
+  if (error instanceof ApiProblem && error.is('not-found', 'invalid')) {
     return (
       <Message
         heading={`This ${one} is not here`}

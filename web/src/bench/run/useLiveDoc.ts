@@ -53,7 +53,7 @@ export function useLiveDoc<Typed extends { readonly name: string }>(kind: DocKin
       setState('kept');
     } catch (error) {
       if (isPassing(error) || !(error instanceof ApiProblem)) setState('held');
-      else setState(error.problem.status === 409 ? 'elsewhere' : { refused: explain(error) });
+      else setState(error.is('changed-elsewhere') ? 'elsewhere' : { refused: explain(error) });
     } finally {
       saving.current = false;
     }

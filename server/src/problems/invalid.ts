@@ -1,0 +1,27 @@
+import type { ZodError, ZodType } from 'zod';
+import { HttpProblem } from './HttpProblem.ts';
+
+/** What somebody asked with and cannot be read, each wrong field with its path. */
+export function invalid(error: ZodError): HttpProblem {
+  const errors = error.issues.map((issue) => {
+    const params: Record<string, unknown> = 'params' in issue ? (issue.params ?? {}) : {};
+    return {
+      path: issue.path.map((step) => (typeof step === 'number' ? step : String(step))),
+      code: typeof params['code'] === 'string' ? params['code'] : `body.${issue.code}`,
+      message: issue.message,
+      hint: typeof params['hint'] === 'string' ? params['hint'] : null,
+    };
+  });
+  return new HttpProblem('invalid', { errors, ...(errors[0] && { detail: errors[0].message }) });
+}
+
+/**
+ * Reads what somebody asked with.
+ *
+ * @throws HttpProblem invalid
+ */
+export function readAsked<Read>(schema: ZodType<Read>, asked: unknown): Read {
+  const { data, error } = schema.safeParse(asked);
+  if (error) throw invalid(error);
+  return data;
+}
