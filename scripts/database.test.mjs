@@ -89,6 +89,11 @@ describe('who may use the database', () => {
   });
 });
 
+it('works in a place of its own, so that no other database server that starts clears its working tables', async () => {
+  expect((await keep('SELECT @@tmpdir')).trim()).toBe(join(folder, 'tmp'));
+  expect(statSync(join(folder, 'tmp')).mode & 0o777).toBe(0o700);
+});
+
 describe('no row is lost', () => {
   const rows = async (of = folder) => (await ask('SELECT what FROM steady.kept', of)).output.trim();
 

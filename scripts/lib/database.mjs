@@ -54,6 +54,7 @@ const placesIn = (folder) => ({
   accounts: join(folder, 'accounts.sql'),
   client: join(folder, 'client.cnf'),
   files: join(folder, 'files'),
+  work: join(folder, 'tmp'),
   connection: join(folder, 'connection.json'),
 });
 
@@ -109,8 +110,10 @@ export function writePrivately(file, text, user) {
  */
 function writeSettings(folder, connection, durable, user) {
   const places = placesIn(folder);
-  mkdirSync(places.files, { recursive: true, mode: 0o700 });
-  giveTo(user, places.files);
+  for (const own of [places.files, places.work]) {
+    mkdirSync(own, { recursive: true, mode: 0o700 });
+    giveTo(user, own);
+  }
   const lines = [
     '[mariadbd]',
     `datadir=${places.rows}`,
@@ -118,6 +121,8 @@ function writeSettings(folder, connection, durable, user) {
     `pid-file=${places.pid}`,
     `log-error=${places.log}`,
     `port=${connection.port}`,
+    // Its own: a database server that starts clears the working tables of all others that share the place, and they crash.
+    `tmpdir=${places.work}`,
     'bind-address=127.0.0.1',
     'skip-name-resolve',
     // Nobody reads or writes files of this machine through the database.

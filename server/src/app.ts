@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { join } from 'node:path';
 import express, { type Express, type RequestHandler } from 'express';
-import { rateLimit } from 'express-rate-limit';
+import { ipKeyGenerator, rateLimit } from 'express-rate-limit';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
@@ -14,12 +14,13 @@ import { deviceService } from './services/devices.ts';
 import { backupRoutes, type Backups } from './backup/routes.ts';
 import { checkHere, type Check } from './checking/check.ts';
 import { ANY_DISK, type Disk } from './running/disk.ts';
-import { onlyTrusted, THIS_MACHINE, type Network } from './trust.ts';
+import { onlyTrusted, THIS_MACHINE, tokenOf, type Network } from './trust.ts';
 
 /** What the application is wired from. */
 export interface Wiring {
   readonly sequelize: Sequelize;
-  readonly crewId: string;
+  /** The crew that whoever is at the machine itself leads, and that devices are paired with. */
+  readonly homeCrewId: string;
   readonly logger: Logger;
   /** Folder of the built web app; null where only the API is served. */
   readonly webRoot: string | null;
@@ -96,7 +97,7 @@ const requestLog = (logger: Logger) =>
 export function createApp(wiring: Wiring): Express {
   const {
     sequelize,
-    crewId,
+    homeCrewId,
     logger,
     webRoot,
     overrides,
@@ -123,13 +124,18 @@ export function createApp(wiring: Wiring): Express {
       // Who asks is told by TRUST_PROXY alone; what else a proxy adds is no reason to complain.
       validate: { xForwardedForHeader: false, forwardedHeader: false },
       handler: tooMany,
+      // A device counts by itself, wherever it is; everybody else by his address.
+      keyGenerator: (request) => devices.seen(tokenOf(request) ?? '') ?? ipKeyGenerator(request.ip ?? ''),
     }),
   );
   app.use('/api', sameOrigin);
-  app.use('/api', onlyTrusted(crewId, devices));
+  app.use('/api', onlyTrusted(homeCrewId, devices));
   if (backups) app.use(backupRoutes(backups, disk));
-  const handlers = { ...createHandlers({ sequelize, network, devices, disk }), ...overrides };
-  app.use(mountRoutes(handlers, { crewId, check, disk }));
+  const handlers = {
+    ...createHandlers({ sequelize, network, devices, disk, homeCrewId }),
+    ...overrides,
+  };
+  app.use(mountRoutes(handlers, { check, disk }));
   app.use('/api', noSuchRoute);
   if (webRoot) serveWeb(app, webRoot);
   app.use(errorHandler);

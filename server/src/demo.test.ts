@@ -24,7 +24,7 @@ afterAll(() => harness.close());
 
 const list = async <Wire>(path: string): Promise<Wire[]> => {
   const { sequelize } = harness;
-  const app = createApp({ sequelize, crewId, logger: pino({ level: 'silent' }), webRoot: null });
+  const app = createApp({ sequelize, homeCrewId: crewId, logger: pino({ level: 'silent' }), webRoot: null });
   return (await request(app).get(path).expect(200)).body as Wire[];
 };
 
@@ -62,7 +62,7 @@ it('and widths by two habits, before and after, and a job that passes at another
   const jobs = await list<{ id: string; name: string }>('/api/jobs');
   const { id } = jobs.find(({ name }) => name === 'Spring feed, lake front')!;
   const { sequelize } = harness;
-  const app = createApp({ sequelize, crewId, logger: pino({ level: 'silent' }), webRoot: null });
+  const app = createApp({ sequelize, homeCrewId: crewId, logger: pino({ level: 'silent' }), webRoot: null });
   const { worksheet } = (await request(app).get(`/api/jobs/${id}`).expect(200)).body as Job;
   expect(worksheet.spread).toMatchObject({ width: { text: '4.5', unit: 'ft' }, recomputed: false });
 });

@@ -33,10 +33,10 @@ it('takes writes from pages of this address and from clients that are no pages, 
 });
 
 it('asks those who ask too often to wait', async () => {
-  const { sequelize, crewId } = harness;
+  const { sequelize, crewId: homeCrewId } = harness;
   const app = createApp({
     sequelize,
-    crewId,
+    homeCrewId,
     logger: pino({ level: 'silent' }),
     webRoot: null,
     requestsPerMinute: 3,
@@ -59,9 +59,15 @@ it('names each request in the header, in the problem and in the log, and logs no
       done();
     },
   });
-  const { sequelize, crewId } = harness;
+  const { sequelize, crewId: homeCrewId } = harness;
   const readJob = () => Promise.reject(new Error('broken'));
-  const app = createApp({ sequelize, crewId, logger: pino({}, sink), webRoot: null, overrides: { readJob } });
+  const app = createApp({
+    sequelize,
+    homeCrewId,
+    logger: pino({}, sink),
+    webRoot: null,
+    overrides: { readJob },
+  });
   const { headers, body } = await request(app).get(`/api/jobs/${v7()}`).expect(500);
   expect(body.requestId).toBe(headers['x-request-id']);
   expect(lines.filter((line) => line.includes(body.requestId)).length).toBeGreaterThanOrEqual(1);

@@ -83,14 +83,14 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
     say(`The tables are brought up to date. Before that, all that is kept goes into ${await keepBefore(connection, dataFolder, step.name)}`); // prettier-ignore
   }
   await migrate(sequelize);
-  const crewId = await seedDemo(sequelize);
+  const homeCrewId = await seedDemo(sequelize);
   const letsNetworkIn = !isLoopback(host) || publicUrl !== null;
   const code = letsNetworkIn ? (options.code ?? newCode()) : null;
   const addresses: string[] = [];
   const threads = options.checkerFile === undefined ? null : checkInThreads(options.checkerFile);
   const app = createApp({
     sequelize,
-    crewId,
+    homeCrewId,
     logger,
     ...(options.requestsPerMinute && { requestsPerMinute: options.requestsPerMinute }),
     webRoot: options.webRoot,

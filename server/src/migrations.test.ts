@@ -5,6 +5,7 @@ import type { Sequelize } from 'sequelize';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { connectionFile, openDatabase, stopDatabase } from '../../scripts/lib/database.mjs';
+import { leadOf } from './actor.ts';
 import { checkRead } from './checking/check.ts';
 import { openSequelize, readConnection } from './database.ts';
 import { migrate } from './migrations/index.ts';
@@ -76,7 +77,7 @@ it('brings jobs and products of the first version forward as they were typed', a
   });
 
   await migrate(sequelize);
-  const job = await jobService(sequelize).read(crewId, jobId);
+  const job = await jobService(sequelize).read(leadOf(crewId), jobId);
   expect(job).toMatchObject({
     version: 3,
     worksheet: {
@@ -90,10 +91,10 @@ it('brings jobs and products of the first version forward as they were typed', a
       shownIn: { rate: 'kg/ha', amount: null, area: null },
     },
   });
-  const product = await productService(sequelize).read(crewId, productId);
+  const product = await productService(sequelize).read(leadOf(crewId), productId);
   expect(product.typed).toMatchObject({ ...label, gradeBasis: 'weight', scoop: { weighings: [] } });
   const { name, onDay, worksheet } = job;
   const repeat = checkRead('writeJob', { version: 3, name, onDay, worksheet });
-  const again = await jobService(sequelize).write(crewId, jobId, repeat);
+  const again = await jobService(sequelize).write(leadOf(crewId), jobId, repeat);
   expect(again.version).toBe(3);
 });

@@ -81,8 +81,8 @@ describe('failures', () => {
   it('a row of ours that cannot be read is our fault, and the log names it', async () => {
     const lines: string[] = [];
     const sink = { write: (line: string) => void lines.push(line) };
-    const { sequelize, crewId } = harness;
-    const app = createApp({ sequelize, crewId, logger: pino({}, sink), webRoot: null });
+    const { sequelize, crewId: homeCrewId } = harness;
+    const app = createApp({ sequelize, homeCrewId, logger: pino({}, sink), webRoot: null });
     const [id, other] = [v7(), v7()];
     await request(app).put(`/api/jobs/${id}`).send(sampleWrite()).expect(200);
     await request(app).put(`/api/jobs/${other}`).send(sampleWrite()).expect(200);

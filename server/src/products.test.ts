@@ -94,7 +94,15 @@ it('takes many at once: all or none, twice without harm, and away again', async 
   expect(refused.body.errors[0].path).toEqual(['products', 1, 'typed', 'price']);
   expect(await ProductRow.findByPk(wrong[0]!.id)).toBeNull();
   const other = await harness.otherCrew();
-  await request(other).post('/api/products/batch/delete').send({ ids }).expect(204);
+  // What another crew has is told, not passed over.
+  await request(other).post('/api/products/batch/delete').send({ ids }).expect(404);
+  const own = { id: v7(), typed };
+  const taken = await request(other)
+    .post('/api/products/batch')
+    .send({ products: [own, products[0]] })
+    .expect(409);
+  expect(taken.body.type).toBe('/problems/id-taken');
+  expect(await ProductRow.findByPk(own.id)).toBeNull();
   expect(await there()).toBe(500);
   await post('/api/products/batch/delete', { ids }).expect(204);
   expect(await there()).toBe(0);

@@ -40,8 +40,8 @@ describe('what nobody would write is told as the asker’s own doing', () => {
   }); // prettier-ignore
 
   it('a part of the page that is not there any more is a 404', async () => {
-    const { sequelize, crewId } = harness;
-    const app = createApp({ sequelize, crewId, logger: silent, webRoot: folder });
+    const { sequelize, crewId: homeCrewId } = harness;
+    const app = createApp({ sequelize, homeCrewId, logger: silent, webRoot: folder });
     for (const path of ['/assets/gone-12345678.js', '/assets/%E0%A4%A'])
       expect([404, 400]).toContain((await request(app).get(path)).status);
   });
@@ -89,7 +89,7 @@ describe('keeping', () => {
 
 describe('a full disk', () => {
   const withDisk = (isFull: () => boolean, more = {}) =>
-    createApp({ sequelize: harness.sequelize, crewId: harness.crewId, logger: silent, webRoot: null, disk: { isFull }, ...more }); // prettier-ignore
+    createApp({ sequelize: harness.sequelize, homeCrewId: harness.crewId, logger: silent, webRoot: null, disk: { isFull }, ...more }); // prettier-ignore
 
   it('refuses what is to be kept, in a sentence, and goes on reading', async () => {
     const app = withDisk(() => true);

@@ -1,10 +1,12 @@
 import { createServer } from 'node:http';
 import { pino } from 'pino';
 import request from 'supertest';
-import { afterAll, beforeAll, expect, it } from 'vitest';
+import { v7 } from 'uuid';
+import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
 import { createApp } from './app.ts';
 import { addressOf, isLoopback, listen, networkAddresses } from './running/address.ts';
-import { DeviceRow } from './models/index.ts';
+import { DeviceRow, JobRow } from './models/index.ts';
+import { sampleWrite } from './testing/jobs.ts';
 import { openHarness, type Harness } from './testing/harness.ts';
 import type { Network } from './trust.ts';
 
@@ -21,10 +23,10 @@ const NETWORK: Network = {
   trustProxy: [],
 };
 const onNetwork = (more: Partial<Network> = {}) => {
-  const { sequelize, crewId } = harness;
+  const { sequelize, crewId: homeCrewId } = harness;
   return createApp({
     sequelize,
-    crewId,
+    homeCrewId,
     logger: pino({ level: 'silent' }),
     webRoot: null,
     network: { ...NETWORK, ...more },
@@ -107,12 +109,75 @@ it('the token goes over https only where the page does, and lasts from the last 
   expect(again.split(';')[0]).toBe(cookie.split(';')[0]);
   expect(again).toContain(`Max-Age=${90 * 86_400}`);
   const day = 86_400_000;
-  await DeviceRow.update({ seenAt: new Date(Date.now() - 89 * day) }, { where: { crewId: harness.crewId } });
-  await request(app).get('/api/jobs').set(carried).expect(200);
+  const unseenFor = (days: number) =>
+    DeviceRow.update({ seenAt: new Date(Date.now() - days * day) }, { where: { crewId: harness.crewId } });
+  // As after another start: a device that is known is not looked up for an hour.
+  const later = () => onNetwork({ trustProxy: ['loopback'] });
+  await unseenFor(89);
+  await request(later()).get('/api/jobs').set(carried).expect(200);
   const { seenAt } = (await DeviceRow.findOne({ where: { crewId: harness.crewId }, order: [['seenAt', 'DESC']] }))!; // prettier-ignore
   expect(Date.now() - seenAt.getTime()).toBeLessThan(day);
-  await DeviceRow.update({ seenAt: new Date(Date.now() - 91 * day) }, { where: { crewId: harness.crewId } });
-  await request(app).get('/api/jobs').set(carried).expect(401);
+  await unseenFor(91);
+  await request(later()).get('/api/jobs').set(carried).expect(401);
+});
+
+describe('who acts', () => {
+  /** A device that was just paired. */
+  async function paired() {
+    const app = onNetwork();
+    const answer = await request(app)
+      .post('/api/pair')
+      .set(phone)
+      .send({ code: '12345678', name: 'M. Orr’s phone' });
+    const carried = { ...phone, Cookie: answer.get('Set-Cookie')![0]!.split(';')[0]! };
+    const { id } = (await DeviceRow.findOne({ where: { crewId: harness.crewId }, order: [['createdAt', 'DESC']] }))!; // prettier-ignore
+    return { app, carried, id };
+  }
+  const by = async (id: string) => {
+    const row = await JobRow.findByPk(id);
+    return { user: row?.changedByUser, device: row?.changedByDevice };
+  };
+
+  it('stands at what was changed: a device by its id, the machine itself by none', async () => {
+    const { app, carried, id: device } = await paired();
+    const id = v7();
+    const write = sampleWrite();
+    await request(app).put(`/api/jobs/${id}`).send(write).expect(200);
+    expect(await by(id)).toEqual({ user: null, device: null });
+    await request(app).put(`/api/jobs/${id}`).set(carried).send({ ...write, version: 1, name: 'From the field' }).expect(200); // prettier-ignore
+    expect(await by(id)).toEqual({ user: null, device });
+    await request(app).delete(`/api/jobs/${id}`).expect(204);
+    expect(await by(id)).toEqual({ user: null, device: null });
+  });
+
+  it('only whoever leads forgets devices', async () => {
+    const { app, carried, id } = await paired();
+    const refused = await request(app).delete(`/api/devices/${id}`).set(carried).expect(403);
+    expect(refused.body.type).toBe('/problems/only-here');
+    await request(app).get('/api/jobs').set(carried).expect(200);
+    await request(app).delete(`/api/devices/${id}`).expect(204);
+    await request(app).get('/api/jobs').set(carried).expect(401);
+  });
+
+  it('a device is looked up once, not with each request', async () => {
+    const { app, carried } = await paired();
+    await request(app).get('/api/jobs').set(carried).expect(200);
+    const looked = vi.spyOn(DeviceRow, 'findOne');
+    for (let at = 0; at < 5; at += 1) await request(app).get('/api/jobs').set(carried).expect(200);
+    expect(looked).not.toHaveBeenCalled();
+    looked.mockRestore();
+  });
+
+  it('a device has requests of its own, whatever others ask from the same address', async () => {
+    const { sequelize, crewId: homeCrewId } = harness;
+    const app = createApp({ sequelize, homeCrewId, logger: pino({ level: 'silent' }), webRoot: null, network: NETWORK, requestsPerMinute: 3 }); // prettier-ignore
+    const answer = await request(app).post('/api/pair').set(phone).send({ code: '12345678', name: 'x' });
+    const carried = { ...phone, Cookie: answer.get('Set-Cookie')![0]!.split(';')[0]! };
+    await request(app).get('/api/jobs').set(carried).expect(200);
+    for (let at = 0; at < 3; at += 1) await request(app).get('/api/health');
+    await request(app).get('/api/health').expect(429);
+    await request(app).get('/api/jobs').set(carried).expect(200);
+  });
 });
 
 it.each([

@@ -1,4 +1,5 @@
 import type { Request, RequestHandler } from 'express';
+import { leadOf, type Actor } from './actor.ts';
 import { plainProblem } from './problems/HttpProblem.ts';
 import { isLoopback } from './running/address.ts';
 import type { DeviceService } from './services/devices.ts';
@@ -43,20 +44,33 @@ export const onlyHere: RequestHandler = (request, _response, next) => {
 export const tokenOf = (request: Request): string | null =>
   new RegExp(`(?:^|;\\s*)${TOKEN_COOKIE}=([\\w-]+)`).exec(request.get('cookie') ?? '')?.[1] ?? null;
 
-/** Whether a device may read and write here. */
-export async function isTrusted(request: Request, crewId: string, devices: DeviceService): Promise<boolean> {
-  if (isOwn(request)) return true;
+/** Who asks: whoever is at the machine itself leads, a paired device is one of the crew; null: nobody that is trusted. */
+export async function actorOf(
+  request: Request,
+  homeCrewId: string,
+  devices: DeviceService,
+): Promise<Actor | null> {
+  if (isOwn(request)) return leadOf(homeCrewId);
   const token = tokenOf(request);
-  return token !== null && (await devices.knows(crewId, token));
+  return token === null ? null : devices.actorOf(token);
 }
 
-/** Lets the machine itself in, and devices that were paired; what it takes to be paired is open to all. */
+/**
+ * Lets the machine itself in, and devices that were paired; what it takes to be paired is open to all.
+ *
+ * @param homeCrewId the crew that whoever is at the machine itself leads
+ */
 export const onlyTrusted =
-  (crewId: string, devices: DeviceService): RequestHandler =>
+  (homeCrewId: string, devices: DeviceService): RequestHandler =>
   async (request, _response, next) => {
-    if (OPEN_PATHS.has(request.path) || (await isTrusted(request, crewId, devices))) {
-      next();
-      return;
-    }
-    throw plainProblem('not-paired');
+    // Health is asked often, also by what only looks whether anybody answers.
+    const actor = request.path === '/health' ? null : await actorOf(request, homeCrewId, devices);
+    if (actor) request.actor = actor;
+    else if (!OPEN_PATHS.has(request.path)) throw plainProblem('not-paired');
+    next();
   };
+
+/** Refuses what only whoever leads the crew may do. */
+export function onlyLead(actor: Actor): void {
+  if (actor.role !== 'lead') throw plainProblem('only-here');
+}

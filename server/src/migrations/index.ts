@@ -11,6 +11,7 @@ import { rigs } from './006-rigs.ts';
 import { devices } from './007-devices.ts';
 import { widthTests } from './008-width-tests.ts';
 import { deviceSeen } from './009-device-seen.ts';
+import { changedByWhom } from './010-changed-by.ts';
 
 type Migration = RunnableMigration<Sequelize>;
 
@@ -24,6 +25,7 @@ const MIGRATIONS: Migration[] = [
   devices,
   widthTests,
   deviceSeen,
+  changedByWhom,
 ];
 
 /** The names of all steps, in order. */

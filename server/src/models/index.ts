@@ -32,6 +32,9 @@ export class JobRow extends Model<InferAttributes<JobRow>, InferCreationAttribut
   declare rateSi: number | null;
   declare updatedAt: CreationOptional<Date>;
   declare deletedAt: Date | null;
+  /** Who changed it last; neither: whoever was at the machine itself. */
+  declare changedByUser: CreationOptional<string | null>;
+  declare changedByDevice: CreationOptional<string | null>;
   declare areas?: NonAttribute<JobAreaRow[]>;
 }
 
@@ -62,6 +65,9 @@ export class DocumentRow extends Model<InferAttributes<DocumentRow>, InferCreati
   declare si: string;
   declare updatedAt: CreationOptional<Date>;
   declare deletedAt: Date | null;
+  /** Who changed it last; neither: whoever was at the machine itself. */
+  declare changedByUser: CreationOptional<string | null>;
+  declare changedByDevice: CreationOptional<string | null>;
 }
 
 export class ProductRow extends DocumentRow {}
@@ -106,6 +112,8 @@ export function defineModels(sequelize: Sequelize): void {
       rateSi: DOUBLE,
       updatedAt: DATE(3),
       deletedAt: DATE(3),
+      changedByUser: UUID,
+      changedByDevice: UUID,
     },
     { sequelize, tableName: 'jobs' },
   );
@@ -134,6 +142,8 @@ export function defineModels(sequelize: Sequelize): void {
     si: TEXT('medium'),
     updatedAt: DATE(3),
     deletedAt: DATE(3),
+    changedByUser: UUID,
+    changedByDevice: UUID,
   };
   ProductRow.init({ ...document }, { sequelize, tableName: 'products' });
   SoilTestRow.init({ ...document }, { sequelize, tableName: 'soilTests' });

@@ -11,13 +11,14 @@ import {
   soilTestService,
   widthTestService,
 } from '../services/documents.ts';
+import type { Actor } from '../actor.ts';
 import { HttpProblem } from '../problems/HttpProblem.ts';
 import type { Disk } from '../running/disk.ts';
 import { TRUSTED_MS, type DeviceService } from '../services/devices.ts';
 import { jobService } from '../services/jobs.ts';
 import type { Stored } from '../checking/stored.ts';
 import type { Versioned } from '../services/versioned.ts';
-import { isOwn, isTrusted, TOKEN_COOKIE, tokenOf, type Network } from '../trust.ts';
+import { isOwn, onlyLead, TOKEN_COOKIE, tokenOf, type Network } from '../trust.ts';
 import type { Handlers } from './mount.ts';
 
 interface Keeping<One extends string, Many extends string> {
@@ -25,27 +26,27 @@ interface Keeping<One extends string, Many extends string> {
   readonly many: Many;
 }
 
-type ById = { readonly crewId: string; readonly params: { readonly id: string } };
+type ById = { readonly actor: Actor; readonly params: { readonly id: string } };
 
 /** The five handlers of a kind of thing that is kept. */
 const kept = <One extends string, Many extends string, Wire, Listed>(
   { one, many }: Keeping<One, Many>,
-  service: Omit<Versioned<Wire>, 'list'> & { list(crewId: string): Promise<Listed[]> },
+  service: Omit<Versioned<Wire>, 'list'> & { list(actor: Actor): Promise<Listed[]> },
 ) =>
   ({
-    [`list${many}`]: ({ crewId }: ById) => service.list(crewId),
-    [`read${one}`]: ({ crewId, params }: ById) => service.read(crewId, params.id),
-    [`write${one}`]: ({ crewId, params, stored }: ById & { stored: Stored }) =>
-      service.write(crewId, params.id, stored),
-    [`delete${one}`]: async ({ crewId, params }: ById) => {
-      await service.remove(crewId, params.id);
+    [`list${many}`]: ({ actor }: ById) => service.list(actor),
+    [`read${one}`]: ({ actor, params }: ById) => service.read(actor, params.id),
+    [`write${one}`]: ({ actor, params, stored }: ById & { stored: Stored }) =>
+      service.write(actor, params.id, stored),
+    [`delete${one}`]: async ({ actor, params }: ById) => {
+      await service.remove(actor, params.id);
       return undefined;
     },
-    [`restore${one}`]: ({ crewId, params }: ById) => service.restore(crewId, params.id),
+    [`restore${one}`]: ({ actor, params }: ById) => service.restore(actor, params.id),
   }) as unknown as KeptHandlers<One, Many, Wire, Listed>;
 
 type KeptHandlers<One extends string, Many extends string, Wire, Listed> = {
-  readonly [Name in `list${Many}`]: (call: { crewId: string }) => Promise<Listed[]>;
+  readonly [Name in `list${Many}`]: (call: { actor: Actor }) => Promise<Listed[]>;
 } & { readonly [Name in `read${One}` | `restore${One}`]: (call: ById) => Promise<Wire> } & {
   readonly [Name in `write${One}`]: (call: ById & { stored: Stored }) => Promise<Wire>;
 } & { readonly [Name in `delete${One}`]: (call: ById) => Promise<undefined> };
@@ -67,9 +68,10 @@ function carry(response: Response, request: Request, token: string): void {
 const pairing = (
   network: Network,
   devices: DeviceService,
+  homeCrewId: string,
 ): Pick<Handlers, 'here' | 'pair' | 'listDevices' | 'forgetDevice'> => ({
-  async here({ crewId, request, response }) {
-    const trusted = await isTrusted(request, crewId, devices);
+  async here({ actor, request, response }) {
+    const trusted = actor !== undefined;
     const token = tokenOf(request);
     if (trusted && token !== null) carry(response, request, token);
     const { publicUrl, addresses, code } = network;
@@ -80,13 +82,14 @@ const pairing = (
       code: isOwn(request) ? code : null,
     };
   },
-  async pair({ crewId, body, request, response }) {
-    carry(response, request, await devices.pair(crewId, { ...body, from: request.ip ?? '' }));
+  async pair({ body, request, response }) {
+    carry(response, request, await devices.pair(homeCrewId, { ...body, from: request.ip ?? '' }));
     return undefined;
   },
-  listDevices: ({ crewId }) => devices.list(crewId),
-  async forgetDevice({ crewId, params }) {
-    await devices.forget(crewId, params.id);
+  listDevices: ({ actor }) => devices.list(actor),
+  async forgetDevice({ actor, params }) {
+    onlyLead(actor);
+    await devices.forget(actor, params.id);
     return undefined;
   },
 });
@@ -96,10 +99,11 @@ interface HandlerParts {
   readonly network: Network;
   readonly devices: DeviceService;
   readonly disk: Disk;
+  readonly homeCrewId: string;
 }
 
 /** The handlers of all routes: thin, one call each. */
-export function createHandlers({ sequelize, network, devices, disk }: HandlerParts): Handlers {
+export function createHandlers({ sequelize, network, devices, disk, homeCrewId }: HandlerParts): Handlers {
   const products = productService(sequelize);
   return {
     async health() {
@@ -111,15 +115,15 @@ export function createHandlers({ sequelize, network, devices, disk }: HandlerPar
       return { status: room === 'full' ? 'limited' : 'ok', database, disk: room };
     },
     describe: async () => openApi(),
-    ...pairing(network, devices),
+    ...pairing(network, devices, homeCrewId),
     ...kept({ one: 'Job', many: 'Jobs' }, jobService(sequelize)),
     ...kept({ one: 'Product', many: 'Products' }, products),
-    async addProducts({ crewId, stored }) {
-      await products.addAll(crewId, stored);
+    async addProducts({ actor, stored }) {
+      await products.addAll(actor, stored);
       return undefined;
     },
-    async deleteProducts({ crewId, body }) {
-      await products.removeAll(crewId, body.ids);
+    async deleteProducts({ actor, body }) {
+      await products.removeAll(actor, body.ids);
       return undefined;
     },
     ...kept({ one: 'Site', many: 'Sites' }, siteService(sequelize)),

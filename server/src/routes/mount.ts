@@ -1,6 +1,7 @@
 import { setTimeout as wait } from 'node:timers/promises';
 import { ROUTES, type AnswerOf, type BodyOf, type ParamsOf, type RouteName } from '@steady-scatter/contract';
 import express, { Router, type Request, type Response } from 'express';
+import type { Actor } from '../actor.ts';
 import type { Check } from '../checking/check.ts';
 import type { Stored, StoringName } from '../checking/stored.ts';
 import { plainProblem } from '../problems/HttpProblem.ts';
@@ -8,13 +9,16 @@ import { readAsked } from '../problems/invalid.ts';
 import type { Disk } from '../running/disk.ts';
 import type { ZodType } from 'zod';
 
-/** What a handler is given: checked params and body, and the crew that the request acts for. */
+/** Routes that are open to whoever asks. */
+type OpenName = 'health' | 'here' | 'pair';
+
+/** What a handler is given: checked params and body, and who acts. */
 export interface Call<Name extends RouteName> {
   readonly params: ParamsOf<Name>;
   readonly body: Name extends StoringName ? undefined : BodyOf<Name>;
   /** What a body that is kept stores. */
   readonly stored: Name extends StoringName ? Stored : undefined;
-  readonly crewId: string;
+  readonly actor: Name extends OpenName ? Actor | undefined : Actor;
   readonly request: Request;
   readonly response: Response;
 }
@@ -24,7 +28,6 @@ export type Handlers = { [Name in RouteName]: (call: Call<Name>) => Promise<Answ
 
 /** What every route is mounted with. */
 export interface Mounting {
-  readonly crewId: string;
   readonly check: Check;
   readonly disk: Disk;
 }
@@ -71,7 +74,7 @@ function mountOne(
   router: Router,
   name: RouteName,
   handle: (call: Call<never>) => Promise<unknown>,
-  { crewId, check, disk }: Mounting,
+  { check, disk }: Mounting,
 ): void {
   const { method, path, params, body } = ROUTES[name];
   const storedOf = (request: Request) =>
@@ -80,7 +83,7 @@ function mountOne(
     const asked = {
       params: readAsked(params as ZodType, request.params),
       body: isStoring(name) ? undefined : readAsked(body as ZodType, request.body),
-      crewId,
+      actor: request.actor,
       request,
       response,
     };

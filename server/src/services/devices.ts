@@ -1,6 +1,7 @@
 import { createHash, randomBytes, timingSafeEqual } from 'node:crypto';
 import type { Device } from '@steady-scatter/contract';
 import { v7 } from 'uuid';
+import type { Actor } from '../actor.ts';
 import { DeviceRow } from '../models/index.ts';
 import { notFound, plainProblem } from '../problems/HttpProblem.ts';
 
@@ -8,9 +9,12 @@ import { notFound, plainProblem } from '../problems/HttpProblem.ts';
 export interface DeviceService {
   /** Trusts a device that knows the code, and answers the token it has to carry. */
   pair(crewId: string, asked: { code: string; name: string; from: string }): Promise<string>;
-  knows(crewId: string, token: string): Promise<boolean>;
-  list(crewId: string): Promise<Device[]>;
-  forget(crewId: string, id: string): Promise<void>;
+  /** Who acts with a token; null: nobody that is known. The database is asked once for each device and hour. */
+  actorOf(token: string): Promise<Actor | null>;
+  /** The device that a token was found to belong to not long ago; null where it was not looked up. */
+  seen(token: string): string | null;
+  list(actor: Actor): Promise<Device[]>;
+  forget(actor: Actor, id: string): Promise<void>;
 }
 
 /** Wrong codes from one address, and from all together, in a while: eight digits hold for years at that. */
@@ -18,6 +22,8 @@ const MOST_WRONG = 20;
 const MOST_WRONG_OF_ALL = 1000;
 const WINDOW_MS = 10 * 60_000;
 const DAY_MS = 86_400_000;
+/** How long a device is known without asking the database again. */
+const LOOK_AGAIN_MS = 3_600_000;
 
 /** A device that was not seen for this long has to be paired again. */
 export const TRUSTED_MS = 90 * DAY_MS;
@@ -47,6 +53,8 @@ function wrongCodes() {
  */
 export function deviceService(code: string | null): DeviceService {
   const wrong = wrongCodes();
+  /** Devices that were looked up, by the hash of their token. */
+  const known = new Map<string, { readonly actor: Actor; readonly at: number }>();
   return {
     async pair(crewId, { code: typed, name, from }) {
       if (wrong.tooMany(from, Date.now())) throw plainProblem('too-many-codes');
@@ -58,19 +66,27 @@ export function deviceService(code: string | null): DeviceService {
       await DeviceRow.create({ id: v7(), crewId, name, tokenHash: hashOf(token).toString('hex'), seenAt: new Date() }); // prettier-ignore
       return token;
     },
-    async knows(crewId, token) {
-      const row = await DeviceRow.findOne({ where: { crewId, tokenHash: hashOf(token).toString('hex') } });
+    async actorOf(token) {
+      const tokenHash = hashOf(token).toString('hex');
+      const before = known.get(tokenHash);
+      if (before && Date.now() - before.at < LOOK_AGAIN_MS) return before.actor;
+      known.delete(tokenHash);
+      const row = await DeviceRow.findOne({ where: { tokenHash } });
       const away = row ? Date.now() - row.seenAt.getTime() : Infinity;
-      if (!row || away > TRUSTED_MS) return false;
+      if (!row || away > TRUSTED_MS) return null;
       if (away > DAY_MS) await row.update({ seenAt: new Date() });
-      return true;
+      const actor: Actor = { crewId: row.crewId, userId: null, deviceId: row.id, role: 'crew' };
+      known.set(tokenHash, { actor, at: Date.now() });
+      return actor;
     },
-    async list(crewId) {
+    seen: (token) => known.get(hashOf(token).toString('hex'))?.actor.deviceId ?? null,
+    async list({ crewId }) {
       const rows = await DeviceRow.findAll({ where: { crewId }, order: [['createdAt', 'DESC']] });
       return rows.map(({ id, name, createdAt }) => ({ id, name, since: createdAt.toISOString() }));
     },
-    async forget(crewId, id) {
+    async forget({ crewId }, id) {
       if ((await DeviceRow.destroy({ where: { crewId, id } })) === 0) throw notFound('device');
+      for (const [tokenHash, { actor }] of known) if (actor.deviceId === id) known.delete(tokenHash);
     },
   };
 }

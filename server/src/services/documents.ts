@@ -22,7 +22,8 @@ import {
   lostReadings,
   type InputError,
 } from '@steady-scatter/core';
-import type { ModelStatic, Sequelize } from 'sequelize';
+import type { ModelStatic, Sequelize, Transaction } from 'sequelize';
+import { changedBy, type Actor } from '../actor.ts';
 import type { Stored } from '../checking/stored.ts';
 import {
   CalibrationRow,
@@ -34,7 +35,7 @@ import {
   WidthTestRow,
   type DocumentRow,
 } from '../models/index.ts';
-import { wouldLose } from '../problems/HttpProblem.ts';
+import { notFound, plainProblem, wouldLose } from '../problems/HttpProblem.ts';
 import { versioned, type Versioned } from './versioned.ts';
 
 /** How a kind of thing is stored as it was typed. */
@@ -82,8 +83,9 @@ function documentService<Typed extends { name: string }>(
 /** The crew's shelf, with many products at once besides. */
 export interface ProductService extends Versioned<Product> {
   /** Puts new products on the shelf, all or none; those that are there already stay as they are. */
-  addAll(crewId: string, batch: Stored): Promise<void>;
-  removeAll(crewId: string, ids: readonly string[]): Promise<void>;
+  addAll(actor: Actor, batch: Stored): Promise<void>;
+  /** Takes products off the shelf, all or none. */
+  removeAll(actor: Actor, ids: readonly string[]): Promise<void>;
 }
 
 export const productService = (sequelize: Sequelize): ProductService => ({
@@ -92,18 +94,30 @@ export const productService = (sequelize: Sequelize): ProductService => ({
     model: ProductRow,
     parse: (kept) => productFacts.parse(completeProduct(kept as Partial<Product['typed']>)),
   }),
-  async addAll(crewId, { parts }) {
-    const rows = parts.map((part) => ({ ...part, crewId, version: 1, isSample: false, deletedAt: null }));
-    await ProductRow.bulkCreate(rows as unknown as ProductRow['_creationAttributes'][], { ignoreDuplicates: true }); // prettier-ignore
+  async addAll(actor, { parts }) {
+    const own = { crewId: actor.crewId, version: 1, isSample: false, deletedAt: null, ...changedBy(actor) };
+    const rows = parts.map((part) => Object.assign({}, part, own));
+    const ids = parts.map(({ id }) => String(id));
+    await sequelize.transaction(async (transaction) => {
+      await ProductRow.bulkCreate(rows as unknown as ProductRow['_creationAttributes'][], { ignoreDuplicates: true, transaction }); // prettier-ignore
+      // An id that was passed over stands for a product of ours, or it is somebody else's.
+      if ((await ownOf(actor, ids, transaction)) < new Set(ids).size) throw plainProblem('id-taken');
+    });
   },
-  async removeAll(crewId, ids) {
-    const deletedAt = new Date();
-    await ProductRow.update(
-      { deletedAt },
-      { where: { crewId, id: [...ids], deletedAt: null }, silent: true },
-    );
+  async removeAll(actor, ids) {
+    const gone = { deletedAt: new Date(), ...changedBy(actor) };
+    const where = { crewId: actor.crewId, id: [...ids], deletedAt: null };
+    await sequelize.transaction(async (transaction) => {
+      if ((await ownOf(actor, ids, transaction)) < new Set(ids).size)
+        throw notFound('product with one of these ids');
+      await ProductRow.update(gone, { where, silent: true, transaction });
+    });
   },
 });
+
+/** How many of these products are the crew's. */
+const ownOf = ({ crewId }: Actor, ids: readonly string[], transaction: Transaction): Promise<number> =>
+  ProductRow.count({ where: { crewId, id: [...ids] }, transaction });
 
 export const soilTestService = (sequelize: Sequelize): Versioned<SoilTest> =>
   documentService(sequelize, {

@@ -2,6 +2,7 @@ import { setImmediate as breathe } from 'node:timers/promises';
 import type { Job, JobSummary } from '@steady-scatter/contract';
 import { readRuleSet } from '@steady-scatter/core';
 import type { InferCreationAttributes, Sequelize } from 'sequelize';
+import type { Actor } from '../actor.ts';
 import type { Stored } from '../checking/stored.ts';
 import { JobAreaRow, JobRow } from '../models/index.ts';
 import { jobOf, summaryOf, type CrewRules } from './jobRows.ts';
@@ -10,7 +11,7 @@ import { versioned, type Versioned } from './versioned.ts';
 
 /** What can be done with a crew's jobs. */
 export interface JobService extends Omit<Versioned<Job>, 'list'> {
-  list(crewId: string): Promise<JobSummary[]>;
+  list(actor: Actor): Promise<JobSummary[]>;
 }
 
 const include = [{ model: JobAreaRow, as: 'areas' }];
@@ -36,8 +37,8 @@ function isSame(row: JobRow, { columns, parts }: Stored): boolean {
 /** Jobs in the database, each with its areas; the list has the latest day first. */
 export function jobService(sequelize: Sequelize): JobService {
   const [ruleSets, soilTests] = [ruleSetService(sequelize), soilTestService(sequelize)];
-  const rulesOf = async (crewId: string): Promise<CrewRules> => {
-    const [sets, tests] = await Promise.all([ruleSets.list(crewId), soilTests.list(crewId)]);
+  const rulesOf = async (actor: Actor): Promise<CrewRules> => {
+    const [sets, tests] = await Promise.all([ruleSets.list(actor), soilTests.list(actor)]);
     return {
       ruleSets: new Map(sets.map(({ id, typed }) => [id, readRuleSet(typed).rules])),
       soilTests: tests,
@@ -58,10 +59,10 @@ export function jobService(sequelize: Sequelize): JobService {
   });
   return {
     ...kept,
-    async list(crewId) {
+    async list(actor) {
       const [rows, rules] = await Promise.all([
-        JobRow.findAll({ where: { crewId, deletedAt: null }, order, include }),
-        rulesOf(crewId),
+        JobRow.findAll({ where: { crewId: actor.crewId, deletedAt: null }, order, include }),
+        rulesOf(actor),
       ]);
       const summaries: JobSummary[] = [];
       for (const [at, row] of rows.entries()) {

@@ -1,4 +1,5 @@
 import type { Includeable, Model, ModelStatic, Sequelize, Transaction, WhereOptions } from 'sequelize';
+import { changedBy, type Actor } from '../actor.ts';
 import type { Stored } from '../checking/stored.ts';
 import { HttpProblem, notFound } from '../problems/HttpProblem.ts';
 import { transact } from './transact.ts';
@@ -29,11 +30,11 @@ export interface Kept<Row extends VersionedRow, Wire> {
 }
 
 export interface Versioned<Wire> {
-  list(crewId: string): Promise<Wire[]>;
-  read(crewId: string, id: string): Promise<Wire>;
-  write(crewId: string, id: string, stored: Stored, isSample?: boolean): Promise<Wire>;
-  remove(crewId: string, id: string): Promise<void>;
-  restore(crewId: string, id: string): Promise<Wire>;
+  list(actor: Actor): Promise<Wire[]>;
+  read(actor: Actor, id: string): Promise<Wire>;
+  write(actor: Actor, id: string, stored: Stored): Promise<Wire>;
+  remove(actor: Actor, id: string): Promise<void>;
+  restore(actor: Actor, id: string): Promise<Wire>;
 }
 
 /** What is kept cannot be read any more: a fault of ours, never of whoever asked. The log names the row. */
@@ -68,41 +69,46 @@ export function versioned<Row extends VersionedRow, Wire>(
       ...(transaction && { transaction, lock: transaction.LOCK.UPDATE }),
     });
 
-  async function read(crewId: string, id: string): Promise<Wire> {
+  const isThere = async ({ crewId }: Actor, id: string) =>
+    (await model.count({ where: { id, crewId } as WhereOptions })) > 0;
+
+  async function read({ crewId }: Actor, id: string): Promise<Wire> {
     const row = await find(crewId, id);
     if (!row || row.deletedAt) throw absent();
     return wireOf(row);
   }
 
-  async function insert(
-    base: { id: string; crewId: string; isSample: boolean },
-    stored: Stored,
-    transaction: Transaction,
-  ): Promise<void> {
-    // prettier-ignore
+  async function insert(actor: Actor, id: string, stored: Stored, transaction: Transaction): Promise<void> {
     if (stored.version !== 0) throw absent();
-    const values = { ...base, version: 1, deletedAt: null, ...stored.columns };
+    const { crewId } = actor;
+    const own = { id, crewId, isSample: false, version: 1, deletedAt: null, ...changedBy(actor) };
+    const values = { ...own, ...stored.columns };
     await model.create(values as Row['_creationAttributes'], { transaction });
-    await kept.writeParts?.({ ...base, isNew: true }, stored, transaction);
+    await kept.writeParts?.({ crewId, id, isNew: true }, stored, transaction);
   }
 
-  async function update(row: Row, stored: Stored, transaction: Transaction): Promise<void> {
+  async function update(actor: Actor, row: Row, stored: Stored, transaction: Transaction): Promise<void> {
     if (!row.deletedAt && kept.isSame(row, stored)) return;
     if (row.deletedAt || row.version !== stored.version)
       throw new HttpProblem('changed-elsewhere', { theirs: row.deletedAt ? null : wireOf(row) });
     kept.guard?.(row, stored);
-    await row.update({ version: row.version + 1, ...stored.columns }, { transaction });
+    const next = { version: row.version + 1, ...changedBy(actor), ...stored.columns };
+    await row.update(next, { transaction });
     await kept.writeParts?.({ crewId: row.crewId, id: row.id, isNew: false }, stored, transaction);
   }
 
-  async function mark(crewId: string, id: string, deletedAt: Date | null): Promise<void> {
-    const row = await find(crewId, id);
-    if (!row) throw absent();
-    if (Boolean(row.deletedAt) !== Boolean(deletedAt)) await row.update({ deletedAt }, { silent: true });
+  /** Marks a row as deleted, or as there again; in one transaction, so that no write slips between the look and the mark. */
+  async function mark(actor: Actor, id: string, deletedAt: Date | null): Promise<void> {
+    await transact(sequelize, () => isThere(actor, id), async (_, transaction) => {
+      const row = await find(actor.crewId, id, transaction);
+      if (!row) throw absent();
+      if (Boolean(row.deletedAt) === Boolean(deletedAt)) return;
+      await row.update({ deletedAt, ...changedBy(actor) }, { silent: true, transaction });
+    }); // prettier-ignore
   }
 
   return {
-    async list(crewId) {
+    async list({ crewId }) {
       const rows = await model.findAll({
         where: { crewId, deletedAt: null } as WhereOptions,
         include,
@@ -111,19 +117,18 @@ export function versioned<Row extends VersionedRow, Wire>(
       return rows.map((row) => wireOf(row));
     },
     read,
-    async write(crewId, id, stored, isSample = false) {
-      const isThere = async () => (await model.count({ where: { id, crewId } as WhereOptions })) > 0;
-      await transact(sequelize, isThere, async (known, transaction) => {
-        const row = known ? await find(crewId, id, transaction) : null;
-        if (row) await update(row, stored, transaction);
-        else await insert({ id, crewId, isSample }, stored, transaction);
-      });
-      return read(crewId, id);
+    async write(actor, id, stored) {
+      await transact(sequelize, () => isThere(actor, id), async (known, transaction) => {
+        const row = known ? await find(actor.crewId, id, transaction) : null;
+        if (row) await update(actor, row, stored, transaction);
+        else await insert(actor, id, stored, transaction);
+      }); // prettier-ignore
+      return read(actor, id);
     },
-    remove: (crewId, id) => mark(crewId, id, new Date()),
-    async restore(crewId, id) {
-      await mark(crewId, id, null);
-      return read(crewId, id);
+    remove: (actor, id) => mark(actor, id, new Date()),
+    async restore(actor, id) {
+      await mark(actor, id, null);
+      return read(actor, id);
     },
   };
 }

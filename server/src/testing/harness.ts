@@ -38,7 +38,7 @@ export async function openHarness(
   defineModels(sequelize);
   await migrate(sequelize);
   const wire = (crewId: string) =>
-    createApp({ sequelize, crewId, logger, webRoot: null, overrides, backups });
+    createApp({ sequelize, homeCrewId: crewId, logger, webRoot: null, overrides, backups });
   const crewId = await newCrew();
   return {
     app: wire(crewId),
