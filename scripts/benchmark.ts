@@ -15,7 +15,7 @@ import {
   readProduct,
   resample,
   seeded,
-  survey,
+  cleanBoundary,
   sweep,
   type MixRequest,
   type Nutrient,
@@ -134,7 +134,7 @@ report(
   Array.from({ length: 3 }, () => {
     const start = performance.now();
     const { traces } = readBoundaryFile(file, false, () => undefined);
-    for (const trace of traces) survey(trace, originOf(traces));
+    for (const trace of traces) cleanBoundary(trace, originOf(traces));
     return performance.now() - start;
   }),
 );

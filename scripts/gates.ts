@@ -5,7 +5,7 @@ import { benchRig, blankCalibration, blankRig, blankRun, blankScale, isEnded, re
 import { FAMILIES, simulate, type Family, type Machine } from './simulated/machines.ts';
 
 const MACHINES = Number(process.argv[2] ?? 400);
-const MOST_RUNS = 14;
+const MAX_RUNS = 14;
 const TOLERANCE = 0.05;
 const WIDTH_M = 3;
 /** Step of the scale, kg, and what stands in the hopper before a run. */
@@ -77,7 +77,7 @@ function calibrate(drawn: Machine, from: Start, ceiling: boolean): Course {
     const { advice } = reading;
     const stuck = reading.errors.length > 0 || !advice || reading.runs.some(({ worked }) => !worked);
     const ended = advice !== null && isEnded(advice.because);
-    if (stuck || ended || typed.runs.length >= MOST_RUNS)
+    if (stuck || ended || typed.runs.length >= MAX_RUNS)
       return resultOf(machine, typed, reading, { ceiling, stuck, ended, highest });
     const rate = machine.run(advice.setting);
     highest = Math.max(highest, rate / target);

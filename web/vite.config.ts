@@ -15,7 +15,7 @@ const START = [
   /core\/src\/loads\/(packages|order|scoop)\./,
   /core\/src\/ground\/size\./,
   /web\/src\/ui\/(PanelButton|origin|ResultTerm|WorkingLine|termShown|TermInput|FieldErrors|UnitPicker|SampleBadge|browserStores|fieldBox)\./,
-  /web\/src\/(acts\/(ActsProvider|acts)|settings\/(preferences|PreferencesProvider)|api\/(errors|explain|connection))\./,
+  /web\/src\/(acts\/(CommandsProvider|acts)|settings\/(preferences|PreferencesProvider)|api\/(errors|explain|connection))\./,
   /web\/src\/(jobs\/sheet|shell\/Tape|load\/Bags)\./,
   /node_modules\/(react-router|react-hook-form)\//,
 ];

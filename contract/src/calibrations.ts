@@ -1,11 +1,11 @@
 import {
   checkTestsFile,
   METHOD_IDS,
-  MOST_RUNS,
+  MAX_RUNS,
   readCalibration,
   STARTS,
   TESTS_FORMAT,
-  attempt,
+  toResult,
 } from '@steady-scatter/core';
 import * as z from 'zod';
 import { addInputErrors, once } from './inputIssues.ts';
@@ -85,7 +85,7 @@ export const calibrationShape = z.strictObject({
   tools,
   scaleStep: text,
   units: z.strictObject({ mass: massUnit, length: lengthUnit }),
-  runs: z.array(run).max(MOST_RUNS).readonly(),
+  runs: z.array(run).max(MAX_RUNS).readonly(),
   answers: z.array(z.string().max(200)).max(1000).readonly(),
   signOff: signOff.nullable(),
   notes: z.string().max(4000),
@@ -105,7 +105,7 @@ export const calibration = keptOf(calibrationShape);
 export const testsFile = z
   .unknown()
   .superRefine((value, context) => {
-    const { error } = attempt(() => checkTestsFile(value));
+    const { error } = toResult(() => checkTestsFile(value));
     if (error) context.addIssue({ code: 'custom', message: error.message });
   })
   .pipe(

@@ -26,7 +26,7 @@ export {
   type ProblemFacts,
 } from './problem.ts';
 export {
-  MOST_IN_BATCH,
+  MAX_IN_BATCH,
   product,
   productFacts,
   productReading,

@@ -1,4 +1,4 @@
-import { attempt, type InputError } from '@steady-scatter/core';
+import { toResult, type InputError } from '@steady-scatter/core';
 import * as z from 'zod';
 
 /** 'areas.2.size' -> ['areas', 2, 'size'] */
@@ -15,7 +15,7 @@ export function addInputErrors(context: z.RefinementCtx, errors: readonly InputE
 /** A text that one of core's readers accepts; the reader's field is ignored, Zod knows the path. */
 export const readText = (read: (typed: string) => string) =>
   z.string().transform((typed, context) => {
-    const { value, error } = attempt(() => read(typed));
+    const { value, error } = toResult(() => read(typed));
     if (error === null) return value;
     context.addIssue({
       code: 'custom',

@@ -47,14 +47,14 @@ export const productWrite = writeOf(productTyped);
 export const product = keptOf(productFacts);
 
 /** Most products in one batch: what fits the size of a request. */
-export const MOST_IN_BATCH = 500;
+export const MAX_IN_BATCH = 500;
 
 /** New products, all at once. */
 export const productBatch = z.strictObject({
   products: z
     .array(z.strictObject({ id: z.uuid(), typed: productTyped }))
     .min(1)
-    .max(MOST_IN_BATCH),
+    .max(MAX_IN_BATCH),
 });
 /** Ids of products that are to go, all at once. */
 export const productIds = z.strictObject({ ids: z.array(z.uuid()).min(1).max(5000) });

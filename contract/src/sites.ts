@@ -2,8 +2,8 @@ import {
   ALONG,
   EDGE_KINDS,
   MEASURED_BY,
-  MOST_PARTS,
-  MOST_SITE_AREAS,
+  MAX_PARTS,
+  MAX_SITE_AREAS,
   readSite,
   SHAPE_KINDS,
   SLOPES,
@@ -85,7 +85,7 @@ const siteArea = z.strictObject({
   hold: z.enum(['sum', 'placed']),
   parts: z
     .array(z.discriminatedUnion('kind', [boundaryPart, shapePart]))
-    .max(MOST_PARTS)
+    .max(MAX_PARTS)
     .readonly(),
   edges: z.array(edge).max(40).readonly(),
   rows,
@@ -106,7 +106,7 @@ export const siteShape = z.strictObject({
   }),
   areas: z
     .array(siteArea)
-    .max(MOST_SITE_AREAS)
+    .max(MAX_SITE_AREAS)
     .refine((areas) => new Set(areas.map(({ id }) => id)).size === areas.length, {
       error: 'Each area has to have an id of its own.',
     })

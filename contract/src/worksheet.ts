@@ -1,4 +1,4 @@
-import { answerWorksheet, AS_TYPED, MOST_AREAS, NEED_OF_IDS, NUTRIENT_IDS } from '@steady-scatter/core';
+import { answerWorksheet, AS_TYPED, MAX_AREAS, NEED_OF_IDS, NUTRIENT_IDS } from '@steady-scatter/core';
 import * as z from 'zod';
 import { addInputErrors, once } from './inputIssues.ts';
 import { productFacts } from './products.ts';
@@ -26,7 +26,7 @@ export const worksheetShape = z.strictObject({
   product: productFacts,
   areas: z
     .array(areaTyped)
-    .max(MOST_AREAS)
+    .max(MAX_AREAS)
     .refine((areas) => new Set(areas.map(({ id }) => id)).size === areas.length, {
       error: 'Each area has to have an id of its own.',
     })

@@ -29,7 +29,7 @@ const START_SECONDS = 60;
 /** A server that cannot write any more does not end by itself; what it had acknowledged stands in its log. */
 const STOP_SECONDS = 8;
 /** Below this the database server cannot be sure to start, bytes. */
-const LEAST_ROOM = 32 * 2 ** 20;
+const MIN_ROOM = 32 * 2 ** 20;
 /** A log that has grown past this is put aside at the next start, bytes. */
 const LONGEST_LOG = 5 * 2 ** 20;
 /** @typedef {import('./systemUser.mjs').SystemUser} SystemUser */
@@ -300,8 +300,8 @@ function checkFolder(folder, user) {
     throw new Error(`The user ${user.name}, whom the database runs as, cannot reach ${folder}. Choose another folder with STEADY_DATA.`); // prettier-ignore
   const { bavail, bsize } = statfsSync(folder);
   const free = bavail * bsize;
-  if (free < LEAST_ROOM)
-    throw new Error(`The disk that ${folder} is on has ${Math.floor(free / 2 ** 20)} MB left, and at least ${LEAST_ROOM / 2 ** 20} MB are needed to start. Make room, and start again.`); // prettier-ignore
+  if (free < MIN_ROOM)
+    throw new Error(`The disk that ${folder} is on has ${Math.floor(free / 2 ** 20)} MB left, and at least ${MIN_ROOM / 2 ** 20} MB are needed to start. Make room, and start again.`); // prettier-ignore
 }
 
 /**

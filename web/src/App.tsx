@@ -1,6 +1,6 @@
 import { lazy, Suspense } from 'react';
 import { BrowserRouter, Route, Routes } from 'react-router';
-import { ActsProvider } from './acts/ActsProvider.tsx';
+import { CommandsProvider } from './commands/CommandsProvider.tsx';
 import { SheetPage } from './jobs/SheetPage.tsx';
 import { Shell } from './shell/Shell.tsx';
 import { Message } from './ui/Message.tsx';
@@ -23,8 +23,8 @@ const ShelfPage = lazy(() => import('./products/ShelfPage.tsx'));
 const ProductPage = lazy(() => import('./products/ProductPage.tsx'));
 const SoilTestsPage = lazy(() => import('./soil/SoilTestsPage.tsx'));
 const SoilTestPage = lazy(() => import('./soil/SoilTestPage.tsx'));
-const RuleSetsPage = lazy(() => import('./season/RuleSetsPage.tsx'));
-const RuleSetPage = lazy(() => import('./season/RuleSetPage.tsx'));
+const RuleSetsPage = lazy(() => import('./regulations/RuleSetsPage.tsx'));
+const RuleSetPage = lazy(() => import('./regulations/RuleSetPage.tsx'));
 const MixPage = lazy(() => import('./mix/MixPage.tsx'));
 const ImportPage = lazy(() => import('./products/ImportPage.tsx'));
 const ComparePage = lazy(() => import('./products/ComparePage.tsx'));
@@ -43,7 +43,7 @@ const notHere = (
 export function App() {
   return (
     <BrowserRouter>
-      <ActsProvider>
+      <CommandsProvider>
         <Shell>
           <Suspense fallback={null}>
             <Routes>
@@ -83,7 +83,7 @@ export function App() {
             </Routes>
           </Suspense>
         </Shell>
-      </ActsProvider>
+      </CommandsProvider>
     </BrowserRouter>
   );
 }

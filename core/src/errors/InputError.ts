@@ -51,9 +51,9 @@ export class InputError extends Error {
 /**
  * Runs a reader and gives back either its value or the InputError it threw; any other error passes on.
  *
- * @example attempt(() => 2).value // 2
+ * @example toResult(() => 2).value // 2
  */
-export function attempt<T>(read: () => T): { value: T; error: null } | { value: null; error: InputError } {
+export function toResult<T>(read: () => T): { value: T; error: null } | { value: null; error: InputError } {
   try {
     return { value: read(), error: null };
   } catch (error) {

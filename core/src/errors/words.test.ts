@@ -2,7 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { expect, it } from 'vitest';
 import { readGrade, readQuantity } from '../index.ts';
-import { attempt, InputError, suggestion, WORDS, type ErrorCode } from './index.ts';
+import { toResult, InputError, suggestion, WORDS, type ErrorCode } from './index.ts';
 
 const SOURCES = readdirSync(join(import.meta.dirname, '..'), { recursive: true, encoding: 'utf8' })
   .filter((file) => file.endsWith('.ts') && !file.endsWith('.test.ts') && !file.endsWith('words.ts'))
@@ -30,5 +30,5 @@ it.each([
   ['4 oz', '4 fl oz', () => readQuantity('4 oz', { kind: 'volume', bareUnit: null, field: '' })],
   ['lots', null, () => readGrade('lots', '')],
 ])('suggests for %s: %s', (typed, instead, read) => {
-  expect(suggestion(attempt<unknown>(read).error!, typed)).toBe(instead);
+  expect(suggestion(toResult<unknown>(read).error!, typed)).toBe(instead);
 });

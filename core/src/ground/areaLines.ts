@@ -9,7 +9,7 @@ import type { SiteAreaReading } from './site.ts';
 import type { SiteAreaTyped } from './siteTyped.ts';
 
 /** More lengths than these are counted, not listed. */
-const MOST_LISTED = 5;
+const MAX_LISTED = 5;
 
 /**
  * A part as somebody would call it out.
@@ -23,7 +23,7 @@ export function partText(part: PartTyped): string {
   const unit = part.by === 'paces' ? 'paces' : UNITS[part.unit].symbol;
   const name = part.kind === 'rectangle' ? '' : `${words} `;
   if (lengths.length === 0) return words;
-  if (lengths.length > MOST_LISTED) return `${words}, ${lengths.length} lengths in ${unit}`;
+  if (lengths.length > MAX_LISTED) return `${words}, ${lengths.length} lengths in ${unit}`;
   const bare = lengths.every((length) => isBareNumber(length));
   return `${name}${lengths.join(' × ')}${bare ? ` ${unit}` : ''}`;
 }
@@ -45,7 +45,7 @@ export const showLength = (m: number, unit: LengthUnit): Shown => ({
 });
 
 /** More parts than these are added up on each side of the line; the list has them one by one. */
-const MOST_TERMS = 8;
+const MAX_TERMS = 8;
 
 interface Sized {
   readonly part: PartTyped;
@@ -60,7 +60,7 @@ const partTerm = ({ part, areaM2 }: Sized, unit: AreaUnit): Term =>
 
 /** The parts as they add up: each by itself, or all that adds and all that is cut out. */
 function partsInLine(sized: readonly Sized[], unit: AreaUnit): Working['parts'] {
-  if (sized.length <= MOST_TERMS)
+  if (sized.length <= MAX_TERMS)
     return sized.flatMap((each, at) =>
       (at > 0 || each.part.cut ? [operator(each.part.cut ? '−' : '+')] : ([] as Working['parts'])).concat(
         partTerm(each, unit),

@@ -2,7 +2,7 @@ import { InputError } from '../errors/InputError.ts';
 import type { Ground } from './clip.ts';
 import type { PacesReading } from './paces.ts';
 import type { PartReading, PartTyped } from './parts.ts';
-import { coverOf, isTangled, MOST_TANGLED, type WholePart } from './placedGround.ts';
+import { coverOf, isTangled, MAX_TANGLED, type WholePart } from './placedGround.ts';
 import { readBoundary } from './readBoundary.ts';
 import { readShape } from './readShape.ts';
 
@@ -69,6 +69,6 @@ export function measureArea(
     bandM2: 2 * Math.hypot(separate, shared),
     clipped: placed.clipped,
     ground: placed.ground,
-    errors: tangled ? [new InputError('area.tangled', { field, most: MOST_TANGLED })] : [],
+    errors: tangled ? [new InputError('area.tangled', { field, most: MAX_TANGLED })] : [],
   };
 }

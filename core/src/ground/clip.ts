@@ -41,7 +41,7 @@ export const groundArea = (ground: Ground): number =>
 export const isHole = (outline: Outline): boolean => signedArea(outline) < 0;
 
 /** Whole numbers up to here multiply without losing a digit. */
-const MOST_WHOLE = 2 ** 26;
+const MAX_WHOLE = 2 ** 26;
 
 /** The library works on whole numbers: ground about its first point, as finely as they allow (1 um up to 60 m). */
 function wholeNumbers(lines: Ground, beyondM = 0) {
@@ -50,7 +50,7 @@ function wholeNumbers(lines: Ground, beyondM = 0) {
     .flat()
     .reduce((most, { x, y }) => Math.max(most, Math.abs(x - first.x), Math.abs(y - first.y)), 1e-3);
   // A power of ten, so that what was typed in millimetres stays exact.
-  const scale = 10 ** Math.floor(Math.log10(MOST_WHOLE / (reach + beyondM)));
+  const scale = 10 ** Math.floor(Math.log10(MAX_WHOLE / (reach + beyondM)));
   const into = (ground: Ground): Paths64 =>
     ground.map((line) =>
       line.map(({ x, y }) => ({

@@ -66,7 +66,7 @@ export function localPlane(origin: Place): LocalPlane {
 }
 
 /** Farther from the equator than this the plane is too much out of scale. */
-const MOST_LAT = 85;
+const MAX_LAT = 85;
 
 function readDegrees(text: string, most: number, field: string): number {
   const degrees = readNumber(text.replace(/°\s*$/, ''), field);
@@ -86,7 +86,7 @@ export function readPlace({ lat, lon }: PlaceTyped, field: string): Place | null
   if (!hasLat && !hasLon) return null;
   if (!hasLat || !hasLon) throw new InputError('place.half', { field: `${field}.${hasLat ? 'lon' : 'lat'}` });
   return {
-    latDeg: readDegrees(lat, MOST_LAT, `${field}.lat`),
+    latDeg: readDegrees(lat, MAX_LAT, `${field}.lat`),
     lonDeg: readDegrees(lon, 180, `${field}.lon`),
   };
 }

@@ -42,8 +42,8 @@ export { localPlane, readPlace, type LocalPlane, type Place, type PlaceTyped } f
 export {
   blankSite,
   blankSiteArea,
-  MOST_PARTS,
-  MOST_SITE_AREAS,
+  MAX_PARTS,
+  MAX_SITE_AREAS,
   SLOPES,
   SURFACES,
   type SiteAreaTyped,

@@ -51,16 +51,16 @@ const ONE_WALK = 0.03;
  * // pace 0.8197 m, scatter 1.6 %; wheel factor 1.0101
  */
 export function readPaces({ line, unit, walks, wheel }: PaceTyped, field: string): PacesReading {
-  const { errors, ifTyped } = collect();
+  const { errors, readIfPresent } = collect();
   const length = (text: string, name: 'line' | 'wheel', what: string) =>
-    ifTyped(
+    readIfPresent(
       text,
       () => readPositive(text, { kind: 'length', bareUnit: unit, field: `${field}.${name}` }, what).si,
     );
   const lineM = length(line, 'line', 'The known line');
   const wheelM = length(wheel, 'wheel', 'What the wheel shows');
   const counts = walks.flatMap((text, at) => {
-    const count = ifTyped(text, () => {
+    const count = readIfPresent(text, () => {
       const number = readNumber(text, `${field}.walks.${at}`);
       if (number > 0) return number;
       throw new InputError('count.unreadable', { field: `${field}.walks.${at}`, hint: '61' });

@@ -15,8 +15,8 @@ const pointsOf = (parts: readonly PartReading[]): number =>
   );
 
 /** Most points of parts that lie over each other, and most of an area in all: the time grows with the square of what lies together. */
-export const MOST_TANGLED = 6000;
-const MOST_POINTS = 40_000;
+export const MAX_TANGLED = 6000;
+const MAX_POINTS = 40_000;
 
 const meet = (a: Bounds, b: Bounds): boolean =>
   a.minX <= b.maxX && b.minX <= a.maxX && a.minY <= b.maxY && b.minY <= a.maxY;
@@ -62,5 +62,5 @@ export function coverOf(parts: readonly WholePart[], sum: number) {
 
 /** Parts that lie over each other with more points than can be worked out while somebody waits. */
 export const isTangled = (parts: readonly WholePart[]): boolean =>
-  pointsOf(parts) > MOST_POINTS ||
-  heaps(parts).some((heap) => heap.length > 1 && pointsOf(heap) > MOST_TANGLED);
+  pointsOf(parts) > MAX_POINTS ||
+  heaps(parts).some((heap) => heap.length > 1 && pointsOf(heap) > MAX_TANGLED);

@@ -7,7 +7,7 @@ import type { BoundaryTyped, PartReading } from './parts.ts';
 
 /** Points nearer to each other than this along the edge are off together, m. */
 const ALIKE = 20;
-const MOST_CROSSINGS_CHECKED = 400;
+const MAX_CROSSINGS_CHECKED = 400;
 
 /**
  * Reads a piece of ground from a boundary file.
@@ -19,16 +19,16 @@ const MOST_CROSSINGS_CHECKED = 400;
  * @example readBoundary(part, 'parts.0').areaM2 // as the ellipsoid has it
  */
 export function readBoundary(part: BoundaryTyped, field: string): PartReading {
-  const { errors, ifTyped } = collect();
+  const { errors, readIfPresent } = collect();
   const outlines = part.outlines.map((outline): Outline => outline.map(([x, y]) => ({ x, y })));
   const offM =
-    ifTyped(part.off, () => {
+    readIfPresent(part.off, () => {
       const wanted = { kind: 'length', bareUnit: part.unit, field: `${field}.off` } as const;
       return readPositive(part.off, wanted, 'How far a point may be off').si;
     }) ?? 0;
   const areaM2 = groundArea(groundOf(outlines));
   const [edge = []] = outlines;
-  if (edge.length <= MOST_CROSSINGS_CHECKED && crossesItself(edge))
+  if (edge.length <= MAX_CROSSINGS_CHECKED && crossesItself(edge))
     errors.push(new InputError('shape.crosses', { field }));
   else if (!(areaM2 > 0) || edge.length < 3 || outlineArea(edge) > 1e8)
     errors.push(

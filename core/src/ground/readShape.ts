@@ -1,4 +1,4 @@
-import { attempt, InputError } from '../errors/InputError.ts';
+import { toResult, InputError } from '../errors/InputError.ts';
 import { isBareNumber, lastPlace, readNumber } from '../quantities/numbers.ts';
 import { readPositive, readQuantity } from '../quantities/quantity.ts';
 import { placed } from './outline.ts';
@@ -83,7 +83,7 @@ export function readShape(part: ShapeTyped, paces: PacesReading, field: string):
   const errors: InputError[] = [];
   const lengths: (Length | null)[] = part.lengths.map((typed, index) => {
     if (typed.trim() === '') return null;
-    const { value, error } = attempt(() =>
+    const { value, error } = toResult(() =>
       readLength(typed.trim(), index, part, paces, `${field}.lengths.${index}`),
     );
     if (error) errors.push(error);
@@ -100,7 +100,7 @@ export function readShape(part: ShapeTyped, paces: PacesReading, field: string):
   const d = known.map(({ m }) => m);
   const turnRad = (at.turn * Math.PI) / 180;
   const outlines = shape.outlines(d).map((outline) => placed(outline, at, turnRad));
-  const { error } = attempt(() => shape.check(d, field));
+  const { error } = toResult(() => shape.check(d, field));
   if (error) return { ...nothing, outlines, dimensions: d, errors: [...errors, error] };
   const areaM2 = shape.area(d);
   if (!(areaM2 > 0) || areaM2 > 1e8)
@@ -128,7 +128,7 @@ export function readShape(part: ShapeTyped, paces: PacesReading, field: string):
 
 function readWithin(typed: string, field: string, errors: InputError[]): number {
   if (typed.trim() === '') return DEFAULT_ESTIMATE;
-  const { value } = attempt(() => readNumber(typed.replace('%', ''), ''));
+  const { value } = toResult(() => readNumber(typed.replace('%', ''), ''));
   if (value !== null && value > 0 && value <= 100) return value / 100;
   errors.push(new InputError('percent.unreadable', { field: `${field}.within`, hint: '20 %' }));
   return DEFAULT_ESTIMATE;

@@ -65,18 +65,18 @@ export function readRows(
   areaM2: number | null,
   field: string,
 ): RowsReading {
-  const { errors, ifTyped } = collect();
+  const { errors, readIfPresent } = collect();
   const metres = (typed: string, name: string, what: string) =>
-    ifTyped(
+    readIfPresent(
       typed,
       () => readPositive(typed, { kind: 'length', bareUnit: unit, field: `${field}.${name}` }, what).si,
     );
   const spacingM = metres(spacing, 'spacing', 'The row spacing');
   const [figure, typedPer] = own.split(PER_AREA);
   const ownM = metres(figure!, 'own', 'Your own figure');
-  const ownPerM2 = typedPer === undefined ? UNITS[per].toSi : ifTyped(typedPer, () => readPositive(`1 ${typedPer}`, { kind: 'area', bareUnit: null, field: `${field}.own` }, 'The area').si); // prettier-ignore
+  const ownPerM2 = typedPer === undefined ? UNITS[per].toSi : readIfPresent(typedPer, () => readPositive(`1 ${typedPer}`, { kind: 'area', bareUnit: null, field: `${field}.own` }, 'The area').si); // prettier-ignore
   const eachM = metres(length, 'length', 'The length of a row');
-  const rows = ifTyped(count, () => {
+  const rows = readIfPresent(count, () => {
     const number = readNumber(count, `${field}.count`);
     if (number > 0 && number <= 100_000) return number;
     throw new InputError('count.unreadable', { field: `${field}.count`, hint: '24' });

@@ -58,7 +58,7 @@ function walk(d: readonly number[]): { corners: Point[]; gap: number; length: nu
 }
 
 /** A walk that misses its beginning by more than this share of its length has a mistake in it. */
-const MOST_GAP = 0.05;
+const MAX_GAP = 0.05;
 
 const pointsOf = (d: readonly number[]): Point[] =>
   Array.from({ length: Math.floor(d.length / 2) }, (_, at) => point(d[2 * at]!, d[2 * at + 1]!));
@@ -163,7 +163,7 @@ export const SHAPES = {
     repeats: { from: 0, least: 6 },
     check(d, field) {
       const { corners, gap, length } = walk(d);
-      if (gap > MOST_GAP * length)
+      if (gap > MAX_GAP * length)
         throw new InputError('shape.open', { field, share: String(Math.round((gap / length) * 100)) });
       if (crossesItself(corners)) throw new InputError('shape.crosses', { field });
     },

@@ -23,7 +23,7 @@ export interface SiteAreaReading {
 }
 
 /** Most corners of edges that hold product back, in one area. */
-const MOST_BUFFERED = 4000;
+const MAX_BUFFERED = 4000;
 
 const pointsOn = (lines: EdgeReading['lines']): number =>
   lines.reduce((sum, { points }) => sum + points.length, 0);
@@ -42,20 +42,20 @@ export function lyingGround({ hold }: SiteAreaTyped, { parts, ground }: AreaMeas
  * @example readSiteArea(area, paces, 'areas.0').treatableM2
  */
 export function readSiteArea(area: SiteAreaTyped, paces: PacesReading, field: string): SiteAreaReading {
-  const { errors, noting } = collect();
+  const { errors, tryRead } = collect();
   const measured = measureArea(area.parts, area.hold, paces, `${field}.parts`);
   const { areaM2, parts } = measured;
   const ground = lyingGround(area, measured);
   const edges = area.edges.flatMap((edge, at) => {
     // While nothing is drawn an edge has nowhere to run; that is missing, not wrong.
     if (areaM2 === null && edge.along !== 'length') return [];
-    const read = noting(() => readEdge(edge, parts, ground, `${field}.edges.${at}`));
+    const read = tryRead(() => readEdge(edge, parts, ground, `${field}.edges.${at}`));
     return read ? [read] : [];
   });
   const corners = edges.reduce((sum, { bufferM, lines }) => sum + (bufferM > 0 ? pointsOn(lines) : 0), 0);
-  if (corners > MOST_BUFFERED) errors.push(new InputError('edge.too-many-corners', { field: `${field}.edges`, most: MOST_BUFFERED })); // prettier-ignore
+  if (corners > MAX_BUFFERED) errors.push(new InputError('edge.too-many-corners', { field: `${field}.edges`, most: MAX_BUFFERED })); // prettier-ignore
   const buffers =
-    areaM2 === null || corners > MOST_BUFFERED
+    areaM2 === null || corners > MAX_BUFFERED
       ? { ground: [], areaM2: 0 }
       : buffersOf(edges, ground ?? parts.filter(({ cut }) => !cut).flatMap(({ outlines }) => groundOf(outlines)), areaM2); // prettier-ignore
   const treatableM2 = areaM2 === null ? null : areaM2 - buffers.areaM2;
@@ -93,9 +93,9 @@ export interface SiteReading {
  * @example readSite({ ...blankSite('a', 'us'), name: 'Lake front' }).errors // []
  */
 export function readSite(site: SiteTyped): SiteReading {
-  const { errors, noting } = collect();
-  noting(() => readName(site.name, 'name', 'Lake front park'));
-  const place = noting(() => readPlace(site.place, 'place'));
+  const { errors, tryRead } = collect();
+  tryRead(() => readName(site.name, 'name', 'Lake front park'));
+  const place = tryRead(() => readPlace(site.place, 'place'));
   const paces = readPaces(site.pace, 'pace');
   const areas = site.areas.map((area, at) => readSiteArea(area, paces, `areas.${at}`));
   const treated = areas.filter((_, at) => site.areas[at]!.treated);

@@ -52,8 +52,8 @@ export interface SiteTyped {
 }
 
 /** Most areas on a site, and most parts in an area. */
-export const MOST_SITE_AREAS = 200;
-export const MOST_PARTS = 100;
+export const MAX_SITE_AREAS = 200;
+export const MAX_PARTS = 100;
 
 /** An area with nothing measured yet. */
 export const blankSiteArea = (id: string, system: 'us' | 'metric'): SiteAreaTyped => ({

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { attempt } from '../errors/index.ts';
+import { toResult } from '../errors/index.ts';
 import fc from 'fast-check';
 import { isMeasuredSize, measuredSize, readSize, retypeSize } from './index.ts';
 
@@ -20,7 +20,7 @@ it.each([
   ['-210 ft2', 'quantity.not-positive'], ['10 x 10 - 200', 'size.all-cut'],
   ['1 mm x 1 mm', 'size.too-small'], ['3 x 4 x 5 ft', 'size.sides'], ['5 lb', 'unit.other-kind'], ['5 blorps', 'unit.unknown'], ['1e309 m2', 'number.too-large'], ['🌱', 'quantity.unreadable'], ['62,5 m2', 'number.decimal-comma'],
 ])('refuses %s: %s', (typed, code) => {
-  expect(attempt(() => readSize(typed, 'ft2', 'areas.0.size')).error).toMatchObject({ code, field: 'areas.0.size' });
+  expect(toResult(() => readSize(typed, 'ft2', 'areas.0.size')).error).toMatchObject({ code, field: 'areas.0.size' });
 }); // prettier-ignore
 
 it('types a size anew in another unit, sides kept', () => {

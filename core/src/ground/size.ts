@@ -1,4 +1,4 @@
-import { attempt, InputError } from '../errors/InputError.ts';
+import { toResult, InputError } from '../errors/InputError.ts';
 import { FRACTION_SIGNS, isBareNumber, readNumber } from '../quantities/numbers.ts';
 import { readPositive } from '../quantities/quantity.ts';
 import { fromSi } from '../quantities/convert.ts';
@@ -25,8 +25,8 @@ export interface SizeReading {
   readonly shape: SizeShape;
 }
 
-const MOST_M2 = 1e8;
-const LEAST_M2 = 0.01;
+const MAX_M2 = 1e8;
+const MIN_M2 = 0.01;
 const EXAMPLE = '62 x 38 ft or 2 400 ft2';
 
 const LENGTH_OF: Readonly<Record<AreaUnit, LengthUnit>> = {
@@ -56,7 +56,7 @@ const BAND = /\s*(?:±|\+\s*\/?\s*[-−])\s*(.*)$/;
 /** "7 400 ft2 ±3 %" -> 0.03, "690 m2 ± 20 m2" -> 0.029: the band over the size. */
 function readBand(typed: string, areaM2: number, bareUnit: AreaUnit, field: string): number {
   const percent = /^(.*?)\s*%$/.exec(typed)?.[1];
-  const { value } = attempt(() =>
+  const { value } = toResult(() =>
     percent === undefined
       ? readPositive(typed, { kind: 'area', bareUnit, field }, 'The band').si / areaM2
       : readNumber(percent, field) / 100,
@@ -115,8 +115,8 @@ export function readSize(typed: string, bareUnit: AreaUnit, field: string): Size
   if (cutM2 >= base.areaM2 && cutM2 > 0) throw new InputError('size.all-cut', { field, typed });
   const areaM2 = base.areaM2 - cutM2;
   const shape: SizeShape = cutM2 > 0 ? { kind: 'size' } : base.shape;
-  if (areaM2 > MOST_M2) throw new InputError('size.too-large', { field, typed });
-  if (areaM2 < LEAST_M2) throw new InputError('size.too-small', { field, typed });
+  if (areaM2 > MAX_M2) throw new InputError('size.too-large', { field, typed });
+  if (areaM2 < MIN_M2) throw new InputError('size.too-small', { field, typed });
   const share = band === undefined ? 0 : readBand(band, areaM2, base.unit, field);
   return { areaM2, unit: base.unit, shape, typed, bandM2: share * areaM2 };
 }
@@ -167,7 +167,7 @@ const mayBeOff = (areaM2: number, bandM2: number): number => Math.max(bandM2 * O
 
 /** True when a size as typed is still what was measured: within what writing it down rounds off. */
 export function isMeasuredSize(typed: string, unit: AreaUnit, areaM2: number, bandM2: number): boolean {
-  const { value } = attempt(() => readSize(typed, unit, ''));
+  const { value } = toResult(() => readSize(typed, unit, ''));
   // What the two roundings of a conversion leave is no change.
   return value !== null && Math.abs(value.areaM2 - areaM2) <= mayBeOff(areaM2, bandM2) * (1 + 1e-6);
 }

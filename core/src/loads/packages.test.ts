@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import { attempt } from '../errors/index.ts';
+import { toResult } from '../errors/index.ts';
 import { countPackages, readPackage } from './index.ts';
 
 it.each([['40', 40], ['40 lb', 40], ['40-lb bag', 40], ['40 lb bags', 40], ['1 lb 8 oz', 1.5]])('reads %s', (typed, lb) => {
@@ -7,7 +7,7 @@ it.each([['40', 40], ['40 lb', 40], ['40-lb bag', 40], ['40 lb bags', 40], ['1 l
 }); // prettier-ignore
 
 it.each([['0', 'quantity.not-positive'], ['200 t', 'package.too-large'], ['40 ft', 'unit.other-kind']])('refuses %s', (typed, code) => {
-  expect(attempt(() => readPackage(typed, 'lb', 'p')).error?.code).toBe(code);
+  expect(toResult(() => readPackage(typed, 'lb', 'p')).error?.code).toBe(code);
 }); // prettier-ignore
 
 it('rounds up once, but not past a whole number that only rounding errors exceed', () => {

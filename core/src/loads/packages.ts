@@ -2,7 +2,7 @@ import { InputError } from '../errors/InputError.ts';
 import { readPositive, type Quantity } from '../quantities/quantity.ts';
 import { UNITS, type MassUnit, type VolumeUnit } from '../quantities/units.ts';
 
-const MOST_SI = 100_000;
+const MAX_SI = 100_000;
 
 /** A unit that product is packed and weighed out in: of weight, or of volume for a liquid. */
 export type PackageUnit = MassUnit | VolumeUnit;
@@ -27,7 +27,7 @@ export function readPackage(typed: string, bareUnit: PackageUnit, field: string)
     .replace(/\s*\b(bags?|packages?|sacks?|boxes|box|pails?|jugs?|cans?|drums?)\b/i, '');
   const { kind } = UNITS[bareUnit];
   const reading = readPositive(text, { kind, bareUnit, field }, 'The package');
-  if (reading.si > MOST_SI) throw new InputError('package.too-large', { field, typed });
+  if (reading.si > MAX_SI) throw new InputError('package.too-large', { field, typed });
   return { ...reading, typed, unit: reading.unit as PackageUnit };
 }
 

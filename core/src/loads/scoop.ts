@@ -1,4 +1,4 @@
-import { attempt, InputError } from '../errors/InputError.ts';
+import { toResult, InputError } from '../errors/InputError.ts';
 import { readPositive, readQuantity } from '../quantities/quantity.ts';
 import { fromSi } from '../quantities/convert.ts';
 import { showExact } from '../quantities/show.ts';
@@ -33,7 +33,7 @@ export function readScoop(
   { tare, weighings, unit }: ScoopTyped,
   field: string,
 ): { reading: ScoopReading | null; errors: InputError[] } {
-  const empty = attempt(() =>
+  const empty = toResult(() =>
     tare.trim() === '' ? 0 : readQuantity(tare, { kind: 'mass', bareUnit: unit, field: `${field}.tare` }).si,
   );
   const errors = empty.error ? [empty.error] : [];
@@ -41,7 +41,7 @@ export function readScoop(
   weighings.forEach((typed, at) => {
     if (typed.trim() === '') return;
     const path = `${field}.weighings.${at}`;
-    const { value, error } = attempt(() => {
+    const { value, error } = toResult(() => {
       const gross = readPositive(typed, { kind: 'mass', bareUnit: unit, field: path }, 'The full scoop').si;
       const net = gross - (empty.value ?? 0);
       if (net > 0) return net;

@@ -5,7 +5,7 @@ import { solveMix, type Parts, type Rates } from './programme.ts';
 /** Most products that a mix is looked for with: people want few. */
 export const MAX_PRODUCTS = 3;
 /** Products that triples are looked for among: all triples of sixty would take seconds. */
-const MOST_PROMISING = 18;
+const MAX_PROMISING = 18;
 /** Cheapest holders of each nutrient, and best pairs, that count as promising. */
 const FROM_EACH = 4;
 
@@ -65,7 +65,7 @@ function promising({ prepared, needs }: Parts, cheapest: Rates, pairs: readonly 
     ingredients.filter(({ holds }) => holds(nutrient) > 0).toSorted((a, b) => a.cents / a.holds(nutrient) - b.cents / b.holds(nutrient)).slice(0, FROM_EACH),
   );
   const ranked = [...ingredients.filter(({ id }) => cheapest.has(id)), ...pairs.slice(0, FROM_EACH).flatMap(({ members }) => members), ...holders, ...ingredients];
-  return [...new Set(ranked)].slice(0, MOST_PROMISING);
+  return [...new Set(ranked)].slice(0, MAX_PROMISING);
 } // prettier-ignore
 
 /**

@@ -17,7 +17,7 @@ const COST_SCALE = 0.1;
 const NOTHING = 1e-5;
 const PRECISION = 1e-9;
 /** Steps of the solver before it is given up. */
-const MOST_PIVOTS = 20_000;
+const MAX_PIVOTS = 20_000;
 
 /** How a programme is posed. */
 export interface Pose {
@@ -69,7 +69,7 @@ export function solveMix(parts: Parts, pose: Pose): Solved {
   if (pose.missesAtMost !== undefined) constraints.set('misses', { max: pose.missesAtMost });
 
   const model: Model = { direction: 'minimize', objective: 'aim', constraints, variables };
-  const solution = solve(model, { precision: PRECISION, maxPivots: MOST_PIVOTS });
+  const solution = solve(model, { precision: PRECISION, maxPivots: MAX_PIVOTS });
   if (solution.status === 'infeasible' || solution.status === 'unbounded') return { status: solution.status };
   if (solution.status !== 'optimal') return { status: 'gave-up' };
   const ids = new Set(ingredients.map(({ id }) => id));

@@ -1,5 +1,5 @@
 import { collect } from '../errors/collect.ts';
-import { attempt, InputError } from '../errors/InputError.ts';
+import { toResult, InputError } from '../errors/InputError.ts';
 import { readSize } from '../ground/size.ts';
 import type { Nutrient } from '../need/nutrients.ts';
 import { otherForm } from '../need/nutrients.ts';
@@ -85,9 +85,9 @@ export const mixForSoilTest = (typed: MixTyped, soil: SoilTestTyped): MixTyped =
  * @example readMix({ ...blankMix('kg/ha', 'm2'), tolerance: '5' }).tolerance // 0.05
  */
 export function readMix(typed: MixTyped): MixReading {
-  const { errors, ifTyped } = collect();
+  const { errors, readIfPresent } = collect();
   const rate = (text: string, field: string) =>
-    ifTyped(text, () => {
+    readIfPresent(text, () => {
       const { si } = readQuantity(text, { kind: 'massPerArea', bareUnit: typed.unit, field });
       if (si < 0) throw new InputError('count.unreadable', { field, hint: '0.9' });
       if (si > 1) throw new InputError('need.too-large', { field, typed: text });
@@ -108,13 +108,13 @@ export function readMix(typed: MixTyped): MixReading {
     else needs.push({ nutrient, kgPerM2: 0, waived: true });
     if (cap !== null) caps.push({ nutrient, kgPerM2: cap, because: `your own most of ${otherForm(nutrient) ? nutrient.replace(/\d.*/, '') : nutrient}` }); // prettier-ignore
   }
-  const share = ifTyped(typed.tolerance, () => {
-    const { value } = attempt(() => readNumber(typed.tolerance.replace('%', ''), 'tolerance'));
+  const share = readIfPresent(typed.tolerance, () => {
+    const { value } = toResult(() => readNumber(typed.tolerance.replace('%', ''), 'tolerance'));
     if (value === null || value < 0 || value > 100)
       throw new InputError('percent.unreadable', { field: 'tolerance', hint: '10 %' });
     return value / 100;
   });
   const { size, unit } = typed.ground;
-  const areaM2 = ifTyped(size, () => readSize(size, unit, 'ground.size').areaM2);
+  const areaM2 = readIfPresent(size, () => readSize(size, unit, 'ground.size').areaM2);
   return { needs, caps, soFar, tolerance: share ?? 0, areaM2, errors };
 }

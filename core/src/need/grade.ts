@@ -1,4 +1,4 @@
-import { attempt, InputError } from '../errors/InputError.ts';
+import { toResult, InputError } from '../errors/InputError.ts';
 import { readNumber } from '../quantities/numbers.ts';
 import { showExact } from '../quantities/show.ts';
 import { inForm, otherForm, type Nutrient } from './nutrients.ts';
@@ -181,7 +181,7 @@ export function gradeText(stated: Grade['stated']): string {
  * @example withShare(readGrade('24-0-8', 'grade'), 'N', '26 %') // '26-0-8'
  */
 export function withShare(grade: Grade, nutrient: Nutrient, typed: string): string {
-  const { value } = attempt(() => readNumber(typed.replace('%', ''), 'grade'));
+  const { value } = toResult(() => readNumber(typed.replace('%', ''), 'grade'));
   if (value === null || value < 0 || value > 100)
     throw new InputError('percent.unreadable', { field: 'grade', hint: '24 %' });
   const other = otherForm(nutrient);

@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { attempt } from '../errors/index.ts';
+import { toResult } from '../errors/index.ts';
 import { fromSi, toSi } from '../quantities/index.ts';
 import { deliveredAtRate, fractionOf, gradeText, inForm, labelRate, nutrientAtRate, NUTRIENT_IDS, productRate, readGrade, readNeed, retypeNeed, weightPart, withShare } from './index.ts'; // prettier-ignore
 
 const grade = (typed: string) => readGrade(typed, 'grade');
-const failed = (typed: string) => attempt(() => grade(typed)).error;
+const failed = (typed: string) => toResult(() => grade(typed)).error;
 const LB_K = 'lb/1000 ft2';
 const near = (value: number, printed: number, digits = 6) =>
   expect(Math.abs(value - printed)).toBeLessThanOrEqual(0.5000001 * 10 ** -digits);
@@ -62,8 +62,8 @@ describe('grades', () => {
   it('changes one share in the form that the label states', () => {
     expect(withShare(grade('24-0-8'), 'N', '26 %')).toBe('26-0-8');
     expect(withShare(grade('24-0-8'), 'K', '8.30151')).toBe('24-0-10');
-    expect(attempt(() => withShare(grade('24-0-8'), 'N', '95')).error?.code).toBe('grade.over-100');
-    expect(attempt(() => withShare(grade('24-0-8'), 'N', '-1')).error?.code).toBe('percent.unreadable');
+    expect(toResult(() => withShare(grade('24-0-8'), 'N', '95')).error?.code).toBe('grade.over-100');
+    expect(toResult(() => withShare(grade('24-0-8'), 'N', '-1')).error?.code).toBe('percent.unreadable');
   });
 
   it('converts oxide and elemental both ways', () => {
@@ -85,7 +85,7 @@ describe('needs', () => {
   }); // prettier-ignore
 
   it.each([['0', 'quantity.not-positive'], ['-1', 'quantity.not-positive'], ['20 t/100 m2', 'need.too-large'], ['0.8 gal', 'unit.other-kind']])('refuses %s', (typed, code) => {
-    expect(attempt(() => readNeed(typed, LB_K, 'need.amount')).error).toMatchObject({ code, field: 'need.amount' });
+    expect(toResult(() => readNeed(typed, LB_K, 'need.amount')).error).toMatchObject({ code, field: 'need.amount' });
   }); // prettier-ignore
 
   it('takes the weight out of a typed rate, and types it anew in another unit', () => {
@@ -118,7 +118,7 @@ it('need -> rate -> back returns the need, for any product that holds the nutrie
 }); // prettier-ignore
 
 it('says which nutrient a product lacks', () => {
-  expect(attempt(() => productRate(0.004, 'P2O5', grade('24-0-8'))).error?.message).toBe(
+  expect(toResult(() => productRate(0.004, 'P2O5', grade('24-0-8'))).error?.message).toBe(
     '24-0-8 holds no phosphate. Choose a product with phosphate, or change what is needed.',
   );
 });

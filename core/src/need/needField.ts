@@ -12,7 +12,7 @@ import {
 } from '../quantities/units.ts';
 import { NUTRIENT_IDS, type Nutrient } from './nutrients.ts';
 
-const MOST_PER_M2 = 10;
+const MAX_PER_M2 = 10;
 type AnyRateUnit = MassPerAreaUnit | VolumePerAreaUnit;
 
 /** A need as typed: SI value, unit, and the nutrient when it was typed along ("0.8 lb N"). */
@@ -37,7 +37,7 @@ export function readNeed(typed: string, bareUnit: AnyRateUnit, field: string): N
   const word = NUTRIENT_WORD.exec(typed);
   const text = word ? typed.replace(word[0], '') : typed;
   const reading = readPositive(text, { kind: UNITS[bareUnit].kind, bareUnit, field }, 'The need');
-  if (reading.si > MOST_PER_M2) throw new InputError('need.too-large', { field, typed });
+  if (reading.si > MAX_PER_M2) throw new InputError('need.too-large', { field, typed });
   const nutrient = word ? NUTRIENT_IDS.find((id) => id.toLowerCase() === word[1]!.toLowerCase())! : null;
   return { ...reading, typed, unit: reading.unit as AnyRateUnit, nutrient };
 }

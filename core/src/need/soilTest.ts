@@ -1,5 +1,5 @@
 import { collect } from '../errors/collect.ts';
-import { attempt, InputError } from '../errors/InputError.ts';
+import { toResult, InputError } from '../errors/InputError.ts';
 import { readNumber } from '../quantities/numbers.ts';
 import { readQuantity } from '../quantities/quantity.ts';
 import type { MassPerAreaUnit } from '../quantities/units.ts';
@@ -66,7 +66,7 @@ export const statedForm = (nutrient: SoilNutrient, form: SoilTestTyped['form']):
   form === 'elemental' ? (otherForm(nutrient) ?? nutrient) : nutrient;
 
 function readPh(typed: string): number {
-  const { value } = attempt(() => readNumber(typed, 'ph'));
+  const { value } = toResult(() => readNumber(typed, 'ph'));
   if (value === null || value < 2 || value > 12)
     throw new InputError('ph.unreadable', { field: 'ph', typed });
   return value;
@@ -80,14 +80,14 @@ function readPh(typed: string): number {
  * // [{ nutrient: 'N', kgPerM2: 0.009 }]
  */
 export function readSoilTest(typed: SoilTestTyped): SoilTestReading {
-  const { errors, noting } = collect();
-  noting(() => readName(typed.name, 'name', 'School pitch'));
-  noting(() => readDay(typed.onDay, 'onDay'));
+  const { errors, tryRead } = collect();
+  tryRead(() => readName(typed.name, 'name', 'School pitch'));
+  tryRead(() => readDay(typed.onDay, 'onDay'));
   const needs = SOIL_NUTRIENTS.flatMap((id): SoilNeed[] => {
     const text = typed.needs[id];
     if (text.trim() === '') return [];
     const field = `needs.${id}`;
-    const kgPerM2 = noting(() => {
+    const kgPerM2 = tryRead(() => {
       const { si } = readQuantity(text, { kind: 'massPerArea', bareUnit: typed.unit, field });
       if (si < 0) throw new InputError('count.unreadable', { field, hint: '40' });
       if (si > 1) throw new InputError('need.too-large', { field, typed: text });
@@ -95,5 +95,5 @@ export function readSoilTest(typed: SoilTestTyped): SoilTestReading {
     });
     return kgPerM2 === null ? [] : [{ nutrient: statedForm(id, typed.form), kgPerM2 }];
   });
-  return { needs, ph: typed.ph.trim() === '' ? null : noting(() => readPh(typed.ph)), errors };
+  return { needs, ph: typed.ph.trim() === '' ? null : tryRead(() => readPh(typed.ph)), errors };
 }

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { attempt } from '../errors/index.ts';
+import { toResult } from '../errors/index.ts';
 import {
   fromSi,
   KINDS,
@@ -18,7 +18,7 @@ import {
 const read = (typed: string, kind: Kind, bareUnit: UnitId | null = null) =>
   readQuantity(typed, { kind, bareUnit, field: 'f' });
 const codeOf = (typed: string, kind: Kind, bareUnit: UnitId | null = null) =>
-  attempt(() => read(typed, kind, bareUnit)).error?.code;
+  toResult(() => read(typed, kind, bareUnit)).error?.code;
 
 describe('units', () => {
   it.each([
@@ -104,10 +104,10 @@ describe('reading what people type', () => {
   }); // prettier-ignore
 
   it('says what would be right', () => {
-    expect(attempt(() => read('0,5 kg', 'mass')).error?.message).toBe(
+    expect(toResult(() => read('0,5 kg', 'mass')).error?.message).toBe(
       'The comma in 0,5 can be read two ways. Write 0.5 if it marks a decimal.',
     );
-    expect(attempt(() => read('4 oz', 'volume')).error?.hint).toBe('4 fl oz');
+    expect(toResult(() => read('4 oz', 'volume')).error?.hint).toBe('4 fl oz');
   });
 });
 

@@ -1,5 +1,5 @@
 import { finite } from '../errors/preconditions.ts';
-import { attempt } from '../errors/InputError.ts';
+import { toResult } from '../errors/InputError.ts';
 import { fromSi, toSi } from './convert.ts';
 import { UNITS, type UnitId } from './units.ts';
 
@@ -26,7 +26,7 @@ function fixed(value: number, decimals: number): string {
 }
 
 /** As many as a number can be written out with. */
-const MOST_DECIMALS = 100;
+const MAX_DECIMALS = 100;
 
 const decadeOf = (value: number): number => Math.floor(Math.log10(Math.abs(value)));
 
@@ -65,7 +65,7 @@ export function showExact(value: number, figures = 7): string {
  * @example showQuantity(0.45359237, 'lb') // { number: '1.00', unit: 'lb' }
  */
 export function showQuantity(si: number, unit: UnitId, figures = HONEST_FIGURES): Shown {
-  const value = attempt(() => fromSi(si, unit)).value;
+  const value = toResult(() => fromSi(si, unit)).value;
   return { number: value === null ? NOT_A_NUMBER : showNumber(value, figures), unit: UNITS[unit].symbol };
 }
 
@@ -86,7 +86,7 @@ export function showWithUncertainty(si: number, uncertaintySi: number, unit: Uni
   const figures = leading === 1 ? 2 : 1;
   const rounded = Number(band.toPrecision(figures));
   const places = figures - 1 - decadeOf(rounded);
-  const decimals = Math.min(MOST_DECIMALS, Math.max(0, places));
+  const decimals = Math.min(MAX_DECIMALS, Math.max(0, places));
   // The place of a band of tens or hundreds stands before the point.
   const whole = 10 ** Math.max(0, -places);
   return {

@@ -1,5 +1,5 @@
 import type { Collected } from '../errors/collect.ts';
-import { attempt } from '../errors/InputError.ts';
+import { toResult } from '../errors/InputError.ts';
 import { readPositive, readQuantity } from '../quantities/quantity.ts';
 import type { LengthUnit } from '../quantities/units.ts';
 
@@ -12,7 +12,7 @@ export interface PaceOfWork {
 
 /** A speed typed as such; null: it is none. */
 const speedIn = (typed: string): number | null =>
-  attempt(() => readQuantity(typed, { kind: 'speed', bareUnit: null, field: '' })).value?.si ?? null;
+  toResult(() => readQuantity(typed, { kind: 'speed', bareUnit: null, field: '' })).value?.si ?? null;
 
 /**
  * A pace from the time over a course, m/s; null while one of them is missing. A speed in place of the time needs no course.
@@ -23,15 +23,15 @@ const speedIn = (typed: string): number | null =>
 export function readPace(
   { course, unit, time }: PaceOfWork,
   field: string,
-  { ifTyped }: Pick<Collected, 'ifTyped'>,
+  { readIfPresent }: Pick<Collected, 'readIfPresent'>,
 ): number | null {
   const speed = speedIn(time);
   if (speed !== null && speed > 0) return speed;
-  const courseM = ifTyped(
+  const courseM = readIfPresent(
     course,
     () => readPositive(course, { kind: 'length', bareUnit: unit, field: `${field}.course` }, 'The course').si,
   );
-  const timeS = ifTyped(
+  const timeS = readIfPresent(
     time,
     () => readPositive(time, { kind: 'time', bareUnit: 's', field: `${field}.time` }, 'The time').si,
   );

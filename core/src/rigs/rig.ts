@@ -20,12 +20,12 @@ export interface ServiceTyped {
 /** All outlets feed one row, or each feeds its own. */
 export type Feeds = 'one-row' | 'own-rows';
 
-const MOST_OUTLETS = 12;
+const MAX_OUTLETS = 12;
 
 function readOutlets(typed: string): number {
   const count = readNumber(typed, 'outlets.count');
-  if (Number.isInteger(count) && count >= 1 && count <= MOST_OUTLETS) return count;
-  throw new InputError('count.whole', { field: 'outlets.count', most: MOST_OUTLETS, typed });
+  if (Number.isInteger(count) && count >= 1 && count <= MAX_OUTLETS) return count;
+  throw new InputError('count.whole', { field: 'outlets.count', most: MAX_OUTLETS, typed });
 }
 
 /** A machine as typed. */
@@ -109,20 +109,23 @@ export interface RigReading {
  * @example readRig({ ...blankRig('us'), name: 'Red spreader' }).errors // []
  */
 export function readRig(rig: RigTyped): RigReading {
-  const { errors, noting, ifTyped } = collect();
-  noting(() => readName(rig.name, 'name', 'Red push spreader'));
+  const { errors, tryRead, readIfPresent } = collect();
+  tryRead(() => readName(rig.name, 'name', 'Red push spreader'));
   const control = readScale(rig.control, 'control');
   const second = readScale(rig.second, 'second');
-  const outlets = ifTyped(rig.outlets.count, () => readOutlets(rig.outlets.count));
-  const hopperKg = ifTyped(
+  const outlets = readIfPresent(rig.outlets.count, () => readOutlets(rig.outlets.count));
+  const hopperKg = readIfPresent(
     rig.hopper.size,
     () => readPositive(rig.hopper.size, { kind: 'mass', bareUnit: rig.hopper.unit, field: 'hopper.size' }, 'The hopper').si, // prettier-ignore
   );
-  const widthM = ifTyped(rig.width.text, () => readWidth({ ...rig.width, by: 'measured' }, 'width.text').si);
-  const paceMPerS = readPace(rig.pace, 'pace', { ifTyped });
+  const widthM = readIfPresent(
+    rig.width.text,
+    () => readWidth({ ...rig.width, by: 'measured' }, 'width.text').si,
+  );
+  const paceMPerS = readPace(rig.pace, 'pace', { readIfPresent });
   rig.services.forEach(({ onDay, dueDay }, at) => {
-    noteDay(noting, onDay, `services.${at}.onDay`);
-    noteDay(noting, dueDay, `services.${at}.dueDay`);
+    noteDay(tryRead, onDay, `services.${at}.onDay`);
+    noteDay(tryRead, dueDay, `services.${at}.dueDay`);
   });
   const { pace, before, after } = rigKind(rig.kind);
   const whole = (lines: readonly string[]) => lines.map((line) => line.trim()).filter((line) => line !== '');

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { attempt } from '../errors/InputError.ts';
+import { toResult } from '../errors/InputError.ts';
 import { blankRig, blankScale, readMark, readRig, readScale, type ScaleTyped } from './index.ts';
 
 const scale = (more: Partial<ScaleTyped>) => readScale({ ...blankScale(), ...more }, 'control');
@@ -21,9 +21,9 @@ describe('scales', () => {
     const read = scale({ from: '0', to: '30', step: '0.5' });
     expect(readMark('7.50', read, 'setting').opening).toBe(7.5);
     expect(readMark('7½', read, 'setting').opening).toBe(7.5);
-    for (const nothing of ['', ' ', '0x10', '-0.5', 'NaN']) expect(attempt(() => readMark(nothing, read, 'setting')).error?.code, nothing).toBe('scale.mark'); // prettier-ignore
-    expect(attempt(() => readMark('31', read, 'setting')).error?.message).toContain('runs from 0 to 30');
-    expect(attempt(() => readMark('7.3', read, 'setting')).error?.code).toBe('scale.mark');
+    for (const nothing of ['', ' ', '0x10', '-0.5', 'NaN']) expect(toResult(() => readMark(nothing, read, 'setting')).error?.code, nothing).toBe('scale.mark'); // prettier-ignore
+    expect(toResult(() => readMark('31', read, 'setting')).error?.message).toContain('runs from 0 to 30');
+    expect(toResult(() => readMark('7.3', read, 'setting')).error?.code).toBe('scale.mark');
   });
   it.each([
     [{ from: '9', to: '3' }, 'control.to', 'scale.numbers'],

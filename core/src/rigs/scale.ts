@@ -1,5 +1,5 @@
 import { collect } from '../errors/collect.ts';
-import { attempt, InputError } from '../errors/InputError.ts';
+import { toResult, InputError } from '../errors/InputError.ts';
 import { readNumber } from '../quantities/numbers.ts';
 
 /** A control of a machine as its scale is marked. */
@@ -49,7 +49,7 @@ export interface ScaleReading {
 /** Of a machine that is not known: readings can be worked out, nothing can be advised. */
 export const NO_SCALE: ScaleReading = { marks: [], firstFlow: null, errors: [] };
 
-const MOST_MARKS = 400;
+const MAX_MARKS = 400;
 const letter = (typed: string): number => (/^[a-z]$/i.test(typed.trim()) ? typed.trim().toUpperCase().charCodeAt(0) - 65 : NaN); // prettier-ignore
 
 /** The marks in their order with a number for each: its value, or its place. */
@@ -76,8 +76,8 @@ function listMarks(scale: ScaleTyped, field: string): { label: string; at: numbe
     readNumber(text, `${field}.${['from', 'to', 'step'][at]}`),
   ) as [number, number, number];
   const count = Math.round((last - first) / by);
-  if (!(by > 0) || !(count >= 1) || count > MOST_MARKS)
-    throw new InputError('scale.numbers', { field: `${field}.to`, most: MOST_MARKS });
+  if (!(by > 0) || !(count >= 1) || count > MAX_MARKS)
+    throw new InputError('scale.numbers', { field: `${field}.to`, most: MAX_MARKS });
   return Array.from({ length: count + 1 }, (_, at) => {
     const value = Math.round((first + at * by) * 1e6) / 1e6;
     return { label: String(value), at: value };
@@ -91,12 +91,12 @@ function listMarks(scale: ScaleTyped, field: string): { label: string; at: numbe
  * @example readScale({ ...blankScale(), from: '0', to: '30', closed: '0' }, 'control').marks.length // 31
  */
 export function readScale(scale: ScaleTyped, field: string): ScaleReading {
-  const { errors, noting, ifTyped } = collect();
+  const { errors, tryRead, readIfPresent } = collect();
   const isTyped = scale.style === 'own' ? scale.own.trim() !== '' : scale.from.trim() !== '' && scale.to.trim() !== ''; // prettier-ignore
-  const listed = isTyped ? noting(() => listMarks(scale, field)) : null;
+  const listed = isTyped ? tryRead(() => listMarks(scale, field)) : null;
   if (!listed || listed.length === 0) return { ...NO_SCALE, errors };
   const placeOf = (typed: string, name: 'closed' | 'firstFlow') =>
-    ifTyped(typed, () => {
+    readIfPresent(typed, () => {
       const same = listed.find(({ label }) => label.toLowerCase() === typed.trim().toLowerCase());
       if (same) return same.at;
       const [low, high] = [listed[0]!.at, listed.at(-1)!.at];
@@ -129,7 +129,7 @@ export function readScale(scale: ScaleTyped, field: string): ScaleReading {
 export function readMark(typed: string, { marks }: ScaleReading, field: string): Mark {
   const text = typed.trim();
   const value =
-    text === '' ? null : attempt(() => readNumber(text.replace(/^(\d+),(\d+)$/, '$1.$2'), field)).value;
+    text === '' ? null : toResult(() => readNumber(text.replace(/^(\d+),(\d+)$/, '$1.$2'), field)).value;
   const near = marks.find(({ label }) => label.toLowerCase() === text.toLowerCase()) ?? marks.find(({ label }) => value !== null && label === String(value)); // prettier-ignore
   if (near) return near;
   throw new InputError('scale.mark', { field, typed, first: marks[0]?.label ?? '', last: marks.at(-1)?.label ?? '' }); // prettier-ignore

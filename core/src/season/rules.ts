@@ -1,4 +1,4 @@
-import { attempt, InputError } from '../errors/InputError.ts';
+import { toResult, InputError } from '../errors/InputError.ts';
 import type { Nutrient } from '../need/nutrients.ts';
 import { readNumber } from '../quantities/numbers.ts';
 import { readPositive } from '../quantities/quantity.ts';
@@ -79,7 +79,7 @@ function readLimit({ kind, amount }: RuleTyped, unit: MassPerAreaUnit, field: st
     if (/^\s*0+(\.0*)?\s*$/.test(amount)) return 0;
     return readPositive(amount, { kind: 'massPerArea', bareUnit: unit, field }, 'The limit').si;
   }
-  const { value } = attempt(() => readNumber(amount.replace('%', ''), field));
+  const { value } = toResult(() => readNumber(amount.replace('%', ''), field));
   const most = number === 'percent' ? 100 : 50;
   if (value === null || value < 0 || value > most) {
     const code = number === 'percent' ? 'percent.unreadable' : 'count.unreadable';
@@ -108,10 +108,10 @@ function readSeason({ from, to }: RuleTyped, path: string): RuleReading['season'
  * @example readRuleSet(typed).rules[0]?.limit // 0.00488 for "1 lb/1000 ft2"
  */
 export function readRuleSet({ name, unit, rules }: RuleSetTyped): RuleSetReading {
-  const named = attempt(() => readName(name, 'name', 'Town rules'));
+  const named = toResult(() => readName(name, 'name', 'Town rules'));
   const errors = named.error ? [named.error] : [];
   const read = rules.flatMap((typed, at): RuleReading[] => {
-    const { value, error } = attempt(() => ({
+    const { value, error } = toResult(() => ({
       typed,
       limit: readLimit(typed, unit, `rules.${at}.amount`),
       season: readSeason(typed, `rules.${at}`),

@@ -1,4 +1,4 @@
-import { attempt, type InputError } from '../errors/InputError.ts';
+import { toResult, type InputError } from '../errors/InputError.ts';
 import { deliveredAtRate, type Delivered } from '../need/productRate.ts';
 import type { ProductReading } from './readProduct.ts';
 import { rateForNeed, type NeedOf } from './wanted.ts';
@@ -54,7 +54,7 @@ function standing(
 export function readLabel(product: ProductReading, need: LabelNeed): LabelReading {
   const { grade, kgPerSi, priceCents, coverage, slowShare } = product;
   const packageSi = product.package?.si ?? null;
-  const { value: rateSi, error } = attempt(() => rateForNeed(product, need.of, need.perM2));
+  const { value: rateSi, error } = toResult(() => rateForNeed(product, need.of, need.perM2));
   const massRate = times(rateSi, kgPerSi);
   const delivered = grade && massRate !== null ? deliveredAtRate(massRate, grade) : [];
   const nitrogen = delivered.find((line) => line.nutrient === 'N')?.kgPerM2 ?? null;

@@ -1,5 +1,5 @@
 import { collect } from '../errors/collect.ts';
-import { attempt, InputError } from '../errors/InputError.ts';
+import { toResult, InputError } from '../errors/InputError.ts';
 import { readSize, type SizeReading } from '../ground/size.ts';
 import { readPackage, type PackageReading } from '../loads/packages.ts';
 import { readScoop, type ScoopReading } from '../loads/scoop.ts';
@@ -39,11 +39,11 @@ export interface ProductReading {
   readonly errors: readonly InputError[];
 }
 
-const MOST_PRICE = 1e7;
+const MAX_PRICE = 1e7;
 
 /** "50", "50 %" -> 0.5 */
 function readShare(typed: string, field: string): number {
-  const { value } = attempt(() => readNumber(typed.replace('%', ''), field));
+  const { value } = toResult(() => readNumber(typed.replace('%', ''), field));
   if (value === null || value < 0 || value > 100)
     throw new InputError('percent.unreadable', { field, hint: '50 %' });
   return value / 100;
@@ -51,16 +51,16 @@ function readShare(typed: string, field: string): number {
 
 /** "24.50" -> 2450 */
 function readPrice(typed: string, field: string): number {
-  const { value } = attempt(() => readNumber(typed.replace(/[^\d.,\s-]/g, ''), field));
+  const { value } = toResult(() => readNumber(typed.replace(/[^\d.,\s-]/g, ''), field));
   const cents = value === null ? -1 : Math.round(value * 100);
   const whole = value !== null && Math.abs(cents - value * 100) < 1e-6;
-  if (value === null || value < 0 || value > MOST_PRICE || !whole)
+  if (value === null || value < 0 || value > MAX_PRICE || !whole)
     throw new InputError('price.unreadable', { field, hint: '24.50' });
   return cents;
 }
 
 function readCount(typed: string, field: string, hint: string): number {
-  const { value } = attempt(() => readNumber(typed, field));
+  const { value } = toResult(() => readNumber(typed, field));
   if (value === null || value < 0 || value > 1e6) throw new InputError('count.unreadable', { field, hint });
   return value;
 }
@@ -84,21 +84,21 @@ function checkOrder(
  * @example readLabelFacts({ ...blankProduct('dry-fertilizer', 'us'), grade: '24-0-8' }).grade?.stated.N // 0.24
  */
 export function readLabelFacts(typed: ProductTyped): ProductReading {
-  const { errors, ifTyped } = collect();
+  const { errors, readIfPresent } = collect();
   const { form } = PRODUCT_KINDS[typed.kind];
   const { density, package: pack, coverage, labelRate, carrier } = typed;
   const rateKind = form === 'liquid' ? 'volumePerArea' : 'massPerArea';
   const rate = (field: 'low' | 'high' | 'mostAtOnce' | 'mostPerYear') =>
-    ifTyped(labelRate[field], () => {
+    readIfPresent(labelRate[field], () => {
       const wanted = { kind: rateKind, bareUnit: labelRate.unit, field: `labelRate.${field}` } as const;
       return readPositive(labelRate[field], wanted, 'The rate').si;
     });
   const spray = (field: 'low' | 'high') =>
-    ifTyped(carrier[field], () => {
+    readIfPresent(carrier[field], () => {
       const wanted = { kind: 'volumePerArea', bareUnit: carrier.unit, field: `carrier.${field}` } as const;
       return readPositive(carrier[field], wanted, 'The spray volume').si;
     });
-  const densityKgPerL = ifTyped(density.text, () => {
+  const densityKgPerL = readIfPresent(density.text, () => {
     const wanted = { kind: 'density', bareUnit: density.unit, field: 'density.text' } as const;
     return readPositive(density.text, wanted, 'The density').si;
   });
@@ -106,20 +106,20 @@ export function readLabelFacts(typed: ProductTyped): ProductReading {
   const perVolume = typed.gradeBasis === 'volume';
   const reading = {
     form,
-    grade: ifTyped(typed.grade, () => readGrade(typed.grade, 'grade')),
-    slowShare: ifTyped(typed.slowShare, () => readShare(typed.slowShare, 'slowShare')),
-    load: ifTyped(typed.load, () => readShare(typed.load, 'load')),
+    grade: readIfPresent(typed.grade, () => readGrade(typed.grade, 'grade')),
+    slowShare: readIfPresent(typed.slowShare, () => readShare(typed.slowShare, 'slowShare')),
+    load: readIfPresent(typed.load, () => readShare(typed.load, 'load')),
     densityKgPerL,
     kgPerSi: form === 'dry' || perVolume ? 1 : densityKgPerL,
-    package: ifTyped(pack.size, () => readPackage(pack.size, pack.unit, 'package.size')),
-    priceCents: ifTyped(typed.price, () => readPrice(typed.price, 'price')),
-    stockPackages: ifTyped(typed.stock, () => readCount(typed.stock, 'stock', '3.5')),
-    coverage: ifTyped(coverage.size, () => readSize(coverage.size, coverage.unit, 'coverage.size')),
+    package: readIfPresent(pack.size, () => readPackage(pack.size, pack.unit, 'package.size')),
+    priceCents: readIfPresent(typed.price, () => readPrice(typed.price, 'price')),
+    stockPackages: readIfPresent(typed.stock, () => readCount(typed.stock, 'stock', '3.5')),
+    coverage: readIfPresent(coverage.size, () => readSize(coverage.size, coverage.unit, 'coverage.size')),
     labelLow: rate('low'),
     labelHigh: rate('high'),
     mostAtOnce: rate('mostAtOnce'),
     mostPerYear: rate('mostPerYear'),
-    leastIntervalDays: ifTyped(typed.leastIntervalDays, () =>
+    leastIntervalDays: readIfPresent(typed.leastIntervalDays, () =>
       readCount(typed.leastIntervalDays, 'leastIntervalDays', '28'),
     ),
     carrierLow: spray('low'),
@@ -145,6 +145,6 @@ export function readLabelFacts(typed: ProductTyped): ProductReading {
  */
 export function readProduct(typed: ProductTyped): ProductReading {
   const facts = readLabelFacts(typed);
-  const { error } = attempt(() => readName(typed.name, 'name', 'Lake feed 24-0-8'));
+  const { error } = toResult(() => readName(typed.name, 'name', 'Lake feed 24-0-8'));
   return error ? { ...facts, errors: [error, ...facts.errors] } : facts;
 }

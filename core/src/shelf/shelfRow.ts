@@ -1,4 +1,4 @@
-import { attempt, InputError } from '../errors/InputError.ts';
+import { toResult, InputError } from '../errors/InputError.ts';
 import { unitSpelled } from '../quantities/spelling.ts';
 import { isBareNumber } from '../quantities/numbers.ts';
 import type { AreaUnit } from '../quantities/units.ts';
@@ -97,7 +97,7 @@ export function readShelfRow(
   });
   const cells: Cells = (id) => texts.get(id) ?? '';
 
-  const kind = attempt(() => kindOf(cells('kind'), cells));
+  const kind = toResult(() => kindOf(cells('kind'), cells));
   if (kind.error) errors.push(kind.error);
   const { form } = PRODUCT_KINDS[kind.value ?? 'dry-fertilizer'];
   const pack = cells('package');

@@ -10,7 +10,7 @@ import { advise, type Advice } from './advice/advise.ts';
 import { chartOf } from './chart.ts';
 import { NO_RIG, type BenchRig } from './benchRig.ts';
 import type { CalibrationTyped, SignOffTyped } from './calibrationTyped.ts';
-import { doubtsOf, type Doubt } from './doubts.ts';
+import { plausibilityChecks, type PlausibilityCheck } from './doubts.ts';
 import { countedRuns, readScaleStep, runReader, type RunReading } from './readRun.ts';
 import { NO_RECORD, repeatsOf, type Run, type ScatterRecord } from './scatter.ts';
 import { chooseStart, fromShape, lookUp, starts, type Listed, type Start } from './start.ts';
@@ -36,7 +36,7 @@ export interface CalibrationReading {
   readonly repeats: ScatterRecord;
   readonly runs: readonly RunReading[];
   /** What to ask before it is believed. */
-  readonly doubts: readonly Doubt[];
+  readonly doubts: readonly PlausibilityCheck[];
   /** What to set next; null until the scale of the machine and the target are known. */
   readonly advice: (Advice & { readonly mark: Mark; readonly start: Start }) | null;
   /** Rates at the machine's marks over what was tested. */
@@ -51,9 +51,9 @@ type Noting = ReturnType<typeof collect>;
 
 /** What a calibration was signed off with is looked at like the rest of it. */
 function noteSignOff({ onDay, pace, width }: SignOffTyped, noted: Noting): void {
-  noteDay(noted.noting, onDay, 'signOff.onDay');
+  noteDay(noted.tryRead, onDay, 'signOff.onDay');
   readPace(pace, 'signOff.pace', noted);
-  noted.ifTyped(width.text, () => readWidth(width, 'signOff.width.text'));
+  noted.readIfPresent(width.text, () => readWidth(width, 'signOff.width.text'));
 }
 
 function readTolerance(typed: string): number {
@@ -67,18 +67,18 @@ function readLabel(
   typed: CalibrationTyped,
   rig: BenchRig,
   paceMPerS: number,
-  { ifTyped }: Noting,
+  { readIfPresent }: Noting,
 ): Listed | null {
   const { label, target, units } = typed;
   const bareUnit = units.length === 'm' || units.length === 'cm' ? 'm/s' : 'mph';
-  const labelPace = ifTyped(
+  const labelPace = readIfPresent(
     label.pace,
     () => readPositive(label.pace, { kind: 'speed', bareUnit, field: 'label.pace' }, 'The label’s pace').si,
   );
   const points = label.lines.flatMap(({ setting, amount }, at) => {
     const field = `label.lines.${at}`;
-    const mark = rig.scale.marks.length === 0 ? null : ifTyped(setting, () => readMark(setting, rig.scale, `${field}.setting`)); // prettier-ignore
-    const rate = ifTyped(amount, () => readPositive(amount, { kind: 'massPerArea', bareUnit: target.unit, field: `${field}.amount` }, 'The label’s rate').si); // prettier-ignore
+    const mark = rig.scale.marks.length === 0 ? null : readIfPresent(setting, () => readMark(setting, rig.scale, `${field}.setting`)); // prettier-ignore
+    const rate = readIfPresent(amount, () => readPositive(amount, { kind: 'massPerArea', bareUnit: target.unit, field: `${field}.amount` }, 'The label’s rate').si); // prettier-ignore
     return mark && rate !== null ? [{ setting: mark.opening, rate }] : [];
   });
   return points.length > 0 ? { points, paceMPerS: labelPace ?? paceMPerS } : null;
@@ -129,25 +129,26 @@ export function readCalibration(
   record: ScatterRecord = NO_RECORD,
 ): CalibrationReading {
   const noted = collect();
-  const { errors, noting, ifTyped } = noted;
-  noting(() => readName(typed.name, 'name', 'Red spreader, lake feed'));
+  const { errors, tryRead, readIfPresent } = noted;
+  tryRead(() => readName(typed.name, 'name', 'Red spreader, lake feed'));
   const { target } = typed;
-  const targetKgPerM2 = ifTyped(
+  const targetKgPerM2 = readIfPresent(
     target.amount,
     () => readPositive(target.amount, { kind: 'massPerArea', bareUnit: target.unit, field: 'target.amount' }, 'The rate').si, // prettier-ignore
   );
-  const tolerance = ifTyped(typed.tolerance, () => readTolerance(typed.tolerance)) ?? 0.05;
-  const width = ifTyped(typed.width.text, () => readWidth(typed.width, 'width.text'));
+  const tolerance = readIfPresent(typed.tolerance, () => readTolerance(typed.tolerance)) ?? 0.05;
+  const width = readIfPresent(typed.width.text, () => readWidth(typed.width, 'width.text'));
   const paceMPerS = readPace(typed.pace, 'pace', noted) ?? machine.paceMPerS;
   const label = readLabel(typed, machine, paceMPerS ?? USUAL_PACE, noted);
-  const flow = machine.scale.marks.length === 0 ? null : ifTyped(typed.firstFlow, () => readMark(typed.firstFlow, machine.scale, 'firstFlow')); // prettier-ignore
+  const flow = machine.scale.marks.length === 0 ? null : readIfPresent(typed.firstFlow, () => readMark(typed.firstFlow, machine.scale, 'firstFlow')); // prettier-ignore
   const rig = flow ? { ...machine, scale: { ...machine.scale, firstFlow: flow.opening } } : machine;
-  if (rig.second.marks.length > 0) ifTyped(typed.second, () => readMark(typed.second, rig.second, 'second'));
-  const scaleStepKg = noting(() => readScaleStep(typed));
+  if (rig.second.marks.length > 0)
+    readIfPresent(typed.second, () => readMark(typed.second, rig.second, 'second'));
+  const scaleStepKg = tryRead(() => readScaleStep(typed));
   if (typed.signOff) noteSignOff(typed.signOff, noted);
   const read = typed.runs.map(runReader(typed, rig, width, paceMPerS));
   const found = read.map(({ reading }) => reading);
-  const doubts = doubtsOf(found, typed, rig, targetKgPerM2);
+  const doubts = plausibilityChecks(found, typed, rig, targetKgPerM2);
   const asked = new Set(
     doubts.flatMap(({ kind, runs }) => (kind === 'apart' || kind === 'tare' ? [] : runs)),
   );

@@ -103,7 +103,7 @@ export interface CalibrationTyped {
   readonly notes: string;
 }
 
-export const MOST_RUNS = 500;
+export const MAX_RUNS = 500;
 
 export function blankCalibration(system: 'us' | 'metric'): CalibrationTyped {
   const us = system === 'us';

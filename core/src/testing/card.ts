@@ -34,7 +34,7 @@ export interface CardJob {
   readonly purpose: string;
 }
 
-const MOST_LINES = 9;
+const MAX_LINES = 9;
 
 /** What a width is the width of, after its figure. */
 const SPREAD_OVER = { hopper: 'wide', 'pass spacing': 'between passes', 'row spacing': 'between rows' };
@@ -45,9 +45,9 @@ const withUnit = (text: string, unit: UnitId): string => (isBareNumber(text) ? `
 
 /** Marks to print: all of them, or those nearest to the kept one with the ends. */
 function linesToPrint(chart: CalibrationReading['chart'], kept: number): CalibrationReading['chart'] {
-  if (chart.length <= MOST_LINES) return chart;
-  const from = Math.min(Math.max(0, kept - Math.floor(MOST_LINES / 2)), chart.length - MOST_LINES);
-  return chart.slice(from, from + MOST_LINES);
+  if (chart.length <= MAX_LINES) return chart;
+  const from = Math.min(Math.max(0, kept - Math.floor(MAX_LINES / 2)), chart.length - MAX_LINES);
+  return chart.slice(from, from + MAX_LINES);
 }
 
 /**

@@ -2,7 +2,7 @@ import { PRODUCT_KINDS, type ProductKind } from '../shelf/product.ts';
 import { rigKind, type RigKind } from '../rigs/kinds.ts';
 
 /** The acts of a test that cautions belong to. */
-export type Act = 'fill' | 'meter' | 'walk' | 'sweep';
+export type Command = 'fill' | 'meter' | 'walk' | 'sweep';
 
 interface Situation {
   readonly rig: RigKind;
@@ -17,11 +17,11 @@ const DRIVEN = 2;
  *
  * @example cautionsFor('meter', { rig: 'vehicle', product: 'dry-deicer' })[0] // 'Lock out the drives before hands go near a meter.'
  */
-export function cautionsFor(act: Act, { rig, product }: Situation): string[] {
+export function cautionsFor(act: Command, { rig, product }: Situation): string[] {
   const isPesticide = product === 'granular-carrier';
   const isDeicer = product !== null && PRODUCT_KINDS[product].puts === 'de-icer';
   const isDriven = rigKind(rig).pace[1] > DRIVEN;
-  const LINES: Readonly<Record<Act, readonly (string | false)[]>> = {
+  const LINES: Readonly<Record<Command, readonly (string | false)[]>> = {
     fill: [
       'Read the label first; gloves and eyes, and a mask where it dusts.',
       'Lift a full bag with your knees, or in two halves.',

@@ -5,7 +5,7 @@ import { rateAtWork, type RunReading } from './readRun.ts';
 import { groupBySetting } from './scatter.ts';
 
 /** Something that is asked before it is believed. Until it is answered, a run that is far out does not count; runs that differ do. */
-export interface Doubt {
+export interface PlausibilityCheck {
   /** Stable: an answer names it. */
   readonly id: string;
   readonly kind: 'far' | 'apart' | 'overfilled' | 'no-flow' | 'tare';
@@ -22,8 +22,12 @@ const FAR = 6;
 const APART = 0.15;
 
 /** Runs that put down many times what is wanted: "is it really 40 lb?" */
-function farOut(readings: readonly RunReading[], typed: CalibrationTyped, targetKgPerM2: number): Doubt[] {
-  return readings.flatMap(({ id, worked }, at): Doubt[] => {
+function farOut(
+  readings: readonly RunReading[],
+  typed: CalibrationTyped,
+  targetKgPerM2: number,
+): PlausibilityCheck[] {
+  return readings.flatMap(({ id, worked }, at): PlausibilityCheck[] => {
     if (!worked || worked.rateKgPerM2 <= FAR * targetKgPerM2) return [];
     const times = showExact(worked.rateKgPerM2 / targetKgPerM2, 2);
     const net = showQuantity(worked.netKg, typed.units.mass, 3);
@@ -33,14 +37,14 @@ function farOut(readings: readonly RunReading[], typed: CalibrationTyped, target
 }
 
 /** Runs at one setting that lie far apart. */
-function farApart(readings: readonly RunReading[]): Doubt[] {
+function farApart(readings: readonly RunReading[]): PlausibilityCheck[] {
   const counted = readings.flatMap((run) => {
     const rate = rateAtWork(run);
     return run.counts && run.mark && rate
       ? [{ id: run.id, label: run.mark.label, setting: run.mark.opening, rate: rate.rateKgPerM2 }]
       : [];
   });
-  return [...groupBySetting(counted).values()].flatMap((runs): Doubt[] => {
+  return [...groupBySetting(counted).values()].flatMap((runs): PlausibilityCheck[] => {
     const ordered = runs.toSorted((a, b) => a.rate - b.rate);
     const [low, high] = [ordered[0]!, ordered.at(-1)!];
     const apart = high.rate / low.rate - 1;
@@ -52,11 +56,11 @@ function farApart(readings: readonly RunReading[]): Doubt[] {
 }
 
 /** A run in which nothing came out at or above a mark that flowed: it does not count, and one of the two went wrong. */
-function contradicting(readings: readonly RunReading[]): Doubt[] {
+function contradicting(readings: readonly RunReading[]): PlausibilityCheck[] {
   const flowed = readings.filter(
     ({ counts, mark, worked }) => counts && mark && worked && worked.rateKgPerM2 > 0,
   );
-  return readings.flatMap(({ id, mark, worked, counts }): Doubt[] => {
+  return readings.flatMap(({ id, mark, worked, counts }): PlausibilityCheck[] => {
     if (!counts || !mark || worked?.rateKgPerM2 !== 0) return [];
     const other = flowed.find((run) => run.mark!.opening <= mark.opening);
     if (!other) return [];
@@ -66,8 +70,8 @@ function contradicting(readings: readonly RunReading[]): Doubt[] {
 }
 
 /** A container that has a name has a weight: its tare is not nothing, unless the scale was zeroed with it on. */
-function emptyTare(typed: CalibrationTyped): Doubt[] {
-  return typed.runs.flatMap(({ id, container, readings, struck }): Doubt[] => {
+function emptyTare(typed: CalibrationTyped): PlausibilityCheck[] {
+  return typed.runs.flatMap(({ id, container, readings, struck }): PlausibilityCheck[] => {
     const isNone = Object.entries(readings).some(([field, text]) => /^tare(\.\d+)?$/.test(field) && /^0+(\.0*)?(\s*\D+)?$/.test(text.trim())); // prettier-ignore
     if (!isNone || container.trim() === '' || struck.trim() !== '') return [];
     const text = `The empty ${container.trim()} is typed as 0. Was the scale zeroed with it on? Otherwise weigh it empty.`;
@@ -76,8 +80,12 @@ function emptyTare(typed: CalibrationTyped): Doubt[] {
 }
 
 /** Loads that the hopper cannot hold. */
-function overfilled(readings: readonly RunReading[], typed: CalibrationTyped, hopperKg: number): Doubt[] {
-  return readings.flatMap(({ id, worked }, at): Doubt[] => {
+function overfilled(
+  readings: readonly RunReading[],
+  typed: CalibrationTyped,
+  hopperKg: number,
+): PlausibilityCheck[] {
+  return readings.flatMap(({ id, worked }, at): PlausibilityCheck[] => {
     if (!worked || worked.netKg <= hopperKg) return [];
     const [net, hopper] = [worked.netKg, hopperKg].map((kg) => showQuantity(kg, typed.units.mass, 3));
     const text = `The run at ${typed.runs[at]!.setting} put out ${net!.number} ${net!.unit}, and the hopper holds ${hopper!.number} ${hopper!.unit}. Was it filled again on the way?`;
@@ -90,16 +98,17 @@ function overfilled(readings: readonly RunReading[], typed: CalibrationTyped, ho
  *
  * @param targetKgPerM2 null: not known, nothing is far from it
  */
-export function doubtsOf(
+export function plausibilityChecks(
   readings: readonly RunReading[],
   typed: CalibrationTyped,
   rig: BenchRig,
   targetKgPerM2: number | null,
-): Doubt[] {
+): PlausibilityCheck[] {
   const isLive = (at: number) => typed.runs[at]!.struck.trim() === '';
   const live = readings.filter((_, at) => isLive(at));
   const keep = { ...typed, runs: typed.runs.filter((_, at) => isLive(at)) };
-  const open = (doubts: readonly Doubt[]) => doubts.filter(({ id }) => !typed.answers.includes(id));
+  const open = (doubts: readonly PlausibilityCheck[]) =>
+    doubts.filter(({ id }) => !typed.answers.includes(id));
   const single = open([
     ...(targetKgPerM2 === null ? [] : farOut(live, keep, targetKgPerM2)),
     ...(rig.hopperKg === null ? [] : overfilled(live, keep, rig.hopperKg)),

@@ -1,6 +1,6 @@
 import type { RigTyped } from '../rigs/rig.ts';
 import { rigKind } from '../rigs/kinds.ts';
-import { attempt } from '../errors/InputError.ts';
+import { toResult } from '../errors/InputError.ts';
 import { collect } from '../errors/collect.ts';
 import { readPace } from '../rigs/readPace.ts';
 import type { CalibrationTyped } from './calibrationTyped.ts';
@@ -69,7 +69,7 @@ export function freshness(
 ): Age {
   const { signOff } = typed;
   if (!signOff) return { state: 'none', reasons: [] };
-  const widthOf = (width: CalibrationTyped['width']) => attempt(() => readWidth(width, 'width').si).value;
+  const widthOf = (width: CalibrationTyped['width']) => toResult(() => readWidth(width, 'width').si).value;
   const reasons: Reason[] = [
     ...ofTime(signOff.onDay, today),
     ...(rig ? ofMachine(typed, signOff.onDay, rig) : []),

@@ -40,14 +40,14 @@ export {
 } from './methodTable.ts';
 export { blankTools, chooseMethod, methodsFor, type MethodChoice, type ToolsTyped } from './choose.ts';
 export { planFor, planTest, planText, type PlanWanted, type TestPlan } from './plan.ts';
-export { cautionsFor, type Act } from './cautions.ts';
+export { cautionsFor, type Command } from './cautions.ts';
 export { stepsOf, type Step } from './steps.ts';
 export { press, runningS, split, STANDING, type Clock, type Lap, type Stopwatch } from './stopwatch.ts';
 export {
   blankCalibration,
   blankRun,
   completeCalibration,
-  MOST_RUNS,
+  MAX_RUNS,
   STARTS,
   type CalibrationTyped,
   type EarlierReading,
@@ -61,7 +61,7 @@ export { readCalibration, chartShape, type CalibrationReading, type ChartLine } 
 export { machineRecord } from './machineRecord.ts';
 export { calibrationFor, calibrationOn } from './fromShelf.ts';
 export { fillAimOf, fillAimText, practiceText, timeToAim } from './practice.ts';
-export type { Doubt } from './doubts.ts';
+export type { PlausibilityCheck } from './doubts.ts';
 export { isEmptyRun, keepEarlier, lostReadings } from './keepsReadings.ts';
 export { corrections, type Correction } from './corrections.ts';
 export { freshness, type Age, type Freshness, type ProductNow } from './freshness.ts';

@@ -1,5 +1,5 @@
 import { finite, requireFinite, requirePositive } from '../errors/preconditions.ts';
-import { attempt, type InputError } from '../errors/InputError.ts';
+import { toResult, type InputError } from '../errors/InputError.ts';
 import { readPositive } from '../quantities/quantity.ts';
 import type { MassPerAreaUnit } from '../quantities/units.ts';
 import { mismatchOf } from '../width/mismatch.ts';
@@ -65,7 +65,7 @@ export function lookUpText(
 ): { mark: string | null; text: string; error: InputError | null } {
   if (asked.trim() === '') return { mark: null, text: '', error: null };
   const wanted = { kind: 'massPerArea', bareUnit: target.unit, field: 'lookUp' } as const;
-  const { value, error } = attempt(() => readPositive(asked, wanted, 'The rate').si);
+  const { value, error } = toResult(() => readPositive(asked, wanted, 'The rate').si);
   const found = value === null ? null : lookUpMark(chart, value, isCeiling);
   if (!found) return { mark: null, text: '', error };
   const { line, beyond } = found;

@@ -244,7 +244,7 @@ export const METHOD_IDS = Object.keys(METHODS) as MethodId[];
 export const methodOf = (id: MethodId): Method => METHODS[id];
 
 /** More product than this on a metre of ground is a slip of a unit. */
-const MOST_KG_PER_M2 = 5;
+const MAX_KG_PER_M2 = 5;
 
 function paceIn(readings: Readings): number | null {
   const [length, time, course] = [readings['length'], readings['time'], readings['course']];
@@ -289,7 +289,7 @@ export const NOTHING_OUT: Worked = {
  */
 export function workRun(id: MethodId, readings: Readings, basis: RunBasis, field: string): Worked {
   const worked = methodOf(id).work(readings, basis);
-  if (worked.rateKgPerM2 > MOST_KG_PER_M2) throw new InputError('test.too-much', { field });
+  if (worked.rateKgPerM2 > MAX_KG_PER_M2) throw new InputError('test.too-much', { field });
   return {
     ...worked,
     stepKg: stepIn(id, readings, basis.outlets),

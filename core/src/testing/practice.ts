@@ -1,7 +1,7 @@
 import { showExact, showQuantity } from '../quantities/show.ts';
 import type { LengthUnit } from '../quantities/units.ts';
 import { NO_RIG, type BenchRig } from './benchRig.ts';
-import { attempt } from '../errors/InputError.ts';
+import { toResult } from '../errors/InputError.ts';
 import type { CalibrationReading } from './calibration.ts';
 import type { CalibrationTyped, RunTyped } from './calibrationTyped.ts';
 import { fillAim, type FillAim } from './methods/fillTime.ts';
@@ -48,7 +48,7 @@ export function fillAimOf(
   const fields = methodOf('fill-time').fields(outlets);
   const massOf = (id: string) => {
     const text = run.readings[id]?.trim() ?? '';
-    return text === '' ? null : attempt(() => readField(fields.find((field) => field.id === id)!, text, typed, id)).value; // prettier-ignore
+    return text === '' ? null : toResult(() => readField(fields.find((field) => field.id === id)!, text, typed, id)).value; // prettier-ignore
   };
   const [full, empty] = [massOf('content'), massOf('tare')];
   const { targetKgPerM2, widthM, paceMPerS } = reading;

@@ -1,5 +1,5 @@
 import { collect } from '../errors/collect.ts';
-import { attempt, InputError } from '../errors/InputError.ts';
+import { toResult, InputError } from '../errors/InputError.ts';
 import { readNumber } from '../quantities/numbers.ts';
 import { readPositive, readQuantity } from '../quantities/quantity.ts';
 import type { UnitId } from '../quantities/units.ts';
@@ -104,7 +104,7 @@ const massesOf = (run: RunTyped, outlets: number): MethodField[] =>
 function finestStep(run: RunTyped, calibration: CalibrationTyped, outlets: number): number {
   const steps = massesOf(run, outlets).map((field) => {
     const typed = run.readings[field.id]?.trim() ?? '';
-    const read = typed === '' ? null : attempt(() => readField(field, typed, calibration, '')).value;
+    const read = typed === '' ? null : toResult(() => readField(field, typed, calibration, '')).value;
     return read && read.si > 0 ? read.resolutionSi : Infinity;
   });
   return Math.min(Infinity, ...steps);
@@ -112,7 +112,7 @@ function finestStep(run: RunTyped, calibration: CalibrationTyped, outlets: numbe
 
 /** Weighings of one day are off one scale: "10" and "7.5" both read to 0.1. What the scale is said to show beats what was typed. */
 function stepOfDay(calibration: CalibrationTyped, outlets: number): (onDay: string) => number {
-  const stated = attempt(() => readScaleStep(calibration)).value;
+  const stated = toResult(() => readScaleStep(calibration)).value;
   if (stated !== null) return () => stated;
   const finest = new Map<string, number>();
   for (const run of calibration.runs) {
@@ -131,7 +131,7 @@ type RunRead = { readonly reading: RunReading; readonly errors: readonly InputEr
 /** What was read of a run, by what it was read with: a change of the rate reads none of five hundred runs again. */
 const READ = new WeakMap<RunTyped, Map<string, RunRead>>();
 /** With its machine and without: what is kept is checked without one. */
-const MOST_WAYS = 3;
+const MAX_WAYS = 3;
 
 /**
  * A reader for the runs of a calibration: each is read once for the same machine, width and units.
@@ -155,7 +155,7 @@ export function runReader(
     const known = READ.get(run) ?? new Map<string, RunRead>();
     const before = known.get(way);
     if (before) return before;
-    if (known.size >= MOST_WAYS) known.clear();
+    if (known.size >= MAX_WAYS) known.clear();
     const read = readRun(run, at, { calibration, rig, width, workMPerS, stepKg });
     READ.set(run, known.set(way, read));
     return read;
@@ -173,11 +173,11 @@ interface ReadWith {
 }
 
 /** The readings of a run that are typed so far, with the step of the scale; errors are noted. */
-function readingsOf(run: RunTyped, path: string, { calibration, rig, stepKg }: ReadWith, { ifTyped }: ReturnType<typeof collect>) {
+function readingsOf(run: RunTyped, path: string, { calibration, rig, stepKg }: ReadWith, { readIfPresent }: ReturnType<typeof collect>) {
   const readings: Record<string, Reading> = {};
   for (const field of methodOf(run.method).fields(rig.outlets)) {
     const typed = run.readings[field.id] ?? '';
-    const read = ifTyped(typed, () => readField(field, typed, calibration, `${path}.readings.${field.id}`));
+    const read = readIfPresent(typed, () => readField(field, typed, calibration, `${path}.readings.${field.id}`));
     if (read) readings[field.id] = field.kind === 'mass' ? { si: read.si, resolutionSi: stepKg === Infinity ? read.resolutionSi : stepKg } : read; // prettier-ignore
     else if (typed.trim() === '' && field.otherwise !== undefined) readings[field.id] = { si: field.otherwise, resolutionSi: 0 }; // prettier-ignore
   }
@@ -188,11 +188,11 @@ function readingsOf(run: RunTyped, path: string, { calibration, rig, stepKg }: R
 function readRun(run: RunTyped, at: number, how: ReadWith): RunRead {
   const { rig, width, workMPerS } = how;
   const noted = collect();
-  const { errors, noting, ifTyped } = noted;
+  const { errors, tryRead, readIfPresent } = noted;
   const path = `runs.${at}`;
-  const mark = rig.scale.marks.length === 0 ? null : ifTyped(run.setting, () => readMark(run.setting, rig.scale, `${path}.setting`)); // prettier-ignore
-  noteDay(noting, run.onDay, `${path}.onDay`);
-  const own = run.width && ifTyped(run.width.text, () => readWidth(run.width!, `${path}.width.text`));
+  const mark = rig.scale.marks.length === 0 ? null : readIfPresent(run.setting, () => readMark(run.setting, rig.scale, `${path}.setting`)); // prettier-ignore
+  noteDay(tryRead, run.onDay, `${path}.onDay`);
+  const own = run.width && readIfPresent(run.width.text, () => readWidth(run.width!, `${path}.width.text`));
   const readings = readingsOf(run, path, how, noted);
   // A weighed load on known ground makes a rate without any width.
   const spread = width ?? (run.method === 'run-out' ? { si: 1, resolutionSi: 0 } : null);
@@ -206,7 +206,7 @@ function readRun(run: RunTyped, at: number, how: ReadWith): RunRead {
   const worked = run.noFlow
     ? NOTHING_OUT
     : isWhole
-      ? noting(() => workRun(run.method, readings, basis, path))
+      ? tryRead(() => workRun(run.method, readings, basis, path))
       : null;
   const pace = worked?.paceMPerS && workMPerS ? atWorkingPace(worked.paceMPerS, workMPerS, rigKind(rig.kind).metering) : null; // prettier-ignore
   const reading: RunReading = {

@@ -11,7 +11,7 @@ export interface TestsFound {
   readonly typed: CalibrationTyped;
 }
 
-const MOST_OUTLETS = 12;
+const MAX_OUTLETS = 12;
 
 type Row = Readonly<Record<(typeof TEST_COLUMNS)[number], string>>;
 
@@ -21,7 +21,7 @@ const EARLIER_LABELS: Readonly<Record<string, string>> = { 'Content of the conta
 /** "Before the strip: 48.00 lb; After the strip: 45.05 lb" by the labels of a method. */
 function readReadings(text: string, method: MethodId, line: number): Record<string, string> {
   const parts = text.split(';').map((part) => part.trim()).filter((part) => part !== ''); // prettier-ignore
-  const fields = [1, MOST_OUTLETS].flatMap((outlets) => methodOf(method).fields(outlets));
+  const fields = [1, MAX_OUTLETS].flatMap((outlets) => methodOf(method).fields(outlets));
   return Object.fromEntries(
     parts.map((part) => {
       const at = part.lastIndexOf(': ');

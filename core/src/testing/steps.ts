@@ -1,4 +1,4 @@
-import { cautionsFor, type Act } from './cautions.ts';
+import { cautionsFor, type Command } from './cautions.ts';
 import { methodOf, type MethodField, type MethodId } from './methodTable.ts';
 import type { RigKind } from '../rigs/kinds.ts';
 import type { ProductKind } from '../shelf/product.ts';
@@ -45,7 +45,7 @@ const AFTER: Readonly<Record<MethodId, string>> = {
   outlets: 'Weigh each bag with what it caught.',
 };
 
-const ACT_OF: Readonly<Record<Step['id'], Act | null>> = {
+const ACT_OF: Readonly<Record<Step['id'], Command | null>> = {
   checks: null,
   set: 'meter',
   before: 'fill',

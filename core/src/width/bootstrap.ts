@@ -31,7 +31,7 @@ export interface Resampled {
 }
 
 /** Fewer rows than this say too little of how rows differ. */
-const LEAST_ROWS = 3;
+const MIN_ROWS = 3;
 /** Spacings looked at in each draw; crossings between them are found by halving. */
 const STEPS = 100;
 const MODES = ['one-way', 'back-and-forth'] as const;
@@ -50,7 +50,7 @@ const normal = (random: () => number): number => Math.sqrt(-2 * Math.log(1 - ran
 function draw({ rows, uDeposits }: Resampling, random: () => number): number[] {
   const [first] = rows;
   if (!first) return [];
-  if (rows.length >= LEAST_ROWS) {
+  if (rows.length >= MIN_ROWS) {
     const drawn = rows.map(() => rows[Math.floor(random() * rows.length)]!);
     return first.map((_, at) => drawn.reduce((sum, row) => sum + row[at]!, 0) / drawn.length);
   }
@@ -90,6 +90,6 @@ export function resample(
   return {
     cv: both((mode) => bandOf(cv[mode], times) ?? { low: 0, high: 0 }),
     widestM: both((mode) => bandOf(widest[mode], times)),
-    from: rows.length >= LEAST_ROWS ? 'rows' : 'readings',
+    from: rows.length >= MIN_ROWS ? 'rows' : 'readings',
   };
 }

@@ -9,7 +9,7 @@ function spline(t: number): number {
   return x >= 1 ? (far * far * far) / 6 : 2 / 3 - x * x * (1 - x / 2);
 }
 
-const MOST_KNOTS = 160;
+const MAX_KNOTS = 160;
 
 /** A pattern on even knots: as it is where its trays stand evenly, else taken on a fine raster. */
 function evenly(pattern: Pattern): { from: number; h: number; y: Float64Array } {
@@ -18,7 +18,7 @@ function evenly(pattern: Pattern): { from: number; h: number; y: Float64Array } 
   const [least, most] = [Math.min(...gaps), Math.max(...gaps)];
   const span = xM.at(-1)! - xM[0]!;
   const isEven = most / least < 1 + 1e-9;
-  const count = isEven ? xM.length - 1 : Math.min(MOST_KNOTS, Math.ceil((4 * span) / least));
+  const count = isEven ? xM.length - 1 : Math.min(MAX_KNOTS, Math.ceil((4 * span) / least));
   const h = span / count;
   return { from: xM[0]!, h, y: Float64Array.from({ length: count + 1 }, (_, at) => depositAt(pattern, xM[0]! + at * h)) }; // prettier-ignore
 }

@@ -1,7 +1,7 @@
 import type { Mode } from './overlap.ts';
 import {
   leastSpacing,
-  MOST_SPACING_M,
+  MAX_SPACING_M,
   requirePattern,
   requireSpacing,
   underPattern,
@@ -104,7 +104,7 @@ export function evennessOf(pattern: Pattern, mode: Mode): (spacingM: number) => 
   const least = leastSpacing(pattern);
   return (spacingM) => {
     // Asked in the inner loop: the whole check only where it will refuse.
-    if (!(spacingM >= least && spacingM <= MOST_SPACING_M)) requireSpacing(pattern, spacingM);
+    if (!(spacingM >= least && spacingM <= MAX_SPACING_M)) requireSpacing(pattern, spacingM);
     if (!(total > 0)) return 0;
     const periodM = spacingM * lanes;
     fold(kinks, 0, own, 0, periodM);

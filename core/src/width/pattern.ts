@@ -33,17 +33,17 @@ export function requirePattern({ xM, y }: Pattern): void {
 }
 
 /** A throw of more passes than this over one spot is a slip of the spacing. */
-const MOST_OVER_EACH_OTHER = 10_000;
+const MAX_OVER_EACH_OTHER = 10_000;
 /** So is a spacing beyond any ground. */
-export const MOST_SPACING_M = 1e9;
+export const MAX_SPACING_M = 1e9;
 
 /** The least spacing that passes of a pattern can have, m. */
-export const leastSpacing = (pattern: Pattern): number => throwOf(pattern) / MOST_OVER_EACH_OTHER;
+export const leastSpacing = (pattern: Pattern): number => throwOf(pattern) / MAX_OVER_EACH_OTHER;
 
 /** Refuses a spacing that is none, or so small against the throw that passes without end would lie over each other. */
 export function requireSpacing(pattern: Pattern, spacingM: number): void {
   requirePositive({ spacingM });
-  if (spacingM < leastSpacing(pattern) || spacingM > MOST_SPACING_M) throw new InputError('number.unusable', { field: 'spacingM', typed: String(spacingM) }); // prettier-ignore
+  if (spacingM < leastSpacing(pattern) || spacingM > MAX_SPACING_M) throw new InputError('number.unusable', { field: 'spacingM', typed: String(spacingM) }); // prettier-ignore
 }
 
 /** The deposit at a place: straight between the positions, 0 beyond them. */

@@ -4,7 +4,7 @@ import { readNumber } from '../quantities/numbers.ts';
 import { readPositive, readQuantity } from '../quantities/quantity.ts';
 import { showExact } from '../quantities/show.ts';
 import { resolutionU } from '../testing/uncertainty.ts';
-import { MOST_TRAYS, type WidthTestTyped } from './widthTyped.ts';
+import { MAX_TRAYS, type WidthTestTyped } from './widthTyped.ts';
 
 /** One tray: where it stood and what it got, over all rows. */
 export interface TrayReading {
@@ -58,8 +58,8 @@ function readPositions(typed: string, bareUnit: WidthTestTyped['layout']['unit']
   });
   if (at.some((x, index) => index > 0 && x <= at[index - 1]!))
     throw new InputError('trays.order', { field: 'layout.positions' });
-  if (at.length > MOST_TRAYS)
-    throw new InputError('count.whole', { field: 'layout.positions', most: MOST_TRAYS, typed: String(at.length) }); // prettier-ignore
+  if (at.length > MAX_TRAYS)
+    throw new InputError('count.whole', { field: 'layout.positions', most: MAX_TRAYS, typed: String(at.length) }); // prettier-ignore
   return at;
 }
 
@@ -70,12 +70,12 @@ function readPositions(typed: string, bareUnit: WidthTestTyped['layout']['unit']
  */
 export function positionsOf(
   layout: WidthTestTyped['layout'],
-  { noting, ifTyped }: Collected = collect(),
+  { tryRead, readIfPresent }: Collected = collect(),
 ): number[] {
   const { count, spacing, gap, positions, unit } = layout;
-  if (positions.trim() !== '') return noting(() => readPositions(positions, unit)) ?? [];
-  const number = ifTyped(count, () => readCount(count, 'layout.count', MOST_TRAYS));
-  const length = (text: string, name: 'spacing' | 'gap', what: string) => ifTyped(text, () => readPositive(text, { kind: 'length', bareUnit: unit, field: `layout.${name}` }, what).si); // prettier-ignore
+  if (positions.trim() !== '') return tryRead(() => readPositions(positions, unit)) ?? [];
+  const number = readIfPresent(count, () => readCount(count, 'layout.count', MAX_TRAYS));
+  const length = (text: string, name: 'spacing' | 'gap', what: string) => readIfPresent(text, () => readPositive(text, { kind: 'length', bareUnit: unit, field: `layout.${name}` }, what).si); // prettier-ignore
   const apartM = length(spacing, 'spacing', 'The distance of the trays');
   const gapM = length(gap, 'gap', 'The gap for the wheels');
   if (number === null || apartM === null) return [];
@@ -101,12 +101,15 @@ function filled(row: readonly (number | null)[], xM: readonly number[]): number[
 }
 
 /** Nothing throws farther than this across its path, m. */
-const MOST_SPAN_M = 100;
+const MAX_SPAN_M = 100;
 
 const MANY_TIMES = 10;
 
 /** Catches that are ten times their neighbours: "is it 38 or 3.8?" */
-function doubtsOf(typed: WidthTestTyped, values: readonly (readonly (number | null)[])[]): TrayDoubt[] {
+function plausibilityChecks(
+  typed: WidthTestTyped,
+  values: readonly (readonly (number | null)[])[],
+): TrayDoubt[] {
   return values.flatMap((row, index) =>
     row.flatMap((value, at): TrayDoubt[] => {
       const beside = [row[at - 1], row[at + 1]].filter((each) => typeof each === 'number');
@@ -127,27 +130,27 @@ function doubtsOf(typed: WidthTestTyped, values: readonly (readonly (number | nu
  */
 export function readTrays(typed: WidthTestTyped): TraysReading {
   const noted = collect();
-  const { errors, ifTyped } = noted;
+  const { errors, readIfPresent } = noted;
   const xM = positionsOf(typed.layout, noted);
-  const side = (text: string, name: 'length' | 'width', what: string) => ifTyped(text, () => readPositive(text, { kind: 'length', bareUnit: typed.tray.unit, field: `tray.${name}` }, what).si); // prettier-ignore
+  const side = (text: string, name: 'length' | 'width', what: string) => readIfPresent(text, () => readPositive(text, { kind: 'length', bareUnit: typed.tray.unit, field: `tray.${name}` }, what).si); // prettier-ignore
   const [lengthM, widthM] = [side(typed.tray.length, 'length', 'The length of a tray'), side(typed.tray.width, 'width', 'The width of a tray')]; // prettier-ignore
-  const passes = ifTyped(typed.passes, () => readCount(typed.passes, 'passes', 100)) ?? 1;
+  const passes = readIfPresent(typed.passes, () => readCount(typed.passes, 'passes', 100)) ?? 1;
   const isMass = typed.kind === 'mass';
   const areaM2 = lengthM !== null && widthM !== null ? lengthM * widthM : null;
   const per = isMass ? (areaM2 ?? 1) * passes : passes;
-  if (xM.length > 1 && xM.at(-1)! - xM[0]! > MOST_SPAN_M)
+  if (xM.length > 1 && xM.at(-1)! - xM[0]! > MAX_SPAN_M)
     errors.push(new InputError('trays.far', { field: typed.layout.positions.trim() === '' ? 'layout.spacing' : 'layout.positions', span: String(Math.round(xM.at(-1)! - xM[0]!)), hint: `${typed.layout.spacing.replace(/[^\d.,]/g, '') || '50'} cm` })); // prettier-ignore
   const gaps = xM.slice(1).map((x, at) => x - xM[at]!);
   const spacingM = gaps.length === 0 ? null : gaps.toSorted((a, b) => a - b)[Math.floor(gaps.length / 2)]!;
   if (widthM !== null && gaps.length > 0 && Math.min(...gaps) < widthM - 1e-9)
     errors.push(new InputError('trays.overlap', { field: 'layout.spacing' }));
-  const stepKg = isMass ? ifTyped(typed.scaleStep, () => readPositive(typed.scaleStep, { kind: 'mass', bareUnit: typed.unit, field: 'scaleStep' }, 'The step of the scale').si) : null; // prettier-ignore
+  const stepKg = isMass ? readIfPresent(typed.scaleStep, () => readPositive(typed.scaleStep, { kind: 'mass', bareUnit: typed.unit, field: 'scaleStep' }, 'The step of the scale').si) : null; // prettier-ignore
   const uRows: number[][] = [];
   const values = typed.rows.map((row, index) =>
     xM.map((_, at): number | null => {
       const text = row[at] ?? '';
       const field = `rows.${index}.${at}`;
-      const read = ifTyped(text, () => readCatch(text, typed, field));
+      const read = readIfPresent(text, () => readCatch(text, typed, field));
       if (!read) return null;
       // A count of n scatters by its root (Poisson); a reading by its step.
       const u = typed.kind === 'count' ? Math.sqrt(Math.max(1, read.si)) : resolutionU(stepKg ?? read.resolutionSi); // prettier-ignore
@@ -173,7 +176,7 @@ export function readTrays(typed: WidthTestTyped): TraysReading {
     uDeposits: xM.map((_, at) => mean(uRows[at])),
     spacingM,
     areaM2,
-    doubts: doubtsOf(typed, values),
+    doubts: plausibilityChecks(typed, values),
     errors,
   };
 }

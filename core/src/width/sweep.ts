@@ -16,7 +16,7 @@ export interface Sweep {
 }
 
 /** Spacings that are looked at in one sweep. */
-const MOST_STEPS = 20_000;
+const MAX_STEPS = 20_000;
 
 /** People do not pass more exactly than this: the limit has to hold as far around a spacing. */
 export const PASSING = 0.05;
@@ -72,7 +72,7 @@ export function sweep(
 ): Sweep {
   requirePositive({ traySpacingM, limit, stepM });
   const full = throwOf(pattern);
-  if (full / stepM > MOST_STEPS)
+  if (full / stepM > MAX_STEPS)
     throw new InputError('number.unusable', { field: 'stepM', typed: String(stepM) });
   const from = Math.min(2 * traySpacingM, full / 2);
   const steps = Math.ceil((full - from) / stepM);

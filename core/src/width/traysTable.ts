@@ -2,7 +2,7 @@ import { InputError } from '../errors/InputError.ts';
 import { showExact } from '../quantities/show.ts';
 import { UNITS } from '../quantities/units.ts';
 import { positionsOf } from './readTrays.ts';
-import { MOST_ROWS, MOST_TRAYS, type WidthTestTyped } from './widthTyped.ts';
+import { MAX_ROWS, MAX_TRAYS, type WidthTestTyped } from './widthTyped.ts';
 
 /**
  * The trays of a test as rows of cells: the place of each, then what it caught in every row of trays.
@@ -32,7 +32,7 @@ export function readTraysTable(
 ): Pick<WidthTestTyped, 'layout' | 'rows'> {
   const [head = [], ...lines] = cells;
   const columns = Math.max(...lines.map(({ length }) => length), head.length);
-  if (lines.length < 3 || lines.length > MOST_TRAYS || columns < 2 || columns > MOST_ROWS + 1)
+  if (lines.length < 3 || lines.length > MAX_TRAYS || columns < 2 || columns > MAX_ROWS + 1)
     throw new InputError('trays.table', { field: 'line 1', typed: `${lines.length} lines and ${columns} columns` }); // prettier-ignore
   const wrong = lines.findIndex(([place = '']) => !/^[-−+]?\d/.test(place.trim()));
   if (wrong >= 0)

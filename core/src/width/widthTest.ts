@@ -52,12 +52,12 @@ function sweepsOf(trays: TraysReading, pattern: Pattern, limit: number): WidthRe
  * @example readWidthTest(typed).recommendedM // 5.175
  */
 export function readWidthTest(typed: WidthTestTyped, trays: TraysReading = readTrays(typed)): WidthReading {
-  const { errors, noting, ifTyped } = collect();
-  noting(() => readName(typed.name, 'name', 'Red spreader, lake feed, trays'));
-  noteDay(noting, typed.onDay, 'onDay');
+  const { errors, tryRead, readIfPresent } = collect();
+  tryRead(() => readName(typed.name, 'name', 'Red spreader, lake feed, trays'));
+  noteDay(tryRead, typed.onDay, 'onDay');
   const length = (text: string, unit: WidthTestTyped['throw']['unit'], field: string, what: string) =>
-    ifTyped(text, () => readPositive(text, { kind: 'length', bareUnit: unit, field }, what).si);
-  const limit = ifTyped(typed.limit, () => readLimit(typed.limit)) ?? 0.15;
+    readIfPresent(text, () => readPositive(text, { kind: 'length', bareUnit: unit, field }, what).si);
+  const limit = readIfPresent(typed.limit, () => readLimit(typed.limit)) ?? 0.15;
   const byTape = length(typed.throw.text, typed.throw.unit, 'throw.text', 'The throw');
   const usesTrays = typed.way === 'trays';
   const pattern = usesTrays && trays.trays.length > 0 ? patternOf(trays.trays.map(({ xM }) => xM), trays.trays.map(({ deposit }) => deposit)) : null; // prettier-ignore
@@ -67,7 +67,7 @@ export function readWidthTest(typed: WidthTestTyped, trays: TraysReading = readT
   const byHabit = byTape === null ? null : typed.way === 'half' ? byTape / 2 : byTape;
   const recommendedM = usesTrays ? (sweeps?.[typed.mode].widestM ?? null) : byHabit;
   if (typed.accepted) {
-    noteDay(noting, typed.accepted.onDay, 'accepted.onDay');
+    noteDay(tryRead, typed.accepted.onDay, 'accepted.onDay');
     length(typed.accepted.text, typed.accepted.unit, 'accepted.text', 'The accepted spacing');
   }
   const looked = length(typed.looked.text, typed.looked.unit, 'looked.text', 'The pass spacing');

@@ -75,8 +75,8 @@ export interface WidthTestTyped {
   readonly notes: string;
 }
 
-export const MOST_TRAYS = 200;
-export const MOST_ROWS = 12;
+export const MAX_TRAYS = 200;
+export const MAX_ROWS = 12;
 
 export function blankWidthTest(system: 'us' | 'metric'): WidthTestTyped {
   const us = system === 'us';

@@ -1,4 +1,4 @@
-import { attempt } from '../errors/InputError.ts';
+import { toResult } from '../errors/InputError.ts';
 import { readSize } from '../ground/size.ts';
 import { lastPlace, readNumber } from '../quantities/numbers.ts';
 import { readQuantity } from '../quantities/quantity.ts';
@@ -63,14 +63,14 @@ function valueOf({ shown, origin }: Term): Value | null {
   if (percent) return withRounding(text, exact(Number(percent[1]) / 100, percent[2] ? [1, 0, 0, -1] : NONE), isRounded); // prettier-ignore
   const rowLength = /^([\d.]+) ?m\/ha$/.exec(text);
   if (rowLength) return exact(Number(rowLength[1]) / 1e4, [0, -1, 0, 0]);
-  const count = attempt(() => readNumber(text.replace(COUNTS, ''), '')).value;
+  const count = toResult(() => readNumber(text.replace(COUNTS, ''), '')).value;
   if (count !== null) return withRounding(text, exact(count, NONE), isRounded);
   for (const kind of Object.keys(KINDS) as Kind[]) {
     const of = DIMENSIONS[kind];
-    const read = of && attempt(() => readQuantity(/\d/.test(text) ? text : `1 ${text}`, { kind, bareUnit: null, field: '' })).value; // prettier-ignore
+    const read = of && toResult(() => readQuantity(/\d/.test(text) ? text : `1 ${text}`, { kind, bareUnit: null, field: '' })).value; // prettier-ignore
     if (read) return withRounding(text, exact(read.si, of), isRounded);
   }
-  const size = /[x×]|\d\s*-\s*\d/.test(text) && !/^\d+-\d+-\d+/.test(text) ? attempt(() => readSize(text, 'm2', '')).value : null; // prettier-ignore
+  const size = /[x×]|\d\s*-\s*\d/.test(text) && !/^\d+-\d+-\d+/.test(text) ? toResult(() => readSize(text, 'm2', '')).value : null; // prettier-ignore
   return size && exact(size.areaM2, [0, 2, 0, 0]);
 }
 

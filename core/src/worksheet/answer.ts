@@ -1,4 +1,4 @@
-import { attempt, InputError } from '../errors/InputError.ts';
+import { toResult, InputError } from '../errors/InputError.ts';
 import { readNeed, splitUnit } from '../need/needField.ts';
 import { fromSi } from '../quantities/convert.ts';
 import { inForm, otherForm, type Nutrient } from '../need/nutrients.ts';
@@ -126,7 +126,7 @@ export function answerWorksheet(typed: WorksheetTyped, preferred: ShownIn): Work
 
 /** A need as text for its field, in the unit that it counts in now. */
 function needText({ need }: WorksheetTyped, perM2: number, figures?: number): string {
-  const unit = attempt(() => readNeed(need.amount, need.unit, 'need.amount')).value?.unit ?? need.unit;
+  const unit = toResult(() => readNeed(need.amount, need.unit, 'need.amount')).value?.unit ?? need.unit;
   const number = fromSi(perM2, unit);
   // Figures are cut, not rounded: the text must not ask for more than was meant.
   const step = figures === undefined ? null : 10 ** (Math.floor(Math.log10(number)) + 1 - figures);

@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import { attempt } from '../errors/index.ts';
+import { toResult } from '../errors/index.ts';
 import { readDay, readName } from './index.ts';
 
 it('reads names and days', () => {
@@ -10,7 +10,7 @@ it('reads names and days', () => {
 it.each(['', 'today', '2026-02-30', '2026-13-01', '0026-01-01', '2026-1-1'])(
   'refuses the day %s',
   (typed) => {
-    expect(attempt(() => readDay(typed, 'onDay')).error).toMatchObject({
+    expect(toResult(() => readDay(typed, 'onDay')).error).toMatchObject({
       code: 'date.unreadable',
       hint: '2026-04-18',
     });
@@ -18,8 +18,8 @@ it.each(['', 'today', '2026-02-30', '2026-13-01', '0026-01-01', '2026-1-1'])(
 );
 
 it('refuses empty and endless names', () => {
-  expect(attempt(() => readName(' ', 'name', 'Spring feed')).error?.message).toBe(
+  expect(toResult(() => readName(' ', 'name', 'Spring feed')).error?.message).toBe(
     'Give it a name, for example Spring feed.',
   );
-  expect(attempt(() => readName('x'.repeat(10_000), 'name', 'x')).error?.code).toBe('text.too-long');
+  expect(toResult(() => readName('x'.repeat(10_000), 'name', 'x')).error?.code).toBe('text.too-long');
 });

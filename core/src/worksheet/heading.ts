@@ -33,10 +33,10 @@ export function readDay(typed: string, field: string): string {
 /**
  * Notes a day that cannot be read; none at all is missing, not wrong. A blank is no day, since lists are ordered by it.
  *
- * @example noteDay(noting, 'x', 'runs.0.onDay') // kept by noting: date.unreadable
+ * @example noteDay(tryRead, 'x', 'runs.0.onDay') // kept by tryRead: date.unreadable
  */
-export function noteDay(noting: (read: () => string) => unknown, typed: string, field: string): void {
-  if (typed !== '') noting(() => readDay(typed, field));
+export function noteDay(tryRead: (read: () => string) => unknown, typed: string, field: string): void {
+  if (typed !== '') tryRead(() => readDay(typed, field));
 }
 
 function isCalendarDay(text: string): boolean {

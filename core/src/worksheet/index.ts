@@ -4,7 +4,7 @@ export {
   AS_TYPED,
   blankWorksheet,
   completeWorksheet,
-  MOST_AREAS,
+  MAX_AREAS,
   type AreaOrigin,
   type AreaTyped,
   type CarrierTyped,

@@ -1,4 +1,4 @@
-import { attempt, type InputError } from '../errors/InputError.ts';
+import { toResult, type InputError } from '../errors/InputError.ts';
 import { orderFor, type Order } from '../loads/order.ts';
 import { countPackages, type PackageCount } from '../loads/packages.ts';
 import { labelRate } from '../need/labelRate.ts';
@@ -132,7 +132,7 @@ export function workNumbers(
   means: 'mix' | 'water' = 'mix',
 ): { numbers: WorksheetNumbers; error: InputError | null } {
   const { need, product } = reading;
-  const rate = attempt(() => need && rateForNeed(product, of, need.si));
+  const rate = toResult(() => need && rateForNeed(product, of, need.si));
   const rateSi = rate.value;
   const { package: pack } = product;
 

@@ -1,4 +1,4 @@
-import { attempt } from '../errors/InputError.ts';
+import { toResult } from '../errors/InputError.ts';
 import { readSize, retypeSize, type SizeReading } from '../ground/size.ts';
 import { splitUnit } from '../need/needField.ts';
 import { fromSi } from '../quantities/convert.ts';
@@ -157,7 +157,7 @@ function oddUnits({ typed, reading }: Sheet): Question[] {
     if (others.length < 2 || others.some((other) => isUsArea(other.size) === isUsArea(size))) return [];
     const usual = others.reduce((sum, other) => sum + Math.log(other.size.areaM2), 0) / others.length;
     const retyped = retypeSize(size, OTHER[size.unit], 'keep-number');
-    const meant = attempt(() => readSize(retyped, size.unit, '')).value;
+    const meant = toResult(() => readSize(retyped, size.unit, '')).value;
     const off = (areaM2: number) => Math.abs(Math.log(areaM2) - usual);
     if (!meant || off(size.areaM2) < Math.log(OUT_OF_LINE) || off(meant.areaM2) > off(size.areaM2)) return [];
     const area = typed.areas[index]!;

@@ -1,5 +1,5 @@
 import { collect, type Collected } from '../errors/collect.ts';
-import { attempt, InputError } from '../errors/InputError.ts';
+import { toResult, InputError } from '../errors/InputError.ts';
 import { readSize, type SizeReading } from '../ground/size.ts';
 import { readNeed, type NeedReading } from '../need/needField.ts';
 import type { Nutrient } from '../need/nutrients.ts';
@@ -47,7 +47,7 @@ export interface WorksheetReading {
   readonly errors: readonly InputError[];
 }
 
-const MOST_PORTIONS = 24;
+const MAX_PORTIONS = 24;
 
 function areaState({ name, size }: AreaTyped, read: SizeReading | null): AreaReading['state'] {
   if (read) return 'read';
@@ -56,23 +56,23 @@ function areaState({ name, size }: AreaTyped, read: SizeReading | null): AreaRea
 }
 
 function readWhole(typed: string, most: number, field: string): number {
-  const { value } = attempt(() => readNumber(typed, field));
+  const { value } = toResult(() => readNumber(typed, field));
   if (value === null || value < 1 || value > most || !Number.isInteger(value))
     throw new InputError('count.whole', { field, most, typed });
   return value;
 }
 
-function readSplit(typed: SplitTyped, ifTyped: Collected['ifTyped']): SplitReading {
+function readSplit(typed: SplitTyped, readIfPresent: Collected['readIfPresent']): SplitReading {
   const { portions, everyDays, directions } = typed;
-  const count = ifTyped(portions, () => readWhole(portions, MOST_PORTIONS, 'split.portions'));
-  const days = ifTyped(everyDays, () => readWhole(everyDays, 366, 'split.everyDays'));
+  const count = readIfPresent(portions, () => readWhole(portions, MAX_PORTIONS, 'split.portions'));
+  const days = readIfPresent(everyDays, () => readWhole(everyDays, 366, 'split.everyDays'));
   return { portions: count ?? 1, everyDays: days, directions: directions === 'two' ? 2 : 1 };
 }
 
-const readSoFar = ({ soFar, unit }: RuleFactsTyped, ifTyped: Collected['ifTyped']): SoFar[] =>
+const readSoFar = ({ soFar, unit }: RuleFactsTyped, readIfPresent: Collected['readIfPresent']): SoFar[] =>
   soFar.flatMap(({ nutrient, amount }, at) => {
     const wanted = { kind: 'massPerArea', bareUnit: unit, field: `rules.soFar.${at}.amount` } as const;
-    const kgPerM2 = ifTyped(amount, () => {
+    const kgPerM2 = readIfPresent(amount, () => {
       const { si } = readQuantity(amount, wanted);
       if (si >= 0) return si;
       throw new InputError('count.unreadable', { field: wanted.field, hint: '1.6' });
@@ -88,18 +88,18 @@ const readSoFar = ({ soFar, unit }: RuleFactsTyped, ifTyped: Collected['ifTyped'
  * @example readWorksheet(blankWorksheet('us', 'a')).errors // []
  */
 export function readWorksheet(typed: WorksheetTyped): WorksheetReading {
-  const { errors, noting, ifTyped } = collect();
+  const { errors, tryRead, readIfPresent } = collect();
   const { need, carrier, split, rules } = typed;
   const product = readLabelFacts(typed.product);
   errors.push(...product.errors.map((error) => error.under('product')));
   const { width } = typed.spread;
-  const passedM = ifTyped(width.text, () => readPositive(width.text, { kind: 'length', bareUnit: width.unit, field: 'spread.width.text' }, 'The pass spacing').si); // prettier-ignore
-  noteDay(noting, rules.soilTestDay, 'rules.soilTestDay');
+  const passedM = readIfPresent(width.text, () => readPositive(width.text, { kind: 'length', bareUnit: width.unit, field: 'spread.width.text' }, 'The pass spacing').si); // prettier-ignore
+  noteDay(tryRead, rules.soilTestDay, 'rules.soilTestDay');
   return {
-    need: ifTyped(need.amount, () => readNeed(need.amount, need.unit, 'need.amount')),
+    need: readIfPresent(need.amount, () => readNeed(need.amount, need.unit, 'need.amount')),
     product,
     areas: typed.areas.map((area, index): AreaReading => {
-      const size = ifTyped(area.size, () => readSize(area.size, area.unit, `areas.${index}.size`));
+      const size = readIfPresent(area.size, () => readSize(area.size, area.unit, `areas.${index}.size`));
       return {
         id: area.id,
         name: area.name.trim(),
@@ -108,12 +108,12 @@ export function readWorksheet(typed: WorksheetTyped): WorksheetReading {
         state: areaState(area, size),
       };
     }),
-    carrierSi: ifTyped(carrier.amount, () => {
+    carrierSi: readIfPresent(carrier.amount, () => {
       const wanted = { kind: 'volumePerArea', bareUnit: carrier.unit, field: 'carrier.amount' } as const;
       return readPositive(carrier.amount, wanted, 'The spray volume').si;
     }),
-    split: readSplit(split, ifTyped),
-    soFar: readSoFar(rules, ifTyped),
+    split: readSplit(split, readIfPresent),
+    soFar: readSoFar(rules, readIfPresent),
     passedM,
     errors,
   };

@@ -85,7 +85,7 @@ export interface WorksheetTyped {
 }
 
 /** Most rows that one worksheet holds. */
-export const MOST_AREAS = 200;
+export const MAX_AREAS = 200;
 
 /** Nothing overridden: worked-out values follow the units that were typed. */
 export const AS_TYPED: ShownIn = { rate: null, amount: null, area: null };

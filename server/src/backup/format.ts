@@ -13,14 +13,14 @@ export const LEFT_OUT: ReadonlySet<string> = new Set(['devices', 'migrations']);
 export const JSON_COLUMNS: ReadonlySet<string> = new Set(['typed', 'si']);
 
 /** Largest that an archive may become when it is unpacked, and most that it may have been packed to, as a share. */
-export const MOST_BYTES = 2 * 2 ** 30;
-export const MOST_RATIO = 400;
+export const MAX_BYTES = 2 * 2 ** 30;
+export const MAX_RATIO = 400;
 
 const file = z.strictObject({
   table: z.string().regex(/^[A-Za-z]{1,60}$/),
   name: z.string().regex(/^rows\/[A-Za-z]{1,60}\.jsonl$/),
   rows: z.int().min(0),
-  bytes: z.int().min(0).max(MOST_BYTES),
+  bytes: z.int().min(0).max(MAX_BYTES),
   sha256: z.string().regex(/^[0-9a-f]{64}$/),
 });
 

@@ -4,7 +4,7 @@ import type { Connection } from '../database.ts';
 import { writeBackup } from './write.ts';
 
 /** Days that are kept. */
-const MOST_DAYS = 14;
+const MAX_DAYS = 14;
 const LOOK_MS = 60 * 60_000;
 const DAILY = /^steady-scatter-\d{4}-\d\d-\d\d\.zip$/;
 const BEFORE = /^before-.*\.zip$/;
@@ -32,7 +32,7 @@ export async function keepToday(connection: Connection, dataFolder: string, now 
   const name = `steady-scatter-${now.toISOString().slice(0, 10)}.zip`;
   if ((await readdir(folder)).includes(name)) return;
   await writeBackup(connection, join(folder, name));
-  await keepNewest(folder, DAILY, MOST_DAYS);
+  await keepNewest(folder, DAILY, MAX_DAYS);
 }
 
 /** An archive of what is kept before the tables take a step. */
@@ -40,7 +40,7 @@ export async function keepBefore(connection: Connection, dataFolder: string, ste
   const folder = await folderOf(dataFolder);
   const file = join(folder, `before-${step}-${new Date().toISOString().slice(0, 10)}.zip`);
   await writeBackup(connection, file);
-  await keepNewest(folder, BEFORE, MOST_DAYS);
+  await keepNewest(folder, BEFORE, MAX_DAYS);
   return file;
 }
 

@@ -2,9 +2,9 @@ import { createHash } from 'node:crypto';
 import { createInterface } from 'node:readline';
 import { Transform, type Readable } from 'node:stream';
 import { openPromise, type Entry, type ZipFile } from 'yauzl';
-import { manifest, MANIFEST, MOST_BYTES, MOST_RATIO, UnfitArchive, type Manifest } from './format.ts';
+import { manifest, MANIFEST, MAX_BYTES, MAX_RATIO, UnfitArchive, type Manifest } from './format.ts';
 
-const MOST_MANIFEST_BYTES = 1_000_000;
+const MAX_MANIFEST_BYTES = 1_000_000;
 
 /** An archive that was looked through: every entry is named, sized and summed as its manifest says. */
 export interface Archive {
@@ -27,7 +27,7 @@ async function entriesOf(zip: ZipFile): Promise<Map<string, Entry>> {
     const { fileName, uncompressedSize, compressedSize } = entry;
     if (entries.has(fileName)) throw damaged(`${fileName} stands in it twice`);
     bytes += uncompressedSize;
-    if (bytes > MOST_BYTES || uncompressedSize > 10_000 + compressedSize * MOST_RATIO)
+    if (bytes > MAX_BYTES || uncompressedSize > 10_000 + compressedSize * MAX_RATIO)
       throw damaged('it would unpack to far more than it holds');
     entries.set(fileName, entry);
   }
@@ -37,7 +37,7 @@ async function entriesOf(zip: ZipFile): Promise<Map<string, Entry>> {
 const open = (zip: ZipFile, entry: Entry): Promise<Readable> => zip.openReadStreamPromise(entry);
 
 async function readManifest(zip: ZipFile, entry: Entry): Promise<Manifest> {
-  if (entry.uncompressedSize > MOST_MANIFEST_BYTES) throw foreign();
+  if (entry.uncompressedSize > MAX_MANIFEST_BYTES) throw foreign();
   const pieces: Buffer[] = [];
   for await (const piece of await open(zip, entry)) pieces.push(piece as Buffer);
   let said: unknown;
@@ -69,7 +69,7 @@ async function check(zip: ZipFile, entries: ReadonlyMap<string, Entry>, { files 
 }
 
 /** Longest line, so that no row can fill the memory. */
-const MOST_LINE = 20_000_000;
+const MAX_LINE = 20_000_000;
 
 /** Passes text on, and stops at a line that is too long. */
 function lineGuard(): Transform {
@@ -78,7 +78,7 @@ function lineGuard(): Transform {
     transform(piece: Buffer, _encoding, done) {
       const last = piece.lastIndexOf(10);
       length = last < 0 ? length + piece.length : piece.length - last;
-      done(length > MOST_LINE ? damaged('a row is too long') : null, piece);
+      done(length > MAX_LINE ? damaged('a row is too long') : null, piece);
     },
   });
 }

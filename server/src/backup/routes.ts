@@ -24,7 +24,7 @@ export interface Backups {
 }
 
 /** Largest archive that is taken in, bytes. */
-const MOST_BYTES = 512 * 2 ** 20;
+const MAX_BYTES = 512 * 2 ** 20;
 
 const tooLarge = () =>
   plainProblem('too-large', 'A backup that is restored here may have 512 MB. A larger one: npm run restore.');
@@ -44,7 +44,7 @@ async function takeIn(request: Request, { dataFolder, restore }: Backups): Promi
   await mkdir(folder, { recursive: true, mode: 0o700 });
   const file = join(folder, `taken-in-${randomUUID()}.zip`);
   try {
-    await pipeline(request, upTo(MOST_BYTES), createWriteStream(file, { mode: 0o600 }));
+    await pipeline(request, upTo(MAX_BYTES), createWriteStream(file, { mode: 0o600 }));
     await restore?.(file);
   } catch (error) {
     if (!(error instanceof UnfitArchive)) throw error;

@@ -9,7 +9,7 @@ const THREADS = 2;
 /** Longest that one thing may take to check, ms. */
 const LIMIT_MS = 5000;
 /** Most that may wait at once, so that nobody waits for good. */
-const MOST_WAITING = 500;
+const MAX_WAITING = 500;
 
 /** What a task comes to. */
 type Result = Exclude<Outcome, { ready: true }>;
@@ -101,7 +101,7 @@ export function checkInThreads(file: string | URL, limitMs = LIMIT_MS): Threads 
   }
   const ask = (task: Task): Promise<Result> =>
     new Promise((resolve, reject) => {
-      if (queue.length >= MOST_WAITING) throw plainProblem('busy');
+      if (queue.length >= MAX_WAITING) throw plainProblem('busy');
       const settle = (outcome: Result | Error) =>
         outcome instanceof Error ? reject(outcome) : resolve(outcome);
       queue.push({ task, settle });

@@ -1,7 +1,7 @@
 import { statfsSync } from 'node:fs';
 
 /** Below this nothing more is written: the database needs room to go on at all, bytes. */
-const LEAST_ROOM = 8 * 2 ** 20;
+const MIN_ROOM = 8 * 2 ** 20;
 
 /** Whether there is room to keep more. */
 export interface Disk {
@@ -16,7 +16,7 @@ export const diskOf = (folder: string): Disk => ({
   isFull() {
     try {
       const { bavail, bsize } = statfsSync(folder);
-      return bavail * bsize < LEAST_ROOM;
+      return bavail * bsize < MIN_ROOM;
     } catch {
       return false;
     }

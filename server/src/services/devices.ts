@@ -18,8 +18,8 @@ export interface DeviceService {
 }
 
 /** Wrong codes from one address, and from all together, in a while: eight digits hold for years at that. */
-const MOST_WRONG = 20;
-const MOST_WRONG_OF_ALL = 1000;
+const MAX_WRONG = 20;
+const MAX_WRONG_OF_ALL = 1000;
 const WINDOW_MS = 10 * 60_000;
 const DAY_MS = 86_400_000;
 /** How long a device is known without asking the database again. */
@@ -42,7 +42,7 @@ function wrongCodes() {
     tooMany(from: string, now: number) {
       tried = tried.filter(({ at }) => now - at < WINDOW_MS);
       const own = tried.filter((each) => each.from === networkOf(from)).length;
-      return own >= MOST_WRONG || tried.length >= MOST_WRONG_OF_ALL;
+      return own >= MAX_WRONG || tried.length >= MAX_WRONG_OF_ALL;
     },
     note: (from: string, at: number) => void tried.push({ from: networkOf(from), at }),
   };

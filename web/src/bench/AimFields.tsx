@@ -13,13 +13,13 @@ import {
 } from '@steady-scatter/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import type { DocFormProps } from '../kept/DocPage.tsx';
+import type { DocFormProps } from '../documents/DocPage.tsx';
 import { RATE_CHOICES } from '../need/units.ts';
 import { LENGTH_CHOICES } from '../sites/units.ts';
 import { Choice } from '../ui/Choice.tsx';
 import { LabelledField } from '../ui/LabelledField.tsx';
 import { Section } from '../ui/Section.tsx';
-import type { BenchShelf, OnBench } from './benchOf.ts';
+import type { BenchShelf, CalibrationContext } from './calibrationContext.ts';
 import { LabelLines } from './LabelLines.tsx';
 import { useTaking } from './useTaking.ts';
 
@@ -35,7 +35,7 @@ const LIMIT = [
 
 export interface AimProps extends DocFormProps<CalibrationTyped> {
   shelf: BenchShelf;
-  on: OnBench;
+  on: CalibrationContext;
   /** Id of this calibration; null for a new one. */
   id: string | null;
 }

@@ -1,9 +1,17 @@
 import { Box, Button } from '@chakra-ui/react';
 import { UNITS, type CalibrationTyped } from '@steady-scatter/core';
-import type { OnBench } from './benchOf.ts';
+import type { CalibrationContext } from './calibrationContext.ts';
 
 /** The aim in one line, while it is not being changed. */
-export function AimSummary({ typed, on, onOpen }: { typed: CalibrationTyped; on: OnBench; onOpen(): void }) {
+export function AimSummary({
+  typed,
+  on,
+  onOpen,
+}: {
+  typed: CalibrationTyped;
+  on: CalibrationContext;
+  onOpen(): void;
+}) {
   const { target, width, pace } = typed;
   const bare = (text: string, unit: keyof typeof UNITS) => (/[a-z'"%]/i.test(text) ? text : `${text} ${UNITS[unit].symbol}`); // prettier-ignore
   const parts = [

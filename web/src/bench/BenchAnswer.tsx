@@ -4,14 +4,14 @@ import { adviceText, correctionText, MISSING, type CalibrationTyped } from '@ste
 import { Play } from 'lucide-react';
 import { lazy, Suspense } from 'react';
 import { BigNumber } from '../ui/BigNumber.tsx';
-import type { OnBench } from './benchOf.ts';
+import type { CalibrationContext } from './calibrationContext.ts';
 import { Doubts } from './Doubts.tsx';
 import { SpacingDoubt } from './SpacingDoubt.tsx';
 
 const SettingChart = lazy(() => import('./SettingChart.tsx'));
 
 /** What is missing before a mark can be told. */
-function missingText({ rig, bench, reading }: OnBench): string {
+function missingText({ rig, bench, reading }: CalibrationContext): string {
   if (!rig) return 'Say which machine it is: its marks are needed to say what to set.';
   if (bench.scale.marks.length < 2) return 'Type the marks of the machine’s control on its own page.';
   return reading.targetKgPerM2 === null ? 'Type the rate that is wanted.' : '';
@@ -25,7 +25,7 @@ export function BenchAnswer({
   onStart,
 }: {
   typed: CalibrationTyped;
-  on: OnBench;
+  on: CalibrationContext;
   onChange(typed: CalibrationTyped): void;
   onStart(): void;
 }) {

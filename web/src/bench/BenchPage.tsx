@@ -1,7 +1,7 @@
 import { adviceText, MISSING, UNITS, type CalibrationTyped } from '@steady-scatter/core';
-import { DocList } from '../kept/DocList.tsx';
+import { DocList } from '../documents/DocList.tsx';
 import { dayText } from '../ui/dayText.ts';
-import { benchOf, useBenchShelf } from './benchOf.ts';
+import { calibrationContext, useBenchShelf } from './calibrationContext.ts';
 import { BenchTabs } from './BenchTabs.tsx';
 import { ageOf, FRESH_WORDS } from './SignOff.tsx';
 import { CALIBRATIONS } from './useCalibrations.ts';
@@ -11,13 +11,13 @@ export default function BenchPage() {
   const shelf = useBenchShelf();
   const stands = (typed: CalibrationTyped): string => {
     if (typed.signOff) return `at ${typed.signOff.setting}, since ${dayText(typed.signOff.onDay)}`;
-    const { reading, product } = benchOf(typed, shelf);
+    const { reading, product } = calibrationContext(typed, shelf);
     const text = adviceText(reading, typed, product?.kind);
     if (typed.runs.length === 0) return 'not begun';
     return text ? `next: ${text.act.toLowerCase()} ${text.mark}` : 'no machine chosen';
   };
   const holds = (typed: CalibrationTyped): string => {
-    const { state, reasons } = ageOf(typed, benchOf(typed, shelf));
+    const { state, reasons } = ageOf(typed, calibrationContext(typed, shelf));
     return state === 'none' ? MISSING : [FRESH_WORDS[state], ...reasons.slice(0, 1)].join(': ');
   };
   return (

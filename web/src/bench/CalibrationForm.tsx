@@ -2,14 +2,14 @@ import { Box, Button } from '@chakra-ui/react';
 import type { CalibrationTyped, InputError } from '@steady-scatter/core';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { useActs } from '../acts/ActsProvider.tsx';
-import type { DocFormWithWayOn } from '../kept/DocPage.tsx';
+import { useCommands } from '../commands/CommandsProvider.tsx';
+import type { DocFormWithWayOn } from '../documents/DocPage.tsx';
 import { goOnWithEnter } from '../ui/goOnWithEnter.ts';
 import { NotesField } from '../ui/formParts.tsx';
 import { AimFields } from './AimFields.tsx';
 import { AimSummary } from './AimSummary.tsx';
 import { BenchAnswer } from './BenchAnswer.tsx';
-import { benchOf, useBenchShelf } from './benchOf.ts';
+import { calibrationContext, useBenchShelf } from './calibrationContext.ts';
 import { LastRun } from './LastRun.tsx';
 import { RateTable } from './RateTable.tsx';
 import { Rounds } from './Rounds.tsx';
@@ -19,7 +19,7 @@ import { SignOff } from './SignOff.tsx';
 export function CalibrationForm(props: DocFormWithWayOn<CalibrationTyped> & { id: string | null }) {
   const { typed, errorAt, onChange, keepThen, id } = props;
   const shelf = useBenchShelf();
-  const on = useMemo(() => benchOf(typed, shelf, id), [typed, shelf, id]);
+  const on = useMemo(() => calibrationContext(typed, shelf, id), [typed, shelf, id]);
   const navigate = useNavigate();
   const [isOpen, setOpen] = useState(id === null);
   // Marks are known where the machine is: its errors come from here.
@@ -30,7 +30,7 @@ export function CalibrationForm(props: DocFormWithWayOn<CalibrationTyped> & { id
     ({ field }) => !field.startsWith('runs.') && !field.startsWith('name'),
   );
   const start = () => keepThen((kept) => void navigate(`/bench/${kept}/run`));
-  useActs([{ id: 'start-round', label: 'Start a round, or go on with it', keys: 'Alt+S', run: start }]);
+  useCommands([{ id: 'start-round', label: 'Start a round, or go on with it', keys: 'Alt+S', run: start }]);
   const fields = { ...props, errorAt: errorIn };
   return (
     <>

@@ -1,8 +1,8 @@
 import { blankCalibration, calibrationFor, calibrationOn, type CalibrationTyped } from '@steady-scatter/core';
 import { useLocation, useParams, useSearchParams } from 'react-router';
-import { DocPage } from '../kept/DocPage.tsx';
+import { DocPage } from '../documents/DocPage.tsx';
 import { useSystem } from '../settings/useSystem.ts';
-import { useBenchShelf, type BenchShelf } from './benchOf.ts';
+import { useBenchShelf, type BenchShelf } from './calibrationContext.ts';
 import { CalibrationForm } from './CalibrationForm.tsx';
 import { CardAct } from './cards/CardAct.tsx';
 import { HandOver } from './HandOver.tsx';

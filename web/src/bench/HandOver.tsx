@@ -1,7 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import { Smartphone } from 'lucide-react';
 import { lazy, Suspense, useState } from 'react';
-import { ActButton } from '../ui/ActButton.tsx';
+import { CommandButton } from '../ui/CommandButton.tsx';
 
 const HandOverPanel = lazy(() => import('./HandOverPanel.tsx'));
 
@@ -10,7 +10,7 @@ export function HandOver({ path }: { path: string }) {
   const [isOpen, setOpen] = useState(false);
   return (
     <Box hideBelow="md">
-      <ActButton icon={Smartphone} label="On a phone" onClick={() => setOpen(true)} />
+      <CommandButton icon={Smartphone} label="On a phone" onClick={() => setOpen(true)} />
       {isOpen && (
         <Suspense fallback={null}>
           <HandOverPanel path={path} onClose={() => setOpen(false)} />

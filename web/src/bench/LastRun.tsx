@@ -1,13 +1,13 @@
 import { runLine, UNITS, type CalibrationTyped } from '@steady-scatter/core';
 import { Section } from '../ui/Section.tsx';
 import { WorkingLine } from '../ui/WorkingLine.tsx';
-import type { OnBench } from './benchOf.ts';
+import type { CalibrationContext } from './calibrationContext.ts';
 import { StripDrawing } from './run/StripDrawing.tsx';
 
 const withUnit = (text: string | undefined, symbol: string) => (!text ? '' : /[a-z'"]/i.test(text) ? text : `${text} ${symbol}`); // prettier-ignore
 
 /** The last run as a line of arithmetic, with its strip. */
-export function LastRun({ typed, on }: { typed: CalibrationTyped; on: OnBench }) {
+export function LastRun({ typed, on }: { typed: CalibrationTyped; on: CalibrationContext }) {
   const at = typed.runs.findLastIndex(({ struck, step }) => struck === '' && step === '');
   const run = typed.runs[at];
   const read = on.reading.runs[at];

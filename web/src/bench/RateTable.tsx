@@ -3,10 +3,10 @@ import { lookUpText, paceText, showRate, type CalibrationTyped } from '@steady-s
 import { useState } from 'react';
 import { LabelledField } from '../ui/LabelledField.tsx';
 import { Section } from '../ui/Section.tsx';
-import type { OnBench } from './benchOf.ts';
+import type { CalibrationContext } from './calibrationContext.ts';
 
 /** Every mark over what was tested, with its rate; and "I need 3.2", which mark is that? */
-export function RateTable({ typed, on }: { typed: CalibrationTyped; on: OnBench }) {
+export function RateTable({ typed, on }: { typed: CalibrationTyped; on: CalibrationContext }) {
   const [asked, setAsked] = useState('');
   const { chart, advice } = on.reading;
   if (chart.length < 2) return null;

@@ -5,7 +5,7 @@ import {
   isEnded,
   METHODS,
   methodsFor,
-  MOST_RUNS,
+  MAX_RUNS,
   showRate,
   UNITS,
   type CalibrationTyped,
@@ -14,21 +14,21 @@ import {
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { v7 as newId } from 'uuid';
-import { useActs } from '../acts/ActsProvider.tsx';
-import type { DocFormProps } from '../kept/DocPage.tsx';
+import { useCommands } from '../commands/CommandsProvider.tsx';
+import type { DocFormProps } from '../documents/DocPage.tsx';
 import { fieldBox } from '../ui/fieldBox.ts';
 import { Section } from '../ui/Section.tsx';
 import { today } from '../ui/today.ts';
-import type { OnBench } from './benchOf.ts';
+import type { CalibrationContext } from './calibrationContext.ts';
 import { ROUND_COLUMNS, RunRow } from './RunRow.tsx';
 
 /** Rows that are drawn at once; all runs are worked out and drawn on the chart. */
-const MOST_ROWS = 40;
+const MAX_ROWS = 40;
 
 const Select = chakra('select', { base: { ...fieldBox, minHeight: { base: '56px', md: '44px' } } });
 
 /** Adds a run that was made and written down elsewhere. */
-function useTypedRuns({ typed, onChange }: Pick<DocFormProps<CalibrationTyped>, 'typed' | 'onChange'>, on: OnBench) {
+function useTypedRuns({ typed, onChange }: Pick<DocFormProps<CalibrationTyped>, 'typed' | 'onChange'>, on: CalibrationContext) {
   const [open, setOpen] = useState<string | null>(null);
   const [picked, setPicked] = useState<MethodId | null>(null);
   const last = typed.runs.at(-1);
@@ -52,14 +52,14 @@ function useTypedRuns({ typed, onChange }: Pick<DocFormProps<CalibrationTyped>, 
 } // prettier-ignore
 
 /** All rounds in their order, what comes next, and a run typed in by hand. */
-export function Rounds(props: DocFormProps<CalibrationTyped> & { on: OnBench }) {
+export function Rounds(props: DocFormProps<CalibrationTyped> & { on: CalibrationContext }) {
   const { typed, errorAt, onChange, on } = props;
   const runs = useTypedRuns(props, on);
-  useActs([{ id: 'add-run', label: 'Type in a run', keys: 'Alt+R', run: runs.add }]);
+  useCommands([{ id: 'add-run', label: 'Type in a run', keys: 'Alt+R', run: runs.add }]);
   const { advice } = on.reading;
   const next = advice && !isEnded(advice.because) ? advice : null;
   const [showsAll, setShowsAll] = useState(false);
-  const first = showsAll ? 0 : Math.max(0, typed.runs.length - MOST_ROWS);
+  const first = showsAll ? 0 : Math.max(0, typed.runs.length - MAX_ROWS);
   return (
     <Section heading="Rounds">
       {typed.runs.length > 0 && (
@@ -107,7 +107,7 @@ export function Rounds(props: DocFormProps<CalibrationTyped> & { on: OnBench }) 
             </option>
           ))}
         </Select>
-        <Button minHeight={{ base: '56px', md: '44px' }} disabled={typed.runs.length >= MOST_RUNS} onClick={runs.add}>
+        <Button minHeight={{ base: '56px', md: '44px' }} disabled={typed.runs.length >= MAX_RUNS} onClick={runs.add}>
           <Plus size={18} /> Type in a run
         </Button>
       </Box>

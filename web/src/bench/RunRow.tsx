@@ -22,7 +22,7 @@ import { FieldErrors } from '../ui/FieldErrors.tsx';
 import { Fields } from '../ui/formParts.tsx';
 import { LabelledField } from '../ui/LabelledField.tsx';
 import { WorkingLine } from '../ui/WorkingLine.tsx';
-import type { OnBench } from './benchOf.ts';
+import type { CalibrationContext } from './calibrationContext.ts';
 
 /** Round, setting, put out, rate, against what is wanted. */
 export const ROUND_COLUMNS = { base: '34px 1fr 1.3fr 1.5fr', md: '54px 72px 1fr 1.2fr 1.3fr 24px' };
@@ -50,7 +50,7 @@ interface Props {
   run: RunTyped;
   at: number;
   calibration: CalibrationTyped;
-  on: OnBench;
+  on: CalibrationContext;
   isOpen: boolean;
   errorAt(field: string): InputError | undefined;
   onToggle(): void;

@@ -4,7 +4,7 @@ import { Chart, LinearScale, LineElement, PointElement, Filler, type ChartData, 
 import { useMemo } from 'react';
 import { Scatter } from 'react-chartjs-2';
 import { FIGURES, useInk, type Ink } from '../ui/useInk.ts';
-import type { OnBench } from './benchOf.ts';
+import type { CalibrationContext } from './calibrationContext.ts';
 import { chartOptions } from './chartOptions.ts';
 
 Chart.register(LinearScale, PointElement, LineElement, Filler);
@@ -93,7 +93,7 @@ function dataOf(picture: SettingPicture, ink: Ink): ChartData<'scatter', Points>
 
 interface Props {
   typed: CalibrationTyped;
-  on: OnBench;
+  on: CalibrationContext;
   marks: readonly Mark[];
 }
 

@@ -4,11 +4,11 @@ import { dayText } from '../ui/dayText.ts';
 import { LabelledField } from '../ui/LabelledField.tsx';
 import { Section } from '../ui/Section.tsx';
 import { today } from '../ui/today.ts';
-import type { OnBench } from './benchOf.ts';
+import type { CalibrationContext } from './calibrationContext.ts';
 
 interface Props {
   typed: CalibrationTyped;
-  on: OnBench;
+  on: CalibrationContext;
   onChange(typed: CalibrationTyped): void;
 }
 
@@ -20,8 +20,10 @@ export const FRESH_WORDS: Readonly<Record<Freshness, string>> = {
   stale: '▲ stale',
 };
 
-export const ageOf = (typed: CalibrationTyped, { rig, product }: Pick<OnBench, 'rig' | 'product'>): Age =>
-  freshness(typed, rig, product, today());
+export const ageOf = (
+  typed: CalibrationTyped,
+  { rig, product }: Pick<CalibrationContext, 'rig' | 'product'>,
+): Age => freshness(typed, rig, product, today());
 
 /** The setting that is kept, what it rests on, by whom and since when, and whether it still holds. */
 export function SignOff({ typed, on, onChange }: Props) {

@@ -1,12 +1,12 @@
 import { Button } from '@chakra-ui/react';
-import { attempt, mismatchOf, mismatchText, readWidth, rigKind, UNITS, type CalibrationTyped } from '@steady-scatter/core'; // prettier-ignore
+import { toResult, mismatchOf, mismatchText, readWidth, rigKind, UNITS, type CalibrationTyped } from '@steady-scatter/core'; // prettier-ignore
 import { useWidthTests } from '../width/useWidthTests.ts';
-import type { OnBench } from './benchOf.ts';
+import type { CalibrationContext } from './calibrationContext.ts';
 import { WarningActs, WarningBox } from '../ui/WarningBox.tsx';
 
 interface Props {
   typed: CalibrationTyped;
-  on: OnBench;
+  on: CalibrationContext;
   onChange(typed: CalibrationTyped): void;
 }
 
@@ -19,7 +19,7 @@ export function SpacingDoubt({ typed, on, onChange }: Props) {
     .toSorted((a, b) => (b.typed.accepted?.onDay ?? '').localeCompare(a.typed.accepted?.onDay ?? ''))[0];
   const accepted = latest?.typed.accepted;
   if (!accepted || widthM === null || !on.rig || rigKind(on.rig.kind).width !== 'pass spacing') return null;
-  const passedM = attempt(() => readWidth({ ...accepted, by: 'chosen' }, 'width').si).value;
+  const passedM = toResult(() => readWidth({ ...accepted, by: 'chosen' }, 'width').si).value;
   const mismatch = passedM === null ? null : mismatchOf(widthM, passedM);
   const id = `width.${latest.id}.${accepted.text}.${typed.width.text}`;
   if (!mismatch || typed.answers.includes(id)) return null;

@@ -9,7 +9,7 @@ import { screen } from '@testing-library/react';
 import { useEffect, useState } from 'react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { inApp, keepDemo } from '../testing/inApp.tsx';
-import { benchOf } from './benchOf.ts';
+import { calibrationContext } from './calibrationContext.ts';
 import { Container } from './run/Container.tsx';
 import { RunResult } from './run/RunResult.tsx';
 import { RunRow } from './RunRow.tsx';
@@ -63,7 +63,7 @@ function onBench(start: CalibrationTyped, part: (typed: CalibrationTyped, set: (
 const nothing = () => undefined;
 const result = (start: CalibrationTyped, onNext: () => void = nothing) =>
   onBench(start, (typed, set) => (
-    <RunResult typed={typed} run={typed.runs.at(-1)!} at={typed.runs.length - 1} on={benchOf(typed, SHELF)} onChange={set} onNext={onNext} onRedo={nothing} onDone={nothing} />
+    <RunResult typed={typed} run={typed.runs.at(-1)!} at={typed.runs.length - 1} on={calibrationContext(typed, SHELF)} onChange={set} onNext={onNext} onRedo={nothing} onDone={nothing} />
   )); // prettier-ignore
 const text = (name: string) => screen.getByRole('region', { name }).textContent ?? '';
 
@@ -110,7 +110,7 @@ describe('what a run came to', () => {
 describe('a run in the list', () => {
   const row = (run: RunTyped, isOpen = true, onRemove: () => void = nothing) =>
     onBench(calibration([run]), (typed, set) => (
-      <RunRow run={typed.runs[0]!} at={0} calibration={typed} on={benchOf(typed, SHELF)} isOpen={isOpen} errorAt={() => undefined} onToggle={nothing} onChange={(next) => set({ ...typed, runs: [next] })} onRemove={onRemove} />
+      <RunRow run={typed.runs[0]!} at={0} calibration={typed} on={calibrationContext(typed, SHELF)} isOpen={isOpen} errorAt={() => undefined} onToggle={nothing} onChange={(next) => set({ ...typed, runs: [next] })} onRemove={onRemove} />
     )); // prettier-ignore
   it.each([
     [strip('a'), 'light'],
@@ -141,7 +141,7 @@ describe('a run in the list', () => {
 describe('signing off', () => {
   const sign = (runs: readonly RunTyped[]) =>
     onBench(calibration(runs), (typed, set) => (
-      <SignOff typed={typed} on={benchOf(typed, SHELF)} onChange={set} />
+      <SignOff typed={typed} on={calibrationContext(typed, SHELF)} onChange={set} />
     ));
   it('two runs that agree are kept, with what they rest on', async () => {
     const { person, typed } = sign([strip('a'), strip('b')]);
@@ -171,7 +171,7 @@ describe('a container', () => {
   const container = (unit: 'lb' | 'kg') => {
     const onType = vi.fn();
     const own = { ...typed, units: { ...typed.units, mass: unit } };
-    const props = { typed: own, run: own.runs[0]!, at: 0, on: benchOf(own, SHELF), onType };
+    const props = { typed: own, run: own.runs[0]!, at: 0, on: calibrationContext(own, SHELF), onType };
     const person = inApp(<Container {...(props as unknown as React.ComponentProps<typeof Container>)} />);
     return { person, onType };
   };

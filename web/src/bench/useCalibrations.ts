@@ -1,7 +1,7 @@
 import type { Calibration } from '@steady-scatter/contract';
 import { completeCalibration, keepEarlier, readCalibration } from '@steady-scatter/core';
 import { call } from '../api/lazyCall.ts';
-import { useDocs, type DocKind } from '../kept/docs.ts';
+import { useDocs, type DocKind } from '../documents/docs.ts';
 
 /** Machines calibrated for products. */
 export const CALIBRATIONS: DocKind<Calibration['typed']> = {

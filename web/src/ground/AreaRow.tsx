@@ -1,5 +1,5 @@
 import { Box, IconButton, chakra } from '@chakra-ui/react';
-import { attempt, lengthUnitFor, readSize, retypeSize, type AreaUnit } from '@steady-scatter/core';
+import { toResult, lengthUnitFor, readSize, retypeSize, type AreaUnit } from '@steady-scatter/core';
 import { X } from 'lucide-react';
 import { lazy, Suspense } from 'react';
 import { useWatch } from 'react-hook-form';
@@ -38,7 +38,7 @@ function SizeTerm({ index, position }: { index: number; position: string }) {
   const form = useSheetForm();
   const area = `worksheet.areas.${index}` as const;
   const { size, unit, from } = useWatch({ control: form.control, name: area });
-  const reading = attempt(() => readSize(size, unit, '')).value;
+  const reading = toResult(() => readSize(size, unit, '')).value;
   const isSides = reading?.shape.kind === 'rectangle' || /[x×*]/i.test(size);
   return (
     <TypedTerm

@@ -1,5 +1,5 @@
 import { Box, Button } from '@chakra-ui/react';
-import { MOST_AREAS, termText, type AreaTyped } from '@steady-scatter/core';
+import { MAX_AREAS, termText, type AreaTyped } from '@steady-scatter/core';
 import { LandPlot, Plus } from 'lucide-react';
 import { lazy } from 'react';
 import { useFieldArray, useWatch } from 'react-hook-form';
@@ -8,7 +8,7 @@ import type { SheetForm } from '../jobs/drafts.ts';
 import { Questions } from '../jobs/Questions.tsx';
 import { useSheet, useSheetForm } from '../jobs/sheet.tsx';
 import { useShowIn } from '../jobs/useShowIn.ts';
-import { useActs } from '../acts/ActsProvider.tsx';
+import { useCommands } from '../commands/CommandsProvider.tsx';
 import { PanelButton } from '../ui/PanelButton.tsx';
 import { Section } from '../ui/Section.tsx';
 import { termOf } from '../ui/termShown.ts';
@@ -73,8 +73,8 @@ export function GroundSection({ onEnter }: { onEnter(): void }) {
   const { fields, add, take, remove } = useAreas();
   const areas = useWatch({ control: useSheetForm().control, name: 'worksheet.areas' });
   const showIn = { area: useShowIn('area'), amount: useShowIn('amount') };
-  const full = fields.length >= MOST_AREAS;
-  useActs([{ id: 'add-area', label: 'Add an area', keys: 'Alt+A', run: () => !full && add() }]);
+  const full = fields.length >= MAX_AREAS;
+  useCommands([{ id: 'add-area', label: 'Add an area', keys: 'Alt+A', run: () => !full && add() }]);
   return (
     <Section id="ground" heading="Where it goes" onEnter={onEnter}>
       <Box role="table" aria-label="Areas">
@@ -138,7 +138,7 @@ export function GroundSection({ onEnter }: { onEnter(): void }) {
           >
             <LandPlot size={18} aria-hidden /> Choose from a site
           </PanelButton>
-          {full && <Box fontSize="14px">A sheet holds {MOST_AREAS} areas; keep the rest as another job.</Box>}
+          {full && <Box fontSize="14px">A sheet holds {MAX_AREAS} areas; keep the rest as another job.</Box>}
         </Box>
         <Box
           textAlign="right"

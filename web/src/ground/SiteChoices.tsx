@@ -1,6 +1,6 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
 import type { Site } from '@steady-scatter/contract';
-import { measuredSize, MOST_AREAS, readSite, type AreaTyped } from '@steady-scatter/core';
+import { measuredSize, MAX_AREAS, readSite, type AreaTyped } from '@steady-scatter/core';
 import { Check } from 'lucide-react';
 import { Link } from 'react-router';
 import { v7 as newId } from 'uuid';
@@ -53,7 +53,7 @@ interface Props {
 export default function SiteChoices({ place, chosen, onChoose }: Props) {
   const { data: sites, error } = useSites();
   const isChosen = ({ from }: AreaTyped) => chosen.some((area) => area.from?.area === from?.area);
-  const room = MOST_AREAS - chosen.length;
+  const room = MAX_AREAS - chosen.length;
   const choose = (areas: readonly Choosable[]) => onChoose(areas.slice(0, room).map(({ area }) => area));
   return (
     <SmallPanel place={place} label="Areas of the sites" width="360px">

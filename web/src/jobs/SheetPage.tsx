@@ -3,9 +3,9 @@ import type { Job } from '@steady-scatter/contract';
 import { CopyPlus, RotateCcw, Trash2 } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { useForm, type UseFormReturn } from 'react-hook-form';
-import { useActs } from '../acts/ActsProvider.tsx';
+import { useCommands } from '../commands/CommandsProvider.tsx';
 import { usePreferences } from '../settings/PreferencesProvider.tsx';
-import { ActButton } from '../ui/ActButton.tsx';
+import { CommandButton } from '../ui/CommandButton.tsx';
 import { today } from '../ui/today.ts';
 import type { SheetForm } from './drafts.ts';
 import { SheetProvider } from './sheet.tsx';
@@ -40,7 +40,7 @@ export function SheetPage({ job }: { job: Job | null }) {
   useDayOfReturn(form, job === null && draft.holding === 'kept');
 
   const drop = () => keeping.drop(job ? formOf(job) : blankForm(units));
-  useActs([
+  useCommands([
     {
       id: 'keep',
       label: job ? 'Keep the changes' : 'Keep this job',
@@ -66,10 +66,12 @@ export function SheetPage({ job }: { job: Job | null }) {
         }
         acts={
           <>
-            {job && <ActButton icon={CopyPlus} label="Duplicate" onClick={() => void keeping.duplicate()} />}
-            {job && <ActButton icon={Trash2} label="Delete" onClick={() => void keeping.remove(job)} />}
+            {job && (
+              <CommandButton icon={CopyPlus} label="Duplicate" onClick={() => void keeping.duplicate()} />
+            )}
+            {job && <CommandButton icon={Trash2} label="Delete" onClick={() => void keeping.remove(job)} />}
             {draft.holding !== 'kept' && (
-              <ActButton icon={RotateCcw} label={job ? 'Drop changes' : 'Clear'} onClick={drop} />
+              <CommandButton icon={RotateCcw} label={job ? 'Drop changes' : 'Clear'} onClick={drop} />
             )}
             <Button
               variant={isKept ? 'outline' : 'solid'}

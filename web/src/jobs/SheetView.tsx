@@ -3,15 +3,15 @@ import { MISSING, ORIGINS, termText, worksheetText, type Origin, type Working } 
 import { Copy, Printer } from 'lucide-react';
 import { lazy, Suspense, useState, type ReactNode } from 'react';
 import { useWatch } from 'react-hook-form';
-import { AnswerBar } from '../load/AnswerBar.tsx';
-import { AnswerPanel } from '../load/AnswerPanel.tsx';
+import { AnswerBar } from '../worksheet/AnswerBar.tsx';
+import { AnswerPanel } from '../worksheet/AnswerPanel.tsx';
 import { GroundSection } from '../ground/GroundSection.tsx';
-import { LoadSection } from '../load/LoadSection.tsx';
+import { LoadSection } from '../worksheet/LoadSection.tsx';
 import { LabelSection } from '../need/LabelSection.tsx';
 import { NeedSection } from '../need/NeedSection.tsx';
-import { useActs } from '../acts/ActsProvider.tsx';
+import { useCommands } from '../commands/CommandsProvider.tsx';
 import { goToStop, Tape, type Stop } from '../shell/Tape.tsx';
-import { ActButton } from '../ui/ActButton.tsx';
+import { CommandButton } from '../ui/CommandButton.tsx';
 import { copyText } from '../ui/copyText.ts';
 import { goOnWithEnter } from '../ui/goOnWithEnter.ts';
 import { useNotices } from '../ui/notices.tsx';
@@ -20,8 +20,8 @@ import { UNDERLINE } from '../ui/origin.ts';
 import { TopBar } from '../ui/TopBar.tsx';
 import { useSheet, useSheetForm } from './sheet.tsx';
 
-const MachineSection = lazy(() => import('../spread/MachineSection.tsx'));
-const PlanSections = lazy(() => import('../season/PlanSections.tsx'));
+const MachineSection = lazy(() => import('../machine/MachineSection.tsx'));
+const PlanSections = lazy(() => import('../regulations/PlanSections.tsx'));
 
 const SHOWN_ORIGINS = ['typed', 'measured', 'label'] as const satisfies readonly Origin[];
 
@@ -101,7 +101,7 @@ export function SheetView({ heading, acts }: { heading: ReactNode; acts: ReactNo
   const [broken, setBroken] = useState(0);
   const stops = useStops(broken);
   const { copy, print } = useSheetActs();
-  useActs([
+  useCommands([
     { id: 'copy', label: 'Copy the working', keys: 'c', run: () => void copy() },
     { id: 'print', label: 'Print this sheet', keys: 'p', run: print },
     ...stops.map(({ id, label }, at) => ({
@@ -118,8 +118,8 @@ export function SheetView({ heading, acts }: { heading: ReactNode; acts: ReactNo
       <TopBar
         acts={
           <>
-            <ActButton icon={Copy} label="Copy" onClick={copy} />
-            <ActButton icon={Printer} label="Print" onClick={print} />
+            <CommandButton icon={Copy} label="Copy" onClick={copy} />
+            <CommandButton icon={Printer} label="Print" onClick={print} />
             {acts}
           </>
         }

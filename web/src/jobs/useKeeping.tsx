@@ -1,5 +1,5 @@
 import type { Job } from '@steady-scatter/contract';
-import { attempt, readDay, readName } from '@steady-scatter/core';
+import { toResult, readDay, readName } from '@steady-scatter/core';
 import { useState } from 'react';
 import type { UseFormReturn } from 'react-hook-form';
 import { useNavigate } from 'react-router';
@@ -26,9 +26,9 @@ const acts = async () => (await loadPart(() => import('./jobActs.ts'))).jobActs;
 
 /** What stops a heading from being kept: the sentence, and the field to go to. */
 function headingError({ name, onDay }: SheetForm): { field: 'name' | 'onDay'; message: string } | null {
-  const wrongName = attempt(() => readName(name, 'name', 'Spring feed, lake front')).error;
+  const wrongName = toResult(() => readName(name, 'name', 'Spring feed, lake front')).error;
   if (wrongName) return { field: 'name', message: wrongName.message };
-  const wrongDay = attempt(() => readDay(onDay, 'onDay')).error;
+  const wrongDay = toResult(() => readDay(onDay, 'onDay')).error;
   return wrongDay && { field: 'onDay', message: wrongDay.message };
 }
 

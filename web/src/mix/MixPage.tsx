@@ -5,7 +5,7 @@ import { useMemo } from 'react';
 import { useSearchParams } from 'react-router';
 import { explain } from '../api/explain.ts';
 import { AREA_CHOICES } from '../ground/units.ts';
-import { useDocs, type Doc } from '../kept/docs.ts';
+import { useDocs, type Doc } from '../documents/docs.ts';
 import { RATE_CHOICES } from '../need/units.ts';
 import { useShelf } from '../products/useProducts.ts';
 import { ShelfTabs } from '../products/ShelfTabs.tsx';

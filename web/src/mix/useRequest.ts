@@ -8,8 +8,8 @@ import {
   type MixTyped,
 } from '@steady-scatter/core';
 import { useMemo } from 'react';
-import { useDocs } from '../kept/docs.ts';
-import { RULE_SETS } from '../season/useRuleSets.ts';
+import { useDocs } from '../documents/docs.ts';
+import { RULE_SETS } from '../regulations/useRuleSets.ts';
 import { today } from '../ui/today.ts';
 
 /** Everything that the search is made from, or null while it cannot start. */

@@ -1,6 +1,6 @@
 import { Box, Button } from '@chakra-ui/react';
 import {
-  attempt,
+  toResult,
   NEED_OF,
   needFromLabel,
   NUTRIENTS,
@@ -14,7 +14,7 @@ import { AREA_CHOICES } from '../ground/units.ts';
 import { useSheet, useSheetForm } from '../jobs/sheet.tsx';
 import { TypedTerm } from '../jobs/TypedTerm.tsx';
 import { useShowIn } from '../jobs/useShowIn.ts';
-import { PackageTerm } from '../load/PackageTerm.tsx';
+import { PackageTerm } from '../worksheet/PackageTerm.tsx';
 import { FieldErrors } from '../ui/FieldErrors.tsx';
 import { useNotices } from '../ui/notices.tsx';
 import { Section } from '../ui/Section.tsx';
@@ -25,7 +25,7 @@ import { needsUnit, symbolOf } from './units.ts';
 function CoverageTerm() {
   const form = useSheetForm();
   const { size, unit } = useWatch({ control: form.control, name: 'worksheet.product.coverage' });
-  const reading = attempt(() => readSize(size, unit, '')).value;
+  const reading = toResult(() => readSize(size, unit, '')).value;
   return (
     <TypedTerm
       name="worksheet.product.coverage.size"

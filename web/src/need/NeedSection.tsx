@@ -1,6 +1,6 @@
 import { chakra } from '@chakra-ui/react';
 import {
-  attempt,
+  toResult,
   isNutrient,
   NEED_OF,
   NEED_OF_IDS,
@@ -35,7 +35,7 @@ import { MASS_CHOICES, needsUnit, RATE_AREA_CHOICES, rateUnit, symbolOf, VOLUME_
 function useNeed() {
   const form = useSheetForm();
   const need = useWatch({ control: form.control, name: 'worksheet.need' });
-  const reading = attempt(() => readNeed(need.amount, need.unit, 'need.amount')).value;
+  const reading = toResult(() => readNeed(need.amount, need.unit, 'need.amount')).value;
   const unit = reading?.unit ?? need.unit;
   const set = (amount: string, to: RateUnit) => {
     form.setValue('worksheet.need.unit', to, { shouldDirty: true });
@@ -154,7 +154,7 @@ function FractionTerm() {
       />
     );
   }
-  const read = attempt(() => readGrade(product.grade, 'grade')).value;
+  const read = toResult(() => readGrade(product.grade, 'grade')).value;
   return read && isNutrient(need.of) ? <ShareInput grade={read} nutrient={need.of} /> : undefined;
 }
 
@@ -167,7 +167,7 @@ export function NeedSection({ onEnter }: { onEnter(): void }) {
   const form = useSheetForm();
   const { need, product } = useWatch({ control: form.control, name: 'worksheet' });
   const rate = useShowIn('rate');
-  const hasGrade = attempt(() => readGrade(product.grade, '')).value !== null;
+  const hasGrade = toResult(() => readGrade(product.grade, '')).value !== null;
   return (
     <Section id="need" heading={answer.lines.need.label} onEnter={onEnter}>
       <WorkingLine

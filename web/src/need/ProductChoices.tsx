@@ -33,7 +33,7 @@ const Choice = chakra('button', {
   },
 });
 
-const MOST_SHOWN = 40;
+const MAX_SHOWN = 40;
 
 const FACT_WORDS: Readonly<Record<Replaced['fact'], string>> = {
   grade: 'grade',
@@ -104,7 +104,7 @@ export default function ProductChoices({ place }: { place: PanelPlace }) {
           onChange={(event) => setTyped(event.target.value)}
         />
       )}
-      {found.slice(0, MOST_SHOWN).map(({ id, typed: product }) => (
+      {found.slice(0, MAX_SHOWN).map(({ id, typed: product }) => (
         <Choice
           key={id}
           type="button"
@@ -113,9 +113,9 @@ export default function ProductChoices({ place }: { place: PanelPlace }) {
           {product.name}
         </Choice>
       ))}
-      {found.length > MOST_SHOWN && (
+      {found.length > MAX_SHOWN && (
         <Box fontSize="14px" color="ink.soft" padding="6px 10px">
-          and {found.length - MOST_SHOWN} more: type a part of the name
+          and {found.length - MAX_SHOWN} more: type a part of the name
         </Box>
       )}
       <Box fontSize="14px" color="ink.soft" padding="10px 10px 2px">

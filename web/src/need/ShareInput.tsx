@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import {
-  attempt,
+  toResult,
   fractionOf,
   NUTRIENTS,
   showExact,
@@ -17,7 +17,7 @@ export function ShareInput({ grade, nutrient }: { grade: Grade; nutrient: Nutrie
   const form = useSheetForm();
   const shown = `${showExact(fractionOf(grade, nutrient) * 100, 5)} %`;
   const [typed, setTyped] = useState<string | null>(null);
-  const { error } = typed === null ? { error: null } : attempt(() => withShare(grade, nutrient, typed));
+  const { error } = typed === null ? { error: null } : toResult(() => withShare(grade, nutrient, typed));
 
   const commit = () => {
     if (typed !== null && !error && typed !== shown) {

@@ -1,7 +1,7 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
 import type { Product } from '@steady-scatter/contract';
 import {
-  attempt,
+  toResult,
   cheapest,
   labelLines,
   MISSING,
@@ -49,7 +49,7 @@ function useComparedNeed() {
     setParams((now) => new URLSearchParams([...[...now].filter(([key]) => key !== name), [name, value]]), {
       replace: true,
     });
-  const { value: reading, error } = attempt(() => readNeed(amount, unit, 'amount'));
+  const { value: reading, error } = toResult(() => readNeed(amount, unit, 'amount'));
   return {
     amount,
     unit,

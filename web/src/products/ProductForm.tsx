@@ -11,7 +11,7 @@ import {
   type UnitId,
 } from '@steady-scatter/core';
 import { Plus, X } from 'lucide-react';
-import type { DocFormProps } from '../kept/DocPage.tsx';
+import type { DocFormProps } from '../documents/DocPage.tsx';
 import { Choice } from '../ui/Choice.tsx';
 import { fieldBox } from '../ui/fieldBox.ts';
 import { Fields, NotesField } from '../ui/formParts.tsx';

@@ -1,9 +1,9 @@
 import { blankProduct } from '@steady-scatter/core';
 import { Scale } from 'lucide-react';
 import { useNavigate } from 'react-router';
-import { DocPage } from '../kept/DocPage.tsx';
+import { DocPage } from '../documents/DocPage.tsx';
 import { usePreferences } from '../settings/PreferencesProvider.tsx';
-import { ActButton } from '../ui/ActButton.tsx';
+import { CommandButton } from '../ui/CommandButton.tsx';
 import { ProductForm } from './ProductForm.tsx';
 import { PRODUCTS } from './useProducts.ts';
 
@@ -17,7 +17,7 @@ export default function ProductPage() {
       blank={() => blankProduct('dry-fertilizer', units.area === 'm2' ? 'metric' : 'us')}
       renderForm={(props) => <ProductForm {...props} />}
       renderActs={({ id }) => (
-        <ActButton
+        <CommandButton
           icon={Scale}
           label="Compare"
           onClick={() => void navigate(`/shelf/compare?products=${id}`)}

@@ -1,7 +1,7 @@
 import { Box, Button, IconButton } from '@chakra-ui/react';
 import { readScoop, scoopLine, type MassUnit, type ProductTyped } from '@steady-scatter/core';
 import { Plus, X } from 'lucide-react';
-import type { DocFormProps } from '../kept/DocPage.tsx';
+import type { DocFormProps } from '../documents/DocPage.tsx';
 import { Choice } from '../ui/Choice.tsx';
 import { LabelledField } from '../ui/LabelledField.tsx';
 import { Section } from '../ui/Section.tsx';

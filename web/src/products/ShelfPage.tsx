@@ -14,9 +14,9 @@ import {
 import { ArrowDown, ArrowUp, Download, Plus, Scale, Trash2, Upload } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { useActs } from '../acts/ActsProvider.tsx';
+import { useCommands } from '../commands/CommandsProvider.tsx';
 import { explain } from '../api/explain.ts';
-import { ActButton } from '../ui/ActButton.tsx';
+import { CommandButton } from '../ui/CommandButton.tsx';
 import { fieldBox } from '../ui/fieldBox.ts';
 import { Message } from '../ui/Message.tsx';
 import { useNotices } from '../ui/notices.tsx';
@@ -27,7 +27,7 @@ import { ShelfTabs } from './ShelfTabs.tsx';
 import { matches, SHELF_COLUMNS, shelfRow, type ShelfRow } from './shelfTable.tsx';
 import { productActs, useShelf } from './useProducts.ts';
 
-const MOST_COMPARED = 6;
+const MAX_COMPARED = 6;
 const ROWS_AT_A_TIME = 200;
 const Search = chakra('input', { base: { ...fieldBox, width: { base: '100%', md: '320px' } } });
 const Kind = chakra('select', { base: fieldBox });
@@ -167,8 +167,8 @@ export default function ShelfPage() {
   const notices = useNotices();
   const navigate = useNavigate();
   const ticked = table.getSelectedRowModel().rows.map(({ id }) => id);
-  const compare = () => void navigate(`/shelf/compare?products=${ticked.slice(0, MOST_COMPARED).join(',')}`);
-  useActs([
+  const compare = () => void navigate(`/shelf/compare?products=${ticked.slice(0, MAX_COMPARED).join(',')}`);
+  useCommands([
     { id: 'new-product', label: 'New product', keys: 'a', run: () => void navigate('/shelf/new') },
     { id: 'compare', label: 'Compare labels for a need', keys: 'v', run: compare },
   ]);
@@ -200,12 +200,12 @@ export default function ShelfPage() {
       <TopBar
         acts={
           <>
-            <ActButton
+            <CommandButton
               icon={Scale}
-              label={ticked.length > 0 ? `Compare ${Math.min(ticked.length, MOST_COMPARED)}` : 'Compare all'}
+              label={ticked.length > 0 ? `Compare ${Math.min(ticked.length, MAX_COMPARED)}` : 'Compare all'}
               onClick={compare}
             />
-            <ActButton
+            <CommandButton
               icon={Download}
               label="Export"
               disabled={products.length === 0}
@@ -216,7 +216,7 @@ export default function ShelfPage() {
                 )
               }
             />
-            <ActButton icon={Upload} label="Import" onClick={() => void navigate('/shelf/import')} />
+            <CommandButton icon={Upload} label="Import" onClick={() => void navigate('/shelf/import')} />
             <Button variant="solid" asChild>
               <Link to="/shelf/new">
                 <Plus size={18} /> New product

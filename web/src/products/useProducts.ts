@@ -1,7 +1,7 @@
 import type { Product } from '@steady-scatter/contract';
 import { completeProduct, readProduct } from '@steady-scatter/core';
 import { call } from '../api/lazyCall.ts';
-import { docActs, useDocs, type DocKind } from '../kept/docs.ts';
+import { docActs, useDocs, type DocKind } from '../documents/docs.ts';
 
 /** Products of the shelf. */
 export const PRODUCTS: DocKind<Product['typed']> = {

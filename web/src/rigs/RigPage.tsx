@@ -15,7 +15,7 @@ import {
 } from '@steady-scatter/core';
 import { Plus, Trash2 } from 'lucide-react';
 import { v7 as newId } from 'uuid';
-import { DocPage, type DocFormProps } from '../kept/DocPage.tsx';
+import { DocPage, type DocFormProps } from '../documents/DocPage.tsx';
 import { useSystem } from '../settings/useSystem.ts';
 import { LENGTH_CHOICES } from '../sites/units.ts';
 import { Choice } from '../ui/Choice.tsx';

@@ -1,6 +1,6 @@
 import { readRig, RIG_KINDS, type RigTyped } from '@steady-scatter/core';
 import { BenchTabs } from '../bench/BenchTabs.tsx';
-import { DocList } from '../kept/DocList.tsx';
+import { DocList } from '../documents/DocList.tsx';
 import { dayText } from '../ui/dayText.ts';
 import { today } from '../ui/today.ts';
 import { RIGS } from './useRigs.ts';

@@ -1,7 +1,7 @@
 import type { Rig } from '@steady-scatter/contract';
 import { completeRig, readRig } from '@steady-scatter/core';
 import { call } from '../api/lazyCall.ts';
-import { useDocs, type DocKind } from '../kept/docs.ts';
+import { useDocs, type DocKind } from '../documents/docs.ts';
 
 /** Machines, with the marks of their controls. */
 export const RIGS: DocKind<Rig['typed']> = {

@@ -10,9 +10,9 @@ import {
 } from '@steady-scatter/core';
 import { Copy } from 'lucide-react';
 import type { ReactNode } from 'react';
-import { Bags } from '../load/Bags.tsx';
+import { Bags } from '../worksheet/Bags.tsx';
 import { Tape } from '../shell/Tape.tsx';
-import { ActButton } from '../ui/ActButton.tsx';
+import { CommandButton } from '../ui/CommandButton.tsx';
 import { BigNumber } from '../ui/BigNumber.tsx';
 import { FieldErrors } from '../ui/FieldErrors.tsx';
 import { useNotices } from '../ui/notices.tsx';
@@ -58,8 +58,8 @@ function Components() {
   const notices = useNotices();
   return (
     <>
-      <Shown name="TopBar, ActButton, Button">
-        <TopBar acts={<ActButton icon={Copy} label="Copy" />}>
+      <Shown name="TopBar, CommandButton, Button">
+        <TopBar acts={<CommandButton icon={Copy} label="Copy" />}>
           <Button variant="solid">solid</Button>
           <Button>outline</Button>
           <Button variant="ghost">ghost</Button>

@@ -13,7 +13,7 @@ import {
   type LucideIcon,
 } from 'lucide-react';
 import { NavLink } from 'react-router';
-import { useActRegistry } from '../acts/ActsProvider.tsx';
+import { useCommandRegistry } from '../commands/CommandsProvider.tsx';
 import { usePreferences } from '../settings/PreferencesProvider.tsx';
 
 /** The rooms of the app. Only what is built stands here. */
@@ -49,7 +49,7 @@ const Tool = chakra('button', { base: itemStyle });
 
 /** What serves every room: finding, the light, the settings, the keys. */
 function Tools() {
-  const { open } = useActRegistry();
+  const { open } = useCommandRegistry();
   const { isNight, change } = usePreferences();
   const Light = isNight ? Sun : Moon;
   return (

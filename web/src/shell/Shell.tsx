@@ -2,7 +2,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useEffect, useRef, useSyncExternalStore, type ReactNode } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { useLocation, useNavigate } from 'react-router';
-import { useActRegistry, useActs } from '../acts/ActsProvider.tsx';
+import { useCommandRegistry, useCommands } from '../commands/CommandsProvider.tsx';
 import { connectionStore } from '../api/connection.ts';
 import { usePreferences } from '../settings/PreferencesProvider.tsx';
 import { CrashScreen } from './CrashScreen.tsx';
@@ -24,12 +24,12 @@ const SkipLink = chakra('a', {
   },
 });
 
-/** Acts that every screen has. */
+/** Commands that every screen has. */
 function useShellActs() {
   const navigate = useNavigate();
-  const { open } = useActRegistry();
+  const { open } = useCommandRegistry();
   const { isNight, change } = usePreferences();
-  useActs([
+  useCommands([
     { id: 'go-to', label: 'Go to a job, an area or an act', keys: 'Ctrl+K', run: () => open('go-to') },
     { id: 'find', label: 'Go to, with one key', keys: '/', run: () => open('go-to') },
     { id: 'new', label: 'New sheet', keys: 'n', run: () => void navigate('/') },

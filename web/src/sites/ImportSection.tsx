@@ -6,8 +6,8 @@ import {
   showNumber,
   showQuantity,
   lengthUnitFor,
-  MOST_SITE_AREAS,
-  attempt,
+  MAX_SITE_AREAS,
+  toResult,
   type BoundaryTyped,
   type LengthUnit,
   type SiteAreaTyped,
@@ -69,13 +69,13 @@ function sentences(found: Surveyed, unit: LengthUnit): string[] {
 export default function ImportSection({ site, onTake }: Props) {
   const [asked, setAsked] = useState<{ file: File; swapped: boolean } | null>(null);
   const [left, setLeft] = useState<ReadonlySet<number>>(new Set());
-  const place = attempt(() => readPlace(site.place, 'place')).value;
+  const place = toResult(() => readPlace(site.place, 'place')).value;
   const { preview, trouble, share, isReading } = useBoundaryFile(asked, place);
   const system = useSystem();
   const sizeUnit = site.areas[0]?.shownIn ?? (system === 'us' ? 'ft2' : 'm2');
   const unit = lengthUnitFor(sizeUnit);
   const wanted = preview?.found.filter((_, at) => !left.has(at)) ?? [];
-  const room = MOST_SITE_AREAS - site.areas.length;
+  const room = MAX_SITE_AREAS - site.areas.length;
 
   function take() {
     if (!preview || !asked) return;
@@ -184,7 +184,7 @@ export default function ImportSection({ site, onTake }: Props) {
           </Button>
           {wanted.length > room && (
             <Box marginTop="6px">
-              A site holds {MOST_SITE_AREAS} areas; there is room for {room} more.
+              A site holds {MAX_SITE_AREAS} areas; there is room for {room} more.
             </Box>
           )}
         </>

@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import {
-  attempt,
+  toResult,
   fromSi,
   MEASURED_BY,
   readNumber,
@@ -95,7 +95,7 @@ function PlaceField({
       onBlur={() => setTyped(null)}
       onChange={(text) => {
         setTyped(text);
-        const { value: number } = attempt(() => readNumber(text, ''));
+        const { value: number } = toResult(() => readNumber(text, ''));
         if (number !== null && Math.abs(number) < 1e5) onSet(number);
       }}
     />

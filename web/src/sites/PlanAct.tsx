@@ -1,9 +1,9 @@
 import type { SiteTyped } from '@steady-scatter/core';
 import { FileText } from 'lucide-react';
 import { useState } from 'react';
-import { useActs } from '../acts/ActsProvider.tsx';
+import { useCommands } from '../commands/CommandsProvider.tsx';
 import { loadPart } from '../api/lazyCall.ts';
-import { ActButton } from '../ui/ActButton.tsx';
+import { CommandButton } from '../ui/CommandButton.tsx';
 import { dayText } from '../ui/dayText.ts';
 import { useNotices } from '../ui/notices.tsx';
 import { saveFile } from '../ui/saveFile.ts';
@@ -28,6 +28,8 @@ export function PlanAct({ site, isSample }: { site: SiteTyped; isSample: boolean
       setPending(false);
     }
   }
-  useActs([{ id: 'plan', label: 'Save the plan as a PDF', keys: 'p', run: () => void save() }]);
-  return <ActButton icon={FileText} label="Plan as PDF" loading={isPending} onClick={() => void save()} />;
+  useCommands([{ id: 'plan', label: 'Save the plan as a PDF', keys: 'p', run: () => void save() }]);
+  return (
+    <CommandButton icon={FileText} label="Plan as PDF" loading={isPending} onClick={() => void save()} />
+  );
 }

@@ -1,6 +1,6 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
 import {
-  attempt,
+  toResult,
   readQuickPart,
   SHAPE_KINDS,
   shapeOf,
@@ -9,7 +9,7 @@ import {
   type ShapeKind,
 } from '@steady-scatter/core';
 import { useId, useState } from 'react';
-import { useActs } from '../acts/ActsProvider.tsx';
+import { useCommands } from '../commands/CommandsProvider.tsx';
 import { errorId, FieldErrors } from '../ui/FieldErrors.tsx';
 import { fieldBox } from '../ui/fieldBox.ts';
 
@@ -37,7 +37,7 @@ export function QuickAdd({
   const id = useId();
   const [typed, setTyped] = useState('');
   const [error, setError] = useState<InputError | undefined>();
-  useActs([
+  useCommands([
     {
       id: 'call-out',
       label: 'Call out a part',
@@ -46,7 +46,7 @@ export function QuickAdd({
     },
   ]);
   const add = () => {
-    const { value, error: wrong } = attempt(() => readQuickPart(typed, 'quick'));
+    const { value, error: wrong } = toResult(() => readQuickPart(typed, 'quick'));
     setError(wrong ?? undefined);
     if (!value) return;
     setTyped('');

@@ -11,8 +11,8 @@ import {
 import { FileUp, Plus } from 'lucide-react';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { v7 as newId } from 'uuid';
-import { useActs } from '../acts/ActsProvider.tsx';
-import type { DocFormProps } from '../kept/DocPage.tsx';
+import { useCommands } from '../commands/CommandsProvider.tsx';
+import type { DocFormProps } from '../documents/DocPage.tsx';
 import { useSystem } from '../settings/useSystem.ts';
 import { LabelledField } from '../ui/LabelledField.tsx';
 import { useNotices } from '../ui/notices.tsx';
@@ -136,7 +136,7 @@ export function SiteForm({
   const areas = useAreas(typed, history.change, history.undo);
   const reading = useMemo(() => readSite(typed), [typed]);
   const [importing, setImporting] = useState(false);
-  useActs([
+  useCommands([
     { id: 'undo', label: 'Undo', keys: 'Ctrl+Z', run: history.undo },
     { id: 'redo', label: 'Redo', keys: 'Ctrl+Y', run: history.redo },
     { id: 'add-area', label: 'Add an area', keys: 'Alt+A', run: areas.addEmpty },

@@ -1,6 +1,6 @@
 import { blankSite } from '@steady-scatter/core';
 import { v7 as newId } from 'uuid';
-import { DocPage } from '../kept/DocPage.tsx';
+import { DocPage } from '../documents/DocPage.tsx';
 import { useSystem } from '../settings/useSystem.ts';
 import { SiteForm } from './SiteForm.tsx';
 import { SITES } from './useSites.ts';

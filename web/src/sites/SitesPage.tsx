@@ -1,5 +1,5 @@
 import { readSite, showSize, type SiteTyped } from '@steady-scatter/core';
-import { DocList } from '../kept/DocList.tsx';
+import { DocList } from '../documents/DocList.tsx';
 import { SITES } from './useSites.ts';
 
 /** "2 867 ft² ±52" of all that is treated on a site, in the unit of its first area. */

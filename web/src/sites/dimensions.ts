@@ -18,7 +18,7 @@ export interface Dimension {
 }
 
 /** Outlines with more corners are surveyed edges: their sides are not written. */
-const MOST_SIDES = 16;
+const MAX_SIDES = 16;
 
 /** Sides that were measured, where not all were; `across` says what is written in the middle. */
 const MEASURED: Readonly<
@@ -56,7 +56,7 @@ export function dimensionsOf(part: PartTyped, outline: Outline, unit: LengthUnit
   const measured = MEASURED[part.kind];
   const isTurned = part.at.turn % 180 !== 0;
   const across = measured?.across && !(isTurned && measured.across === 'high') ? [acrossText(outline, unit, measured.across)] : []; // prettier-ignore
-  if (!measured && outline.length > MOST_SIDES) return [];
+  if (!measured && outline.length > MAX_SIDES) return [];
   const sides = measured
     ? measured.sides.map((at) => (at + outline.length) % outline.length)
     : outline.keys();

@@ -1,7 +1,7 @@
 import {
   blankPart,
   lengthUnitFor,
-  MOST_PARTS,
+  MAX_PARTS,
   placeFor,
   readSiteArea,
   snapStepM,
@@ -49,8 +49,8 @@ function likeLast(area: SiteAreaTyped): { unit: LengthUnit; by: 'tape' | 'wheel'
 const partActs = ({ area, paces, onChange, choose }: Wanted, notices: Notices): PartActs => {
   const withParts = (parts: readonly PartTyped[]): SiteAreaTyped => ({ ...area, parts });
   const add = (kind: ShapeKind, cut: boolean, lengths: readonly string[]) => {
-    if (area.parts.length >= MOST_PARTS) {
-      notices.tell(`An area holds ${MOST_PARTS} parts. Measure the rest as another area.`);
+    if (area.parts.length >= MAX_PARTS) {
+      notices.tell(`An area holds ${MAX_PARTS} parts. Measure the rest as another area.`);
       return;
     }
     const { unit, by } = likeLast(area);

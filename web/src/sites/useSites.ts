@@ -1,7 +1,7 @@
 import type { Site } from '@steady-scatter/contract';
 import { readSite } from '@steady-scatter/core';
 import { call } from '../api/lazyCall.ts';
-import { useDocs, type DocKind } from '../kept/docs.ts';
+import { useDocs, type DocKind } from '../documents/docs.ts';
 
 /** Sites, each with its measured areas. */
 export const SITES: DocKind<Site['typed']> = {

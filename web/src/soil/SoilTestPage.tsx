@@ -8,8 +8,8 @@ import {
   type SoilTestTyped,
 } from '@steady-scatter/core';
 import { Link } from 'react-router';
-import { DocPage, type DocFormProps } from '../kept/DocPage.tsx';
-import { useDocs } from '../kept/docs.ts';
+import { DocPage, type DocFormProps } from '../documents/DocPage.tsx';
+import { useDocs } from '../documents/docs.ts';
 import { SITES } from '../sites/useSites.ts';
 import { RATE_CHOICES } from '../need/units.ts';
 import { usePreferences } from '../settings/PreferencesProvider.tsx';

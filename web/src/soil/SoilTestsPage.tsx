@@ -1,7 +1,7 @@
 import { Button } from '@chakra-ui/react';
 import { NUTRIENTS, SOIL_NUTRIENTS, statedForm, UNITS, type SoilTestTyped } from '@steady-scatter/core';
 import { Link } from 'react-router';
-import { DocList } from '../kept/DocList.tsx';
+import { DocList } from '../documents/DocList.tsx';
 import { ShelfTabs } from '../products/ShelfTabs.tsx';
 import { dayText } from '../ui/dayText.ts';
 import { SOIL_TESTS } from './useSoilTests.ts';

@@ -1,7 +1,7 @@
 import type { SoilTest } from '@steady-scatter/contract';
 import { readSoilTest } from '@steady-scatter/core';
 import { call } from '../api/lazyCall.ts';
-import type { DocKind } from '../kept/docs.ts';
+import type { DocKind } from '../documents/docs.ts';
 
 /** Soil tests, each of one piece of ground on one day. */
 export const SOIL_TESTS: DocKind<SoilTest['typed']> = {

@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import { attempt, groundAt, groundRemarks, meanLine, readPositive } from '@steady-scatter/core';
+import { toResult, groundAt, groundRemarks, meanLine, readPositive } from '@steady-scatter/core';
 import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
 import { useStable } from '../ui/useStable.ts';
 import { WorkingLine } from '../ui/WorkingLine.tsx';
@@ -26,7 +26,7 @@ function useSlide({ typed, on, onChange }: WidthProps) {
   }, [slid, settle]);
   const text = slid ?? typed.looked.text;
   const wanted = { kind: 'length', bareUnit: unit, field: 'looked' } as const;
-  const typedM = attempt(() => readPositive(text, wanted, 'The pass spacing').si).value;
+  const typedM = toResult(() => readPositive(text, wanted, 'The pass spacing').si).value;
   return {
     text,
     slide: setSlid,

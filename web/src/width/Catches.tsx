@@ -1,7 +1,7 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
 import {
-  attempt,
-  MOST_ROWS,
+  toResult,
+  MAX_ROWS,
   readNumber,
   showExact,
   showQuantity,
@@ -11,7 +11,7 @@ import {
 } from '@steady-scatter/core';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
-import type { DocFormProps } from '../kept/DocPage.tsx';
+import type { DocFormProps } from '../documents/DocPage.tsx';
 import { FieldErrors } from '../ui/FieldErrors.tsx';
 import { fieldBox } from '../ui/fieldBox.ts';
 import { Section } from '../ui/Section.tsx';
@@ -65,7 +65,7 @@ export function Catches({
     const text = xM === 0 ? '0' : `${xM < 0 ? '−' : ''}${number.replace(/\.?0+$/, '')}`;
     return text;
   };
-  const levels = positions.map((_, at) => attempt(() => readNumber(row[at] ?? '', 'row')).value);
+  const levels = positions.map((_, at) => toResult(() => readNumber(row[at] ?? '', 'row')).value);
   return (
     <Section heading={`What each tray caught${unit ? `, ${unit}` : ''}`}>
       <Tubes
@@ -91,7 +91,7 @@ export function Catches({
         <Button
           variant="ghost"
           minHeight="44px"
-          disabled={typed.rows.length >= MOST_ROWS}
+          disabled={typed.rows.length >= MAX_ROWS}
           onClick={() => {
             onChange({ ...typed, rows: [...typed.rows, positions.map(() => '')] });
             setOpen(typed.rows.length);

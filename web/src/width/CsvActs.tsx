@@ -6,7 +6,7 @@ import { loadPart } from '../api/lazyCall.ts';
 import { useNotices } from '../ui/notices.tsx';
 import { saveFile } from '../ui/saveFile.ts';
 
-const MOST_BYTES = 1_000_000;
+const MAX_BYTES = 1_000_000;
 const papa = async () => (await loadPart(() => import('papaparse'))).default;
 
 /** The trays as a CSV file, out and in. */
@@ -19,7 +19,7 @@ export function CsvActs({ typed, onChange }: { typed: WidthTestTyped; onChange(t
   }
   async function take(file: File) {
     try {
-      if (file.size > MOST_BYTES) throw new Error('The file has more than 1 MB, which is more than trays ever take.');
+      if (file.size > MAX_BYTES) throw new Error('The file has more than 1 MB, which is more than trays ever take.');
       const { data } = (await papa()).parse<string[]>((await file.text()).replace(/^\ufeff/, ''), { skipEmptyLines: true });
       const rows = data.map((cells) => cells.map((cell) => cell.replace(/^'(?=[=+\-@])/, '')));
       const before = typed;

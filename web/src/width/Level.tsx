@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import { levelText, outputAt, showQuantity } from '@steady-scatter/core';
-import { benchOf, useBenchShelf } from '../bench/benchOf.ts';
+import { calibrationContext, useBenchShelf } from '../bench/calibrationContext.ts';
 import { Choice } from '../ui/Choice.tsx';
 import type { WidthProps } from './widthProps.ts';
 
@@ -10,7 +10,7 @@ export function Level({ typed, on, onChange }: WidthProps) {
   const same = shelf.calibrations.filter(({ typed: each }) => each.rig === typed.rig && typed.rig !== '');
   const chosen = same.find(({ id }) => id === typed.calibration)?.typed;
   if (same.length === 0) return null;
-  const bench = chosen && benchOf(chosen, shelf);
+  const bench = chosen && calibrationContext(chosen, shelf);
   const outputKgPerM = bench ? outputAt(bench.reading, typed.setting) : null;
   const { caughtKgPerM } = on.reading;
   const text = (): string | null => {

@@ -14,7 +14,7 @@ import {
   type WidthTestTyped,
 } from '@steady-scatter/core';
 import { useRigs } from '../rigs/useRigs.ts';
-import type { DocFormProps } from '../kept/DocPage.tsx';
+import type { DocFormProps } from '../documents/DocPage.tsx';
 import { LENGTH_CHOICES } from '../sites/units.ts';
 import { CheckLine } from '../ui/CheckLine.tsx';
 import { Choice } from '../ui/Choice.tsx';

@@ -9,14 +9,14 @@ import { FIGURES, useInk, type Ink } from '../ui/useInk.ts';
 Chart.register(LinearScale, PointElement, LineElement);
 
 type Points = { x: number; y: number }[];
-const MOST_POINTS = 220;
-const MOST_CV = 60;
+const MAX_POINTS = 220;
+const MAX_CV = 60;
 
 /** A curve thinned to what a screen can show. */
 function thinned(sweep: { spacingM: readonly number[]; cv: readonly number[] }, unit: LengthUnit): Points {
-  const step = Math.max(1, Math.floor(sweep.spacingM.length / MOST_POINTS));
+  const step = Math.max(1, Math.floor(sweep.spacingM.length / MAX_POINTS));
   return sweep.spacingM.flatMap((spacing, at) =>
-    at % step === 0 ? [{ x: fromSi(spacing, unit), y: Math.min(MOST_CV, 100 * sweep.cv[at]!) }] : [],
+    at % step === 0 ? [{ x: fromSi(spacing, unit), y: Math.min(MAX_CV, 100 * sweep.cv[at]!) }] : [],
   );
 }
 

@@ -14,7 +14,7 @@ import { Accept } from './Accept.tsx';
 import { AtSpacing } from './AtSpacing.tsx';
 import { BeforeAndAfter } from './BeforeAndAfter.tsx';
 import { Level } from './Level.tsx';
-import { Sure } from './Sure.tsx';
+import { Confidence } from './Confidence.tsx';
 import type { WidthProps } from './widthProps.ts';
 
 /** The spacing to pass at and why, what comes of it on the ground, and what to change in the machine. */
@@ -33,7 +33,7 @@ export function WidthAnswer({ typed, on, rig, onChange }: WidthProps & { rig: Ri
       <Box fontSize="17px" marginTop="8px">
         {recommendationText(reading, typed)}
       </Box>
-      {sweeps && <Sure typed={typed} on={on} />}
+      {sweeps && <Confidence typed={typed} on={on} />}
       <Accept typed={typed} on={on} onChange={onChange} />
       <AtSpacing typed={typed} on={on} onChange={onChange} />
       {faults.length > 0 && (

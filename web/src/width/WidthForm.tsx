@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import type { InputError, WidthTestTyped } from '@steady-scatter/core';
-import type { DocFormProps } from '../kept/DocPage.tsx';
+import type { DocFormProps } from '../documents/DocPage.tsx';
 import { useRigs } from '../rigs/useRigs.ts';
 import { goOnWithEnter } from '../ui/goOnWithEnter.ts';
 import { NotesField } from '../ui/formParts.tsx';

@@ -3,7 +3,7 @@ import { FileText } from 'lucide-react';
 import { useState } from 'react';
 import { loadPart } from '../api/lazyCall.ts';
 import { useRigs } from '../rigs/useRigs.ts';
-import { ActButton } from '../ui/ActButton.tsx';
+import { CommandButton } from '../ui/CommandButton.tsx';
 import { dayText } from '../ui/dayText.ts';
 import { useNotices } from '../ui/notices.tsx';
 import { saveFile } from '../ui/saveFile.ts';
@@ -26,5 +26,5 @@ export function WidthReportAct({ typed, isSample }: { typed: WidthTestTyped; isS
       setPending(false);
     }
   }
-  return <ActButton icon={FileText} label="Report" loading={isPending} onClick={() => void save()} />;
+  return <CommandButton icon={FileText} label="Report" loading={isPending} onClick={() => void save()} />;
 }

@@ -1,5 +1,5 @@
 import { blankWidthTest } from '@steady-scatter/core';
-import { DocPage } from '../kept/DocPage.tsx';
+import { DocPage } from '../documents/DocPage.tsx';
 import { useSystem } from '../settings/useSystem.ts';
 import { today } from '../ui/today.ts';
 import { WidthReportAct } from './WidthReportAct.tsx';

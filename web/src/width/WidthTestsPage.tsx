@@ -1,6 +1,6 @@
 import { MISSING, readWidthTest, showQuantity, WAYS, type WidthTestTyped } from '@steady-scatter/core';
 import { BenchTabs } from '../bench/BenchTabs.tsx';
-import { DocList } from '../kept/DocList.tsx';
+import { DocList } from '../documents/DocList.tsx';
 import { dayText } from '../ui/dayText.ts';
 import { useRigs } from '../rigs/useRigs.ts';
 import { WIDTH_TESTS } from './useWidthTests.ts';

@@ -1,7 +1,7 @@
 import type { WidthTest } from '@steady-scatter/contract';
 import { completeWidthTest, readWidthTest } from '@steady-scatter/core';
 import { call } from '../api/lazyCall.ts';
-import { useDocs, type DocKind } from '../kept/docs.ts';
+import { useDocs, type DocKind } from '../documents/docs.ts';
 
 /** How far machines throw, and how far apart to pass. */
 export const WIDTH_TESTS: DocKind<WidthTest['typed']> = {

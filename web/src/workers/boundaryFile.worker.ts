@@ -1,4 +1,4 @@
-import { attempt, checkFileSize, InputError, originOf, readBoundaryFile, survey, type BoundaryFormat, type Place, type Surveyed } from '@steady-scatter/core'; // prettier-ignore
+import { toResult, checkFileSize, InputError, originOf, readBoundaryFile, cleanBoundary, type BoundaryFormat, type Place, type Surveyed } from '@steady-scatter/core'; // prettier-ignore
 import { expose } from 'comlink';
 
 /** What a boundary file holds, before anything of it is taken. */
@@ -30,7 +30,7 @@ function read(
   const place = originOf(traces) === null ? null : (site ?? originOf(traces));
   const found = traces.flatMap((trace, at) => {
     onShare(READING + ((1 - READING) * at) / traces.length);
-    const surveyed = survey(trace, place);
+    const surveyed = cleanBoundary(trace, place);
     return surveyed ? [surveyed] : [];
   });
   if (found.length === 0) throw new InputError('file.no-ground', { field: 'file' });
@@ -44,9 +44,9 @@ const boundaryFile = {
     site: Place | null,
     onShare: (share: number) => void,
   ): Promise<BoundaryAnswer> {
-    const refused = attempt(() => checkFileSize(file.size)).error;
+    const refused = toResult(() => checkFileSize(file.size)).error;
     const text = refused ? '' : await file.text();
-    const { value, error } = attempt(() => {
+    const { value, error } = toResult(() => {
       if (refused) throw refused;
       return read(text, swapped, site, onShare);
     });

@@ -1,4 +1,4 @@
-import { MOST_IN_BATCH, type ProductBatch } from '@steady-scatter/contract';
+import { MAX_IN_BATCH, type ProductBatch } from '@steady-scatter/contract';
 import { columnsOf, readShelfRow, SHELF_CSV, type ColumnId, type ProductTyped } from '@steady-scatter/core';
 import { expose } from 'comlink';
 import Papa from 'papaparse';
@@ -41,7 +41,7 @@ export interface ReadOptions {
   readonly takeTwice: boolean;
 }
 
-const MOST_BYTES = 50_000_000;
+const MAX_BYTES = 50_000_000;
 const SHOWN = { good: 25, bad: 200, twice: 50 };
 const SEPARATORS: Readonly<Record<string, string>> = {
   ',': 'commas',
@@ -79,7 +79,7 @@ async function encodingOf(file: Blob): Promise<string> {
 /** Goes through a file row by row, a piece of it in memory at a time. */
 async function eachRow(file: File, visit: RowVisit, onProgress: (share: number) => void): Promise<string> {
   if (file.size === 0) throw new FileTrouble('This file is empty.');
-  if (file.size > MOST_BYTES)
+  if (file.size > MAX_BYTES)
     throw new FileTrouble(
       'This file is larger than 50 MB. Split it into smaller ones and take them one by one.',
     );
@@ -249,7 +249,7 @@ async function keepGood(
       // Waited for only when a batch is sent: a promise for each row would cost more than the row.
       good(typed) {
         batch.push({ id: newId(), typed });
-        return batch.length >= MOST_IN_BATCH ? send() : undefined;
+        return batch.length >= MAX_IN_BATCH ? send() : undefined;
       },
       bad: () => undefined,
       twice: () => undefined,

@@ -3,30 +3,30 @@ import { readGeoJson } from './geoJson.ts';
 import { readGpx } from './gpx.ts';
 import { readKml } from './kml.ts';
 import { readPoints } from './points.ts';
-import { readContext, type ReadContext, type Trace } from './trace.ts';
+import { readContext, type ReadContext, type BoundaryLine } from './boundaryLine.ts';
 
 const READERS = {
   GeoJSON: readGeoJson,
   KML: readKml,
   GPX: readGpx,
   'CSV of points': readPoints,
-} as const satisfies Record<string, (text: string, context: ReadContext) => Trace[]>;
+} as const satisfies Record<string, (text: string, context: ReadContext) => BoundaryLine[]>;
 export type BoundaryFormat = keyof typeof READERS;
 
 /** What a boundary file holds. */
 export interface BoundaryFile {
   readonly format: BoundaryFormat;
-  readonly traces: readonly Trace[];
+  readonly traces: readonly BoundaryLine[];
 }
 
 /** Largest file that is read, bytes: a track of half a million points fits. */
-const MOST_BYTES = 40_000_000;
+const MAX_BYTES = 40_000_000;
 
 /** Refuses a file that is too large to be a boundary, before any of it is read. */
 export function checkFileSize(bytes: number): void {
   const megabytes = (count: number) => `${Math.round(count / 1e6)} MB`;
-  if (bytes > MOST_BYTES)
-    throw new InputError('file.too-large', { field: 'file', size: megabytes(bytes), most: megabytes(MOST_BYTES) }); // prettier-ignore
+  if (bytes > MAX_BYTES)
+    throw new InputError('file.too-large', { field: 'file', size: megabytes(bytes), most: megabytes(MAX_BYTES) }); // prettier-ignore
 }
 
 /** What the file is, by what it says itself; its name may be anything. */

@@ -1,16 +1,16 @@
 import fc from 'fast-check';
 import geographiclib from 'geographiclib-geodesic';
 import { describe, expect, it } from 'vitest';
-import { attempt } from '../../errors/InputError.ts';
+import { toResult } from '../../errors/InputError.ts';
 import { localPlane, type Place } from '../geodetic.ts';
 import { outlineArea } from '../outline.ts';
 import { readSite } from '../site.ts';
 import { blankSite } from '../siteTyped.ts';
-import { originOf, readBoundaryFile, survey, writeSite, type BoundaryFile } from './index.ts';
+import { originOf, readBoundaryFile, cleanBoundary, writeSite, type BoundaryFile } from './index.ts';
 
 const read = (text: string, swapped = false) => readBoundaryFile(text, swapped, () => undefined);
-const refused = (text: string) => attempt(() => read(text)).error;
-const surveyAll = ({ traces }: BoundaryFile) => traces.map((trace) => survey(trace, originOf(traces)));
+const refused = (text: string) => toResult(() => read(text)).error;
+const surveyAll = ({ traces }: BoundaryFile) => traces.map((trace) => cleanBoundary(trace, originOf(traces)));
 
 /** Area by geodesics on the ellipsoid (Karney 2013), for comparison. */
 function geodesicM2(ring: readonly Place[]): number {
@@ -164,7 +164,7 @@ describe('a walked edge', () => {
 it('a site written in each format reads back to the same ground', () => {
   const [trace] = read(geo({ type: 'Polygon', coordinates: [EDGE, HOLE] })).traces;
   const place = originOf([trace!])!;
-  const { pieces, areaM2 } = survey(trace!, place)!;
+  const { pieces, areaM2 } = cleanBoundary(trace!, place)!;
   const outlines = pieces[0]!.map((outline) => outline.map(({ x, y }) => [x, y] as const));
   const part = { id: 'p', kind: 'boundary', cut: false, outlines, from: 'a file', off: '', unit: 'm', at: { x: 0, y: 0, turn: 0 } } as const; // prettier-ignore
   const blank = blankSite('a', 'metric');
@@ -173,7 +173,7 @@ it('a site written in each format reads back to the same ground', () => {
   expect(reading.errors).toEqual([]);
   const back = (format: Parameters<typeof writeSite>[3]) => {
     const file = read(writeSite(site, reading, reading.place!, format));
-    return file.traces.map((each) => survey(each, place)!);
+    return file.traces.map((each) => cleanBoundary(each, place)!);
   };
   for (const format of ['geojson', 'kml'] as const) {
     expect(back(format)[0]).toMatchObject({ name: 'Pitch, <north>' });

@@ -1,6 +1,6 @@
 import { InputError } from '../../errors/InputError.ts';
 import type { Place } from '../geodetic.ts';
-import type { ReadContext, Trace } from './trace.ts';
+import type { ReadContext, BoundaryLine } from './boundaryLine.ts';
 
 type Loose = Readonly<Record<string, unknown>>;
 const isLoose = (value: unknown): value is Loose => typeof value === 'object' && value !== null;
@@ -40,12 +40,12 @@ function nameOf(properties: unknown): string {
 }
 
 /** Areas and lines in a GeoJSON file (RFC 7946 and its forerunner): a collection, a feature, or a bare geometry. */
-export function readGeoJson(text: string, context: ReadContext): Trace[] {
+export function readGeoJson(text: string, context: ReadContext): BoundaryLine[] {
   const root = parse(text);
   context.onShare(0.5);
   const broken = (where: string, why: string) =>
     new InputError('file.broken', { field: 'file', place: where, why });
-  const traces: Trace[] = [];
+  const traces: BoundaryLine[] = [];
   const line = (value: unknown, where: string): Place[] => {
     if (!Array.isArray(value)) throw broken(where, 'a list of points is missing');
     return value.map((pair: unknown, at) => {
@@ -62,7 +62,7 @@ export function readGeoJson(text: string, context: ReadContext): Trace[] {
   const take = (value: unknown, name: string, where: string): void => {
     if (!isLoose(value)) throw broken(where, 'it holds nothing');
     const { type, coordinates } = value;
-    const add = (kind: Trace['kind'], rings: Place[][]) => traces.push({ name, kind, rings });
+    const add = (kind: BoundaryLine['kind'], rings: Place[][]) => traces.push({ name, kind, rings });
     const polygon = (rings: unknown) =>
       add('area', lists(rings, where).map((ring) => line(ring, where))); // prettier-ignore
     if (type === 'FeatureCollection') {

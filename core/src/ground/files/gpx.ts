@@ -1,6 +1,6 @@
 import { InputError } from '../../errors/InputError.ts';
 import type { Place } from '../geodetic.ts';
-import type { ReadContext, Trace } from './trace.ts';
+import type { ReadContext, BoundaryLine } from './boundaryLine.ts';
 import { readXml } from './xml.ts';
 
 const LINES: Readonly<Record<string, string>> = { trk: 'trkpt', rte: 'rtept' };
@@ -9,8 +9,8 @@ const LINES: Readonly<Record<string, string>> = { trk: 'trkpt', rte: 'rtept' };
  * Walked edges in a GPX file (1.0 or 1.1): each track with all its segments, each route; waypoints in their order where there
  * is nothing else.
  */
-export function readGpx(text: string, context: ReadContext): Trace[] {
-  const traces: Trace[] = [];
+export function readGpx(text: string, context: ReadContext): BoundaryLine[] {
+  const traces: BoundaryLine[] = [];
   const waypoints: Place[] = [];
   let line: { name: string; points: Place[]; tag: string } | null = null;
   let depth = 0;

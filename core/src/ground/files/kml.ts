@@ -1,15 +1,15 @@
 import { InputError } from '../../errors/InputError.ts';
 import type { Place } from '../geodetic.ts';
-import type { ReadContext, Trace } from './trace.ts';
+import type { ReadContext, BoundaryLine } from './boundaryLine.ts';
 import { readXml } from './xml.ts';
 
 /**
  * Areas and lines in a KML file: polygons with their holes, lines and recorded tracks, whatever they are nested in. Numbers
  * come as "lon,lat" or "lon,lat,height", some writers put spaces after the commas; in recorded tracks "lon lat height".
  */
-export function readKml(text: string, context: ReadContext): Trace[] {
-  const traces: Trace[] = [];
-  let placemark: { name: string; traces: { kind: Trace['kind']; rings: Place[][] }[] } | null = null;
+export function readKml(text: string, context: ReadContext): BoundaryLine[] {
+  const traces: BoundaryLine[] = [];
+  let placemark: { name: string; traces: { kind: BoundaryLine['kind']; rings: Place[][] }[] } | null = null;
   let rings: { outer: Place[][]; inner: Place[][] } | null = null;
   let track: Place[] | null = null;
   let inner = false;

@@ -2,7 +2,7 @@ import Papa from 'papaparse';
 import { InputError } from '../../errors/InputError.ts';
 import type { Place } from '../geodetic.ts';
 import type { Point } from '../outline.ts';
-import type { ReadContext, Trace } from './trace.ts';
+import type { ReadContext, BoundaryLine } from './boundaryLine.ts';
 
 const COLUMNS = {
   lat: ['lat', 'latitude', 'lat_deg'],
@@ -24,7 +24,7 @@ const spelled = (header: string): string =>
  * Points of a CSV file in their order round the ground: columns lat and lon in degrees, or x and y in metres; a column "area"
  * or "name" keeps several areas apart.
  */
-export function readPoints(text: string, context: ReadContext): Trace[] {
+export function readPoints(text: string, context: ReadContext): BoundaryLine[] {
   const { data, meta } = Papa.parse<string[]>(text, { skipEmptyLines: 'greedy' });
   const header = (data[0] ?? []).map(spelled);
   const columnOf = (column: Column) =>
@@ -63,7 +63,7 @@ export function readPoints(text: string, context: ReadContext): Trace[] {
   }
   context.onShare(1);
   return [
-    ...[...places].map(([name, ring]): Trace => ({ name, kind: 'walk', rings: [ring] })),
-    ...[...points].map(([name, ring]): Trace => ({ name, kind: 'walk', rings: [ring] })),
+    ...[...places].map(([name, ring]): BoundaryLine => ({ name, kind: 'walk', rings: [ring] })),
+    ...[...points].map(([name, ring]): BoundaryLine => ({ name, kind: 'walk', rings: [ring] })),
   ];
 }

@@ -13,7 +13,7 @@ import { saveFile } from '../../ui/saveFile.ts';
 import { termOf } from '../../ui/termShown.ts';
 import { TopBar } from '../../ui/TopBar.tsx';
 import { BenchTabs } from '../BenchTabs.tsx';
-import { benchOf, useBenchShelf } from '../benchOf.ts';
+import { calibrationContext, useBenchShelf } from '../calibrationContext.ts';
 import { CheckLine } from '../../ui/CheckLine.tsx';
 import { ageOf, FRESH_WORDS } from '../SignOff.tsx';
 import { CardFace } from './CardFace.tsx';
@@ -41,7 +41,7 @@ function useCards() {
   const base = here?.publicUrl ?? here?.addresses[0] ?? location.origin;
   const job = useCardJob();
   return shelf.calibrations.flatMap(({ id, typed }) => {
-    const on = benchOf(typed, shelf, id);
+    const on = calibrationContext(typed, shelf, id);
     const own = job?.calibration === id ? job : null;
     const card = on.rig && cardOf(typed, on.rig, on.reading, dayText(typed.signOff?.onDay ?? ''), own);
     return card ? [{ id, name: typed.name, card, link: `${base}/bench/${id}`, age: ageOf(typed, on) }] : [];

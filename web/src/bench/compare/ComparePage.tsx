@@ -4,7 +4,7 @@ import { useSearchParams } from 'react-router';
 import { dayText } from '../../ui/dayText.ts';
 import { NameLink } from '../../ui/NameLink.tsx';
 import { TopBar } from '../../ui/TopBar.tsx';
-import { benchOf, useBenchShelf } from '../benchOf.ts';
+import { calibrationContext, useBenchShelf } from '../calibrationContext.ts';
 import { BenchTabs } from '../BenchTabs.tsx';
 import { CheckLine } from '../../ui/CheckLine.tsx';
 import { STYLES, styleOf, type Compared } from './compared.ts';
@@ -37,7 +37,7 @@ export default function ComparePage() {
   const [picked, setPicked] = useState<readonly string[] | null>(null);
   const wanted = picked ?? parameters.getAll('of');
   const all = shelf.calibrations.map(
-    ({ id, typed }): Compared => ({ id, typed, on: benchOf(typed, shelf, id) }),
+    ({ id, typed }): Compared => ({ id, typed, on: calibrationContext(typed, shelf, id) }),
   );
   const tested = all.filter(({ on }) => (on.reading.advice?.means.length ?? 0) > 1);
   const chosen =

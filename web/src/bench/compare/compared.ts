@@ -1,11 +1,11 @@
 import type { CalibrationTyped } from '@steady-scatter/core';
-import type { OnBench } from '../benchOf.ts';
+import type { CalibrationContext } from '../calibrationContext.ts';
 
 /** A calibration that is held against others. */
 export interface Compared {
   readonly id: string;
   readonly typed: CalibrationTyped;
-  readonly on: OnBench;
+  readonly on: CalibrationContext;
 }
 
 /** Told apart by dash and by sign before colour. */

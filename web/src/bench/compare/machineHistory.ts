@@ -1,5 +1,5 @@
 import type { Rig } from '@steady-scatter/contract';
-import type { Doc } from '../../kept/docs.ts';
+import type { Doc } from '../../documents/docs.ts';
 import { ageOf, FRESH_WORDS } from '../SignOff.tsx';
 import type { Compared } from './compared.ts';
 

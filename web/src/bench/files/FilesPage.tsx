@@ -9,12 +9,12 @@ import { saveFile } from '../../ui/saveFile.ts';
 import { Section } from '../../ui/Section.tsx';
 import { today } from '../../ui/today.ts';
 import { TopBar } from '../../ui/TopBar.tsx';
-import { useBenchShelf } from '../benchOf.ts';
+import { useBenchShelf } from '../calibrationContext.ts';
 import { BenchTabs } from '../BenchTabs.tsx';
 import type { TestsToTake } from './testsFile.ts';
 import { takeTests } from './takeTests.ts';
 
-const MOST_BYTES = 8_000_000;
+const MAX_BYTES = 8_000_000;
 const files = () => loadPart(() => import('./testsFile.ts'));
 
 /** Tests as files: all of them out, looked through before any is taken in. */
@@ -33,7 +33,7 @@ export default function FilesPage() {
     setFound(null);
     setTrouble(null);
     try {
-      if (file.size > MOST_BYTES)
+      if (file.size > MAX_BYTES)
         throw new Error('The file has more than 8 MB, which is more than tests ever take.');
       const { readTestsText } = await files();
       setFound(readTestsText(await file.text(), file.name, shelf));

@@ -1,5 +1,5 @@
 import { v7 as newId } from 'uuid';
-import { docActs } from '../../kept/docs.ts';
+import { docActs } from '../../documents/docs.ts';
 import { RIGS } from '../../rigs/useRigs.ts';
 import { CALIBRATIONS } from '../useCalibrations.ts';
 import type { TestsToTake } from './testsFile.ts';

@@ -1,7 +1,7 @@
 import { completeCalibration, completeRig, readCalibration } from '@steady-scatter/core';
 import { describe, expect, it } from 'vitest';
 import demo from '../../../../demo/tarn-hollow.json' with { type: 'json' };
-import type { BenchShelf } from '../benchOf.ts';
+import type { BenchShelf } from '../calibrationContext.ts';
 import { readTestsText, testsCsv, testsJson } from './testsFile.ts';
 
 const doc = <Typed>(id: string, typed: Typed) => ({ id, version: 1, isSample: true, typed, changedAt: '' });

@@ -1,6 +1,6 @@
 import { testsFile } from '@steady-scatter/contract';
 import {
-  attempt,
+  toResult,
   completeCalibration,
   completeRig,
   InputError,
@@ -13,7 +13,7 @@ import {
 } from '@steady-scatter/core';
 import Papa from 'papaparse';
 import { v7 as newId } from 'uuid';
-import { benchOf, type BenchShelf } from '../benchOf.ts';
+import { calibrationContext, type BenchShelf } from '../calibrationContext.ts';
 
 /** What a file of tests brings: machines that are new, and calibrations with the machine each is of. */
 export interface TestsToTake {
@@ -43,7 +43,7 @@ export const testsCsv = (shelf: BenchShelf): string =>
   Papa.unparse(
     testsTable(
       shelf.calibrations.map(({ typed }) => {
-        const { rig, bench, reading } = benchOf(typed, shelf);
+        const { rig, bench, reading } = calibrationContext(typed, shelf);
         return { machine: rig?.name ?? '', outlets: bench.outlets, typed, reading };
       }),
     ),
@@ -94,7 +94,7 @@ function fromCsv(text: string, shelf: BenchShelf): TestsToTake {
   const { data } = Papa.parse<string[]>(text.replace(/^\ufeff/, ''), { skipEmptyLines: true });
   // A spreadsheet's guard against formulas is not part of what was typed.
   const rows = data.map((cells) => cells.map((cell) => cell.replace(/^'(?=[=+\-@])/, '')));
-  const { value, error } = attempt(() => readTests(rows, () => newId()));
+  const { value, error } = toResult(() => readTests(rows, () => newId()));
   if (error) throw new Error(`At ${error.field}: ${error.message}`);
   return {
     rigs: [],

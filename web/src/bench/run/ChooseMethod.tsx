@@ -10,7 +10,7 @@ import {
 import { useState } from 'react';
 import { Choice } from '../../ui/Choice.tsx';
 import { Section } from '../../ui/Section.tsx';
-import type { OnBench } from '../benchOf.ts';
+import type { CalibrationContext } from '../calibrationContext.ts';
 import { CheckLine } from '../../ui/CheckLine.tsx';
 
 const SCALES = [
@@ -30,7 +30,7 @@ const AT_HAND: readonly (readonly [keyof Omit<ToolsTyped, 'scale'>, string])[] =
 
 interface Props {
   typed: CalibrationTyped;
-  on: OnBench;
+  on: CalibrationContext;
   /** The round that is begun. */
   round: number;
   onTools(tools: ToolsTyped): void;

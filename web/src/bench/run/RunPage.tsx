@@ -14,14 +14,19 @@ import {
 import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { v7 as newId } from 'uuid';
-import { useActs } from '../../acts/ActsProvider.tsx';
-import { useDoc, type Doc } from '../../kept/docs.ts';
-import { ActButton } from '../../ui/ActButton.tsx';
+import { useCommands } from '../../commands/CommandsProvider.tsx';
+import { useDoc, type Doc } from '../../documents/docs.ts';
+import { CommandButton } from '../../ui/CommandButton.tsx';
 import { goOnWithEnter } from '../../ui/goOnWithEnter.ts';
 import { OpeningMessage } from '../../ui/OpeningMessage.tsx';
 import { today } from '../../ui/today.ts';
 import { TopBar } from '../../ui/TopBar.tsx';
-import { benchOf, useBenchShelf, type BenchShelf, type OnBench } from '../benchOf.ts';
+import {
+  calibrationContext,
+  useBenchShelf,
+  type BenchShelf,
+  type CalibrationContext,
+} from '../calibrationContext.ts';
 import { HandOver } from '../HandOver.tsx';
 import { CALIBRATIONS } from '../useCalibrations.ts';
 import { ArrowLeft } from 'lucide-react';
@@ -32,7 +37,7 @@ import { RunSteps } from './RunSteps.tsx';
 import { useLiveDoc } from './useLiveDoc.ts';
 
 /** A new run at the mark that is advised, with what stays the same from the last one of its method. */
-function newRun(typed: CalibrationTyped, on: OnBench, method: MethodId): RunTyped {
+function newRun(typed: CalibrationTyped, on: CalibrationContext, method: MethodId): RunTyped {
   const last = typed.runs.findLast((run) => run.method === method);
   const same = ['length', 'course', 'passes', 'area', 'tare', 'content', 'courseTime', 'courseTime.2', 'courseTime.3']; // prettier-ignore
   const fields = new Set(methodOf(method).fields(on.bench.outlets).map(({ id }) => id)); // prettier-ignore
@@ -54,11 +59,11 @@ function newRun(typed: CalibrationTyped, on: OnBench, method: MethodId): RunType
 /** Where product begins to run moves the mark of a first, cautious run. */
 function withFlow(typed: CalibrationTyped, id: string, run: RunTyped, at: number, firstFlow: string, shelf: BenchShelf): CalibrationTyped {
   const next = { ...typed, firstFlow };
-  const mark = benchOf(next, shelf, id).reading.advice?.mark.label ?? run.setting;
+  const mark = calibrationContext(next, shelf, id).reading.advice?.mark.label ?? run.setting;
   return { ...next, runs: next.runs.with(at, { ...run, setting: mark }) };
 } // prettier-ignore
 
-function useErrors(on: OnBench, tried: boolean) {
+function useErrors(on: CalibrationContext, tried: boolean) {
   return (field: string): InputError | undefined =>
     on.reading.errors.find((error) => error.field === field && (tried || !error.code.endsWith('.empty')));
 }
@@ -68,7 +73,7 @@ function LiveRun({ doc }: { doc: Doc<Calibration['typed']> }) {
   const live = useLiveDoc(CALIBRATIONS, doc);
   const { typed, commit, type } = live;
   const shelf = useBenchShelf();
-  const on = benchOf(typed, shelf, doc.id);
+  const on = calibrationContext(typed, shelf, doc.id);
   const navigate = useNavigate();
   const [tried, setTried] = useState(false);
   const errorAt = useErrors(on, tried);
@@ -81,7 +86,7 @@ function LiveRun({ doc }: { doc: Doc<Calibration['typed']> }) {
     commit({ ...before, runs: [...before.runs, newRun(before, on, method)] });
   };
   const leave = () => void navigate(`/bench/${doc.id}`);
-  useActs([{ id: 'leave-run', label: 'Back to the bench', keys: 'Alt+B', run: leave }]);
+  useCommands([{ id: 'leave-run', label: 'Back to the bench', keys: 'Alt+B', run: leave }]);
   const steps = run ? stepsOf(run.method, on.bench.outlets, on.bench.kind, on.product?.kind ?? null) : [];
   const go = (step: Step['id'] | 'result') => {
     setTried(false);
@@ -95,7 +100,7 @@ function LiveRun({ doc }: { doc: Doc<Calibration['typed']> }) {
         acts={
           <>
             <HandOver path={`/bench/${doc.id}/run`} />
-            <ActButton icon={ArrowLeft} label="To the bench" onClick={leave} />
+            <CommandButton icon={ArrowLeft} label="To the bench" onClick={leave} />
           </>
         }
       >

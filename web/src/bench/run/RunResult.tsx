@@ -19,14 +19,14 @@ import { BigNumber } from '../../ui/BigNumber.tsx';
 import { LabelledField } from '../../ui/LabelledField.tsx';
 import { WorkingLine } from '../../ui/WorkingLine.tsx';
 import { Doubts } from '../Doubts.tsx';
-import type { OnBench } from '../benchOf.ts';
+import type { CalibrationContext } from '../calibrationContext.ts';
 import { ResultBand } from './ResultBand.tsx';
 
 interface Props {
   typed: CalibrationTyped;
   run: RunTyped;
   at: number;
-  on: OnBench;
+  on: CalibrationContext;
   onChange(typed: CalibrationTyped): void;
   onNext(): void;
   onRedo(): void;

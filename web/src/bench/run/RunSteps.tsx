@@ -11,7 +11,7 @@ import {
 } from '@steady-scatter/core';
 import { useState } from 'react';
 import { WorkingLine } from '../../ui/WorkingLine.tsx';
-import type { OnBench } from '../benchOf.ts';
+import type { CalibrationContext } from '../calibrationContext.ts';
 import { StepBody } from './StepBody.tsx';
 import { Cautions } from './stepParts.tsx';
 import { StripDrawing } from './StripDrawing.tsx';
@@ -20,7 +20,7 @@ interface Props {
   typed: CalibrationTyped;
   run: RunTyped;
   at: number;
-  on: OnBench;
+  on: CalibrationContext;
   steps: readonly Step[];
   errorAt(field: string): InputError | undefined;
   onType(more: Partial<RunTyped>): void;

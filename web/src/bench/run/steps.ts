@@ -1,5 +1,5 @@
 import type { CalibrationTyped, InputError, RunTyped, Step } from '@steady-scatter/core';
-import type { OnBench } from '../benchOf.ts';
+import type { CalibrationContext } from '../calibrationContext.ts';
 
 /** What each step of a guided run is given. */
 export interface StepProps {
@@ -8,7 +8,7 @@ export interface StepProps {
   /** Place of the run in the calibration. */
   readonly at: number;
   readonly step: Step;
-  readonly on: OnBench;
+  readonly on: CalibrationContext;
   /** Its watch is pressed by space: one of those in view is. */
   readonly listens: boolean;
   errorAt(field: string): InputError | undefined;

@@ -3,8 +3,8 @@ import { connectionStore } from '../../api/connection.ts';
 import { ApiProblem } from '../../api/errors.ts';
 import { explain } from '../../api/explain.ts';
 import { isPassing } from '../../api/whenBack.ts';
-import { dropHeldDoc, heldDoc, useHoldDoc } from '../../kept/docDrafts.ts';
-import { docActs, type Doc, type DocKind } from '../../kept/docs.ts';
+import { dropHeldDoc, heldDoc, useHoldDoc } from '../../documents/docDrafts.ts';
+import { docActs, type Doc, type DocKind } from '../../documents/docs.ts';
 
 /** How far what is typed has got: on the server, on its way, in this browser alone, or met by somebody else's change. */
 export type Kept = 'kept' | 'keeping' | 'held' | 'elsewhere' | { readonly refused: string };

@@ -11,7 +11,7 @@ import {
 import { Download, Redo2, Undo2 } from 'lucide-react';
 import { useId, useMemo, useState, type KeyboardEvent } from 'react';
 import { Layer, Shape, Stage } from 'react-konva';
-import { ActButton } from '../../ui/ActButton.tsx';
+import { CommandButton } from '../../ui/CommandButton.tsx';
 import { saveFile } from '../../ui/saveFile.ts';
 import { drawnOutlines } from '../drawnOutlines.ts';
 import { planSvg } from '../plan/planSvg.ts';
@@ -177,9 +177,9 @@ export default function AreaDrawing(props: Props) {
         )}
       </Box>
       <Box display="flex" flexWrap="wrap" gap="8px" alignItems="center" marginTop="8px" data-noprint>
-        <ActButton icon={Undo2} label="Undo" disabled={!history.can.undo} onClick={history.undo} />
-        <ActButton icon={Redo2} label="Redo" disabled={!history.can.redo} onClick={history.redo} />
-        <ActButton icon={Download} label="Drawing as SVG" onClick={saveSvg} />
+        <CommandButton icon={Undo2} label="Undo" disabled={!history.can.undo} onClick={history.undo} />
+        <CommandButton icon={Redo2} label="Redo" disabled={!history.can.redo} onClick={history.redo} />
+        <CommandButton icon={Download} label="Drawing as SVG" onClick={saveSvg} />
         <Button aria-pressed={snaps} variant={snaps ? 'solid' : 'outline'} onClick={() => setSnaps(!snaps)}>
           Snap
         </Button>

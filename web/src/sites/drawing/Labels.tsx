@@ -14,9 +14,9 @@ interface Props {
 }
 
 /** More parts than these show their dimensions only when chosen. */
-const MOST_PARTS = 8;
+const MAX_PARTS = 8;
 /** More corners than these are not numbered. */
-const MOST_CORNERS = 60;
+const MAX_CORNERS = 60;
 /** Narrowest that a letter may stand, px. */
 const LETTER_PX = 5.2;
 
@@ -27,7 +27,7 @@ function Dimensions({ area, outlines, chosen, view, ink }: Props) {
   const unit = lengthUnitFor(area.shownIn);
   const shown = area.parts.flatMap((part, at) => {
     // The yellow point of a chosen curve stands where its width would be written.
-    const isHidden = at === chosen ? isRound(part) : area.parts.length > MOST_PARTS;
+    const isHidden = at === chosen ? isRound(part) : area.parts.length > MAX_PARTS;
     return isHidden ? [] : dimensionsOf(part, outlines[at]?.[0] ?? [], unit);
   });
   return shown
@@ -46,7 +46,7 @@ function Dimensions({ area, outlines, chosen, view, ink }: Props) {
 /** Corners of the chosen part by their number, where an edge runs from one to another. */
 function CornerNumbers({ area, outlines, chosen, view, ink }: Props) {
   const corners = outlines[chosen]?.[0] ?? [];
-  if (corners.length > MOST_CORNERS || !area.edges.some(({ along }) => along === 'side')) return null;
+  if (corners.length > MAX_CORNERS || !area.edges.some(({ along }) => along === 'side')) return null;
   return corners.map((corner, at) => {
     const { x, y } = toCanvas(view, corner);
     return (

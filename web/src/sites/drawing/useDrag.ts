@@ -13,7 +13,7 @@ import { useRef } from 'react';
 import { useStable } from '../../ui/useStable.ts';
 import { toCanvas, toGround, type View } from './view.ts';
 
-const MOST_HANDLES = 120;
+const MAX_HANDLES = 120;
 /** A corner is drawn onto another from this near, px. */
 const SNAP_PX = 10;
 const ORIGIN: Point = { x: 0, y: 0 };
@@ -75,7 +75,7 @@ export function useDrag({ area, parts, paces, chosen, offsets, view, snaps, onDr
   const shift = offsets[chosen] ?? ORIGIN;
   const handles =
     part && part.kind !== 'boundary' && dimensions
-      ? handlesOf(part.kind, dimensions).slice(0, MOST_HANDLES)
+      ? handlesOf(part.kind, dimensions).slice(0, MAX_HANDLES)
       : [];
   const placed = handles.map(({ at, adds = false }): PlacedHandle => {
     const turned = rotate(at, part?.at.turn ?? 0);

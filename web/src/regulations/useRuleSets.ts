@@ -1,7 +1,7 @@
 import type { RuleSet } from '@steady-scatter/contract';
 import { readRuleSet } from '@steady-scatter/core';
 import { call } from '../api/lazyCall.ts';
-import type { DocKind } from '../kept/docs.ts';
+import type { DocKind } from '../documents/docs.ts';
 
 /** Sets of rules, one for each place that the crew works in. */
 export const RULE_SETS: DocKind<RuleSet['typed']> = {

@@ -11,7 +11,7 @@ import {
 import { useWatch } from 'react-hook-form';
 import { Link } from 'react-router';
 import { useSheet, useSheetForm } from '../jobs/sheet.tsx';
-import { useDocs } from '../kept/docs.ts';
+import { useDocs } from '../documents/docs.ts';
 import { SOIL_TESTS } from '../soil/useSoilTests.ts';
 import { Choice } from '../ui/Choice.tsx';
 import { dayText } from '../ui/dayText.ts';

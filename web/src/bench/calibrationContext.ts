@@ -13,7 +13,7 @@ import {
   type RigTyped,
 } from '@steady-scatter/core';
 import { useMemo } from 'react';
-import type { Doc } from '../kept/docs.ts';
+import type { Doc } from '../documents/docs.ts';
 import { useShelf } from '../products/useProducts.ts';
 import { useRigs } from '../rigs/useRigs.ts';
 import { today } from '../ui/today.ts';
@@ -27,7 +27,7 @@ export interface BenchShelf {
 }
 
 /** A calibration with its machine, its product, and what it comes to. */
-export interface OnBench {
+export interface CalibrationContext {
   readonly rig: RigTyped | null;
   readonly bench: BenchRig;
   readonly product: ProductTyped | null;
@@ -53,11 +53,11 @@ export function useBenchShelf(): BenchShelf {
  *
  * @param id of the calibration; null for a new one, or where it is one of the shelf's
  */
-export function benchOf(
+export function calibrationContext(
   typed: CalibrationTyped,
   { rigs, calibrations, products }: BenchShelf,
   id: string | null = null,
-): OnBench {
+): CalibrationContext {
   const rig = rigs.find((each) => each.id === typed.rig)?.typed ?? null;
   const bench = rig ? benchRig(rig) : NO_RIG;
   const other =

@@ -1,7 +1,7 @@
 import { chakra } from '@chakra-ui/react';
 import type { PackageCount } from '@steady-scatter/core';
 
-const MOST_DRAWN = 4;
+const MAX_DRAWN = 4;
 const WIDTH = 64;
 const HEIGHT = 88;
 const GAP = 10;
@@ -32,7 +32,7 @@ const Bag = ({ x, share }: { x: number; share: number }) => (
 
 /** The packages to take, the last one filled as far as it is used. */
 export function Bags({ packages, label }: { packages: PackageCount; label: string }) {
-  const drawn = Math.min(packages.whole, MOST_DRAWN);
+  const drawn = Math.min(packages.whole, MAX_DRAWN);
   return (
     <chakra.svg
       viewBox={`0 0 ${drawn * (WIDTH + GAP)} ${HEIGHT + 4}`}

@@ -3,7 +3,7 @@ import type { Place } from '../geodetic.ts';
 import type { Point } from '../outline.ts';
 
 /** An edge found in a file: an area with its holes, or the line that somebody walked round it. */
-export interface Trace {
+export interface BoundaryLine {
   /** As the file calls it; empty when it does not. */
   readonly name: string;
   readonly kind: 'area' | 'walk';
@@ -12,7 +12,7 @@ export interface Trace {
 }
 
 /** True for points in metres, which know no place on the earth. */
-export const isPlane = (rings: Trace['rings']): rings is readonly (readonly Point[])[] =>
+export const isPlane = (rings: BoundaryLine['rings']): rings is readonly (readonly Point[])[] =>
   rings[0]?.[0] !== undefined && 'x' in rings[0][0];
 
 /** What a reader of a file needs besides its text. */
@@ -28,14 +28,14 @@ export interface ReadContext {
 }
 
 /** Most points that are read of one file. */
-export const MOST_POINTS = 500_000;
+export const MAX_POINTS = 500_000;
 
 export function readContext(swapped: boolean, onShare: (share: number) => void): ReadContext {
   let points = 0;
   const count = () => {
     points += 1;
-    if (points > MOST_POINTS)
-      throw new InputError('file.too-many-points', { field: 'file', most: MOST_POINTS });
+    if (points > MAX_POINTS)
+      throw new InputError('file.too-many-points', { field: 'file', most: MAX_POINTS });
   };
   return {
     swapped,

@@ -1,5 +1,5 @@
 import {
-  attempt,
+  toResult,
   changedSi,
   readPackage,
   retype,
@@ -18,7 +18,7 @@ export function PackageTerm({ label, unitLabel }: { label: string; unitLabel: st
   const form = useSheetForm();
   const { size, unit } = useWatch({ control: form.control, name: 'worksheet.product.package' });
   const choices: readonly PackageUnit[] = UNITS[unit].kind === 'volume' ? VOLUME_CHOICES : MASS_CHOICES;
-  const reading = attempt(() => readPackage(size, unit, '')).value;
+  const reading = toResult(() => readPackage(size, unit, '')).value;
   const retyped = (id: PackageUnit) =>
     reading && ((change: UnitChange) => retype(changedSi(reading.si, reading.unit, id, change), id));
   return (

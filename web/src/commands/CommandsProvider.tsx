@@ -11,7 +11,7 @@ import {
   type ReactNode,
 } from 'react';
 import { usePreferences } from '../settings/PreferencesProvider.tsx';
-import { actFor, type Act } from './acts.ts';
+import { commandFor, type Command } from './commands.ts';
 
 const GoTo = lazy(() => import('./GoTo.tsx'));
 const ShortcutList = lazy(() => import('./ShortcutList.tsx'));
@@ -21,7 +21,7 @@ export type PanelName = 'go-to' | 'shortcuts' | 'settings';
 
 interface Registry {
   /** Adds the acts of a screen while it is shown; the newest screen goes first. Returns how to take them away. */
-  add(acts: () => readonly Act[]): () => void;
+  add(acts: () => readonly Command[]): () => void;
   open(panel: PanelName): void;
 }
 
@@ -32,9 +32,9 @@ const isTyping = (target: EventTarget | null): boolean =>
   (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
 
 /** Keeps what can be done on the screen of now, listens for its keys, and opens the panels that show it. */
-export function ActsProvider({ children }: { children: ReactNode }) {
-  const groups = useRef<(() => readonly Act[])[]>([]);
-  const [panel, setPanel] = useState<{ name: PanelName; acts: readonly Act[] } | null>(null);
+export function CommandsProvider({ children }: { children: ReactNode }) {
+  const groups = useRef<(() => readonly Command[])[]>([]);
+  const [panel, setPanel] = useState<{ name: PanelName; acts: readonly Command[] } | null>(null);
   const { preferences } = usePreferences();
   const all = useCallback(() => groups.current.flatMap((acts) => acts()), []);
 
@@ -55,7 +55,7 @@ export function ActsProvider({ children }: { children: ReactNode }) {
     const onKey = (event: KeyboardEvent) => {
       const busy = panel !== null || document.querySelector('[role="dialog"][data-state="open"]');
       if (event.defaultPrevented || busy) return;
-      const act = actFor(all(), event, {
+      const act = commandFor(all(), event, {
         typing: isTyping(event.target),
         singleKeys: preferences.singleKeys,
       });
@@ -81,15 +81,15 @@ export function ActsProvider({ children }: { children: ReactNode }) {
 }
 
 /** The registry of acts. */
-export function useActRegistry(): Registry {
+export function useCommandRegistry(): Registry {
   const registry = use(ActsContext);
-  if (!registry) throw new Error('useActRegistry needs an ActsProvider above it.');
+  if (!registry) throw new Error('useCommandRegistry needs an CommandsProvider above it.');
   return registry;
 }
 
 /** Offers acts for as long as the component is shown; each runs as it was written last. */
-export function useActs(acts: readonly Act[]): void {
-  const registry = useActRegistry();
+export function useCommands(acts: readonly Command[]): void {
+  const registry = useCommandRegistry();
   const latest = useRef(acts);
   useEffect(() => {
     latest.current = acts;

@@ -9,7 +9,7 @@ import { useWatch } from 'react-hook-form';
 import { useParams } from 'react-router';
 import { useSheet, useSheetForm } from '../jobs/sheet.tsx';
 import { useJobList } from '../jobs/useJobs.ts';
-import { useDocs } from '../kept/docs.ts';
+import { useDocs } from '../documents/docs.ts';
 import { SOIL_TESTS } from '../soil/useSoilTests.ts';
 import { RULE_SETS } from './useRuleSets.ts';
 

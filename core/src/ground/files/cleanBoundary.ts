@@ -1,12 +1,12 @@
 import { groundArea, groundOf, isHole, simplified, untangled } from '../clip.ts';
 import { localPlane, type Place } from '../geodetic.ts';
 import { crossesItself, lineLength, outlineArea, type Outline, type Point } from '../outline.ts';
-import { isPlane, type Trace } from './trace.ts';
+import { isPlane, type BoundaryLine } from './boundaryLine.ts';
 
 /** What an edge from a file comes to as ground. */
 export interface Surveyed {
   readonly name: string;
-  readonly kind: Trace['kind'];
+  readonly kind: BoundaryLine['kind'];
   /** Each piece: its edge, then holes, m from the site's place, to the millimetre. */
   readonly pieces: readonly (readonly Outline[])[];
   readonly areaM2: number;
@@ -27,9 +27,9 @@ export interface Surveyed {
   readonly crossed: boolean;
 }
 
-const MOST_CORNERS = 1000;
+const MAX_CORNERS = 1000;
 const POCKET_RECEIVER_M = 3;
-const MOST_GAP = 0.2;
+const MAX_GAP = 0.2;
 /** Loops smaller than this share of the ground are where a walk overran its beginning. */
 const SMALL_LOOP = 0.01;
 /** What may be left out at first: of a walk, of a surveyed edge, m. */
@@ -74,7 +74,7 @@ function fewer(edge: Outline, withinM: number): Outline {
 
 function simplify(edge: Outline, withinM: number): Outline {
   const line = fewer(edge, withinM);
-  return line.length <= MOST_CORNERS ? line : simplify(edge, withinM * 2);
+  return line.length <= MAX_CORNERS ? line : simplify(edge, withinM * 2);
 }
 
 const toMillimetre = (edge: Outline): Outline =>
@@ -88,7 +88,7 @@ function untangle(edge: Outline): Outline[][] {
 }
 
 /** Where the drawing of a file begins: the south-west corner of its first edge, in round ten-thousandths of a degree. */
-export function originOf(traces: readonly Trace[]): Place | null {
+export function originOf(traces: readonly BoundaryLine[]): Place | null {
   const rings = traces[0]?.rings;
   if (!rings || isPlane(rings)) return null;
   const [edge = []] = rings;
@@ -104,7 +104,7 @@ export function originOf(traces: readonly Trace[]): Place | null {
  * @param place the site's place; null for points in metres
  * @returns null when no ground is left
  */
-export function survey({ name, kind, rings }: Trace, place: Place | null): Surveyed | null {
+export function cleanBoundary({ name, kind, rings }: BoundaryLine, place: Place | null): Surveyed | null {
   const plane = place && localPlane(place);
   const lines = isPlane(rings)
     ? rings
@@ -135,7 +135,7 @@ export function survey({ name, kind, rings }: Trace, place: Place | null): Surve
     corners: pieces.flat().reduce((sum, outline) => sum + outline.length, 0),
     changed: crossed ? 0 : Math.abs(areaM2 - before) / before,
     gapM,
-    isOpen: gapM > MOST_GAP * length,
+    isOpen: gapM > MAX_GAP * length,
     jitterM,
     offM: kind === 'walk' ? Math.max(POCKET_RECEIVER_M, 2 * jitterM) : null,
     crossed,

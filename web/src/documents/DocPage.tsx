@@ -4,8 +4,8 @@ import { RotateCcw, Trash2 } from 'lucide-react';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import { useParams } from 'react-router';
-import { useActs } from '../acts/ActsProvider.tsx';
-import { ActButton } from '../ui/ActButton.tsx';
+import { useCommands } from '../commands/CommandsProvider.tsx';
+import { CommandButton } from '../ui/CommandButton.tsx';
 import { OpeningMessage } from '../ui/OpeningMessage.tsx';
 import { SampleBadge } from '../ui/SampleBadge.tsx';
 import { TopBar } from '../ui/TopBar.tsx';
@@ -40,7 +40,7 @@ interface Props<Typed extends { readonly name: string }> {
   wide?: boolean;
 }
 
-const Elsewhere = ({ name, onMine, onTheirs }: { name: string; onMine(): void; onTheirs(): void }) => (
+const ConflictNotice = ({ name, onMine, onTheirs }: { name: string; onMine(): void; onTheirs(): void }) => (
   <Box
     role="alert"
     bg="paper"
@@ -100,7 +100,9 @@ function DocSheet<Typed extends { readonly name: string }>({
     if (errors.length === 0) keeping.keep(then);
     else setTimeout(() => document.querySelector<HTMLElement>('[aria-invalid=true]')?.focus());
   };
-  useActs([{ id: `keep-${kind.root}`, label: `Keep this ${kind.one}`, keys: 'Ctrl+S', run: () => keep() }]);
+  useCommands([
+    { id: `keep-${kind.root}`, label: `Keep this ${kind.one}`, keys: 'Ctrl+S', run: () => keep() },
+  ]);
   const isKept = doc !== null && !differs;
 
   return (
@@ -110,9 +112,9 @@ function DocSheet<Typed extends { readonly name: string }>({
         acts={
           <>
             {doc && renderActs?.(doc)}
-            {doc && <ActButton icon={Trash2} label="Delete" onClick={() => void keeping.remove(doc)} />}
+            {doc && <CommandButton icon={Trash2} label="Delete" onClick={() => void keeping.remove(doc)} />}
             {differs && (
-              <ActButton icon={RotateCcw} label="Drop changes" onClick={() => keeping.drop(kept)} />
+              <CommandButton icon={RotateCcw} label="Drop changes" onClick={() => keeping.drop(kept)} />
             )}
             <Button variant={isKept ? 'outline' : 'solid'} loading={keeping.isPending} onClick={() => keep()}>
               {isKept ? 'Kept' : `Keep this ${kind.one}`}
@@ -137,7 +139,7 @@ function DocSheet<Typed extends { readonly name: string }>({
         maxWidth={wide ? undefined : '1100px'}
       >
         {keeping.theirs && (
-          <Elsewhere
+          <ConflictNotice
             name={keeping.theirs.typed.name}
             onMine={() => keeping.theirs && keeping.keepMine(keeping.theirs)}
             onTheirs={() => keeping.theirs && void keeping.takeTheirs(keeping.theirs)}

@@ -19,7 +19,7 @@ import { BigNumber } from '../ui/BigNumber.tsx';
 import { termOf, termShown } from '../ui/termShown.ts';
 import { Bags } from './Bags.tsx';
 
-const BrokenRules = lazy(() => import('../season/BrokenRules.tsx'));
+const BrokenRules = lazy(() => import('../regulations/BrokenRules.tsx'));
 
 const PART_WORDS = { asked: 'as asked', along: 'comes along', none: 'none' } as const;
 

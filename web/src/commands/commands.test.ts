@@ -1,8 +1,8 @@
 import { expect, it } from 'vitest';
-import { actFor, keysOf, type Act } from './acts.ts';
+import { commandFor, keysOf, type Command } from './commands.ts';
 
 const press = (key: string, more = {}) => ({ key, ctrlKey: false, metaKey: false, altKey: false, ...more });
-const acts: Act[] = ['Ctrl+S', 'Alt+A', 'n', '?'].map((keys) => ({
+const acts: Command[] = ['Ctrl+S', 'Alt+A', 'n', '?'].map((keys) => ({
   id: keys,
   label: keys,
   keys,
@@ -18,9 +18,11 @@ it('writes key presses as they are listed', () => {
 });
 
 it('lets single keys rest while somebody types or does not want them, and the others not', () => {
-  expect(actFor(acts, press('n'), still)?.id).toBe('n');
-  expect(actFor(acts, press('n'), { ...still, typing: true })).toBeNull();
-  expect(actFor(acts, press('n'), { ...still, singleKeys: false })).toBeNull();
-  expect(actFor(acts, press('s', { ctrlKey: true }), { typing: true, singleKeys: false })?.id).toBe('Ctrl+S');
-  expect(actFor(acts, press('x'), still)).toBeNull();
+  expect(commandFor(acts, press('n'), still)?.id).toBe('n');
+  expect(commandFor(acts, press('n'), { ...still, typing: true })).toBeNull();
+  expect(commandFor(acts, press('n'), { ...still, singleKeys: false })).toBeNull();
+  expect(commandFor(acts, press('s', { ctrlKey: true }), { typing: true, singleKeys: false })?.id).toBe(
+    'Ctrl+S',
+  );
+  expect(commandFor(acts, press('x'), still)).toBeNull();
 });

@@ -1,11 +1,11 @@
 import { Box, Button } from '@chakra-ui/react';
 import { showExact } from '@steady-scatter/core';
-import { useSureness } from './useSureness.ts';
+import { useConfidence } from './useConfidence.ts';
 import { lengthText, type WidthProps } from './widthProps.ts';
 
 /** How sure the figures are, worked out beside; it can be stopped. */
-export function Sure({ typed, on }: Pick<WidthProps, 'typed' | 'on'>) {
-  const { found, share, stop } = useSureness(on.reading);
+export function Confidence({ typed, on }: Pick<WidthProps, 'typed' | 'on'>) {
+  const { found, share, stop } = useConfidence(on.reading);
   if (share !== null)
     return (
       <Box fontSize="15px" color="ink.soft" marginTop="6px" display="flex" gap="10px" alignItems="center">

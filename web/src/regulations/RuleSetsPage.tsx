@@ -1,4 +1,4 @@
-import { DocList } from '../kept/DocList.tsx';
+import { DocList } from '../documents/DocList.tsx';
 import { ShelfTabs } from '../products/ShelfTabs.tsx';
 import { RULE_SETS } from './useRuleSets.ts';
 

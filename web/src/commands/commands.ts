@@ -1,5 +1,5 @@
 /** Something a person can do, by key, from the go-to box, or both. */
-export interface Act {
+export interface Command {
   readonly id: string;
   readonly label: string;
   /** 'Ctrl+S', 'Alt+A', 'n', '?': as it is listed and matched. */
@@ -24,11 +24,11 @@ export function keysOf({ key, ctrlKey, metaKey, altKey }: KeyPress): string {
 export const isSingleKey = (keys: string): boolean => !keys.includes('+');
 
 /** The act that a key press means now, or null. */
-export function actFor(
-  acts: readonly Act[],
+export function commandFor(
+  acts: readonly Command[],
   press: KeyPress,
   { typing, singleKeys }: { typing: boolean; singleKeys: boolean },
-): Act | null {
+): Command | null {
   const keys = keysOf(press);
   if (isSingleKey(keys) && (typing || !singleKeys)) return null;
   return acts.find((act) => act.keys === keys) ?? null;

@@ -12,7 +12,7 @@ import {
 } from '@steady-scatter/core';
 import { Plus, X } from 'lucide-react';
 import { v7 as newId } from 'uuid';
-import { DocPage, type DocFormProps } from '../kept/DocPage.tsx';
+import { DocPage, type DocFormProps } from '../documents/DocPage.tsx';
 import { RATE_CHOICES } from '../need/units.ts';
 import { usePreferences } from '../settings/PreferencesProvider.tsx';
 import { Choice } from '../ui/Choice.tsx';

@@ -1,5 +1,5 @@
 import type { JobSummary } from '@steady-scatter/contract';
-import type { Act } from './acts.ts';
+import type { Command } from './commands.ts';
 
 /** Something the go-to box can find. */
 export interface Entry {
@@ -10,11 +10,11 @@ export interface Entry {
   run(): void;
 }
 
-const MOST_FOUND = 12;
+const MAX_FOUND = 12;
 
-/** Acts, jobs, and the areas of jobs, as entries. An area leads to the job that it stands on. */
+/** Commands, jobs, and the areas of jobs, as entries. An area leads to the job that it stands on. */
 export function entriesOf(
-  acts: readonly Act[],
+  acts: readonly Command[],
   jobs: readonly JobSummary[],
   openJob: (id: string) => void,
 ): Entry[] {
@@ -48,10 +48,10 @@ export function entriesOf(
 /** Entries that hold every word typed, those that begin with it first; all acts and jobs while nothing is typed. */
 export function findEntries(entries: readonly Entry[], typed: string): Entry[] {
   const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
-  if (words.length === 0) return entries.filter(({ kind }) => kind !== 'area').slice(0, MOST_FOUND);
+  if (words.length === 0) return entries.filter(({ kind }) => kind !== 'area').slice(0, MAX_FOUND);
   const begins = ({ label }: Entry) => (label.toLowerCase().startsWith(words[0] ?? '') ? 0 : 1);
   return entries
     .filter(({ label, detail }) => words.every((word) => `${label} ${detail}`.toLowerCase().includes(word)))
     .toSorted((a, b) => begins(a) - begins(b))
-    .slice(0, MOST_FOUND);
+    .slice(0, MAX_FOUND);
 }

@@ -3,7 +3,7 @@ import { useState, type KeyboardEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { useJobList } from '../jobs/useJobs.ts';
 import { Panel } from '../ui/Panel.tsx';
-import type { Act } from './acts.ts';
+import type { Command } from './commands.ts';
 import { entriesOf, findEntries, type Entry } from './findEntries.ts';
 
 const KIND_WORDS = { act: 'do', job: 'job', area: 'area' } as const;
@@ -51,7 +51,7 @@ const Option = ({ entry, active, onPick }: { entry: Entry; active: boolean; onPi
 );
 
 /** Finds acts, jobs and areas by a few letters. */
-export default function GoTo({ acts, onClose }: { acts: readonly Act[]; onClose(): void }) {
+export default function GoTo({ acts, onClose }: { acts: readonly Command[]; onClose(): void }) {
   const [typed, setTyped] = useState('');
   const [at, setAt] = useState(0);
   const { data: jobs = [] } = useJobList();

@@ -1,7 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { Panel } from '../ui/Panel.tsx';
 import { usePreferences } from '../settings/PreferencesProvider.tsx';
-import { isSingleKey, type Act } from './acts.ts';
+import { isSingleKey, type Command } from './commands.ts';
 
 const ALWAYS: readonly { keys: string; label: string }[] = [
   { keys: 'Enter', label: 'Go on to the next thing to type' },
@@ -23,7 +23,7 @@ const Key = chakra('kbd', {
 });
 
 /** Every shortcut that works on this screen. */
-export default function ShortcutList({ acts, onClose }: { acts: readonly Act[]; onClose(): void }) {
+export default function ShortcutList({ acts, onClose }: { acts: readonly Command[]; onClose(): void }) {
   const { singleKeys } = usePreferences().preferences;
   const listed = acts.flatMap(({ keys, label }) =>
     keys && (singleKeys || !isSingleKey(keys)) ? [{ keys, label }] : [],

@@ -7,14 +7,14 @@ const PAUSE_MS = 400;
 const TIMES = 2000;
 
 /** How sure CV and spacing are; while it is worked out, the share done and a way to stop. */
-export interface Sureness {
+export interface Confidence {
   readonly found: Resampled | null;
   readonly share: number | null;
   stop(): void;
 }
 
 /** Draws the test anew two thousand times in a worker, whenever the trays or the spacing change and rest. */
-export function useSureness(reading: WidthReading): Sureness {
+export function useConfidence(reading: WidthReading): Confidence {
   const { trays, lookedM, limit } = reading;
   const asked = useMemo(() => {
     if (!reading.sweeps || lookedM === null || trays.spacingM === null) return null;

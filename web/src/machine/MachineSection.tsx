@@ -17,7 +17,7 @@ import {
 } from '@steady-scatter/core';
 import { useWatch } from 'react-hook-form';
 import { Link, useParams } from 'react-router';
-import { benchOf, useBenchShelf, type OnBench } from '../bench/benchOf.ts';
+import { calibrationContext, useBenchShelf, type CalibrationContext } from '../bench/calibrationContext.ts';
 import { ageOf, FRESH_WORDS } from '../bench/SignOff.tsx';
 import { useSheet, useSheetForm } from '../jobs/sheet.tsx';
 import { TypedTerm } from '../jobs/TypedTerm.tsx';
@@ -35,7 +35,15 @@ const lengthOf = (m: number, unit: SpreadTyped['width']['unit']): string => {
 };
 
 /** The mark for this sheet's rate, and what comes of a spacing that is not the chart's. */
-function Setting({ typed, on, spread }: { typed: CalibrationTyped; on: OnBench; spread: SpreadTyped }) {
+function Setting({
+  typed,
+  on,
+  spread,
+}: {
+  typed: CalibrationTyped;
+  on: CalibrationContext;
+  spread: SpreadTyped;
+}) {
   const form = useSheetForm();
   const { answer } = useSheet();
   const { rateSi, times: over } = answer.numbers.once;
@@ -162,7 +170,7 @@ export default function MachineSection({ onEnter }: { onEnter(): void }) {
   const kind = useWatch({ control: form.control, name: 'worksheet.product.kind' });
   const shelf = useBenchShelf();
   const chosen = shelf.calibrations.find(({ id }) => id === spread.calibration);
-  const on = chosen && benchOf(chosen.typed, shelf, chosen.id);
+  const on = chosen && calibrationContext(chosen.typed, shelf, chosen.id);
   const product = useWatch({ control: form.control, name: 'worksheet.product' });
   const match = chosen && on ? chartMatch(product, chosen.typed, on.product, spread.sameProduct) : null;
   const { id: job } = useParams();
