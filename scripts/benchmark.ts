@@ -11,15 +11,15 @@ import {
   overlay,
   patternOf,
   readBoundaryFile,
-  readPaces,
-  readProduct,
+  evaluatePaces,
+  evaluateProduct,
   resample,
   seeded,
   cleanBoundary,
   sweep,
   type MixRequest,
   type Nutrient,
-  type PartTyped,
+  type PartInput,
   type ShapeKind,
 } from '@steady-scatter/core';
 
@@ -41,7 +41,7 @@ function mixRequest(seed: number): MixRequest {
   const products = Array.from({ length: 60 }, (_, at) => ({
     id: `p${at}`,
     name: `p${at}`,
-    product: readProduct({
+    product: evaluateProduct({
       ...blankProduct('dry-fertilizer', 'metric'),
       name: `p${at}`,
       grade: `${whole(46)}-${whole(20)}-${whole(30)} + ${whole(3)} S`,
@@ -85,7 +85,7 @@ process.stdout.write(
 );
 
 /** 40 shapes over each other and 20 cut-outs in them, as a placed drawing. */
-function drawing(seed: number): PartTyped[] {
+function drawing(seed: number): PartInput[] {
   const random = seeded(seed);
   const kinds: readonly ShapeKind[] = [
     'rectangle',
@@ -103,7 +103,7 @@ function drawing(seed: number): PartTyped[] {
   });
 }
 
-const noPace = readPaces(blankSite('a', 'metric').pace, 'pace');
+const noPace = evaluatePaces(blankSite('a', 'metric').pace, 'pace');
 // The first few warm the engine up, as the first frames of a drag do.
 const drawings = Array.from({ length: 70 }, (_, at) => drawing(at + 1));
 report(

@@ -1,7 +1,7 @@
 // npm run gates [machines]: how the adviser does on machines whose gates are crooked. Every run is typed as a person would: two
 // weighings of a strip, read, doubted, worked out and advised on by the same code as on screen. Seeded; prints the table of
 // docs/method.md.
-import { benchRig, blankCalibration, blankRig, blankRun, blankScale, isEnded, readCalibration, type CalibrationReading, type CalibrationTyped, type RunTyped } from '@steady-scatter/core'; // prettier-ignore
+import { benchRig, blankCalibration, blankRig, blankRun, blankScale, isEnded, evaluateCalibration, type CalibrationResult, type CalibrationInput, type RunInput } from '@steady-scatter/core'; // prettier-ignore
 import { FAMILIES, simulate, type Family, type Machine } from './simulated/machines.ts';
 
 const MACHINES = Number(process.argv[2] ?? 400);
@@ -35,14 +35,14 @@ interface Course {
 /** A strip long enough for the scale to tell half the tolerance at the target. */
 const stripM = (target: number): number => Math.ceil(0.33 / ((target / 1000) * WIDTH_M) / 5) * 5;
 
-function typeRun(id: string, mark: number, rate: number, lengthM: number): RunTyped {
+function typeRun(id: string, mark: number, rate: number, lengthM: number): RunInput {
   const netKg = (rate / 1000) * WIDTH_M * lengthM;
   const weigh = (kg: number) => (Math.round(kg / SCALE.step) * SCALE.step).toFixed(2);
   const readings = { in: weigh(SCALE.full), left: weigh(SCALE.full - netKg), length: `${lengthM}.00`, time: (lengthM / 1.3).toFixed(1) }; // prettier-ignore
   return { ...blankRun(id, '2026-04-10', 'weigh-back'), setting: String(mark), readings };
 }
 
-function aim({ target, label }: Machine, from: Start, ceiling: boolean): CalibrationTyped {
+function aim({ target, label }: Machine, from: Start, ceiling: boolean): CalibrationInput {
   return {
     ...blankCalibration('metric'),
     name: 'Simulated',
@@ -69,11 +69,11 @@ function calibrate(drawn: Machine, from: Start, ceiling: boolean): Course {
   const rig = benchRig({ ...blankRig('metric'), name: 'Simulated', control });
   const shape = from === 'shape of another chart' && machine.other.points.length > 1 ? { ...machine.other, points: machine.other.points.map(({ setting, rate }) => ({ setting, rate: rate / 1000 })) } : null; // prettier-ignore
   const aimed = aim(machine, from, ceiling);
-  const [runs, answers]: [RunTyped[], string[]] = [[], []];
+  const [runs, answers]: [RunInput[], string[]] = [[], []];
   let highest = 0;
   for (;;) {
     const typed = { ...aimed, runs: [...runs], answers: [...answers] };
-    const reading = readCalibration(typed, rig, shape);
+    const reading = evaluateCalibration(typed, rig, shape);
     const { advice } = reading;
     const stuck = reading.errors.length > 0 || !advice || reading.runs.some(({ worked }) => !worked);
     const ended = advice !== null && isEnded(advice.because);
@@ -83,13 +83,13 @@ function calibrate(drawn: Machine, from: Start, ceiling: boolean): Course {
     highest = Math.max(highest, rate / target);
     const run = typeRun(`${typed.runs.length}`, advice.setting, rate, stripM(target));
     // What is asked is answered with yes: the machine did it.
-    const asked = readCalibration({ ...typed, runs: [...runs, run] }, rig, shape).doubts;
+    const asked = evaluateCalibration({ ...typed, runs: [...runs, run] }, rig, shape).doubts;
     runs.push(run);
     answers.push(...asked.map(({ id }) => id));
   }
 }
 
-function resultOf({ marks, rate, target }: Machine, typed: CalibrationTyped, { advice }: CalibrationReading, state: { ceiling: boolean; stuck: boolean; ended: boolean; highest: number }): Course {
+function resultOf({ marks, rate, target }: Machine, typed: CalibrationInput, { advice }: CalibrationResult, state: { ceiling: boolean; stuck: boolean; ended: boolean; highest: number }): Course {
   const { ceiling, stuck, ended, highest } = state;
   const setting = advice?.setting ?? 0;
   const off = rate(setting) / target - 1;

@@ -11,7 +11,7 @@ const START = [
   /core\/src\/(errors|quantities|working)\//,
   /core\/src\/need\/(?!soilTest)/,
   /core\/src\/worksheet\/(?!orderTable|merge)/,
-  /core\/src\/shelf\/(product|wanted|readProduct|rateUnit)\./,
+  /core\/src\/shelf\/(product|wanted|evaluateProduct|rateUnit)\./,
   /core\/src\/loads\/(packages|order|scoop)\./,
   /core\/src\/ground\/size\./,
   /web\/src\/ui\/(PanelButton|origin|ResultTerm|WorkingLine|termShown|TermInput|FieldErrors|UnitPicker|SampleBadge|browserStores|fieldBox)\./,

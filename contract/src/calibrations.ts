@@ -2,7 +2,7 @@ import {
   checkTestsFile,
   METHOD_IDS,
   MAX_RUNS,
-  readCalibration,
+  evaluateCalibration,
   STARTS,
   TESTS_FORMAT,
   toResult,
@@ -10,7 +10,7 @@ import {
 import * as z from 'zod';
 import { addInputErrors, once } from './inputIssues.ts';
 import { keptOf, writeOf } from './kept.ts';
-import { rigTyped } from './rigs.ts';
+import { rigInput } from './rigs.ts';
 import { lengthUnit, massRateUnit, massUnit, typedText as text } from './units.ts';
 
 const width = z.strictObject({ text, unit: lengthUnit, by: z.enum(['measured', 'chosen']) });
@@ -91,14 +91,14 @@ export const calibrationShape = z.strictObject({
   notes: z.string().max(4000),
 });
 
-export const calibrationReading = once(readCalibration);
+export const calibrationResult = once(evaluateCalibration);
 
 /** The same as it may be kept: what is in it can be read. */
-export const calibrationTyped = calibrationShape.superRefine((typed, context) =>
-  addInputErrors(context, calibrationReading(typed).errors),
+export const calibrationInput = calibrationShape.superRefine((typed, context) =>
+  addInputErrors(context, calibrationResult(typed).errors),
 );
 
-export const calibrationWrite = writeOf(calibrationTyped);
+export const calibrationWrite = writeOf(calibrationInput);
 export const calibration = keptOf(calibrationShape);
 
 /** A file of tests: machines and their calibrations, as typed. What opens it says what it is. */
@@ -112,8 +112,8 @@ export const testsFile = z
     z.object({
       format: z.literal(TESTS_FORMAT.format),
       version: z.literal(TESTS_FORMAT.version),
-      rigs: z.array(z.object({ id: z.uuid(), typed: rigTyped })).max(500),
-      calibrations: z.array(z.object({ id: z.uuid(), typed: calibrationTyped })).max(2000),
+      rigs: z.array(z.object({ id: z.uuid(), typed: rigInput })).max(500),
+      calibrations: z.array(z.object({ id: z.uuid(), typed: calibrationInput })).max(2000),
     }),
   );
 

@@ -2,16 +2,16 @@
 // Wrong input is described by core's own sentences, each at its field.
 export {
   calibration,
-  calibrationReading,
+  calibrationResult,
   calibrationShape,
-  calibrationTyped,
+  calibrationInput,
   calibrationWrite,
   testsFile,
   type Calibration,
   type CalibrationWrite,
   type TestsFile,
 } from './calibrations.ts';
-export { rig, rigReading, rigShape, rigTyped, rigWrite, type Rig, type RigWrite } from './rigs.ts';
+export { rig, rigResult, rigShape, rigInput, rigWrite, type Rig, type RigWrite } from './rigs.ts';
 export { device, here, pairing, type Device, type Here } from './devices.ts';
 export { job, jobSummary, jobWrite, type Job, type JobSummary, type JobWrite } from './jobs.ts';
 export { openApi, openApiPath } from './openapi.ts';
@@ -29,8 +29,8 @@ export {
   MAX_IN_BATCH,
   product,
   productFacts,
-  productReading,
-  productTyped,
+  productResult,
+  productInput,
   productWrite,
   type Product,
   type ProductBatch,
@@ -38,30 +38,30 @@ export {
 } from './products.ts';
 export {
   ruleSet,
-  ruleSetReading,
+  ruleSetResult,
   ruleSetShape,
-  ruleSetTyped,
+  ruleSetInput,
   ruleSetWrite,
   type RuleSet,
   type RuleSetWrite,
 } from './ruleSets.ts';
 export {
   soilTest,
-  soilTestReading,
+  soilTestResult,
   soilTestShape,
-  soilTestTyped,
+  soilTestInput,
   soilTestWrite,
   type SoilTest,
   type SoilTestWrite,
 } from './soilTests.ts';
-export { site, siteReading, siteShape, siteTyped, siteWrite, type Site, type SiteWrite } from './sites.ts';
+export { site, siteResult, siteShape, siteInput, siteWrite, type Site, type SiteWrite } from './sites.ts';
 export type { Route } from './route.ts';
 export { FILE_ROUTES, ROUTES, type AnswerOf, type BodyOf, type ParamsOf, type RouteName } from './routes.ts';
 export {
   widthTest,
-  widthTestReading,
+  widthTestResult,
   widthTestShape,
-  widthTestTyped,
+  widthTestInput,
   widthTestWrite,
   type WidthTest,
   type WidthTestWrite,

@@ -1,4 +1,4 @@
-import { PRODUCT_KIND_IDS, readProduct } from '@steady-scatter/core';
+import { PRODUCT_KIND_IDS, evaluateProduct } from '@steady-scatter/core';
 import * as z from 'zod';
 import { addInputErrors, once } from './inputIssues.ts';
 import { keptOf, writeOf } from './kept.ts';
@@ -36,14 +36,14 @@ export const productFacts = z.strictObject({
   notes: z.string().max(4000),
 });
 
-export const productReading = once(readProduct);
+export const productResult = once(evaluateProduct);
 
 /** A product of the shelf. Empty fields are allowed, wrong ones are not. */
-export const productTyped = productFacts.superRefine((typed, context) =>
-  addInputErrors(context, productReading(typed).errors),
+export const productInput = productFacts.superRefine((typed, context) =>
+  addInputErrors(context, productResult(typed).errors),
 );
 
-export const productWrite = writeOf(productTyped);
+export const productWrite = writeOf(productInput);
 export const product = keptOf(productFacts);
 
 /** Most products in one batch: what fits the size of a request. */
@@ -52,7 +52,7 @@ export const MAX_IN_BATCH = 500;
 /** New products, all at once. */
 export const productBatch = z.strictObject({
   products: z
-    .array(z.strictObject({ id: z.uuid(), typed: productTyped }))
+    .array(z.strictObject({ id: z.uuid(), typed: productInput }))
     .min(1)
     .max(MAX_IN_BATCH),
 });

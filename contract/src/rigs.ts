@@ -1,4 +1,4 @@
-import { readRig, RIG_KIND_IDS } from '@steady-scatter/core';
+import { evaluateRig, RIG_KIND_IDS } from '@steady-scatter/core';
 import * as z from 'zod';
 import { addInputErrors, once } from './inputIssues.ts';
 import { keptOf, writeOf } from './kept.ts';
@@ -37,14 +37,14 @@ export const rigShape = z.strictObject({
   notes: z.string().max(4000),
 });
 
-export const rigReading = once(readRig);
+export const rigResult = once(evaluateRig);
 
 /** The same as it may be kept: what is in it can be read. */
-export const rigTyped = rigShape.superRefine((typed, context) =>
-  addInputErrors(context, rigReading(typed).errors),
+export const rigInput = rigShape.superRefine((typed, context) =>
+  addInputErrors(context, rigResult(typed).errors),
 );
 
-export const rigWrite = writeOf(rigTyped);
+export const rigWrite = writeOf(rigInput);
 export const rig = keptOf(rigShape);
 
 export type Rig = z.infer<typeof rig>;

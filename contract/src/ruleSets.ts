@@ -1,4 +1,4 @@
-import { NUTRIENT_IDS, readRuleSet, RULE_KIND_IDS } from '@steady-scatter/core';
+import { NUTRIENT_IDS, evaluateRuleSet, RULE_KIND_IDS } from '@steady-scatter/core';
 import * as z from 'zod';
 import { addInputErrors, once } from './inputIssues.ts';
 import { keptOf, writeOf } from './kept.ts';
@@ -24,14 +24,14 @@ export const ruleSetShape = z.strictObject({
     .readonly(),
 });
 
-export const ruleSetReading = once(readRuleSet);
+export const ruleSetResult = once(evaluateRuleSet);
 
 /** The same as it may be kept: what is in it can be read. */
-export const ruleSetTyped = ruleSetShape.superRefine((typed, context) =>
-  addInputErrors(context, ruleSetReading(typed).errors),
+export const ruleSetInput = ruleSetShape.superRefine((typed, context) =>
+  addInputErrors(context, ruleSetResult(typed).errors),
 );
 
-export const ruleSetWrite = writeOf(ruleSetTyped);
+export const ruleSetWrite = writeOf(ruleSetInput);
 export const ruleSet = keptOf(ruleSetShape);
 
 export type RuleSet = z.infer<typeof ruleSet>;

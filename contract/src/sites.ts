@@ -4,7 +4,7 @@ import {
   MEASURED_BY,
   MAX_PARTS,
   MAX_SITE_AREAS,
-  readSite,
+  evaluateSite,
   SHAPE_KINDS,
   SLOPES,
   SURFACES,
@@ -113,14 +113,14 @@ export const siteShape = z.strictObject({
     .readonly(),
 });
 
-export const siteReading = once(readSite);
+export const siteResult = once(evaluateSite);
 
 /** The same as it may be kept: what is in it can be read. */
-export const siteTyped = siteShape.superRefine((typed, context) =>
-  addInputErrors(context, siteReading(typed).errors),
+export const siteInput = siteShape.superRefine((typed, context) =>
+  addInputErrors(context, siteResult(typed).errors),
 );
 
-export const siteWrite = writeOf(siteTyped);
+export const siteWrite = writeOf(siteInput);
 export const site = keptOf(siteShape);
 
 export type Site = z.infer<typeof site>;

@@ -1,4 +1,4 @@
-import { readSoilTest, SOIL_NUTRIENTS, type SoilNutrient } from '@steady-scatter/core';
+import { evaluateSoilTest, SOIL_NUTRIENTS, type SoilNutrient } from '@steady-scatter/core';
 import * as z from 'zod';
 import { addInputErrors, once } from './inputIssues.ts';
 import { keptOf, writeOf } from './kept.ts';
@@ -23,14 +23,14 @@ export const soilTestShape = z.strictObject({
   notes: z.string().max(4000),
 });
 
-export const soilTestReading = once(readSoilTest);
+export const soilTestResult = once(evaluateSoilTest);
 
 /** The same as it may be kept: what is in it can be read. */
-export const soilTestTyped = soilTestShape.superRefine((typed, context) =>
-  addInputErrors(context, soilTestReading(typed).errors),
+export const soilTestInput = soilTestShape.superRefine((typed, context) =>
+  addInputErrors(context, soilTestResult(typed).errors),
 );
 
-export const soilTestWrite = writeOf(soilTestTyped);
+export const soilTestWrite = writeOf(soilTestInput);
 export const soilTest = keptOf(soilTestShape);
 
 export type SoilTest = z.infer<typeof soilTest>;

@@ -3,7 +3,7 @@ import {
   MODE_IDS,
   MAX_ROWS,
   MAX_TRAYS,
-  readWidthTest,
+  evaluateWidthTest,
   WAY_IDS,
   type CatchKind,
 } from '@steady-scatter/core';
@@ -50,14 +50,14 @@ export const widthTestShape = z.strictObject({
   notes: z.string().max(4000),
 });
 
-export const widthTestReading = once(readWidthTest);
+export const widthTestResult = once(evaluateWidthTest);
 
 /** The same as it may be kept: what is in it can be read. */
-export const widthTestTyped = widthTestShape.superRefine((typed, context) =>
-  addInputErrors(context, widthTestReading(typed).errors),
+export const widthTestInput = widthTestShape.superRefine((typed, context) =>
+  addInputErrors(context, widthTestResult(typed).errors),
 );
 
-export const widthTestWrite = writeOf(widthTestTyped);
+export const widthTestWrite = writeOf(widthTestInput);
 export const widthTest = keptOf(widthTestShape);
 
 export type WidthTest = z.infer<typeof widthTest>;

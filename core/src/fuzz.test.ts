@@ -207,9 +207,9 @@ describe('documents with anything typed in them', () => {
   it('sheets', () =>
     mangle((draw, seed) => {
       const { onDay, worksheet } = pick(DEMO.jobs, seed);
-      const typed = mangled(core.completeWorksheet(worksheet), draw);
+      const typed = mangled(core.upgradeWorksheet(worksheet), draw);
       const answer = keeps(() => core.answerWorksheet(typed, core.AS_TYPED))!;
-      const rules = keeps(() => core.readRuleSet(mangled(pick(DEMO.ruleSets, seed).typed, draw)))!.rules;
+      const rules = keeps(() => core.evaluateRuleSet(mangled(pick(DEMO.ruleSets, seed).typed, draw)))!.rules;
       const facts = { onDay, soilTests: DEMO.soilTests, others: [{ name: 'Other', days: [onDay, 'x'], isSameProduct: true }] }; // prettier-ignore
       const checks = keeps(() => core.checkSheet(rules, answer, typed.rules, facts)) ?? [];
       keeps(() => core.checkRules(rules, { onDay, product: answer.reading.product, rateSi: 0.01, portions: 1, soFar: [], soilTest: null, everyDays: null, others: [], mixPerM2: null }, { need: 'kg/ha', rate: 'kg/ha' })); // prettier-ignore
@@ -221,8 +221,8 @@ describe('documents with anything typed in them', () => {
       keeps(() => core.portionsOf(answer.reading.split, onDay, answer));
       keeps(() => core.orderTable(answer, typed));
       keeps(() => core.worksheetText(answer));
-      keeps(() => core.readWorksheet(typed));
-      keeps(() => core.isWorksheetTyped(typed));
+      keeps(() => core.evaluateWorksheet(typed));
+      keeps(() => core.isWorksheetInput(typed));
       keeps(() => core.withNeedOf(typed, 'ai'));
       keeps(() => core.withProduct(typed, mangled(pick(DEMO.products, seed).typed, draw)));
       const headed = { name: 'a', onDay, worksheet: typed };
@@ -231,9 +231,9 @@ describe('documents with anything typed in them', () => {
     }));
   it('products, soil tests, mixes', () =>
     mangle((draw, seed) => {
-      const typed = mangled(core.completeProduct(pick(DEMO.products, seed).typed), draw);
-      const product = keeps(() => core.readProduct(typed))!;
-      keeps(() => core.readLabelFacts(typed));
+      const typed = mangled(core.upgradeProduct(pick(DEMO.products, seed).typed), draw);
+      const product = keeps(() => core.evaluateProduct(typed))!;
+      keeps(() => core.evaluateLabelFacts(typed));
       for (const of of ['N', 'ai', 'product'] as const) {
         const need = { of, perM2: 0.004 };
         const label = keeps(() => core.readLabel(product, need));
@@ -246,14 +246,14 @@ describe('documents with anything typed in them', () => {
         keeps(() => core.scoopLine(scoop, typed.scoop));
         keeps(() => core.inScoops(3, 'lb', scoop, typed.scoop));
       }
-      keeps(() => core.readScoop(typed.scoop, 'scoop'));
+      keeps(() => core.evaluateScoop(typed.scoop, 'scoop'));
       keeps(() => core.readPackage(typed.package.size, typed.package.unit, 'x'));
-      const soil = mangled<exported.SoilTestTyped>(pick(DEMO.soilTests, seed).typed, draw);
-      keeps(() => core.readSoilTest(soil));
+      const soil = mangled<exported.SoilTestInput>(pick(DEMO.soilTests, seed).typed, draw);
+      keeps(() => core.evaluateSoilTest(soil));
       const mix = mangled(core.mixForSoilTest(core.blankMix('kg/ha', 'm2'), soil), draw);
-      const asked = keeps(() => core.readMix(mix))!;
-      keeps(() => core.mixLimits(core.readRuleSet(mangled(pick(DEMO.ruleSets, seed).typed, draw)).rules, '2026-04-18', mix.soilTestDay, asked.soFar)); // prettier-ignore
-      const products = DEMO.products.map(({ id, typed: each }) => ({ id, name: id, product: core.readProduct(mangled(each, draw)) })); // prettier-ignore
+      const asked = keeps(() => core.evaluateMix(mix))!;
+      keeps(() => core.mixLimits(core.evaluateRuleSet(mangled(pick(DEMO.ruleSets, seed).typed, draw)).rules, '2026-04-18', mix.soilTestDay, asked.soFar)); // prettier-ignore
+      const products = DEMO.products.map(({ id, typed: each }) => ({ id, name: id, product: core.evaluateProduct(mangled(each, draw)) })); // prettier-ignore
       const answer = keeps(() => core.findMix({ ...asked, products, quickCap: null, slowFloor: null, mixesForms: false, fromStockForM2: null })); // prettier-ignore
       if (!answer) return;
       keeps(() => core.searchNotes(answer));
@@ -264,12 +264,12 @@ describe('documents with anything typed in them', () => {
   it('machines and their calibrations', () =>
     mangle((draw, seed) => {
       const kept = pick(DEMO.calibrations, seed);
-      const own = DEMO.rigs.find(({ id }) => id === (kept.typed as exported.CalibrationTyped).rig)!.typed;
-      const rig = mangled(core.completeRig(own), draw);
-      keeps(() => core.readRig(rig));
-      const bench = core.benchRig(seed % 2 === 0 ? rig : core.completeRig(own));
-      const typed = mangled(core.completeCalibration(kept.typed), draw);
-      const reading = keeps(() => core.readCalibration(typed, bench, null, core.machineRecord(DEMO.calibrations, { id: kept.id, typed }, bench, '2026-11-26')))!; // prettier-ignore
+      const own = DEMO.rigs.find(({ id }) => id === (kept.typed as exported.CalibrationInput).rig)!.typed;
+      const rig = mangled(core.upgradeRig(own), draw);
+      keeps(() => core.evaluateRig(rig));
+      const bench = core.benchRig(seed % 2 === 0 ? rig : core.upgradeRig(own));
+      const typed = mangled(core.upgradeCalibration(kept.typed), draw);
+      const reading = keeps(() => core.evaluateCalibration(typed, bench, null, core.machineRecord(DEMO.calibrations, { id: kept.id, typed }, bench, '2026-11-26')))!; // prettier-ignore
       keeps(() => core.adviceText(reading, typed, 'dry-fertilizer'));
       for (const of of [core.correctionText, core.offersFor]) keeps(() => of(reading, typed, rig.kind));
       keeps(() => core.settingPicture(reading, typed.target.unit, rig.kind));
@@ -297,24 +297,24 @@ describe('documents with anything typed in them', () => {
         keeps(() => core.fillAimOf(typed, run, reading, bench));
         for (const field of core.methodOf(run.method).fields(bench.outlets)) keeps(() => core.timeToAim(typed, run, at, reading, field, bench)); // prettier-ignore
       });
-      keeps(() => core.chartMatch(mangled(core.completeProduct(pick(DEMO.products, seed).typed), draw), typed, null, '')); // prettier-ignore
+      keeps(() => core.chartMatch(mangled(core.upgradeProduct(pick(DEMO.products, seed).typed), draw), typed, null, '')); // prettier-ignore
       keeps(() => core.readMark(pick(TEXTS, seed), bench.scale, 'x'));
-      keeps(() => core.readScale(rig.control, 'control'));
+      keeps(() => core.evaluateScale(rig.control, 'control'));
       keeps(() => core.readWidth(typed.width, 'width'));
     }));
   it('sites, paces, widths', () =>
     mangle((draw, seed) => {
-      const site = mangled<exported.SiteTyped>(pick(DEMO.sites, seed).typed, draw);
-      const reading = keeps(() => core.readSite(site))!;
+      const site = mangled<exported.SiteInput>(pick(DEMO.sites, seed).typed, draw);
+      const reading = keeps(() => core.evaluateSite(site))!;
       reading.areas.forEach((area, at) => {
         keeps(() => core.measuredLine(site.areas[at]!, area));
         keeps(() => core.areaAdvice(site.areas[at]!, area));
       });
-      keeps(() => core.readPaces(site.pace, 'pace'));
+      keeps(() => core.evaluatePaces(site.pace, 'pace'));
       keeps(() => core.readPlace(site.place, 'place'));
-      const width = mangled(core.completeWidthTest(pick(DEMO.widthTests, seed).typed), draw);
-      const read = keeps(() => core.readWidthTest(width))!;
-      keeps(() => core.readTrays(width));
+      const width = mangled(core.upgradeWidthTest(pick(DEMO.widthTests, seed).typed), draw);
+      const read = keeps(() => core.evaluateWidthTest(width))!;
+      keeps(() => core.evaluateTrays(width));
       keeps(() => core.recommendationText(read, width));
       keeps(() => core.traysTable(width));
       if (read.lookedM === null) return;
@@ -338,14 +338,14 @@ describe('documents with anything typed in them', () => {
       keeps(() => core.readQuickPart(text, 'x'));
       keeps(() => core.readDay(text, 'x'));
       keeps(() => core.readName(text, 'x', 'A'));
-      keeps(() => core.readRows({ ...core.blankRows('m', 'ha'), spacing: text, own: text, count: text, length: text }, 100, 'x')); // prettier-ignore
+      keeps(() => core.evaluateRows({ ...core.blankRows('m', 'ha'), spacing: text, own: text, count: text, length: text }, 100, 'x')); // prettier-ignore
       keeps(() => core.isMeasuredSize(text, 'ft2', 100, 1));
     }
   });
 });
 
 /** Names that only tell words, build blanks, or work on what the tests above have worked out; files and drags have tests of their own. */
-const ELSEWHERE = /^(?:blank|is|other|Input|toResult|suggestion|operator|word|term|bandText|workingText|columnsOf|rigKind|shapeOf|methodOf|methodsFor|cautionsFor|chooseMethod|stepsOf|splitUnit|weightPart|statedForm|unitSpelled|lengthUnitFor|sameProductKey|mayGiveSetting|partText|write|readBoundary|cleanBoundary|checkFile|origin|checkTests|readTests|readShelf|shelfTable|worksheetFor|readTraysTable|resample|unevenness|seeded|press|split|running|holdsOn|depositOfPasses|draggedLengths|groundArea|layOut|localPlane|measureArea|place|snapMove|readPart|readSiteArea|retype|cheapest|calibration|planText|standing|fillAimText)/; // prettier-ignore
+const ELSEWHERE = /^(?:blank|is|other|Input|toResult|suggestion|operator|word|term|bandText|workingText|columnsOf|rigKind|shapeOf|methodOf|methodsFor|cautionsFor|chooseMethod|stepsOf|splitUnit|weightPart|statedForm|unitSpelled|lengthUnitFor|sameProductKey|mayGiveSetting|partText|write|evaluateBoundary|cleanBoundary|checkFile|origin|checkTests|readTests|readShelf|shelfTable|worksheetFor|readTraysTable|resample|unevenness|seeded|press|split|running|holdsOn|depositOfPasses|draggedLengths|groundArea|layOut|localPlane|measureArea|place|snapMove|evaluatePart|evaluateSiteArea|retype|cheapest|calibration|planText|standing|fillAimText)/; // prettier-ignore
 
 afterAll(() => {
   const functions = Object.entries(exported).filter(([, value]) => typeof value === 'function');

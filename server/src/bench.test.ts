@@ -4,7 +4,7 @@ import {
   blankRun,
   blankWidthTest,
   keepEarlier,
-  type CalibrationTyped,
+  type CalibrationInput,
 } from '@steady-scatter/core';
 import request from 'supertest';
 import { v7 } from 'uuid';
@@ -23,7 +23,7 @@ const strip = {
   setting: '11',
   readings: { in: '48.00', left: '45.05', length: '100' },
 };
-const typed: CalibrationTyped = {
+const typed: CalibrationInput = {
   ...blankCalibration('us'),
   name: 'Red spreader, lake feed',
   target: { amount: '3.33', unit: 'lb/1000 ft2' },

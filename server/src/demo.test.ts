@@ -2,9 +2,9 @@ import {
   benchRig,
   chartShape,
   freshness,
-  readCalibration,
-  readWidthTest,
-  type CalibrationTyped,
+  evaluateCalibration,
+  evaluateWidthTest,
+  type CalibrationInput,
 } from '@steady-scatter/core';
 import request from 'supertest';
 import { afterAll, beforeAll, expect, it } from 'vitest';
@@ -32,11 +32,11 @@ it('Tarn Hollow has a crew’s two seasons on the bench: what is fresh, stale, u
   const rigs = await list<Rig>('/api/rigs');
   const calibrations = await list<Calibration>('/api/calibrations');
   const products = await list<Product>('/api/products');
-  const rigOf = ({ rig }: CalibrationTyped) => rigs.find(({ id }) => id === rig)!.typed;
+  const rigOf = ({ rig }: CalibrationInput) => rigs.find(({ id }) => id === rig)!.typed;
   const read = ({ typed }: Calibration) => {
     const other = calibrations.find(({ id }) => id === typed.shape)?.typed;
     const bench = benchRig(rigOf(typed));
-    return readCalibration(typed, bench, other ? chartShape(readCalibration(other, bench)) : null);
+    return evaluateCalibration(typed, bench, other ? chartShape(evaluateCalibration(other, bench)) : null);
   };
   for (const each of calibrations) expect([each.typed.name, read(each).errors]).toEqual([each.typed.name, []]);
   const ages = calibrations.map(({ typed }) => {
@@ -55,7 +55,8 @@ it('Tarn Hollow has a crew’s two seasons on the bench: what is fresh, stale, u
 
 it('and widths by two habits, before and after, and a job that passes at another spacing than its chart', async () => {
   const tests = await list<WidthTest>('/api/width-tests');
-  for (const { typed } of tests) expect([typed.name, readWidthTest(typed).errors]).toEqual([typed.name, []]);
+  for (const { typed } of tests)
+    expect([typed.name, evaluateWidthTest(typed).errors]).toEqual([typed.name, []]);
   expect(new Set(tests.map(({ typed }) => typed.way))).toEqual(new Set(['trays', 'half']));
   expect(tests.some(({ typed }) => typed.deflector)).toBe(true);
   expect(tests.some(({ typed }) => typed.before !== '' && typed.calibration !== '')).toBe(true);

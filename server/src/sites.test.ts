@@ -1,4 +1,4 @@
-import { blankEdge, blankPart, blankSite, type SiteAreaTyped } from '@steady-scatter/core';
+import { blankEdge, blankPart, blankSite, type SiteAreaInput } from '@steady-scatter/core';
 import request from 'supertest';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, expect, it } from 'vitest';
@@ -13,7 +13,7 @@ beforeAll(async () => {
 afterAll(() => harness.close());
 
 const blank = blankSite(v7(), 'metric');
-const area: SiteAreaTyped = {
+const area: SiteAreaInput = {
   ...blank.areas[0]!,
   name: 'Bank',
   parts: [{ ...blankPart('rectangle', 'm', 'a'), lengths: ['20', '10'] }],

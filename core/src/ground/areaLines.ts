@@ -3,10 +3,10 @@ import { fromSi } from '../quantities/convert.ts';
 import { showExact, showNumber, showQuantity, showWithUncertainty, type Shown } from '../quantities/show.ts';
 import { UNITS, type AreaUnit, type LengthUnit } from '../quantities/units.ts';
 import { operator, term, word, type Term, type Working } from '../working/working.ts';
-import { MEASURED_BY, type PartTyped } from './parts.ts';
+import { MEASURED_BY, type PartInput } from './parts.ts';
 import { shapeOf } from './shapes.ts';
-import type { SiteAreaReading } from './site.ts';
-import type { SiteAreaTyped } from './siteTyped.ts';
+import type { SiteAreaResult } from './site.ts';
+import type { SiteAreaInput } from './siteInput.ts';
 
 /** More lengths than these are counted, not listed. */
 const MAX_LISTED = 5;
@@ -16,7 +16,7 @@ const MAX_LISTED = 5;
  *
  * @example partText(part) // '62 × 38 ft', 'circle 6 ft', 'baseline with offsets, 8 lengths in ft'
  */
-export function partText(part: PartTyped): string {
+export function partText(part: PartInput): string {
   if (part.kind === 'boundary') return part.from || 'boundary';
   const { words } = shapeOf(part.kind);
   const lengths = part.lengths.map((length) => length.trim()).filter((length) => length !== '');
@@ -48,7 +48,7 @@ export const showLength = (m: number, unit: LengthUnit): Shown => ({
 const MAX_TERMS = 8;
 
 interface Sized {
-  readonly part: PartTyped;
+  readonly part: PartInput;
   readonly areaM2: number;
 }
 
@@ -86,8 +86,8 @@ const WIDE_BAND = 0.1;
  * @example areaAdvice(area, reading) // 'Every amount worked out on it carries the same ±.'
  */
 export function areaAdvice(
-  area: SiteAreaTyped,
-  { errors, treatableM2, measured, buffers }: SiteAreaReading,
+  area: SiteAreaInput,
+  { errors, treatableM2, measured, buffers }: SiteAreaResult,
 ): string {
   const wrong = errors.length;
   if (wrong > 0)
@@ -104,7 +104,7 @@ export function areaAdvice(
 }
 
 /** How an area was measured: each part added or taken off, what buffers hold back, what is left to treat. */
-export function measuredLine(area: SiteAreaTyped, reading: SiteAreaReading): Working {
+export function measuredLine(area: SiteAreaInput, reading: SiteAreaResult): Working {
   const { measured, buffers, treatableM2 } = reading;
   const unit = area.shownIn;
   const sized = area.parts.flatMap((part, at) => {

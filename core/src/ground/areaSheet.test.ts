@@ -6,25 +6,25 @@ import {
   boundsOf,
   measureArea,
   outlineArea,
-  readPaces,
+  evaluatePaces,
   rowLength,
   SHAPE_KINDS,
-  type PacesReading,
-  type PartTyped,
-  type ShapeTyped,
+  type PacesResult,
+  type PartInput,
+  type ShapeInput,
   type ShapeKind,
 } from './index.ts';
 import { placed, type Point } from './outline.ts';
 import { shapeOf } from './shapes.ts';
 
 const FT = 0.3048;
-const noPace = readPaces(blankPace('m'), 'pace');
-const part = (kind: ShapeKind, lengths: (string | number)[], more: Partial<ShapeTyped> = {}): PartTyped => ({
+const noPace = evaluatePaces(blankPace('m'), 'pace');
+const part = (kind: ShapeKind, lengths: (string | number)[], more: Partial<ShapeInput> = {}): PartInput => ({
   ...blankPart(kind, 'ft', `${kind}-${lengths.join()}`),
   lengths: lengths.map(String),
   ...more,
 });
-const sum = (parts: PartTyped[], paces: PacesReading = noPace) => measureArea(parts, 'sum', paces);
+const sum = (parts: PartInput[], paces: PacesResult = noPace) => measureArea(parts, 'sum', paces);
 const CUT = { cut: true };
 const METRES = { unit: 'm' as const };
 const near = (value: number | null, printed: number, digits = 6) =>
@@ -40,7 +40,7 @@ describe('reference case E', () => {
   it('four sides and a diagonal', () =>
     near(sum([part('four-sides', [20, 15, 18, 16, 24], METRES)]).areaM2, 293.495483));
   it('paces', () => {
-    const paces = readPaces({ ...blankPace('m'), line: '82', walks: ['100'] }, 'pace');
+    const paces = evaluatePaces({ ...blankPace('m'), line: '82', walks: ['100'] }, 'pace');
     near(sum([part('rectangle', [41, 23], { by: 'paces' })], paces).areaM2, 634.0732, 4);
     near(sum([part('rectangle', ['41 paces', '23 p'])], paces).areaM2, 634.0732, 4);
   });
@@ -75,7 +75,7 @@ it.each(EXAMPLES)('%s of %j: the area, and the drawing of it, agree', (kind, len
 });
 
 describe('what cannot be says why, and is drawn where it can be', () => {
-  it.each<[string, PartTyped, string]>([
+  it.each<[string, PartInput, string]>([
     ['a triangle that does not close', part('three-sides', [3, 4, 9]), 'shape.triangle'],
     ['a diagonal longer than two sides', part('four-sides', [20, 15, 18, 16, 40]), 'shape.triangle'],
     ['a ring inside out', part('ring', [3, 5]), 'shape.ring'],
@@ -132,7 +132,7 @@ describe('how sure an area is', () => {
 
   it('a pace that two sides share counts twice in the area, not by the root of two', () => {
     const walks = ['61', '62', '60'];
-    const paces = readPaces({ ...blankPace('m'), line: '50', walks }, 'pace');
+    const paces = evaluatePaces({ ...blankPace('m'), line: '50', walks }, 'pace');
     const { pace } = paces;
     expect(pace!.paceM).toBeCloseTo(50 / 61, 12);
     expect(pace!.scatter).toBeCloseTo(1 / 61, 12);
@@ -145,12 +145,12 @@ describe('how sure an area is', () => {
     const estimated = sum([part('circle', [5], { by: 'estimate', within: '15 %' })]);
     expect(estimated.bandM2 / estimated.areaM2!).toBeCloseTo(0.15, 12);
     expect(sum([part('circle', [5], { by: 'estimate' })]).bandM2 / sum([part('circle', [5])]).areaM2!).toBeCloseTo(0.2, 12); // prettier-ignore
-    const wheel = readPaces({ ...blankPace('m'), line: '50', wheel: '49.5' }, 'pace');
+    const wheel = evaluatePaces({ ...blankPace('m'), line: '50', wheel: '49.5' }, 'pace');
     expect(sum([part('rectangle', [10, 10], { ...METRES, by: 'wheel' })], wheel).areaM2).toBeCloseTo(100 * (50 / 49.5) ** 2, 9); // prettier-ignore
   });
 
   it('points at what cannot be in a walk of paces', () => {
-    const { errors } = readPaces(
+    const { errors } = evaluatePaces(
       { ...blankPace('m'), line: '0', walks: ['61', 'x', '-2'], wheel: '' },
       'pace',
     );
@@ -169,8 +169,8 @@ const anyPart = fc
   .map(({ kind, a, b, c, cut, at: place }) => part(kind as ShapeKind, [a, b, c].slice(0, shapeOf(kind as ShapeKind).dimensions.length).map((n) => n.toFixed(3)), { ...METRES, cut, at: place })); // prettier-ignore
 
 describe('a placed drawing', () => {
-  const drawn = (parts: PartTyped[]) => measureArea(parts, 'placed', noPace);
-  const square = (x: number, y: number, side: number, more: Partial<ShapeTyped> = {}) =>
+  const drawn = (parts: PartInput[]) => measureArea(parts, 'placed', noPace);
+  const square = (x: number, y: number, side: number, more: Partial<ShapeInput> = {}) =>
     part('rectangle', [side, side], { ...METRES, at: { x, y, turn: 0 }, ...more });
 
   it('counts an overlap once, and cuts only what is there', () => {

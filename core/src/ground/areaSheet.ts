@@ -1,17 +1,17 @@
 import { InputError } from '../errors/InputError.ts';
 import type { Ground } from './clip.ts';
-import type { PacesReading } from './paces.ts';
-import type { PartReading, PartTyped } from './parts.ts';
+import type { PacesResult } from './paces.ts';
+import type { PartResult, PartInput } from './parts.ts';
 import { coverOf, isTangled, MAX_TANGLED, type WholePart } from './placedGround.ts';
-import { readBoundary } from './readBoundary.ts';
-import { readShape } from './readShape.ts';
+import { evaluateBoundary } from './evaluateBoundary.ts';
+import { evaluateShape } from './evaluateShape.ts';
 
 /** How an area is held: typed parts that add and subtract, or parts that lie where they are drawn. */
 export type Hold = 'sum' | 'placed';
 
 /** An area as measured. */
 export interface AreaMeasured {
-  readonly parts: readonly PartReading[];
+  readonly parts: readonly PartResult[];
   /** m2; null while a part is missing or wrong, or nothing is left. */
   readonly areaM2: number | null;
   /** About 95 %: twice the standard uncertainty, m2. */
@@ -29,10 +29,10 @@ export interface AreaMeasured {
  *
  * @param field path of the part, for errors
  */
-export const readPart = (part: PartTyped, paces: PacesReading, field: string): PartReading =>
-  part.kind === 'boundary' ? readBoundary(part, field) : readShape(part, paces, field);
+export const evaluatePart = (part: PartInput, paces: PacesResult, field: string): PartResult =>
+  part.kind === 'boundary' ? evaluateBoundary(part, field) : evaluateShape(part, paces, field);
 
-const hasArea = (part: PartReading): part is WholePart => part.areaM2 !== null;
+const hasArea = (part: PartResult): part is WholePart => part.areaM2 !== null;
 
 /**
  * Measures an area from its parts.
@@ -46,14 +46,14 @@ const hasArea = (part: PartReading): part is WholePart => part.areaM2 !== null;
  * @example measureArea(parts, 'sum', paces).areaM2 // 212.46 for 62x38 ft + triangle 20x14 - circle r 6 - 12x8
  */
 export function measureArea(
-  parts: readonly PartTyped[],
+  parts: readonly PartInput[],
   hold: Hold,
-  paces: PacesReading,
+  paces: PacesResult,
   field = 'parts',
 ): AreaMeasured {
-  const read = parts.map((part, at) => readPart(part, paces, `${field}.${at}`));
+  const read = parts.map((part, at) => evaluatePart(part, paces, `${field}.${at}`));
   const whole = read.filter(hasArea);
-  const sign = ({ cut }: PartReading) => (cut ? -1 : 1);
+  const sign = ({ cut }: PartResult) => (cut ? -1 : 1);
   const sum = whole.reduce((total, part) => total + sign(part) * part.areaM2, 0);
   const tangled = hold === 'placed' && isTangled(whole);
   const placed =

@@ -4,7 +4,7 @@ import { readPositive } from '../quantities/quantity.ts';
 import type { LengthUnit } from '../quantities/units.ts';
 import { around, groundArea, intersection, isHole, union, type Ground } from './clip.ts';
 import type { Outline } from './outline.ts';
-import type { PartReading } from './parts.ts';
+import type { PartResult } from './parts.ts';
 
 /** What lies beyond an edge and has to be kept clear of. */
 export const EDGE_KINDS = {
@@ -25,7 +25,7 @@ export const ALONG = {
 export type Along = keyof typeof ALONG;
 
 /** An edge that matters, with the distance to keep from it. */
-export interface EdgeTyped {
+export interface EdgeInput {
   readonly id: string;
   readonly of: EdgeKind;
   readonly along: Along;
@@ -41,7 +41,7 @@ export interface EdgeTyped {
   readonly unit: LengthUnit;
 }
 
-export const blankEdge = (id: string, unit: LengthUnit): EdgeTyped => ({
+export const blankEdge = (id: string, unit: LengthUnit): EdgeInput => ({
   id,
   of: 'water',
   along: 'all',
@@ -54,7 +54,7 @@ export const blankEdge = (id: string, unit: LengthUnit): EdgeTyped => ({
 });
 
 /** An edge as read. */
-export interface EdgeReading {
+export interface EdgeResult {
   readonly id: string;
   readonly of: EdgeKind;
   /** The edge itself, to be drawn; closed when it runs all round. */
@@ -72,7 +72,7 @@ const readCorner = (typed: string, corners: number, field: string): number => {
 };
 
 /** The line from one corner on to another, the way round that the corners are counted. */
-function side({ from, to }: EdgeTyped, outline: Outline, field: string): EdgeReading['lines'][number] {
+function side({ from, to }: EdgeInput, outline: Outline, field: string): EdgeResult['lines'][number] {
   if (from.trim() === '' && to.trim() === '') return { points: outline, closed: true };
   const first = readCorner(from, outline.length, `${field}.from`);
   const last = readCorner(to, outline.length, `${field}.to`);
@@ -89,17 +89,17 @@ function side({ from, to }: EdgeTyped, outline: Outline, field: string): EdgeRea
  * @param field path of the edge, for errors
  * @throws InputError edge.needs-place, edge.corner, edge.no-part, quantity.*
  */
-export function readEdge(
-  edge: EdgeTyped,
-  parts: readonly PartReading[],
+export function evaluateEdge(
+  edge: EdgeInput,
+  parts: readonly PartResult[],
   ground: Ground | null,
   field: string,
-): EdgeReading {
+): EdgeResult {
   const { id, of, along, buffer, length, unit } = edge;
   const metres = (typed: string, name: 'buffer' | 'length', what: string) =>
     readPositive(typed, { kind: 'length', bareUnit: unit, field: `${field}.${name}` }, what).si;
   const bufferM = buffer.trim() === '' ? 0 : metres(buffer, 'buffer', 'The buffer');
-  const lined = (lines: EdgeReading['lines']): EdgeReading => ({ id, of, lines, bufferM, bandM2: 0 });
+  const lined = (lines: EdgeResult['lines']): EdgeResult => ({ id, of, lines, bufferM, bandM2: 0 });
   if (along === 'length') {
     const lengthM = length.trim() === '' ? 0 : metres(length, 'length', 'The length of the edge');
     return { ...lined([]), bandM2: lengthM * bufferM };
@@ -133,7 +133,7 @@ export interface Buffers {
  * @param areaM2 its size; the most that can be held back
  * @example buffersOf(edges, ground, 600).areaM2 // 60 for a 3 m buffer along one 20 m side
  */
-export function buffersOf(edges: readonly EdgeReading[], ground: Ground, areaM2: number): Buffers {
+export function buffersOf(edges: readonly EdgeResult[], ground: Ground, areaM2: number): Buffers {
   const kept = edges.flatMap(({ lines, bufferM }) =>
     bufferM > 0 ? lines.flatMap(({ points, closed }) => around(points, bufferM, closed)) : [],
   );

@@ -9,7 +9,7 @@ export interface Place {
 }
 
 /** A place as typed; both empty while it is not known. */
-export interface PlaceTyped {
+export interface PlaceInput {
   readonly lat: string;
   readonly lon: string;
 }
@@ -81,7 +81,7 @@ function readDegrees(text: string, most: number, field: string): number {
  * @throws InputError place.half when one of the two is missing, place.range, number.*
  * @example readPlace({ lat: '47.1', lon: '-91.3' }, 'place') // { latDeg: 47.1, lonDeg: -91.3 }
  */
-export function readPlace({ lat, lon }: PlaceTyped, field: string): Place | null {
+export function readPlace({ lat, lon }: PlaceInput, field: string): Place | null {
   const [hasLat, hasLon] = [lat.trim() !== '', lon.trim() !== ''];
   if (!hasLat && !hasLon) return null;
   if (!hasLat || !hasLon) throw new InputError('place.half', { field: `${field}.${hasLat ? 'lon' : 'lat'}` });

@@ -1,8 +1,8 @@
 import { UNITS, type LengthUnit } from '../quantities/units.ts';
 import { showExact } from '../quantities/show.ts';
 import type { Point } from './outline.ts';
-import type { PacesReading } from './paces.ts';
-import type { ShapeTyped } from './parts.ts';
+import type { PacesResult } from './paces.ts';
+import type { ShapeInput } from './parts.ts';
 import { shapeOf, type ShapeKind } from './shapes.ts';
 
 /** A point of a shape that can be dragged. Points are the shape's own: before it is placed and turned. */
@@ -173,10 +173,10 @@ export const snapStepM = (unit: LengthUnit): number => STEP[unit] * UNITS[unit].
  * @param snap whether lengths go to whole steps
  */
 export function draggedLengths(
-  part: ShapeTyped,
+  part: ShapeInput,
   before: D | null,
   after: D,
-  paces: PacesReading,
+  paces: PacesResult,
   snap: boolean,
 ): string[] {
   const paceM = part.by === 'paces' ? (paces.pace?.paceM ?? null) : null;

@@ -6,7 +6,7 @@ export {
   measuredSize,
   readSize,
   retypeSize,
-  type SizeReading,
+  type SizeResult,
   type SizeShape,
 } from './size.ts';
 export { SHAPE_KINDS, SHAPES, shapeOf, type ShapeKind } from './shapes.ts';
@@ -20,25 +20,25 @@ export {
   type Outline,
   type Point,
 } from './outline.ts';
-export { blankPace, readPaces, type PaceReading, type PacesReading, type PaceTyped } from './paces.ts';
+export { blankPace, evaluatePaces, type PaceResult, type PacesResult, type PaceInput } from './paces.ts';
 export {
   blankPart,
   MEASURED_BY,
-  type BoundaryTyped,
+  type BoundaryInput,
   type MeasuredBy,
-  type PartReading,
-  type PartTyped,
+  type PartResult,
+  type PartInput,
   type Placing,
-  type ShapeTyped,
+  type ShapeInput,
 } from './parts.ts';
 export { readQuickPart, type QuickPart } from './quickPart.ts';
 export { draggedLengths, handlesOf, snapStepM, type Handle } from './handles.ts';
 export { layOut, placeFor, placeParts, snapMove } from './layOut.ts';
-export { measureArea, readPart, type AreaMeasured, type Hold } from './areaSheet.ts';
+export { measureArea, evaluatePart, type AreaMeasured, type Hold } from './areaSheet.ts';
 export { groundArea, isHole, type Ground } from './clip.ts';
-export { ALONG, blankEdge, EDGE_KINDS, type Along, type Buffers, type EdgeKind, type EdgeReading, type EdgeTyped } from './edges.ts'; // prettier-ignore
-export { blankRows, rowLength, readRows, type RowsReading, type RowsTyped } from './rows.ts';
-export { localPlane, readPlace, type LocalPlane, type Place, type PlaceTyped } from './geodetic.ts';
+export { ALONG, blankEdge, EDGE_KINDS, type Along, type Buffers, type EdgeKind, type EdgeResult, type EdgeInput } from './edges.ts'; // prettier-ignore
+export { blankRows, rowLength, evaluateRows, type RowsResult, type RowsInput } from './rows.ts';
+export { localPlane, readPlace, type LocalPlane, type Place, type PlaceInput } from './geodetic.ts';
 export {
   blankSite,
   blankSiteArea,
@@ -46,11 +46,11 @@ export {
   MAX_SITE_AREAS,
   SLOPES,
   SURFACES,
-  type SiteAreaTyped,
-  type SiteTyped,
+  type SiteAreaInput,
+  type SiteInput,
   type Slope,
   type Surface,
-} from './siteTyped.ts';
+} from './siteInput.ts';
 export { areaAdvice, measuredLine, partText, showLength, showSize } from './areaLines.ts';
-export { readSite, readSiteArea, type SiteAreaReading, type SiteReading } from './site.ts';
+export { evaluateSite, evaluateSiteArea, type SiteAreaResult, type SiteResult } from './site.ts';
 export * from './files/index.ts';

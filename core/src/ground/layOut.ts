@@ -1,5 +1,5 @@
 import { boundsOf, type Outline, type Point } from './outline.ts';
-import type { PartReading, PartTyped } from './parts.ts';
+import type { PartResult, PartInput } from './parts.ts';
 
 const ORIGIN: Point = { x: 0, y: 0 };
 
@@ -8,7 +8,7 @@ const ORIGIN: Point = { x: 0, y: 0 };
  *
  * @returns how far each part is moved from where its outline stands; parts without an outline stay
  */
-export function layOut(parts: readonly PartReading[]): Point[] {
+export function layOut(parts: readonly PartResult[]): Point[] {
   const boxes = parts.map(({ outlines }) => boundsOf(outlines.flat()));
   const sizes = boxes.flatMap((box) => (box ? [Math.max(box.maxX - box.minX, box.maxY - box.minY)] : []));
   const largest = sizes.length === 0 ? 0 : Math.max(...sizes);
@@ -33,7 +33,7 @@ export function layOut(parts: readonly PartReading[]): Point[] {
  *
  * @param readings of the parts, in their order
  */
-export function placeParts(parts: readonly PartTyped[], readings: readonly PartReading[]): PartTyped[] {
+export function placeParts(parts: readonly PartInput[], readings: readonly PartResult[]): PartInput[] {
   if (parts.some(({ at }) => at.x !== 0 || at.y !== 0)) return [...parts];
   const offsets = layOut(readings.map((reading) => (reading.cut ? { ...reading, outlines: [] } : reading)));
   const first = readings.findIndex(({ cut }) => !cut);
@@ -42,7 +42,7 @@ export function placeParts(parts: readonly PartTyped[], readings: readonly PartR
   const middle = box
     ? { x: (box.minX + box.maxX) / 2 + origin.x, y: (box.minY + box.maxY) / 2 + origin.y }
     : ORIGIN;
-  return parts.map((part, at): PartTyped => {
+  return parts.map((part, at): PartInput => {
     const { x, y } = part.cut ? middle : offsets[at]!;
     return { ...part, at: { ...part.at, x, y } };
   });

@@ -5,7 +5,7 @@ import { readPositive } from '../quantities/quantity.ts';
 import type { LengthUnit } from '../quantities/units.ts';
 
 /** One's own pace, from walks along a line of known length; and a measuring wheel, from rolling along the same. */
-export interface PaceTyped {
+export interface PaceInput {
   /** The known line. */
   readonly line: string;
   readonly unit: LengthUnit;
@@ -15,7 +15,7 @@ export interface PaceTyped {
   readonly wheel: string;
 }
 
-export const blankPace = (unit: LengthUnit): PaceTyped => ({
+export const blankPace = (unit: LengthUnit): PaceInput => ({
   line: '',
   unit,
   walks: ['', '', ''],
@@ -23,7 +23,7 @@ export const blankPace = (unit: LengthUnit): PaceTyped => ({
 });
 
 /** A pace as walked. */
-export interface PaceReading {
+export interface PaceResult {
   /** Length of one pace, m. */
   readonly paceM: number;
   /** Standard uncertainty of the mean pace over itself; from the scatter of the walks, or 0.03 for a single one. */
@@ -33,8 +33,8 @@ export interface PaceReading {
   readonly walks: number;
 }
 
-export interface PacesReading {
-  readonly pace: PaceReading | null;
+export interface PacesResult {
+  readonly pace: PaceResult | null;
   /** True length over what the wheel shows; 1 when it was not tried. */
   readonly wheelFactor: number;
   readonly errors: readonly InputError[];
@@ -47,10 +47,10 @@ const ONE_WALK = 0.03;
  * A person's pace and a wheel's factor from a known line: `pace = line / mean count`.
  *
  * @param field path of what was typed, for errors
- * @example readPaces({ line: '50 m', unit: 'm', walks: ['61', '62', '60'], wheel: '49.5' }, 'pace')
+ * @example evaluatePaces({ line: '50 m', unit: 'm', walks: ['61', '62', '60'], wheel: '49.5' }, 'pace')
  * // pace 0.8197 m, scatter 1.6 %; wheel factor 1.0101
  */
-export function readPaces({ line, unit, walks, wheel }: PaceTyped, field: string): PacesReading {
+export function evaluatePaces({ line, unit, walks, wheel }: PaceInput, field: string): PacesResult {
   const { errors, readIfPresent } = collect();
   const length = (text: string, name: 'line' | 'wheel', what: string) =>
     readIfPresent(

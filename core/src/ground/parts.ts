@@ -20,7 +20,7 @@ export interface Placing {
 }
 
 /** One shape of an area, as typed: it adds to the ground or is cut out of it. */
-export interface ShapeTyped {
+export interface ShapeInput {
   readonly id: string;
   readonly kind: ShapeKind;
   readonly cut: boolean;
@@ -34,7 +34,7 @@ export interface ShapeTyped {
 }
 
 /** A piece of ground from a boundary file: its edge, then holes, m east and north of the site's place. */
-export interface BoundaryTyped {
+export interface BoundaryInput {
   readonly id: string;
   readonly kind: 'boundary';
   readonly cut: boolean;
@@ -48,10 +48,10 @@ export interface BoundaryTyped {
 }
 
 /** A part of an area: a shape that was measured, or ground from a boundary file. */
-export type PartTyped = ShapeTyped | BoundaryTyped;
+export type PartInput = ShapeInput | BoundaryInput;
 
 /** A shape with nothing measured yet. */
-export const blankPart = (kind: ShapeKind, unit: LengthUnit, id: string): ShapeTyped => {
+export const blankPart = (kind: ShapeKind, unit: LengthUnit, id: string): ShapeInput => {
   const { dimensions, repeats } = shapeOf(kind);
   const count = repeats ? Math.max(repeats.from + repeats.least, dimensions.length) : dimensions.length;
   return {
@@ -67,7 +67,7 @@ export const blankPart = (kind: ShapeKind, unit: LengthUnit, id: string): ShapeT
 };
 
 /** A part as read. */
-export interface PartReading {
+export interface PartResult {
   readonly id: string;
   readonly cut: boolean;
   /** Area of the shape by itself, m2; null while a dimension is missing or wrong. */

@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { around, difference, groundArea, groundOf, intersection, union } from './clip.ts';
-import { blankPace, measureArea, readPaces, type BoundaryTyped, type Point } from './index.ts';
+import { blankPace, measureArea, evaluatePaces, type BoundaryInput, type Point } from './index.ts';
 
-const noPace = readPaces(blankPace('m'), 'pace');
+const noPace = evaluatePaces(blankPace('m'), 'pace');
 
 /** A ring of ground with a rugged edge, from a seed. */
-function rugged(points: number, at: Point, seed: number, radius = 60): BoundaryTyped {
+function rugged(points: number, at: Point, seed: number, radius = 60): BoundaryInput {
   let state = seed;
   const share = () => (state = (state * 1_103_515_245 + 12_345) % 2 ** 31) / 2 ** 31;
   const outline = Array.from({ length: points }, (_, step): [number, number] => {
@@ -16,7 +16,7 @@ function rugged(points: number, at: Point, seed: number, radius = 60): BoundaryT
   });
   return { id: `r${seed}`, kind: 'boundary', cut: false, outlines: [outline], from: '', off: '', unit: 'm', at: { x: 0, y: 0, turn: 0 } }; // prettier-ignore
 }
-const ringOf = (part: BoundaryTyped) =>
+const ringOf = (part: BoundaryInput) =>
   groundOf(part.outlines.map((line) => line.map(([x, y]) => ({ x, y }))));
 
 describe('placed ground', () => {

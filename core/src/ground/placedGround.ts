@@ -1,14 +1,14 @@
 import { difference, groundArea, groundOf, type Ground } from './clip.ts';
 import { boundsOf, type Bounds } from './outline.ts';
-import type { PartReading } from './parts.ts';
+import type { PartResult } from './parts.ts';
 
 /** Less than this share of the area counts as touching, not as lying over each other. */
 const TOUCHING = 1e-6;
 
 /** A part with its area known. */
-export type WholePart = PartReading & { areaM2: number };
+export type WholePart = PartResult & { areaM2: number };
 
-const pointsOf = (parts: readonly PartReading[]): number =>
+const pointsOf = (parts: readonly PartResult[]): number =>
   parts.reduce(
     (sum, { outlines }) => sum + outlines.reduce((points, outline) => points + outline.length, 0),
     0,

@@ -19,7 +19,7 @@ export function rowLength(areaM2: number, spacingM: number): number {
 }
 
 /** Rows on an area as typed: their spacing, one's own figure, or their number and length. */
-export interface RowsTyped {
+export interface RowsInput {
   readonly spacing: string;
   /** Own figure: row length on each `per` or on the area typed with it, for beds and alleys that make it differ. */
   readonly own: string;
@@ -30,7 +30,7 @@ export interface RowsTyped {
   readonly unit: LengthUnit;
 }
 
-export const blankRows = (unit: LengthUnit, per: AreaUnit): RowsTyped => ({
+export const blankRows = (unit: LengthUnit, per: AreaUnit): RowsInput => ({
   spacing: '',
   own: '',
   per,
@@ -43,7 +43,7 @@ export const blankRows = (unit: LengthUnit, per: AreaUnit): RowsTyped => ({
 const PER_AREA = /\s*(?:\/|\bper\b)\s*(?=\p{L})/u;
 
 /** Row length found in each way that was typed, m; null where a way was not. */
-export interface RowsReading {
+export interface RowsResult {
   readonly spacingM: number | null;
   readonly bySpacingM: number | null;
   readonly byOwnM: number | null;
@@ -58,13 +58,13 @@ export interface RowsReading {
  *
  * @param areaM2 null while the area is not known; then only counted rows are
  * @param field path of the rows, for errors
- * @example readRows({ ...blankRows('m', 'ha'), spacing: '1.5' }, 10_000, 'rows').bySpacingM // 6666.67
+ * @example evaluateRows({ ...blankRows('m', 'ha'), spacing: '1.5' }, 10_000, 'rows').bySpacingM // 6666.67
  */
-export function readRows(
-  { spacing, own, per, count, length, unit }: RowsTyped,
+export function evaluateRows(
+  { spacing, own, per, count, length, unit }: RowsInput,
   areaM2: number | null,
   field: string,
-): RowsReading {
+): RowsResult {
   const { errors, readIfPresent } = collect();
   const metres = (typed: string, name: string, what: string) =>
     readIfPresent(

@@ -4,41 +4,41 @@ import {
   blankEdge,
   blankPart,
   blankRows,
-  readRows,
+  evaluateRows,
   blankSite,
   blankSiteArea,
   draggedLengths,
   handlesOf,
   layOut,
-  readPaces,
+  evaluatePaces,
   readQuickPart,
-  readSite,
-  readSiteArea,
+  evaluateSite,
+  evaluateSiteArea,
   SHAPE_KINDS,
   shapeOf,
   snapMove,
-  type EdgeTyped,
-  type PartTyped,
+  type EdgeInput,
+  type PartInput,
   type ShapeKind,
-  type SiteAreaTyped,
+  type SiteAreaInput,
 } from './index.ts';
-import { readShape } from './readShape.ts';
+import { evaluateShape } from './evaluateShape.ts';
 
-const noPace = readPaces(blankSite('a', 'metric').pace, 'pace');
-const part = (kind: ShapeKind, lengths: (number | string)[], more: Partial<PartTyped> = {}) =>
+const noPace = evaluatePaces(blankSite('a', 'metric').pace, 'pace');
+const part = (kind: ShapeKind, lengths: (number | string)[], more: Partial<PartInput> = {}) =>
   ({
     ...blankPart(kind, 'm', `${kind}-${lengths.join()}`),
     lengths: lengths.map(String),
     ...more,
-  }) as PartTyped;
-const area = (more: Partial<SiteAreaTyped>): SiteAreaTyped => ({ ...blankSiteArea('a', 'metric'), ...more });
-const read = (typed: SiteAreaTyped) => readSiteArea(typed, noPace, 'areas.0');
-const edge = (more: Partial<EdgeTyped>): EdgeTyped => ({ ...blankEdge('e', 'm'), buffer: '3', ...more });
+  }) as PartInput;
+const area = (more: Partial<SiteAreaInput>): SiteAreaInput => ({ ...blankSiteArea('a', 'metric'), ...more });
+const read = (typed: SiteAreaInput) => evaluateSiteArea(typed, noPace, 'areas.0');
+const edge = (more: Partial<EdgeInput>): EdgeInput => ({ ...blankEdge('e', 'm'), buffer: '3', ...more });
 const LAWN = part('rectangle', [30, 20]);
-const codes = (typed: SiteAreaTyped) => read(typed).errors.map(({ code, field }) => [code, field]);
+const codes = (typed: SiteAreaInput) => read(typed).errors.map(({ code, field }) => [code, field]);
 
 describe('buffers', () => {
-  const heldBack = (edges: EdgeTyped[], parts = [LAWN], hold: 'sum' | 'placed' = 'sum') =>
+  const heldBack = (edges: EdgeInput[], parts = [LAWN], hold: 'sum' | 'placed' = 'sum') =>
     read(area({ edges, parts, hold })).buffers.areaM2;
   it('along one side, all round, and round a pond', () => {
     expect(heldBack([edge({ along: 'side', from: '1', to: '2' })])).toBeCloseTo(90, 3);
@@ -100,23 +100,23 @@ it.each([
   ['6600', 'ha', 6600, 1e4],
   ['6600½ m', 'ha', 6600.5, 1e4],
 ] as const)('one’s own figure of row length: %s', (own, per, metres, perM2) => {
-  const found = readRows({ ...blankRows('m', per), own }, 600, 'rows');
+  const found = evaluateRows({ ...blankRows('m', per), own }, 600, 'rows');
   expect(found.byOwnM).toBeCloseTo((metres / perM2) * 600, 6);
   expect(found.errors).toEqual([]);
 });
 
 it.each(['6600 m per lb', '6600 lb per ha', 'per ha x'])('no figure of row length: %s', (own) => {
-  const found = readRows({ ...blankRows('m', 'ha'), own }, 600, 'rows');
+  const found = evaluateRows({ ...blankRows('m', 'ha'), own }, 600, 'rows');
   expect(found).toMatchObject({ byOwnM: null, errors: [{ field: 'rows.own' }] });
 });
 
 it('a site: totals of what is treated, its place, and errors with their paths', () => {
   const blank = blankSite('a', 'metric');
   const site = { ...blank, name: ' ', place: { lat: '95', lon: '3' }, areas: [area({ parts: [LAWN], edges: [edge({})] }), area({ id: 'b', treated: false, parts: [LAWN] }), area({ id: 'c', parts: [part('three-sides', [3, 4, 9])] })] }; // prettier-ignore
-  const { totals, errors } = readSite(site);
+  const { totals, errors } = evaluateSite(site);
   expect(totals).toMatchObject({ areaM2: 600, treatableM2: expect.closeTo(336, 3), heldBackM2: expect.closeTo(264, 3) }); // prettier-ignore
   expect(errors.map(({ code, field }) => [code, field])).toEqual([['name.empty', 'name'], ['place.range', 'place.lat'], ['shape.triangle', 'areas.2.parts.0']]); // prettier-ignore
-  expect(readSite({ ...blank, name: 'Lake', place: { lat: '47', lon: '' } }).errors.map(({ code, field }) => [code, field])).toEqual([['place.half', 'place.lon']]); // prettier-ignore
+  expect(evaluateSite({ ...blank, name: 'Lake', place: { lat: '47', lon: '' } }).errors.map(({ code, field }) => [code, field])).toEqual([['place.half', 'place.lon']]); // prettier-ignore
 });
 
 const DIMENSIONS: Readonly<Record<ShapeKind, number[]>> = {
@@ -167,13 +167,13 @@ describe('handles', () => {
         fc.double({ min: -2, max: 2, noNaN: true }),
         fc.boolean(),
         (kind, pick, dx, dy, snap) => {
-          const typed = part(kind, []) as Extract<PartTyped, { lengths: unknown }>;
+          const typed = part(kind, []) as Extract<PartInput, { lengths: unknown }>;
           const d = DIMENSIONS[kind];
           const handles = handlesOf(kind, d);
           const handle = handles[pick % handles.length]!;
           const after = handle.move({ x: handle.at.x + dx, y: handle.at.y + dy });
           const lengths = draggedLengths(typed, null, after, noPace, snap);
-          const back = readShape({ ...typed, lengths }, noPace, 'p').dimensions;
+          const back = evaluateShape({ ...typed, lengths }, noPace, 'p').dimensions;
           // A length that snaps to nothing is said to be wrong, not read.
           if (back === null) return;
           const angle = (at: number) => kind === 'walk' && at % 2 === 1;
@@ -187,7 +187,7 @@ describe('handles', () => {
     const typed = { ...blankPart('rectangle', 'ft', 'r'), lengths: ['62\' 6"', '38'] };
     const d = [62.5 * 0.3048, 38 * 0.3048];
     expect(draggedLengths(typed, d, [d[0]!, 40.26 * 0.3048], noPace, true)).toEqual(['62\' 6"', '40.5']);
-    const paces = readPaces({ line: '82 m', unit: 'm', walks: ['100'], wheel: '' }, 'pace');
+    const paces = evaluatePaces({ line: '82 m', unit: 'm', walks: ['100'], wheel: '' }, 'pace');
     expect(draggedLengths({ ...typed, by: 'paces' }, null, [41.1 * 0.82, 23 * 0.82], paces, true)).toEqual(['41', '23']); // prettier-ignore
   });
 });

@@ -3,33 +3,33 @@ import { InputError } from '../errors/InputError.ts';
 import { readName } from '../worksheet/heading.ts';
 import { measureArea, type AreaMeasured } from './areaSheet.ts';
 import { groundOf, type Ground } from './clip.ts';
-import { buffersOf, readEdge, type Buffers, type EdgeReading } from './edges.ts';
+import { buffersOf, evaluateEdge, type Buffers, type EdgeResult } from './edges.ts';
 import { readPlace, type Place } from './geodetic.ts';
-import { readPaces, type PacesReading } from './paces.ts';
-import { readRows, type RowsReading } from './rows.ts';
-import type { SiteAreaTyped, SiteTyped } from './siteTyped.ts';
+import { evaluatePaces, type PacesResult } from './paces.ts';
+import { evaluateRows, type RowsResult } from './rows.ts';
+import type { SiteAreaInput, SiteInput } from './siteInput.ts';
 
 /** An area of a site as read. */
-export interface SiteAreaReading {
+export interface SiteAreaResult {
   readonly id: string;
   readonly measured: AreaMeasured;
-  readonly edges: readonly EdgeReading[];
+  readonly edges: readonly EdgeResult[];
   readonly buffers: Buffers;
   /** The area less what its buffers hold back, m2; null while the area is not known. */
   readonly treatableM2: number | null;
   /** Of the treatable ground. */
-  readonly rows: RowsReading;
+  readonly rows: RowsResult;
   readonly errors: readonly InputError[];
 }
 
 /** Most corners of edges that hold product back, in one area. */
 const MAX_BUFFERED = 4000;
 
-const pointsOn = (lines: EdgeReading['lines']): number =>
+const pointsOn = (lines: EdgeResult['lines']): number =>
   lines.reduce((sum, { points }) => sum + points.length, 0);
 
 /** The area as it lies: all of a placed drawing; on a sum sheet the one part that adds, if there is just one. */
-export function lyingGround({ hold }: SiteAreaTyped, { parts, ground }: AreaMeasured): Ground | null {
+export function lyingGround({ hold }: SiteAreaInput, { parts, ground }: AreaMeasured): Ground | null {
   if (hold === 'placed') return ground;
   const added = parts.filter(({ cut }) => !cut);
   return added.length === 1 ? groundOf(added[0]!.outlines) : null;
@@ -39,9 +39,9 @@ export function lyingGround({ hold }: SiteAreaTyped, { parts, ground }: AreaMeas
  * Reads an area of a site: its size with its band, what buffers hold back, and its rows.
  *
  * @param field path of the area, for errors
- * @example readSiteArea(area, paces, 'areas.0').treatableM2
+ * @example evaluateSiteArea(area, paces, 'areas.0').treatableM2
  */
-export function readSiteArea(area: SiteAreaTyped, paces: PacesReading, field: string): SiteAreaReading {
+export function evaluateSiteArea(area: SiteAreaInput, paces: PacesResult, field: string): SiteAreaResult {
   const { errors, tryRead } = collect();
   const measured = measureArea(area.parts, area.hold, paces, `${field}.parts`);
   const { areaM2, parts } = measured;
@@ -49,7 +49,7 @@ export function readSiteArea(area: SiteAreaTyped, paces: PacesReading, field: st
   const edges = area.edges.flatMap((edge, at) => {
     // While nothing is drawn an edge has nowhere to run; that is missing, not wrong.
     if (areaM2 === null && edge.along !== 'length') return [];
-    const read = tryRead(() => readEdge(edge, parts, ground, `${field}.edges.${at}`));
+    const read = tryRead(() => evaluateEdge(edge, parts, ground, `${field}.edges.${at}`));
     return read ? [read] : [];
   });
   const corners = edges.reduce((sum, { bufferM, lines }) => sum + (bufferM > 0 ? pointsOn(lines) : 0), 0);
@@ -59,7 +59,7 @@ export function readSiteArea(area: SiteAreaTyped, paces: PacesReading, field: st
       ? { ground: [], areaM2: 0 }
       : buffersOf(edges, ground ?? parts.filter(({ cut }) => !cut).flatMap(({ outlines }) => groundOf(outlines)), areaM2); // prettier-ignore
   const treatableM2 = areaM2 === null ? null : areaM2 - buffers.areaM2;
-  const rows = readRows(area.rows, treatableM2, `${field}.rows`);
+  const rows = evaluateRows(area.rows, treatableM2, `${field}.rows`);
   return {
     id: area.id,
     measured,
@@ -72,10 +72,10 @@ export function readSiteArea(area: SiteAreaTyped, paces: PacesReading, field: st
 }
 
 /** A site as read. */
-export interface SiteReading {
+export interface SiteResult {
   readonly place: Place | null;
-  readonly paces: PacesReading;
-  readonly areas: readonly SiteAreaReading[];
+  readonly paces: PacesResult;
+  readonly areas: readonly SiteAreaResult[];
   /** Of the areas that are treated, m2, with what is known of each; the bands add up, since they may share a pace. */
   readonly totals: {
     readonly areaM2: number;
@@ -90,16 +90,16 @@ export interface SiteReading {
  * Reads all of a site.
  *
  * @returns always a reading; what is missing is null, what is wrong is in `errors` with its field's path
- * @example readSite({ ...blankSite('a', 'us'), name: 'Lake front' }).errors // []
+ * @example evaluateSite({ ...blankSite('a', 'us'), name: 'Lake front' }).errors // []
  */
-export function readSite(site: SiteTyped): SiteReading {
+export function evaluateSite(site: SiteInput): SiteResult {
   const { errors, tryRead } = collect();
   tryRead(() => readName(site.name, 'name', 'Lake front park'));
   const place = tryRead(() => readPlace(site.place, 'place'));
-  const paces = readPaces(site.pace, 'pace');
-  const areas = site.areas.map((area, at) => readSiteArea(area, paces, `areas.${at}`));
+  const paces = evaluatePaces(site.pace, 'pace');
+  const areas = site.areas.map((area, at) => evaluateSiteArea(area, paces, `areas.${at}`));
   const treated = areas.filter((_, at) => site.areas[at]!.treated);
-  const sum = (of: (area: SiteAreaReading) => number) =>
+  const sum = (of: (area: SiteAreaResult) => number) =>
     treated.reduce((total, area) => total + (area.treatableM2 === null ? 0 : of(area)), 0);
   return {
     place,

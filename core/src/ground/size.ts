@@ -16,7 +16,7 @@ export type SizeShape =
     };
 
 /** A ground size as typed. */
-export interface SizeReading {
+export interface SizeResult {
   readonly areaM2: number;
   /** About 95 %: what was typed after ±, m2; 0 without. */
   readonly bandM2: number;
@@ -82,7 +82,7 @@ function readRectangle(
   sides: string[],
   bareUnit: AreaUnit,
   field: string,
-): Pick<SizeReading, 'areaM2' | 'unit' | 'shape'> {
+): Pick<SizeResult, 'areaM2' | 'unit' | 'shape'> {
   if (sides.length !== 2)
     throw new InputError('size.sides', { field, typed, count: sides.length, hint: '62 x 38 ft' });
   const wanted = { kind: 'length', bareUnit: lengthUnitFor(bareUnit), field } as const;
@@ -106,7 +106,7 @@ function readRectangle(
  * @throws InputError size.empty, size.sides, size.all-cut, size.too-small, size.too-large, size.band, and those of readPositive
  * @example readSize('62 x 38 ft', 'ft2', 'areas.0.size').areaM2 // 218.8795...
  */
-export function readSize(typed: string, bareUnit: AreaUnit, field: string): SizeReading {
+export function readSize(typed: string, bareUnit: AreaUnit, field: string): SizeResult {
   if (typed.trim() === '') throw new InputError('size.empty', { field, hint: EXAMPLE });
   const band = BAND.exec(typed)?.[1];
   const [whole = '', ...cutOuts] = splitCutOuts(typed.replace(BAND, ''));
@@ -126,7 +126,7 @@ function readPiece(
   typed: string,
   bareUnit: AreaUnit,
   field: string,
-): Pick<SizeReading, 'areaM2' | 'unit' | 'shape'> {
+): Pick<SizeResult, 'areaM2' | 'unit' | 'shape'> {
   const sides = splitSides(typed);
   if (sides.length > 1) return readRectangle(typed, sides, bareUnit, field);
   const { si, unit } = readPositive(typed, { kind: 'area', bareUnit, field }, 'The size');
@@ -146,7 +146,7 @@ const bandText = (areaM2: number, bandM2: number, figures: number): string =>
  * @example retypeSize(readSize('10 x 10 m', 'm2', ''), 'ft2', 'convert') // '32.8084 × 32.8084 ft'
  */
 export function retypeSize(
-  { areaM2, bandM2, unit: from, shape }: SizeReading,
+  { areaM2, bandM2, unit: from, shape }: SizeResult,
   unit: AreaUnit,
   change: UnitChange,
 ): string {

@@ -4,8 +4,8 @@ export {
   countPackages,
   readPackage,
   type PackageCount,
-  type PackageReading,
+  type PackageResult,
   type PackageUnit,
 } from './packages.ts';
-export { readScoop, type ScoopReading, type ScoopTyped } from './scoop.ts';
+export { evaluateScoop, type ScoopResult, type ScoopInput } from './scoop.ts';
 export { inScoops, scoopLine } from './scoopLines.ts';

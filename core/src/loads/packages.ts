@@ -8,7 +8,7 @@ const MAX_SI = 100_000;
 export type PackageUnit = MassUnit | VolumeUnit;
 
 /** A package size as typed; `si` in kg, or in L for a liquid. */
-export interface PackageReading extends Quantity {
+export interface PackageResult extends Quantity {
   readonly unit: PackageUnit;
 }
 
@@ -21,7 +21,7 @@ export interface PackageReading extends Quantity {
  * @throws InputError as readPositive, and package.too-large
  * @example readPackage('40-lb bag', 'lb', 'package.size').si // 18.1436948
  */
-export function readPackage(typed: string, bareUnit: PackageUnit, field: string): PackageReading {
+export function readPackage(typed: string, bareUnit: PackageUnit, field: string): PackageResult {
   const text = typed
     .replace(/(\d)-(?=[a-z])/i, '$1 ')
     .replace(/\s*\b(bags?|packages?|sacks?|boxes|box|pails?|jugs?|cans?|drums?)\b/i, '');

@@ -1,8 +1,8 @@
 import { expect, it } from 'vitest';
 import { workingText } from '../working/index.ts';
-import { inScoops, readScoop, scoopLine, type ScoopTyped } from './index.ts';
+import { inScoops, evaluateScoop, scoopLine, type ScoopInput } from './index.ts';
 
-const scoop = (more: Partial<ScoopTyped> = {}): ScoopTyped => ({
+const scoop = (more: Partial<ScoopInput> = {}): ScoopInput => ({
   name: 'red scoop',
   tare: '0.2 lb',
   weighings: ['1.9', '2.1', '', '2.0'],
@@ -11,7 +11,7 @@ const scoop = (more: Partial<ScoopTyped> = {}): ScoopTyped => ({
 });
 
 it('takes the tare off each weighing, and shows how they scatter', () => {
-  const { reading, errors } = readScoop(scoop(), 'scoop');
+  const { reading, errors } = evaluateScoop(scoop(), 'scoop');
   expect(errors).toEqual([]);
   expect(reading!.meanKg / 0.45359237).toBeCloseTo(1.8, 12);
   expect(reading!.scatter).toBeCloseTo(0.1 / 1.8, 12);
@@ -24,13 +24,13 @@ it('takes the tare off each weighing, and shows how they scatter', () => {
 });
 
 it('one weighing shows no scatter; none is no scoop; ounces count as ounces', () => {
-  const one = readScoop(scoop({ tare: '', weighings: ['12 oz'] }), 'scoop').reading;
+  const one = evaluateScoop(scoop({ tare: '', weighings: ['12 oz'] }), 'scoop').reading;
   expect(one).toMatchObject({ scatter: null, meanKg: expect.closeTo(0.75 * 0.45359237, 12) });
-  expect(readScoop(scoop({ weighings: [''] }), 'scoop')).toEqual({ reading: null, errors: [] });
+  expect(evaluateScoop(scoop({ weighings: [''] }), 'scoop')).toEqual({ reading: null, errors: [] });
 });
 
 it('refuses a full scoop that is not heavier than the empty one, at its field', () => {
-  const { reading, errors } = readScoop(scoop({ weighings: ['1.9', '0.2'] }), 'product.scoop');
+  const { reading, errors } = evaluateScoop(scoop({ weighings: ['1.9', '0.2'] }), 'product.scoop');
   expect(reading).toBeNull();
   expect(errors).toMatchObject([{ code: 'scoop.not-over-tare', field: 'product.scoop.weighings.1' }]);
   expect(errors[0]!.message).toContain('more than 0.2 lb');

@@ -5,7 +5,7 @@ import { showExact } from '../quantities/show.ts';
 import { UNITS, type MassUnit } from '../quantities/units.ts';
 
 /** One's own scoop, weighed full of one product: each weighing is gross, the empty scoop is the tare. */
-export interface ScoopTyped {
+export interface ScoopInput {
   readonly name: string;
   readonly tare: string;
   readonly weighings: readonly string[];
@@ -13,7 +13,7 @@ export interface ScoopTyped {
 }
 
 /** A scoop of one product as weighed. */
-export interface ScoopReading {
+export interface ScoopResult {
   /** Net mass of each weighing, kg. */
   readonly netKg: readonly number[];
   readonly meanKg: number;
@@ -27,12 +27,12 @@ export interface ScoopReading {
  * @param typed gross weighings and the tare as typed; an empty weighing is not made yet, an empty tare is 0
  * @param field path of the scoop, for errors
  * @returns the reading (null before the first weighing), and every error at its field
- * @example readScoop({ name: '', tare: '0.2', weighings: ['1.0', '1.04'], unit: 'lb' }, 'scoop').reading?.scatter // 0.0345
+ * @example evaluateScoop({ name: '', tare: '0.2', weighings: ['1.0', '1.04'], unit: 'lb' }, 'scoop').reading?.scatter // 0.0345
  */
-export function readScoop(
-  { tare, weighings, unit }: ScoopTyped,
+export function evaluateScoop(
+  { tare, weighings, unit }: ScoopInput,
   field: string,
-): { reading: ScoopReading | null; errors: InputError[] } {
+): { reading: ScoopResult | null; errors: InputError[] } {
   const empty = toResult(() =>
     tare.trim() === '' ? 0 : readQuantity(tare, { kind: 'mass', bareUnit: unit, field: `${field}.tare` }).si,
   );

@@ -2,16 +2,16 @@ import { showExact, showNumber, showQuantity } from '../quantities/show.ts';
 import { isBareNumber } from '../quantities/numbers.ts';
 import { UNITS, type MassUnit } from '../quantities/units.ts';
 import { operator, term, word, type Working } from '../working/working.ts';
-import type { ScoopReading, ScoopTyped } from './scoop.ts';
+import type { ScoopResult, ScoopInput } from './scoop.ts';
 
-const scoopWords = ({ name }: ScoopTyped): string => name.trim() || 'my scoop';
+const scoopWords = ({ name }: ScoopInput): string => name.trim() || 'my scoop';
 
 /**
  * One scoop as weighed: mean of the net weighings and, from two on, how much they scatter.
  *
  * @example workingText(scoopLine(reading, typed)) // '( 1.05 lb + 1.04 lb + 1.06 lb ) ÷ 3 − 0.2 lb = 0.850 lb scatter 2.1 %'
  */
-export function scoopLine({ meanKg, scatter }: ScoopReading, typed: ScoopTyped): Working {
+export function scoopLine({ meanKg, scatter }: ScoopResult, typed: ScoopInput): Working {
   const withUnit = (text: string) =>
     isBareNumber(text) ? `${text.trim()} ${UNITS[typed.unit].symbol}` : text.trim();
   const weighed = typed.weighings.filter((text) => text.trim() !== '');
@@ -41,7 +41,7 @@ export function scoopLine({ meanKg, scatter }: ScoopReading, typed: ScoopTyped):
  * @param unit the unit that the mass is shown in
  * @example workingText(inScoops(11.2, 'kg', reading, typed)) // '11.2 kg ÷ 0.85 lb = 29.0 of my scoop'
  */
-export function inScoops(massKg: number, unit: MassUnit, reading: ScoopReading, typed: ScoopTyped): Working {
+export function inScoops(massKg: number, unit: MassUnit, reading: ScoopResult, typed: ScoopInput): Working {
   const scoops = massKg / reading.meanKg;
   return {
     id: 'scoops',

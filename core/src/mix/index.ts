@@ -13,10 +13,10 @@ export type { LeftOut, MixCap, MixNeed, MixProduct, MixRequest } from './request
 export {
   blankMix,
   mixForSoilTest,
-  readMix,
-  type MixNeedTyped,
-  type MixReading,
-  type MixTyped,
+  evaluateMix,
+  type MixNeedInput,
+  type MixResult,
+  type MixInput,
 } from './typed.ts';
 export { mixLines, type MixLines } from './lines.ts';
 export { LEFT_OUT_WORDS, missInWords, searchNotes } from './words.ts';

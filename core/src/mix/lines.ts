@@ -3,7 +3,7 @@ import { splitUnit } from '../need/needField.ts';
 import { showExact, showQuantity, type Shown } from '../quantities/show.ts';
 import { fromSi } from '../quantities/convert.ts';
 import { RATE_AREAS, type MassPerAreaUnit, type UnitId } from '../quantities/units.ts';
-import type { ProductTyped, RateUnit } from '../shelf/product.ts';
+import type { ProductInput, RateUnit } from '../shelf/product.ts';
 import { isUsUnit, liquidRateUnit } from '../shelf/rateUnit.ts';
 import { operator, term, word, type Join, type Term, type Working } from '../working/working.ts';
 import type { Mix, MixDelivery, MixPart } from './findMix.ts';
@@ -33,7 +33,7 @@ const money = (cents: number): string => (cents / 100).toFixed(2);
 interface Context {
   readonly unit: MassPerAreaUnit;
   readonly areaM2: number | null;
-  productOf(id: string): ProductTyped | undefined;
+  productOf(id: string): ProductInput | undefined;
 }
 
 function partLine(part: MixPart, { unit, areaM2, productOf }: Context): MixLines['parts'][number] {

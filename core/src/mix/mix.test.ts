@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { blankProduct, readProduct, type Nutrient, type ProductTyped } from '../index.ts';
+import { blankProduct, evaluateProduct, type Nutrient, type ProductInput } from '../index.ts';
 import { cheapestMix, findMix, type MixRequest } from './index.ts';
 
-const product = (id: string, grade: string, price: string, more: Partial<ProductTyped> = {}) => ({
+const product = (id: string, grade: string, price: string, more: Partial<ProductInput> = {}) => ({
   id,
   name: id,
-  product: readProduct({
+  product: evaluateProduct({
     ...blankProduct('dry-fertilizer', 'metric'),
     name: id,
     grade,
@@ -146,7 +146,7 @@ describe('what cannot be met', () => {
     const odd = [
       product('free?', '20-0-0', ''),
       product('sand', '', '5'),
-      { ...product('liquid', '28-0-0', '30'), product: readProduct({ ...blankProduct('liquid-fertilizer', 'metric'), grade: '28-0-0', price: '9', package: { size: '10', unit: 'L' } }) },
+      { ...product('liquid', '28-0-0', '30'), product: evaluateProduct({ ...blankProduct('liquid-fertilizer', 'metric'), grade: '28-0-0', price: '9', package: { size: '10', unit: 'L' } }) },
     ]; // prettier-ignore
     const answer = findMix(request({ products: odd, needs: NEEDS }));
     expect(answer).toMatchObject({ outcome: 'nothing', options: [] });

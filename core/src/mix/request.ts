@@ -1,11 +1,11 @@
 import type { Nutrient } from '../need/nutrients.ts';
-import type { ProductReading } from '../shelf/readProduct.ts';
+import type { ProductResult } from '../shelf/evaluateProduct.ts';
 
 /** A product that a mix may use. */
 export interface MixProduct {
   readonly id: string;
   readonly name: string;
-  readonly product: ProductReading;
+  readonly product: ProductResult;
 }
 
 /** One need of the ground. A need of 0 is a cap of 0, unless it is waived: then what comes along is taken. */

@@ -3,7 +3,7 @@ import { toResult, InputError } from '../errors/InputError.ts';
 import { readSize } from '../ground/size.ts';
 import type { Nutrient } from '../need/nutrients.ts';
 import { otherForm } from '../need/nutrients.ts';
-import { SOIL_NUTRIENTS, statedForm, type SoilNutrient, type SoilTestTyped } from '../need/soilTest.ts';
+import { SOIL_NUTRIENTS, statedForm, type SoilNutrient, type SoilTestInput } from '../need/soilTest.ts';
 import { readNumber } from '../quantities/numbers.ts';
 import { readQuantity } from '../quantities/quantity.ts';
 import type { AreaUnit, MassPerAreaUnit } from '../quantities/units.ts';
@@ -12,7 +12,7 @@ import type { SoFar } from '../worksheet/readings.ts';
 import type { MixCap, MixNeed } from './request.ts';
 
 /** One need as typed: how much, whether a 0 is waived, and the most that the person allows. */
-export interface MixNeedTyped {
+export interface MixNeedInput {
   readonly amount: string;
   readonly waived: boolean;
   readonly most: string;
@@ -21,10 +21,10 @@ export interface MixNeedTyped {
 }
 
 /** What a mix is looked for with, as typed. */
-export interface MixTyped {
+export interface MixInput {
   readonly name: string;
-  readonly needs: Readonly<Record<SoilNutrient, MixNeedTyped>>;
-  readonly form: SoilTestTyped['form'];
+  readonly needs: Readonly<Record<SoilNutrient, MixNeedInput>>;
+  readonly form: SoilTestInput['form'];
   readonly unit: MassPerAreaUnit;
   /** Percent. */
   readonly tolerance: string;
@@ -39,7 +39,7 @@ export interface MixTyped {
   readonly mixesForms: boolean;
 }
 
-export interface MixReading {
+export interface MixResult {
   readonly needs: readonly MixNeed[];
   readonly caps: readonly MixCap[];
   readonly soFar: readonly SoFar[];
@@ -48,10 +48,10 @@ export interface MixReading {
   readonly errors: readonly InputError[];
 }
 
-const noNeed: MixNeedTyped = { amount: '', waived: false, most: '', before: '' };
+const noNeed: MixNeedInput = { amount: '', waived: false, most: '', before: '' };
 
 /** Nothing needed yet, within 10 %. */
-export const blankMix = (unit: MassPerAreaUnit, areaUnit: AreaUnit): MixTyped => ({
+export const blankMix = (unit: MassPerAreaUnit, areaUnit: AreaUnit): MixInput => ({
   name: '',
   needs: { N: noNeed, P2O5: noNeed, K2O: noNeed, S: noNeed },
   form: 'oxide',
@@ -66,7 +66,7 @@ export const blankMix = (unit: MassPerAreaUnit, areaUnit: AreaUnit): MixTyped =>
 });
 
 /** The same search for the needs of a soil test: as stated, in its own form and unit. */
-export const mixForSoilTest = (typed: MixTyped, soil: SoilTestTyped): MixTyped => ({
+export const mixForSoilTest = (typed: MixInput, soil: SoilTestInput): MixInput => ({
   ...typed,
   name: soil.name,
   form: soil.form,
@@ -75,16 +75,16 @@ export const mixForSoilTest = (typed: MixTyped, soil: SoilTestTyped): MixTyped =
   ground: typed.ground.size === '' ? { size: '', unit: isUsUnit(soil.unit) ? 'ft2' : 'm2' } : typed.ground,
   needs: Object.fromEntries(
     SOIL_NUTRIENTS.map((id) => [id, { ...typed.needs[id], amount: soil.needs[id], waived: false }]),
-  ) as MixTyped['needs'],
+  ) as MixInput['needs'],
 });
 
 /**
  * Reads what a mix is looked for with. A nutrient without a need is let be, 0 is none wanted.
  *
  * @returns needs and caps in the form stated, kg/m2; every error at its field
- * @example readMix({ ...blankMix('kg/ha', 'm2'), tolerance: '5' }).tolerance // 0.05
+ * @example evaluateMix({ ...blankMix('kg/ha', 'm2'), tolerance: '5' }).tolerance // 0.05
  */
-export function readMix(typed: MixTyped): MixReading {
+export function evaluateMix(typed: MixInput): MixResult {
   const { errors, readIfPresent } = collect();
   const rate = (text: string, field: string) =>
     readIfPresent(text, () => {

@@ -6,15 +6,15 @@ export { deliveredAtRate, nutrientAtRate, productRate, type Delivered } from './
 export { carrierRate } from './activeIngredient.ts';
 export { concentration, liquidRate } from './liquid.ts';
 export { labelRate } from './labelRate.ts';
-export { readNeed, retypeNeed, splitUnit, weightPart, type NeedReading } from './needField.ts';
+export { readNeed, retypeNeed, splitUnit, weightPart, type NeedResult } from './needField.ts';
 export {
   blankSoilTest,
   isTestOf,
-  readSoilTest,
+  evaluateSoilTest,
   SOIL_NUTRIENTS,
   statedForm,
   type SoilNeed,
   type SoilNutrient,
-  type SoilTestReading,
-  type SoilTestTyped,
+  type SoilTestResult,
+  type SoilTestInput,
 } from './soilTest.ts';

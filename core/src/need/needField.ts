@@ -16,7 +16,7 @@ const MAX_PER_M2 = 10;
 type AnyRateUnit = MassPerAreaUnit | VolumePerAreaUnit;
 
 /** A need as typed: SI value, unit, and the nutrient when it was typed along ("0.8 lb N"). */
-export interface NeedReading extends Quantity {
+export interface NeedResult extends Quantity {
   readonly unit: AnyRateUnit;
   readonly nutrient: Nutrient | null;
 }
@@ -33,7 +33,7 @@ const NUTRIENT_WORD = new RegExp(String.raw`\s+(${NUTRIENT_IDS.join('|')})(?=\s*
  * @throws InputError as readPositive, and need.too-large
  * @example readNeed('40 kg/ha', 'lb/1000 ft2', 'need.amount').si // 0.004
  */
-export function readNeed(typed: string, bareUnit: AnyRateUnit, field: string): NeedReading {
+export function readNeed(typed: string, bareUnit: AnyRateUnit, field: string): NeedResult {
   const word = NUTRIENT_WORD.exec(typed);
   const text = word ? typed.replace(word[0], '') : typed;
   const reading = readPositive(text, { kind: UNITS[bareUnit].kind, bareUnit, field }, 'The need');
@@ -66,6 +66,6 @@ export const weightPart = (typed: string): string =>
  *
  * @example retypeNeed(readNeed('40', 'kg/ha', ''), 'g/m2', 'convert') // '4 g'
  */
-export function retypeNeed({ si, unit: from }: NeedReading, unit: AnyRateUnit, change: UnitChange): string {
+export function retypeNeed({ si, unit: from }: NeedResult, unit: AnyRateUnit, change: UnitChange): string {
   return `${showExact(fromSi(changedSi(si, from, unit, change), unit))} ${splitUnit(unit)[0]}`;
 }

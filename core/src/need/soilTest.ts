@@ -11,7 +11,7 @@ export const SOIL_NUTRIENTS = ['N', 'P2O5', 'K2O', 'S'] as const satisfies reado
 export type SoilNutrient = (typeof SOIL_NUTRIENTS)[number];
 
 /** A soil test as typed from the laboratory's sheet. */
-export interface SoilTestTyped {
+export interface SoilTestInput {
   /** The ground that was sampled. */
   readonly name: string;
   /** Id of the site that it belongs to, and of one of its areas; empty: not said. */
@@ -34,14 +34,14 @@ export interface SoilNeed {
   readonly kgPerM2: number;
 }
 
-export interface SoilTestReading {
+export interface SoilTestResult {
   readonly needs: readonly SoilNeed[];
   readonly ph: number | null;
   readonly errors: readonly InputError[];
 }
 
 /** An empty soil test. */
-export const blankSoilTest = (unit: MassPerAreaUnit, onDay: string): SoilTestTyped => ({
+export const blankSoilTest = (unit: MassPerAreaUnit, onDay: string): SoilTestInput => ({
   name: '',
   site: '',
   area: '',
@@ -57,12 +57,12 @@ export const blankSoilTest = (unit: MassPerAreaUnit, onDay: string): SoilTestTyp
 
 /** Whether a soil test is of some ground: of the same site, and of the same area where it names one. */
 export const isTestOf = (
-  { site, area }: Pick<SoilTestTyped, 'site' | 'area'>,
+  { site, area }: Pick<SoilTestInput, 'site' | 'area'>,
   ground: readonly { readonly site: string; readonly area: string }[],
 ): boolean => site !== '' && ground.some((each) => each.site === site && (area === '' || each.area === area));
 
 /** The nutrient in the form that a laboratory states: P for P2O5 when its sheet is elemental. */
-export const statedForm = (nutrient: SoilNutrient, form: SoilTestTyped['form']): Nutrient =>
+export const statedForm = (nutrient: SoilNutrient, form: SoilTestInput['form']): Nutrient =>
   form === 'elemental' ? (otherForm(nutrient) ?? nutrient) : nutrient;
 
 function readPh(typed: string): number {
@@ -76,10 +76,10 @@ function readPh(typed: string): number {
  * Reads a soil test: the needs that it states, 0 included, and its pH.
  *
  * @returns kg/m2 in the form stated; every error at its field
- * @example readSoilTest({ ...blankSoilTest('kg/ha', '2026-03-02'), name: 'Pitch', needs: { N: '90', P2O5: '', K2O: '', S: '' } }).needs
+ * @example evaluateSoilTest({ ...blankSoilTest('kg/ha', '2026-03-02'), name: 'Pitch', needs: { N: '90', P2O5: '', K2O: '', S: '' } }).needs
  * // [{ nutrient: 'N', kgPerM2: 0.009 }]
  */
-export function readSoilTest(typed: SoilTestTyped): SoilTestReading {
+export function evaluateSoilTest(typed: SoilTestInput): SoilTestResult {
   const { errors, tryRead } = collect();
   tryRead(() => readName(typed.name, 'name', 'School pitch'));
   tryRead(() => readDay(typed.onDay, 'onDay'));

@@ -5,19 +5,19 @@ export {
   blankScale,
   NO_SCALE,
   readMark,
-  readScale,
+  evaluateScale,
   type Mark,
-  type ScaleReading,
-  type ScaleTyped,
+  type ScaleResult,
+  type ScaleInput,
 } from './scale.ts';
 export {
   blankRig,
-  completeRig,
-  readRig,
+  upgradeRig,
+  evaluateRig,
   type Feeds,
-  type RigReading,
-  type RigTyped,
-  type ServiceTyped,
+  type RigResult,
+  type RigInput,
+  type ServiceInput,
 } from './rig.ts';
 export { readPace, type PaceOfWork } from './readPace.ts';
-export { readWidth, type WidthBy, type WidthTyped } from './width.ts';
+export { readWidth, type WidthBy, type WidthInput } from './width.ts';

@@ -5,12 +5,12 @@ import { readPositive } from '../quantities/quantity.ts';
 import type { LengthUnit, MassUnit } from '../quantities/units.ts';
 import { noteDay, readName } from '../worksheet/heading.ts';
 import { rigKind, type RigKind } from './kinds.ts';
-import { blankScale, readScale, type ScaleReading, type ScaleTyped } from './scale.ts';
+import { blankScale, evaluateScale, type ScaleResult, type ScaleInput } from './scale.ts';
 import { readPace, type PaceOfWork } from './readPace.ts';
 import { readWidth } from './width.ts';
 
 /** What was done to a machine, and when it is due again. */
-export interface ServiceTyped {
+export interface ServiceInput {
   readonly id: string;
   readonly onDay: string;
   readonly what: string;
@@ -29,13 +29,13 @@ function readOutlets(typed: string): number {
 }
 
 /** A machine as typed. */
-export interface RigTyped {
+export interface RigInput {
   readonly name: string;
   readonly kind: RigKind;
   /** The control that is tested. */
-  readonly control: ScaleTyped;
+  readonly control: ScaleInput;
   /** A second one that stays as it is during a test: part of each chart's key. Without marks there is none. */
-  readonly second: ScaleTyped;
+  readonly second: ScaleInput;
   /** Of a row distributor: how many outlets it has, and whether all feed one row or each its own. */
   readonly outlets: { readonly count: string; readonly feeds: Feeds };
   readonly hopper: { readonly size: string; readonly unit: MassUnit };
@@ -46,11 +46,11 @@ export interface RigTyped {
   /** Own additions to what is looked at before use and after it. */
   readonly before: readonly string[];
   readonly after: readonly string[];
-  readonly services: readonly ServiceTyped[];
+  readonly services: readonly ServiceInput[];
   readonly notes: string;
 }
 
-export const blankRig = (system: 'us' | 'metric'): RigTyped => {
+export const blankRig = (system: 'us' | 'metric'): RigInput => {
   const length = system === 'us' ? 'ft' : 'm';
   return {
     name: '',
@@ -71,9 +71,9 @@ export const blankRig = (system: 'us' | 'metric'): RigTyped => {
 /**
  * A machine as this version knows it, from one that an earlier version kept.
  *
- * @example completeRig({ name: 'Red spreader' }).outlets // { count: '', feeds: 'own-rows' }
+ * @example upgradeRig({ name: 'Red spreader' }).outlets // { count: '', feeds: 'own-rows' }
  */
-export function completeRig(kept: Partial<RigTyped>): RigTyped {
+export function upgradeRig(kept: Partial<RigInput>): RigInput {
   const blank = blankRig(kept.hopper?.unit === 'kg' ? 'metric' : 'us');
   const { name, setting } = { name: '', setting: '', ...(kept.second as { setting?: string } | undefined) };
   // Once the second control was a name and the one mark it stood at.
@@ -81,15 +81,15 @@ export function completeRig(kept: Partial<RigTyped>): RigTyped {
   return { ...blank, ...kept, second: withoutSetting(second) };
 }
 
-function withoutSetting(scale: ScaleTyped & { setting?: string }): ScaleTyped {
+function withoutSetting(scale: ScaleInput & { setting?: string }): ScaleInput {
   const { setting: _, ...rest } = scale;
   return rest;
 }
 
-export interface RigReading {
-  readonly control: ScaleReading;
+export interface RigResult {
+  readonly control: ScaleResult;
   /** Its second control; without marks there is none. */
-  readonly second: ScaleReading;
+  readonly second: ScaleResult;
   /** 1 where nothing else is said. */
   readonly outlets: number;
   readonly hopperKg: number | null;
@@ -106,13 +106,13 @@ export interface RigReading {
 /**
  * Reads a machine.
  *
- * @example readRig({ ...blankRig('us'), name: 'Red spreader' }).errors // []
+ * @example evaluateRig({ ...blankRig('us'), name: 'Red spreader' }).errors // []
  */
-export function readRig(rig: RigTyped): RigReading {
+export function evaluateRig(rig: RigInput): RigResult {
   const { errors, tryRead, readIfPresent } = collect();
   tryRead(() => readName(rig.name, 'name', 'Red push spreader'));
-  const control = readScale(rig.control, 'control');
-  const second = readScale(rig.second, 'second');
+  const control = evaluateScale(rig.control, 'control');
+  const second = evaluateScale(rig.second, 'second');
   const outlets = readIfPresent(rig.outlets.count, () => readOutlets(rig.outlets.count));
   const hopperKg = readIfPresent(
     rig.hopper.size,

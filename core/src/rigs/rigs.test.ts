@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { toResult } from '../errors/InputError.ts';
-import { blankRig, blankScale, readMark, readRig, readScale, type ScaleTyped } from './index.ts';
+import { blankRig, blankScale, readMark, evaluateRig, evaluateScale, type ScaleInput } from './index.ts';
 
-const scale = (more: Partial<ScaleTyped>) => readScale({ ...blankScale(), ...more }, 'control');
-const labels = (more: Partial<ScaleTyped>) => scale(more).marks.map(({ label }) => label);
+const scale = (more: Partial<ScaleInput>) => evaluateScale({ ...blankScale(), ...more }, 'control');
+const labels = (more: Partial<ScaleInput>) => scale(more).marks.map(({ label }) => label);
 
 describe('scales', () => {
   it('numbers with half steps, letters, own marks', () => {
@@ -39,12 +39,12 @@ describe('scales', () => {
 
 it('a machine: pace from a course, what its kind has looked at, errors with their paths', () => {
   const rig = { ...blankRig('metric'), name: 'Red', pace: { course: '40', unit: 'm' as const, time: '29.1 s' }, before: ['tyre pressure', ' '] }; // prettier-ignore
-  const read = readRig(rig);
+  const read = evaluateRig(rig);
   expect(read.errors).toEqual([]);
   expect(read.paceMPerS).toBeCloseTo(40 / 29.1, 12);
   expect(read.paceIsUsual).toBe(true);
   expect(read.before).toContain('gate shut before filling');
   expect(read.before.at(-1)).toBe('tyre pressure');
-  const wrong = readRig({ ...rig, name: '', hopper: { size: '0', unit: 'kg' }, services: [{ id: 's', onDay: '2026-02-30', what: '', dueDay: '' }] }); // prettier-ignore
+  const wrong = evaluateRig({ ...rig, name: '', hopper: { size: '0', unit: 'kg' }, services: [{ id: 's', onDay: '2026-02-30', what: '', dueDay: '' }] }); // prettier-ignore
   expect(wrong.errors.map(({ field, code }) => [field, code])).toEqual([['name', 'name.empty'], ['hopper.size', 'quantity.not-positive'], ['services.0.onDay', 'date.unreadable']]); // prettier-ignore
 });

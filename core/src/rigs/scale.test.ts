@@ -1,6 +1,14 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { blankRig, blankScale, completeRig, readMark, readRig, readScale, readWidth } from './index.ts';
+import {
+  blankRig,
+  blankScale,
+  upgradeRig,
+  readMark,
+  evaluateRig,
+  evaluateScale,
+  readWidth,
+} from './index.ts';
 
 const scales = fc.record({ from: fc.integer({ min: -5, max: 20 }), count: fc.integer({ min: 2, max: 80 }), step: fc.constantFrom(0.1, 0.25, 0.5, 1, 2), closedAt: fc.double({ min: 0, max: 1, noNaN: true }) }); // prettier-ignore
 
@@ -8,11 +16,11 @@ describe('any scale of numbers', () => {
   it('opens from its closed mark on, and each mark is found again by its name', () =>
     fc.assert(fc.property(scales, ({ from, count, step, closedAt }) => {
       const to = Math.round((from + (count - 1) * step) * 1e6) / 1e6;
-      const labels = readScale({ ...blankScale(), from: String(from), to: String(to), step: String(step) }, 'control').marks.map(({ label }) => label); // prettier-ignore
+      const labels = evaluateScale({ ...blankScale(), from: String(from), to: String(to), step: String(step) }, 'control').marks.map(({ label }) => label); // prettier-ignore
       expect(labels).toHaveLength(count);
       // Shut at one of its ends or anywhere between.
       const closed = labels[Math.min(count - 1, Math.floor(closedAt * count))]!;
-      const read = readScale({ ...blankScale(), from: String(from), to: String(to), step: String(step), closed }, 'control'); // prettier-ignore
+      const read = evaluateScale({ ...blankScale(), from: String(from), to: String(to), step: String(step), closed }, 'control'); // prettier-ignore
       expect(read.errors).toEqual([]);
       expect(read.marks[0]).toEqual({ label: closed, opening: 0 });
       read.marks.slice(1).forEach(({ opening }, at) => expect(opening).toBeGreaterThan(read.marks[at]!.opening));
@@ -43,15 +51,15 @@ describe('widths of rows', () => {
 describe('a machine with more than a gate', () => {
   it('a second control, and outlets, each with their errors', () => {
     const truck = { ...blankRig('us'), name: 'Truck', second: { ...blankScale(), name: 'spinner', from: '1', to: '5' }, outlets: { count: '2', feeds: 'own-rows' as const } }; // prettier-ignore
-    expect(readRig(truck)).toMatchObject({ outlets: 2, errors: [] });
-    expect(readRig(truck).second.marks.map(({ label }) => label)).toEqual(['1', '2', '3', '4', '5']);
-    expect(readRig({ ...truck, outlets: { ...truck.outlets, count: '13' } }).errors).toMatchObject([{ field: 'outlets.count', code: 'count.whole' }]); // prettier-ignore
-    expect(readRig({ ...truck, second: { ...truck.second, to: '0' } }).errors).toMatchObject([{ field: 'second.to', code: 'scale.numbers' }]); // prettier-ignore
+    expect(evaluateRig(truck)).toMatchObject({ outlets: 2, errors: [] });
+    expect(evaluateRig(truck).second.marks.map(({ label }) => label)).toEqual(['1', '2', '3', '4', '5']);
+    expect(evaluateRig({ ...truck, outlets: { ...truck.outlets, count: '13' } }).errors).toMatchObject([{ field: 'outlets.count', code: 'count.whole' }]); // prettier-ignore
+    expect(evaluateRig({ ...truck, second: { ...truck.second, to: '0' } }).errors).toMatchObject([{ field: 'second.to', code: 'scale.numbers' }]); // prettier-ignore
   });
   it('one of an earlier version is completed, its second control becomes a scale of one mark', () => {
-    const old = completeRig({ name: 'Old', second: { name: 'spinner', setting: '3' } as never });
+    const old = upgradeRig({ name: 'Old', second: { name: 'spinner', setting: '3' } as never });
     expect(old.second).toMatchObject({ name: 'spinner', style: 'own', own: '3' });
     expect(old.outlets).toEqual({ count: '', feeds: 'own-rows' });
-    expect(completeRig(old)).toEqual(old);
+    expect(upgradeRig(old)).toEqual(old);
   });
 });

@@ -3,7 +3,7 @@ import { toResult, InputError } from '../errors/InputError.ts';
 import { readNumber } from '../quantities/numbers.ts';
 
 /** A control of a machine as its scale is marked. */
-export interface ScaleTyped {
+export interface ScaleInput {
   /** What it moves: "gate". */
   readonly name: string;
   readonly style: 'numbers' | 'letters' | 'own';
@@ -21,7 +21,7 @@ export interface ScaleTyped {
   readonly readAt: string;
 }
 
-export const blankScale = (): ScaleTyped => ({
+export const blankScale = (): ScaleInput => ({
   name: 'gate',
   style: 'numbers',
   from: '',
@@ -39,7 +39,7 @@ export interface Mark {
   readonly opening: number;
 }
 
-export interface ScaleReading {
+export interface ScaleResult {
   /** Widest last; empty while the scale is not known. */
   readonly marks: readonly Mark[];
   readonly firstFlow: number | null;
@@ -47,13 +47,13 @@ export interface ScaleReading {
 }
 
 /** Of a machine that is not known: readings can be worked out, nothing can be advised. */
-export const NO_SCALE: ScaleReading = { marks: [], firstFlow: null, errors: [] };
+export const NO_SCALE: ScaleResult = { marks: [], firstFlow: null, errors: [] };
 
 const MAX_MARKS = 400;
 const letter = (typed: string): number => (/^[a-z]$/i.test(typed.trim()) ? typed.trim().toUpperCase().charCodeAt(0) - 65 : NaN); // prettier-ignore
 
 /** The marks in their order with a number for each: its value, or its place. */
-function listMarks(scale: ScaleTyped, field: string): { label: string; at: number }[] {
+function listMarks(scale: ScaleInput, field: string): { label: string; at: number }[] {
   const { style, from, to, step, own } = scale;
   if (style === 'own') {
     const labels = own
@@ -88,9 +88,9 @@ function listMarks(scale: ScaleTyped, field: string): { label: string; at: numbe
  * Reads the scale of a control: its marks by how far they open from the closed one.
  *
  * @param field path of the scale, for errors
- * @example readScale({ ...blankScale(), from: '0', to: '30', closed: '0' }, 'control').marks.length // 31
+ * @example evaluateScale({ ...blankScale(), from: '0', to: '30', closed: '0' }, 'control').marks.length // 31
  */
-export function readScale(scale: ScaleTyped, field: string): ScaleReading {
+export function evaluateScale(scale: ScaleInput, field: string): ScaleResult {
   const { errors, tryRead, readIfPresent } = collect();
   const isTyped = scale.style === 'own' ? scale.own.trim() !== '' : scale.from.trim() !== '' && scale.to.trim() !== ''; // prettier-ignore
   const listed = isTyped ? tryRead(() => listMarks(scale, field)) : null;
@@ -126,7 +126,7 @@ export function readScale(scale: ScaleTyped, field: string): ScaleReading {
  *
  * @throws InputError scale.mark when the scale does not have it
  */
-export function readMark(typed: string, { marks }: ScaleReading, field: string): Mark {
+export function readMark(typed: string, { marks }: ScaleResult, field: string): Mark {
   const text = typed.trim();
   const value =
     text === '' ? null : toResult(() => readNumber(text.replace(/^(\d+),(\d+)$/, '$1.$2'), field)).value;

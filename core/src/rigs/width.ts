@@ -6,7 +6,7 @@ import type { LengthUnit } from '../quantities/units.ts';
 export type WidthBy = 'measured' | 'chosen';
 
 /** Hopper width, pass spacing or row spacing; or a row machine's own length of row on an area, "6600 m/ha". */
-export interface WidthTyped {
+export interface WidthInput {
   readonly text: string;
   readonly unit: LengthUnit;
   readonly by: WidthBy;
@@ -24,7 +24,7 @@ export const isRowPerArea = (text: string): boolean => ROW_PER_AREA.test(text.tr
  * @example readWidth({ text: '6600 m/ha', unit: 'm', by: 'measured' }, 'width.text').si // 1.5152
  */
 export function readWidth(
-  { text, unit, by }: WidthTyped,
+  { text, unit, by }: WidthInput,
   field: string,
 ): { readonly si: number; readonly resolutionSi: number } {
   const [, row, area] = ROW_PER_AREA.exec(text.trim()) ?? [];

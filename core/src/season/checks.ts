@@ -1,16 +1,16 @@
 import { inForm, NUTRIENTS } from '../need/nutrients.ts';
-import { readSoilTest, type SoilTestTyped } from '../need/soilTest.ts';
+import { evaluateSoilTest, type SoilTestInput } from '../need/soilTest.ts';
 import { showExact, showNumber, showQuantity } from '../quantities/show.ts';
 import type { MassPerAreaUnit } from '../quantities/units.ts';
 import type { RateUnit } from '../shelf/product.ts';
 import { putDown } from '../shelf/wanted.ts';
 import { operator, term, word, type Term, type Working } from '../working/working.ts';
 import type { WorksheetAnswer } from '../worksheet/answer.ts';
-import type { RuleFactsTyped } from '../worksheet/typed.ts';
+import type { RuleFactsInput } from '../worksheet/typed.ts';
 import { yearsBetween } from './days.ts';
 import { earlier } from './earlier.ts';
 import { checkInterval, checkLabel, checkSpray } from './labelChecks.ts';
-import { holdsOn, RULE_KINDS, type RuleReading } from './rules.ts';
+import { holdsOn, RULE_KINDS, type RuleResult } from './rules.ts';
 import {
   capCheck,
   SLACK,
@@ -24,7 +24,7 @@ import {
 } from './standing.ts';
 
 /** One rule of the crew, held against the facts. */
-function checkRule(rule: RuleReading, facts: RuleFacts, unit: MassPerAreaUnit): RuleCheck {
+function checkRule(rule: RuleResult, facts: RuleFacts, unit: MassPerAreaUnit): RuleCheck {
   const { typed, limit } = rule;
   const { product, portions, soFar } = facts;
   const portionSi = facts.rateSi / portions;
@@ -63,7 +63,7 @@ function checkRule(rule: RuleReading, facts: RuleFacts, unit: MassPerAreaUnit): 
   }
 }
 
-function checkSlowShare({ typed, limit }: RuleReading, { product, rateSi }: RuleFacts): RuleCheck {
+function checkSlowShare({ typed, limit }: RuleResult, { product, rateSi }: RuleFacts): RuleCheck {
   const rule = RULE_KINDS['slow-share'].words;
   const feeds = (putDown(product, 'N', rateSi) ?? 0) > 0;
   const { slowShare } = product;
@@ -83,7 +83,7 @@ function checkSlowShare({ typed, limit }: RuleReading, { product, rateSi }: Rule
 }
 
 /** Phosphorus only with a soil test that is young enough, and no more of it than the test asks for. */
-function checkSoilTest({ typed, limit }: RuleReading, facts: RuleFacts, unit: MassPerAreaUnit): RuleCheck {
+function checkSoilTest({ typed, limit }: RuleResult, facts: RuleFacts, unit: MassPerAreaUnit): RuleCheck {
   const rule = `${RULE_KINDS['soil-test'].words} ${showExact(limit, 3)} years old`;
   const phosphate = putDown(facts.product, 'P2O5', facts.rateSi) ?? 0;
   const { soilTest } = facts;
@@ -112,11 +112,11 @@ function checkSoilTest({ typed, limit }: RuleReading, facts: RuleFacts, unit: Ma
  * @param units nutrients in `need`, the product in `rate`
  * @returns one check for each rule that holds on the day, in their order, the label's last
  * @example
- * checkRules(readRuleSet(typed).rules, facts, units).filter(({ state }) => state === 'broken')
+ * checkRules(evaluateRuleSet(typed).rules, facts, units).filter(({ state }) => state === 'broken')
  * // most in a year: nitrogen; 3.2 lb so far + 0.8 lb = 4 lb of at most 3.5 lb; 0.5 lb over; 0.375 of the rate is allowed
  */
 export const checkRules = (
-  rules: readonly RuleReading[],
+  rules: readonly RuleResult[],
   facts: RuleFacts,
   units: { readonly need: MassPerAreaUnit; readonly rate: RateUnit },
 ): RuleCheck[] => [
@@ -131,19 +131,19 @@ export interface SheetFacts {
   /** Day of the first portion, year-month-day. */
   readonly onDay: string;
   /** Soil tests of the crew: the sheet names one. */
-  readonly soilTests: readonly { readonly id: string; readonly typed: SoilTestTyped }[];
+  readonly soilTests: readonly { readonly id: string; readonly typed: SoilTestInput }[];
   /** What else is planned on the same ground. */
   readonly others: readonly PlannedJob[];
 }
 
 /** The soil test that a sheet goes by, and what it asks for of phosphorus. */
 function soilFactsOf(
-  { soilTest, soilTestDay }: RuleFactsTyped,
+  { soilTest, soilTestDay }: RuleFactsInput,
   tests: SheetFacts['soilTests'],
 ): SoilFacts | null {
   const test = tests.find(({ id }) => id === soilTest)?.typed;
   if (!test) return soilTestDay === '' ? null : { day: soilTestDay, phosphateKgPerM2: undefined };
-  const stated = readSoilTest(test).needs.find(({ nutrient }) => nutrient === 'P' || nutrient === 'P2O5');
+  const stated = evaluateSoilTest(test).needs.find(({ nutrient }) => nutrient === 'P' || nutrient === 'P2O5');
   return {
     day: test.onDay,
     phosphateKgPerM2: stated ? inForm(stated.kgPerM2, stated.nutrient, 'P2O5') : null,
@@ -154,9 +154,9 @@ function soilFactsOf(
  * As checkRules, for a worksheet on a day; none before the sheet has a rate.
  */
 export function checkSheet(
-  rules: readonly RuleReading[],
+  rules: readonly RuleResult[],
   { reading, numbers, units }: WorksheetAnswer,
-  typed: RuleFactsTyped,
+  typed: RuleFactsInput,
   { onDay, soilTests, others }: SheetFacts,
 ): RuleCheck[] {
   const { product, split, soFar } = reading;

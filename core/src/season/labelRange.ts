@@ -1,5 +1,5 @@
 import { needAtRate, type WorksheetAnswer } from '../worksheet/answer.ts';
-import type { WorksheetTyped } from '../worksheet/typed.ts';
+import type { WorksheetInput } from '../worksheet/typed.ts';
 
 /** How a rate stands to the range of rates of its label. */
 export interface LabelRange {
@@ -23,7 +23,7 @@ const SLACK = 1e-9;
  * @returns null where the label states no range
  * @example labelRange(answer, typed)?.off // 'above'
  */
-export function labelRange(answer: WorksheetAnswer, typed: WorksheetTyped): LabelRange | null {
+export function labelRange(answer: WorksheetAnswer, typed: WorksheetInput): LabelRange | null {
   const { labelLow, labelHigh } = answer.reading.product;
   if (labelLow === null && labelHigh === null) return null;
   const { portions } = answer.reading.split;

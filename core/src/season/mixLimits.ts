@@ -3,7 +3,7 @@ import type { MixRequest } from '../mix/request.ts';
 import type { SoFar } from '../worksheet/readings.ts';
 import { yearsBetween } from './days.ts';
 import { earlier } from './earlier.ts';
-import { holdsOn, RULE_KINDS, type RuleReading } from './rules.ts';
+import { holdsOn, RULE_KINDS, type RuleResult } from './rules.ts';
 
 /**
  * What the crew's rules leave open for a mix that is put down at once: caps less what was put down before, the limit on
@@ -13,7 +13,7 @@ import { holdsOn, RULE_KINDS, type RuleReading } from './rules.ts';
  * @example mixLimits(rules, '2026-04-18', '', []).caps // [{ nutrient: 'N', kgPerM2: 0.00488, because: 'most at once: nitrogen' }]
  */
 export function mixLimits(
-  rules: readonly RuleReading[],
+  rules: readonly RuleResult[],
   onDay: string,
   soilTestDay: string,
   soFar: readonly SoFar[],

@@ -6,7 +6,7 @@ import { showQuantity, type Shown } from '../quantities/show.ts';
 import { UNITS } from '../quantities/units.ts';
 import { operator, term, word, type Working } from '../working/working.ts';
 import type { WorksheetAnswer } from '../worksheet/answer.ts';
-import type { SplitReading } from '../worksheet/readings.ts';
+import type { SplitResult } from '../worksheet/readings.ts';
 import { daysLater } from './days.ts';
 
 /** One portion of a whole that is put down in several: when, and what it is. */
@@ -41,7 +41,7 @@ export function portionDays(onDay: string, portions: number, everyDays: number |
  * @example portionsOf({ portions: 2, everyDays: 28 }, '2026-04-18', answer)[1]?.onDay // '2026-05-16'
  */
 export function portionsOf(
-  { portions, everyDays }: SplitReading,
+  { portions, everyDays }: SplitResult,
   onDay: string,
   { reading: { product }, numbers, units }: WorksheetAnswer,
 ): Portion[] {

@@ -18,7 +18,7 @@ export type RuleKind = keyof typeof RULE_KINDS;
 export const RULE_KIND_IDS = Object.keys(RULE_KINDS) as RuleKind[];
 
 /** One rule as typed. The season is month-day to month-day, over new year too; empty: the whole year. */
-export interface RuleTyped {
+export interface RuleInput {
   readonly id: string;
   readonly kind: RuleKind;
   readonly nutrient: Nutrient;
@@ -29,35 +29,35 @@ export interface RuleTyped {
 }
 
 /** The rules of one place, as the crew typed them in. */
-export interface RuleSetTyped {
+export interface RuleSetInput {
   readonly name: string;
   /** Where they come from: the code, the contract, the advice. */
   readonly source: string;
   readonly unit: MassPerAreaUnit;
-  readonly rules: readonly RuleTyped[];
+  readonly rules: readonly RuleInput[];
 }
 
 /** A rule as read: `limit` in kg/m2, as a fraction, or in years. */
-export interface RuleReading {
-  readonly typed: RuleTyped;
+export interface RuleResult {
+  readonly typed: RuleInput;
   readonly limit: number;
   readonly season: { readonly from: string; readonly to: string } | null;
 }
 
-export interface RuleSetReading {
-  readonly rules: readonly RuleReading[];
+export interface RuleSetResult {
+  readonly rules: readonly RuleResult[];
   readonly errors: readonly InputError[];
 }
 
 /** An empty set with one rule to begin with. */
-export const blankRuleSet = (unit: MassPerAreaUnit, firstId: string): RuleSetTyped => ({
+export const blankRuleSet = (unit: MassPerAreaUnit, firstId: string): RuleSetInput => ({
   name: '',
   source: '',
   unit,
   rules: [blankRule(firstId)],
 });
 
-export const blankRule = (id: string): RuleTyped => ({
+export const blankRule = (id: string): RuleInput => ({
   id,
   kind: 'most-at-once',
   nutrient: 'N',
@@ -73,7 +73,7 @@ const isMonthDay = (text: string): boolean => {
   return Number.isFinite(time) && new Date(time).toISOString().slice(5, 10) === text;
 };
 
-function readLimit({ kind, amount }: RuleTyped, unit: MassPerAreaUnit, field: string): number {
+function readLimit({ kind, amount }: RuleInput, unit: MassPerAreaUnit, field: string): number {
   const { number } = RULE_KINDS[kind];
   if (number === 'rate') {
     if (/^\s*0+(\.0*)?\s*$/.test(amount)) return 0;
@@ -88,7 +88,7 @@ function readLimit({ kind, amount }: RuleTyped, unit: MassPerAreaUnit, field: st
   return number === 'percent' ? value / 100 : value;
 }
 
-function readSeason({ from, to }: RuleTyped, path: string): RuleReading['season'] {
+function readSeason({ from, to }: RuleInput, path: string): RuleResult['season'] {
   if (from === '' && to === '') return null;
   for (const [name, text] of [
     ['from', from],
@@ -105,12 +105,12 @@ function readSeason({ from, to }: RuleTyped, path: string): RuleReading['season'
  * Reads a set of rules. A rule that cannot be read is left out and named; a rule without a number is an error, since
  * it would seem to protect and does not.
  *
- * @example readRuleSet(typed).rules[0]?.limit // 0.00488 for "1 lb/1000 ft2"
+ * @example evaluateRuleSet(typed).rules[0]?.limit // 0.00488 for "1 lb/1000 ft2"
  */
-export function readRuleSet({ name, unit, rules }: RuleSetTyped): RuleSetReading {
+export function evaluateRuleSet({ name, unit, rules }: RuleSetInput): RuleSetResult {
   const named = toResult(() => readName(name, 'name', 'Town rules'));
   const errors = named.error ? [named.error] : [];
-  const read = rules.flatMap((typed, at): RuleReading[] => {
+  const read = rules.flatMap((typed, at): RuleResult[] => {
     const { value, error } = toResult(() => ({
       typed,
       limit: readLimit(typed, unit, `rules.${at}.amount`),
@@ -123,7 +123,7 @@ export function readRuleSet({ name, unit, rules }: RuleSetTyped): RuleSetReading
 }
 
 /** True when a rule holds on a day, "2026-04-18": in its season, over new year too. */
-export function holdsOn({ season }: RuleReading, day: string): boolean {
+export function holdsOn({ season }: RuleResult, day: string): boolean {
   if (!season) return true;
   const date = day.slice(5);
   const { from, to } = season;

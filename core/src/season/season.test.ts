@@ -9,10 +9,10 @@ import {
   termText,
   toSi,
   workingText,
-  type ProductTyped,
-  type WorksheetTyped,
+  type ProductInput,
+  type WorksheetInput,
 } from '../index.ts';
-import { blankSoilTest, type SoilTestTyped } from '../need/index.ts';
+import { blankSoilTest, type SoilTestInput } from '../need/index.ts';
 import {
   blankRule,
   checkSheet,
@@ -23,47 +23,47 @@ import {
   mixLimits,
   mostAllowedShare,
   portionsOf,
-  readRuleSet,
+  evaluateRuleSet,
   type RuleKind,
   type PlannedJob,
-  type RuleTyped,
+  type RuleInput,
 } from './index.ts';
 
-const rule = (kind: RuleKind, amount: string, more: Partial<RuleTyped> = {}): RuleTyped => ({
+const rule = (kind: RuleKind, amount: string, more: Partial<RuleInput> = {}): RuleInput => ({
   ...blankRule(`${kind}-${amount}`),
   kind,
   amount,
   ...more,
 });
-const rulesOf = (...rules: RuleTyped[]) =>
-  readRuleSet({ name: 'Town', source: '', unit: 'lb/1000 ft2', rules }).rules;
+const rulesOf = (...rules: RuleInput[]) =>
+  evaluateRuleSet({ name: 'Town', source: '', unit: 'lb/1000 ft2', rules }).rules;
 
-const label = (more: Partial<ProductTyped> = {}): ProductTyped => ({
+const label = (more: Partial<ProductInput> = {}): ProductInput => ({
   ...blankProduct('dry-fertilizer', 'us'),
   grade: '24-0-8',
   slowShare: '50',
   ...more,
 });
-const sheet = (more: Partial<WorksheetTyped> = {}, product = label()): WorksheetTyped => ({
+const sheet = (more: Partial<WorksheetInput> = {}, product = label()): WorksheetInput => ({
   ...blankWorksheet('us', 'a'),
   need: { of: 'N', amount: '0.8', unit: 'lb/1000 ft2' },
   product,
   areas: [{ id: 'a', name: 'Lawn', size: '7400', unit: 'ft2' }],
   ...more,
 });
-const check = (rules: RuleTyped[], typed: WorksheetTyped, onDay = '2026-04-18') => {
+const check = (rules: RuleInput[], typed: WorksheetInput, onDay = '2026-04-18') => {
   const answer = answerWorksheet(typed, AS_TYPED);
   return {
     answer,
     checks: checkSheet(rulesOf(...rules), answer, typed.rules, { onDay, soilTests: [], others: [] }),
   };
 };
-const facts = (more: Partial<WorksheetTyped['rules']>): Pick<WorksheetTyped, 'rules'> => ({
+const facts = (more: Partial<WorksheetInput['rules']>): Pick<WorksheetInput, 'rules'> => ({
   rules: { setId: '', soilTest: '', soilTestDay: '', soFar: [], unit: 'lb/1000 ft2', ...more },
 });
 
 describe('rules held against a sheet', () => {
-  it.each<[string, RuleTyped, Partial<WorksheetTyped>, Partial<ProductTyped>, object]>([
+  it.each<[string, RuleInput, Partial<WorksheetInput>, Partial<ProductInput>, object]>([
     ['at once, kept', rule('most-at-once', '1'), {}, {}, { state: 'kept', overBy: null, mostShare: 1 }],
     ['at once, just at it', rule('most-at-once', '0.8'), {}, {}, { state: 'kept' }],
     ['at once, over', rule('most-at-once', '0.5'), {}, {}, { state: 'broken', overBy: { number: '0.300', unit: 'lb N / 1000 ft²' }, portionsNeeded: 2 }],
@@ -156,7 +156,7 @@ it.each([
   [rule('most-at-once', '1', { from: '02-30', to: '03-01' }), 'season.unreadable', 'rules.0.from'],
   [rule('most-at-once', '1', { from: '02-01', to: '' }), 'season.unreadable', 'rules.0.to'],
 ])('refuses %j', (one, code, field) => {
-  const { rules, errors } = readRuleSet({ name: 'Town', source: '', unit: 'kg/ha', rules: [one] });
+  const { rules, errors } = evaluateRuleSet({ name: 'Town', source: '', unit: 'kg/ha', rules: [one] });
   expect(rules).toEqual([]);
   expect(errors).toMatchObject([{ code, field }]);
 });
@@ -197,13 +197,13 @@ it('leaves a mix what the rules leave open', () => {
 });
 
 describe('a soil test is a limit on phosphorus', () => {
-  const soilTest = (more: Partial<SoilTestTyped>) => ({
+  const soilTest = (more: Partial<SoilTestInput>) => ({
     id: 'test',
     typed: { ...blankSoilTest('lb/1000 ft2', '2025-04-18'), name: 'Lawn', ...more },
   });
   const held = (
-    test: Partial<SoilTestTyped>,
-    kind: Partial<WorksheetTyped['rules']> = { soilTest: 'test' },
+    test: Partial<SoilTestInput>,
+    kind: Partial<WorksheetInput['rules']> = { soilTest: 'test' },
   ) => {
     const typed = { ...sheet({}, label({ grade: '10-10-10' })), ...facts(kind) };
     const answer = answerWorksheet(typed, AS_TYPED);
@@ -235,7 +235,7 @@ describe('a soil test is a limit on phosphorus', () => {
 });
 
 describe('least days between two applications', () => {
-  const held = (split: WorksheetTyped['split'], others: PlannedJob[] = []) => {
+  const held = (split: WorksheetInput['split'], others: PlannedJob[] = []) => {
     const typed = sheet({ split }, label({ leastIntervalDays: '28' }));
     const given = { onDay: '2026-04-18', soilTests: [], others };
     return checkSheet([], answerWorksheet(typed, AS_TYPED), typed.rules, given);

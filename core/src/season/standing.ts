@@ -1,13 +1,13 @@
 import { showQuantity, type Shown } from '../quantities/show.ts';
 import type { RateUnit } from '../shelf/product.ts';
-import type { ProductReading } from '../shelf/readProduct.ts';
+import type { ProductResult } from '../shelf/evaluateProduct.ts';
 import { term, word, type Join, type Term, type Working } from '../working/working.ts';
 import type { SoFar } from '../worksheet/readings.ts';
 
 /** What rules are held against: a product rate on a day, in portions, after what was put down before. */
 export interface RuleFacts {
   readonly onDay: string;
-  readonly product: ProductReading;
+  readonly product: ProductResult;
   /** All portions together: kg/m2, or L/m2 for a liquid; above 0. */
   readonly rateSi: number;
   readonly portions: number;

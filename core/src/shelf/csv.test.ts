@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import { blankProduct, columnsOf, readShelfRow, shelfTable, type ProductTyped } from './index.ts';
+import { blankProduct, columnsOf, readShelfRow, shelfTable, type ProductInput } from './index.ts';
 
 const read = (headings: string[], row: string[], decimalComma = false) =>
   readShelfRow(columnsOf(headings), row, { decimalComma });
@@ -11,7 +11,7 @@ it('knows headings as people write them, and takes each once', () => {
 });
 
 it('goes out and comes back the same', () => {
-  const typed: ProductTyped = {
+  const typed: ProductInput = {
     ...blankProduct('liquid-fertilizer', 'metric'),
     name: '-5 Liquid, "green"',
     grade: '28-0-0 + 1 S',

@@ -2,20 +2,20 @@
 // What is typed from a label keeps its text; readings are SI.
 export {
   blankProduct,
-  completeProduct,
+  upgradeProduct,
   PRODUCT_KIND_IDS,
   PRODUCT_KINDS,
   type GradeBasis,
   type LabelSetting,
   type ProductKind,
-  type ProductTyped,
+  type ProductInput,
   type RateUnit,
 } from './product.ts';
-export { readLabelFacts, readProduct, type ProductReading } from './readProduct.ts';
-export { readLabel, type LabelNeed, type LabelReading } from './labelReader.ts';
+export { evaluateLabelFacts, evaluateProduct, type ProductResult } from './evaluateProduct.ts';
+export { readLabel, type LabelNeed, type LabelResult } from './labelReader.ts';
 export { cheapest, labelLines, type LabelLines, type ShownNeed } from './labelLines.ts';
 export { worksheetFor } from './worksheetFor.ts';
 export { isUsUnit } from './rateUnit.ts';
 export { isNutrient, NEED_OF, NEED_OF_IDS, putDown, rateForNeed, type NeedOf } from './wanted.ts';
 export { columnsOf, SHELF_CSV, shelfTable, type ColumnId, type ShelfColumn } from './shelfColumns.ts';
-export { readShelfRow, type RowOptions, type ShelfRowReading } from './shelfRow.ts';
+export { readShelfRow, type RowOptions, type ShelfRowResult } from './shelfRow.ts';

@@ -5,10 +5,10 @@ import { fromSi } from '../quantities/convert.ts';
 import { showExact, showQuantity, type Shown } from '../quantities/show.ts';
 import { RATE_AREAS, UNITS, type AreaUnit, type MassPerAreaUnit, type UnitId } from '../quantities/units.ts';
 import { operator, term, word, type Working } from '../working/working.ts';
-import { readLabel, type LabelNeed, type LabelReading } from './labelReader.ts';
-import type { ProductTyped } from './product.ts';
+import { readLabel, type LabelNeed, type LabelResult } from './labelReader.ts';
+import type { ProductInput } from './product.ts';
 import { isUsUnit, liquidRateUnit } from './rateUnit.ts';
-import { readProduct, type ProductReading } from './readProduct.ts';
+import { evaluateProduct, type ProductResult } from './evaluateProduct.ts';
 import { NEED_OF, shareOf } from './wanted.ts';
 
 /** A need that several products are held against, with the unit it is shown in. */
@@ -28,8 +28,8 @@ export interface LabelLines {
   /** Price of the product on one area of the need's unit. */
   readonly pricePerArea: Shown | null;
   readonly pricePerWanted: Shown | null;
-  readonly againstLabel: LabelReading['againstLabel'];
-  readonly reading: LabelReading;
+  readonly againstLabel: LabelResult['againstLabel'];
+  readonly reading: LabelResult;
   readonly error: InputError | null;
 }
 
@@ -47,7 +47,7 @@ const shownOr = (si: number | null, unit: UnitId): Shown | null =>
 const money = (cents: number | null, per: string): Shown | null =>
   cents === null ? null : { number: (cents / 100).toFixed(2), unit: `per ${per}` };
 
-function workingOf(product: ProductReading, need: ShownNeed, rate: Shown | null): Working {
+function workingOf(product: ProductResult, need: ShownNeed, rate: Shown | null): Working {
   const share = shareOf(product, need.of);
   const asked = showExact(fromSi(need.perM2, need.unit), 6);
   const { symbol } = NEED_OF[need.of];
@@ -87,8 +87,8 @@ function workingOf(product: ProductReading, need: ShownNeed, rate: Shown | null)
  * @param need what is wanted on each m2, and the unit it is shown in
  * @example labelLines(product, { of: 'N', perM2: 0.0039, unit: 'lb/1000 ft2' }).rate?.number // '3.33'
  */
-export function labelLines(typed: ProductTyped, need: ShownNeed): LabelLines {
-  const product = readProduct(typed);
+export function labelLines(typed: ProductInput, need: ShownNeed): LabelLines {
+  const product = evaluateProduct(typed);
   const reading = readLabel(product, need);
   const [mass, area] = splitUnit(need.unit);
   const areaUnit = AREA_FOR[area] ?? (area as AreaUnit);

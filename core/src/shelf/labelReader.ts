@@ -1,6 +1,6 @@
 import { toResult, type InputError } from '../errors/InputError.ts';
 import { deliveredAtRate, type Delivered } from '../need/productRate.ts';
-import type { ProductReading } from './readProduct.ts';
+import type { ProductResult } from './evaluateProduct.ts';
 import { rateForNeed, type NeedOf } from './wanted.ts';
 
 /** What is asked of a product on each m2: kg, above 0; of the product itself its own rate. */
@@ -10,7 +10,7 @@ export interface LabelNeed {
 }
 
 /** What one product does for one need. Rates are kg/m2, or L/m2 for a liquid; money is in hundredths. */
-export interface LabelReading {
+export interface LabelResult {
   /** Product rate for the need; null where the product cannot meet it. */
   readonly rateSi: number | null;
   /** Everything that this rate delivers, kg/m2. */
@@ -33,10 +33,7 @@ const over = (a: number | null, b: number | null): number | null => (a === null 
 const times = (a: number | null, b: number | null): number | null =>
   a === null || b === null ? null : a * b;
 
-function standing(
-  rate: number | null,
-  { labelLow, labelHigh }: ProductReading,
-): LabelReading['againstLabel'] {
+function standing(rate: number | null, { labelLow, labelHigh }: ProductResult): LabelResult['againstLabel'] {
   if (rate === null || (labelLow === null && labelHigh === null)) return null;
   const slack = 1e-9 * rate;
   if (labelLow !== null && rate < labelLow - slack) return 'below';
@@ -51,7 +48,7 @@ function standing(
  * @returns null wherever the label does not say enough; `error` when the product holds none of the nutrient
  * @example readLabel(product, { of: 'N', perM2: 0.0039 }).rateSi // 0.01625 for 24-0-8
  */
-export function readLabel(product: ProductReading, need: LabelNeed): LabelReading {
+export function readLabel(product: ProductResult, need: LabelNeed): LabelResult {
   const { grade, kgPerSi, priceCents, coverage, slowShare } = product;
   const packageSi = product.package?.si ?? null;
   const { value: rateSi, error } = toResult(() => rateForNeed(product, need.of, need.perM2));

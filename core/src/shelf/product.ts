@@ -1,5 +1,5 @@
 import type { PackageUnit } from '../loads/packages.ts';
-import type { ScoopTyped } from '../loads/scoop.ts';
+import type { ScoopInput } from '../loads/scoop.ts';
 import type { AreaUnit, MassPerAreaUnit, VolumePerAreaUnit } from '../quantities/units.ts';
 
 /** Kinds of product: the words for them, whether they go by weight or by volume, and what they put on the ground. */
@@ -29,7 +29,7 @@ export type GradeBasis = 'weight' | 'volume';
 export type RateUnit = MassPerAreaUnit | VolumePerAreaUnit;
 
 /** A product as it was typed from its label: texts, and the unit that each bare number counts in. */
-export interface ProductTyped {
+export interface ProductInput {
   readonly kind: ProductKind;
   readonly name: string;
   /** N-P2O5-K2O and secondary nutrients; empty for what feeds nothing. */
@@ -63,7 +63,7 @@ export interface ProductTyped {
   /** Least days between two applications. */
   readonly leastIntervalDays: string;
   readonly settings: readonly LabelSetting[];
-  readonly scoop: ScoopTyped;
+  readonly scoop: ScoopInput;
   /** Number for the size of the grain, as the label gives it. */
   readonly grainSize: string;
   readonly lot: string;
@@ -71,7 +71,7 @@ export interface ProductTyped {
 }
 
 /** An empty product in US or metric units. */
-export function blankProduct(kind: ProductKind, system: 'us' | 'metric'): ProductTyped {
+export function blankProduct(kind: ProductKind, system: 'us' | 'metric'): ProductInput {
   const us = system === 'us';
   const liquid = PRODUCT_KINDS[kind].form === 'liquid';
   const dryUnits = us ? { pack: 'lb', rate: 'lb/1000 ft2' } as const : { pack: 'kg', rate: 'kg/ha' } as const; // prettier-ignore
@@ -106,9 +106,9 @@ const METRIC = /^(kg|g|L|mL|t)\b/;
 /**
  * A product as this version knows it, from one that an earlier version kept: what it did not know yet is blank.
  *
- * @example completeProduct({ kind: 'dry-fertilizer', name: 'Feed' }).grade // ''
+ * @example upgradeProduct({ kind: 'dry-fertilizer', name: 'Feed' }).grade // ''
  */
-export function completeProduct(kept: Partial<ProductTyped>): ProductTyped {
+export function upgradeProduct(kept: Partial<ProductInput>): ProductInput {
   const kind = kept.kind ?? 'dry-fertilizer';
   const blank = blankProduct(kind, METRIC.test(kept.package?.unit ?? '') ? 'metric' : 'us');
   return {

@@ -17,15 +17,15 @@ import {
   labelLines,
   PRODUCT_KIND_IDS,
   readLabel,
-  readProduct,
+  evaluateProduct,
   worksheetFor,
-  type ProductTyped,
+  type ProductInput,
 } from './index.ts';
 
 const near = (value: number | null, printed: number, digits = 6) =>
   expect(Math.abs((value ?? NaN) - printed)).toBeLessThanOrEqual(0.5000001 * 10 ** -digits);
 
-const dry = (more: Partial<ProductTyped> = {}): ProductTyped => ({
+const dry = (more: Partial<ProductInput> = {}): ProductInput => ({
   ...blankProduct('dry-fertilizer', 'us'),
   name: 'Lake feed',
   grade: '24-0-8',
@@ -33,7 +33,7 @@ const dry = (more: Partial<ProductTyped> = {}): ProductTyped => ({
   price: '26.40',
   ...more,
 });
-const liquid = (more: Partial<ProductTyped> = {}): ProductTyped => ({
+const liquid = (more: Partial<ProductInput> = {}): ProductInput => ({
   ...blankProduct('liquid-fertilizer', 'metric'),
   name: 'Liquid 28',
   grade: '28-0-0',
@@ -48,7 +48,7 @@ it('reference case C: 0.6 kg ai/ha at 0.43 % load', () => {
   const rate = carrierRate(toSi(0.6, 'kg/ha'), 0.0043);
   near(fromSi(rate, 'kg/ha'), 139.534884);
   near(fromSi(rate, 'lb/1000 ft2'), 2.8579);
-  const carrier = readProduct({
+  const carrier = evaluateProduct({
     ...blankProduct('granular-carrier', 'metric'),
     name: 'Carrier',
     load: '0.43 %',
@@ -62,7 +62,7 @@ it('reference case D: 25 kg N/ha from 28-0-0 at 1.28 kg/L', () => {
   near(fromSi(rate, 'L/ha'), 69.754464);
   near(fromSi(rate * 640, 'mL'), 4464.285714);
   near(toSi(500, 'L/ha') * 640, 32);
-  const read = readLabel(readProduct(liquid()), nitrogen(0.0025));
+  const read = readLabel(evaluateProduct(liquid()), nitrogen(0.0025));
   near(fromSi(read.rateSi!, 'L/ha'), 69.754464);
   near(read.delivered[0]!.kgPerM2, 0.0025, 12);
 });
@@ -70,12 +70,14 @@ it('reference case D: 25 kg N/ha from 28-0-0 at 1.28 kg/L', () => {
 describe('reading a product', () => {
   it('is blank without errors but for its name', () => {
     for (const kind of PRODUCT_KIND_IDS) {
-      expect(readProduct(blankProduct(kind, 'us')).errors.map(({ code }) => code)).toEqual(['name.empty']);
+      expect(evaluateProduct(blankProduct(kind, 'us')).errors.map(({ code }) => code)).toEqual([
+        'name.empty',
+      ]);
     }
   });
 
   it('takes what labels say, in either system', () => {
-    const read = readProduct(dry({ slowShare: '50 %', stock: '3½', coverage: { size: '12,000', unit: 'ft2' }, leastIntervalDays: '28', labelRate: { low: '3', high: '4.5', mostAtOnce: '', mostPerYear: '12', unit: 'lb/1000 ft2' } })); // prettier-ignore
+    const read = evaluateProduct(dry({ slowShare: '50 %', stock: '3½', coverage: { size: '12,000', unit: 'ft2' }, leastIntervalDays: '28', labelRate: { low: '3', high: '4.5', mostAtOnce: '', mostPerYear: '12', unit: 'lb/1000 ft2' } })); // prettier-ignore
     expect(read.errors).toEqual([]);
     expect(read).toMatchObject({
       slowShare: 0.5,
@@ -84,10 +86,9 @@ describe('reading a product', () => {
       leastIntervalDays: 28,
     });
     near(fromSi(read.labelHigh!, 'lb/1000 ft2'), 4.5);
-    expect(readProduct(liquid({ density: { text: '10.7 lb/gal', unit: 'kg/L' } })).densityKgPerL).toBeCloseTo(
-      1.28214,
-      4,
-    );
+    expect(
+      evaluateProduct(liquid({ density: { text: '10.7 lb/gal', unit: 'kg/L' } })).densityKgPerL,
+    ).toBeCloseTo(1.28214, 4);
   });
 
   it.each([
@@ -97,7 +98,7 @@ describe('reading a product', () => {
     [dry({ slowShare: '120' }), 'slowShare', 'percent.unreadable'], [dry({ grade: '60-30-20' }), 'grade', 'grade.over-100'], [dry({ grade: '0-0-60 elemental' }), 'grade', 'grade.too-much-elemental'],
     [dry({ labelRate: { low: '5', high: '3', mostAtOnce: '', mostPerYear: '', unit: 'kg/ha' } }), 'labelRate.low', 'product.range'],
   ])('refuses what cannot be (%#)', (typed, field, code) => {
-    expect(readProduct(typed).errors).toMatchObject([{ field, code }]);
+    expect(evaluateProduct(typed).errors).toMatchObject([{ field, code }]);
   }); // prettier-ignore
 });
 
@@ -105,7 +106,7 @@ describe('reading a label for a need', () => {
   const need = nitrogen(toSi(0.8, 'lb/1000 ft2'));
 
   it('gives the rate, what one package covers, and the cost', () => {
-    const read = readLabel(readProduct(dry({ slowShare: '25' })), need);
+    const read = readLabel(evaluateProduct(dry({ slowShare: '25' })), need);
     near(fromSi(read.rateSi!, 'lb/1000 ft2'), 3.333333);
     near(fromSi(read.packageCoversM2!, 'ft2'), 12_000);
     near((read.centsPerM2! / 100) * toSi(12_000, 'ft2'), 26.4);
@@ -115,24 +116,24 @@ describe('reading a label for a need', () => {
   });
 
   it.each([['3.4', '5', 'below'], ['3', '4', 'within'], ['1', '3.3', 'above'], ['', '3.4', 'within'], ['', '', null]])('%s to %s: %s', (low, high, standing) => {
-    const product = readProduct(dry({ labelRate: { low, high, mostAtOnce: '', mostPerYear: '', unit: 'lb/1000 ft2' } }));
+    const product = evaluateProduct(dry({ labelRate: { low, high, mostAtOnce: '', mostPerYear: '', unit: 'lb/1000 ft2' } }));
     expect(readLabel(product, need).againstLabel).toBe(standing);
   }); // prettier-ignore
 
   it('says what it cannot know', () => {
-    expect(readLabel(readProduct(dry({ grade: '0-0-50' })), need)).toMatchObject({
+    expect(readLabel(evaluateProduct(dry({ grade: '0-0-50' })), need)).toMatchObject({
       rateSi: null,
       error: { code: 'grade.lacks' },
     });
-    expect(readLabel(readProduct(dry({ price: '', package: { size: '', unit: 'lb' } })), need)).toMatchObject(
-      { packageCoversM2: null, centsPerM2: null, centsPerKgWanted: null },
-    );
-    expect(readLabel(readProduct(dry({ grade: '' })), need)).toMatchObject({
+    expect(
+      readLabel(evaluateProduct(dry({ price: '', package: { size: '', unit: 'lb' } })), need),
+    ).toMatchObject({ packageCoversM2: null, centsPerM2: null, centsPerKgWanted: null });
+    expect(readLabel(evaluateProduct(dry({ grade: '' })), need)).toMatchObject({
       rateSi: null,
       delivered: [],
       error: null,
     });
-    expect(readLabel(readProduct(dry()), { of: 'ai', perM2: 1e-4 }).rateSi).toBeNull();
+    expect(readLabel(evaluateProduct(dry()), { of: 'ai', perM2: 1e-4 }).rateSi).toBeNull();
   });
 
   it('delivers just the need, whatever the form, the density and the grade', () => {
@@ -140,7 +141,7 @@ describe('reading a label for a need', () => {
       fc.property(fc.integer({ min: 1, max: 400 }), fc.integer({ min: 80, max: 180 }), fc.double({ min: 1e-5, max: 0.1, noNaN: true }), fc.boolean(), (tenths, density, kgPerM2, wet) => {
         const grade = `${tenths / 10}-2-3 %`;
         const typed = wet ? liquid({ grade, density: { text: String(density / 100), unit: 'kg/L' } }) : dry({ grade });
-        const [delivered] = readLabel(readProduct(typed), nitrogen(kgPerM2)).delivered;
+        const [delivered] = readLabel(evaluateProduct(typed), nitrogen(kgPerM2)).delivered;
         expect(Math.abs(delivered!.kgPerM2 / kgPerM2 - 1)).toBeLessThan(1e-12);
       }),
       { seed: 4105, numRuns: 500 },

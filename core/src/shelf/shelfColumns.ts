@@ -1,6 +1,6 @@
 import { isBareNumber } from '../quantities/numbers.ts';
 import { UNITS, type UnitId } from '../quantities/units.ts';
-import { PRODUCT_KINDS, type LabelSetting, type ProductTyped } from './product.ts';
+import { PRODUCT_KINDS, type LabelSetting, type ProductInput } from './product.ts';
 
 /** One column of the shelf as a table: its heading, other headings people use for it, and how a label fills it. */
 export interface ShelfColumn {
@@ -8,7 +8,7 @@ export interface ShelfColumn {
   readonly heading: string;
   /** Lower case, letters and digits only. */
   readonly alsoCalled: readonly string[];
-  textOf(typed: ProductTyped): string;
+  textOf(typed: ProductInput): string;
 }
 
 /** Everything that a table of products can say; nitrogen, phosphate and potash stand for a grade in three columns. */
@@ -107,7 +107,7 @@ export function columnsOf(headings: readonly string[]): (ColumnId | null)[] {
 }
 
 /** The table that a shelf is exported as: headings first, then a row for each product. */
-export const shelfTable = (products: readonly ProductTyped[]): string[][] => {
+export const shelfTable = (products: readonly ProductInput[]): string[][] => {
   const columns = SHELF_CSV.filter(({ textOf }) => textOf !== nothing);
   return [
     columns.map(({ heading }) => heading),

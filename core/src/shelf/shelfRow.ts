@@ -8,9 +8,9 @@ import {
   PRODUCT_KIND_IDS,
   PRODUCT_KINDS,
   type ProductKind,
-  type ProductTyped,
+  type ProductInput,
 } from './product.ts';
-import { readProduct } from './readProduct.ts';
+import { evaluateProduct } from './evaluateProduct.ts';
 import type { ColumnId } from './shelfColumns.ts';
 
 /** How the numbers of a file are written. */
@@ -20,8 +20,8 @@ export interface RowOptions {
 }
 
 /** One row of a table of products, as a label; `errors` says why it cannot stand on the shelf. */
-export interface ShelfRowReading {
-  readonly typed: ProductTyped;
+export interface ShelfRowResult {
+  readonly typed: ProductInput;
   readonly errors: readonly InputError[];
 }
 
@@ -58,7 +58,7 @@ function kindOf(typed: string, cells: Cells): ProductKind {
 
 type Cells = (id: ColumnId) => string;
 
-function settingsOf(text: string): ProductTyped['settings'] {
+function settingsOf(text: string): ProductInput['settings'] {
   return text
     .split(';')
     .map((one) => one.split('|').map((part) => part.trim()))
@@ -79,14 +79,14 @@ function gradeOf(cells: Cells): string {
  *
  * @param columns what each cell is, as columnsOf says
  * @param row the cells, as they stand in the file
- * @returns the label, and every reason why the row cannot be taken: formulas, unknown kinds, whatever readProduct finds
+ * @returns the label, and every reason why the row cannot be taken: formulas, unknown kinds, whatever evaluateProduct finds
  * @example readShelfRow(['name', 'grade'], ['Feed', '24-0-8'], { decimalComma: false }).typed.grade // '24-0-8'
  */
 export function readShelfRow(
   columns: readonly (ColumnId | null)[],
   row: readonly string[],
   { decimalComma }: RowOptions,
-): ShelfRowReading {
+): ShelfRowResult {
   const errors: InputError[] = [];
   const texts = new Map<ColumnId, string>();
   columns.forEach((id, at) => {
@@ -104,7 +104,7 @@ export function readShelfRow(
   const named = unitSpelled(cells('packageUnit'), form === 'liquid' ? 'volume' : 'mass');
   const metric = /\b(kg|g|l|ml|m2|ha)\b/i.test(`${pack} ${cells('packageUnit')} ${cells('coverage')}`);
   const blank = blankProduct(kind.value ?? 'dry-fertilizer', metric ? 'metric' : 'us');
-  const typed: ProductTyped = {
+  const typed: ProductInput = {
     ...blank,
     name: cells('name').replace(/\s+/g, ' '),
     grade: gradeOf(cells),
@@ -131,5 +131,5 @@ export function readShelfRow(
     lot: cells('lot'),
     notes: cells('notes'),
   };
-  return { typed, errors: [...errors, ...readProduct(typed).errors] };
+  return { typed, errors: [...errors, ...evaluateProduct(typed).errors] };
 }

@@ -3,7 +3,7 @@ import { fractionOf } from '../need/grade.ts';
 import { concentration, liquidRate } from '../need/liquid.ts';
 import { NUTRIENT_IDS, NUTRIENTS, type Nutrient } from '../need/nutrients.ts';
 import { productRate } from '../need/productRate.ts';
-import type { ProductReading } from './readProduct.ts';
+import type { ProductResult } from './evaluateProduct.ts';
 
 /** What a need is stated in: a nutrient, the active ingredient that a product carries, or the product itself. */
 export type NeedOf = Nutrient | 'ai' | 'product';
@@ -20,7 +20,7 @@ export const NEED_OF_IDS = [...NUTRIENT_IDS, 'ai', 'product'] as const satisfies
 export const isNutrient = (of: NeedOf): of is Nutrient => of !== 'ai' && of !== 'product';
 
 /** The share of the product that is wanted, as its label states it: 0.24 for N in 24-0-8; null where it says nothing. */
-export function shareOf({ grade, load }: ProductReading, of: NeedOf): number | null {
+export function shareOf({ grade, load }: ProductResult, of: NeedOf): number | null {
   if (of === 'product') return 1;
   return of === 'ai' ? load : grade && fractionOf(grade, of);
 }
@@ -33,9 +33,9 @@ export function shareOf({ grade, load }: ProductReading, of: NeedOf): number | n
  * @param needPerM2 kg/m2, above 0; for the product itself its own rate, kg/m2 or L/m2
  * @returns kg/m2, or L/m2 for a liquid; null where the label does not say enough
  * @throws InputError grade.lacks when the product holds none of the nutrient
- * @example rateForNeed(readLabelFacts(typed), 'N', 0.0039) // 0.01625 for 24-0-8
+ * @example rateForNeed(evaluateLabelFacts(typed), 'N', 0.0039) // 0.01625 for 24-0-8
  */
-export function rateForNeed(product: ProductReading, of: NeedOf, needPerM2: number): number | null {
+export function rateForNeed(product: ProductResult, of: NeedOf, needPerM2: number): number | null {
   const { grade, load, kgPerSi, form } = product;
   if (of === 'product') return needPerM2;
   if (kgPerSi === null) return null;
@@ -51,9 +51,9 @@ export function rateForNeed(product: ProductReading, of: NeedOf, needPerM2: numb
  *
  * @param rateSi kg/m2, or L/m2 for a liquid
  * @returns kg/m2, or the rate itself for the product; null where the label does not say enough
- * @example putDown(readLabelFacts(typed), 'N', 1) // 0.24 for 24-0-8
+ * @example putDown(evaluateLabelFacts(typed), 'N', 1) // 0.24 for 24-0-8
  */
-export function putDown(product: ProductReading, of: NeedOf, rateSi: number): number | null {
+export function putDown(product: ProductResult, of: NeedOf, rateSi: number): number | null {
   if (of === 'product') return rateSi;
   const share = shareOf(product, of);
   return share === null || product.kgPerSi === null ? null : rateSi * share * product.kgPerSi;

@@ -1,5 +1,5 @@
-import { blankWorksheet, type WorksheetTyped } from '../worksheet/typed.ts';
-import type { ProductTyped } from './product.ts';
+import { blankWorksheet, type WorksheetInput } from '../worksheet/typed.ts';
+import type { ProductInput } from './product.ts';
 import { isUsUnit } from './rateUnit.ts';
 
 /**
@@ -10,10 +10,10 @@ import { isUsUnit } from './rateUnit.ts';
  * @example worksheetFor(product, { of: 'N', amount: '0.8', unit: 'lb/1000 ft2' }, 'a').product.grade // '24-0-8'
  */
 export const worksheetFor = (
-  product: ProductTyped,
-  need: WorksheetTyped['need'],
+  product: ProductInput,
+  need: WorksheetInput['need'],
   firstAreaId: string,
-): WorksheetTyped => ({
+): WorksheetInput => ({
   ...blankWorksheet(isUsUnit(product.package.unit) ? 'us' : 'metric', firstAreaId),
   need,
   product,

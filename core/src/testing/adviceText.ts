@@ -4,8 +4,8 @@ import type { RigKind } from '../rigs/kinds.ts';
 import type { SettingMean } from './scatter.ts';
 import { aimOf } from './advice/known.ts';
 import type { Because } from './advice/advise.ts';
-import { USUAL_PACE, type CalibrationReading } from './calibration.ts';
-import type { CalibrationTyped } from './calibrationTyped.ts';
+import { USUAL_PACE, type CalibrationResult } from './calibration.ts';
+import type { CalibrationInput } from './calibrationInput.ts';
 import { corrections, type Correction } from './corrections.ts';
 import { paceText } from './showBench.ts';
 import type { Start } from './start.ts';
@@ -54,8 +54,8 @@ export const isEnded = (because: Because): boolean => ENDED.has(because);
  * @returns null until the machine's scale and the rate are known
  */
 export function adviceText(
-  { advice, tolerance, targetKgPerM2, runs }: CalibrationReading,
-  { target, isCeiling, signOff }: CalibrationTyped,
+  { advice, tolerance, targetKgPerM2, runs }: CalibrationResult,
+  { target, isCeiling, signOff }: CalibrationInput,
   product: ProductKind | null = null,
 ): AdviceText | null {
   if (!advice || targetKgPerM2 === null) return null;
@@ -109,8 +109,8 @@ const wantedFor = (mean: SettingMean, target: number, tolerance: number, isCeili
  * @param kind of the machine
  */
 export function offersFor(
-  { advice, targetKgPerM2, tolerance, chartPaceMPerS, widthM, chart }: CalibrationReading,
-  { isCeiling }: Pick<CalibrationTyped, 'isCeiling'>,
+  { advice, targetKgPerM2, tolerance, chartPaceMPerS, widthM, chart }: CalibrationResult,
+  { isCeiling }: Pick<CalibrationInput, 'isCeiling'>,
   kind: RigKind,
 ): Offer[] {
   const kept = advice?.means.find(({ setting }) => setting === advice.setting);
@@ -129,8 +129,8 @@ export function offersFor(
 
 /** The offers in sentences. */
 export function correctionText(
-  reading: CalibrationReading,
-  typed: Pick<CalibrationTyped, 'isCeiling' | 'width' | 'pace'>,
+  reading: CalibrationResult,
+  typed: Pick<CalibrationInput, 'isCeiling' | 'width' | 'pace'>,
   kind: RigKind,
 ): string[] {
   const sentence = (mark: string, way: Correction): string[] => {

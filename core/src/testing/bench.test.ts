@@ -13,7 +13,7 @@ import {
   cardOf,
   cautionsFor,
   chooseMethod,
-  completeCalibration,
+  upgradeCalibration,
   correctionText,
   corrections,
   freshness,
@@ -28,7 +28,7 @@ import {
   planText,
   practiceText,
   press,
-  readCalibration,
+  evaluateCalibration,
   readTests,
   runLine,
   runningS,
@@ -40,9 +40,9 @@ import {
   testsTable,
   timeToAim,
   timingBand,
-  type CalibrationTyped,
+  type CalibrationInput,
   type MethodId,
-  type ToolsTyped,
+  type ToolsInput,
 } from './index.ts';
 import { workingText } from '../working/index.ts';
 
@@ -66,7 +66,7 @@ const run = (setting: string, method: MethodId, readings: Record<string, string>
 });
 const strip = (setting: string, left: string, more = {}) =>
   run(setting, 'weigh-back', { in: '48.00', left, length: `100' 0"` }, more);
-const typed = (more: Partial<CalibrationTyped> = {}): CalibrationTyped => ({
+const typed = (more: Partial<CalibrationInput> = {}): CalibrationInput => ({
   ...blankCalibration('us'),
   name: 'Red spreader, lake feed',
   product: 'Lake feed',
@@ -75,14 +75,14 @@ const typed = (more: Partial<CalibrationTyped> = {}): CalibrationTyped => ({
   scaleStep: '0.05',
   ...more,
 });
-const read = (more: Partial<CalibrationTyped> = {}) => readCalibration(typed(more), RED);
+const read = (more: Partial<CalibrationInput> = {}) => evaluateCalibration(typed(more), RED);
 const TESTED = [strip('8', '46.95'), strip('14', '43.10'), strip('11', '45.05'), strip('11', '44.95')];
 
 describe('reference cases as a person types them', () => {
   it('I: a timed catch; three times over the course count by their mean, their scatter in the band', () => {
     const rig = { ...RED, kind: 'vehicle' as const };
     const metric = { units: { mass: 'kg', length: 'm' } as const, width: { text: '5', unit: 'm', by: 'chosen' } as const, scaleStep: '' }; // prettier-ignore
-    const of = (readings: Record<string, string>) => readCalibration(typed({ ...metric, runs: [run('7', 'timed-catch', { tare: '0', gross: '2.46', course: '40', courseTime: '27.5', catchTime: '20', ...readings })] }), rig).runs[0]!.worked!; // prettier-ignore
+    const of = (readings: Record<string, string>) => evaluateCalibration(typed({ ...metric, runs: [run('7', 'timed-catch', { tare: '0', gross: '2.46', course: '40', courseTime: '27.5', catchTime: '20', ...readings })] }), rig).runs[0]!.worked!; // prettier-ignore
     expect(1000 * of({}).rateKgPerM2).toBeCloseTo(16.9125, 4);
     const thrice = of({ courseTime: '26.5', 'courseTime.2': '27.5', 'courseTime.3': '28.5' });
     expect(1000 * thrice.rateKgPerM2).toBeCloseTo(16.9125, 4);
@@ -99,13 +99,13 @@ describe('reference cases as a person types them', () => {
       courseTime: '1',
       fillTime: '154.882155',
     });
-    expect(1e4 * readCalibration(typed({ ...metric, runs: [fill] }), RED).runs[0]!.worked!.rateKgPerM2).toBeCloseTo(220, 4); // prettier-ignore
+    expect(1e4 * evaluateCalibration(typed({ ...metric, runs: [fill] }), RED).runs[0]!.worked!.rateKgPerM2).toBeCloseTo(220, 4); // prettier-ignore
   });
   it('L: two outlets into one row, by the grower’s own length of row on a hectare; outlets in its line', () => {
     const rig = benchRig({ ...redRig, kind: 'row-distributor', outlets: { count: '2', feeds: 'one-row' }, width: { text: '6600 m/ha', unit: 'm' } }); // prettier-ignore
     const both = run('7', 'outlets', { 'tare.1': '0', 'tare.2': '0', 'gross.1': '1.84', 'gross.2': '2.02', length: '30' }); // prettier-ignore
     const row = typed({ units: { mass: 'kg', length: 'm' }, width: { text: '6600 m/ha', unit: 'm', by: 'chosen' }, target: { amount: '800', unit: 'kg/ha' }, runs: [both] }); // prettier-ignore
-    const reading = readCalibration(row, rig);
+    const reading = evaluateCalibration(row, rig);
     expect(reading.errors).toEqual([]);
     expect(1e4 * reading.runs[0]!.worked!.rateKgPerM2).toBeCloseTo(849.2, 6);
     expect(reading.runs[0]!.worked!.outlets!.imbalance).toBeCloseTo(0.09326425, 8);
@@ -113,7 +113,7 @@ describe('reference cases as a person types them', () => {
       '( 1.84 kg − 0 kg ) + ( 2.02 kg − 0 kg )',
     );
     expect(runRemarks(both, reading.runs[0]!, reading, row).join(' ')).toContain('9.3 % apart');
-    const swapped = readCalibration({ ...row, runs: [{ ...both, readings: { ...both.readings, 'tare.2': '3' } }] }, rig); // prettier-ignore
+    const swapped = evaluateCalibration({ ...row, runs: [{ ...both, readings: { ...both.readings, 'tare.2': '3' } }] }, rig); // prettier-ignore
     expect(swapped.errors[0]).toMatchObject({ field: 'runs.0.readings.tare.2', code: 'test.nothing-out' });
   });
   it('a run made at another spacing is worked out for this one, and said so; a load on known ground keeps its output', () => {
@@ -126,11 +126,11 @@ describe('reference cases as a person types them', () => {
   });
 });
 
-const first = (kind: RigKind, tools: Partial<ToolsTyped>, isPesticide = false) =>
+const first = (kind: RigKind, tools: Partial<ToolsInput>, isPesticide = false) =>
   chooseMethod({ kind, tools: { ...blankTools(), ...tools }, isPesticide });
 
 describe('choosing a test', () => {
-  it.each<[RigKind, Partial<ToolsTyped>, MethodId]>([
+  it.each<[RigKind, Partial<ToolsInput>, MethodId]>([
     ['push-rotary', {}, 'weigh-back'],
     ['push-drop', { scale: 'small', tray: true }, 'tray'],
     ['push-drop', { scale: 'small', floor: true, ground: false, wind: true }, 'catch'],
@@ -139,7 +139,7 @@ describe('choosing a test', () => {
     ['push-rotary', { scale: 'none' }, 'run-out'],
   ])('%s with %j: %s', (kind, tools, method) => expect(first(kind, tools)[0]).toMatchObject({ method, possible: true })); // prettier-ignore
   it('says why a method cannot be used', () => {
-    const why = (kind: RigKind, tools: Partial<ToolsTyped>, of: MethodId, isPesticide = false) => first(kind, tools, isPesticide).find(({ method }) => method === of)!; // prettier-ignore
+    const why = (kind: RigKind, tools: Partial<ToolsInput>, of: MethodId, isPesticide = false) => first(kind, tools, isPesticide).find(({ method }) => method === of)!; // prettier-ignore
     expect(why('push-drop', {}, 'timed-catch')).toMatchObject({ possible: false, why: expect.stringContaining('Wheels drive') }); // prettier-ignore
     expect(why('push-rotary', { scale: 'small', tarp: true, wind: true }, 'catch').possible).toBe(false);
     expect(why('push-rotary', { scale: 'small', floor: true }, 'catch', true)).toMatchObject({ possible: false, why: expect.stringContaining('pesticide') }); // prettier-ignore
@@ -226,7 +226,7 @@ describe('correcting', () => {
     const coarse = benchRig({ ...redRig, control: { ...redRig.control, step: '5', to: '20' } });
     const runs = [strip('10', '46.0'), strip('15', '43.0'), strip('10', '46.0')];
     const between = typed({ runs, pace: redRig.pace });
-    const lines = correctionText(readCalibration(between, coarse), between, 'push-rotary');
+    const lines = correctionText(evaluateCalibration(between, coarse), between, 'push-rotary');
     expect(lines.join(' ')).toMatch(/At 10, walk slower: 100 ft in \d+ s meets the rate/);
     expect(lines.join(' ')).toContain('pass closer');
   });
@@ -234,7 +234,7 @@ describe('correcting', () => {
 
 describe('how far a chart holds', () => {
   const signed = typed({ runs: TESTED, pace: redRig.pace, signOff: { setting: '11', onDay: '2026-04-10', by: 'M. Orr', state: 'dry', pace: redRig.pace, width: typed().width, second: '', lot: 'A', grain: '215' } }); // prettier-ignore
-  const state = (more: Partial<CalibrationTyped> = {}, rig = redRig, product: { lot: string; grainSize: string } | null = null, today = '2026-05-01') => freshness({ ...signed, ...more }, rig, product, today); // prettier-ignore
+  const state = (more: Partial<CalibrationInput> = {}, rig = redRig, product: { lot: string; grainSize: string } | null = null, today = '2026-05-01') => freshness({ ...signed, ...more }, rig, product, today); // prettier-ignore
   it('fresh, ageing by its days, stale when the season turned', () => {
     expect(state().state).toBe('fresh');
     expect(state({}, redRig, null, '2026-09-01').state).toBe('ageing');
@@ -256,7 +256,7 @@ describe('how far a chart holds', () => {
     expect(state({ width: { text: '12', unit: 'ft', by: 'chosen' } })).toMatchObject({ state: 'stale' });
   });
   it('the card says all that hangs on the machine', () => {
-    const card = cardOf(signed, redRig, readCalibration(signed, RED), '10 Apr 2026')!;
+    const card = cardOf(signed, redRig, evaluateCalibration(signed, RED), '10 Apr 2026')!;
     expect(card).toMatchObject({ machine: 'Red push spreader', product: 'Lake feed, grain 215, lot A', setting: '11', rate: '3.33', pace: '120 ft in 27.2 s', spacing: '9 ft between passes', signed: '10 Apr 2026, M. Orr' }); // prettier-ignore
     expect(card.lines.filter(({ isKept }) => isKept)).toEqual([
       { setting: '11', rate: '3.33', isKept: true },
@@ -296,11 +296,11 @@ describe('where to begin', () => {
     const labelled = calibrationFor(typed({ pace: redRig.pace }), 'id', lake, redRig.name);
     expect(labelled).toMatchObject({ start: 'auto', label: { pace: '3 mph', lines: [{ setting: '10' }] } });
     // 120 ft in 27.2 s is 3.008 mph: next to the label's own pace.
-    expect(readCalibration(labelled, RED).advice?.mark.label).toBe('10');
+    expect(evaluateCalibration(labelled, RED).advice?.mark.label).toBe('10');
     const slow = { ...labelled, pace: { ...redRig.pace, time: '54.4' } };
-    expect(Number(readCalibration(slow, RED).advice?.mark.label)).toBe(5);
+    expect(Number(evaluateCalibration(slow, RED).advice?.mark.label)).toBe(5);
     const shape = { points: [{ setting: 6, rate: 1 }, { setting: 10, rate: 2 }, { setting: 14, rate: 4 }], paceMPerS: 1.3 }; // prettier-ignore
-    const shaped = readCalibration(typed({ start: 'shape', runs: [strip('10', '46.2')] }), RED, shape);
+    const shaped = evaluateCalibration(typed({ start: 'shape', runs: [strip('10', '46.2')] }), RED, shape);
     expect(shaped.advice).toMatchObject({ because: 'shape' });
     // 2 lb at 10 here as there: 3.33 lies between 10 and 14.
     expect(Number(shaped.advice!.mark.label)).toBeGreaterThan(12);
@@ -342,7 +342,7 @@ describe('the stopwatch', () => {
   });
   it('what to aim for: the strip at the pace of work, or when a container should be full', () => {
     const metric = typed({ units: { mass: 'kg', length: 'm' }, width: { text: '1.5', unit: 'm', by: 'chosen' }, target: { amount: '220', unit: 'kg/ha' }, pace: { course: '0.9', unit: 'm', time: '1' }, runs: [run('7', 'fill-time', { content: '4.6' }), run('7', 'weigh-back', { length: '27' })] }); // prettier-ignore
-    const reading = readCalibration(metric, RED);
+    const reading = evaluateCalibration(metric, RED);
     const aim = (at: number, id: string) => timeToAim(metric, metric.runs[at]!, at, reading, methodOf(metric.runs[at]!.method).fields(1).find((field) => field.id === id)!); // prettier-ignore
     expect(aim(0, 'fillTime')).toBeCloseTo(154.882155, 6);
     expect(aim(1, 'time')).toBeCloseTo(30, 9);
@@ -374,7 +374,7 @@ describe('nothing that was measured is lost', () => {
     );
   });
   it('one of an earlier version is completed', () => {
-    const { runs, signOff } = completeCalibration({ name: 'Old', lot: 'A', runs: [{ id: 'r', onDay: '', setting: '8', method: 'catch', readings: {}, struck: '', note: '' } as never], signOff: { setting: '8', onDay: '2025-09-02', by: '' } as never }); // prettier-ignore
+    const { runs, signOff } = upgradeCalibration({ name: 'Old', lot: 'A', runs: [{ id: 'r', onDay: '', setting: '8', method: 'catch', readings: {}, struck: '', note: '' } as never], signOff: { setting: '8', onDay: '2025-09-02', by: '' } as never }); // prettier-ignore
     expect(runs[0]).toMatchObject({ earlier: [], step: '', width: null });
     expect(signOff).toMatchObject({ setting: '8', lot: 'A', state: '' });
   });
@@ -386,7 +386,7 @@ describe('tests as a table', () => {
     const [found] = readTests(table, (line) => `line ${line}`);
     expect(found).toMatchObject({ machine: 'Red', typed: { name: 'Red spreader, lake feed', target: typed().target, width: { text: '9', unit: 'ft' } } }); // prettier-ignore
     expect(found!.typed.runs.map(({ setting, readings }) => [setting, readings])).toEqual(TESTED.map(({ setting, readings }) => [setting, readings])); // prettier-ignore
-    expect(readCalibration({ ...found!.typed, scaleStep: '0.05' }, RED).advice?.mark.label).toBe('11');
+    expect(evaluateCalibration({ ...found!.typed, scaleStep: '0.05' }, RED).advice?.mark.label).toBe('11');
   });
   it.each([
     [table.map((row) => row.slice(3)), 'tests.columns', 'line 1'],

@@ -2,37 +2,37 @@ import { isBareNumber } from '../quantities/numbers.ts';
 import { showExact, showQuantity, type Shown } from '../quantities/show.ts';
 import { UNITS, type MassPerAreaUnit } from '../quantities/units.ts';
 import { operator, term, word, type Working } from '../working/working.ts';
-import type { CalibrationReading } from './calibration.ts';
+import type { CalibrationResult } from './calibration.ts';
 import { areaFor } from '../rigs/areaFor.ts';
-import { isRowPerArea, type WidthTyped } from '../rigs/width.ts';
+import { isRowPerArea, type WidthInput } from '../rigs/width.ts';
 import type { BenchRig } from './benchRig.ts';
-import type { CalibrationTyped, RunTyped } from './calibrationTyped.ts';
+import type { CalibrationInput, RunInput } from './calibrationInput.ts';
 import { MAX_PACE_APART } from './pace.ts';
-import { bandOfRun, rateAtWork, type RunReading } from './readRun.ts';
+import { bandOfRun, rateAtWork, type RunResult } from './readRun.ts';
 import { showRate, showSpeed, speedText } from './showBench.ts';
 
 const withUnit = (typed: string, symbol: string): string =>
   isBareNumber(typed) ? `${typed.trim()} ${symbol}` : typed.trim();
 
 /** The rate of a run with the band of its readings, as it was made; null while it is not complete. */
-export const showRun = ({ worked, ...run }: RunReading, unit: MassPerAreaUnit): Shown | null =>
+export const showRun = ({ worked, ...run }: RunResult, unit: MassPerAreaUnit): Shown | null =>
   worked && showRate(worked.rateKgPerM2, bandOfRun({ ...run, worked, pace: null }), unit);
 
 /** The same at the pace of work. */
-export const showAtWork = (run: RunReading, unit: MassPerAreaUnit): Shown | null => {
+export const showAtWork = (run: RunResult, unit: MassPerAreaUnit): Shown | null => {
   const rate = rateAtWork(run);
   return rate && showRate(rate.rateKgPerM2, bandOfRun(run), unit);
 };
 
-const widthText = ({ text, unit }: WidthTyped): string => withUnit(text, UNITS[unit].symbol);
+const widthText = ({ text, unit }: WidthInput): string => withUnit(text, UNITS[unit].symbol);
 
 /** Terms of a run's line: what was typed, with the unit that a bare number counts in. */
-function termsOf(run: RunTyped, { units, width }: CalibrationTyped) {
+function termsOf(run: RunInput, { units, width }: CalibrationInput) {
   const typedAs = (id: string, symbol: string) => {
     const typed = run.readings[id]?.trim() ?? '';
     return term(id, typed === '' ? null : { number: withUnit(typed, symbol), unit: '' }, { origin: 'test' });
   };
-  const across = (role: string, of: WidthTyped) =>
+  const across = (role: string, of: WidthInput) =>
     term(role, of.text.trim() === '' ? null : { number: widthText(of), unit: '' }, { origin: of.by === 'measured' ? 'measured' : 'typed' }); // prettier-ignore
   return {
     isTyped: (id: string) => (run.readings[id]?.trim() ?? '') !== '',
@@ -49,7 +49,7 @@ function termsOf(run: RunTyped, { units, width }: CalibrationTyped) {
 type Parts = Working['parts'][number][];
 
 /** What went out, over the length it was spread along and the width: in the terms of each method. */
-function partsOf(run: RunTyped, calibration: CalibrationTyped, { outlets, rows }: BenchRig): Parts {
+function partsOf(run: RunInput, calibration: CalibrationInput, { outlets, rows }: BenchRig): Parts {
   const { isTyped, mass, length, seconds, times, area, across, ownAcross } = termsOf(run, calibration);
   const [open, close, by, over, less] = [word('('), word(')'), operator('×'), operator('÷'), operator('−')];
   const count = (role: string, number: number, unit: string): Parts => (number > 1 ? [by, term(role, { number: String(number), unit })] : []); // prettier-ignore
@@ -88,15 +88,15 @@ function partsOf(run: RunTyped, calibration: CalibrationTyped, { outlets, rows }
     'run-out': () => [open, mass('load'), ...(isTyped('tare') && !isLeft ? [less, mass('tare')] : []), less, mass('left'), close, over, area('area'), ...(spreadAt ? [by, ownAcross, isRowLength ? by : over, across] : [])], // prettier-ignore
     'fill-time': () => [...net('content', 'tare'), ...count('outlets', outlets / rows, 'outlets'), over, seconds('fillTime'), ...walked, ...(isRowLength ? [over, length('course'), by, across] : [over, open, length('course'), by, across, close])], // prettier-ignore
     outlets: () => [...nets(), ...ground('length')],
-  } satisfies Record<RunTyped['method'], () => Parts>;
+  } satisfies Record<RunInput['method'], () => Parts>;
   return parts[run.method]();
 }
 
 /** A run as a line of arithmetic, from what was typed to its rate. */
 export function runLine(
-  run: RunTyped,
-  reading: RunReading,
-  calibration: CalibrationTyped,
+  run: RunInput,
+  reading: RunResult,
+  calibration: CalibrationInput,
   rig: BenchRig,
 ): Working {
   const parts = run.noFlow
@@ -116,9 +116,9 @@ export function runLine(
  * @param workMPerS pace of work, m/s
  */
 export function paceLine(
-  run: RunTyped,
-  reading: RunReading,
-  calibration: CalibrationTyped,
+  run: RunInput,
+  reading: RunResult,
+  calibration: CalibrationInput,
   workMPerS: number | null,
 ): Working | null {
   const { worked, pace } = reading;
@@ -145,10 +145,10 @@ export function paceLine(
 
 /** How a run came out against what was wanted, and what it says beside its rate; a line each. */
 export function runRemarks(
-  run: RunTyped,
-  reading: RunReading,
-  { targetKgPerM2, widthM: forM, paceMPerS }: CalibrationReading,
-  calibration: CalibrationTyped,
+  run: RunInput,
+  reading: RunResult,
+  { targetKgPerM2, widthM: forM, paceMPerS }: CalibrationResult,
+  calibration: CalibrationInput,
 ): string[] {
   const { worked, widthM, pace } = reading;
   if (!worked) return [];
@@ -183,7 +183,7 @@ const percentOff = (share: number): string =>
  * @param targetKgPerM2 null: not known
  * @returns nothing while one of them is missing
  */
-export function againstText(run: RunReading, targetKgPerM2: number | null): string {
+export function againstText(run: RunResult, targetKgPerM2: number | null): string {
   const rate = rateAtWork(run);
   if (!rate || targetKgPerM2 === null) return '';
   if (rate.rateKgPerM2 === 0) return 'no flow';

@@ -1,12 +1,12 @@
 import { rigKind, type RigKind } from '../rigs/kinds.ts';
-import { readRig, type RigTyped } from '../rigs/rig.ts';
-import { NO_SCALE, type ScaleReading } from '../rigs/scale.ts';
+import { evaluateRig, type RigInput } from '../rigs/rig.ts';
+import { NO_SCALE, type ScaleResult } from '../rigs/scale.ts';
 
 /** What the bench has to know of a machine. */
 export interface BenchRig {
   readonly kind: RigKind;
-  readonly scale: ScaleReading;
-  readonly second: ScaleReading;
+  readonly scale: ScaleResult;
+  readonly second: ScaleResult;
   readonly outlets: number;
   /** Rows that all outlets together feed at once: as many as outlets where each feeds its own, else 1. */
   readonly rows: number;
@@ -30,8 +30,8 @@ export const NO_RIG: BenchRig = {
  *
  * @example benchRig(redSpreader).scale.marks.length // 37
  */
-export function benchRig(typed: RigTyped): BenchRig {
-  const { control, second, outlets, hopperKg, paceMPerS } = readRig(typed);
+export function benchRig(typed: RigInput): BenchRig {
+  const { control, second, outlets, hopperKg, paceMPerS } = evaluateRig(typed);
   const feedsRows = rigKind(typed.kind).width === 'row spacing' && typed.outlets.feeds === 'own-rows';
   const rows = feedsRows ? outlets : 1;
   return { kind: typed.kind, scale: control, second, outlets, rows, hopperKg, paceMPerS };

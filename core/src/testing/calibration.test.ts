@@ -1,27 +1,27 @@
 import { describe, expect, it } from 'vitest';
 import { UNITS } from '../quantities/index.ts';
-import { blankScale, readScale } from '../rigs/index.ts';
+import { blankScale, evaluateScale } from '../rigs/index.ts';
 import {
   blankCalibration,
   blankRun,
   NO_RIG,
-  readCalibration,
-  type CalibrationTyped,
+  evaluateCalibration,
+  type CalibrationInput,
   type MethodId,
 } from './index.ts';
 
 const PER_1000 = UNITS['lb/1000 ft2'].toSi;
-const RIG = { ...NO_RIG, scale: readScale({ ...blankScale(), from: '0', to: '12', step: '0.5' }, 'control'), paceMPerS: 1.3 }; // prettier-ignore
+const RIG = { ...NO_RIG, scale: evaluateScale({ ...blankScale(), from: '0', to: '12', step: '0.5' }, 'control'), paceMPerS: 1.3 }; // prettier-ignore
 const run = (setting: string, method: MethodId, readings: Record<string, string>, struck = '') => ({ ...blankRun(`${setting}-${Object.values(readings).join()}`, '2026-04-02', method), setting, readings, struck }); // prettier-ignore
 const strip = (setting: string, left: string, struck = '') => run(setting, 'weigh-back', { in: '18.00', left, length: "60' 0.0\"" }, struck); // prettier-ignore
-const typed = (more: Partial<CalibrationTyped>): CalibrationTyped => ({
+const typed = (more: Partial<CalibrationInput>): CalibrationInput => ({
   ...blankCalibration('us'),
   name: 'Red spreader, lake feed',
   target: { amount: '6.8', unit: 'lb/1000 ft2' },
   width: { text: '9.0', unit: 'ft', by: 'chosen' },
   ...more,
 });
-const read = (more: Partial<CalibrationTyped>) => readCalibration(typed(more), RIG);
+const read = (more: Partial<CalibrationInput>) => evaluateCalibration(typed(more), RIG);
 
 describe('a calibration', () => {
   it('works each run out, in the units it was typed in', () => {
@@ -32,7 +32,7 @@ describe('a calibration', () => {
     expect(runs[2]!.worked!.rateKgPerM2).toBeCloseTo(1.18 / (6 * 9 * 0.3048), 9);
   });
   it('a chosen spacing has no reading error, a measured width has; a stated scale step counts for each weighing', () => {
-    const u = (more: Partial<CalibrationTyped>) => read({ runs: [strip('7', '14.35')], ...more }).runs[0]!.worked!.uReadings; // prettier-ignore
+    const u = (more: Partial<CalibrationInput>) => read({ runs: [strip('7', '14.35')], ...more }).runs[0]!.worked!.uReadings; // prettier-ignore
     expect(u({ width: { text: '9', unit: 'ft', by: 'measured' } })).toBeGreaterThan(u({}));
     expect(u({ scaleStep: '0.1' })).toBeGreaterThan(2 * u({ scaleStep: '0.02' }));
   });
@@ -63,6 +63,6 @@ describe('a calibration', () => {
     [{ runs: [run('7', 'weigh-back', { in: '18', left: '14', length: '60', passes: '1.5' })] }, 'runs.0.readings.passes', 'count.whole'],
     [{ name: '' }, 'name', 'name.empty'],
   ] as const)('%# is refused at its field', (more, field, code) =>
-    expect(read(more as Partial<CalibrationTyped>).errors.map((error) => [error.field, error.code])).toEqual([[field, code]]),
+    expect(read(more as Partial<CalibrationInput>).errors.map((error) => [error.field, error.code])).toEqual([[field, code]]),
   ); // prettier-ignore
 });

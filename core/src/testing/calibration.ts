@@ -9,9 +9,9 @@ import { noteDay, readName } from '../worksheet/heading.ts';
 import { advise, type Advice } from './advice/advise.ts';
 import { chartOf } from './chart.ts';
 import { NO_RIG, type BenchRig } from './benchRig.ts';
-import type { CalibrationTyped, SignOffTyped } from './calibrationTyped.ts';
+import type { CalibrationInput, SignOffInput } from './calibrationInput.ts';
 import { plausibilityChecks, type PlausibilityCheck } from './doubts.ts';
-import { countedRuns, readScaleStep, runReader, type RunReading } from './readRun.ts';
+import { countedRuns, readScaleStep, runReader, type RunResult } from './readRun.ts';
 import { NO_RECORD, repeatsOf, type Run, type ScatterRecord } from './scatter.ts';
 import { chooseStart, fromShape, lookUp, starts, type Listed, type Start } from './start.ts';
 
@@ -22,7 +22,7 @@ export interface ChartLine {
   readonly tested: boolean;
 }
 
-export interface CalibrationReading {
+export interface CalibrationResult {
   /** The step that the scale shows, kg; null: not stated. */
   readonly scaleStepKg: number | null;
   readonly targetKgPerM2: number | null;
@@ -34,7 +34,7 @@ export interface CalibrationReading {
   readonly chartPaceMPerS: number | null;
   /** How much repeats differ here, for the other calibrations of the machine. */
   readonly repeats: ScatterRecord;
-  readonly runs: readonly RunReading[];
+  readonly runs: readonly RunResult[];
   /** What to ask before it is believed. */
   readonly doubts: readonly PlausibilityCheck[];
   /** What to set next; null until the scale of the machine and the target are known. */
@@ -50,7 +50,7 @@ export const USUAL_PACE = 1.3;
 type Noting = ReturnType<typeof collect>;
 
 /** What a calibration was signed off with is looked at like the rest of it. */
-function noteSignOff({ onDay, pace, width }: SignOffTyped, noted: Noting): void {
+function noteSignOff({ onDay, pace, width }: SignOffInput, noted: Noting): void {
   noteDay(noted.tryRead, onDay, 'signOff.onDay');
   readPace(pace, 'signOff.pace', noted);
   noted.readIfPresent(width.text, () => readWidth(width, 'signOff.width.text'));
@@ -64,7 +64,7 @@ function readTolerance(typed: string): number {
 
 /** The settings of a label as openings of this machine. */
 function readLabel(
-  typed: CalibrationTyped,
+  typed: CalibrationInput,
   rig: BenchRig,
   paceMPerS: number,
   { readIfPresent }: Noting,
@@ -95,7 +95,7 @@ interface Aim {
 }
 
 /** The mark to set next. */
-function adviceOf(typed: CalibrationTyped, rig: BenchRig, runs: readonly Run[], aim: Aim): CalibrationReading['advice'] {
+function adviceOf(typed: CalibrationInput, rig: BenchRig, runs: readonly Run[], aim: Aim): CalibrationResult['advice'] {
   const { marks, firstFlow } = rig.scale;
   const openings = marks.map(({ opening }) => opening);
   if (openings.length < 2) return null;
@@ -108,7 +108,7 @@ function adviceOf(typed: CalibrationTyped, rig: BenchRig, runs: readonly Run[], 
 } // prettier-ignore
 
 /** The pace that a chart rests on where that of work is not known: the mean of the runs that were timed. */
-function meanPace(runs: readonly RunReading[]): number | null {
+function meanPace(runs: readonly RunResult[]): number | null {
   const paces = runs.flatMap(({ counts, worked }) => (counts && worked?.paceMPerS ? [worked.paceMPerS] : []));
   return paces.length === 0 ? null : paces.reduce((sum, pace) => sum + pace, 0) / paces.length;
 }
@@ -120,14 +120,14 @@ function meanPace(runs: readonly RunReading[]): number | null {
  * @param machine without marks nothing is advised
  * @param shape chart of another product on this machine, as openings and rates
  * @param record how much repeats differ in the other calibrations of this machine
- * @example readCalibration(typed, benchRig(rig)).advice?.mark.label // '7'
+ * @example evaluateCalibration(typed, benchRig(rig)).advice?.mark.label // '7'
  */
-export function readCalibration(
-  typed: CalibrationTyped,
+export function evaluateCalibration(
+  typed: CalibrationInput,
   machine: BenchRig = NO_RIG,
   shape: Listed | null = null,
   record: ScatterRecord = NO_RECORD,
-): CalibrationReading {
+): CalibrationResult {
   const noted = collect();
   const { errors, tryRead, readIfPresent } = noted;
   tryRead(() => readName(typed.name, 'name', 'Red spreader, lake feed'));
@@ -178,7 +178,7 @@ export function readCalibration(
  *
  * @returns null while fewer than two settings are tested
  */
-export function chartShape(reading: CalibrationReading): Listed | null {
+export function chartShape(reading: CalibrationResult): Listed | null {
   const means = reading.advice?.means ?? [];
   if (means.length < 2) return null;
   return {

@@ -1,9 +1,9 @@
 import { rigKind } from '../rigs/kinds.ts';
-import type { RigTyped } from '../rigs/rig.ts';
+import type { RigInput } from '../rigs/rig.ts';
 import { isBareNumber } from '../quantities/numbers.ts';
 import { UNITS, type UnitId } from '../quantities/units.ts';
-import type { CalibrationReading } from './calibration.ts';
-import type { CalibrationTyped } from './calibrationTyped.ts';
+import type { CalibrationResult } from './calibration.ts';
+import type { CalibrationInput } from './calibrationInput.ts';
 import { lookUpMark } from './lookup.ts';
 import { paceText, showRate } from './showBench.ts';
 
@@ -44,7 +44,7 @@ const named = (what: string, text: string): string => (text.trim() === '' ? '' :
 const withUnit = (text: string, unit: UnitId): string => (isBareNumber(text) ? `${text.trim()} ${UNITS[unit].symbol}` : text.trim()); // prettier-ignore
 
 /** Marks to print: all of them, or those nearest to the kept one with the ends. */
-function linesToPrint(chart: CalibrationReading['chart'], kept: number): CalibrationReading['chart'] {
+function linesToPrint(chart: CalibrationResult['chart'], kept: number): CalibrationResult['chart'] {
   if (chart.length <= MAX_LINES) return chart;
   const from = Math.min(Math.max(0, kept - Math.floor(MAX_LINES / 2)), chart.length - MAX_LINES);
   return chart.slice(from, from + MAX_LINES);
@@ -59,9 +59,9 @@ function linesToPrint(chart: CalibrationReading['chart'], kept: number): Calibra
  * @example cardOf(typed, rig, reading, '10 Apr 2026').pace // '120 ft in 27.2 s'
  */
 export function cardOf(
-  typed: CalibrationTyped,
-  rig: RigTyped,
-  reading: CalibrationReading,
+  typed: CalibrationInput,
+  rig: RigInput,
+  reading: CalibrationResult,
   day: string,
   job: CardJob | null = null,
 ): Card | null {

@@ -1,5 +1,5 @@
-import type { ProductTyped } from '../shelf/product.ts';
-import type { CalibrationTyped } from './calibrationTyped.ts';
+import type { ProductInput } from '../shelf/product.ts';
+import type { CalibrationInput } from './calibrationInput.ts';
 
 /**
  * How a chart's product stands to a sheet's: the same, the same by its grade alone, said to be the same under another name, another
@@ -34,9 +34,9 @@ export const sameProductKey = ({ sheet, chart }: Pick<ChartMatch, 'sheet' | 'cha
  * @example chartMatch(lakeFeed, organicCalibration, null, '').is // 'other'
  */
 export function chartMatch(
-  product: ProductTyped,
-  calibration: CalibrationTyped,
-  onShelf: ProductTyped | null,
+  product: ProductInput,
+  calibration: CalibrationInput,
+  onShelf: ProductInput | null,
   sameProduct: string,
 ): ChartMatch {
   const sheet = [product.name.trim(), product.grade.trim()].filter((text, at, all) => text !== '' && (at === 0 || !all[0]!.includes(text))).join(' '); // prettier-ignore

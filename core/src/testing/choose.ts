@@ -2,7 +2,7 @@ import { rigKind, type RigKind } from '../rigs/kinds.ts';
 import { METHOD_IDS, METHODS, type MethodId } from './methodTable.ts';
 
 /** What is at hand for a test. */
-export interface ToolsTyped {
+export interface ToolsInput {
   /** One that carries the whole machine, a small one, or none. */
   readonly scale: 'machine' | 'small' | 'none';
   /** A tarp wide enough for all that is thrown. */
@@ -17,7 +17,7 @@ export interface ToolsTyped {
   readonly wind: boolean;
 }
 
-export const blankTools = (): ToolsTyped => ({
+export const blankTools = (): ToolsInput => ({
   scale: 'machine',
   tarp: false,
   floor: false,
@@ -37,7 +37,7 @@ export interface MethodChoice {
 
 interface Situation {
   readonly kind: RigKind;
-  readonly tools: ToolsTyped;
+  readonly tools: ToolsInput;
   /** A carrier of a pesticide may only go where its label allows. */
   readonly isPesticide: boolean;
 }
@@ -92,7 +92,7 @@ const RULES: Readonly<Record<MethodId, (situation: Situation) => Verdict>> = {
   },
 };
 
-const ALL_TOOLS: ToolsTyped = {
+const ALL_TOOLS: ToolsInput = {
   scale: 'machine',
   tarp: true,
   floor: true,

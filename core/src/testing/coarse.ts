@@ -2,8 +2,8 @@ import { requirePositive } from '../errors/preconditions.ts';
 import { fromSi } from '../quantities/convert.ts';
 import { showExact, showQuantity } from '../quantities/show.ts';
 import { UNITS, type MassUnit } from '../quantities/units.ts';
-import type { CalibrationTyped } from './calibrationTyped.ts';
-import { bandOfRun, type RunReading } from './readRun.ts';
+import type { CalibrationInput } from './calibrationInput.ts';
+import { bandOfRun, type RunResult } from './readRun.ts';
 import { COVERAGE, leastNet, type UncertainOf } from './uncertainty.ts';
 
 /** What rules a band beside the weighing. */
@@ -26,7 +26,7 @@ export type Coarse =
  *
  * @param tolerance share of the rate
  */
-export function coarseness(run: RunReading, tolerance: number): Coarse | null {
+export function coarseness(run: RunResult, tolerance: number): Coarse | null {
   const { worked } = run;
   if (!worked || worked.rateKgPerM2 === 0 || bandOfRun(run) <= tolerance) return null;
   const weighing = worked.sources.find(({ of }) => of === 'weighing')?.u ?? 0;
@@ -68,7 +68,7 @@ export function showLeast(kg: number, unit: MassUnit): string {
  *
  * @example coarseText(run, 0.1, typed) // 'The scale reads to 0.1 lb and you weighed 0.3 lb: … Catch at least 0.82 lb: …'
  */
-export function coarseText(run: RunReading, tolerance: number, calibration: CalibrationTyped): string | null {
+export function coarseText(run: RunResult, tolerance: number, calibration: CalibrationInput): string | null {
   const coarse = coarseness(run, tolerance);
   if (!coarse || !run.worked) return null;
   const band = bandOfRun(run);

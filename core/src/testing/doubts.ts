@@ -1,7 +1,7 @@
 import { showExact, showQuantity } from '../quantities/show.ts';
 import type { BenchRig } from './benchRig.ts';
-import type { CalibrationTyped } from './calibrationTyped.ts';
-import { rateAtWork, type RunReading } from './readRun.ts';
+import type { CalibrationInput } from './calibrationInput.ts';
+import { rateAtWork, type RunResult } from './readRun.ts';
 import { groupBySetting } from './scatter.ts';
 
 /** Something that is asked before it is believed. Until it is answered, a run that is far out does not count; runs that differ do. */
@@ -23,8 +23,8 @@ const APART = 0.15;
 
 /** Runs that put down many times what is wanted: "is it really 40 lb?" */
 function farOut(
-  readings: readonly RunReading[],
-  typed: CalibrationTyped,
+  readings: readonly RunResult[],
+  typed: CalibrationInput,
   targetKgPerM2: number,
 ): PlausibilityCheck[] {
   return readings.flatMap(({ id, worked }, at): PlausibilityCheck[] => {
@@ -37,7 +37,7 @@ function farOut(
 }
 
 /** Runs at one setting that lie far apart. */
-function farApart(readings: readonly RunReading[]): PlausibilityCheck[] {
+function farApart(readings: readonly RunResult[]): PlausibilityCheck[] {
   const counted = readings.flatMap((run) => {
     const rate = rateAtWork(run);
     return run.counts && run.mark && rate
@@ -56,7 +56,7 @@ function farApart(readings: readonly RunReading[]): PlausibilityCheck[] {
 }
 
 /** A run in which nothing came out at or above a mark that flowed: it does not count, and one of the two went wrong. */
-function contradicting(readings: readonly RunReading[]): PlausibilityCheck[] {
+function contradicting(readings: readonly RunResult[]): PlausibilityCheck[] {
   const flowed = readings.filter(
     ({ counts, mark, worked }) => counts && mark && worked && worked.rateKgPerM2 > 0,
   );
@@ -70,7 +70,7 @@ function contradicting(readings: readonly RunReading[]): PlausibilityCheck[] {
 }
 
 /** A container that has a name has a weight: its tare is not nothing, unless the scale was zeroed with it on. */
-function emptyTare(typed: CalibrationTyped): PlausibilityCheck[] {
+function emptyTare(typed: CalibrationInput): PlausibilityCheck[] {
   return typed.runs.flatMap(({ id, container, readings, struck }): PlausibilityCheck[] => {
     const isNone = Object.entries(readings).some(([field, text]) => /^tare(\.\d+)?$/.test(field) && /^0+(\.0*)?(\s*\D+)?$/.test(text.trim())); // prettier-ignore
     if (!isNone || container.trim() === '' || struck.trim() !== '') return [];
@@ -81,8 +81,8 @@ function emptyTare(typed: CalibrationTyped): PlausibilityCheck[] {
 
 /** Loads that the hopper cannot hold. */
 function overfilled(
-  readings: readonly RunReading[],
-  typed: CalibrationTyped,
+  readings: readonly RunResult[],
+  typed: CalibrationInput,
   hopperKg: number,
 ): PlausibilityCheck[] {
   return readings.flatMap(({ id, worked }, at): PlausibilityCheck[] => {
@@ -99,8 +99,8 @@ function overfilled(
  * @param targetKgPerM2 null: not known, nothing is far from it
  */
 export function plausibilityChecks(
-  readings: readonly RunReading[],
-  typed: CalibrationTyped,
+  readings: readonly RunResult[],
+  typed: CalibrationInput,
   rig: BenchRig,
   targetKgPerM2: number | null,
 ): PlausibilityCheck[] {

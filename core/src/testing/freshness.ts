@@ -1,9 +1,9 @@
-import type { RigTyped } from '../rigs/rig.ts';
+import type { RigInput } from '../rigs/rig.ts';
 import { rigKind } from '../rigs/kinds.ts';
 import { toResult } from '../errors/InputError.ts';
 import { collect } from '../errors/collect.ts';
 import { readPace } from '../rigs/readPace.ts';
-import type { CalibrationTyped } from './calibrationTyped.ts';
+import type { CalibrationInput } from './calibrationInput.ts';
 import { readWidth } from '../rigs/width.ts';
 
 /** How far a chart can be trusted today. */
@@ -39,9 +39,9 @@ function ofTime(onDay: string, today: string): Reason[] {
   return days > AGEING_DAYS ? [['ageing', `tested ${days} days ago`]] : [];
 }
 
-function ofMachine(typed: CalibrationTyped, onDay: string, rig: RigTyped): Reason[] {
+function ofMachine(typed: CalibrationInput, onDay: string, rig: RigInput): Reason[] {
   const served = rig.services.filter((service) => service.onDay > onDay && service.what.trim() !== '');
-  const paceOf = (pace: CalibrationTyped['pace']) => readPace(pace, 'pace', collect());
+  const paceOf = (pace: CalibrationInput['pace']) => readPace(pace, 'pace', collect());
   const usual = paceOf(rig.pace);
   const then = paceOf(typed.signOff!.pace);
   return [
@@ -62,14 +62,14 @@ function ofMachine(typed: CalibrationTyped, onDay: string, rig: RigTyped): Reaso
  * @example freshness(typed, rig, product, '2026-11-25') // { state: 'stale', reasons: ['the machine was worked on since: new gate'] }
  */
 export function freshness(
-  typed: CalibrationTyped,
-  rig: RigTyped | null,
+  typed: CalibrationInput,
+  rig: RigInput | null,
   product: ProductNow | null,
   today: string,
 ): Age {
   const { signOff } = typed;
   if (!signOff) return { state: 'none', reasons: [] };
-  const widthOf = (width: CalibrationTyped['width']) => toResult(() => readWidth(width, 'width').si).value;
+  const widthOf = (width: CalibrationInput['width']) => toResult(() => readWidth(width, 'width').si).value;
   const reasons: Reason[] = [
     ...ofTime(signOff.onDay, today),
     ...(rig ? ofMachine(typed, signOff.onDay, rig) : []),

@@ -1,9 +1,9 @@
 import { labelRate } from '../need/labelRate.ts';
 import { retype } from '../quantities/show.ts';
-import { readProduct } from '../shelf/readProduct.ts';
-import { rigKind, type RigTyped } from '../rigs/index.ts';
-import { PRODUCT_KINDS, type ProductTyped } from '../shelf/product.ts';
-import type { CalibrationTyped } from './calibrationTyped.ts';
+import { evaluateProduct } from '../shelf/evaluateProduct.ts';
+import { rigKind, type RigInput } from '../rigs/index.ts';
+import { PRODUCT_KINDS, type ProductInput } from '../shelf/product.ts';
+import type { CalibrationInput } from './calibrationInput.ts';
 
 const words = (text: string): string[] => text.toLowerCase().split(/[^a-z0-9]+/).filter((word) => word.length > 2); // prettier-ignore
 
@@ -19,12 +19,12 @@ const isFor = (printed: string, machine: string): boolean =>
  * @example calibrationFor(typed, id, lakeFeed, 'Green rotary').label // { pace: '3 mph', lines: [{ setting: '7', amount: '3.333333 …' }] }
  */
 export function calibrationFor(
-  typed: CalibrationTyped,
+  typed: CalibrationInput,
   id: string,
-  product: ProductTyped,
+  product: ProductInput,
   machine: string,
-): CalibrationTyped {
-  const { package: pack, coverage, labelLow } = readProduct(product);
+): CalibrationInput {
+  const { package: pack, coverage, labelLow } = evaluateProduct(product);
   const rate = pack && coverage ? labelRate(pack.si, coverage.areaM2) : labelLow;
   const printed = product.settings.filter((setting) => isFor(setting.machine, machine));
   const isForgiving = PRODUCT_KINDS[product.kind].puts === 'de-icer';
@@ -49,7 +49,7 @@ export function calibrationFor(
  *
  * @example calibrationOn(blankCalibration('us'), id, dropSpreader).width // { text: '36', unit: 'in', by: 'measured' }
  */
-export function calibrationOn(typed: CalibrationTyped, id: string, rig: RigTyped): CalibrationTyped {
+export function calibrationOn(typed: CalibrationInput, id: string, rig: RigInput): CalibrationInput {
   const width = typed.width.text === '' ? { ...rig.width, by: typed.width.by } : typed.width;
   return {
     ...typed,

@@ -38,7 +38,7 @@ export {
   type Moment,
   type Worked,
 } from './methodTable.ts';
-export { blankTools, chooseMethod, methodsFor, type MethodChoice, type ToolsTyped } from './choose.ts';
+export { blankTools, chooseMethod, methodsFor, type MethodChoice, type ToolsInput } from './choose.ts';
 export { planFor, planTest, planText, type PlanWanted, type TestPlan } from './plan.ts';
 export { cautionsFor, type Command } from './cautions.ts';
 export { stepsOf, type Step } from './steps.ts';
@@ -46,18 +46,18 @@ export { press, runningS, split, STANDING, type Clock, type Lap, type Stopwatch 
 export {
   blankCalibration,
   blankRun,
-  completeCalibration,
+  upgradeCalibration,
   MAX_RUNS,
   STARTS,
-  type CalibrationTyped,
+  type CalibrationInput,
   type EarlierReading,
-  type RunTyped,
-  type SignOffTyped,
+  type RunInput,
+  type SignOffInput,
   type StartId,
-} from './calibrationTyped.ts';
+} from './calibrationInput.ts';
 export { benchRig, NO_RIG, type BenchRig } from './benchRig.ts';
-export { bandOfRun, rateAtWork, type RunReading } from './readRun.ts';
-export { readCalibration, chartShape, type CalibrationReading, type ChartLine } from './calibration.ts';
+export { bandOfRun, rateAtWork, type RunResult } from './readRun.ts';
+export { evaluateCalibration, chartShape, type CalibrationResult, type ChartLine } from './calibration.ts';
 export { machineRecord } from './machineRecord.ts';
 export { calibrationFor, calibrationOn } from './fromShelf.ts';
 export { fillAimOf, fillAimText, practiceText, timeToAim } from './practice.ts';

@@ -1,19 +1,19 @@
 import { InputError } from '../errors/InputError.ts';
-import type { CalibrationTyped, EarlierReading, RunTyped } from './calibrationTyped.ts';
+import type { CalibrationInput, EarlierReading, RunInput } from './calibrationInput.ts';
 
 /** A run in which nothing was read yet: it may be removed. */
-export const isEmptyRun = (run: RunTyped): boolean =>
+export const isEmptyRun = (run: RunInput): boolean =>
   !run.noFlow && run.earlier.length === 0 && Object.values(run.readings).every((text) => text.trim() === '');
 
 /** Readings of a run that were kept and are another ones now. */
-const takenAnew = (was: RunTyped, now: RunTyped): { field: string; text: string }[] =>
+const takenAnew = (was: RunInput, now: RunInput): { field: string; text: string }[] =>
   Object.entries(was.readings).flatMap(([field, text]) => {
     const stands = text.trim() === '' || now.readings[field] === text || now.earlier.some((each) => each.field === field && each.text === text); // prettier-ignore
     return stands ? [] : [{ field, text }];
   });
 
 /** Earlier readings of a run that stood beside it and do not any more. */
-const dropped = (was: RunTyped, now: RunTyped): EarlierReading[] =>
+const dropped = (was: RunInput, now: RunInput): EarlierReading[] =>
   was.earlier.filter(({ field, text }) => !now.earlier.some((each) => each.field === field && each.text === text)); // prettier-ignore
 
 /**
@@ -23,10 +23,10 @@ const dropped = (was: RunTyped, now: RunTyped): EarlierReading[] =>
  * @example keepEarlier(kept, typed, 'taken anew').runs[0].earlier // [{ field: 'left', text: '45.05', why: 'taken anew' }]
  */
 export function keepEarlier(
-  before: CalibrationTyped,
-  after: CalibrationTyped,
+  before: CalibrationInput,
+  after: CalibrationInput,
   why: string,
-): CalibrationTyped {
+): CalibrationInput {
   const runs = after.runs.map((now) => {
     const was = before.runs.find(({ id }) => id === now.id);
     if (!was) return now;
@@ -45,7 +45,7 @@ export function keepEarlier(
  * @returns what would be lost; none: the change keeps everything
  * @example lostReadings(before, { ...before, runs: [] })[0]?.code // 'run.gone'
  */
-export function lostReadings(before: CalibrationTyped, after: CalibrationTyped): InputError[] {
+export function lostReadings(before: CalibrationInput, after: CalibrationInput): InputError[] {
   const isMoved =
     before.rig !== '' && after.rig !== before.rig && before.runs.some((run) => !isEmptyRun(run));
   const moved = isMoved ? [new InputError('calibration.other-machine', { field: 'rig' })] : [];
@@ -53,7 +53,7 @@ export function lostReadings(before: CalibrationTyped, after: CalibrationTyped):
 }
 
 /** What would be lost of one run. */
-function lostOf(was: RunTyped, after: CalibrationTyped): InputError[] {
+function lostOf(was: RunInput, after: CalibrationInput): InputError[] {
   const at = after.runs.findIndex(({ id }) => id === was.id);
   const now = after.runs[at];
   if (!now && isEmptyRun(was)) return [];

@@ -3,8 +3,8 @@ import { toResult, type InputError } from '../errors/InputError.ts';
 import { readPositive } from '../quantities/quantity.ts';
 import type { MassPerAreaUnit } from '../quantities/units.ts';
 import { mismatchOf } from '../width/mismatch.ts';
-import type { CalibrationReading, ChartLine } from './calibration.ts';
-import type { CalibrationTyped } from './calibrationTyped.ts';
+import type { CalibrationResult, ChartLine } from './calibration.ts';
+import type { CalibrationInput } from './calibrationInput.ts';
 import { showRate } from './showBench.ts';
 
 /** Rates are shown to three figures: one that differs by no more was tested. */
@@ -27,7 +27,7 @@ export interface LookedUp {
  * @example lookUpMark(reading.chart, 0.0156, false) // { line: { mark 7, … }, off: 0.017, beyond: null }
  */
 export function lookUpMark(
-  chart: CalibrationReading['chart'],
+  chart: CalibrationResult['chart'],
   rateKgPerM2: number,
   isCeiling: boolean,
 ): LookedUp | null {
@@ -59,8 +59,8 @@ export function markText({ line, off }: LookedUp, rateUnit: MassPerAreaUnit): st
  * @example lookUpText(reading, typed, '3.2').text // 'Set 11: 3.28, 2.5 % over.'
  */
 export function lookUpText(
-  { chart }: CalibrationReading,
-  { target, isCeiling }: CalibrationTyped,
+  { chart }: CalibrationResult,
+  { target, isCeiling }: CalibrationInput,
   asked: string,
 ): { mark: string | null; text: string; error: InputError | null } {
   if (asked.trim() === '') return { mark: null, text: '', error: null };
@@ -95,7 +95,7 @@ export interface SpreadPlan {
  * @example spreadPlan(reading, 0.0163, 2.74, false, false)?.times // 2
  */
 export function spreadPlan(
-  { chart, widthM }: Pick<CalibrationReading, 'chart' | 'widthM'>,
+  { chart, widthM }: Pick<CalibrationResult, 'chart' | 'widthM'>,
   rateKgPerM2: number,
   passedM: number | null,
   recomputed: boolean,
@@ -117,7 +117,7 @@ export function spreadPlan(
  * @returns null where the chart does not have the mark
  */
 export function outputAt(
-  { chart, widthM }: Pick<CalibrationReading, 'chart' | 'widthM'>,
+  { chart, widthM }: Pick<CalibrationResult, 'chart' | 'widthM'>,
   label: string,
 ): number | null {
   const line = chart.find(({ mark }) => mark.label === label.trim());

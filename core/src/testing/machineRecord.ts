@@ -1,27 +1,27 @@
 import type { BenchRig } from './benchRig.ts';
-import { readCalibration } from './calibration.ts';
-import type { CalibrationTyped } from './calibrationTyped.ts';
+import { evaluateCalibration } from './calibration.ts';
+import type { CalibrationInput } from './calibrationInput.ts';
 import { joinRecords, type ScatterRecord } from './scatter.ts';
 
 /** A calibration of a machine, with its id. */
 interface Kept {
   readonly id: string;
-  readonly typed: CalibrationTyped;
+  readonly typed: CalibrationInput;
 }
 
 /** Repeats by the calibration that they were read from and the machine it was read with. */
 const KNOWN = new WeakMap<
-  CalibrationTyped,
+  CalibrationInput,
   { readonly rig: BenchRig; readonly since: string; readonly record: ScatterRecord }
 >();
 
 /** What was repeated since a day: older runs say little of the machine as it is now. */
-function repeatsSince(typed: CalibrationTyped, rig: BenchRig, since: string): ScatterRecord {
+function repeatsSince(typed: CalibrationInput, rig: BenchRig, since: string): ScatterRecord {
   const known = KNOWN.get(typed);
   if (known && known.since === since && JSON.stringify(known.rig) === JSON.stringify(rig))
     return known.record;
   const runs = typed.runs.filter(({ onDay }) => onDay >= since);
-  const record = readCalibration({ ...typed, runs }, rig).repeats;
+  const record = evaluateCalibration({ ...typed, runs }, rig).repeats;
   KNOWN.set(typed, { rig, since, record });
   return record;
 }
@@ -37,7 +37,7 @@ function repeatsSince(typed: CalibrationTyped, rig: BenchRig, since: string): Sc
  */
 export function machineRecord(
   calibrations: readonly Kept[],
-  of: { readonly id: string | null; readonly typed: CalibrationTyped },
+  of: { readonly id: string | null; readonly typed: CalibrationInput },
   rig: BenchRig,
   today: string,
 ): ScatterRecord {

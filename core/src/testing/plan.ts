@@ -3,8 +3,8 @@ import { InputError } from '../errors/InputError.ts';
 import { showQuantity } from '../quantities/show.ts';
 import { UNITS, type LengthUnit } from '../quantities/units.ts';
 import type { BenchRig } from './benchRig.ts';
-import { USUAL_PACE, type CalibrationReading } from './calibration.ts';
-import type { CalibrationTyped } from './calibrationTyped.ts';
+import { USUAL_PACE, type CalibrationResult } from './calibration.ts';
+import type { CalibrationInput } from './calibrationInput.ts';
 import type { MethodId } from './methodTable.ts';
 import { student95 } from './student.ts';
 import { COVERAGE, leastNet, resolutionU } from './uncertainty.ts';
@@ -111,7 +111,7 @@ export function planTest(wanted: PlanWanted): TestPlan {
  *
  * @example planText(plan, typed)[0] // 'A strip of 60 ft: about 1.8 lb goes out.'
  */
-export function planText(plan: TestPlan, { units, target }: CalibrationTyped, tolerance: number): string[] {
+export function planText(plan: TestPlan, { units, target }: CalibrationInput, tolerance: number): string[] {
   const mass = (kg: number) => {
     const { number, unit } = showQuantity(kg, units.mass, 2);
     return `${number} ${unit}`;
@@ -143,9 +143,9 @@ export function planText(plan: TestPlan, { units, target }: CalibrationTyped, to
  */
 export function planFor(
   method: MethodId,
-  typed: CalibrationTyped,
+  typed: CalibrationInput,
   { hopperKg }: BenchRig,
-  { targetKgPerM2, widthM, scaleStepKg, tolerance, paceMPerS }: CalibrationReading,
+  { targetKgPerM2, widthM, scaleStepKg, tolerance, paceMPerS }: CalibrationResult,
 ): string[] {
   if (targetKgPerM2 === null || widthM === null)
     return ['Type the rate and the pass spacing, and the strip and the load are worked out before you walk.'];

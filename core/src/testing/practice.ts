@@ -2,8 +2,8 @@ import { showExact, showQuantity } from '../quantities/show.ts';
 import type { LengthUnit } from '../quantities/units.ts';
 import { NO_RIG, type BenchRig } from './benchRig.ts';
 import { toResult } from '../errors/InputError.ts';
-import type { CalibrationReading } from './calibration.ts';
-import type { CalibrationTyped, RunTyped } from './calibrationTyped.ts';
+import type { CalibrationResult } from './calibration.ts';
+import type { CalibrationInput, RunInput } from './calibrationInput.ts';
 import { fillAim, type FillAim } from './methods/fillTime.ts';
 import { methodOf, type MethodField } from './methodTable.ts';
 import { timedPace, timeToAimFor } from './pace.ts';
@@ -40,9 +40,9 @@ export function practiceText(courseM: number, timesS: readonly number[], aimS: n
  * @returns null while its content, the rate, the spacing or the pace is missing
  */
 export function fillAimOf(
-  typed: CalibrationTyped,
-  run: RunTyped,
-  reading: CalibrationReading,
+  typed: CalibrationInput,
+  run: RunInput,
+  reading: CalibrationResult,
   { outlets, rows }: BenchRig,
 ): FillAim | null {
   const fields = methodOf('fill-time').fields(outlets);
@@ -75,10 +75,10 @@ export function fillAimText({ servesM, fillS }: FillAim, unit: LengthUnit): stri
  * @example timeToAim(typed, run, 0, reading, field) // 22.7
  */
 export function timeToAim(
-  typed: CalibrationTyped,
-  run: RunTyped,
+  typed: CalibrationInput,
+  run: RunInput,
   at: number,
-  reading: CalibrationReading,
+  reading: CalibrationResult,
   field: MethodField,
   rig: BenchRig = NO_RIG,
 ): number | null {

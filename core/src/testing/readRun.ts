@@ -9,14 +9,14 @@ import { readMark, type Mark } from '../rigs/scale.ts';
 import { readWidth } from '../rigs/width.ts';
 import { noteDay } from '../worksheet/heading.ts';
 import type { BenchRig } from './benchRig.ts';
-import type { CalibrationTyped, RunTyped } from './calibrationTyped.ts';
+import type { CalibrationInput, RunInput } from './calibrationInput.ts';
 import { isWholeRun, methodOf, NOTHING_OUT, workRun, type MethodField, type Worked } from './methodTable.ts';
 import { atWorkingPace, type AtWorkingPace } from './pace.ts';
 import { timingBand, type Run } from './scatter.ts';
 import { COVERAGE, type Reading } from './uncertainty.ts';
 
 /** A run as read. */
-export interface RunReading {
+export interface RunResult {
   readonly id: string;
   readonly mark: Mark | null;
   readonly worked: Worked | null;
@@ -32,18 +32,18 @@ export interface RunReading {
 }
 
 /** The rate at the pace of work, kg/m2, with its relative standard uncertainty from the readings. */
-export function rateAtWork({ worked, pace }: RunReading): { rateKgPerM2: number; uReadings: number } | null {
+export function rateAtWork({ worked, pace }: RunResult): { rateKgPerM2: number; uReadings: number } | null {
   if (!worked) return null;
   const { factor, u } = pace ?? { factor: 1, u: 0 };
   return { rateKgPerM2: worked.rateKgPerM2 * factor, uReadings: Math.hypot(worked.uReadings, u) };
 }
 
 /** Band of one run from its readings and its timings, about 95 %, share of its rate. */
-export const bandOfRun = (run: RunReading): number =>
+export const bandOfRun = (run: RunResult): number =>
   run.worked ? Math.hypot(COVERAGE * rateAtWork(run)!.uReadings, timingBand([run.worked.timings])) : 0;
 
 /** The runs that count, as the adviser takes them. */
-export const countedRuns = (runs: readonly RunReading[]): Run[] =>
+export const countedRuns = (runs: readonly RunResult[]): Run[] =>
   runs.flatMap((run): Run[] => {
     const rate = rateAtWork(run);
     return run.counts && run.mark && rate
@@ -52,14 +52,14 @@ export const countedRuns = (runs: readonly RunReading[]): Run[] =>
   });
 
 /** The unit that a bare number of a field counts in. */
-function bareUnit({ kind }: MethodField, { units }: CalibrationTyped): UnitId {
+function bareUnit({ kind }: MethodField, { units }: CalibrationInput): UnitId {
   if (kind === 'mass') return units.mass;
   if (kind === 'time') return 's';
   return kind === 'area' ? areaFor(units.length) : units.length;
 }
 
 /** The step that the scale shows, kg; null while it is not stated. */
-export function readScaleStep({ scaleStep, units }: CalibrationTyped): number | null {
+export function readScaleStep({ scaleStep, units }: CalibrationInput): number | null {
   if (scaleStep.trim() === '') return null;
   const wanted = { kind: 'mass', bareUnit: units.mass, field: 'scaleStep' } as const;
   return readPositive(scaleStep, wanted, 'The step of the scale').si;
@@ -69,7 +69,7 @@ export function readScaleStep({ scaleStep, units }: CalibrationTyped): number | 
 export function readField(
   field: MethodField,
   typed: string,
-  calibration: CalibrationTyped,
+  calibration: CalibrationInput,
   path: string,
 ): Reading {
   if (field.kind === 'count') {
@@ -97,11 +97,11 @@ function inRun(error: InputError, path: string, outlets: number): InputError {
   return new InputError(error.code, { ...error.facts, field: `${path}.readings.${id}`, hint: error.hint });
 }
 
-const massesOf = (run: RunTyped, outlets: number): MethodField[] =>
+const massesOf = (run: RunInput, outlets: number): MethodField[] =>
   methodOf(run.method).fields(outlets).filter(({ kind }) => kind === 'mass'); // prettier-ignore
 
 /** The finest step that the weighings of a run were typed to, kg; Infinity without one. An empty scale's 0 says nothing of it. */
-function finestStep(run: RunTyped, calibration: CalibrationTyped, outlets: number): number {
+function finestStep(run: RunInput, calibration: CalibrationInput, outlets: number): number {
   const steps = massesOf(run, outlets).map((field) => {
     const typed = run.readings[field.id]?.trim() ?? '';
     const read = typed === '' ? null : toResult(() => readField(field, typed, calibration, '')).value;
@@ -111,7 +111,7 @@ function finestStep(run: RunTyped, calibration: CalibrationTyped, outlets: numbe
 }
 
 /** Weighings of one day are off one scale: "10" and "7.5" both read to 0.1. What the scale is said to show beats what was typed. */
-function stepOfDay(calibration: CalibrationTyped, outlets: number): (onDay: string) => number {
+function stepOfDay(calibration: CalibrationInput, outlets: number): (onDay: string) => number {
   const stated = toResult(() => readScaleStep(calibration)).value;
   if (stated !== null) return () => stated;
   const finest = new Map<string, number>();
@@ -124,12 +124,12 @@ function stepOfDay(calibration: CalibrationTyped, outlets: number): (onDay: stri
 }
 
 /** Finest steps of runs, by the unit of bare weights. */
-const STEP = new WeakMap<RunTyped, Map<string, number>>();
+const STEP = new WeakMap<RunInput, Map<string, number>>();
 
-type RunRead = { readonly reading: RunReading; readonly errors: readonly InputError[] };
+type RunRead = { readonly reading: RunResult; readonly errors: readonly InputError[] };
 
 /** What was read of a run, by what it was read with: a change of the rate reads none of five hundred runs again. */
-const READ = new WeakMap<RunTyped, Map<string, RunRead>>();
+const READ = new WeakMap<RunInput, Map<string, RunRead>>();
 /** With its machine and without: what is kept is checked without one. */
 const MAX_WAYS = 3;
 
@@ -140,7 +140,7 @@ const MAX_WAYS = 3;
  * @param workMPerS pace of work, m/s; null: not known
  */
 export function runReader(
-  calibration: CalibrationTyped,
+  calibration: CalibrationInput,
   rig: BenchRig,
   width: Reading | null,
   workMPerS: number | null,
@@ -149,7 +149,7 @@ export function runReader(
   const { kind, scale, outlets, rows } = rig;
   const basis = JSON.stringify([units, scaleStep, width, workMPerS, kind, outlets, rows, scale.marks]);
   const stepOn = stepOfDay(calibration, outlets);
-  return (run: RunTyped, at: number): RunRead => {
+  return (run: RunInput, at: number): RunRead => {
     const stepKg = stepOn(run.onDay);
     const way = `${at} ${stepKg} ${basis}`;
     const known = READ.get(run) ?? new Map<string, RunRead>();
@@ -164,7 +164,7 @@ export function runReader(
 
 /** What runs are read with. */
 interface ReadWith {
-  readonly calibration: CalibrationTyped;
+  readonly calibration: CalibrationInput;
   readonly rig: BenchRig;
   readonly width: Reading | null;
   readonly workMPerS: number | null;
@@ -173,7 +173,7 @@ interface ReadWith {
 }
 
 /** The readings of a run that are typed so far, with the step of the scale; errors are noted. */
-function readingsOf(run: RunTyped, path: string, { calibration, rig, stepKg }: ReadWith, { readIfPresent }: ReturnType<typeof collect>) {
+function readingsOf(run: RunInput, path: string, { calibration, rig, stepKg }: ReadWith, { readIfPresent }: ReturnType<typeof collect>) {
   const readings: Record<string, Reading> = {};
   for (const field of methodOf(run.method).fields(rig.outlets)) {
     const typed = run.readings[field.id] ?? '';
@@ -185,7 +185,7 @@ function readingsOf(run: RunTyped, path: string, { calibration, rig, stepKg }: R
 } // prettier-ignore
 
 /** Reads one run: its mark, and what it comes to once all that its method asks for is there. */
-function readRun(run: RunTyped, at: number, how: ReadWith): RunRead {
+function readRun(run: RunInput, at: number, how: ReadWith): RunRead {
   const { rig, width, workMPerS } = how;
   const noted = collect();
   const { errors, tryRead, readIfPresent } = noted;
@@ -209,7 +209,7 @@ function readRun(run: RunTyped, at: number, how: ReadWith): RunRead {
       ? tryRead(() => workRun(run.method, readings, basis, path))
       : null;
   const pace = worked?.paceMPerS && workMPerS ? atWorkingPace(worked.paceMPerS, workMPerS, rigKind(rig.kind).metering) : null; // prettier-ignore
-  const reading: RunReading = {
+  const reading: RunResult = {
     id: run.id,
     mark,
     worked,

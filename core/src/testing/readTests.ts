@@ -1,14 +1,14 @@
 import { InputError } from '../errors/InputError.ts';
 import { isUnitOf, type LengthUnit, type MassPerAreaUnit, type MassUnit } from '../quantities/units.ts';
 import { isBareNumber } from '../quantities/numbers.ts';
-import { blankCalibration, blankRun, type CalibrationTyped, type RunTyped } from './calibrationTyped.ts';
+import { blankCalibration, blankRun, type CalibrationInput, type RunInput } from './calibrationInput.ts';
 import { METHOD_IDS, METHODS, methodOf, type MethodId } from './methodTable.ts';
 import { NOTHING_CAME_OUT, TEST_COLUMNS } from './testsTable.ts';
 
 /** A calibration from a table, and the machine that it names. */
 export interface TestsFound {
   readonly machine: string;
-  readonly typed: CalibrationTyped;
+  readonly typed: CalibrationInput;
 }
 
 const MAX_OUTLETS = 12;
@@ -33,7 +33,7 @@ function readReadings(text: string, method: MethodId, line: number): Record<stri
   );
 }
 
-function runOf(row: Row, line: number, id: string): RunTyped {
+function runOf(row: Row, line: number, id: string): RunInput {
   const noFlow = row['Readings'].trim() === NOTHING_CAME_OUT;
   const method = METHOD_IDS.find((each) => METHODS[each].words === row['Method'].trim());
   if (!method) throw new InputError('kind.unknown', { field: `line ${line}`, typed: row['Method'], hint: METHOD_IDS.map((each) => METHODS[each].words).join(', ') }); // prettier-ignore
@@ -47,7 +47,7 @@ function runOf(row: Row, line: number, id: string): RunTyped {
   };
 }
 
-function headOf(row: Row, line: number): CalibrationTyped {
+function headOf(row: Row, line: number): CalibrationInput {
   const unit = row['Unit of the rate'].trim();
   if (!isUnitOf('massPerArea', unit)) throw new InputError('unit.other-kind', { field: `line ${line}`, unit, kind: 'a weight per area', hint: 'lb/1000 ft2' }); // prettier-ignore
   const [mass, length] = [row['Bare weights in'].trim() || 'kg', row['Bare lengths in'].trim() || 'm'];

@@ -1,7 +1,7 @@
 import { fromSi } from '../quantities/convert.ts';
 import type { MassPerAreaUnit } from '../quantities/units.ts';
 import { rigKind, type RigKind } from '../rigs/kinds.ts';
-import type { CalibrationReading } from './calibration.ts';
+import type { CalibrationResult } from './calibration.ts';
 import { rateChangeAtPace } from './pace.ts';
 import { countedRuns } from './readRun.ts';
 
@@ -45,7 +45,7 @@ function bandAt(means: readonly { setting: number; uRelative: number }[], x: num
  * @example settingPicture(reading, 'lb/1000 ft2', 'push-rotary').means // [{ x: 8, y: 1.17, band: 0.1 }, …]
  */
 export function settingPicture(
-  { advice, runs, targetKgPerM2, tolerance }: CalibrationReading,
+  { advice, runs, targetKgPerM2, tolerance }: CalibrationResult,
   unit: MassPerAreaUnit,
   kind: RigKind,
 ): SettingPicture {

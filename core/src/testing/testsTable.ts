@@ -2,8 +2,8 @@ import { fromSi } from '../quantities/convert.ts';
 import { isBareNumber } from '../quantities/numbers.ts';
 import { showExact } from '../quantities/show.ts';
 import { UNITS } from '../quantities/units.ts';
-import type { CalibrationReading } from './calibration.ts';
-import type { CalibrationTyped, RunTyped } from './calibrationTyped.ts';
+import type { CalibrationResult } from './calibration.ts';
+import type { CalibrationInput, RunInput } from './calibrationInput.ts';
 import { METHODS, methodOf } from './methodTable.ts';
 import { bandOfRun } from './readRun.ts';
 
@@ -11,8 +11,8 @@ import { bandOfRun } from './readRun.ts';
 export interface TestedMachine {
   readonly machine: string;
   readonly outlets: number;
-  readonly typed: CalibrationTyped;
-  readonly reading: CalibrationReading;
+  readonly typed: CalibrationInput;
+  readonly reading: CalibrationResult;
 }
 
 /** Headings of a table of tests: a row for each run. Readings stand in one cell, "Before the strip: 48.00 lb; …". */
@@ -40,7 +40,7 @@ export const TEST_COLUMNS = [
 /** What stands for the readings of a run that gave none. */
 export const NOTHING_CAME_OUT = 'nothing came out';
 
-const readingsText = (run: RunTyped, outlets: number): string =>
+const readingsText = (run: RunInput, outlets: number): string =>
   run.noFlow
     ? NOTHING_CAME_OUT
     : methodOf(run.method)

@@ -20,18 +20,18 @@ export { resample, type Band, type Resampled, type Resampling } from './bootstra
 export {
   blankWidthTest,
   CATCH_KINDS,
-  completeWidthTest,
+  upgradeWidthTest,
   MAX_ROWS,
   MAX_TRAYS,
   WAY_IDS,
   WAYS,
-  type AcceptedTyped,
+  type AcceptedInput,
   type CatchKind,
   type Way,
-  type WidthTestTyped,
-} from './widthTyped.ts';
-export { readTrays, type TrayDoubt, type TrayReading, type TraysReading } from './readTrays.ts';
-export { groundAt, readWidthTest, type OnGround, type WidthReading } from './widthTest.ts';
+  type WidthTestInput,
+} from './widthInput.ts';
+export { evaluateTrays, type TrayDoubt, type TrayReading, type TraysResult } from './evaluateTrays.ts';
+export { groundAt, evaluateWidthTest, type OnGround, type WidthResult } from './widthTest.ts';
 export { faultsOf, faultTexts, type Fault } from './diagnose.ts';
 export { mismatchOf, mismatchText, type Mismatch } from './mismatch.ts';
 export { groundRemarks, handySpacing, levelText, meanLine, recommendationText } from './widthLines.ts';

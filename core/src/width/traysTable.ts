@@ -1,15 +1,15 @@
 import { InputError } from '../errors/InputError.ts';
 import { showExact } from '../quantities/show.ts';
 import { UNITS } from '../quantities/units.ts';
-import { positionsOf } from './readTrays.ts';
-import { MAX_ROWS, MAX_TRAYS, type WidthTestTyped } from './widthTyped.ts';
+import { positionsOf } from './evaluateTrays.ts';
+import { MAX_ROWS, MAX_TRAYS, type WidthTestInput } from './widthInput.ts';
 
 /**
  * The trays of a test as rows of cells: the place of each, then what it caught in every row of trays.
  *
  * @example traysTable(typed)[1] // ['-4', '0', '0.1']
  */
-export function traysTable(typed: WidthTestTyped): string[][] {
+export function traysTable(typed: WidthTestInput): string[][] {
   const { unit } = typed.layout;
   const positions = positionsOf(typed.layout);
   const place = (xM: number) => `${xM < 0 ? '-' : ''}${showExact(Math.abs(xM) / UNITS[unit].toSi, 6).replace(/\s/g, '')}`; // prettier-ignore
@@ -28,8 +28,8 @@ export function traysTable(typed: WidthTestTyped): string[][] {
  */
 export function readTraysTable(
   cells: readonly (readonly string[])[],
-  { layout }: WidthTestTyped,
-): Pick<WidthTestTyped, 'layout' | 'rows'> {
+  { layout }: WidthTestInput,
+): Pick<WidthTestInput, 'layout' | 'rows'> {
   const [head = [], ...lines] = cells;
   const columns = Math.max(...lines.map(({ length }) => length), head.length);
   if (lines.length < 3 || lines.length > MAX_TRAYS || columns < 2 || columns > MAX_ROWS + 1)

@@ -3,8 +3,8 @@ import { showExact, showQuantity } from '../quantities/show.ts';
 import { UNITS, type LengthUnit } from '../quantities/units.ts';
 import { operator, term, word, type Working } from '../working/working.ts';
 import { twoDirections, MODES } from './overlap.ts';
-import type { OnGround, WidthReading } from './widthTest.ts';
-import type { WidthTestTyped } from './widthTyped.ts';
+import type { OnGround, WidthResult } from './widthTest.ts';
+import type { WidthTestInput } from './widthInput.ts';
 
 const percent = (share: number, figures = 2): string => `${showExact(100 * share, figures)} %`;
 const lengthText = (m: number, unit: LengthUnit): string => {
@@ -17,7 +17,7 @@ const lengthText = (m: number, unit: LengthUnit): string => {
  *
  * @example recommendationText(reading, typed) // 'Back and forth it stays within 15 % up to 5.43 m; 5 % closer, …'
  */
-export function recommendationText(reading: WidthReading, typed: WidthTestTyped): string {
+export function recommendationText(reading: WidthResult, typed: WidthTestInput): string {
   const { sweeps, recommendedM, throwM, limit } = reading;
   const unit = typed.layout.unit;
   if (typed.deflector)
@@ -39,7 +39,7 @@ export function recommendationText(reading: WidthReading, typed: WidthTestTyped)
 }
 
 /** What is to be seen at the spacing that is looked at, a line each. */
-export function groundRemarks(reading: WidthReading, ground: OnGround, typed: WidthTestTyped): string[] {
+export function groundRemarks(reading: WidthResult, ground: OnGround, typed: WidthTestInput): string[] {
   const { overlay: over, most, least, middle } = ground;
   const { leftShare: left, limit } = reading;
   const within = over.cv <= limit ? 'within' : 'beyond';
@@ -56,7 +56,7 @@ export function groundRemarks(reading: WidthReading, ground: OnGround, typed: Wi
 }
 
 /** The mean at a spacing as a line: what falls on a metre of path, over the spacing. */
-export function meanLine(reading: WidthReading, spacingM: number, typed: WidthTestTyped): Working | null {
+export function meanLine(reading: WidthResult, spacingM: number, typed: WidthTestInput): Working | null {
   const { caughtKgPerM } = reading;
   if (caughtKgPerM === null) return null;
   return {

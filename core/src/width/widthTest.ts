@@ -5,12 +5,12 @@ import { readPositive } from '../quantities/quantity.ts';
 import { noteDay, readName } from '../worksheet/heading.ts';
 import { depositOfPasses, overlay, type Overlay } from './overlap.ts';
 import { leftShare, patternOf, throwOf, underPattern, type Pattern } from './pattern.ts';
-import { readTrays, type TraysReading } from './readTrays.ts';
+import { evaluateTrays, type TraysResult } from './evaluateTrays.ts';
 import { sweep, type Sweep } from './sweep.ts';
-import type { WidthTestTyped } from './widthTyped.ts';
+import type { WidthTestInput } from './widthInput.ts';
 
-export interface WidthReading {
-  readonly trays: TraysReading;
+export interface WidthResult {
+  readonly trays: TraysResult;
   /** One pass across; null while there are no trays. */
   readonly pattern: Pattern | null;
   /** All the width that is hit, m: by the trays, else by tape. */
@@ -33,10 +33,10 @@ function readLimit(typed: string): number {
   throw new InputError('percent.unreadable', { field: 'limit', hint: '15' });
 }
 
-const SWEEPS = new WeakMap<TraysReading, { limit: number; sweeps: WidthReading['sweeps'] }>();
+const SWEEPS = new WeakMap<TraysResult, { limit: number; sweeps: WidthResult['sweeps'] }>();
 
 /** The sweeps of a reading of trays, worked out once for a limit. */
-function sweepsOf(trays: TraysReading, pattern: Pattern, limit: number): WidthReading['sweeps'] {
+function sweepsOf(trays: TraysResult, pattern: Pattern, limit: number): WidthResult['sweeps'] {
   const known = SWEEPS.get(trays);
   if (known?.limit === limit) return known.sweeps;
   const of = (mode: 'one-way' | 'back-and-forth') => sweep(pattern, trays.spacingM ?? 0.5, mode, limit);
@@ -49,13 +49,16 @@ function sweepsOf(trays: TraysReading, pattern: Pattern, limit: number): WidthRe
  * Reads a width test: the pattern of its trays, how even passes are, and the spacing that it recommends.
  *
  * @param trays its trays as read; they are read here when nothing is given
- * @example readWidthTest(typed).recommendedM // 5.175
+ * @example evaluateWidthTest(typed).recommendedM // 5.175
  */
-export function readWidthTest(typed: WidthTestTyped, trays: TraysReading = readTrays(typed)): WidthReading {
+export function evaluateWidthTest(
+  typed: WidthTestInput,
+  trays: TraysResult = evaluateTrays(typed),
+): WidthResult {
   const { errors, tryRead, readIfPresent } = collect();
   tryRead(() => readName(typed.name, 'name', 'Red spreader, lake feed, trays'));
   noteDay(tryRead, typed.onDay, 'onDay');
-  const length = (text: string, unit: WidthTestTyped['throw']['unit'], field: string, what: string) =>
+  const length = (text: string, unit: WidthTestInput['throw']['unit'], field: string, what: string) =>
     readIfPresent(text, () => readPositive(text, { kind: 'length', bareUnit: unit, field }, what).si);
   const limit = readIfPresent(typed.limit, () => readLimit(typed.limit)) ?? 0.15;
   const byTape = length(typed.throw.text, typed.throw.unit, 'throw.text', 'The throw');
@@ -99,7 +102,7 @@ export interface OnGround {
  *
  * @example groundAt(pattern, 5, 'back-and-forth').overlay.cv // 0.0783
  */
-export function groundAt(pattern: Pattern, spacingM: number, mode: WidthTestTyped['mode']): OnGround {
+export function groundAt(pattern: Pattern, spacingM: number, mode: WidthTestInput['mode']): OnGround {
   const over = overlay(pattern, spacingM, mode);
   const share = (value: number) => (over.mean > 0 ? value / over.mean : 0);
   return {

@@ -12,43 +12,43 @@ import {
   blankWorksheet,
   blankCalibration,
   checkSheet,
-  completeCalibration,
-  completeRig,
-  completeWidthTest,
-  completeWorksheet,
+  upgradeCalibration,
+  upgradeRig,
+  upgradeWidthTest,
+  upgradeWorksheet,
   inScoops,
   meanLine,
   measuredLine,
   METHOD_IDS,
   paceLine,
   portionsOf,
-  readCalibration,
-  readRuleSet,
-  readSite,
-  readWidthTest,
+  evaluateCalibration,
+  evaluateRuleSet,
+  evaluateSite,
+  evaluateWidthTest,
   runLine,
   scoopLine,
   workingText,
-  type CalibrationTyped,
+  type CalibrationInput,
   type EarlierWorksheet,
   type MethodId,
-  type RigTyped,
-  type RuleSetTyped,
-  type SiteTyped,
-  type WidthTestTyped,
+  type RigInput,
+  type RuleSetInput,
+  type SiteInput,
+  type WidthTestInput,
   type Working,
-  type WorksheetTyped,
+  type WorksheetInput,
 } from '../index.ts';
 import { untrue } from './asArithmetic.ts';
 import { operator, term, word } from './index.ts';
 
 const DEMO = JSON.parse(readFileSync(new URL('../../../demo/tarn-hollow.json', import.meta.url), 'utf8')) as {
   jobs: { onDay: string; worksheet: EarlierWorksheet }[];
-  sites: { typed: SiteTyped }[];
-  ruleSets: { typed: RuleSetTyped }[];
-  rigs: { id: string; typed: RigTyped }[];
-  calibrations: { typed: CalibrationTyped }[];
-  widthTests: { typed: WidthTestTyped }[];
+  sites: { typed: SiteInput }[];
+  ruleSets: { typed: RuleSetInput }[];
+  rigs: { id: string; typed: RigInput }[];
+  calibrations: { typed: CalibrationInput }[];
+  widthTests: { typed: WidthTestInput }[];
 }; // prettier-ignore
 
 const isTrue = (line: Working | null) => {
@@ -56,11 +56,11 @@ const isTrue = (line: Working | null) => {
 };
 
 /** Every line that a sheet can show. */
-function sheetLines(typed: WorksheetTyped, onDay: string, rules: RuleSetTyped | null): Working[] {
+function sheetLines(typed: WorksheetInput, onDay: string, rules: RuleSetInput | null): Working[] {
   const answer = answerWorksheet(typed, AS_TYPED);
   const { areas, ...others } = answer.lines;
   const { scoop } = answer.reading.product;
-  const checks = rules ? checkSheet(readRuleSet(rules).rules, answer, typed.rules, { onDay, soilTests: [], others: [] }) : []; // prettier-ignore
+  const checks = rules ? checkSheet(evaluateRuleSet(rules).rules, answer, typed.rules, { onDay, soilTests: [], others: [] }) : []; // prettier-ignore
   return [
     ...areas,
     ...Object.values(others),
@@ -70,9 +70,9 @@ function sheetLines(typed: WorksheetTyped, onDay: string, rules: RuleSetTyped | 
   ];
 }
 
-function benchLines(typed: CalibrationTyped, rig: RigTyped): (Working | null)[] {
+function benchLines(typed: CalibrationInput, rig: RigInput): (Working | null)[] {
   const bench = benchRig(rig);
-  const reading = readCalibration(typed, bench);
+  const reading = evaluateCalibration(typed, bench);
   return typed.runs.flatMap((run, at) => {
     const read = reading.runs[at]!;
     return read.worked
@@ -84,21 +84,21 @@ function benchLines(typed: CalibrationTyped, rig: RigTyped): (Working | null)[] 
 describe('the lines of Tarn Hollow hold as they stand', () => {
   it('sheets, their portions, rules and scoops', () => {
     for (const { onDay, worksheet } of DEMO.jobs)
-      for (const line of sheetLines(completeWorksheet(worksheet), onDay, DEMO.ruleSets[0]!.typed))
+      for (const line of sheetLines(upgradeWorksheet(worksheet), onDay, DEMO.ruleSets[0]!.typed))
         isTrue(line);
   });
   it('test runs', () => {
     for (const { typed } of DEMO.calibrations) {
       const rig = DEMO.rigs.find(({ id }) => id === typed.rig)!.typed;
-      for (const line of benchLines(completeCalibration(typed), completeRig(rig))) isTrue(line);
+      for (const line of benchLines(upgradeCalibration(typed), upgradeRig(rig))) isTrue(line);
     }
   });
   it('sites and widths', () => {
     for (const { typed } of DEMO.sites)
-      readSite(typed).areas.forEach((area, at) => isTrue(measuredLine(typed.areas[at]!, area)));
+      evaluateSite(typed).areas.forEach((area, at) => isTrue(measuredLine(typed.areas[at]!, area)));
     for (const { typed } of DEMO.widthTests) {
-      const reading = readWidthTest(completeWidthTest(typed));
-      if (reading.lookedM !== null) isTrue(meanLine(reading, reading.lookedM, completeWidthTest(typed)));
+      const reading = evaluateWidthTest(upgradeWidthTest(typed));
+      if (reading.lookedM !== null) isTrue(meanLine(reading, reading.lookedM, upgradeWidthTest(typed)));
     }
   });
 });

@@ -7,8 +7,8 @@ import type { Delivered } from '../need/productRate.ts';
 import { showExact, showQuantity, type Shown } from '../quantities/show.ts';
 import { workingText, type Working } from '../working/working.ts';
 import { workNumbers, type WorksheetNumbers } from './numbers.ts';
-import { readWorksheet, type WorksheetReading } from './readings.ts';
-import type { ShownIn, WorksheetTyped } from './typed.ts';
+import { evaluateWorksheet, type WorksheetResult } from './readings.ts';
+import type { ShownIn, WorksheetInput } from './typed.ts';
 import { chooseUnits, type SheetUnits } from './units.ts';
 import { compareInWords, type Comparison } from './comparison.ts';
 import {
@@ -36,7 +36,7 @@ export interface DeliveredLine {
 
 /** A worksheet's answer: numbers (SI), the units they are shown in, each line of working, errors with paths. */
 export interface WorksheetAnswer {
-  readonly reading: WorksheetReading;
+  readonly reading: WorksheetResult;
   readonly numbers: WorksheetNumbers;
   readonly units: SheetUnits;
   readonly lines: {
@@ -78,7 +78,7 @@ function deliveredLine(
 }
 
 /** More product than there is mix: nothing is left for the water. */
-function mixErrors({ mix, rateSi }: WorksheetNumbers, { product }: WorksheetReading): InputError[] {
+function mixErrors({ mix, rateSi }: WorksheetNumbers, { product }: WorksheetResult): InputError[] {
   if (!mix || rateSi === null || product.form !== 'liquid' || rateSi <= mix.perM2) return [];
   return [new InputError('mix.product-larger', { field: 'carrier.amount' })];
 }
@@ -93,8 +93,8 @@ function mixErrors({ mix, rateSi }: WorksheetNumbers, { product }: WorksheetRead
  * answerWorksheet(typed, AS_TYPED).lines.need
  * // 0.8 lb N on each 1000 ft² ÷ 24 % in 24-0-8 = 3.33 lb / 1000 ft²
  */
-export function answerWorksheet(typed: WorksheetTyped, preferred: ShownIn): WorksheetAnswer {
-  const reading = readWorksheet(typed);
+export function answerWorksheet(typed: WorksheetInput, preferred: ShownIn): WorksheetAnswer {
+  const reading = evaluateWorksheet(typed);
   const { numbers, error } = workNumbers(reading, typed.need.of, typed.carrier.means);
   const units = chooseUnits(typed, reading, preferred, numbers.amountSi);
   const context: SheetContext = { typed, reading, numbers, units };
@@ -125,7 +125,7 @@ export function answerWorksheet(typed: WorksheetTyped, preferred: ShownIn): Work
 }
 
 /** A need as text for its field, in the unit that it counts in now. */
-function needText({ need }: WorksheetTyped, perM2: number, figures?: number): string {
+function needText({ need }: WorksheetInput, perM2: number, figures?: number): string {
   const unit = toResult(() => readNeed(need.amount, need.unit, 'need.amount')).value?.unit ?? need.unit;
   const number = fromSi(perM2, unit);
   // Figures are cut, not rounded: the text must not ask for more than was meant.
@@ -140,7 +140,7 @@ function needText({ need }: WorksheetTyped, perM2: number, figures?: number): st
  * @returns text in the unit of the need; null while the label's coverage or the grade is missing
  * @example needFromLabel(answerWorksheet(typed, AS_TYPED), typed) // '0.8 lb'
  */
-export const needFromLabel = ({ numbers }: WorksheetAnswer, typed: WorksheetTyped): string | null =>
+export const needFromLabel = ({ numbers }: WorksheetAnswer, typed: WorksheetInput): string | null =>
   numbers.label?.wantedPerM2 ? needText(typed, numbers.label.wantedPerM2) : null;
 
 /**
@@ -152,7 +152,7 @@ export const needFromLabel = ({ numbers }: WorksheetAnswer, typed: WorksheetType
  */
 export function needAtRate(
   { reading }: WorksheetAnswer,
-  typed: WorksheetTyped,
+  typed: WorksheetInput,
   rateSi: number,
 ): string | null {
   const perM2 = putDown(reading.product, typed.need.of, rateSi);
@@ -168,7 +168,7 @@ export function needAtRate(
  */
 export const lessNeed = (
   { reading }: WorksheetAnswer,
-  typed: WorksheetTyped,
+  typed: WorksheetInput,
   share: number,
 ): string | null => (reading.need ? needText(typed, reading.need.si * share, 4) : null);
 

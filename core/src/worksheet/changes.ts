@@ -1,12 +1,12 @@
 import { splitUnit } from '../need/needField.ts';
 import { UNITS, type MassPerAreaUnit } from '../quantities/units.ts';
-import { PRODUCT_KINDS, type ProductTyped, type RateUnit } from '../shelf/product.ts';
+import { PRODUCT_KINDS, type ProductInput, type RateUnit } from '../shelf/product.ts';
 import { isUsUnit, liquidRateUnit } from '../shelf/rateUnit.ts';
 import { isNutrient, type NeedOf } from '../shelf/wanted.ts';
-import type { WorksheetTyped } from './typed.ts';
+import type { WorksheetInput } from './typed.ts';
 
 /** The unit of a need of the kind that it now has to be, on the same area. */
-function unitFor(of: NeedOf, product: ProductTyped, unit: RateUnit): RateUnit {
+function unitFor(of: NeedOf, product: ProductInput, unit: RateUnit): RateUnit {
   const byVolume = of === 'product' && PRODUCT_KINDS[product.kind].form === 'liquid';
   const isVolume = UNITS[unit].kind === 'volumePerArea';
   if (byVolume === isVolume) return unit;
@@ -19,26 +19,26 @@ function unitFor(of: NeedOf, product: ProductTyped, unit: RateUnit): RateUnit {
  *
  * @example withNeedOf(sheetOfALiquid, 'product').need.unit // 'L/ha' where it was 'kg/ha'
  */
-export const withNeedOf = (sheet: WorksheetTyped, of: NeedOf): WorksheetTyped => ({
+export const withNeedOf = (sheet: WorksheetInput, of: NeedOf): WorksheetInput => ({
   ...sheet,
   need: { ...sheet.need, of, unit: unitFor(of, sheet.product, sheet.need.unit) },
 });
 
 /** What a product is asked for: what was asked before, unless its label has another thing to give instead. */
-function askedOf(product: ProductTyped, of: NeedOf): NeedOf {
+function askedOf(product: ProductInput, of: NeedOf): NeedOf {
   if (isNutrient(of)) return product.grade === '' && product.load !== '' ? 'ai' : of;
   return of === 'ai' && product.load === '' && product.grade !== '' ? 'N' : of;
 }
 
 /** Facts of a label that a sheet may have had typed by hand. */
 const FACTS = [
-  ['grade', (product: ProductTyped) => product.grade],
-  ['load', (product: ProductTyped) => product.load],
-  ['slowShare', (product: ProductTyped) => product.slowShare],
-  ['density', (product: ProductTyped) => product.density.text],
-  ['package', (product: ProductTyped) => product.package.size],
-  ['coverage', (product: ProductTyped) => product.coverage.size],
-  ['price', (product: ProductTyped) => product.price],
+  ['grade', (product: ProductInput) => product.grade],
+  ['load', (product: ProductInput) => product.load],
+  ['slowShare', (product: ProductInput) => product.slowShare],
+  ['density', (product: ProductInput) => product.density.text],
+  ['package', (product: ProductInput) => product.package.size],
+  ['coverage', (product: ProductInput) => product.coverage.size],
+  ['price', (product: ProductInput) => product.price],
 ] as const;
 
 /** Something typed by hand that a label says otherwise. */
@@ -49,8 +49,8 @@ export interface Replaced {
 }
 
 /** A fact that somebody typed is typed once: the label's own text of nothing leaves it. */
-function withTyped(label: ProductTyped, typed: ProductTyped): ProductTyped {
-  const keep = <K extends keyof ProductTyped>(key: K, isBlank: boolean) => (isBlank ? { [key]: typed[key] } : {});
+function withTyped(label: ProductInput, typed: ProductInput): ProductInput {
+  const keep = <K extends keyof ProductInput>(key: K, isBlank: boolean) => (isBlank ? { [key]: typed[key] } : {});
   return {
     ...label,
     ...keep('grade', label.grade === ''),
@@ -72,9 +72,9 @@ function withTyped(label: ProductTyped, typed: ProductTyped): ProductTyped {
  * @example withProduct(sheetWithGradeTyped, emptyLabel).sheet.product.grade // '24-0-8', as typed
  */
 export function withProduct(
-  sheet: WorksheetTyped,
-  product: ProductTyped,
-): { readonly sheet: WorksheetTyped; readonly replaced: readonly Replaced[] } {
+  sheet: WorksheetInput,
+  product: ProductInput,
+): { readonly sheet: WorksheetInput; readonly replaced: readonly Replaced[] } {
   const before = sheet.product;
   const isByHand = before.name.trim() === '';
   const label = { ...(isByHand ? withTyped(product, before) : product), stock: '' };

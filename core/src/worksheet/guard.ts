@@ -2,7 +2,7 @@ import type { Kind } from '../quantities/kinds.ts';
 import { isUnitOf } from '../quantities/units.ts';
 import { PRODUCT_KINDS } from '../shelf/product.ts';
 import { NEED_OF } from '../shelf/wanted.ts';
-import type { ShownIn, WorksheetTyped } from './typed.ts';
+import type { ShownIn, WorksheetInput } from './typed.ts';
 
 type Loose = Readonly<Record<string, unknown>>;
 
@@ -38,9 +38,9 @@ const isLabel = (product: unknown): boolean =>
  * True for something that has the shape of a worksheet, whatever its texts say: for what comes back from a browser's
  * storage, which may be of another version or damaged.
  *
- * @example isWorksheetTyped(blankWorksheet('us', 'a')) // true
+ * @example isWorksheetInput(blankWorksheet('us', 'a')) // true
  */
-export function isWorksheetTyped(value: unknown): value is WorksheetTyped {
+export function isWorksheetInput(value: unknown): value is WorksheetInput {
   if (!isLoose(value) || !Array.isArray(value['areas'])) return false;
   const { need, product, areas, carrier, split, rules, spread, shownIn } = value;
   return (

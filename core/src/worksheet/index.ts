@@ -3,28 +3,28 @@
 export {
   AS_TYPED,
   blankWorksheet,
-  completeWorksheet,
+  upgradeWorksheet,
   MAX_AREAS,
   type AreaOrigin,
-  type AreaTyped,
-  type CarrierTyped,
+  type AreaInput,
+  type CarrierInput,
   type EarlierWorksheet,
-  type RuleFactsTyped,
+  type RuleFactsInput,
   type ShownIn,
-  type SpreadTyped,
-  type SplitTyped,
-  type WorksheetTyped,
+  type SpreadInput,
+  type SplitInput,
+  type WorksheetInput,
 } from './typed.ts';
 export { withNeedOf, withProduct, type Replaced } from './changes.ts';
 export { readDay, readName } from './heading.ts';
-export { isShownIn, isWorksheetTyped } from './guard.ts';
+export { isShownIn, isWorksheetInput } from './guard.ts';
 export { differences, mergeSheets, type Difference, type HeadedSheet, type Side } from './merge.ts';
 export {
-  readWorksheet,
-  type AreaReading,
+  evaluateWorksheet,
+  type AreaResult,
   type SoFar,
-  type SplitReading,
-  type WorksheetReading,
+  type SplitResult,
+  type WorksheetResult,
 } from './readings.ts';
 export type { OnceOver, TankMix, WorksheetNumbers } from './numbers.ts';
 export { questionsOf, type Question } from './questions.ts';

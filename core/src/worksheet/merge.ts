@@ -1,14 +1,14 @@
 import { UNITS } from '../quantities/units.ts';
 import { NEED_OF } from '../shelf/wanted.ts';
-import { blankProduct, PRODUCT_KINDS, type ProductTyped } from '../shelf/product.ts';
+import { blankProduct, PRODUCT_KINDS, type ProductInput } from '../shelf/product.ts';
 import { isBareNumber } from '../quantities/numbers.ts';
-import type { AreaTyped, WorksheetTyped } from './typed.ts';
+import type { AreaInput, WorksheetInput } from './typed.ts';
 
 /** A sheet with its heading: what two people can both have changed. */
 export interface HeadedSheet {
   readonly name: string;
   readonly onDay: string;
-  readonly worksheet: WorksheetTyped;
+  readonly worksheet: WorksheetInput;
 }
 
 /** One term that differs between two versions of a sheet, each side as it reads; null where the side lacks it. */
@@ -30,10 +30,10 @@ const withUnit = (text: string, unit: string, symbol: string): string =>
       ? `${text} (${symbol || unit})`
       : text;
 
-const areaText = ({ name, size, unit }: AreaTyped): string =>
+const areaText = ({ name, size, unit }: AreaInput): string =>
   `${name || 'no name'}: ${withUnit(size, unit, UNITS[unit].symbol)}`;
 
-function shownInText({ shownIn }: WorksheetTyped): string {
+function shownInText({ shownIn }: WorksheetInput): string {
   const set = [shownIn.rate, shownIn.amount, shownIn.area].filter((unit) => unit !== null);
   return set.length === 0 ? 'as typed' : set.map((unit) => UNITS[unit].symbol).join(', ');
 }
@@ -48,7 +48,7 @@ const textsIn = (value: unknown): string[] => {
 const OWN_TERMS = new Set(['kind', 'grade', 'package', 'coverage']);
 
 /** What else a label says, besides what has a term of its own: the facts that a blank label lacks. */
-function labelText(product: ProductTyped): string {
+function labelText(product: ProductInput): string {
   const blank: Readonly<Record<string, unknown>> = { ...blankProduct(product.kind, 'us') };
   const said = Object.entries(product).filter(
     ([key, fact]) => !OWN_TERMS.has(key) && JSON.stringify(fact) !== JSON.stringify(blank[key]),
@@ -112,7 +112,7 @@ export function differences(mine: HeadedSheet, theirs: HeadedSheet): Difference[
     const theirText = other[at]![2];
     return text === theirText ? [] : [{ key, label, mine: text, theirs: theirText }];
   });
-  const byId = (areas: readonly AreaTyped[]) => new Map(areas.map((area) => [area.id, areaText(area)]));
+  const byId = (areas: readonly AreaInput[]) => new Map(areas.map((area) => [area.id, areaText(area)]));
   const [my, their] = [byId(mine.worksheet.areas), byId(theirs.worksheet.areas)];
   const areas = [...new Set([...my.keys(), ...their.keys()])].flatMap((id): Difference[] => {
     const [a, b] = [my.get(id) ?? null, their.get(id) ?? null];

@@ -4,7 +4,7 @@ import { countPackages, type PackageCount } from '../loads/packages.ts';
 import { labelRate } from '../need/labelRate.ts';
 import { deliveredAtRate, type Delivered } from '../need/productRate.ts';
 import { putDown, rateForNeed, shareOf, type NeedOf } from '../shelf/wanted.ts';
-import type { SplitReading, WorksheetReading } from './readings.ts';
+import type { SplitResult, WorksheetResult } from './readings.ts';
 
 /**
  * The numbers of a worksheet, SI; null where something they need is missing or wrong. Rates are kg/m2 and amounts kg, or
@@ -72,7 +72,7 @@ export interface LabelNumbers {
   readonly timesNeed: number | null;
 }
 
-function onceOver({ portions, directions }: SplitReading, rateSi: number | null, amountSi: number | null): OnceOver {
+function onceOver({ portions, directions }: SplitResult, rateSi: number | null, amountSi: number | null): OnceOver {
   const count = portions * directions;
   const part = (si: number | null) => (si === null ? null : si / count);
   return { times: count, portions, directions, rateSi: part(rateSi), amountSi: part(amountSi) };
@@ -81,7 +81,7 @@ function onceOver({ portions, directions }: SplitReading, rateSi: number | null,
 const times = (a: number | null, b: number | null): number | null =>
   a === null || b === null ? null : a * b;
 
-function bandOf({ areas }: WorksheetReading): number {
+function bandOf({ areas }: WorksheetResult): number {
   const bySite = new Map<string, number>();
   for (const { id, site, size } of areas) {
     const shares = site ?? id;
@@ -90,12 +90,12 @@ function bandOf({ areas }: WorksheetReading): number {
   return Math.hypot(...bySite.values());
 }
 
-function delivers({ product }: WorksheetReading, rateSi: number | null): Delivered[] {
+function delivers({ product }: WorksheetResult, rateSi: number | null): Delivered[] {
   const kgPerM2 = times(rateSi, product.kgPerSi);
   return product.grade && kgPerM2 !== null ? deliveredAtRate(kgPerM2, product.grade) : [];
 }
 
-function workLabel(reading: WorksheetReading, of: NeedOf, rate: number | null): LabelNumbers | null {
+function workLabel(reading: WorksheetResult, of: NeedOf, rate: number | null): LabelNumbers | null {
   const { package: pack, coverage } = reading.product;
   if (!pack || !coverage) return null;
   const rateSi = labelRate(pack.si, coverage.areaM2);
@@ -108,7 +108,7 @@ function workLabel(reading: WorksheetReading, of: NeedOf, rate: number | null): 
 }
 
 /** Finished mix and water: what is typed may mean either; a liquid takes room in the mix, what is dissolved is taken to take none. */
-function mixOf(reading: WorksheetReading, means: 'mix' | 'water', rateSi: number | null, totalM2: number | null): TankMix | null {
+function mixOf(reading: WorksheetResult, means: 'mix' | 'water', rateSi: number | null, totalM2: number | null): TankMix | null {
   const { carrierSi, product } = reading;
   if (carrierSi === null || totalM2 === null) return null;
   const productL = product.form === 'dry' ? 0 : rateSi;
@@ -127,7 +127,7 @@ function mixOf(reading: WorksheetReading, means: 'mix' | 'water', rateSi: number
  * @example workNumbers(reading, 'N').numbers.rateSi // 0.016274...
  */
 export function workNumbers(
-  reading: WorksheetReading,
+  reading: WorksheetResult,
   of: NeedOf,
   means: 'mix' | 'water' = 'mix',
 ): { numbers: WorksheetNumbers; error: InputError | null } {

@@ -2,7 +2,7 @@ import { fromSi } from '../quantities/convert.ts';
 import { showExact } from '../quantities/show.ts';
 import { UNITS, type UnitId } from '../quantities/units.ts';
 import type { WorksheetAnswer } from './answer.ts';
-import type { WorksheetTyped } from './typed.ts';
+import type { WorksheetInput } from './typed.ts';
 
 /**
  * The order sheet of a plan as rows of cells: each area with its size and its amount, then everything together, packages,
@@ -12,7 +12,7 @@ import type { WorksheetTyped } from './typed.ts';
  */
 export function orderTable(
   { numbers, units, reading }: WorksheetAnswer,
-  { product }: WorksheetTyped,
+  { product }: WorksheetInput,
 ): string[][] {
   const { rateSi, order } = numbers;
   const cell = (si: number | null, unit: UnitId) =>

@@ -1,5 +1,5 @@
 import { toResult } from '../errors/InputError.ts';
-import { readSize, retypeSize, type SizeReading } from '../ground/size.ts';
+import { readSize, retypeSize, type SizeResult } from '../ground/size.ts';
 import { splitUnit } from '../need/needField.ts';
 import { fromSi } from '../quantities/convert.ts';
 import { showExact, showQuantity } from '../quantities/show.ts';
@@ -7,8 +7,8 @@ import { UNITS, type AreaUnit } from '../quantities/units.ts';
 import { isUsUnit } from '../shelf/rateUnit.ts';
 import { isNutrient, NEED_OF } from '../shelf/wanted.ts';
 import type { WorksheetNumbers } from './numbers.ts';
-import type { WorksheetReading } from './readings.ts';
-import type { WorksheetTyped } from './typed.ts';
+import type { WorksheetResult } from './readings.ts';
+import type { WorksheetInput } from './typed.ts';
 
 /** Something typed that is more likely a slip: asked before it is believed, with the likely reading one act away. */
 export interface Question {
@@ -26,12 +26,12 @@ export interface Question {
   readonly field: string;
   readonly text: string;
   /** The sheet as it was likely meant; null where that is not known. */
-  readonly likely: { readonly label: string; readonly sheet: WorksheetTyped } | null;
+  readonly likely: { readonly label: string; readonly sheet: WorksheetInput } | null;
 }
 
 interface Sheet {
-  readonly typed: WorksheetTyped;
-  readonly reading: WorksheetReading;
+  readonly typed: WorksheetInput;
+  readonly reading: WorksheetResult;
   readonly numbers: WorksheetNumbers;
 }
 
@@ -49,9 +49,9 @@ const SWAPPED = { packageKg: 1000, coverM2: 200, rate: 1 };
 const LOW_SPRAY = 0.001;
 
 const withProductFact = (
-  typed: WorksheetTyped,
-  fact: Partial<WorksheetTyped['product']>,
-): WorksheetTyped => ({
+  typed: WorksheetInput,
+  fact: Partial<WorksheetInput['product']>,
+): WorksheetInput => ({
   ...typed,
   product: { ...typed.product, ...fact },
 });
@@ -108,7 +108,7 @@ function highRate({ typed, reading, numbers }: Sheet): Question[] {
   const wider = area === 'ft2' ? '1000 ft2' : area === 'm2' ? '100 m2' : null;
   const rate = showQuantity(numbers.rateSi, need.unit);
   const amount = `${showExact(fromSi(need.si, need.unit), 4)} ${amountUnit}`;
-  const unit = wider && (`${amountUnit}/${wider}` as WorksheetTyped['need']['unit']);
+  const unit = wider && (`${amountUnit}/${wider}` as WorksheetInput['need']['unit']);
   return [{
     id: `rate-high:${typed.need.amount}:${typed.need.unit}`,
     kind: 'rate-high',
@@ -138,7 +138,7 @@ function swapped({ typed, reading }: Sheet): Question[] {
   }]; // prettier-ignore
 }
 
-const isUsArea = (size: SizeReading): boolean => size.unit !== 'm2' && size.unit !== 'ha';
+const isUsArea = (size: SizeResult): boolean => size.unit !== 'm2' && size.unit !== 'ha';
 const OTHER: Readonly<Record<AreaUnit, AreaUnit>> = {
   m2: 'ft2',
   ha: 'acre',

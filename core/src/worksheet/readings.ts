@@ -1,26 +1,26 @@
 import { collect, type Collected } from '../errors/collect.ts';
 import { toResult, InputError } from '../errors/InputError.ts';
-import { readSize, type SizeReading } from '../ground/size.ts';
-import { readNeed, type NeedReading } from '../need/needField.ts';
+import { readSize, type SizeResult } from '../ground/size.ts';
+import { readNeed, type NeedResult } from '../need/needField.ts';
 import type { Nutrient } from '../need/nutrients.ts';
 import { readNumber } from '../quantities/numbers.ts';
 import { readPositive, readQuantity } from '../quantities/quantity.ts';
-import { readLabelFacts, type ProductReading } from '../shelf/readProduct.ts';
+import { evaluateLabelFacts, type ProductResult } from '../shelf/evaluateProduct.ts';
 import { noteDay } from './heading.ts';
-import type { AreaTyped, RuleFactsTyped, SplitTyped, WorksheetTyped } from './typed.ts';
+import type { AreaInput, RuleFactsInput, SplitInput, WorksheetInput } from './typed.ts';
 
 /** One row of ground as read. `size` is null while nothing, or nothing readable, was typed. */
-export interface AreaReading {
+export interface AreaResult {
   readonly id: string;
   readonly name: string;
   /** Id of the site it was chosen from; null: typed by hand. */
   readonly site: string | null;
-  readonly size: SizeReading | null;
+  readonly size: SizeResult | null;
   readonly state: 'blank' | 'unsized' | 'wrong' | 'read';
 }
 
 /** Portions as read: a number of them, the days between two, and in how many directions each is put down. */
-export interface SplitReading {
+export interface SplitResult {
   readonly portions: number;
   readonly everyDays: number | null;
   readonly directions: 1 | 2;
@@ -33,14 +33,14 @@ export interface SoFar {
 }
 
 /** A worksheet as read: each part or null, and every error with its field's path. */
-export interface WorksheetReading {
-  readonly need: NeedReading | null;
-  readonly product: ProductReading;
-  readonly areas: readonly AreaReading[];
+export interface WorksheetResult {
+  readonly need: NeedResult | null;
+  readonly product: ProductResult;
+  readonly areas: readonly AreaResult[];
   /** Finished mix, L/m2. */
   readonly carrierSi: number | null;
   /** One portion in one direction where nothing is typed. */
-  readonly split: SplitReading;
+  readonly split: SplitResult;
   readonly soFar: readonly SoFar[];
   /** Distance between passes, m. */
   readonly passedM: number | null;
@@ -49,7 +49,7 @@ export interface WorksheetReading {
 
 const MAX_PORTIONS = 24;
 
-function areaState({ name, size }: AreaTyped, read: SizeReading | null): AreaReading['state'] {
+function areaState({ name, size }: AreaInput, read: SizeResult | null): AreaResult['state'] {
   if (read) return 'read';
   if (size.trim() !== '') return 'wrong';
   return name.trim() === '' ? 'blank' : 'unsized';
@@ -62,14 +62,14 @@ function readWhole(typed: string, most: number, field: string): number {
   return value;
 }
 
-function readSplit(typed: SplitTyped, readIfPresent: Collected['readIfPresent']): SplitReading {
+function readSplit(typed: SplitInput, readIfPresent: Collected['readIfPresent']): SplitResult {
   const { portions, everyDays, directions } = typed;
   const count = readIfPresent(portions, () => readWhole(portions, MAX_PORTIONS, 'split.portions'));
   const days = readIfPresent(everyDays, () => readWhole(everyDays, 366, 'split.everyDays'));
   return { portions: count ?? 1, everyDays: days, directions: directions === 'two' ? 2 : 1 };
 }
 
-const readSoFar = ({ soFar, unit }: RuleFactsTyped, readIfPresent: Collected['readIfPresent']): SoFar[] =>
+const readSoFar = ({ soFar, unit }: RuleFactsInput, readIfPresent: Collected['readIfPresent']): SoFar[] =>
   soFar.flatMap(({ nutrient, amount }, at) => {
     const wanted = { kind: 'massPerArea', bareUnit: unit, field: `rules.soFar.${at}.amount` } as const;
     const kgPerM2 = readIfPresent(amount, () => {
@@ -85,12 +85,12 @@ const readSoFar = ({ soFar, unit }: RuleFactsTyped, readIfPresent: Collected['re
  *
  * @param typed the worksheet as typed
  * @returns the readings; errors carry paths such as `areas.2.size` and `product.grade`
- * @example readWorksheet(blankWorksheet('us', 'a')).errors // []
+ * @example evaluateWorksheet(blankWorksheet('us', 'a')).errors // []
  */
-export function readWorksheet(typed: WorksheetTyped): WorksheetReading {
+export function evaluateWorksheet(typed: WorksheetInput): WorksheetResult {
   const { errors, tryRead, readIfPresent } = collect();
   const { need, carrier, split, rules } = typed;
-  const product = readLabelFacts(typed.product);
+  const product = evaluateLabelFacts(typed.product);
   errors.push(...product.errors.map((error) => error.under('product')));
   const { width } = typed.spread;
   const passedM = readIfPresent(width.text, () => readPositive(width.text, { kind: 'length', bareUnit: width.unit, field: 'spread.width.text' }, 'The pass spacing').si); // prettier-ignore
@@ -98,7 +98,7 @@ export function readWorksheet(typed: WorksheetTyped): WorksheetReading {
   return {
     need: readIfPresent(need.amount, () => readNeed(need.amount, need.unit, 'need.amount')),
     product,
-    areas: typed.areas.map((area, index): AreaReading => {
+    areas: typed.areas.map((area, index): AreaResult => {
       const size = readIfPresent(area.size, () => readSize(area.size, area.unit, `areas.${index}.size`));
       return {
         id: area.id,

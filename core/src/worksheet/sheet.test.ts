@@ -6,27 +6,27 @@ import {
   blankProduct,
   blankWorksheet,
   chartMatch,
-  completeWorksheet,
+  upgradeWorksheet,
   lookUpMark,
   mayGiveSetting,
   questionsOf,
   sameProductKey,
   withProduct,
   workingText,
-  type ProductTyped,
-  type WorksheetTyped,
+  type ProductInput,
+  type WorksheetInput,
 } from '../index.ts';
 
-const feed = (more: Partial<ProductTyped> = {}): ProductTyped => ({ ...blankProduct('dry-fertilizer', 'us'), grade: '24-0-8', ...more }); // prettier-ignore
-const sheet = (more: Partial<WorksheetTyped> = {}): WorksheetTyped => ({
+const feed = (more: Partial<ProductInput> = {}): ProductInput => ({ ...blankProduct('dry-fertilizer', 'us'), grade: '24-0-8', ...more }); // prettier-ignore
+const sheet = (more: Partial<WorksheetInput> = {}): WorksheetInput => ({
   ...blankWorksheet('us', 'a'),
   need: { of: 'N', amount: '0.8', unit: 'lb/1000 ft2' },
   product: feed(),
   areas: [{ id: 'a', name: 'Lawn', size: '7400', unit: 'ft2' }],
   ...more,
 });
-const answer = (typed: WorksheetTyped) => answerWorksheet(typed, AS_TYPED);
-const asked = (typed: WorksheetTyped) => questionsOf({ typed, ...answer(typed) });
+const answer = (typed: WorksheetInput) => answerWorksheet(typed, AS_TYPED);
+const asked = (typed: WorksheetInput) => questionsOf({ typed, ...answer(typed) });
 const LB_1000 = 0.45359237 / 92.90304;
 
 describe('one time over the ground', () => {
@@ -55,7 +55,7 @@ describe('packages and spray', () => {
     grade: '28-0-0',
     density: { text: '1.28', unit: 'kg/L' },
   });
-  const wet = (carrier: WorksheetTyped['carrier']) => answer(sheet({ need: { of: 'N', amount: '25', unit: 'kg/ha' }, product: liquid, areas: [{ id: 'a', name: '', size: '640 m2', unit: 'm2' }], carrier })); // prettier-ignore
+  const wet = (carrier: WorksheetInput['carrier']) => answer(sheet({ need: { of: 'N', amount: '25', unit: 'kg/ha' }, product: liquid, areas: [{ id: 'a', name: '', size: '640 m2', unit: 'm2' }], carrier })); // prettier-ignore
   it('finished mix and water alone are told apart', () => {
     const product = 4.464285714;
     expect(wet({ amount: '500', unit: 'L/ha', means: 'mix' }).numbers.mix).toMatchObject({ mixL: expect.closeTo(32, 9), waterL: expect.closeTo(32 - product, 6) }); // prettier-ignore
@@ -69,8 +69,8 @@ describe('packages and spray', () => {
 });
 
 describe('slips are asked about, with the likely reading one act away', () => {
-  const likely = (typed: WorksheetTyped) => asked(typed).map(({ kind, likely: sheetMeant }) => [kind, sheetMeant?.label]); // prettier-ignore
-  it.each<[string, Partial<WorksheetTyped>, [string, string | undefined][]]>([
+  const likely = (typed: WorksheetInput) => asked(typed).map(({ kind, likely: sheetMeant }) => [kind, sheetMeant?.label]); // prettier-ignore
+  it.each<[string, Partial<WorksheetInput>, [string, string | undefined][]]>([
     ['a share of active ingredient as a fraction', { product: feed({ kind: 'granular-carrier', grade: '', load: '0.00172' }) }, [['load-fraction', '0.172 %']]],
     ['a slow share as a fraction', { product: feed({ slowShare: '0.2' }) }, [['slow-fraction', '20 %']]],
     ['ten pounds of N', { need: { of: 'N', amount: '10', unit: 'lb/1000 ft2' } }, [['need-high', '1 lb']]],
@@ -113,7 +113,7 @@ describe('a product from the shelf', () => {
 
 describe('a chart and the product of a sheet', () => {
   const chart = (product: string, more = {}) => ({ ...blankCalibration('us'), product, ...more });
-  const is = (product: ProductTyped, made: ReturnType<typeof chart>, shelf: ProductTyped | null = null, said = '') => chartMatch(product, made, shelf, said).is; // prettier-ignore
+  const is = (product: ProductInput, made: ReturnType<typeof chart>, shelf: ProductInput | null = null, said = '') => chartMatch(product, made, shelf, said).is; // prettier-ignore
   it('match by name and grade', () => {
     expect(is(feed({ name: 'Lake feed' }), chart('Lake feed 24-0-8'))).toBe('same');
     expect(is(feed({ name: 'Lake feed', grade: '22-0-8' }), chart('Lake feed 24-0-8'))).toBe('other');
@@ -142,5 +142,5 @@ describe('a chart and the product of a sheet', () => {
 it('a sheet of an earlier version has what it did not know yet as blank', () => {
   const { split, carrier, rules, spread, confirmed, ...rest } = sheet();
   const earlier = { ...rest, split: { portions: '2', everyDays: '28' }, carrier: { amount: '', unit: carrier.unit }, rules: { setId: '', soilTestDay: '2026-03-02', soFar: [], unit: rules.unit }, spread: { calibration: '', width: spread.width, recomputed: false } }; // prettier-ignore
-  expect(completeWorksheet(earlier)).toMatchObject({ split: { ...split, portions: '2', everyDays: '28' }, carrier, rules: { soilTest: '', soilTestDay: '2026-03-02' }, spread: { sameProduct: '' }, confirmed }); // prettier-ignore
+  expect(upgradeWorksheet(earlier)).toMatchObject({ split: { ...split, portions: '2', everyDays: '28' }, carrier, rules: { soilTest: '', soilTestDay: '2026-03-02' }, spread: { sameProduct: '' }, confirmed }); // prettier-ignore
 });

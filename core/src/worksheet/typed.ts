@@ -1,11 +1,11 @@
-import { blankProduct, completeProduct, type ProductTyped, type RateUnit } from '../shelf/product.ts';
+import { blankProduct, upgradeProduct, type ProductInput, type RateUnit } from '../shelf/product.ts';
 import type { NeedOf } from '../shelf/wanted.ts';
 import type { PackageUnit } from '../loads/packages.ts';
 import type { Nutrient } from '../need/nutrients.ts';
 import type { AreaUnit, LengthUnit, MassPerAreaUnit, VolumePerAreaUnit } from '../quantities/units.ts';
 
 /** One row of ground as typed; `id` keeps the row's identity while it moves. */
-export interface AreaTyped {
+export interface AreaInput {
   readonly id: string;
   readonly name: string;
   readonly size: string;
@@ -31,21 +31,21 @@ export interface ShownIn {
  * In how many portions the whole is put down, and how many days apart; empty: all at once. Each portion goes over the ground once,
  * or in two directions at right angles with half of it each.
  */
-export interface SplitTyped {
+export interface SplitInput {
   readonly portions: string;
   readonly everyDays: string;
   readonly directions: 'one' | 'two';
 }
 
 /** Spray volume: of the finished mix, or of the water alone that the product is added to. */
-export interface CarrierTyped {
+export interface CarrierInput {
   readonly amount: string;
   readonly unit: VolumePerAreaUnit;
   readonly means: 'mix' | 'water';
 }
 
 /** What the crew's rules are held against besides this sheet. */
-export interface RuleFactsTyped {
+export interface RuleFactsInput {
   /** Id of the rule set; empty: none. */
   readonly setId: string;
   /** Id of the soil test that this sheet goes by; empty: none, or one that is known by its day alone. */
@@ -58,7 +58,7 @@ export interface RuleFactsTyped {
 }
 
 /** The machine's chart that this sheet is spread by, and the spacing it is passed at. */
-export interface SpreadTyped {
+export interface SpreadInput {
   /** Id of a calibration; empty: none chosen. */
   readonly calibration: string;
   readonly width: { readonly text: string; readonly unit: LengthUnit };
@@ -69,16 +69,16 @@ export interface SpreadTyped {
 }
 
 /** Everything that a person typed on one worksheet: texts, and the unit each bare number counts in. */
-export interface WorksheetTyped {
+export interface WorksheetInput {
   readonly need: { readonly of: NeedOf; readonly amount: string; readonly unit: RateUnit };
   /** The label as it stood when it was put on this sheet. */
-  readonly product: ProductTyped;
-  readonly areas: readonly AreaTyped[];
+  readonly product: ProductInput;
+  readonly areas: readonly AreaInput[];
   /** Finished spray mix per area, for what is mixed with water. */
-  readonly carrier: CarrierTyped;
-  readonly split: SplitTyped;
-  readonly rules: RuleFactsTyped;
-  readonly spread: SpreadTyped;
+  readonly carrier: CarrierInput;
+  readonly split: SplitInput;
+  readonly rules: RuleFactsInput;
+  readonly spread: SpreadInput;
   readonly shownIn: ShownIn;
   /** Questions that were answered with yes, by id: what was typed stands. */
   readonly confirmed: readonly string[];
@@ -96,7 +96,7 @@ export const AS_TYPED: ShownIn = { rate: null, amount: null, area: null };
  * @param firstAreaId id of the one empty row
  * @example blankWorksheet('metric', 'a').need.unit // 'kg/ha'
  */
-export function blankWorksheet(system: 'us' | 'metric', firstAreaId: string): WorksheetTyped {
+export function blankWorksheet(system: 'us' | 'metric', firstAreaId: string): WorksheetInput {
   const us = system === 'us';
   const unit = us ? 'lb/1000 ft2' : 'kg/ha';
   return {
@@ -118,20 +118,20 @@ export function blankWorksheet(system: 'us' | 'metric', firstAreaId: string): Wo
 }
 
 /** A sheet of an earlier version: what it did not know yet is missing, here and in its parts. */
-export type EarlierWorksheet = { readonly [K in keyof WorksheetTyped]?: Partial<WorksheetTyped[K]> };
+export type EarlierWorksheet = { readonly [K in keyof WorksheetInput]?: Partial<WorksheetInput[K]> };
 
 /**
  * A worksheet as this version knows it, from one that an earlier version kept: what it did not know yet is blank.
  *
- * @example completeWorksheet({ split: { portions: '2', everyDays: '28' } }).split.directions // 'one'
+ * @example upgradeWorksheet({ split: { portions: '2', everyDays: '28' } }).split.directions // 'one'
  */
-export function completeWorksheet(kept: EarlierWorksheet): WorksheetTyped {
+export function upgradeWorksheet(kept: EarlierWorksheet): WorksheetInput {
   const blank = blankWorksheet(kept.need?.unit?.startsWith('kg') ? 'metric' : 'us', '');
-  const part = <K extends 'need' | 'carrier' | 'split' | 'rules' | 'spread'>(name: K): WorksheetTyped[K] => ({ ...blank[name], ...kept[name] }); // prettier-ignore
+  const part = <K extends 'need' | 'carrier' | 'split' | 'rules' | 'spread'>(name: K): WorksheetInput[K] => ({ ...blank[name], ...kept[name] }); // prettier-ignore
   return {
     need: part('need'),
-    product: completeProduct(kept.product ?? blank.product),
-    areas: (kept.areas as WorksheetTyped['areas'] | undefined) ?? blank.areas,
+    product: upgradeProduct(kept.product ?? blank.product),
+    areas: (kept.areas as WorksheetInput['areas'] | undefined) ?? blank.areas,
     carrier: part('carrier'),
     split: part('split'),
     rules: part('rules'),

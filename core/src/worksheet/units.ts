@@ -4,8 +4,8 @@ import { UNITS, type AreaUnit, type MassPerAreaUnit, type MassUnit } from '../qu
 import type { PackageUnit } from '../loads/packages.ts';
 import type { RateUnit } from '../shelf/product.ts';
 import { liquidRateUnit, volumeFor } from '../shelf/rateUnit.ts';
-import type { WorksheetReading } from './readings.ts';
-import type { ShownIn, WorksheetTyped } from './typed.ts';
+import type { WorksheetResult } from './readings.ts';
+import type { ShownIn, WorksheetInput } from './typed.ts';
 
 /** The units that a worksheet's worked-out values are shown in; `delivered` is always by weight. */
 export interface SheetUnits {
@@ -52,8 +52,8 @@ const ofKind = <Id extends RateUnit | PackageUnit>(unit: Id | null, kind: string
  * @param amountSi the total amount, kg or L, or null while it is not known
  */
 export function chooseUnits(
-  typed: WorksheetTyped,
-  reading: WorksheetReading,
+  typed: WorksheetInput,
+  reading: WorksheetResult,
   preferred: ShownIn,
   amountSi: number | null,
 ): SheetUnits {

@@ -7,14 +7,14 @@ import { isUsUnit } from '../shelf/rateUnit.ts';
 import { isNutrient, NEED_OF } from '../shelf/wanted.ts';
 import { operator, term, word, type Term, type Working } from '../working/working.ts';
 import type { WorksheetNumbers } from './numbers.ts';
-import type { WorksheetReading } from './readings.ts';
-import type { WorksheetTyped } from './typed.ts';
+import type { WorksheetResult } from './readings.ts';
+import type { WorksheetInput } from './typed.ts';
 import type { SheetUnits } from './units.ts';
 
 /** All that the lines of a worksheet are made from. */
 export interface SheetContext {
-  readonly typed: WorksheetTyped;
-  readonly reading: WorksheetReading;
+  readonly typed: WorksheetInput;
+  readonly reading: WorksheetResult;
   readonly numbers: WorksheetNumbers;
   readonly units: SheetUnits;
 }

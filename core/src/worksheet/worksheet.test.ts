@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { blankProduct, type ProductTyped } from '../shelf/index.ts';
+import { blankProduct, type ProductInput } from '../shelf/index.ts';
 import { workingText } from '../working/index.ts';
 import {
   answerWorksheet,
@@ -7,24 +7,24 @@ import {
   blankWorksheet,
   needFromLabel,
   worksheetText,
-  type WorksheetTyped,
+  type WorksheetInput,
 } from './index.ts';
 
 const plain = (text: string) => text.replaceAll('\u202f', ' ');
-const label = (more: Partial<ProductTyped> = {}): ProductTyped => ({
+const label = (more: Partial<ProductInput> = {}): ProductInput => ({
   ...blankProduct('dry-fertilizer', 'us'),
   grade: '24-0-8',
   package: { size: '40', unit: 'lb' },
   ...more,
 });
-const sheet = (sizes: [string, string][], more: Partial<WorksheetTyped> = {}): WorksheetTyped => ({
+const sheet = (sizes: [string, string][], more: Partial<WorksheetInput> = {}): WorksheetInput => ({
   ...blankWorksheet('us', 'a'),
   need: { of: 'N', amount: '0.8', unit: 'lb/1000 ft2' },
   product: label(),
   areas: sizes.map(([name, size], i) => ({ id: String(i), name, size, unit: 'ft2' })),
   ...more,
 });
-const answer = (typed: WorksheetTyped) => answerWorksheet(typed, AS_TYPED);
+const answer = (typed: WorksheetInput) => answerWorksheet(typed, AS_TYPED);
 
 describe('bands', () => {
   const of = (site: string) => ({ site, area: 'x' });
@@ -217,7 +217,7 @@ describe('what is not a dry fertilizer', () => {
     density: { text: '1.28', unit: 'kg/L' },
     package: { size: '10', unit: 'L' },
   });
-  const ofLiquid = (more: Partial<ProductTyped> = {}) =>
+  const ofLiquid = (more: Partial<ProductInput> = {}) =>
     answer(
       sheet([['Green', '640 m2']], {
         need: { of: 'N', amount: '25', unit: 'kg/ha' },

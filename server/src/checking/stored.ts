@@ -1,12 +1,12 @@
 // What is stored beside what was typed: worked out from it by core, without a database.
 import {
-  calibrationReading,
-  productReading,
-  rigReading,
-  ruleSetReading,
-  siteReading,
-  soilTestReading,
-  widthTestReading,
+  calibrationResult,
+  productResult,
+  rigResult,
+  ruleSetResult,
+  siteResult,
+  soilTestResult,
+  widthTestResult,
   worksheetAnswer,
   type BodyOf,
   type RouteName,
@@ -28,28 +28,28 @@ type Typed<Name extends RouteName> = BodyOf<Name> extends { typed: infer It } ? 
 /** The SI values of each kind that is stored as it was typed. */
 const SI = {
   writeProduct(typed: Typed<'writeProduct'>): object {
-    const { package: pack, densityKgPerL, priceCents, stockPackages } = productReading(typed);
+    const { package: pack, densityKgPerL, priceCents, stockPackages } = productResult(typed);
     return { packageSi: pack?.si ?? null, densityKgPerL, priceCents, stockPackages };
   },
-  writeSoilTest: (typed: Typed<'writeSoilTest'>): object => soilTestReading(typed).needs,
+  writeSoilTest: (typed: Typed<'writeSoilTest'>): object => soilTestResult(typed).needs,
   writeRuleSet: (typed: Typed<'writeRuleSet'>): object =>
-    ruleSetReading(typed).rules.map(({ typed: { id }, limit }) => ({ id, limit })),
+    ruleSetResult(typed).rules.map(({ typed: { id }, limit }) => ({ id, limit })),
   writeSite(typed: Typed<'writeSite'>): object {
-    const { areas, totals } = siteReading(typed);
+    const { areas, totals } = siteResult(typed);
     const sizes = areas.map(({ id, measured: { areaM2, bandM2 }, treatableM2 }) => ({ id, areaM2, bandM2, treatableM2 })); // prettier-ignore
     return { totals, areas: sizes };
   },
   writeRig(typed: Typed<'writeRig'>): object {
-    const { hopperKg, widthM, paceMPerS } = rigReading(typed);
+    const { hopperKg, widthM, paceMPerS } = rigResult(typed);
     return { hopperKg, widthM, paceMPerS };
   },
   // Without the machine's scale, which is kept by itself and may change.
   writeCalibration(typed: Typed<'writeCalibration'>): object {
-    const { targetKgPerM2, widthM, runs } = calibrationReading(typed);
+    const { targetKgPerM2, widthM, runs } = calibrationResult(typed);
     return { targetKgPerM2, widthM, runs: runs.map(({ id, worked }) => ({ id, worked })) };
   },
   writeWidthTest(typed: Typed<'writeWidthTest'>): object {
-    const { throwM, recommendedM, caughtKgPerM, trays } = widthTestReading(typed);
+    const { throwM, recommendedM, caughtKgPerM, trays } = widthTestResult(typed);
     return { throwM, recommendedM, caughtKgPerM, trays: trays.trays };
   },
 };

@@ -1,4 +1,4 @@
-import { AS_TYPED, blankWorksheet, completeProduct } from '@steady-scatter/core';
+import { AS_TYPED, blankWorksheet, upgradeProduct } from '@steady-scatter/core';
 import { DataTypes, QueryTypes, type Sequelize } from 'sequelize';
 import type { RunnableMigration } from 'umzug';
 import { stepsOn } from './steps.ts';
@@ -98,7 +98,7 @@ export const asTyped: RunnableMigration<Sequelize> = {
       products.map(({ id, typed, packageSi, densityKgPerL, priceCents, stockPackages }) => ({
         id,
         values: {
-          typed: JSON.stringify(completeProduct(JSON.parse(typed) as Parameters<typeof completeProduct>[0])),
+          typed: JSON.stringify(upgradeProduct(JSON.parse(typed) as Parameters<typeof upgradeProduct>[0])),
           si: JSON.stringify({ packageSi, densityKgPerL, priceCents, stockPackages }),
         },
       })),

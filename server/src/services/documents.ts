@@ -15,10 +15,10 @@ import {
   type WidthTest,
 } from '@steady-scatter/contract';
 import {
-  completeCalibration,
-  completeProduct,
-  completeRig,
-  completeWidthTest,
+  upgradeCalibration,
+  upgradeProduct,
+  upgradeRig,
+  upgradeWidthTest,
   lostReadings,
   type InputError,
 } from '@steady-scatter/core';
@@ -92,7 +92,7 @@ export const productService = (sequelize: Sequelize): ProductService => ({
   ...documentService(sequelize, {
     what: 'product',
     model: ProductRow,
-    parse: (kept) => productFacts.parse(completeProduct(kept as Partial<Product['typed']>)),
+    parse: (kept) => productFacts.parse(upgradeProduct(kept as Partial<Product['typed']>)),
   }),
   async addAll(actor, { parts }) {
     const own = { crewId: actor.crewId, version: 1, isSample: false, deletedAt: null, ...changedBy(actor) };
@@ -140,14 +140,14 @@ export const rigService = (sequelize: Sequelize): Versioned<Rig> =>
   documentService(sequelize, {
     what: 'machine',
     model: RigRow,
-    parse: (kept) => rigShape.parse(completeRig(kept as Partial<Rig['typed']>)),
+    parse: (kept) => rigShape.parse(upgradeRig(kept as Partial<Rig['typed']>)),
   });
 
 export const calibrationService = (sequelize: Sequelize): Versioned<Calibration> =>
   documentService(sequelize, {
     what: 'calibration',
     model: CalibrationRow,
-    parse: (kept) => calibrationShape.parse(completeCalibration(kept as Partial<Calibration['typed']>)),
+    parse: (kept) => calibrationShape.parse(upgradeCalibration(kept as Partial<Calibration['typed']>)),
     refusals: lostReadings,
   });
 
@@ -155,5 +155,5 @@ export const widthTestService = (sequelize: Sequelize): Versioned<WidthTest> =>
   documentService(sequelize, {
     what: 'width test',
     model: WidthTestRow,
-    parse: (kept) => widthTestShape.parse(completeWidthTest(kept as Partial<WidthTest['typed']>)),
+    parse: (kept) => widthTestShape.parse(upgradeWidthTest(kept as Partial<WidthTest['typed']>)),
   });

@@ -3,25 +3,25 @@ import {
   answerWorksheet,
   AS_TYPED,
   checkSheet,
-  completeWorksheet,
+  upgradeWorksheet,
   portionDays,
   workingText,
-  type AreaTyped,
+  type AreaInput,
   type EarlierWorksheet,
-  type RuleReading,
+  type RuleResult,
   type SheetFacts,
-  type WorksheetTyped,
+  type WorksheetInput,
 } from '@steady-scatter/core';
 import type { JobAreaRow, JobRow } from '../models/index.ts';
 
-function areaOf({ id, name, sizeTyped, sizeUnit, siteId, siteAreaId }: JobAreaRow): AreaTyped {
+function areaOf({ id, name, sizeTyped, sizeUnit, siteId, siteAreaId }: JobAreaRow): AreaInput {
   const area = { id, name, size: sizeTyped, unit: sizeUnit };
   return siteId && siteAreaId ? { ...area, from: { site: siteId, area: siteAreaId } } : area;
 }
 
-function worksheetOf(row: JobRow): WorksheetTyped {
+function worksheetOf(row: JobRow): WorksheetInput {
   const areas = (row.areas ?? []).toSorted((a, b) => a.position - b.position);
-  return { ...completeWorksheet(JSON.parse(row.typed) as EarlierWorksheet), areas: areas.map(areaOf) };
+  return { ...upgradeWorksheet(JSON.parse(row.typed) as EarlierWorksheet), areas: areas.map(areaOf) };
 }
 
 /** A job as it goes over the wire, as it was typed. */
@@ -40,7 +40,7 @@ export function jobOf(row: JobRow): Job {
 
 /** What the jobs of a crew are held against. */
 export interface CrewRules {
-  readonly ruleSets: ReadonlyMap<string, readonly RuleReading[]>;
+  readonly ruleSets: ReadonlyMap<string, readonly RuleResult[]>;
   readonly soilTests: SheetFacts['soilTests'];
 }
 

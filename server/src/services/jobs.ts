@@ -1,6 +1,6 @@
 import { setImmediate as breathe } from 'node:timers/promises';
 import type { Job, JobSummary } from '@steady-scatter/contract';
-import { readRuleSet } from '@steady-scatter/core';
+import { evaluateRuleSet } from '@steady-scatter/core';
 import type { InferCreationAttributes, Sequelize } from 'sequelize';
 import type { Actor } from '../actor.ts';
 import type { Stored } from '../checking/stored.ts';
@@ -40,7 +40,7 @@ export function jobService(sequelize: Sequelize): JobService {
   const rulesOf = async (actor: Actor): Promise<CrewRules> => {
     const [sets, tests] = await Promise.all([ruleSets.list(actor), soilTests.list(actor)]);
     return {
-      ruleSets: new Map(sets.map(({ id, typed }) => [id, readRuleSet(typed).rules])),
+      ruleSets: new Map(sets.map(({ id, typed }) => [id, evaluateRuleSet(typed).rules])),
       soilTests: tests,
     };
   };

@@ -1,8 +1,8 @@
-import { blankProduct, blankWorksheet, type ProductTyped, type WorksheetTyped } from '@steady-scatter/core';
+import { blankProduct, blankWorksheet, type ProductInput, type WorksheetInput } from '@steady-scatter/core';
 import { v7 } from 'uuid';
 
 /** The label of 24-0-8 in 40-lb bags. */
-export const sampleLabel = (more: Partial<ProductTyped> = {}): ProductTyped => ({
+export const sampleLabel = (more: Partial<ProductInput> = {}): ProductInput => ({
   ...blankProduct('dry-fertilizer', 'us'),
   grade: '24-0-8',
   package: { size: '40 lb', unit: 'lb' },
@@ -10,7 +10,7 @@ export const sampleLabel = (more: Partial<ProductTyped> = {}): ProductTyped => (
 });
 
 /** A job as a client would write it: 24-0-8 on two areas, in mixed units. */
-export function sampleWrite(more: Record<string, unknown> = {}, sheet: Partial<WorksheetTyped> = {}) {
+export function sampleWrite(more: Record<string, unknown> = {}, sheet: Partial<WorksheetInput> = {}) {
   return {
     version: 0,
     name: 'Spring feed',

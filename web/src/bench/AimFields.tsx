@@ -5,7 +5,7 @@ import {
   rigKind,
   STARTS,
   UNITS,
-  type CalibrationTyped,
+  type CalibrationInput,
   type LengthUnit,
   type MassPerAreaUnit,
   type MassUnit,
@@ -33,7 +33,7 @@ const LIMIT = [
   { id: 'yes', label: 'is the most allowed' },
 ] as const;
 
-export interface AimProps extends DocFormProps<CalibrationTyped> {
+export interface AimProps extends DocFormProps<CalibrationInput> {
   shelf: BenchShelf;
   on: CalibrationContext;
   /** Id of this calibration; null for a new one. */

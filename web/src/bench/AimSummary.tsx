@@ -1,5 +1,5 @@
 import { Box, Button } from '@chakra-ui/react';
-import { UNITS, type CalibrationTyped } from '@steady-scatter/core';
+import { UNITS, type CalibrationInput } from '@steady-scatter/core';
 import type { CalibrationContext } from './calibrationContext.ts';
 
 /** The aim in one line, while it is not being changed. */
@@ -8,7 +8,7 @@ export function AimSummary({
   on,
   onOpen,
 }: {
-  typed: CalibrationTyped;
+  typed: CalibrationInput;
   on: CalibrationContext;
   onOpen(): void;
 }) {

@@ -1,6 +1,6 @@
 import { Box, Button } from '@chakra-ui/react';
 import { AnswerBox } from '../ui/AnswerBox.tsx';
-import { adviceText, correctionText, MISSING, type CalibrationTyped } from '@steady-scatter/core';
+import { adviceText, correctionText, MISSING, type CalibrationInput } from '@steady-scatter/core';
 import { Play } from 'lucide-react';
 import { lazy, Suspense } from 'react';
 import { BigNumber } from '../ui/BigNumber.tsx';
@@ -24,9 +24,9 @@ export function BenchAnswer({
   onChange,
   onStart,
 }: {
-  typed: CalibrationTyped;
+  typed: CalibrationInput;
   on: CalibrationContext;
-  onChange(typed: CalibrationTyped): void;
+  onChange(typed: CalibrationInput): void;
   onStart(): void;
 }) {
   const { reading, bench } = on;

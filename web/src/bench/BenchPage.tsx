@@ -1,4 +1,4 @@
-import { adviceText, MISSING, UNITS, type CalibrationTyped } from '@steady-scatter/core';
+import { adviceText, MISSING, UNITS, type CalibrationInput } from '@steady-scatter/core';
 import { DocList } from '../documents/DocList.tsx';
 import { dayText } from '../ui/dayText.ts';
 import { calibrationContext, useBenchShelf } from './calibrationContext.ts';
@@ -9,14 +9,14 @@ import { CALIBRATIONS } from './useCalibrations.ts';
 /** All calibrations of the crew: which machine, for what, how it stands, and whether it still holds. */
 export default function BenchPage() {
   const shelf = useBenchShelf();
-  const stands = (typed: CalibrationTyped): string => {
+  const stands = (typed: CalibrationInput): string => {
     if (typed.signOff) return `at ${typed.signOff.setting}, since ${dayText(typed.signOff.onDay)}`;
     const { reading, product } = calibrationContext(typed, shelf);
     const text = adviceText(reading, typed, product?.kind);
     if (typed.runs.length === 0) return 'not begun';
     return text ? `next: ${text.act.toLowerCase()} ${text.mark}` : 'no machine chosen';
   };
-  const holds = (typed: CalibrationTyped): string => {
+  const holds = (typed: CalibrationInput): string => {
     const { state, reasons } = ageOf(typed, calibrationContext(typed, shelf));
     return state === 'none' ? MISSING : [FRESH_WORDS[state], ...reasons.slice(0, 1)].join(': ');
   };

@@ -1,5 +1,5 @@
 import { Box, Button } from '@chakra-ui/react';
-import type { CalibrationTyped, InputError } from '@steady-scatter/core';
+import type { CalibrationInput, InputError } from '@steady-scatter/core';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useCommands } from '../commands/CommandsProvider.tsx';
@@ -16,7 +16,7 @@ import { Rounds } from './Rounds.tsx';
 import { SignOff } from './SignOff.tsx';
 
 /** A calibration: what is wanted, its rounds, and the mark to set with the reason. */
-export function CalibrationForm(props: DocFormWithWayOn<CalibrationTyped> & { id: string | null }) {
+export function CalibrationForm(props: DocFormWithWayOn<CalibrationInput> & { id: string | null }) {
   const { typed, errorAt, onChange, keepThen, id } = props;
   const shelf = useBenchShelf();
   const on = useMemo(() => calibrationContext(typed, shelf, id), [typed, shelf, id]);

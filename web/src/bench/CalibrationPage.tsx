@@ -1,4 +1,4 @@
-import { blankCalibration, calibrationFor, calibrationOn, type CalibrationTyped } from '@steady-scatter/core';
+import { blankCalibration, calibrationFor, calibrationOn, type CalibrationInput } from '@steady-scatter/core';
 import { useLocation, useParams, useSearchParams } from 'react-router';
 import { DocPage } from '../documents/DocPage.tsx';
 import { useSystem } from '../settings/useSystem.ts';
@@ -11,7 +11,7 @@ import { CALIBRATIONS } from './useCalibrations.ts';
 /** A new calibration as it was asked for from a sheet: its machine, product and rate, and the chart whose shape is a first guess. */
 function useAsked({ rigs, products }: BenchShelf) {
   const [parameters] = useSearchParams();
-  return (blank: CalibrationTyped): CalibrationTyped => {
+  return (blank: CalibrationInput): CalibrationInput => {
     const of = (name: string) => parameters.get(name) ?? '';
     const name = of('product');
     const product = products.find(({ typed }) => typed.name !== '' && name.startsWith(typed.name));

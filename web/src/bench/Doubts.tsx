@@ -1,11 +1,11 @@
 import { Box, Button } from '@chakra-ui/react';
-import type { CalibrationReading, CalibrationTyped } from '@steady-scatter/core';
+import type { CalibrationResult, CalibrationInput } from '@steady-scatter/core';
 import { WarningActs, WarningBox } from '../ui/WarningBox.tsx';
 
 interface Props {
-  typed: CalibrationTyped;
-  reading: CalibrationReading;
-  onChange(typed: CalibrationTyped): void;
+  typed: CalibrationInput;
+  reading: CalibrationResult;
+  onChange(typed: CalibrationInput): void;
 }
 
 /** What is asked before it is believed: an answer, or a run struck out. */

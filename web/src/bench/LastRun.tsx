@@ -1,4 +1,4 @@
-import { runLine, UNITS, type CalibrationTyped } from '@steady-scatter/core';
+import { runLine, UNITS, type CalibrationInput } from '@steady-scatter/core';
 import { Section } from '../ui/Section.tsx';
 import { WorkingLine } from '../ui/WorkingLine.tsx';
 import type { CalibrationContext } from './calibrationContext.ts';
@@ -7,7 +7,7 @@ import { StripDrawing } from './run/StripDrawing.tsx';
 const withUnit = (text: string | undefined, symbol: string) => (!text ? '' : /[a-z'"]/i.test(text) ? text : `${text} ${symbol}`); // prettier-ignore
 
 /** The last run as a line of arithmetic, with its strip. */
-export function LastRun({ typed, on }: { typed: CalibrationTyped; on: CalibrationContext }) {
+export function LastRun({ typed, on }: { typed: CalibrationInput; on: CalibrationContext }) {
   const at = typed.runs.findLastIndex(({ struck, step }) => struck === '' && step === '');
   const run = typed.runs[at];
   const read = on.reading.runs[at];

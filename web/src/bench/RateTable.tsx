@@ -1,12 +1,12 @@
 import { Box } from '@chakra-ui/react';
-import { lookUpText, paceText, showRate, type CalibrationTyped } from '@steady-scatter/core';
+import { lookUpText, paceText, showRate, type CalibrationInput } from '@steady-scatter/core';
 import { useState } from 'react';
 import { LabelledField } from '../ui/LabelledField.tsx';
 import { Section } from '../ui/Section.tsx';
 import type { CalibrationContext } from './calibrationContext.ts';
 
 /** Every mark over what was tested, with its rate; and "I need 3.2", which mark is that? */
-export function RateTable({ typed, on }: { typed: CalibrationTyped; on: CalibrationContext }) {
+export function RateTable({ typed, on }: { typed: CalibrationInput; on: CalibrationContext }) {
   const [asked, setAsked] = useState('');
   const { chart, advice } = on.reading;
   if (chart.length < 2) return null;

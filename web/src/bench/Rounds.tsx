@@ -8,7 +8,7 @@ import {
   MAX_RUNS,
   showRate,
   UNITS,
-  type CalibrationTyped,
+  type CalibrationInput,
   type MethodId,
 } from '@steady-scatter/core';
 import { Plus } from 'lucide-react';
@@ -28,7 +28,7 @@ const MAX_ROWS = 40;
 const Select = chakra('select', { base: { ...fieldBox, minHeight: { base: '56px', md: '44px' } } });
 
 /** Adds a run that was made and written down elsewhere. */
-function useTypedRuns({ typed, onChange }: Pick<DocFormProps<CalibrationTyped>, 'typed' | 'onChange'>, on: CalibrationContext) {
+function useTypedRuns({ typed, onChange }: Pick<DocFormProps<CalibrationInput>, 'typed' | 'onChange'>, on: CalibrationContext) {
   const [open, setOpen] = useState<string | null>(null);
   const [picked, setPicked] = useState<MethodId | null>(null);
   const last = typed.runs.at(-1);
@@ -52,7 +52,7 @@ function useTypedRuns({ typed, onChange }: Pick<DocFormProps<CalibrationTyped>, 
 } // prettier-ignore
 
 /** All rounds in their order, what comes next, and a run typed in by hand. */
-export function Rounds(props: DocFormProps<CalibrationTyped> & { on: CalibrationContext }) {
+export function Rounds(props: DocFormProps<CalibrationInput> & { on: CalibrationContext }) {
   const { typed, errorAt, onChange, on } = props;
   const runs = useTypedRuns(props, on);
   useCommands([{ id: 'add-run', label: 'Type in a run', keys: 'Alt+R', run: runs.add }]);

@@ -11,9 +11,9 @@ import {
   showAtWork,
   paceLine,
   isEmptyRun,
-  type CalibrationTyped,
+  type CalibrationInput,
   type InputError,
-  type RunTyped,
+  type RunInput,
 } from '@steady-scatter/core';
 import { ChevronDown } from 'lucide-react';
 import { dayText } from '../ui/dayText.ts';
@@ -47,14 +47,14 @@ const Toggle = chakra('button', {
 });
 
 interface Props {
-  run: RunTyped;
+  run: RunInput;
   at: number;
-  calibration: CalibrationTyped;
+  calibration: CalibrationInput;
   on: CalibrationContext;
   isOpen: boolean;
   errorAt(field: string): InputError | undefined;
   onToggle(): void;
-  onChange(run: RunTyped): void;
+  onChange(run: RunInput): void;
   onRemove(): void;
 }
 

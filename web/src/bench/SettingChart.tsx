@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import { settingPicture, UNITS, type CalibrationTyped, type ChartPoint, type Mark, type SettingPicture } from '@steady-scatter/core'; // prettier-ignore
+import { settingPicture, UNITS, type CalibrationInput, type ChartPoint, type Mark, type SettingPicture } from '@steady-scatter/core'; // prettier-ignore
 import { Chart, LinearScale, LineElement, PointElement, Filler, type ChartData, type Plugin } from 'chart.js';
 import { useMemo } from 'react';
 import { Scatter } from 'react-chartjs-2';
@@ -92,7 +92,7 @@ function dataOf(picture: SettingPicture, ink: Ink): ChartData<'scatter', Points>
 }
 
 interface Props {
-  typed: CalibrationTyped;
+  typed: CalibrationInput;
   on: CalibrationContext;
   marks: readonly Mark[];
 }

@@ -1,5 +1,5 @@
 import { Box, Button } from '@chakra-ui/react';
-import { freshness, type Age, type CalibrationTyped, type Freshness } from '@steady-scatter/core';
+import { freshness, type Age, type CalibrationInput, type Freshness } from '@steady-scatter/core';
 import { dayText } from '../ui/dayText.ts';
 import { LabelledField } from '../ui/LabelledField.tsx';
 import { Section } from '../ui/Section.tsx';
@@ -7,9 +7,9 @@ import { today } from '../ui/today.ts';
 import type { CalibrationContext } from './calibrationContext.ts';
 
 interface Props {
-  typed: CalibrationTyped;
+  typed: CalibrationInput;
   on: CalibrationContext;
-  onChange(typed: CalibrationTyped): void;
+  onChange(typed: CalibrationInput): void;
 }
 
 /** How a chart stands, in a word; a sign besides, so that it is not told by colour alone. */
@@ -21,7 +21,7 @@ export const FRESH_WORDS: Readonly<Record<Freshness, string>> = {
 };
 
 export const ageOf = (
-  typed: CalibrationTyped,
+  typed: CalibrationInput,
   { rig, product }: Pick<CalibrationContext, 'rig' | 'product'>,
 ): Age => freshness(typed, rig, product, today());
 

@@ -1,13 +1,13 @@
 import { Button } from '@chakra-ui/react';
-import { toResult, mismatchOf, mismatchText, readWidth, rigKind, UNITS, type CalibrationTyped } from '@steady-scatter/core'; // prettier-ignore
+import { toResult, mismatchOf, mismatchText, readWidth, rigKind, UNITS, type CalibrationInput } from '@steady-scatter/core'; // prettier-ignore
 import { useWidthTests } from '../width/useWidthTests.ts';
 import type { CalibrationContext } from './calibrationContext.ts';
 import { WarningActs, WarningBox } from '../ui/WarningBox.tsx';
 
 interface Props {
-  typed: CalibrationTyped;
+  typed: CalibrationInput;
   on: CalibrationContext;
-  onChange(typed: CalibrationTyped): void;
+  onChange(typed: CalibrationInput): void;
 }
 
 /** The spacing that was accepted for this machine last, when it is not the one that the rates are worked out for. */

@@ -2,8 +2,8 @@ import {
   blankCalibration,
   blankRig,
   blankRun,
-  type CalibrationTyped,
-  type RunTyped,
+  type CalibrationInput,
+  type RunInput,
 } from '@steady-scatter/core';
 import { screen } from '@testing-library/react';
 import { useEffect, useState } from 'react';
@@ -11,7 +11,7 @@ import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { inApp, keepDemo } from '../testing/inApp.tsx';
 import { calibrationContext } from './calibrationContext.ts';
 import { Container } from './run/Container.tsx';
-import { RunResult } from './run/RunResult.tsx';
+import { TestRunResult } from './run/TestRunResult.tsx';
 import { RunRow } from './RunRow.tsx';
 import { SignOff } from './SignOff.tsx';
 
@@ -28,13 +28,13 @@ const SHELF = {
   calibrations: [],
   products: [],
 };
-const strip = (id: string, more: Partial<RunTyped> = {}): RunTyped => ({
+const strip = (id: string, more: Partial<RunInput> = {}): RunInput => ({
   ...blankRun(id, '2026-04-10', 'weigh-back'),
   setting: '11',
   readings: { in: '48.00', left: '45.05', length: '100\' 0"', time: '22.7' },
   ...more,
 });
-const calibration = (runs: readonly RunTyped[], more: Partial<CalibrationTyped> = {}): CalibrationTyped => ({
+const calibration = (runs: readonly RunInput[], more: Partial<CalibrationInput> = {}): CalibrationInput => ({
   ...blankCalibration('us'),
   name: 'Red, lake feed',
   rig: 'rig',
@@ -46,10 +46,10 @@ const calibration = (runs: readonly RunTyped[], more: Partial<CalibrationTyped> 
   runs,
   ...more,
 });
-const timed = (time: string): Partial<RunTyped> => ({ readings: { ...strip('').readings, time } });
+const timed = (time: string): Partial<RunInput> => ({ readings: { ...strip('').readings, time } });
 
 /** A part of the bench over a calibration that it may change. */
-function onBench(start: CalibrationTyped, part: (typed: CalibrationTyped, set: (next: CalibrationTyped) => void) => React.ReactNode) {
+function onBench(start: CalibrationInput, part: (typed: CalibrationInput, set: (next: CalibrationInput) => void) => React.ReactNode) {
   const held = { typed: start };
   function Page() {
     const [typed, set] = useState(start);
@@ -61,9 +61,9 @@ function onBench(start: CalibrationTyped, part: (typed: CalibrationTyped, set: (
 } // prettier-ignore
 
 const nothing = () => undefined;
-const result = (start: CalibrationTyped, onNext: () => void = nothing) =>
+const result = (start: CalibrationInput, onNext: () => void = nothing) =>
   onBench(start, (typed, set) => (
-    <RunResult typed={typed} run={typed.runs.at(-1)!} at={typed.runs.length - 1} on={calibrationContext(typed, SHELF)} onChange={set} onNext={onNext} onRedo={nothing} onDone={nothing} />
+    <TestRunResult typed={typed} run={typed.runs.at(-1)!} at={typed.runs.length - 1} on={calibrationContext(typed, SHELF)} onChange={set} onNext={onNext} onRedo={nothing} onDone={nothing} />
   )); // prettier-ignore
 const text = (name: string) => screen.getByRole('region', { name }).textContent ?? '';
 
@@ -108,7 +108,7 @@ describe('what a run came to', () => {
 });
 
 describe('a run in the list', () => {
-  const row = (run: RunTyped, isOpen = true, onRemove: () => void = nothing) =>
+  const row = (run: RunInput, isOpen = true, onRemove: () => void = nothing) =>
     onBench(calibration([run]), (typed, set) => (
       <RunRow run={typed.runs[0]!} at={0} calibration={typed} on={calibrationContext(typed, SHELF)} isOpen={isOpen} errorAt={() => undefined} onToggle={nothing} onChange={(next) => set({ ...typed, runs: [next] })} onRemove={onRemove} />
     )); // prettier-ignore
@@ -139,7 +139,7 @@ describe('a run in the list', () => {
 });
 
 describe('signing off', () => {
-  const sign = (runs: readonly RunTyped[]) =>
+  const sign = (runs: readonly RunInput[]) =>
     onBench(calibration(runs), (typed, set) => (
       <SignOff typed={typed} on={calibrationContext(typed, SHELF)} onChange={set} />
     ));

@@ -4,13 +4,13 @@ import {
   chartShape,
   machineRecord,
   NO_RIG,
-  readCalibration,
-  readRig,
+  evaluateCalibration,
+  evaluateRig,
   type BenchRig,
-  type CalibrationReading,
-  type CalibrationTyped,
-  type ProductTyped,
-  type RigTyped,
+  type CalibrationResult,
+  type CalibrationInput,
+  type ProductInput,
+  type RigInput,
 } from '@steady-scatter/core';
 import { useMemo } from 'react';
 import type { Doc } from '../documents/docs.ts';
@@ -28,10 +28,10 @@ export interface BenchShelf {
 
 /** A calibration with its machine, its product, and what it comes to. */
 export interface CalibrationContext {
-  readonly rig: RigTyped | null;
+  readonly rig: RigInput | null;
   readonly bench: BenchRig;
-  readonly product: ProductTyped | null;
-  readonly reading: CalibrationReading;
+  readonly product: ProductInput | null;
+  readonly reading: CalibrationResult;
   /** Looked at before use: what the kind asks for and the crew's own additions. */
   readonly beforeUse: readonly string[];
   readonly afterUse: readonly string[];
@@ -54,7 +54,7 @@ export function useBenchShelf(): BenchShelf {
  * @param id of the calibration; null for a new one, or where it is one of the shelf's
  */
 export function calibrationContext(
-  typed: CalibrationTyped,
+  typed: CalibrationInput,
   { rigs, calibrations, products }: BenchShelf,
   id: string | null = null,
 ): CalibrationContext {
@@ -62,14 +62,14 @@ export function calibrationContext(
   const bench = rig ? benchRig(rig) : NO_RIG;
   const other =
     typed.shape === '' ? null : (calibrations.find((each) => each.id === typed.shape)?.typed ?? null);
-  const shape = other ? chartShape(readCalibration(other, bench)) : null;
+  const shape = other ? chartShape(evaluateCalibration(other, bench)) : null;
   const record = machineRecord(calibrations, { id, typed }, bench, today());
   return {
     rig,
     bench,
     product: products.find((each) => each.id === typed.productId)?.typed ?? null,
-    reading: readCalibration(typed, bench, shape, record),
-    beforeUse: rig ? readRig(rig).before : [],
-    afterUse: rig ? readRig(rig).after : [],
+    reading: evaluateCalibration(typed, bench, shape, record),
+    beforeUse: rig ? evaluateRig(rig).before : [],
+    afterUse: rig ? evaluateRig(rig).after : [],
   };
 }

@@ -1,5 +1,5 @@
 import type { Calibration } from '@steady-scatter/contract';
-import { completeCalibration, keepEarlier, readCalibration } from '@steady-scatter/core';
+import { upgradeCalibration, keepEarlier, evaluateCalibration } from '@steady-scatter/core';
 import { call } from '../api/lazyCall.ts';
 import { useDocs, type DocKind } from '../documents/docs.ts';
 
@@ -9,10 +9,10 @@ export const CALIBRATIONS: DocKind<Calibration['typed']> = {
   one: 'calibration',
   home: { path: '/bench', label: 'the bench' },
   // Only the readings: settings are checked where the machine and its marks are known.
-  errorsOf: (typed) => readCalibration(typed).errors,
+  errorsOf: (typed) => evaluateCalibration(typed).errors,
   beforeKeep: (kept, typed) => keepEarlier(kept, typed, 'taken anew'),
   isLive: ({ runs }) => runs.some(({ step }) => step !== ''),
-  complete: completeCalibration,
+  complete: upgradeCalibration,
   list: (signal) => call('listCalibrations', { signal }),
   read: (id, signal) => call('readCalibration', { params: { id }, signal }),
   write: (id, body) => call('writeCalibration', { params: { id }, body }),

@@ -1,4 +1,4 @@
-import { calibrationFor, calibrationOn, type CalibrationTyped } from '@steady-scatter/core';
+import { calibrationFor, calibrationOn, type CalibrationInput } from '@steady-scatter/core';
 import type { AimProps } from './AimFields.tsx';
 
 /** "Red push spreader, Lake feed 24-0-8": what a calibration is called when nobody said otherwise. */
@@ -7,7 +7,7 @@ const nameFor = (rig: string, product: string): string => [rig, product].filter(
 /** The machine and the product: taking one fills in what is known of it. */
 export function useTaking({ typed, onChange, shelf: { rigs, products }, on }: AimProps) {
   const isNamed = typed.name.trim() !== '' && typed.name !== nameFor(on.rig?.name ?? '', typed.product);
-  const named = (next: CalibrationTyped, rig: string) => (isNamed ? next : { ...next, name: nameFor(rig, next.product) }); // prettier-ignore
+  const named = (next: CalibrationInput, rig: string) => (isNamed ? next : { ...next, name: nameFor(rig, next.product) }); // prettier-ignore
   return {
     rig(id: string) {
       const rig = rigs.find((each) => each.id === id)?.typed;

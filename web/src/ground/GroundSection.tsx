@@ -1,5 +1,5 @@
 import { Box, Button } from '@chakra-ui/react';
-import { MAX_AREAS, termText, type AreaTyped } from '@steady-scatter/core';
+import { MAX_AREAS, termText, type AreaInput } from '@steady-scatter/core';
 import { LandPlot, Plus } from 'lucide-react';
 import { lazy } from 'react';
 import { useFieldArray, useWatch } from 'react-hook-form';
@@ -43,7 +43,7 @@ function useAreas() {
   return {
     fields,
     /** Areas chosen elsewhere; an empty row makes room for them. */
-    take(areas: readonly AreaTyped[]) {
+    take(areas: readonly AreaInput[]) {
       const empty = form
         .getValues('worksheet.areas')
         .findIndex(({ name, size }) => name === '' && size === '');

@@ -1,6 +1,6 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
 import type { Site } from '@steady-scatter/contract';
-import { measuredSize, MAX_AREAS, readSite, type AreaTyped } from '@steady-scatter/core';
+import { measuredSize, MAX_AREAS, evaluateSite, type AreaInput } from '@steady-scatter/core';
 import { Check } from 'lucide-react';
 import { Link } from 'react-router';
 import { v7 as newId } from 'uuid';
@@ -26,13 +26,13 @@ const Choice = chakra('button', {
 });
 
 interface Choosable {
-  readonly area: AreaTyped;
+  readonly area: AreaInput;
   readonly isTreated: boolean;
 }
 
 /** What of a site can be chosen: each measured area with its size of now. */
 function choicesOf({ id: site, typed }: Site): Choosable[] {
-  return readSite(typed).areas.flatMap(({ id, treatableM2, measured }, at) => {
+  return evaluateSite(typed).areas.flatMap(({ id, treatableM2, measured }, at) => {
     const { name, shownIn, treated } = typed.areas[at]!;
     if (!treatableM2) return [];
     const size = measuredSize(treatableM2, measured.bandM2, shownIn);
@@ -45,14 +45,14 @@ function choicesOf({ id: site, typed }: Site): Choosable[] {
 interface Props {
   place: PanelPlace;
   /** Areas of the sheet. */
-  chosen: readonly AreaTyped[];
-  onChoose(areas: readonly AreaTyped[]): void;
+  chosen: readonly AreaInput[];
+  onChoose(areas: readonly AreaInput[]): void;
 }
 
 /** Areas of the sites, to be put on the sheet with the size and the band they have now. */
 export default function SiteChoices({ place, chosen, onChoose }: Props) {
   const { data: sites, error } = useSites();
-  const isChosen = ({ from }: AreaTyped) => chosen.some((area) => area.from?.area === from?.area);
+  const isChosen = ({ from }: AreaInput) => chosen.some((area) => area.from?.area === from?.area);
   const room = MAX_AREAS - chosen.length;
   const choose = (areas: readonly Choosable[]) => onChoose(areas.slice(0, room).map(({ area }) => area));
   return (

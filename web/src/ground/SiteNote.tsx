@@ -1,5 +1,5 @@
 import { Box, Button } from '@chakra-ui/react';
-import { isMeasuredSize, measuredSize, readSite, type AreaOrigin } from '@steady-scatter/core';
+import { isMeasuredSize, measuredSize, evaluateSite, type AreaOrigin } from '@steady-scatter/core';
 import { useMemo } from 'react';
 import { useWatch } from 'react-hook-form';
 import { Link } from 'react-router';
@@ -14,7 +14,7 @@ export default function SiteNote({ index, from }: { index: number; from: AreaOri
   const { data: sites } = useSites();
   const { size, unit } = useWatch({ control: form.control, name: `worksheet.areas.${index}` });
   const site = sites?.find(({ id }) => id === from.site);
-  const reading = useMemo(() => site && readSite(site.typed), [site]);
+  const reading = useMemo(() => site && evaluateSite(site.typed), [site]);
   const at = site?.typed.areas.findIndex(({ id }) => id === from.area) ?? -1;
   const area = site?.typed.areas[at];
   const read = reading?.areas[at];

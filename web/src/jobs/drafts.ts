@@ -1,10 +1,10 @@
 import {
   blankWorksheet,
-  completeProduct,
-  completeWorksheet,
-  isWorksheetTyped,
+  upgradeProduct,
+  upgradeWorksheet,
+  isWorksheetInput,
   type HeadedSheet,
-  type ProductTyped,
+  type ProductInput,
 } from '@steady-scatter/core';
 
 /** What is on a sheet: its heading and the worksheet as typed. */
@@ -35,11 +35,11 @@ function upgrade(raw: Stored): Stored {
     ...blankWorksheet(metric ? 'metric' : 'us', ''),
     ...rest,
     need: { ...asked, of: nutrient },
-    product: completeProduct({
+    product: upgradeProduct({
       grade,
       package: pack,
       ...(coverage ? { coverage } : {}),
-    } as Partial<ProductTyped>),
+    } as Partial<ProductInput>),
   };
   return { ...raw, format: FORMAT, form: { ...raw.form, worksheet } };
 }
@@ -59,8 +59,8 @@ export function loadDraft(store: DraftStore, jobId: string | null): Draft | null
     const { format, baseVersion, form } = upgrade(raw);
     if (format !== FORMAT || typeof baseVersion !== 'number' || !form) return null;
     const { name, onDay } = form;
-    const worksheet: unknown = form.worksheet && completeWorksheet(form.worksheet);
-    if (typeof name !== 'string' || typeof onDay !== 'string' || !isWorksheetTyped(worksheet)) return null;
+    const worksheet: unknown = form.worksheet && upgradeWorksheet(form.worksheet);
+    if (typeof name !== 'string' || typeof onDay !== 'string' || !isWorksheetInput(worksheet)) return null;
     return { form: { name, onDay, worksheet }, baseVersion };
   } catch {
     return null;

@@ -1,4 +1,4 @@
-import type { WorksheetTyped } from '@steady-scatter/core';
+import type { WorksheetInput } from '@steady-scatter/core';
 import { useNotices } from '../ui/notices.tsx';
 import { useSheetForm } from './sheet.tsx';
 
@@ -6,7 +6,7 @@ import { useSheetForm } from './sheet.tsx';
 export function useSheetChange() {
   const form = useSheetForm();
   const notices = useNotices();
-  return (next: WorksheetTyped, told: string) => {
+  return (next: WorksheetInput, told: string) => {
     const before = form.getValues('worksheet');
     form.setValue('worksheet', next, { shouldDirty: true });
     notices.undoable(told, () => form.setValue('worksheet', before, { shouldDirty: true }));

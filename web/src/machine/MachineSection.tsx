@@ -11,9 +11,9 @@ import {
   spreadPlan,
   termText,
   UNITS,
-  type CalibrationTyped,
+  type CalibrationInput,
   type ChartMatch,
-  type SpreadTyped,
+  type SpreadInput,
 } from '@steady-scatter/core';
 import { useWatch } from 'react-hook-form';
 import { Link, useParams } from 'react-router';
@@ -29,7 +29,7 @@ import { WarningActs, WarningBox } from '../ui/WarningBox.tsx';
 
 const Select = chakra('select', { base: { ...fieldBox, maxWidth: '100%' } });
 
-const lengthOf = (m: number, unit: SpreadTyped['width']['unit']): string => {
+const lengthOf = (m: number, unit: SpreadInput['width']['unit']): string => {
   const { number, unit: symbol } = showQuantity(m, unit, 3);
   return `${number.replace(/(\.\d*?)0+$/, '$1').replace(/\.$/, '')} ${symbol}`;
 };
@@ -40,14 +40,14 @@ function Setting({
   on,
   spread,
 }: {
-  typed: CalibrationTyped;
+  typed: CalibrationInput;
   on: CalibrationContext;
-  spread: SpreadTyped;
+  spread: SpreadInput;
 }) {
   const form = useSheetForm();
   const { answer } = useSheet();
   const { rateSi, times: over } = answer.numbers.once;
-  const set = (more: Partial<SpreadTyped>) => form.setValue('worksheet.spread', { ...spread, ...more }, { shouldDirty: true }); // prettier-ignore
+  const set = (more: Partial<SpreadInput>) => form.setValue('worksheet.spread', { ...spread, ...more }, { shouldDirty: true }); // prettier-ignore
   if (rateSi === null)
     return <Box fontSize="16px">Type the need and the product, and its mark stands here.</Box>;
   const plan = spreadPlan(on.reading, rateSi, answer.reading.passedM, spread.recomputed, typed.isCeiling);
@@ -104,7 +104,7 @@ function Setting({
 }
 
 /** A chart of another product gives no setting: what can be done instead. */
-function OtherProduct({ match, id, typed, spread }: { match: ChartMatch; id: string; typed: CalibrationTyped; spread: SpreadTyped }) {
+function OtherProduct({ match, id, typed, spread }: { match: ChartMatch; id: string; typed: CalibrationInput; spread: SpreadInput }) {
   const form = useSheetForm();
   const { answer } = useSheet();
   const rate = termOf(answer.lines.once, 'once.rate').shown;
@@ -133,7 +133,7 @@ function OtherProduct({ match, id, typed, spread }: { match: ChartMatch; id: str
 } // prettier-ignore
 
 /** What is to be known of a chart that may be used: said to be the same, matched by its grade alone, other grain or lot. */
-function MatchNote({ match, spread }: { match: ChartMatch; spread: SpreadTyped }) {
+function MatchNote({ match, spread }: { match: ChartMatch; spread: SpreadInput }) {
   const form = useSheetForm();
   const isOtherGrain = match.differs.includes('grain');
   return (

@@ -18,12 +18,12 @@ import { LabelledField } from '../ui/LabelledField.tsx';
 import { Message } from '../ui/Message.tsx';
 import { Section } from '../ui/Section.tsx';
 import { TopBar } from '../ui/TopBar.tsx';
-import { MixResult } from './MixResult.tsx';
+import { MixAnswer } from './MixAnswer.tsx';
 import { NeedTable } from './NeedTable.tsx';
 import { useMix } from './useMix.ts';
 import { usePutOnJobs } from './usePutOnJobs.ts';
 import { useRequest } from './useRequest.ts';
-import { useMixTyped } from './useMixTyped.ts';
+import { useMixInput } from './useMixInput.ts';
 
 type SoilDoc = Doc<Parameters<typeof mixForSoilTest>[1]>;
 
@@ -45,7 +45,7 @@ function Finder({
   soil: SoilDoc | undefined;
 }) {
   const { rate } = usePreferences().preferences.units;
-  const { typed, change, setTyped } = useMixTyped(
+  const { typed, change, setTyped } = useMixInput(
     RATE_CHOICES.find((id) => id === rate) ?? 'lb/1000 ft2',
     soil?.typed,
   );
@@ -193,7 +193,7 @@ function Finder({
         padding="20px"
       >
         {answer && request && (
-          <MixResult
+          <MixAnswer
             answer={answer}
             unit={typed.unit}
             areaM2={reading.areaM2}

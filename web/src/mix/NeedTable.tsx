@@ -5,7 +5,7 @@ import {
   statedForm,
   UNITS,
   type InputError,
-  type MixTyped,
+  type MixInput,
 } from '@steady-scatter/core';
 import { fieldBox } from '../ui/fieldBox.ts';
 import { errorId, FieldErrors } from '../ui/FieldErrors.tsx';
@@ -16,9 +16,9 @@ const Field = chakra('input', {
 const cell = { padding: '4px 10px 4px 0', verticalAlign: 'middle', textAlign: 'left' } as const;
 
 interface Props {
-  typed: MixTyped;
+  typed: MixInput;
   errorAt(field: string): InputError | undefined;
-  onChange(needs: MixTyped['needs']): void;
+  onChange(needs: MixInput['needs']): void;
 }
 
 type Part = 'amount' | 'most' | 'before';

@@ -5,7 +5,7 @@ import {
   SOIL_NUTRIENTS,
   statedForm,
   type MixLines,
-  type MixTyped,
+  type MixInput,
 } from '@steady-scatter/core';
 import { useNavigate } from 'react-router';
 import { v7 as newId } from 'uuid';
@@ -15,7 +15,7 @@ import { useNotices } from '../ui/notices.tsx';
 import { today } from '../ui/today.ts';
 
 /** One job for each product of a mix: each is spread by itself, with a setting of its own. */
-export function usePutOnJobs(typed: MixTyped, shelf: readonly Product[]) {
+export function usePutOnJobs(typed: MixInput, shelf: readonly Product[]) {
   const notices = useNotices();
   const navigate = useNavigate();
   return async ({ parts }: MixLines) => {

@@ -1,11 +1,11 @@
 import type { Product } from '@steady-scatter/contract';
 import {
   mixLimits,
-  readMix,
-  readProduct,
-  readRuleSet,
+  evaluateMix,
+  evaluateProduct,
+  evaluateRuleSet,
   type MixRequest,
-  type MixTyped,
+  type MixInput,
 } from '@steady-scatter/core';
 import { useMemo } from 'react';
 import { useDocs } from '../documents/docs.ts';
@@ -13,18 +13,18 @@ import { RULE_SETS } from '../regulations/useRuleSets.ts';
 import { today } from '../ui/today.ts';
 
 /** Everything that the search is made from, or null while it cannot start. */
-export function useRequest(typed: MixTyped, shelf: readonly Product[]) {
+export function useRequest(typed: MixInput, shelf: readonly Product[]) {
   const { data: sets = [] } = useDocs(RULE_SETS);
-  const reading = useMemo(() => readMix(typed), [typed]);
+  const reading = useMemo(() => evaluateMix(typed), [typed]);
   const chosen = sets.find(({ id }) => id === typed.ruleSetId);
   const request = useMemo((): MixRequest | null => {
     if (reading.errors.length > 0 || reading.needs.every(({ kgPerM2 }) => kgPerM2 === 0)) return null;
-    const { rules } = chosen ? readRuleSet(chosen.typed) : { rules: [] };
+    const { rules } = chosen ? evaluateRuleSet(chosen.typed) : { rules: [] };
     const limits = mixLimits(rules, today(), typed.soilTestDay, reading.soFar);
     return {
       products: shelf
         .filter(({ id }) => !typed.unticked.includes(id))
-        .map(({ id, typed: label }) => ({ id, name: label.name, product: readProduct(label) })),
+        .map(({ id, typed: label }) => ({ id, name: label.name, product: evaluateProduct(label) })),
       needs: reading.needs,
       tolerance: reading.tolerance,
       ...limits,

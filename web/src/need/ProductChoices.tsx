@@ -5,9 +5,9 @@ import {
   PRODUCT_KIND_IDS,
   PRODUCT_KINDS,
   withProduct,
-  type ProductTyped,
+  type ProductInput,
   type Replaced,
-  type WorksheetTyped,
+  type WorksheetInput,
 } from '@steady-scatter/core';
 import { useState } from 'react';
 import { explain } from '../api/explain.ts';
@@ -47,7 +47,7 @@ const FACT_WORDS: Readonly<Record<Replaced['fact'], string>> = {
 
 /** A product that was picked and would replace what was typed by hand. */
 interface Asked {
-  readonly sheet: WorksheetTyped;
+  readonly sheet: WorksheetInput;
   readonly replaced: readonly Replaced[];
   readonly told: string;
 }
@@ -68,7 +68,7 @@ export default function ProductChoices({ place }: { place: PanelPlace }) {
     change(sheet, told);
     place.close();
   };
-  const take = (product: ProductTyped, told: string) => {
+  const take = (product: ProductInput, told: string) => {
     const { sheet, replaced } = withProduct(form.getValues('worksheet'), product);
     if (replaced.length === 0) put({ sheet, told });
     else setAsked({ sheet, replaced, told });

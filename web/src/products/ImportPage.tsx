@@ -5,7 +5,7 @@ import {
   PRODUCT_KINDS,
   SHELF_CSV,
   UNITS,
-  type ProductTyped,
+  type ProductInput,
 } from '@steady-scatter/core';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -90,7 +90,7 @@ function BadRows({ preview: { bad, badRows } }: { preview: FilePreview }) {
 }
 
 /** What of a label is shown before it is taken; `wide` ones are left out on a phone. */
-const SHOWN: readonly { heading: string; wide?: boolean; of(typed: ProductTyped): string }[] = [
+const SHOWN: readonly { heading: string; wide?: boolean; of(typed: ProductInput): string }[] = [
   { heading: 'Name', of: ({ name }) => name },
   { heading: 'Kind', wide: true, of: ({ kind }) => PRODUCT_KINDS[kind].words },
   { heading: 'Grade', of: ({ grade }) => grade },

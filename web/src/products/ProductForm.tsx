@@ -3,11 +3,11 @@ import {
   PRODUCT_KIND_IDS,
   PRODUCT_KINDS,
   RATE_AREAS,
-  readLabelFacts,
+  evaluateLabelFacts,
   UNITS,
   type GradeBasis,
   type ProductKind,
-  type ProductTyped,
+  type ProductInput,
   type UnitId,
 } from '@steady-scatter/core';
 import { Plus, X } from 'lucide-react';
@@ -54,7 +54,7 @@ const GRADE_BASES: readonly { id: GradeBasis; label: string }[] = [
 const sprayUnits = rateUnits('liquid').map((id) => ({ id, label: UNITS[id].symbol }));
 
 /** Units that fit another kind of product: a liquid is measured by volume, all else by weight. */
-export function withKind(typed: ProductTyped, kind: ProductKind): ProductTyped {
+export function withKind(typed: ProductInput, kind: ProductKind): ProductInput {
   const { form } = PRODUCT_KINDS[kind];
   if (PRODUCT_KINDS[typed.kind].form === form) return { ...typed, kind };
   const [pack] = PACK_UNITS[form];
@@ -67,7 +67,7 @@ export function withKind(typed: ProductTyped, kind: ProductKind): ProductTyped {
   };
 }
 
-type Props = DocFormProps<ProductTyped>;
+type Props = DocFormProps<ProductInput>;
 
 function Settings({ typed, onChange }: Pick<Props, 'typed' | 'onChange'>) {
   const { settings } = typed;
@@ -122,7 +122,7 @@ function Settings({ typed, onChange }: Pick<Props, 'typed' | 'onChange'>) {
 
 /** A product typed in from its label. */
 export function ProductForm({ typed, errorAt, onChange }: Props) {
-  const { form } = readLabelFacts(typed);
+  const { form } = evaluateLabelFacts(typed);
   const { density, package: pack, coverage, labelRate, carrier } = typed;
   const text = (
     field:

@@ -1,5 +1,5 @@
 import { Box, Button, IconButton } from '@chakra-ui/react';
-import { readScoop, scoopLine, type MassUnit, type ProductTyped } from '@steady-scatter/core';
+import { evaluateScoop, scoopLine, type MassUnit, type ProductInput } from '@steady-scatter/core';
 import { Plus, X } from 'lucide-react';
 import type { DocFormProps } from '../documents/DocPage.tsx';
 import { Choice } from '../ui/Choice.tsx';
@@ -15,10 +15,10 @@ const UNITS: readonly { id: MassUnit; label: string }[] = [
 ];
 
 /** One's own scoop, weighed full of this product: amounts are then told in scoops too. */
-export function ScoopCard({ typed, errorAt, onChange }: DocFormProps<ProductTyped>) {
+export function ScoopCard({ typed, errorAt, onChange }: DocFormProps<ProductInput>) {
   const { scoop } = typed;
   const set = (more: Partial<typeof scoop>) => onChange({ ...typed, scoop: { ...scoop, ...more } });
-  const { reading } = readScoop(scoop, 'scoop');
+  const { reading } = evaluateScoop(scoop, 'scoop');
   // There is always one empty weighing to type into.
   const weighings = scoop.weighings.length === 0 ? [''] : scoop.weighings;
   return (

@@ -1,5 +1,5 @@
 import type { Product } from '@steady-scatter/contract';
-import { MISSING, PRODUCT_KINDS, readProduct, isBareNumber, UNITS } from '@steady-scatter/core';
+import { MISSING, PRODUCT_KINDS, evaluateProduct, isBareNumber, UNITS } from '@steady-scatter/core';
 import { createColumnHelper } from '@tanstack/react-table';
 import { NameLink } from '../ui/NameLink.tsx';
 import { SampleBadge } from '../ui/SampleBadge.tsx';
@@ -14,7 +14,7 @@ export interface ShelfRow {
 }
 
 export function shelfRow(product: Product): ShelfRow {
-  const { package: pack, priceCents, stockPackages } = readProduct(product.typed);
+  const { package: pack, priceCents, stockPackages } = evaluateProduct(product.typed);
   return {
     product,
     kind: PRODUCT_KINDS[product.typed.kind].words,

@@ -1,5 +1,5 @@
 import type { Product } from '@steady-scatter/contract';
-import { completeProduct, readProduct } from '@steady-scatter/core';
+import { upgradeProduct, evaluateProduct } from '@steady-scatter/core';
 import { call } from '../api/lazyCall.ts';
 import { docActs, useDocs, type DocKind } from '../documents/docs.ts';
 
@@ -8,8 +8,8 @@ export const PRODUCTS: DocKind<Product['typed']> = {
   root: 'products',
   one: 'product',
   home: { path: '/shelf', label: 'the shelf' },
-  errorsOf: (typed) => readProduct(typed).errors,
-  complete: completeProduct,
+  errorsOf: (typed) => evaluateProduct(typed).errors,
+  complete: upgradeProduct,
   list: (signal) => call('listProducts', { signal }),
   read: (id, signal) => call('readProduct', { params: { id }, signal }),
   write: (id, body) => call('writeProduct', { params: { id }, body }),

@@ -7,8 +7,8 @@ import {
   RULE_KIND_IDS,
   RULE_KINDS,
   UNITS,
-  type RuleSetTyped,
-  type RuleTyped,
+  type RuleSetInput,
+  type RuleInput,
 } from '@steady-scatter/core';
 import { Plus, X } from 'lucide-react';
 import { v7 as newId } from 'uuid';
@@ -24,11 +24,11 @@ import { RULE_SETS } from './useRuleSets.ts';
 const KINDS = RULE_KIND_IDS.map((id) => ({ id, label: RULE_KINDS[id].words }));
 const OF = NUTRIENT_IDS.map((id) => ({ id, label: `${NUTRIENTS[id].symbol}, ${NUTRIENTS[id].name}` }));
 
-interface RowProps extends Pick<DocFormProps<RuleSetTyped>, 'errorAt'> {
-  rule: RuleTyped;
+interface RowProps extends Pick<DocFormProps<RuleSetInput>, 'errorAt'> {
+  rule: RuleInput;
   at: number;
   rateUnit: string;
-  onChange(rule: RuleTyped): void;
+  onChange(rule: RuleInput): void;
   onRemove(): void;
 }
 
@@ -90,7 +90,7 @@ function RuleRow({ rule, at, rateUnit, errorAt, onChange, onRemove }: RowProps) 
   );
 }
 
-function RuleSetForm({ typed, errorAt, onChange }: DocFormProps<RuleSetTyped>) {
+function RuleSetForm({ typed, errorAt, onChange }: DocFormProps<RuleSetInput>) {
   const { rules } = typed;
   return (
     <>

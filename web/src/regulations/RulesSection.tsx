@@ -5,8 +5,8 @@ import {
   UNITS,
   type Nutrient,
   type RuleCheck,
-  type RuleFactsTyped,
-  type SoilTestTyped,
+  type RuleFactsInput,
+  type SoilTestInput,
 } from '@steady-scatter/core';
 import { useWatch } from 'react-hook-form';
 import { Link } from 'react-router';
@@ -48,7 +48,7 @@ function CheckLine({ check }: { check: RuleCheck }) {
 }
 
 /** The soil test that a sheet goes by; one of other ground, or one that is too old, is offered as such. */
-function SoilTestChoice({ typed, onChange }: { typed: RuleFactsTyped; onChange(more: Partial<RuleFactsTyped>): void }) {
+function SoilTestChoice({ typed, onChange }: { typed: RuleFactsInput; onChange(more: Partial<RuleFactsInput>): void }) {
   const { control } = useSheetForm();
   const areas = useWatch({ control, name: 'worksheet.areas' });
   const { rules } = useRuleChecks();
@@ -56,7 +56,7 @@ function SoilTestChoice({ typed, onChange }: { typed: RuleFactsTyped; onChange(m
   const ground = areas.flatMap(({ from }) => (from ? [from] : []));
   const years = Math.min(...rules.flatMap((rule) => (rule.typed.kind === 'soil-test' ? [rule.limit] : [])), 50);
   const onDay = useWatch({ control, name: 'onDay' });
-  const remark = (test: SoilTestTyped): string => {
+  const remark = (test: SoilTestInput): string => {
     const isOld = Number(onDay.slice(0, 4)) - Number(test.onDay.slice(0, 4)) - (onDay.slice(5) < test.onDay.slice(5) ? 1 : 0) >= years;
     const isOther = test.site !== '' && ground.length > 0 && !isTestOf(test, ground);
     return [isOther && 'other ground', isOld && 'too old'].filter(Boolean).join(', ');

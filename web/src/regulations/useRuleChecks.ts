@@ -1,9 +1,9 @@
 import {
   checkSheet,
-  readRuleSet,
+  evaluateRuleSet,
   type PlannedJob,
   type RuleCheck,
-  type RuleReading,
+  type RuleResult,
 } from '@steady-scatter/core';
 import { useWatch } from 'react-hook-form';
 import { useParams } from 'react-router';
@@ -15,7 +15,7 @@ import { RULE_SETS } from './useRuleSets.ts';
 
 /** The open sheet held against the crew's rules and the label. */
 export interface SheetChecks {
-  readonly rules: readonly RuleReading[];
+  readonly rules: readonly RuleResult[];
   /** Name of the chosen set; null: none is chosen. */
   readonly setName: string | null;
   readonly checks: readonly RuleCheck[];
@@ -52,7 +52,7 @@ export function useRuleChecks(): SheetChecks {
   const { data: soilTests = [] } = useDocs(SOIL_TESTS);
   const others = useOthers();
   const chosen = sets.find(({ id }) => id === typed.setId);
-  const rules = chosen ? readRuleSet(chosen.typed).rules : [];
+  const rules = chosen ? evaluateRuleSet(chosen.typed).rules : [];
   return {
     rules,
     setName: chosen?.typed.name ?? null,

@@ -1,5 +1,5 @@
 import type { RuleSet } from '@steady-scatter/contract';
-import { readRuleSet } from '@steady-scatter/core';
+import { evaluateRuleSet } from '@steady-scatter/core';
 import { call } from '../api/lazyCall.ts';
 import type { DocKind } from '../documents/docs.ts';
 
@@ -8,7 +8,7 @@ export const RULE_SETS: DocKind<RuleSet['typed']> = {
   root: 'rule-sets',
   one: 'set of rules',
   home: { path: '/shelf/rules', label: 'the rules' },
-  errorsOf: (typed) => readRuleSet(typed).errors,
+  errorsOf: (typed) => evaluateRuleSet(typed).errors,
   complete: (typed) => typed,
   list: (signal) => call('listRuleSets', { signal }),
   read: (id, signal) => call('readRuleSet', { params: { id }, signal }),

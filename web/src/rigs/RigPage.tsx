@@ -1,7 +1,7 @@
 import { Box, Button, IconButton } from '@chakra-ui/react';
 import {
   blankRig,
-  readRig,
+  evaluateRig,
   RIG_KIND_IDS,
   RIG_KINDS,
   rigKind,
@@ -10,8 +10,8 @@ import {
   type LengthUnit,
   type MassUnit,
   type RigKind,
-  type RigTyped,
-  type ScaleTyped,
+  type RigInput,
+  type ScaleInput,
 } from '@steady-scatter/core';
 import { Plus, Trash2 } from 'lucide-react';
 import { v7 as newId } from 'uuid';
@@ -48,10 +48,10 @@ function ControlSection({
   typed,
   errorAt,
   onChange,
-}: DocFormProps<RigTyped> & { of: 'control' | 'second' }) {
+}: DocFormProps<RigInput> & { of: 'control' | 'second' }) {
   const control = typed[of];
-  const set = (more: Partial<ScaleTyped>) => onChange({ ...typed, [of]: { ...control, ...more } });
-  const field = (name: Exclude<keyof ScaleTyped, 'style'>, label: string, placeholder: string) => (
+  const set = (more: Partial<ScaleInput>) => onChange({ ...typed, [of]: { ...control, ...more } });
+  const field = (name: Exclude<keyof ScaleInput, 'style'>, label: string, placeholder: string) => (
     <LabelledField
       label={label}
       placeholder={placeholder}
@@ -60,13 +60,13 @@ function ControlSection({
       onChange={(text) => set({ [name]: text })}
     />
   );
-  const { marks } = readRig(typed)[of];
+  const { marks } = evaluateRig(typed)[of];
   const isMain = of === 'control';
   return (
     <Section heading={isMain ? 'The control that is set' : 'A second control, that stays as it is in a test'}>
       <Fields>
         {field('name', 'It is called', isMain ? 'gate' : 'spinner speed')}
-        <Choice<ScaleTyped['style']>
+        <Choice<ScaleInput['style']>
           label="Its scale has"
           value={control.style}
           options={STYLES}
@@ -93,7 +93,7 @@ function ControlSection({
 }
 
 /** What was done to it, and when it is due again. */
-function ServiceSection({ typed, errorAt, onChange }: DocFormProps<RigTyped>) {
+function ServiceSection({ typed, errorAt, onChange }: DocFormProps<RigInput>) {
   const set = (at: number, more: object) =>
     onChange({ ...typed, services: typed.services.with(at, { ...typed.services[at]!, ...more }) });
   return (
@@ -152,7 +152,7 @@ function ServiceSection({ typed, errorAt, onChange }: DocFormProps<RigTyped>) {
 }
 
 /** What is looked at: what the kind asks for, and own additions, a line each. */
-function ChecksSection({ typed, onChange }: DocFormProps<RigTyped>) {
+function ChecksSection({ typed, onChange }: DocFormProps<RigInput>) {
   const { before, after } = rigKind(typed.kind);
   const list = (name: 'before' | 'after', label: string, given: readonly string[]) => (
     <Box>
@@ -174,9 +174,9 @@ function ChecksSection({ typed, onChange }: DocFormProps<RigTyped>) {
   );
 }
 
-function RigForm(props: DocFormProps<RigTyped>) {
+function RigForm(props: DocFormProps<RigInput>) {
   const { typed, errorAt, onChange } = props;
-  const { paceMPerS, paceIsUsual } = readRig(typed);
+  const { paceMPerS, paceIsUsual } = evaluateRig(typed);
   const { width, puts } = rigKind(typed.kind);
   const isDry = puts !== 'wet';
   return (

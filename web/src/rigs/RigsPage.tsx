@@ -1,4 +1,4 @@
-import { readRig, RIG_KINDS, type RigTyped } from '@steady-scatter/core';
+import { evaluateRig, RIG_KINDS, type RigInput } from '@steady-scatter/core';
 import { BenchTabs } from '../bench/BenchTabs.tsx';
 import { DocList } from '../documents/DocList.tsx';
 import { dayText } from '../ui/dayText.ts';
@@ -6,14 +6,14 @@ import { today } from '../ui/today.ts';
 import { RIGS } from './useRigs.ts';
 
 /** "gate 0 to 20, by 0.5 steps: 37 marks" */
-function scaleText(rig: RigTyped): string {
-  const { marks } = readRig(rig).control;
+function scaleText(rig: RigInput): string {
+  const { marks } = evaluateRig(rig).control;
   if (marks.length === 0) return 'marks not typed yet';
   return `${rig.control.name}, ${marks.length} marks: ${marks[0]!.label} to ${marks.at(-1)!.label}`;
 }
 
 /** The next service that is due, or nothing. */
-function dueText({ services }: RigTyped): string {
+function dueText({ services }: RigInput): string {
   const [next] = services
     .map(({ dueDay }) => dueDay)
     .filter((day) => day !== '')

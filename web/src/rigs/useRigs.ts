@@ -1,5 +1,5 @@
 import type { Rig } from '@steady-scatter/contract';
-import { completeRig, readRig } from '@steady-scatter/core';
+import { upgradeRig, evaluateRig } from '@steady-scatter/core';
 import { call } from '../api/lazyCall.ts';
 import { useDocs, type DocKind } from '../documents/docs.ts';
 
@@ -8,8 +8,8 @@ export const RIGS: DocKind<Rig['typed']> = {
   root: 'rigs',
   one: 'machine',
   home: { path: '/bench/rigs', label: 'the machines' },
-  errorsOf: (typed) => readRig(typed).errors,
-  complete: completeRig,
+  errorsOf: (typed) => evaluateRig(typed).errors,
+  complete: upgradeRig,
   list: (signal) => call('listRigs', { signal }),
   read: (id, signal) => call('readRig', { params: { id }, signal }),
   write: (id, body) => call('writeRig', { params: { id }, body }),

@@ -1,11 +1,11 @@
 import {
   placeParts,
-  readSiteArea,
+  evaluateSiteArea,
   SLOPES,
   SURFACES,
   type AreaUnit,
   type Hold,
-  type PacesReading,
+  type PacesResult,
   type Slope,
   type Surface,
 } from '@steady-scatter/core';
@@ -28,7 +28,7 @@ const TREATED = [
 ] as const;
 
 /** What an area is, besides its size. */
-export function AreaFacts({ area, paces, onChange }: AreaProps & { paces: PacesReading }) {
+export function AreaFacts({ area, paces, onChange }: AreaProps & { paces: PacesResult }) {
   return (
     <Section heading="What it is">
       <Fields>
@@ -57,7 +57,7 @@ export function AreaFacts({ area, paces, onChange }: AreaProps & { paces: PacesR
           onChange={(hold) => {
             const parts =
               hold === 'placed'
-                ? placeParts(area.parts, readSiteArea(area, paces, '').measured.parts)
+                ? placeParts(area.parts, evaluateSiteArea(area, paces, '').measured.parts)
                 : area.parts;
             onChange({ ...area, hold, parts }, 'hold');
           }}

@@ -4,11 +4,11 @@ import {
   bandText,
   measuredLine,
   MISSING,
-  readSiteArea,
+  evaluateSiteArea,
   showSize,
   type InputError,
-  type PacesReading,
-  type SiteAreaTyped,
+  type PacesResult,
+  type SiteAreaInput,
 } from '@steady-scatter/core';
 import { Trash2 } from 'lucide-react';
 import { lazy, Suspense, useDeferredValue, useMemo, useState } from 'react';
@@ -28,20 +28,20 @@ import { usePartActs } from './usePartActs.ts';
 const AreaDrawing = lazy(() => import('./drawing/AreaDrawing.tsx'));
 
 export interface AreaProps {
-  area: SiteAreaTyped;
+  area: SiteAreaInput;
   /** Error at a path within the area. */
   errorAt(path: string): InputError | undefined;
-  onChange(area: SiteAreaTyped, about: string): void;
+  onChange(area: SiteAreaInput, about: string): void;
 }
 
 interface Props extends AreaProps {
-  paces: PacesReading;
+  paces: PacesResult;
   history: { readonly can: { undo: boolean; redo: boolean }; undo(): void; redo(): void };
   onRemove(): void;
 }
 
 /** What the area comes to, and what to do next. */
-function Answer({ area, reading }: { area: SiteAreaTyped; reading: ReturnType<typeof readSiteArea> }) {
+function Answer({ area, reading }: { area: SiteAreaInput; reading: ReturnType<typeof evaluateSiteArea> }) {
   const { treatableM2, measured } = reading;
   const shown = treatableM2 === null ? null : showSize(treatableM2, measured.bandM2, area.shownIn);
   return (
@@ -64,12 +64,12 @@ function Answer({ area, reading }: { area: SiteAreaTyped; reading: ReturnType<ty
 /** One area: its parts as called out on the left, what they come to and the drawing on the right. */
 export function AreaSheet({ area: kept, paces, errorAt, onChange, onRemove, history }: Props) {
   // While something is dragged the sheet follows it; what is kept changes when it is let go.
-  const [dragged, setDragged] = useState<SiteAreaTyped | null>(null);
+  const [dragged, setDragged] = useState<SiteAreaInput | null>(null);
   const [chosen, setChosen] = useState<string | null>(null);
   const live = dragged ?? kept;
   // The drawing follows the finger at once; numbers and fields follow as soon as there is time.
   const area = useDeferredValue(live);
-  const reading = useMemo(() => readSiteArea(area, paces, ''), [area, paces]);
+  const reading = useMemo(() => evaluateSiteArea(area, paces, ''), [area, paces]);
   const line = useMemo(() => measuredLine(area, reading), [area, reading]);
   const acts = usePartActs({ area: kept, paces, onChange, choose: setChosen });
   // What a drag does not change is not drawn anew at each step of it.

@@ -7,7 +7,7 @@ import {
   partText,
   type Along,
   type EdgeKind,
-  type EdgeTyped,
+  type EdgeInput,
 } from '@steady-scatter/core';
 import { Plus, Trash2 } from 'lucide-react';
 import { v7 as newId } from 'uuid';
@@ -21,12 +21,12 @@ const OF = (Object.keys(EDGE_KINDS) as EdgeKind[]).map((id) => ({ id, label: EDG
 const WHERE = (Object.keys(ALONG) as Along[]).map((id) => ({ id, label: ALONG[id] }));
 
 interface RowProps extends AreaProps {
-  edge: EdgeTyped;
+  edge: EdgeInput;
   at: number;
 }
 
 function EdgeRow({ edge, at, area, errorAt, onChange }: RowProps) {
-  const set = (more: Partial<EdgeTyped>, about: string) =>
+  const set = (more: Partial<EdgeInput>, about: string) =>
     onChange({ ...area, edges: area.edges.with(at, { ...edge, ...more }) }, `${edge.id}.${about}`);
   const field = (name: 'from' | 'to' | 'length' | 'buffer', label: string, placeholder: string) => (
     <LabelledField

@@ -8,10 +8,10 @@ import {
   lengthUnitFor,
   MAX_SITE_AREAS,
   toResult,
-  type BoundaryTyped,
+  type BoundaryInput,
   type LengthUnit,
-  type SiteAreaTyped,
-  type SiteTyped,
+  type SiteAreaInput,
+  type SiteInput,
   type Surveyed,
 } from '@steady-scatter/core';
 import { useState } from 'react';
@@ -23,8 +23,8 @@ import { OutlinePicture } from './OutlinePicture.tsx';
 import { useBoundaryFile } from './useBoundaryFile.ts';
 
 interface Props {
-  site: SiteTyped;
-  onTake(areas: readonly SiteAreaTyped[], place: SiteTyped['place']): void;
+  site: SiteInput;
+  onTake(areas: readonly SiteAreaInput[], place: SiteInput['place']): void;
 }
 
 /** How far a point may be off, as text to be typed over. */
@@ -34,7 +34,7 @@ const offOf = ({ offM }: Surveyed, unit: LengthUnit): string => {
   return `${number} ${unit}`;
 };
 
-function partsOf(found: Surveyed, file: string, unit: LengthUnit): BoundaryTyped[] {
+function partsOf(found: Surveyed, file: string, unit: LengthUnit): BoundaryInput[] {
   const told = `${file}${found.kind === 'walk' ? ', walked edge' : ''}`.slice(0, 300);
   return found.pieces.map((outlines) => ({
     id: newId(),
@@ -79,7 +79,7 @@ export default function ImportSection({ site, onTake }: Props) {
 
   function take() {
     if (!preview || !asked) return;
-    const blank: SiteAreaTyped = { ...blankSiteArea('', system), hold: 'placed', shownIn: sizeUnit };
+    const blank: SiteAreaInput = { ...blankSiteArea('', system), hold: 'placed', shownIn: sizeUnit };
     const fileName = asked.file.name.replace(/\.\w+$/, '');
     const areas = wanted.map((found, at) => {
       const name = found.name || (wanted.length > 1 ? `${fileName} ${at + 1}` : fileName);

@@ -9,14 +9,14 @@ import {
   showExact,
   toSi,
   UNITS,
-  type BoundaryTyped,
+  type BoundaryInput,
   type InputError,
   type LengthUnit,
   type MeasuredBy,
-  type PartTyped,
+  type PartInput,
   type Placing,
   type ShapeKind,
-  type ShapeTyped,
+  type ShapeInput,
 } from '@steady-scatter/core';
 import { useState } from 'react';
 import { Choice } from '../ui/Choice.tsx';
@@ -24,10 +24,10 @@ import { LabelledField } from '../ui/LabelledField.tsx';
 import { LENGTH_CHOICES } from './units.ts';
 
 interface Props {
-  part: PartTyped;
+  part: PartInput;
   isPlaced: boolean;
   errorAt(path: string): InputError | undefined;
-  onChange(part: PartTyped, about: string): void;
+  onChange(part: PartInput, about: string): void;
 }
 
 const SIGNS = [
@@ -67,7 +67,7 @@ function grown(kind: ShapeKind, lengths: readonly string[]): readonly string[] {
 }
 
 /** Lengths that fit the new kind stay. */
-function asKind(part: ShapeTyped, kind: ShapeKind): ShapeTyped {
+function asKind(part: ShapeInput, kind: ShapeKind): ShapeInput {
   const { dimensions, repeats } = shapeOf(kind);
   const count = repeats ? Math.max(repeats.from + repeats.least, part.lengths.length) : dimensions.length;
   return { ...part, kind, lengths: Array.from({ length: count }, (_, at) => part.lengths[at] ?? '') };
@@ -125,7 +125,7 @@ function PlacingFields({ part, onChange }: Pick<Props, 'part' | 'onChange'>) {
   );
 }
 
-function BoundaryFields({ part, errorAt, onChange }: Omit<Props, 'part'> & { part: BoundaryTyped }) {
+function BoundaryFields({ part, errorAt, onChange }: Omit<Props, 'part'> & { part: BoundaryInput }) {
   return (
     <Narrow>
       <Choice
@@ -145,7 +145,7 @@ function BoundaryFields({ part, errorAt, onChange }: Omit<Props, 'part'> & { par
   );
 }
 
-function ShapeFields({ part, errorAt, onChange }: Omit<Props, 'part'> & { part: ShapeTyped }) {
+function ShapeFields({ part, errorAt, onChange }: Omit<Props, 'part'> & { part: ShapeInput }) {
   const { symbol } = UNITS[part.unit];
   return (
     <>

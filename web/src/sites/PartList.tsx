@@ -4,9 +4,9 @@ import {
   partText,
   showSize,
   type InputError,
-  type PartTyped,
-  type SiteAreaReading,
-  type SiteAreaTyped,
+  type PartInput,
+  type SiteAreaResult,
+  type SiteAreaInput,
 } from '@steady-scatter/core';
 import { Minus, Plus, Trash2 } from 'lucide-react';
 import { memo } from 'react';
@@ -33,7 +33,7 @@ const Row = chakra('button', {
 });
 
 interface RowProps {
-  part: PartTyped;
+  part: PartInput;
   at: number;
   size: string;
   isOpen: boolean;
@@ -93,8 +93,8 @@ const PartRow = memo(function PartRow({
 });
 
 interface Props {
-  area: SiteAreaTyped;
-  reading: SiteAreaReading;
+  area: SiteAreaInput;
+  reading: SiteAreaResult;
   chosen: string | null;
   errorAt(path: string): InputError | undefined;
   acts: PartActs;

@@ -1,4 +1,4 @@
-import type { SiteTyped } from '@steady-scatter/core';
+import type { SiteInput } from '@steady-scatter/core';
 import { FileText } from 'lucide-react';
 import { useState } from 'react';
 import { useCommands } from '../commands/CommandsProvider.tsx';
@@ -10,7 +10,7 @@ import { saveFile } from '../ui/saveFile.ts';
 import { today } from '../ui/today.ts';
 
 /** Saves the plan of a site as a PDF. */
-export function PlanAct({ site, isSample }: { site: SiteTyped; isSample: boolean }) {
+export function PlanAct({ site, isSample }: { site: SiteInput; isSample: boolean }) {
   const [isPending, setPending] = useState(false);
   const notices = useNotices();
   async function save() {

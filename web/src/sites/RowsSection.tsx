@@ -5,8 +5,8 @@ import {
   showLength,
   UNITS,
   type AreaUnit,
-  type RowsReading,
-  type RowsTyped,
+  type RowsResult,
+  type RowsInput,
 } from '@steady-scatter/core';
 import { Choice } from '../ui/Choice.tsx';
 import { Fields } from '../ui/formParts.tsx';
@@ -19,10 +19,10 @@ const WAYS = [
   { id: 'byCountM', words: 'counted rows' },
   { id: 'byOwnM', words: 'your own figure' },
   { id: 'bySpacingM', words: 'area ÷ row spacing' },
-] as const satisfies readonly { id: keyof RowsReading; words: string }[];
+] as const satisfies readonly { id: keyof RowsResult; words: string }[];
 
 /** Row length, in each way that is known; only where there are rows. */
-export function RowsSection({ area, rows, errorAt, onChange }: AreaProps & { rows: RowsReading }) {
+export function RowsSection({ area, rows, errorAt, onChange }: AreaProps & { rows: RowsResult }) {
   const typed = area.rows;
   const isTyped = [typed.spacing, typed.own, typed.count, typed.length].some((text) => text !== '');
   if (area.surface !== 'row-crop' && !isTyped) return null;
@@ -34,7 +34,7 @@ export function RowsSection({ area, rows, errorAt, onChange }: AreaProps & { row
       value={typed[name]}
       error={errorAt(`rows.${name}`)}
       onChange={(text) =>
-        onChange({ ...area, rows: { ...typed, [name]: text } satisfies RowsTyped }, `rows.${name}`)
+        onChange({ ...area, rows: { ...typed, [name]: text } satisfies RowsInput }, `rows.${name}`)
       }
     />
   );

@@ -7,8 +7,8 @@ import {
   writeSite,
   type InputError,
   type LengthUnit,
-  type SiteReading,
-  type SiteTyped,
+  type SiteResult,
+  type SiteInput,
   type WrittenFormat,
 } from '@steady-scatter/core';
 import { Choice } from '../ui/Choice.tsx';
@@ -20,10 +20,10 @@ import { Section } from '../ui/Section.tsx';
 import { LENGTH_CHOICES } from './units.ts';
 
 interface Props {
-  typed: SiteTyped;
-  reading: SiteReading;
+  typed: SiteInput;
+  reading: SiteResult;
   errorAt(field: string): InputError | undefined;
-  onChange(next: SiteTyped, about: string): void;
+  onChange(next: SiteInput, about: string): void;
 }
 
 const Said = ({ children }: { children: React.ReactNode }) => (
@@ -35,7 +35,7 @@ const Said = ({ children }: { children: React.ReactNode }) => (
 /** One's own pace and wheel, from a line of known length. */
 function PaceSection({ typed, reading: { paces }, errorAt, onChange }: Props) {
   const { pace } = typed;
-  const set = (more: Partial<SiteTyped['pace']>, about: string) =>
+  const set = (more: Partial<SiteInput['pace']>, about: string) =>
     onChange({ ...typed, pace: { ...pace, ...more } }, `pace.${about}`);
   const lengthUnit = lengthUnitFor(typed.areas[0]?.shownIn ?? 'm2');
   const walked = paces.pace;
@@ -93,7 +93,7 @@ function PaceSection({ typed, reading: { paces }, errorAt, onChange }: Props) {
 /** Where the site lies, and the site as a file. */
 function PlaceSection({ typed, reading, errorAt, onChange }: Props) {
   const notices = useNotices();
-  const set = (more: Partial<SiteTyped['place']>, about: string) =>
+  const set = (more: Partial<SiteInput['place']>, about: string) =>
     onChange({ ...typed, place: { ...typed.place, ...more } }, `place.${about}`);
   const save = (format: WrittenFormat) => {
     if (!reading.place) {

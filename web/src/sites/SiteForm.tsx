@@ -1,12 +1,12 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
 import {
   blankSiteArea,
-  readSite,
+  evaluateSite,
   showSize,
   type InputError,
-  type SiteAreaTyped,
-  type SiteReading,
-  type SiteTyped,
+  type SiteAreaInput,
+  type SiteResult,
+  type SiteInput,
 } from '@steady-scatter/core';
 import { FileUp, Plus } from 'lucide-react';
 import { lazy, Suspense, useMemo, useState } from 'react';
@@ -40,7 +40,7 @@ const Tab = chakra('button', {
   },
 });
 
-const areaName = ({ name }: SiteAreaTyped, at: number): string => name.trim() || `Area ${at + 1}`;
+const areaName = ({ name }: SiteAreaInput, at: number): string => name.trim() || `Area ${at + 1}`;
 
 /** The areas of a site side by side as tabs; arrow keys go from one to the next. */
 function AreaTabs({
@@ -48,7 +48,7 @@ function AreaTabs({
   current,
   onOpen,
 }: {
-  areas: SiteTyped['areas'];
+  areas: SiteInput['areas'];
   current: number;
   onOpen(at: number): void;
 }) {
@@ -83,12 +83,12 @@ function AreaTabs({
 }
 
 /** The areas of a site: which is open, adding and removing, and files brought in. */
-function useAreas(typed: SiteTyped, change: (next: SiteTyped, about: string) => void, undo: () => void) {
+function useAreas(typed: SiteInput, change: (next: SiteInput, about: string) => void, undo: () => void) {
   const [wanted, setOpen] = useState(0);
   const system = useSystem();
   const notices = useNotices();
   const open = Math.min(wanted, typed.areas.length - 1);
-  const add = (areas: readonly SiteAreaTyped[], place: SiteTyped['place']) => {
+  const add = (areas: readonly SiteAreaInput[], place: SiteInput['place']) => {
     const only = typed.areas.length === 1 ? typed.areas[0] : undefined;
     // An empty first area makes room for what is brought in.
     const kept =
@@ -101,7 +101,7 @@ function useAreas(typed: SiteTyped, change: (next: SiteTyped, about: string) => 
     setOpen,
     add,
     addEmpty: () => add([blankSiteArea(newId(), system)], typed.place),
-    set: (area: SiteAreaTyped, about: string) =>
+    set: (area: SiteAreaInput, about: string) =>
       change({ ...typed, areas: typed.areas.with(open, area) }, `${area.id}.${about}`),
     remove() {
       const area = typed.areas[open];
@@ -115,7 +115,7 @@ function useAreas(typed: SiteTyped, change: (next: SiteTyped, about: string) => 
 }
 
 /** What is treated on the whole site. */
-function SiteTotal({ reading: { totals, areas }, typed }: { reading: SiteReading; typed: SiteTyped }) {
+function SiteTotal({ reading: { totals, areas }, typed }: { reading: SiteResult; typed: SiteInput }) {
   if (areas.length < 2 || totals.treatableM2 === 0) return null;
   const { number, unit, band } = showSize(totals.treatableM2, totals.bandM2, typed.areas[0]?.shownIn ?? 'm2');
   return (
@@ -131,10 +131,10 @@ export function SiteForm({
   isSample,
   errorAt,
   onChange,
-}: DocFormProps<SiteTyped> & { isSample: boolean }) {
+}: DocFormProps<SiteInput> & { isSample: boolean }) {
   const history = useHistory(typed, onChange);
   const areas = useAreas(typed, history.change, history.undo);
-  const reading = useMemo(() => readSite(typed), [typed]);
+  const reading = useMemo(() => evaluateSite(typed), [typed]);
   const [importing, setImporting] = useState(false);
   useCommands([
     { id: 'undo', label: 'Undo', keys: 'Ctrl+Z', run: history.undo },

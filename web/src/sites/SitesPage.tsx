@@ -1,10 +1,10 @@
-import { readSite, showSize, type SiteTyped } from '@steady-scatter/core';
+import { evaluateSite, showSize, type SiteInput } from '@steady-scatter/core';
 import { DocList } from '../documents/DocList.tsx';
 import { SITES } from './useSites.ts';
 
 /** "2 867 ft² ±52" of all that is treated on a site, in the unit of its first area. */
-function sizeText(site: SiteTyped): string {
-  const { treatableM2, bandM2 } = readSite(site).totals;
+function sizeText(site: SiteInput): string {
+  const { treatableM2, bandM2 } = evaluateSite(site).totals;
   if (treatableM2 === 0) return 'not measured yet';
   const { number, band, unit } = showSize(treatableM2, bandM2, site.areas[0]?.shownIn ?? 'm2');
   return `${number}${band ? ` ±${band}` : ''} ${unit}`;

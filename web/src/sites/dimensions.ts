@@ -3,7 +3,7 @@ import {
   showLength,
   type LengthUnit,
   type Outline,
-  type PartTyped,
+  type PartInput,
   type Point,
 } from '@steady-scatter/core';
 
@@ -22,7 +22,7 @@ const MAX_SIDES = 16;
 
 /** Sides that were measured, where not all were; `across` says what is written in the middle. */
 const MEASURED: Readonly<
-  Partial<Record<PartTyped['kind'], { sides: readonly number[]; across?: 'wide' | 'high' }>>
+  Partial<Record<PartInput['kind'], { sides: readonly number[]; across?: 'wide' | 'high' }>>
 > = {
   rectangle: { sides: [0, 1] },
   triangle: { sides: [0], across: 'high' },
@@ -51,7 +51,7 @@ function acrossText(outline: Outline, unit: LengthUnit, way: 'wide' | 'high'): D
  *
  * @param outline the part's edge as drawn
  */
-export function dimensionsOf(part: PartTyped, outline: Outline, unit: LengthUnit): Dimension[] {
+export function dimensionsOf(part: PartInput, outline: Outline, unit: LengthUnit): Dimension[] {
   if (outline.length === 0) return [];
   const measured = MEASURED[part.kind];
   const isTurned = part.at.turn % 180 !== 0;

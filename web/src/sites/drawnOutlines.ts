@@ -1,4 +1,4 @@
-import { layOut, type Buffers, type Hold, type Outline, type PartReading, type Point, type SiteAreaTyped } from '@steady-scatter/core'; // prettier-ignore
+import { layOut, type Buffers, type Hold, type Outline, type PartResult, type Point, type SiteAreaInput } from '@steady-scatter/core'; // prettier-ignore
 
 const STILL: Point = { x: 0, y: 0 };
 
@@ -12,7 +12,7 @@ export const moved = (outline: Outline, { x: right, y: up }: Point = STILL): Out
  * @param held offsets to keep, while something is dragged
  */
 export function drawnOutlines(
-  parts: readonly PartReading[],
+  parts: readonly PartResult[],
   hold: Hold,
   held: readonly Point[] | null = null,
 ): { outlines: Outline[][]; offsets: readonly Point[] } {
@@ -23,7 +23,7 @@ export function drawnOutlines(
 
 /** What buffers hold back, where it is drawn; nothing on a sum sheet of several parts, each of which would have its own. */
 export function drawnBuffers(
-  { parts, hold }: SiteAreaTyped,
+  { parts, hold }: SiteAreaInput,
   { ground }: Buffers,
   offsets: readonly Point[],
 ): readonly Outline[] {

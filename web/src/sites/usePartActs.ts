@@ -3,14 +3,14 @@ import {
   lengthUnitFor,
   MAX_PARTS,
   placeFor,
-  readSiteArea,
+  evaluateSiteArea,
   snapStepM,
   type LengthUnit,
-  type PacesReading,
-  type PartTyped,
+  type PacesResult,
+  type PartInput,
   type QuickPart,
   type ShapeKind,
-  type SiteAreaTyped,
+  type SiteAreaInput,
 } from '@steady-scatter/core';
 import { v7 as newId } from 'uuid';
 import { useMemo } from 'react';
@@ -19,9 +19,9 @@ import { useNotices } from '../ui/notices.tsx';
 type Notices = ReturnType<typeof useNotices>;
 
 interface Wanted {
-  area: SiteAreaTyped;
-  paces: PacesReading;
-  onChange(area: SiteAreaTyped, about: string): void;
+  area: SiteAreaInput;
+  paces: PacesResult;
+  onChange(area: SiteAreaInput, about: string): void;
   choose(id: string | null): void;
 }
 
@@ -31,7 +31,7 @@ export interface PartActs {
   addQuick(called: QuickPart): void;
   /** Adds a shape to be filled in; corners on a drawing begin with a square to drag. */
   addShape(kind: ShapeKind): void;
-  set(part: PartTyped, about: string): void;
+  set(part: PartInput, about: string): void;
   remove(id: string): void;
   /** Moves or turns a part by steps. */
   nudge(id: string, by: { x: number; y: number; turn: number }): void;
@@ -40,14 +40,14 @@ export interface PartActs {
 const SQUARE = ['0', '0', '10', '0', '10', '10', '0', '10'];
 
 /** A new part is measured the way the last one was. */
-function likeLast(area: SiteAreaTyped): { unit: LengthUnit; by: 'tape' | 'wheel' | 'paces' | 'estimate' } {
+function likeLast(area: SiteAreaInput): { unit: LengthUnit; by: 'tape' | 'wheel' | 'paces' | 'estimate' } {
   const last = area.parts.findLast((part) => part.kind !== 'boundary');
   if (last) return { unit: last.unit, by: last.by };
   return { unit: lengthUnitFor(area.shownIn), by: 'tape' };
 }
 
 const partActs = ({ area, paces, onChange, choose }: Wanted, notices: Notices): PartActs => {
-  const withParts = (parts: readonly PartTyped[]): SiteAreaTyped => ({ ...area, parts });
+  const withParts = (parts: readonly PartInput[]): SiteAreaInput => ({ ...area, parts });
   const add = (kind: ShapeKind, cut: boolean, lengths: readonly string[]) => {
     if (area.parts.length >= MAX_PARTS) {
       notices.tell(`An area holds ${MAX_PARTS} parts. Measure the rest as another area.`);
@@ -55,7 +55,7 @@ const partActs = ({ area, paces, onChange, choose }: Wanted, notices: Notices): 
     }
     const { unit, by } = likeLast(area);
     const id = newId();
-    const { x, y } = placeFor(cut, readSiteArea(area, paces, '').measured.ground);
+    const { x, y } = placeFor(cut, evaluateSiteArea(area, paces, '').measured.ground);
     const part = { ...blankPart(kind, unit, id), cut, by, at: { x, y, turn: 0 } };
     onChange(withParts([...area.parts, lengths.length > 0 ? { ...part, lengths } : part]), '');
     choose(id);

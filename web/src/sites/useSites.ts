@@ -1,5 +1,5 @@
 import type { Site } from '@steady-scatter/contract';
-import { readSite } from '@steady-scatter/core';
+import { evaluateSite } from '@steady-scatter/core';
 import { call } from '../api/lazyCall.ts';
 import { useDocs, type DocKind } from '../documents/docs.ts';
 
@@ -8,7 +8,7 @@ export const SITES: DocKind<Site['typed']> = {
   root: 'sites',
   one: 'site',
   home: { path: '/sites', label: 'the sites' },
-  errorsOf: (typed) => readSite(typed).errors,
+  errorsOf: (typed) => evaluateSite(typed).errors,
   complete: (typed) => typed,
   list: (signal) => call('listSites', { signal }),
   read: (id, signal) => call('readSite', { params: { id }, signal }),

@@ -5,7 +5,7 @@ import {
   SOIL_NUTRIENTS,
   statedForm,
   UNITS,
-  type SoilTestTyped,
+  type SoilTestInput,
 } from '@steady-scatter/core';
 import { Link } from 'react-router';
 import { DocPage, type DocFormProps } from '../documents/DocPage.tsx';
@@ -26,7 +26,7 @@ const FORMS = [
 ] as const;
 
 /** The site or the area that was sampled, where it is measured here. */
-function GroundChoice({ typed, onChange }: Pick<DocFormProps<SoilTestTyped>, 'typed' | 'onChange'>) {
+function GroundChoice({ typed, onChange }: Pick<DocFormProps<SoilTestInput>, 'typed' | 'onChange'>) {
   const { data: sites = [] } = useDocs(SITES);
   const value = typed.site === '' ? '' : `${typed.site}/${typed.area}`;
   return (
@@ -48,7 +48,7 @@ function GroundChoice({ typed, onChange }: Pick<DocFormProps<SoilTestTyped>, 'ty
   );
 }
 
-function SoilTestForm({ typed, errorAt, onChange }: DocFormProps<SoilTestTyped>) {
+function SoilTestForm({ typed, errorAt, onChange }: DocFormProps<SoilTestInput>) {
   const text = (field: 'name' | 'onDay' | 'lab' | 'ph', label: string, placeholder = '', type = 'text') => (
     <LabelledField
       label={label}

@@ -1,5 +1,5 @@
 import { Button } from '@chakra-ui/react';
-import { NUTRIENTS, SOIL_NUTRIENTS, statedForm, UNITS, type SoilTestTyped } from '@steady-scatter/core';
+import { NUTRIENTS, SOIL_NUTRIENTS, statedForm, UNITS, type SoilTestInput } from '@steady-scatter/core';
 import { Link } from 'react-router';
 import { DocList } from '../documents/DocList.tsx';
 import { ShelfTabs } from '../products/ShelfTabs.tsx';
@@ -7,7 +7,7 @@ import { dayText } from '../ui/dayText.ts';
 import { SOIL_TESTS } from './useSoilTests.ts';
 
 /** "120 N, 0 P2O5, 80 K2O kg / ha" */
-function needsText({ needs, form, unit }: SoilTestTyped): string {
+function needsText({ needs, form, unit }: SoilTestInput): string {
   const stated = SOIL_NUTRIENTS.flatMap((id) =>
     needs[id].trim() === '' ? [] : [`${needs[id]} ${NUTRIENTS[statedForm(id, form)].symbol}`],
   );

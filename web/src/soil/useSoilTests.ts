@@ -1,5 +1,5 @@
 import type { SoilTest } from '@steady-scatter/contract';
-import { readSoilTest } from '@steady-scatter/core';
+import { evaluateSoilTest } from '@steady-scatter/core';
 import { call } from '../api/lazyCall.ts';
 import type { DocKind } from '../documents/docs.ts';
 
@@ -8,7 +8,7 @@ export const SOIL_TESTS: DocKind<SoilTest['typed']> = {
   root: 'soil-tests',
   one: 'soil test',
   home: { path: '/shelf/soil', label: 'the soil tests' },
-  errorsOf: (typed) => readSoilTest(typed).errors,
+  errorsOf: (typed) => evaluateSoilTest(typed).errors,
   complete: (typed) => typed,
   list: (signal) => call('listSoilTests', { signal }),
   read: (id, signal) => call('readSoilTest', { params: { id }, signal }),

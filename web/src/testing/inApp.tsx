@@ -4,12 +4,12 @@ import {
   answerWorksheet,
   blankProduct,
   blankWorksheet,
-  completeCalibration,
-  completeProduct,
-  completeRig,
-  completeWorksheet,
-  type ProductTyped,
-  type WorksheetTyped,
+  upgradeCalibration,
+  upgradeProduct,
+  upgradeRig,
+  upgradeWorksheet,
+  type ProductInput,
+  type WorksheetInput,
 } from '@steady-scatter/core';
 import { render } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
@@ -34,9 +34,9 @@ export function keepDemo(more: Readonly<Record<string, readonly unknown[]>> = {}
     jobs: [],
     'rule-sets': demo.ruleSets.map(({ id, typed }) => kept(id, typed)),
     'soil-tests': demo.soilTests.map(({ id, typed }) => kept(id, { site: '', area: '', ...typed })),
-    rigs: demo.rigs.map(({ id, typed }) => kept(id, completeRig(typed as never))),
-    calibrations: demo.calibrations.map(({ id, typed }) => kept(id, completeCalibration(typed as never))),
-    products: demo.products.map(({ id, typed }) => kept(id, completeProduct(typed as never))),
+    rigs: demo.rigs.map(({ id, typed }) => kept(id, upgradeRig(typed as never))),
+    calibrations: demo.calibrations.map(({ id, typed }) => kept(id, upgradeCalibration(typed as never))),
+    products: demo.products.map(({ id, typed }) => kept(id, upgradeProduct(typed as never))),
     'width-tests': [],
     ...more,
   };
@@ -47,15 +47,15 @@ export function keepDemo(more: Readonly<Record<string, readonly unknown[]>> = {}
 export function sampleSheet(name: string): SheetForm {
   const job = demo.jobs.find((one) => one.name === name);
   if (!job) throw new Error(`There is no sample job ${name}.`);
-  return { name, onDay: job.onDay, worksheet: completeWorksheet(job.worksheet as never) };
+  return { name, onDay: job.onDay, worksheet: upgradeWorksheet(job.worksheet as never) };
 }
 
 /** 0.8 lb N from 24-0-8 on 7400 ft2. */
 export function plainSheet(
-  more: Partial<WorksheetTyped> = {},
-  product: Partial<ProductTyped> = {},
+  more: Partial<WorksheetInput> = {},
+  product: Partial<ProductInput> = {},
 ): SheetForm {
-  const worksheet: WorksheetTyped = {
+  const worksheet: WorksheetInput = {
     ...blankWorksheet('us', 'a'),
     need: { of: 'N', amount: '0.8', unit: 'lb/1000 ft2' },
     product: { ...blankProduct('dry-fertilizer', 'us'), grade: '24-0-8', ...product },

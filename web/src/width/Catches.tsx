@@ -6,8 +6,8 @@ import {
   showExact,
   showQuantity,
   UNITS,
-  type WidthReading,
-  type WidthTestTyped,
+  type WidthResult,
+  type WidthTestInput,
 } from '@steady-scatter/core';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
@@ -50,7 +50,7 @@ export function Catches({
   errorAt,
   onChange,
   reading,
-}: DocFormProps<WidthTestTyped> & { reading: WidthReading }) {
+}: DocFormProps<WidthTestInput> & { reading: WidthResult }) {
   const [wanted, setOpen] = useState(0);
   const open = Math.min(wanted, Math.max(0, typed.rows.length - 1));
   const positions = reading.trays.positionsM;
@@ -143,7 +143,7 @@ export function Catches({
 }
 
 /** How much the rows differ, and which trays were put in. */
-function Scatter({ reading: { trays } }: { reading: WidthReading }) {
+function Scatter({ reading: { trays } }: { reading: WidthResult }) {
   const filled = trays.trays.filter(({ isFilled }) => isFilled).length;
   const scatters = trays.trays.flatMap(({ scatter }) => (scatter === null ? [] : [scatter]));
   const typical = scatters.toSorted((a, b) => a - b)[Math.floor(scatters.length / 2)];

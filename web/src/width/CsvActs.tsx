@@ -1,5 +1,5 @@
 import { Button, chakra } from '@chakra-ui/react';
-import { readTraysTable, traysTable, type WidthTestTyped } from '@steady-scatter/core';
+import { readTraysTable, traysTable, type WidthTestInput } from '@steady-scatter/core';
 import { Download, Upload } from 'lucide-react';
 import { useRef } from 'react';
 import { loadPart } from '../api/lazyCall.ts';
@@ -10,7 +10,7 @@ const MAX_BYTES = 1_000_000;
 const papa = async () => (await loadPart(() => import('papaparse'))).default;
 
 /** The trays as a CSV file, out and in. */
-export function CsvActs({ typed, onChange }: { typed: WidthTestTyped; onChange(typed: WidthTestTyped): void }) {
+export function CsvActs({ typed, onChange }: { typed: WidthTestInput; onChange(typed: WidthTestInput): void }) {
   const input = useRef<HTMLInputElement>(null);
   const notices = useNotices();
   async function save() {

@@ -1,5 +1,5 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
-import { fromSi, showExact, UNITS, type WidthReading, type WidthTestTyped } from '@steady-scatter/core';
+import { fromSi, showExact, UNITS, type WidthResult, type WidthTestInput } from '@steady-scatter/core';
 import { LabelledField } from '../ui/LabelledField.tsx';
 import { lengthText } from './widthProps.ts';
 
@@ -8,8 +8,8 @@ const Slider = chakra('input', {
 });
 
 interface Props {
-  typed: WidthTestTyped;
-  reading: WidthReading;
+  typed: WidthTestInput;
+  reading: WidthResult;
   /** What is typed or slid to; empty: the recommended spacing. */
   text: string;
   lookedM: number;

@@ -5,7 +5,7 @@ import {
   isTurned,
   type OnGround,
   type Pattern,
-  type WidthTestTyped,
+  type WidthTestInput,
 } from '@steady-scatter/core';
 
 const [WIDE, HIGH] = [1000, 330];
@@ -17,7 +17,7 @@ interface Props {
   pattern: Pattern;
   ground: OnGround;
   spacingM: number;
-  mode: WidthTestTyped['mode'];
+  mode: WidthTestInput['mode'];
   limit: number;
   /** "5.15 m" */
   spacing: string;

@@ -11,7 +11,7 @@ import {
   type MassUnit,
   type Mode,
   type Way,
-  type WidthTestTyped,
+  type WidthTestInput,
 } from '@steady-scatter/core';
 import { useRigs } from '../rigs/useRigs.ts';
 import type { DocFormProps } from '../documents/DocPage.tsx';
@@ -33,7 +33,7 @@ const GRID = {
 } as const;
 
 /** Which machine and product, at which setting and pace, and by which habit. */
-export function ThrowFields({ typed, errorAt, onChange }: DocFormProps<WidthTestTyped>) {
+export function ThrowFields({ typed, errorAt, onChange }: DocFormProps<WidthTestInput>) {
   const { data: rigs = [] } = useRigs();
   const throwing = rigs.filter(({ typed: rig }) => rigKind(rig.kind).width === 'pass spacing' && rigKind(rig.kind).puts !== 'wet'); // prettier-ignore
   const setUnit = (unit: LengthUnit) =>
@@ -133,7 +133,7 @@ export function ThrowFields({ typed, errorAt, onChange }: DocFormProps<WidthTest
 }
 
 /** How the trays were set out, and what was read of them. */
-export function LayoutFields({ typed, errorAt, onChange }: DocFormProps<WidthTestTyped>) {
+export function LayoutFields({ typed, errorAt, onChange }: DocFormProps<WidthTestInput>) {
   const { layout, tray } = typed;
   const setLayout = (more: Partial<typeof layout>) => onChange({ ...typed, layout: { ...layout, ...more } });
   const isTyped = layout.positions.trim() !== '';

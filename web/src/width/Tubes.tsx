@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import { showExact, type TraysReading } from '@steady-scatter/core';
+import { showExact, type TraysResult } from '@steady-scatter/core';
 import { useRef, type PointerEvent } from 'react';
 
 const [WIDE, HIGH] = [1000, 214];
@@ -12,7 +12,7 @@ interface Props {
   positionsM: readonly number[];
   /** What is typed of each tray in the row that is open: a number, or null. */
   levels: readonly (number | null)[];
-  trays: TraysReading['trays'];
+  trays: TraysResult['trays'];
   /** Words for the places, at the ends and in the middle. */
   labelOf(xM: number): string;
   onLevel(at: number, text: string): void;

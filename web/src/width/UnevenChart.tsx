@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import { fromSi, UNITS, type LengthUnit, type WidthReading } from '@steady-scatter/core';
+import { fromSi, UNITS, type LengthUnit, type WidthResult } from '@steady-scatter/core';
 import { Chart, LinearScale, LineElement, PointElement, type ChartData, type ChartOptions, type Plugin } from 'chart.js'; // prettier-ignore
 import { useEffect, useMemo, useRef } from 'react';
 import { Scatter } from 'react-chartjs-2';
@@ -96,7 +96,7 @@ function optionsOf(unit: LengthUnit, ink: Ink): ChartOptions<'scatter'> {
 }
 
 interface Props {
-  reading: WidthReading;
+  reading: WidthResult;
   unit: LengthUnit;
   /** The spacing that is looked at, m. */
   lookedM: number | null;

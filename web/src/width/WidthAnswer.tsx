@@ -6,7 +6,7 @@ import {
   MISSING,
   recommendationText,
   showQuantity,
-  type RigTyped,
+  type RigInput,
 } from '@steady-scatter/core';
 import { useState } from 'react';
 import { BigNumber } from '../ui/BigNumber.tsx';
@@ -18,7 +18,7 @@ import { Confidence } from './Confidence.tsx';
 import type { WidthProps } from './widthProps.ts';
 
 /** The spacing to pass at and why, what comes of it on the ground, and what to change in the machine. */
-export function WidthAnswer({ typed, on, rig, onChange }: WidthProps & { rig: RigTyped | null }) {
+export function WidthAnswer({ typed, on, rig, onChange }: WidthProps & { rig: RigInput | null }) {
   const { reading } = on;
   const { recommendedM, pattern, sweeps } = reading;
   const shown = recommendedM === null ? null : showQuantity(recommendedM, typed.layout.unit, 3);

@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import type { InputError, WidthTestTyped } from '@steady-scatter/core';
+import type { InputError, WidthTestInput } from '@steady-scatter/core';
 import type { DocFormProps } from '../documents/DocPage.tsx';
 import { useRigs } from '../rigs/useRigs.ts';
 import { goOnWithEnter } from '../ui/goOnWithEnter.ts';
@@ -10,7 +10,7 @@ import { useWidth } from './useWidth.ts';
 import { WidthAnswer } from './WidthAnswer.tsx';
 
 /** A width test: what was thrown and caught on the left, the spacing to pass at on the right. */
-export function WidthForm(props: DocFormProps<WidthTestTyped>) {
+export function WidthForm(props: DocFormProps<WidthTestInput>) {
   const { typed, errorAt, onChange } = props;
   const on = useWidth(typed);
   const { data: rigs = [] } = useRigs();

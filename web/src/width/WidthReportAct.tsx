@@ -1,4 +1,4 @@
-import type { WidthTestTyped } from '@steady-scatter/core';
+import type { WidthTestInput } from '@steady-scatter/core';
 import { FileText } from 'lucide-react';
 import { useState } from 'react';
 import { loadPart } from '../api/lazyCall.ts';
@@ -9,7 +9,7 @@ import { useNotices } from '../ui/notices.tsx';
 import { saveFile } from '../ui/saveFile.ts';
 
 /** Saves the report of a width test as a PDF of one page. */
-export function WidthReportAct({ typed, isSample }: { typed: WidthTestTyped; isSample: boolean }) {
+export function WidthReportAct({ typed, isSample }: { typed: WidthTestInput; isSample: boolean }) {
   const [isPending, setPending] = useState(false);
   const notices = useNotices();
   const { data: rigs = [] } = useRigs();

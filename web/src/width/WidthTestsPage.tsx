@@ -1,13 +1,13 @@
-import { MISSING, readWidthTest, showQuantity, WAYS, type WidthTestTyped } from '@steady-scatter/core';
+import { MISSING, evaluateWidthTest, showQuantity, WAYS, type WidthTestInput } from '@steady-scatter/core';
 import { BenchTabs } from '../bench/BenchTabs.tsx';
 import { DocList } from '../documents/DocList.tsx';
 import { dayText } from '../ui/dayText.ts';
 import { useRigs } from '../rigs/useRigs.ts';
 import { WIDTH_TESTS } from './useWidthTests.ts';
 
-const spacingOf = (typed: WidthTestTyped): string => {
+const spacingOf = (typed: WidthTestInput): string => {
   if (typed.accepted) return `${typed.accepted.text}, since ${dayText(typed.accepted.onDay)}`;
-  const { recommendedM } = readWidthTest(typed);
+  const { recommendedM } = evaluateWidthTest(typed);
   if (recommendedM === null) return typed.deflector ? 'for trim passes' : MISSING;
   const { number, unit } = showQuantity(recommendedM, typed.layout.unit);
   return `${number} ${unit} recommended`;

@@ -1,4 +1,4 @@
-import type { Resampled, WidthReading } from '@steady-scatter/core';
+import type { Resampled, WidthResult } from '@steady-scatter/core';
 import { proxy, wrap } from 'comlink';
 import { useEffect, useMemo, useState } from 'react';
 import type { WidthWorker } from '../workers/width.worker.ts';
@@ -14,7 +14,7 @@ export interface Confidence {
 }
 
 /** Draws the test anew two thousand times in a worker, whenever the trays or the spacing change and rest. */
-export function useConfidence(reading: WidthReading): Confidence {
+export function useConfidence(reading: WidthResult): Confidence {
   const { trays, lookedM, limit } = reading;
   const asked = useMemo(() => {
     if (!reading.sweeps || lookedM === null || trays.spacingM === null) return null;

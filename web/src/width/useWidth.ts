@@ -1,37 +1,37 @@
 import {
   patternOf,
-  readTrays,
-  readWidthTest,
+  evaluateTrays,
+  evaluateWidthTest,
   type Pattern,
-  type WidthReading,
-  type WidthTestTyped,
+  type WidthResult,
+  type WidthTestInput,
 } from '@steady-scatter/core';
 import { useDeferredValue, useMemo } from 'react';
 import { useWidthTests } from './useWidthTests.ts';
 
 /** A width test as worked out: the trays at each keystroke, the sweep as soon as there is time for it. */
 export interface WidthOnScreen {
-  readonly reading: WidthReading;
+  readonly reading: WidthResult;
   /** The pattern of the test that this one is held against, before something was changed. */
   readonly before: { readonly name: string; readonly pattern: Pattern } | null;
 }
 
 /** What the trays are read from: a change of anything else does not sweep again. */
-function useTrays(typed: WidthTestTyped) {
+function useTrays(typed: WidthTestInput) {
   const { layout, tray, passes, kind, unit, scaleStep, rows, answers } = typed;
   // The fields that count are the dependencies; what they are read with is the whole test.
   // oxlint-disable-next-line react/exhaustive-deps
-  return useMemo(() => readTrays(typed), [layout, tray, passes, kind, unit, scaleStep, rows, answers]);
+  return useMemo(() => evaluateTrays(typed), [layout, tray, passes, kind, unit, scaleStep, rows, answers]);
 }
 
-export function useWidth(typed: WidthTestTyped): WidthOnScreen {
+export function useWidth(typed: WidthTestInput): WidthOnScreen {
   const later = useDeferredValue(typed);
   const trays = useTrays(later);
-  const reading = useMemo(() => readWidthTest(later, trays), [later, trays]);
+  const reading = useMemo(() => evaluateWidthTest(later, trays), [later, trays]);
   const { data: tests } = useWidthTests();
   const other = typed.before === '' ? undefined : tests?.find(({ id }) => id === typed.before)?.typed;
   const before = useMemo(() => {
-    const read = other && readTrays(other).trays;
+    const read = other && evaluateTrays(other).trays;
     if (!other || !read || read.length === 0) return null;
     return {
       name: other.name,

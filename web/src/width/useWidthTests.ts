@@ -1,5 +1,5 @@
 import type { WidthTest } from '@steady-scatter/contract';
-import { completeWidthTest, readWidthTest } from '@steady-scatter/core';
+import { upgradeWidthTest, evaluateWidthTest } from '@steady-scatter/core';
 import { call } from '../api/lazyCall.ts';
 import { useDocs, type DocKind } from '../documents/docs.ts';
 
@@ -8,8 +8,8 @@ export const WIDTH_TESTS: DocKind<WidthTest['typed']> = {
   root: 'width-tests',
   one: 'width test',
   home: { path: '/bench/width', label: 'the widths' },
-  errorsOf: (typed) => readWidthTest(typed).errors,
-  complete: completeWidthTest,
+  errorsOf: (typed) => evaluateWidthTest(typed).errors,
+  complete: upgradeWidthTest,
   list: (signal) => call('listWidthTests', { signal }),
   read: (id, signal) => call('readWidthTest', { params: { id }, signal }),
   write: (id, body) => call('writeWidthTest', { params: { id }, body }),

@@ -3,14 +3,14 @@ import {
   groundRemarks,
   meanLine,
   MODES,
-  readWidthTest,
+  evaluateWidthTest,
   recommendationText,
   showExact,
   showQuantity,
   UNITS,
   WAYS,
   workingText,
-  type WidthTestTyped,
+  type WidthTestInput,
 } from '@steady-scatter/core';
 import type { Content, TableCell } from 'pdfmake/interfaces';
 import { pdfOf } from '../print/pdf.ts';
@@ -41,12 +41,12 @@ function sweepSvg(sweep: { spacingM: readonly number[]; cv: readonly number[] },
  * @param isSample it is part of the demo, and says so
  */
 export function widthPdf(
-  typed: WidthTestTyped,
+  typed: WidthTestInput,
   machine: string,
   isSample: boolean,
   day: string,
 ): Promise<Blob> {
-  const reading = readWidthTest(typed);
+  const reading = evaluateWidthTest(typed);
   const { trays, pattern, sweeps, lookedM, recommendedM, throwM, limit } = reading;
   const unit = typed.layout.unit;
   const length = (m: number | null) => {

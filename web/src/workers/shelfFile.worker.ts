@@ -1,5 +1,5 @@
 import { MAX_IN_BATCH, type ProductBatch } from '@steady-scatter/contract';
-import { columnsOf, readShelfRow, SHELF_CSV, type ColumnId, type ProductTyped } from '@steady-scatter/core';
+import { columnsOf, readShelfRow, SHELF_CSV, type ColumnId, type ProductInput } from '@steady-scatter/core';
 import { expose } from 'comlink';
 import Papa from 'papaparse';
 import { v7 as newId } from 'uuid';
@@ -26,7 +26,7 @@ export interface FilePreview {
   /** Good rows whose name is on the shelf already, or stands in the file twice. */
   readonly twice: number;
   /** The first good rows, bad rows and rows that are there twice. */
-  readonly goodRows: readonly ProductTyped[];
+  readonly goodRows: readonly ProductInput[];
   readonly badRows: readonly BadRow[];
   readonly twiceRows: readonly { readonly row: number; readonly name: string }[];
 }
@@ -132,7 +132,7 @@ async function eachProduct(
   { onShelf, takeTwice }: ReadOptions,
   visit: {
     headings(headings: readonly string[], columns: readonly (ColumnId | null)[]): void;
-    good(typed: ProductTyped): Promise<void> | undefined;
+    good(typed: ProductInput): Promise<void> | undefined;
     bad(row: BadRow): void;
     twice(row: number, name: string): void;
   },
@@ -183,7 +183,7 @@ async function preview(
   let headings: readonly string[] = [];
   let columns: readonly (ColumnId | null)[] = [];
   const counts = { good: 0, bad: 0, twice: 0 };
-  const goodRows: ProductTyped[] = [];
+  const goodRows: ProductInput[] = [];
   const badRows: BadRow[] = [];
   const twiceRows: { row: number; name: string }[] = [];
   const { separator, decimalComma } = await eachProduct(

@@ -10,7 +10,7 @@ import {
   isNutrient,
   termText,
   type WorksheetAnswer,
-  type WorksheetTyped,
+  type WorksheetInput,
 } from '@steady-scatter/core';
 import { lazy, Suspense } from 'react';
 import { useWatch } from 'react-hook-form';
@@ -26,7 +26,7 @@ const PART_WORDS = { asked: 'as asked', along: 'comes along', none: 'none' } as 
 /** What still stands between the sheet and its answer, as the next act. */
 export function nextAct(
   { numbers, errors }: WorksheetAnswer,
-  { need, product }: WorksheetTyped,
+  { need, product }: WorksheetInput,
 ): string | null {
   if (numbers.amountSi !== null)
     return numbers.unsized === 0 ? null : `${numbers.unsized} named area without a size is left out.`;

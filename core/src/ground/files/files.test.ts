@@ -4,8 +4,8 @@ import { describe, expect, it } from 'vitest';
 import { toResult } from '../../errors/InputError.ts';
 import { localPlane, type Place } from '../geodetic.ts';
 import { outlineArea } from '../outline.ts';
-import { readSite } from '../site.ts';
-import { blankSite } from '../siteTyped.ts';
+import { evaluateSite } from '../site.ts';
+import { blankSite } from '../siteInput.ts';
 import { originOf, readBoundaryFile, cleanBoundary, writeSite, type BoundaryFile } from './index.ts';
 
 const read = (text: string, swapped = false) => readBoundaryFile(text, swapped, () => undefined);
@@ -169,7 +169,7 @@ it('a site written in each format reads back to the same ground', () => {
   const part = { id: 'p', kind: 'boundary', cut: false, outlines, from: 'a file', off: '', unit: 'm', at: { x: 0, y: 0, turn: 0 } } as const; // prettier-ignore
   const blank = blankSite('a', 'metric');
   const site = { ...blank, name: 'Lake', place: { lat: String(place.latDeg), lon: String(place.lonDeg) }, areas: [{ ...blank.areas[0]!, name: 'Pitch, <north>', parts: [part] }] }; // prettier-ignore
-  const reading = readSite(site);
+  const reading = evaluateSite(site);
   expect(reading.errors).toEqual([]);
   const back = (format: Parameters<typeof writeSite>[3]) => {
     const file = read(writeSite(site, reading, reading.place!, format));

@@ -1,8 +1,8 @@
 import { isHole, type Ground } from '../clip.ts';
 import { localPlane, type LocalPlane, type Place } from '../geodetic.ts';
 import type { Outline, Point } from '../outline.ts';
-import { lyingGround, type SiteAreaReading, type SiteReading } from '../site.ts';
-import { SURFACES, type SiteAreaTyped, type SiteTyped } from '../siteTyped.ts';
+import { lyingGround, type SiteAreaResult, type SiteResult } from '../site.ts';
+import { SURFACES, type SiteAreaInput, type SiteInput } from '../siteInput.ts';
 
 /** Formats that a site is written in. */
 export const WRITTEN = {
@@ -28,8 +28,8 @@ const polygonsOf = (ground: Ground): Outline[][] =>
     .map((edge) => [edge].concat(ground.filter((hole) => isHole(hole) && isInside(hole[0]!, edge))));
 
 interface Written {
-  readonly area: SiteAreaTyped;
-  readonly reading: SiteAreaReading;
+  readonly area: SiteAreaInput;
+  readonly reading: SiteAreaResult;
   /** Closed rings of places, seven decimals of a degree: a centimetre. */
   readonly polygons: readonly (readonly (readonly [number, number])[])[][];
 }
@@ -44,7 +44,7 @@ function ringOf(outline: Outline, plane: LocalPlane): [number, number][] {
   return [...places, places[0]!];
 }
 
-function writtenAreas(site: SiteTyped, reading: SiteReading, place: Place): Written[] {
+function writtenAreas(site: SiteInput, reading: SiteResult, place: Place): Written[] {
   const plane = localPlane(place);
   return site.areas.map((area, at) => {
     const read = reading.areas[at]!;
@@ -122,11 +122,11 @@ const WRITERS = { geojson, kml, gpx, csv } as const satisfies Record<
  *
  * @param place where the zero of the site's drawings lies
  * @returns the text of the file; areas whose parts have no place come without a shape in GeoJSON and not at all elsewhere
- * @example writeSite(site, readSite(site), place, 'geojson') // '{"type":"FeatureCollection",…'
+ * @example writeSite(site, evaluateSite(site), place, 'geojson') // '{"type":"FeatureCollection",…'
  */
 export const writeSite = (
-  site: SiteTyped,
-  reading: SiteReading,
+  site: SiteInput,
+  reading: SiteResult,
   place: Place,
   format: WrittenFormat,
 ): string => WRITERS[format](writtenAreas(site, reading, place));

@@ -1,10 +1,10 @@
-import type { CalibrationTyped } from '@steady-scatter/core';
+import type { CalibrationInput } from '@steady-scatter/core';
 import type { CalibrationContext } from '../calibrationContext.ts';
 
 /** A calibration that is held against others. */
 export interface Compared {
   readonly id: string;
-  readonly typed: CalibrationTyped;
+  readonly typed: CalibrationInput;
   readonly on: CalibrationContext;
 }
 

@@ -1,4 +1,4 @@
-import { completeCalibration, completeRig, readCalibration } from '@steady-scatter/core';
+import { upgradeCalibration, upgradeRig, evaluateCalibration } from '@steady-scatter/core';
 import { describe, expect, it } from 'vitest';
 import demo from '../../../../demo/tarn-hollow.json' with { type: 'json' };
 import type { BenchShelf } from '../calibrationContext.ts';
@@ -6,8 +6,8 @@ import { readTestsText, testsCsv, testsJson } from './testsFile.ts';
 
 const doc = <Typed>(id: string, typed: Typed) => ({ id, version: 1, isSample: true, typed, changedAt: '' });
 const SHELF = {
-  rigs: demo.rigs.map(({ id, typed }) => doc(id, completeRig(typed as never))),
-  calibrations: demo.calibrations.map(({ id, typed }) => doc(id, completeCalibration(typed as never))),
+  rigs: demo.rigs.map(({ id, typed }) => doc(id, upgradeRig(typed as never))),
+  calibrations: demo.calibrations.map(({ id, typed }) => doc(id, upgradeCalibration(typed as never))),
   products: [],
 } satisfies BenchShelf;
 const EMPTY: BenchShelf = { rigs: [], calibrations: [], products: [] };
@@ -50,7 +50,7 @@ describe('CSV', () => {
     for (const { typed } of SHELF.calibrations) {
       const found = back.calibrations.find((each) => each.typed.name === typed.name)!.typed;
       const rates = (of: typeof typed) =>
-        readCalibration(of).runs.map(({ worked }) => worked?.rateKgPerM2.toPrecision(9));
+        evaluateCalibration(of).runs.map(({ worked }) => worked?.rateKgPerM2.toPrecision(9));
       expect(rates({ ...found, width: typed.width })).toEqual(rates(typed));
     }
   });

@@ -1,15 +1,15 @@
 import { testsFile } from '@steady-scatter/contract';
 import {
   toResult,
-  completeCalibration,
-  completeRig,
+  upgradeCalibration,
+  upgradeRig,
   InputError,
-  readCalibration,
+  evaluateCalibration,
   readTests,
   testsTable,
   TESTS_FORMAT,
-  type CalibrationTyped,
-  type RigTyped,
+  type CalibrationInput,
+  type RigInput,
 } from '@steady-scatter/core';
 import Papa from 'papaparse';
 import { v7 as newId } from 'uuid';
@@ -17,10 +17,10 @@ import { calibrationContext, type BenchShelf } from '../calibrationContext.ts';
 
 /** What a file of tests brings: machines that are new, and calibrations with the machine each is of. */
 export interface TestsToTake {
-  readonly rigs: readonly { readonly id: string; readonly typed: RigTyped }[];
+  readonly rigs: readonly { readonly id: string; readonly typed: RigInput }[];
   readonly calibrations: readonly {
     readonly id: string;
-    readonly typed: CalibrationTyped;
+    readonly typed: CalibrationInput;
     /** Its machine in words. */
     readonly machine: string;
   }[];
@@ -58,7 +58,7 @@ function completed(value: unknown): unknown {
     Array.isArray(list)
       ? list.map((each: { typed?: Partial<Typed> }) => Object.assign({}, each, { typed: by(each.typed ?? {}) })) // prettier-ignore
       : list;
-  return { ...head, rigs: fill(rigs, completeRig), calibrations: fill(calibrations, completeCalibration) };
+  return { ...head, rigs: fill(rigs, upgradeRig), calibrations: fill(calibrations, upgradeCalibration) };
 }
 
 function fromJson(text: string, shelf: BenchShelf): TestsToTake {
@@ -100,7 +100,7 @@ function fromCsv(text: string, shelf: BenchShelf): TestsToTake {
     rigs: [],
     calibrations: value.map(({ machine, typed }) => {
       const rig = shelf.rigs.find((each) => each.typed.name.toLowerCase() === machine.toLowerCase());
-      const [wrong] = readCalibration(typed).errors;
+      const [wrong] = evaluateCalibration(typed).errors;
       if (wrong) throw new InputError(wrong.code, { ...wrong.facts, field: wrong.field, hint: wrong.hint });
       return { id: newId(), typed: { ...typed, rig: rig?.id ?? '' }, machine: rig?.typed.name ?? `no machine called ${machine} here` }; // prettier-ignore
     }),

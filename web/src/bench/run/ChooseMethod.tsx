@@ -3,9 +3,9 @@ import {
   chooseMethod,
   METHODS,
   planFor,
-  type CalibrationTyped,
+  type CalibrationInput,
   type MethodId,
-  type ToolsTyped,
+  type ToolsInput,
 } from '@steady-scatter/core';
 import { useState } from 'react';
 import { Choice } from '../../ui/Choice.tsx';
@@ -19,7 +19,7 @@ const SCALES = [
   { id: 'none', label: 'none' },
 ] as const;
 
-const AT_HAND: readonly (readonly [keyof Omit<ToolsTyped, 'scale'>, string])[] = [
+const AT_HAND: readonly (readonly [keyof Omit<ToolsInput, 'scale'>, string])[] = [
   ['ground', 'ground that may have the product'],
   ['tarp', 'a wide tarp'],
   ['floor', 'a smooth floor to sweep'],
@@ -29,11 +29,11 @@ const AT_HAND: readonly (readonly [keyof Omit<ToolsTyped, 'scale'>, string])[] =
 ];
 
 interface Props {
-  typed: CalibrationTyped;
+  typed: CalibrationInput;
   on: CalibrationContext;
   /** The round that is begun. */
   round: number;
-  onTools(tools: ToolsTyped): void;
+  onTools(tools: ToolsInput): void;
   onBegin(method: MethodId): void;
 }
 

@@ -5,10 +5,10 @@ import {
   methodOf,
   METHODS,
   stepsOf,
-  type CalibrationTyped,
+  type CalibrationInput,
   type InputError,
   type MethodId,
-  type RunTyped,
+  type RunInput,
   type Step,
 } from '@steady-scatter/core';
 import { useState } from 'react';
@@ -32,12 +32,12 @@ import { CALIBRATIONS } from '../useCalibrations.ts';
 import { ArrowLeft } from 'lucide-react';
 import { ChooseMethod } from './ChooseMethod.tsx';
 import { KeptNote } from './KeptNote.tsx';
-import { RunResult } from './RunResult.tsx';
+import { TestRunResult } from './TestRunResult.tsx';
 import { RunSteps } from './RunSteps.tsx';
 import { useLiveDoc } from './useLiveDoc.ts';
 
 /** A new run at the mark that is advised, with what stays the same from the last one of its method. */
-function newRun(typed: CalibrationTyped, on: CalibrationContext, method: MethodId): RunTyped {
+function newRun(typed: CalibrationInput, on: CalibrationContext, method: MethodId): RunInput {
   const last = typed.runs.findLast((run) => run.method === method);
   const same = ['length', 'course', 'passes', 'area', 'tare', 'content', 'courseTime', 'courseTime.2', 'courseTime.3']; // prettier-ignore
   const fields = new Set(methodOf(method).fields(on.bench.outlets).map(({ id }) => id)); // prettier-ignore
@@ -57,7 +57,7 @@ function newRun(typed: CalibrationTyped, on: CalibrationContext, method: MethodI
 }
 
 /** Where product begins to run moves the mark of a first, cautious run. */
-function withFlow(typed: CalibrationTyped, id: string, run: RunTyped, at: number, firstFlow: string, shelf: BenchShelf): CalibrationTyped {
+function withFlow(typed: CalibrationInput, id: string, run: RunInput, at: number, firstFlow: string, shelf: BenchShelf): CalibrationInput {
   const next = { ...typed, firstFlow };
   const mark = calibrationContext(next, shelf, id).reading.advice?.mark.label ?? run.setting;
   return { ...next, runs: next.runs.with(at, { ...run, setting: mark }) };
@@ -80,8 +80,8 @@ function LiveRun({ doc }: { doc: Doc<Calibration['typed']> }) {
   const at = typed.runs.findLastIndex(({ step }) => step !== '');
   const run = typed.runs[at];
   const round = typed.runs.length + (run ? 0 : 1);
-  const set = (more: Partial<RunTyped>): CalibrationTyped => ({ ...typed, runs: typed.runs.with(at, { ...run!, ...more }) }); // prettier-ignore
-  const begin = (method: MethodId, before: CalibrationTyped = typed) => {
+  const set = (more: Partial<RunInput>): CalibrationInput => ({ ...typed, runs: typed.runs.with(at, { ...run!, ...more }) }); // prettier-ignore
+  const begin = (method: MethodId, before: CalibrationInput = typed) => {
     setTried(false);
     commit({ ...before, runs: [...before.runs, newRun(before, on, method)] });
   };
@@ -133,7 +133,7 @@ function LiveRun({ doc }: { doc: Doc<Calibration['typed']> }) {
           />
         )}
         {run?.step === 'result' && (
-          <RunResult
+          <TestRunResult
             typed={typed}
             run={run}
             at={at}

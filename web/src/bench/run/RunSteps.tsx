@@ -4,9 +4,9 @@ import {
   isBareNumber,
   runLine,
   UNITS,
-  type CalibrationTyped,
+  type CalibrationInput,
   type InputError,
-  type RunTyped,
+  type RunInput,
   type Step,
 } from '@steady-scatter/core';
 import { useState } from 'react';
@@ -17,13 +17,13 @@ import { Cautions } from './stepParts.tsx';
 import { StripDrawing } from './StripDrawing.tsx';
 
 interface Props {
-  typed: CalibrationTyped;
-  run: RunTyped;
+  typed: CalibrationInput;
+  run: RunInput;
   at: number;
   on: CalibrationContext;
   steps: readonly Step[];
   errorAt(field: string): InputError | undefined;
-  onType(more: Partial<RunTyped>): void;
+  onType(more: Partial<RunInput>): void;
   onFirstFlow(mark: string): void;
   onGo(step: Step['id'] | 'result'): void;
   onTried(): void;
@@ -69,7 +69,7 @@ const Progress = ({ steps, current }: { steps: readonly Step[]; current: number 
   </Box>
 );
 
-const isStanding = ({ method }: RunTyped): boolean => method === 'timed-catch' || method === 'fill-time';
+const isStanding = ({ method }: RunInput): boolean => method === 'timed-catch' || method === 'fill-time';
 
 const textOf = (typed: string | undefined, symbol: string): string =>
   !typed?.trim() ? '' : isBareNumber(typed) ? `${typed.trim()} ${symbol}` : typed.trim();

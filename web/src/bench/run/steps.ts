@@ -1,10 +1,10 @@
-import type { CalibrationTyped, InputError, RunTyped, Step } from '@steady-scatter/core';
+import type { CalibrationInput, InputError, RunInput, Step } from '@steady-scatter/core';
 import type { CalibrationContext } from '../calibrationContext.ts';
 
 /** What each step of a guided run is given. */
 export interface StepProps {
-  readonly typed: CalibrationTyped;
-  readonly run: RunTyped;
+  readonly typed: CalibrationInput;
+  readonly run: RunInput;
   /** Place of the run in the calibration. */
   readonly at: number;
   readonly step: Step;
@@ -13,7 +13,7 @@ export interface StepProps {
   readonly listens: boolean;
   errorAt(field: string): InputError | undefined;
   /** Changes the run; it is held in the browser. */
-  onType(more: Partial<RunTyped>): void;
+  onType(more: Partial<RunInput>): void;
   /** The mark at which product was seen to begin to run. */
   onFirstFlow(mark: string): void;
 }

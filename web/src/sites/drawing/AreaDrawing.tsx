@@ -2,11 +2,11 @@ import { Box, Button } from '@chakra-ui/react';
 import {
   lengthUnitFor,
   partText,
-  readPart,
-  type PacesReading,
+  evaluatePart,
+  type PacesResult,
   type Point,
-  type SiteAreaReading,
-  type SiteAreaTyped,
+  type SiteAreaResult,
+  type SiteAreaInput,
 } from '@steady-scatter/core';
 import { Download, Redo2, Undo2 } from 'lucide-react';
 import { useId, useMemo, useState, type KeyboardEvent } from 'react';
@@ -25,17 +25,17 @@ import { useInk } from '../../ui/useInk.ts';
 import { useSize, useView } from './useView.ts';
 
 interface Props {
-  area: SiteAreaTyped;
+  area: SiteAreaInput;
   /** What the area comes to; may be a step behind while something is dragged. */
-  reading: SiteAreaReading;
-  paces: PacesReading;
+  reading: SiteAreaResult;
+  paces: PacesResult;
   chosen: string | null;
   history: { readonly can: { undo: boolean; redo: boolean }; undo(): void; redo(): void };
   onChoose(id: string | null): void;
   /** The area while something is dragged. */
-  onDrag(area: SiteAreaTyped): void;
+  onDrag(area: SiteAreaInput): void;
   /** The area when it is let go. */
-  onDrop(area: SiteAreaTyped, about: string): void;
+  onDrop(area: SiteAreaInput, about: string): void;
   onNudge(id: string, by: { x: number; y: number; turn: number }): void;
 }
 
@@ -60,7 +60,7 @@ export default function AreaDrawing(props: Props) {
   const [isSizing, setSizing] = useState(false);
   const [snaps, setSnaps] = useState(true);
   const isPlaced = area.hold === 'placed';
-  const parts = useMemo(() => area.parts.map((part) => readPart(part, paces, '')), [area.parts, paces]);
+  const parts = useMemo(() => area.parts.map((part) => evaluatePart(part, paces, '')), [area.parts, paces]);
   const { outlines, offsets } = useMemo(
     () => drawnOutlines(parts, area.hold, held),
     [parts, area.hold, held],

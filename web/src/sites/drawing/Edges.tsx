@@ -1,4 +1,4 @@
-import type { Point, SiteAreaReading, SiteAreaTyped } from '@steady-scatter/core';
+import type { Point, SiteAreaResult, SiteAreaInput } from '@steady-scatter/core';
 import { Line, Shape } from 'react-konva';
 import { drawnBuffers, moved } from '../drawnOutlines.ts';
 import { tracePath } from './PartShape.tsx';
@@ -6,8 +6,8 @@ import type { Ink } from '../../ui/useInk.ts';
 import { toCanvas, type View } from './view.ts';
 
 interface Props {
-  area: SiteAreaTyped;
-  reading: SiteAreaReading;
+  area: SiteAreaInput;
+  reading: SiteAreaResult;
   /** How far each part was moved to be drawn. */
   offsets: readonly Point[];
   view: View;

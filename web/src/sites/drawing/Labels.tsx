@@ -1,11 +1,11 @@
-import { lengthUnitFor, type Outline, type PartTyped, type SiteAreaTyped } from '@steady-scatter/core';
+import { lengthUnitFor, type Outline, type PartInput, type SiteAreaInput } from '@steady-scatter/core';
 import { Label, Tag, Text } from 'react-konva';
 import { dimensionsOf } from '../dimensions.ts';
 import { FIGURES, type Ink } from '../../ui/useInk.ts';
 import { toCanvas, type View } from './view.ts';
 
 interface Props {
-  area: SiteAreaTyped;
+  area: SiteAreaInput;
   outlines: readonly (readonly Outline[])[];
   /** Index of the chosen part, -1 without one. */
   chosen: number;
@@ -20,7 +20,7 @@ const MAX_CORNERS = 60;
 /** Narrowest that a letter may stand, px. */
 const LETTER_PX = 5.2;
 
-const isRound = ({ kind }: PartTyped): boolean => ['circle', 'half-circle', 'ellipse', 'ring'].includes(kind);
+const isRound = ({ kind }: PartInput): boolean => ['circle', 'half-circle', 'ellipse', 'ring'].includes(kind);
 
 /** Lengths at their sides. */
 function Dimensions({ area, outlines, chosen, view, ink }: Props) {

@@ -1,4 +1,4 @@
-import type { Outline, PartTyped, Point } from '@steady-scatter/core';
+import type { Outline, PartInput, Point } from '@steady-scatter/core';
 import type { Context } from 'konva/lib/Context';
 import type { KonvaEventObject } from 'konva/lib/Node';
 import type { Shape as KonvaShape } from 'konva/lib/Shape';
@@ -24,7 +24,7 @@ export const tracePath =
   };
 
 interface Props {
-  part: PartTyped;
+  part: PartInput;
   outlines: readonly Outline[];
   view: View;
   ink: Ink;

@@ -3,11 +3,11 @@ import {
   handlesOf,
   snapMove,
   snapStepM,
-  type PacesReading,
-  type PartReading,
-  type PartTyped,
+  type PacesResult,
+  type PartResult,
+  type PartInput,
   type Point,
-  type SiteAreaTyped,
+  type SiteAreaInput,
 } from '@steady-scatter/core';
 import { useRef } from 'react';
 import { useStable } from '../../ui/useStable.ts';
@@ -24,22 +24,22 @@ const rotate = ({ x, y }: Point, degrees: number): Point => {
   return { x: x * cos - y * sin, y: x * sin + y * cos };
 };
 
-const withPart = (area: SiteAreaTyped, part: PartTyped): SiteAreaTyped => ({
+const withPart = (area: SiteAreaInput, part: PartInput): SiteAreaInput => ({
   ...area,
   parts: area.parts.map((old) => (old.id === part.id ? part : old)),
 });
 
 interface Wanted {
-  area: SiteAreaTyped;
-  parts: readonly PartReading[];
-  paces: PacesReading;
+  area: SiteAreaInput;
+  parts: readonly PartResult[];
+  paces: PacesResult;
   /** Index of the chosen part, -1 without one. */
   chosen: number;
   offsets: readonly Point[];
   view: View;
   snaps: boolean;
-  onDrag(area: SiteAreaTyped): void;
-  onDrop(area: SiteAreaTyped, about: string): void;
+  onDrag(area: SiteAreaInput): void;
+  onDrop(area: SiteAreaInput, about: string): void;
 }
 
 /** A yellow point as it lies on the canvas. */
@@ -52,7 +52,7 @@ export interface PlacedHandle {
 export function useDrag({ area, parts, paces, chosen, offsets, view, snaps, onDrag, onDrop }: Wanted) {
   /** Where a part was when its drag began. */
   const start = useRef<Point | null>(null);
-  const tell = (next: SiteAreaTyped, isEnd: boolean) => (isEnd ? onDrop(next, '') : onDrag(next));
+  const tell = (next: SiteAreaInput, isEnd: boolean) => (isEnd ? onDrop(next, '') : onDrag(next));
 
   const onMove = useStable((id: string, by: Point, isEnd: boolean) => {
     const at = area.parts.findIndex((part) => part.id === id);

@@ -4,8 +4,8 @@ import {
   UNITS,
   type Outline,
   type Point,
-  type SiteAreaReading,
-  type SiteAreaTyped,
+  type SiteAreaResult,
+  type SiteAreaInput,
 } from '@steady-scatter/core';
 import { dimensionsOf } from '../dimensions.ts';
 import { drawnBuffers, drawnOutlines } from '../drawnOutlines.ts';
@@ -35,8 +35,8 @@ const mm = (value: number): string => String(Math.round(value * 100) / 100);
  * @returns null while nothing is drawn
  */
 export function planSvg(
-  area: SiteAreaTyped,
-  { measured, buffers }: SiteAreaReading,
+  area: SiteAreaInput,
+  { measured, buffers }: SiteAreaResult,
   widthMm: number,
   heightMm: number,
   font: string,

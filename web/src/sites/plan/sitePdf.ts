@@ -2,15 +2,15 @@ import {
   EDGE_KINDS,
   measuredLine,
   partText,
-  readSite,
+  evaluateSite,
   showLength,
   showSize,
   SLOPES,
   SURFACES,
   workingText,
-  type SiteAreaReading,
-  type SiteAreaTyped,
-  type SiteTyped,
+  type SiteAreaResult,
+  type SiteAreaInput,
+  type SiteInput,
 } from '@steady-scatter/core';
 import type { Content } from 'pdfmake/interfaces';
 import { pdfOf, PRINT_FONT, PT_PER_MM } from '../../print/pdf.ts';
@@ -21,7 +21,7 @@ const DRAWING_MM = { width: 180, height: 150 };
 const bandOf = (band: string | undefined): string => (band ? ` ±${band}` : '');
 
 /** What keeps clear of what, in a sentence each. */
-const edgeLines = (area: SiteAreaTyped, reading: SiteAreaReading): string[] =>
+const edgeLines = (area: SiteAreaInput, reading: SiteAreaResult): string[] =>
   reading.edges.map(({ of, bufferM }, at) => {
     const unit = area.edges[at]?.unit ?? 'm';
     const { number, unit: symbol } = showLength(bufferM, unit);
@@ -30,7 +30,7 @@ const edgeLines = (area: SiteAreaTyped, reading: SiteAreaReading): string[] =>
       : `Beyond it: ${EDGE_KINDS[of]}.`;
   });
 
-function pageOf(area: SiteAreaTyped, at: number, reading: SiteAreaReading, isLast: boolean): Content {
+function pageOf(area: SiteAreaInput, at: number, reading: SiteAreaResult, isLast: boolean): Content {
   const plan = planSvg(area, reading, DRAWING_MM.width, DRAWING_MM.height, PRINT_FONT);
   const size = reading.treatableM2 === null ? null : showSize(reading.treatableM2, reading.measured.bandM2, area.shownIn); // prettier-ignore
   const line = measuredLine(area, reading);
@@ -66,8 +66,8 @@ function pageOf(area: SiteAreaTyped, at: number, reading: SiteAreaReading, isLas
  *
  * @param isSample it is part of the demo, and says so on each page
  */
-export function sitePdf(site: SiteTyped, isSample: boolean, day: string): Promise<Blob> {
-  const reading = readSite(site);
+export function sitePdf(site: SiteInput, isSample: boolean, day: string): Promise<Blob> {
+  const reading = evaluateSite(site);
   const head = `${site.name.trim() || 'Site'}, plan of ${day}${isSample ? ', sample' : ''}`;
   return pdfOf({
     pageSize: 'A4',

@@ -11,8 +11,8 @@ import {
   runRemarks,
   settingPicture,
   showAtWork,
-  type CalibrationTyped,
-  type RunTyped,
+  type CalibrationInput,
+  type RunInput,
 } from '@steady-scatter/core';
 import { useState } from 'react';
 import { BigNumber } from '../../ui/BigNumber.tsx';
@@ -23,11 +23,11 @@ import type { CalibrationContext } from '../calibrationContext.ts';
 import { ResultBand } from './ResultBand.tsx';
 
 interface Props {
-  typed: CalibrationTyped;
-  run: RunTyped;
+  typed: CalibrationInput;
+  run: RunInput;
   at: number;
   on: CalibrationContext;
-  onChange(typed: CalibrationTyped): void;
+  onChange(typed: CalibrationInput): void;
   onNext(): void;
   onRedo(): void;
   onDone(): void;
@@ -44,7 +44,7 @@ const Said = ({ lines }: { lines: readonly string[] }) => (
 );
 
 /** Strikes a run out, with the reason that stays on it. */
-function Strike({ run, onStrike }: { run: RunTyped; onStrike(why: string): void }) {
+function Strike({ run, onStrike }: { run: RunInput; onStrike(why: string): void }) {
   const [why, setWhy] = useState<string | null>(null);
   if (run.struck !== '')
     return (
@@ -94,7 +94,7 @@ function TakePace({ run, typed, onChange }: Pick<Props, 'run' | 'typed' | 'onCha
 }
 
 /** What the run that was just made comes to, and what to do next. */
-export function RunResult({ typed, run, at, on, onChange, onNext, onRedo, onDone }: Props) {
+export function TestRunResult({ typed, run, at, on, onChange, onNext, onRedo, onDone }: Props) {
   const { reading, bench } = on;
   const read = reading.runs[at];
   if (!read) return null;
@@ -110,7 +110,7 @@ export function RunResult({ typed, run, at, on, onChange, onNext, onRedo, onDone
   ).runs[0];
   const coarse = coarseText(read, reading.tolerance, typed);
   const isDone = reading.advice !== null && isEnded(reading.advice.because);
-  const set = (more: Partial<RunTyped>) =>
+  const set = (more: Partial<RunInput>) =>
     onChange({ ...typed, runs: typed.runs.with(at, { ...run, ...more }) });
   return (
     <Box

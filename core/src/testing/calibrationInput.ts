@@ -1,7 +1,7 @@
 import type { LengthUnit, MassPerAreaUnit, MassUnit } from '../quantities/units.ts';
 import type { PaceOfWork } from '../rigs/readPace.ts';
-import type { WidthTyped } from '../rigs/width.ts';
-import { blankTools, type ToolsTyped } from './choose.ts';
+import type { WidthInput } from '../rigs/width.ts';
+import { blankTools, type ToolsInput } from './choose.ts';
 import type { MethodId } from './methodTable.ts';
 
 /** A reading that was taken anew, and why: it stays beside the one that counts. */
@@ -12,7 +12,7 @@ export interface EarlierReading {
 }
 
 /** One run of a test as typed: nothing of it is overwritten, a wrong one is struck out with its reason. */
-export interface RunTyped {
+export interface RunInput {
   readonly id: string;
   readonly onDay: string;
   readonly setting: string;
@@ -21,7 +21,7 @@ export interface RunTyped {
   readonly readings: Readonly<Record<string, string>>;
   readonly earlier: readonly EarlierReading[];
   /** The width that this run was made at; null: that of the calibration. */
-  readonly width: WidthTyped | null;
+  readonly width: WidthInput | null;
   /** Which container was weighed, so that its tare is known the next time. */
   readonly container: string;
   /** Where a run that is being made stands; empty: it is done. */
@@ -36,21 +36,21 @@ export interface RunTyped {
 }
 
 /** The setting that was accepted, and what it rests on: as it stood on that day. */
-export interface SignOffTyped {
+export interface SignOffInput {
   readonly setting: string;
   readonly onDay: string;
   readonly by: string;
   /** Dry, damp, with dust in it: how the product was. */
   readonly state: string;
   readonly pace: PaceOfWork;
-  readonly width: WidthTyped;
+  readonly width: WidthInput;
   readonly second: string;
   readonly lot: string;
   readonly grain: string;
 }
 
 /** Settings that a label lists, in the unit of the target, and the pace that it means: "3 mph". */
-export interface LabelSettingsTyped {
+export interface LabelSettingsInput {
   readonly pace: string;
   readonly lines: readonly { readonly setting: string; readonly amount: string }[];
 }
@@ -66,7 +66,7 @@ export const STARTS = {
 export type StartId = keyof typeof STARTS;
 
 /** A machine calibrated for a product, as typed. */
-export interface CalibrationTyped {
+export interface CalibrationInput {
   readonly name: string;
   readonly rig: string;
   /** The product by name, and its id where it stands on the shelf. */
@@ -80,11 +80,11 @@ export interface CalibrationTyped {
   /** The target is the most that may be put down. */
   readonly isCeiling: boolean;
   readonly start: StartId;
-  readonly label: LabelSettingsTyped;
+  readonly label: LabelSettingsInput;
   /** Id of a calibration of this machine for another product, whose shape is borrowed. */
   readonly shape: string;
   /** What the rates are worked out for. */
-  readonly width: WidthTyped;
+  readonly width: WidthInput;
   /** The pace of work: what the machine's chart holds for. */
   readonly pace: PaceOfWork;
   /** What the second control stands at. */
@@ -92,20 +92,20 @@ export interface CalibrationTyped {
   /** The mark at which this product begins to run; empty: that of the machine, if it was noted. */
   readonly firstFlow: string;
   /** What is at hand for testing. */
-  readonly tools: ToolsTyped;
+  readonly tools: ToolsInput;
   /** The step that the scale shows; empty: the last digit of each weighing. */
   readonly scaleStep: string;
   readonly units: { readonly mass: MassUnit; readonly length: LengthUnit };
-  readonly runs: readonly RunTyped[];
+  readonly runs: readonly RunInput[];
   /** Questions that were answered with yes, by id. */
   readonly answers: readonly string[];
-  readonly signOff: SignOffTyped | null;
+  readonly signOff: SignOffInput | null;
   readonly notes: string;
 }
 
 export const MAX_RUNS = 500;
 
-export function blankCalibration(system: 'us' | 'metric'): CalibrationTyped {
+export function blankCalibration(system: 'us' | 'metric'): CalibrationInput {
   const us = system === 'us';
   const length = us ? 'ft' : 'm';
   return {
@@ -135,7 +135,7 @@ export function blankCalibration(system: 'us' | 'metric'): CalibrationTyped {
   };
 }
 
-export const blankRun = (id: string, onDay: string, method: MethodId): RunTyped => ({
+export const blankRun = (id: string, onDay: string, method: MethodId): RunInput => ({
   id,
   onDay,
   setting: '',
@@ -154,9 +154,9 @@ export const blankRun = (id: string, onDay: string, method: MethodId): RunTyped 
 /**
  * A calibration as this version knows it, from one that an earlier version kept: what it did not know yet is blank.
  *
- * @example completeCalibration({ name: 'Red spreader, lake feed' }).runs // []
+ * @example upgradeCalibration({ name: 'Red spreader, lake feed' }).runs // []
  */
-export function completeCalibration(kept: Partial<CalibrationTyped>): CalibrationTyped {
+export function upgradeCalibration(kept: Partial<CalibrationInput>): CalibrationInput {
   const blank = blankCalibration(kept.units?.mass === 'kg' || kept.units?.mass === 'g' ? 'metric' : 'us');
   const { signOff = null, runs = [] } = kept;
   const atSigning = { state: '', pace: kept.pace ?? blank.pace, width: kept.width ?? blank.width, second: kept.second ?? '', lot: kept.lot ?? '', grain: kept.grain ?? '' }; // prettier-ignore

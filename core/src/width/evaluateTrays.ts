@@ -4,7 +4,7 @@ import { readNumber } from '../quantities/numbers.ts';
 import { readPositive, readQuantity } from '../quantities/quantity.ts';
 import { showExact } from '../quantities/show.ts';
 import { resolutionU } from '../testing/uncertainty.ts';
-import { MAX_TRAYS, type WidthTestTyped } from './widthTyped.ts';
+import { MAX_TRAYS, type WidthTestInput } from './widthInput.ts';
 
 /** One tray: where it stood and what it got, over all rows. */
 export interface TrayReading {
@@ -23,7 +23,7 @@ export interface TrayDoubt {
   readonly text: string;
 }
 
-export interface TraysReading {
+export interface TraysResult {
   /** Where the trays stand, m, left to right; empty while it is not known. */
   readonly positionsM: readonly number[];
   /** Left to right; empty while they are not known. */
@@ -49,7 +49,7 @@ function readCount(typed: string, field: string, most: number): number {
 }
 
 /** Positions as typed: "-4 -3.5 -3", rising. */
-function readPositions(typed: string, bareUnit: WidthTestTyped['layout']['unit']): number[] {
+function readPositions(typed: string, bareUnit: WidthTestInput['layout']['unit']): number[] {
   const texts = typed.split(/[\s;]+/).filter(Boolean);
   const at = texts.map((text) => {
     const isLeft = /^[-−]/.test(text);
@@ -69,7 +69,7 @@ function readPositions(typed: string, bareUnit: WidthTestTyped['layout']['unit']
  * @example positionsOf({ count: '5', spacing: '0.5', gap: '', positions: '', unit: 'm' }) // [-1, -0.5, 0, 0.5, 1]
  */
 export function positionsOf(
-  layout: WidthTestTyped['layout'],
+  layout: WidthTestInput['layout'],
   { tryRead, readIfPresent }: Collected = collect(),
 ): number[] {
   const { count, spacing, gap, positions, unit } = layout;
@@ -107,7 +107,7 @@ const MANY_TIMES = 10;
 
 /** Catches that are ten times their neighbours: "is it 38 or 3.8?" */
 function plausibilityChecks(
-  typed: WidthTestTyped,
+  typed: WidthTestInput,
   values: readonly (readonly (number | null)[])[],
 ): TrayDoubt[] {
   return values.flatMap((row, index) =>
@@ -126,9 +126,9 @@ function plausibilityChecks(
  *
  * `deposit = catch / (tray area x passes)`; rows are averaged, a missing tray is put in between its neighbours.
  *
- * @example readTrays(typed).trays[8].deposit // 0.00866667 kg/m2
+ * @example evaluateTrays(typed).trays[8].deposit // 0.00866667 kg/m2
  */
-export function readTrays(typed: WidthTestTyped): TraysReading {
+export function evaluateTrays(typed: WidthTestInput): TraysResult {
   const noted = collect();
   const { errors, readIfPresent } = noted;
   const xM = positionsOf(typed.layout, noted);
@@ -190,7 +190,7 @@ function trayOf(xM: number, values: readonly number[], isFilled: boolean): TrayR
 }
 
 /** One catch: a weight, a count or a height; 0 or more. */
-function readCatch(text: string, { kind, unit }: WidthTestTyped, field: string): { si: number; resolutionSi: number } {
+function readCatch(text: string, { kind, unit }: WidthTestInput, field: string): { si: number; resolutionSi: number } {
   const read =
     kind === 'mass'
       ? readQuantity(text, { kind: 'mass', bareUnit: unit, field })

@@ -9,7 +9,7 @@ import {
   type Mix,
   type MixAnswer,
   type MixLines,
-  type ProductTyped,
+  type ProductInput,
 } from '@steady-scatter/core';
 import { useState } from 'react';
 import { BigNumber } from '../ui/BigNumber.tsx';
@@ -27,7 +27,7 @@ interface Props {
   unit: MassPerAreaUnit;
   areaM2: number | null;
   tolerance: number;
-  productOf(id: string): ProductTyped | undefined;
+  productOf(id: string): ProductInput | undefined;
   onPutOnJobs(lines: MixLines): void;
 }
 
@@ -70,7 +70,7 @@ function Options({
 }
 
 /** The mix that was found: what it costs, what it is made of, how each need stands, and what stands in the way. */
-export function MixResult({ answer, unit, areaM2, tolerance, productOf, onPutOnJobs }: Props) {
+export function MixAnswer({ answer, unit, areaM2, tolerance, productOf, onPutOnJobs }: Props) {
   const { options, misses, outcome, leftOut } = answer;
   const [picked, setPicked] = useState<number | null>(null);
   // The cheapest stands there until another is picked.

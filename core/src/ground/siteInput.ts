@@ -1,10 +1,10 @@
 import type { AreaUnit } from '../quantities/units.ts';
 import type { Hold } from './areaSheet.ts';
-import type { EdgeTyped } from './edges.ts';
-import type { PlaceTyped } from './geodetic.ts';
-import { blankPace, type PaceTyped } from './paces.ts';
-import type { PartTyped } from './parts.ts';
-import { blankRows, type RowsTyped } from './rows.ts';
+import type { EdgeInput } from './edges.ts';
+import type { PlaceInput } from './geodetic.ts';
+import { blankPace, type PaceInput } from './paces.ts';
+import type { PartInput } from './parts.ts';
+import { blankRows, type RowsInput } from './rows.ts';
 
 /** What lies on the ground. */
 export const SURFACES = {
@@ -25,30 +25,30 @@ export const SLOPES = {
 export type Slope = keyof typeof SLOPES;
 
 /** One area of a site as typed. */
-export interface SiteAreaTyped {
+export interface SiteAreaInput {
   readonly id: string;
   readonly name: string;
   readonly surface: Surface;
   readonly slope: Slope;
   readonly treated: boolean;
   readonly hold: Hold;
-  readonly parts: readonly PartTyped[];
-  readonly edges: readonly EdgeTyped[];
-  readonly rows: RowsTyped;
+  readonly parts: readonly PartInput[];
+  readonly edges: readonly EdgeInput[];
+  readonly rows: RowsInput;
   /** Unit that its size is shown in. */
   readonly shownIn: AreaUnit;
   readonly notes: string;
 }
 
 /** A site as typed: a piece of property with its areas. */
-export interface SiteTyped {
+export interface SiteInput {
   readonly name: string;
   readonly notes: string;
   /** Where the zero of its drawings lies. */
-  readonly place: PlaceTyped;
+  readonly place: PlaceInput;
   /** Pace and wheel of whoever measured it. */
-  readonly pace: PaceTyped;
-  readonly areas: readonly SiteAreaTyped[];
+  readonly pace: PaceInput;
+  readonly areas: readonly SiteAreaInput[];
 }
 
 /** Most areas on a site, and most parts in an area. */
@@ -56,7 +56,7 @@ export const MAX_SITE_AREAS = 200;
 export const MAX_PARTS = 100;
 
 /** An area with nothing measured yet. */
-export const blankSiteArea = (id: string, system: 'us' | 'metric'): SiteAreaTyped => ({
+export const blankSiteArea = (id: string, system: 'us' | 'metric'): SiteAreaInput => ({
   id,
   name: '',
   surface: 'turf',
@@ -71,7 +71,7 @@ export const blankSiteArea = (id: string, system: 'us' | 'metric'): SiteAreaType
 });
 
 /** A site with one empty area. */
-export const blankSite = (firstAreaId: string, system: 'us' | 'metric'): SiteTyped => ({
+export const blankSite = (firstAreaId: string, system: 'us' | 'metric'): SiteInput => ({
   name: '',
   notes: '',
   place: { lat: '', lon: '' },

@@ -2,9 +2,9 @@ import { toResult, InputError } from '../errors/InputError.ts';
 import { isBareNumber, lastPlace, readNumber } from '../quantities/numbers.ts';
 import { readPositive, readQuantity } from '../quantities/quantity.ts';
 import { placed } from './outline.ts';
-import type { PacesReading } from './paces.ts';
+import type { PacesResult } from './paces.ts';
 import { areaUnitFor } from './size.ts';
-import type { PartReading, ShapeTyped } from './parts.ts';
+import type { PartResult, ShapeInput } from './parts.ts';
 import { shapeOf, type ShapeKind } from './shapes.ts';
 
 const DEFAULT_ESTIMATE = 0.2;
@@ -20,7 +20,7 @@ const isAngle = (kind: ShapeKind, at: number): boolean => kind === 'walk' && at 
 const mayBeZeroOrLess = (kind: ShapeKind, at: number): boolean =>
   kind === 'polygon' || isAngle(kind, at) || (kind === 'offsets' && at > 0);
 
-function readLength(typed: string, at: number, part: ShapeTyped, paces: PacesReading, field: string): Length {
+function readLength(typed: string, at: number, part: ShapeInput, paces: PacesResult, field: string): Length {
   const { kind, unit, by } = part;
   if (isAngle(kind, at)) {
     const angle = typed.replace(/°|deg(rees?)?/i, '');
@@ -75,9 +75,9 @@ function gradient(area: (d: readonly number[]) => number, d: readonly number[]):
  *
  * @param field path of the part, for errors
  * @returns the reading; errors say which field, why, and what would be right
- * @example readShape({ ...blankPart('rectangle', 'ft', 'a'), lengths: ['62', '38'] }, paces, 'parts.0').areaM2 // 218.88
+ * @example evaluateShape({ ...blankPart('rectangle', 'ft', 'a'), lengths: ['62', '38'] }, paces, 'parts.0').areaM2 // 218.88
  */
-export function readShape(part: ShapeTyped, paces: PacesReading, field: string): PartReading {
+export function evaluateShape(part: ShapeInput, paces: PacesResult, field: string): PartResult {
   const { id, cut, kind, by, at } = part;
   const shape = shapeOf(kind);
   const errors: InputError[] = [];

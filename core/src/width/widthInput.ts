@@ -20,7 +20,7 @@ export const CATCH_KINDS = {
 export type CatchKind = keyof typeof CATCH_KINDS;
 
 /** The spacing that was accepted, and since when. */
-export interface AcceptedTyped {
+export interface AcceptedInput {
   readonly text: string;
   readonly unit: LengthUnit;
   readonly onDay: string;
@@ -28,7 +28,7 @@ export interface AcceptedTyped {
 }
 
 /** A width test as typed. */
-export interface WidthTestTyped {
+export interface WidthTestInput {
   readonly name: string;
   /** Id of the machine; empty: not said. */
   readonly rig: string;
@@ -71,14 +71,14 @@ export interface WidthTestTyped {
   readonly before: string;
   /** Questions that were answered with yes, by id. */
   readonly answers: readonly string[];
-  readonly accepted: AcceptedTyped | null;
+  readonly accepted: AcceptedInput | null;
   readonly notes: string;
 }
 
 export const MAX_TRAYS = 200;
 export const MAX_ROWS = 12;
 
-export function blankWidthTest(system: 'us' | 'metric'): WidthTestTyped {
+export function blankWidthTest(system: 'us' | 'metric'): WidthTestInput {
   const us = system === 'us';
   const unit = us ? 'ft' : 'm';
   return {
@@ -113,9 +113,9 @@ export function blankWidthTest(system: 'us' | 'metric'): WidthTestTyped {
 /**
  * A width test as this version knows it, from one that an earlier version kept.
  *
- * @example completeWidthTest({ name: 'Red, lake feed' }).mode // 'back-and-forth'
+ * @example upgradeWidthTest({ name: 'Red, lake feed' }).mode // 'back-and-forth'
  */
-export function completeWidthTest(kept: Partial<WidthTestTyped>): WidthTestTyped {
+export function upgradeWidthTest(kept: Partial<WidthTestInput>): WidthTestInput {
   const blank = blankWidthTest(kept.layout?.unit === 'm' ? 'metric' : 'us');
   return { ...blank, ...kept, layout: { ...blank.layout, ...kept.layout } };
 }

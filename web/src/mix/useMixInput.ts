@@ -1,11 +1,11 @@
 import {
   blankMix,
   mixForSoilTest,
-  readMix,
+  evaluateMix,
   SOIL_NUTRIENTS,
   type MassPerAreaUnit,
-  type MixTyped,
-  type SoilTestTyped,
+  type MixInput,
+  type SoilTestInput,
 } from '@steady-scatter/core';
 import { useEffect, useState } from 'react';
 import { tabAndBrowser } from '../ui/browserStores.ts';
@@ -13,16 +13,16 @@ import { tabAndBrowser } from '../ui/browserStores.ts';
 const KEY = 'steady-scatter.mix';
 
 /** The search that was typed last in this browser; null when there is none that this version can use. */
-function heldMix(blank: MixTyped): MixTyped | null {
+function heldMix(blank: MixInput): MixInput | null {
   try {
-    const held = JSON.parse(tabAndBrowser.getItem(KEY) ?? 'null') as MixTyped | null;
+    const held = JSON.parse(tabAndBrowser.getItem(KEY) ?? 'null') as MixInput | null;
     if (!held) return null;
     const needs = Object.fromEntries(
       SOIL_NUTRIENTS.map((id) => [id, { ...blank.needs[id], ...held.needs[id] }]),
-    ) as MixTyped['needs'];
+    ) as MixInput['needs'];
     const typed = { ...blank, ...held, needs };
     // Throws on a shape that this version does not know.
-    readMix(typed);
+    evaluateMix(typed);
     return typed;
   } catch {
     return null;
@@ -30,7 +30,7 @@ function heldMix(blank: MixTyped): MixTyped | null {
 }
 
 /** What a mix is looked for with: held in the browser, so that a reload loses nothing. */
-export function useMixTyped(unit: MassPerAreaUnit, soil: SoilTestTyped | undefined) {
+export function useMixInput(unit: MassPerAreaUnit, soil: SoilTestInput | undefined) {
   const [typed, setTyped] = useState(() => {
     const blank = blankMix(unit, /ft2|acre/.test(unit) ? 'ft2' : 'm2');
     const held = heldMix(blank) ?? blank;
@@ -43,5 +43,5 @@ export function useMixTyped(unit: MassPerAreaUnit, soil: SoilTestTyped | undefin
       // A browser that holds nothing loses this at a reload; the search still works.
     }
   }, [typed]);
-  return { typed, change: (more: Partial<MixTyped>) => setTyped((now) => ({ ...now, ...more })), setTyped };
+  return { typed, change: (more: Partial<MixInput>) => setTyped((now) => ({ ...now, ...more })), setTyped };
 }

@@ -3,7 +3,7 @@ import { InputError } from '../errors/InputError.ts';
 import { readPositive } from '../quantities/quantity.ts';
 import { groundArea, groundOf } from './clip.ts';
 import { crossesItself, lineLength, outlineArea, placed, type Outline } from './outline.ts';
-import type { BoundaryTyped, PartReading } from './parts.ts';
+import type { BoundaryInput, PartResult } from './parts.ts';
 
 /** Points nearer to each other than this along the edge are off together, m. */
 const ALIKE = 20;
@@ -16,9 +16,9 @@ const MAX_CROSSINGS_CHECKED = 400;
  * area's standard uncertainty is `off / 2 x sqrt(20 m x P)`, and `off / 2 x P` for an edge shorter than that.
  *
  * @param field path of the part, for errors
- * @example readBoundary(part, 'parts.0').areaM2 // as the ellipsoid has it
+ * @example evaluateBoundary(part, 'parts.0').areaM2 // as the ellipsoid has it
  */
-export function readBoundary(part: BoundaryTyped, field: string): PartReading {
+export function evaluateBoundary(part: BoundaryInput, field: string): PartResult {
   const { errors, readIfPresent } = collect();
   const outlines = part.outlines.map((outline): Outline => outline.map(([x, y]) => ({ x, y })));
   const offM =

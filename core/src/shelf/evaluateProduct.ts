@@ -1,16 +1,16 @@
 import { collect } from '../errors/collect.ts';
 import { toResult, InputError } from '../errors/InputError.ts';
-import { readSize, type SizeReading } from '../ground/size.ts';
-import { readPackage, type PackageReading } from '../loads/packages.ts';
-import { readScoop, type ScoopReading } from '../loads/scoop.ts';
+import { readSize, type SizeResult } from '../ground/size.ts';
+import { readPackage, type PackageResult } from '../loads/packages.ts';
+import { evaluateScoop, type ScoopResult } from '../loads/scoop.ts';
 import { readGrade, type Grade } from '../need/grade.ts';
 import { readNumber } from '../quantities/numbers.ts';
 import { readPositive } from '../quantities/quantity.ts';
 import { readName } from '../worksheet/heading.ts';
-import { PRODUCT_KINDS, type ProductTyped } from './product.ts';
+import { PRODUCT_KINDS, type ProductInput } from './product.ts';
 
 /** A product as read, SI; null where nothing, or nothing readable, was typed. Rates are kg/m2 or, for liquids, L/m2. */
-export interface ProductReading {
+export interface ProductResult {
   readonly form: 'dry' | 'liquid';
   readonly grade: Grade | null;
   readonly slowShare: number | null;
@@ -22,11 +22,11 @@ export interface ProductReading {
    */
   readonly kgPerSi: number | null;
   /** Content of one package: kg, or L for a liquid. */
-  readonly package: PackageReading | null;
+  readonly package: PackageResult | null;
   /** Price of one package in hundredths. */
   readonly priceCents: number | null;
   readonly stockPackages: number | null;
-  readonly coverage: SizeReading | null;
+  readonly coverage: SizeResult | null;
   readonly labelLow: number | null;
   readonly labelHigh: number | null;
   readonly mostAtOnce: number | null;
@@ -35,7 +35,7 @@ export interface ProductReading {
   /** Spray volume, L/m2. */
   readonly carrierLow: number | null;
   readonly carrierHigh: number | null;
-  readonly scoop: ScoopReading | null;
+  readonly scoop: ScoopResult | null;
   readonly errors: readonly InputError[];
 }
 
@@ -81,9 +81,9 @@ function checkOrder(
  *
  * @param typed the product as typed
  * @returns the readings, and every error with its field's path
- * @example readLabelFacts({ ...blankProduct('dry-fertilizer', 'us'), grade: '24-0-8' }).grade?.stated.N // 0.24
+ * @example evaluateLabelFacts({ ...blankProduct('dry-fertilizer', 'us'), grade: '24-0-8' }).grade?.stated.N // 0.24
  */
-export function readLabelFacts(typed: ProductTyped): ProductReading {
+export function evaluateLabelFacts(typed: ProductInput): ProductResult {
   const { errors, readIfPresent } = collect();
   const { form } = PRODUCT_KINDS[typed.kind];
   const { density, package: pack, coverage, labelRate, carrier } = typed;
@@ -102,7 +102,7 @@ export function readLabelFacts(typed: ProductTyped): ProductReading {
     const wanted = { kind: 'density', bareUnit: density.unit, field: 'density.text' } as const;
     return readPositive(density.text, wanted, 'The density').si;
   });
-  const scoop = readScoop(typed.scoop, 'scoop');
+  const scoop = evaluateScoop(typed.scoop, 'scoop');
   const perVolume = typed.gradeBasis === 'volume';
   const reading = {
     form,
@@ -140,11 +140,11 @@ export function readLabelFacts(typed: ProductTyped): ProductReading {
 /**
  * Reads a product of the shelf: its label, and the name that it is found by.
  *
- * @returns as readLabelFacts, with the error of a missing name first
- * @example readProduct(blankProduct('dry-fertilizer', 'us')).errors[0]?.code // 'name.empty'
+ * @returns as evaluateLabelFacts, with the error of a missing name first
+ * @example evaluateProduct(blankProduct('dry-fertilizer', 'us')).errors[0]?.code // 'name.empty'
  */
-export function readProduct(typed: ProductTyped): ProductReading {
-  const facts = readLabelFacts(typed);
+export function evaluateProduct(typed: ProductInput): ProductResult {
+  const facts = evaluateLabelFacts(typed);
   const { error } = toResult(() => readName(typed.name, 'name', 'Lake feed 24-0-8'));
   return error ? { ...facts, errors: [error, ...facts.errors] } : facts;
 }
