@@ -1,7 +1,19 @@
 // npm run bands [trials]: how often the band of a mean holds the true rate. Every method, one to three runs, three true scatters,
 // for a machine of which nothing is known and for one with six repeated settings on record. Every run is typed and read as on
 // screen: rounded to what scale, tape and watch show. Seeded; prints the table of docs/method.md.
-import { benchRig, blankCalibration, blankRig, blankRun, blankScale, METHOD_IDS, NO_RECORD, evaluateCalibration, recordOf, seeded, type CalibrationInput, type MethodId } from '@steady-scatter/core'; // prettier-ignore
+import { blankRig, blankScale } from '@steady-scatter/core/rigs';
+import {
+  benchRig,
+  blankCalibration,
+  blankRun,
+  METHOD_IDS,
+  NO_RECORD,
+  evaluateCalibration,
+  recordOf,
+  type CalibrationInput,
+  type MethodId,
+} from '@steady-scatter/core/testing';
+import { seeded } from '@steady-scatter/core/width';
 
 const TRIALS = Number(process.argv[2] ?? 1500);
 /** True: rate g/m2, pace m/s, spacing m, and how much timings of one course differ. */

@@ -1,27 +1,20 @@
 // npm run benchmark: how long the heavy parts of core take on this machine. Figures, no verdicts.
 import {
-  advise,
   blankPart,
-  blankProduct,
   blankSite,
-  findMix,
   measureArea,
-  MODE_IDS,
   originOf,
-  overlay,
-  patternOf,
   readBoundaryFile,
   evaluatePaces,
-  evaluateProduct,
-  resample,
-  seeded,
   cleanBoundary,
-  sweep,
-  type MixRequest,
-  type Nutrient,
   type PartInput,
   type ShapeKind,
-} from '@steady-scatter/core';
+} from '@steady-scatter/core/ground';
+import { findMix, type MixRequest } from '@steady-scatter/core/mix';
+import type { Nutrient } from '@steady-scatter/core/need';
+import { blankProduct, evaluateProduct } from '@steady-scatter/core/shelf';
+import { advise } from '@steady-scatter/core/testing';
+import { MODE_IDS, overlay, patternOf, resample, seeded, sweep } from '@steady-scatter/core/width';
 
 function report(what: string, times: number[]): void {
   const sorted = times.toSorted((a, b) => a - b);

@@ -1,7 +1,17 @@
 // npm run gates [machines]: how the adviser does on machines whose gates are crooked. Every run is typed as a person would: two
 // weighings of a strip, read, doubted, worked out and advised on by the same code as on screen. Seeded; prints the table of
 // docs/method.md.
-import { benchRig, blankCalibration, blankRig, blankRun, blankScale, isEnded, evaluateCalibration, type CalibrationResult, type CalibrationInput, type RunInput } from '@steady-scatter/core'; // prettier-ignore
+import { blankRig, blankScale } from '@steady-scatter/core/rigs';
+import {
+  benchRig,
+  blankCalibration,
+  blankRun,
+  isEnded,
+  evaluateCalibration,
+  type CalibrationResult,
+  type CalibrationInput,
+  type RunInput,
+} from '@steady-scatter/core/testing';
 import { FAMILIES, simulate, type Family, type Machine } from './simulated/machines.ts';
 
 const MACHINES = Number(process.argv[2] ?? 400);

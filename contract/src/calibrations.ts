@@ -1,3 +1,4 @@
+import { toResult } from '@steady-scatter/core/errors';
 import {
   checkTestsFile,
   METHOD_IDS,
@@ -5,8 +6,7 @@ import {
   evaluateCalibration,
   STARTS,
   TESTS_FORMAT,
-  toResult,
-} from '@steady-scatter/core';
+} from '@steady-scatter/core/testing';
 import * as z from 'zod';
 import { addInputErrors, once } from './inputIssues.ts';
 import { keptOf, writeOf } from './kept.ts';

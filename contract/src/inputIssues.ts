@@ -1,4 +1,4 @@
-import { toResult, type InputError } from '@steady-scatter/core';
+import { toResult, type InputError } from '@steady-scatter/core/errors';
 import * as z from 'zod';
 
 /** 'areas.2.size' -> ['areas', 2, 'size'] */

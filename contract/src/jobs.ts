@@ -1,4 +1,4 @@
-import { readDay, readName } from '@steady-scatter/core';
+import { readDay, readName } from '@steady-scatter/core/fields';
 import * as z from 'zod';
 import { readText } from './inputIssues.ts';
 import { areaUnit, packageUnit } from './units.ts';

@@ -1,4 +1,4 @@
-import { PRODUCT_KIND_IDS, evaluateProduct } from '@steady-scatter/core';
+import { PRODUCT_KIND_IDS, evaluateProduct } from '@steady-scatter/core/shelf';
 import * as z from 'zod';
 import { addInputErrors, once } from './inputIssues.ts';
 import { keptOf, writeOf } from './kept.ts';

@@ -1,4 +1,4 @@
-import { evaluateRig, RIG_KIND_IDS } from '@steady-scatter/core';
+import { evaluateRig, RIG_KIND_IDS } from '@steady-scatter/core/rigs';
 import * as z from 'zod';
 import { addInputErrors, once } from './inputIssues.ts';
 import { keptOf, writeOf } from './kept.ts';

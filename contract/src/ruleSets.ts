@@ -1,4 +1,5 @@
-import { NUTRIENT_IDS, evaluateRuleSet, RULE_KIND_IDS } from '@steady-scatter/core';
+import { NUTRIENT_IDS } from '@steady-scatter/core/need';
+import { evaluateRuleSet, RULE_KIND_IDS } from '@steady-scatter/core/season';
 import * as z from 'zod';
 import { addInputErrors, once } from './inputIssues.ts';
 import { keptOf, writeOf } from './kept.ts';

@@ -8,7 +8,7 @@ import {
   SHAPE_KINDS,
   SLOPES,
   SURFACES,
-} from '@steady-scatter/core';
+} from '@steady-scatter/core/ground';
 import * as z from 'zod';
 import { addInputErrors, once } from './inputIssues.ts';
 import { keptOf, writeOf } from './kept.ts';

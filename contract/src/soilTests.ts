@@ -1,4 +1,4 @@
-import { evaluateSoilTest, SOIL_NUTRIENTS, type SoilNutrient } from '@steady-scatter/core';
+import { evaluateSoilTest, SOIL_NUTRIENTS, type SoilNutrient } from '@steady-scatter/core/need';
 import * as z from 'zod';
 import { addInputErrors, once } from './inputIssues.ts';
 import { keptOf, writeOf } from './kept.ts';

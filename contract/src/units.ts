@@ -1,3 +1,4 @@
+import type { PackageUnit } from '@steady-scatter/core/loads';
 import {
   isUnitOf,
   KINDS,
@@ -6,11 +7,10 @@ import {
   type LengthUnit,
   type MassPerAreaUnit,
   type MassUnit,
-  type PackageUnit,
-  type RateUnit,
   type UnitId,
   type VolumePerAreaUnit,
-} from '@steady-scatter/core';
+} from '@steady-scatter/core/quantities';
+import type { RateUnit } from '@steady-scatter/core/shelf';
 import * as z from 'zod';
 
 /** What is typed is never longer than this on the wire; each reader has its own, smaller limit. */

@@ -6,7 +6,7 @@ import {
   evaluateWidthTest,
   WAY_IDS,
   type CatchKind,
-} from '@steady-scatter/core';
+} from '@steady-scatter/core/width';
 import * as z from 'zod';
 import { addInputErrors, once } from './inputIssues.ts';
 import { keptOf, writeOf } from './kept.ts';

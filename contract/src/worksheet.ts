@@ -1,4 +1,6 @@
-import { answerWorksheet, AS_TYPED, MAX_AREAS, NEED_OF_IDS, NUTRIENT_IDS } from '@steady-scatter/core';
+import { NUTRIENT_IDS } from '@steady-scatter/core/need';
+import { NEED_OF_IDS } from '@steady-scatter/core/shelf';
+import { answerWorksheet, AS_TYPED, MAX_AREAS } from '@steady-scatter/core/worksheet';
 import * as z from 'zod';
 import { addInputErrors, once } from './inputIssues.ts';
 import { productFacts } from './products.ts';

@@ -1,7 +1,9 @@
-// Core: pure computation for people who spread things on ground and pavement.
-// No interface, no network, no clock; SI inside, errors as data, every answer with its working.
+// All rooms together, for the test that calls every function. Others import a room by its own name.
+// Core is pure computation: no interface, no network, no clock; SI inside, errors as data, every answer with its working.
 export * from './errors/index.ts';
 export * from './quantities/index.ts';
+export * from './fields/index.ts';
+export * from './numeric/index.ts';
 export * from './need/index.ts';
 export * from './ground/index.ts';
 export * from './loads/index.ts';

@@ -1,5 +1,6 @@
 // Simulated machines with crooked gates, drawn with seeds: what the adviser is tried on.
-import { seeded, type Listed } from '@steady-scatter/core';
+import type { Listed } from '@steady-scatter/core/testing';
+import { seeded } from '@steady-scatter/core/width';
 
 /** A machine: its marks, its true rate at each opening, and what a run at one of them gives. */
 export interface Machine {

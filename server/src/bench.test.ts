@@ -1,11 +1,6 @@
-import {
-  blankCalibration,
-  blankRig,
-  blankRun,
-  blankWidthTest,
-  keepEarlier,
-  type CalibrationInput,
-} from '@steady-scatter/core';
+import { blankRig } from '@steady-scatter/core/rigs';
+import { blankCalibration, blankRun, keepEarlier, type CalibrationInput } from '@steady-scatter/core/testing';
+import { blankWidthTest } from '@steady-scatter/core/width';
 import request from 'supertest';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, expect, it } from 'vitest';

@@ -3,9 +3,9 @@ import {
   chartShape,
   freshness,
   evaluateCalibration,
-  evaluateWidthTest,
   type CalibrationInput,
-} from '@steady-scatter/core';
+} from '@steady-scatter/core/testing';
+import { evaluateWidthTest } from '@steady-scatter/core/width';
 import request from 'supertest';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import type { Calibration, Job, Product, Rig, WidthTest } from '@steady-scatter/contract';

@@ -1,4 +1,5 @@
-import { blankRule, blankSoilTest } from '@steady-scatter/core';
+import { blankSoilTest } from '@steady-scatter/core/need';
+import { blankRule } from '@steady-scatter/core/season';
 import request from 'supertest';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';

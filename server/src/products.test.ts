@@ -1,4 +1,6 @@
-import { blankProduct, blankRuleSet, blankSoilTest } from '@steady-scatter/core';
+import { blankSoilTest } from '@steady-scatter/core/need';
+import { blankRuleSet } from '@steady-scatter/core/season';
+import { blankProduct } from '@steady-scatter/core/shelf';
 import request from 'supertest';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, expect, it } from 'vitest';

@@ -1,4 +1,4 @@
-import { blankEdge, blankPart, blankSite, type SiteAreaInput } from '@steady-scatter/core';
+import { blankEdge, blankPart, blankSite, type SiteAreaInput } from '@steady-scatter/core/ground';
 import request from 'supertest';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, expect, it } from 'vitest';

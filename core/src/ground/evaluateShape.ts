@@ -3,7 +3,7 @@ import { isBareNumber, lastPlace, readNumber } from '../quantities/numbers.ts';
 import { readPositive, readQuantity } from '../quantities/quantity.ts';
 import { placed } from './outline.ts';
 import type { PacesResult } from './paces.ts';
-import { areaUnitFor } from './size.ts';
+import { areaUnitFor } from '../fields/size.ts';
 import type { PartResult, ShapeInput } from './parts.ts';
 import { shapeOf, type ShapeKind } from './shapes.ts';
 

@@ -1,14 +1,5 @@
 // Ground: how big an area is, from what was measured or typed, and what is not certain about it.
 // All sizes are m2 inside; what is measured carries about 95 % as its band.
-export {
-  isMeasuredSize,
-  lengthUnitFor,
-  measuredSize,
-  readSize,
-  retypeSize,
-  type SizeResult,
-  type SizeShape,
-} from './size.ts';
 export { SHAPE_KINDS, SHAPES, shapeOf, type ShapeKind } from './shapes.ts';
 export {
   acrossCurve,

@@ -1,6 +1,6 @@
 import { collect } from '../errors/collect.ts';
 import { InputError } from '../errors/InputError.ts';
-import { readName } from '../worksheet/heading.ts';
+import { readName } from '../fields/heading.ts';
 import { measureArea, type AreaMeasured } from './areaSheet.ts';
 import { groundOf, type Ground } from './clip.ts';
 import { buffersOf, evaluateEdge, type Buffers, type EdgeResult } from './edges.ts';

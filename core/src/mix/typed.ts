@@ -1,6 +1,6 @@
 import { collect } from '../errors/collect.ts';
 import { toResult, InputError } from '../errors/InputError.ts';
-import { readSize } from '../ground/size.ts';
+import { readSize } from '../fields/size.ts';
 import type { Nutrient } from '../need/nutrients.ts';
 import { otherForm } from '../need/nutrients.ts';
 import { SOIL_NUTRIENTS, statedForm, type SoilNutrient, type SoilTestInput } from '../need/soilTest.ts';
@@ -8,7 +8,7 @@ import { readNumber } from '../quantities/numbers.ts';
 import { readQuantity } from '../quantities/quantity.ts';
 import type { AreaUnit, MassPerAreaUnit } from '../quantities/units.ts';
 import { isUsUnit } from '../shelf/rateUnit.ts';
-import type { SoFar } from '../worksheet/readings.ts';
+import type { SoFar } from '../need/soFar.ts';
 import type { MixCap, MixNeed } from './request.ts';
 
 /** One need as typed: how much, whether a 0 is waived, and the most that the person allows. */

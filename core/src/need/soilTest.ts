@@ -3,7 +3,7 @@ import { toResult, InputError } from '../errors/InputError.ts';
 import { readNumber } from '../quantities/numbers.ts';
 import { readQuantity } from '../quantities/quantity.ts';
 import type { MassPerAreaUnit } from '../quantities/units.ts';
-import { readDay, readName } from '../worksheet/heading.ts';
+import { readDay, readName } from '../fields/heading.ts';
 import { otherForm, type Nutrient } from './nutrients.ts';
 
 /** What a laboratory says that the ground needs, named by its oxide forms; which form the numbers are in is asked. */

@@ -3,7 +3,7 @@ import { InputError } from '../errors/InputError.ts';
 import { readNumber } from '../quantities/numbers.ts';
 import { readPositive } from '../quantities/quantity.ts';
 import type { LengthUnit, MassUnit } from '../quantities/units.ts';
-import { noteDay, readName } from '../worksheet/heading.ts';
+import { noteDay, readName } from '../fields/heading.ts';
 import { rigKind, type RigKind } from './kinds.ts';
 import { blankScale, evaluateScale, type ScaleResult, type ScaleInput } from './scale.ts';
 import { readPace, type PaceOfWork } from './readPace.ts';

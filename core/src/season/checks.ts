@@ -7,7 +7,7 @@ import { putDown } from '../shelf/wanted.ts';
 import { operator, term, word, type Term, type Working } from '../working/working.ts';
 import type { WorksheetAnswer } from '../worksheet/answer.ts';
 import type { RuleFactsInput } from '../worksheet/typed.ts';
-import { yearsBetween } from './days.ts';
+import { yearsBetween } from '../fields/days.ts';
 import { earlier } from './earlier.ts';
 import { checkInterval, checkLabel, checkSpray } from './labelChecks.ts';
 import { holdsOn, RULE_KINDS, type RuleResult } from './rules.ts';

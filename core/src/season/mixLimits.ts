@@ -1,7 +1,7 @@
 import { NUTRIENTS } from '../need/nutrients.ts';
 import type { MixRequest } from '../mix/request.ts';
-import type { SoFar } from '../worksheet/readings.ts';
-import { yearsBetween } from './days.ts';
+import type { SoFar } from '../need/soFar.ts';
+import { yearsBetween } from '../fields/days.ts';
 import { earlier } from './earlier.ts';
 import { holdsOn, RULE_KINDS, type RuleResult } from './rules.ts';
 

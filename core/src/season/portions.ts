@@ -7,7 +7,7 @@ import { UNITS } from '../quantities/units.ts';
 import { operator, term, word, type Working } from '../working/working.ts';
 import type { WorksheetAnswer } from '../worksheet/answer.ts';
 import type { SplitResult } from '../worksheet/readings.ts';
-import { daysLater } from './days.ts';
+import { daysLater } from '../fields/days.ts';
 
 /** One portion of a whole that is put down in several: when, and what it is. */
 export interface Portion {

@@ -3,7 +3,7 @@ import type { Nutrient } from '../need/nutrients.ts';
 import { readNumber } from '../quantities/numbers.ts';
 import { readPositive } from '../quantities/quantity.ts';
 import type { MassPerAreaUnit } from '../quantities/units.ts';
-import { readName } from '../worksheet/heading.ts';
+import { readName } from '../fields/heading.ts';
 
 /** Kinds of rule, with the words for each and what its number is. */
 export const RULE_KINDS = {

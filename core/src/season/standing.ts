@@ -2,7 +2,7 @@ import { showQuantity, type Shown } from '../quantities/show.ts';
 import type { RateUnit } from '../shelf/product.ts';
 import type { ProductResult } from '../shelf/evaluateProduct.ts';
 import { term, word, type Join, type Term, type Working } from '../working/working.ts';
-import type { SoFar } from '../worksheet/readings.ts';
+import type { SoFar } from '../need/soFar.ts';
 
 /** What rules are held against: a product rate on a day, in portions, after what was put down before. */
 export interface RuleFacts {

@@ -1,12 +1,12 @@
 import { collect } from '../errors/collect.ts';
 import { toResult, InputError } from '../errors/InputError.ts';
-import { readSize, type SizeResult } from '../ground/size.ts';
+import { readSize, type SizeResult } from '../fields/size.ts';
 import { readPackage, type PackageResult } from '../loads/packages.ts';
 import { evaluateScoop, type ScoopResult } from '../loads/scoop.ts';
 import { readGrade, type Grade } from '../need/grade.ts';
 import { readNumber } from '../quantities/numbers.ts';
 import { readPositive } from '../quantities/quantity.ts';
-import { readName } from '../worksheet/heading.ts';
+import { readName } from '../fields/heading.ts';
 import { PRODUCT_KINDS, type ProductInput } from './product.ts';
 
 /** A product as read, SI; null where nothing, or nothing readable, was typed. Rates are kg/m2 or, for liquids, L/m2. */

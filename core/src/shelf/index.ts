@@ -14,7 +14,6 @@ export {
 export { evaluateLabelFacts, evaluateProduct, type ProductResult } from './evaluateProduct.ts';
 export { readLabel, type LabelNeed, type LabelResult } from './labelReader.ts';
 export { cheapest, labelLines, type LabelLines, type ShownNeed } from './labelLines.ts';
-export { worksheetFor } from './worksheetFor.ts';
 export { isUsUnit } from './rateUnit.ts';
 export { isNutrient, NEED_OF, NEED_OF_IDS, putDown, rateForNeed, type NeedOf } from './wanted.ts';
 export { columnsOf, SHELF_CSV, shelfTable, type ColumnId, type ShelfColumn } from './shelfColumns.ts';

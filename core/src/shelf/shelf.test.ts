@@ -18,9 +18,9 @@ import {
   PRODUCT_KIND_IDS,
   readLabel,
   evaluateProduct,
-  worksheetFor,
   type ProductInput,
 } from './index.ts';
+import { worksheetFor } from '../worksheet/index.ts';
 
 const near = (value: number | null, printed: number, digits = 6) =>
   expect(Math.abs((value ?? NaN) - printed)).toBeLessThanOrEqual(0.5000001 * 10 ** -digits);

@@ -5,7 +5,7 @@ import { readPositive } from '../quantities/quantity.ts';
 import { readPace } from '../rigs/readPace.ts';
 import { readMark, type Mark } from '../rigs/scale.ts';
 import { readWidth } from '../rigs/width.ts';
-import { noteDay, readName } from '../worksheet/heading.ts';
+import { noteDay, readName } from '../fields/heading.ts';
 import { advise, type Advice } from './advice/advise.ts';
 import { chartOf } from './chart.ts';
 import { NO_RIG, type BenchRig } from './benchRig.ts';

@@ -1,6 +1,6 @@
 // Testing: what a calibration run measures, what comes out, how sure it is, and what to set next.
 // Everything is output per metre travelled at a pace; a pass spacing makes a rate of it.
-export { leastNet, netOf, relative, resolutionU, type Net, type Reading } from './uncertainty.ts';
+export { leastNet, netOf, relative, type Net, type Reading } from './uncertainty.ts';
 export { student95 } from './student.ts';
 export {
   joinRecords,

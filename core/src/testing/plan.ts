@@ -7,7 +7,8 @@ import { USUAL_PACE, type CalibrationResult } from './calibration.ts';
 import type { CalibrationInput } from './calibrationInput.ts';
 import type { MethodId } from './methodTable.ts';
 import { student95 } from './student.ts';
-import { COVERAGE, leastNet, resolutionU } from './uncertainty.ts';
+import { resolutionU } from '../numeric/resolution.ts';
+import { COVERAGE, leastNet } from './uncertainty.ts';
 
 /** What a run has to be for its result to be good enough, worked out before anyone walks. */
 export interface TestPlan {

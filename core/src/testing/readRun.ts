@@ -7,7 +7,7 @@ import { areaFor } from '../rigs/areaFor.ts';
 import { rigKind } from '../rigs/kinds.ts';
 import { readMark, type Mark } from '../rigs/scale.ts';
 import { readWidth } from '../rigs/width.ts';
-import { noteDay } from '../worksheet/heading.ts';
+import { noteDay } from '../fields/heading.ts';
 import type { BenchRig } from './benchRig.ts';
 import type { CalibrationInput, RunInput } from './calibrationInput.ts';
 import { isWholeRun, methodOf, NOTHING_OUT, workRun, type MethodField, type Worked } from './methodTable.ts';

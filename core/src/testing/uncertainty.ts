@@ -1,4 +1,5 @@
 import { finite } from '../errors/preconditions.ts';
+import { resolutionU } from '../numeric/resolution.ts';
 import { InputError } from '../errors/InputError.ts';
 
 /** A number read off an instrument, SI, and the smallest step that the instrument shows; 0 for what was chosen. */
@@ -22,13 +23,6 @@ export interface UncertaintySource {
 /** Relative standard uncertainty of a product or a quotient: its parts in quadrature (JCGM 100:2008, 5.1.6). */
 export const combined = (sources: readonly UncertaintySource[]): number =>
   finite(Math.hypot(...sources.map(({ u }) => u)));
-
-/**
- * Standard uncertainty of a reading from its resolution: `r / sqrt(12)` (JCGM 100:2008, F.2.2.1).
- *
- * @example resolutionU(0.05) // 0.01443
- */
-export const resolutionU = (resolutionSi: number): number => finite(resolutionSi / Math.sqrt(12));
 
 /** A net weight: the difference of two weighings on one scale, each with its resolution. */
 export interface Net {

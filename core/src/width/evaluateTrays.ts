@@ -3,7 +3,7 @@ import { collect } from '../errors/collect.ts';
 import { readNumber } from '../quantities/numbers.ts';
 import { readPositive, readQuantity } from '../quantities/quantity.ts';
 import { showExact } from '../quantities/show.ts';
-import { resolutionU } from '../testing/uncertainty.ts';
+import { resolutionU } from '../numeric/resolution.ts';
 import { MAX_TRAYS, type WidthTestInput } from './widthInput.ts';
 
 /** One tray: where it stood and what it got, over all rows. */

@@ -2,7 +2,7 @@ import { collect } from '../errors/collect.ts';
 import { InputError } from '../errors/InputError.ts';
 import { readNumber } from '../quantities/numbers.ts';
 import { readPositive } from '../quantities/quantity.ts';
-import { noteDay, readName } from '../worksheet/heading.ts';
+import { noteDay, readName } from '../fields/heading.ts';
 import { depositOfPasses, overlay, type Overlay } from './overlap.ts';
 import { leftShare, patternOf, throwOf, underPattern, type Pattern } from './pattern.ts';
 import { evaluateTrays, type TraysResult } from './evaluateTrays.ts';

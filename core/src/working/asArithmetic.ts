@@ -1,5 +1,5 @@
 import { toResult } from '../errors/InputError.ts';
-import { readSize } from '../ground/size.ts';
+import { readSize } from '../fields/size.ts';
 import { lastPlace, readNumber } from '../quantities/numbers.ts';
 import { readQuantity } from '../quantities/quantity.ts';
 import { KINDS, type Kind } from '../quantities/kinds.ts';

@@ -16,16 +16,10 @@ export {
   type WorksheetInput,
 } from './typed.ts';
 export { withNeedOf, withProduct, type Replaced } from './changes.ts';
-export { readDay, readName } from './heading.ts';
+export { worksheetFor } from './worksheetFor.ts';
 export { isShownIn, isWorksheetInput } from './guard.ts';
 export { differences, mergeSheets, type Difference, type HeadedSheet, type Side } from './merge.ts';
-export {
-  evaluateWorksheet,
-  type AreaResult,
-  type SoFar,
-  type SplitResult,
-  type WorksheetResult,
-} from './readings.ts';
+export { evaluateWorksheet, type AreaResult, type SplitResult, type WorksheetResult } from './readings.ts';
 export type { OnceOver, TankMix, WorksheetNumbers } from './numbers.ts';
 export { questionsOf, type Question } from './questions.ts';
 export type { SheetUnits } from './units.ts';

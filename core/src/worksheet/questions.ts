@@ -1,5 +1,5 @@
 import { toResult } from '../errors/InputError.ts';
-import { readSize, retypeSize, type SizeResult } from '../ground/size.ts';
+import { readSize, retypeSize, type SizeResult } from '../fields/size.ts';
 import { splitUnit } from '../need/needField.ts';
 import { fromSi } from '../quantities/convert.ts';
 import { showExact, showQuantity } from '../quantities/show.ts';

@@ -1,12 +1,12 @@
+import type { SoFar } from '../need/soFar.ts';
 import { collect, type Collected } from '../errors/collect.ts';
 import { toResult, InputError } from '../errors/InputError.ts';
-import { readSize, type SizeResult } from '../ground/size.ts';
+import { readSize, type SizeResult } from '../fields/size.ts';
 import { readNeed, type NeedResult } from '../need/needField.ts';
-import type { Nutrient } from '../need/nutrients.ts';
 import { readNumber } from '../quantities/numbers.ts';
 import { readPositive, readQuantity } from '../quantities/quantity.ts';
 import { evaluateLabelFacts, type ProductResult } from '../shelf/evaluateProduct.ts';
-import { noteDay } from './heading.ts';
+import { noteDay } from '../fields/heading.ts';
 import type { AreaInput, RuleFactsInput, SplitInput, WorksheetInput } from './typed.ts';
 
 /** One row of ground as read. `size` is null while nothing, or nothing readable, was typed. */
@@ -24,12 +24,6 @@ export interface SplitResult {
   readonly portions: number;
   readonly everyDays: number | null;
   readonly directions: 1 | 2;
-}
-
-/** What was put down earlier in the year, kg/m2. */
-export interface SoFar {
-  readonly nutrient: Nutrient;
-  readonly kgPerM2: number;
 }
 
 /** A worksheet as read: each part or null, and every error with its field's path. */

@@ -4,7 +4,7 @@ import { build } from 'vite';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
-import { blankSite, blankSiteArea } from '@steady-scatter/core';
+import { blankSite, blankSiteArea } from '@steady-scatter/core/ground';
 import { v7 } from 'uuid';
 import { HttpProblem } from '../problems/HttpProblem.ts';
 import { sampleWrite } from '../testing/jobs.ts';

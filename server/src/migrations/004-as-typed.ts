@@ -1,4 +1,5 @@
-import { AS_TYPED, blankWorksheet, upgradeProduct } from '@steady-scatter/core';
+import { upgradeProduct } from '@steady-scatter/core/shelf';
+import { AS_TYPED, blankWorksheet } from '@steady-scatter/core/worksheet';
 import { DataTypes, QueryTypes, type Sequelize } from 'sequelize';
 import type { RunnableMigration } from 'umzug';
 import { stepsOn } from './steps.ts';

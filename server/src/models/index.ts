@@ -1,6 +1,6 @@
 // Models: the tables as Sequelize sees them. Every table carries crewId, every query is scoped by it.
 // SI values are doubles beside the text and unit that were typed.
-import type { AreaUnit } from '@steady-scatter/core';
+import type { AreaUnit } from '@steady-scatter/core/quantities';
 import {
   DataTypes,
   Model,

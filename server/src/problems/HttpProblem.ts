@@ -1,5 +1,5 @@
 import { PROBLEMS, problemType, type ProblemCode, type ProblemFacts } from '@steady-scatter/contract';
-import type { InputError } from '@steady-scatter/core';
+import type { InputError } from '@steady-scatter/core/errors';
 
 /** What may be said in place of the catalogue's own sentence. */
 interface Words {

@@ -14,14 +14,11 @@ import {
   type SoilTest,
   type WidthTest,
 } from '@steady-scatter/contract';
-import {
-  upgradeCalibration,
-  upgradeProduct,
-  upgradeRig,
-  upgradeWidthTest,
-  lostReadings,
-  type InputError,
-} from '@steady-scatter/core';
+import type { InputError } from '@steady-scatter/core/errors';
+import { upgradeRig } from '@steady-scatter/core/rigs';
+import { upgradeProduct } from '@steady-scatter/core/shelf';
+import { upgradeCalibration, lostReadings } from '@steady-scatter/core/testing';
+import { upgradeWidthTest } from '@steady-scatter/core/width';
 import type { ModelStatic, Sequelize, Transaction } from 'sequelize';
 import { changedBy, type Actor } from '../actor.ts';
 import type { Stored } from '../checking/stored.ts';

@@ -1,17 +1,14 @@
 import type { Job, JobSummary } from '@steady-scatter/contract';
+import { checkSheet, portionDays, type RuleResult, type SheetFacts } from '@steady-scatter/core/season';
+import { workingText } from '@steady-scatter/core/working';
 import {
   answerWorksheet,
   AS_TYPED,
-  checkSheet,
   upgradeWorksheet,
-  portionDays,
-  workingText,
   type AreaInput,
   type EarlierWorksheet,
-  type RuleResult,
-  type SheetFacts,
   type WorksheetInput,
-} from '@steady-scatter/core';
+} from '@steady-scatter/core/worksheet';
 import type { JobAreaRow, JobRow } from '../models/index.ts';
 
 function areaOf({ id, name, sizeTyped, sizeUnit, siteId, siteAreaId }: JobAreaRow): AreaInput {

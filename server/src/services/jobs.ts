@@ -1,6 +1,6 @@
 import { setImmediate as breathe } from 'node:timers/promises';
 import type { Job, JobSummary } from '@steady-scatter/contract';
-import { evaluateRuleSet } from '@steady-scatter/core';
+import { evaluateRuleSet } from '@steady-scatter/core/season';
 import type { InferCreationAttributes, Sequelize } from 'sequelize';
 import type { Actor } from '../actor.ts';
 import type { Stored } from '../checking/stored.ts';

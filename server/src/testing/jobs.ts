@@ -1,4 +1,5 @@
-import { blankProduct, blankWorksheet, type ProductInput, type WorksheetInput } from '@steady-scatter/core';
+import { blankProduct, type ProductInput } from '@steady-scatter/core/shelf';
+import { blankWorksheet, type WorksheetInput } from '@steady-scatter/core/worksheet';
 import { v7 } from 'uuid';
 
 /** The label of 24-0-8 in 40-lb bags. */

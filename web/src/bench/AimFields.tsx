@@ -1,16 +1,8 @@
 import { Box, Button } from '@chakra-ui/react';
-import {
-  isEmptyRun,
-  PRODUCT_KINDS,
-  rigKind,
-  STARTS,
-  UNITS,
-  type CalibrationInput,
-  type LengthUnit,
-  type MassPerAreaUnit,
-  type MassUnit,
-  type StartId,
-} from '@steady-scatter/core';
+import { UNITS, type LengthUnit, type MassPerAreaUnit, type MassUnit } from '@steady-scatter/core/quantities';
+import { rigKind } from '@steady-scatter/core/rigs';
+import { PRODUCT_KINDS } from '@steady-scatter/core/shelf';
+import { isEmptyRun, STARTS, type CalibrationInput, type StartId } from '@steady-scatter/core/testing';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { DocFormProps } from '../documents/DocPage.tsx';

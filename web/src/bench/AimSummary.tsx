@@ -1,5 +1,6 @@
 import { Box, Button } from '@chakra-ui/react';
-import { UNITS, type CalibrationInput } from '@steady-scatter/core';
+import { UNITS } from '@steady-scatter/core/quantities';
+import type { CalibrationInput } from '@steady-scatter/core/testing';
 import type { CalibrationContext } from './calibrationContext.ts';
 
 /** The aim in one line, while it is not being changed. */

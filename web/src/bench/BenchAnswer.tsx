@@ -1,6 +1,7 @@
 import { Box, Button } from '@chakra-ui/react';
 import { AnswerBox } from '../ui/AnswerBox.tsx';
-import { adviceText, correctionText, MISSING, type CalibrationInput } from '@steady-scatter/core';
+import { adviceText, correctionText, type CalibrationInput } from '@steady-scatter/core/testing';
+import { MISSING } from '@steady-scatter/core/working';
 import { Play } from 'lucide-react';
 import { lazy, Suspense } from 'react';
 import { BigNumber } from '../ui/BigNumber.tsx';

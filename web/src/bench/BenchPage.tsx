@@ -1,4 +1,6 @@
-import { adviceText, MISSING, UNITS, type CalibrationInput } from '@steady-scatter/core';
+import { UNITS } from '@steady-scatter/core/quantities';
+import { adviceText, type CalibrationInput } from '@steady-scatter/core/testing';
+import { MISSING } from '@steady-scatter/core/working';
 import { DocList } from '../documents/DocList.tsx';
 import { dayText } from '../ui/dayText.ts';
 import { calibrationContext, useBenchShelf } from './calibrationContext.ts';

@@ -1,5 +1,6 @@
 import { Box, Button } from '@chakra-ui/react';
-import type { CalibrationInput, InputError } from '@steady-scatter/core';
+import type { InputError } from '@steady-scatter/core/errors';
+import type { CalibrationInput } from '@steady-scatter/core/testing';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useCommands } from '../commands/CommandsProvider.tsx';

@@ -1,4 +1,9 @@
-import { blankCalibration, calibrationFor, calibrationOn, type CalibrationInput } from '@steady-scatter/core';
+import {
+  blankCalibration,
+  calibrationFor,
+  calibrationOn,
+  type CalibrationInput,
+} from '@steady-scatter/core/testing';
 import { useLocation, useParams, useSearchParams } from 'react-router';
 import { DocPage } from '../documents/DocPage.tsx';
 import { useSystem } from '../settings/useSystem.ts';

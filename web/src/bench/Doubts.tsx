@@ -1,5 +1,5 @@
 import { Box, Button } from '@chakra-ui/react';
-import type { CalibrationResult, CalibrationInput } from '@steady-scatter/core';
+import type { CalibrationResult, CalibrationInput } from '@steady-scatter/core/testing';
 import { WarningActs, WarningBox } from '../ui/WarningBox.tsx';
 
 interface Props {

@@ -1,5 +1,5 @@
 import { Box, Button, IconButton } from '@chakra-ui/react';
-import { UNITS } from '@steady-scatter/core';
+import { UNITS } from '@steady-scatter/core/quantities';
 import { Plus, Trash2 } from 'lucide-react';
 import { LabelledField } from '../ui/LabelledField.tsx';
 import type { AimProps } from './AimFields.tsx';

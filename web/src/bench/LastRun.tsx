@@ -1,4 +1,5 @@
-import { runLine, UNITS, type CalibrationInput } from '@steady-scatter/core';
+import { UNITS } from '@steady-scatter/core/quantities';
+import { runLine, type CalibrationInput } from '@steady-scatter/core/testing';
 import { Section } from '../ui/Section.tsx';
 import { WorkingLine } from '../ui/WorkingLine.tsx';
 import type { CalibrationContext } from './calibrationContext.ts';

@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import { lookUpText, paceText, showRate, type CalibrationInput } from '@steady-scatter/core';
+import { lookUpText, paceText, showRate, type CalibrationInput } from '@steady-scatter/core/testing';
 import { useState } from 'react';
 import { LabelledField } from '../ui/LabelledField.tsx';
 import { Section } from '../ui/Section.tsx';

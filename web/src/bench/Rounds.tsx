@@ -1,4 +1,5 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
+import { UNITS } from '@steady-scatter/core/quantities';
 import {
   blankRun,
   isEmptyRun,
@@ -7,10 +8,9 @@ import {
   methodsFor,
   MAX_RUNS,
   showRate,
-  UNITS,
   type CalibrationInput,
   type MethodId,
-} from '@steady-scatter/core';
+} from '@steady-scatter/core/testing';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { v7 as newId } from 'uuid';

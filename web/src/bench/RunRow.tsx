@@ -1,20 +1,20 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
+import type { InputError } from '@steady-scatter/core/errors';
+import { showQuantity } from '@steady-scatter/core/quantities';
 import {
   againstText,
   coarseText,
   methodOf,
   METHODS,
-  MISSING,
   runLine,
   runRemarks,
-  showQuantity,
   showAtWork,
   paceLine,
   isEmptyRun,
   type CalibrationInput,
-  type InputError,
   type RunInput,
-} from '@steady-scatter/core';
+} from '@steady-scatter/core/testing';
+import { MISSING } from '@steady-scatter/core/working';
 import { ChevronDown } from 'lucide-react';
 import { dayText } from '../ui/dayText.ts';
 import { CheckLine } from '../ui/CheckLine.tsx';

@@ -1,5 +1,12 @@
 import { Box } from '@chakra-ui/react';
-import { settingPicture, UNITS, type CalibrationInput, type ChartPoint, type Mark, type SettingPicture } from '@steady-scatter/core'; // prettier-ignore
+import { UNITS } from '@steady-scatter/core/quantities';
+import type { Mark } from '@steady-scatter/core/rigs';
+import {
+  settingPicture,
+  type CalibrationInput,
+  type ChartPoint,
+  type SettingPicture,
+} from '@steady-scatter/core/testing';
 import { Chart, LinearScale, LineElement, PointElement, Filler, type ChartData, type Plugin } from 'chart.js';
 import { useMemo } from 'react';
 import { Scatter } from 'react-chartjs-2';

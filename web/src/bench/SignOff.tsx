@@ -1,5 +1,5 @@
 import { Box, Button } from '@chakra-ui/react';
-import { freshness, type Age, type CalibrationInput, type Freshness } from '@steady-scatter/core';
+import { freshness, type Age, type CalibrationInput, type Freshness } from '@steady-scatter/core/testing';
 import { dayText } from '../ui/dayText.ts';
 import { LabelledField } from '../ui/LabelledField.tsx';
 import { Section } from '../ui/Section.tsx';

@@ -1,5 +1,9 @@
 import { Button } from '@chakra-ui/react';
-import { toResult, mismatchOf, mismatchText, readWidth, rigKind, UNITS, type CalibrationInput } from '@steady-scatter/core'; // prettier-ignore
+import { toResult } from '@steady-scatter/core/errors';
+import { UNITS } from '@steady-scatter/core/quantities';
+import { readWidth, rigKind } from '@steady-scatter/core/rigs';
+import type { CalibrationInput } from '@steady-scatter/core/testing';
+import { mismatchOf, mismatchText } from '@steady-scatter/core/width';
 import { useWidthTests } from '../width/useWidthTests.ts';
 import type { CalibrationContext } from './calibrationContext.ts';
 import { WarningActs, WarningBox } from '../ui/WarningBox.tsx';

@@ -1,10 +1,10 @@
+import { blankRig } from '@steady-scatter/core/rigs';
 import {
   blankCalibration,
-  blankRig,
   blankRun,
   type CalibrationInput,
   type RunInput,
-} from '@steady-scatter/core';
+} from '@steady-scatter/core/testing';
 import { screen } from '@testing-library/react';
 import { useEffect, useState } from 'react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';

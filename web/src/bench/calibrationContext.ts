@@ -1,17 +1,16 @@
 import type { Calibration, Product, Rig } from '@steady-scatter/contract';
+import { evaluateRig, type RigInput } from '@steady-scatter/core/rigs';
+import type { ProductInput } from '@steady-scatter/core/shelf';
 import {
   benchRig,
   chartShape,
   machineRecord,
   NO_RIG,
   evaluateCalibration,
-  evaluateRig,
   type BenchRig,
   type CalibrationResult,
   type CalibrationInput,
-  type ProductInput,
-  type RigInput,
-} from '@steady-scatter/core';
+} from '@steady-scatter/core/testing';
 import { useMemo } from 'react';
 import type { Doc } from '../documents/docs.ts';
 import { useShelf } from '../products/useProducts.ts';

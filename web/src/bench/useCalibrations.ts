@@ -1,5 +1,5 @@
 import type { Calibration } from '@steady-scatter/contract';
-import { upgradeCalibration, keepEarlier, evaluateCalibration } from '@steady-scatter/core';
+import { upgradeCalibration, keepEarlier, evaluateCalibration } from '@steady-scatter/core/testing';
 import { call } from '../api/lazyCall.ts';
 import { useDocs, type DocKind } from '../documents/docs.ts';
 

@@ -1,4 +1,4 @@
-import { calibrationFor, calibrationOn, type CalibrationInput } from '@steady-scatter/core';
+import { calibrationFor, calibrationOn, type CalibrationInput } from '@steady-scatter/core/testing';
 import type { AimProps } from './AimFields.tsx';
 
 /** "Red push spreader, Lake feed 24-0-8": what a calibration is called when nobody said otherwise. */

@@ -1,5 +1,11 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
-import { differences, mergeSheets, type Difference, type HeadedSheet, type Side } from '@steady-scatter/core';
+import {
+  differences,
+  mergeSheets,
+  type Difference,
+  type HeadedSheet,
+  type Side,
+} from '@steady-scatter/core/worksheet';
 import { useId, useState } from 'react';
 import { Panel } from '../ui/Panel.tsx';
 

@@ -1,5 +1,5 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
-import type { InputError } from '@steady-scatter/core';
+import type { InputError } from '@steady-scatter/core/errors';
 import { RotateCcw, Trash2 } from 'lucide-react';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { useForm, useWatch } from 'react-hook-form';

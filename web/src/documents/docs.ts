@@ -1,4 +1,4 @@
-import type { InputError } from '@steady-scatter/core';
+import type { InputError } from '@steady-scatter/core/errors';
 import { useQuery } from '@tanstack/react-query';
 import { keptActs, type KeptActs, type KeptCalls } from '../api/keptActs.ts';
 import { queries } from '../api/queries.ts';

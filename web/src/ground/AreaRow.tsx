@@ -1,5 +1,7 @@
 import { Box, IconButton, chakra } from '@chakra-ui/react';
-import { toResult, lengthUnitFor, readSize, retypeSize, type AreaUnit } from '@steady-scatter/core';
+import { toResult } from '@steady-scatter/core/errors';
+import { lengthUnitFor, readSize, retypeSize } from '@steady-scatter/core/fields';
+import type { AreaUnit } from '@steady-scatter/core/quantities';
 import { X } from 'lucide-react';
 import { lazy, Suspense } from 'react';
 import { useWatch } from 'react-hook-form';

@@ -1,5 +1,6 @@
 import { Box, Button } from '@chakra-ui/react';
-import { MAX_AREAS, termText, type AreaInput } from '@steady-scatter/core';
+import { termText } from '@steady-scatter/core/working';
+import { MAX_AREAS, type AreaInput } from '@steady-scatter/core/worksheet';
 import { LandPlot, Plus } from 'lucide-react';
 import { lazy } from 'react';
 import { useFieldArray, useWatch } from 'react-hook-form';

@@ -1,6 +1,8 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
 import type { Site } from '@steady-scatter/contract';
-import { measuredSize, MAX_AREAS, evaluateSite, type AreaInput } from '@steady-scatter/core';
+import { measuredSize } from '@steady-scatter/core/fields';
+import { evaluateSite } from '@steady-scatter/core/ground';
+import { MAX_AREAS, type AreaInput } from '@steady-scatter/core/worksheet';
 import { Check } from 'lucide-react';
 import { Link } from 'react-router';
 import { v7 as newId } from 'uuid';

@@ -1,5 +1,7 @@
 import { Box, Button } from '@chakra-ui/react';
-import { isMeasuredSize, measuredSize, evaluateSite, type AreaOrigin } from '@steady-scatter/core';
+import { isMeasuredSize, measuredSize } from '@steady-scatter/core/fields';
+import { evaluateSite } from '@steady-scatter/core/ground';
+import type { AreaOrigin } from '@steady-scatter/core/worksheet';
 import { useMemo } from 'react';
 import { useWatch } from 'react-hook-form';
 import { Link } from 'react-router';

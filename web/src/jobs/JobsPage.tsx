@@ -1,6 +1,8 @@
 import { Box, Button, chakra, IconButton } from '@chakra-ui/react';
 import type { JobSummary } from '@steady-scatter/contract';
-import { MISSING, showQuantity, UNITS, type PackageUnit, type UnitId } from '@steady-scatter/core';
+import type { PackageUnit } from '@steady-scatter/core/loads';
+import { showQuantity, UNITS, type UnitId } from '@steady-scatter/core/quantities';
+import { MISSING } from '@steady-scatter/core/working';
 import { Plus, Trash2 } from 'lucide-react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { Link } from 'react-router';

@@ -1,5 +1,5 @@
 import { Box, Button } from '@chakra-ui/react';
-import { questionsOf } from '@steady-scatter/core';
+import { questionsOf } from '@steady-scatter/core/worksheet';
 import { useWatch } from 'react-hook-form';
 import { useSheet, useSheetForm } from './sheet.tsx';
 import { useSheetChange } from './useSheetChange.ts';

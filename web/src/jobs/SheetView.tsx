@@ -1,5 +1,6 @@
 import { Box, chakra } from '@chakra-ui/react';
-import { MISSING, ORIGINS, termText, worksheetText, type Origin, type Working } from '@steady-scatter/core';
+import { MISSING, ORIGINS, termText, type Origin, type Working } from '@steady-scatter/core/working';
+import { worksheetText } from '@steady-scatter/core/worksheet';
 import { Copy, Printer } from 'lucide-react';
 import { lazy, Suspense, useState, type ReactNode } from 'react';
 import { useWatch } from 'react-hook-form';

@@ -1,4 +1,4 @@
-import type { Origin } from '@steady-scatter/core';
+import type { Origin } from '@steady-scatter/core/working';
 import type { ReactNode } from 'react';
 import { useController, type FieldPathByValue } from 'react-hook-form';
 import { errorId } from '../ui/FieldErrors.tsx';

@@ -1,4 +1,5 @@
-import { blankProduct, blankWorksheet } from '@steady-scatter/core';
+import { blankProduct } from '@steady-scatter/core/shelf';
+import { blankWorksheet } from '@steady-scatter/core/worksheet';
 import { expect, it } from 'vitest';
 import { dropDraft, loadDraft, saveDraft, type Draft, type DraftStore } from './drafts.ts';
 

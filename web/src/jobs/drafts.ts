@@ -1,11 +1,10 @@
+import { upgradeProduct, type ProductInput } from '@steady-scatter/core/shelf';
 import {
   blankWorksheet,
-  upgradeProduct,
   upgradeWorksheet,
   isWorksheetInput,
   type HeadedSheet,
-  type ProductInput,
-} from '@steady-scatter/core';
+} from '@steady-scatter/core/worksheet';
 
 /** What is on a sheet: its heading and the worksheet as typed. */
 export type SheetForm = HeadedSheet;

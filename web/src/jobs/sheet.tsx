@@ -1,4 +1,5 @@
-import { answerWorksheet, type InputError, type WorksheetAnswer } from '@steady-scatter/core';
+import type { InputError } from '@steady-scatter/core/errors';
+import { answerWorksheet, type WorksheetAnswer } from '@steady-scatter/core/worksheet';
 import { createContext, use, useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { FormProvider, useFormContext, useWatch, type UseFormReturn } from 'react-hook-form';
 import { usePreferences } from '../settings/PreferencesProvider.tsx';

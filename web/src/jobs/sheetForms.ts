@@ -1,5 +1,5 @@
 import type { Job } from '@steady-scatter/contract';
-import { blankWorksheet, type ShownIn } from '@steady-scatter/core';
+import { blankWorksheet, type ShownIn } from '@steady-scatter/core/worksheet';
 import { v7 as newId } from 'uuid';
 import { today } from '../ui/today.ts';
 import type { SheetForm } from './drafts.ts';

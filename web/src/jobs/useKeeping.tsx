@@ -1,5 +1,6 @@
 import type { Job } from '@steady-scatter/contract';
-import { toResult, readDay, readName } from '@steady-scatter/core';
+import { toResult } from '@steady-scatter/core/errors';
+import { readDay, readName } from '@steady-scatter/core/fields';
 import { useState } from 'react';
 import type { UseFormReturn } from 'react-hook-form';
 import { useNavigate } from 'react-router';

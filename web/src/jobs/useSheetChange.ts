@@ -1,4 +1,4 @@
-import type { WorksheetInput } from '@steady-scatter/core';
+import type { WorksheetInput } from '@steady-scatter/core/worksheet';
 import { useNotices } from '../ui/notices.tsx';
 import { useSheetForm } from './sheet.tsx';
 

@@ -1,4 +1,5 @@
-import { UNITS, type ShownIn } from '@steady-scatter/core';
+import { UNITS } from '@steady-scatter/core/quantities';
+import type { ShownIn } from '@steady-scatter/core/worksheet';
 import { useWatch } from 'react-hook-form';
 import { MASS_CHOICES, RATE_CHOICES, symbolOf, VOLUME_CHOICES, VOLUME_RATE_CHOICES } from '../need/units.ts';
 import { AREA_CHOICES } from '../ground/units.ts';

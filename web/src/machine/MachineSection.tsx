@@ -1,20 +1,19 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
+import { showQuantity, UNITS } from '@steady-scatter/core/quantities';
+import { rigKind } from '@steady-scatter/core/rigs';
+import { PRODUCT_KINDS } from '@steady-scatter/core/shelf';
 import {
   chartMatch,
   markText,
   mayGiveSetting,
-  mismatchText,
-  PRODUCT_KINDS,
-  rigKind,
   sameProductKey,
-  showQuantity,
   spreadPlan,
-  termText,
-  UNITS,
   type CalibrationInput,
   type ChartMatch,
-  type SpreadInput,
-} from '@steady-scatter/core';
+} from '@steady-scatter/core/testing';
+import { mismatchText } from '@steady-scatter/core/width';
+import { termText } from '@steady-scatter/core/working';
+import type { SpreadInput } from '@steady-scatter/core/worksheet';
 import { useWatch } from 'react-hook-form';
 import { Link, useParams } from 'react-router';
 import { calibrationContext, useBenchShelf, type CalibrationContext } from '../bench/calibrationContext.ts';

@@ -1,5 +1,5 @@
 import { Box, chakra } from '@chakra-ui/react';
-import type { MixLines } from '@steady-scatter/core';
+import type { MixLines } from '@steady-scatter/core/mix';
 import { WorkingLine } from '../ui/WorkingLine.tsx';
 
 const STANDING = {

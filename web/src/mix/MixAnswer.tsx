@@ -4,13 +4,12 @@ import {
   missInWords,
   mixLines,
   searchNotes,
-  showExact,
-  type MassPerAreaUnit,
   type Mix,
   type MixAnswer,
   type MixLines,
-  type ProductInput,
-} from '@steady-scatter/core';
+} from '@steady-scatter/core/mix';
+import { showExact, type MassPerAreaUnit } from '@steady-scatter/core/quantities';
+import type { ProductInput } from '@steady-scatter/core/shelf';
 import { useState } from 'react';
 import { BigNumber } from '../ui/BigNumber.tsx';
 import { WorkingLine } from '../ui/WorkingLine.tsx';

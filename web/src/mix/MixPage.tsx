@@ -1,6 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import type { Product } from '@steady-scatter/contract';
-import { mixForSoilTest, UNITS } from '@steady-scatter/core';
+import { mixForSoilTest } from '@steady-scatter/core/mix';
+import { UNITS } from '@steady-scatter/core/quantities';
 import { useMemo } from 'react';
 import { useSearchParams } from 'react-router';
 import { explain } from '../api/explain.ts';

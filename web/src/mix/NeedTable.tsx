@@ -1,12 +1,8 @@
 import { Box, chakra } from '@chakra-ui/react';
-import {
-  NUTRIENTS,
-  SOIL_NUTRIENTS,
-  statedForm,
-  UNITS,
-  type InputError,
-  type MixInput,
-} from '@steady-scatter/core';
+import type { InputError } from '@steady-scatter/core/errors';
+import type { MixInput } from '@steady-scatter/core/mix';
+import { NUTRIENTS, SOIL_NUTRIENTS, statedForm } from '@steady-scatter/core/need';
+import { UNITS } from '@steady-scatter/core/quantities';
 import { fieldBox } from '../ui/fieldBox.ts';
 import { errorId, FieldErrors } from '../ui/FieldErrors.tsx';
 

@@ -1,4 +1,4 @@
-import type { MixAnswer, MixRequest } from '@steady-scatter/core';
+import type { MixAnswer, MixRequest } from '@steady-scatter/core/mix';
 import { wrap, type Remote } from 'comlink';
 import { useEffect, useState } from 'react';
 import type { MixSearch } from '../workers/mix.worker.ts';

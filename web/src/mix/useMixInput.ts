@@ -1,12 +1,6 @@
-import {
-  blankMix,
-  mixForSoilTest,
-  evaluateMix,
-  SOIL_NUTRIENTS,
-  type MassPerAreaUnit,
-  type MixInput,
-  type SoilTestInput,
-} from '@steady-scatter/core';
+import { blankMix, mixForSoilTest, evaluateMix, type MixInput } from '@steady-scatter/core/mix';
+import { SOIL_NUTRIENTS, type SoilTestInput } from '@steady-scatter/core/need';
+import type { MassPerAreaUnit } from '@steady-scatter/core/quantities';
 import { useEffect, useState } from 'react';
 import { tabAndBrowser } from '../ui/browserStores.ts';
 

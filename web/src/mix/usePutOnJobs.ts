@@ -1,12 +1,8 @@
 import type { Product } from '@steady-scatter/contract';
-import {
-  blankWorksheet,
-  isUsUnit,
-  SOIL_NUTRIENTS,
-  statedForm,
-  type MixLines,
-  type MixInput,
-} from '@steady-scatter/core';
+import type { MixLines, MixInput } from '@steady-scatter/core/mix';
+import { SOIL_NUTRIENTS, statedForm } from '@steady-scatter/core/need';
+import { isUsUnit } from '@steady-scatter/core/shelf';
+import { blankWorksheet } from '@steady-scatter/core/worksheet';
 import { useNavigate } from 'react-router';
 import { v7 as newId } from 'uuid';
 import { explain } from '../api/explain.ts';

@@ -1,12 +1,7 @@
 import type { Product } from '@steady-scatter/contract';
-import {
-  mixLimits,
-  evaluateMix,
-  evaluateProduct,
-  evaluateRuleSet,
-  type MixRequest,
-  type MixInput,
-} from '@steady-scatter/core';
+import { evaluateMix, type MixRequest, type MixInput } from '@steady-scatter/core/mix';
+import { mixLimits, evaluateRuleSet } from '@steady-scatter/core/season';
+import { evaluateProduct } from '@steady-scatter/core/shelf';
 import { useMemo } from 'react';
 import { useDocs } from '../documents/docs.ts';
 import { RULE_SETS } from '../regulations/useRuleSets.ts';

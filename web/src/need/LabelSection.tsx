@@ -1,14 +1,10 @@
 import { Box, Button } from '@chakra-ui/react';
-import {
-  toResult,
-  NEED_OF,
-  needFromLabel,
-  NUTRIENTS,
-  readSize,
-  retypeSize,
-  type AreaUnit,
-  type WorksheetAnswer,
-} from '@steady-scatter/core';
+import { toResult } from '@steady-scatter/core/errors';
+import { readSize, retypeSize } from '@steady-scatter/core/fields';
+import { NUTRIENTS } from '@steady-scatter/core/need';
+import type { AreaUnit } from '@steady-scatter/core/quantities';
+import { NEED_OF } from '@steady-scatter/core/shelf';
+import { needFromLabel, type WorksheetAnswer } from '@steady-scatter/core/worksheet';
 import { useWatch } from 'react-hook-form';
 import { AREA_CHOICES } from '../ground/units.ts';
 import { useSheet, useSheetForm } from '../jobs/sheet.tsx';

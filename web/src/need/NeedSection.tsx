@@ -1,22 +1,9 @@
 import { chakra } from '@chakra-ui/react';
-import {
-  toResult,
-  isNutrient,
-  NEED_OF,
-  NEED_OF_IDS,
-  RATE_AREAS,
-  readGrade,
-  readNeed,
-  retypeNeed,
-  splitUnit,
-  UNITS,
-  weightPart,
-  withNeedOf,
-  type NeedOf,
-  type RateAreaUnit,
-  type RateUnit,
-  type UnitChange,
-} from '@steady-scatter/core';
+import { toResult } from '@steady-scatter/core/errors';
+import { readGrade, readNeed, retypeNeed, splitUnit, weightPart } from '@steady-scatter/core/need';
+import { RATE_AREAS, UNITS, type RateAreaUnit, type UnitChange } from '@steady-scatter/core/quantities';
+import { isNutrient, NEED_OF, NEED_OF_IDS, type NeedOf, type RateUnit } from '@steady-scatter/core/shelf';
+import { withNeedOf } from '@steady-scatter/core/worksheet';
 import { useWatch } from 'react-hook-form';
 import { useSheet, useSheetForm } from '../jobs/sheet.tsx';
 import { Questions } from '../jobs/Questions.tsx';

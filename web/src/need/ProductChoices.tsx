@@ -4,11 +4,9 @@ import {
   isUsUnit,
   PRODUCT_KIND_IDS,
   PRODUCT_KINDS,
-  withProduct,
   type ProductInput,
-  type Replaced,
-  type WorksheetInput,
-} from '@steady-scatter/core';
+} from '@steady-scatter/core/shelf';
+import { withProduct, type Replaced, type WorksheetInput } from '@steady-scatter/core/worksheet';
 import { useState } from 'react';
 import { explain } from '../api/explain.ts';
 import { useSheetForm } from '../jobs/sheet.tsx';

@@ -1,13 +1,7 @@
 import { Box } from '@chakra-ui/react';
-import {
-  toResult,
-  fractionOf,
-  NUTRIENTS,
-  showExact,
-  withShare,
-  type Grade,
-  type Nutrient,
-} from '@steady-scatter/core';
+import { toResult } from '@steady-scatter/core/errors';
+import { fractionOf, NUTRIENTS, withShare, type Grade, type Nutrient } from '@steady-scatter/core/need';
+import { showExact } from '@steady-scatter/core/quantities';
 import { useState } from 'react';
 import { useSheetForm } from '../jobs/sheet.tsx';
 import { TermInput } from '../ui/TermInput.tsx';

@@ -1,15 +1,15 @@
+import type { PackageUnit } from '@steady-scatter/core/loads';
 import {
   isBareNumber,
   RATE_AREAS,
   UNITS,
   type MassPerAreaUnit,
   type MassUnit,
-  type PackageUnit,
   type RateAreaUnit,
-  type RateUnit,
   type VolumePerAreaUnit,
   type VolumeUnit,
-} from '@steady-scatter/core';
+} from '@steady-scatter/core/quantities';
+import type { RateUnit } from '@steady-scatter/core/shelf';
 
 /** Weights that a need or a rate is given in. */
 export const MASS_CHOICES = ['lb', 'oz', 'kg', 'g', 't', 'ton'] as const satisfies readonly MassUnit[];

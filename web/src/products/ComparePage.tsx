@@ -1,22 +1,18 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
 import type { Product } from '@steady-scatter/contract';
+import { toResult } from '@steady-scatter/core/errors';
+import { NUTRIENT_IDS, NUTRIENTS, readNeed } from '@steady-scatter/core/need';
+import { UNITS, type MassPerAreaUnit, type Shown } from '@steady-scatter/core/quantities';
 import {
-  toResult,
   cheapest,
   labelLines,
-  MISSING,
   isNutrient,
   NEED_OF,
-  NUTRIENT_IDS,
-  NUTRIENTS,
-  readNeed,
-  UNITS,
-  worksheetFor,
   type LabelLines,
-  type MassPerAreaUnit,
   type NeedOf,
-  type Shown,
-} from '@steady-scatter/core';
+} from '@steady-scatter/core/shelf';
+import { MISSING } from '@steady-scatter/core/working';
+import { worksheetFor } from '@steady-scatter/core/worksheet';
 import type { ReactNode } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { v7 as newId } from 'uuid';

@@ -1,12 +1,7 @@
 import { Box, Button, chakra, Progress } from '@chakra-ui/react';
-import {
-  isBareNumber,
-  MISSING,
-  PRODUCT_KINDS,
-  SHELF_CSV,
-  UNITS,
-  type ProductInput,
-} from '@steady-scatter/core';
+import { isBareNumber, UNITS } from '@steady-scatter/core/quantities';
+import { PRODUCT_KINDS, SHELF_CSV, type ProductInput } from '@steady-scatter/core/shelf';
+import { MISSING } from '@steady-scatter/core/working';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { call } from '../api/lazyCall.ts';

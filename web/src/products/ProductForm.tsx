@@ -1,15 +1,13 @@
 import { Box, Button, chakra, IconButton } from '@chakra-ui/react';
+import { RATE_AREAS, UNITS, type UnitId } from '@steady-scatter/core/quantities';
 import {
   PRODUCT_KIND_IDS,
   PRODUCT_KINDS,
-  RATE_AREAS,
   evaluateLabelFacts,
-  UNITS,
   type GradeBasis,
   type ProductKind,
   type ProductInput,
-  type UnitId,
-} from '@steady-scatter/core';
+} from '@steady-scatter/core/shelf';
 import { Plus, X } from 'lucide-react';
 import type { DocFormProps } from '../documents/DocPage.tsx';
 import { Choice } from '../ui/Choice.tsx';

@@ -1,4 +1,4 @@
-import { blankProduct } from '@steady-scatter/core';
+import { blankProduct } from '@steady-scatter/core/shelf';
 import { Scale } from 'lucide-react';
 import { useNavigate } from 'react-router';
 import { DocPage } from '../documents/DocPage.tsx';

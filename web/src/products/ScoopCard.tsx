@@ -1,5 +1,7 @@
 import { Box, Button, IconButton } from '@chakra-ui/react';
-import { evaluateScoop, scoopLine, type MassUnit, type ProductInput } from '@steady-scatter/core';
+import { evaluateScoop, scoopLine } from '@steady-scatter/core/loads';
+import type { MassUnit } from '@steady-scatter/core/quantities';
+import type { ProductInput } from '@steady-scatter/core/shelf';
 import { Plus, X } from 'lucide-react';
 import type { DocFormProps } from '../documents/DocPage.tsx';
 import { Choice } from '../ui/Choice.tsx';

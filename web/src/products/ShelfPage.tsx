@@ -1,6 +1,6 @@
 import { Box, Button, chakra, IconButton } from '@chakra-ui/react';
 import type { Product } from '@steady-scatter/contract';
-import { PRODUCT_KIND_IDS, PRODUCT_KINDS } from '@steady-scatter/core';
+import { PRODUCT_KIND_IDS, PRODUCT_KINDS } from '@steady-scatter/core/shelf';
 import {
   flexRender,
   getCoreRowModel,

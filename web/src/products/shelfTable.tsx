@@ -1,5 +1,7 @@
 import type { Product } from '@steady-scatter/contract';
-import { MISSING, PRODUCT_KINDS, evaluateProduct, isBareNumber, UNITS } from '@steady-scatter/core';
+import { isBareNumber, UNITS } from '@steady-scatter/core/quantities';
+import { PRODUCT_KINDS, evaluateProduct } from '@steady-scatter/core/shelf';
+import { MISSING } from '@steady-scatter/core/working';
 import { createColumnHelper } from '@tanstack/react-table';
 import { NameLink } from '../ui/NameLink.tsx';
 import { SampleBadge } from '../ui/SampleBadge.tsx';

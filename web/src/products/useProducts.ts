@@ -1,5 +1,5 @@
 import type { Product } from '@steady-scatter/contract';
-import { upgradeProduct, evaluateProduct } from '@steady-scatter/core';
+import { upgradeProduct, evaluateProduct } from '@steady-scatter/core/shelf';
 import { call } from '../api/lazyCall.ts';
 import { docActs, useDocs, type DocKind } from '../documents/docs.ts';
 

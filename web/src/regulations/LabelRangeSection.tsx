@@ -1,5 +1,6 @@
 import { Box, Button } from '@chakra-ui/react';
-import { labelRange, showQuantity } from '@steady-scatter/core';
+import { showQuantity } from '@steady-scatter/core/quantities';
+import { labelRange } from '@steady-scatter/core/season';
 import { useWatch } from 'react-hook-form';
 import { useSheet, useSheetForm } from '../jobs/sheet.tsx';
 import { useNotices } from '../ui/notices.tsx';

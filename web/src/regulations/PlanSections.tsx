@@ -1,14 +1,9 @@
 import { Box, Button } from '@chakra-ui/react';
-import {
-  inScoops,
-  orderTable,
-  portionsOf,
-  PRODUCT_KINDS,
-  showQuantity,
-  UNITS,
-  type MassUnit,
-  type Portion,
-} from '@steady-scatter/core';
+import { inScoops } from '@steady-scatter/core/loads';
+import { showQuantity, UNITS, type MassUnit } from '@steady-scatter/core/quantities';
+import { portionsOf, type Portion } from '@steady-scatter/core/season';
+import { PRODUCT_KINDS } from '@steady-scatter/core/shelf';
+import { orderTable } from '@steady-scatter/core/worksheet';
 import { useWatch } from 'react-hook-form';
 import { useSheet, useSheetForm } from '../jobs/sheet.tsx';
 import { TypedTerm } from '../jobs/TypedTerm.tsx';

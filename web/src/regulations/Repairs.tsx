@@ -1,5 +1,6 @@
 import { Box, Button } from '@chakra-ui/react';
-import { daysNeeded, fewestPortions, lessNeed, mostAllowedShare, type RuleCheck } from '@steady-scatter/core';
+import { daysNeeded, fewestPortions, mostAllowedShare, type RuleCheck } from '@steady-scatter/core/season';
+import { lessNeed } from '@steady-scatter/core/worksheet';
 import { useWatch } from 'react-hook-form';
 import { useSheet, useSheetForm } from '../jobs/sheet.tsx';
 import { useSheetChange } from '../jobs/useSheetChange.ts';

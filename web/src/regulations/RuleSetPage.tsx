@@ -1,15 +1,14 @@
 import { Box, Button, chakra, IconButton } from '@chakra-ui/react';
+import { NUTRIENT_IDS, NUTRIENTS } from '@steady-scatter/core/need';
+import { UNITS } from '@steady-scatter/core/quantities';
 import {
   blankRule,
   blankRuleSet,
-  NUTRIENT_IDS,
-  NUTRIENTS,
   RULE_KIND_IDS,
   RULE_KINDS,
-  UNITS,
   type RuleSetInput,
   type RuleInput,
-} from '@steady-scatter/core';
+} from '@steady-scatter/core/season';
 import { Plus, X } from 'lucide-react';
 import { v7 as newId } from 'uuid';
 import { DocPage, type DocFormProps } from '../documents/DocPage.tsx';

@@ -1,13 +1,8 @@
 import { Box, chakra } from '@chakra-ui/react';
-import {
-  isTestOf,
-  NUTRIENTS,
-  UNITS,
-  type Nutrient,
-  type RuleCheck,
-  type RuleFactsInput,
-  type SoilTestInput,
-} from '@steady-scatter/core';
+import { isTestOf, NUTRIENTS, type Nutrient, type SoilTestInput } from '@steady-scatter/core/need';
+import { UNITS } from '@steady-scatter/core/quantities';
+import type { RuleCheck } from '@steady-scatter/core/season';
+import type { RuleFactsInput } from '@steady-scatter/core/worksheet';
 import { useWatch } from 'react-hook-form';
 import { Link } from 'react-router';
 import { useSheet, useSheetForm } from '../jobs/sheet.tsx';

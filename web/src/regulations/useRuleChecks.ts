@@ -4,7 +4,7 @@ import {
   type PlannedJob,
   type RuleCheck,
   type RuleResult,
-} from '@steady-scatter/core';
+} from '@steady-scatter/core/season';
 import { useWatch } from 'react-hook-form';
 import { useParams } from 'react-router';
 import { useSheet, useSheetForm } from '../jobs/sheet.tsx';

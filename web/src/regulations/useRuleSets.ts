@@ -1,5 +1,5 @@
 import type { RuleSet } from '@steady-scatter/contract';
-import { evaluateRuleSet } from '@steady-scatter/core';
+import { evaluateRuleSet } from '@steady-scatter/core/season';
 import { call } from '../api/lazyCall.ts';
 import type { DocKind } from '../documents/docs.ts';
 

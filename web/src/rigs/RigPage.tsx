@@ -1,18 +1,16 @@
 import { Box, Button, IconButton } from '@chakra-ui/react';
+import { UNITS, type LengthUnit, type MassUnit } from '@steady-scatter/core/quantities';
 import {
   blankRig,
   evaluateRig,
   RIG_KIND_IDS,
   RIG_KINDS,
   rigKind,
-  UNITS,
   type Feeds,
-  type LengthUnit,
-  type MassUnit,
   type RigKind,
   type RigInput,
   type ScaleInput,
-} from '@steady-scatter/core';
+} from '@steady-scatter/core/rigs';
 import { Plus, Trash2 } from 'lucide-react';
 import { v7 as newId } from 'uuid';
 import { DocPage, type DocFormProps } from '../documents/DocPage.tsx';

@@ -1,4 +1,4 @@
-import { evaluateRig, RIG_KINDS, type RigInput } from '@steady-scatter/core';
+import { evaluateRig, RIG_KINDS, type RigInput } from '@steady-scatter/core/rigs';
 import { BenchTabs } from '../bench/BenchTabs.tsx';
 import { DocList } from '../documents/DocList.tsx';
 import { dayText } from '../ui/dayText.ts';

@@ -1,5 +1,5 @@
 import type { Rig } from '@steady-scatter/contract';
-import { upgradeRig, evaluateRig } from '@steady-scatter/core';
+import { upgradeRig, evaluateRig } from '@steady-scatter/core/rigs';
 import { call } from '../api/lazyCall.ts';
 import { useDocs, type DocKind } from '../documents/docs.ts';
 

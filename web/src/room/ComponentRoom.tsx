@@ -1,13 +1,8 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
-import {
-  AS_TYPED,
-  answerWorksheet,
-  blankProduct,
-  blankWorksheet,
-  InputError,
-  ORIGINS,
-  type Origin,
-} from '@steady-scatter/core';
+import { InputError } from '@steady-scatter/core/errors';
+import { blankProduct } from '@steady-scatter/core/shelf';
+import { ORIGINS, type Origin } from '@steady-scatter/core/working';
+import { AS_TYPED, answerWorksheet, blankWorksheet } from '@steady-scatter/core/worksheet';
 import { Copy } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Bags } from '../worksheet/Bags.tsx';

@@ -1,5 +1,5 @@
 import { Box, Button, chakra, HStack, Switch } from '@chakra-ui/react';
-import type { ShownIn } from '@steady-scatter/core';
+import type { ShownIn } from '@steady-scatter/core/worksheet';
 import type { ReactNode } from 'react';
 import { AREA_CHOICES } from '../ground/units.ts';
 import { MASS_CHOICES, RATE_CHOICES, symbolOf } from '../need/units.ts';

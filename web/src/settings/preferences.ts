@@ -1,4 +1,4 @@
-import { AS_TYPED, isShownIn, type ShownIn } from '@steady-scatter/core';
+import { AS_TYPED, isShownIn, type ShownIn } from '@steady-scatter/core/worksheet';
 
 export const THEMES = { system: 'as this device', day: 'day', night: 'night' } as const;
 export type ThemeChoice = keyof typeof THEMES;

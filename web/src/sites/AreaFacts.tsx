@@ -3,12 +3,12 @@ import {
   evaluateSiteArea,
   SLOPES,
   SURFACES,
-  type AreaUnit,
   type Hold,
   type PacesResult,
   type Slope,
   type Surface,
-} from '@steady-scatter/core';
+} from '@steady-scatter/core/ground';
+import type { AreaUnit } from '@steady-scatter/core/quantities';
 import { Choice } from '../ui/Choice.tsx';
 import { Fields, NotesField } from '../ui/formParts.tsx';
 import { Section } from '../ui/Section.tsx';

@@ -1,15 +1,14 @@
 import { Box, Button } from '@chakra-ui/react';
+import type { InputError } from '@steady-scatter/core/errors';
 import {
   areaAdvice,
-  bandText,
   measuredLine,
-  MISSING,
   evaluateSiteArea,
   showSize,
-  type InputError,
   type PacesResult,
   type SiteAreaInput,
-} from '@steady-scatter/core';
+} from '@steady-scatter/core/ground';
+import { bandText, MISSING } from '@steady-scatter/core/working';
 import { Trash2 } from 'lucide-react';
 import { lazy, Suspense, useDeferredValue, useMemo, useState } from 'react';
 import { FieldErrors } from '../ui/FieldErrors.tsx';

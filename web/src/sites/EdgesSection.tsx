@@ -1,14 +1,14 @@
 import { Box, Button, IconButton } from '@chakra-ui/react';
+import { lengthUnitFor } from '@steady-scatter/core/fields';
 import {
   ALONG,
   blankEdge,
   EDGE_KINDS,
-  lengthUnitFor,
   partText,
   type Along,
   type EdgeKind,
   type EdgeInput,
-} from '@steady-scatter/core';
+} from '@steady-scatter/core/ground';
 import { Plus, Trash2 } from 'lucide-react';
 import { v7 as newId } from 'uuid';
 import { Choice } from '../ui/Choice.tsx';

@@ -1,19 +1,16 @@
 import { Box, Button, chakra, Progress } from '@chakra-ui/react';
+import { toResult } from '@steady-scatter/core/errors';
+import { lengthUnitFor } from '@steady-scatter/core/fields';
 import {
   blankSiteArea,
   readPlace,
-  showExact,
-  showNumber,
-  showQuantity,
-  lengthUnitFor,
   MAX_SITE_AREAS,
-  toResult,
   type BoundaryInput,
-  type LengthUnit,
   type SiteAreaInput,
   type SiteInput,
   type Surveyed,
-} from '@steady-scatter/core';
+} from '@steady-scatter/core/ground';
+import { showExact, showNumber, showQuantity, type LengthUnit } from '@steady-scatter/core/quantities';
 import { useState } from 'react';
 import { v7 as newId } from 'uuid';
 import { useSystem } from '../settings/useSystem.ts';

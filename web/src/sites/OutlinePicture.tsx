@@ -1,5 +1,5 @@
 import { chakra } from '@chakra-ui/react';
-import { boundsOf, type Outline } from '@steady-scatter/core';
+import { boundsOf, type Outline } from '@steady-scatter/core/ground';
 
 const SIZE = 84;
 

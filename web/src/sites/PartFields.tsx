@@ -1,23 +1,17 @@
 import { Box } from '@chakra-ui/react';
+import { toResult, type InputError } from '@steady-scatter/core/errors';
 import {
-  toResult,
-  fromSi,
   MEASURED_BY,
-  readNumber,
   SHAPE_KINDS,
   shapeOf,
-  showExact,
-  toSi,
-  UNITS,
   type BoundaryInput,
-  type InputError,
-  type LengthUnit,
   type MeasuredBy,
   type PartInput,
   type Placing,
   type ShapeKind,
   type ShapeInput,
-} from '@steady-scatter/core';
+} from '@steady-scatter/core/ground';
+import { fromSi, readNumber, showExact, toSi, UNITS, type LengthUnit } from '@steady-scatter/core/quantities';
 import { useState } from 'react';
 import { Choice } from '../ui/Choice.tsx';
 import { LabelledField } from '../ui/LabelledField.tsx';

@@ -1,13 +1,13 @@
 import { Box, chakra, IconButton } from '@chakra-ui/react';
+import type { InputError } from '@steady-scatter/core/errors';
 import {
-  MISSING,
   partText,
   showSize,
-  type InputError,
   type PartInput,
   type SiteAreaResult,
   type SiteAreaInput,
-} from '@steady-scatter/core';
+} from '@steady-scatter/core/ground';
+import { MISSING } from '@steady-scatter/core/working';
 import { Minus, Plus, Trash2 } from 'lucide-react';
 import { memo } from 'react';
 import { FieldErrors } from '../ui/FieldErrors.tsx';

@@ -1,4 +1,4 @@
-import type { SiteInput } from '@steady-scatter/core';
+import type { SiteInput } from '@steady-scatter/core/ground';
 import { FileText } from 'lucide-react';
 import { useState } from 'react';
 import { useCommands } from '../commands/CommandsProvider.tsx';

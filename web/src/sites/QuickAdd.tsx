@@ -1,13 +1,12 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
+import { toResult, type InputError } from '@steady-scatter/core/errors';
 import {
-  toResult,
   readQuickPart,
   SHAPE_KINDS,
   shapeOf,
-  type InputError,
   type QuickPart,
   type ShapeKind,
-} from '@steady-scatter/core';
+} from '@steady-scatter/core/ground';
 import { useId, useState } from 'react';
 import { useCommands } from '../commands/CommandsProvider.tsx';
 import { errorId, FieldErrors } from '../ui/FieldErrors.tsx';

@@ -1,13 +1,8 @@
 import { Box, chakra } from '@chakra-ui/react';
-import {
-  lengthUnitFor,
-  MISSING,
-  showLength,
-  UNITS,
-  type AreaUnit,
-  type RowsResult,
-  type RowsInput,
-} from '@steady-scatter/core';
+import { lengthUnitFor } from '@steady-scatter/core/fields';
+import { showLength, type RowsResult, type RowsInput } from '@steady-scatter/core/ground';
+import { UNITS, type AreaUnit } from '@steady-scatter/core/quantities';
+import { MISSING } from '@steady-scatter/core/working';
 import { Choice } from '../ui/Choice.tsx';
 import { Fields } from '../ui/formParts.tsx';
 import { LabelledField } from '../ui/LabelledField.tsx';

@@ -1,16 +1,15 @@
 import { Box, Button } from '@chakra-ui/react';
+import type { InputError } from '@steady-scatter/core/errors';
+import { lengthUnitFor } from '@steady-scatter/core/fields';
 import {
-  lengthUnitFor,
-  showNumber,
   showLength,
   WRITTEN,
   writeSite,
-  type InputError,
-  type LengthUnit,
   type SiteResult,
   type SiteInput,
   type WrittenFormat,
-} from '@steady-scatter/core';
+} from '@steady-scatter/core/ground';
+import { showNumber, type LengthUnit } from '@steady-scatter/core/quantities';
 import { Choice } from '../ui/Choice.tsx';
 import { Fields, NotesField } from '../ui/formParts.tsx';
 import { LabelledField } from '../ui/LabelledField.tsx';

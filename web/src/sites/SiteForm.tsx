@@ -1,13 +1,13 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
+import type { InputError } from '@steady-scatter/core/errors';
 import {
   blankSiteArea,
   evaluateSite,
   showSize,
-  type InputError,
   type SiteAreaInput,
   type SiteResult,
   type SiteInput,
-} from '@steady-scatter/core';
+} from '@steady-scatter/core/ground';
 import { FileUp, Plus } from 'lucide-react';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { v7 as newId } from 'uuid';

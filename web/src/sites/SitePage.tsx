@@ -1,4 +1,4 @@
-import { blankSite } from '@steady-scatter/core';
+import { blankSite } from '@steady-scatter/core/ground';
 import { v7 as newId } from 'uuid';
 import { DocPage } from '../documents/DocPage.tsx';
 import { useSystem } from '../settings/useSystem.ts';

@@ -1,4 +1,4 @@
-import { evaluateSite, showSize, type SiteInput } from '@steady-scatter/core';
+import { evaluateSite, showSize, type SiteInput } from '@steady-scatter/core/ground';
 import { DocList } from '../documents/DocList.tsx';
 import { SITES } from './useSites.ts';
 

@@ -1,11 +1,11 @@
 import {
   acrossCurve,
   showLength,
-  type LengthUnit,
   type Outline,
   type PartInput,
   type Point,
-} from '@steady-scatter/core';
+} from '@steady-scatter/core/ground';
+import type { LengthUnit } from '@steady-scatter/core/quantities';
 
 /** A length written on a drawing. */
 export interface Dimension {

@@ -1,4 +1,12 @@
-import { layOut, type Buffers, type Hold, type Outline, type PartResult, type Point, type SiteAreaInput } from '@steady-scatter/core'; // prettier-ignore
+import {
+  layOut,
+  type Buffers,
+  type Hold,
+  type Outline,
+  type PartResult,
+  type Point,
+  type SiteAreaInput,
+} from '@steady-scatter/core/ground';
 
 const STILL: Point = { x: 0, y: 0 };
 

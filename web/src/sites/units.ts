@@ -1,4 +1,4 @@
-import { UNITS, type AreaUnit, type LengthUnit } from '@steady-scatter/core';
+import { UNITS, type AreaUnit, type LengthUnit } from '@steady-scatter/core/quantities';
 import { AREA_CHOICES } from '../ground/units.ts';
 
 const choice = <Id extends AreaUnit | LengthUnit>(id: Id) => ({ id, label: UNITS[id].symbol });

@@ -1,4 +1,4 @@
-import type { Place } from '@steady-scatter/core';
+import type { Place } from '@steady-scatter/core/ground';
 import { proxy, wrap } from 'comlink';
 import { useEffect, useState } from 'react';
 import type { BoundaryAnswer, BoundaryFileWorker } from '../workers/boundaryFile.worker.ts';

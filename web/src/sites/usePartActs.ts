@@ -1,17 +1,17 @@
+import { lengthUnitFor } from '@steady-scatter/core/fields';
 import {
   blankPart,
-  lengthUnitFor,
   MAX_PARTS,
   placeFor,
   evaluateSiteArea,
   snapStepM,
-  type LengthUnit,
   type PacesResult,
   type PartInput,
   type QuickPart,
   type ShapeKind,
   type SiteAreaInput,
-} from '@steady-scatter/core';
+} from '@steady-scatter/core/ground';
+import type { LengthUnit } from '@steady-scatter/core/quantities';
 import { v7 as newId } from 'uuid';
 import { useMemo } from 'react';
 import { useNotices } from '../ui/notices.tsx';

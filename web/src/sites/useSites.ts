@@ -1,5 +1,5 @@
 import type { Site } from '@steady-scatter/contract';
-import { evaluateSite } from '@steady-scatter/core';
+import { evaluateSite } from '@steady-scatter/core/ground';
 import { call } from '../api/lazyCall.ts';
 import { useDocs, type DocKind } from '../documents/docs.ts';
 

@@ -4,9 +4,9 @@ import {
   NUTRIENTS,
   SOIL_NUTRIENTS,
   statedForm,
-  UNITS,
   type SoilTestInput,
-} from '@steady-scatter/core';
+} from '@steady-scatter/core/need';
+import { UNITS } from '@steady-scatter/core/quantities';
 import { Link } from 'react-router';
 import { DocPage, type DocFormProps } from '../documents/DocPage.tsx';
 import { useDocs } from '../documents/docs.ts';

@@ -1,5 +1,6 @@
 import { Button } from '@chakra-ui/react';
-import { NUTRIENTS, SOIL_NUTRIENTS, statedForm, UNITS, type SoilTestInput } from '@steady-scatter/core';
+import { NUTRIENTS, SOIL_NUTRIENTS, statedForm, type SoilTestInput } from '@steady-scatter/core/need';
+import { UNITS } from '@steady-scatter/core/quantities';
 import { Link } from 'react-router';
 import { DocList } from '../documents/DocList.tsx';
 import { ShelfTabs } from '../products/ShelfTabs.tsx';

@@ -1,5 +1,5 @@
 import type { SoilTest } from '@steady-scatter/contract';
-import { evaluateSoilTest } from '@steady-scatter/core';
+import { evaluateSoilTest } from '@steady-scatter/core/need';
 import { call } from '../api/lazyCall.ts';
 import type { DocKind } from '../documents/docs.ts';
 

@@ -1,16 +1,14 @@
 import { ChakraProvider } from '@chakra-ui/react';
+import { upgradeRig } from '@steady-scatter/core/rigs';
+import { blankProduct, upgradeProduct, type ProductInput } from '@steady-scatter/core/shelf';
+import { upgradeCalibration } from '@steady-scatter/core/testing';
 import {
   AS_TYPED,
   answerWorksheet,
-  blankProduct,
   blankWorksheet,
-  upgradeCalibration,
-  upgradeProduct,
-  upgradeRig,
   upgradeWorksheet,
-  type ProductInput,
   type WorksheetInput,
-} from '@steady-scatter/core';
+} from '@steady-scatter/core/worksheet';
 import { render } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useEffect, type ReactNode } from 'react';

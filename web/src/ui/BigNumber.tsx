@@ -1,5 +1,5 @@
 import { Box, chakra } from '@chakra-ui/react';
-import { MISSING } from '@steady-scatter/core';
+import { MISSING } from '@steady-scatter/core/working';
 import { useEffect, useState } from 'react';
 
 /** Says a changed answer once typing pauses, not at each keystroke. */

@@ -1,5 +1,5 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
-import { suggestion, type InputError } from '@steady-scatter/core';
+import { suggestion, type InputError } from '@steady-scatter/core/errors';
 
 const idOf = (field: string) => `error-${field.replaceAll('.', '-')}`;
 

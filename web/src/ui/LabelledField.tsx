@@ -1,5 +1,5 @@
 import { Box, chakra } from '@chakra-ui/react';
-import type { InputError } from '@steady-scatter/core';
+import type { InputError } from '@steady-scatter/core/errors';
 import { useId, type ComponentProps, type ReactNode } from 'react';
 import { errorId, FieldErrors } from './FieldErrors.tsx';
 import { fieldBox } from './fieldBox.ts';

@@ -1,5 +1,5 @@
 import { Box, Button, Stack } from '@chakra-ui/react';
-import { ORIGINS, type Term } from '@steady-scatter/core';
+import { ORIGINS, type Term } from '@steady-scatter/core/working';
 import type { PanelPlace } from './PanelButton.tsx';
 import type { ShowIn } from './ResultTerm.tsx';
 import { SmallPanel } from './SmallPanel.tsx';

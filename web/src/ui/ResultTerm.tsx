@@ -1,5 +1,5 @@
 import { chakra } from '@chakra-ui/react';
-import { bandText, MISSING, termText, type Term } from '@steady-scatter/core';
+import { bandText, MISSING, termText, type Term } from '@steady-scatter/core/working';
 import { lazy } from 'react';
 import { UNDERLINE } from './origin.ts';
 import { PanelButton } from './PanelButton.tsx';

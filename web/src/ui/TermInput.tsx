@@ -1,5 +1,5 @@
 import { chakra } from '@chakra-ui/react';
-import { ORIGINS, type Origin } from '@steady-scatter/core';
+import { ORIGINS, type Origin } from '@steady-scatter/core/working';
 import type { ComponentProps, ReactNode } from 'react';
 import { UNDERLINE } from './origin.ts';
 

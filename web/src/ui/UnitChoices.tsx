@@ -1,5 +1,5 @@
 import { Box, chakra, SegmentGroup, Stack } from '@chakra-ui/react';
-import type { UnitChange } from '@steady-scatter/core';
+import type { UnitChange } from '@steady-scatter/core/quantities';
 import { useState } from 'react';
 import type { PanelPlace } from './PanelButton.tsx';
 import { SmallPanel } from './SmallPanel.tsx';

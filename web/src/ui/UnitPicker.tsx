@@ -1,4 +1,4 @@
-import type { UnitChange } from '@steady-scatter/core';
+import type { UnitChange } from '@steady-scatter/core/quantities';
 import { ChevronDown } from 'lucide-react';
 import { lazy } from 'react';
 import { UNDERLINE } from './origin.ts';

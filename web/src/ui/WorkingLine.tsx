@@ -1,5 +1,5 @@
 import { Box, chakra } from '@chakra-ui/react';
-import type { Join, Term, Working } from '@steady-scatter/core';
+import type { Join, Term, Working } from '@steady-scatter/core/working';
 import type { ReactNode } from 'react';
 import { ResultTerm, type ShowIn } from './ResultTerm.tsx';
 

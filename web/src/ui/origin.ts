@@ -1,4 +1,4 @@
-import type { Origin } from '@steady-scatter/core';
+import type { Origin } from '@steady-scatter/core/working';
 
 /** How the underline of a term tells its origin; the words are one tap away. */
 export const UNDERLINE: Readonly<Record<Origin, object>> = {

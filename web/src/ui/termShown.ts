@@ -1,4 +1,5 @@
-import type { Shown, Term, Working } from '@steady-scatter/core';
+import type { Shown } from '@steady-scatter/core/quantities';
+import type { Term, Working } from '@steady-scatter/core/working';
 
 /** The term of a line of working that plays a role; a line without it is a mistake in the code. */
 export function termOf(line: Working, role: string): Term {

@@ -1,5 +1,5 @@
 import { Box, Button } from '@chakra-ui/react';
-import { handySpacing } from '@steady-scatter/core';
+import { handySpacing } from '@steady-scatter/core/width';
 import { dayText } from '../ui/dayText.ts';
 import { LabelledField } from '../ui/LabelledField.tsx';
 import { today } from '../ui/today.ts';

@@ -1,5 +1,7 @@
 import { Box } from '@chakra-ui/react';
-import { toResult, groundAt, groundRemarks, meanLine, readPositive } from '@steady-scatter/core';
+import { toResult } from '@steady-scatter/core/errors';
+import { readPositive } from '@steady-scatter/core/quantities';
+import { groundAt, groundRemarks, meanLine } from '@steady-scatter/core/width';
 import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
 import { useStable } from '../ui/useStable.ts';
 import { WorkingLine } from '../ui/WorkingLine.tsx';

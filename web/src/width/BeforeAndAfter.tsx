@@ -1,5 +1,6 @@
 import { Box } from '@chakra-ui/react';
-import { leftShare, overlay, showExact } from '@steady-scatter/core';
+import { showExact } from '@steady-scatter/core/quantities';
+import { leftShare, overlay } from '@steady-scatter/core/width';
 import { Choice } from '../ui/Choice.tsx';
 import { useWidthTests } from './useWidthTests.ts';
 import type { WidthProps } from './widthProps.ts';

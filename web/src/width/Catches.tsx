@@ -1,14 +1,7 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
-import {
-  toResult,
-  MAX_ROWS,
-  readNumber,
-  showExact,
-  showQuantity,
-  UNITS,
-  type WidthResult,
-  type WidthTestInput,
-} from '@steady-scatter/core';
+import { toResult } from '@steady-scatter/core/errors';
+import { readNumber, showExact, showQuantity, UNITS } from '@steady-scatter/core/quantities';
+import { MAX_ROWS, type WidthResult, type WidthTestInput } from '@steady-scatter/core/width';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import type { DocFormProps } from '../documents/DocPage.tsx';

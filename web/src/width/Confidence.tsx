@@ -1,5 +1,5 @@
 import { Box, Button } from '@chakra-ui/react';
-import { showExact } from '@steady-scatter/core';
+import { showExact } from '@steady-scatter/core/quantities';
 import { useConfidence } from './useConfidence.ts';
 import { lengthText, type WidthProps } from './widthProps.ts';
 

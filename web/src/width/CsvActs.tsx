@@ -1,5 +1,5 @@
 import { Button, chakra } from '@chakra-ui/react';
-import { readTraysTable, traysTable, type WidthTestInput } from '@steady-scatter/core';
+import { readTraysTable, traysTable, type WidthTestInput } from '@steady-scatter/core/width';
 import { Download, Upload } from 'lucide-react';
 import { useRef } from 'react';
 import { loadPart } from '../api/lazyCall.ts';

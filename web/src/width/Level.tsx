@@ -1,5 +1,7 @@
 import { Box } from '@chakra-ui/react';
-import { levelText, outputAt, showQuantity } from '@steady-scatter/core';
+import { showQuantity } from '@steady-scatter/core/quantities';
+import { outputAt } from '@steady-scatter/core/testing';
+import { levelText } from '@steady-scatter/core/width';
 import { calibrationContext, useBenchShelf } from '../bench/calibrationContext.ts';
 import { Choice } from '../ui/Choice.tsx';
 import type { WidthProps } from './widthProps.ts';

@@ -1,5 +1,6 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
-import { fromSi, showExact, UNITS, type WidthResult, type WidthTestInput } from '@steady-scatter/core';
+import { fromSi, showExact, UNITS } from '@steady-scatter/core/quantities';
+import type { WidthResult, WidthTestInput } from '@steady-scatter/core/width';
 import { LabelledField } from '../ui/LabelledField.tsx';
 import { lengthText } from './widthProps.ts';
 

@@ -6,7 +6,7 @@ import {
   type OnGround,
   type Pattern,
   type WidthTestInput,
-} from '@steady-scatter/core';
+} from '@steady-scatter/core/width';
 
 const [WIDE, HIGH] = [1000, 330];
 const PASSES = 4;

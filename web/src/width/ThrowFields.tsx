@@ -1,18 +1,16 @@
 import { Box } from '@chakra-ui/react';
+import { UNITS, type LengthUnit, type MassUnit } from '@steady-scatter/core/quantities';
+import { rigKind } from '@steady-scatter/core/rigs';
 import {
   CATCH_KINDS,
   MODES,
-  rigKind,
-  UNITS,
   WAYS,
   WAY_IDS,
   type CatchKind,
-  type LengthUnit,
-  type MassUnit,
   type Mode,
   type Way,
   type WidthTestInput,
-} from '@steady-scatter/core';
+} from '@steady-scatter/core/width';
 import { useRigs } from '../rigs/useRigs.ts';
 import type { DocFormProps } from '../documents/DocPage.tsx';
 import { LENGTH_CHOICES } from '../sites/units.ts';

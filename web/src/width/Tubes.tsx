@@ -1,5 +1,6 @@
 import { Box } from '@chakra-ui/react';
-import { showExact, type TraysResult } from '@steady-scatter/core';
+import { showExact } from '@steady-scatter/core/quantities';
+import type { TraysResult } from '@steady-scatter/core/width';
 import { useRef, type PointerEvent } from 'react';
 
 const [WIDE, HIGH] = [1000, 214];

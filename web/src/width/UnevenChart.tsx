@@ -1,5 +1,6 @@
 import { Box } from '@chakra-ui/react';
-import { fromSi, UNITS, type LengthUnit, type WidthResult } from '@steady-scatter/core';
+import { fromSi, UNITS, type LengthUnit } from '@steady-scatter/core/quantities';
+import type { WidthResult } from '@steady-scatter/core/width';
 import { Chart, LinearScale, LineElement, PointElement, type ChartData, type ChartOptions, type Plugin } from 'chart.js'; // prettier-ignore
 import { useEffect, useMemo, useRef } from 'react';
 import { Scatter } from 'react-chartjs-2';

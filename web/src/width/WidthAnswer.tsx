@@ -1,13 +1,9 @@
 import { Box, Button } from '@chakra-ui/react';
 import { AnswerBox } from '../ui/AnswerBox.tsx';
-import {
-  faultsOf,
-  faultTexts,
-  MISSING,
-  recommendationText,
-  showQuantity,
-  type RigInput,
-} from '@steady-scatter/core';
+import { showQuantity } from '@steady-scatter/core/quantities';
+import type { RigInput } from '@steady-scatter/core/rigs';
+import { faultsOf, faultTexts, recommendationText } from '@steady-scatter/core/width';
+import { MISSING } from '@steady-scatter/core/working';
 import { useState } from 'react';
 import { BigNumber } from '../ui/BigNumber.tsx';
 import { Accept } from './Accept.tsx';

@@ -1,5 +1,6 @@
 import { Box } from '@chakra-ui/react';
-import type { InputError, WidthTestInput } from '@steady-scatter/core';
+import type { InputError } from '@steady-scatter/core/errors';
+import type { WidthTestInput } from '@steady-scatter/core/width';
 import type { DocFormProps } from '../documents/DocPage.tsx';
 import { useRigs } from '../rigs/useRigs.ts';
 import { goOnWithEnter } from '../ui/goOnWithEnter.ts';

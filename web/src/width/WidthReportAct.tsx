@@ -1,4 +1,4 @@
-import type { WidthTestInput } from '@steady-scatter/core';
+import type { WidthTestInput } from '@steady-scatter/core/width';
 import { FileText } from 'lucide-react';
 import { useState } from 'react';
 import { loadPart } from '../api/lazyCall.ts';

@@ -1,4 +1,4 @@
-import { blankWidthTest } from '@steady-scatter/core';
+import { blankWidthTest } from '@steady-scatter/core/width';
 import { DocPage } from '../documents/DocPage.tsx';
 import { useSystem } from '../settings/useSystem.ts';
 import { today } from '../ui/today.ts';

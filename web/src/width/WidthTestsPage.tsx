@@ -1,4 +1,6 @@
-import { MISSING, evaluateWidthTest, showQuantity, WAYS, type WidthTestInput } from '@steady-scatter/core';
+import { showQuantity } from '@steady-scatter/core/quantities';
+import { evaluateWidthTest, WAYS, type WidthTestInput } from '@steady-scatter/core/width';
+import { MISSING } from '@steady-scatter/core/working';
 import { BenchTabs } from '../bench/BenchTabs.tsx';
 import { DocList } from '../documents/DocList.tsx';
 import { dayText } from '../ui/dayText.ts';

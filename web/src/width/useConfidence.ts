@@ -1,4 +1,4 @@
-import type { Resampled, WidthResult } from '@steady-scatter/core';
+import type { Resampled, WidthResult } from '@steady-scatter/core/width';
 import { proxy, wrap } from 'comlink';
 import { useEffect, useMemo, useState } from 'react';
 import type { WidthWorker } from '../workers/width.worker.ts';

@@ -5,7 +5,7 @@ import {
   type Pattern,
   type WidthResult,
   type WidthTestInput,
-} from '@steady-scatter/core';
+} from '@steady-scatter/core/width';
 import { useDeferredValue, useMemo } from 'react';
 import { useWidthTests } from './useWidthTests.ts';
 

@@ -1,5 +1,5 @@
 import type { WidthTest } from '@steady-scatter/contract';
-import { upgradeWidthTest, evaluateWidthTest } from '@steady-scatter/core';
+import { upgradeWidthTest, evaluateWidthTest } from '@steady-scatter/core/width';
 import { call } from '../api/lazyCall.ts';
 import { useDocs, type DocKind } from '../documents/docs.ts';
 

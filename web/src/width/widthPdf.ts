@@ -1,3 +1,4 @@
+import { showExact, showQuantity, UNITS } from '@steady-scatter/core/quantities';
 import {
   groundAt,
   groundRemarks,
@@ -5,13 +6,10 @@ import {
   MODES,
   evaluateWidthTest,
   recommendationText,
-  showExact,
-  showQuantity,
-  UNITS,
   WAYS,
-  workingText,
   type WidthTestInput,
-} from '@steady-scatter/core';
+} from '@steady-scatter/core/width';
+import { workingText } from '@steady-scatter/core/working';
 import type { Content, TableCell } from 'pdfmake/interfaces';
 import { pdfOf } from '../print/pdf.ts';
 

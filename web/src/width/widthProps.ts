@@ -1,4 +1,5 @@
-import { showQuantity, type WidthTestInput } from '@steady-scatter/core';
+import { showQuantity } from '@steady-scatter/core/quantities';
+import type { WidthTestInput } from '@steady-scatter/core/width';
 import type { WidthOnScreen } from './useWidth.ts';
 
 /** What each part of the answer is given. */

@@ -1,4 +1,13 @@
-import { toResult, checkFileSize, InputError, originOf, readBoundaryFile, cleanBoundary, type BoundaryFormat, type Place, type Surveyed } from '@steady-scatter/core'; // prettier-ignore
+import { toResult, InputError } from '@steady-scatter/core/errors';
+import {
+  checkFileSize,
+  originOf,
+  readBoundaryFile,
+  cleanBoundary,
+  type BoundaryFormat,
+  type Place,
+  type Surveyed,
+} from '@steady-scatter/core/ground';
 import { expose } from 'comlink';
 
 /** What a boundary file holds, before anything of it is taken. */

@@ -1,4 +1,4 @@
-import { findMix } from '@steady-scatter/core';
+import { findMix } from '@steady-scatter/core/mix';
 import { expose } from 'comlink';
 
 const search = { findMix };

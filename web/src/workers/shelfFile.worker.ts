@@ -1,5 +1,11 @@
 import { MAX_IN_BATCH, type ProductBatch } from '@steady-scatter/contract';
-import { columnsOf, readShelfRow, SHELF_CSV, type ColumnId, type ProductInput } from '@steady-scatter/core';
+import {
+  columnsOf,
+  readShelfRow,
+  SHELF_CSV,
+  type ColumnId,
+  type ProductInput,
+} from '@steady-scatter/core/shelf';
 import { expose } from 'comlink';
 import Papa from 'papaparse';
 import { v7 as newId } from 'uuid';

@@ -1,4 +1,4 @@
-import { resample, seeded, type Resampled, type Resampling } from '@steady-scatter/core';
+import { resample, seeded, type Resampled, type Resampling } from '@steady-scatter/core/width';
 import { expose } from 'comlink';
 
 /** The same test gives the same bands each time it is opened. */

@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import { MISSING } from '@steady-scatter/core';
+import { MISSING } from '@steady-scatter/core/working';
 import { useSheet } from '../jobs/sheet.tsx';
 import { termShown } from '../ui/termShown.ts';
 

@@ -1,17 +1,10 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { AnswerBox } from '../ui/AnswerBox.tsx';
-import {
-  bandText,
-  MISSING,
-  NUTRIENTS,
-  RATE_AREAS,
-  splitUnit,
-  type DeliveredLine,
-  isNutrient,
-  termText,
-  type WorksheetAnswer,
-  type WorksheetInput,
-} from '@steady-scatter/core';
+import { NUTRIENTS, splitUnit } from '@steady-scatter/core/need';
+import { RATE_AREAS } from '@steady-scatter/core/quantities';
+import { isNutrient } from '@steady-scatter/core/shelf';
+import { bandText, MISSING, termText } from '@steady-scatter/core/working';
+import type { DeliveredLine, WorksheetAnswer, WorksheetInput } from '@steady-scatter/core/worksheet';
 import { lazy, Suspense } from 'react';
 import { useWatch } from 'react-hook-form';
 import { useSheet, useSheetForm } from '../jobs/sheet.tsx';

@@ -1,5 +1,5 @@
 import { chakra } from '@chakra-ui/react';
-import type { PackageCount } from '@steady-scatter/core';
+import type { PackageCount } from '@steady-scatter/core/loads';
 
 const MAX_DRAWN = 4;
 const WIDTH = 64;

@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import { showQuantity } from '@steady-scatter/core';
+import { showQuantity } from '@steady-scatter/core/quantities';
 import type { ComponentProps } from 'react';
 import { useWatch } from 'react-hook-form';
 import { useSheet, useSheetForm } from '../jobs/sheet.tsx';

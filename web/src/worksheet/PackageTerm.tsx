@@ -1,12 +1,6 @@
-import {
-  toResult,
-  changedSi,
-  readPackage,
-  retype,
-  UNITS,
-  type PackageUnit,
-  type UnitChange,
-} from '@steady-scatter/core';
+import { toResult } from '@steady-scatter/core/errors';
+import { readPackage, type PackageUnit } from '@steady-scatter/core/loads';
+import { changedSi, retype, UNITS, type UnitChange } from '@steady-scatter/core/quantities';
 import { useWatch } from 'react-hook-form';
 import { useSheetForm } from '../jobs/sheet.tsx';
 import { TypedTerm } from '../jobs/TypedTerm.tsx';

@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import type { Card } from '@steady-scatter/core';
+import type { Card } from '@steady-scatter/core/testing';
 import { QrCode } from '../../ui/QrCode.tsx';
 
 /** A card as it will be printed: black on white, so that it reads behind foil in the sun. */

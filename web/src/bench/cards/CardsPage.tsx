@@ -1,5 +1,7 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
-import { answerWorksheet, AS_TYPED, cardOf, termText, type CardJob } from '@steady-scatter/core';
+import { cardOf, type CardJob } from '@steady-scatter/core/testing';
+import { termText } from '@steady-scatter/core/working';
+import { answerWorksheet, AS_TYPED } from '@steady-scatter/core/worksheet';
 import { FileText } from 'lucide-react';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';

@@ -1,4 +1,4 @@
-import type { Card } from '@steady-scatter/core';
+import type { Card } from '@steady-scatter/core/testing';
 import type { Content, ContentStack, ContentTable, TableCell } from 'pdfmake/interfaces';
 import { pdfOf, PT_PER_MM } from '../../print/pdf.ts';
 import { CARD_SIZES, type CardSize } from './cardSizes.ts';

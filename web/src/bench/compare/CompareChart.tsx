@@ -1,5 +1,6 @@
 import { Box } from '@chakra-ui/react';
-import { settingPicture, UNITS, type MassPerAreaUnit } from '@steady-scatter/core';
+import { UNITS, type MassPerAreaUnit } from '@steady-scatter/core/quantities';
+import { settingPicture } from '@steady-scatter/core/testing';
 import { Chart, LinearScale, LineElement, PointElement, type ChartData } from 'chart.js';
 import { Scatter } from 'react-chartjs-2';
 import { useInk, type Ink } from '../../ui/useInk.ts';

@@ -1,4 +1,4 @@
-import type { CalibrationInput } from '@steady-scatter/core';
+import type { CalibrationInput } from '@steady-scatter/core/testing';
 import type { CalibrationContext } from '../calibrationContext.ts';
 
 /** A calibration that is held against others. */

@@ -1,4 +1,5 @@
-import { upgradeCalibration, upgradeRig, evaluateCalibration } from '@steady-scatter/core';
+import { upgradeRig } from '@steady-scatter/core/rigs';
+import { upgradeCalibration, evaluateCalibration } from '@steady-scatter/core/testing';
 import { describe, expect, it } from 'vitest';
 import demo from '../../../../demo/tarn-hollow.json' with { type: 'json' };
 import type { BenchShelf } from '../calibrationContext.ts';

@@ -1,16 +1,14 @@
 import { testsFile } from '@steady-scatter/contract';
+import { toResult, InputError } from '@steady-scatter/core/errors';
+import { upgradeRig, type RigInput } from '@steady-scatter/core/rigs';
 import {
-  toResult,
   upgradeCalibration,
-  upgradeRig,
-  InputError,
   evaluateCalibration,
   readTests,
   testsTable,
   TESTS_FORMAT,
   type CalibrationInput,
-  type RigInput,
-} from '@steady-scatter/core';
+} from '@steady-scatter/core/testing';
 import Papa from 'papaparse';
 import { v7 as newId } from 'uuid';
 import { calibrationContext, type BenchShelf } from '../calibrationContext.ts';

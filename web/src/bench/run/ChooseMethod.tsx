@@ -6,7 +6,7 @@ import {
   type CalibrationInput,
   type MethodId,
   type ToolsInput,
-} from '@steady-scatter/core';
+} from '@steady-scatter/core/testing';
 import { useState } from 'react';
 import { Choice } from '../../ui/Choice.tsx';
 import { Section } from '../../ui/Section.tsx';

@@ -1,5 +1,5 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
-import { isBareNumber, UNITS, type MassUnit } from '@steady-scatter/core';
+import { isBareNumber, UNITS, type MassUnit } from '@steady-scatter/core/quantities';
 import { fieldBox } from '../../ui/fieldBox.ts';
 import { LabelledField } from '../../ui/LabelledField.tsx';
 import { useCalibrations } from '../useCalibrations.ts';

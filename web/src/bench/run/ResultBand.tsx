@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import type { ChartPoint } from '@steady-scatter/core';
+import type { ChartPoint } from '@steady-scatter/core/testing';
 
 const [WIDE, HIGH] = [520, 84];
 const [LEFT, RIGHT] = [10, 510];

@@ -1,16 +1,16 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
 import type { Calibration } from '@steady-scatter/contract';
+import type { InputError } from '@steady-scatter/core/errors';
 import {
   blankRun,
   methodOf,
   METHODS,
   stepsOf,
   type CalibrationInput,
-  type InputError,
   type MethodId,
   type RunInput,
   type Step,
-} from '@steady-scatter/core';
+} from '@steady-scatter/core/testing';
 import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { v7 as newId } from 'uuid';

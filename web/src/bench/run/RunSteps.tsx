@@ -1,14 +1,13 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
+import type { InputError } from '@steady-scatter/core/errors';
+import { isBareNumber, UNITS } from '@steady-scatter/core/quantities';
 import {
   adviceText,
-  isBareNumber,
   runLine,
-  UNITS,
   type CalibrationInput,
-  type InputError,
   type RunInput,
   type Step,
-} from '@steady-scatter/core';
+} from '@steady-scatter/core/testing';
 import { useState } from 'react';
 import { WorkingLine } from '../../ui/WorkingLine.tsx';
 import type { CalibrationContext } from '../calibrationContext.ts';

@@ -1,5 +1,6 @@
 import { Box, Button } from '@chakra-ui/react';
-import { fillAimOf, fillAimText, MARKS_READABLE } from '@steady-scatter/core';
+import { MARKS_READABLE } from '@steady-scatter/core/rigs';
+import { fillAimOf, fillAimText } from '@steady-scatter/core/testing';
 import { dayText } from '../../ui/dayText.ts';
 import { today } from '../../ui/today.ts';
 import { LabelledField } from '../../ui/LabelledField.tsx';

@@ -13,7 +13,7 @@ import {
   showAtWork,
   type CalibrationInput,
   type RunInput,
-} from '@steady-scatter/core';
+} from '@steady-scatter/core/testing';
 import { useState } from 'react';
 import { BigNumber } from '../../ui/BigNumber.tsx';
 import { LabelledField } from '../../ui/LabelledField.tsx';

@@ -1,5 +1,6 @@
 import { Box, Button } from '@chakra-ui/react';
-import { practiceText, showExact, timeToAim, type MethodField } from '@steady-scatter/core';
+import { showExact } from '@steady-scatter/core/quantities';
+import { practiceText, timeToAim, type MethodField } from '@steady-scatter/core/testing';
 import { useState } from 'react';
 import type { StepProps } from './steps.ts';
 import { Stopwatch } from './Stopwatch.tsx';

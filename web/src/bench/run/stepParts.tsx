@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import type { MethodField } from '@steady-scatter/core';
+import type { MethodField } from '@steady-scatter/core/testing';
 import { LabelledField } from '../../ui/LabelledField.tsx';
 import type { StepProps } from './steps.ts';
 

@@ -1,4 +1,5 @@
-import type { CalibrationInput, InputError, RunInput, Step } from '@steady-scatter/core';
+import type { InputError } from '@steady-scatter/core/errors';
+import type { CalibrationInput, RunInput, Step } from '@steady-scatter/core/testing';
 import type { CalibrationContext } from '../calibrationContext.ts';
 
 /** What each step of a guided run is given. */

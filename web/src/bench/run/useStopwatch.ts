@@ -1,4 +1,4 @@
-import { press, runningS, split, STANDING, type Clock, type Stopwatch } from '@steady-scatter/core';
+import { press, runningS, split, STANDING, type Clock, type Stopwatch } from '@steady-scatter/core/testing';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { signal } from './feedback.ts';
 

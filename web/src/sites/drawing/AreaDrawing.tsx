@@ -1,13 +1,13 @@
 import { Box, Button } from '@chakra-ui/react';
+import { lengthUnitFor } from '@steady-scatter/core/fields';
 import {
-  lengthUnitFor,
   partText,
   evaluatePart,
   type PacesResult,
   type Point,
   type SiteAreaResult,
   type SiteAreaInput,
-} from '@steady-scatter/core';
+} from '@steady-scatter/core/ground';
 import { Download, Redo2, Undo2 } from 'lucide-react';
 import { useId, useMemo, useState, type KeyboardEvent } from 'react';
 import { Layer, Shape, Stage } from 'react-konva';

@@ -1,4 +1,4 @@
-import type { Point, SiteAreaResult, SiteAreaInput } from '@steady-scatter/core';
+import type { Point, SiteAreaResult, SiteAreaInput } from '@steady-scatter/core/ground';
 import { Line, Shape } from 'react-konva';
 import { drawnBuffers, moved } from '../drawnOutlines.ts';
 import { tracePath } from './PartShape.tsx';

@@ -1,4 +1,4 @@
-import { UNITS, type LengthUnit } from '@steady-scatter/core';
+import { UNITS, type LengthUnit } from '@steady-scatter/core/quantities';
 import { Fragment, memo } from 'react';
 import { Arrow, Line, Rect, Text } from 'react-konva';
 import { FIGURES, type Ink } from '../../ui/useInk.ts';

@@ -1,4 +1,4 @@
-import type { Point } from '@steady-scatter/core';
+import type { Point } from '@steady-scatter/core/ground';
 import { Circle } from 'react-konva';
 import type { PlacedHandle } from './useDrag.ts';
 import type { Ink } from '../../ui/useInk.ts';

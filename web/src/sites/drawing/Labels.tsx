@@ -1,4 +1,5 @@
-import { lengthUnitFor, type Outline, type PartInput, type SiteAreaInput } from '@steady-scatter/core';
+import { lengthUnitFor } from '@steady-scatter/core/fields';
+import type { Outline, PartInput, SiteAreaInput } from '@steady-scatter/core/ground';
 import { Label, Tag, Text } from 'react-konva';
 import { dimensionsOf } from '../dimensions.ts';
 import { FIGURES, type Ink } from '../../ui/useInk.ts';

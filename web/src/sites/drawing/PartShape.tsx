@@ -1,4 +1,4 @@
-import type { Outline, PartInput, Point } from '@steady-scatter/core';
+import type { Outline, PartInput, Point } from '@steady-scatter/core/ground';
 import type { Context } from 'konva/lib/Context';
 import type { KonvaEventObject } from 'konva/lib/Node';
 import type { Shape as KonvaShape } from 'konva/lib/Shape';

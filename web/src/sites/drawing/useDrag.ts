@@ -8,7 +8,7 @@ import {
   type PartInput,
   type Point,
   type SiteAreaInput,
-} from '@steady-scatter/core';
+} from '@steady-scatter/core/ground';
 import { useRef } from 'react';
 import { useStable } from '../../ui/useStable.ts';
 import { toCanvas, toGround, type View } from './view.ts';

@@ -1,4 +1,4 @@
-import type { Outline } from '@steady-scatter/core';
+import type { Outline } from '@steady-scatter/core/ground';
 import { useEffect, useRef, useState } from 'react';
 import { stillFits, viewOf, type View } from './view.ts';
 

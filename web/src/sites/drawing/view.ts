@@ -1,4 +1,4 @@
-import { boundsOf, type Outline, type Point } from '@steady-scatter/core';
+import { boundsOf, type Outline, type Point } from '@steady-scatter/core/ground';
 
 /** How the ground is seen: pixels per metre, and where its zero lies on the canvas. */
 export interface View {

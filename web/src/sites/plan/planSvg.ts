@@ -1,12 +1,12 @@
+import { lengthUnitFor } from '@steady-scatter/core/fields';
 import {
   boundsOf,
-  lengthUnitFor,
-  UNITS,
   type Outline,
   type Point,
   type SiteAreaResult,
   type SiteAreaInput,
-} from '@steady-scatter/core';
+} from '@steady-scatter/core/ground';
+import { UNITS } from '@steady-scatter/core/quantities';
 import { dimensionsOf } from '../dimensions.ts';
 import { drawnBuffers, drawnOutlines } from '../drawnOutlines.ts';
 import { niceStep } from '../drawing/view.ts';

@@ -7,11 +7,11 @@ import {
   showSize,
   SLOPES,
   SURFACES,
-  workingText,
   type SiteAreaResult,
   type SiteAreaInput,
   type SiteInput,
-} from '@steady-scatter/core';
+} from '@steady-scatter/core/ground';
+import { workingText } from '@steady-scatter/core/working';
 import type { Content } from 'pdfmake/interfaces';
 import { pdfOf, PRINT_FONT, PT_PER_MM } from '../../print/pdf.ts';
 import { planSvg } from './planSvg.ts';

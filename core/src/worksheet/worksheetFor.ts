@@ -1,6 +1,6 @@
-import { blankWorksheet, type WorksheetInput } from '../worksheet/typed.ts';
-import type { ProductInput } from './product.ts';
-import { isUsUnit } from './rateUnit.ts';
+import { blankWorksheet, type WorksheetInput } from './typed.ts';
+import type { ProductInput } from '../shelf/product.ts';
+import { isUsUnit } from '../shelf/rateUnit.ts';
 
 /**
  * A worksheet for a need with this product, its label as it stands now: what is changed on the shelf later does not

@@ -2,7 +2,7 @@ import { expect, it } from 'vitest';
 import { blankCalibration, blankRun, evaluateCalibration } from '../testing/index.ts';
 import { blankRig, evaluateRig } from '../rigs/index.ts';
 import { blankWidthTest, evaluateWidthTest } from '../width/index.ts';
-import { blankWorksheet, evaluateWorksheet } from './index.ts';
+import { blankWorksheet, evaluateWorksheet } from '../worksheet/index.ts';
 
 const WRONG = ['x', ' ', '2026-02-30', '18.4.2026', '2026-04-18T08:00'];
 const signOff = { setting: '7', by: '', state: '', pace: { course: '', unit: 'm', time: '' }, width: { text: '', unit: 'm', by: 'chosen' }, second: '', lot: '', grain: '' } as const; // prettier-ignore

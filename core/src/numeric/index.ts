@@ -1,0 +1,3 @@
+// Numeric: arithmetic that no field of the trade owns: what a reading is worth.
+// Plain numbers in and out, with their units in the names.
+export { resolutionU } from './resolution.ts';
