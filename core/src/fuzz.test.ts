@@ -345,7 +345,7 @@ describe('documents with anything typed in them', () => {
 });
 
 /** Names that only tell words, build blanks, or work on what the tests above have worked out; files and drags have tests of their own. */
-const ELSEWHERE = /^(?:blank|is|other|Input|toResult|suggestion|operator|word|term|bandText|workingText|columnsOf|rigKind|shapeOf|methodOf|methodsFor|cautionsFor|chooseMethod|stepsOf|splitUnit|weightPart|statedForm|unitSpelled|lengthUnitFor|sameProductKey|mayGiveSetting|partText|write|evaluateBoundary|cleanBoundary|checkFile|origin|checkTests|readTests|readShelf|shelfTable|worksheetFor|readTraysTable|resample|unevenness|seeded|press|split|running|holdsOn|depositOfPasses|draggedLengths|groundArea|layOut|localPlane|measureArea|place|snapMove|evaluatePart|evaluateSiteArea|retype|cheapest|calibration|planText|standing|fillAimText)/; // prettier-ignore
+const ELSEWHERE = /^(?:blank|is|other|Input|toResult|suggestion|operator|word|term|bandText|workingText|columnsOf|rigKind|shapeOf|methodOf|methodsFor|cautionsFor|chooseMethod|stepsOf|splitUnit|weightPart|statedForm|unitSpelled|lengthUnitFor|sameProductKey|mayGiveSetting|partText|write|readBoundaryFile|evaluateBoundary|cleanBoundary|checkFile|origin|checkTests|readTests|readShelf|shelfTable|worksheetFor|readTraysTable|resample|unevenness|seeded|press|split|running|holdsOn|depositOfPasses|draggedLengths|groundArea|layOut|localPlane|measureArea|place|snapMove|evaluatePart|evaluateSiteArea|retype|cheapest|calibration|planText|standing|fillAimText)/; // prettier-ignore
 
 afterAll(() => {
   const functions = Object.entries(exported).filter(([, value]) => typeof value === 'function');
