@@ -113,6 +113,7 @@ async function finishRound(page) {
   await page.getByLabel('Bucket and product').fill('16.9');
   await page.getByRole('button', { name: 'Finish this run' }).click();
   await page.getByRole('region', { name: 'What it came to' }).waitFor();
+  await page.getByText('kept', { exact: true }).waitFor();
 }
 
 /** @param {import('@playwright/test').Page} page */
