@@ -13,15 +13,17 @@ import {
   rmSync,
   statfsSync,
   statSync,
-  writeFileSync,
 } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir, userInfo } from 'node:os';
 import { join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
 import { accountsSql } from './accounts.mjs';
-import { run, tryRun } from './run.mjs';
+import { databasePlaces } from './places.mjs';
+import { writePrivately } from './privateFile.mjs';
+import { tryRun } from './run.mjs';
 import { say } from './say.mjs';
+import { makeTables, takeRestored } from './tables.mjs';
 import { canReach, giveTo, systemUser } from './systemUser.mjs';
 
 const LONGEST_SOCKET_PATH = 107;
@@ -43,26 +45,8 @@ const LONGEST_LOG = 5 * 2 ** 20;
  * @property {string} password
  */
 
-/** @param {string} folder */
-const placesIn = (folder) => ({
-  rows: join(folder, 'mariadb'),
-  unfinished: join(folder, `mariadb.unfinished-${process.pid}`),
-  restored: join(folder, 'mariadb.restored'),
-  settings: join(folder, 'my.cnf'),
-  pid: join(folder, 'mariadb.pid'),
-  log: join(folder, 'mariadb.log'),
-  accounts: join(folder, 'accounts.sql'),
-  client: join(folder, 'client.cnf'),
-  files: join(folder, 'files'),
-  work: join(folder, 'tmp'),
-  connection: join(folder, 'connection.json'),
-});
-
 /** @param {string} folder the file that tells the server how to reach the database */
-export const connectionFile = (folder) => placesIn(folder).connection;
-
-/** @param {string} folder tables that take the place of those in use when the database is opened the next time */
-export const restoredTables = (folder) => placesIn(folder).restored;
+export const connectionFile = (folder) => databasePlaces(folder).connection;
 
 /** @param {string} folder */
 function socketPath(folder) {
@@ -88,28 +72,13 @@ export function freePort(wanted) {
 }
 
 /**
- * Writes a file whole or not at all, readable by its owner alone; only where it says something else.
- * @param {string} file
- * @param {string} text
- * @param {SystemUser | null} user whose it is
- */
-export function writePrivately(file, text, user) {
-  if (existsSync(file) && readFileSync(file, 'utf8') === text && (statSync(file).mode & 0o777) === 0o600)
-    return;
-  const side = `${file}.new`;
-  writeFileSync(side, text, { mode: 0o600 });
-  giveTo(user, side);
-  renameSync(side, file);
-}
-
-/**
  * @param {string} folder
  * @param {Connection} connection
  * @param {boolean} durable false trades safety at a power cut for speed: tests only
  * @param {SystemUser | null} user
  */
 function writeSettings(folder, connection, durable, user) {
-  const places = placesIn(folder);
+  const places = databasePlaces(folder);
   for (const own of [places.files, places.work]) {
     mkdirSync(own, { recursive: true, mode: 0o700 });
     giveTo(user, own);
@@ -148,7 +117,7 @@ function writeSettings(folder, connection, durable, user) {
  * @param {string} folder
  */
 export function runningPid(folder) {
-  const { settings } = placesIn(folder);
+  const { settings } = databasePlaces(folder);
   for (const entry of readdirSync('/proc')) {
     if (!/^\d+$/.test(entry)) continue;
     try {
@@ -164,7 +133,8 @@ export function runningPid(folder) {
 
 /** @param {string} folder */
 const answers = async (folder) =>
-  (await tryRun('mariadb', [`--defaults-file=${placesIn(folder).client}`, '-e', 'SELECT 1'])).code === 0;
+  (await tryRun('mariadb', [`--defaults-file=${databasePlaces(folder).client}`, '-e', 'SELECT 1'])).code ===
+  0;
 
 /** @param {number} pid one that has ended and waits to be fetched does not count */
 const isAlive = (pid) =>
@@ -194,7 +164,7 @@ export async function stopDatabase(folder, signal = 'SIGTERM') {
  * @param {SystemUser | null} user
  */
 async function launch(folder, connection, user) {
-  const { settings, log, pid, accounts } = placesIn(folder);
+  const { settings, log, pid, accounts } = databasePlaces(folder);
   rmSync(pid, { force: true });
   writePrivately(accounts, accountsSql(connection, user?.name ?? userInfo().username), user);
   if (existsSync(log) && statSync(log).size > LONGEST_LOG) renameSync(log, `${log}.1`);
@@ -223,58 +193,13 @@ async function launch(folder, connection, user) {
   throw new Error(`The database did not start. Its log (${log}) ends with:\n${last}`);
 }
 
-/** @param {string} folder puts restored tables in place; broken off between the two, it goes on the next time */
-function takeRestored(folder) {
-  const { rows, restored } = placesIn(folder);
-  if (!existsSync(restored)) return;
-  if (existsSync(rows)) {
-    const aside = join(
-      folder,
-      `mariadb-before-${new Date().toISOString().slice(0, 19).replaceAll(':', '-')}`,
-    );
-    renameSync(rows, aside);
-    say(`Set the earlier tables aside: ${aside}`);
-  }
-  renameSync(restored, rows);
-}
-
-/** @param {string} folder what killed first starts left: never used, since it was never moved to its place */
-function clearUnfinished(folder) {
-  for (const name of readdirSync(folder).filter((each) => each.startsWith('mariadb.unfinished')))
-    try {
-      rmSync(join(folder, name), { recursive: true, force: true });
-    } catch {
-      // What makes it may run on for a moment after its start was killed; it is cleared the next time.
-    }
-}
-
-/**
- * The tables are made beside their place and moved there when they are whole.
- * @param {string} folder
- * @param {SystemUser | null} user
- */
-async function makeTables(folder, user) {
-  const { rows, unfinished } = placesIn(folder);
-  if (existsSync(rows)) return;
-  say('Making a private database …');
-  clearUnfinished(folder);
-  const asked = [
-    '--no-defaults',
-    `--datadir=${unfinished}`,
-    '--auth-root-authentication-method=socket',
-    '--skip-test-db',
-  ];
-  await run('mariadb-install-db', asked, { cwd: '/', ...(user && { uid: user.uid, gid: user.gid }) });
-  renameSync(unfinished, rows);
-}
-
 /**
  * How the database was reached before; nothing of it that cannot be read is needed.
  * @param {string} folder
  * @returns {Partial<Connection> | null}
  */
 function earlierConnection(folder) {
-  const file = placesIn(folder).connection;
+  const file = databasePlaces(folder).connection;
   if (!existsSync(file)) return null;
   try {
     const kept = JSON.parse(readFileSync(file, 'utf8'));
@@ -311,7 +236,7 @@ function checkFolder(folder, user) {
  * @param {{ durable?: boolean }} [options]
  */
 export async function openDatabase(folder, { durable = true } = {}) {
-  const places = placesIn(folder);
+  const places = databasePlaces(folder);
   const user = systemUser();
   mkdirSync(folder, { recursive: true, mode: 0o700 });
   const earlier = earlierConnection(folder);

@@ -1,6 +1,7 @@
 import { renameSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { connectionFile, openDatabase, restoredTables, stopDatabase } from './database.mjs';
+import { connectionFile, openDatabase, stopDatabase } from './database.mjs';
+import { databasePlaces } from './places.mjs';
 
 /**
  * Reads an archive into tables of their own, beside those in use. They take their place when the database of this folder is opened
@@ -12,6 +13,7 @@ import { connectionFile, openDatabase, restoredTables, stopDatabase } from './da
  */
 export async function prepareRestore(folder, archive, program) {
   await program.checkArchive(archive);
+  const { restored } = databasePlaces(folder);
   const side = join(folder, 'restoring');
   await stopDatabase(side);
   rmSync(side, { recursive: true, force: true });
@@ -19,8 +21,8 @@ export async function prepareRestore(folder, archive, program) {
     await openDatabase(side);
     await program.restoreArchive(connectionFile(side), archive);
     await stopDatabase(side);
-    rmSync(restoredTables(folder), { recursive: true, force: true });
-    renameSync(join(side, 'mariadb'), restoredTables(folder));
+    rmSync(restored, { recursive: true, force: true });
+    renameSync(databasePlaces(side).rows, restored);
   } finally {
     await stopDatabase(side);
     rmSync(side, { recursive: true, force: true });

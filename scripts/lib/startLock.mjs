@@ -1,7 +1,7 @@
 // One start or restore at a time on a data folder: who has it is told by a file that only one can make.
 import { existsSync, linkSync, readFileSync, renameSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { writePrivately } from './database.mjs';
+import { writePrivately } from './privateFile.mjs';
 
 /** @typedef {import('./systemUser.mjs').SystemUser} SystemUser */
 /** @typedef {{ pid: number, address?: string }} Holder */

@@ -34,12 +34,6 @@ export const isOwn = (request: Request): boolean =>
   isLoopback(hostName(request)) &&
   !Object.keys(request.headers).some((name) => FORWARDING.test(name));
 
-/** Refuses what may be done at the machine itself alone. */
-export const onlyHere: RequestHandler = (request, _response, next) => {
-  if (!isOwn(request)) throw plainProblem('only-here');
-  next();
-};
-
 /** The token that a device carries, from its cookie. */
 export const tokenOf = (request: Request): string | null =>
   new RegExp(`(?:^|;\\s*)${TOKEN_COOKIE}=([\\w-]+)`).exec(request.get('cookie') ?? '')?.[1] ?? null;
@@ -71,6 +65,6 @@ export const onlyTrusted =
   };
 
 /** Refuses what only whoever leads the crew may do. */
-export function onlyLead(actor: Actor): void {
-  if (actor.role !== 'lead') throw plainProblem('only-here');
+export function onlyLead(actor: Actor | undefined): void {
+  if (actor?.role !== 'lead') throw plainProblem('only-here');
 }

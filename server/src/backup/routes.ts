@@ -10,7 +10,7 @@ import { Router, type Request } from 'express';
 import type { Connection } from '../database.ts';
 import { plainProblem } from '../problems/HttpProblem.ts';
 import type { Disk } from '../running/disk.ts';
-import { onlyHere } from '../trust.ts';
+import { onlyLead } from '../trust.ts';
 import { UnfitArchive } from './format.ts';
 import { backupFolder } from './keep.ts';
 import { writeBackup } from './write.ts';
@@ -71,7 +71,8 @@ export function backupRoutes(backups: Backups, disk: Disk): Router {
     }
   });
   // oxlint-disable-next-line no-async-endpoint-handlers -- Express 5 takes what is rejected
-  router.post(FILE_ROUTES.restore.path, onlyHere, async (request, response) => {
+  router.post(FILE_ROUTES.restore.path, async (request, response) => {
+    onlyLead(request.actor);
     if (!backups.restore)
       throw plainProblem('not-found', 'Nothing can be restored here. Use npm run restore.');
     if (disk.isFull()) throw plainProblem('disk-full');

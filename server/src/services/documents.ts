@@ -33,6 +33,7 @@ import {
   type DocumentRow,
 } from '../models/index.ts';
 import { notFound, plainProblem, wouldLose } from '../problems/HttpProblem.ts';
+import { transact } from './transact.ts';
 import { versioned, type Versioned } from './versioned.ts';
 
 /** How a kind of thing is stored as it was typed. */
@@ -95,7 +96,7 @@ export const productService = (sequelize: Sequelize): ProductService => ({
     const own = { crewId: actor.crewId, version: 1, isSample: false, deletedAt: null, ...changedBy(actor) };
     const rows = parts.map((part) => Object.assign({}, part, own));
     const ids = parts.map(({ id }) => String(id));
-    await sequelize.transaction(async (transaction) => {
+    await transact(sequelize, async (transaction) => {
       await ProductRow.bulkCreate(rows as unknown as ProductRow['_creationAttributes'][], { ignoreDuplicates: true, transaction }); // prettier-ignore
       // An id that was passed over stands for a product of ours, or it is somebody else's.
       if ((await ownOf(actor, ids, transaction)) < new Set(ids).size) throw plainProblem('id-taken');
@@ -104,7 +105,7 @@ export const productService = (sequelize: Sequelize): ProductService => ({
   async removeAll(actor, ids) {
     const gone = { deletedAt: new Date(), ...changedBy(actor) };
     const where = { crewId: actor.crewId, id: [...ids], deletedAt: null };
-    await sequelize.transaction(async (transaction) => {
+    await transact(sequelize, async (transaction) => {
       if ((await ownOf(actor, ids, transaction)) < new Set(ids).size)
         throw notFound('product with one of these ids');
       await ProductRow.update(gone, { where, silent: true, transaction });

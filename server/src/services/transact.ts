@@ -11,29 +11,26 @@ const pause = (tried: number): Promise<void> =>
   wait(FIRST_WAIT_MS * 2 ** (tried - 1) * (0.5 + Math.random()));
 
 /**
- * Runs a change in one transaction, again after a pause when it met another change of the same rows at the same moment: it sees what
- * the other one made then. An id that still clashes belongs to somebody else.
- *
- * @param look asked before each try, outside of the transaction: whether the row is there
+ * Runs a change in one transaction, again when it met another change of the same rows at the same moment: it sees what the other one
+ * made then. An id that still clashes belongs to somebody else.
  */
 export async function transact(
   sequelize: Sequelize,
-  look: () => Promise<boolean>,
-  change: (isThere: boolean, transaction: Transaction) => Promise<void>,
+  change: (transaction: Transaction) => Promise<void>,
 ): Promise<void> {
   const isolationLevel = Transaction.ISOLATION_LEVELS.READ_COMMITTED;
   for (let tried = 1; ; tried += 1) {
     try {
-      // oxlint-disable no-await-in-loop -- each try waits for the one before
-      const isThere = await look();
-      await sequelize.transaction({ isolationLevel }, (transaction) => change(isThere, transaction));
+      // oxlint-disable-next-line no-await-in-loop -- each try waits for the one before
+      await sequelize.transaction({ isolationLevel }, change);
       return;
     } catch (error) {
       const clash = error instanceof UniqueConstraintError;
-      if (clash && !(await look())) throw plainProblem('id-taken');
+      if (clash && tried === TRIES) throw plainProblem('id-taken');
       if (tried === TRIES || !(clash || isMet(error))) throw error;
-      await pause(tried);
-      // oxlint-enable no-await-in-loop
+      // Whoever brought the same id has ended by now: the next try sees it.
+      // oxlint-disable-next-line no-await-in-loop
+      if (!clash) await pause(tried);
     }
   }
 }

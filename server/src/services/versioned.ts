@@ -69,8 +69,9 @@ export function versioned<Row extends VersionedRow, Wire>(
       ...(transaction && { transaction, lock: transaction.LOCK.UPDATE }),
     });
 
-  const isThere = async ({ crewId }: Actor, id: string) =>
-    (await model.count({ where: { id, crewId } as WhereOptions })) > 0;
+  /** Looks without a lock. */
+  const isThere = async ({ crewId }: Actor, id: string, transaction: Transaction) =>
+    (await model.count({ where: { id, crewId } as WhereOptions, transaction })) > 0;
 
   async function read({ crewId }: Actor, id: string): Promise<Wire> {
     const row = await find(crewId, id);
@@ -99,13 +100,12 @@ export function versioned<Row extends VersionedRow, Wire>(
 
   /** Marks a row as deleted, or as there again; in one transaction, so that no write slips between the look and the mark. */
   async function mark(actor: Actor, id: string, deletedAt: Date | null): Promise<void> {
-    // Nothing is brought in here, so there is no need to look first.
-    await transact(sequelize, async () => true, async (_, transaction) => {
+    await transact(sequelize, async (transaction) => {
       const row = await find(actor.crewId, id, transaction);
       if (!row) throw absent();
       if (Boolean(row.deletedAt) === Boolean(deletedAt)) return;
       await row.update({ deletedAt, ...changedBy(actor) }, { silent: true, transaction });
-    }); // prettier-ignore
+    });
   }
 
   return {
@@ -119,11 +119,12 @@ export function versioned<Row extends VersionedRow, Wire>(
     },
     read,
     async write(actor, id, stored) {
-      await transact(sequelize, () => isThere(actor, id), async (known, transaction) => {
+      await transact(sequelize, async (transaction) => {
+        const known = await isThere(actor, id, transaction);
         const row = known ? await find(actor.crewId, id, transaction) : null;
         if (row) await update(actor, row, stored, transaction);
         else await insert(actor, id, stored, transaction);
-      }); // prettier-ignore
+      });
       return read(actor, id);
     },
     remove: (actor, id) => mark(actor, id, new Date()),

@@ -34,6 +34,15 @@ export const notePaired = (paired: boolean): void => set({ ...current, paired })
 /** Notes that no answer came. */
 export const noteSilence = (): void => set({ ...current, reachable: false });
 
+/** Whether the server answers just now; asked without the parts of the page that may not have come. */
+export async function serverAnswers(): Promise<boolean> {
+  try {
+    return (await fetch('/api/health')).ok;
+  } catch {
+    return false;
+  }
+}
+
 export const connectionStore = {
   subscribe(listener: () => void) {
     listeners.add(listener);

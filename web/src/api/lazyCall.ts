@@ -1,9 +1,5 @@
-import { noteSilence } from './connection.ts';
+import { noteSilence, serverAnswers } from './connection.ts';
 import { Renewed, Unreachable } from './errors.ts';
-
-/** Asked without what may not have come. */
-const answers = (): Promise<boolean> =>
-  fetch('/api/health').then(({ ok }) => ok, () => false); // prettier-ignore
 
 /**
  * Loads a part of the app that something is kept with. That it does not come means that the server does not answer, or has other parts
@@ -15,7 +11,7 @@ export async function loadPart<Part>(load: () => Promise<Part>): Promise<Part> {
   try {
     return await load();
   } catch {
-    if (await answers()) throw new Renewed('This part of the page is not there any more.');
+    if (await serverAnswers()) throw new Renewed('This part of the page is not there any more.');
     noteSilence();
     throw new Unreachable('The server does not answer.');
   }

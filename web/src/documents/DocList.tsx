@@ -1,10 +1,11 @@
-import { Box, Button, chakra, IconButton } from '@chakra-ui/react';
-import { Plus, Trash2 } from 'lucide-react';
+import { Box, Button, chakra } from '@chakra-ui/react';
+import { Plus } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { Link } from 'react-router';
 import { explain } from '../api/explain.ts';
 import { Message } from '../ui/Message.tsx';
+import { DeleteButton } from '../ui/DeleteButton.tsx';
 import { NameLink } from '../ui/NameLink.tsx';
 import { useNotices } from '../ui/notices.tsx';
 import { SampleBadge } from '../ui/SampleBadge.tsx';
@@ -65,16 +66,7 @@ function DocRow<Typed extends { readonly name: string }>({
       ))}
       <chakra.td textAlign="right" whiteSpace="nowrap">
         {renderAct?.(doc)}
-        <IconButton
-          aria-label={`Delete ${typed.name}`}
-          variant="ghost"
-          color="ink.soft"
-          minWidth="44px"
-          minHeight="44px"
-          onClick={onDelete}
-        >
-          <Trash2 size={18} />
-        </IconButton>
+        <DeleteButton name={typed.name} onDelete={onDelete} />
       </chakra.td>
     </chakra.tr>
   );

@@ -1,4 +1,4 @@
-import { Box, Button, chakra, IconButton } from '@chakra-ui/react';
+import { Box, Button, chakra } from '@chakra-ui/react';
 import type { Product } from '@steady-scatter/contract';
 import { PRODUCT_KIND_IDS, PRODUCT_KINDS } from '@steady-scatter/core/shelf';
 import {
@@ -11,7 +11,7 @@ import {
   type Row,
   type RowSelectionState,
 } from '@tanstack/react-table';
-import { ArrowDown, ArrowUp, Download, Plus, Scale, Trash2, Upload } from 'lucide-react';
+import { ArrowDown, ArrowUp, Download, Plus, Scale, Upload } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useCommands } from '../commands/CommandsProvider.tsx';
@@ -20,6 +20,7 @@ import { CommandButton } from '../ui/CommandButton.tsx';
 import { fieldBox } from '../ui/fieldBox.ts';
 import { Message } from '../ui/Message.tsx';
 import { useNotices } from '../ui/notices.tsx';
+import { DeleteButton } from '../ui/DeleteButton.tsx';
 import { TopBar } from '../ui/TopBar.tsx';
 import { today } from '../ui/today.ts';
 import { exportShelf } from './exportShelf.ts';
@@ -135,17 +136,7 @@ function ShelfTableRow({ row, onDelete }: { row: Row<ShelfRow>; onDelete(): void
         );
       })}
       <chakra.td width="44px" textAlign="right">
-        <IconButton
-          aria-label={`Delete ${name}`}
-          variant="ghost"
-          color="ink.soft"
-          size="sm"
-          minWidth="44px"
-          minHeight="44px"
-          onClick={onDelete}
-        >
-          <Trash2 size={18} />
-        </IconButton>
+        <DeleteButton name={name} onDelete={onDelete} />
       </chakra.td>
     </chakra.tr>
   );

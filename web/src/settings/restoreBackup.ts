@@ -1,6 +1,6 @@
 import { FILE_ROUTES } from '@steady-scatter/contract';
 import { readProblem } from '../api/call.ts';
-import { noteSilence } from '../api/connection.ts';
+import { noteSilence, serverAnswers } from '../api/connection.ts';
 import { Unreachable } from '../api/errors.ts';
 
 /** Where a backup is handed over. */
@@ -11,9 +11,6 @@ const GONE_MS = 1500;
 const LOOK_MS = 500;
 
 const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
-
-const isBack = (): Promise<boolean> =>
-  fetch('/api/health').then(({ ok }) => ok, () => false); // prettier-ignore
 
 /**
  * Puts a backup in place of everything that is kept; done when the server is back with it.
@@ -35,5 +32,5 @@ export async function restoreBackup(file: Blob): Promise<void> {
   if (!response.ok) throw await readProblem(response);
   await pause(GONE_MS);
   // oxlint-disable-next-line no-await-in-loop -- one look after the other
-  while (!(await isBack())) await pause(LOOK_MS);
+  while (!(await serverAnswers())) await pause(LOOK_MS);
 }

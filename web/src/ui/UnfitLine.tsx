@@ -1,5 +1,5 @@
-import { Box, IconButton } from '@chakra-ui/react';
-import { Trash2 } from 'lucide-react';
+import { DeleteButton } from './DeleteButton.tsx';
+import { Box } from '@chakra-ui/react';
 
 /** One line of a list for what cannot be shown: its name, and a way to be rid of it. */
 export const UnfitLine = ({ name, onDelete }: { name: string; onDelete(): void }) => (
@@ -7,8 +7,6 @@ export const UnfitLine = ({ name, onDelete }: { name: string; onDelete(): void }
     <Box color="warn" fontWeight="semibold">
       ▲ “{name}” cannot be shown: something in it is not readable.
     </Box>
-    <IconButton aria-label={`Delete ${name}`} variant="ghost" color="ink.soft" minWidth="44px" minHeight="44px" onClick={onDelete}>
-      <Trash2 size={18} />
-    </IconButton>
+    <DeleteButton name={name} onDelete={onDelete} />
   </Box>
 ); // prettier-ignore
