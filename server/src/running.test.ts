@@ -10,7 +10,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { createApp } from './app.ts';
 import { createLog, logged } from './running/log.ts';
 import { openHarness, type Harness } from './testing/harness.ts';
-import { sampleWrite } from './testing/jobs.ts';
+import { sampleLabel, sampleWrite } from './testing/jobs.ts';
 
 let harness: Harness;
 const folder = mkdtempSync(join(tmpdir(), 'steady-running-'));
@@ -63,6 +63,16 @@ describe('keeping', () => {
     const write = sampleWrite();
     const answers = await Promise.all(Array.from({ length: 12 }, () => put(id).send(write)));
     expect(answers.map(({ status, body }) => [status, body.version])).toEqual(answers.map(() => [200, 1]));
+  });
+
+  it('the same batch of products from many at once is taken once, and refused to nobody', async () => {
+    const products = Array.from({ length: 20 }, (_, at) => ({ id: v7(), typed: { ...sampleLabel(), name: `Pail ${at}` } })); // prettier-ignore
+    const bring = () => request(harness.app).post('/api/products/batch').send({ products });
+    const answers = await Promise.all(Array.from({ length: 8 }, bring));
+    expect(answers.map(({ status }) => status)).toEqual(answers.map(() => 204));
+    const ids = new Set(products.map(({ id }) => id));
+    const shelf = (await request(harness.app).get('/api/products')).body as { id: string }[];
+    expect(shelf.filter(({ id }) => ids.has(id))).toHaveLength(20);
   });
 
   it('a nought below nought is a nought, so that the same write twice is harmless', async () => {
