@@ -1,10 +1,22 @@
+import { availableParallelism } from 'node:os';
 import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
   test: {
+    // By default one core is left idle.
+    maxWorkers: availableParallelism(),
     projects: [
-      { test: { name: 'core', root: 'core', include: ['src/**/*.test.ts'], testTimeout: 30_000 } },
-      { test: { name: 'contract', root: 'contract', include: ['src/**/*.test.ts'] } },
+      // What is pure need not be loaded anew for each file.
+      {
+        test: {
+          name: 'core',
+          root: 'core',
+          include: ['src/**/*.test.ts'],
+          testTimeout: 30_000,
+          isolate: false,
+        },
+      },
+      { test: { name: 'contract', root: 'contract', include: ['src/**/*.test.ts'], isolate: false } },
       {
         test: {
           name: 'server',
@@ -23,6 +35,14 @@ export default defineConfig({
           root: 'web',
           include: ['src/**/*.test.tsx'],
           environment: 'jsdom',
+          deps: {
+            optimizer: {
+              client: {
+                enabled: true,
+                include: ['@chakra-ui/react', '@tanstack/react-query', 'react-router'],
+              },
+            },
+          },
           testTimeout: 30_000,
           setupFiles: ['src/testing/setup.ts'],
         },

@@ -11,7 +11,7 @@ async function saved(page: Page, press: () => Promise<unknown>) {
   return { name: download.suggestedFilename(), bytes: await readFile(await download.path()) };
 }
 
-test('a struck run does not count, and stays; marks and rates are looked up', async ({ page }) => {
+test('an excluded run does not count, and stays; marks and rates are looked up', async ({ page }) => {
   await page.goto('/bench');
   await page.getByRole('link', { name: 'Red spreader, lake feed' }).click();
   await expect.poll(() => mark(page)).toBe('11');
@@ -20,7 +20,7 @@ test('a struck run does not count, and stays; marks and rates are looked up', as
   await expect(page.getByText(/^Set 12.5: 4.30/)).toBeVisible();
   await page.getByLabel('I need').fill('9');
   await expect(page.getByText(/above what was tested/)).toBeVisible();
-  await page.getByRole('button', { name: /^Round 3\s+at 11.*struck/ }).click();
+  await page.getByRole('button', { name: /^Round 3\s+at 11.*excluded/ }).click();
   await page.getByLabel('Struck out, because').fill('');
   await expect(why(page)).not.toContainText('from 3 runs');
   await expect(why(page).getByRole('alert')).toContainText('Runs at 11 differ');
@@ -61,7 +61,6 @@ test('machines and products side by side, and what happened to each', async ({ p
 test('tests go out as JSON and CSV and come back; what is wrong with a file is said, nothing half taken', async ({ page }) => {
   await page.goto('/bench/files');
   const press = (name: string) => () => page.getByRole('button', { name }).click();
-  await page.waitForTimeout(600);
   const json = await saved(page, press('Tests as JSON'));
   const csv = await saved(page, press('Runs as CSV'));
   expect(csv.bytes.toString()).toContain('Before the strip: 48.00; Length of the strip: 100\' 0""'.slice(0, 30));
@@ -73,9 +72,9 @@ test('tests go out as JSON and CSV and come back; what is wrong with a file is s
   await expect(alert).toContainText('not one of tests');
   await give('empty.json', ' ');
   await expect(alert).toContainText('empty');
-  const file = JSON.parse(json.bytes.toString()) as { calibrations: { typed: { name: string; runs: { readings: Record<string, string> }[] } }[] };
+  const file = JSON.parse(json.bytes.toString()) as { calibrations: { input: { name: string; runs: { readings: Record<string, string> }[] } }[] };
   const wrong = structuredClone(file);
-  wrong.calibrations[0]!.typed.runs[0]!.readings['gross'] = '0.1';
+  wrong.calibrations[0]!.input.runs[0]!.readings['gross'] = '0.1';
   await give('wrong.json', JSON.stringify(wrong));
   await expect(alert).toContainText('has to be heavier');
   await give('shed.csv', 'Name,Rate\nRed,3');
@@ -83,7 +82,7 @@ test('tests go out as JSON and CSV and come back; what is wrong with a file is s
 
   await give('tests.csv', csv.bytes.toString());
   await expect(page.getByText(/^Red spreader, lake feed, Red push spreader, 6 runs/)).toBeVisible();
-  await give('tests.json', JSON.stringify({ ...file, calibrations: [{ ...file.calibrations[0], typed: { ...file.calibrations[0]!.typed, name: 'Came back' } }] }));
+  await give('tests.json', JSON.stringify({ ...file, calibrations: [{ ...file.calibrations[0], input: { ...file.calibrations[0]!.input, name: 'Came back' } }] }));
   await page.getByRole('button', { name: 'Take this calibration' }).click();
   await expect(page.getByText('Took in one calibration.')).toBeVisible();
   await page.goto('/bench');

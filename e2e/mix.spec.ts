@@ -1,6 +1,16 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
-import { bigNumber, expectAccessible, kept, line, lineText, openSample, PHONE, plain } from './support.ts';
+import {
+  bigNumber,
+  expectAccessible,
+  expectAccessibleDayAndNight,
+  kept,
+  line,
+  lineText,
+  openSample,
+  PHONE,
+  plain,
+} from './support.ts';
 
 const theMix = (page: Page) => page.getByRole('region', { name: 'The mix' });
 const textOf = async (page: Page) => plain(await theMix(page).innerText());
@@ -240,24 +250,22 @@ test('what is exported is neutral for a spreadsheet, and comes back', async ({ p
   await expect(page.getByText(/rows? cannot/)).toHaveCount(0);
 });
 
-for (const colorScheme of ['light', 'dark'] as const) {
-  test.describe(`axe, ${colorScheme}`, () => {
-    test.use({ ...PHONE, colorScheme });
-    test('finds nothing on soil tests, rules, mix and import, and they fit a phone', async ({ page }) => {
-      for (const path of [
-        '/shelf/soil',
-        '/shelf/soil/new',
-        '/shelf/rules',
-        '/shelf/rules/new',
-        '/shelf/mix',
-        '/shelf/import',
-      ]) {
-        await page.goto(path);
-        await expect(page.getByRole('main')).toBeVisible();
-        await page.waitForLoadState('networkidle');
-        expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
-        await expectAccessible(page);
-      }
-    });
+test.describe(`axe by day and night`, () => {
+  test.use(PHONE);
+  test('finds nothing on soil tests, rules, mix and import, and they fit a phone', async ({ page }) => {
+    for (const path of [
+      '/shelf/soil',
+      '/shelf/soil/new',
+      '/shelf/rules',
+      '/shelf/rules/new',
+      '/shelf/mix',
+      '/shelf/import',
+    ]) {
+      await page.goto(path);
+      await expect(page.getByRole('main')).toBeVisible();
+      await page.waitForLoadState('networkidle');
+      expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+      await expectAccessibleDayAndNight(page);
+    }
   });
-}
+});

@@ -10,13 +10,30 @@ interface AxeResult {
   violations: { id: string; help: string; nodes: { html: string; failureSummary?: string }[] }[];
 }
 
+const WCAG_22_AA = {
+  runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'],
+};
+
+async function findings(page: Page, within: string, options: object): Promise<string[]> {
+  // A dialog that is still fading in does not count as open yet.
+  await page.evaluate(() => Promise.allSettled(document.getAnimations().map(({ finished }) => finished)));
+  const { violations } = await page.evaluate(
+    ([where, how]) =>
+      (window as unknown as { axe: { run(where: string, how: object): Promise<AxeResult> } }).axe.run(where, how), // prettier-ignore
+    [within, options] as const,
+  );
+  return violations.map(
+    ({ id, help, nodes }) => `${id}: ${help}\n  ${nodes.map(({ html }) => html).join('\n  ')}`,
+  );
+}
+
 /**
  * Runs axe with the WCAG 2.2 AA rules on what is shown now; any finding fails with its place. For a small panel that lies
  * over the page, on the panel alone: what it half covers cannot be pressed and is not small.
  */
 export async function expectAccessible(page: Page, within = 'html'): Promise<void> {
-  // A dialog that is still fading in does not count as open yet.
-  await page.evaluate(() => Promise.allSettled(document.getAnimations().map(({ finished }) => finished)));
+  // A page that is still loading has nothing to find fault with.
+  await expect(page.locator('h1').first()).toBeAttached();
   // A message that comes or goes is half seen through, and nobody reads it then.
   await page.waitForFunction(() =>
     [...document.querySelectorAll('[data-scope=toast][data-part=root]')].every(
@@ -24,20 +41,17 @@ export async function expectAccessible(page: Page, within = 'html'): Promise<voi
     ),
   );
   await page.evaluate(axeSource);
-  const result = await page.evaluate(
-    (where) =>
-      (window as unknown as { axe: { run(where: string, options: object): Promise<AxeResult> } }).axe.run(
-        where,
-        {
-          runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'],
-        },
-      ),
-    within,
-  );
-  const findings = result.violations.map(
-    ({ id, help, nodes }) => `${id}: ${help}\n  ${nodes.map((n) => n.html).join('\n  ')}`,
-  );
-  expect(findings).toEqual([]);
+  expect(await findings(page, within, WCAG_22_AA)).toEqual([]);
+}
+
+/** The same by day, and by night what a night can change: its colors. */
+export async function expectAccessibleDayAndNight(page: Page): Promise<void> {
+  await expectAccessible(page);
+  await page.emulateMedia({ colorScheme: 'dark' });
+  await expect(page.locator('html')).toHaveClass(/dark/);
+  expect(await findings(page, 'html', { runOnly: ['color-contrast'] })).toEqual([]);
+  await page.emulateMedia({ colorScheme: 'light' });
+  await expect(page.locator('html')).toHaveClass(/light/);
 }
 
 /** The live answer in the panel, for people who listen and for tests. */

@@ -90,16 +90,15 @@ test.describe('when it goes wrong', () => {
 
   test('a draft that an older version left is taken over', async ({ page }) => {
     const old = {
-      format: 1,
+      format: 3,
       baseVersion: 0,
       form: {
         name: 'From last week',
         onDay: '2026-04-18',
         worksheet: {
-          need: { nutrient: 'N', amount: '0.8', unit: 'lb/1000 ft2' },
-          grade: '24-0-8',
+          need: { of: 'N', amount: '0.8', unit: 'lb/1000 ft2' },
           areas: [{ id: '01890000-0000-7000-8000-000000000001', name: 'Lawn', size: '7400', unit: 'ft2' }],
-          package: { size: '', unit: 'lb' },
+          product: { kind: 'dry-fertilizer', grade: '24-0-8', package: { size: '', unit: 'lb' } },
           shownIn: { rate: null, amount: null, area: null },
         },
       },
@@ -120,11 +119,11 @@ test.describe('when it goes wrong', () => {
     await page.getByLabel('Grade on the label').fill('18-0-6');
     const id = page.url().split('/').at(-1);
     const current = await (await page.request.get(`/api/jobs/${id}`)).json();
-    const { name, onDay, worksheet, version } = current;
+    const { version, schemaVersion, input } = current;
     await page.request.put(`/api/jobs/${id}`, {
-      data: { name: 'Renamed meanwhile', onDay, worksheet, version },
+      data: { version, schemaVersion, input: { ...input, name: 'Renamed meanwhile' } },
     });
-    expect(name).toBe('Left open');
+    expect(input.name).toBe('Left open');
     await page.reload();
     await expect(page.getByText('changed elsewhere meanwhile')).toBeVisible();
     await expect(page.getByLabel('Grade on the label')).toHaveValue('18-0-6');

@@ -4,8 +4,8 @@ import { answer, bigNumber, expectAccessible, line, lineText, PHONE, plain } fro
 test('fresh open to the right answer by keyboard alone', async ({ page }) => {
   await page.goto('/');
   await expect(page.getByLabel('Amount needed')).toBeFocused();
-  for (const [typed, key] of [['0.8', 'Enter'], ['24-0-8', 'Enter'], ['Bandstand lawn', 'Enter'], ['7,400', 'Enter'], ['40', 'Tab']] as const) {
-    await page.keyboard.type(typed);
+  for (const [input, key] of [['0.8', 'Enter'], ['24-0-8', 'Enter'], ['Bandstand lawn', 'Enter'], ['7,400', 'Enter'], ['40', 'Tab']] as const) {
+    await page.keyboard.type(input);
     await page.keyboard.press(key);
   } // prettier-ignore
   await expect(bigNumber(page)).toHaveText('24.7 lb');
@@ -89,12 +89,12 @@ test('wrong entries say what would be right and keep what was typed', async ({ p
     ['Package size', '40 ft', 'does not measure a weight'],
   ] as const;
   await page.getByLabel('Amount needed').fill('0.8');
-  for (const [label, typed, said] of cases) {
+  for (const [label, input, said] of cases) {
     const field = page.getByLabel(label);
-    await field.fill(typed);
+    await field.fill(input);
     await field.blur();
     await expect(page.getByRole('alert').filter({ hasText: said })).toBeVisible();
-    await expect(field).toHaveValue(typed);
+    await expect(field).toHaveValue(input);
     await expect(field).toHaveAttribute('aria-invalid', 'true');
     await expect(field).toHaveAccessibleDescription(new RegExp(said.slice(0, 12).replace(/[?.]/g, '.')));
     await field.fill(label === 'Amount needed' ? '0.8' : '');

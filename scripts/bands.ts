@@ -1,7 +1,7 @@
 // npm run bands [trials]: how often the band of a mean holds the true rate. Every method, one to three runs, three true scatters,
 // for a machine of which nothing is known and for one with six repeated settings on record. Every run is typed and read as on
 // screen: rounded to what scale, tape and watch show. Seeded; prints the table of docs/method.md.
-import { blankRig, blankScale } from '@steady-scatter/core/rigs';
+import { blankRig, blankScale } from '@steady-scatter/core/machines';
 import {
   benchRig,
   blankCalibration,
@@ -79,7 +79,7 @@ function holds(method: MethodId, runs: number, scatter: number, isOnRecord: bool
     ]),
   );
   const output = (TRUE.rate / 1000) * TRUE.spacing;
-  const typed: CalibrationInput = {
+  const input: CalibrationInput = {
     ...blankCalibration('metric'),
     name: 'Simulated',
     target: { amount: String(TRUE.rate), unit: 'g/m2' },
@@ -92,7 +92,7 @@ function holds(method: MethodId, runs: number, scatter: number, isOnRecord: bool
   };
   const groups = Array.from({ length: REPEATS.settings }, () => Array.from({ length: REPEATS.runs }, () => draw.about(1, scatter))); // prettier-ignore
   const [mean] =
-    evaluateCalibration(typed, RIG, null, isOnRecord ? recordOf(groups) : NO_RECORD).advice?.means ?? [];
+    evaluateCalibration(input, RIG, null, isOnRecord ? recordOf(groups) : NO_RECORD).advice?.means ?? [];
   if (!mean) throw new Error(`${method}: nothing was worked out.`);
   return Math.abs((1000 * mean.mean) / TRUE.rate - 1) <= mean.uRelative * (mean.mean / (TRUE.rate / 1000));
 }

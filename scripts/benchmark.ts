@@ -12,9 +12,9 @@ import {
 } from '@steady-scatter/core/ground';
 import { findMix, type MixRequest } from '@steady-scatter/core/mix';
 import type { Nutrient } from '@steady-scatter/core/need';
-import { blankProduct, evaluateProduct } from '@steady-scatter/core/shelf';
+import { blankProduct, evaluateProduct } from '@steady-scatter/core/products';
 import { advise } from '@steady-scatter/core/testing';
-import { MODE_IDS, overlay, patternOf, resample, seeded, sweep } from '@steady-scatter/core/width';
+import { PASS_PATTERN_IDS, overlay, patternOf, resample, seeded, sweep } from '@steady-scatter/core/width';
 
 function report(what: string, times: number[]): void {
   const sorted = times.toSorted((a, b) => a - b);
@@ -150,7 +150,7 @@ report(
   'Spacing sweep of 17 trays, 1 cm steps, both modes',
   Array.from({ length: 12 }, () => {
     const start = performance.now();
-    for (const mode of MODE_IDS) sweep(onePass, 0.5, mode, 0.15);
+    for (const mode of PASS_PATTERN_IDS) sweep(onePass, 0.5, mode, 0.15);
     return performance.now() - start;
   }).slice(2),
 );

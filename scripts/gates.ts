@@ -1,7 +1,7 @@
 // npm run gates [machines]: how the adviser does on machines whose gates are crooked. Every run is typed as a person would: two
 // weighings of a strip, read, doubted, worked out and advised on by the same code as on screen. Seeded; prints the table of
 // docs/method.md.
-import { blankRig, blankScale } from '@steady-scatter/core/rigs';
+import { blankRig, blankScale } from '@steady-scatter/core/machines';
 import {
   benchRig,
   blankCalibration,
@@ -82,33 +82,33 @@ function calibrate(drawn: Machine, from: Start, ceiling: boolean): Course {
   const [runs, answers]: [RunInput[], string[]] = [[], []];
   let highest = 0;
   for (;;) {
-    const typed = { ...aimed, runs: [...runs], answers: [...answers] };
-    const reading = evaluateCalibration(typed, rig, shape);
+    const input = { ...aimed, runs: [...runs], answers: [...answers] };
+    const reading = evaluateCalibration(input, rig, shape);
     const { advice } = reading;
     const stuck = reading.errors.length > 0 || !advice || reading.runs.some(({ worked }) => !worked);
     const ended = advice !== null && isEnded(advice.because);
-    if (stuck || ended || typed.runs.length >= MAX_RUNS)
-      return resultOf(machine, typed, reading, { ceiling, stuck, ended, highest });
+    if (stuck || ended || input.runs.length >= MAX_RUNS)
+      return resultOf(machine, input, reading, { ceiling, stuck, ended, highest });
     const rate = machine.run(advice.setting);
     highest = Math.max(highest, rate / target);
-    const run = typeRun(`${typed.runs.length}`, advice.setting, rate, stripM(target));
+    const run = typeRun(`${input.runs.length}`, advice.setting, rate, stripM(target));
     // What is asked is answered with yes: the machine did it.
-    const asked = evaluateCalibration({ ...typed, runs: [...runs, run] }, rig, shape).doubts;
+    const asked = evaluateCalibration({ ...input, runs: [...runs, run] }, rig, shape).plausibility;
     runs.push(run);
     answers.push(...asked.map(({ id }) => id));
   }
 }
 
-function resultOf({ marks, rate, target }: Machine, typed: CalibrationInput, { advice }: CalibrationResult, state: { ceiling: boolean; stuck: boolean; ended: boolean; highest: number }): Course {
+function resultOf({ marks, rate, target }: Machine, input: CalibrationInput, { advice }: CalibrationResult, state: { ceiling: boolean; stuck: boolean; ended: boolean; highest: number }): Course {
   const { ceiling, stuck, ended, highest } = state;
   const setting = advice?.setting ?? 0;
   const off = rate(setting) / target - 1;
   const shares = marks.slice(1).map((mark) => rate(mark) / target);
   const under = Math.max(0, ...shares.filter((share) => share <= 1));
-  const tested = [...new Set(typed.runs.map((run) => Number(run.setting)))];
+  const tested = [...new Set(input.runs.map((run) => Number(run.setting)))];
   return {
     settings: tested.indexOf(setting) + 1,
-    runs: typed.runs.length,
+    runs: input.runs.length,
     ended,
     stuck,
     highest,

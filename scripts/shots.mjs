@@ -55,17 +55,11 @@ const openBench = (name) => async (/** @type {import('@playwright/test').Page} *
 async function collide(page) {
   await openJob('First feed, lake front')(page);
   const address = page.url().replace('/jobs/', '/api/jobs/');
-  const { name, onDay, version, worksheet } = await (await page.request.get(address)).json();
-  const theirs = {
-    name,
-    onDay,
-    version,
-    worksheet: {
-      ...worksheet,
-      product: { ...worksheet.product, grade: '22-2-11' },
-      areas: worksheet.areas.slice(1),
-    },
-  };
+  const { version, schemaVersion, input } = await (await page.request.get(address)).json();
+  const { worksheet } = input;
+  const product = { ...worksheet.product, grade: '22-2-11' };
+  const areas = worksheet.areas.slice(1);
+  const theirs = { version, schemaVersion, input: { ...input, worksheet: { ...worksheet, product, areas } } };
   await page.request.put(address, { data: theirs });
   await page.getByLabel('Grade on the label').fill('18-0-6');
   await page.getByRole('button', { name: 'Keep changes' }).click();
@@ -179,7 +173,7 @@ await new Promise((resolve, reject) => {
 });
 
 const { chromium } = await import('@playwright/test');
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium' });
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium-headless-shell' });
 try {
   for (const { name, size, scheme = 'light', open } of VIEWS) {
     const page = await browser.newPage({ ...size, colorScheme: scheme, baseURL: `http://localhost:${port}` });

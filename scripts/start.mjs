@@ -1,5 +1,6 @@
 // npm start: brings everything up on one loopback port, from nothing if need be, and stops it all on Ctrl-C or TERM.
-import { existsSync, mkdirSync, renameSync } from 'node:fs';
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readFileSync, renameSync } from 'node:fs';
 import { basename, dirname, join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { ensureBuilt } from './lib/build.mjs';
@@ -119,6 +120,7 @@ async function serve(program, serverFolder, webRoot) {
       connectionFile: connectionFile(folder),
       dataFolder: folder,
       checkerFile: join(serverFolder, 'checker.js'),
+      program: createHash('sha256').update(readFileSync(join(serverFolder, basename(SERVER_BUNDLE)))).digest('hex').slice(0, 16), // prettier-ignore
       webRoot,
       port: wanted,
       host,

@@ -19,6 +19,7 @@ import { databasePid, startInstance, until } from './lib/instance.mjs';
 import { ROOT, WEB_ROOT } from './lib/places.mjs';
 import { tryRun } from './lib/run.mjs';
 import { systemUser } from './lib/systemUser.mjs';
+import { listOf } from './soak/jobs.mjs';
 
 const parent = mkdtempSync(join(tmpdir(), 'steady-start-'));
 const user = systemUser();
@@ -49,7 +50,7 @@ async function entriesOf(file) {
     for await (const piece of await zip.openReadStreamPromise(entry)) pieces.push(piece);
     if (entry.fileName !== 'manifest.json') held[entry.fileName] = Buffer.concat(pieces).toString();
   }
-  expect(Object.keys(held)).toContain('rows/jobs.jsonl');
+  expect(Object.keys(held)).toContain('rows/documents.jsonl');
   return held;
 }
 
@@ -69,9 +70,9 @@ it('starts from nothing, survives kill -9, adopts the orphan database, moves por
   const first = await start();
   expect(first.address).toBe(`http://localhost:${port}`);
   expect(statSync(join(folder, 'connection.json')).mode & 0o777).toBe(0o600);
-  const jobs = await (await fetch(`${first.address}/api/jobs`)).json();
+  const jobs = await listOf(first.address, 'jobs');
   expect(jobs.length).toBeGreaterThan(5);
-  await fetch(`${first.address}/api/jobs/${jobs[0].id}`, { method: 'DELETE' });
+  await fetch(`${first.address}/api/jobs/${jobs[0]?.id}`, { method: 'DELETE' });
 
   const runsAs = user?.uid ?? process.getuid?.();
   for (const pid of [first.child.pid, databasePid(folder)]) expect(statSync(`/proc/${pid}`).uid).toBe(runsAs);
@@ -90,7 +91,7 @@ it('starts from nothing, survives kill -9, adopts the orphan database, moves por
   expect(third.said()).toContain('took it over');
   expect(third.said()).toContain(`Port ${port} is taken`);
   expect(databasePid(folder)).toBe(orphan);
-  expect(await (await fetch(`${third.address}/api/jobs`)).json()).toHaveLength(jobs.length - 1);
+  expect(await listOf(third.address, 'jobs')).toHaveLength(jobs.length - 1);
   third.child.kill('SIGTERM');
   expect(await third.ended).toBe(0);
   expect(isRunning(orphan)).toBe(false);
@@ -103,7 +104,7 @@ it('starts from nothing, survives kill -9, adopts the orphan database, moves por
   expect([down.status, down.headers.get('retry-after')]).toEqual([503, '2']);
   expect(await (await fetch(`${alone.address}/api/health`)).json()).toMatchObject({ status: 503, database: 'down', disk: 'ok' }); // prettier-ignore
   await until(() => alone.said().includes('The database is back'));
-  expect(await (await fetch(`${alone.address}/api/jobs`)).json()).toHaveLength(jobs.length - 1);
+  expect(await listOf(alone.address, 'jobs')).toHaveLength(jobs.length - 1);
   const last = databasePid(folder);
   // Whoever listened is gone: it ends well all the same.
   alone.child.stdout.destroy();
@@ -113,7 +114,7 @@ it('starts from nothing, survives kill -9, adopts the orphan database, moves por
 
   const fresh = await start(['--fresh']);
   expect(fresh.said()).toContain('Moved the old data to');
-  expect(await (await fetch(`${fresh.address}/api/jobs`)).json()).toHaveLength(jobs.length);
+  expect(await listOf(fresh.address, 'jobs')).toHaveLength(jobs.length);
   expect(readdirSync(parent).filter((name) => name.startsWith(`${basename(folder)}-`))).toHaveLength(1);
   fresh.child.kill('SIGINT');
   expect(await fresh.ended).toBe(0);
@@ -146,7 +147,7 @@ it('with HOST it prints a code for the network, and lets nobody in by another na
 
 it('a backup of a running one is restored over what came after, the page and a second one are the same to the byte', async () => {
   const running = await start();
-  const jobs = async () => await (await fetch(`${running.address}/api/jobs`)).json();
+  const jobs = async () => await listOf(running.address, 'jobs');
   const env = { ...process.env, STEADY_DATA: folder };
   const made = (/** @type {string} */ name) => join(parent, name);
   const backup = (/** @type {string} */ name) => tryRun(process.execPath, ['scripts/backup.mjs', made(name)], { cwd: ROOT, env }); // prettier-ignore
@@ -154,7 +155,7 @@ it('a backup of a running one is restored over what came after, the page and a s
   expect((await backup('first.zip')).output).toContain('is there already');
   expect(statSync(made('first.zip')).mode & 0o777).toBe(0o600);
   const before = await jobs();
-  await fetch(`${running.address}/api/jobs/${before[0].id}`, { method: 'DELETE' });
+  await fetch(`${running.address}/api/jobs/${before[0]?.id}`, { method: 'DELETE' });
   expect(await jobs()).toHaveLength(before.length - 1);
 
   const restore = () =>

@@ -1,20 +1,57 @@
-// Contract: the only description of the wire. Zod schemas and the route table; types are inferred from them.
+// Contract: the only description of the wire and of what is stored. Zod schemas and the route table; types are inferred from them.
 // Wrong input is described by core's own sentences, each at its field.
-export {
-  calibration,
-  calibrationResult,
-  calibrationShape,
-  calibrationInput,
-  calibrationWrite,
-  testsFile,
-  type Calibration,
-  type CalibrationWrite,
-  type TestsFile,
-} from './calibrations.ts';
-export { rig, rigResult, rigShape, rigInput, rigWrite, type Rig, type RigWrite } from './rigs.ts';
 export { device, here, pairing, type Device, type Here } from './devices.ts';
-export { job, jobSummary, jobWrite, type Job, type JobSummary, type JobWrite } from './jobs.ts';
-export { openApi, openApiPath } from './openapi.ts';
+export {
+  documentBatch,
+  documentIds,
+  documentOf,
+  documentRoutes,
+  documentWrite,
+  MAX_IN_BATCH,
+  MAX_READ,
+  type DocumentBatch,
+  type DocumentOf,
+  type DocumentRoutes,
+  type DocumentVerb,
+  type DocumentWrite,
+  type Page,
+  type RawDocument,
+  type ReadableOf,
+  type StoredDocument,
+  type SummaryHead,
+  type SummaryOf,
+} from './documents.ts';
+export {
+  eventAppend,
+  eventRoutes,
+  MAX_EVENTS,
+  type EventAppend,
+  type EventKind,
+  type EventPage,
+  type EventVerb,
+  type StoredEvent,
+} from './events/event.ts';
+export { EVENT_NAMES, EVENTS, type EventName } from './events/index.ts';
+export { calibrations } from './kinds/calibrations.ts';
+export { jobs } from './kinds/jobs.ts';
+export { products } from './kinds/products.ts';
+export { rigs } from './kinds/rigs.ts';
+export { ruleSets } from './kinds/ruleSets.ts';
+export { sites } from './kinds/sites.ts';
+export { soilTests } from './kinds/soilTests.ts';
+export { widthTests } from './kinds/widthTests.ts';
+export { KIND_NAMES, KINDS, type ColumnsOf, type InputOf, type KindName } from './kinds/index.ts';
+export {
+  kindOf,
+  type Column,
+  type Columns,
+  type Kind,
+  type KindWords,
+  type RowOf,
+  type Shape,
+} from './kinds/kind.ts';
+export { MAX_PAGE, type ListAsk, type ListQuery } from './listQuery.ts';
+export { allRoutes, openApi, openApiPath } from './openapi.ts';
 export {
   fieldProblem,
   problem,
@@ -25,45 +62,16 @@ export {
   type ProblemCode,
   type ProblemFacts,
 } from './problem.ts';
-export {
-  MAX_IN_BATCH,
-  product,
-  productFacts,
-  productResult,
-  productInput,
-  productWrite,
-  type Product,
-  type ProductBatch,
-  type ProductWrite,
-} from './products.ts';
-export {
-  ruleSet,
-  ruleSetResult,
-  ruleSetShape,
-  ruleSetInput,
-  ruleSetWrite,
-  type RuleSet,
-  type RuleSetWrite,
-} from './ruleSets.ts';
-export {
-  soilTest,
-  soilTestResult,
-  soilTestShape,
-  soilTestInput,
-  soilTestWrite,
-  type SoilTest,
-  type SoilTestWrite,
-} from './soilTests.ts';
-export { site, siteResult, siteShape, siteInput, siteWrite, type Site, type SiteWrite } from './sites.ts';
+export { isLaterSchema, readInput } from './readInput.ts';
 export type { Route } from './route.ts';
-export { FILE_ROUTES, ROUTES, type AnswerOf, type BodyOf, type ParamsOf, type RouteName } from './routes.ts';
 export {
-  widthTest,
-  widthTestResult,
-  widthTestShape,
-  widthTestInput,
-  widthTestWrite,
-  type WidthTest,
-  type WidthTestWrite,
-} from './widthTests.ts';
-export { worksheet, worksheetAnswer, worksheetShape } from './worksheet.ts';
+  FILE_ROUTES,
+  ROUTES,
+  type AnswerOf,
+  type BodyOf,
+  type ParamsOf,
+  type QueryOf,
+  type RouteName,
+} from './routes.ts';
+export type { Hit } from './search.ts';
+export { testsFile, type TestsFile } from './testsFile.ts';

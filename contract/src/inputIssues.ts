@@ -1,4 +1,4 @@
-import { toResult, type InputError } from '@steady-scatter/core/errors';
+import type { InputError } from '@steady-scatter/core/errors';
 import * as z from 'zod';
 
 /** 'areas.2.size' -> ['areas', 2, 'size'] */
@@ -10,29 +10,4 @@ export function addInputErrors(context: z.RefinementCtx, errors: readonly InputE
   for (const { field, message, code, hint } of errors) {
     context.addIssue({ code: 'custom', path: fieldPath(field), message, params: { code, hint } });
   }
-}
-
-/** A text that one of core's readers accepts; the reader's field is ignored, Zod knows the path. */
-export const readText = (read: (typed: string) => string) =>
-  z.string().transform((typed, context) => {
-    const { value, error } = toResult(() => read(typed));
-    if (error === null) return value;
-    context.addIssue({
-      code: 'custom',
-      message: error.message,
-      params: { code: error.code, hint: error.hint },
-    });
-    return z.NEVER;
-  });
-
-/** What core reads out of a thing that was typed, worked out once however many ask for it. */
-export function once<Typed extends object, Reading>(read: (typed: Typed) => Reading) {
-  const known = new WeakMap<Typed, Reading>();
-  return (typed: Typed): Reading => {
-    const before = known.get(typed);
-    if (before !== undefined) return before;
-    const reading = read(typed);
-    known.set(typed, reading);
-    return reading;
-  };
 }

@@ -1,5 +1,10 @@
 import * as z from 'zod';
 import { problem } from './problem.ts';
+import { documentRoutes } from './documents.ts';
+import { KINDS } from './kinds/index.ts';
+import type { Kind } from './kinds/kind.ts';
+import { eventRoutes, type EventKind } from './events/event.ts';
+import { EVENTS } from './events/index.ts';
 import type { Route } from './route.ts';
 import { FILE_ROUTES, ROUTES } from './routes.ts';
 
@@ -22,17 +27,34 @@ const refused: Json = {
   content: { 'application/problem+json': { schema: schemaOf(problem, 'output') } },
 };
 
-function operation(name: string, { path, summary, body, answer }: Route): Json {
+/** What stands behind the question mark, field by field. */
+function queryParameters(query: z.ZodType): Json[] {
+  const { properties = {}, required = [] } = schemaOf(query, 'input') as {
+    properties?: Json;
+    required?: string[];
+  };
+  return Object.entries(properties).map(([name, schema]) => ({
+    name,
+    in: 'query',
+    required: required.includes(name),
+    schema,
+  }));
+}
+
+function operation(name: string, { path, summary, query, body, answer }: Route): Json {
   const names = [...path.matchAll(/:(\w+)/g)].map(([, key]) => key);
   return {
     operationId: name,
     summary,
-    parameters: names.map((key) => ({
-      name: key,
-      in: 'path',
-      required: true,
-      schema: { type: 'string', format: 'uuid' },
-    })),
+    parameters: [
+      ...names.map((key) => ({
+        name: key,
+        in: 'path',
+        required: true,
+        schema: { type: 'string', format: 'uuid' },
+      })),
+      ...queryParameters(query),
+    ],
     ...(isNone(body) ? {} : { requestBody: { required: true, ...json(schemaOf(body, 'input')) } }),
     responses: {
       ...(isNone(answer)
@@ -62,10 +84,27 @@ function fileOperation(
   };
 }
 
-/** The whole API as an OpenAPI 3.1 document, from the route table alone. */
+/** Every route with its name: those of kinds and events are called `products.list`, `testRuns.append` and the like. */
+export const allRoutes = (): [string, Route][] => [
+  ...Object.entries<Route>(ROUTES),
+  ...Object.values<Kind>(KINDS).flatMap((kind) =>
+    Object.entries<Route>(documentRoutes(kind)).map(([verb, route]): [string, Route] => [
+      `${kind.name}.${verb}`,
+      route,
+    ]),
+  ),
+  ...Object.values<EventKind>(EVENTS).flatMap((event) =>
+    Object.entries<Route>(eventRoutes(event)).map(([verb, route]): [string, Route] => [
+      `${event.name}.${verb}`,
+      route,
+    ]),
+  ),
+];
+
+/** The whole API as an OpenAPI 3.1 document, from the route tables alone. */
 export function openApi(): Json {
   const paths: Record<string, Json> = {};
-  for (const [name, route] of Object.entries<Route>(ROUTES)) {
+  for (const [name, route] of allRoutes()) {
     const path = openApiPath(route.path);
     paths[path] = { ...paths[path], [route.method]: operation(name, route) };
   }

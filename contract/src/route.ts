@@ -1,4 +1,4 @@
-import type * as z from 'zod';
+import * as z from 'zod';
 
 /** One route of the API: the whole of what both sides know about it. */
 export interface Route {
@@ -7,6 +7,11 @@ export interface Route {
   readonly path: `/api/${string}`;
   readonly summary: string;
   readonly params: z.ZodType;
+  /** What stands behind the question mark. */
+  readonly query: z.ZodType;
   readonly body: z.ZodType;
   readonly answer: z.ZodType;
 }
+
+export const none = z.undefined();
+export const nothing = z.object({});

@@ -195,8 +195,8 @@ function mangled<T>(document: T, draw: () => number): T {
 }
 
 const DEMO = JSON.parse(readFileSync(new URL('../../demo/tarn-hollow.json', import.meta.url), 'utf8')) as {
-  jobs: { onDay: string; worksheet: exported.EarlierWorksheet }[];
-} & Record<'products' | 'soilTests' | 'ruleSets' | 'sites' | 'rigs' | 'calibrations' | 'widthTests', { id: string; typed: never }[]>; // prettier-ignore
+  jobs: { input: exported.JobInput }[];
+} & Record<'products' | 'soilTests' | 'ruleSets' | 'sites' | 'rigs' | 'calibrations' | 'widthTests', { id: string; input: never }[]>; // prettier-ignore
 
 /** Runs what follows from each demo document with its texts mangled, some hundred times. */
 function mangle(about: (draw: () => number, seed: number) => void): void {
@@ -206,105 +206,107 @@ function mangle(about: (draw: () => number, seed: number) => void): void {
 describe('documents with anything typed in them', () => {
   it('sheets', () =>
     mangle((draw, seed) => {
-      const { onDay, worksheet } = pick(DEMO.jobs, seed);
-      const typed = mangled(core.upgradeWorksheet(worksheet), draw);
-      const answer = keeps(() => core.answerWorksheet(typed, core.AS_TYPED))!;
-      const rules = keeps(() => core.evaluateRuleSet(mangled(pick(DEMO.ruleSets, seed).typed, draw)))!.rules;
+      const { onDay, worksheet } = pick(DEMO.jobs, seed).input;
+      const input = mangled(worksheet, draw);
+      const answer = keeps(() => core.answerWorksheet(input, core.AS_TYPED))!;
+      const rules = keeps(() => core.evaluateRuleSet(mangled(pick(DEMO.ruleSets, seed).input, draw)))!.rules;
       const facts = { onDay, soilTests: DEMO.soilTests, others: [{ name: 'Other', days: [onDay, 'x'], isSameProduct: true }] }; // prettier-ignore
-      const checks = keeps(() => core.checkSheet(rules, answer, typed.rules, facts)) ?? [];
+      const checks = keeps(() => core.checkSheet(rules, answer, input.rules, facts)) ?? [];
       keeps(() => core.checkRules(rules, { onDay, product: answer.reading.product, rateSi: 0.01, portions: 1, soFar: [], soilTest: null, everyDays: null, others: [], mixPerM2: null }, { need: 'kg/ha', rate: 'kg/ha' })); // prettier-ignore
       for (const of of [core.daysNeeded, core.fewestPortions, core.mostAllowedShare]) keeps(() => of(checks));
-      for (const of of [core.lessNeed, core.needAtRate]) keeps(() => of(answer, typed, 0.01));
-      keeps(() => core.labelRange(answer, typed));
-      keeps(() => core.needFromLabel(answer, typed));
-      keeps(() => core.questionsOf({ typed, ...answer }));
+      for (const of of [core.lessNeed, core.needAtRate]) keeps(() => of(answer, input, 0.01));
+      keeps(() => core.labelRange(answer, input));
+      keeps(() => core.needFromLabel(answer, input));
+      keeps(() => core.questionsOf({ input, ...answer }));
       keeps(() => core.portionsOf(answer.reading.split, onDay, answer));
-      keeps(() => core.orderTable(answer, typed));
+      keeps(() => core.orderTable(answer, input));
       keeps(() => core.worksheetText(answer));
-      keeps(() => core.evaluateWorksheet(typed));
-      keeps(() => core.isWorksheetInput(typed));
-      keeps(() => core.withNeedOf(typed, 'ai'));
-      keeps(() => core.withProduct(typed, mangled(pick(DEMO.products, seed).typed, draw)));
-      const headed = { name: 'a', onDay, worksheet: typed };
+      keeps(() => core.evaluateWorksheet(input));
+      keeps(() =>
+        core.evaluateJob({ name: pick(TEXTS, seed), onDay: pick(TEXTS, seed + 1), worksheet: input }),
+      );
+      keeps(() => core.withNeedOf(input, 'ai'));
+      keeps(() => core.withProduct(input, mangled(pick(DEMO.products, seed).input, draw)));
+      const headed = { name: 'a', onDay, worksheet: input };
       keeps(() => core.mergeSheets(headed, { ...headed, name: 'b' }, () => 'mine'));
-      keeps(() => core.differences(headed, { ...headed, worksheet: mangled(typed, draw) }));
+      keeps(() => core.differences(headed, { ...headed, worksheet: mangled(input, draw) }));
     }));
   it('products, soil tests, mixes', () =>
     mangle((draw, seed) => {
-      const typed = mangled(core.upgradeProduct(pick(DEMO.products, seed).typed), draw);
-      const product = keeps(() => core.evaluateProduct(typed))!;
-      keeps(() => core.evaluateLabelFacts(typed));
+      const input = mangled(pick(DEMO.products, seed).input as exported.ProductInput, draw);
+      const product = keeps(() => core.evaluateProduct(input))!;
+      keeps(() => core.evaluateLabelFacts(input));
       for (const of of ['N', 'ai', 'product'] as const) {
         const need = { of, perM2: 0.004 };
         const label = keeps(() => core.readLabel(product, need));
         keeps(() => core.rateForNeed(product, of, 0.004));
-        keeps(() => core.putDown(product, of, 0.01));
-        if (label) keeps(() => core.labelLines(typed, { of, perM2: 0.004, unit: 'kg/ha' })); // prettier-ignore
+        keeps(() => core.delivered(product, of, 0.01));
+        if (label) keeps(() => core.labelLines(input, { of, perM2: 0.004, unit: 'kg/ha' })); // prettier-ignore
       }
       const { scoop } = product;
       if (scoop) {
-        keeps(() => core.scoopLine(scoop, typed.scoop));
-        keeps(() => core.inScoops(3, 'lb', scoop, typed.scoop));
+        keeps(() => core.scoopLine(scoop, input.scoop));
+        keeps(() => core.inScoops(3, 'lb', scoop, input.scoop));
       }
-      keeps(() => core.evaluateScoop(typed.scoop, 'scoop'));
-      keeps(() => core.readPackage(typed.package.size, typed.package.unit, 'x'));
-      const soil = mangled<exported.SoilTestInput>(pick(DEMO.soilTests, seed).typed, draw);
+      keeps(() => core.evaluateScoop(input.scoop, 'scoop'));
+      keeps(() => core.readPackage(input.package.size, input.package.unit, 'x'));
+      const soil = mangled<exported.SoilTestInput>(pick(DEMO.soilTests, seed).input, draw);
       keeps(() => core.evaluateSoilTest(soil));
       const mix = mangled(core.mixForSoilTest(core.blankMix('kg/ha', 'm2'), soil), draw);
       const asked = keeps(() => core.evaluateMix(mix))!;
-      keeps(() => core.mixLimits(core.evaluateRuleSet(mangled(pick(DEMO.ruleSets, seed).typed, draw)).rules, '2026-04-18', mix.soilTestDay, asked.soFar)); // prettier-ignore
-      const products = DEMO.products.map(({ id, typed: each }) => ({ id, name: id, product: core.evaluateProduct(mangled(each, draw)) })); // prettier-ignore
+      keeps(() => core.mixLimits(core.evaluateRuleSet(mangled(pick(DEMO.ruleSets, seed).input, draw)).rules, '2026-04-18', mix.soilTestDay, asked.soFar)); // prettier-ignore
+      const products = DEMO.products.map(({ id, input: each }) => ({ id, name: id, product: core.evaluateProduct(mangled(each, draw)) })); // prettier-ignore
       const answer = keeps(() => core.findMix({ ...asked, products, quickCap: null, slowFloor: null, mixesForms: false, fromStockForM2: null })); // prettier-ignore
       if (!answer) return;
       keeps(() => core.searchNotes(answer));
       const cheapest = core.cheapestMix(answer);
-      if (cheapest) keeps(() => core.mixLines(cheapest, { unit: 'kg/ha', areaM2: asked.areaM2, productOf: () => typed })); // prettier-ignore
+      if (cheapest) keeps(() => core.mixLines(cheapest, { unit: 'kg/ha', areaM2: asked.areaM2, productOf: () => input })); // prettier-ignore
       for (const miss of answer.misses) keeps(() => core.missInWords(miss, 'kg/ha'));
     }));
   it('machines and their calibrations', () =>
     mangle((draw, seed) => {
       const kept = pick(DEMO.calibrations, seed);
-      const own = DEMO.rigs.find(({ id }) => id === (kept.typed as exported.CalibrationInput).rig)!.typed;
-      const rig = mangled(core.upgradeRig(own), draw);
+      const own = DEMO.rigs.find(({ id }) => id === (kept.input as exported.CalibrationInput).rig)!.input;
+      const rig = mangled(own as exported.RigInput, draw);
       keeps(() => core.evaluateRig(rig));
-      const bench = core.benchRig(seed % 2 === 0 ? rig : core.upgradeRig(own));
-      const typed = mangled(core.upgradeCalibration(kept.typed), draw);
-      const reading = keeps(() => core.evaluateCalibration(typed, bench, null, core.machineRecord(DEMO.calibrations, { id: kept.id, typed }, bench, '2026-11-26')))!; // prettier-ignore
-      keeps(() => core.adviceText(reading, typed, 'dry-fertilizer'));
-      for (const of of [core.correctionText, core.offersFor]) keeps(() => of(reading, typed, rig.kind));
-      keeps(() => core.settingPicture(reading, typed.target.unit, rig.kind));
+      const bench = core.benchRig(seed % 2 === 0 ? rig : own);
+      const input = mangled(kept.input as exported.CalibrationInput, draw);
+      const reading = keeps(() => core.evaluateCalibration(input, bench, null, core.machineRecord(DEMO.calibrations, { id: kept.id, input }, bench, '2026-11-26')))!; // prettier-ignore
+      keeps(() => core.adviceText(reading, input, 'dry-fertilizer'));
+      for (const of of [core.correctionText, core.offersFor]) keeps(() => of(reading, input, rig.kind));
+      keeps(() => core.settingPicture(reading, input.target.unit, rig.kind));
       keeps(() => core.chartShape(reading));
-      keeps(() => core.lookUpText(reading, typed, pick(TEXTS, seed)));
+      keeps(() => core.lookUpText(reading, input, pick(TEXTS, seed)));
       const plan = keeps(() => core.spreadPlan(reading, 0.0163, 2.7, seed % 2 === 0, false));
-      if (plan) keeps(() => core.markText(plan.found, typed.target.unit));
+      if (plan) keeps(() => core.markText(plan.found, input.target.unit));
       keeps(() => core.outputAt(reading, '11'));
-      keeps(() => core.planFor('weigh-back', typed, bench, reading));
-      keeps(() => core.cardOf(typed, rig, reading, '10 Apr', { rateKgPerM2: 0.01, purpose: 'a job' }));
-      keeps(() => core.freshness(typed, rig, { lot: 'a', grainSize: 'b' }, '2026-11-26'));
-      keeps(() => core.readPace(typed.pace, 'pace', core.collect()));
-      keeps(() => core.testsTable([{ machine: 'm', outlets: bench.outlets, typed, reading }]));
-      keeps(() => core.lostReadings(typed, core.keepEarlier(typed, mangled(typed, draw), 'anew')));
-      typed.runs.forEach((run, at) => {
+      keeps(() => core.planFor('weigh-back', input, bench, reading));
+      keeps(() => core.cardOf(input, rig, reading, '10 Apr', { rateKgPerM2: 0.01, purpose: 'a job' }));
+      keeps(() => core.freshness(input, rig, { lot: 'a', grainSize: 'b' }, '2026-11-26'));
+      keeps(() => core.readPace(input.pace, 'pace', core.collect()));
+      keeps(() => core.testsTable([{ machine: 'm', outlets: bench.outlets, input, reading }]));
+      keeps(() => core.lostReadings(input, core.keepEarlier(input, mangled(input, draw), 'anew')));
+      input.runs.forEach((run, at) => {
         const read = reading.runs[at]!;
-        keeps(() => core.runLine(run, read, typed, bench));
-        keeps(() => core.paceLine(run, read, typed, reading.paceMPerS));
-        keeps(() => core.runRemarks(run, read, reading, typed));
-        keeps(() => core.coarseText(read, reading.tolerance, typed));
+        keeps(() => core.runLine(run, read, input, bench));
+        keeps(() => core.paceLine(run, read, input, reading.paceMPerS));
+        keeps(() => core.runRemarks(run, read, reading, input));
+        keeps(() => core.coarseText(read, reading.tolerance, input));
         keeps(() => core.coarseness(read, reading.tolerance));
         for (const of of [core.bandOfRun, core.rateAtWork]) keeps(() => of(read));
-        for (const of of [core.showRun, core.showAtWork]) keeps(() => of(read, typed.target.unit));
+        for (const of of [core.showRun, core.showAtWork]) keeps(() => of(read, input.target.unit));
         keeps(() => core.againstText(read, reading.targetKgPerM2));
-        keeps(() => core.fillAimOf(typed, run, reading, bench));
-        for (const field of core.methodOf(run.method).fields(bench.outlets)) keeps(() => core.timeToAim(typed, run, at, reading, field, bench)); // prettier-ignore
+        keeps(() => core.fillAimOf(input, run, reading, bench));
+        for (const field of core.methodOf(run.method).fields(bench.outlets)) keeps(() => core.timeToAim(input, run, at, reading, field, bench)); // prettier-ignore
       });
-      keeps(() => core.chartMatch(mangled(core.upgradeProduct(pick(DEMO.products, seed).typed), draw), typed, null, '')); // prettier-ignore
+      keeps(() => core.chartMatch(mangled(pick(DEMO.products, seed).input as exported.ProductInput, draw), input, null, '')); // prettier-ignore
       keeps(() => core.readMark(pick(TEXTS, seed), bench.scale, 'x'));
       keeps(() => core.evaluateScale(rig.control, 'control'));
-      keeps(() => core.readWidth(typed.width, 'width'));
+      keeps(() => core.readWidth(input.width, 'width'));
     }));
   it('sites, paces, widths', () =>
     mangle((draw, seed) => {
-      const site = mangled<exported.SiteInput>(pick(DEMO.sites, seed).typed, draw);
+      const site = mangled<exported.SiteInput>(pick(DEMO.sites, seed).input, draw);
       const reading = keeps(() => core.evaluateSite(site))!;
       reading.areas.forEach((area, at) => {
         keeps(() => core.measuredLine(site.areas[at]!, area));
@@ -312,7 +314,7 @@ describe('documents with anything typed in them', () => {
       });
       keeps(() => core.evaluatePaces(site.pace, 'pace'));
       keeps(() => core.readPlace(site.place, 'place'));
-      const width = mangled(core.upgradeWidthTest(pick(DEMO.widthTests, seed).typed), draw);
+      const width = mangled(pick(DEMO.widthTests, seed).input as exported.WidthTestInput, draw);
       const read = keeps(() => core.evaluateWidthTest(width))!;
       keeps(() => core.evaluateTrays(width));
       keeps(() => core.recommendationText(read, width));
@@ -321,7 +323,7 @@ describe('documents with anything typed in them', () => {
       keeps(() => core.meanLine(read, read.lookedM!, width));
       if (!read.pattern) return;
       const { pattern: found, lookedM } = read;
-      const ground = keeps(() => core.groundAt(found, lookedM, width.mode));
+      const ground = keeps(() => core.groundAt(found, lookedM, width.passPattern));
       if (ground) keeps(() => core.groundRemarks(read, ground, width));
       keeps(() => core.faultTexts(core.faultsOf(found, read.recommendedM, lookedM), 'push-rotary'));
     }));
@@ -345,7 +347,7 @@ describe('documents with anything typed in them', () => {
 });
 
 /** Names that only tell words, build blanks, or work on what the tests above have worked out; files and drags have tests of their own. */
-const ELSEWHERE = /^(?:blank|is|other|Input|toResult|suggestion|operator|word|term|bandText|workingText|columnsOf|rigKind|shapeOf|methodOf|methodsFor|cautionsFor|chooseMethod|stepsOf|splitUnit|weightPart|statedForm|unitSpelled|lengthUnitFor|sameProductKey|mayGiveSetting|partText|write|readBoundaryFile|evaluateBoundary|cleanBoundary|checkFile|origin|checkTests|readTests|readShelf|shelfTable|worksheetFor|readTraysTable|resample|unevenness|seeded|press|split|running|holdsOn|depositOfPasses|draggedLengths|groundArea|layOut|localPlane|measureArea|place|snapMove|evaluatePart|evaluateSiteArea|retype|cheapest|calibration|planText|standing|fillAimText)/; // prettier-ignore
+const ELSEWHERE = /^(?:blank|positionsOf|evaluateTestRun|latestOf|is|other|Input|toResult|suggestion|operator|word|term|bandText|workingText|columnsOf|rigKind|shapeOf|methodOf|methodsFor|cautionsFor|chooseMethod|stepsOf|splitUnit|weightPart|statedForm|unitSpelled|lengthUnitFor|sameProductKey|mayGiveSetting|partText|write|readBoundaryFile|evaluateBoundary|cleanBoundary|checkFile|origin|checkTests|readTests|readShelf|shelfTable|worksheetFor|readTraysTable|resample|unevenness|seeded|press|split|running|holdsOn|depositOfPasses|draggedLengths|groundArea|layOut|localPlane|measureArea|place|snapMove|evaluatePart|evaluateSiteArea|retype|cheapest|calibration|planText|standing|fillAimText|renamed|upgraded|versionAfter|systemOf|textWithUnit|readCount|readPercent|readWhole|meanOf|scatterOver|sumOf)/; // prettier-ignore
 
 afterAll(() => {
   const functions = Object.entries(exported).filter(([, value]) => typeof value === 'function');

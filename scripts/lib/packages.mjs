@@ -11,7 +11,7 @@ const STAMP = join(ROOT, 'node_modules', '.steady-lock');
 /** Programs the project needs, by the Debian packages that bring them. */
 const DEBIAN = {
   mariadb: { program: 'mariadbd', packages: ['mariadb-server-core', 'mariadb-client-core'] },
-  chromium: { program: 'chromium', packages: ['chromium'] },
+  chromium: { program: 'chromium-headless-shell', packages: ['chromium-headless-shell'] },
 };
 
 /** @param {string} program */

@@ -57,7 +57,7 @@ export async function soakCrowd({ folder, port, seconds, seed }) {
         times.push(performance.now() - began);
         // Taken away again, so that the list stays what a crew has.
         // oxlint-disable-next-line no-await-in-loop
-        if (body.includes('"Soak"') && body.startsWith('{')) await fetch(`${address}/api/jobs/${JSON.parse(body).id}`, { method: 'DELETE' }); // prettier-ignore
+        if (body.includes('"input":{"name":"Soak"')) await fetch(`${address}/api/jobs/${JSON.parse(body).id}`, { method: 'DELETE' }); // prettier-ignore
       } catch {
         failures += 1;
       }

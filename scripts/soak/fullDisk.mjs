@@ -3,7 +3,7 @@ import { rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { startInstance } from '../lib/instance.mjs';
 import { run, tryRun } from '../lib/run.mjs';
-import { newId, newJob } from './jobs.mjs';
+import { listOf, newId, newJob } from './jobs.mjs';
 import { ms, note } from './table.mjs';
 
 /** @param {{ folder: string, port: number }} how */
@@ -39,7 +39,7 @@ export async function soakFullDisk({ folder, port }) {
     rmSync(filler);
     writeFileSync(filler, '');
     const last = await startInstance({ folder: data, port });
-    const jobs = last.address ? (await (await fetch(`${last.address}/api/jobs`)).json()).length : 0;
+    const jobs = last.address ? (await listOf(last.address, 'jobs')).length : 0;
     last.child.kill('SIGTERM');
     await last.ended;
     note(

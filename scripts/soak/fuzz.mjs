@@ -3,7 +3,7 @@ import { request } from 'node:http';
 import { gzipSync } from 'node:zlib';
 import { startInstance } from '../lib/instance.mjs';
 import { watchHealth } from './health.mjs';
-import { demo, newId } from './jobs.mjs';
+import { demo, newId, written } from './jobs.mjs';
 import { ms, note, numbersFrom, quantile } from './table.mjs';
 
 /** @typedef {{ status: number, body: string }} Answer */
@@ -11,14 +11,14 @@ import { ms, note, numbersFrom, quantile } from './table.mjs';
 
 const AT_ONCE = 6;
 const KINDS = /** @type {const} */ ([
-  ['jobs', demo.jobs],
-  ['products', demo.products],
-  ['sites', demo.sites],
-  ['rigs', demo.rigs],
-  ['calibrations', demo.calibrations],
-  ['width-tests', demo.widthTests],
-  ['soil-tests', demo.soilTests],
-  ['rule-sets', demo.ruleSets],
+  ['jobs', 'jobs'],
+  ['products', 'products'],
+  ['sites', 'sites'],
+  ['rigs', 'rigs'],
+  ['calibrations', 'calibrations'],
+  ['width-tests', 'widthTests'],
+  ['soil-tests', 'soilTests'],
+  ['rule-sets', 'ruleSets'],
 ]);
 
 /** What no person types, and what some do. */
@@ -26,6 +26,9 @@ const JUNK = [null, true, -0, 0, 1, -1, 1e308, -1e-308, 1e21, 0.1, '', ' ', 'x',
 
 /** @template T @param {readonly T[]} list @param {Numbers} number @returns {T} */
 const pick = (list, number) => /** @type {T} */ (list[Math.floor(number() * list.length)]);
+
+/** Something to look for. @param {Numbers} number */
+const sought = (number) => encodeURIComponent(JSON.stringify(pick(JUNK, number)).slice(0, 150));
 
 /** Changes a value in some places. @param {any} value @param {Numbers} number @param {number} share @returns {any} */
 function mutated(value, number, share) {
@@ -65,11 +68,10 @@ function send(address, { method, path, headers = {}, body }) {
 
 const JSON_TYPE = { 'Content-Type': 'application/json' };
 
-/** A document as it is written, changed here and there. @param {any} row @param {Numbers} number */
-function bodyOf(row, number) {
-  const { id: _, ...rest } = row;
-  const body = structuredClone({ version: 0, ...rest });
-  for (const area of body.worksheet?.areas ?? []) area.id = newId();
+/** A document as it is written, changed here and there. @param {string} kind @param {Numbers} number */
+function bodyOf(kind, number) {
+  const body = structuredClone(written(kind, pick(demo[kind], number).input));
+  for (const area of /** @type {any} */ (body.input).worksheet?.areas ?? []) area.id = newId();
   return mutated(body, number, pick([0, 0, 0.002, 0.01, 0.05, 0.3], number));
 }
 
@@ -87,6 +89,11 @@ function strange(number) {
       { method: 'GET', path: '/../../etc/passwd' },
       { method: 'GET', path: `/api/${kind}/${'x'.repeat(3000)}` },
       { method: 'GET', path: `/api/${kind}?limit=-1&cursor=%00` },
+      { method: 'GET', path: `/api/${kind}?cursor=${pick(['W10', 'WyIiLG51bGwsIngiXQ', '%00'], number)}` },
+      { method: 'GET', path: `/api/${kind}?filter=${encodeURIComponent(pick(['uses:x', "name:' OR 1=1", 'name>=\u0000', 'nowhere:1'], number))}` },
+      { method: 'GET', path: `/api/${kind}/documents?ids=${id},x` },
+      { method: 'GET', path: `${path}/raw` },
+      { method: 'GET', path: `/api/search?${sought(number)}` },
       { method: 'PUT', path, headers: { ...JSON_TYPE, 'Content-Encoding': 'gzip' }, body: '{"not":"zipped"}' },
       { method: 'PUT', path, headers: { ...JSON_TYPE, 'Content-Encoding': 'br' }, body: 'x' },
       { method: 'PUT', path, headers: { ...JSON_TYPE, 'Content-Encoding': 'nonsense' }, body: '{}' },
@@ -102,8 +109,8 @@ function strange(number) {
       { method: 'POST', path: `${path}/restore` },
       { method: 'DELETE', path },
       { method: 'PATCH', path, headers: JSON_TYPE, body: '{}' },
-      { method: 'POST', path: '/api/products/batch', headers: JSON_TYPE, body: JSON.stringify({ products: Array.from({ length: 600 }, () => ({})) }) },
-      { method: 'POST', path: '/api/products/batch', headers: JSON_TYPE, body: JSON.stringify({ products: [{ id, typed: pick(demo.products, number).typed }] }) },
+      { method: 'POST', path: '/api/products/batch', headers: JSON_TYPE, body: JSON.stringify({ schemaVersion: 1, documents: Array.from({ length: 600 }, () => ({})) }) },
+      { method: 'POST', path: '/api/products/batch', headers: JSON_TYPE, body: JSON.stringify({ schemaVersion: demo.schemaVersions.products, documents: [{ id, input: pick(demo.products, number).input }] }) },
       { method: 'POST', path: '/api/products/batch/delete', headers: JSON_TYPE, body: JSON.stringify({ ids: [id, 'x'] }) },
       { method: 'POST', path: '/api/pair', headers: JSON_TYPE, body: JSON.stringify({ code: pick(JUNK, number), name: pick(JUNK, number) }) },
       { method: 'POST', path: '/api/restore', headers: { 'Content-Type': 'application/zip' }, body: 'PK\u0005\u0006nothing' },
@@ -129,10 +136,10 @@ function ruggedSite(number) {
     const turn = (2 * Math.PI * step) / points;
     return [at * apart + far * Math.cos(turn), far * Math.sin(turn)];
   }); // prettier-ignore
-  const site = structuredClone(demo.sites[0].typed);
+  const site = structuredClone(demo.sites[0].input);
   const [area] = site.areas;
-  site.areas = [{ ...area, id: newId(), hold: 'placed', edges: number() < 0.3 ? [{ id: 'e', of: 'water', along: 'all', part: '', from: '', to: '', length: '', buffer: '4', unit: 'm' }] : [], parts: Array.from({ length: rings }, (_, at) => ({ id: `p${at}`, kind: 'boundary', cut: number() < 0.3, outlines: [ring(at)], from: '', off: '', unit: 'm', at: { x: 0, y: 0, turn: 0 } })) }]; // prettier-ignore
-  return { version: 0, typed: site };
+  site.areas = [{ ...area, id: newId(), layoutMode: 'placed', edges: number() < 0.3 ? [{ id: 'e', kind: 'water', along: 'all', part: '', from: '', to: '', length: '', buffer: '4', unit: 'm' }] : [], parts: Array.from({ length: rings }, (_, at) => ({ id: `p${at}`, kind: 'boundary', cut: number() < 0.3, outlines: [ring(at)], from: '', off: '', unit: 'm', at: { x: 0, y: 0, turn: 0 } })) }]; // prettier-ignore
+  return written('sites', site);
 }
 
 /** A tenth of all is strange, one in three hundred is hard to work out, the rest are documents. @param {Numbers} number */
@@ -140,9 +147,9 @@ function next(number) {
   const which = number();
   if (which < 0.1) return strange(number);
   if (which < 0.103) return { method: 'PUT', path: `/api/sites/${newId()}`, headers: JSON_TYPE, body: JSON.stringify(ruggedSite(number)) }; // prettier-ignore
-  const [kind, rows] = pick(KINDS, number);
-  if (which < 0.106) return { method: 'GET', path: `/api/${kind}` };
-  return { method: 'PUT', path: `/api/${kind}/${newId()}`, headers: JSON_TYPE, body: JSON.stringify(bodyOf(pick(rows, number), number)) }; // prettier-ignore
+  const [path, kind] = pick(KINDS, number);
+  if (which < 0.106) return { method: 'GET', path: `/api/${path}?sort=${pick(['name', '-name', 'changedAt'], number)}&${sought(number)}` }; // prettier-ignore
+  return { method: 'PUT', path: `/api/${path}/${newId()}`, headers: JSON_TYPE, body: JSON.stringify(bodyOf(kind, number)) }; // prettier-ignore
 }
 
 /** What was taken stands there as it was sent, and taking it again changes nothing. @param {string} address @param {{ path: string, body?: string | Buffer }} asked */
@@ -155,7 +162,7 @@ async function readBack(address, asked) {
     typeof mine === 'object' && mine !== null
       ? Object.keys(mine).every((key) => holds(mine[key], theirs?.[key]))
       : mine === theirs || (mine === 0 && theirs === 0) || (typeof mine === 'string' && mine.replace(/\s+/g, ' ').trim() === theirs); // prettier-ignore
-  const { version: _, ...own } = sent;
+  const { version: _, schemaVersion: __, ...own } = sent;
   const again = await send(address, {
     method: 'PUT',
     path: asked.path,

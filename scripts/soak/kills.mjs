@@ -2,7 +2,7 @@
 // doubled or changed.
 import { setTimeout as wait } from 'node:timers/promises';
 import { databasePid, startInstance, until } from '../lib/instance.mjs';
-import { demo, newId, newJob } from './jobs.mjs';
+import { demo, listOf, newId, newJob } from './jobs.mjs';
 import { note, numbersFrom } from './table.mjs';
 
 const WRITERS = 4;
@@ -55,11 +55,11 @@ export async function soakKills({ folder, port, kills, seed }) {
       // oxlint-disable-next-line no-await-in-loop
       const job = answer.ok ? await answer.json() : null;
       if (!job) lost += 1;
-      else if (job.name !== name && job.name !== maybe) changed += 1;
-      if (job) known.set(id, { name: job.name, maybe: null, version: job.version });
+      else if (job.input.name !== name && job.input.name !== maybe) changed += 1;
+      if (job) known.set(id, { name: job.input.name, maybe: null, version: job.version });
     }
-    const list = await (await fetch(`${instance.address}/api/jobs`)).json();
-    return new Set(list.map((/** @type {{ id: string }} */ job) => job.id)).size === list.length;
+    const list = await listOf(instance.address, 'jobs');
+    return new Set(list.map(({ id }) => id)).size === list.length;
   }
 
   let single = true;
@@ -119,7 +119,7 @@ export async function soakFirstStarts({ folder, port, kills, seed }) {
       await first
     ).ended;
     const second = await startInstance({ folder: own, port });
-    const jobs = second.address ? await (await fetch(`${second.address}/api/jobs`)).json() : [];
+    const jobs = second.address ? await listOf(second.address, 'jobs') : [];
     if (jobs.length === demo.jobs.length) started += 1;
     else process.stdout.write(`  ${own}: ${jobs.length} jobs\n${second.said()}\n`);
     second.child.kill('SIGTERM');
@@ -144,7 +144,7 @@ export async function soakTwoStarts({ folder, port }) {
   for (const { child } of ready) child.kill('SIGTERM');
   await Promise.all(both.map(({ ended }) => ended));
   const again = await startInstance({ folder, port });
-  const jobs = again.address ? await (await fetch(`${again.address}/api/jobs`)).json() : [];
+  const jobs = again.address ? await listOf(again.address, 'jobs') : [];
   again.child.kill('SIGTERM');
   await again.ended;
   note('two starts at once', 'two on one new data folder', `${ready.length} served, the other one ${told ? 'said that it runs already' : 'said nothing'}; ${jobs.length} jobs after`, ready.length === 1 && told && jobs.length > 5); // prettier-ignore

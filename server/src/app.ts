@@ -1,18 +1,27 @@
 import { randomUUID } from 'node:crypto';
+import type { IncomingMessage, ServerResponse } from 'node:http';
 import { join } from 'node:path';
-import express, { type Express, type RequestHandler } from 'express';
+import { constants } from 'node:zlib';
+import { EVENTS, KIND_NAMES, type EventKind, type Kind } from '@steady-scatter/contract';
+import compression from 'compression';
+import express, { Router, type Express, type RequestHandler } from 'express';
 import { ipKeyGenerator, rateLimit } from 'express-rate-limit';
 import helmet from 'helmet';
-import type { Logger } from 'pino';
+import type { LevelWithSilent, Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import type { Sequelize } from 'sequelize';
 import { errorHandler, noSuchRoute, tooMany } from './problems/errorHandler.ts';
+import { mountDocuments } from './routes/documents.ts';
+import { mountEvents } from './routes/events.ts';
 import { createHandlers } from './routes/handlers.ts';
 import { mountRoutes, type Handlers } from './routes/mount.ts';
 import { sameOrigin } from './sameOrigin.ts';
 import { deviceService } from './services/devices.ts';
+import { eventService } from './services/events.ts';
+import { documentService, type DocumentService } from './services/documents.ts';
 import { backupRoutes, type Backups } from './backup/routes.ts';
 import { checkHere, type Check } from './checking/check.ts';
+import { kindNamed } from './checking/stored.ts';
 import { ANY_DISK, type Disk } from './running/disk.ts';
 import { onlyTrusted, THIS_MACHINE, tokenOf, type Network } from './trust.ts';
 
@@ -33,8 +42,12 @@ export interface Wiring {
   readonly backups?: Backups;
   /** Most requests to the API from one address in a minute. */
   readonly requestsPerMinute?: number;
+  /** The kinds that are stored; those of the contract where nothing else is said. */
+  readonly kinds?: readonly Kind[];
   /** Replaces handlers, for tests of what goes wrong. */
   readonly overrides?: Partial<Handlers>;
+  /** Replaces what can be done with documents, for tests of what goes wrong. */
+  readonly ofDocuments?: Partial<DocumentService>;
 }
 
 const REQUESTS_PER_MINUTE = 1200;
@@ -77,11 +90,22 @@ function serveWeb(app: Express, webRoot: string): void {
   });
 }
 
+/** What failed, and what was changed, stands in the log; what was only looked at does not. */
+function levelOf(
+  { method }: IncomingMessage,
+  { statusCode }: ServerResponse,
+  error?: Error,
+): LevelWithSilent {
+  if (error || statusCode >= 500) return 'error';
+  return method === 'GET' && statusCode < 400 ? 'debug' : 'info';
+}
+
 /** Each request has an id that stands in the log, in a header, and in the problem when there is one. */
 const requestLog = (logger: Logger) =>
   pinoHttp({
     logger,
     quietReqLogger: true,
+    customLogLevel: levelOf,
     genReqId: (_request, response) => {
       const id = randomUUID();
       response.setHeader('X-Request-Id', id);
@@ -101,18 +125,24 @@ export function createApp(wiring: Wiring): Express {
     logger,
     webRoot,
     overrides,
+    ofDocuments,
     network = THIS_MACHINE,
     check = checkHere,
     disk = ANY_DISK,
     backups,
+    kinds = KIND_NAMES.map(kindNamed),
     requestsPerMinute: limit = REQUESTS_PER_MINUTE,
   } = wiring;
   const app = express();
   const devices = deviceService(network.code);
   app.disable('x-powered-by');
+  // Nothing of the API is stored on its way: a tag of each answer would be worked out for nobody.
+  app.disable('etag');
   if (network.trustProxy.length > 0) app.set('trust proxy', network.trustProxy);
   app.use(requestLog(logger));
   app.use(securityHeaders);
+  // The quickest level makes lists about a fifth of their size; the others cost more than they spare.
+  app.use(compression({ level: constants.Z_BEST_SPEED }));
   app.use('/api', notStored);
   app.use(
     '/api',
@@ -125,17 +155,26 @@ export function createApp(wiring: Wiring): Express {
       validate: { xForwardedForHeader: false, forwardedHeader: false },
       handler: tooMany,
       // A device counts by itself, wherever it is; everybody else by his address.
-      keyGenerator: (request) => devices.seen(tokenOf(request) ?? '') ?? ipKeyGenerator(request.ip ?? ''),
+      keyGenerator(request) {
+        const token = tokenOf(request);
+        return (token === null ? null : devices.seen(token)) ?? ipKeyGenerator(request.ip ?? '');
+      },
     }),
   );
   app.use('/api', sameOrigin);
   app.use('/api', onlyTrusted(homeCrewId, devices));
   if (backups) app.use(backupRoutes(backups, disk));
+  const documents = { ...documentService(sequelize), ...ofDocuments };
   const handlers = {
-    ...createHandlers({ sequelize, network, devices, disk, homeCrewId }),
+    ...createHandlers({ sequelize, network, devices, disk, homeCrewId, documents }),
     ...overrides,
   };
-  app.use(mountRoutes(handlers, { check, disk }));
+  const router = Router();
+  mountRoutes(router, handlers, { check, disk });
+  for (const kind of kinds) mountDocuments(router, kind, documents, { check, disk });
+  const events = eventService(sequelize);
+  for (const event of Object.values<EventKind>(EVENTS)) mountEvents(router, event, events, { disk });
+  app.use(router);
   app.use('/api', noSuchRoute);
   if (webRoot) serveWeb(app, webRoot);
   app.use(errorHandler);

@@ -1,11 +1,12 @@
-import { blankRig } from '@steady-scatter/core/rigs';
+import { blankRig } from '@steady-scatter/core/machines';
 import { blankCalibration, blankRun, keepEarlier, type CalibrationInput } from '@steady-scatter/core/testing';
 import { blankWidthTest } from '@steady-scatter/core/width';
 import request from 'supertest';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, expect, it } from 'vitest';
-import { CalibrationRow, RigRow, WidthTestRow } from './models/index.ts';
+import { DocumentRow } from './models/index.ts';
 import { openHarness, type Harness } from './testing/harness.ts';
+import { writeOf } from './testing/jobs.ts';
 
 let harness: Harness;
 beforeAll(async () => {
@@ -18,7 +19,7 @@ const strip = {
   setting: '11',
   readings: { in: '48.00', left: '45.05', length: '100' },
 };
-const typed: CalibrationInput = {
+const input: CalibrationInput = {
   ...blankCalibration('us'),
   name: 'Red spreader, lake feed',
   target: { amount: '3.33', unit: 'lb/1000 ft2' },
@@ -26,15 +27,15 @@ const typed: CalibrationInput = {
   runs: [strip],
 };
 const put = (id: string, version: number, body: unknown) =>
-  request(harness.app).put(`/api/calibrations/${id}`).send({ version, typed: body });
+  request(harness.app)
+    .put(`/api/calibrations/${id}`)
+    .send(writeOf('calibrations', body as object, version));
 
-it('keeps a calibration as typed, with what its runs come to beside it', async () => {
+it('keeps a calibration as typed, and lists how it stands', async () => {
   const id = v7();
-  expect((await put(id, 0, typed).expect(200)).body).toMatchObject({ version: 1, typed });
-  const row = await CalibrationRow.findByPk(id);
-  const si = JSON.parse(row?.si ?? '') as { runs: { worked: { rateKgPerM2: number } }[] };
-  // 2.95 lb on 900 ft2.
-  expect(si.runs[0]!.worked.rateKgPerM2).toBeCloseTo((2.95 * 0.45359237) / (900 * 0.3048 ** 2), 9);
+  expect((await put(id, 0, input).expect(200)).body).toMatchObject({ version: 1, input });
+  const [line] = (await request(harness.app).get('/api/calibrations')).body.items;
+  expect(line).toMatchObject({ runs: 1, target: '3.33', widthM: expect.closeTo(9 * 0.3048, 12) });
   await request(await harness.otherCrew())
     .get(`/api/calibrations/${id}`)
     .expect(404);
@@ -42,19 +43,18 @@ it('keeps a calibration as typed, with what its runs come to beside it', async (
 
 it('refuses a change that overwrites or drops what was measured; beside the new reading the old one may go', async () => {
   const id = v7();
-  await put(id, 0, typed).expect(200);
-  const anew = { ...typed, runs: [{ ...strip, readings: { ...strip.readings, left: '45.10' } }] };
+  await put(id, 0, input).expect(200);
+  const anew = { ...input, runs: [{ ...strip, readings: { ...strip.readings, left: '45.10' } }] };
   const refused = await put(id, 1, anew).expect(422);
   expect(refused.body.errors[0]).toMatchObject({ code: 'run.overwritten', path: ['runs', '0', 'readings', 'left'] });
-  expect((await put(id, 1, { ...typed, runs: [] }).expect(422)).body.detail).toContain('Strike it out');
-  await put(id, 1, keepEarlier(typed, anew, 'taken anew')).expect(200);
-  const row = await CalibrationRow.findByPk(id);
-  expect(row?.version).toBe(2);
+  expect((await put(id, 1, { ...input, runs: [] }).expect(422)).body.detail).toContain('Strike it out');
+  await put(id, 1, keepEarlier(input, anew, 'taken anew')).expect(200);
+  expect((await DocumentRow.findByPk(id))?.version).toBe(2);
 }); // prettier-ignore
 
 it('runs stay with their machine: another one is another calibration', async () => {
   const id = v7();
-  const onMachine = { ...typed, rig: v7() };
+  const onMachine = { ...input, rig: v7() };
   await put(id, 0, onMachine).expect(200);
   const refused = await put(id, 1, { ...onMachine, rig: v7() }).expect(422);
   expect(refused.body.errors[0]).toMatchObject({ code: 'calibration.other-machine' });
@@ -62,50 +62,50 @@ it('runs stay with their machine: another one is another calibration', async () 
 });
 
 it.each([
-  [{ runs: [{ ...strip, readings: { ...strip.readings, left: '49' } }] }, ['typed', 'runs', 0, 'readings', 'left'], 'test.nothing-out'],
-  [{ width: { text: '0', unit: 'ft', by: 'chosen' } }, ['typed', 'width', 'text'], 'quantity.not-positive'],
-  [{ runs: [{ ...strip, readings: { ...strip.readings, time: '0' } }] }, ['typed', 'runs', 0, 'readings', 'time'], 'quantity.not-positive'],
+  [{ runs: [{ ...strip, readings: { ...strip.readings, left: '49' } }] }, ['input', 'runs', 0, 'readings', 'left'], 'test.nothing-out'],
+  [{ width: { text: '0', unit: 'ft', by: 'chosen' } }, ['input', 'width', 'text'], 'quantity.not-positive'],
+  [{ runs: [{ ...strip, readings: { ...strip.readings, time: '0' } }] }, ['input', 'runs', 0, 'readings', 'time'], 'quantity.not-positive'],
 ])('refuses %j at its field', async (more, path, code) => {
-  const answer = await put(v7(), 0, { ...typed, ...more }).expect(400);
+  const answer = await put(v7(), 0, { ...input, ...more }).expect(400);
   expect(answer.body.errors[0]).toMatchObject({ path, code });
 }); // prettier-ignore
 
 it('takes five hundred runs', async () => {
   const runs = Array.from({ length: 500 }, (_, at) => ({ ...strip, id: `r${at}` }));
-  await put(v7(), 0, { ...typed, runs }).expect(200);
+  await put(v7(), 0, { ...input, runs }).expect(200);
 });
 
 it('reads a machine and a calibration that an earlier version kept', async () => {
   const { crewId } = harness;
-  const base = { crewId, version: 1, isSample: false, deletedAt: null, si: '{}' };
+  const base = { crewId, version: 1, schemaVersion: 1, isSample: false, deletedAt: null };
   const { outlets: _, ...old } = blankRig('us');
   const rig = { ...old, name: 'Yard truck', second: { name: 'spinner speed', setting: '3' } };
-  const { id: rigId } = await RigRow.create({
+  const { id: rigId } = await DocumentRow.create({
     ...base,
     id: v7(),
-    name: rig.name,
-    typed: JSON.stringify(rig),
+    kind: 'rigs',
+    input: JSON.stringify(rig),
   });
   const { earlier: __, step: ___, width: ____, checked: _____, container: ______, ...run } = strip;
-  const kept = { name: 'Old', rig: '', product: 'Salt', lot: '', target: typed.target, tolerance: '5', isCeiling: false, start: 'low', width: typed.width, scaleStep: '', units: typed.units, runs: [run], signOff: { setting: '11', onDay: '2025-11-02', by: '' }, notes: '' }; // prettier-ignore
-  const { id } = await CalibrationRow.create({
+  const kept = { name: 'Old', rig: '', product: 'Salt', lot: '', target: input.target, tolerance: '5', isCeiling: false, start: 'low', width: input.width, scaleStep: '', units: input.units, runs: [run], signOff: { setting: '11', onDay: '2025-11-02', by: '' }, notes: '' }; // prettier-ignore
+  const { id } = await DocumentRow.create({
     ...base,
     id: v7(),
-    name: kept.name,
-    typed: JSON.stringify(kept),
+    kind: 'calibrations',
+    input: JSON.stringify(kept),
   });
   const read = (path: string) => request(harness.app).get(path).expect(200);
-  expect((await read(`/api/rigs/${rigId}`)).body.typed.second).toMatchObject({ style: 'own', own: '3' });
-  expect((await read(`/api/calibrations/${id}`)).body.typed).toMatchObject({ runs: [{ earlier: [] }], signOff: { setting: '11', state: '' } }); // prettier-ignore
+  expect((await read(`/api/rigs/${rigId}`)).body.input.second).toMatchObject({ style: 'own', own: '3' });
+  expect((await read(`/api/calibrations/${id}`)).body.input).toMatchObject({ runs: [{ earlier: [] }], signOff: { setting: '11', state: '' } }); // prettier-ignore
 });
 
 it('keeps a width test with the spacing that came of it; wrong trays are refused at their field', async () => {
   const row = '0 .3 .9 1.8 2.7 3.3 3.6 3.8 3.9 3.7 3.4 3.0 2.3 1.5 .7 .2 0'.split(' ');
   const test = { ...blankWidthTest('metric'), name: 'Trays', rows: [row] };
   const id = v7();
-  const write = (body: object) => request(harness.app).put(`/api/width-tests/${id}`).send({ version: 0, typed: body });
-  expect((await write({ ...test, rows: [row.with(2, '-1')] }).expect(400)).body.errors[0]).toMatchObject({ path: ['typed', 'rows', 0, 2], code: 'count.unreadable' }); // prettier-ignore
-  expect((await write(test).expect(200)).body.typed).toEqual(test);
-  const si = JSON.parse((await WidthTestRow.findByPk(id))?.si ?? '') as { recommendedM: number };
-  expect(si.recommendedM).toBeCloseTo(5.175, 3);
+  const write = (body: object) => request(harness.app).put(`/api/width-tests/${id}`).send(writeOf('widthTests', body));
+  expect((await write({ ...test, rows: [row.with(2, '-1')] }).expect(400)).body.errors[0]).toMatchObject({ path: ['input', 'rows', 0, 2], code: 'count.unreadable' }); // prettier-ignore
+  expect((await write(test).expect(200)).body.input).toEqual(test);
+  const [line] = (await request(harness.app).get('/api/width-tests')).body.items;
+  expect(line.recommendedM).toBeCloseTo(5.175, 3);
 }); // prettier-ignore

@@ -26,6 +26,11 @@ export function openSequelize({ socket, database, user, password }: Connection):
     logging: false,
     timezone: '+00:00',
     pool: { max: 8, min: 0, acquire: 4000, idle: 10_000 },
-    dialectOptions: { socketPath: socket, connectTimeout: 3000 },
+    // A transaction sees what others have made by then: each statement tells of its own moment.
+    dialectOptions: {
+      socketPath: socket,
+      connectTimeout: 3000,
+      initSql: 'SET SESSION TRANSACTION ISOLATION LEVEL READ COMMITTED',
+    },
   });
 }

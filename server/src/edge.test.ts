@@ -60,13 +60,13 @@ it('names each request in the header, in the problem and in the log, and logs no
     },
   });
   const { sequelize, crewId: homeCrewId } = harness;
-  const readJob = () => Promise.reject(new Error('broken'));
+  const read = () => Promise.reject(new Error('broken'));
   const app = createApp({
     sequelize,
     homeCrewId,
     logger: pino({}, sink),
     webRoot: null,
-    overrides: { readJob },
+    ofDocuments: { read },
   });
   const { headers, body } = await request(app).get(`/api/jobs/${v7()}`).expect(500);
   expect(body.requestId).toBe(headers['x-request-id']);

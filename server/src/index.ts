@@ -14,6 +14,7 @@ import { addressOf, isLoopback, listen, LOOPBACK, networkAddresses } from './run
 import { ANY_DISK, diskOf } from './running/disk.ts';
 import { createLog, logged } from './running/log.ts';
 import { seedDemo } from './services/demo.ts';
+import { projectAll } from './services/projections.ts';
 
 export { checkArchive, restoreArchive } from './backup/restore.ts';
 export { writeBackup } from './backup/write.ts';
@@ -39,6 +40,8 @@ export interface ServerOptions {
   readonly code?: string;
   /** The built thread that checks what is to be kept; without one it is checked here. */
   readonly checkerFile?: string;
+  /** Tells one build of the program from another: lists are made anew by a new one. */
+  readonly program?: string;
   /** Tells the person who started it what is being done. */
   say?(text: string): void;
   /** Puts the rows of an archive in place of those that are kept, and starts anew. */
@@ -55,6 +58,8 @@ export interface RunningServer {
   close(): Promise<void>;
 }
 
+/** The program where it is not built. */
+const PROGRAM = 'source';
 /** Longest that closing waits for what is under way. */
 const CLOSE_MS = 1500;
 
@@ -83,6 +88,7 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
     say(`The tables are brought up to date. Before that, all that is kept goes into ${await keepBefore(connection, dataFolder, step.name)}`); // prettier-ignore
   }
   await migrate(sequelize);
+  await projectAll(sequelize, options.program ?? PROGRAM);
   const homeCrewId = await seedDemo(sequelize);
   const letsNetworkIn = !isLoopback(host) || publicUrl !== null;
   const code = letsNetworkIn ? (options.code ?? newCode()) : null;

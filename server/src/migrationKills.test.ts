@@ -22,12 +22,13 @@ afterAll(async () => {
 
 const COLUMNS = `SELECT table_name, column_name, column_type, is_nullable, column_key FROM information_schema.columns WHERE table_schema = 'steady' ORDER BY 1, 2`;
 const INDEXES = `SELECT table_name, index_name, seq_in_index, column_name FROM information_schema.statistics WHERE table_schema = 'steady' ORDER BY 1, 2, 3`;
+const TRIGGERS = `SELECT trigger_name, event_manipulation, action_statement FROM information_schema.triggers WHERE trigger_schema = 'steady' ORDER BY 1`;
 const select = (sql: string) => sequelize.query<Record<string, unknown>>(sql, { type: QueryTypes.SELECT });
 const whole = async () => ({
   columns: await select(COLUMNS),
   indexes: await select(INDEXES),
-  jobs: await select('SELECT id, name, typed, needSi, packageSi FROM jobs'),
-  products: await select('SELECT id, name, typed, si FROM products'),
+  triggers: await select(TRIGGERS),
+  documents: await select('SELECT id, kind, version, schemaVersion, input FROM documents ORDER BY id'),
 });
 
 const [crewId, jobId, productId] = [v7(), v7(), v7()];
@@ -76,7 +77,8 @@ it('killed between any two statements, the next start goes on to the same databa
   await firstVersion();
   await migrate(sequelize);
   const wanted = await whole();
-  expect(JSON.parse(String(wanted.jobs[0]!['typed']))).toMatchObject({ need: { amount: '0.8' }, product: { grade: '24-0-8' } }); // prettier-ignore
+  const inputs = wanted.documents.map(({ input }) => JSON.parse(String(input)) as object);
+  expect(inputs).toMatchObject([{ worksheet: { need: { amount: '0.8' }, product: { grade: '24-0-8' } } }, { grade: '24-0-8' }]); // prettier-ignore
   let kills = 0;
   for (;;) {
     // Each kill is of a database of its own, one after the other.

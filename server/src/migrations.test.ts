@@ -5,13 +5,15 @@ import type { Sequelize } from 'sequelize';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { connectionFile, openDatabase, stopDatabase } from '../../scripts/lib/database.mjs';
+import { KIND_NAMES } from '@steady-scatter/contract';
 import { leadOf } from './actor.ts';
 import { checkRead } from './checking/check.ts';
 import { openSequelize, readConnection } from './database.ts';
 import { migrate } from './migrations/index.ts';
-import { defineModels } from './models/index.ts';
-import { productService } from './services/documents.ts';
-import { jobService } from './services/jobs.ts';
+import { defineModels, DocumentRow } from './models/index.ts';
+import { documentService } from './services/documents.ts';
+import { projectAll } from './services/projections.ts';
+import { kindNamed } from './checking/stored.ts';
 
 const folder = mkdtempSync(join(tmpdir(), 'steady-migrate-'));
 let sequelize: Sequelize;
@@ -77,24 +79,80 @@ it('brings jobs and products of the first version forward as they were typed', a
   });
 
   await migrate(sequelize);
-  const job = await jobService(sequelize).read(leadOf(crewId), jobId);
+  await projectAll(sequelize, 'test');
+  const documents = documentService(sequelize);
+  const [jobs, products] = [kindNamed('jobs'), kindNamed('products')];
+  const job = await documents.read(leadOf(crewId), jobs, jobId);
   expect(job).toMatchObject({
     version: 3,
-    worksheet: {
-      need: { of: 'P2O5', amount: '½', unit: 'lb/1000 ft2' },
-      product: {
-        grade: '10-10-10',
-        package: { size: '40-lb bag', unit: 'lb' },
-        coverage: { size: '5 000', unit: 'ft2' },
+    input: {
+      worksheet: {
+        need: { nutrient: 'P2O5', amount: '½', unit: 'lb/1000 ft2' },
+        product: {
+          grade: '10-10-10',
+          package: { size: '40-lb bag', unit: 'lb' },
+          coverage: { size: '5 000', unit: 'ft2' },
+        },
+        areas: [{ id: areaId, name: 'Lawn', size: '62 x 38', unit: 'ft2' }],
+        shownIn: { rate: 'kg/ha', amount: null, area: null },
       },
-      areas: [{ id: areaId, name: 'Lawn', size: '62 x 38', unit: 'ft2' }],
-      shownIn: { rate: 'kg/ha', amount: null, area: null },
     },
   });
-  const product = await productService(sequelize).read(leadOf(crewId), productId);
-  expect(product.typed).toMatchObject({ ...label, gradeBasis: 'weight', scoop: { weighings: [] } });
-  const { name, onDay, worksheet } = job;
-  const repeat = checkRead('writeJob', { version: 3, name, onDay, worksheet });
-  const again = await jobService(sequelize).write(leadOf(crewId), jobId, repeat);
+  const product = await documents.read(leadOf(crewId), products, productId);
+  expect(product.input).toMatchObject({ ...label, gradeBasis: 'weight', scoop: { weighings: [] } });
+  const { schemaVersion, input } = job;
+  const repeat = checkRead({ kind: 'jobs', verb: 'write' }, { version: 3, schemaVersion, input });
+  const again = await documents.write(leadOf(crewId), jobs, jobId, repeat);
+  const { items } = await documents.list(leadOf(crewId), jobs, { q: 'lawn', filter: [], limit: 10 });
+  expect(items).toMatchObject([{ id: jobId, areaNames: ['Lawn'] }]);
   expect(again.version).toBe(3);
 });
+
+it('brings every kind of the version before the documents over: as it was, by whom, deleted or not, readable or not', async () => {
+  await sequelize.query('DROP DATABASE steady');
+  await sequelize.query('CREATE DATABASE steady CHARACTER SET utf8mb4');
+  await sequelize.query('USE steady');
+  await migrate(sequelize, '010-changed-by');
+  const [crewId, device, site, area] = [v7(), v7(), v7(), v7()];
+  const now = '2026-04-18 08:00:00.000';
+  const insert = (table: string, values: Record<string, unknown>) =>
+    sequelize.getQueryInterface().bulkInsert(table, [values]);
+  await insert('crews', { id: crewId, name: 'Crew', isDemo: false, createdAt: now, updatedAt: now });
+  const ids: Record<string, string> = {};
+  const old = async (table: string, typed: object | string, more: Record<string, unknown> = {}) => {
+    const id = v7();
+    ids[table] ??= id;
+    await insert(table, { id, crewId, version: 5, isSample: false, name: 'Old', typed: typeof typed === 'string' ? typed : JSON.stringify(typed), ...(table !== 'jobs' && { si: '{}' }), createdAt: now, updatedAt: now, deletedAt: null, changedByDevice: device, ...more });
+    return id;
+  };
+  await old('products', { kind: 'liquid-fertilizer', name: 'Old', package: { size: '10', unit: 'L' } });
+  await old('sites', { name: 'Old', notes: '', place: { lat: '', lon: '' }, pace: { line: '', unit: 'm', walks: [], wheel: '' }, areas: [{ id: area, name: 'Lawn', surface: 'turf', slope: 'level', treated: true, hold: 'placed', parts: [], edges: [{ id: 'e', of: 'water', along: 'all', part: '', from: '', to: '', length: '', buffer: '', unit: 'm' }], rows: { spacing: '', own: '', per: 'ha', count: '', length: '', unit: 'm' }, shownIn: 'm2', notes: '' }] });
+  await old('rigs', { name: 'Old', second: { name: 'spinner', setting: '3' } });
+  await old('calibrations', { name: 'Old', answers: ['q'], units: { mass: 'kg', length: 'm' }, runs: [{ id: 'r', onDay: '2026-04-10', setting: '8', method: 'catch', readings: { gross: '2' }, struck: 'wind', note: '' }] });
+  await old('widthTests', { name: 'Old', way: 'half', mode: 'one-way', answers: [], throw: { text: '10', unit: 'm' } });
+  await old('soilTests', { name: 'Old', onDay: '2026-03-02', lab: '', needs: { N: '90', P2O5: '', K2O: '', S: '' }, form: 'oxide', unit: 'kg/ha', ph: '', limeNote: '', notes: '' });
+  await old('ruleSets', { name: 'Old', source: '', unit: 'kg/ha', rules: [] });
+  const job = await old('jobs', { need: { of: 'N', amount: '40', unit: 'kg/ha' } }, { onDay: '2026-04-18' });
+  await insert('jobAreas', { jobId: job, id: v7(), crewId, position: 1, name: 'Second', sizeTyped: '20', sizeUnit: 'm2', areaM2: 20 });
+  await insert('jobAreas', { jobId: job, id: v7(), crewId, position: 0, name: 'First', sizeTyped: '10', sizeUnit: 'm2', areaM2: 10, siteId: site, siteAreaId: area });
+  const torn = await old('rigs', '{"name":"Torn"');
+  const gone = await old('products', { name: 'Gone' }, { deletedAt: now });
+
+  await migrate(sequelize);
+  await projectAll(sequelize, 'test');
+  const documents = documentService(sequelize);
+  const actor = leadOf(crewId);
+  const read = (name: string) => documents.read(actor, kindNamed(name as 'jobs'), ids[name]!);
+  for (const name of KIND_NAMES) expect([name, (await read(name)).version]).toEqual([name, 5]);
+  expect((await read('products')).input).toMatchObject({ package: { size: '10', unit: 'L' }, labelRate: { unit: 'L/ha' } });
+  expect((await read('sites')).input).toMatchObject({ areas: [{ layoutMode: 'placed', edges: [{ kind: 'water' }] }] });
+  expect((await read('rigs')).input).toMatchObject({ second: { style: 'own', own: '3' } });
+  expect((await read('calibrations')).input).toMatchObject({ confirmed: ['q'], runs: [{ excluded: 'wind', noFlow: false }] });
+  expect((await read('widthTests')).input).toMatchObject({ spacingMethod: 'half', passPattern: 'one-way', throw: { text: '10' } });
+  expect((await read('jobs')).input).toMatchObject({ name: 'Old', onDay: '2026-04-18', worksheet: { need: { nutrient: 'N' }, areas: [{ name: 'First', from: { site, area } }, { name: 'Second' }] } });
+  expect(await DocumentRow.count({ where: { changedByDevice: device } })).toBe(10);
+  expect(await documents.raw(actor, kindNamed('rigs'), torn)).toMatchObject({ raw: '{"name":"Torn"', schemaVersion: 1 });
+  expect(await documents.restore(actor, kindNamed('products'), gone)).toMatchObject({ input: { name: 'Gone' } });
+  const { items } = await documents.list(actor, kindNamed('jobs'), { q: '', filter: [`uses:${area}`], limit: 5 });
+  expect(items).toMatchObject([{ id: job, totalM2: 30 }]);
+}); // prettier-ignore

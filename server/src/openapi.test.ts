@@ -1,4 +1,4 @@
-import { openApiPath, FILE_ROUTES, ROUTES } from '@steady-scatter/contract';
+import { allRoutes, openApiPath, FILE_ROUTES } from '@steady-scatter/contract';
 import type { Express } from 'express';
 import request from 'supertest';
 import { afterAll, beforeAll, expect, it } from 'vitest';
@@ -30,15 +30,17 @@ it('describes just the routes that are mounted', async () => {
   );
   const { stack } = (harness.app as Express & { router: { stack: Layer[] } }).router;
   expect(described.toSorted()).toEqual(mounted(stack).toSorted());
-  expect(described).toHaveLength(Object.keys({ ...ROUTES, ...FILE_ROUTES }).length);
+  expect(described).toHaveLength(allRoutes().length + Object.keys(FILE_ROUTES).length);
 });
 
 it('describes what is sent and what comes back', async () => {
   const { body } = await request(harness.app).get('/api/openapi.json');
   const { put } = body.paths['/api/jobs/{id}'];
   const sent = put.requestBody.content['application/json'].schema;
-  expect(sent.required).toEqual(['version', 'name', 'onDay', 'worksheet']);
-  expect(sent.properties.worksheet.properties.need.properties.of.enum).toContain('P2O5');
+  expect(sent.required).toEqual(['version', 'schemaVersion', 'input']);
+  expect(sent.properties.input.properties.worksheet.properties.need.properties.nutrient.enum).toContain(
+    'P2O5',
+  );
   expect(put.parameters).toMatchObject([{ name: 'id', in: 'path', required: true }]);
   expect(body.paths['/api/jobs/{id}'].delete.responses[204]).toBeDefined();
   const { oneOf = [], anyOf = oneOf } = put.responses.default.content['application/problem+json'].schema;

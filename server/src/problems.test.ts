@@ -12,12 +12,7 @@ import { sampleLabel, sampleWrite } from './testing/jobs.ts';
 
 let harness: Harness;
 beforeAll(async () => {
-  harness = await openHarness({
-    readJob: () => {
-      throw new Error('thrown with a secret');
-    },
-    restoreJob: async () => Promise.reject(new Error('rejected with a secret')),
-  });
+  harness = await openHarness();
 });
 afterAll(() => harness.close());
 
@@ -25,16 +20,16 @@ const put = (body: object) => request(harness.app).put(`/api/jobs/${v7()}`).send
 
 describe('bad bodies', () => {
   it.each([
-    ['a size that cannot be read', sampleWrite({}, { areas: [{ id: v7(), name: 'A', size: '5 blorps', unit: 'ft2' }] }), ['worksheet', 'areas', 0, 'size'], 'unit.unknown'],
-    ['an absurd size', sampleWrite({}, { areas: [{ id: v7(), name: 'A', size: '20 000 ha', unit: 'ft2' }] }), ['worksheet', 'areas', 0, 'size'], 'size.too-large'],
-    ['a grade over 100 %', sampleWrite({}, { product: sampleLabel({ grade: '60-30-20' }) }), ['worksheet', 'product', 'grade'], 'grade.over-100'],
-    ['a grade run together', sampleWrite({}, { product: sampleLabel({ grade: '240-8' }) }), ['worksheet', 'product', 'grade'], 'grade.run-together'],
-    ['a grade without the nutrient', sampleWrite({}, { product: sampleLabel({ grade: '0-0-50' }) }), ['worksheet', 'product', 'grade'], 'grade.lacks'],
-    ['an endless number', sampleWrite({}, { need: { of: 'N', amount: '1e309', unit: 'kg/ha' } }), ['worksheet', 'need', 'amount'], 'number.too-large'],
-    ['HTML for a name is a name, a blank is not', sampleWrite({ name: '   ' }), ['name'], 'name.empty'],
-    ['a day that is not in the calendar', sampleWrite({ onDay: '2026-02-30' }), ['onDay'], 'date.unreadable'],
-    ['a made-up unit', sampleWrite({}, { product: sampleLabel({ package: { size: '40', unit: 'stone' as 'lb' } }) }), ['worksheet', 'product', 'package', 'unit'], 'body.custom'],
-    ['an unknown member', sampleWrite({ crewId: v7() }), [], 'body.unrecognized_keys'],
+    ['a size that cannot be read', sampleWrite({}, { areas: [{ id: v7(), name: 'A', size: '5 blorps', unit: 'ft2' }] }), ['input', 'worksheet', 'areas', 0, 'size'], 'unit.unknown'],
+    ['an absurd size', sampleWrite({}, { areas: [{ id: v7(), name: 'A', size: '20 000 ha', unit: 'ft2' }] }), ['input', 'worksheet', 'areas', 0, 'size'], 'size.too-large'],
+    ['a grade over 100 %', sampleWrite({}, { product: sampleLabel({ grade: '60-30-20' }) }), ['input', 'worksheet', 'product', 'grade'], 'grade.over-100'],
+    ['a grade run together', sampleWrite({}, { product: sampleLabel({ grade: '240-8' }) }), ['input', 'worksheet', 'product', 'grade'], 'grade.run-together'],
+    ['a grade without the nutrient', sampleWrite({}, { product: sampleLabel({ grade: '0-0-50' }) }), ['input', 'worksheet', 'product', 'grade'], 'grade.lacks'],
+    ['an endless number', sampleWrite({}, { need: { nutrient: 'N', amount: '1e309', unit: 'kg/ha' } }), ['input', 'worksheet', 'need', 'amount'], 'number.too-large'],
+    ['HTML for a name is a name, a blank is not', sampleWrite({ name: '   ' }), ['input', 'name'], 'name.empty'],
+    ['a day that is not in the calendar', sampleWrite({ onDay: '2026-02-30' }), ['input', 'onDay'], 'date.unreadable'],
+    ['a made-up unit', sampleWrite({}, { product: sampleLabel({ package: { size: '40', unit: 'stone' as 'lb' } }) }), ['input', 'worksheet', 'product', 'package', 'unit'], 'body.custom'],
+    ['an unknown member', sampleWrite({ crewId: 'x' }), ['input', 'crewId'], 'body.unrecognized_keys'],
   ])('%s', async (_, body, path, code) => {
     const { status, body: problem, type } = await put(body);
     expect([status, type]).toEqual([400, 'application/problem+json']);
@@ -45,7 +40,7 @@ describe('bad bodies', () => {
 
   it('keeps what looks like HTML, emoji or SQL as the plain text that it is', async () => {
     const name = `<img src=x onerror=alert(1)> 🌱 '; DROP TABLE jobs;--`;
-    expect((await put(sampleWrite({ name })).expect(200)).body.name).toBe(name);
+    expect((await put(sampleWrite({ name })).expect(200)).body.input.name).toBe(name);
   });
 
   it('refuses ids that are none, JSON that is none, too much, and paths that are none', async () => {
@@ -72,7 +67,19 @@ describe('bad bodies', () => {
 
 describe('failures', () => {
   it.each([['thrown', 'get', ''], ['rejected', 'post', '/restore']] as const)('a %s error is a 500 that tells nothing of the inside', async (_, method, tail) => {
-    const answer = await request(harness.app)[method](`/api/jobs/${v7()}${tail}`);
+    const broken = createApp({
+      sequelize: harness.sequelize,
+      homeCrewId: harness.crewId,
+      logger: pino({ level: 'silent' }),
+      webRoot: null,
+      ofDocuments: {
+        read: () => {
+          throw new Error('thrown with a secret');
+        },
+        restore: async () => Promise.reject(new Error('rejected with a secret')),
+      },
+    });
+    const answer = await request(broken)[method](`/api/jobs/${v7()}${tail}`);
     expect([answer.status, answer.type]).toEqual([500, 'application/problem+json']);
     expect(answer.text).not.toMatch(/secret|stack|\.ts/);
     expect(answer.body.requestId).toBeTruthy();
@@ -86,13 +93,14 @@ describe('failures', () => {
     const [id, other] = [v7(), v7()];
     await request(app).put(`/api/jobs/${id}`).send(sampleWrite()).expect(200);
     await request(app).put(`/api/jobs/${other}`).send(sampleWrite()).expect(200);
-    await sequelize.query('UPDATE jobs SET typed = ? WHERE id = ?', { replacements: ['{"need":', id] });
+    await sequelize.query('UPDATE documents SET input = ? WHERE id = ?', { replacements: ['{"need":', id] });
     const { status, body } = await request(app).get(`/api/jobs/${id}`);
-    expect([status, body.type]).toEqual([500, '/problems/failed']);
+    expect([status, body.type]).toEqual([500, '/problems/unreadable-document']);
     expect(lines.join('')).toContain(id);
     await request(app).get(`/api/jobs/${other}`).expect(200);
-    await sequelize.query('DELETE FROM jobAreas WHERE jobId = ?', { replacements: [id] });
-    await sequelize.query('DELETE FROM jobs WHERE id = ?', { replacements: [id] });
+    expect((await request(app).get(`/api/jobs/${id}/raw`).expect(200)).body).toMatchObject({
+      raw: '{"need":',
+    });
   });
 
   it('carries security headers and no sign of the framework', async () => {
@@ -128,6 +136,6 @@ describe('a database that is killed', () => {
     }
     await openDatabase(folder);
     const back = await request(app).get('/api/jobs').expect(200);
-    expect(back.body.map((job: { id: string }) => job.id)).toEqual([id]);
+    expect(back.body.items.map((job: { id: string }) => job.id)).toEqual([id]);
   });
 });

@@ -9,8 +9,9 @@ import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { createApp } from './app.ts';
 import { createLog, logged } from './running/log.ts';
+import { UnreadableRow } from './services/readStored.ts';
 import { openHarness, type Harness } from './testing/harness.ts';
-import { sampleLabel, sampleWrite } from './testing/jobs.ts';
+import { sampleLabel, sampleWrite, writeOf } from './testing/jobs.ts';
 
 let harness: Harness;
 const folder = mkdtempSync(join(tmpdir(), 'steady-running-'));
@@ -66,23 +67,21 @@ describe('keeping', () => {
   });
 
   it('the same batch of products from many at once is taken once, and refused to nobody', async () => {
-    const products = Array.from({ length: 20 }, (_, at) => ({ id: v7(), typed: { ...sampleLabel(), name: `Pail ${at}` } })); // prettier-ignore
-    const bring = () => request(harness.app).post('/api/products/batch').send({ products });
+    const products = Array.from({ length: 20 }, (_, at) => ({ id: v7(), input: { ...sampleLabel(), name: `Pail ${at}` } })); // prettier-ignore
+    const bring = () =>
+      request(harness.app).post('/api/products/batch').send({ schemaVersion: 2, documents: products });
     const answers = await Promise.all(Array.from({ length: 8 }, bring));
     expect(answers.map(({ status }) => status)).toEqual(answers.map(() => 204));
     const ids = new Set(products.map(({ id }) => id));
-    const shelf = (await request(harness.app).get('/api/products')).body as { id: string }[];
+    const shelf = (await request(harness.app).get('/api/products?q=Pail')).body.items as { id: string }[];
     expect(shelf.filter(({ id }) => ids.has(id))).toHaveLength(20);
   });
 
   it('a nought below nought is a nought, so that the same write twice is harmless', async () => {
-    const typed = { name: 'Yard', notes: '', place: { lat: '', lon: '' }, pace: { line: '', unit: 'm', walks: [], wheel: '' }, areas: [] }; // prettier-ignore
+    const input = { name: 'Yard', notes: '', place: { lat: '', lon: '' }, pace: { line: '', unit: 'm', walks: [], wheel: '' }, areas: [] }; // prettier-ignore
     const part = { id: 'p', kind: 'rectangle', cut: false, lengths: ['3', '4'], unit: 'm', by: 'tape', within: '', at: { x: 0, y: 0, turn: 0 } }; // prettier-ignore
-    const area = { id: v7(), name: 'Lawn', surface: 'turf', slope: 'level', treated: true, hold: 'placed', parts: [part], edges: [], rows: { spacing: '', own: '', per: 'ha', count: '', length: '', unit: 'm' }, shownIn: 'm2', notes: '' }; // prettier-ignore
-    const body = JSON.stringify({ version: 0, typed: { ...typed, areas: [area] } }).replace(
-      '"x":0',
-      '"x":-0',
-    );
+    const area = { id: v7(), name: 'Lawn', surface: 'turf', slope: 'level', treated: true, layoutMode: 'placed', parts: [part], edges: [], rows: { spacing: '', own: '', per: 'ha', count: '', length: '', unit: 'm' }, shownIn: 'm2', notes: '' }; // prettier-ignore
+    const body = JSON.stringify(writeOf('sites', { ...input, areas: [area] })).replace('"x":0', '"x":-0');
     const write = (id: string) =>
       request(harness.app).put(`/api/sites/${id}`).type('application/json').send(body);
     const id = v7();
@@ -112,7 +111,7 @@ describe('a full disk', () => {
 
   it('that becomes full while the database waits for room is answered too', async () => {
     let full = false;
-    const app = withDisk(() => full, { overrides: { deleteJob: () => new Promise(() => undefined) } });
+    const app = withDisk(() => full, { ofDocuments: { remove: () => new Promise(() => undefined) } });
     const waiting = request(app).delete(`/api/jobs/${v7()}`).then(({ status }) => status); // prettier-ignore
     setTimeout(() => (full = true), 50);
     expect(await waiting).toBe(507);
@@ -120,7 +119,7 @@ describe('a full disk', () => {
 
   it('told by the database is a 507 as well', async () => {
     const said = Object.assign(new Error('(conn=7, no: 1114) The table is full'), { errno: 1114, sql: 'INSERT INTO jobs VALUES (secret)' }); // prettier-ignore
-    const app = withDisk(() => false, { overrides: { deleteJob: () => Promise.reject(new DatabaseError(said as never)) } }); // prettier-ignore
+    const app = withDisk(() => false, { ofDocuments: { remove: () => Promise.reject(new DatabaseError(said as never)) } }); // prettier-ignore
     await request(app).delete(`/api/jobs/${v7()}`).expect(507);
   });
 });
@@ -132,6 +131,15 @@ describe('the log', () => {
     expect(written).not.toContain('Lake front');
     expect(written).toContain('ER_DUP_ENTRY');
     expect(JSON.stringify(logged(new Error('no socket')))).toContain('no socket');
+    const caused = new Error('It stays as it was.', { cause: new DatabaseError(said) });
+    expect(JSON.stringify(logged(caused))).not.toContain('Lake front');
+  });
+
+  it('names the row that cannot be read', () => {
+    const id = v7();
+    const failure = new UnreadableRow('job', id, new Error("Unexpected token in 'Lake front'"));
+    expect(logged(failure)).toMatchObject({ why: `The job ${id} is stored in a way that cannot be read.` });
+    expect(JSON.stringify(logged(failure))).not.toContain('Lake front');
   });
 
   it('is put aside when it is large, a few of them stay, and its owner alone reads it', async () => {

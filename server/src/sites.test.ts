@@ -2,9 +2,9 @@ import { blankEdge, blankPart, blankSite, type SiteAreaInput } from '@steady-sca
 import request from 'supertest';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, expect, it } from 'vitest';
-import { JobAreaRow, SiteRow } from './models/index.ts';
+import { DocumentRow } from './models/index.ts';
 import { openHarness, type Harness } from './testing/harness.ts';
-import { sampleWrite } from './testing/jobs.ts';
+import { sampleWrite, writeOf } from './testing/jobs.ts';
 
 let harness: Harness;
 beforeAll(async () => {
@@ -19,17 +19,21 @@ const area: SiteAreaInput = {
   parts: [{ ...blankPart('rectangle', 'm', 'a'), lengths: ['20', '10'] }],
   edges: [{ ...blankEdge('e', 'm'), along: 'side', from: '1', to: '2', buffer: '3' }],
 };
-const typed = { ...blank, name: 'Lake front', areas: [area] };
+const input = { ...blank, name: 'Lake front', areas: [area] };
 const put = (id: string, body: object) => request(harness.app).put(`/api/sites/${id}`).send(body);
 
 it('keeps a site as typed, with what it measures beside it', async () => {
   const id = v7();
-  const kept = await put(id, { version: 0, typed }).expect(200);
-  expect(kept.body).toMatchObject({ id, version: 1, typed });
-  const row = await SiteRow.findByPk(id);
-  expect(row?.crewId).toBe(harness.crewId);
-  const si = JSON.parse(row?.si ?? '') as { areas: { areaM2: number; treatableM2: number }[] };
-  expect(si.areas[0]).toMatchObject({ areaM2: 200, treatableM2: expect.closeTo(140, 3) });
+  const kept = await put(id, writeOf('sites', input)).expect(200);
+  expect(kept.body).toMatchObject({ id, version: 1, input });
+  expect((await DocumentRow.findByPk(id))?.crewId).toBe(harness.crewId);
+  const [line] = (await request(harness.app).get('/api/sites')).body.items;
+  expect(line).toMatchObject({
+    name: 'Lake front',
+    areaNames: ['Bank'],
+    treatableM2: expect.closeTo(140, 3),
+    areaUnit: 'm2',
+  });
   const other = await harness.otherCrew();
   await request(other).get(`/api/sites/${id}`).expect(404);
 });
@@ -41,28 +45,27 @@ it('takes a surveyed boundary of a thousand corners', async () => {
   });
   const part = { id: 'b', kind: 'boundary', cut: false, outlines: [edge], from: 'walk.gpx', off: '3 m', unit: 'm', at: { x: 0, y: 0, turn: 0 } }; // prettier-ignore
   const many = Array.from({ length: 40 }, () => ({ ...area, id: v7(), parts: [part], edges: [] }));
-  await put(v7(), { version: 0, typed: { ...typed, areas: many } }).expect(200);
+  await put(v7(), writeOf('sites', { ...input, areas: many })).expect(200);
 });
 
 it.each([
-  [{ name: '' }, ['typed', 'name'], 'name.empty'],
-  [{ place: { lat: '100', lon: '3' } }, ['typed', 'place', 'lat'], 'place.range'],
-  [{ areas: [{ ...area, parts: [{ ...blankPart('three-sides', 'm', 'a'), lengths: ['3', '4', '9'] }] }] }, ['typed', 'areas', 0, 'parts', 0], 'shape.triangle'],
-  [{ areas: [{ ...area, edges: [{ ...blankEdge('e', 'm'), along: 'side', from: '1', to: '9' }] }] }, ['typed', 'areas', 0, 'edges', 0, 'to'], 'edge.corner'],
+  [{ name: '' }, ['input', 'name'], 'name.empty'],
+  [{ place: { lat: '100', lon: '3' } }, ['input', 'place', 'lat'], 'place.range'],
+  [{ areas: [{ ...area, parts: [{ ...blankPart('three-sides', 'm', 'a'), lengths: ['3', '4', '9'] }] }] }, ['input', 'areas', 0, 'parts', 0], 'shape.triangle'],
+  [{ areas: [{ ...area, edges: [{ ...blankEdge('e', 'm'), along: 'side', from: '1', to: '9' }] }] }, ['input', 'areas', 0, 'edges', 0, 'to'], 'edge.corner'],
 ])('refuses %j at its field', async (more, path, code) => {
-  const answer = await put(v7(), { version: 0, typed: { ...typed, ...more } }).expect(400);
+  const answer = await put(v7(), writeOf('sites', { ...input, ...more })).expect(400);
   expect(answer.body.errors[0]).toMatchObject({ path, code });
 }); // prettier-ignore
 
 it('a job remembers which area it was, with the size of that day', async () => {
   const site = v7();
-  await put(site, { version: 0, typed }).expect(200);
+  await put(site, writeOf('sites', input)).expect(200);
   const id = v7();
   const areas = [{ id: v7(), name: 'Bank', size: '140 m² ±4.2 %', unit: 'm2' as const, from: { site, area: area.id } }]; // prettier-ignore
   const kept = await request(harness.app).put(`/api/jobs/${id}`).send(sampleWrite({}, { areas })).expect(200);
-  expect(kept.body.worksheet.areas).toEqual(areas);
-  expect(await JobAreaRow.findOne({ where: { jobId: id } })).toMatchObject({ siteId: site, siteAreaId: area.id, areaM2: 140 }); // prettier-ignore
+  expect(kept.body.input.worksheet.areas).toEqual(areas);
   await request(harness.app).delete(`/api/sites/${site}`).expect(204);
   const after = await request(harness.app).get(`/api/jobs/${id}`).expect(200);
-  expect(after.body.worksheet.areas).toEqual(areas);
+  expect(after.body.input.worksheet.areas).toEqual(areas);
 });

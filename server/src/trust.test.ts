@@ -5,7 +5,7 @@ import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
 import { createApp } from './app.ts';
 import { addressOf, isLoopback, listen, networkAddresses } from './running/address.ts';
-import { DeviceRow, JobRow } from './models/index.ts';
+import { DeviceRow, DocumentRow } from './models/index.ts';
 import { sampleWrite } from './testing/jobs.ts';
 import { openHarness, type Harness } from './testing/harness.ts';
 import type { Network } from './trust.ts';
@@ -134,7 +134,7 @@ describe('who acts', () => {
     return { app, carried, id };
   }
   const by = async (id: string) => {
-    const row = await JobRow.findByPk(id);
+    const row = await DocumentRow.findByPk(id);
     return { user: row?.changedByUser, device: row?.changedByDevice };
   };
 
@@ -144,7 +144,7 @@ describe('who acts', () => {
     const write = sampleWrite();
     await request(app).put(`/api/jobs/${id}`).send(write).expect(200);
     expect(await by(id)).toEqual({ user: null, device: null });
-    await request(app).put(`/api/jobs/${id}`).set(carried).send({ ...write, version: 1, name: 'From the field' }).expect(200); // prettier-ignore
+    await request(app).put(`/api/jobs/${id}`).set(carried).send({ ...write, version: 1, input: { ...write.input, name: 'From the field' } }).expect(200); // prettier-ignore
     expect(await by(id)).toEqual({ user: null, device });
     await request(app).delete(`/api/jobs/${id}`).expect(204);
     expect(await by(id)).toEqual({ user: null, device: null });

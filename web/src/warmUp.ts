@@ -1,5 +1,5 @@
 const LATER_MS = 12_000;
-/** A screen that was opened by its address fetches what it shows first. */
+/** What is shown and the first things typed go first. */
 const AFTER_SCREEN_MS = 4000;
 
 /**
@@ -9,7 +9,7 @@ const AFTER_SCREEN_MS = 4000;
 export function warmUp(): void {
   const parts = [
     () => import('./api/call.ts'),
-    () => import('./jobs/jobActs.ts'),
+    () => import('./jobs/useJobs.ts'),
     () => import('./ui/UnitChoices.tsx'),
     () => import('./ui/ResultDetails.tsx'),
     () => import('./machine/MachineSection.tsx'),
@@ -51,8 +51,7 @@ export function warmUp(): void {
     fetchAll(parts);
     setTimeout(() => fetchAll(drawing), LATER_MS);
   };
-  const isSheet = location.pathname === '/';
-  // What every other screen asks the server with is needed at once.
-  if (!isSheet) void import('./api/call.ts');
-  window.addEventListener('load', () => setTimeout(start, isSheet ? 0 : AFTER_SCREEN_MS), { once: true });
+  // What every screen but the sheet asks the server with is needed at once.
+  if (location.pathname !== '/') void import('./api/call.ts');
+  window.addEventListener('load', () => setTimeout(start, AFTER_SCREEN_MS), { once: true });
 }

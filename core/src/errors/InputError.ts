@@ -42,9 +42,14 @@ export class InputError extends Error {
     this.facts = filled;
   }
 
+  /** The same error at another field. */
+  at(field: string): InputError {
+    return new InputError(this.code, { ...this.facts, field, hint: this.hint });
+  }
+
   /** The same error in a field that belongs to something larger: `grade` under `product` is `product.grade`. */
   under(parent: string): InputError {
-    return new InputError(this.code, { ...this.facts, field: `${parent}.${this.field}`, hint: this.hint });
+    return this.at(`${parent}.${this.field}`);
   }
 }
 

@@ -10,7 +10,7 @@ export interface Collected {
 }
 
 /**
- * @example const { errors, readIfPresent } = collect(); readIfPresent('', () => readNumber('', 'price')) // null, no error
+ * @example collect().readIfPresent('', () => 1) // null, without an error
  */
 export function collect(): Collected {
   const errors: InputError[] = [];

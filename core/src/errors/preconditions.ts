@@ -2,7 +2,7 @@ import { InputError } from './InputError.ts';
 
 /** What is named in the errors here is a parameter of a function, not a field of a form. */
 const unusable = (name: string, value: number): InputError =>
-  new InputError('number.unusable', { field: name, typed: String(value) });
+  new InputError('number.unusable', { field: name, input: String(value) });
 
 /**
  * The same number, or an error where it is none: no NaN or Infinity leaves core.

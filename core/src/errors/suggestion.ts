@@ -1,21 +1,22 @@
 import type { InputError } from './InputError.ts';
+import type { ErrorCode } from './words.ts';
+
+/** Errors whose hint is what was meant, not just what would be right. */
+const MEANT: ReadonlySet<ErrorCode> = new Set([
+  'grade.run-together',
+  'grade.fractions',
+  'grade.too-much-elemental',
+  'unit.which-ounce',
+]);
 
 /**
  * What to type instead, when the error knows it for certain; null when its hint is only an example.
  *
- * @param typed the whole text of the field
- * @example suggestion(error for '240-8', '240-8') // '24-0-8'
+ * @param input the whole text of the field
+ * @example suggestion(toResult(() => readGrade('240-8', 'grade')).error, '240-8') // '24-0-8'
  */
-export function suggestion({ code, hint, facts }: InputError, typed: string): string | null {
-  switch (code) {
-    case 'grade.run-together':
-    case 'grade.fractions':
-    case 'grade.too-much-elemental':
-    case 'unit.which-ounce':
-      return hint;
-    case 'number.decimal-comma':
-      return hint && /^[\d.]+$/.test(hint) ? typed.replace(String(facts['typed']), hint) : null;
-    default:
-      return null;
-  }
+export function suggestion({ code, hint, facts }: InputError, input: string): string | null {
+  if (MEANT.has(code)) return hint;
+  if (code !== 'number.decimal-comma' || !hint || !/^[\d.]+$/.test(hint)) return null;
+  return input.replace(String(facts['input']), hint);
 }

@@ -16,7 +16,7 @@ it.each(Object.keys(WORDS) as ErrorCode[])('%s is thrown somewhere in core', (co
 it('fills every brace of a sentence, and shortens what is long', () => {
   const error = new InputError('grade.run-together', {
     field: 'grade',
-    typed: '9'.repeat(500),
+    input: '9'.repeat(500),
     hint: '24-0-8',
   });
   expect(error.message).not.toMatch(/[{}]/);
@@ -29,6 +29,6 @@ it.each([
   ['0,5 kg', '0.5 kg', () => readQuantity('0,5 kg', { kind: 'mass', bareUnit: null, field: '' })],
   ['4 oz', '4 fl oz', () => readQuantity('4 oz', { kind: 'volume', bareUnit: null, field: '' })],
   ['lots', null, () => readGrade('lots', '')],
-])('suggests for %s: %s', (typed, instead, read) => {
-  expect(suggestion(toResult<unknown>(read).error!, typed)).toBe(instead);
+])('suggests for %s: %s', (input, instead, read) => {
+  expect(suggestion(toResult<unknown>(read).error!, input)).toBe(instead);
 });

@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest';
 import { blankCalibration, blankRun, evaluateCalibration } from '../testing/index.ts';
-import { blankRig, evaluateRig } from '../rigs/index.ts';
+import { blankRig, evaluateRig } from '../machines/index.ts';
 import { blankWidthTest, evaluateWidthTest } from '../width/index.ts';
 import { blankWorksheet, evaluateWorksheet } from '../worksheet/index.ts';
 

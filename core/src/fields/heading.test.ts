@@ -9,8 +9,8 @@ it('reads names and days', () => {
 
 it.each(['', 'today', '2026-02-30', '2026-13-01', '0026-01-01', '2026-1-1'])(
   'refuses the day %s',
-  (typed) => {
-    expect(toResult(() => readDay(typed, 'onDay')).error).toMatchObject({
+  (input) => {
+    expect(toResult(() => readDay(input, 'onDay')).error).toMatchObject({
       code: 'date.unreadable',
       hint: '2026-04-18',
     });

@@ -1,4 +1,5 @@
 import { InputError } from '../errors/InputError.ts';
+import { isCalendarDay } from './days.ts';
 
 const LONGEST_NAME = 120;
 
@@ -9,8 +10,8 @@ const LONGEST_NAME = 120;
  * @throws InputError name.empty, text.too-long
  * @example readName('  Spring  feed ', 'name', 'Spring feed') // 'Spring feed'
  */
-export function readName(typed: string, field: string, example: string): string {
-  const name = typed.replace(/\s+/g, ' ').trim();
+export function readName(input: string, field: string, example: string): string {
+  const name = input.replace(/\s+/g, ' ').trim();
   if (name === '') throw new InputError('name.empty', { field, hint: example });
   if (name.length > LONGEST_NAME)
     throw new InputError('text.too-long', { field, length: name.length, most: LONGEST_NAME });
@@ -24,22 +25,17 @@ export function readName(typed: string, field: string, example: string): string 
  * @throws InputError date.unreadable, also for a day that the month does not have
  * @example readDay('2026-02-30', 'onDay') // throws
  */
-export function readDay(typed: string, field: string): string {
-  const real = /^(19|20|21)\d\d-\d\d-\d\d$/.test(typed) && isCalendarDay(typed);
-  if (!real) throw new InputError('date.unreadable', { field, typed, hint: '2026-04-18' });
-  return typed;
+export function readDay(input: string, field: string): string {
+  const real = /^(19|20|21)\d\d-\d\d-\d\d$/.test(input) && isCalendarDay(input);
+  if (!real) throw new InputError('date.unreadable', { field, input, hint: '2026-04-18' });
+  return input;
 }
 
 /**
  * Notes a day that cannot be read; none at all is missing, not wrong. A blank is no day, since lists are ordered by it.
  *
- * @example noteDay(tryRead, 'x', 'runs.0.onDay') // kept by tryRead: date.unreadable
+ * @example noteDay((read) => read(), 'x', 'runs.0.onDay') // throws
  */
-export function noteDay(tryRead: (read: () => string) => unknown, typed: string, field: string): void {
-  if (typed !== '') tryRead(() => readDay(typed, field));
-}
-
-function isCalendarDay(text: string): boolean {
-  const time = Date.parse(`${text}T00:00:00Z`);
-  return Number.isFinite(time) && new Date(time).toISOString().startsWith(text);
+export function noteDay(tryRead: (read: () => string) => unknown, input: string, field: string): void {
+  if (input !== '') tryRead(() => readDay(input, field));
 }

@@ -1,6 +1,18 @@
 // Fields: what is read alike wherever it is typed: names, days of the calendar, sizes of ground.
 // Text in, a value or a coded error out.
+export { readCount, readPercent, readWhole } from './counts.ts';
 export { readDay, readName } from './heading.ts';
+export { latestOf, type AppendedRow } from './latest.ts';
+export { idOrNone, massRateUnit, massUnit, notes, rateUnit, text, type InputOf } from './schema.ts';
+export {
+  isJson,
+  renamed,
+  upgraded,
+  upgradedOver,
+  versionAfter,
+  type Json,
+  type UpgradeStep,
+} from './upgrade.ts';
 export {
   isMeasuredSize,
   lengthUnitFor,

@@ -21,7 +21,7 @@ export interface SizeResult {
   /** About 95 %: what was typed after ±, m2; 0 without. */
   readonly bandM2: number;
   readonly unit: AreaUnit;
-  readonly typed: string;
+  readonly input: string;
   readonly shape: SizeShape;
 }
 
@@ -54,37 +54,37 @@ export const areaUnitFor = (unit: LengthUnit): AreaUnit => AREA_OF[unit] ?? 'm2'
 const BAND = /\s*(?:±|\+\s*\/?\s*[-−])\s*(.*)$/;
 
 /** "7 400 ft2 ±3 %" -> 0.03, "690 m2 ± 20 m2" -> 0.029: the band over the size. */
-function readBand(typed: string, areaM2: number, bareUnit: AreaUnit, field: string): number {
-  const percent = /^(.*?)\s*%$/.exec(typed)?.[1];
+function readBand(input: string, areaM2: number, bareUnit: AreaUnit, field: string): number {
+  const percent = /^(.*?)\s*%$/.exec(input)?.[1];
   const { value } = toResult(() =>
     percent === undefined
-      ? readPositive(typed, { kind: 'area', bareUnit, field }, 'The band').si / areaM2
+      ? readPositive(input, { kind: 'area', bareUnit, field }, 'The band').si / areaM2
       : readNumber(percent, field) / 100,
   );
   if (value !== null && value >= 0 && value <= 1) return value;
-  throw new InputError('size.band', { field, typed, hint: '7 400 ft2 ±3 %' });
+  throw new InputError('size.band', { field, input, hint: '7 400 ft2 ±3 %' });
 }
 
 const LAST_UNIT = new RegExp(`[^\\d\\s.,/${FRACTION_SIGNS}-]+\\s*$`);
 
 /** "62 x 38 ft" -> ["62 ft", "38 ft"]: a side without a unit takes that of the side after it. */
-function splitSides(typed: string): string[] {
-  const sides = typed.split(/\s*[x×*✕]\s*|\s+by\s+/i).map((side) => side.trim());
+function splitSides(input: string): string[] {
+  const sides = input.split(/\s*[x×*✕]\s*|\s+by\s+/i).map((side) => side.trim());
   const lastUnit = LAST_UNIT.exec(sides.at(-1) ?? '')?.[0] ?? '';
   return sides.map((side) => (isBareNumber(side) ? `${side} ${lastUnit}` : side));
 }
 
 /** "58 x 36 - 210 - 6 x 4" -> ["58 x 36", "210", "6 x 4"]: what is taken off follows a minus. */
-const splitCutOuts = (typed: string): string[] => typed.split(/(?<=\S)\s*[-−–]\s*(?=[\d.½-⅞])/);
+const splitCutOuts = (input: string): string[] => input.split(/(?<=\S)\s*[-−–]\s*(?=[\d.½-⅞])/);
 
 function readRectangle(
-  typed: string,
+  input: string,
   sides: string[],
   bareUnit: AreaUnit,
   field: string,
 ): Pick<SizeResult, 'areaM2' | 'unit' | 'shape'> {
   if (sides.length !== 2)
-    throw new InputError('size.sides', { field, typed, count: sides.length, hint: '62 x 38 ft' });
+    throw new InputError('size.sides', { field, input, count: sides.length, hint: '62 x 38 ft' });
   const wanted = { kind: 'length', bareUnit: lengthUnitFor(bareUnit), field } as const;
   const [length, width] = sides.map((side) => readPositive(side, wanted, 'Each side'));
   const lengthUnit = length!.unit as LengthUnit;
@@ -104,32 +104,32 @@ function readRectangle(
  * @param field path of the field, for the error
  * @returns m2, from 0.01 to 1e8 (10 000 ha)
  * @throws InputError size.empty, size.sides, size.all-cut, size.too-small, size.too-large, size.band, and those of readPositive
- * @example readSize('62 x 38 ft', 'ft2', 'areas.0.size').areaM2 // 218.8795...
+ * @example readSize('62 x 38 ft', 'ft2', 'areas.0.size').areaM2 // 218.8796
  */
-export function readSize(typed: string, bareUnit: AreaUnit, field: string): SizeResult {
-  if (typed.trim() === '') throw new InputError('size.empty', { field, hint: EXAMPLE });
-  const band = BAND.exec(typed)?.[1];
-  const [whole = '', ...cutOuts] = splitCutOuts(typed.replace(BAND, ''));
+export function readSize(input: string, bareUnit: AreaUnit, field: string): SizeResult {
+  if (input.trim() === '') throw new InputError('size.empty', { field, hint: EXAMPLE });
+  const band = BAND.exec(input)?.[1];
+  const [whole = '', ...cutOuts] = splitCutOuts(input.replace(BAND, ''));
   const base = readPiece(whole, bareUnit, field);
   const cutM2 = cutOuts.reduce((sum, cut) => sum + readPiece(cut, base.unit, field).areaM2, 0);
-  if (cutM2 >= base.areaM2 && cutM2 > 0) throw new InputError('size.all-cut', { field, typed });
+  if (cutM2 >= base.areaM2 && cutM2 > 0) throw new InputError('size.all-cut', { field, input });
   const areaM2 = base.areaM2 - cutM2;
   const shape: SizeShape = cutM2 > 0 ? { kind: 'size' } : base.shape;
-  if (areaM2 > MAX_M2) throw new InputError('size.too-large', { field, typed });
-  if (areaM2 < MIN_M2) throw new InputError('size.too-small', { field, typed });
+  if (areaM2 > MAX_M2) throw new InputError('size.too-large', { field, input });
+  if (areaM2 < MIN_M2) throw new InputError('size.too-small', { field, input });
   const share = band === undefined ? 0 : readBand(band, areaM2, base.unit, field);
-  return { areaM2, unit: base.unit, shape, typed, bandM2: share * areaM2 };
+  return { areaM2, unit: base.unit, shape, input, bandM2: share * areaM2 };
 }
 
 /** One piece of a size: an area, or length x width. */
 function readPiece(
-  typed: string,
+  input: string,
   bareUnit: AreaUnit,
   field: string,
 ): Pick<SizeResult, 'areaM2' | 'unit' | 'shape'> {
-  const sides = splitSides(typed);
-  if (sides.length > 1) return readRectangle(typed, sides, bareUnit, field);
-  const { si, unit } = readPositive(typed, { kind: 'area', bareUnit, field }, 'The size');
+  const sides = splitSides(input);
+  if (sides.length > 1) return readRectangle(input, sides, bareUnit, field);
+  const { si, unit } = readPositive(input, { kind: 'area', bareUnit, field }, 'The size');
   return { areaM2: si, unit: unit as AreaUnit, shape: { kind: 'size' } };
 }
 
@@ -166,8 +166,8 @@ const OF_SIZE = 1e-6;
 const mayBeOff = (areaM2: number, bandM2: number): number => Math.max(bandM2 * OF_BAND, areaM2 * OF_SIZE);
 
 /** True when a size as typed is still what was measured: within what writing it down rounds off. */
-export function isMeasuredSize(typed: string, unit: AreaUnit, areaM2: number, bandM2: number): boolean {
-  const { value } = toResult(() => readSize(typed, unit, ''));
+export function isMeasuredSize(input: string, unit: AreaUnit, areaM2: number, bandM2: number): boolean {
+  const { value } = toResult(() => readSize(input, unit, ''));
   // What the two roundings of a conversion leave is no change.
   return value !== null && Math.abs(value.areaM2 - areaM2) <= mayBeOff(areaM2, bandM2) * (1 + 1e-6);
 }

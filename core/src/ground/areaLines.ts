@@ -14,7 +14,7 @@ const MAX_LISTED = 5;
 /**
  * A part as somebody would call it out.
  *
- * @example partText(part) // '62 × 38 ft', 'circle 6 ft', 'baseline with offsets, 8 lengths in ft'
+ * @example partText(rectangle('p', '62', '38')) // '62 × 38 ft'
  */
 export function partText(part: PartInput): string {
   if (part.kind === 'boundary') return part.from || 'boundary';
@@ -83,7 +83,7 @@ const WIDE_BAND = 0.1;
 /**
  * What an area comes to in a sentence: what is still missing, or what its band means.
  *
- * @example areaAdvice(area, reading) // 'Every amount worked out on it carries the same ±.'
+ * @example areaAdvice(lawn, evaluateSiteArea(lawn, paces, 'areas.0')) // 'Every amount worked out on it carries the same ±.'
  */
 export function areaAdvice(
   area: SiteAreaInput,
@@ -123,7 +123,7 @@ export function measuredLine(area: SiteAreaInput, reading: SiteAreaResult): Work
     });
   return {
     id: 'measured',
-    label: area.hold === 'sum' ? 'Sum sheet: parts add up, wherever they lie' : 'Placed drawing',
+    label: area.layoutMode === 'sum' ? 'Sum sheet: parts add up, wherever they lie' : 'Placed drawing',
     parts: [
       ...partsInLine(sized, unit),
       ...overlaps,

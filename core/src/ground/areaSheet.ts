@@ -5,9 +5,7 @@ import type { PartResult, PartInput } from './parts.ts';
 import { coverOf, isTangled, MAX_TANGLED, type WholePart } from './placedGround.ts';
 import { evaluateBoundary } from './evaluateBoundary.ts';
 import { evaluateShape } from './evaluateShape.ts';
-
-/** How an area is held: typed parts that add and subtract, or parts that lie where they are drawn. */
-export type Hold = 'sum' | 'placed';
+import type { LayoutMode } from './siteInput.ts';
 
 /** An area as measured. */
 export interface AreaMeasured {
@@ -42,12 +40,12 @@ const hasArea = (part: PartResult): part is WholePart => part.areaM2 !== null;
  * lengths share enters once, with all that follows it (JCGM 100:2008, 5.2.2, correlation 1).
  *
  * @param parts as typed, in their order
- * @param hold sum sheet or placed drawing
- * @example measureArea(parts, 'sum', paces).areaM2 // 212.46 for 62x38 ft + triangle 20x14 - circle r 6 - 12x8
+ * @param layoutMode sum sheet or placed drawing
+ * @example measureArea([rectangle('a', '62', '38'), { ...rectangle('b', '12', '8'), cut: true }], 'sum', paces).areaM2 // 209.96 m2: 62 x 38 ft less 12 x 8 ft
  */
 export function measureArea(
   parts: readonly PartInput[],
-  hold: Hold,
+  layoutMode: LayoutMode,
   paces: PacesResult,
   field = 'parts',
 ): AreaMeasured {
@@ -55,9 +53,9 @@ export function measureArea(
   const whole = read.filter(hasArea);
   const sign = ({ cut }: PartResult) => (cut ? -1 : 1);
   const sum = whole.reduce((total, part) => total + sign(part) * part.areaM2, 0);
-  const tangled = hold === 'placed' && isTangled(whole);
+  const tangled = layoutMode === 'placed' && isTangled(whole);
   const placed =
-    hold === 'placed' && !tangled ? coverOf(whole, sum) : { ground: [], clipped: false, areaM2: sum };
+    layoutMode === 'placed' && !tangled ? coverOf(whole, sum) : { ground: [], clipped: false, areaM2: sum };
   const separate = Math.hypot(...whole.map(({ uM2 }) => uM2));
   const shared =
     whole.reduce((total, part) => total + sign(part) * part.perPaceM2, 0) * (paces.pace?.uRelative ?? 0);

@@ -1,4 +1,6 @@
+import * as z from 'zod';
 import { InputError } from '../errors/InputError.ts';
+import { keyOf, lengthUnit, partId, text, type InputOf } from '../fields/schema.ts';
 import { readNumber } from '../quantities/numbers.ts';
 import { readPositive } from '../quantities/quantity.ts';
 import type { LengthUnit } from '../quantities/units.ts';
@@ -25,25 +27,26 @@ export const ALONG = {
 export type Along = keyof typeof ALONG;
 
 /** An edge that matters, with the distance to keep from it. */
-export interface EdgeInput {
-  readonly id: string;
-  readonly of: EdgeKind;
-  readonly along: Along;
+export const edgeInput = z.object({
+  id: partId,
+  kind: keyOf(EDGE_KINDS),
+  along: keyOf(ALONG),
   /** Id of the part whose side it is; empty: its first. */
-  readonly part: string;
+  part: z.string().max(60),
   /** Corners of that part, counted from 1; both empty: all round it. */
-  readonly from: string;
-  readonly to: string;
+  from: text,
+  to: text,
   /** Length of the edge, where just that is known. */
-  readonly length: string;
+  length: text,
   /** The distance to keep; empty: it is named but nothing is held back. */
-  readonly buffer: string;
-  readonly unit: LengthUnit;
-}
+  buffer: text,
+  unit: lengthUnit,
+});
+export type EdgeInput = InputOf<typeof edgeInput>;
 
 export const blankEdge = (id: string, unit: LengthUnit): EdgeInput => ({
   id,
-  of: 'water',
+  kind: 'water',
   along: 'all',
   part: '',
   from: '',
@@ -65,10 +68,10 @@ export interface EdgeResult {
   readonly bandM2: number;
 }
 
-const readCorner = (typed: string, corners: number, field: string): number => {
-  const corner = readNumber(typed, field);
+const readCorner = (input: string, corners: number, field: string): number => {
+  const corner = readNumber(input, field);
   if (Number.isInteger(corner) && corner >= 1 && corner <= corners) return corner - 1;
-  throw new InputError('edge.corner', { field, typed, most: corners });
+  throw new InputError('edge.corner', { field, input, most: corners });
 };
 
 /** The line from one corner on to another, the way round that the corners are counted. */
@@ -95,9 +98,9 @@ export function evaluateEdge(
   ground: Ground | null,
   field: string,
 ): EdgeResult {
-  const { id, of, along, buffer, length, unit } = edge;
-  const metres = (typed: string, name: 'buffer' | 'length', what: string) =>
-    readPositive(typed, { kind: 'length', bareUnit: unit, field: `${field}.${name}` }, what).si;
+  const { id, kind: of, along, buffer, length, unit } = edge;
+  const metres = (input: string, name: 'buffer' | 'length', what: string) =>
+    readPositive(input, { kind: 'length', bareUnit: unit, field: `${field}.${name}` }, what).si;
   const bufferM = buffer.trim() === '' ? 0 : metres(buffer, 'buffer', 'The buffer');
   const lined = (lines: EdgeResult['lines']): EdgeResult => ({ id, of, lines, bufferM, bandM2: 0 });
   if (along === 'length') {
@@ -131,7 +134,7 @@ export interface Buffers {
  *
  * @param ground the area as it lies
  * @param areaM2 its size; the most that can be held back
- * @example buffersOf(edges, ground, 600).areaM2 // 60 for a 3 m buffer along one 20 m side
+ * @example buffersOf([], [], 600).areaM2 // 0: nothing is kept clear of
  */
 export function buffersOf(edges: readonly EdgeResult[], ground: Ground, areaM2: number): Buffers {
   const kept = edges.flatMap(({ lines, bufferM }) =>

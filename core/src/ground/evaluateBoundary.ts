@@ -16,7 +16,7 @@ const MAX_CROSSINGS_CHECKED = 400;
  * area's standard uncertainty is `off / 2 x sqrt(20 m x P)`, and `off / 2 x P` for an edge shorter than that.
  *
  * @param field path of the part, for errors
- * @example evaluateBoundary(part, 'parts.0').areaM2 // as the ellipsoid has it
+ * @example evaluateBoundary({ id: 'b', kind: 'boundary', cut: false, outlines: [[[0, 0], [20, 0], [20, 10], [0, 10]]], from: 'walk.gpx', off: '', unit: 'm', at: { x: 0, y: 0, turn: 0 } }, 'parts.0').areaM2 // 200
  */
 export function evaluateBoundary(part: BoundaryInput, field: string): PartResult {
   const { errors, readIfPresent } = collect();
@@ -32,7 +32,7 @@ export function evaluateBoundary(part: BoundaryInput, field: string): PartResult
     errors.push(new InputError('shape.crosses', { field }));
   else if (!(areaM2 > 0) || edge.length < 3 || outlineArea(edge) > 1e8)
     errors.push(
-      new InputError(areaM2 > 1e8 ? 'size.too-large' : 'shape.flat', { field, typed: `${areaM2} m2` }),
+      new InputError(areaM2 > 1e8 ? 'size.too-large' : 'shape.flat', { field, input: `${areaM2} m2` }),
     );
   const length = outlines.reduce((sum, outline) => sum + lineLength(outline, true), 0);
   return {

@@ -1,3 +1,4 @@
+import { readPercent } from '../fields/counts.ts';
 import { toResult, InputError } from '../errors/InputError.ts';
 import { isBareNumber, lastPlace, readNumber } from '../quantities/numbers.ts';
 import { readPositive, readQuantity } from '../quantities/quantity.ts';
@@ -20,21 +21,21 @@ const isAngle = (kind: ShapeKind, at: number): boolean => kind === 'walk' && at 
 const mayBeZeroOrLess = (kind: ShapeKind, at: number): boolean =>
   kind === 'polygon' || isAngle(kind, at) || (kind === 'offsets' && at > 0);
 
-function readLength(typed: string, at: number, part: ShapeInput, paces: PacesResult, field: string): Length {
+function readLength(input: string, at: number, part: ShapeInput, paces: PacesResult, field: string): Length {
   const { kind, unit, by } = part;
   if (isAngle(kind, at)) {
-    const angle = typed.replace(/°|deg(rees?)?/i, '');
+    const angle = input.replace(/°|deg(rees?)?/i, '');
     const degrees = readNumber(angle, field);
     const resolution = lastPlace(angle) * (Math.PI / 180);
     return { m: (degrees * Math.PI) / 180, uM: resolution / Math.sqrt(12), inPaces: false };
   }
   if (kind === 'known') {
-    const { si, resolutionSi } = readPositive(typed, { kind: 'area', bareUnit: areaUnitFor(unit), field }, 'The size'); // prettier-ignore
+    const { si, resolutionSi } = readPositive(input, { kind: 'area', bareUnit: areaUnitFor(unit), field }, 'The size'); // prettier-ignore
     return { m: si, uM: resolutionSi / Math.sqrt(12), inPaces: false };
   }
-  const inPaces = PACES.test(typed) || (by === 'paces' && isBareNumber(typed.replace(/^[-+]/, '')));
+  const inPaces = PACES.test(input) || (by === 'paces' && isBareNumber(input.replace(/^[-+]/, '')));
   if (inPaces) {
-    const counted = typed.replace(PACES, '');
+    const counted = input.replace(PACES, '');
     const count = readNumber(counted, field);
     if (!paces.pace) throw new InputError('pace.unknown', { field });
     checkLength(count, kind, at, field);
@@ -44,7 +45,7 @@ function readLength(typed: string, at: number, part: ShapeInput, paces: PacesRes
       inPaces,
     };
   }
-  const { si, resolutionSi } = readQuantity(typed, { kind: 'length', bareUnit: unit, field });
+  const { si, resolutionSi } = readQuantity(input, { kind: 'length', bareUnit: unit, field });
   checkLength(si, kind, at, field);
   const factor = by === 'wheel' ? paces.wheelFactor : 1;
   return {
@@ -58,7 +59,7 @@ function checkLength(value: number, kind: ShapeKind, at: number, field: string):
   if (kind === 'polygon') return;
   if (value < 0 || (value === 0 && !mayBeZeroOrLess(kind, at)))
     throw new InputError('quantity.not-positive', { field, what: 'Each length', hint: '62 ft' });
-  if (value > 100_000) throw new InputError('size.too-large', { field, typed: `${value} m` });
+  if (value > 100_000) throw new InputError('size.too-large', { field, input: `${value} m` });
 }
 
 /** The derivative of an area by each dimension: central differences, their step a millionth of the shape. */
@@ -81,10 +82,10 @@ export function evaluateShape(part: ShapeInput, paces: PacesResult, field: strin
   const { id, cut, kind, by, at } = part;
   const shape = shapeOf(kind);
   const errors: InputError[] = [];
-  const lengths: (Length | null)[] = part.lengths.map((typed, index) => {
-    if (typed.trim() === '') return null;
+  const lengths: (Length | null)[] = part.lengths.map((input, index) => {
+    if (input.trim() === '') return null;
     const { value, error } = toResult(() =>
-      readLength(typed.trim(), index, part, paces, `${field}.lengths.${index}`),
+      readLength(input.trim(), index, part, paces, `${field}.lengths.${index}`),
     );
     if (error) errors.push(error);
     return value;
@@ -104,7 +105,7 @@ export function evaluateShape(part: ShapeInput, paces: PacesResult, field: strin
   if (error) return { ...nothing, outlines, dimensions: d, errors: [...errors, error] };
   const areaM2 = shape.area(d);
   if (!(areaM2 > 0) || areaM2 > 1e8)
-    return { ...nothing, outlines, dimensions: d, errors: [...errors, new InputError(areaM2 > 0 ? 'size.too-large' : 'shape.flat', { field, typed: `${areaM2} m2` })] }; // prettier-ignore
+    return { ...nothing, outlines, dimensions: d, errors: [...errors, new InputError(areaM2 > 0 ? 'size.too-large' : 'shape.flat', { field, input: `${areaM2} m2` })] }; // prettier-ignore
 
   const slopes = gradient(shape.area, d);
   const fromReadings = Math.hypot(...slopes.map((slope, index) => slope * known[index]!.uM));
@@ -126,16 +127,17 @@ export function evaluateShape(part: ShapeInput, paces: PacesResult, field: strin
   };
 }
 
-function readWithin(typed: string, field: string, errors: InputError[]): number {
-  if (typed.trim() === '') return DEFAULT_ESTIMATE;
-  const { value } = toResult(() => readNumber(typed.replace('%', ''), ''));
-  if (value !== null && value > 0 && value <= 100) return value / 100;
-  errors.push(new InputError('percent.unreadable', { field: `${field}.within`, hint: '20 %' }));
-  return DEFAULT_ESTIMATE;
+function readWithin(input: string, field: string, errors: InputError[]): number {
+  if (input.trim() === '') return DEFAULT_ESTIMATE;
+  const { value, error } = toResult(() =>
+    readPercent(input, { field: `${field}.within`, hint: '20 %', isPositive: true }),
+  );
+  if (error) errors.push(error);
+  return value ?? DEFAULT_ESTIMATE;
 }
 
 /** A list may end in empty fields: they are where the next one will be typed. */
-function dropEmptyEnd<T>(values: readonly (T | null)[], typed: readonly string[]): (T | null)[] {
-  const last = typed.findLastIndex((text) => text.trim() !== '');
+function dropEmptyEnd<T>(values: readonly (T | null)[], input: readonly string[]): (T | null)[] {
+  const last = input.findLastIndex((text) => text.trim() !== '');
   return values.slice(0, last + 1);
 }

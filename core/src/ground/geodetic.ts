@@ -1,4 +1,6 @@
+import * as z from 'zod';
 import { InputError } from '../errors/InputError.ts';
+import { text, type InputOf } from '../fields/schema.ts';
 import { readNumber } from '../quantities/numbers.ts';
 import type { Point } from './outline.ts';
 
@@ -9,10 +11,8 @@ export interface Place {
 }
 
 /** A place as typed; both empty while it is not known. */
-export interface PlaceInput {
-  readonly lat: string;
-  readonly lon: string;
-}
+export const placeInput = z.object({ lat: text, lon: text });
+export type PlaceInput = InputOf<typeof placeInput>;
 
 // WGS 84: semi-major axis (m) and flattening, as defined in NIMA TR8350.2.
 const A = 6_378_137;
@@ -71,7 +71,7 @@ const MAX_LAT = 85;
 function readDegrees(text: string, most: number, field: string): number {
   const degrees = readNumber(text.replace(/°\s*$/, ''), field);
   if (Math.abs(degrees) <= most) return degrees;
-  throw new InputError('place.range', { field, typed: text, most });
+  throw new InputError('place.range', { field, input: text, most });
 }
 
 /**

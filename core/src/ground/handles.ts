@@ -184,8 +184,8 @@ export function draggedLengths(
   const unitM = paceM ?? UNITS[part.unit].toSi * wheel;
   const step = paceM ? 0.5 : STEP[part.unit];
   return after.map((value, at) => {
-    const typed = part.lengths[at];
-    if (typed && before?.length === after.length && Math.abs(before[at]! - value) < 1e-9) return typed;
+    const input = part.lengths[at];
+    if (input && before?.length === after.length && Math.abs(before[at]! - value) < 1e-9) return input;
     if (part.kind === 'walk' && at % 2 === 1) return showExact(Math.round((value * 1800) / Math.PI) / 10);
     const number = value / unitM;
     return showExact(snap ? Math.round(number / step) * step : Math.round(number * 1000) / 1000);

@@ -25,7 +25,7 @@ export {
 export { readQuickPart, type QuickPart } from './quickPart.ts';
 export { draggedLengths, handlesOf, snapStepM, type Handle } from './handles.ts';
 export { layOut, placeFor, placeParts, snapMove } from './layOut.ts';
-export { measureArea, evaluatePart, type AreaMeasured, type Hold } from './areaSheet.ts';
+export { measureArea, evaluatePart, type AreaMeasured } from './areaSheet.ts';
 export { groundArea, isHole, type Ground } from './clip.ts';
 export { ALONG, blankEdge, EDGE_KINDS, type Along, type Buffers, type EdgeKind, type EdgeResult, type EdgeInput } from './edges.ts'; // prettier-ignore
 export { blankRows, rowLength, evaluateRows, type RowsResult, type RowsInput } from './rows.ts';
@@ -35,13 +35,16 @@ export {
   blankSiteArea,
   MAX_PARTS,
   MAX_SITE_AREAS,
+  siteInput,
   SLOPES,
   SURFACES,
+  type LayoutMode,
   type SiteAreaInput,
   type SiteInput,
   type Slope,
   type Surface,
 } from './siteInput.ts';
+export { siteUpgrades } from './siteUpgrades.ts';
 export { areaAdvice, measuredLine, partText, showLength, showSize } from './areaLines.ts';
 export { evaluateSite, evaluateSiteArea, type SiteAreaResult, type SiteResult } from './site.ts';
 export * from './files/index.ts';

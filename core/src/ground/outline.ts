@@ -78,7 +78,7 @@ function passesThrough(outline: Outline, corner: number, side: number, near: num
  * True when an outline crosses itself: two sides between their ends, or through a corner. Touching without passing through is no
  * crossing.
  *
- * @example crossesItself([(0,0) (10,0) (10,5) (5,0) (5,-5) (0,-5)]) // true: through the corner at (5,0)
+ * @example crossesItself([{ x: 0, y: 0 }, { x: 2, y: 2 }, { x: 2, y: 0 }, { x: 0, y: 2 }]) // true
  */
 export function crossesItself(outline: Outline): boolean {
   const sides = sidesOf(outline);

@@ -1,19 +1,23 @@
+import { readCount } from '../fields/counts.ts';
+import { meanOf, scatterOver } from '../numeric/spread.ts';
+import * as z from 'zod';
 import { collect } from '../errors/collect.ts';
 import { InputError } from '../errors/InputError.ts';
-import { readNumber } from '../quantities/numbers.ts';
+import { lengthUnit, text, type InputOf } from '../fields/schema.ts';
 import { readPositive } from '../quantities/quantity.ts';
 import type { LengthUnit } from '../quantities/units.ts';
 
 /** One's own pace, from walks along a line of known length; and a measuring wheel, from rolling along the same. */
-export interface PaceInput {
+export const pacesInput = z.object({
   /** The known line. */
-  readonly line: string;
-  readonly unit: LengthUnit;
+  line: text,
+  unit: lengthUnit,
   /** Paces counted on each walk along it. */
-  readonly walks: readonly string[];
+  walks: z.array(text).max(12),
   /** What the wheel showed for the line; empty: it is taken as it shows. */
-  readonly wheel: string;
-}
+  wheel: text,
+});
+export type PaceInput = InputOf<typeof pacesInput>;
 
 export const blankPace = (unit: LengthUnit): PaceInput => ({
   line: '',
@@ -47,8 +51,7 @@ const ONE_WALK = 0.03;
  * A person's pace and a wheel's factor from a known line: `pace = line / mean count`.
  *
  * @param field path of what was typed, for errors
- * @example evaluatePaces({ line: '50 m', unit: 'm', walks: ['61', '62', '60'], wheel: '49.5' }, 'pace')
- * // pace 0.8197 m, scatter 1.6 %; wheel factor 1.0101
+ * @example evaluatePaces({ line: '50 m', unit: 'm', walks: ['61', '62', '60'], wheel: '49.5' }, 'pace').pace.paceM // 0.8197
  */
 export function evaluatePaces({ line, unit, walks, wheel }: PaceInput, field: string): PacesResult {
   const { errors, readIfPresent } = collect();
@@ -60,18 +63,14 @@ export function evaluatePaces({ line, unit, walks, wheel }: PaceInput, field: st
   const lineM = length(line, 'line', 'The known line');
   const wheelM = length(wheel, 'wheel', 'What the wheel shows');
   const counts = walks.flatMap((text, at) => {
-    const count = readIfPresent(text, () => {
-      const number = readNumber(text, `${field}.walks.${at}`);
-      if (number > 0) return number;
-      throw new InputError('count.unreadable', { field: `${field}.walks.${at}`, hint: '61' });
-    });
+    const wanted = { field: `${field}.walks.${at}`, hint: '61', most: Infinity, isPositive: true };
+    const count = readIfPresent(text, () => readCount(text, wanted));
     return count === null ? [] : [count];
   });
   const wheelFactor = lineM !== null && wheelM !== null ? lineM / wheelM : 1;
   if (lineM === null || counts.length === 0) return { pace: null, wheelFactor, errors };
-  const mean = counts.reduce((sum, count) => sum + count, 0) / counts.length;
-  const squares = counts.reduce((sum, count) => sum + (count - mean) ** 2, 0);
-  const scatter = counts.length < 2 ? null : Math.sqrt(squares / (counts.length - 1)) / mean;
+  const mean = meanOf(counts);
+  const scatter = scatterOver(counts);
   // Counting to whole paces is itself uncertain by 1 / sqrt(12) of a pace.
   const counting = 1 / Math.sqrt(12) / mean / Math.sqrt(counts.length);
   const uRelative = Math.hypot(scatter === null ? ONE_WALK : scatter / Math.sqrt(counts.length), counting);

@@ -1,7 +1,9 @@
+import * as z from 'zod';
 import type { InputError } from '../errors/InputError.ts';
 import type { LengthUnit } from '../quantities/units.ts';
+import { keyOf, lengthUnit, partId, text, type InputOf } from '../fields/schema.ts';
 import type { Outline } from './outline.ts';
-import { shapeOf, type ShapeKind } from './shapes.ts';
+import { SHAPE_KINDS, shapeOf, type ShapeKind } from './shapes.ts';
 
 /** How the lengths of a part were found. */
 export const MEASURED_BY = {
@@ -12,43 +14,54 @@ export const MEASURED_BY = {
 } as const;
 export type MeasuredBy = keyof typeof MEASURED_BY;
 
+/** A drawing reaches no farther than the largest area does, m. */
+const metres = z.number().min(-1e6).max(1e6);
+
 /** Where a part lies on a placed drawing, m, and how far it is turned, degrees anticlockwise. */
-export interface Placing {
-  readonly x: number;
-  readonly y: number;
-  readonly turn: number;
-}
+const placing = z.object({ x: metres, y: metres, turn: z.number().min(-1e4).max(1e4) });
+export type Placing = InputOf<typeof placing>;
 
 /** One shape of an area, as typed: it adds to the ground or is cut out of it. */
-export interface ShapeInput {
-  readonly id: string;
-  readonly kind: ShapeKind;
-  readonly cut: boolean;
+const shapeInput = z.object({
+  id: partId,
+  kind: z.enum(SHAPE_KINDS),
+  cut: z.boolean(),
   /** In the order of the shape's dimensions; turning angles in degrees. */
-  readonly lengths: readonly string[];
-  readonly unit: LengthUnit;
-  readonly by: MeasuredBy;
+  lengths: z.array(text).max(200),
+  unit: lengthUnit,
+  by: keyOf(MEASURED_BY),
   /** How far an estimate may be off, percent of its area. */
-  readonly within: string;
-  readonly at: Placing;
-}
+  within: text,
+  at: placing,
+});
+export type ShapeInput = InputOf<typeof shapeInput>;
 
 /** A piece of ground from a boundary file: its edge, then holes, m east and north of the site's place. */
-export interface BoundaryInput {
-  readonly id: string;
-  readonly kind: 'boundary';
-  readonly cut: boolean;
-  readonly outlines: readonly (readonly (readonly [number, number])[])[];
+const boundaryInput = z.object({
+  id: partId,
+  kind: z.literal('boundary'),
+  cut: z.boolean(),
+  outlines: z
+    .array(
+      z
+        .array(z.tuple([metres, metres]))
+        .min(3)
+        .max(4000),
+    )
+    .min(1)
+    .max(200),
   /** What it came from, in words: "north-loop.gpx, walked edge". */
-  readonly from: string;
+  from: z.string().max(300),
   /** How far a point of the edge may be off. */
-  readonly off: string;
-  readonly unit: LengthUnit;
-  readonly at: Placing;
-}
+  off: text,
+  unit: lengthUnit,
+  at: placing,
+});
+export type BoundaryInput = InputOf<typeof boundaryInput>;
 
 /** A part of an area: a shape that was measured, or ground from a boundary file. */
-export type PartInput = ShapeInput | BoundaryInput;
+export const partInput = z.discriminatedUnion('kind', [boundaryInput, shapeInput]);
+export type PartInput = InputOf<typeof partInput>;
 
 /** A shape with nothing measured yet. */
 export const blankPart = (kind: ShapeKind, unit: LengthUnit, id: string): ShapeInput => {

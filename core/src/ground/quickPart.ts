@@ -53,8 +53,8 @@ function lengthsIn(text: string): string[] {
  * @throws InputError shape.unreadable, shape.count
  * @example readQuickPart('-circle 6', 'quick') // { kind: 'circle', cut: true, lengths: ['6'] }
  */
-export function readQuickPart(typed: string, field: string): QuickPart {
-  const text = typed.trim();
+export function readQuickPart(input: string, field: string): QuickPart {
+  const text = input.trim();
   const cut = /^(?:[-−–]|minus\b|cut(?:\s+out)?\b|less\b)\s*/i;
   const body = text.replace(cut, '');
   if (SIZE.test(body)) return { kind: 'known', cut: cut.test(text), lengths: [body] };
@@ -66,7 +66,7 @@ export function readQuickPart(typed: string, field: string): QuickPart {
     (!named && lengths.length !== 2) ||
     !lengths.every((length) => /\d/.test(length))
   )
-    throw new InputError('shape.unreadable', { field, typed, hint: EXAMPLE });
+    throw new InputError('shape.unreadable', { field, input, hint: EXAMPLE });
   const kind = called === 'triangle' && lengths.length === 3 ? 'three-sides' : called;
   const { words, dimensions, repeats } = shapeOf(kind);
   const fits = repeats

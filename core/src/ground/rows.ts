@@ -1,7 +1,9 @@
+import { readCount } from '../fields/counts.ts';
+import * as z from 'zod';
 import { finite, requirePositive } from '../errors/preconditions.ts';
 import { collect } from '../errors/collect.ts';
 import { InputError } from '../errors/InputError.ts';
-import { readNumber } from '../quantities/numbers.ts';
+import { areaUnit, lengthUnit, text, type InputOf } from '../fields/schema.ts';
 import { readPositive } from '../quantities/quantity.ts';
 import { UNITS, type AreaUnit, type LengthUnit } from '../quantities/units.ts';
 
@@ -19,16 +21,17 @@ export function rowLength(areaM2: number, spacingM: number): number {
 }
 
 /** Rows on an area as typed: their spacing, one's own figure, or their number and length. */
-export interface RowsInput {
-  readonly spacing: string;
+export const rowsInput = z.object({
+  spacing: text,
   /** Own figure: row length on each `per` or on the area typed with it, for beds and alleys that make it differ. */
-  readonly own: string;
-  readonly per: AreaUnit;
-  readonly count: string;
-  readonly length: string;
+  own: text,
+  per: areaUnit,
+  count: text,
+  length: text,
   /** Unit of bare lengths. */
-  readonly unit: LengthUnit;
-}
+  unit: lengthUnit,
+});
+export type RowsInput = InputOf<typeof rowsInput>;
 
 export const blankRows = (unit: LengthUnit, per: AreaUnit): RowsInput => ({
   spacing: '',
@@ -66,21 +69,19 @@ export function evaluateRows(
   field: string,
 ): RowsResult {
   const { errors, readIfPresent } = collect();
-  const metres = (typed: string, name: string, what: string) =>
+  const metres = (input: string, name: string, what: string) =>
     readIfPresent(
-      typed,
-      () => readPositive(typed, { kind: 'length', bareUnit: unit, field: `${field}.${name}` }, what).si,
+      input,
+      () => readPositive(input, { kind: 'length', bareUnit: unit, field: `${field}.${name}` }, what).si,
     );
   const spacingM = metres(spacing, 'spacing', 'The row spacing');
   const [figure, typedPer] = own.split(PER_AREA);
   const ownM = metres(figure!, 'own', 'Your own figure');
   const ownPerM2 = typedPer === undefined ? UNITS[per].toSi : readIfPresent(typedPer, () => readPositive(`1 ${typedPer}`, { kind: 'area', bareUnit: null, field: `${field}.own` }, 'The area').si); // prettier-ignore
   const eachM = metres(length, 'length', 'The length of a row');
-  const rows = readIfPresent(count, () => {
-    const number = readNumber(count, `${field}.count`);
-    if (number > 0 && number <= 100_000) return number;
-    throw new InputError('count.unreadable', { field: `${field}.count`, hint: '24' });
-  });
+  const rows = readIfPresent(count, () =>
+    readCount(count, { field: `${field}.count`, hint: '24', most: 100_000, isPositive: true }),
+  );
   const bySpacingM = areaM2 !== null && spacingM !== null ? rowLength(areaM2, spacingM) : null;
   const byOwnM = areaM2 !== null && ownM !== null && ownPerM2 !== null ? (areaM2 / ownPerM2) * ownM : null;
   const byCountM = rows !== null && eachM !== null ? rows * eachM : null;

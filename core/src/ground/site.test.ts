@@ -32,14 +32,14 @@ const part = (kind: ShapeKind, lengths: (number | string)[], more: Partial<PartI
     ...more,
   }) as PartInput;
 const area = (more: Partial<SiteAreaInput>): SiteAreaInput => ({ ...blankSiteArea('a', 'metric'), ...more });
-const read = (typed: SiteAreaInput) => evaluateSiteArea(typed, noPace, 'areas.0');
+const read = (input: SiteAreaInput) => evaluateSiteArea(input, noPace, 'areas.0');
 const edge = (more: Partial<EdgeInput>): EdgeInput => ({ ...blankEdge('e', 'm'), buffer: '3', ...more });
 const LAWN = part('rectangle', [30, 20]);
-const codes = (typed: SiteAreaInput) => read(typed).errors.map(({ code, field }) => [code, field]);
+const codes = (input: SiteAreaInput) => read(input).errors.map(({ code, field }) => [code, field]);
 
 describe('buffers', () => {
-  const heldBack = (edges: EdgeInput[], parts = [LAWN], hold: 'sum' | 'placed' = 'sum') =>
-    read(area({ edges, parts, hold })).buffers.areaM2;
+  const heldBack = (edges: EdgeInput[], parts = [LAWN], layoutMode: 'sum' | 'placed' = 'sum') =>
+    read(area({ edges, parts, layoutMode })).buffers.areaM2;
   it('along one side, all round, and round a pond', () => {
     expect(heldBack([edge({ along: 'side', from: '1', to: '2' })])).toBeCloseTo(90, 3);
     expect(heldBack([edge({})])).toBeCloseTo(600 - 24 * 14, 3);
@@ -48,7 +48,7 @@ describe('buffers', () => {
     expect(Math.abs(round / (Math.PI * (49 - 16)) - 1)).toBeLessThan(3e-4);
   });
   it('counts what two edges share once, and the treatable ground apart', () => {
-    const corner = [edge({ along: 'side', from: '1', to: '2' }), edge({ id: 'f', of: 'drain', along: 'side', from: '2', to: '3' })]; // prettier-ignore
+    const corner = [edge({ along: 'side', from: '1', to: '2' }), edge({ id: 'f', kind: 'drain', along: 'side', from: '2', to: '3' })]; // prettier-ignore
     // Two strips less the square where they meet; nothing of it lies beyond the corner.
     expect(heldBack(corner)).toBeCloseTo(90 + 60 - 9, 3);
     expect(read(area({ edges: corner, parts: [LAWN] })).treatableM2).toBeCloseTo(600 - 141, 3);
@@ -167,13 +167,13 @@ describe('handles', () => {
         fc.double({ min: -2, max: 2, noNaN: true }),
         fc.boolean(),
         (kind, pick, dx, dy, snap) => {
-          const typed = part(kind, []) as Extract<PartInput, { lengths: unknown }>;
+          const input = part(kind, []) as Extract<PartInput, { lengths: unknown }>;
           const d = DIMENSIONS[kind];
           const handles = handlesOf(kind, d);
           const handle = handles[pick % handles.length]!;
           const after = handle.move({ x: handle.at.x + dx, y: handle.at.y + dy });
-          const lengths = draggedLengths(typed, null, after, noPace, snap);
-          const back = evaluateShape({ ...typed, lengths }, noPace, 'p').dimensions;
+          const lengths = draggedLengths(input, null, after, noPace, snap);
+          const back = evaluateShape({ ...input, lengths }, noPace, 'p').dimensions;
           // A length that snaps to nothing is said to be wrong, not read.
           if (back === null) return;
           const angle = (at: number) => kind === 'walk' && at % 2 === 1;
@@ -184,11 +184,11 @@ describe('handles', () => {
     );
   });
   it('keeps what was typed of lengths that did not change, and counts paces as paces', () => {
-    const typed = { ...blankPart('rectangle', 'ft', 'r'), lengths: ['62\' 6"', '38'] };
+    const input = { ...blankPart('rectangle', 'ft', 'r'), lengths: ['62\' 6"', '38'] };
     const d = [62.5 * 0.3048, 38 * 0.3048];
-    expect(draggedLengths(typed, d, [d[0]!, 40.26 * 0.3048], noPace, true)).toEqual(['62\' 6"', '40.5']);
+    expect(draggedLengths(input, d, [d[0]!, 40.26 * 0.3048], noPace, true)).toEqual(['62\' 6"', '40.5']);
     const paces = evaluatePaces({ line: '82 m', unit: 'm', walks: ['100'], wheel: '' }, 'pace');
-    expect(draggedLengths({ ...typed, by: 'paces' }, null, [41.1 * 0.82, 23 * 0.82], paces, true)).toEqual(['41', '23']); // prettier-ignore
+    expect(draggedLengths({ ...input, by: 'paces' }, null, [41.1 * 0.82, 23 * 0.82], paces, true)).toEqual(['41', '23']); // prettier-ignore
   });
 });
 
@@ -238,8 +238,8 @@ describe('parts called out', () => {
     ['four sides 20 15 18 16 24', 'four-sides', false, ['20', '15', '18', '16', '24']],
     ['offsets 10: 0 14 19', 'offsets', false, ['10', '0', '14', '19']],
   ]; // prettier-ignore
-  it.each(cases)('%s', (typed, kind, cut, lengths) =>
-    expect(readQuickPart(typed, 'quick')).toEqual({ kind, cut, lengths }),
+  it.each(cases)('%s', (input, kind, cut, lengths) =>
+    expect(readQuickPart(input, 'quick')).toEqual({ kind, cut, lengths }),
   );
   it.each([
     ['', 'shape.unreadable'],
@@ -247,7 +247,7 @@ describe('parts called out', () => {
     ['62', 'shape.unreadable'],
     ['triangle 20', 'shape.count'],
     ['ring 5', 'shape.count'],
-  ])('%s is refused', (typed, code) =>
-    expect(() => readQuickPart(typed, 'quick')).toThrowError(expect.objectContaining({ code })),
+  ])('%s is refused', (input, code) =>
+    expect(() => readQuickPart(input, 'quick')).toThrowError(expect.objectContaining({ code })),
   );
 });

@@ -29,8 +29,8 @@ const pointsOn = (lines: EdgeResult['lines']): number =>
   lines.reduce((sum, { points }) => sum + points.length, 0);
 
 /** The area as it lies: all of a placed drawing; on a sum sheet the one part that adds, if there is just one. */
-export function lyingGround({ hold }: SiteAreaInput, { parts, ground }: AreaMeasured): Ground | null {
-  if (hold === 'placed') return ground;
+export function lyingGround({ layoutMode }: SiteAreaInput, { parts, ground }: AreaMeasured): Ground | null {
+  if (layoutMode === 'placed') return ground;
   const added = parts.filter(({ cut }) => !cut);
   return added.length === 1 ? groundOf(added[0]!.outlines) : null;
 }
@@ -39,11 +39,11 @@ export function lyingGround({ hold }: SiteAreaInput, { parts, ground }: AreaMeas
  * Reads an area of a site: its size with its band, what buffers hold back, and its rows.
  *
  * @param field path of the area, for errors
- * @example evaluateSiteArea(area, paces, 'areas.0').treatableM2
+ * @example evaluateSiteArea(lawn, paces, 'areas.0').treatableM2 // 218.88
  */
 export function evaluateSiteArea(area: SiteAreaInput, paces: PacesResult, field: string): SiteAreaResult {
   const { errors, tryRead } = collect();
-  const measured = measureArea(area.parts, area.hold, paces, `${field}.parts`);
+  const measured = measureArea(area.parts, area.layoutMode, paces, `${field}.parts`);
   const { areaM2, parts } = measured;
   const ground = lyingGround(area, measured);
   const edges = area.edges.flatMap((edge, at) => {

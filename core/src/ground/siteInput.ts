@@ -1,10 +1,10 @@
-import type { AreaUnit } from '../quantities/units.ts';
-import type { Hold } from './areaSheet.ts';
-import type { EdgeInput } from './edges.ts';
-import type { PlaceInput } from './geodetic.ts';
-import { blankPace, type PaceInput } from './paces.ts';
-import type { PartInput } from './parts.ts';
-import { blankRows, type RowsInput } from './rows.ts';
+import * as z from 'zod';
+import { areaUnit, keyOf, notes, ownIds, text, type InputOf } from '../fields/schema.ts';
+import { edgeInput } from './edges.ts';
+import { placeInput } from './geodetic.ts';
+import { blankPace, pacesInput } from './paces.ts';
+import { partInput } from './parts.ts';
+import { blankRows, rowsInput } from './rows.ts';
 
 /** What lies on the ground. */
 export const SURFACES = {
@@ -24,36 +24,43 @@ export const SLOPES = {
 } as const;
 export type Slope = keyof typeof SLOPES;
 
-/** One area of a site as typed. */
-export interface SiteAreaInput {
-  readonly id: string;
-  readonly name: string;
-  readonly surface: Surface;
-  readonly slope: Slope;
-  readonly treated: boolean;
-  readonly hold: Hold;
-  readonly parts: readonly PartInput[];
-  readonly edges: readonly EdgeInput[];
-  readonly rows: RowsInput;
-  /** Unit that its size is shown in. */
-  readonly shownIn: AreaUnit;
-  readonly notes: string;
-}
-
-/** A site as typed: a piece of property with its areas. */
-export interface SiteInput {
-  readonly name: string;
-  readonly notes: string;
-  /** Where the zero of its drawings lies. */
-  readonly place: PlaceInput;
-  /** Pace and wheel of whoever measured it. */
-  readonly pace: PaceInput;
-  readonly areas: readonly SiteAreaInput[];
-}
-
 /** Most areas on a site, and most parts in an area. */
 export const MAX_SITE_AREAS = 200;
 export const MAX_PARTS = 100;
+
+/** One area of a site as typed. */
+const siteAreaInput = z.object({
+  id: z.uuid(),
+  name: z.string().max(120),
+  surface: keyOf(SURFACES),
+  slope: keyOf(SLOPES),
+  treated: z.boolean(),
+  /** Its parts are added up wherever they lie, or placed on a plan. */
+  layoutMode: z.enum(['sum', 'placed']),
+  parts: z.array(partInput).max(MAX_PARTS),
+  edges: z.array(edgeInput).max(40),
+  rows: rowsInput,
+  /** Unit that its size is shown in. */
+  shownIn: areaUnit,
+  notes,
+});
+export type SiteAreaInput = InputOf<typeof siteAreaInput>;
+export type LayoutMode = SiteAreaInput['layoutMode'];
+
+/** A site as typed: a piece of property with its areas. */
+export const siteInput = z.object({
+  name: text,
+  notes,
+  /** Where the zero of its drawings lies. */
+  place: placeInput,
+  /** Pace and wheel of whoever measured it. */
+  pace: pacesInput,
+  areas: z
+    .array(siteAreaInput)
+    .max(MAX_SITE_AREAS)
+    .refine(ownIds, { error: 'Each area has to have an id of its own.' }),
+});
+export type SiteInput = InputOf<typeof siteInput>;
 
 /** An area with nothing measured yet. */
 export const blankSiteArea = (id: string, system: 'us' | 'metric'): SiteAreaInput => ({
@@ -62,7 +69,7 @@ export const blankSiteArea = (id: string, system: 'us' | 'metric'): SiteAreaInpu
   surface: 'turf',
   slope: 'level',
   treated: true,
-  hold: 'sum',
+  layoutMode: 'sum',
   parts: [],
   edges: [],
   rows: system === 'us' ? blankRows('ft', 'acre') : blankRows('m', 'ha'),

@@ -7,5 +7,6 @@ export {
   type PackageResult,
   type PackageUnit,
 } from './packages.ts';
-export { evaluateScoop, type ScoopResult, type ScoopInput } from './scoop.ts';
+export { evaluateScoop, type ScoopResult } from './scoop.ts';
+export type { ScoopInput } from './scoopInput.ts';
 export { inScoops, scoopLine } from './scoopLines.ts';

@@ -2,12 +2,12 @@ import { expect, it } from 'vitest';
 import { toResult } from '../errors/index.ts';
 import { countPackages, readPackage } from './index.ts';
 
-it.each([['40', 40], ['40 lb', 40], ['40-lb bag', 40], ['40 lb bags', 40], ['1 lb 8 oz', 1.5]])('reads %s', (typed, lb) => {
-  expect(readPackage(typed, 'lb', 'p').si).toBeCloseTo(lb * 0.45359237, 12);
+it.each([['40', 40], ['40 lb', 40], ['40-lb bag', 40], ['40 lb bags', 40], ['1 lb 8 oz', 1.5]])('reads %s', (input, lb) => {
+  expect(readPackage(input, 'lb', 'p').si).toBeCloseTo(lb * 0.45359237, 12);
 }); // prettier-ignore
 
-it.each([['0', 'quantity.not-positive'], ['200 t', 'package.too-large'], ['40 ft', 'unit.other-kind']])('refuses %s', (typed, code) => {
-  expect(toResult(() => readPackage(typed, 'lb', 'p')).error?.code).toBe(code);
+it.each([['0', 'quantity.not-positive'], ['200 t', 'package.too-large'], ['40 ft', 'unit.other-kind']])('refuses %s', (input, code) => {
+  expect(toResult(() => readPackage(input, 'lb', 'p')).error?.code).toBe(code);
 }); // prettier-ignore
 
 it('rounds up once, but not past a whole number that only rounding errors exceed', () => {

@@ -21,14 +21,14 @@ export interface PackageResult extends Quantity {
  * @throws InputError as readPositive, and package.too-large
  * @example readPackage('40-lb bag', 'lb', 'package.size').si // 18.1436948
  */
-export function readPackage(typed: string, bareUnit: PackageUnit, field: string): PackageResult {
-  const text = typed
+export function readPackage(input: string, bareUnit: PackageUnit, field: string): PackageResult {
+  const text = input
     .replace(/(\d)-(?=[a-z])/i, '$1 ')
     .replace(/\s*\b(bags?|packages?|sacks?|boxes|box|pails?|jugs?|cans?|drums?)\b/i, '');
   const { kind } = UNITS[bareUnit];
   const reading = readPositive(text, { kind, bareUnit, field }, 'The package');
-  if (reading.si > MAX_SI) throw new InputError('package.too-large', { field, typed });
-  return { ...reading, typed, unit: reading.unit as PackageUnit };
+  if (reading.si > MAX_SI) throw new InputError('package.too-large', { field, input });
+  return { ...reading, input, unit: reading.unit as PackageUnit };
 }
 
 /** What to take from the shelf for an amount. */
@@ -53,7 +53,7 @@ export interface PackageCount {
  * @param bandSi about 95 % of the amount, 0 where it is not known
  * @throws InputError quantity.not-positive
  * @returns counts; an amount within 1e-9 of a whole number of packages is not rounded up past it
- * @example countPackages(11.2, 18.1) // { exact: 0.6187..., whole: 1, lastShare: 0.6187..., leftSi: 6.9, wholeAtMost: 1 }
+ * @example countPackages(11.2, 18.1) // { exact: 0.6188, whole: 1, lastShare: 0.6188, leftSi: 6.9, wholeAtMost: 1 }
  */
 export function countPackages(amountSi: number, packageSi: number, bandSi = 0): PackageCount {
   if (

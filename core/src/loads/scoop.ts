@@ -1,16 +1,10 @@
+import { meanOf, scatterOver } from '../numeric/spread.ts';
 import { toResult, InputError } from '../errors/InputError.ts';
 import { readPositive, readQuantity } from '../quantities/quantity.ts';
 import { fromSi } from '../quantities/convert.ts';
 import { showExact } from '../quantities/show.ts';
-import { UNITS, type MassUnit } from '../quantities/units.ts';
-
-/** One's own scoop, weighed full of one product: each weighing is gross, the empty scoop is the tare. */
-export interface ScoopInput {
-  readonly name: string;
-  readonly tare: string;
-  readonly weighings: readonly string[];
-  readonly unit: MassUnit;
-}
+import { UNITS } from '../quantities/units.ts';
+import type { ScoopInput } from './scoopInput.ts';
 
 /** A scoop of one product as weighed. */
 export interface ScoopResult {
@@ -38,22 +32,19 @@ export function evaluateScoop(
   );
   const errors = empty.error ? [empty.error] : [];
   const netKg: number[] = [];
-  weighings.forEach((typed, at) => {
-    if (typed.trim() === '') return;
+  weighings.forEach((input, at) => {
+    if (input.trim() === '') return;
     const path = `${field}.weighings.${at}`;
     const { value, error } = toResult(() => {
-      const gross = readPositive(typed, { kind: 'mass', bareUnit: unit, field: path }, 'The full scoop').si;
+      const gross = readPositive(input, { kind: 'mass', bareUnit: unit, field: path }, 'The full scoop').si;
       const net = gross - (empty.value ?? 0);
       if (net > 0) return net;
       const hint = `more than ${showExact(fromSi(empty.value ?? 0, unit))} ${UNITS[unit].symbol}`;
-      throw new InputError('scoop.not-over-tare', { field: path, typed, hint });
+      throw new InputError('scoop.not-over-tare', { field: path, input, hint });
     });
     if (error) errors.push(error);
     else netKg.push(value);
   });
   if (errors.length > 0 || netKg.length === 0) return { reading: null, errors };
-  const meanKg = netKg.reduce((sum, net) => sum + net, 0) / netKg.length;
-  const squares = netKg.reduce((sum, net) => sum + (net - meanKg) ** 2, 0);
-  const scatter = netKg.length < 2 ? null : Math.sqrt(squares / (netKg.length - 1)) / meanKg;
-  return { reading: { netKg, meanKg, scatter }, errors };
+  return { reading: { netKg, meanKg: meanOf(netKg), scatter: scatterOver(netKg) }, errors };
 }

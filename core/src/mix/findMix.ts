@@ -232,7 +232,7 @@ const isBetter = (a: Found, b: Found): boolean =>
  * @param request needs, products, tolerance and limits
  * @returns always an answer; what is left out and what is missed is named
  * @throws InputError mix.no-need when nothing above 0 is needed
- * @example cheapestMix(findMix(request))?.parts // 46-0-0 at 0.0075 kg/m2, 0-0-50 at 0.0100 kg/m2
+ * @example cheapestMix(findMix(mixRequest)).parts // [{ id: 'urea', rateSi: 0.01 }, { id: 'potash', rateSi: 0.01 }]
  */
 export function findMix(request: MixRequest): MixAnswer {
   if (aimed(request.needs).length === 0) throw new InputError('mix.no-need', { field: 'needs' });

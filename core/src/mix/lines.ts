@@ -1,10 +1,12 @@
+import { systemOf } from '../quantities/units.ts';
+import { moneyText } from '../fields/money.ts';
 import { NUTRIENTS } from '../need/nutrients.ts';
 import { splitUnit } from '../need/needField.ts';
 import { showExact, showQuantity, type Shown } from '../quantities/show.ts';
 import { fromSi } from '../quantities/convert.ts';
 import { RATE_AREAS, type MassPerAreaUnit, type UnitId } from '../quantities/units.ts';
-import type { ProductInput, RateUnit } from '../shelf/product.ts';
-import { isUsUnit, liquidRateUnit } from '../shelf/rateUnit.ts';
+import type { ProductInput, RateUnit } from '../products/product.ts';
+import { liquidRateUnit } from '../products/rateUnit.ts';
 import { operator, term, word, type Join, type Term, type Working } from '../working/working.ts';
 import type { Mix, MixDelivery, MixPart } from './findMix.ts';
 
@@ -28,8 +30,6 @@ export interface MixLines {
   readonly inAll: Shown | null;
 }
 
-const money = (cents: number): string => (cents / 100).toFixed(2);
-
 interface Context {
   readonly unit: MassPerAreaUnit;
   readonly areaM2: number | null;
@@ -41,8 +41,9 @@ function partLine(part: MixPart, { unit, areaM2, productOf }: Context): MixLines
   const wet = product?.kind.startsWith('liquid') ?? false;
   const rateUnit: RateUnit = wet ? liquidRateUnit(unit) : unit;
   const [amountUnit, area] = splitUnit(rateUnit);
-  const big: UnitId = wet ? (isUsUnit(unit) ? 'gal' : 'L') : isUsUnit(unit) ? 'lb' : 'kg';
-  const areaUnit = isUsUnit(unit) ? 'ft2' : 'm2';
+  const isUs = systemOf(unit) === 'us';
+  const [dryUnit, wetUnit, areaUnit] = isUs ? (['lb', 'gal', 'ft2'] as const) : (['kg', 'L', 'm2'] as const);
+  const big: UnitId = wet ? wetUnit : dryUnit;
   const perArea = part.centsPerM2 * RATE_AREAS[area].toSi;
   const onGround: (Term | Join)[] =
     areaM2 === null
@@ -64,7 +65,7 @@ function partLine(part: MixPart, { unit, areaM2, productOf }: Context): MixLines
         term('rate', showQuantity(part.rateSi, rateUnit), { strong: areaM2 === null }),
         ...onGround,
         word('for'),
-        term('cost', { number: money(areaM2 === null ? perArea : part.centsPerM2 * areaM2), unit: areaM2 === null ? `per ${RATE_AREAS[area].symbol}` : '' }), // prettier-ignore
+        term('cost', { number: moneyText(areaM2 === null ? perArea : part.centsPerM2 * areaM2), unit: areaM2 === null ? `per ${RATE_AREAS[area].symbol}` : '' }), // prettier-ignore
       ],
     },
   };
@@ -113,7 +114,7 @@ function deliveryLine(
  * @param unit unit of the needs; liquids are shown by volume on the same area
  * @param areaM2 all the ground, m2, or null
  * @param productOf the label of a part
- * @example mixLines(mix, { unit: 'kg/ha', areaM2: 690, productOf }).perArea // { number: '148.70', unit: 'per ha' }
+ * @example mixLines(cheapestMix(findMix(mixRequest)), { unit: 'kg/ha', areaM2: 690, productOf: () => lakeFeed }).perArea // { number: '90.00', unit: 'per ha' }
  */
 export function mixLines(mix: Mix, context: Context): MixLines {
   const { unit, areaM2 } = context;
@@ -122,9 +123,9 @@ export function mixLines(mix: Mix, context: Context): MixLines {
     parts: mix.parts.map((part) => partLine(part, context)),
     deliveries: mix.deliveries.map((delivery) => deliveryLine(delivery, mix, unit)),
     perArea: {
-      number: money(mix.centsPerM2 * RATE_AREAS[area].toSi),
+      number: moneyText(mix.centsPerM2 * RATE_AREAS[area].toSi),
       unit: `per ${RATE_AREAS[area].symbol}`,
     },
-    inAll: areaM2 === null ? null : { number: money(mix.centsPerM2 * areaM2), unit: 'in all' },
+    inAll: areaM2 === null ? null : { number: moneyText(mix.centsPerM2 * areaM2), unit: 'in all' },
   };
 }

@@ -1,5 +1,5 @@
 import type { Nutrient } from '../need/nutrients.ts';
-import type { ProductResult } from '../shelf/evaluateProduct.ts';
+import type { ProductResult } from '../products/evaluateProduct.ts';
 
 /** A product that a mix may use. */
 export interface MixProduct {

@@ -1,13 +1,13 @@
+import { systemOf } from '../quantities/units.ts';
+import { readPercent } from '../fields/counts.ts';
 import { collect } from '../errors/collect.ts';
-import { toResult, InputError } from '../errors/InputError.ts';
+import { InputError } from '../errors/InputError.ts';
 import { readSize } from '../fields/size.ts';
 import type { Nutrient } from '../need/nutrients.ts';
 import { otherForm } from '../need/nutrients.ts';
 import { SOIL_NUTRIENTS, statedForm, type SoilNutrient, type SoilTestInput } from '../need/soilTest.ts';
-import { readNumber } from '../quantities/numbers.ts';
 import { readQuantity } from '../quantities/quantity.ts';
 import type { AreaUnit, MassPerAreaUnit } from '../quantities/units.ts';
-import { isUsUnit } from '../shelf/rateUnit.ts';
 import type { SoFar } from '../need/soFar.ts';
 import type { MixCap, MixNeed } from './request.ts';
 
@@ -66,15 +66,16 @@ export const blankMix = (unit: MassPerAreaUnit, areaUnit: AreaUnit): MixInput =>
 });
 
 /** The same search for the needs of a soil test: as stated, in its own form and unit. */
-export const mixForSoilTest = (typed: MixInput, soil: SoilTestInput): MixInput => ({
-  ...typed,
+export const mixForSoilTest = (input: MixInput, soil: SoilTestInput): MixInput => ({
+  ...input,
   name: soil.name,
   form: soil.form,
   unit: soil.unit,
   soilTestDay: soil.onDay,
-  ground: typed.ground.size === '' ? { size: '', unit: isUsUnit(soil.unit) ? 'ft2' : 'm2' } : typed.ground,
+  ground:
+    input.ground.size === '' ? { size: '', unit: systemOf(soil.unit) === 'us' ? 'ft2' : 'm2' } : input.ground,
   needs: Object.fromEntries(
-    SOIL_NUTRIENTS.map((id) => [id, { ...typed.needs[id], amount: soil.needs[id], waived: false }]),
+    SOIL_NUTRIENTS.map((id) => [id, { ...input.needs[id], amount: soil.needs[id], waived: false }]),
   ) as MixInput['needs'],
 });
 
@@ -84,21 +85,21 @@ export const mixForSoilTest = (typed: MixInput, soil: SoilTestInput): MixInput =
  * @returns needs and caps in the form stated, kg/m2; every error at its field
  * @example evaluateMix({ ...blankMix('kg/ha', 'm2'), tolerance: '5' }).tolerance // 0.05
  */
-export function evaluateMix(typed: MixInput): MixResult {
+export function evaluateMix(input: MixInput): MixResult {
   const { errors, readIfPresent } = collect();
   const rate = (text: string, field: string) =>
     readIfPresent(text, () => {
-      const { si } = readQuantity(text, { kind: 'massPerArea', bareUnit: typed.unit, field });
+      const { si } = readQuantity(text, { kind: 'massPerArea', bareUnit: input.unit, field });
       if (si < 0) throw new InputError('count.unreadable', { field, hint: '0.9' });
-      if (si > 1) throw new InputError('need.too-large', { field, typed: text });
+      if (si > 1) throw new InputError('need.too-large', { field, input: text });
       return si;
     });
   const needs: MixNeed[] = [];
   const caps: MixCap[] = [];
   const soFar: SoFar[] = [];
   for (const id of SOIL_NUTRIENTS) {
-    const nutrient: Nutrient = statedForm(id, typed.form);
-    const { amount, waived, most, before } = typed.needs[id];
+    const nutrient: Nutrient = statedForm(id, input.form);
+    const { amount, waived, most, before } = input.needs[id];
     const kgPerM2 = rate(amount, `needs.${id}.amount`);
     const cap = rate(most, `needs.${id}.most`);
     const earlier = rate(before, `needs.${id}.before`);
@@ -108,13 +109,10 @@ export function evaluateMix(typed: MixInput): MixResult {
     else needs.push({ nutrient, kgPerM2: 0, waived: true });
     if (cap !== null) caps.push({ nutrient, kgPerM2: cap, because: `your own most of ${otherForm(nutrient) ? nutrient.replace(/\d.*/, '') : nutrient}` }); // prettier-ignore
   }
-  const share = readIfPresent(typed.tolerance, () => {
-    const { value } = toResult(() => readNumber(typed.tolerance.replace('%', ''), 'tolerance'));
-    if (value === null || value < 0 || value > 100)
-      throw new InputError('percent.unreadable', { field: 'tolerance', hint: '10 %' });
-    return value / 100;
-  });
-  const { size, unit } = typed.ground;
+  const share = readIfPresent(input.tolerance, () =>
+    readPercent(input.tolerance, { field: 'tolerance', hint: '10 %' }),
+  );
+  const { size, unit } = input.ground;
   const areaM2 = readIfPresent(size, () => readSize(size, unit, 'ground.size').areaM2);
   return { needs, caps, soFar, tolerance: share ?? 0, areaM2, errors };
 }

@@ -15,7 +15,7 @@ export const LEFT_OUT_WORDS: Readonly<Record<LeftOut, string>> = {
 /**
  * What is to be said of the search beside the mixes.
  *
- * @example searchNotes(answer)[0] // 'Three products were looked for among the most promising ones. …'
+ * @example searchNotes(findMix(mixRequest)).length // 1
  */
 export function searchNotes({ outcome, options, isCutOff, mixingWouldMeet }: MixAnswer): string[] {
   const [fewest] = options;
@@ -30,7 +30,7 @@ export function searchNotes({ outcome, options, isCutOff, mixingWouldMeet }: Mix
 /**
  * What is missed, by how much, and why.
  *
- * @example missInWords(miss, 'kg/ha') // 'Potash stays 60.0 kg / ha short: no product that can be used holds it.'
+ * @example missInWords({ nutrient: 'K2O', standing: 'short', kgPerM2: 0.006, because: { kind: 'none-holds-it' } }, 'kg/ha') // 'Potash stays 60.0 kg / ha short: no product that can be used holds it.'
  */
 export function missInWords({ nutrient, standing, kgPerM2, because }: Miss, unit: MassPerAreaUnit): string {
   const { name } = NUTRIENTS[nutrient];

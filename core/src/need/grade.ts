@@ -1,11 +1,11 @@
-import { toResult, InputError } from '../errors/InputError.ts';
-import { readNumber } from '../quantities/numbers.ts';
+import { readPercent } from '../fields/counts.ts';
+import { InputError } from '../errors/InputError.ts';
 import { showExact } from '../quantities/show.ts';
 import { inForm, otherForm, type Nutrient } from './nutrients.ts';
 
 /** A product's analysis: mass fractions (0 to 1) in the forms that the label states, and the text as typed. */
 export interface Grade {
-  readonly typed: string;
+  readonly input: string;
   readonly stated: Readonly<Partial<Record<Nutrient, number>>>;
 }
 
@@ -40,7 +40,7 @@ function splitRunTogether(first: string, second: string): string | null {
   return possible ? possible.join('-') : null;
 }
 
-function readMainNumbers(head: string, typed: string, field: string): [string, string, string] {
+function readMainNumbers(head: string, input: string, field: string): [string, string, string] {
   const numbers = head
     .split(/\s*[-–—/]\s*|(?<=[\d%])\s+(?=[\d.])/)
     .map((part) => part.replace(/\s*%$/, '').trim());
@@ -52,9 +52,9 @@ function readMainNumbers(head: string, typed: string, field: string): [string, s
   }
   if (allNumbers && numbers.length === 2) {
     const hint = splitRunTogether(numbers[0]!, numbers[1]!) ?? '24-0-8';
-    throw new InputError('grade.run-together', { field, typed, hint });
+    throw new InputError('grade.run-together', { field, input, hint });
   }
-  throw new InputError('grade.unreadable', { field, typed, hint: '24-0-8' });
+  throw new InputError('grade.unreadable', { field, input, hint: '24-0-8' });
 }
 
 /** A straight product by its one nutrient: "46 N" -> 46-0-0, "K2O 60 %" -> 0-0-60; null: it is none. */
@@ -67,25 +67,25 @@ function asStraight(head: string): string | null {
 }
 
 /** "2 S", "2% S" or "S 2" -> ["S", 0.02] */
-function readSecondary(part: string, typed: string, field: string): [Nutrient, number] {
+function readSecondary(part: string, input: string, field: string): [Nutrient, number] {
   const found = /^(?:(\d+\.?\d*|\.\d+)\s*%?\s*([a-z]+\d*[a-z]*\d*)|([a-z]+)\s+(\d+\.?\d*|\.\d+)\s*%?)$/i.exec(
     part,
   );
   const name = found?.[2] ?? found?.[3];
-  if (!found || !name) throw new InputError('grade.unreadable', { field, typed, hint: EXAMPLE });
+  if (!found || !name) throw new InputError('grade.unreadable', { field, input, hint: EXAMPLE });
   const nutrient = SECONDARY.find((known) => known.toLowerCase() === name.toLowerCase());
   if (!nutrient) throw new InputError('grade.unknown-nutrient', { field, nutrient: name, hint: EXAMPLE });
   return [nutrient, Number(found[1] ?? found[4]) / 100];
 }
 
-function checkPossible(stated: Fractions, typed: string, field: string): void {
+function checkPossible(stated: Fractions, input: string, field: string): void {
   const sum = Object.values(stated).reduce((total, fraction) => total + fraction, 0);
-  if (sum > 1 + 1e-12) throw new InputError('grade.over-100', { field, typed, sum: percentText(sum) });
+  if (sum > 1 + 1e-12) throw new InputError('grade.over-100', { field, input, sum: percentText(sum) });
   for (const nutrient of ['P', 'K'] as const) {
     const fraction = stated[nutrient] ?? 0;
     const { most, limit } = ELEMENTAL_LIMIT[nutrient];
     if (fraction > most) {
-      const hint = typed.replace(/\(?elemental\)?/i, '').trim();
+      const hint = input.replace(/\(?elemental\)?/i, '').trim();
       throw new InputError('grade.too-much-elemental', {
         field,
         hint,
@@ -108,10 +108,10 @@ function checkPossible(stated: Fractions, typed: string, field: string): void {
  *   100 %, an unknown nutrient, an impossible elemental share
  * @example readGrade('24-0-8', 'grade').stated // { N: 0.24, P2O5: 0, K2O: 0.08 }
  */
-export function readGrade(typed: string, field: string): Grade {
-  if (typed.length > LONGEST)
-    throw new InputError('text.too-long', { field, length: typed.length, most: LONGEST });
-  const text = typed.replace(/^\s*npk\b/i, '').trim();
+export function readGrade(input: string, field: string): Grade {
+  if (input.length > LONGEST)
+    throw new InputError('text.too-long', { field, length: input.length, most: LONGEST });
+  const text = input.replace(/^\s*npk\b/i, '').trim();
   if (text === '') throw new InputError('grade.empty', { field, hint: '24-0-8' });
   const elemental = /\(?\belemental\b\)?/i.test(text);
   const [head = '', ...rest] = text
@@ -120,26 +120,26 @@ export function readGrade(typed: string, field: string): Grade {
     .map((part) => part.trim())
     .filter((part) => part !== '');
 
-  const main = readMainNumbers(asStraight(head) ?? head, typed, field);
+  const main = readMainNumbers(asStraight(head) ?? head, input, field);
   const percents = main.map(Number);
   const asFractions =
     percents.some((n) => n > 0 && n < 1) && percents.every((n) => n <= 1) && !text.includes('%');
   if (asFractions) {
     const hint = percents.map((n) => percentText(n)).join('-');
-    throw new InputError('grade.fractions', { field, typed, hint });
+    throw new InputError('grade.fractions', { field, input, hint });
   }
   const [nitrogen = 0, phosphorus = 0, potassium = 0] = percents.map((n) => n / 100);
   const stated: Fractions = elemental
     ? { N: nitrogen, P: phosphorus, K: potassium }
     : { N: nitrogen, P2O5: phosphorus, K2O: potassium };
   for (const part of rest) {
-    const [nutrient, fraction] = readSecondary(part, typed, field);
+    const [nutrient, fraction] = readSecondary(part, input, field);
     if (stated[nutrient] !== undefined)
-      throw new InputError('grade.twice', { field, typed, nutrient, hint: EXAMPLE });
+      throw new InputError('grade.twice', { field, input, nutrient, hint: EXAMPLE });
     stated[nutrient] = fraction;
   }
-  checkPossible(stated, typed, field);
-  return { typed, stated };
+  checkPossible(stated, input, field);
+  return { input, stated };
 }
 
 /**
@@ -180,13 +180,11 @@ export function gradeText(stated: Grade['stated']): string {
  * @throws InputError percent.unreadable, and those of readGrade when the whole becomes impossible
  * @example withShare(readGrade('24-0-8', 'grade'), 'N', '26 %') // '26-0-8'
  */
-export function withShare(grade: Grade, nutrient: Nutrient, typed: string): string {
-  const { value } = toResult(() => readNumber(typed.replace('%', ''), 'grade'));
-  if (value === null || value < 0 || value > 100)
-    throw new InputError('percent.unreadable', { field: 'grade', hint: '24 %' });
+export function withShare(grade: Grade, nutrient: Nutrient, input: string): string {
+  const share = readPercent(input, { field: 'grade', hint: '24 %' });
   const other = otherForm(nutrient);
   const form = other && grade.stated[nutrient] === undefined ? other : nutrient;
-  const text = gradeText({ ...grade.stated, [form]: inForm(value / 100, nutrient, form) });
+  const text = gradeText({ ...grade.stated, [form]: inForm(share, nutrient, form) });
   readGrade(text, 'grade');
   return text;
 }

@@ -12,9 +12,11 @@ export {
   isTestOf,
   evaluateSoilTest,
   SOIL_NUTRIENTS,
+  soilTestInput,
   statedForm,
   type SoilNeed,
   type SoilNutrient,
   type SoilTestResult,
   type SoilTestInput,
 } from './soilTest.ts';
+export { soilTestUpgrades } from './soilTestUpgrades.ts';

@@ -6,7 +6,7 @@ import { finite, requirePositive } from '../errors/preconditions.ts';
  * @param coverageM2 ground that it is said to cover, m2, above 0
  * @returns product rate in kg/m2
  * @throws InputError number.unusable
- * @example labelRate(18.1436948, 1114.836) // 0.0162747 kg/m2 = 3.333 lb/1000 ft2
+ * @example labelRate(18.1436948, 1114.836) // 0.0162748 kg/m2 = 3.333 lb/1000 ft2
  */
 export function labelRate(packageKg: number, coverageM2: number): number {
   requirePositive({ coverageM2 });

@@ -30,7 +30,7 @@ export function concentration(grade: Grade, nutrient: Nutrient, densityKgPerL: n
   if (fraction <= 0) {
     throw new InputError('grade.lacks', {
       field: 'grade',
-      grade: grade.typed.trim(),
+      grade: grade.input.trim(),
       nutrient: NUTRIENTS[nutrient].name,
     });
   }

@@ -4,8 +4,8 @@ import { toResult } from '../errors/index.ts';
 import { fromSi, toSi } from '../quantities/index.ts';
 import { deliveredAtRate, fractionOf, gradeText, inForm, labelRate, nutrientAtRate, NUTRIENT_IDS, productRate, readGrade, readNeed, retypeNeed, weightPart, withShare } from './index.ts'; // prettier-ignore
 
-const grade = (typed: string) => readGrade(typed, 'grade');
-const failed = (typed: string) => toResult(() => grade(typed)).error;
+const grade = (input: string) => readGrade(input, 'grade');
+const failed = (input: string) => toResult(() => grade(input)).error;
 const LB_K = 'lb/1000 ft2';
 const near = (value: number, printed: number, digits = 6) =>
   expect(Math.abs(value - printed)).toBeLessThanOrEqual(0.5000001 * 10 ** -digits);
@@ -41,8 +41,8 @@ describe('grades', () => {
     ['15-5-10 + 2 S + 1 Fe', { N: 0.15, P2O5: 0.05, K2O: 0.1, S: 0.02, Fe: 0.01 }], ['15-5-10, 2% S, Fe 1%', { N: 0.15, P2O5: 0.05, K2O: 0.1, S: 0.02, Fe: 0.01 }],
     ['24 0 8', { N: 0.24, P2O5: 0, K2O: 0.08 }], ['24/0/8', { N: 0.24, P2O5: 0, K2O: 0.08 }], ['46 N', { N: 0.46, P2O5: 0, K2O: 0 }],
     ['15-2.2-8.3 elemental', { N: 0.15, P: 0.022, K: 0.083 }], ['0-0-0 + 90 S', { N: 0, P2O5: 0, K2O: 0, S: 0.9 }], ['0.5-0-0 %', { N: 0.005, P2O5: 0, K2O: 0 }],
-  ])('reads %s', (typed, stated) => {
-    const read = grade(typed).stated;
+  ])('reads %s', (input, stated) => {
+    const read = grade(input).stated;
     expect(Object.keys(read)).toEqual(Object.keys(stated));
     for (const [nutrient, fraction] of Object.entries(stated)) expect(read[nutrient as 'N']).toBeCloseTo(fraction, 12);
   }); // prettier-ignore
@@ -52,7 +52,7 @@ describe('grades', () => {
     ['240-0-8', 'grade.over-100', null], ['24', 'grade.which-nutrient', '24 N, 24 P2O5 or 24 K2O'], ['7%', 'grade.which-nutrient', '7 N, 7 P2O5 or 7 K2O'], ['24 0', 'grade.run-together', '2-4-0'], ['101 N', 'grade.over-100', null], ['', 'grade.empty', '24-0-8'], ['<i>', 'grade.unreadable', '24-0-8'], ['🌱-0-8', 'grade.unreadable', '24-0-8'],
     ['24-0-8 + 2 Zn', 'grade.unknown-nutrient', '15-5-10 + 2 S + 1 Fe'], ['24-0-8 + 2 S + 1 S', 'grade.twice', '15-5-10 + 2 S + 1 Fe'],
     ['0-0-60 elemental', 'grade.too-much-elemental', '0-0-60'], ['1e309-0-0', 'grade.unreadable', '24-0-8'], ['-24-0-8', 'grade.unreadable', '24-0-8'],
-  ])('refuses %s: %s', (typed, code, hint) => expect(failed(typed)).toMatchObject({ code, hint, field: 'grade' })); // prettier-ignore
+  ])('refuses %s: %s', (input, code, hint) => expect(failed(input)).toMatchObject({ code, hint, field: 'grade' })); // prettier-ignore
 
   it('writes what it read', () => {
     for (const text of ['24-0-8', '15-5-10 + 2 S + 1 Fe', '15-2.2-8.3 elemental'])
@@ -78,14 +78,14 @@ describe('grades', () => {
 describe('needs', () => {
   it.each([
     ['0.8', 0.8, LB_K, null], ['0.8 lb N', 0.8, LB_K, 'N'], ['0.8 lb n per 1000 sq ft', 0.8, LB_K, 'N'], ['40 kg K2O/ha', 40, 'kg/ha', 'K2O'], ['12 oz/acre', 12, 'oz/acre', null],
-  ] as const)('reads %s', (typed, number, unit, nutrient) => {
-    const need = readNeed(typed, LB_K, 'need.amount');
-    expect(need).toMatchObject({ unit, nutrient, typed });
+  ] as const)('reads %s', (input, number, unit, nutrient) => {
+    const need = readNeed(input, LB_K, 'need.amount');
+    expect(need).toMatchObject({ unit, nutrient, input });
     expect(fromSi(need.si, unit)).toBeCloseTo(number, 12);
   }); // prettier-ignore
 
-  it.each([['0', 'quantity.not-positive'], ['-1', 'quantity.not-positive'], ['20 t/100 m2', 'need.too-large'], ['0.8 gal', 'unit.other-kind']])('refuses %s', (typed, code) => {
-    expect(toResult(() => readNeed(typed, LB_K, 'need.amount')).error).toMatchObject({ code, field: 'need.amount' });
+  it.each([['0', 'quantity.not-positive'], ['-1', 'quantity.not-positive'], ['20 t/100 m2', 'need.too-large'], ['0.8 gal', 'unit.other-kind']])('refuses %s', (input, code) => {
+    expect(toResult(() => readNeed(input, LB_K, 'need.amount')).error).toMatchObject({ code, field: 'need.amount' });
   }); // prettier-ignore
 
   it('takes the weight out of a typed rate, and types it anew in another unit', () => {

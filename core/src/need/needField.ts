@@ -33,20 +33,20 @@ const NUTRIENT_WORD = new RegExp(String.raw`\s+(${NUTRIENT_IDS.join('|')})(?=\s*
  * @throws InputError as readPositive, and need.too-large
  * @example readNeed('40 kg/ha', 'lb/1000 ft2', 'need.amount').si // 0.004
  */
-export function readNeed(typed: string, bareUnit: AnyRateUnit, field: string): NeedResult {
-  const word = NUTRIENT_WORD.exec(typed);
-  const text = word ? typed.replace(word[0], '') : typed;
+export function readNeed(input: string, bareUnit: AnyRateUnit, field: string): NeedResult {
+  const word = NUTRIENT_WORD.exec(input);
+  const text = word ? input.replace(word[0], '') : input;
   const reading = readPositive(text, { kind: UNITS[bareUnit].kind, bareUnit, field }, 'The need');
-  if (reading.si > MAX_PER_M2) throw new InputError('need.too-large', { field, typed });
+  if (reading.si > MAX_PER_M2) throw new InputError('need.too-large', { field, input });
   const nutrient = word ? NUTRIENT_IDS.find((id) => id.toLowerCase() === word[1]!.toLowerCase())! : null;
-  return { ...reading, typed, unit: reading.unit as AnyRateUnit, nutrient };
+  return { ...reading, input, unit: reading.unit as AnyRateUnit, nutrient };
 }
 
 /** The weight or volume, and the area, of a rate's unit: 'lb/1000 ft2' -> ['lb', '1000 ft2']. */
 export function splitUnit(unit: MassPerAreaUnit): [MassUnit, RateAreaUnit];
 export function splitUnit(unit: AnyRateUnit): [MassUnit | VolumeUnit, RateAreaUnit];
 export function splitUnit(unit: AnyRateUnit): [MassUnit | VolumeUnit, RateAreaUnit] {
-  const [amount, area] = unit.split('/');
+  const { over: amount, under: area } = UNITS[unit].parts!;
   return [amount as MassUnit | VolumeUnit, area as RateAreaUnit];
 }
 
@@ -55,8 +55,8 @@ export function splitUnit(unit: AnyRateUnit): [MassUnit | VolumeUnit, RateAreaUn
  *
  * @example weightPart('40 kg N/ha') // '40 kg'
  */
-export const weightPart = (typed: string): string =>
-  typed
+export const weightPart = (input: string): string =>
+  input
     .replace(NUTRIENT_WORD, '')
     .replace(/(\D)\s*(?:\/|\bper\b|\bon each\b).*$/i, '$1')
     .trim();

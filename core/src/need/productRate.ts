@@ -17,7 +17,7 @@ export function productRate(needKgPerM2: number, nutrient: Nutrient, grade: Grad
   const fraction = fractionOf(grade, nutrient);
   if (fraction <= 0) {
     const { name } = NUTRIENTS[nutrient];
-    throw new InputError('grade.lacks', { field: 'grade', grade: grade.typed.trim(), nutrient: name });
+    throw new InputError('grade.lacks', { field: 'grade', grade: grade.input.trim(), nutrient: name });
   }
   return finite(needKgPerM2 / fraction);
 }

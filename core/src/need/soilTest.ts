@@ -1,9 +1,11 @@
+import * as z from 'zod';
 import { collect } from '../errors/collect.ts';
 import { toResult, InputError } from '../errors/InputError.ts';
 import { readNumber } from '../quantities/numbers.ts';
 import { readQuantity } from '../quantities/quantity.ts';
 import type { MassPerAreaUnit } from '../quantities/units.ts';
 import { readDay, readName } from '../fields/heading.ts';
+import { idOrNone, massRateUnit, notes, text, type InputOf } from '../fields/schema.ts';
 import { otherForm, type Nutrient } from './nutrients.ts';
 
 /** What a laboratory says that the ground needs, named by its oxide forms; which form the numbers are in is asked. */
@@ -11,22 +13,23 @@ export const SOIL_NUTRIENTS = ['N', 'P2O5', 'K2O', 'S'] as const satisfies reado
 export type SoilNutrient = (typeof SOIL_NUTRIENTS)[number];
 
 /** A soil test as typed from the laboratory's sheet. */
-export interface SoilTestInput {
+export const soilTestInput = z.object({
   /** The ground that was sampled. */
-  readonly name: string;
+  name: text,
   /** Id of the site that it belongs to, and of one of its areas; empty: not said. */
-  readonly site: string;
-  readonly area: string;
-  readonly onDay: string;
-  readonly lab: string;
+  site: idOrNone,
+  area: idOrNone,
+  onDay: text,
+  lab: text,
   /** Needs per area. Empty: not stated; 0: nothing wanted. */
-  readonly needs: Readonly<Record<SoilNutrient, string>>;
-  readonly form: 'oxide' | 'elemental';
-  readonly unit: MassPerAreaUnit;
-  readonly ph: string;
-  readonly limeNote: string;
-  readonly notes: string;
-}
+  needs: z.object({ N: text, P2O5: text, K2O: text, S: text }),
+  form: z.enum(['oxide', 'elemental']),
+  unit: massRateUnit,
+  ph: text,
+  limeNote: notes,
+  notes,
+});
+export type SoilTestInput = InputOf<typeof soilTestInput>;
 
 /** A need as the laboratory states it, in its own form. */
 export interface SoilNeed {
@@ -65,10 +68,10 @@ export const isTestOf = (
 export const statedForm = (nutrient: SoilNutrient, form: SoilTestInput['form']): Nutrient =>
   form === 'elemental' ? (otherForm(nutrient) ?? nutrient) : nutrient;
 
-function readPh(typed: string): number {
-  const { value } = toResult(() => readNumber(typed, 'ph'));
+function readPh(input: string): number {
+  const { value } = toResult(() => readNumber(input, 'ph'));
   if (value === null || value < 2 || value > 12)
-    throw new InputError('ph.unreadable', { field: 'ph', typed });
+    throw new InputError('ph.unreadable', { field: 'ph', input });
   return value;
 }
 
@@ -79,21 +82,21 @@ function readPh(typed: string): number {
  * @example evaluateSoilTest({ ...blankSoilTest('kg/ha', '2026-03-02'), name: 'Pitch', needs: { N: '90', P2O5: '', K2O: '', S: '' } }).needs
  * // [{ nutrient: 'N', kgPerM2: 0.009 }]
  */
-export function evaluateSoilTest(typed: SoilTestInput): SoilTestResult {
+export function evaluateSoilTest(input: SoilTestInput): SoilTestResult {
   const { errors, tryRead } = collect();
-  tryRead(() => readName(typed.name, 'name', 'School pitch'));
-  tryRead(() => readDay(typed.onDay, 'onDay'));
+  tryRead(() => readName(input.name, 'name', 'School pitch'));
+  tryRead(() => readDay(input.onDay, 'onDay'));
   const needs = SOIL_NUTRIENTS.flatMap((id): SoilNeed[] => {
-    const text = typed.needs[id];
+    const text = input.needs[id];
     if (text.trim() === '') return [];
     const field = `needs.${id}`;
     const kgPerM2 = tryRead(() => {
-      const { si } = readQuantity(text, { kind: 'massPerArea', bareUnit: typed.unit, field });
+      const { si } = readQuantity(text, { kind: 'massPerArea', bareUnit: input.unit, field });
       if (si < 0) throw new InputError('count.unreadable', { field, hint: '40' });
-      if (si > 1) throw new InputError('need.too-large', { field, typed: text });
+      if (si > 1) throw new InputError('need.too-large', { field, input: text });
       return si;
     });
-    return kgPerM2 === null ? [] : [{ nutrient: statedForm(id, typed.form), kgPerM2 }];
+    return kgPerM2 === null ? [] : [{ nutrient: statedForm(id, input.form), kgPerM2 }];
   });
-  return { needs, ph: typed.ph.trim() === '' ? null : tryRead(() => readPh(typed.ph)), errors };
+  return { needs, ph: input.ph.trim() === '' ? null : tryRead(() => readPh(input.ph)), errors };
 }

@@ -34,12 +34,12 @@ export function tidy(text: string, field: string): string {
     .trim();
 }
 
-function readPlain(text: string, typed: string, field: string): number {
+function readPlain(text: string, input: string, field: string): number {
   if (text.includes(',')) {
     const grouped = /^-?[1-9]\d{0,2}(,\d{3})+(\.\d*)?$/.test(text);
     if (!grouped) {
       const hint = /^-?\d*,\d+$/.test(text) ? text.replace(',', '.') : '7,400 or 0.5';
-      throw new InputError('number.decimal-comma', { field, hint, typed });
+      throw new InputError('number.decimal-comma', { field, hint, input });
     }
   }
   return Number(text.replace(/[, ]/g, ''));
@@ -54,20 +54,20 @@ function readPlain(text: string, typed: string, field: string): number {
  * @throws InputError number.empty, number.unreadable, number.decimal-comma ("0,5" asks), number.too-small, number.too-large
  * @example readNumber('3 1/2', 'amount') // 3.5
  */
-export function readNumber(typed: string, field: string): number {
-  const text = tidy(typed, field);
+export function readNumber(input: string, field: string): number {
+  const text = tidy(input, field);
   if (text === '') throw new InputError('number.empty', { field, hint: '0.8' });
   if (!new RegExp(`^${NUMBER_PATTERN}$`, 'i').test(text)) {
-    throw new InputError('number.unreadable', { field, hint: '0.8', typed });
+    throw new InputError('number.unreadable', { field, hint: '0.8', input });
   }
   const fraction = /^(-?)(?:(\d+) )?([\d.]+)\/([\d.]+)$/.exec(text);
   const number = fraction
     ? (fraction[1] ? -1 : 1) * (Number(fraction[2] ?? 0) + Number(fraction[3]) / Number(fraction[4]))
-    : readPlain(text, typed, field);
-  if (Number.isNaN(number)) throw new InputError('number.unreadable', { field, hint: '0.8', typed });
+    : readPlain(text, input, field);
+  if (Number.isNaN(number)) throw new InputError('number.unreadable', { field, hint: '0.8', input });
   if (number !== 0 && Math.abs(number) < SMALLEST)
-    throw new InputError('number.too-small', { field, hint: '0.8', typed });
-  if (Math.abs(number) > LARGEST) throw new InputError('number.too-large', { field, hint: '0.8', typed });
+    throw new InputError('number.too-small', { field, hint: '0.8', input });
+  if (Math.abs(number) > LARGEST) throw new InputError('number.too-large', { field, hint: '0.8', input });
   // Plus 0: a minus before nothing is nothing.
   return number + 0;
 }
@@ -78,8 +78,8 @@ export function readNumber(typed: string, field: string): number {
  * @param typed a number without a unit
  * @example lastPlace('14.35') // 0.01
  */
-export function lastPlace(typed: string): number {
-  const text = tidy(typed, '');
+export function lastPlace(input: string): number {
+  const text = tidy(input, '');
   const [, parts] = /\/([\d.]+)$/.exec(text) ?? [];
   if (parts !== undefined) return 1 / Number(parts);
   const [, decimals = '', power = '0'] = /(?:\.(\d*))?(?:e([+-]?\d+))?$/i.exec(text) ?? [];

@@ -15,10 +15,10 @@ import {
   type UnitId,
 } from './index.ts';
 
-const read = (typed: string, kind: Kind, bareUnit: UnitId | null = null) =>
-  readQuantity(typed, { kind, bareUnit, field: 'f' });
-const codeOf = (typed: string, kind: Kind, bareUnit: UnitId | null = null) =>
-  toResult(() => read(typed, kind, bareUnit)).error?.code;
+const read = (input: string, kind: Kind, bareUnit: UnitId | null = null) =>
+  readQuantity(input, { kind, bareUnit, field: 'f' });
+const codeOf = (input: string, kind: Kind, bareUnit: UnitId | null = null) =>
+  toResult(() => read(input, kind, bareUnit)).error?.code;
 
 describe('units', () => {
   it.each([
@@ -65,7 +65,7 @@ describe('units', () => {
 
   it('has an example that reads for every kind', () => {
     for (const [kind, { example }] of Object.entries(KINDS))
-      expect(read(example, kind as Kind).typed).toBe(example);
+      expect(read(example, kind as Kind).input).toBe(example);
   });
 });
 
@@ -81,8 +81,8 @@ describe('reading what people type', () => {
     ['33 g/m', 'massPerRowLength', 0.033], ['-5 °C', 'temperature', -5], ['−5 °C', 'temperature', -5], ['23 F', 'temperature', -5], ['1e3 g', 'mass', 1],
     ['6⅔ lb', 'mass', (20 / 3) * 0.45359237], ['6 ⅔ lb', 'mass', (20 / 3) * 0.45359237], ['⅞ in', 'length', 0.875 * 0.0254], ['2⅜ ft', 'length', 2.375 * 0.3048], ['1⅕ kg', 'mass', 1.2], ['0⅒ kg', 'mass', 0.1],
     ['3 mph', 'speed', 3 * 0.44704], ['4 mi/h', 'speed', 4 * 0.44704], ['5 km/h', 'speed', 5 / 3.6],
-  ] as const)('%s', (typed, kind, si) => {
-    expect(Math.abs(read(typed, kind).si - si)).toBeLessThan(1e-12 * Math.max(1, Math.abs(si)));
+  ] as const)('%s', (input, kind, si) => {
+    expect(Math.abs(read(input, kind).si - si)).toBeLessThan(1e-12 * Math.max(1, Math.abs(si)));
   }); // prettier-ignore
 
   it('gives a bare number the unit that the field shows, and completes a weight with its area', () => {
@@ -99,8 +99,8 @@ describe('reading what people type', () => {
     ['3 lb -4 oz', 'mass', 'quantity.parts'], ['NaN', 'mass', 'quantity.unreadable'], ['Infinity kg', 'mass', 'quantity.unreadable'],
     ['3 oz 4 lb', 'mass', 'quantity.parts'], ['3 lb 4', 'mass', 'quantity.parts'], ['0.5.3 kg', 'mass', 'quantity.parts'],
     ['<b>5</b> kg', 'mass', 'quantity.unreadable'], ['x'.repeat(10_000), 'mass', 'text.too-long'], ['1/0 lb', 'mass', 'number.too-large'], ['0/0 lb', 'mass', 'number.unreadable'],
-  ] as const)('refuses %s as %s: %s', (typed, kind, code) => {
-    expect(codeOf(typed, kind)).toBe(typed.startsWith('999') ? 'number.too-large' : code);
+  ] as const)('refuses %s as %s: %s', (input, kind, code) => {
+    expect(codeOf(input, kind)).toBe(input.startsWith('999') ? 'number.too-large' : code);
   }); // prettier-ignore
 
   it('says what would be right', () => {
@@ -144,8 +144,8 @@ describe('the step that a reading was taken to', () => {
   it.each([
     ['10', 'mass', 'lb', 1], ['7.5', 'mass', 'lb', 0.1], ['7.50 lb', 'mass', 'lb', 0.01], ['840.0 ft2', 'area', 'ft2', 0.1], ['840', 'area', 'ft2', 1],
     ['1,600', 'area', 'ft2', 1], ['3 lb 4 oz', 'mass', 'oz', 1], ['3 lb 4.5 oz', 'mass', 'oz', 0.1],
-  ] as const)('%s', (typed, kind, unit, step) => {
-    const { resolutionSi } = read(typed, kind, unit);
+  ] as const)('%s', (input, kind, unit, step) => {
+    const { resolutionSi } = read(input, kind, unit);
     expect(fromSi(resolutionSi, unit)).toBeCloseTo(step, 9);
   }); // prettier-ignore
   it('is of the unit it is typed in, not of the one that the field shows', () => {

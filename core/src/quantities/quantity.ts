@@ -1,3 +1,4 @@
+import type { Unit } from './units.ts';
 import { InputError } from '../errors/InputError.ts';
 import { toSi } from './convert.ts';
 import { KINDS, type Kind } from './kinds.ts';
@@ -10,7 +11,7 @@ export interface Quantity {
   readonly kind: Kind;
   readonly si: number;
   readonly unit: UnitId;
-  readonly typed: string;
+  readonly input: string;
   /** The step of the last digit, SI: what an instrument that shows it reads to. */
   readonly resolutionSi: number;
 }
@@ -38,25 +39,25 @@ function splitRate(text: string): { over: string; under: string | null } {
 }
 
 function fail(
-  typed: string,
+  input: string,
   { kind, field }: QuantityField,
   code: 'quantity.unreadable' | 'quantity.parts',
 ): never {
-  throw new InputError(code, { field, kind: KINDS[kind].words, hint: KINDS[kind].example, typed });
+  throw new InputError(code, { field, kind: KINDS[kind].words, hint: KINDS[kind].example, input });
 }
 
 /** The unit meant by a spelling with an optional denominator, in the kind the field wants. */
-function resolveUnit(over: string, under: string | null, wanted: QuantityField, typed: string): UnitId {
+function resolveUnit(over: string, under: string | null, wanted: QuantityField, input: string): UnitId {
   const { kind, bareUnit, field } = wanted;
   const hint = KINDS[kind].example;
   const spelled = under === null ? over : `${over}/${under}`;
   const direct = unitSpelled(spelled, kind);
   if (direct) return direct;
-  const bareUnder = under === null && bareUnit ? bareUnit.split('/')[1] : undefined;
+  const bareUnder = under === null && bareUnit ? (UNITS[bareUnit] as Unit).parts?.under : undefined;
   const completed = bareUnder === undefined ? null : unitSpelled(`${over}/${bareUnder}`, kind);
   if (completed) return completed;
   if (unitsSpelled(over).includes('oz') && KINDS[kind].si.startsWith('L')) {
-    throw new InputError('unit.which-ounce', { field, hint: typed.replace(/oz|ounces?/i, 'fl oz') });
+    throw new InputError('unit.which-ounce', { field, hint: input.replace(/oz|ounces?/i, 'fl oz') });
   }
   if (unitsSpelled(spelled).length > 0) {
     throw new InputError('unit.other-kind', { field, unit: spelled.trim(), kind: KINDS[kind].words, hint });
@@ -75,14 +76,14 @@ function resolveUnit(over: string, under: string | null, wanted: QuantityField, 
  *   unit.missing, unit.unknown, unit.other-kind, unit.which-ounce ("oz" on a liquid)
  * @example readQuantity('3 lb 4 oz', { kind: 'mass', bareUnit: null, field: 'package' }).si // 1.4741752...
  */
-export function readQuantity(typed: string, wanted: QuantityField): Quantity {
+export function readQuantity(input: string, wanted: QuantityField): Quantity {
   const { kind, bareUnit, field } = wanted;
-  const text = joinUnits(tidy(typed, field));
+  const text = joinUnits(tidy(input, field));
   if (text === '') throw new InputError('number.empty', { field, hint: KINDS[kind].example });
   const { over, under } = splitRate(text);
   const parts = [...over.matchAll(PART)];
   if (parts.length === 0 || parts.map(([whole]) => whole).join('') !== over)
-    fail(typed, wanted, 'quantity.unreadable');
+    fail(input, wanted, 'quantity.unreadable');
 
   let si = 0;
   let resolutionSi = 0;
@@ -92,22 +93,22 @@ export function readQuantity(typed: string, wanted: QuantityField): Quantity {
   const sign = /^[-−]/.test(over) ? -1 : 1;
   for (const [at, [, numberText, unitText]] of parts.entries()) {
     const number = readNumber(numberText!, field);
-    if (at > 0 && number < 0) fail(typed, wanted, 'quantity.parts');
+    if (at > 0 && number < 0) fail(input, wanted, 'quantity.parts');
     let unit = bareUnit;
-    if (unitText !== undefined) unit = resolveUnit(unitText, under, wanted, typed);
-    else if (under !== null || parts.length > 1) fail(typed, wanted, 'quantity.parts');
+    if (unitText !== undefined) unit = resolveUnit(unitText, under, wanted, input);
+    else if (under !== null || parts.length > 1) fail(input, wanted, 'quantity.parts');
     if (unit === null) {
-      throw new InputError('unit.missing', { field, typed, hint: KINDS[kind].example });
+      throw new InputError('unit.missing', { field, input, hint: KINDS[kind].example });
     }
-    if (UNITS[unit].toSi >= lastSize) fail(typed, wanted, 'quantity.parts');
+    if (UNITS[unit].toSi >= lastSize) fail(input, wanted, 'quantity.parts');
     lastSize = UNITS[unit].toSi;
     first ??= unit;
     resolutionSi = lastPlace(numberText!) * UNITS[unit].toSi;
     si += at === 0 ? toSi(number, unit) : sign * toSi(number, unit);
   }
   if (!(Math.abs(si) <= LARGEST_SI))
-    throw new InputError('number.too-large', { field, typed, hint: KINDS[kind].example });
-  return { kind, si, unit: first!, typed, resolutionSi };
+    throw new InputError('number.too-large', { field, input, hint: KINDS[kind].example });
+  return { kind, si, unit: first!, input, resolutionSi };
 }
 
 /**
@@ -117,8 +118,8 @@ export function readQuantity(typed: string, wanted: QuantityField): Quantity {
  * @throws InputError as readQuantity, and quantity.not-positive
  * @example readPositive('5 lb', { kind: 'mass', bareUnit: null, field: 'package' }, 'The package').si // 2.26796185
  */
-export function readPositive(typed: string, wanted: QuantityField, what: string): Quantity {
-  const quantity = readQuantity(typed, wanted);
+export function readPositive(input: string, wanted: QuantityField, what: string): Quantity {
+  const quantity = readQuantity(input, wanted);
   if (quantity.si <= 0) {
     throw new InputError('quantity.not-positive', {
       field: wanted.field,

@@ -1,6 +1,7 @@
 import { finite } from '../errors/preconditions.ts';
 import { toResult } from '../errors/InputError.ts';
 import { fromSi, toSi } from './convert.ts';
+import { isBareNumber } from './numbers.ts';
 import { UNITS, type UnitId } from './units.ts';
 
 /** Figures shown when nothing is known of the uncertainty. */
@@ -114,3 +115,12 @@ export const changedSi = (si: number, from: UnitId, to: UnitId, change: UnitChan
  */
 export const retype = (si: number, unit: UnitId): string =>
   `${showExact(fromSi(si, unit))} ${UNITS[unit].symbol}`;
+
+/**
+ * A text as typed, with the unit that it counts in where it was typed without one.
+ *
+ * @example textWithUnit(' 48.00', 'lb') // '48.00 lb'
+ * @example textWithUnit('2 kg', 'lb') // '2 kg'
+ */
+export const textWithUnit = (text: string, unit: UnitId): string =>
+  isBareNumber(text) ? `${text.trim()} ${UNITS[unit].symbol}` : text.trim();

@@ -1,5 +1,8 @@
 import type { Kind } from './kinds.ts';
 
+/** The units that are used together: those of the United States, or metric ones. */
+export type System = 'us' | 'metric';
+
 /** One unit: what it measures, how it is written, its size in SI, and what people type for it. */
 export interface Unit {
   readonly kind: Kind;
@@ -9,6 +12,10 @@ export interface Unit {
   readonly toSi: number;
   /** SI value of the unit's zero; only temperatures have one. */
   readonly zeroAt?: number;
+  /** Absent where both systems use it. */
+  readonly system?: System;
+  /** Of what over what, for a rate. */
+  readonly parts?: { readonly over: string; readonly under: string };
   /** Other spellings, lower case, without spaces and full stops. */
   readonly spellings: readonly string[];
 }
@@ -24,62 +31,102 @@ const ACRE = 43560 * FOOT ** 2;
 const GRAVITY = 9.80665;
 
 const MASS = {
-  kg: { symbol: 'kg', toSi: 1, spellings: ['kilo', 'kilos', 'kilogram', 'kilograms', 'kgs'] },
-  g: { symbol: 'g', toSi: 1e-3, spellings: ['gram', 'grams', 'gm', 'gms', 'gr'] },
-  t: { symbol: 't', toSi: 1000, spellings: ['tonne', 'tonnes'] },
-  lb: { symbol: 'lb', toSi: POUND, spellings: ['lbs', 'pound', 'pounds', '#'] },
-  oz: { symbol: 'oz', toSi: POUND / 16, spellings: ['ounce', 'ounces', 'ozs'] },
-  ton: { symbol: 'ton', toSi: 2000 * POUND, spellings: ['tons', 'shortton', 'shorttons'] },
+  kg: {
+    system: 'metric',
+    symbol: 'kg',
+    toSi: 1,
+    spellings: ['kilo', 'kilos', 'kilogram', 'kilograms', 'kgs'],
+  },
+  g: { system: 'metric', symbol: 'g', toSi: 1e-3, spellings: ['gram', 'grams', 'gm', 'gms', 'gr'] },
+  t: { system: 'metric', symbol: 't', toSi: 1000, spellings: ['tonne', 'tonnes'] },
+  lb: { system: 'us', symbol: 'lb', toSi: POUND, spellings: ['lbs', 'pound', 'pounds', '#'] },
+  oz: { system: 'us', symbol: 'oz', toSi: POUND / 16, spellings: ['ounce', 'ounces', 'ozs'] },
+  ton: { system: 'us', symbol: 'ton', toSi: 2000 * POUND, spellings: ['tons', 'shortton', 'shorttons'] },
 } as const;
 
 const VOLUME = {
-  L: { symbol: 'L', toSi: 1, spellings: ['l', 'litre', 'litres', 'liter', 'liters', 'ltr'] },
+  L: {
+    system: 'metric',
+    symbol: 'L',
+    toSi: 1,
+    spellings: ['l', 'litre', 'litres', 'liter', 'liters', 'ltr'],
+  },
   mL: {
+    system: 'metric',
     symbol: 'mL',
     toSi: 1e-3,
     spellings: ['ml', 'millilitre', 'millilitres', 'milliliter', 'milliliters', 'cc'],
   },
-  gal: { symbol: 'gal', toSi: GALLON, spellings: ['gallon', 'gallons', 'gals'] },
-  qt: { symbol: 'qt', toSi: GALLON / 4, spellings: ['quart', 'quarts', 'qts'] },
-  pt: { symbol: 'pt', toSi: GALLON / 8, spellings: ['pint', 'pints', 'pts'] },
-  'fl oz': { symbol: 'fl oz', toSi: GALLON / 128, spellings: ['floz', 'fluidounce', 'fluidounces', 'flozs'] },
+  gal: { system: 'us', symbol: 'gal', toSi: GALLON, spellings: ['gallon', 'gallons', 'gals'] },
+  qt: { system: 'us', symbol: 'qt', toSi: GALLON / 4, spellings: ['quart', 'quarts', 'qts'] },
+  pt: { system: 'us', symbol: 'pt', toSi: GALLON / 8, spellings: ['pint', 'pints', 'pts'] },
+  'fl oz': {
+    system: 'us',
+    symbol: 'fl oz',
+    toSi: GALLON / 128,
+    spellings: ['floz', 'fluidounce', 'fluidounces', 'flozs'],
+  },
 } as const;
 
 const LENGTH = {
-  m: { symbol: 'm', toSi: 1, spellings: ['metre', 'metres', 'meter', 'meters'] },
-  cm: { symbol: 'cm', toSi: 0.01, spellings: ['centimetre', 'centimetres', 'centimeter', 'centimeters'] },
-  mm: { symbol: 'mm', toSi: 1e-3, spellings: ['millimetre', 'millimetres', 'millimeter', 'millimeters'] },
-  km: { symbol: 'km', toSi: 1000, spellings: ['kilometre', 'kilometres', 'kilometer', 'kilometers'] },
-  ft: { symbol: 'ft', toSi: FOOT, spellings: ["'", 'foot', 'feet'] },
-  in: { symbol: 'in', toSi: INCH, spellings: ['"', "''", 'inch', 'inches'] },
-  yd: { symbol: 'yd', toSi: YARD, spellings: ['yds', 'yard', 'yards'] },
-  mi: { symbol: 'mi', toSi: MILE, spellings: ['mile', 'miles'] },
+  m: { system: 'metric', symbol: 'm', toSi: 1, spellings: ['metre', 'metres', 'meter', 'meters'] },
+  cm: {
+    system: 'metric',
+    symbol: 'cm',
+    toSi: 0.01,
+    spellings: ['centimetre', 'centimetres', 'centimeter', 'centimeters'],
+  },
+  mm: {
+    system: 'metric',
+    symbol: 'mm',
+    toSi: 1e-3,
+    spellings: ['millimetre', 'millimetres', 'millimeter', 'millimeters'],
+  },
+  km: {
+    system: 'metric',
+    symbol: 'km',
+    toSi: 1000,
+    spellings: ['kilometre', 'kilometres', 'kilometer', 'kilometers'],
+  },
+  ft: { system: 'us', symbol: 'ft', toSi: FOOT, spellings: ["'", 'foot', 'feet'] },
+  in: { system: 'us', symbol: 'in', toSi: INCH, spellings: ['"', "''", 'inch', 'inches'] },
+  yd: { system: 'us', symbol: 'yd', toSi: YARD, spellings: ['yds', 'yard', 'yards'] },
+  mi: { system: 'us', symbol: 'mi', toSi: MILE, spellings: ['mile', 'miles'] },
 } as const;
 
 const AREA = {
   m2: {
+    system: 'metric',
     symbol: 'm²',
     toSi: 1,
     spellings: ['sqm', 'squaremetre', 'squaremetres', 'squaremeter', 'squaremeters'],
   },
-  ha: { symbol: 'ha', toSi: 1e4, spellings: ['hectare', 'hectares'] },
+  ha: { system: 'metric', symbol: 'ha', toSi: 1e4, spellings: ['hectare', 'hectares'] },
   ft2: {
+    system: 'us',
     symbol: 'ft²',
     toSi: FOOT ** 2,
     spellings: ['sqft', 'sf', 'squarefoot', 'squarefeet', 'sqfeet', 'sqfoot'],
   },
-  yd2: { symbol: 'yd²', toSi: YARD ** 2, spellings: ['sqyd', 'squareyard', 'squareyards', 'sqyards'] },
-  acre: { symbol: 'acre', toSi: ACRE, spellings: ['ac', 'acres'] },
+  yd2: {
+    system: 'us',
+    symbol: 'yd²',
+    toSi: YARD ** 2,
+    spellings: ['sqyd', 'squareyard', 'squareyards', 'sqyards'],
+  },
+  acre: { system: 'us', symbol: 'acre', toSi: ACRE, spellings: ['ac', 'acres'] },
 } as const;
 
 /** The areas that a rate can be per: the plain ones, and the round numbers that labels use. */
 export const RATE_AREAS = {
   '1000 ft2': {
+    system: 'us',
     symbol: '1000 ft²',
     toSi: 1000 * FOOT ** 2,
     spellings: ['1000ft2', '1000sqft', '1000squarefeet', '1000sf', '1000sqfeet'],
   },
   '100 m2': {
+    system: 'metric',
     symbol: '100 m²',
     toSi: 100,
     spellings: ['100m2', '100sqm', '100squaremetres', '100squaremeters'],
@@ -88,8 +135,14 @@ export const RATE_AREAS = {
 } as const;
 
 const ROW = {
-  'm of row': { symbol: 'm of row', toSi: 1, spellings: ['mofrow', 'rowm', 'm', 'metreofrow', 'meterofrow'] },
+  'm of row': {
+    system: 'metric',
+    symbol: 'm of row',
+    toSi: 1,
+    spellings: ['mofrow', 'rowm', 'm', 'metreofrow', 'meterofrow'],
+  },
   '100 row ft': {
+    system: 'us',
     symbol: '100 row ft',
     toSi: 100 * FOOT,
     spellings: ['100rowft', '100rowfeet', '100ftofrow'],
@@ -97,11 +150,16 @@ const ROW = {
 } as const;
 
 const LANE = {
-  'lane-mile': { symbol: 'lane-mile', toSi: MILE, spellings: ['lanemile'] },
-  'lane-km': { symbol: 'lane-km', toSi: 1000, spellings: ['lanekm', 'lanekilometre', 'lanekilometer'] },
+  'lane-mile': { system: 'us', symbol: 'lane-mile', toSi: MILE, spellings: ['lanemile'] },
+  'lane-km': {
+    system: 'metric',
+    symbol: 'lane-km',
+    toSi: 1000,
+    spellings: ['lanekm', 'lanekilometre', 'lanekilometer'],
+  },
 } as const;
 
-type Part = { readonly symbol: string; readonly toSi: number; readonly spellings: readonly string[] };
+type Part = Pick<Unit, 'symbol' | 'toSi' | 'spellings' | 'system'>;
 type Named<Id extends string> = Readonly<Record<Id, Unit>>;
 
 function ofKind<Id extends string>(kind: Kind, parts: Readonly<Record<Id, Part>>): Named<Id> {
@@ -122,6 +180,8 @@ function per<A extends string, B extends string>(
         kind,
         symbol: `${top.symbol} / ${bottom.symbol}`,
         toSi: top.toSi / bottom.toSi,
+        ...(top.system && { system: top.system }),
+        parts: { over: a, under: b },
         spellings: [a, ...top.spellings].flatMap((x) => [b, ...bottom.spellings].map((y) => `${x}/${y}`)),
       },
     ]),
@@ -192,3 +252,10 @@ export const UNIT_IDS = Object.keys(UNITS) as UnitId[];
 export function isUnitOf(kind: Kind, id: string): id is UnitId {
   return Object.hasOwn(UNITS, id) && UNITS[id as UnitId].kind === kind;
 }
+
+/**
+ * The system that a unit belongs to; metric where both use it.
+ *
+ * @example systemOf('lb/1000 ft2') // 'us'
+ */
+export const systemOf = (unit: UnitId): System => (UNITS[unit] as Unit).system ?? 'metric';

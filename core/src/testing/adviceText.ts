@@ -1,6 +1,6 @@
 import { showExact, showQuantity } from '../quantities/show.ts';
-import { PRODUCT_KINDS, type ProductKind } from '../shelf/product.ts';
-import type { RigKind } from '../rigs/kinds.ts';
+import { PRODUCT_KINDS, type ProductKind } from '../products/product.ts';
+import type { RigKind } from '../machines/kinds.ts';
 import type { SettingMean } from './scatter.ts';
 import { aimOf } from './advice/known.ts';
 import type { Because } from './advice/advise.ts';
@@ -130,21 +130,21 @@ export function offersFor(
 /** The offers in sentences. */
 export function correctionText(
   reading: CalibrationResult,
-  typed: Pick<CalibrationInput, 'isCeiling' | 'width' | 'pace'>,
+  input: Pick<CalibrationInput, 'isCeiling' | 'width' | 'pace'>,
   kind: RigKind,
 ): string[] {
   const sentence = (mark: string, way: Correction): string[] => {
     const more = way.factor > 1;
     if (way.by === 'pace') {
       const hard = way.comfortable ? '' : ' That is hard to hold with this machine.';
-      const speed = reading.chartPaceMPerS === null ? `${percent(Math.abs(way.factor - 1))} ${more ? 'faster' : 'slower'}` : paceText(way.mPerS, typed.pace.unit); // prettier-ignore
+      const speed = reading.chartPaceMPerS === null ? `${percent(Math.abs(way.factor - 1))} ${more ? 'faster' : 'slower'}` : paceText(way.mPerS, input.pace.unit); // prettier-ignore
       return [`At ${mark}, walk ${more ? 'faster' : 'slower'}: ${speed} meets the rate.${hard} A rotary throws ${more ? 'wider' : 'narrower'} then: look at the width again.`]; // prettier-ignore
     }
     if (reading.widthM === null) return [];
-    const { number, unit } = showQuantity(way.widthM, typed.width.unit, 3);
+    const { number, unit } = showQuantity(way.widthM, input.width.unit, 3);
     return [`At ${mark}, pass ${more ? 'farther apart' : 'closer'}: ${number} ${unit} apart meets the rate, if the pattern stays even there.`]; // prettier-ignore
   };
-  return offersFor(reading, typed, kind).flatMap(({ mark, ways }) =>
+  return offersFor(reading, input, kind).flatMap(({ mark, ways }) =>
     ways.flatMap((way) => sentence(mark, way)),
   );
 }

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { UNITS } from '../quantities/index.ts';
-import { blankRig, RIG_KIND_IDS, type RigKind } from '../rigs/index.ts';
-import { blankProduct } from '../shelf/index.ts';
+import { blankRig, RIG_KIND_IDS, type RigKind } from '../machines/index.ts';
+import { blankProduct } from '../products/index.ts';
 import {
   adviceText,
   benchRig,
@@ -13,7 +13,7 @@ import {
   cardOf,
   cautionsFor,
   chooseMethod,
-  upgradeCalibration,
+  calibrationUpgrades,
   correctionText,
   corrections,
   freshness,
@@ -44,6 +44,7 @@ import {
   type MethodId,
   type ToolsInput,
 } from './index.ts';
+import { upgraded } from '../fields/index.ts';
 import { workingText } from '../working/index.ts';
 
 const PER_1000 = UNITS['lb/1000 ft2'].toSi;
@@ -66,7 +67,7 @@ const run = (setting: string, method: MethodId, readings: Record<string, string>
 });
 const strip = (setting: string, left: string, more = {}) =>
   run(setting, 'weigh-back', { in: '48.00', left, length: `100' 0"` }, more);
-const typed = (more: Partial<CalibrationInput> = {}): CalibrationInput => ({
+const input = (more: Partial<CalibrationInput> = {}): CalibrationInput => ({
   ...blankCalibration('us'),
   name: 'Red spreader, lake feed',
   product: 'Lake feed',
@@ -75,14 +76,14 @@ const typed = (more: Partial<CalibrationInput> = {}): CalibrationInput => ({
   scaleStep: '0.05',
   ...more,
 });
-const read = (more: Partial<CalibrationInput> = {}) => evaluateCalibration(typed(more), RED);
+const read = (more: Partial<CalibrationInput> = {}) => evaluateCalibration(input(more), RED);
 const TESTED = [strip('8', '46.95'), strip('14', '43.10'), strip('11', '45.05'), strip('11', '44.95')];
 
 describe('reference cases as a person types them', () => {
   it('I: a timed catch; three times over the course count by their mean, their scatter in the band', () => {
     const rig = { ...RED, kind: 'vehicle' as const };
     const metric = { units: { mass: 'kg', length: 'm' } as const, width: { text: '5', unit: 'm', by: 'chosen' } as const, scaleStep: '' }; // prettier-ignore
-    const of = (readings: Record<string, string>) => evaluateCalibration(typed({ ...metric, runs: [run('7', 'timed-catch', { tare: '0', gross: '2.46', course: '40', courseTime: '27.5', catchTime: '20', ...readings })] }), rig).runs[0]!.worked!; // prettier-ignore
+    const of = (readings: Record<string, string>) => evaluateCalibration(input({ ...metric, runs: [run('7', 'timed-catch', { tare: '0', gross: '2.46', course: '40', courseTime: '27.5', catchTime: '20', ...readings })] }), rig).runs[0]!.worked!; // prettier-ignore
     expect(1000 * of({}).rateKgPerM2).toBeCloseTo(16.9125, 4);
     const thrice = of({ courseTime: '26.5', 'courseTime.2': '27.5', 'courseTime.3': '28.5' });
     expect(1000 * thrice.rateKgPerM2).toBeCloseTo(16.9125, 4);
@@ -99,12 +100,12 @@ describe('reference cases as a person types them', () => {
       courseTime: '1',
       fillTime: '154.882155',
     });
-    expect(1e4 * evaluateCalibration(typed({ ...metric, runs: [fill] }), RED).runs[0]!.worked!.rateKgPerM2).toBeCloseTo(220, 4); // prettier-ignore
+    expect(1e4 * evaluateCalibration(input({ ...metric, runs: [fill] }), RED).runs[0]!.worked!.rateKgPerM2).toBeCloseTo(220, 4); // prettier-ignore
   });
   it('L: two outlets into one row, by the grower’s own length of row on a hectare; outlets in its line', () => {
     const rig = benchRig({ ...redRig, kind: 'row-distributor', outlets: { count: '2', feeds: 'one-row' }, width: { text: '6600 m/ha', unit: 'm' } }); // prettier-ignore
     const both = run('7', 'outlets', { 'tare.1': '0', 'tare.2': '0', 'gross.1': '1.84', 'gross.2': '2.02', length: '30' }); // prettier-ignore
-    const row = typed({ units: { mass: 'kg', length: 'm' }, width: { text: '6600 m/ha', unit: 'm', by: 'chosen' }, target: { amount: '800', unit: 'kg/ha' }, runs: [both] }); // prettier-ignore
+    const row = input({ units: { mass: 'kg', length: 'm' }, width: { text: '6600 m/ha', unit: 'm', by: 'chosen' }, target: { amount: '800', unit: 'kg/ha' }, runs: [both] }); // prettier-ignore
     const reading = evaluateCalibration(row, rig);
     expect(reading.errors).toEqual([]);
     expect(1e4 * reading.runs[0]!.worked!.rateKgPerM2).toBeCloseTo(849.2, 6);
@@ -122,7 +123,7 @@ describe('reference cases as a person types them', () => {
     const [first, second] = reading.runs;
     expect(first!.worked!.rateKgPerM2 / PER_1000).toBeCloseTo(2.95 / 0.9, 6);
     expect(second!.worked!.rateKgPerM2 / PER_1000).toBeCloseTo(2 * 8.611111, 4);
-    expect(runRemarks(typed({ runs: [strip('11', '45.05', wide)] }).runs[0]!, first!, reading, typed()).join(' ')).toContain('2 times the rate'); // prettier-ignore
+    expect(runRemarks(input({ runs: [strip('11', '45.05', wide)] }).runs[0]!, first!, reading, input()).join(' ')).toContain('2 times the rate'); // prettier-ignore
   });
 });
 
@@ -170,14 +171,14 @@ describe('a plan before anyone walks', () => {
     const plan = planTest(wanted);
     expect(plan.netKg).toBeGreaterThanOrEqual(leastNet(wanted.scaleStepKg, 0.025));
     expect(plan.strip!.lengthM / 3.048).toBeCloseTo(Math.round(plan.strip!.lengthM / 3.048), 9);
-    expect(planText(plan, typed(), 0.05)[0]).toBe('A strip of 60 ft: about 1.8 lb goes out.');
+    expect(planText(plan, input(), 0.05)[0]).toBe('A strip of 60 ft: about 1.8 lb goes out.');
   });
   it('a coarser scale asks for fresh strips side by side, and for more than the hopper holds', () => {
     const coarse = planTest({ ...wanted, scaleStepKg: 1 * LB });
     expect(coarse.strip!.strips).toBeGreaterThan(1);
     expect(coarse.strip!.lengthM).toBeLessThanOrEqual(61);
     expect(coarse.overHopper).toBe(true);
-    expect(planText(coarse, typed(), 0.05).join(' ')).toContain('more than it holds');
+    expect(planText(coarse, input(), 0.05).join(' ')).toContain('more than it holds');
   });
   it('a catch is planned in seconds, a load in ground', () => {
     expect(planTest({ ...wanted, method: 'timed-catch' }).catchS! % 5).toBe(0);
@@ -189,23 +190,23 @@ describe('what is asked before it is believed', () => {
   it('40 lb from a 5-ft strip asks and does not count until it is answered', () => {
     const slip = run('8', 'catch', { gross: '40', tare: '0', length: '5' });
     const asked = read({ runs: [...TESTED, slip] });
-    expect(asked.doubts[0]).toMatchObject({ kind: 'far', runs: [slip.id] });
-    expect(asked.doubts[0]!.text).toContain('270 times');
+    expect(asked.plausibility[0]).toMatchObject({ kind: 'far', runs: [slip.id] });
+    expect(asked.plausibility[0]!.text).toContain('270 times');
     expect(asked.runs.at(-1)!.counts).toBe(false);
-    const answered = read({ runs: [...TESTED, slip], answers: [`far.${slip.id}`] });
+    const answered = read({ runs: [...TESTED, slip], confirmed: [`far.${slip.id}`] });
     expect(answered.runs.at(-1)!.counts).toBe(true);
   });
   it('two runs at one setting far apart ask which to keep, and both count meanwhile', () => {
     const apart = read({ runs: [strip('11', '45.05'), strip('11', '44.00')] });
-    expect(apart.doubts.map(({ kind }) => kind)).toEqual(['apart']);
+    expect(apart.plausibility.map(({ kind }) => kind)).toEqual(['apart']);
     expect(apart.runs.every(({ counts }) => counts)).toBe(true);
     expect(
-      read({ runs: [strip('11', '45.05'), strip('11', '44.00', { struck: 'gate stuck' })] }).doubts,
+      read({ runs: [strip('11', '45.05'), strip('11', '44.00', { excluded: 'gate stuck' })] }).plausibility,
     ).toEqual([]);
-    expect(read({ runs: [strip('11', '45.05'), strip('11', '44.00')], answers: [apart.doubts[0]!.id] }).doubts).toEqual([]); // prettier-ignore
+    expect(read({ runs: [strip('11', '45.05'), strip('11', '44.00')], confirmed: [apart.plausibility[0]!.id] }).plausibility).toEqual([]); // prettier-ignore
   });
   it('more than the hopper holds asks whether it was filled again', () =>
-    expect(read({ runs: [run('11', 'run-out', { load: '60', left: '0', area: '20000' })] }).doubts[0]).toMatchObject({ kind: 'overfilled' })); // prettier-ignore
+    expect(read({ runs: [run('11', 'run-out', { load: '60', left: '0', area: '20000' })] }).plausibility[0]).toMatchObject({ kind: 'overfilled' })); // prettier-ignore
 });
 
 describe('correcting', () => {
@@ -225,7 +226,7 @@ describe('correcting', () => {
   it('is offered in words where no mark fits', () => {
     const coarse = benchRig({ ...redRig, control: { ...redRig.control, step: '5', to: '20' } });
     const runs = [strip('10', '46.0'), strip('15', '43.0'), strip('10', '46.0')];
-    const between = typed({ runs, pace: redRig.pace });
+    const between = input({ runs, pace: redRig.pace });
     const lines = correctionText(evaluateCalibration(between, coarse), between, 'push-rotary');
     expect(lines.join(' ')).toMatch(/At 10, walk slower: 100 ft in \d+ s meets the rate/);
     expect(lines.join(' ')).toContain('pass closer');
@@ -233,7 +234,7 @@ describe('correcting', () => {
 });
 
 describe('how far a chart holds', () => {
-  const signed = typed({ runs: TESTED, pace: redRig.pace, signOff: { setting: '11', onDay: '2026-04-10', by: 'M. Orr', state: 'dry', pace: redRig.pace, width: typed().width, second: '', lot: 'A', grain: '215' } }); // prettier-ignore
+  const signed = input({ runs: TESTED, pace: redRig.pace, signOff: { setting: '11', onDay: '2026-04-10', by: 'M. Orr', state: 'dry', pace: redRig.pace, width: input().width, second: '', lot: 'A', grain: '215' } }); // prettier-ignore
   const state = (more: Partial<CalibrationInput> = {}, rig = redRig, product: { lot: string; grainSize: string } | null = null, today = '2026-05-01') => freshness({ ...signed, ...more }, rig, product, today); // prettier-ignore
   it('fresh, ageing by its days, stale when the season turned', () => {
     expect(state().state).toBe('fresh');
@@ -279,8 +280,8 @@ describe('looking up', () => {
       beyond: 'above',
       line: { mark: { label: '14' } },
     });
-    expect(lookUpText(read({ runs: TESTED }), typed(), '0.5').text).toContain('below what was tested');
-    expect(lookUpText(read({ runs: TESTED }), typed(), 'x').error?.code).toBe('quantity.unreadable');
+    expect(lookUpText(read({ runs: TESTED }), input(), '0.5').text).toContain('below what was tested');
+    expect(lookUpText(read({ runs: TESTED }), input(), 'x').error?.code).toBe('quantity.unreadable');
   });
   it('the picture has the paces a tenth slower and faster, none where wheels meter', () => {
     const flow = settingPicture(read({ runs: TESTED }), 'lb/1000 ft2', 'push-rotary');
@@ -293,18 +294,18 @@ describe('looking up', () => {
 describe('where to begin', () => {
   it('at the label’s setting for one’s own pace; by the shape of another chart after one test', () => {
     const lake = { ...blankProduct('dry-fertilizer', 'us'), name: 'Lake feed', package: { size: '40', unit: 'lb' as const }, coverage: { size: '12000', unit: 'ft2' as const }, settings: [{ machine: 'red push', setting: '10', pace: '3 mph' }, { machine: 'green', setting: '7', pace: '3 mph' }] }; // prettier-ignore
-    const labelled = calibrationFor(typed({ pace: redRig.pace }), 'id', lake, redRig.name);
+    const labelled = calibrationFor(input({ pace: redRig.pace }), 'id', lake, redRig.name);
     expect(labelled).toMatchObject({ start: 'auto', label: { pace: '3 mph', lines: [{ setting: '10' }] } });
     // 120 ft in 27.2 s is 3.008 mph: next to the label's own pace.
     expect(evaluateCalibration(labelled, RED).advice?.mark.label).toBe('10');
     const slow = { ...labelled, pace: { ...redRig.pace, time: '54.4' } };
     expect(Number(evaluateCalibration(slow, RED).advice?.mark.label)).toBe(5);
     const shape = { points: [{ setting: 6, rate: 1 }, { setting: 10, rate: 2 }, { setting: 14, rate: 4 }], paceMPerS: 1.3 }; // prettier-ignore
-    const shaped = evaluateCalibration(typed({ start: 'shape', runs: [strip('10', '46.2')] }), RED, shape);
+    const shaped = evaluateCalibration(input({ start: 'shape', runs: [strip('10', '46.2')] }), RED, shape);
     expect(shaped.advice).toMatchObject({ because: 'shape' });
     // 2 lb at 10 here as there: 3.33 lies between 10 and 14.
     expect(Number(shaped.advice!.mark.label)).toBeGreaterThan(12);
-    expect(adviceText(shaped, typed({ start: 'shape' }))!.why).toContain(
+    expect(adviceText(shaped, input({ start: 'shape' }))!.why).toContain(
       'The other product’s chart, scaled by your one test',
     );
   });
@@ -341,7 +342,7 @@ describe('the stopwatch', () => {
     expect(press(running, at(200, 21_000)).laps[0]).toEqual({ seconds: 20, doubtful: true });
   });
   it('what to aim for: the strip at the pace of work, or when a container should be full', () => {
-    const metric = typed({ units: { mass: 'kg', length: 'm' }, width: { text: '1.5', unit: 'm', by: 'chosen' }, target: { amount: '220', unit: 'kg/ha' }, pace: { course: '0.9', unit: 'm', time: '1' }, runs: [run('7', 'fill-time', { content: '4.6' }), run('7', 'weigh-back', { length: '27' })] }); // prettier-ignore
+    const metric = input({ units: { mass: 'kg', length: 'm' }, width: { text: '1.5', unit: 'm', by: 'chosen' }, target: { amount: '220', unit: 'kg/ha' }, pace: { course: '0.9', unit: 'm', time: '1' }, runs: [run('7', 'fill-time', { content: '4.6' }), run('7', 'weigh-back', { length: '27' })] }); // prettier-ignore
     const reading = evaluateCalibration(metric, RED);
     const aim = (at: number, id: string) => timeToAim(metric, metric.runs[at]!, at, reading, methodOf(metric.runs[at]!.method).fields(1).find((field) => field.id === id)!); // prettier-ignore
     expect(aim(0, 'fillTime')).toBeCloseTo(154.882155, 6);
@@ -355,7 +356,7 @@ describe('the stopwatch', () => {
 });
 
 describe('nothing that was measured is lost', () => {
-  const kept = typed({ runs: TESTED });
+  const kept = input({ runs: TESTED });
   const anew = { ...kept, runs: kept.runs.with(0, { ...TESTED[0]!, readings: { ...TESTED[0]!.readings, left: '46.90' } }) }; // prettier-ignore
   it('a reading taken anew leaves the old one beside it; what would lose one is told', () => {
     expect(lostReadings(kept, anew)).toMatchObject([
@@ -374,19 +375,19 @@ describe('nothing that was measured is lost', () => {
     );
   });
   it('one of an earlier version is completed', () => {
-    const { runs, signOff } = upgradeCalibration({ name: 'Old', lot: 'A', runs: [{ id: 'r', onDay: '', setting: '8', method: 'catch', readings: {}, struck: '', note: '' } as never], signOff: { setting: '8', onDay: '2025-09-02', by: '' } as never }); // prettier-ignore
-    expect(runs[0]).toMatchObject({ earlier: [], step: '', width: null });
+    const { runs, signOff } = upgraded(calibrationUpgrades, 1, { name: 'Old', lot: 'A', runs: [{ id: 'r', onDay: '', setting: '8', method: 'catch', readings: {}, struck: 'wind', note: '' }], signOff: { setting: '8', onDay: '2025-09-02', by: '' } }) as unknown as CalibrationInput; // prettier-ignore
+    expect(runs[0]).toMatchObject({ earlier: [], step: '', width: null, excluded: 'wind' });
     expect(signOff).toMatchObject({ setting: '8', lot: 'A', state: '' });
   });
 });
 
 describe('tests as a table', () => {
-  const table = testsTable([{ machine: 'Red', outlets: 1, typed: typed({ runs: TESTED }), reading: read({ runs: TESTED }) }]); // prettier-ignore
+  const table = testsTable([{ machine: 'Red', outlets: 1, input: input({ runs: TESTED }), reading: read({ runs: TESTED }) }]); // prettier-ignore
   it('comes back as it went out', () => {
     const [found] = readTests(table, (line) => `line ${line}`);
-    expect(found).toMatchObject({ machine: 'Red', typed: { name: 'Red spreader, lake feed', target: typed().target, width: { text: '9', unit: 'ft' } } }); // prettier-ignore
-    expect(found!.typed.runs.map(({ setting, readings }) => [setting, readings])).toEqual(TESTED.map(({ setting, readings }) => [setting, readings])); // prettier-ignore
-    expect(evaluateCalibration({ ...found!.typed, scaleStep: '0.05' }, RED).advice?.mark.label).toBe('11');
+    expect(found).toMatchObject({ machine: 'Red', input: { name: 'Red spreader, lake feed', target: input().target, width: { text: '9', unit: 'ft' } } }); // prettier-ignore
+    expect(found!.input.runs.map(({ setting, readings }) => [setting, readings])).toEqual(TESTED.map(({ setting, readings }) => [setting, readings])); // prettier-ignore
+    expect(evaluateCalibration({ ...found!.input, scaleStep: '0.05' }, RED).advice?.mark.label).toBe('11');
   });
   it.each([
     [table.map((row) => row.slice(3)), 'tests.columns', 'line 1'],

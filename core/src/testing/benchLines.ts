@@ -3,16 +3,16 @@ import { showExact, showQuantity, type Shown } from '../quantities/show.ts';
 import { UNITS, type MassPerAreaUnit } from '../quantities/units.ts';
 import { operator, term, word, type Working } from '../working/working.ts';
 import type { CalibrationResult } from './calibration.ts';
-import { areaFor } from '../rigs/areaFor.ts';
-import { isRowPerArea, type WidthInput } from '../rigs/width.ts';
+import { areaUnitFor } from '../fields/size.ts';
+import { isRowPerArea, type WidthInput } from '../machines/width.ts';
 import type { BenchRig } from './benchRig.ts';
 import type { CalibrationInput, RunInput } from './calibrationInput.ts';
 import { MAX_PACE_APART } from './pace.ts';
 import { bandOfRun, rateAtWork, type RunResult } from './readRun.ts';
 import { showRate, showSpeed, speedText } from './showBench.ts';
 
-const withUnit = (typed: string, symbol: string): string =>
-  isBareNumber(typed) ? `${typed.trim()} ${symbol}` : typed.trim();
+const withUnit = (input: string, symbol: string): string =>
+  isBareNumber(input) ? `${input.trim()} ${symbol}` : input.trim();
 
 /** The rate of a run with the band of its readings, as it was made; null while it is not complete. */
 export const showRun = ({ worked, ...run }: RunResult, unit: MassPerAreaUnit): Shown | null =>
@@ -29,8 +29,8 @@ const widthText = ({ text, unit }: WidthInput): string => withUnit(text, UNITS[u
 /** Terms of a run's line: what was typed, with the unit that a bare number counts in. */
 function termsOf(run: RunInput, { units, width }: CalibrationInput) {
   const typedAs = (id: string, symbol: string) => {
-    const typed = run.readings[id]?.trim() ?? '';
-    return term(id, typed === '' ? null : { number: withUnit(typed, symbol), unit: '' }, { origin: 'test' });
+    const input = run.readings[id]?.trim() ?? '';
+    return term(id, input === '' ? null : { number: withUnit(input, symbol), unit: '' }, { origin: 'test' });
   };
   const across = (role: string, of: WidthInput) =>
     term(role, of.text.trim() === '' ? null : { number: widthText(of), unit: '' }, { origin: of.by === 'measured' ? 'measured' : 'typed' }); // prettier-ignore
@@ -40,7 +40,7 @@ function termsOf(run: RunInput, { units, width }: CalibrationInput) {
     length: (id: string) => typedAs(id, UNITS[units.length].symbol),
     seconds: (id: string) => typedAs(id, 's'),
     times: (id: string) => typedAs(id, 'times'),
-    area: (id: string) => typedAs(id, UNITS[areaFor(units.length)].symbol),
+    area: (id: string) => typedAs(id, UNITS[areaUnitFor(units.length)].symbol),
     across: across('width', width),
     ownAcross: across('run.width', run.width ?? width),
   };

@@ -1,6 +1,7 @@
-import { rigKind, type RigKind } from '../rigs/kinds.ts';
-import { evaluateRig, type RigInput } from '../rigs/rig.ts';
-import { NO_SCALE, type ScaleResult } from '../rigs/scale.ts';
+import { rigKind, type RigKind } from '../machines/kinds.ts';
+import { evaluateRig } from '../machines/rig.ts';
+import type { RigInput } from '../machines/rigInput.ts';
+import { NO_SCALE, type ScaleResult } from '../machines/scale.ts';
 
 /** What the bench has to know of a machine. */
 export interface BenchRig {
@@ -30,9 +31,9 @@ export const NO_RIG: BenchRig = {
  *
  * @example benchRig(redSpreader).scale.marks.length // 37
  */
-export function benchRig(typed: RigInput): BenchRig {
-  const { control, second, outlets, hopperKg, paceMPerS } = evaluateRig(typed);
-  const feedsRows = rigKind(typed.kind).width === 'row spacing' && typed.outlets.feeds === 'own-rows';
+export function benchRig(input: RigInput): BenchRig {
+  const { control, second, outlets, hopperKg, paceMPerS } = evaluateRig(input);
+  const feedsRows = rigKind(input.kind).width === 'row spacing' && input.outlets.feeds === 'own-rows';
   const rows = feedsRows ? outlets : 1;
-  return { kind: typed.kind, scale: control, second, outlets, rows, hopperKg, paceMPerS };
+  return { kind: input.kind, scale: control, second, outlets, rows, hopperKg, paceMPerS };
 }

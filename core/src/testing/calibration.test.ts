@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { UNITS } from '../quantities/index.ts';
-import { blankScale, evaluateScale } from '../rigs/index.ts';
+import { blankScale, evaluateScale } from '../machines/index.ts';
 import {
   blankCalibration,
   blankRun,
@@ -12,16 +12,16 @@ import {
 
 const PER_1000 = UNITS['lb/1000 ft2'].toSi;
 const RIG = { ...NO_RIG, scale: evaluateScale({ ...blankScale(), from: '0', to: '12', step: '0.5' }, 'control'), paceMPerS: 1.3 }; // prettier-ignore
-const run = (setting: string, method: MethodId, readings: Record<string, string>, struck = '') => ({ ...blankRun(`${setting}-${Object.values(readings).join()}`, '2026-04-02', method), setting, readings, struck }); // prettier-ignore
-const strip = (setting: string, left: string, struck = '') => run(setting, 'weigh-back', { in: '18.00', left, length: "60' 0.0\"" }, struck); // prettier-ignore
-const typed = (more: Partial<CalibrationInput>): CalibrationInput => ({
+const run = (setting: string, method: MethodId, readings: Record<string, string>, excluded = '') => ({ ...blankRun(`${setting}-${Object.values(readings).join()}`, '2026-04-02', method), setting, readings, excluded }); // prettier-ignore
+const strip = (setting: string, left: string, excluded = '') => run(setting, 'weigh-back', { in: '18.00', left, length: "60' 0.0\"" }, excluded); // prettier-ignore
+const input = (more: Partial<CalibrationInput>): CalibrationInput => ({
   ...blankCalibration('us'),
   name: 'Red spreader, lake feed',
   target: { amount: '6.8', unit: 'lb/1000 ft2' },
   width: { text: '9.0', unit: 'ft', by: 'chosen' },
   ...more,
 });
-const read = (more: Partial<CalibrationInput>) => evaluateCalibration(typed(more), RIG);
+const read = (more: Partial<CalibrationInput>) => evaluateCalibration(input(more), RIG);
 
 describe('a calibration', () => {
   it('works each run out, in the units it was typed in', () => {
@@ -36,7 +36,7 @@ describe('a calibration', () => {
     expect(u({ width: { text: '9', unit: 'ft', by: 'measured' } })).toBeGreaterThan(u({}));
     expect(u({ scaleStep: '0.1' })).toBeGreaterThan(2 * u({ scaleStep: '0.02' }));
   });
-  it('advises from the runs that count: struck ones and those without a mark do not', () => {
+  it('advises from the runs that count: excluded ones and those without a mark do not', () => {
     const runs = [
       strip('4', '17.4'),
       strip('8', '13.0'),

@@ -2,15 +2,15 @@ import { collect } from '../errors/collect.ts';
 import { InputError } from '../errors/InputError.ts';
 import { readNumber } from '../quantities/numbers.ts';
 import { readPositive } from '../quantities/quantity.ts';
-import { readPace } from '../rigs/readPace.ts';
-import { readMark, type Mark } from '../rigs/scale.ts';
-import { readWidth } from '../rigs/width.ts';
+import { readPace } from '../machines/readPace.ts';
+import { readMark, type Mark } from '../machines/scale.ts';
+import { readWidth } from '../machines/width.ts';
 import { noteDay, readName } from '../fields/heading.ts';
 import { advise, type Advice } from './advice/advise.ts';
 import { chartOf } from './chart.ts';
 import { NO_RIG, type BenchRig } from './benchRig.ts';
 import type { CalibrationInput, SignOffInput } from './calibrationInput.ts';
-import { plausibilityChecks, type PlausibilityCheck } from './doubts.ts';
+import { plausibilityChecks, type PlausibilityCheck } from './plausibility.ts';
 import { countedRuns, readScaleStep, runReader, type RunResult } from './readRun.ts';
 import { NO_RECORD, repeatsOf, type Run, type ScatterRecord } from './scatter.ts';
 import { chooseStart, fromShape, lookUp, starts, type Listed, type Start } from './start.ts';
@@ -36,7 +36,7 @@ export interface CalibrationResult {
   readonly repeats: ScatterRecord;
   readonly runs: readonly RunResult[];
   /** What to ask before it is believed. */
-  readonly doubts: readonly PlausibilityCheck[];
+  readonly plausibility: readonly PlausibilityCheck[];
   /** What to set next; null until the scale of the machine and the target are known. */
   readonly advice: (Advice & { readonly mark: Mark; readonly start: Start }) | null;
   /** Rates at the machine's marks over what was tested. */
@@ -56,20 +56,20 @@ function noteSignOff({ onDay, pace, width }: SignOffInput, noted: Noting): void 
   noted.readIfPresent(width.text, () => readWidth(width, 'signOff.width.text'));
 }
 
-function readTolerance(typed: string): number {
-  const percent = readNumber(typed.replace('%', ''), 'tolerance');
+function readTolerance(input: string): number {
+  const percent = readNumber(input.replace('%', ''), 'tolerance');
   if (percent > 0 && percent <= 50) return percent / 100;
   throw new InputError('percent.unreadable', { field: 'tolerance', hint: '5 %' });
 }
 
 /** The settings of a label as openings of this machine. */
 function readLabel(
-  typed: CalibrationInput,
+  input: CalibrationInput,
   rig: BenchRig,
   paceMPerS: number,
   { readIfPresent }: Noting,
 ): Listed | null {
-  const { label, target, units } = typed;
+  const { label, target, units } = input;
   const bareUnit = units.length === 'm' || units.length === 'cm' ? 'm/s' : 'mph';
   const labelPace = readIfPresent(
     label.pace,
@@ -95,15 +95,15 @@ interface Aim {
 }
 
 /** The mark to set next. */
-function adviceOf(typed: CalibrationInput, rig: BenchRig, runs: readonly Run[], aim: Aim): CalibrationResult['advice'] {
+function adviceOf(input: CalibrationInput, rig: BenchRig, runs: readonly Run[], aim: Aim): CalibrationResult['advice'] {
   const { marks, firstFlow } = rig.scale;
   const openings = marks.map(({ opening }) => opening);
   if (openings.length < 2) return null;
   const { target, tolerance, paceMPerS, label, shape, record } = aim;
   const begin = starts(openings, 0, firstFlow, target, paceMPerS, label);
-  const start = chooseStart(typed.start, begin, shape && lookUp(shape, target, 0), typed.isCeiling);
+  const start = chooseStart(input.start, begin, shape && lookUp(shape, target, 0), input.isCeiling);
   const byShape = shape && start.from === 'shape' ? (test: { setting: number; rate: number }) => fromShape(shape, test, target) : null; // prettier-ignore
-  const advice = advise({ marks: openings, closed: 0, firstFlow, runs, record, target, tolerance, ceiling: typed.isCeiling ? target : null, start: start.setting, byShape }); // prettier-ignore
+  const advice = advise({ marks: openings, closed: 0, firstFlow, runs, record, target, tolerance, ceiling: input.isCeiling ? target : null, start: start.setting, byShape }); // prettier-ignore
   return advice && { ...advice, start, mark: marks.find(({ opening }) => opening === advice.setting)! };
 } // prettier-ignore
 
@@ -120,41 +120,41 @@ function meanPace(runs: readonly RunResult[]): number | null {
  * @param machine without marks nothing is advised
  * @param shape chart of another product on this machine, as openings and rates
  * @param record how much repeats differ in the other calibrations of this machine
- * @example evaluateCalibration(typed, benchRig(rig)).advice?.mark.label // '7'
+ * @example evaluateCalibration(calibration, benchRig(redSpreader)).advice.mark.label // '11'
  */
 export function evaluateCalibration(
-  typed: CalibrationInput,
+  input: CalibrationInput,
   machine: BenchRig = NO_RIG,
   shape: Listed | null = null,
   record: ScatterRecord = NO_RECORD,
 ): CalibrationResult {
   const noted = collect();
   const { errors, tryRead, readIfPresent } = noted;
-  tryRead(() => readName(typed.name, 'name', 'Red spreader, lake feed'));
-  const { target } = typed;
+  tryRead(() => readName(input.name, 'name', 'Red spreader, lake feed'));
+  const { target } = input;
   const targetKgPerM2 = readIfPresent(
     target.amount,
     () => readPositive(target.amount, { kind: 'massPerArea', bareUnit: target.unit, field: 'target.amount' }, 'The rate').si, // prettier-ignore
   );
-  const tolerance = readIfPresent(typed.tolerance, () => readTolerance(typed.tolerance)) ?? 0.05;
-  const width = readIfPresent(typed.width.text, () => readWidth(typed.width, 'width.text'));
-  const paceMPerS = readPace(typed.pace, 'pace', noted) ?? machine.paceMPerS;
-  const label = readLabel(typed, machine, paceMPerS ?? USUAL_PACE, noted);
-  const flow = machine.scale.marks.length === 0 ? null : readIfPresent(typed.firstFlow, () => readMark(typed.firstFlow, machine.scale, 'firstFlow')); // prettier-ignore
+  const tolerance = readIfPresent(input.tolerance, () => readTolerance(input.tolerance)) ?? 0.05;
+  const width = readIfPresent(input.width.text, () => readWidth(input.width, 'width.text'));
+  const paceMPerS = readPace(input.pace, 'pace', noted) ?? machine.paceMPerS;
+  const label = readLabel(input, machine, paceMPerS ?? USUAL_PACE, noted);
+  const flow = machine.scale.marks.length === 0 ? null : readIfPresent(input.firstFlow, () => readMark(input.firstFlow, machine.scale, 'firstFlow')); // prettier-ignore
   const rig = flow ? { ...machine, scale: { ...machine.scale, firstFlow: flow.opening } } : machine;
   if (rig.second.marks.length > 0)
-    readIfPresent(typed.second, () => readMark(typed.second, rig.second, 'second'));
-  const scaleStepKg = tryRead(() => readScaleStep(typed));
-  if (typed.signOff) noteSignOff(typed.signOff, noted);
-  const read = typed.runs.map(runReader(typed, rig, width, paceMPerS));
+    readIfPresent(input.second, () => readMark(input.second, rig.second, 'second'));
+  const scaleStepKg = tryRead(() => readScaleStep(input));
+  if (input.signOff) noteSignOff(input.signOff, noted);
+  const read = input.runs.map(runReader(input, rig, width, paceMPerS));
   const found = read.map(({ reading }) => reading);
-  const doubts = plausibilityChecks(found, typed, rig, targetKgPerM2);
+  const plausibility = plausibilityChecks(found, input, rig, targetKgPerM2);
   const asked = new Set(
-    doubts.flatMap(({ kind, runs }) => (kind === 'apart' || kind === 'tare' ? [] : runs)),
+    plausibility.flatMap(({ kind, runs }) => (kind === 'apart' || kind === 'tare' ? [] : runs)),
   );
   const runs = found.map((run) => (asked.has(run.id) ? Object.assign({}, run, { counts: false }) : run));
   const counted = countedRuns(runs);
-  const advice = targetKgPerM2 === null ? null : adviceOf(typed, rig, counted, { target: targetKgPerM2, tolerance, paceMPerS: paceMPerS ?? USUAL_PACE, label, shape, record }); // prettier-ignore
+  const advice = targetKgPerM2 === null ? null : adviceOf(input, rig, counted, { target: targetKgPerM2, tolerance, paceMPerS: paceMPerS ?? USUAL_PACE, label, shape, record }); // prettier-ignore
   const { marks } = rig.scale;
   const lines = chartOf(marks.map(({ opening }) => opening), advice?.means ?? []); // prettier-ignore
   return {
@@ -166,7 +166,7 @@ export function evaluateCalibration(
     chartPaceMPerS: paceMPerS ?? meanPace(runs),
     repeats: repeatsOf(counted),
     runs,
-    doubts,
+    plausibility,
     advice,
     chart: lines.map(({ setting, rate, tested }) => ({ mark: marks.find(({ opening }) => opening === setting)!, rateKgPerM2: rate, tested })), // prettier-ignore
     errors: [...errors, ...read.flatMap((each) => each.errors)],

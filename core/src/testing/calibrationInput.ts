@@ -1,59 +1,63 @@
-import type { LengthUnit, MassPerAreaUnit, MassUnit } from '../quantities/units.ts';
-import type { PaceOfWork } from '../rigs/readPace.ts';
-import type { WidthInput } from '../rigs/width.ts';
-import { blankTools, type ToolsInput } from './choose.ts';
-import type { MethodId } from './methodTable.ts';
+import * as z from 'zod';
+import {
+  idOrNone,
+  keyOf,
+  lengthUnit,
+  massRateUnit,
+  massUnit,
+  notes,
+  partId,
+  text,
+  type InputOf,
+} from '../fields/schema.ts';
+import { paceInput } from '../machines/readPace.ts';
+import { widthInput } from '../machines/width.ts';
+import { blankTools, toolsInput } from './choose.ts';
+import { METHOD_IDS, type MethodId } from './methodTable.ts';
 
 /** A reading that was taken anew, and why: it stays beside the one that counts. */
-export interface EarlierReading {
-  readonly field: string;
-  readonly text: string;
-  readonly why: string;
-}
+const earlierReading = z.object({ field: z.string().max(40), text, why: text });
+export type EarlierReading = InputOf<typeof earlierReading>;
 
-/** One run of a test as typed: nothing of it is overwritten, a wrong one is struck out with its reason. */
-export interface RunInput {
-  readonly id: string;
-  readonly onDay: string;
-  readonly setting: string;
-  readonly method: MethodId;
+/** One run of a test as typed: nothing of it is overwritten, a wrong one is excluded with its reason. */
+export const runInput = z.object({
+  id: partId,
+  onDay: text,
+  setting: text,
+  method: z.enum(METHOD_IDS),
   /** What the method asks for, by field. */
-  readonly readings: Readonly<Record<string, string>>;
-  readonly earlier: readonly EarlierReading[];
+  readings: z.record(z.string().max(40), text),
+  earlier: z.array(earlierReading).max(200),
   /** The width that this run was made at; null: that of the calibration. */
-  readonly width: WidthInput | null;
+  width: widthInput.nullable(),
   /** Which container was weighed, so that its tare is known the next time. */
-  readonly container: string;
+  container: text,
   /** Where a run that is being made stands; empty: it is done. */
-  readonly step: string;
+  step: z.string().max(20),
   /** What was looked at before it. */
-  readonly checked: readonly string[];
+  checked: z.array(text).max(120),
   /** Nothing came out: a result, whatever else was read. */
-  readonly noFlow: boolean;
+  noFlow: z.boolean(),
   /** Why it does not count; empty: it counts. */
-  readonly struck: string;
-  readonly note: string;
-}
+  excluded: text,
+  note: text,
+});
+export type RunInput = InputOf<typeof runInput>;
 
 /** The setting that was accepted, and what it rests on: as it stood on that day. */
-export interface SignOffInput {
-  readonly setting: string;
-  readonly onDay: string;
-  readonly by: string;
+const signOffInput = z.object({
+  setting: text,
+  onDay: text,
+  by: text,
   /** Dry, damp, with dust in it: how the product was. */
-  readonly state: string;
-  readonly pace: PaceOfWork;
-  readonly width: WidthInput;
-  readonly second: string;
-  readonly lot: string;
-  readonly grain: string;
-}
-
-/** Settings that a label lists, in the unit of the target, and the pace that it means: "3 mph". */
-export interface LabelSettingsInput {
-  readonly pace: string;
-  readonly lines: readonly { readonly setting: string; readonly amount: string }[];
-}
+  state: text,
+  pace: paceInput,
+  width: widthInput,
+  second: text,
+  lot: text,
+  grain: text,
+});
+export type SignOffInput = InputOf<typeof signOffInput>;
 
 /** Where a first test begins. */
 export const STARTS = {
@@ -65,45 +69,51 @@ export const STARTS = {
 } as const;
 export type StartId = keyof typeof STARTS;
 
-/** A machine calibrated for a product, as typed. */
-export interface CalibrationInput {
-  readonly name: string;
-  readonly rig: string;
-  /** The product by name, and its id where it stands on the shelf. */
-  readonly product: string;
-  readonly productId: string;
-  readonly lot: string;
-  readonly grain: string;
-  readonly target: { readonly amount: string; readonly unit: MassPerAreaUnit };
-  /** 5 % ordinary, 10 % for what forgives. */
-  readonly tolerance: string;
-  /** The target is the most that may be put down. */
-  readonly isCeiling: boolean;
-  readonly start: StartId;
-  readonly label: LabelSettingsInput;
-  /** Id of a calibration of this machine for another product, whose shape is borrowed. */
-  readonly shape: string;
-  /** What the rates are worked out for. */
-  readonly width: WidthInput;
-  /** The pace of work: what the machine's chart holds for. */
-  readonly pace: PaceOfWork;
-  /** What the second control stands at. */
-  readonly second: string;
-  /** The mark at which this product begins to run; empty: that of the machine, if it was noted. */
-  readonly firstFlow: string;
-  /** What is at hand for testing. */
-  readonly tools: ToolsInput;
-  /** The step that the scale shows; empty: the last digit of each weighing. */
-  readonly scaleStep: string;
-  readonly units: { readonly mass: MassUnit; readonly length: LengthUnit };
-  readonly runs: readonly RunInput[];
-  /** Questions that were answered with yes, by id. */
-  readonly answers: readonly string[];
-  readonly signOff: SignOffInput | null;
-  readonly notes: string;
-}
-
 export const MAX_RUNS = 500;
+
+/** A machine calibrated for a product, as typed. */
+export const calibrationInput = z.object({
+  name: text,
+  rig: idOrNone,
+  /** The product by name, and its id where it stands on the shelf. */
+  product: text,
+  productId: idOrNone,
+  lot: text,
+  grain: text,
+  target: z.object({ amount: text, unit: massRateUnit }),
+  /** 5 % ordinary, 10 % for what forgives. */
+  tolerance: text,
+  /** The target is the most that may be put down. */
+  isCeiling: z.boolean(),
+  start: keyOf(STARTS),
+  /** Settings that a label lists, in the unit of the target, and the pace that it means: "3 mph". */
+  label: z.object({
+    pace: text,
+    lines: z.array(z.object({ setting: text, amount: text })).max(60),
+  }),
+  /** Id of a calibration of this machine for another product, whose shape is borrowed. */
+  shape: idOrNone,
+  /** What the rates are worked out for. */
+  width: widthInput,
+  /** The pace of work: what the machine's chart holds for. */
+  pace: paceInput,
+  /** What the second control stands at. */
+  second: text,
+  /** The mark at which this product begins to run; empty: that of the machine, if it was noted. */
+  firstFlow: text,
+  /** What is at hand for testing. */
+  tools: toolsInput,
+  /** The step that the scale shows; empty: the last digit of each weighing. */
+  scaleStep: text,
+  units: z.object({ mass: massUnit, length: lengthUnit }),
+  runs: z.array(runInput).max(MAX_RUNS),
+  /** Questions that were answered with yes, by id. */
+  confirmed: z.array(z.string().max(200)).max(1000),
+  signOff: signOffInput.nullable(),
+  notes,
+});
+export type CalibrationInput = InputOf<typeof calibrationInput>;
+export type LabelSettingsInput = CalibrationInput['label'];
 
 export function blankCalibration(system: 'us' | 'metric'): CalibrationInput {
   const us = system === 'us';
@@ -129,7 +139,7 @@ export function blankCalibration(system: 'us' | 'metric'): CalibrationInput {
     scaleStep: '',
     units: { mass: us ? 'lb' : 'kg', length },
     runs: [],
-    answers: [],
+    confirmed: [],
     signOff: null,
     notes: '',
   };
@@ -147,24 +157,6 @@ export const blankRun = (id: string, onDay: string, method: MethodId): RunInput 
   step: '',
   checked: [],
   noFlow: false,
-  struck: '',
+  excluded: '',
   note: '',
 });
-
-/**
- * A calibration as this version knows it, from one that an earlier version kept: what it did not know yet is blank.
- *
- * @example upgradeCalibration({ name: 'Red spreader, lake feed' }).runs // []
- */
-export function upgradeCalibration(kept: Partial<CalibrationInput>): CalibrationInput {
-  const blank = blankCalibration(kept.units?.mass === 'kg' || kept.units?.mass === 'g' ? 'metric' : 'us');
-  const { signOff = null, runs = [] } = kept;
-  const atSigning = { state: '', pace: kept.pace ?? blank.pace, width: kept.width ?? blank.width, second: kept.second ?? '', lot: kept.lot ?? '', grain: kept.grain ?? '' }; // prettier-ignore
-  return {
-    ...blank,
-    ...kept,
-    tools: { ...blank.tools, ...kept.tools },
-    runs: runs.map((run) => Object.assign({}, blankRun(run.id, run.onDay, run.method), run)),
-    signOff: signOff && { ...atSigning, ...signOff },
-  };
-}

@@ -1,5 +1,5 @@
-import { rigKind } from '../rigs/kinds.ts';
-import type { RigInput } from '../rigs/rig.ts';
+import { rigKind } from '../machines/kinds.ts';
+import type { RigInput } from '../machines/rigInput.ts';
 import { isBareNumber } from '../quantities/numbers.ts';
 import { UNITS, type UnitId } from '../quantities/units.ts';
 import type { CalibrationResult } from './calibration.ts';
@@ -56,19 +56,19 @@ function linesToPrint(chart: CalibrationResult['chart'], kept: number): Calibrat
  * @param day the day of signing, as it is to be read
  * @param job set for the rate of a job instead of the accepted one
  * @returns null while nothing is signed off
- * @example cardOf(typed, rig, reading, '10 Apr 2026').pace // '120 ft in 27.2 s'
+ * @example cardOf(calibration, redSpreader, reading, '10 Apr 2026') // null: nothing is signed off
  */
 export function cardOf(
-  typed: CalibrationInput,
+  input: CalibrationInput,
   rig: RigInput,
   reading: CalibrationResult,
   day: string,
   job: CardJob | null = null,
 ): Card | null {
-  const { signOff, target } = typed;
+  const { signOff, target } = input;
   if (!signOff) return null;
   const { chart } = reading;
-  const found = job && lookUpMark(chart, job.rateKgPerM2, typed.isCeiling);
+  const found = job && lookUpMark(chart, job.rateKgPerM2, input.isCeiling);
   const setting = found?.line.mark.label ?? signOff.setting;
   const kept = chart.findIndex(({ mark }) => mark.label === setting);
   const rate = (kgPerM2: number) => showRate(kgPerM2, 0, target.unit);
@@ -76,7 +76,7 @@ export function cardOf(
   const isTimed = pace.course.trim() !== '' && pace.time.trim() !== '';
   return {
     machine: rig.name,
-    product: [typed.product, named('grain', signOff.grain), named('lot', signOff.lot)].filter((part) => part !== '').join(', '), // prettier-ignore
+    product: [input.product, named('grain', signOff.grain), named('lot', signOff.lot)].filter((part) => part !== '').join(', '), // prettier-ignore
     setting,
     control: rig.control.name,
     rate: kept < 0 ? '' : rate(chart[kept]!.rateKgPerM2).number,

@@ -1,5 +1,5 @@
-import { PRODUCT_KINDS, type ProductKind } from '../shelf/product.ts';
-import { rigKind, type RigKind } from '../rigs/kinds.ts';
+import { PRODUCT_KINDS, type ProductKind } from '../products/product.ts';
+import { rigKind, type RigKind } from '../machines/kinds.ts';
 
 /** The acts of a test that cautions belong to. */
 export type Command = 'fill' | 'meter' | 'walk' | 'sweep';

@@ -1,4 +1,4 @@
-import type { ProductInput } from '../shelf/product.ts';
+import type { ProductInput } from '../products/product.ts';
 import type { CalibrationInput } from './calibrationInput.ts';
 
 /**
@@ -31,7 +31,7 @@ export const sameProductKey = ({ sheet, chart }: Pick<ChartMatch, 'sheet' | 'cha
  *
  * @param onShelf the chart's product as it stands on the shelf; null: not there
  * @param sameProduct what the sheet says of two names for one product
- * @example chartMatch(lakeFeed, organicCalibration, null, '').is // 'other'
+ * @example chartMatch(lakeFeed, { ...calibration, product: 'Organic meal' }, null, '').is // 'other'
  */
 export function chartMatch(
   product: ProductInput,

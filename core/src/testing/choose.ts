@@ -1,21 +1,24 @@
-import { rigKind, type RigKind } from '../rigs/kinds.ts';
+import * as z from 'zod';
+import { rigKind, type RigKind } from '../machines/kinds.ts';
+import type { InputOf } from '../fields/schema.ts';
 import { METHOD_IDS, METHODS, type MethodId } from './methodTable.ts';
 
 /** What is at hand for a test. */
-export interface ToolsInput {
+export const toolsInput = z.object({
   /** One that carries the whole machine, a small one, or none. */
-  readonly scale: 'machine' | 'small' | 'none';
+  scale: z.enum(['machine', 'small', 'none']),
   /** A tarp wide enough for all that is thrown. */
-  readonly tarp: boolean;
+  tarp: z.boolean(),
   /** A smooth floor that can be swept. */
-  readonly floor: boolean;
+  floor: z.boolean(),
   /** A tray that hangs under the hopper. */
-  readonly tray: boolean;
+  tray: z.boolean(),
   /** Ground that may take the product, a fresh strip for each run. */
-  readonly ground: boolean;
-  readonly helper: boolean;
-  readonly wind: boolean;
-}
+  ground: z.boolean(),
+  helper: z.boolean(),
+  wind: z.boolean(),
+});
+export type ToolsInput = InputOf<typeof toolsInput>;
 
 export const blankTools = (): ToolsInput => ({
   scale: 'machine',

@@ -66,7 +66,7 @@ export function showLeast(kg: number, unit: MassUnit): string {
 /**
  * The same in one or two sentences.
  *
- * @example coarseText(run, 0.1, typed) // 'The scale reads to 0.1 lb and you weighed 0.3 lb: … Catch at least 0.82 lb: …'
+ * @example coarseText(reading.runs[0], 0.05, calibration) // null: the scale is fine enough
  */
 export function coarseText(run: RunResult, tolerance: number, calibration: CalibrationInput): string | null {
   const coarse = coarseness(run, tolerance);

@@ -1,6 +1,6 @@
 import { finite } from '../errors/preconditions.ts';
 import { InputError } from '../errors/InputError.ts';
-import { rigKind, type RigKind } from '../rigs/kinds.ts';
+import { rigKind, type RigKind } from '../machines/kinds.ts';
 
 /** Another pace or spacing that brings a mark to a rate. */
 export type Correction =

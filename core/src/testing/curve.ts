@@ -13,7 +13,7 @@ export interface CurvePoint {
  * others 1955).
  *
  * @param points in the order of x, weights above 0
- * @example pooled([1.1, 2.6, 2.4, 6.4 at 4, 6, 8, 10]).map((p) => p.y) // [1.1, 2.5, 2.5, 6.4]
+ * @example pooled([1.1, 2.6, 2.4, 6.4].map((y, index) => ({ x: 4 + 2 * index, y, weight: 1 }))).map(({ y }) => y) // [1.1, 2.5, 2.5, 6.4]
  */
 export function pooled(points: readonly CurvePoint[]): CurvePoint[] {
   for (const { x, y, weight } of points) {
@@ -82,7 +82,7 @@ function slopesOf(x: readonly number[], y: readonly number[]): number[] {
  *
  * @param points at least two, in the order of x, each x once, weights above 0
  * @throws InputError curve.points
- * @example settingCurve([{ x: 4, y: 1.1 }, { x: 6, y: 2.6 }, { x: 8, y: 4.9 }, { x: 10, y: 6.4 }]).solve(3.6) // 6.881830
+ * @example settingCurve([1.1, 2.6, 4.9, 6.4].map((y, index) => ({ x: 4 + 2 * index, y, weight: 1 }))).solve(3.6) // 6.881830
  */
 export function settingCurve(points: readonly CurvePoint[]): SettingCurve {
   if (points.length < 2 || points.some(({ x, y, weight }, at) => !Number.isFinite(x * y) || !(weight > 0) || (at > 0 && x <= points[at - 1]!.x))) throw new InputError('curve.points', { field: 'points' }); // prettier-ignore

@@ -13,11 +13,11 @@ import {
   type CalibrationInput,
   type MethodId,
 } from './index.ts';
-import { blankRig, blankScale, type Feeds, type RigKind } from '../rigs/index.ts';
+import { blankRig, blankScale, type Feeds, type RigKind } from '../machines/index.ts';
 
 const rig = (feeds: Feeds, kind: RigKind = 'row-distributor', count = '2') =>
   benchRig({ ...blankRig('metric'), name: 'Rows', kind, control: { ...blankScale(), from: '0', to: '10', closed: '0' }, outlets: { count, feeds } }); // prettier-ignore
-const typed = (method: MethodId, readings: Record<string, string>, more: Partial<CalibrationInput> = {}): CalibrationInput => ({
+const input = (method: MethodId, readings: Record<string, string>, more: Partial<CalibrationInput> = {}): CalibrationInput => ({
   ...blankCalibration('metric'),
   name: 'Rows',
   target: { amount: '430', unit: 'kg/ha' },
@@ -26,7 +26,7 @@ const typed = (method: MethodId, readings: Record<string, string>, more: Partial
   ...more,
 }); // prettier-ignore
 const rate = (method: MethodId, readings: Record<string, string>, feeds: Feeds) =>
-  1e4 * evaluateCalibration(typed(method, readings), rig(feeds)).runs[0]!.worked!.rateKgPerM2;
+  1e4 * evaluateCalibration(input(method, readings), rig(feeds)).runs[0]!.worked!.rateKgPerM2;
 
 // Each outlet gives 1.84 and 2.02 kg on 30 m: 3.86 kg in all.
 const APART = { 'tare.1': '0', 'gross.1': '1.84', 'tare.2': '0', 'gross.2': '2.02' };
@@ -51,7 +51,7 @@ describe('case V: every method heeds what feeds what', () => {
     for (const feeds of ['own-rows', 'one-row'] as const) expect(rate('run-out', readings, feeds)).toBeCloseTo(428.888889, 5); // prettier-ignore
   });
   it('some outlets caught and others not is no result yet; a spreader that throws feeds no rows', () => {
-    const reading = evaluateCalibration(typed('outlets', { 'tare.1': '0', 'gross.1': '1.84', 'tare.2': '0', length: '30' }), rig('own-rows')); // prettier-ignore
+    const reading = evaluateCalibration(input('outlets', { 'tare.1': '0', 'gross.1': '1.84', 'tare.2': '0', length: '30' }), rig('own-rows')); // prettier-ignore
     expect(reading.runs[0]!.worked).toBeNull();
     expect(rig('own-rows', 'vehicle').rows).toBe(1);
   });
@@ -59,7 +59,7 @@ describe('case V: every method heeds what feeds what', () => {
 
 describe('containers', () => {
   it('fill-time takes gross and tare, and says first how far the container goes', () => {
-    const asked = typed('fill-time', { tare: '0.4', content: '5.0', course: '0.9', courseTime: '1' }, { target: { amount: '220', unit: 'kg/ha' }, pace: { course: '0.9', unit: 'm', time: '1' } }); // prettier-ignore
+    const asked = input('fill-time', { tare: '0.4', content: '5.0', course: '0.9', courseTime: '1' }, { target: { amount: '220', unit: 'kg/ha' }, pace: { course: '0.9', unit: 'm', time: '1' } }); // prettier-ignore
     const bench = rig('own-rows');
     const aim = fillAimOf(asked, asked.runs[0]!, evaluateCalibration(asked, bench), bench)!;
     expect(aim.servesM).toBeCloseTo(139.393939, 6);
@@ -74,28 +74,28 @@ describe('containers', () => {
 describe('a run in which nothing came out', () => {
   it('is recorded by two equal weighings, or by saying so', () => {
     const equal = evaluateCalibration(
-      typed('weigh-back', { in: '10', left: '10', length: '30' }),
+      input('weigh-back', { in: '10', left: '10', length: '30' }),
       rig('one-row'),
     );
     expect(equal.errors).toEqual([]);
     expect(equal.runs[0]!.worked).toMatchObject({ rateKgPerM2: 0, netKg: 0 });
     expect(equal.advice).toMatchObject({ because: 'no-flow', noFlow: 5, setting: 7 });
-    const said = typed('fill-time', {});
+    const said = input('fill-time', {});
     const told = evaluateCalibration({ ...said, runs: [{ ...said.runs[0]!, noFlow: true }] }, rig('one-row'));
     expect(told.runs[0]).toMatchObject({ counts: true, worked: { rateKgPerM2: 0 } });
   });
   it('above a mark that flowed is asked about', () => {
-    const base = typed('weigh-back', { in: '12', left: '10', length: '30' });
+    const base = input('weigh-back', { in: '12', left: '10', length: '30' });
     const dry = { ...blankRun('b', '2026-04-10', 'weigh-back' as const), setting: '8', readings: { in: '10', left: '10', length: '30' } }; // prettier-ignore
     const reading = evaluateCalibration({ ...base, runs: [...base.runs, dry] }, rig('one-row'));
-    expect(reading.doubts.map(({ kind }) => kind)).toEqual(['no-flow']);
+    expect(reading.plausibility.map(({ kind }) => kind)).toEqual(['no-flow']);
     expect(reading.runs[1]!.counts).toBe(false);
   });
 });
 
 describe('pace', () => {
   const strip = (time: string, more: Partial<CalibrationInput> = {}) =>
-    evaluateCalibration(typed('weigh-back', { in: '10.00', left: '8.00', length: '40.00', time }, { target: { amount: '330', unit: 'kg/ha' }, pace: { course: '40', unit: 'm', time: '30' }, ...more }), rig('one-row')); // prettier-ignore
+    evaluateCalibration(input('weigh-back', { in: '10.00', left: '8.00', length: '40.00', time }, { target: { amount: '330', unit: 'kg/ha' }, pace: { course: '40', unit: 'm', time: '30' }, ...more }), rig('one-row')); // prettier-ignore
   it('a run at another pace is brought to that of work; far from it, it does not count', () => {
     const near = strip('33');
     expect(near.runs[0]).toMatchObject({ counts: true, pace: { factor: expect.closeTo(30 / 33, 9) } });
@@ -114,16 +114,16 @@ describe('pace', () => {
 
 it('weighings of one day are off one scale: the finest step that was typed, unless the scale says otherwise', () => {
   const step = (more: Partial<CalibrationInput> = {}) =>
-    evaluateCalibration(typed('weigh-back', { in: '10', left: '7.5', length: '30' }, more), rig('one-row')).runs[0]!.worked!.stepKg; // prettier-ignore
+    evaluateCalibration(input('weigh-back', { in: '10', left: '7.5', length: '30' }, more), rig('one-row')).runs[0]!.worked!.stepKg; // prettier-ignore
   expect(step()).toBeCloseTo(0.1, 12);
   expect(step({ scaleStep: '0.5' })).toBeCloseTo(0.5, 12);
   const other = { ...blankRun('b', '2026-04-10', 'weigh-back' as const), setting: '6', readings: { in: '9.25', left: '8', length: '30' } }; // prettier-ignore
-  const base = typed('weigh-back', { in: '10', left: '7.5', length: '30' });
+  const base = input('weigh-back', { in: '10', left: '7.5', length: '30' });
   expect(evaluateCalibration({ ...base, runs: [...base.runs, other] }, rig('one-row')).runs[0]!.worked!.stepKg).toBeCloseTo(0.01, 12); // prettier-ignore
 });
 
 it('a calibration with runs belongs to its machine; an empty run may go', () => {
-  const made = { ...typed('weigh-back', { in: '10', left: '8', length: '30' }), rig: 'one' };
+  const made = { ...input('weigh-back', { in: '10', left: '8', length: '30' }), rig: 'one' };
   expect(lostReadings(made, { ...made, rig: 'two' }).map(({ code }) => code)).toEqual(['calibration.other-machine']); // prettier-ignore
   const empty = { ...made, runs: [blankRun('b', '2026-04-10', 'weigh-back')] };
   expect(lostReadings(empty, { ...empty, rig: 'two', runs: [] })).toEqual([]);
@@ -137,9 +137,9 @@ it('what a machine repeated in its other calibrations of two seasons counts for 
       readings: { in: '10.00', left, length: '30.0' },
     }),
   );
-  const other = { ...typed('weigh-back', {}), rig: 'one', runs };
-  const own = { ...typed('weigh-back', {}), rig: 'one' };
-  const of = (today: string, rigId = 'one') => machineRecord([{ id: 'x', typed: other }, { id: 'y', typed: own }], { id: 'y', typed: { ...own, rig: rigId } }, bench, today); // prettier-ignore
+  const other = { ...input('weigh-back', {}), rig: 'one', runs };
+  const own = { ...input('weigh-back', {}), rig: 'one' };
+  const of = (today: string, rigId = 'one') => machineRecord([{ id: 'x', input: other }, { id: 'y', input: own }], { id: 'y', input: { ...own, rig: rigId } }, bench, today); // prettier-ignore
   expect(of('2026-11-26').degrees).toBe(2);
   expect(of('2026-11-26').squares).toBeGreaterThan(0.01);
   expect(of('2029-01-01').degrees).toBe(0);
@@ -154,7 +154,7 @@ it('only methods that a machine can be tested by are offered', () => {
 
 describe('a run that says too little', () => {
   const told = (readings: Record<string, string>, more: Partial<CalibrationInput> = {}) => {
-    const asked = typed('weigh-back', readings, {
+    const asked = input('weigh-back', readings, {
       units: { ...blankCalibration('metric').units, mass: 'kg' },
       ...more,
     });

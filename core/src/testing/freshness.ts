@@ -1,10 +1,11 @@
-import type { RigInput } from '../rigs/rig.ts';
-import { rigKind } from '../rigs/kinds.ts';
+import { daysUntil } from '../fields/days.ts';
+import type { RigInput } from '../machines/rigInput.ts';
+import { rigKind } from '../machines/kinds.ts';
 import { toResult } from '../errors/InputError.ts';
 import { collect } from '../errors/collect.ts';
-import { readPace } from '../rigs/readPace.ts';
+import { readPace } from '../machines/readPace.ts';
 import type { CalibrationInput } from './calibrationInput.ts';
-import { readWidth } from '../rigs/width.ts';
+import { readWidth } from '../machines/width.ts';
 
 /** How far a chart can be trusted today. */
 export type Freshness = 'none' | 'fresh' | 'ageing' | 'stale';
@@ -21,29 +22,27 @@ export interface ProductNow {
   readonly grainSize: string;
 }
 
-const DAY_MS = 86_400_000;
 const AGEING_DAYS = 120;
 const STALE_DAYS = 300;
 /** A pace or a spacing that differs by more belongs to another chart. */
 const SAME = 0.05;
 
-const daysBetween = (from: string, to: string): number => Math.round((Date.parse(to) - Date.parse(from)) / DAY_MS); // prettier-ignore
 const differs = (a: string, b: string): boolean => a.trim() !== '' && b.trim() !== '' && a.trim().toLowerCase() !== b.trim().toLowerCase(); // prettier-ignore
 const apart = (a: number | null, b: number | null): boolean => a !== null && b !== null && Math.abs(a / b - 1) > SAME; // prettier-ignore
 
 type Reason = readonly [state: 'ageing' | 'stale', text: string];
 
 function ofTime(onDay: string, today: string): Reason[] {
-  const days = daysBetween(onDay, today);
+  const days = daysUntil(onDay, today);
   if (days > STALE_DAYS) return [['stale', 'a season has passed']];
   return days > AGEING_DAYS ? [['ageing', `tested ${days} days ago`]] : [];
 }
 
-function ofMachine(typed: CalibrationInput, onDay: string, rig: RigInput): Reason[] {
+function ofMachine(input: CalibrationInput, onDay: string, rig: RigInput): Reason[] {
   const served = rig.services.filter((service) => service.onDay > onDay && service.what.trim() !== '');
   const paceOf = (pace: CalibrationInput['pace']) => readPace(pace, 'pace', collect());
   const usual = paceOf(rig.pace);
-  const then = paceOf(typed.signOff!.pace);
+  const then = paceOf(input.signOff!.pace);
   return [
     ...served.map(({ what }): Reason => ['stale', `the machine was worked on since: ${what}`]),
     ...(rigKind(rig.kind).metering === 'flow' && apart(usual, then)
@@ -59,27 +58,27 @@ function ofMachine(typed: CalibrationInput, onDay: string, rig: RigInput): Reaso
  * @param today year-month-day
  * @param rig null: not known any more
  * @param product null: not on the shelf
- * @example freshness(typed, rig, product, '2026-11-25') // { state: 'stale', reasons: ['the machine was worked on since: new gate'] }
+ * @example freshness(calibration, redSpreader, lakeFeed, '2026-11-25') // { state: 'none', reasons: [] }: nothing is signed off
  */
 export function freshness(
-  typed: CalibrationInput,
+  input: CalibrationInput,
   rig: RigInput | null,
   product: ProductNow | null,
   today: string,
 ): Age {
-  const { signOff } = typed;
+  const { signOff } = input;
   if (!signOff) return { state: 'none', reasons: [] };
   const widthOf = (width: CalibrationInput['width']) => toResult(() => readWidth(width, 'width').si).value;
   const reasons: Reason[] = [
     ...ofTime(signOff.onDay, today),
-    ...(rig ? ofMachine(typed, signOff.onDay, rig) : []),
+    ...(rig ? ofMachine(input, signOff.onDay, rig) : []),
     ...(product && differs(product.grainSize, signOff.grain)
       ? [['stale', `the grain is ${product.grainSize} now, it was ${signOff.grain}`] as const]
       : []),
     ...(product && differs(product.lot, signOff.lot)
       ? [['ageing', `lot ${product.lot} is on the shelf now, tested was ${signOff.lot}`] as const]
       : []),
-    ...(apart(widthOf(typed.width), widthOf(signOff.width))
+    ...(apart(widthOf(input.width), widthOf(signOff.width))
       ? [['stale', 'the pass spacing is another one now'] as const]
       : []),
   ];

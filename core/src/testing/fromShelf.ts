@@ -1,8 +1,8 @@
 import { labelRate } from '../need/labelRate.ts';
 import { retype } from '../quantities/show.ts';
-import { evaluateProduct } from '../shelf/evaluateProduct.ts';
-import { rigKind, type RigInput } from '../rigs/index.ts';
-import { PRODUCT_KINDS, type ProductInput } from '../shelf/product.ts';
+import { evaluateProduct } from '../products/evaluateProduct.ts';
+import { rigKind, type RigInput } from '../machines/index.ts';
+import { PRODUCT_KINDS, type ProductInput } from '../products/product.ts';
 import type { CalibrationInput } from './calibrationInput.ts';
 
 const words = (text: string): string[] => text.toLowerCase().split(/[^a-z0-9]+/).filter((word) => word.length > 2); // prettier-ignore
@@ -16,10 +16,10 @@ const isFor = (printed: string, machine: string): boolean =>
  * label prints for this machine, at the rate that the label's coverage means.
  *
  * @param machine name of the machine; empty: not known yet
- * @example calibrationFor(typed, id, lakeFeed, 'Green rotary').label // { pace: '3 mph', lines: [{ setting: '7', amount: '3.333333 …' }] }
+ * @example calibrationFor(calibration, '1', lakeFeed, 'Green rotary').product // 'Lake feed 24-0-8'
  */
 export function calibrationFor(
-  typed: CalibrationInput,
+  input: CalibrationInput,
   id: string,
   product: ProductInput,
   machine: string,
@@ -30,31 +30,31 @@ export function calibrationFor(
   const isForgiving = PRODUCT_KINDS[product.kind].puts === 'de-icer';
   const isDry = PRODUCT_KINDS[product.kind].form === 'dry';
   return {
-    ...typed,
+    ...input,
     productId: id,
     product: product.name,
     lot: product.lot,
     grain: product.grainSize,
-    tolerance: isForgiving && typed.tolerance === '5' ? '10' : typed.tolerance,
-    isCeiling: typed.isCeiling || product.kind === 'granular-carrier',
+    tolerance: isForgiving && input.tolerance === '5' ? '10' : input.tolerance,
+    isCeiling: input.isCeiling || product.kind === 'granular-carrier',
     label:
       printed.length > 0 && rate !== null && isDry
-        ? { pace: printed[0]!.pace, lines: printed.map(({ setting }) => ({ setting, amount: retype(rate, typed.target.unit) })) } // prettier-ignore
-        : typed.label,
+        ? { pace: printed[0]!.pace, lines: printed.map(({ setting }) => ({ setting, amount: retype(rate, input.target.unit) })) } // prettier-ignore
+        : input.label,
   };
 }
 
 /**
  * A calibration on a machine: its pass spacing and usual pace where none was typed yet; what a hopper drops is as wide as it measures.
  *
- * @example calibrationOn(blankCalibration('us'), id, dropSpreader).width // { text: '36', unit: 'in', by: 'measured' }
+ * @example calibrationOn(blankCalibration('us'), '1', redSpreader).pace // { course: '120', unit: 'ft', time: '27.2' }
  */
-export function calibrationOn(typed: CalibrationInput, id: string, rig: RigInput): CalibrationInput {
-  const width = typed.width.text === '' ? { ...rig.width, by: typed.width.by } : typed.width;
+export function calibrationOn(input: CalibrationInput, id: string, rig: RigInput): CalibrationInput {
+  const width = input.width.text === '' ? { ...rig.width, by: input.width.by } : input.width;
   return {
-    ...typed,
+    ...input,
     rig: id,
     width: { ...width, by: rigKind(rig.kind).width === 'hopper' ? 'measured' : width.by },
-    pace: typed.pace.time === '' ? rig.pace : typed.pace,
+    pace: input.pace.time === '' ? rig.pace : input.pace,
   };
 }

@@ -46,7 +46,7 @@ export { press, runningS, split, STANDING, type Clock, type Lap, type Stopwatch 
 export {
   blankCalibration,
   blankRun,
-  upgradeCalibration,
+  calibrationInput,
   MAX_RUNS,
   STARTS,
   type CalibrationInput,
@@ -55,13 +55,15 @@ export {
   type SignOffInput,
   type StartId,
 } from './calibrationInput.ts';
+export { evaluateTestRun, testRunInput, type TestRunInput } from './testRun.ts';
+export { calibrationUpgrades } from './calibrationUpgrades.ts';
 export { benchRig, NO_RIG, type BenchRig } from './benchRig.ts';
 export { bandOfRun, rateAtWork, type RunResult } from './readRun.ts';
 export { evaluateCalibration, chartShape, type CalibrationResult, type ChartLine } from './calibration.ts';
 export { machineRecord } from './machineRecord.ts';
 export { calibrationFor, calibrationOn } from './fromShelf.ts';
 export { fillAimOf, fillAimText, practiceText, timeToAim } from './practice.ts';
-export type { PlausibilityCheck } from './doubts.ts';
+export type { PlausibilityCheck } from './plausibility.ts';
 export { isEmptyRun, keepEarlier, lostReadings } from './keepsReadings.ts';
 export { corrections, type Correction } from './corrections.ts';
 export { freshness, type Age, type Freshness, type ProductNow } from './freshness.ts';

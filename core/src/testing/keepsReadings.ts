@@ -20,7 +20,7 @@ const dropped = (was: RunInput, now: RunInput): EarlierReading[] =>
  * What was kept before stays beside what was taken anew: nothing that was measured is overwritten, and no run goes.
  *
  * @param why a word on why it was taken anew
- * @example keepEarlier(kept, typed, 'taken anew').runs[0].earlier // [{ field: 'left', text: '45.05', why: 'taken anew' }]
+ * @example keepEarlier(calibration, { ...calibration, runs: [{ ...calibration.runs[0], readings: { left: '46.90' } }] }, 'taken anew').runs[0].earlier[1] // { field: 'left', text: '46.95', why: 'taken anew' }
  */
 export function keepEarlier(
   before: CalibrationInput,
@@ -43,7 +43,7 @@ export function keepEarlier(
  * the earlier ones of its run. A calibration with runs belongs to its machine.
  *
  * @returns what would be lost; none: the change keeps everything
- * @example lostReadings(before, { ...before, runs: [] })[0]?.code // 'run.gone'
+ * @example lostReadings(calibration, { ...calibration, runs: [] })[0].code // 'run.gone'
  */
 export function lostReadings(before: CalibrationInput, after: CalibrationInput): InputError[] {
   const isMoved =
@@ -57,6 +57,6 @@ function lostOf(was: RunInput, after: CalibrationInput): InputError[] {
   const at = after.runs.findIndex(({ id }) => id === was.id);
   const now = after.runs[at];
   if (!now && isEmptyRun(was)) return [];
-  if (!now) return [new InputError('run.gone', { field: 'runs', typed: was.setting })];
-  return [...takenAnew(was, now), ...dropped(was, now)].map(({ field, text }) => new InputError('run.overwritten', { field: `runs.${at}.readings.${field}`, typed: text })); // prettier-ignore
+  if (!now) return [new InputError('run.gone', { field: 'runs', input: was.setting })];
+  return [...takenAnew(was, now), ...dropped(was, now)].map(({ field, text }) => new InputError('run.overwritten', { field: `runs.${at}.readings.${field}`, input: text })); // prettier-ignore
 }

@@ -24,7 +24,7 @@ export interface LookedUp {
  *
  * @param rateKgPerM2 above 0
  * @returns null where the chart has no marks
- * @example lookUpMark(reading.chart, 0.0156, false) // { line: { mark 7, … }, off: 0.017, beyond: null }
+ * @example lookUpMark(reading.chart, 0.0156, false).line.mark.label // '11'
  */
 export function lookUpMark(
   chart: CalibrationResult['chart'],
@@ -45,7 +45,7 @@ export function lookUpMark(
 /**
  * What a mark that was looked up puts down, against what was asked.
  *
- * @example markText(found, 'lb/1000 ft2') // '3.28 lb / 1000 ft², 2.5 % over'
+ * @example markText(lookUpMark(reading.chart, 0.0156, false), 'lb/1000 ft2') // '3.33 lb / 1000 ft², 4.3 % over'
  */
 export function markText({ line, off }: LookedUp, rateUnit: MassPerAreaUnit): string {
   const { number, unit } = showRate(line.rateKgPerM2, 0, rateUnit);
@@ -56,7 +56,7 @@ export function markText({ line, off }: LookedUp, rateUnit: MassPerAreaUnit): st
 /**
  * The same for a rate as typed, in a sentence.
  *
- * @example lookUpText(reading, typed, '3.2').text // 'Set 11: 3.28, 2.5 % over.'
+ * @example lookUpText(reading, calibration, '3.2').text // '3.33 lb / 1000 ft², 4.2 % over.'
  */
 export function lookUpText(
   { chart }: CalibrationResult,
@@ -92,7 +92,7 @@ export interface SpreadPlan {
  * @param passedM spacing of the sheet, m; null: that of the chart
  * @param recomputed the chart is worked out for the sheet's spacing
  * @returns null while the chart has no marks or no spacing
- * @example spreadPlan(reading, 0.0163, 2.74, false, false)?.times // 2
+ * @example spreadPlan(reading, 0.0163, 2.74, false, false).found.line.mark.label // '11'
  */
 export function spreadPlan(
   { chart, widthM }: Pick<CalibrationResult, 'chart' | 'widthM'>,

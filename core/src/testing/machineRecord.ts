@@ -6,7 +6,7 @@ import { joinRecords, type ScatterRecord } from './scatter.ts';
 /** A calibration of a machine, with its id. */
 interface Kept {
   readonly id: string;
-  readonly typed: CalibrationInput;
+  readonly input: CalibrationInput;
 }
 
 /** Repeats by the calibration that they were read from and the machine it was read with. */
@@ -16,13 +16,13 @@ const KNOWN = new WeakMap<
 >();
 
 /** What was repeated since a day: older runs say little of the machine as it is now. */
-function repeatsSince(typed: CalibrationInput, rig: BenchRig, since: string): ScatterRecord {
-  const known = KNOWN.get(typed);
+function repeatsSince(input: CalibrationInput, rig: BenchRig, since: string): ScatterRecord {
+  const known = KNOWN.get(input);
   if (known && known.since === since && JSON.stringify(known.rig) === JSON.stringify(rig))
     return known.record;
-  const runs = typed.runs.filter(({ onDay }) => onDay >= since);
-  const record = evaluateCalibration({ ...typed, runs }, rig).repeats;
-  KNOWN.set(typed, { rig, since, record });
+  const runs = input.runs.filter(({ onDay }) => onDay >= since);
+  const record = evaluateCalibration({ ...input, runs }, rig).repeats;
+  KNOWN.set(input, { rig, since, record });
   return record;
 }
 
@@ -33,18 +33,18 @@ function repeatsSince(typed: CalibrationInput, rig: BenchRig, since: string): Sc
  * @param calibrations of the crew
  * @param of the calibration that it is asked for: its own repeats are counted there; its id, null where it is one of them as it stands
  * @param today year-month-day
- * @example machineRecord(all, { id, typed }, benchRig(rig), '2026-11-26') // { squares: 0.0021, degrees: 3 }
+ * @example machineRecord([], { id: '1', input: calibration }, bench, '2026-11-26') // { squares: 0, degrees: 0 }: there are no others
  */
 export function machineRecord(
   calibrations: readonly Kept[],
-  of: { readonly id: string | null; readonly typed: CalibrationInput },
+  of: { readonly id: string | null; readonly input: CalibrationInput },
   rig: BenchRig,
   today: string,
 ): ScatterRecord {
   const since = `${Number(today.slice(0, 4)) - 2}${today.slice(4)}`;
-  const own = of.typed;
+  const own = of.input;
   const others = calibrations.filter(
-    ({ id, typed }) => id !== of.id && typed !== own && own.rig !== '' && typed.rig === own.rig,
+    ({ id, input }) => id !== of.id && input !== own && own.rig !== '' && input.rig === own.rig,
   );
-  return joinRecords(others.map(({ typed }) => repeatsSince(typed, rig, since)));
+  return joinRecords(others.map(({ input }) => repeatsSince(input, rig, since)));
 }

@@ -1,3 +1,4 @@
+import { meanOf, scatterOver } from '../numeric/spread.ts';
 import { finite, requirePositive } from '../errors/preconditions.ts';
 import { InputError } from '../errors/InputError.ts';
 
@@ -16,21 +17,14 @@ export interface PaceTimed {
  * @param courseM length of the course, m, above 0
  * @param timesS times, s, each above 0; at least one
  * @throws InputError quantity.not-positive for a course or a time of nothing; number.empty without a time
- * @example timedPace(40, [29.1, 28.4, 30.2]) // speed 1.368301 m/s, scatter 3.103913 %
+ * @example timedPace(40, [29.1, 28.4, 30.2]) // { speedMPerS: 1.368301, meanS: 29.233, scatter: 0.031039 }
  */
 export function timedPace(courseM: number, timesS: readonly number[]): PaceTimed {
   if (timesS.length === 0) throw new InputError('number.empty', { field: 'time', hint: '27.5 s' });
   if (!(courseM > 0) || timesS.some((time) => !(time > 0)))
     throw new InputError('quantity.not-positive', { field: 'time', what: 'A course and its time', hint: '40 m in 27.5 s' }); // prettier-ignore
-  const meanS = timesS.reduce((sum, time) => sum + time, 0) / timesS.length;
-  finite(courseM / meanS);
-  const squares = timesS.reduce((sum, time) => sum + (time - meanS) ** 2, 0);
-  const scatter = timesS.length < 2 ? null : Math.sqrt(squares / (timesS.length - 1)) / meanS;
-  return {
-    speedMPerS: finite(courseM / meanS),
-    meanS: finite(meanS),
-    scatter: scatter === null ? null : finite(scatter),
-  };
+  const meanS = meanOf(timesS);
+  return { speedMPerS: finite(courseM / meanS), meanS, scatter: scatterOver(timesS) };
 }
 
 /**

@@ -67,8 +67,7 @@ const bandOfTwo = (uReadings: number): number =>
  * ground and load.
  *
  * @throws InputError quantity.not-positive
- * @example planTest({ method: 'weigh-back', outputKgPerM: 0.0446, scaleStepKg: 0.0227, tolerance: 0.05, … }).strip
- * // { lengthM: 12.2, strips: 1 }
+ * @example planTest({ method: 'weigh-back', outputKgPerM: 0.0446, widthM: 2.7, scaleStepKg: 0.0227, tolerance: 0.05, speedMPerS: 1.3, hopperKg: null, lengthUnit: 'ft' }).strip // { lengthM: 18.288, strips: 1 }
  */
 export function planTest(wanted: PlanWanted): TestPlan {
   const {
@@ -93,7 +92,7 @@ export function planTest(wanted: PlanWanted): TestPlan {
   const netKg = strip ? strip.lengthM * strip.strips * outputKgPerM : catchS ? catchS * perSecond : least;
   // Slips of many powers of ten would ask for strips without end.
   if (!(netKg < 1e6) || strips > 1e4)
-    throw new InputError('number.unusable', { field: 'plan', typed: String(netKg) });
+    throw new InputError('number.unusable', { field: 'plan', input: String(netKg) });
   const loadKg = (2 * netKg) / (1 - RESERVE);
   const uWeighing = (Math.SQRT2 * resolutionU(scaleStepKg)) / netKg;
   return {
@@ -110,7 +109,7 @@ export function planTest(wanted: PlanWanted): TestPlan {
 /**
  * A plan in sentences, in the units of the calibration.
  *
- * @example planText(plan, typed)[0] // 'A strip of 60 ft: about 1.8 lb goes out.'
+ * @example planText(planTest({ method: 'weigh-back', outputKgPerM: 0.0446, widthM: 2.7, scaleStepKg: 0.0227, tolerance: 0.05, speedMPerS: 1.3, hopperKg: null, lengthUnit: 'ft' }), calibration, 0.05)[0] // 'A strip of 60 ft: about 1.8 lb goes out.'
  */
 export function planText(plan: TestPlan, { units, target }: CalibrationInput, tolerance: number): string[] {
   const mass = (kg: number) => {
@@ -140,11 +139,11 @@ export function planText(plan: TestPlan, { units, target }: CalibrationInput, to
  * The plan for a calibration in sentences, or what is still missing for one.
  *
  * @param rig the machine
- * @example planFor('weigh-back', typed, benchRig(rig), reading)[0] // 'A strip of 60 ft: about 1.8 lb goes out.'
+ * @example planFor('weigh-back', calibration, bench, reading)[0] // 'A strip of 60 ft: about 1.8 lb goes out.'
  */
 export function planFor(
   method: MethodId,
-  typed: CalibrationInput,
+  input: CalibrationInput,
   { hopperKg }: BenchRig,
   { targetKgPerM2, widthM, scaleStepKg, tolerance, paceMPerS }: CalibrationResult,
 ): string[] {
@@ -160,7 +159,7 @@ export function planFor(
     tolerance,
     speedMPerS: paceMPerS ?? USUAL_PACE,
     hopperKg,
-    lengthUnit: typed.units.length,
+    lengthUnit: input.units.length,
   });
-  return planText(plan, typed, tolerance);
+  return planText(plan, input, tolerance);
 }

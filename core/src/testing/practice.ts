@@ -40,7 +40,7 @@ export function practiceText(courseM: number, timesS: readonly number[], aimS: n
  * @returns null while its content, the rate, the spacing or the pace is missing
  */
 export function fillAimOf(
-  typed: CalibrationInput,
+  input: CalibrationInput,
   run: RunInput,
   reading: CalibrationResult,
   { outlets, rows }: BenchRig,
@@ -48,7 +48,7 @@ export function fillAimOf(
   const fields = methodOf('fill-time').fields(outlets);
   const massOf = (id: string) => {
     const text = run.readings[id]?.trim() ?? '';
-    return text === '' ? null : toResult(() => readField(fields.find((field) => field.id === id)!, text, typed, id)).value; // prettier-ignore
+    return text === '' ? null : toResult(() => readField(fields.find((field) => field.id === id)!, text, input, id)).value; // prettier-ignore
   };
   const [full, empty] = [massOf('content'), massOf('tare')];
   const { targetKgPerM2, widthM, paceMPerS } = reading;
@@ -60,7 +60,7 @@ export function fillAimOf(
 /**
  * The same in a sentence: the first answer of that method.
  *
- * @example fillAimText(aim, 'm') // 'One container serves 139 m of row. At the pace of work it has to fill in 155 s.'
+ * @example fillAimText({ outputKgPerM: 0.033, servesM: 139.39, fillS: 154.88 }, 'm') // 'One container serves 139 m of row. At the pace of work it has to fill in 155 s.'
  */
 export function fillAimText({ servesM, fillS }: FillAim, unit: LengthUnit): string {
   const { number, unit: symbol } = showQuantity(servesM, unit, 3);
@@ -72,10 +72,10 @@ export function fillAimText({ servesM, fillS }: FillAim, unit: LengthUnit): stri
  *
  * @param field what is timed
  * @returns null where there is nothing to aim for
- * @example timeToAim(typed, run, 0, reading, field) // 22.7
+ * @example timeToAim(calibration, calibration.runs[0], 0, reading, methodOf('weigh-back').fields(1).find(({ id }) => id === 'time'), bench) // 22.67
  */
 export function timeToAim(
-  typed: CalibrationInput,
+  input: CalibrationInput,
   run: RunInput,
   at: number,
   reading: CalibrationResult,
@@ -83,7 +83,7 @@ export function timeToAim(
   rig: BenchRig = NO_RIG,
 ): number | null {
   if (field.id === 'catchTime') return null;
-  if (field.id === 'fillTime') return fillAimOf(typed, run, reading, rig)?.fillS ?? null;
+  if (field.id === 'fillTime') return fillAimOf(input, run, reading, rig)?.fillS ?? null;
   const lengthM = reading.runs[at]?.lengthM ?? null;
   return lengthM !== null && reading.paceMPerS !== null ? timeToAimFor(lengthM, reading.paceMPerS) : null;
 }

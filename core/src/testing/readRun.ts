@@ -3,10 +3,10 @@ import { toResult, InputError } from '../errors/InputError.ts';
 import { readNumber } from '../quantities/numbers.ts';
 import { readPositive, readQuantity } from '../quantities/quantity.ts';
 import type { UnitId } from '../quantities/units.ts';
-import { areaFor } from '../rigs/areaFor.ts';
-import { rigKind } from '../rigs/kinds.ts';
-import { readMark, type Mark } from '../rigs/scale.ts';
-import { readWidth } from '../rigs/width.ts';
+import { areaUnitFor } from '../fields/size.ts';
+import { rigKind } from '../machines/kinds.ts';
+import { readMark, type Mark } from '../machines/scale.ts';
+import { readWidth } from '../machines/width.ts';
 import { noteDay } from '../fields/heading.ts';
 import type { BenchRig } from './benchRig.ts';
 import type { CalibrationInput, RunInput } from './calibrationInput.ts';
@@ -55,7 +55,7 @@ export const countedRuns = (runs: readonly RunResult[]): Run[] =>
 function bareUnit({ kind }: MethodField, { units }: CalibrationInput): UnitId {
   if (kind === 'mass') return units.mass;
   if (kind === 'time') return 's';
-  return kind === 'area' ? areaFor(units.length) : units.length;
+  return kind === 'area' ? areaUnitFor(units.length) : units.length;
 }
 
 /** The step that the scale shows, kg; null while it is not stated. */
@@ -68,18 +68,18 @@ export function readScaleStep({ scaleStep, units }: CalibrationInput): number | 
 /** One reading of a run, by what its method asks for. */
 export function readField(
   field: MethodField,
-  typed: string,
+  input: string,
   calibration: CalibrationInput,
   path: string,
 ): Reading {
   if (field.kind === 'count') {
-    const count = readNumber(typed, path);
+    const count = readNumber(input, path);
     if (!Number.isInteger(count) || count < 1 || count > 100)
-      throw new InputError('count.whole', { field: path, most: 100, typed });
+      throw new InputError('count.whole', { field: path, most: 100, input });
     return { si: count, resolutionSi: 0 };
   }
   const unit = bareUnit(field, calibration);
-  const { si, resolutionSi } = readQuantity(typed, { kind: field.kind, bareUnit: unit, field: path });
+  const { si, resolutionSi } = readQuantity(input, { kind: field.kind, bareUnit: unit, field: path });
   if (si < 0 || (si === 0 && !field.mayBeNone))
     throw new InputError('quantity.not-positive', {
       field: path,
@@ -94,7 +94,7 @@ function inRun(error: InputError, path: string, outlets: number): InputError {
   if (error.field.startsWith(path)) return error;
   const [, at, name] = /^catches\.(\d+)\.(\w+)$/.exec(error.field) ?? [];
   const id = at !== undefined && outlets > 1 ? `${name}.${Number(at) + 1}` : error.field.split('.').at(-1);
-  return new InputError(error.code, { ...error.facts, field: `${path}.readings.${id}`, hint: error.hint });
+  return error.at(`${path}.readings.${id}`);
 }
 
 const massesOf = (run: RunInput, outlets: number): MethodField[] =>
@@ -103,8 +103,8 @@ const massesOf = (run: RunInput, outlets: number): MethodField[] =>
 /** The finest step that the weighings of a run were typed to, kg; Infinity without one. An empty scale's 0 says nothing of it. */
 function finestStep(run: RunInput, calibration: CalibrationInput, outlets: number): number {
   const steps = massesOf(run, outlets).map((field) => {
-    const typed = run.readings[field.id]?.trim() ?? '';
-    const read = typed === '' ? null : toResult(() => readField(field, typed, calibration, '')).value;
+    const input = run.readings[field.id]?.trim() ?? '';
+    const read = input === '' ? null : toResult(() => readField(field, input, calibration, '')).value;
     return read && read.si > 0 ? read.resolutionSi : Infinity;
   });
   return Math.min(Infinity, ...steps);
@@ -176,10 +176,10 @@ interface ReadWith {
 function readingsOf(run: RunInput, path: string, { calibration, rig, stepKg }: ReadWith, { readIfPresent }: ReturnType<typeof collect>) {
   const readings: Record<string, Reading> = {};
   for (const field of methodOf(run.method).fields(rig.outlets)) {
-    const typed = run.readings[field.id] ?? '';
-    const read = readIfPresent(typed, () => readField(field, typed, calibration, `${path}.readings.${field.id}`));
+    const input = run.readings[field.id] ?? '';
+    const read = readIfPresent(input, () => readField(field, input, calibration, `${path}.readings.${field.id}`));
     if (read) readings[field.id] = field.kind === 'mass' ? { si: read.si, resolutionSi: stepKg === Infinity ? read.resolutionSi : stepKg } : read; // prettier-ignore
-    else if (typed.trim() === '' && field.otherwise !== undefined) readings[field.id] = { si: field.otherwise, resolutionSi: 0 }; // prettier-ignore
+    else if (input.trim() === '' && field.otherwise !== undefined) readings[field.id] = { si: field.otherwise, resolutionSi: 0 }; // prettier-ignore
   }
   return readings;
 } // prettier-ignore
@@ -217,7 +217,7 @@ function readRun(run: RunInput, at: number, how: ReadWith): RunRead {
     lengthM: readings['length']?.si ?? readings['course']?.si ?? null,
     passes: readings['passes']?.si ?? 1,
     pace,
-    counts: run.struck.trim() === '' && worked !== null && mark !== null && !pace?.isApart,
+    counts: run.excluded.trim() === '' && worked !== null && mark !== null && !pace?.isApart,
   };
   return { reading, errors: errors.map((error) => inRun(error, path, rig.outlets)) };
 }

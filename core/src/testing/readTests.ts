@@ -8,7 +8,7 @@ import { NOTHING_CAME_OUT, TEST_COLUMNS } from './testsTable.ts';
 /** A calibration from a table, and the machine that it names. */
 export interface TestsFound {
   readonly machine: string;
-  readonly typed: CalibrationInput;
+  readonly input: CalibrationInput;
 }
 
 const MAX_OUTLETS = 12;
@@ -27,7 +27,7 @@ function readReadings(text: string, method: MethodId, line: number): Record<stri
       const at = part.lastIndexOf(': ');
       const label = part.slice(0, at).trim();
       const field = fields.find((each) => each.label === label || each.id === EARLIER_LABELS[label]);
-      if (at < 0 || !field) throw new InputError('tests.reading', { field: `line ${line}`, typed: part, hint: fields[0]!.label }); // prettier-ignore
+      if (at < 0 || !field) throw new InputError('tests.reading', { field: `line ${line}`, input: part, hint: fields[0]!.label }); // prettier-ignore
       return [field.id, part.slice(at + 2).trim()];
     }),
   );
@@ -36,13 +36,13 @@ function readReadings(text: string, method: MethodId, line: number): Record<stri
 function runOf(row: Row, line: number, id: string): RunInput {
   const noFlow = row['Readings'].trim() === NOTHING_CAME_OUT;
   const method = METHOD_IDS.find((each) => METHODS[each].words === row['Method'].trim());
-  if (!method) throw new InputError('kind.unknown', { field: `line ${line}`, typed: row['Method'], hint: METHOD_IDS.map((each) => METHODS[each].words).join(', ') }); // prettier-ignore
+  if (!method) throw new InputError('kind.unknown', { field: `line ${line}`, input: row['Method'], hint: METHOD_IDS.map((each) => METHODS[each].words).join(', ') }); // prettier-ignore
   return {
     ...blankRun(id, row['Day'].trim(), method),
     setting: row['Setting'].trim(),
     readings: noFlow ? {} : readReadings(row['Readings'], method, line),
     noFlow,
-    struck: row['Struck out, because'],
+    excluded: row['Struck out, because'],
     note: row['Note'],
   };
 }
@@ -80,7 +80,7 @@ export function readTests(
   const [headings = [], ...lines] = rows;
   const missing = TEST_COLUMNS.slice(0, 11).filter((column) => !headings.includes(column));
   if (missing.length > 0)
-    throw new InputError('tests.columns', { field: 'line 1', typed: missing.join(', ') });
+    throw new InputError('tests.columns', { field: 'line 1', input: missing.join(', ') });
   const found = new Map<string, TestsFound>();
   lines.forEach((cells, at) => {
     if (cells.every((cell) => cell.trim() === '')) return;
@@ -88,10 +88,10 @@ export function readTests(
     const line = at + 2;
     const before = found.get(row['Calibration']) ?? {
       machine: row['Machine'].trim(),
-      typed: headOf(row, line),
+      input: headOf(row, line),
     };
-    const runs = [...before.typed.runs, runOf(row, line, idFor(line))];
-    found.set(row['Calibration'], { ...before, typed: { ...before.typed, runs } });
+    const runs = [...before.input.runs, runOf(row, line, idFor(line))];
+    found.set(row['Calibration'], { ...before, input: { ...before.input, runs } });
   });
   return [...found.values()];
 }
@@ -103,11 +103,11 @@ export const TESTS_FORMAT = { format: 'steady-scatter-tests', version: 1 } as co
  * Whether something read from a JSON file is a file of tests of a version that is known here.
  *
  * @throws InputError tests.version
- * @example checkTestsFile({ format: 'steady-scatter-tests', version: 1, … })
+ * @example checkTestsFile({ format: 'steady-scatter-tests', version: 2 }) // throws
  */
 export function checkTestsFile(value: unknown): void {
   const head = typeof value === 'object' && value !== null ? (value as Record<string, unknown>) : {};
   if (head['format'] === TESTS_FORMAT.format && head['version'] === TESTS_FORMAT.version) return;
   const told = JSON.stringify([head['format'] ?? 'no format', head['version'] ?? 'no version']);
-  throw new InputError('tests.version', { field: 'line 1', typed: told });
+  throw new InputError('tests.version', { field: 'line 1', input: told });
 }

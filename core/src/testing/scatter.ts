@@ -1,3 +1,4 @@
+import { meanOf, sumOf } from '../numeric/spread.ts';
 import { finite, requireFinite } from '../errors/preconditions.ts';
 import { COVERAGE } from './uncertainty.ts';
 import { student95 } from './student.ts';
@@ -59,9 +60,6 @@ export const groupBySetting = <R extends Pick<Run, 'setting'>>(runs: readonly R[
   return groups;
 };
 
-const sumOf = (values: readonly number[]): number => values.reduce((sum, value) => sum + value, 0);
-const meanOf = (values: readonly number[]): number => sumOf(values) / values.length;
-
 /** The record of groups of repeats: each group's squared deviations from its own mean, relative to it. */
 export function recordOf(groups: readonly (readonly number[])[]): ScatterRecord {
   let [squares, degrees] = [0, 0];
@@ -97,7 +95,7 @@ export const repeatsOf = (runs: readonly Run[]): ScatterRecord =>
  * `s^2 = (4 x 0.03^2 + sum of (r / mean - 1)^2) / (4 + sum of (n - 1))`.
  *
  * @param record repeats of this machine in its other calibrations
- * @example scatterOf(runs).s // 0.02570055 for 4.89, 4.71 at one setting and 3.67, 3.58, 3.61 at another
+ * @example scatterOf([[8, 4.89], [8, 4.71], [7, 3.67], [7, 3.58], [7, 3.61]].map(([setting, rate]) => ({ setting, rate, uReadings: 0 }))).s // 0.0257
  */
 export const scatterOf = (runs: readonly Run[], record: ScatterRecord = NO_RECORD): Scatter =>
   believed(joinRecords([repeatsOf(runs), record]));
@@ -127,7 +125,7 @@ export function timingBand(sets: readonly (CourseTimings | null | undefined)[]):
  *
  * @param runs of one machine with one product
  * @param record repeats of this machine in its other calibrations
- * @example settingMeans(runs)[0] // { setting: 7, runs: 3, mean: 3.62, uRelative: 0.0425 }
+ * @example settingMeans([3.67, 3.58, 3.61].map((rate) => ({ setting: 7, rate, uReadings: 0 })))[0] // { setting: 7, runs: 3, mean: 3.62, uRelative: 0.0361 }
  */
 export function settingMeans(runs: readonly Run[], record: ScatterRecord = NO_RECORD): SettingMean[] {
   for (const { setting, rate, uReadings } of runs) requireFinite({ setting, rate, uReadings });

@@ -1,6 +1,6 @@
 import { fromSi } from '../quantities/convert.ts';
 import type { MassPerAreaUnit } from '../quantities/units.ts';
-import { rigKind, type RigKind } from '../rigs/kinds.ts';
+import { rigKind, type RigKind } from '../machines/kinds.ts';
 import type { CalibrationResult } from './calibration.ts';
 import { rateChangeAtPace } from './pace.ts';
 import { countedRuns } from './readRun.ts';
@@ -42,7 +42,7 @@ function bandAt(means: readonly { setting: number; uRelative: number }[], x: num
 /**
  * What the chart of a calibration shows, in the unit of its rates.
  *
- * @example settingPicture(reading, 'lb/1000 ft2', 'push-rotary').means // [{ x: 8, y: 1.17, band: 0.1 }, …]
+ * @example settingPicture(reading, 'lb/1000 ft2', 'push-rotary').means[0] // { x: 6, y: 1.17, band: 0.098 }
  */
 export function settingPicture(
   { advice, runs, targetKgPerM2, tolerance }: CalibrationResult,

@@ -37,7 +37,7 @@ export function lookUp({ points }: Listed, rate: number, closed: number): number
  * setting for half the rate is right.
  *
  * @param paceMPerS own pace, m/s, above 0
- * @example starts([0, 1, …, 30], 0, null, 3.3, 1.2, label).low // 13.5
+ * @example starts([0, 10, 20, 30], 0, null, 3.3, 1.2, null).low // 13.5
  */
 export function starts(
   marks: readonly number[],
@@ -64,7 +64,7 @@ export function starts(
  * @param other that product's chart on this machine
  * @param test one test with this product
  * @returns null where the other chart says nothing of the test's setting, or nothing of what is wanted
- * @example fromShape(chart, { setting: 6, rate: 3.1 }, 4.2)
+ * @example fromShape({ points: [{ setting: 4, rate: 1 }, { setting: 8, rate: 3 }], paceMPerS: 1 }, { setting: 6, rate: 4 }, 5) // 7
  */
 export function fromShape(
   other: Listed,

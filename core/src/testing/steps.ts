@@ -1,7 +1,7 @@
 import { cautionsFor, type Command } from './cautions.ts';
 import { methodOf, type MethodField, type MethodId } from './methodTable.ts';
-import type { RigKind } from '../rigs/kinds.ts';
-import type { ProductKind } from '../shelf/product.ts';
+import type { RigKind } from '../machines/kinds.ts';
+import type { ProductKind } from '../products/product.ts';
 
 /** One screen of a guided run. */
 export interface Step {

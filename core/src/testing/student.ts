@@ -23,7 +23,7 @@ function within(t: number, degrees: number): number {
  */
 export function student95(degrees: number): number {
   if (!Number.isInteger(degrees) || degrees < 1)
-    throw new InputError('count.whole', { field: 'degrees', most: 'any', typed: String(degrees) });
+    throw new InputError('count.whole', { field: 'degrees', most: 'any', input: String(degrees) });
   // Beyond that t differs from its limit of 1.959964 in the sixth digit.
   const counted = Math.min(degrees, 100_000);
   let [low, high] = [1.9, 13];

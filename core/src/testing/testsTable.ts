@@ -11,7 +11,7 @@ import { bandOfRun } from './readRun.ts';
 export interface TestedMachine {
   readonly machine: string;
   readonly outlets: number;
-  readonly typed: CalibrationInput;
+  readonly input: CalibrationInput;
   readonly reading: CalibrationResult;
 }
 
@@ -53,33 +53,33 @@ const plain = (number: string): string => number.replace(/\s/g, '');
 /**
  * Tests as rows of cells, headings first.
  *
- * @example testsTable([{ machine: 'Red', outlets: 1, typed, reading }])[1]?.[8] // '11'
+ * @example testsTable([{ machine: 'Red', outlets: 1, input: calibration, reading }])[1][8] // '8'
  */
 export function testsTable(tested: readonly TestedMachine[]): string[][] {
-  const rows = tested.flatMap(({ machine, outlets, typed, reading }) =>
-    typed.runs.map((run, at) => {
+  const rows = tested.flatMap(({ machine, outlets, input, reading }) =>
+    input.runs.map((run, at) => {
       const read = reading.runs[at];
       const worked = read?.worked;
-      const rate = worked ? fromSi(worked.rateKgPerM2, typed.target.unit) : null;
+      const rate = worked ? fromSi(worked.rateKgPerM2, input.target.unit) : null;
       return [
-        typed.name,
+        input.name,
         machine,
-        typed.product,
-        typed.lot,
-        typed.target.amount,
-        typed.tolerance,
-        isBareNumber(typed.width.text) ? `${typed.width.text} ${UNITS[typed.width.unit].symbol}` : typed.width.text, // prettier-ignore
+        input.product,
+        input.lot,
+        input.target.amount,
+        input.tolerance,
+        isBareNumber(input.width.text) ? `${input.width.text} ${UNITS[input.width.unit].symbol}` : input.width.text, // prettier-ignore
         run.onDay,
         run.setting,
         METHODS[run.method].words,
         readingsText(run, outlets),
-        typed.units.mass,
-        typed.units.length,
-        run.struck,
+        input.units.mass,
+        input.units.length,
+        run.excluded,
         run.note,
         rate === null ? '' : plain(showExact(rate, 5)),
         rate === null || !read ? '' : plain(showExact(rate * bandOfRun(read), 2)),
-        typed.target.unit,
+        input.target.unit,
       ];
     }),
   );

@@ -1,5 +1,5 @@
 import { unevenness } from './correlation.ts';
-import type { Mode } from './overlap.ts';
+import type { PassPattern } from './overlap.ts';
 import { patternOf, throwOf } from './pattern.ts';
 import { sweep } from './sweep.ts';
 
@@ -24,8 +24,8 @@ export interface Band {
 
 export interface Resampled {
   /** CV at the spacing asked about. */
-  readonly cv: Readonly<Record<Mode, Band>>;
-  readonly widestM: Readonly<Record<Mode, Band | null>>;
+  readonly cv: Readonly<Record<PassPattern, Band>>;
+  readonly widestM: Readonly<Record<PassPattern, Band | null>>;
   /** From rows, or from what the readings alone leave open. */
   readonly from: 'rows' | 'readings';
 }
@@ -34,7 +34,7 @@ export interface Resampled {
 const MIN_ROWS = 3;
 /** Spacings looked at in each draw; crossings between them are found by halving. */
 const STEPS = 100;
-const MODES = ['one-way', 'back-and-forth'] as const;
+const PASS_PATTERNS = ['one-way', 'back-and-forth'] as const;
 
 function bandOf(values: readonly number[], times: number): Band | null {
   if (values.length < 0.95 * times) return null;
@@ -73,23 +73,23 @@ export function resample(
   onShare: (share: number) => boolean = () => true,
 ): Resampled | null {
   const { positionsM, traySpacingM, spacingM, limit, times, rows } = asked;
-  const cv: Record<Mode, number[]> = { 'one-way': [], 'back-and-forth': [] };
-  const widest: Record<Mode, number[]> = { 'one-way': [], 'back-and-forth': [] };
+  const cv: Record<PassPattern, number[]> = { 'one-way': [], 'back-and-forth': [] };
+  const widest: Record<PassPattern, number[]> = { 'one-way': [], 'back-and-forth': [] };
   for (let at = 0; at < times; at += 1) {
     if (at % 50 === 0 && !onShare(at / times)) return null;
     const pattern = patternOf(positionsM, draw(asked, random));
     const uneven = unevenness(pattern);
-    for (const mode of MODES) {
-      cv[mode].push(uneven(spacingM, mode));
-      const of = (spacing: number) => uneven(spacing, mode);
-      const found = sweep(pattern, traySpacingM, mode, limit, of, throwOf(pattern) / STEPS).widestM;
-      if (found !== null) widest[mode].push(found);
+    for (const passPattern of PASS_PATTERNS) {
+      cv[passPattern].push(uneven(spacingM, passPattern));
+      const of = (spacing: number) => uneven(spacing, passPattern);
+      const found = sweep(pattern, traySpacingM, passPattern, limit, of, throwOf(pattern) / STEPS).widestM;
+      if (found !== null) widest[passPattern].push(found);
     }
   }
-  const both = <Value>(of: (mode: Mode) => Value) => ({ 'one-way': of('one-way'), 'back-and-forth': of('back-and-forth') }); // prettier-ignore
+  const both = <Value>(of: (passPattern: PassPattern) => Value) => ({ 'one-way': of('one-way'), 'back-and-forth': of('back-and-forth') }); // prettier-ignore
   return {
-    cv: both((mode) => bandOf(cv[mode], times) ?? { low: 0, high: 0 }),
-    widestM: both((mode) => bandOf(widest[mode], times)),
+    cv: both((passPattern) => bandOf(cv[passPattern], times) ?? { low: 0, high: 0 }),
+    widestM: both((passPattern) => bandOf(widest[passPattern], times)),
     from: rows.length >= MIN_ROWS ? 'rows' : 'readings',
   };
 }

@@ -1,5 +1,5 @@
 import { depositAt, underPattern, type Pattern } from './pattern.ts';
-import type { Mode } from './overlap.ts';
+import type { PassPattern } from './overlap.ts';
 
 /** The cubic B-spline on whole knots: what two hats of width 1 at a distance share. */
 function spline(t: number): number {
@@ -30,7 +30,7 @@ function evenly(pattern: Pattern): { from: number; h: number; y: Float64Array } 
  *
  * @example unevenness(pattern)(5, 'back-and-forth') // 0.0783174
  */
-export function unevenness(pattern: Pattern): (spacingM: number, mode: Mode) => number {
+export function unevenness(pattern: Pattern): (spacingM: number, passPattern: PassPattern) => number {
   const { from, h, y } = evenly(pattern);
   const n = y.length;
   // c[d + n]: sum of y[i] y[i + d]; e[i + j]: sum of y[i] y[j], the mirror image.
@@ -71,11 +71,11 @@ export function unevenness(pattern: Pattern): (spacingM: number, mode: Mode) => 
     for (let k = first; (2 * k + 1) * spacing <= most; k += 1) sum += mirror((2 * k + 1) * spacing);
     return sum;
   };
-  return (spacingM, mode) => {
+  return (spacingM, passPattern) => {
     const mean = total / spacingM;
     if (mean <= 0) return 0;
     const square =
-      mode === 'one-way'
+      passPattern === 'one-way'
         ? ownSum(spacingM) / spacingM
         : (ownSum(2 * spacingM) + mirrorSum(spacingM)) / spacingM;
     return Math.sqrt(Math.max(0, square - mean * mean)) / mean;

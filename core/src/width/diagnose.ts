@@ -1,4 +1,4 @@
-import { rigKind, type RigKind } from '../rigs/kinds.ts';
+import { rigKind, type RigKind } from '../machines/kinds.ts';
 import { depositAt, leftShare, underPattern, throwOf, type Pattern } from './pattern.ts';
 
 /** What is wrong with the shape of a pattern. */

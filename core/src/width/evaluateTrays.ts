@@ -1,3 +1,5 @@
+import { readWhole } from '../fields/counts.ts';
+import { meanOf, scatterOver } from '../numeric/spread.ts';
 import { InputError } from '../errors/InputError.ts';
 import { collect } from '../errors/collect.ts';
 import { readNumber } from '../quantities/numbers.ts';
@@ -18,7 +20,7 @@ export interface TrayReading {
 }
 
 /** Something to ask before it is believed. */
-export interface TrayDoubt {
+export interface TrayCheck {
   readonly id: string;
   readonly text: string;
 }
@@ -36,21 +38,15 @@ export interface TraysResult {
   readonly spacingM: number | null;
   /** Trays that are wider than their distance would lie over each other. */
   readonly areaM2: number | null;
-  readonly doubts: readonly TrayDoubt[];
+  readonly plausibility: readonly TrayCheck[];
   readonly errors: readonly InputError[];
 }
 
 type Collected = ReturnType<typeof collect>;
 
-function readCount(typed: string, field: string, most: number): number {
-  const count = readNumber(typed, field);
-  if (Number.isInteger(count) && count >= 1 && count <= most) return count;
-  throw new InputError('count.whole', { field, most, typed });
-}
-
 /** Positions as typed: "-4 -3.5 -3", rising. */
-function readPositions(typed: string, bareUnit: WidthTestInput['layout']['unit']): number[] {
-  const texts = typed.split(/[\s;]+/).filter(Boolean);
+function readPositions(input: string, bareUnit: WidthTestInput['layout']['unit']): number[] {
+  const texts = input.split(/[\s;]+/).filter(Boolean);
   const at = texts.map((text) => {
     const isLeft = /^[-−]/.test(text);
     const { si } = readQuantity(text.replace(/^[-−+]/, ''), { kind: 'length', bareUnit, field: 'layout.positions' }); // prettier-ignore
@@ -59,7 +55,7 @@ function readPositions(typed: string, bareUnit: WidthTestInput['layout']['unit']
   if (at.some((x, index) => index > 0 && x <= at[index - 1]!))
     throw new InputError('trays.order', { field: 'layout.positions' });
   if (at.length > MAX_TRAYS)
-    throw new InputError('count.whole', { field: 'layout.positions', most: MAX_TRAYS, typed: String(at.length) }); // prettier-ignore
+    throw new InputError('count.whole', { field: 'layout.positions', most: MAX_TRAYS, input: String(at.length) }); // prettier-ignore
   return at;
 }
 
@@ -74,7 +70,7 @@ export function positionsOf(
 ): number[] {
   const { count, spacing, gap, positions, unit } = layout;
   if (positions.trim() !== '') return tryRead(() => readPositions(positions, unit)) ?? [];
-  const number = readIfPresent(count, () => readCount(count, 'layout.count', MAX_TRAYS));
+  const number = readIfPresent(count, () => readWhole(count, { field: 'layout.count', most: MAX_TRAYS }));
   const length = (text: string, name: 'spacing' | 'gap', what: string) => readIfPresent(text, () => readPositive(text, { kind: 'length', bareUnit: unit, field: `layout.${name}` }, what).si); // prettier-ignore
   const apartM = length(spacing, 'spacing', 'The distance of the trays');
   const gapM = length(gap, 'gap', 'The gap for the wheels');
@@ -107,16 +103,16 @@ const MANY_TIMES = 10;
 
 /** Catches that are ten times their neighbours: "is it 38 or 3.8?" */
 function plausibilityChecks(
-  typed: WidthTestInput,
+  input: WidthTestInput,
   values: readonly (readonly (number | null)[])[],
-): TrayDoubt[] {
+): TrayCheck[] {
   return values.flatMap((row, index) =>
-    row.flatMap((value, at): TrayDoubt[] => {
+    row.flatMap((value, at): TrayCheck[] => {
       const beside = [row[at - 1], row[at + 1]].filter((each) => typeof each === 'number');
       const most = Math.max(...beside);
-      const id = `tray.${index}.${at}.${typed.rows[index]?.[at]}`;
-      if (value === null || beside.length < 2 || most <= 0 || value < MANY_TIMES * most || typed.answers.includes(id)) return []; // prettier-ignore
-      return [{ id, text: `Tray ${at + 1} caught ${typed.rows[index]![at]}, ${showExact(value / most, 2)} times its neighbours. Look for a slip of the decimal point.` }]; // prettier-ignore
+      const id = `tray.${index}.${at}.${input.rows[index]?.[at]}`;
+      if (value === null || beside.length < 2 || most <= 0 || value < MANY_TIMES * most || input.confirmed.includes(id)) return []; // prettier-ignore
+      return [{ id, text: `Tray ${at + 1} caught ${input.rows[index]![at]}, ${showExact(value / most, 2)} times its neighbours. Look for a slip of the decimal point.` }]; // prettier-ignore
     }),
   );
 }
@@ -126,34 +122,35 @@ function plausibilityChecks(
  *
  * `deposit = catch / (tray area x passes)`; rows are averaged, a missing tray is put in between its neighbours.
  *
- * @example evaluateTrays(typed).trays[8].deposit // 0.00866667 kg/m2
+ * @example evaluateTrays(trays).trays[8].deposit // 0.00866667 kg/m2
  */
-export function evaluateTrays(typed: WidthTestInput): TraysResult {
+export function evaluateTrays(input: WidthTestInput): TraysResult {
   const noted = collect();
   const { errors, readIfPresent } = noted;
-  const xM = positionsOf(typed.layout, noted);
-  const side = (text: string, name: 'length' | 'width', what: string) => readIfPresent(text, () => readPositive(text, { kind: 'length', bareUnit: typed.tray.unit, field: `tray.${name}` }, what).si); // prettier-ignore
-  const [lengthM, widthM] = [side(typed.tray.length, 'length', 'The length of a tray'), side(typed.tray.width, 'width', 'The width of a tray')]; // prettier-ignore
-  const passes = readIfPresent(typed.passes, () => readCount(typed.passes, 'passes', 100)) ?? 1;
-  const isMass = typed.kind === 'mass';
+  const xM = positionsOf(input.layout, noted);
+  const side = (text: string, name: 'length' | 'width', what: string) => readIfPresent(text, () => readPositive(text, { kind: 'length', bareUnit: input.tray.unit, field: `tray.${name}` }, what).si); // prettier-ignore
+  const [lengthM, widthM] = [side(input.tray.length, 'length', 'The length of a tray'), side(input.tray.width, 'width', 'The width of a tray')]; // prettier-ignore
+  const passes =
+    readIfPresent(input.passes, () => readWhole(input.passes, { field: 'passes', most: 100 })) ?? 1;
+  const isMass = input.kind === 'mass';
   const areaM2 = lengthM !== null && widthM !== null ? lengthM * widthM : null;
   const per = isMass ? (areaM2 ?? 1) * passes : passes;
   if (xM.length > 1 && xM.at(-1)! - xM[0]! > MAX_SPAN_M)
-    errors.push(new InputError('trays.far', { field: typed.layout.positions.trim() === '' ? 'layout.spacing' : 'layout.positions', span: String(Math.round(xM.at(-1)! - xM[0]!)), hint: `${typed.layout.spacing.replace(/[^\d.,]/g, '') || '50'} cm` })); // prettier-ignore
+    errors.push(new InputError('trays.far', { field: input.layout.positions.trim() === '' ? 'layout.spacing' : 'layout.positions', span: String(Math.round(xM.at(-1)! - xM[0]!)), hint: `${input.layout.spacing.replace(/[^\d.,]/g, '') || '50'} cm` })); // prettier-ignore
   const gaps = xM.slice(1).map((x, at) => x - xM[at]!);
   const spacingM = gaps.length === 0 ? null : gaps.toSorted((a, b) => a - b)[Math.floor(gaps.length / 2)]!;
   if (widthM !== null && gaps.length > 0 && Math.min(...gaps) < widthM - 1e-9)
     errors.push(new InputError('trays.overlap', { field: 'layout.spacing' }));
-  const stepKg = isMass ? readIfPresent(typed.scaleStep, () => readPositive(typed.scaleStep, { kind: 'mass', bareUnit: typed.unit, field: 'scaleStep' }, 'The step of the scale').si) : null; // prettier-ignore
+  const stepKg = isMass ? readIfPresent(input.scaleStep, () => readPositive(input.scaleStep, { kind: 'mass', bareUnit: input.unit, field: 'scaleStep' }, 'The step of the scale').si) : null; // prettier-ignore
   const uRows: number[][] = [];
-  const values = typed.rows.map((row, index) =>
+  const values = input.rows.map((row, index) =>
     xM.map((_, at): number | null => {
       const text = row[at] ?? '';
       const field = `rows.${index}.${at}`;
-      const read = readIfPresent(text, () => readCatch(text, typed, field));
+      const read = readIfPresent(text, () => readCatch(text, input, field));
       if (!read) return null;
       // A count of n scatters by its root (Poisson); a reading by its step.
-      const u = typed.kind === 'count' ? Math.sqrt(Math.max(1, read.si)) : resolutionU(stepKg ?? read.resolutionSi); // prettier-ignore
+      const u = input.kind === 'count' ? Math.sqrt(Math.max(1, read.si)) : resolutionU(stepKg ?? read.resolutionSi); // prettier-ignore
       (uRows[at] ??= []).push(u / per);
       return read.si / per;
     }),
@@ -168,7 +165,7 @@ export function evaluateTrays(typed: WidthTestInput): TraysResult {
     return whole && whole.some((value) => value > 0) ? [whole] : [];
   });
   const trays = rows.length === 0 || xM.length < 3 ? [] : xM.map((x, at) => trayOf(x, rows.map((row) => row[at]!), counted.every((row) => row[at] === null))); // prettier-ignore
-  const mean = (list: readonly number[] | undefined) => (list && list.length > 0 ? list.reduce((sum, u) => sum + u, 0) / list.length : 0); // prettier-ignore
+  const mean = (list: readonly number[] | undefined) => (list && list.length > 0 ? meanOf(list) : 0);
   return {
     positionsM: xM,
     trays,
@@ -176,17 +173,13 @@ export function evaluateTrays(typed: WidthTestInput): TraysResult {
     uDeposits: xM.map((_, at) => mean(uRows[at])),
     spacingM,
     areaM2,
-    doubts: plausibilityChecks(typed, values),
+    plausibility: plausibilityChecks(input, values),
     errors,
   };
 }
 
 function trayOf(xM: number, values: readonly number[], isFilled: boolean): TrayReading {
-  const deposit = values.reduce((sum, value) => sum + value, 0) / values.length;
-  const squares = values.reduce((sum, value) => sum + (value - deposit) ** 2, 0);
-  const scatter =
-    values.length < 2 || deposit <= 0 ? null : Math.sqrt(squares / (values.length - 1)) / deposit;
-  return { xM, deposit, scatter, isFilled };
+  return { xM, deposit: meanOf(values), scatter: scatterOver(values), isFilled };
 }
 
 /** One catch: a weight, a count or a height; 0 or more. */

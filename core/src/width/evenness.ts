@@ -1,4 +1,4 @@
-import type { Mode } from './overlap.ts';
+import type { PassPattern } from './overlap.ts';
 import {
   leastSpacing,
   MAX_SPACING_M,
@@ -92,11 +92,11 @@ function squaredOff({ at, by }: Kinks, periodM: number, firstOff: number): numbe
  * @throws InputError number.unusable for a spacing of nothing
  * @example evennessOf(pattern, 'one-way')(5) // 0.0603693
  */
-export function evennessOf(pattern: Pattern, mode: Mode): (spacingM: number) => number {
+export function evennessOf(pattern: Pattern, passPattern: PassPattern): (spacingM: number) => number {
   requirePattern(pattern);
   const flat: Flat = { xM: Float64Array.from(pattern.xM), y: Float64Array.from(pattern.y) };
   const own = kinksOf(flat);
-  const back = mode === 'one-way' ? null : turned(own);
+  const back = passPattern === 'one-way' ? null : turned(own);
   const lanes = back ? 2 : 1;
   const count = lanes * flat.xM.length;
   const kinks: Kinks = { at: new Float64Array(count), by: new Float64Array(count) };

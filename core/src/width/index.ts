@@ -6,11 +6,11 @@ export {
   depositOfPass,
   depositOfPasses,
   isTurned,
-  MODE_IDS,
-  MODES,
+  PASS_PATTERN_IDS,
+  PASS_PATTERNS,
   overlay,
   twoDirections,
-  type Mode,
+  type PassPattern,
   type Overlay,
 } from './overlap.ts';
 export { PASSING, sweep, type Sweep } from './sweep.ts';
@@ -20,17 +20,24 @@ export { resample, type Band, type Resampled, type Resampling } from './bootstra
 export {
   blankWidthTest,
   CATCH_KINDS,
-  upgradeWidthTest,
   MAX_ROWS,
   MAX_TRAYS,
-  WAY_IDS,
-  WAYS,
+  SPACING_METHOD_IDS,
+  SPACING_METHODS,
   type AcceptedInput,
   type CatchKind,
-  type Way,
+  type SpacingMethod,
   type WidthTestInput,
+  widthTestInput,
 } from './widthInput.ts';
-export { evaluateTrays, type TrayDoubt, type TrayReading, type TraysResult } from './evaluateTrays.ts';
+export { widthTestUpgrades } from './widthTestUpgrades.ts';
+export {
+  evaluateTrays,
+  positionsOf,
+  type TrayCheck,
+  type TrayReading,
+  type TraysResult,
+} from './evaluateTrays.ts';
 export { groundAt, evaluateWidthTest, type OnGround, type WidthResult } from './widthTest.ts';
 export { faultsOf, faultTexts, type Fault } from './diagnose.ts';
 export { mismatchOf, mismatchText, type Mismatch } from './mismatch.ts';

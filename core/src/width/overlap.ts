@@ -2,9 +2,9 @@ import { finite } from '../errors/preconditions.ts';
 import { depositAt, mirrored, requirePattern, requireSpacing, type Pattern } from './pattern.ts';
 
 /** Passes all in one heading, or every second one the other way. */
-export const MODES = { 'one-way': 'all one way', 'back-and-forth': 'back and forth' } as const;
-export type Mode = keyof typeof MODES;
-export const MODE_IDS = Object.keys(MODES) as Mode[];
+export const PASS_PATTERNS = { 'one-way': 'all one way', 'back-and-forth': 'back and forth' } as const;
+export type PassPattern = keyof typeof PASS_PATTERNS;
+export const PASS_PATTERN_IDS = Object.keys(PASS_PATTERNS) as PassPattern[];
 
 /** What lies on the ground over one period of passes. */
 export interface Overlay {
@@ -20,8 +20,12 @@ export interface Overlay {
 const folded = (x: number, periodM: number): number => ((x % periodM) + periodM) % periodM;
 
 /** How passes repeat: after each, or after every second one, which is turned round. */
-const lanesOf = (pattern: Pattern, spacingM: number, mode: Mode): { pattern: Pattern; atM: number }[] =>
-  mode === 'one-way'
+const lanesOf = (
+  pattern: Pattern,
+  spacingM: number,
+  passPattern: PassPattern,
+): { pattern: Pattern; atM: number }[] =>
+  passPattern === 'one-way'
     ? [{ pattern, atM: 0 }]
     : [
         { pattern, atM: 0 },
@@ -47,10 +51,10 @@ function fromLane(pattern: Pattern, atM: number, periodM: number, x: number): nu
  * @param spacingM distance between passes, m, above 0
  * @example overlay(pattern, 5, 'one-way').cv // 0.0603693
  */
-export function overlay(pattern: Pattern, spacingM: number, mode: Mode): Overlay {
+export function overlay(pattern: Pattern, spacingM: number, passPattern: PassPattern): Overlay {
   requirePattern(pattern);
   requireSpacing(pattern, spacingM);
-  const lanes = lanesOf(pattern, spacingM, mode);
+  const lanes = lanesOf(pattern, spacingM, passPattern);
   const periodM = spacingM * lanes.length;
   const places = lanes.flatMap((lane) => lane.pattern.xM.map((x) => folded(x + lane.atM, periodM)));
   const xM = [0, ...places.toSorted((a, b) => a - b), periodM].filter((x, at, all) => at === 0 || x - all[at - 1]! > 1e-12); // prettier-ignore
@@ -74,23 +78,24 @@ export function depositOfPasses({ xM, y }: Overlay, x: number): number {
 }
 
 /** Whether a pass, counted from 0 to both sides, goes the other way. */
-export const isTurned = (pass: number, mode: Mode): boolean => mode === 'back-and-forth' && pass % 2 !== 0;
+export const isTurned = (pass: number, passPattern: PassPattern): boolean =>
+  passPattern === 'back-and-forth' && pass % 2 !== 0;
 
 /** The deposit of one pass, counted from 0, at a place across all of them. */
 export function depositOfPass(
   pattern: Pattern,
   spacingM: number,
-  mode: Mode,
+  passPattern: PassPattern,
   pass: number,
   x: number,
 ): number {
   const own = finite(x - pass * spacingM);
-  return depositAt(pattern, isTurned(pass, mode) ? -own : own);
+  return depositAt(pattern, isTurned(pass, passPattern) ? -own : own);
 }
 
 /** How uneven passes at a spacing are: standard deviation over mean. */
-export const cvAt = (pattern: Pattern, spacingM: number, mode: Mode): number =>
-  overlay(pattern, spacingM, mode).cv;
+export const cvAt = (pattern: Pattern, spacingM: number, passPattern: PassPattern): number =>
+  overlay(pattern, spacingM, passPattern).cv;
 
 /**
  * How uneven it is after two directions at right angles, half the rate each, with the same pattern: the variances of two

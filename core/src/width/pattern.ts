@@ -15,7 +15,7 @@ export interface Pattern {
  * @param positionsM of the trays, m, rising, at least two
  * @param deposits at each, 0 or more
  * @throws InputError trays.order, trays.few
- * @example patternOf([-1, 0, 1], [1, 2, 1]) // xM: [-2, -1, 0, 1, 2], y: [0, 1, 2, 1, 0]
+ * @example patternOf([-1, 0, 1], [1, 2, 1]) // { xM: [-2, -1, 0, 1, 2], y: [0, 1, 2, 1, 0] }
  */
 export function patternOf(positionsM: readonly number[], deposits: readonly number[]): Pattern {
   requirePattern({ xM: positionsM, y: deposits });
@@ -43,7 +43,7 @@ export const leastSpacing = (pattern: Pattern): number => throwOf(pattern) / MAX
 /** Refuses a spacing that is none, or so small against the throw that passes without end would lie over each other. */
 export function requireSpacing(pattern: Pattern, spacingM: number): void {
   requirePositive({ spacingM });
-  if (spacingM < leastSpacing(pattern) || spacingM > MAX_SPACING_M) throw new InputError('number.unusable', { field: 'spacingM', typed: String(spacingM) }); // prettier-ignore
+  if (spacingM < leastSpacing(pattern) || spacingM > MAX_SPACING_M) throw new InputError('number.unusable', { field: 'spacingM', input: String(spacingM) }); // prettier-ignore
 }
 
 /** The deposit at a place: straight between the positions, 0 beyond them. */

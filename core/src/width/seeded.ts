@@ -2,7 +2,7 @@
  * Numbers from 0 to 1 that are the same for the same seed (mulberry32).
  *
  * @param seed any whole number
- * @example seeded(7)() // 0.0117…
+ * @example seeded(7)() // 0.0117
  */
 export function seeded(seed: number): () => number {
   let state = seed;

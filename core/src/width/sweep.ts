@@ -1,12 +1,12 @@
 import { InputError } from '../errors/InputError.ts';
 import { requirePositive } from '../errors/preconditions.ts';
 import { evennessOf } from './evenness.ts';
-import type { Mode } from './overlap.ts';
+import type { PassPattern } from './overlap.ts';
 import { throwOf, type Pattern } from './pattern.ts';
 
 /** How uneven passes are, from close to the full throw apart. */
 export interface Sweep {
-  readonly mode: Mode;
+  readonly passPattern: PassPattern;
   readonly spacingM: readonly number[];
   readonly cv: readonly number[];
   /** The widest spacing up to which the limit is kept in one stretch with the one that is recommended, m; null: it is nowhere. */
@@ -65,15 +65,15 @@ function stretches(spacingM: readonly number[], cv: readonly number[], limit: nu
 export function sweep(
   pattern: Pattern,
   traySpacingM: number,
-  mode: Mode,
+  passPattern: PassPattern,
   limit: number,
-  uneven: (spacingM: number) => number = evennessOf(pattern, mode),
+  uneven: (spacingM: number) => number = evennessOf(pattern, passPattern),
   stepM = stepFor(throwOf(pattern)),
 ): Sweep {
   requirePositive({ traySpacingM, limit, stepM });
   const full = throwOf(pattern);
   if (full / stepM > MAX_STEPS)
-    throw new InputError('number.unusable', { field: 'stepM', typed: String(stepM) });
+    throw new InputError('number.unusable', { field: 'stepM', input: String(stepM) });
   const from = Math.min(2 * traySpacingM, full / 2);
   const steps = Math.ceil((full - from) / stepM);
   const spacingM = Array.from({ length: steps + 1 }, (_, at) => from + ((full - from) * at) / steps);
@@ -83,5 +83,5 @@ export function sweep(
     .map(([low, high]) => ({ widest: high / (1 + PASSING), low, high }))
     .filter(({ widest, low }) => widest * (1 - PASSING) >= low - 1e-9)
     .toSorted((a, b) => b.widest - a.widest)[0];
-  return { mode, spacingM, cv, reachesM: found?.high ?? null, widestM: found?.widest ?? null };
+  return { passPattern, spacingM, cv, reachesM: found?.high ?? null, widestM: found?.widest ?? null };
 }

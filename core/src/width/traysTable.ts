@@ -7,15 +7,15 @@ import { MAX_ROWS, MAX_TRAYS, type WidthTestInput } from './widthInput.ts';
 /**
  * The trays of a test as rows of cells: the place of each, then what it caught in every row of trays.
  *
- * @example traysTable(typed)[1] // ['-4', '0', '0.1']
+ * @example traysTable(trays)[1] // ['-4', '0']
  */
-export function traysTable(typed: WidthTestInput): string[][] {
-  const { unit } = typed.layout;
-  const positions = positionsOf(typed.layout);
+export function traysTable(input: WidthTestInput): string[][] {
+  const { unit } = input.layout;
+  const positions = positionsOf(input.layout);
   const place = (xM: number) => `${xM < 0 ? '-' : ''}${showExact(Math.abs(xM) / UNITS[unit].toSi, 6).replace(/\s/g, '')}`; // prettier-ignore
   return [
-    [`Place, ${UNITS[unit].symbol}`, ...typed.rows.map((_, at) => `Row ${at + 1}`)],
-    ...positions.map((xM, at) => [place(xM)].concat(typed.rows.map((row) => row[at] ?? ''))),
+    [`Place, ${UNITS[unit].symbol}`, ...input.rows.map((_, at) => `Row ${at + 1}`)],
+    ...positions.map((xM, at) => [place(xM)].concat(input.rows.map((row) => row[at] ?? ''))),
   ];
 }
 
@@ -24,7 +24,7 @@ export function traysTable(typed: WidthTestInput): string[][] {
  *
  * @param cells headings first
  * @throws InputError trays.table with the line as its field
- * @example readTraysTable([['Place, m', 'Row 1'], ['-1', '2'], ['0', '4'], ['1', '2']], typed).rows // [['2', '4', '2']]
+ * @example readTraysTable([['Place, m', 'Row 1'], ['-1', '2'], ['0', '4'], ['1', '2']], trays).rows // [['2', '4', '2']]
  */
 export function readTraysTable(
   cells: readonly (readonly string[])[],
@@ -33,12 +33,12 @@ export function readTraysTable(
   const [head = [], ...lines] = cells;
   const columns = Math.max(...lines.map(({ length }) => length), head.length);
   if (lines.length < 3 || lines.length > MAX_TRAYS || columns < 2 || columns > MAX_ROWS + 1)
-    throw new InputError('trays.table', { field: 'line 1', typed: `${lines.length} lines and ${columns} columns` }); // prettier-ignore
+    throw new InputError('trays.table', { field: 'line 1', input: `${lines.length} lines and ${columns} columns` }); // prettier-ignore
   const wrong = lines.findIndex(([place = '']) => !/^[-−+]?\d/.test(place.trim()));
   if (wrong >= 0)
     throw new InputError('trays.table', {
       field: `line ${wrong + 2}`,
-      typed: lines[wrong]?.join(', ') ?? '',
+      input: lines[wrong]?.join(', ') ?? '',
     });
   return {
     layout: { ...layout, positions: lines.map(([place = '']) => place.trim().replace(/\s/g, '')).join(' ') },

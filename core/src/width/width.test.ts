@@ -16,7 +16,7 @@ import {
   twoDirections,
   underPattern,
   unevenness,
-  type Mode,
+  type PassPattern,
 } from './index.ts';
 
 const CATCHES = [0, .3, .9, 1.8, 2.7, 3.3, 3.6, 3.8, 3.9, 3.7, 3.4, 3.0, 2.3, 1.5, .7, .2, 0]; // prettier-ignore
@@ -52,7 +52,7 @@ describe('reference case N', () => {
   });
 });
 
-const MODES = ['one-way', 'back-and-forth'] as const satisfies readonly Mode[];
+const PASS_PATTERNS = ['one-way', 'back-and-forth'] as const satisfies readonly PassPattern[];
 const catches = fc.array(fc.float({ min: 0, max: 10, noNaN: true }), { minLength: 4, maxLength: 24 }).filter((row) => row.some((value) => value > 0.5)); // prettier-ignore
 const trays = catches.map((row) => patternOf(row.map((_, at) => (at - (row.length - 1) / 2) * 0.5), row)); // prettier-ignore
 const spacing = fc.double({ min: 0.6, max: 9, noNaN: true });
@@ -60,7 +60,7 @@ const spacing = fc.double({ min: 0.6, max: 9, noNaN: true });
 describe('properties', () => {
   it('mean times spacing is what falls on a metre, whatever the spacing', () =>
     fc.assert(fc.property(trays, spacing, (pattern, w) => {
-      for (const mode of MODES) expect(overlay(pattern, w, mode).mean * w).toBeCloseTo(underPattern(pattern), 9);
+      for (const passPattern of PASS_PATTERNS) expect(overlay(pattern, w, passPattern).mean * w).toBeCloseTo(underPattern(pattern), 9);
     }))); // prettier-ignore
   it('a symmetric pattern is as even in both modes', () =>
     fc.assert(fc.property(catches, spacing, (half, w) => {
@@ -77,7 +77,8 @@ describe('properties', () => {
   it('a box is even at its width and at half of it', () => {
     // Straight flanks of one tray's width, so the width from middle to middle of the flanks is that of the box.
     const box = patternOf([-2, -1.5, -1, -0.5, 0, 0.5, 1, 1.5, 2], Array(9).fill(3));
-    for (const w of [4.5, 2.25]) for (const mode of MODES) expect(cvAt(box, w, mode)).toBeLessThan(1e-7);
+    for (const w of [4.5, 2.25])
+      for (const passPattern of PASS_PATTERNS) expect(cvAt(box, w, passPattern)).toBeLessThan(1e-7);
     expect(cvAt(box, 4, 'one-way')).toBeGreaterThan(0.05);
   });
   it('the deposit of passes is the sum over passes (against a plain sum)', () =>
@@ -92,13 +93,13 @@ describe('properties', () => {
   it('agrees with correlation by splines, another way to the same figure', () =>
     fc.assert(fc.property(trays, spacing, (pattern, w) => {
       const other = unevenness(pattern);
-      for (const mode of MODES) expect(other(w, mode)).toBeCloseTo(cvAt(pattern, w, mode), 6);
+      for (const passPattern of PASS_PATTERNS) expect(other(w, passPattern)).toBeCloseTo(cvAt(pattern, w, passPattern), 6);
     }))); // prettier-ignore
   it('the widest spacing keeps the limit all around it', () =>
-    fc.assert(fc.property(trays, fc.constantFrom(...MODES), (pattern, mode) => {
-      const { widestM } = sweep(pattern, 0.5, mode, 0.15);
+    fc.assert(fc.property(trays, fc.constantFrom(...PASS_PATTERNS), (pattern, passPattern) => {
+      const { widestM } = sweep(pattern, 0.5, passPattern, 0.15);
       if (widestM === null) return;
-      for (const around of [0.951, 0.975, 1, 1.025, 1.049]) expect(cvAt(pattern, widestM * around, mode)).toBeLessThanOrEqual(0.1501); // prettier-ignore
+      for (const around of [0.951, 0.975, 1, 1.025, 1.049]) expect(cvAt(pattern, widestM * around, passPattern)).toBeLessThanOrEqual(0.1501); // prettier-ignore
       expect(widestM).toBeLessThanOrEqual(throwOf(pattern));
     }), { numRuns: 25 })); // prettier-ignore
   it('two directions are the variances of two halves', () => {

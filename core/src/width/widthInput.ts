@@ -1,15 +1,25 @@
-import type { LengthUnit, MassUnit } from '../quantities/units.ts';
-import type { PaceOfWork } from '../rigs/readPace.ts';
-import type { Mode } from './overlap.ts';
+import * as z from 'zod';
+import {
+  idOrNone,
+  keyOf,
+  lengthText,
+  lengthUnit,
+  massUnit,
+  notes,
+  text,
+  type InputOf,
+} from '../fields/schema.ts';
+import { paceInput } from '../machines/readPace.ts';
+import { PASS_PATTERNS } from './overlap.ts';
 
 /** Three habits of choosing a spacing, each honest about what it knows. */
-export const WAYS = {
+export const SPACING_METHODS = {
   trays: 'a row of trays across the throw',
   half: 'half the throw apart: it reaches the neighbouring track',
   full: 'the full throw apart',
 } as const;
-export type Way = keyof typeof WAYS;
-export const WAY_IDS = Object.keys(WAYS) as Way[];
+export type SpacingMethod = keyof typeof SPACING_METHODS;
+export const SPACING_METHOD_IDS = Object.keys(SPACING_METHODS) as SpacingMethod[];
 
 /** What was read of each tray. */
 export const CATCH_KINDS = {
@@ -19,64 +29,59 @@ export const CATCH_KINDS = {
 } as const;
 export type CatchKind = keyof typeof CATCH_KINDS;
 
-/** The spacing that was accepted, and since when. */
-export interface AcceptedInput {
-  readonly text: string;
-  readonly unit: LengthUnit;
-  readonly onDay: string;
-  readonly by: string;
-}
-
-/** A width test as typed. */
-export interface WidthTestInput {
-  readonly name: string;
-  /** Id of the machine; empty: not said. */
-  readonly rig: string;
-  readonly product: string;
-  /** Setting and second control it was thrown at. */
-  readonly setting: string;
-  readonly second: string;
-  readonly onDay: string;
-  readonly pace: PaceOfWork;
-  readonly way: Way;
-  /** All the width that is hit, by tape. */
-  readonly throw: { readonly text: string; readonly unit: LengthUnit };
-  /** The side deflector is down: a pattern of its own, for trim passes. */
-  readonly deflector: boolean;
-  /** Trays at equal distances about the middle, a wider gap for the wheels where one is left; or positions typed. */
-  readonly layout: {
-    readonly count: string;
-    readonly spacing: string;
-    readonly gap: string;
-    /** Positions of the trays, left below 0, apart by spaces; empty: evenly. */
-    readonly positions: string;
-    readonly unit: LengthUnit;
-  };
-  readonly tray: { readonly length: string; readonly width: string; readonly unit: LengthUnit };
-  readonly passes: string;
-  readonly kind: CatchKind;
-  readonly unit: MassUnit;
-  /** Step of the scale; empty: the last digit. */
-  readonly scaleStep: string;
-  /** What each tray caught, left to right, a row for each repeat. Empty: the tray is missing. */
-  readonly rows: readonly (readonly string[])[];
-  /** Most CV that is borne, percent: 15, or 20 for what forgives. */
-  readonly limit: string;
-  readonly mode: Mode;
-  /** The spacing that is looked at; empty: the recommended one. */
-  readonly looked: { readonly text: string; readonly unit: LengthUnit };
-  /** Id of a calibration whose output brings the shape to its level. */
-  readonly calibration: string;
-  /** Id of another width test to hold against this one: before something was changed. */
-  readonly before: string;
-  /** Questions that were answered with yes, by id. */
-  readonly answers: readonly string[];
-  readonly accepted: AcceptedInput | null;
-  readonly notes: string;
-}
-
 export const MAX_TRAYS = 200;
 export const MAX_ROWS = 12;
+
+/** A width test as typed: how far it throws, what trays across the throw caught, and the spacing that was accepted. */
+export const widthTestInput = z.object({
+  name: text,
+  /** Id of the machine; empty: not said. */
+  rig: idOrNone,
+  product: text,
+  /** Setting and second control it was thrown at. */
+  setting: text,
+  second: text,
+  onDay: text,
+  pace: paceInput,
+  spacingMethod: keyOf(SPACING_METHODS),
+  /** All the width that is hit, by tape. */
+  throw: lengthText,
+  /** The side deflector is down: a pattern of its own, for trim passes. */
+  deflector: z.boolean(),
+  /** Trays at equal distances about the middle, a wider gap for the wheels where one is left; or positions typed. */
+  layout: z.object({
+    count: text,
+    spacing: text,
+    gap: text,
+    /** Positions of the trays, left below 0, apart by spaces; empty: evenly. */
+    positions: notes,
+    unit: lengthUnit,
+  }),
+  tray: z.object({ length: text, width: text, unit: lengthUnit }),
+  passes: text,
+  kind: keyOf(CATCH_KINDS),
+  unit: massUnit,
+  /** Step of the scale; empty: the last digit. */
+  scaleStep: text,
+  /** What each tray caught, left to right, a row for each repeat. Empty: the tray is missing. */
+  rows: z.array(z.array(text).max(MAX_TRAYS)).max(MAX_ROWS),
+  /** Most CV that is borne, percent: 15, or 20 for what forgives. */
+  limit: text,
+  passPattern: keyOf(PASS_PATTERNS),
+  /** The spacing that is looked at; empty: the recommended one. */
+  looked: lengthText,
+  /** Id of a calibration whose output brings the shape to its level. */
+  calibration: idOrNone,
+  /** Id of another width test to hold against this one: before something was changed. */
+  before: idOrNone,
+  /** Questions that were answered with yes, by id. */
+  confirmed: z.array(z.string().max(500)).max(500),
+  accepted: lengthText.extend({ onDay: text, by: text }).nullable(),
+  notes,
+});
+export type WidthTestInput = InputOf<typeof widthTestInput>;
+/** The spacing that was accepted, and since when. */
+export type AcceptedInput = NonNullable<WidthTestInput['accepted']>;
 
 export function blankWidthTest(system: 'us' | 'metric'): WidthTestInput {
   const us = system === 'us';
@@ -89,7 +94,7 @@ export function blankWidthTest(system: 'us' | 'metric'): WidthTestInput {
     second: '',
     onDay: '',
     pace: { course: '', unit, time: '' },
-    way: 'trays',
+    spacingMethod: 'trays',
     throw: { text: '', unit },
     deflector: false,
     layout: { count: us ? '13' : '17', spacing: us ? '2' : '0.5', gap: '', positions: '', unit },
@@ -100,22 +105,12 @@ export function blankWidthTest(system: 'us' | 'metric'): WidthTestInput {
     scaleStep: '',
     rows: [[]],
     limit: '15',
-    mode: 'back-and-forth',
+    passPattern: 'back-and-forth',
     looked: { text: '', unit },
     calibration: '',
     before: '',
-    answers: [],
+    confirmed: [],
     accepted: null,
     notes: '',
   };
-}
-
-/**
- * A width test as this version knows it, from one that an earlier version kept.
- *
- * @example upgradeWidthTest({ name: 'Red, lake feed' }).mode // 'back-and-forth'
- */
-export function upgradeWidthTest(kept: Partial<WidthTestInput>): WidthTestInput {
-  const blank = blankWidthTest(kept.layout?.unit === 'm' ? 'metric' : 'us');
-  return { ...blank, ...kept, layout: { ...blank.layout, ...kept.layout } };
 }

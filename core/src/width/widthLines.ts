@@ -2,7 +2,7 @@ import { requirePositive } from '../errors/preconditions.ts';
 import { showExact, showQuantity } from '../quantities/show.ts';
 import { UNITS, type LengthUnit } from '../quantities/units.ts';
 import { operator, term, word, type Working } from '../working/working.ts';
-import { twoDirections, MODES } from './overlap.ts';
+import { twoDirections, PASS_PATTERNS } from './overlap.ts';
 import type { OnGround, WidthResult } from './widthTest.ts';
 import type { WidthTestInput } from './widthInput.ts';
 
@@ -15,31 +15,31 @@ const lengthText = (m: number, unit: LengthUnit): string => {
 /**
  * Why a spacing is recommended, in a sentence or two.
  *
- * @example recommendationText(reading, typed) // 'Back and forth it stays within 15 % up to 5.43 m; 5 % closer, …'
+ * @example recommendationText(widthReading, trays) // 'Back and forth it stays within 15 % up to 5.43 m. …'
  */
-export function recommendationText(reading: WidthResult, typed: WidthTestInput): string {
+export function recommendationText(reading: WidthResult, input: WidthTestInput): string {
   const { sweeps, recommendedM, throwM, limit } = reading;
-  const unit = typed.layout.unit;
-  if (typed.deflector)
+  const unit = input.layout.unit;
+  if (input.deflector)
     return 'With the deflector down it is a pattern for trim passes: one pass along the edge, nothing beside it.';
-  if (typed.way !== 'trays') {
+  if (input.spacingMethod !== 'trays') {
     if (throwM === null) return 'Measure with a tape how far it hits on both sides together.';
-    return typed.way === 'half'
+    return input.spacingMethod === 'half'
       ? 'Half the throw apart each spot is hit from both sides. It evens out most patterns, and is what to do until trays were set out.'
       : 'The full throw apart, each spot is hit once, thinly at the edges. Trays usually show that to be striped: set them out, or pass half as far.';
   }
   if (!sweeps) return 'Set the trays out across the throw, pass over them, and type what each caught.';
-  const { reachesM } = sweeps[typed.mode];
+  const { reachesM } = sweeps[input.passPattern];
   if (recommendedM === null || reachesM === null)
     return `No spacing is even within ${percent(limit)}. Look below what may be wrong with the pattern, and test again.`;
-  const other = sweeps[typed.mode === 'one-way' ? 'back-and-forth' : 'one-way'].widestM;
-  const also = other === null ? '' : ` ${typed.mode === 'one-way' ? 'Back and forth' : 'All one way'} it would be ${lengthText(other, unit)}.`; // prettier-ignore
-  const mode = MODES[typed.mode];
-  return `${mode.charAt(0).toUpperCase()}${mode.slice(1)} it stays within ${percent(limit)} up to ${lengthText(reachesM, unit)}. Nobody passes to the inch, so 5 % is left to each side.${also}`;
+  const other = sweeps[input.passPattern === 'one-way' ? 'back-and-forth' : 'one-way'].widestM;
+  const also = other === null ? '' : ` ${input.passPattern === 'one-way' ? 'Back and forth' : 'All one way'} it would be ${lengthText(other, unit)}.`; // prettier-ignore
+  const passPattern = PASS_PATTERNS[input.passPattern];
+  return `${passPattern.charAt(0).toUpperCase()}${passPattern.slice(1)} it stays within ${percent(limit)} up to ${lengthText(reachesM, unit)}. Nobody passes to the inch, so 5 % is left to each side.${also}`;
 }
 
 /** What is to be seen at the spacing that is looked at, a line each. */
-export function groundRemarks(reading: WidthResult, ground: OnGround, typed: WidthTestInput): string[] {
+export function groundRemarks(reading: WidthResult, ground: OnGround, input: WidthTestInput): string[] {
   const { overlay: over, most, least, middle } = ground;
   const { leftShare: left, limit } = reading;
   const within = over.cv <= limit ? 'within' : 'beyond';
@@ -49,14 +49,14 @@ export function groundRemarks(reading: WidthResult, ground: OnGround, typed: Wid
       ? []
       : [`${percent(left, 3)} falls to the left, ${percent(1 - left, 3)} to the right.`]),
     `Twice over, at right angles and half the rate each, it would be CV ${percent(twoDirections(over.cv))}.`,
-    ...(typed.kind === 'mass'
+    ...(input.kind === 'mass'
       ? [`The mean is ${showQuantity(over.mean, 'g/m2', 3).number} g / m² for one pass at this spacing.`]
       : []),
   ];
 }
 
 /** The mean at a spacing as a line: what falls on a metre of path, over the spacing. */
-export function meanLine(reading: WidthResult, spacingM: number, typed: WidthTestInput): Working | null {
+export function meanLine(reading: WidthResult, spacingM: number, input: WidthTestInput): Working | null {
   const { caughtKgPerM } = reading;
   if (caughtKgPerM === null) return null;
   return {
@@ -68,7 +68,7 @@ export function meanLine(reading: WidthResult, spacingM: number, typed: WidthTes
       term('path', { number: '1', unit: 'm' }),
       word('of path'),
       operator('÷'),
-      term('spacing', showQuantity(spacingM, typed.layout.unit)),
+      term('spacing', showQuantity(spacingM, input.layout.unit)),
       operator('='),
       term('mean', showQuantity(caughtKgPerM / spacingM, 'g/m2'), { strong: true }),
     ],
@@ -80,7 +80,7 @@ export function meanLine(reading: WidthResult, spacingM: number, typed: WidthTes
  *
  * @param caughtKgPerM by the trays
  * @param outputKgPerM by the bench
- * @example levelText(0.039, 0.0446) // 'The trays kept 87 % of what the machine puts out. …'
+ * @example levelText(0.039, 0.0446) // 'The trays kept …'
  */
 export function levelText(caughtKgPerM: number, outputKgPerM: number): string {
   requirePositive({ caughtKgPerM, outputKgPerM });

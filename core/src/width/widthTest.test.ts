@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { evaluateCalibration, spreadPlan, benchRig, blankCalibration, blankRun } from '../testing/index.ts';
-import { blankRig } from '../rigs/index.ts';
+import { blankRig } from '../machines/index.ts';
 import {
   blankWidthTest,
   faultsOf,
@@ -21,13 +21,13 @@ import {
 } from './index.ts';
 
 const ROW = '0 .3 .9 1.8 2.7 3.3 3.6 3.8 3.9 3.7 3.4 3.0 2.3 1.5 .7 .2 0'.split(' ');
-const typed = (more: Partial<WidthTestInput> = {}): WidthTestInput => ({
+const input = (more: Partial<WidthTestInput> = {}): WidthTestInput => ({
   ...blankWidthTest('metric'),
   name: 'Red, trays',
   rows: [ROW],
   ...more,
 });
-const trays = (more: Partial<WidthTestInput> = {}) => evaluateTrays(typed(more));
+const trays = (more: Partial<WidthTestInput> = {}) => evaluateTrays(input(more));
 const layout = (more: object) => ({ layout: { ...blankWidthTest('metric').layout, ...more } });
 
 describe('trays as typed', () => {
@@ -36,18 +36,18 @@ describe('trays as typed', () => {
     expect(errors).toEqual([]);
     expect(spacingM).toBeCloseTo(0.5, 12);
     expect(read[8]).toMatchObject({ xM: 0, deposit: expect.closeTo(0.0039 / 0.45, 12), isFilled: false });
-    const reading = evaluateWidthTest(typed());
+    const reading = evaluateWidthTest(input());
     expect(reading.recommendedM).toBeCloseTo(5.175, 3);
-    expect(evaluateWidthTest(typed({ mode: 'one-way' })).recommendedM).toBeCloseTo(5.205, 3);
+    expect(evaluateWidthTest(input({ passPattern: 'one-way' })).recommendedM).toBeCloseTo(5.205, 3);
     expect(groundAt(reading.pattern!, 5, 'one-way').overlay.mean * 1000).toBeCloseTo(7.8, 9);
   });
   it('the shape needs no scale: counts and heights recommend the same', () => {
     const count = evaluateWidthTest(
-      typed({ kind: 'count', rows: [ROW.map((text) => String(Number(text) * 10))] }),
+      input({ kind: 'count', rows: [ROW.map((text) => String(Number(text) * 10))] }),
     );
     expect(count.recommendedM).toBeCloseTo(5.175, 3);
     expect(count.caughtKgPerM).toBeNull();
-    expect(evaluateWidthTest(typed({ kind: 'height' })).recommendedM).toBeCloseTo(5.175, 3);
+    expect(evaluateWidthTest(input({ kind: 'height' })).recommendedM).toBeCloseTo(5.175, 3);
   });
   it('a missing tray is put in between its neighbours and marked; rows are averaged with their scatter', () => {
     const missing = trays({ rows: [ROW.with(6, '')] }).trays[6]!;
@@ -62,14 +62,14 @@ describe('trays as typed', () => {
     expect(trays(layout({ count: '6', spacing: '0.5', gap: '1' })).positionsM).toEqual([-1.5, -1, -0.5, 0.5, 1, 1.5]);
     const uneven = { ...layout({ positions: '-3 -1.5 -0.5 0 0.5 1.5 3' }), rows: ['1 3 4 4 4 3 1'.split(' ')] };
     expect(trays(uneven).positionsM).toEqual([-3, -1.5, -0.5, 0, 0.5, 1.5, 3]);
-    expect(evaluateWidthTest(typed(uneven)).recommendedM).toBeGreaterThan(3);
+    expect(evaluateWidthTest(input(uneven)).recommendedM).toBeGreaterThan(3);
   }); // prettier-ignore
   it('a catch ten times its neighbours asks', () => {
     const slip = { rows: [ROW.with(4, '27')] };
-    expect(trays(slip).doubts).toEqual([]);
-    const [doubt] = trays({ rows: [ROW.with(4, '270')] }).doubts;
-    expect(doubt!.text).toContain('Tray 5 caught 270, 82 times its neighbours');
-    expect(trays({ rows: [ROW.with(4, '270')], answers: [doubt!.id] }).doubts).toEqual([]);
+    expect(trays(slip).plausibility).toEqual([]);
+    const [question] = trays({ rows: [ROW.with(4, '270')] }).plausibility;
+    expect(question!.text).toContain('Tray 5 caught 270, 82 times its neighbours');
+    expect(trays({ rows: [ROW.with(4, '270')], confirmed: [question!.id] }).plausibility).toEqual([]);
   });
   it.each<[Partial<WidthTestInput>, string, string]>([
     [{ rows: [ROW.map(() => '0')] }, 'rows.0.0', 'trays.nothing'],
@@ -82,35 +82,38 @@ describe('trays as typed', () => {
     [layout({ count: '201' }), 'layout.count', 'count.whole'],
     [{ passes: '0' }, 'passes', 'count.whole'],
     [{ limit: '90' }, 'limit', 'percent.unreadable'],
-    [{ way: 'half', throw: { text: '0', unit: 'm' } }, 'throw.text', 'quantity.not-positive'],
+    [{ spacingMethod: 'half', throw: { text: '0', unit: 'm' } }, 'throw.text', 'quantity.not-positive'],
   ])('%j is refused at %s', (more, field, code) =>
-    expect(evaluateWidthTest(typed(more)).errors.map((error) => [error.field, error.code])).toEqual([[field, code]]),
+    expect(evaluateWidthTest(input(more)).errors.map((error) => [error.field, error.code])).toEqual([[field, code]]),
   ); // prettier-ignore
   it('200 trays are read and swept', () => {
     const many = { ...layout({ count: '200', spacing: '0.05' }), tray: { length: '0.5', width: '0.05', unit: 'm' as const }, rows: [Array.from({ length: 200 }, (_, at) => String(Math.round(100 * Math.sin((Math.PI * at) / 199))))] }; // prettier-ignore
-    expect(evaluateWidthTest(typed(many)).recommendedM).toBeGreaterThan(4);
+    expect(evaluateWidthTest(input(many)).recommendedM).toBeGreaterThan(4);
   });
   it('as a table out and in', () => {
-    const table = traysTable(typed({ rows: [ROW, ROW.with(3, '')] }));
+    const table = traysTable(input({ rows: [ROW, ROW.with(3, '')] }));
     expect(table[1]).toEqual(['-4', '0', '0']);
-    const back = readTraysTable(table, typed());
-    expect(evaluateTrays({ ...typed(), ...back }).positionsM).toEqual(trays().positionsM);
+    const back = readTraysTable(table, input());
+    expect(evaluateTrays({ ...input(), ...back }).positionsM).toEqual(trays().positionsM);
     expect(back.rows[1]![3]).toBe('');
-    expect(() => readTraysTable([['a'], ['b']], typed())).toThrow(
+    expect(() => readTraysTable([['a'], ['b']], input())).toThrow(
       expect.objectContaining({ code: 'trays.table' }),
     );
-    expect(() => readTraysTable([['Place', 'Row'], ['x', '1'], ['0', '2'], ['1', '1']], typed())).toThrow(expect.objectContaining({ field: 'line 2' })); // prettier-ignore
+    expect(() => readTraysTable([['Place', 'Row'], ['x', '1'], ['0', '2'], ['1', '1']], input())).toThrow(expect.objectContaining({ field: 'line 2' })); // prettier-ignore
   });
 });
 
 describe('three habits', () => {
   it('full and half by tape differ by two, and each says what it knows', () => {
-    const of = (way: 'full' | 'half') => evaluateWidthTest(typed({ way, throw: { text: '10', unit: 'm' } }));
+    const of = (spacingMethod: 'full' | 'half') =>
+      evaluateWidthTest(input({ spacingMethod, throw: { text: '10', unit: 'm' } }));
     expect(of('full').recommendedM).toBe(10);
     expect(of('half').recommendedM).toBe(5);
-    expect(recommendationText(of('full'), typed({ way: 'full' }))).toContain('striped');
-    expect(recommendationText(of('half'), typed({ way: 'half' }))).toContain('until trays were set out');
-    expect(recommendationText(evaluateWidthTest(typed()), typed())).toContain('up to 5.43 m');
+    expect(recommendationText(of('full'), input({ spacingMethod: 'full' }))).toContain('striped');
+    expect(recommendationText(of('half'), input({ spacingMethod: 'half' }))).toContain(
+      'until trays were set out',
+    );
+    expect(recommendationText(evaluateWidthTest(input()), input())).toContain('up to 5.43 m');
   });
   it('mixing them puts down double, and it is said', () => {
     expect(mismatchOf(10, 5)).toEqual({ times: 2 });
@@ -118,7 +121,7 @@ describe('three habits', () => {
     expect(mismatchText({ times: 2 }, '18 ft', '9 ft')).toContain('2.0 times the rate');
   });
   it('with the deflector down it is for trim passes: nothing is recommended for the field', () =>
-    expect(evaluateWidthTest(typed({ deflector: true }))).toMatchObject({
+    expect(evaluateWidthTest(input({ deflector: true }))).toMatchObject({
       sweeps: null,
       recommendedM: null,
     }));
@@ -149,8 +152,8 @@ describe('what to change', () => {
     expect(levelText(1.2, 1)).toContain('cannot be');
   });
   it('remarks at a spacing have the share, the hollow and the two directions', () => {
-    const reading = evaluateWidthTest(typed());
-    const lines = groundRemarks(reading, groundAt(reading.pattern!, 5.5, 'one-way'), typed()).join(' ');
+    const reading = evaluateWidthTest(input());
+    const lines = groundRemarks(reading, groundAt(reading.pattern!, 5.5, 'one-way'), input()).join(' ');
     for (const words of ['CV 16 %, beyond the 15 %', '52.3 % falls to the left', 'it would be CV 11 %'])
       expect(lines).toContain(words);
   });

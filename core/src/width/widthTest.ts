@@ -1,6 +1,6 @@
+import { readPercent } from '../fields/counts.ts';
 import { collect } from '../errors/collect.ts';
 import { InputError } from '../errors/InputError.ts';
-import { readNumber } from '../quantities/numbers.ts';
 import { readPositive } from '../quantities/quantity.ts';
 import { noteDay, readName } from '../fields/heading.ts';
 import { depositOfPasses, overlay, type Overlay } from './overlap.ts';
@@ -27,11 +27,8 @@ export interface WidthResult {
   readonly errors: readonly InputError[];
 }
 
-function readLimit(typed: string): number {
-  const percent = readNumber(typed.replace('%', ''), 'limit');
-  if (percent > 0 && percent <= 60) return percent / 100;
-  throw new InputError('percent.unreadable', { field: 'limit', hint: '15' });
-}
+/** Most CV that can be borne, percent: beyond that nothing is even. */
+const MAX_CV = 60;
 
 const SWEEPS = new WeakMap<TraysResult, { limit: number; sweeps: WidthResult['sweeps'] }>();
 
@@ -39,7 +36,8 @@ const SWEEPS = new WeakMap<TraysResult, { limit: number; sweeps: WidthResult['sw
 function sweepsOf(trays: TraysResult, pattern: Pattern, limit: number): WidthResult['sweeps'] {
   const known = SWEEPS.get(trays);
   if (known?.limit === limit) return known.sweeps;
-  const of = (mode: 'one-way' | 'back-and-forth') => sweep(pattern, trays.spacingM ?? 0.5, mode, limit);
+  const of = (passPattern: 'one-way' | 'back-and-forth') =>
+    sweep(pattern, trays.spacingM ?? 0.5, passPattern, limit);
   const sweeps = { 'one-way': of('one-way'), 'back-and-forth': of('back-and-forth') };
   SWEEPS.set(trays, { limit, sweeps });
   return sweeps;
@@ -49,37 +47,40 @@ function sweepsOf(trays: TraysResult, pattern: Pattern, limit: number): WidthRes
  * Reads a width test: the pattern of its trays, how even passes are, and the spacing that it recommends.
  *
  * @param trays its trays as read; they are read here when nothing is given
- * @example evaluateWidthTest(typed).recommendedM // 5.175
+ * @example evaluateWidthTest(trays).recommendedM // 5.175
  */
 export function evaluateWidthTest(
-  typed: WidthTestInput,
-  trays: TraysResult = evaluateTrays(typed),
+  input: WidthTestInput,
+  trays: TraysResult = evaluateTrays(input),
 ): WidthResult {
   const { errors, tryRead, readIfPresent } = collect();
-  tryRead(() => readName(typed.name, 'name', 'Red spreader, lake feed, trays'));
-  noteDay(tryRead, typed.onDay, 'onDay');
+  tryRead(() => readName(input.name, 'name', 'Red spreader, lake feed, trays'));
+  noteDay(tryRead, input.onDay, 'onDay');
   const length = (text: string, unit: WidthTestInput['throw']['unit'], field: string, what: string) =>
     readIfPresent(text, () => readPositive(text, { kind: 'length', bareUnit: unit, field }, what).si);
-  const limit = readIfPresent(typed.limit, () => readLimit(typed.limit)) ?? 0.15;
-  const byTape = length(typed.throw.text, typed.throw.unit, 'throw.text', 'The throw');
-  const usesTrays = typed.way === 'trays';
+  const limit =
+    readIfPresent(input.limit, () =>
+      readPercent(input.limit, { field: 'limit', hint: '15', most: MAX_CV, isPositive: true }),
+    ) ?? 0.15;
+  const byTape = length(input.throw.text, input.throw.unit, 'throw.text', 'The throw');
+  const usesTrays = input.spacingMethod === 'trays';
   const pattern = usesTrays && trays.trays.length > 0 ? patternOf(trays.trays.map(({ xM }) => xM), trays.trays.map(({ deposit }) => deposit)) : null; // prettier-ignore
   const isFar = trays.errors.some(({ code }) => code === 'trays.far');
-  const sweeps = pattern && !typed.deflector && !isFar ? sweepsOf(trays, pattern, limit) : null;
+  const sweeps = pattern && !input.deflector && !isFar ? sweepsOf(trays, pattern, limit) : null;
   const throwM = pattern ? throwOf(pattern) : byTape;
-  const byHabit = byTape === null ? null : typed.way === 'half' ? byTape / 2 : byTape;
-  const recommendedM = usesTrays ? (sweeps?.[typed.mode].widestM ?? null) : byHabit;
-  if (typed.accepted) {
-    noteDay(tryRead, typed.accepted.onDay, 'accepted.onDay');
-    length(typed.accepted.text, typed.accepted.unit, 'accepted.text', 'The accepted spacing');
+  const byHabit = byTape === null ? null : input.spacingMethod === 'half' ? byTape / 2 : byTape;
+  const recommendedM = usesTrays ? (sweeps?.[input.passPattern].widestM ?? null) : byHabit;
+  if (input.accepted) {
+    noteDay(tryRead, input.accepted.onDay, 'accepted.onDay');
+    length(input.accepted.text, input.accepted.unit, 'accepted.text', 'The accepted spacing');
   }
-  const looked = length(typed.looked.text, typed.looked.unit, 'looked.text', 'The pass spacing');
+  const looked = length(input.looked.text, input.looked.unit, 'looked.text', 'The pass spacing');
   return {
     trays,
     pattern,
     throwM,
     limit,
-    caughtKgPerM: pattern && typed.kind === 'mass' ? underPattern(pattern) : null,
+    caughtKgPerM: pattern && input.kind === 'mass' ? underPattern(pattern) : null,
     leftShare: pattern && leftShare(pattern),
     sweeps,
     recommendedM,
@@ -102,8 +103,12 @@ export interface OnGround {
  *
  * @example groundAt(pattern, 5, 'back-and-forth').overlay.cv // 0.0783
  */
-export function groundAt(pattern: Pattern, spacingM: number, mode: WidthTestInput['mode']): OnGround {
-  const over = overlay(pattern, spacingM, mode);
+export function groundAt(
+  pattern: Pattern,
+  spacingM: number,
+  passPattern: WidthTestInput['passPattern'],
+): OnGround {
+  const over = overlay(pattern, spacingM, passPattern);
   const share = (value: number) => (over.mean > 0 ? value / over.mean : 0);
   return {
     overlay: over,

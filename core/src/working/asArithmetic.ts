@@ -147,7 +147,7 @@ function split(parts: readonly (Term | Join)[], at: (part: Join) => boolean): (T
  * result of one step is the first term of the next, as on paper.
  *
  * @returns nothing for a true line, and for one with a term that is still missing
- * @example untrue(line) // []
+ * @example untrue(answer.lines.need) // []
  */
 export function untrue({ parts }: Working): string[] {
   if (parts.some((part) => part.type === 'term' && part.shown === null)) return [];

@@ -12,10 +12,6 @@ import {
   blankWorksheet,
   blankCalibration,
   checkSheet,
-  upgradeCalibration,
-  upgradeRig,
-  upgradeWidthTest,
-  upgradeWorksheet,
   inScoops,
   meanLine,
   measuredLine,
@@ -30,7 +26,7 @@ import {
   scoopLine,
   workingText,
   type CalibrationInput,
-  type EarlierWorksheet,
+  type JobInput,
   type MethodId,
   type RigInput,
   type RuleSetInput,
@@ -43,12 +39,12 @@ import { untrue } from './asArithmetic.ts';
 import { operator, term, word } from './index.ts';
 
 const DEMO = JSON.parse(readFileSync(new URL('../../../demo/tarn-hollow.json', import.meta.url), 'utf8')) as {
-  jobs: { onDay: string; worksheet: EarlierWorksheet }[];
-  sites: { typed: SiteInput }[];
-  ruleSets: { typed: RuleSetInput }[];
-  rigs: { id: string; typed: RigInput }[];
-  calibrations: { typed: CalibrationInput }[];
-  widthTests: { typed: WidthTestInput }[];
+  jobs: { input: JobInput }[];
+  sites: { input: SiteInput }[];
+  ruleSets: { input: RuleSetInput }[];
+  rigs: { id: string; input: RigInput }[];
+  calibrations: { input: CalibrationInput }[];
+  widthTests: { input: WidthTestInput }[];
 }; // prettier-ignore
 
 const isTrue = (line: Working | null) => {
@@ -56,49 +52,50 @@ const isTrue = (line: Working | null) => {
 };
 
 /** Every line that a sheet can show. */
-function sheetLines(typed: WorksheetInput, onDay: string, rules: RuleSetInput | null): Working[] {
-  const answer = answerWorksheet(typed, AS_TYPED);
+function sheetLines(input: WorksheetInput, onDay: string, rules: RuleSetInput | null): Working[] {
+  const answer = answerWorksheet(input, AS_TYPED);
   const { areas, ...others } = answer.lines;
   const { scoop } = answer.reading.product;
-  const checks = rules ? checkSheet(evaluateRuleSet(rules).rules, answer, typed.rules, { onDay, soilTests: [], others: [] }) : []; // prettier-ignore
+  const checks = rules ? checkSheet(evaluateRuleSet(rules).rules, answer, input.rules, { onDay, soilTests: [], others: [] }) : []; // prettier-ignore
   return [
     ...areas,
     ...Object.values(others),
     ...portionsOf(answer.reading.split, onDay, answer).map(({ working }) => working),
     ...checks.map(({ working }) => working),
-    ...(scoop && answer.numbers.amountSi !== null && answer.reading.product.form === 'dry' ? [inScoops(answer.numbers.amountSi, 'lb', scoop, typed.product.scoop), scoopLine(scoop, typed.product.scoop)] : []), // prettier-ignore
+    ...(scoop && answer.numbers.amountSi !== null && answer.reading.product.form === 'dry' ? [inScoops(answer.numbers.amountSi, 'lb', scoop, input.product.scoop), scoopLine(scoop, input.product.scoop)] : []), // prettier-ignore
   ];
 }
 
-function benchLines(typed: CalibrationInput, rig: RigInput): (Working | null)[] {
+function benchLines(input: CalibrationInput, rig: RigInput): (Working | null)[] {
   const bench = benchRig(rig);
-  const reading = evaluateCalibration(typed, bench);
-  return typed.runs.flatMap((run, at) => {
+  const reading = evaluateCalibration(input, bench);
+  return input.runs.flatMap((run, at) => {
     const read = reading.runs[at]!;
     return read.worked
-      ? [runLine(run, read, typed, bench), paceLine(run, read, typed, reading.paceMPerS)]
+      ? [runLine(run, read, input, bench), paceLine(run, read, input, reading.paceMPerS)]
       : [];
   });
 }
 
 describe('the lines of Tarn Hollow hold as they stand', () => {
   it('sheets, their portions, rules and scoops', () => {
-    for (const { onDay, worksheet } of DEMO.jobs)
-      for (const line of sheetLines(upgradeWorksheet(worksheet), onDay, DEMO.ruleSets[0]!.typed))
-        isTrue(line);
+    for (const {
+      input: { onDay, worksheet },
+    } of DEMO.jobs)
+      for (const line of sheetLines(worksheet, onDay, DEMO.ruleSets[0]!.input)) isTrue(line);
   });
   it('test runs', () => {
-    for (const { typed } of DEMO.calibrations) {
-      const rig = DEMO.rigs.find(({ id }) => id === typed.rig)!.typed;
-      for (const line of benchLines(upgradeCalibration(typed), upgradeRig(rig))) isTrue(line);
+    for (const { input } of DEMO.calibrations) {
+      const rig = DEMO.rigs.find(({ id }) => id === input.rig)!.input;
+      for (const line of benchLines(input, rig)) isTrue(line);
     }
   });
   it('sites and widths', () => {
-    for (const { typed } of DEMO.sites)
-      evaluateSite(typed).areas.forEach((area, at) => isTrue(measuredLine(typed.areas[at]!, area)));
-    for (const { typed } of DEMO.widthTests) {
-      const reading = evaluateWidthTest(upgradeWidthTest(typed));
-      if (reading.lookedM !== null) isTrue(meanLine(reading, reading.lookedM, upgradeWidthTest(typed)));
+    for (const { input } of DEMO.sites)
+      evaluateSite(input).areas.forEach((area, at) => isTrue(measuredLine(input.areas[at]!, area)));
+    for (const { input } of DEMO.widthTests) {
+      const reading = evaluateWidthTest(input);
+      if (reading.lookedM !== null) isTrue(meanLine(reading, reading.lookedM, input));
     }
   });
 });
@@ -130,9 +127,9 @@ it('sheets with any numbers, kinds and units', { timeout: 30_000 }, () => {
       const isLiquid = drawn.kind === 'liquid-fertilizer' && drawn.of === 'product';
       const unit = isLiquid ? (drawn.system === 'us' ? ('gal/1000 ft2' as const) : ('L/ha' as const)) : blank.need.unit; // prettier-ignore
       const amount = drawn.system === 'us' ? drawn.amount : String(50 * Number(drawn.amount));
-      const typed = {
+      const input = {
         ...blank,
-        need: { of: drawn.of, amount, unit },
+        need: { nutrient: drawn.of, amount, unit },
         product: { ...product, package: { ...product.package, size: drawn.pack }, coverage: { ...product.coverage, size: drawn.covers } }, // prettier-ignore
         areas: drawn.sizes.map((size, at) => ({
           id: String(at),
@@ -143,7 +140,7 @@ it('sheets with any numbers, kinds and units', { timeout: 30_000 }, () => {
         carrier: { ...blank.carrier, amount: drawn.carrier, means: drawn.means },
         split: { portions: drawn.portions, everyDays: '28', directions: drawn.directions },
       };
-      for (const line of sheetLines(typed, '2026-04-18', null)) isTrue(line);
+      for (const line of sheetLines(input, '2026-04-18', null)) isTrue(line);
     }),
     { seed: 121, numRuns: 60 },
   );
@@ -177,8 +174,8 @@ it.each(METHOD_IDS)(
         const rig = { ...blankRig('metric'), name: 'Red', kind: 'row-distributor' as const, control, outlets: { count: '2', feeds }, pace: { course: '40', unit: 'm' as const, time: '30.77' } }; // prettier-ignore
         const own = spreadAt === '' ? null : { text: spreadAt, unit: 'm' as const, by: 'chosen' as const };
         const runs = [{ ...blankRun('a', '2026-04-10', method), setting: '5', readings, width: own, noFlow }];
-        const typed = { ...blankCalibration('metric'), name: 'Red', target: { amount: '300', unit: 'kg/ha' as const }, width: { text: width, unit: 'm' as const, by: 'measured' as const }, runs }; // prettier-ignore
-        const lines = benchLines(typed, rig);
+        const input = { ...blankCalibration('metric'), name: 'Red', target: { amount: '300', unit: 'kg/ha' as const }, width: { text: width, unit: 'm' as const, by: 'measured' as const }, runs }; // prettier-ignore
+        const lines = benchLines(input, rig);
         for (const line of lines) if (!noFlow) isTrue(line);
       }),
       { seed: 122, numRuns: 150 },
@@ -188,14 +185,14 @@ it.each(METHOD_IDS)(
 
 describe('the reading of lines itself', () => {
   const line = (...parts: Working['parts'][number][]): Working => ({ id: 'l', label: 'l', parts });
-  const typed = (number: string, unit = '') => term('t', { number, unit }, { origin: 'typed' });
+  const input = (number: string, unit = '') => term('t', { number, unit }, { origin: 'typed' });
   const computed = (number: string, unit = '') => term('c', { number, unit });
   it('finds what is not so', () => {
-    expect(untrue(line(typed('40 lb'), operator('÷'), typed('12 000 ft2'), operator('='), computed('3.33', 'lb / 1000 ft²')))).toEqual([]); // prettier-ignore
-    expect(untrue(line(typed('40 lb'), operator('÷'), typed('12 000 ft2'), operator('='), computed('3.43', 'lb / 1000 ft²')))).toHaveLength(1); // prettier-ignore
+    expect(untrue(line(input('40 lb'), operator('÷'), input('12 000 ft2'), operator('='), computed('3.33', 'lb / 1000 ft²')))).toEqual([]); // prettier-ignore
+    expect(untrue(line(input('40 lb'), operator('÷'), input('12 000 ft2'), operator('='), computed('3.43', 'lb / 1000 ft²')))).toHaveLength(1); // prettier-ignore
     // A missing bracket, a unit of another kind.
-    expect(untrue(line(typed('1.84 kg'), operator('+'), typed('2.02 kg'), operator('÷'), typed('2'), operator('='), computed('1.93', 'kg')))).toHaveLength(1); // prettier-ignore
-    expect(untrue(line(word('('), typed('1.84 kg'), operator('+'), typed('2.02 kg'), word(')'), operator('÷'), typed('2'), operator('='), computed('1.93', 'kg')))).toEqual([]); // prettier-ignore
-    expect(untrue(line(typed('2 kg'), operator('='), computed('2.00', 'm')))).toHaveLength(1);
+    expect(untrue(line(input('1.84 kg'), operator('+'), input('2.02 kg'), operator('÷'), input('2'), operator('='), computed('1.93', 'kg')))).toHaveLength(1); // prettier-ignore
+    expect(untrue(line(word('('), input('1.84 kg'), operator('+'), input('2.02 kg'), word(')'), operator('÷'), input('2'), operator('='), computed('1.93', 'kg')))).toEqual([]); // prettier-ignore
+    expect(untrue(line(input('2 kg'), operator('='), computed('2.00', 'm')))).toHaveLength(1);
   });
 });

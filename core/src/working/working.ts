@@ -59,7 +59,7 @@ export const termText = ({ shown }: Term): string =>
 /**
  * A line of working as plain text, to be copied.
  *
- * @example workingText(line) // '0.8 lb N on each 1000 ft² ÷ 24 % in 24-0-8 = 3.33 lb / 1000 ft²'
+ * @example workingText(answer.lines.need) // '0.8 lb N on each 1000 ft² ÷ 24 % in 24-0-8 = 3.33 lb / 1000 ft²'
  */
 export const workingText = ({ parts }: Working): string =>
   parts.map((part) => (part.type === 'term' ? termText(part) : part.text)).join(' ');

@@ -2,13 +2,13 @@ import { toResult, InputError } from '../errors/InputError.ts';
 import { readNeed, splitUnit } from '../need/needField.ts';
 import { fromSi } from '../quantities/convert.ts';
 import { inForm, otherForm, type Nutrient } from '../need/nutrients.ts';
-import { putDown, type NeedOf } from '../shelf/wanted.ts';
+import { delivered, type NeedOf } from '../products/wanted.ts';
 import type { Delivered } from '../need/productRate.ts';
 import { showExact, showQuantity, type Shown } from '../quantities/show.ts';
 import { workingText, type Working } from '../working/working.ts';
 import { workNumbers, type WorksheetNumbers } from './numbers.ts';
 import { evaluateWorksheet, type WorksheetResult } from './readings.ts';
-import type { ShownIn, WorksheetInput } from './typed.ts';
+import type { ShownIn, WorksheetInput } from './worksheetInput.ts';
 import { chooseUnits, type SheetUnits } from './units.ts';
 import { compareInWords, type Comparison } from './comparison.ts';
 import {
@@ -89,22 +89,20 @@ function mixErrors({ mix, rateSi }: WorksheetNumbers, { product }: WorksheetResu
  * @param typed the worksheet as typed
  * @param preferred units that the person prefers; what is set on the sheet goes before, null entries follow what was typed
  * @returns always an answer; what cannot be known yet is null, what is wrong is in `errors` with its field's path
- * @example
- * answerWorksheet(typed, AS_TYPED).lines.need
- * // 0.8 lb N on each 1000 ft² ÷ 24 % in 24-0-8 = 3.33 lb / 1000 ft²
+ * @exampleworkingText(answerWorksheet(sheet, AS_TYPED).lines.need) // '0.8 lb N on each 1000 ft² ÷ 24 % in 24-0-8 = 3.33 lb / 1000 ft²'
  */
-export function answerWorksheet(typed: WorksheetInput, preferred: ShownIn): WorksheetAnswer {
-  const reading = evaluateWorksheet(typed);
-  const { numbers, error } = workNumbers(reading, typed.need.of, typed.carrier.means);
-  const units = chooseUnits(typed, reading, preferred, numbers.amountSi);
-  const context: SheetContext = { typed, reading, numbers, units };
+export function answerWorksheet(input: WorksheetInput, preferred: ShownIn): WorksheetAnswer {
+  const reading = evaluateWorksheet(input);
+  const { numbers, error } = workNumbers(reading, input.need.nutrient, input.carrier.means);
+  const units = chooseUnits(input, reading, preferred, numbers.amountSi);
+  const context: SheetContext = { input, reading, numbers, units };
   return {
     reading,
     numbers,
     units,
     lines: {
       need: needLine(context),
-      areas: typed.areas.map((_, index) => areaLine(context, index)),
+      areas: input.areas.map((_, index) => areaLine(context, index)),
       total: totalLine(context),
       packages: packageLine(context),
       back: backLine(context),
@@ -115,10 +113,10 @@ export function answerWorksheet(typed: WorksheetInput, preferred: ShownIn): Work
       once: onceLine(context),
     },
     labelDelivers: (numbers.label?.delivered ?? []).map((line) =>
-      deliveredLine(line, typed.need.of, units.delivered),
+      deliveredLine(line, input.need.nutrient, units.delivered),
     ),
     labelAgainstNeed: numbers.label?.timesNeed ? compareInWords(numbers.label.timesNeed) : null,
-    delivered: numbers.delivered.map((line) => deliveredLine(line, typed.need.of, units.delivered)),
+    delivered: numbers.delivered.map((line) => deliveredLine(line, input.need.nutrient, units.delivered)),
     left: numbers.packages && showQuantity(numbers.packages.leftSi, units.amount),
     errors: [...reading.errors, ...(error ? [error] : []), ...mixErrors(numbers, reading)],
   };
@@ -138,25 +136,25 @@ function needText({ need }: WorksheetInput, perM2: number, figures?: number): st
  * The need that the label's own rate meets, as text for the field of the need: "use the label's rate".
  *
  * @returns text in the unit of the need; null while the label's coverage or the grade is missing
- * @example needFromLabel(answerWorksheet(typed, AS_TYPED), typed) // '0.8 lb'
+ * @example needFromLabel(answer, sheet) // null: this label covers nothing
  */
-export const needFromLabel = ({ numbers }: WorksheetAnswer, typed: WorksheetInput): string | null =>
-  numbers.label?.wantedPerM2 ? needText(typed, numbers.label.wantedPerM2) : null;
+export const needFromLabel = ({ numbers }: WorksheetAnswer, input: WorksheetInput): string | null =>
+  numbers.label?.wantedPerM2 ? needText(input, numbers.label.wantedPerM2) : null;
 
 /**
  * The need that a product rate meets, as text for its field: for the lowest and the highest rate of a label.
  *
  * @param rateSi kg/m2, or L/m2 for a liquid, above 0
  * @returns null where the label does not say enough
- * @example needAtRate(answer, typed, 0.0146) // '0.72 lb' for 3 lb/1000 ft2 of 24-0-8
+ * @example needAtRate(answer, sheet, 0.0146) // '0.7176758 lb' for 3 lb/1000 ft2 of 24-0-8
  */
 export function needAtRate(
   { reading }: WorksheetAnswer,
-  typed: WorksheetInput,
+  input: WorksheetInput,
   rateSi: number,
 ): string | null {
-  const perM2 = putDown(reading.product, typed.need.of, rateSi);
-  return perM2 ? needText(typed, perM2) : null;
+  const perM2 = delivered(reading.product, input.need.nutrient, rateSi);
+  return perM2 ? needText(input, perM2) : null;
 }
 
 /**
@@ -164,19 +162,18 @@ export function needAtRate(
  *
  * @param share above 0 and at most 1
  * @returns null while there is no need
- * @example lessNeed(answer, typed, 0.375) // '0.3 lb' where 0.8 lb was typed
+ * @example lessNeed(answer, sheet, 0.375) // '0.3 lb' where 0.8 lb was typed
  */
 export const lessNeed = (
   { reading }: WorksheetAnswer,
-  typed: WorksheetInput,
+  input: WorksheetInput,
   share: number,
-): string | null => (reading.need ? needText(typed, reading.need.si * share, 4) : null);
+): string | null => (reading.need ? needText(input, reading.need.si * share, 4) : null);
 
 /**
  * The working of a worksheet as text to copy, one line each, incomplete lines left out.
  *
- * @example worksheetText(answer).split('\n')[0]
- * // 'What the ground needs: 0.8 lb N on each 1000 ft² ÷ 24 % in 24-0-8 = 3.33 lb / 1000 ft²'
+ * @example worksheetText(answer).split('\n')[0] // 'What the ground needs: 0.8 lb N on each 1000 ft² ÷ 24 % in 24-0-8 = 3.33 lb / 1000 ft²'
  */
 export function worksheetText({ lines, numbers }: WorksheetAnswer): string {
   const whole = ({ parts }: Working) => parts.every((part) => part.type !== 'term' || part.shown !== null);

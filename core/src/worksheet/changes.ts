@@ -1,9 +1,10 @@
+import { systemOf } from '../quantities/units.ts';
 import { splitUnit } from '../need/needField.ts';
 import { UNITS, type MassPerAreaUnit } from '../quantities/units.ts';
-import { PRODUCT_KINDS, type ProductInput, type RateUnit } from '../shelf/product.ts';
-import { isUsUnit, liquidRateUnit } from '../shelf/rateUnit.ts';
-import { isNutrient, type NeedOf } from '../shelf/wanted.ts';
-import type { WorksheetInput } from './typed.ts';
+import { PRODUCT_KINDS, type ProductInput, type RateUnit } from '../products/product.ts';
+import { liquidRateUnit } from '../products/rateUnit.ts';
+import { isNutrient, type NeedOf } from '../products/wanted.ts';
+import type { WorksheetInput } from './worksheetInput.ts';
 
 /** The unit of a need of the kind that it now has to be, on the same area. */
 function unitFor(of: NeedOf, product: ProductInput, unit: RateUnit): RateUnit {
@@ -11,17 +12,17 @@ function unitFor(of: NeedOf, product: ProductInput, unit: RateUnit): RateUnit {
   const isVolume = UNITS[unit].kind === 'volumePerArea';
   if (byVolume === isVolume) return unit;
   if (byVolume) return liquidRateUnit(unit as MassPerAreaUnit);
-  return `${isUsUnit(unit) ? 'lb' : 'kg'}/${splitUnit(unit)[1]}`;
+  return `${systemOf(unit) === 'us' ? 'lb' : 'kg'}/${splitUnit(unit)[1]}`;
 }
 
 /**
  * The sheet with its need stated in something else: the number stays, its unit follows in kind.
  *
- * @example withNeedOf(sheetOfALiquid, 'product').need.unit // 'L/ha' where it was 'kg/ha'
+ * @example withNeedOf(sheet, 'K2O').need.nutrient // 'K2O'
  */
 export const withNeedOf = (sheet: WorksheetInput, of: NeedOf): WorksheetInput => ({
   ...sheet,
-  need: { ...sheet.need, of, unit: unitFor(of, sheet.product, sheet.need.unit) },
+  need: { ...sheet.need, nutrient: of, unit: unitFor(of, sheet.product, sheet.need.unit) },
 });
 
 /** What a product is asked for: what was asked before, unless its label has another thing to give instead. */
@@ -49,8 +50,8 @@ export interface Replaced {
 }
 
 /** A fact that somebody typed is typed once: the label's own text of nothing leaves it. */
-function withTyped(label: ProductInput, typed: ProductInput): ProductInput {
-  const keep = <K extends keyof ProductInput>(key: K, isBlank: boolean) => (isBlank ? { [key]: typed[key] } : {});
+function withTyped(label: ProductInput, input: ProductInput): ProductInput {
+  const keep = <K extends keyof ProductInput>(key: K, isBlank: boolean) => (isBlank ? { [key]: input[key] } : {});
   return {
     ...label,
     ...keep('grade', label.grade === ''),
@@ -58,7 +59,7 @@ function withTyped(label: ProductInput, typed: ProductInput): ProductInput {
     ...keep('load', label.load === ''),
     ...keep('slowShare', label.slowShare === ''),
     ...keep('density', label.density.text === ''),
-    ...keep('package', label.package.size === '' && PRODUCT_KINDS[label.kind].form === PRODUCT_KINDS[typed.kind].form),
+    ...keep('package', label.package.size === '' && PRODUCT_KINDS[label.kind].form === PRODUCT_KINDS[input.kind].form),
     ...keep('coverage', label.coverage.size === ''),
     ...keep('price', label.price === ''),
   };
@@ -69,7 +70,7 @@ function withTyped(label: ProductInput, typed: ProductInput): ProductInput {
  * silent; what it says otherwise is in `replaced`, to be asked. A label that stood there before goes as a whole. What is asked stays
  * where the product can have it; the stock stays on the shelf.
  *
- * @example withProduct(sheetWithGradeTyped, emptyLabel).sheet.product.grade // '24-0-8', as typed
+ * @example withProduct(sheet, { ...lakeFeed, grade: '22-2-11' }).sheet.product.grade // '22-2-11'
  */
 export function withProduct(
   sheet: WorksheetInput,
@@ -82,5 +83,5 @@ export function withProduct(
     const [from, to] = [of(before).trim(), of(label).trim()];
     return isByHand && from !== '' && from !== to ? [{ fact, from, to }] : [];
   });
-  return { sheet: withNeedOf({ ...sheet, product: label }, askedOf(label, sheet.need.of)), replaced };
+  return { sheet: withNeedOf({ ...sheet, product: label }, askedOf(label, sheet.need.nutrient)), replaced };
 }

@@ -3,22 +3,22 @@
 export {
   AS_TYPED,
   blankWorksheet,
-  upgradeWorksheet,
+  shownIn,
   MAX_AREAS,
   type AreaOrigin,
   type AreaInput,
   type CarrierInput,
-  type EarlierWorksheet,
   type RuleFactsInput,
   type ShownIn,
   type SpreadInput,
   type SplitInput,
   type WorksheetInput,
-} from './typed.ts';
+} from './worksheetInput.ts';
 export { withNeedOf, withProduct, type Replaced } from './changes.ts';
 export { worksheetFor } from './worksheetFor.ts';
-export { isShownIn, isWorksheetInput } from './guard.ts';
-export { differences, mergeSheets, type Difference, type HeadedSheet, type Side } from './merge.ts';
+export { evaluateJob, jobInput, type JobInput, type JobResult } from './job.ts';
+export { jobUpgrades } from './jobUpgrades.ts';
+export { differences, mergeSheets, type Difference, type Side } from './merge.ts';
 export { evaluateWorksheet, type AreaResult, type SplitResult, type WorksheetResult } from './readings.ts';
 export type { OnceOver, TankMix, WorksheetNumbers } from './numbers.ts';
 export { questionsOf, type Question } from './questions.ts';

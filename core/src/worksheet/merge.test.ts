@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { blankProduct } from '../shelf/index.ts';
-import { blankWorksheet, differences, mergeSheets, type HeadedSheet } from './index.ts';
+import { blankProduct } from '../products/index.ts';
+import { blankWorksheet, differences, mergeSheets, type JobInput } from './index.ts';
 
-const base: HeadedSheet = {
+const base: JobInput = {
   name: 'Spring feed',
   onDay: '2026-04-18',
   worksheet: {
@@ -12,7 +12,7 @@ const base: HeadedSheet = {
     areas: [{ id: 'a', name: 'Lawn', size: '62 x 38', unit: 'ft2' }],
   },
 };
-const change = (more: Partial<HeadedSheet['worksheet']>): HeadedSheet => ({
+const change = (more: Partial<JobInput['worksheet']>): JobInput => ({
   ...base,
   worksheet: { ...base.worksheet, ...more },
 });
@@ -33,8 +33,8 @@ describe('differences', () => {
   });
 
   it('tells the same number in another unit apart', () => {
-    const kg = change({ need: { of: 'N', amount: '1', unit: 'kg/ha' } });
-    const lb = change({ need: { of: 'N', amount: '1', unit: 'lb/acre' } });
+    const kg = change({ need: { nutrient: 'N', amount: '1', unit: 'kg/ha' } });
+    const lb = change({ need: { nutrient: 'N', amount: '1', unit: 'lb/acre' } });
     expect(differences(kg, lb)).toMatchObject([
       { key: 'need', mine: '1 N (kg / ha)', theirs: '1 N (lb / acre)' },
     ]);
@@ -53,7 +53,7 @@ const side = fc.record({
   portions: fc.constantFrom('', '2'),
   areas: fc.uniqueArray(fc.record({ id: fc.constantFrom('a', 'b', 'c'), name: fc.constantFrom('', 'Lawn'), size: fc.constantFrom('', '10'), unit: fc.constant('ft2' as const) }), { selector: ({ id }) => id }),
 }); // prettier-ignore
-const built = side.map(({ name, onDay, grade, amount, price, portions, areas }): HeadedSheet => ({
+const built = side.map(({ name, onDay, grade, amount, price, portions, areas }): JobInput => ({
   name, onDay, worksheet: { ...base.worksheet, product: { ...base.worksheet.product, grade, price }, areas, split: { portions, everyDays: '28', directions: 'one' }, need: { ...base.worksheet.need, amount } },
 })); // prettier-ignore
 

@@ -1,15 +1,9 @@
 import { UNITS } from '../quantities/units.ts';
-import { NEED_OF } from '../shelf/wanted.ts';
-import { blankProduct, PRODUCT_KINDS, type ProductInput } from '../shelf/product.ts';
+import { NEED_OF } from '../products/wanted.ts';
+import { blankProduct, PRODUCT_KINDS, type ProductInput } from '../products/product.ts';
 import { isBareNumber } from '../quantities/numbers.ts';
-import type { AreaInput, WorksheetInput } from './typed.ts';
-
-/** A sheet with its heading: what two people can both have changed. */
-export interface HeadedSheet {
-  readonly name: string;
-  readonly onDay: string;
-  readonly worksheet: WorksheetInput;
-}
+import type { JobInput } from './job.ts';
+import type { AreaInput, WorksheetInput } from './worksheetInput.ts';
 
 /** One term that differs between two versions of a sheet, each side as it reads; null where the side lacks it. */
 export interface Difference {
@@ -57,10 +51,10 @@ function labelText(product: ProductInput): string {
 }
 
 /** Every term of a sheet but its areas, as it reads. */
-function termsOf({ name, onDay, worksheet }: HeadedSheet): [key: string, label: string, text: string][] {
+function termsOf({ name, onDay, worksheet }: JobInput): [key: string, label: string, text: string][] {
   const { need, product, carrier, split, rules, spread } = worksheet;
   const { grade, package: pack, coverage } = product;
-  const needText = `${need.amount === '' ? 'nothing typed' : need.amount} ${NEED_OF[need.of].symbol} (${UNITS[need.unit].symbol})`;
+  const needText = `${need.amount === '' ? 'nothing typed' : need.amount} ${NEED_OF[need.nutrient].symbol} (${UNITS[need.unit].symbol})`;
   const splitText =
     [split.portions === '' ? 'all at once' : `${split.portions} portions, ${split.everyDays || '?'} days apart`, split.directions === 'two' ? 'in two directions' : ''].filter(Boolean).join(', '); // prettier-ignore
   const soFar = rules.soFar.map(({ nutrient, amount }) => `${amount || '?'} ${nutrient}`).join(', ');
@@ -104,9 +98,9 @@ function termsOf({ name, onDay, worksheet }: HeadedSheet): [key: string, label: 
  * @param mine what stands on this screen
  * @param theirs what was kept meanwhile
  * @returns one entry for each term that differs, in the order of the sheet; none when they agree
- * @example differences(sheet, { ...sheet, name: 'Other' })[0] // { key: 'name', label: 'Name', mine: …, theirs: 'Other' }
+ * @example differences({ name: 'Mine', onDay: '', worksheet: sheet }, { name: 'Other', onDay: '', worksheet: sheet })[0] // { key: 'name', mine: 'Mine', theirs: 'Other' }
  */
-export function differences(mine: HeadedSheet, theirs: HeadedSheet): Difference[] {
+export function differences(mine: JobInput, theirs: JobInput): Difference[] {
   const other = termsOf(theirs);
   const terms = termsOf(mine).flatMap(([key, label, text], at): Difference[] => {
     const theirText = other[at]![2];
@@ -125,15 +119,11 @@ export function differences(mine: HeadedSheet, theirs: HeadedSheet): Difference[
  * One sheet out of two, term by term. Areas that only one side has are kept or left as that side is chosen.
  *
  * @param choose the side for each key of `differences`
- * @example mergeSheets(mine, theirs, () => 'theirs') // theirs
+ * @example mergeSheets({ name: 'Mine', onDay: '', worksheet: sheet }, { name: 'Other', onDay: '', worksheet: sheet }, () => 'theirs').name // 'Other'
  */
-export function mergeSheets(
-  mine: HeadedSheet,
-  theirs: HeadedSheet,
-  choose: (key: string) => Side,
-): HeadedSheet {
-  const side = (key: string): HeadedSheet => (choose(key) === 'mine' ? mine : theirs);
-  const find = ({ worksheet }: HeadedSheet, id: string) => worksheet.areas.find((area) => area.id === id);
+export function mergeSheets(mine: JobInput, theirs: JobInput, choose: (key: string) => Side): JobInput {
+  const side = (key: string): JobInput => (choose(key) === 'mine' ? mine : theirs);
+  const find = ({ worksheet }: JobInput, id: string) => worksheet.areas.find((area) => area.id === id);
   const ids = new Set([...theirs.worksheet.areas, ...mine.worksheet.areas].map(({ id }) => id));
   const areas = [...ids].flatMap((id) => find(side(`area.${id}`), id) ?? []);
   return {

@@ -3,7 +3,7 @@ import { orderFor, type Order } from '../loads/order.ts';
 import { countPackages, type PackageCount } from '../loads/packages.ts';
 import { labelRate } from '../need/labelRate.ts';
 import { deliveredAtRate, type Delivered } from '../need/productRate.ts';
-import { putDown, rateForNeed, shareOf, type NeedOf } from '../shelf/wanted.ts';
+import { delivered, rateForNeed, shareOf, type NeedOf } from '../products/wanted.ts';
 import type { SplitResult, WorksheetResult } from './readings.ts';
 
 /**
@@ -102,7 +102,7 @@ function workLabel(reading: WorksheetResult, of: NeedOf, rate: number | null): L
   return {
     rateSi,
     delivered: delivers(reading, rateSi),
-    wantedPerM2: putDown(reading.product, of, rateSi),
+    wantedPerM2: delivered(reading.product, of, rateSi),
     timesNeed: rate === null ? null : rateSi / rate,
   };
 }
@@ -124,7 +124,7 @@ function mixOf(reading: WorksheetResult, means: 'mix' | 'water', rateSi: number 
  * @param of what the need is stated in
  * @param means whether the spray volume is that of the mix or of the water
  * @returns the numbers, and grade.lacks when the product holds none of the nutrient
- * @example workNumbers(reading, 'N').numbers.rateSi // 0.016274...
+ * @example workNumbers(answer.reading, 'N').numbers.rateSi // 0.016275
  */
 export function workNumbers(
   reading: WorksheetResult,
@@ -168,7 +168,7 @@ export function workNumbers(
       packageCoversM2: rateSi !== null && pack ? pack.si / rateSi : null,
       mix: mixOf(reading, means, rateSi, totalM2),
       label: workLabel(reading, of, rateSi),
-      backPerM2: amountSi === null || totalM2 === null ? null : putDown(product, of, amountSi / totalM2),
+      backPerM2: amountSi === null || totalM2 === null ? null : delivered(product, of, amountSi / totalM2),
     },
   };
 }

@@ -1,14 +1,15 @@
+import { moneyText } from '../fields/money.ts';
 import { fromSi } from '../quantities/convert.ts';
 import { showExact } from '../quantities/show.ts';
 import { UNITS, type UnitId } from '../quantities/units.ts';
 import type { WorksheetAnswer } from './answer.ts';
-import type { WorksheetInput } from './typed.ts';
+import type { WorksheetInput } from './worksheetInput.ts';
 
 /**
  * The order sheet of a plan as rows of cells: each area with its size and its amount, then everything together, packages,
  * stock, what to buy and what it costs.
  *
- * @example orderTable(answerWorksheet(typed, AS_TYPED), typed)[0] // ['Area', 'Size, ft²', '±', 'Product, lb', '±']
+ * @example orderTable(answer, sheet)[0] // ['Area', 'Size, ft²', '±', 'Product, lb', '±']
  */
 export function orderTable(
   { numbers, units, reading }: WorksheetAnswer,
@@ -34,7 +35,7 @@ export function orderTable(
         ['Packages', showExact(order.exact, 4)],
         ['In stock', showExact(order.stock, 4)],
         ['To buy', String(order.buy)],
-        ['Cost', order.costCents === null ? '' : (order.costCents / 100).toFixed(2)],
+        ['Cost', order.costCents === null ? '' : moneyText(order.costCents)],
       ]
     : [];
   return [

@@ -1,14 +1,14 @@
+import { systemOf } from '../quantities/units.ts';
 import { toResult } from '../errors/InputError.ts';
 import { readSize, retypeSize, type SizeResult } from '../fields/size.ts';
 import { splitUnit } from '../need/needField.ts';
 import { fromSi } from '../quantities/convert.ts';
 import { showExact, showQuantity } from '../quantities/show.ts';
 import { UNITS, type AreaUnit } from '../quantities/units.ts';
-import { isUsUnit } from '../shelf/rateUnit.ts';
-import { isNutrient, NEED_OF } from '../shelf/wanted.ts';
+import { isNutrient, NEED_OF } from '../products/wanted.ts';
 import type { WorksheetNumbers } from './numbers.ts';
 import type { WorksheetResult } from './readings.ts';
-import type { WorksheetInput } from './typed.ts';
+import type { WorksheetInput } from './worksheetInput.ts';
 
 /** Something typed that is more likely a slip: asked before it is believed, with the likely reading one act away. */
 export interface Question {
@@ -30,7 +30,7 @@ export interface Question {
 }
 
 interface Sheet {
-  readonly typed: WorksheetInput;
+  readonly input: WorksheetInput;
   readonly reading: WorksheetResult;
   readonly numbers: WorksheetNumbers;
 }
@@ -49,16 +49,16 @@ const SWAPPED = { packageKg: 1000, coverM2: 200, rate: 1 };
 const LOW_SPRAY = 0.001;
 
 const withProductFact = (
-  typed: WorksheetInput,
+  input: WorksheetInput,
   fact: Partial<WorksheetInput['product']>,
 ): WorksheetInput => ({
-  ...typed,
-  product: { ...typed.product, ...fact },
+  ...input,
+  product: { ...input.product, ...fact },
 });
 
 /** Shares typed as fractions. */
-function fractions({ typed, reading }: Sheet): Question[] {
-  const { load, slowShare } = typed.product;
+function fractions({ input, reading }: Sheet): Question[] {
+  const { load, slowShare } = input.product;
   const asPercent = (share: number) => `${showExact(share * 1e4)} %`;
   const isSmall = (share: number | null, text: string, most: number): share is number =>
     share !== null && share > 0 && share < most && !text.includes('%');
@@ -69,7 +69,7 @@ function fractions({ typed, reading }: Sheet): Question[] {
           kind: 'load-fraction' as const,
           field: 'product.load',
           text: `${load} is read as ${load} %. Is the active ingredient ${asPercent(reading.product.load)} of the product?`,
-          likely: { label: asPercent(reading.product.load), sheet: withProductFact(typed, { load: asPercent(reading.product.load) }) },
+          likely: { label: asPercent(reading.product.load), sheet: withProductFact(input, { load: asPercent(reading.product.load) }) },
         }]
       : []),
     ...(isSmall(reading.product.slowShare, slowShare, FRACTION_OF_NITROGEN)
@@ -78,30 +78,30 @@ function fractions({ typed, reading }: Sheet): Question[] {
           kind: 'slow-fraction' as const,
           field: 'product.slowShare',
           text: `${slowShare} is read as ${slowShare} %. Is ${asPercent(reading.product.slowShare)} of the nitrogen slow?`,
-          likely: { label: asPercent(reading.product.slowShare), sheet: withProductFact(typed, { slowShare: asPercent(reading.product.slowShare) }) },
+          likely: { label: asPercent(reading.product.slowShare), sheet: withProductFact(input, { slowShare: asPercent(reading.product.slowShare) }) },
         }]
       : []),
   ]; // prettier-ignore
 }
 
 /** "10 lb N on each 1000 ft2" for 1 lb. */
-function highNeed({ typed, reading }: Sheet): Question[] {
+function highNeed({ input, reading }: Sheet): Question[] {
   const { need } = reading;
-  const { of } = typed.need;
+  const { nutrient: of } = input.need;
   if (!need || !isNutrient(of) || need.si <= (of === 'N' ? HIGH_NEED.N : HIGH_NEED.other)) return [];
   const [amountUnit, area] = splitUnit(need.unit);
   const tenth = `${showExact(fromSi(need.si / 10, need.unit), 4)} ${amountUnit}`;
   return [{
-    id: `need-high:${typed.need.amount}:${typed.need.unit}`,
+    id: `need-high:${input.need.amount}:${input.need.unit}`,
     kind: 'need-high',
     field: 'need.amount',
     text: `${showExact(fromSi(need.si, need.unit), 4)} ${amountUnit} ${NEED_OF[of].symbol} on each ${area} at once burns. Is it ${tenth}?`,
-    likely: { label: tenth, sheet: { ...typed, need: { ...typed.need, amount: tenth } } },
+    likely: { label: tenth, sheet: { ...input, need: { ...input.need, amount: tenth } } },
   }]; // prettier-ignore
 }
 
 /** "1 lb/ft2" for 1 lb on each 1000 ft2. */
-function highRate({ typed, reading, numbers }: Sheet): Question[] {
+function highRate({ input, reading, numbers }: Sheet): Question[] {
   const { need } = reading;
   if (numbers.rateSi === null || numbers.rateSi <= HIGH_RATE || !need) return [];
   const [amountUnit, area] = splitUnit(need.unit);
@@ -110,21 +110,21 @@ function highRate({ typed, reading, numbers }: Sheet): Question[] {
   const amount = `${showExact(fromSi(need.si, need.unit), 4)} ${amountUnit}`;
   const unit = wider && (`${amountUnit}/${wider}` as WorksheetInput['need']['unit']);
   return [{
-    id: `rate-high:${typed.need.amount}:${typed.need.unit}`,
+    id: `rate-high:${input.need.amount}:${input.need.unit}`,
     kind: 'rate-high',
     field: 'need.amount',
     text: `That comes to ${rate.number} ${rate.unit} of product, more than any spreader puts down.${unit ? ` Is it ${amount} on each ${UNITS[unit].symbol.split(' / ')[1]}?` : ' Check the number and the unit.'}`,
-    likely: unit && unit in UNITS ? { label: `${amount} on each ${UNITS[unit].symbol.split(' / ')[1]}`, sheet: { ...typed, need: { ...typed.need, amount, unit } } } : null,
+    likely: unit && unit in UNITS ? { label: `${amount} on each ${UNITS[unit].symbol.split(' / ')[1]}`, sheet: { ...input, need: { ...input.need, amount, unit } } } : null,
   }]; // prettier-ignore
 }
 
 /** "12 000 lb covers 40 ft2" for 40 lb on 12 000 ft2. */
-function swapped({ typed, reading }: Sheet): Question[] {
+function swapped({ input, reading }: Sheet): Question[] {
   const { package: pack, coverage } = reading.product;
   if (!pack || !coverage) return [];
   const isSwapped = (pack.si > SWAPPED.packageKg && coverage.areaM2 < SWAPPED.coverM2) || pack.si / coverage.areaM2 > SWAPPED.rate; // prettier-ignore
   if (!isSwapped) return [];
-  const { package: packTyped, coverage: coverTyped } = typed.product;
+  const { package: packTyped, coverage: coverTyped } = input.product;
   const [size, ground] = [showExact(fromSi(coverage.areaM2, coverage.unit)), showExact(fromSi(pack.si, pack.unit))]; // prettier-ignore
   return [{
     id: `package-swapped:${packTyped.size}:${coverTyped.size}`,
@@ -133,7 +133,7 @@ function swapped({ typed, reading }: Sheet): Question[] {
     text: `A package of ${ground} ${UNITS[pack.unit].symbol} for ${size} ${UNITS[coverage.unit].symbol} stands the wrong way round. Is it ${size} ${UNITS[pack.unit].symbol} for ${ground} ${UNITS[coverage.unit].symbol}?`,
     likely: {
       label: `${size} ${UNITS[pack.unit].symbol} covers ${ground} ${UNITS[coverage.unit].symbol}`,
-      sheet: withProductFact(typed, { package: { ...packTyped, size: `${size} ${pack.unit}` }, coverage: { ...coverTyped, size: `${ground} ${coverage.unit}` } }),
+      sheet: withProductFact(input, { package: { ...packTyped, size: `${size} ${pack.unit}` }, coverage: { ...coverTyped, size: `${ground} ${coverage.unit}` } }),
     },
   }]; // prettier-ignore
 }
@@ -150,7 +150,7 @@ const OTHER: Readonly<Record<AreaUnit, AreaUnit>> = {
 const OUT_OF_LINE = 4;
 
 /** 10 m for 10 ft beside areas that are all in feet: out of line as typed, and in line in their unit. */
-function oddUnits({ typed, reading }: Sheet): Question[] {
+function oddUnits({ input, reading }: Sheet): Question[] {
   const sized = reading.areas.flatMap(({ size }, index) => (size ? [{ size, index }] : []));
   return sized.flatMap(({ size, index }): Question[] => {
     const others = sized.filter((other) => other.index !== index);
@@ -160,33 +160,33 @@ function oddUnits({ typed, reading }: Sheet): Question[] {
     const meant = toResult(() => readSize(retyped, size.unit, '')).value;
     const off = (areaM2: number) => Math.abs(Math.log(areaM2) - usual);
     if (!meant || off(size.areaM2) < Math.log(OUT_OF_LINE) || off(meant.areaM2) > off(size.areaM2)) return [];
-    const area = typed.areas[index]!;
+    const area = input.areas[index]!;
     return [{
       id: `area-unit:${area.id}:${area.size}:${area.unit}`,
       kind: 'area-unit',
       field: `areas.${index}.size`,
       text: `${area.name.trim() || `Area ${index + 1}`} is far from the size of the others, which are in another unit. Is it ${retyped}?`,
-      likely: { label: retyped, sheet: { ...typed, areas: typed.areas.with(index, { ...area, size: retyped }) } },
+      likely: { label: retyped, sheet: { ...input, areas: input.areas.with(index, { ...area, size: retyped }) } },
     }];
   });
 } // prettier-ignore
 
 /** "0.001 gal/acre": less mix than wets anything. */
-function lowSpray({ typed, reading, numbers }: Sheet): Question[] {
+function lowSpray({ input, reading, numbers }: Sheet): Question[] {
   const perM2 = numbers.mix?.perM2 ?? reading.carrierSi;
   if (perM2 === null || perM2 >= LOW_SPRAY) return [];
-  const unit = isUsUnit(typed.carrier.unit) ? 'gal/1000 ft2' : 'L/ha';
+  const unit = systemOf(input.carrier.unit) === 'us' ? 'gal/1000 ft2' : 'L/ha';
   const { number, unit: symbol } = showQuantity(perM2, unit);
   const text = `${number} ${symbol} of mix wets nothing. Check the spray volume and its unit.`;
-  return [{ id: `spray-low:${typed.carrier.amount}:${typed.carrier.unit}`, kind: 'spray-low', field: 'carrier.amount', text, likely: null }]; // prettier-ignore
+  return [{ id: `spray-low:${input.carrier.amount}:${input.carrier.unit}`, kind: 'spray-low', field: 'carrier.amount', text, likely: null }]; // prettier-ignore
 }
 
 /**
  * What has to be asked about a sheet; what was answered with yes is left out.
  *
- * @example questionsOf({ typed, ...answer }).map(({ kind }) => kind) // ['need-high'] for 10 lb N on each 1000 ft2
+ * @example questionsOf({ input: sheet, ...answer }) // []: 0.8 lb N on each 1000 ft2 is usual
  */
 export function questionsOf(sheet: Sheet): Question[] {
   const all = [fractions, highNeed, highRate, swapped, oddUnits, lowSpray].flatMap((ask) => ask(sheet));
-  return all.filter(({ id }) => !sheet.typed.confirmed.includes(id));
+  return all.filter(({ id }) => !sheet.input.confirmed.includes(id));
 }

@@ -1,13 +1,13 @@
+import { readWhole } from '../fields/counts.ts';
 import type { SoFar } from '../need/soFar.ts';
 import { collect, type Collected } from '../errors/collect.ts';
-import { toResult, InputError } from '../errors/InputError.ts';
+import { InputError } from '../errors/InputError.ts';
 import { readSize, type SizeResult } from '../fields/size.ts';
 import { readNeed, type NeedResult } from '../need/needField.ts';
-import { readNumber } from '../quantities/numbers.ts';
 import { readPositive, readQuantity } from '../quantities/quantity.ts';
-import { evaluateLabelFacts, type ProductResult } from '../shelf/evaluateProduct.ts';
+import { evaluateLabelFacts, type ProductResult } from '../products/evaluateProduct.ts';
 import { noteDay } from '../fields/heading.ts';
-import type { AreaInput, RuleFactsInput, SplitInput, WorksheetInput } from './typed.ts';
+import type { AreaInput, RuleFactsInput, SplitInput, WorksheetInput } from './worksheetInput.ts';
 
 /** One row of ground as read. `size` is null while nothing, or nothing readable, was typed. */
 export interface AreaResult {
@@ -49,17 +49,12 @@ function areaState({ name, size }: AreaInput, read: SizeResult | null): AreaResu
   return name.trim() === '' ? 'blank' : 'unsized';
 }
 
-function readWhole(typed: string, most: number, field: string): number {
-  const { value } = toResult(() => readNumber(typed, field));
-  if (value === null || value < 1 || value > most || !Number.isInteger(value))
-    throw new InputError('count.whole', { field, most, typed });
-  return value;
-}
-
-function readSplit(typed: SplitInput, readIfPresent: Collected['readIfPresent']): SplitResult {
-  const { portions, everyDays, directions } = typed;
-  const count = readIfPresent(portions, () => readWhole(portions, MAX_PORTIONS, 'split.portions'));
-  const days = readIfPresent(everyDays, () => readWhole(everyDays, 366, 'split.everyDays'));
+function readSplit(input: SplitInput, readIfPresent: Collected['readIfPresent']): SplitResult {
+  const { portions, everyDays, directions } = input;
+  const count = readIfPresent(portions, () =>
+    readWhole(portions, { field: 'split.portions', most: MAX_PORTIONS }),
+  );
+  const days = readIfPresent(everyDays, () => readWhole(everyDays, { field: 'split.everyDays', most: 366 }));
   return { portions: count ?? 1, everyDays: days, directions: directions === 'two' ? 2 : 1 };
 }
 
@@ -81,18 +76,18 @@ const readSoFar = ({ soFar, unit }: RuleFactsInput, readIfPresent: Collected['re
  * @returns the readings; errors carry paths such as `areas.2.size` and `product.grade`
  * @example evaluateWorksheet(blankWorksheet('us', 'a')).errors // []
  */
-export function evaluateWorksheet(typed: WorksheetInput): WorksheetResult {
+export function evaluateWorksheet(input: WorksheetInput): WorksheetResult {
   const { errors, tryRead, readIfPresent } = collect();
-  const { need, carrier, split, rules } = typed;
-  const product = evaluateLabelFacts(typed.product);
+  const { need, carrier, split, rules } = input;
+  const product = evaluateLabelFacts(input.product);
   errors.push(...product.errors.map((error) => error.under('product')));
-  const { width } = typed.spread;
+  const { width } = input.spread;
   const passedM = readIfPresent(width.text, () => readPositive(width.text, { kind: 'length', bareUnit: width.unit, field: 'spread.width.text' }, 'The pass spacing').si); // prettier-ignore
   noteDay(tryRead, rules.soilTestDay, 'rules.soilTestDay');
   return {
     need: readIfPresent(need.amount, () => readNeed(need.amount, need.unit, 'need.amount')),
     product,
-    areas: typed.areas.map((area, index): AreaResult => {
+    areas: input.areas.map((area, index): AreaResult => {
       const size = readIfPresent(area.size, () => readSize(area.size, area.unit, `areas.${index}.size`));
       return {
         id: area.id,

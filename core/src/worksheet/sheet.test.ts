@@ -6,7 +6,7 @@ import {
   blankProduct,
   blankWorksheet,
   chartMatch,
-  upgradeWorksheet,
+  jobUpgrades,
   lookUpMark,
   mayGiveSetting,
   questionsOf,
@@ -16,17 +16,18 @@ import {
   type ProductInput,
   type WorksheetInput,
 } from '../index.ts';
+import { upgraded } from '../fields/index.ts';
 
 const feed = (more: Partial<ProductInput> = {}): ProductInput => ({ ...blankProduct('dry-fertilizer', 'us'), grade: '24-0-8', ...more }); // prettier-ignore
 const sheet = (more: Partial<WorksheetInput> = {}): WorksheetInput => ({
   ...blankWorksheet('us', 'a'),
-  need: { of: 'N', amount: '0.8', unit: 'lb/1000 ft2' },
+  need: { nutrient: 'N', amount: '0.8', unit: 'lb/1000 ft2' },
   product: feed(),
   areas: [{ id: 'a', name: 'Lawn', size: '7400', unit: 'ft2' }],
   ...more,
 });
-const answer = (typed: WorksheetInput) => answerWorksheet(typed, AS_TYPED);
-const asked = (typed: WorksheetInput) => questionsOf({ typed, ...answer(typed) });
+const answer = (input: WorksheetInput) => answerWorksheet(input, AS_TYPED);
+const asked = (input: WorksheetInput) => questionsOf({ input, ...answer(input) });
 const LB_1000 = 0.45359237 / 92.90304;
 
 describe('one time over the ground', () => {
@@ -55,7 +56,7 @@ describe('packages and spray', () => {
     grade: '28-0-0',
     density: { text: '1.28', unit: 'kg/L' },
   });
-  const wet = (carrier: WorksheetInput['carrier']) => answer(sheet({ need: { of: 'N', amount: '25', unit: 'kg/ha' }, product: liquid, areas: [{ id: 'a', name: '', size: '640 m2', unit: 'm2' }], carrier })); // prettier-ignore
+  const wet = (carrier: WorksheetInput['carrier']) => answer(sheet({ need: { nutrient: 'N', amount: '25', unit: 'kg/ha' }, product: liquid, areas: [{ id: 'a', name: '', size: '640 m2', unit: 'm2' }], carrier })); // prettier-ignore
   it('finished mix and water alone are told apart', () => {
     const product = 4.464285714;
     expect(wet({ amount: '500', unit: 'L/ha', means: 'mix' }).numbers.mix).toMatchObject({ mixL: expect.closeTo(32, 9), waterL: expect.closeTo(32 - product, 6) }); // prettier-ignore
@@ -69,44 +70,44 @@ describe('packages and spray', () => {
 });
 
 describe('slips are asked about, with the likely reading one act away', () => {
-  const likely = (typed: WorksheetInput) => asked(typed).map(({ kind, likely: sheetMeant }) => [kind, sheetMeant?.label]); // prettier-ignore
+  const likely = (input: WorksheetInput) => asked(input).map(({ kind, likely: sheetMeant }) => [kind, sheetMeant?.label]); // prettier-ignore
   it.each<[string, Partial<WorksheetInput>, [string, string | undefined][]]>([
     ['a share of active ingredient as a fraction', { product: feed({ kind: 'granular-carrier', grade: '', load: '0.00172' }) }, [['load-fraction', '0.172 %']]],
     ['a slow share as a fraction', { product: feed({ slowShare: '0.2' }) }, [['slow-fraction', '20 %']]],
-    ['ten pounds of N', { need: { of: 'N', amount: '10', unit: 'lb/1000 ft2' } }, [['need-high', '1 lb']]],
-    ['a pound on each square foot', { need: { of: 'product', amount: '1', unit: 'lb/ft2' } }, [['rate-high', '1 lb on each 1000 ft²']]],
+    ['ten pounds of N', { need: { nutrient: 'N', amount: '10', unit: 'lb/1000 ft2' } }, [['need-high', '1 lb']]],
+    ['a pound on each square foot', { need: { nutrient: 'product', amount: '1', unit: 'lb/ft2' } }, [['rate-high', '1 lb on each 1000 ft²']]],
     ['package and coverage swapped', { product: feed({ package: { size: '12000', unit: 'lb' }, coverage: { size: '40', unit: 'ft2' } }) }, [['package-swapped', '40 lb covers 12\u202f000 ft²']]],
     ['10 m for 10 ft beside sister areas', { areas: [{ id: 'a', name: '', size: '20 x 30 ft', unit: 'ft2' }, { id: 'b', name: '', size: '30 x 40 m', unit: 'ft2' }, { id: 'c', name: '', size: '400', unit: 'ft2' }] }, [['area-unit', '30 × 40 ft']]],
     ['nothing odd', {}, []],
     ['a small share that ends in percent', { product: feed({ kind: 'granular-carrier', grade: '', load: '0.00172 %' }) }, []],
   ])('%s', (_, more, kinds) => expect(likely(sheet(more))).toEqual(kinds)); // prettier-ignore
   it('what was confirmed is not asked again, until it changes', () => {
-    const typed = sheet({ need: { of: 'N', amount: '10', unit: 'lb/1000 ft2' } });
-    const confirmed = { ...typed, confirmed: [asked(typed)[0]!.id] };
+    const input = sheet({ need: { nutrient: 'N', amount: '10', unit: 'lb/1000 ft2' } });
+    const confirmed = { ...input, confirmed: [asked(input)[0]!.id] };
     expect(asked(confirmed)).toEqual([]);
-    expect(asked({ ...confirmed, need: { ...typed.need, amount: '12' } })).toHaveLength(1);
+    expect(asked({ ...confirmed, need: { ...input.need, amount: '12' } })).toHaveLength(1);
   });
   it('the likely reading answers the question', () => {
-    const typed = sheet({ need: { of: 'N', amount: '10', unit: 'lb/1000 ft2' } });
-    expect(asked(asked(typed)[0]!.likely!.sheet)).toEqual([]);
+    const input = sheet({ need: { nutrient: 'N', amount: '10', unit: 'lb/1000 ft2' } });
+    expect(asked(asked(input)[0]!.likely!.sheet)).toEqual([]);
   });
 });
 
 describe('a product from the shelf', () => {
   it('brings what its label says and leaves the rest', () => {
     const { sheet: next, replaced } = withProduct(sheet(), blankProduct('dry-fertilizer', 'us'));
-    expect(next).toMatchObject({ need: { of: 'N' }, product: { grade: '24-0-8' } });
+    expect(next).toMatchObject({ need: { nutrient: 'N' }, product: { grade: '24-0-8' } });
     expect(replaced).toEqual([]);
   });
   it('what it would replace of what was typed by hand is named', () => {
     const pitch = feed({ name: 'Pitch feed', grade: '15-5-10', package: { size: '50', unit: 'lb' } });
-    const typed = sheet({ product: feed({ package: { size: '40', unit: 'lb' } }) });
-    expect(withProduct(typed, pitch).replaced).toEqual([{ fact: 'grade', from: '24-0-8', to: '15-5-10' }, { fact: 'package', from: '40', to: '50' }]); // prettier-ignore
+    const input = sheet({ product: feed({ package: { size: '40', unit: 'lb' } }) });
+    expect(withProduct(input, pitch).replaced).toEqual([{ fact: 'grade', from: '24-0-8', to: '15-5-10' }, { fact: 'package', from: '40', to: '50' }]); // prettier-ignore
     // A label that stood there goes as a whole, and nothing is asked.
     const labelled = withProduct(sheet({ product: feed({ name: 'Lake feed', price: '26' }) }), feed({ name: 'Bare', grade: '' })); // prettier-ignore
     expect(labelled).toMatchObject({
       replaced: [],
-      sheet: { product: { grade: '', price: '' }, need: { of: 'N' } },
+      sheet: { product: { grade: '', price: '' }, need: { nutrient: 'N' } },
     });
   });
 });
@@ -142,5 +143,5 @@ describe('a chart and the product of a sheet', () => {
 it('a sheet of an earlier version has what it did not know yet as blank', () => {
   const { split, carrier, rules, spread, confirmed, ...rest } = sheet();
   const earlier = { ...rest, split: { portions: '2', everyDays: '28' }, carrier: { amount: '', unit: carrier.unit }, rules: { setId: '', soilTestDay: '2026-03-02', soFar: [], unit: rules.unit }, spread: { calibration: '', width: spread.width, recomputed: false } }; // prettier-ignore
-  expect(upgradeWorksheet(earlier)).toMatchObject({ split: { ...split, portions: '2', everyDays: '28' }, carrier, rules: { soilTest: '', soilTestDay: '2026-03-02' }, spread: { sameProduct: '' }, confirmed }); // prettier-ignore
+  expect(upgraded(jobUpgrades, 1, { worksheet: earlier })['worksheet']).toMatchObject({ split: { ...split, portions: '2', everyDays: '28' }, carrier, rules: { soilTest: '', soilTestDay: '2026-03-02' }, spread: { sameProduct: '' }, confirmed }); // prettier-ignore
 });

@@ -2,10 +2,10 @@ import { splitUnit } from '../need/needField.ts';
 import { toSi } from '../quantities/convert.ts';
 import { UNITS, type AreaUnit, type MassPerAreaUnit, type MassUnit } from '../quantities/units.ts';
 import type { PackageUnit } from '../loads/packages.ts';
-import type { RateUnit } from '../shelf/product.ts';
-import { liquidRateUnit, volumeFor } from '../shelf/rateUnit.ts';
+import type { RateUnit } from '../products/product.ts';
+import { liquidRateUnit, volumeFor } from '../products/rateUnit.ts';
 import type { WorksheetResult } from './readings.ts';
-import type { ShownIn, WorksheetInput } from './typed.ts';
+import type { ShownIn, WorksheetInput } from './worksheetInput.ts';
 
 /** The units that a worksheet's worked-out values are shown in; `delivered` is always by weight. */
 export interface SheetUnits {
@@ -52,20 +52,20 @@ const ofKind = <Id extends RateUnit | PackageUnit>(unit: Id | null, kind: string
  * @param amountSi the total amount, kg or L, or null while it is not known
  */
 export function chooseUnits(
-  typed: WorksheetInput,
+  input: WorksheetInput,
   reading: WorksheetResult,
   preferred: ShownIn,
   amountSi: number | null,
 ): SheetUnits {
-  const { shownIn } = typed;
+  const { shownIn } = input;
   const liquid = reading.product.form === 'liquid';
-  const needUnit = reading.need?.unit ?? typed.need.unit;
+  const needUnit = reading.need?.unit ?? input.need.unit;
   const wished = preferred.rate ?? needUnit;
   const rate =
     ofKind(shownIn.rate, liquid ? 'volumePerArea' : 'massPerArea') ?? (liquid ? asVolume(wished) : wished);
   const mass = preferred.amount ?? splitUnit(rate)[0];
   const amount = liquid && UNITS[mass].kind === 'mass' ? volumeFor(mass as MassUnit) : mass;
-  const firstArea = reading.areas.find(({ size }) => size)?.size?.unit ?? typed.areas[0]?.unit ?? 'm2';
+  const firstArea = reading.areas.find(({ size }) => size)?.size?.unit ?? input.areas[0]?.unit ?? 'm2';
   return {
     rate,
     amount: ofKind(shownIn.amount, liquid ? 'volume' : 'mass') ?? readable(amount, amountSi),

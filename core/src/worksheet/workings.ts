@@ -1,19 +1,20 @@
+import { textWithUnit } from '../quantities/show.ts';
+import { systemOf } from '../quantities/units.ts';
+import { moneyText } from '../fields/money.ts';
 import { splitUnit, weightPart } from '../need/needField.ts';
 import { fromSi } from '../quantities/convert.ts';
-import { isBareNumber } from '../quantities/numbers.ts';
 import { showExact, showNumber, showQuantity, showWithUncertainty } from '../quantities/show.ts';
 import { RATE_AREAS, UNITS, type UnitId } from '../quantities/units.ts';
-import { isUsUnit } from '../shelf/rateUnit.ts';
-import { isNutrient, NEED_OF } from '../shelf/wanted.ts';
+import { isNutrient, NEED_OF } from '../products/wanted.ts';
 import { operator, term, word, type Term, type Working } from '../working/working.ts';
 import type { WorksheetNumbers } from './numbers.ts';
 import type { WorksheetResult } from './readings.ts';
-import type { WorksheetInput } from './typed.ts';
+import type { WorksheetInput } from './worksheetInput.ts';
 import type { SheetUnits } from './units.ts';
 
 /** All that the lines of a worksheet are made from. */
 export interface SheetContext {
-  readonly typed: WorksheetInput;
+  readonly input: WorksheetInput;
   readonly reading: WorksheetResult;
   readonly numbers: WorksheetNumbers;
   readonly units: SheetUnits;
@@ -30,20 +31,16 @@ function worked(role: string, si: number | null, unit: UnitId, strong = false, b
 const asTyped = (role: string, text: string, origin: Term['origin']): Term =>
   term(role, text.trim() === '' ? null : { number: text.trim(), unit: '' }, { origin });
 
-/** A number typed without a unit, with the unit it counts in. */
-const withBareUnit = (text: string, unit: UnitId): string =>
-  isBareNumber(text) ? `${text.trim()} ${UNITS[unit].symbol}` : text;
-
 /** A size typed without a unit, sides and cut-outs too, with the unit it counts in. */
 const withSizeUnit = (text: string, unit: UnitId): string =>
   /[a-z'"²]/i.test(text) || text.trim() === '' ? text : text.replace(/^(.*?)(\s*±.*)?$/, `$1 ${UNITS[unit].symbol}$2`); // prettier-ignore
 
 /** What a product holds of what is wanted: the share on the label, and for a liquid what one liter of it weighs. */
-function holding({ typed, reading, numbers }: SheetContext, by: '×' | '÷'): Working['parts'] {
-  const { of } = typed.need;
+function holding({ input, reading, numbers }: SheetContext, by: '×' | '÷'): Working['parts'] {
+  const { nutrient: of } = input.need;
   const { product } = reading;
   if (of === 'product') return [];
-  const perVolume = typed.product.gradeBasis === 'volume' && isNutrient(of) && product.form === 'liquid'; // prettier-ignore
+  const perVolume = input.product.gradeBasis === 'volume' && isNutrient(of) && product.form === 'liquid'; // prettier-ignore
   const share = numbers.share === null ? null : showExact(numbers.share * 100, 5);
   const weighs = product.form === 'liquid' && !perVolume;
   return [
@@ -52,26 +49,26 @@ function holding({ typed, reading, numbers }: SheetContext, by: '×' | '÷'): Wo
       origin: 'label',
     }),
     word(isNutrient(of) ? 'in' : 'in the product'),
-    ...(isNutrient(of) ? [asTyped('grade', typed.product.grade, 'label')] : []),
+    ...(isNutrient(of) ? [asTyped('grade', input.product.grade, 'label')] : []),
     ...(weighs
       ? [
           operator(by),
-          asTyped('density', withBareUnit(typed.product.density.text, typed.product.density.unit), 'label'),
+          asTyped('density', textWithUnit(input.product.density.text, input.product.density.unit), 'label'),
         ]
       : []),
   ];
 }
 
 export function needLine(context: SheetContext): Working {
-  const { typed, reading, numbers, units } = context;
-  const { need } = typed;
+  const { input, reading, numbers, units } = context;
+  const { need } = input;
   const [amount, area] = splitUnit(reading.need?.unit ?? need.unit);
   return {
     id: 'need',
     label: 'What the ground needs',
     parts: [
-      asTyped('need.amount', withBareUnit(weightPart(need.amount), amount), 'typed'),
-      term('need.of', { number: NEED_OF[need.of].symbol, unit: '' }, { origin: 'typed' }),
+      asTyped('need.amount', textWithUnit(weightPart(need.amount), amount), 'typed'),
+      term('need.nutrient', { number: NEED_OF[need.nutrient].symbol, unit: '' }, { origin: 'typed' }),
       word('on each', '÷'),
       term('need.per', { number: RATE_AREAS[area].symbol, unit: '' }, { origin: 'typed' }),
       ...holding(context, '÷'),
@@ -81,14 +78,14 @@ export function needLine(context: SheetContext): Working {
   };
 }
 
-export function areaLine({ typed, reading, numbers, units }: SheetContext, index: number): Working {
+export function areaLine({ input, reading, numbers, units }: SheetContext, index: number): Working {
   const { size, name } = reading.areas[index]!;
-  const { size: text, unit, from } = typed.areas[index]!;
+  const { size: text, unit, from } = input.areas[index]!;
   const { areaM2, bandM2, amountSi } = numbers.areas[index]!;
   const isRectangle = size?.shape.kind === 'rectangle';
   const bareUnit = isRectangle ? size.shape.lengthUnit : unit;
   return {
-    id: `area.${typed.areas[index]!.id}`,
+    id: `area.${input.areas[index]!.id}`,
     label: name || `Area ${index + 1}`,
     parts: [
       asTyped(
@@ -126,7 +123,7 @@ export function totalLine({ numbers, units }: SheetContext): Working {
   };
 }
 
-export function packageLine({ typed, numbers, units }: SheetContext): Working {
+export function packageLine({ input, numbers, units }: SheetContext): Working {
   const { packages } = numbers;
   const exact = packages && {
     number: showNumber(packages.exact, 3),
@@ -138,7 +135,7 @@ export function packageLine({ typed, numbers, units }: SheetContext): Working {
     parts: [
       worked('total.amount', numbers.amountSi, units.amount),
       operator('÷'),
-      asTyped('package.size', withBareUnit(typed.product.package.size, typed.product.package.unit), 'label'),
+      asTyped('package.size', textWithUnit(input.product.package.size, input.product.package.unit), 'label'),
       operator('='),
       term('package.exact', exact, { unrounded: packages && showNumber(packages.exact, 7) }),
       word('so take', 'stop'),
@@ -155,9 +152,9 @@ export function packageLine({ typed, numbers, units }: SheetContext): Working {
 }
 
 /** What to buy: packages for all the ground less the stock, rounded up once, and what that costs. */
-export function orderLine({ typed, numbers }: SheetContext): Working {
+export function orderLine({ input, numbers }: SheetContext): Working {
   const { order } = numbers;
-  const { stock, price } = typed.product;
+  const { stock, price } = input.product;
   const packages = (count: number) => (count === 1 ? 'package' : 'packages');
   return {
     id: 'order',
@@ -171,11 +168,9 @@ export function orderLine({ typed, numbers }: SheetContext): Working {
       operator('×'),
       asTyped('product.price', price, 'label'),
       operator('='),
-      term(
-        'order.cost',
-        order?.costCents == null ? null : { number: (order.costCents / 100).toFixed(2), unit: '' },
-        { strong: true },
-      ),
+      term('order.cost', order?.costCents == null ? null : { number: moneyText(order.costCents), unit: '' }, {
+        strong: true,
+      }),
     ],
   };
 }
@@ -187,14 +182,14 @@ const perAreaOf = (symbol: string, line: Term): Term =>
     : line;
 
 /** What is wanted as it is put down: in the unit of the need. */
-function wanted({ typed, reading }: SheetContext, role: string, si: number | null): Term {
-  const { of, unit } = typed.need;
+function wanted({ input, reading }: SheetContext, role: string, si: number | null): Term {
+  const { nutrient: of, unit } = input.need;
   return perAreaOf(NEED_OF[of].symbol, worked(role, si, reading.need?.unit ?? unit, true));
 }
 
 export function backLine(context: SheetContext): Working {
-  const { typed, numbers, units } = context;
-  const { grade, name } = typed.product;
+  const { input, numbers, units } = context;
+  const { grade, name } = input.product;
   return {
     id: 'back',
     label: 'Back-check',
@@ -211,33 +206,33 @@ export function backLine(context: SheetContext): Working {
 
 /** The label read backwards: package over the ground it covers, and what is wanted of it in that rate. */
 export function labelLine(context: SheetContext): Working {
-  const { typed, numbers, units } = context;
-  const { package: pack, coverage } = typed.product;
+  const { input, numbers, units } = context;
+  const { package: pack, coverage } = input.product;
   return {
     id: 'label',
     label: 'What the label does',
     parts: [
-      asTyped('label.package', withBareUnit(pack.size, pack.unit), 'label'),
+      asTyped('label.package', textWithUnit(pack.size, pack.unit), 'label'),
       word('covers', '÷'),
-      asTyped('coverage.size', withBareUnit(coverage.size, coverage.unit), 'label'),
+      asTyped('coverage.size', textWithUnit(coverage.size, coverage.unit), 'label'),
       operator('='),
       worked('label.rate', numbers.label?.rateSi ?? null, units.rate),
-      ...(typed.need.of === 'product' ? [] : [...holding(context, '×'), operator('='), wanted(context, 'label.nutrient', numbers.label?.wantedPerM2 ?? null)]), // prettier-ignore
+      ...(input.need.nutrient === 'product' ? [] : [...holding(context, '×'), operator('='), wanted(context, 'label.nutrient', numbers.label?.wantedPerM2 ?? null)]), // prettier-ignore
     ],
   };
 }
 
 /** The finished spray mix for all the ground, for what is put down with water, and the water in it. */
-export function mixLine({ typed, reading, numbers, units }: SheetContext): Working {
-  const { amount, unit, means } = typed.carrier;
-  const volume = isUsUnit(unit) ? 'gal' : 'L';
+export function mixLine({ input, reading, numbers, units }: SheetContext): Working {
+  const { amount, unit, means } = input.carrier;
+  const volume = systemOf(unit) === 'us' ? 'gal' : 'L';
   const { mix } = numbers;
   const isLiquid = reading.product.form === 'liquid';
   const product = worked('mix.product', isLiquid ? numbers.amountSi : null, volume);
   const whole = worked('mix', mix?.mixL ?? null, volume, true);
   const water = worked('mix.water', mix?.waterL ?? null, volume, means === 'water');
   const carried = [
-    asTyped('carrier.amount', withBareUnit(amount, unit), 'typed'),
+    asTyped('carrier.amount', textWithUnit(amount, unit), 'typed'),
     operator('×'),
     worked('total.area', numbers.totalM2, units.area, false, numbers.totalBandM2),
     operator('='),
@@ -270,12 +265,12 @@ export function onceLine({ numbers, units }: SheetContext): Working {
 }
 
 /** The same question the other way round: how far one package goes at the rate worked out. */
-export function coversLine({ typed, numbers, units }: SheetContext): Working {
+export function coversLine({ input, numbers, units }: SheetContext): Working {
   return {
     id: 'covers',
     label: 'One package at this rate',
     parts: [
-      asTyped('label.package', withBareUnit(typed.product.package.size, typed.product.package.unit), 'label'),
+      asTyped('label.package', textWithUnit(input.product.package.size, input.product.package.unit), 'label'),
       operator('÷'),
       worked('rate', numbers.rateSi, units.rate),
       operator('='),

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { blankProduct, type ProductInput } from '../shelf/index.ts';
+import { blankProduct, type ProductInput } from '../products/index.ts';
 import { workingText } from '../working/index.ts';
 import {
   answerWorksheet,
@@ -19,12 +19,12 @@ const label = (more: Partial<ProductInput> = {}): ProductInput => ({
 });
 const sheet = (sizes: [string, string][], more: Partial<WorksheetInput> = {}): WorksheetInput => ({
   ...blankWorksheet('us', 'a'),
-  need: { of: 'N', amount: '0.8', unit: 'lb/1000 ft2' },
+  need: { nutrient: 'N', amount: '0.8', unit: 'lb/1000 ft2' },
   product: label(),
   areas: sizes.map(([name, size], i) => ({ id: String(i), name, size, unit: 'ft2' })),
   ...more,
 });
-const answer = (typed: WorksheetInput) => answerWorksheet(typed, AS_TYPED);
+const answer = (input: WorksheetInput) => answerWorksheet(input, AS_TYPED);
 
 describe('bands', () => {
   const of = (site: string) => ({ site, area: 'x' });
@@ -124,7 +124,9 @@ describe('an incomplete worksheet', () => {
   });
 
   it('points at the grade when it lacks the nutrient', () => {
-    const lacking = answer(sheet([['Lawn', '1000']], { need: { of: 'Fe', amount: '1', unit: 'lb/acre' } }));
+    const lacking = answer(
+      sheet([['Lawn', '1000']], { need: { nutrient: 'Fe', amount: '1', unit: 'lb/acre' } }),
+    );
     expect(lacking.errors).toMatchObject([{ code: 'grade.lacks', field: 'product.grade' }]);
     expect(lacking.numbers.rateSi).toBeNull();
   });
@@ -134,22 +136,22 @@ describe('units of what is worked out', () => {
   it('falls to ounces or grams below one pound or kilogram', () => {
     expect(answer(sheet([['Bed', '100']])).units.amount).toBe('oz');
     expect(
-      answer(sheet([['Bed', '5 m2']], { need: { of: 'N', amount: '40', unit: 'kg/ha' } })).units.amount,
+      answer(sheet([['Bed', '5 m2']], { need: { nutrient: 'N', amount: '40', unit: 'kg/ha' } })).units.amount,
     ).toBe('g');
     expect(
-      answer(sheet([['Bed', '690 m2']], { need: { of: 'N', amount: '4', unit: 'g/m2' } })).units,
+      answer(sheet([['Bed', '690 m2']], { need: { nutrient: 'N', amount: '4', unit: 'g/m2' } })).units,
     ).toMatchObject({ rate: 'g/m2', amount: 'kg', area: 'm2' });
   });
 
   it('follows what is preferred, and before that what is set on the sheet', () => {
-    const typed = sheet([['Lawn', '690 m2']]);
-    expect(answerWorksheet(typed, { ...AS_TYPED, rate: 'kg/ha', area: 'm2' }).units).toMatchObject({
+    const input = sheet([['Lawn', '690 m2']]);
+    expect(answerWorksheet(input, { ...AS_TYPED, rate: 'kg/ha', area: 'm2' }).units).toMatchObject({
       rate: 'kg/ha',
       amount: 'kg',
       area: 'm2',
     });
-    expect(answerWorksheet(typed, { ...AS_TYPED, amount: 'g' }).units.amount).toBe('kg');
-    const onSheet = { ...typed, shownIn: { ...AS_TYPED, amount: 'g' as const } };
+    expect(answerWorksheet(input, { ...AS_TYPED, amount: 'g' }).units.amount).toBe('kg');
+    const onSheet = { ...input, shownIn: { ...AS_TYPED, amount: 'g' as const } };
     expect(answerWorksheet(onSheet, { rate: 'kg/ha', amount: 'lb', area: 'm2' }).units).toMatchObject({
       rate: 'kg/ha',
       amount: 'g',
@@ -161,7 +163,7 @@ describe('units of what is worked out', () => {
     const k = answer(
       sheet([['Lawn', '100 m2']], {
         product: label({ grade: '0-0-60' }),
-        need: { of: 'K', amount: '50', unit: 'kg/ha' },
+        need: { nutrient: 'K', amount: '50', unit: 'kg/ha' },
       }),
     );
     expect(k.numbers.rateSi).toBeCloseTo(0.005 / 0.4980906, 12);
@@ -192,14 +194,14 @@ describe('the label read backwards', () => {
   }); // prettier-ignore
 
   it('works without a need, and gives the need that it meets', () => {
-    const typed = sheet([], {
-      need: { of: 'N', amount: '', unit: 'kg/ha' },
+    const input = sheet([], {
+      need: { nutrient: 'N', amount: '', unit: 'kg/ha' },
       product: label({ coverage: { size: '12 000', unit: 'ft2' } }),
     });
-    const given = answer(typed);
+    const given = answer(input);
     expect(given.numbers.label!.timesNeed).toBeNull();
-    expect(needFromLabel(given, typed)).toBe('39.05942 kg');
-    const without = { ...typed, product: { ...typed.product, grade: '' } };
+    expect(needFromLabel(given, input)).toBe('39.05942 kg');
+    const without = { ...input, product: { ...input.product, grade: '' } };
     expect(needFromLabel(answer(without), without)).toBeNull();
   });
 
@@ -220,7 +222,7 @@ describe('what is not a dry fertilizer', () => {
   const ofLiquid = (more: Partial<ProductInput> = {}) =>
     answer(
       sheet([['Green', '640 m2']], {
-        need: { of: 'N', amount: '25', unit: 'kg/ha' },
+        need: { nutrient: 'N', amount: '25', unit: 'kg/ha' },
         product: { ...liquid, ...more },
         carrier: { amount: '500', unit: 'L/ha', means: 'mix' },
       }),
@@ -261,7 +263,7 @@ describe('what is not a dry fertilizer', () => {
   it('reference case C: active ingredient on a carrier', () => {
     const carrier = answer(
       sheet([['Lawn', '1000 m2']], {
-        need: { of: 'ai', amount: '0.6', unit: 'kg/ha' },
+        need: { nutrient: 'ai', amount: '0.6', unit: 'kg/ha' },
         product: label({ kind: 'granular-carrier', grade: '', load: '0.43 %' }),
       }),
     );
@@ -272,7 +274,7 @@ describe('what is not a dry fertilizer', () => {
   });
 
   it('a rate of the product itself is taken as it is', () => {
-    const direct = answer(sheet([['Lawn', '1000']], { need: { of: 'product', amount: '3.2', unit: 'lb/1000 ft2' } })); // prettier-ignore
+    const direct = answer(sheet([['Lawn', '1000']], { need: { nutrient: 'product', amount: '3.2', unit: 'lb/1000 ft2' } })); // prettier-ignore
     expect(plain(workingText(direct.lines.need))).toBe(
       '3.2 lb of product on each 1000 ft² = 3.20 lb / 1000 ft²',
     );

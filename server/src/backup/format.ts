@@ -1,16 +1,17 @@
 // The archive: a zip of one text file for each table, a row to a line as JSON, and a manifest that tells the version and the checksum
 // of each. It can be read without this program. docs/backup.md describes it.
 import * as z from 'zod';
+import { DERIVED_TABLES } from '../models/summaries.ts';
 
 export const FORMAT = 'steady-scatter-backup';
 export const FORMAT_VERSION = 1;
 export const MANIFEST = 'manifest.json';
 
-/** Tables that stay with the installation: whom it trusts, and which steps its own tables have taken. */
-export const LEFT_OUT: ReadonlySet<string> = new Set(['devices', 'migrations']);
+/** Tables that stay with the installation: whom it trusts, which steps its own tables have taken, and what is made from the rest. */
+export const LEFT_OUT: ReadonlySet<string> = new Set(['devices', 'migrations', ...DERIVED_TABLES]);
 
 /** Columns that hold JSON: they are written as what they say, not as text in a text. */
-export const JSON_COLUMNS: ReadonlySet<string> = new Set(['typed', 'si']);
+export const JSON_COLUMNS: ReadonlySet<string> = new Set(['typed', 'si', 'input']);
 
 /** Largest that an archive may become when it is unpacked, and most that it may have been packed to, as a share. */
 export const MAX_BYTES = 2 * 2 ** 30;

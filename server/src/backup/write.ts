@@ -18,7 +18,9 @@ function lineOf(row: Row): string {
   const shown = Object.entries(row).map(([column, value]) => {
     if (!JSON_COLUMNS.has(column) || typeof value !== 'string') return [column, value];
     try {
-      return [column, JSON.parse(value) as unknown];
+      const read: unknown = JSON.parse(value);
+      // A text that is a number or a text in JSON would come back as another one.
+      return [column, typeof read === 'object' && read !== null ? read : value];
     } catch {
       return [column, value];
     }
@@ -34,6 +36,7 @@ export async function talkTo({ socket, database, user, password }: Connection): 
     user,
     password,
     dateStrings: true,
+    bigIntAsNumber: true,
     timezone: '+00:00',
     connectTimeout: 3000,
   });

@@ -1,25 +1,66 @@
-import { ROUTES, type BodyOf } from '@steady-scatter/contract';
-import { ZodError, type ZodType } from 'zod';
+import { documentBatch, documentWrite, isLaterSchema, type KindName } from '@steady-scatter/contract';
+import * as z from 'zod';
 import { plainProblem } from '../problems/HttpProblem.ts';
 import { invalid } from '../problems/invalid.ts';
-import { storedOf, type Stored, type StoringName } from './stored.ts';
+import { kindNamed, storedOf, type Stored } from './stored.ts';
+
+/** What is to be checked: one document of a kind, or a batch of them. */
+export interface Asked {
+  readonly kind: KindName;
+  readonly verb: 'write' | 'addMany';
+}
+
+/** What a body stores. */
+export interface Checked {
+  /** The version last seen, 0 for a new one. */
+  readonly version: number;
+  readonly documents: readonly (Stored & { readonly id: string | null })[];
+}
 
 /**
- * Checks the body of a request that is kept, and works out what is stored of it.
+ * Checks the body of a request that is stored, and works out what is stored of it.
  *
  * @param body JSON in UTF-8, as it came
- * @throws HttpProblem unreadable, invalid, too-much-work
+ * @throws HttpProblem unreadable, invalid, later-version, too-much-work
  */
-export type Check = (name: StoringName, body: Uint8Array) => Promise<Stored>;
+export type Check = (asked: Asked, body: Uint8Array) => Promise<Checked>;
+
+/** It was written by a later version than this one is. */
+export class LaterSchema extends Error {}
 
 /**
  * Checks what was read already, where it is called.
  *
- * @throws ZodError with each wrong field
+ * @throws ZodError with each wrong field; LaterSchema
  */
-export function checkRead(name: StoringName, raw: unknown): Stored {
-  const body = (ROUTES[name].body as unknown as ZodType<BodyOf<StoringName>>).parse(raw);
-  return storedOf(name, body);
+export function checkRead({ kind: name, verb }: Asked, raw: unknown): Checked {
+  const kind = kindNamed(name);
+  const batch = verb === 'addMany' ? documentBatch.parse(raw) : null;
+  const one = batch ? null : documentWrite.parse(raw);
+  const schemaVersion = (batch ?? one!).schemaVersion;
+  if (isLaterSchema(kind, schemaVersion)) throw new LaterSchema();
+  if (one) return { version: one.version, documents: [{ id: null, ...storedOf(kind, one) }] };
+  return {
+    version: 0,
+    documents: batch!.documents.map(({ id, input }, index) =>
+      Object.assign(
+        { id },
+        inPart(['documents', index], () => storedOf(kind, { schemaVersion, input })),
+      ),
+    ),
+  };
+}
+
+/** Reads a part of something larger: what is wrong in it says where it stands. */
+function inPart<Read>(path: readonly PropertyKey[], read: () => Read): Read {
+  try {
+    return read();
+  } catch (error) {
+    if (!(error instanceof z.ZodError)) throw error;
+    throw new z.ZodError(
+      error.issues.map((issue) => Object.assign({}, issue, { path: [...path, ...issue.path] })),
+    );
+  }
 }
 
 /** What a body says; null when it is no JSON in UTF-8. */
@@ -32,12 +73,13 @@ export function readJson(body: Uint8Array): { readonly json: unknown } | null {
 }
 
 /** Checks at once, where it is called. */
-export const checkHere: Check = async (name, body) => {
+export const checkHere: Check = async (asked, body) => {
   const read = readJson(body);
   if (!read) throw plainProblem('unreadable');
   try {
-    return checkRead(name, read.json);
+    return checkRead(asked, read.json);
   } catch (error) {
-    throw error instanceof ZodError ? invalid(error) : error;
+    if (error instanceof LaterSchema) throw plainProblem('later-version');
+    throw error instanceof z.ZodError ? invalid(error) : error;
   }
 };

@@ -1,103 +1,78 @@
-// What is stored beside what was typed: worked out from it by core, without a database.
-import {
-  calibrationResult,
-  productResult,
-  rigResult,
-  ruleSetResult,
-  siteResult,
-  soilTestResult,
-  widthTestResult,
-  worksheetAnswer,
-  type BodyOf,
-  type RouteName,
-} from '@steady-scatter/contract';
+// What is stored of a document: worked out from what was typed by core, without a database.
+import { KINDS, readInput, type Kind, type KindName } from '@steady-scatter/contract';
+import { isJson, type Json } from '@steady-scatter/core/fields';
+import { MAX_TEXT } from '../models/summaries.ts';
 
-/** Routes whose bodies are kept. */
-export type StoringName = Extract<RouteName, `write${string}` | 'addProducts'>;
-
-/** What a write stores: the columns of its row, and the rows that belong to it. */
-export interface Stored {
-  /** The version last seen, 0 for a new one. */
-  readonly version: number;
+/** A line of a list, as it is kept. */
+export interface Line {
+  readonly name: string;
+  readonly texts: string;
+  readonly isReadable: boolean;
   readonly columns: Readonly<Record<string, unknown>>;
-  readonly parts: readonly Readonly<Record<string, unknown>>[];
+  /** Ids of what the document leans on. */
+  readonly links: readonly string[];
 }
 
-type Typed<Name extends RouteName> = BodyOf<Name> extends { typed: infer It } ? It : never;
+/** What a write stores of one document. */
+export interface Stored {
+  readonly schemaVersion: number;
+  /** As typed, JSON. */
+  readonly input: string;
+  readonly line: Line;
+  /** What came, where it was written by an earlier version: what that did not know is kept from what stands. */
+  readonly earlier: { readonly schemaVersion: number; readonly input: Json } | null;
+}
 
-/** The SI values of each kind that is stored as it was typed. */
-const SI = {
-  writeProduct(typed: Typed<'writeProduct'>): object {
-    const { package: pack, densityKgPerL, priceCents, stockPackages } = productResult(typed);
-    return { packageSi: pack?.si ?? null, densityKgPerL, priceCents, stockPackages };
-  },
-  writeSoilTest: (typed: Typed<'writeSoilTest'>): object => soilTestResult(typed).needs,
-  writeRuleSet: (typed: Typed<'writeRuleSet'>): object =>
-    ruleSetResult(typed).rules.map(({ typed: { id }, limit }) => ({ id, limit })),
-  writeSite(typed: Typed<'writeSite'>): object {
-    const { areas, totals } = siteResult(typed);
-    const sizes = areas.map(({ id, measured: { areaM2, bandM2 }, treatableM2 }) => ({ id, areaM2, bandM2, treatableM2 })); // prettier-ignore
-    return { totals, areas: sizes };
-  },
-  writeRig(typed: Typed<'writeRig'>): object {
-    const { hopperKg, widthM, paceMPerS } = rigResult(typed);
-    return { hopperKg, widthM, paceMPerS };
-  },
-  // Without the machine's scale, which is kept by itself and may change.
-  writeCalibration(typed: Typed<'writeCalibration'>): object {
-    const { targetKgPerM2, widthM, runs } = calibrationResult(typed);
-    return { targetKgPerM2, widthM, runs: runs.map(({ id, worked }) => ({ id, worked })) };
-  },
-  writeWidthTest(typed: Typed<'writeWidthTest'>): object {
-    const { throwM, recommendedM, caughtKgPerM, trays } = widthTestResult(typed);
-    return { throwM, recommendedM, caughtKgPerM, trays: trays.trays };
-  },
-};
+export const kindNamed = (name: KindName): Kind => KINDS[name];
 
-const columnsOf = (typed: { readonly name: string }, si: object) => ({
-  name: typed.name,
-  typed: JSON.stringify(typed),
-  si: JSON.stringify(si),
-});
+const cut = (value: unknown): unknown =>
+  typeof value === 'string' && value.length > MAX_TEXT ? value.slice(0, MAX_TEXT) : value;
 
-function jobStored({ version, name, onDay, worksheet }: BodyOf<'writeJob'>): Stored {
-  const { areas, ...typed } = worksheet;
-  const { reading, numbers } = worksheetAnswer(worksheet);
+/** The line of a document in the list of its kind. */
+export function lineOf(kind: Kind, input: unknown): Line {
+  const columns = kind.summarise(input, kind.evaluate(input));
+  const kept = Object.entries(columns).map(([name, value]): [string, unknown] => [
+    name,
+    kind.columns[name]?.type === 'list' ? JSON.stringify(value) : cut(value),
+  ]);
   return {
-    version,
-    columns: {
-      name,
-      onDay,
-      typed: JSON.stringify(typed),
-      needSi: reading.need?.si ?? null,
-      packageSi: reading.product.package?.si ?? null,
-      coverageM2: reading.product.coverage?.areaM2 ?? null,
-      rateSi: numbers.rateSi,
-    },
-    parts: areas.map(({ id, name: areaName, size, unit, from }, position) => ({
-      id,
-      position,
-      name: areaName,
-      sizeTyped: size,
-      sizeUnit: unit,
-      areaM2: reading.areas[position]?.size?.areaM2 ?? null,
-      siteId: from?.site ?? null,
-      siteAreaId: from?.area ?? null,
-    })),
+    name: String(cut(kind.nameOf(input))),
+    texts: kind.textsOf(input).join('\n'),
+    isReadable: true,
+    columns: Object.fromEntries(kept),
+    links: [...new Set(kind.linksOf(input))],
   };
 }
 
-/** What the body of a request stores. */
-export function storedOf(name: StoringName, body: BodyOf<StoringName>): Stored {
-  if (name === 'writeJob') return jobStored(body as BodyOf<'writeJob'>);
-  if (name === 'addProducts') {
-    const { products } = body as BodyOf<'addProducts'>;
-    const parts = products.map(({ id, typed }) =>
-      Object.assign(columnsOf(typed, SI.writeProduct(typed)), { id }),
-    );
-    return { version: 0, columns: {}, parts };
-  }
-  const si: (typed: never) => object = SI[name];
-  const { version, typed } = body as unknown as { version: number; typed: { name: string } };
-  return { version, columns: columnsOf(typed, si(typed as never)), parts: [] };
+/** The line of a document that cannot be read: its name, as far as there is one. */
+export function unreadableLine(kind: Kind, stored: unknown): Line {
+  const name = isJson(stored) && typeof stored['name'] === 'string' ? stored['name'] : '';
+  return {
+    name: String(cut(name)),
+    texts: '',
+    isReadable: false,
+    columns: Object.fromEntries(Object.keys(kind.columns).map((column) => [column, null])),
+    links: [],
+  };
+}
+
+/**
+ * What is stored of a document that somebody wrote.
+ *
+ * @param standing what is stored so far, at the current version; null for a new one, or where that is not known
+ * @throws ZodError with each wrong field
+ */
+export function storedOf(
+  kind: Kind,
+  written: { readonly schemaVersion: number; readonly input: Json },
+  standing: Json | null = null,
+): Stored {
+  const input = readInput(kind, written, standing);
+  const isEarlier = written.schemaVersion < kind.schemaVersion;
+  return {
+    schemaVersion: kind.schemaVersion,
+    input: JSON.stringify(input),
+    line: lineOf(kind, input),
+    earlier: isEarlier && standing === null ? written : null,
+  };
 }

@@ -108,9 +108,10 @@ export function checkInThreads(file: string | URL, limitMs = LIMIT_MS): Threads 
       next();
     });
   return {
-    async check(name, body) {
-      const outcome = await ask({ name, body });
-      if ('stored' in outcome) return outcome.stored;
+    async check(asked, body) {
+      const outcome = await ask({ asked, body });
+      if ('checked' in outcome) return outcome.checked;
+      if ('isLater' in outcome) throw plainProblem('later-version');
       if ('isUnreadable' in outcome) throw plainProblem('unreadable');
       if ('issues' in outcome) throw invalid(new ZodError(outcome.issues));
       throw Object.assign(new Error(outcome.broke.message), outcome.broke);

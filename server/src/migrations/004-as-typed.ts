@@ -1,5 +1,3 @@
-import { upgradeProduct } from '@steady-scatter/core/shelf';
-import { AS_TYPED, blankWorksheet } from '@steady-scatter/core/worksheet';
 import { DataTypes, QueryTypes, type Sequelize } from 'sequelize';
 import type { RunnableMigration } from 'umzug';
 import { stepsOn } from './steps.ts';
@@ -25,24 +23,16 @@ interface OldJob extends Record<string, string | null> {
   nutrient: string;
 }
 
-/** The worksheet of a job that was kept in columns, as one document; its areas stay in their own table. */
-function documentOf(job: OldJob): object {
-  const blank = blankWorksheet(/^(kg|g|t)$/.test(job.packageUnit) ? 'metric' : 'us', '');
-  const label = {
-    ...blank.product,
+/** The worksheet of a job that was kept in columns, as one document; its areas stay in their own table. What it did not know is not there. */
+const documentOf = (job: OldJob): object => ({
+  need: { of: job.nutrient, amount: job['needTyped'], unit: job['needUnit'] },
+  product: {
     grade: job['gradeTyped'],
     package: { size: job['packageTyped'], unit: job.packageUnit },
     coverage: { size: job['coverageTyped'], unit: job['coverageUnit'] },
-  };
-  const shownIn = { rate: job['shownRateUnit'], amount: job['shownAmountUnit'], area: job['shownAreaUnit'] };
-  return {
-    ...blank,
-    need: { of: job.nutrient, amount: job['needTyped'], unit: job['needUnit'] },
-    product: label,
-    shownIn: { ...AS_TYPED, ...shownIn },
-    areas: undefined,
-  };
-}
+  },
+  shownIn: { rate: job['shownRateUnit'], amount: job['shownAmountUnit'], area: job['shownAreaUnit'] },
+});
 
 interface OldProduct {
   id: string;
@@ -99,7 +89,7 @@ export const asTyped: RunnableMigration<Sequelize> = {
       products.map(({ id, typed, packageSi, densityKgPerL, priceCents, stockPackages }) => ({
         id,
         values: {
-          typed: JSON.stringify(upgradeProduct(JSON.parse(typed) as Parameters<typeof upgradeProduct>[0])),
+          typed,
           si: JSON.stringify({ packageSi, densityKgPerL, priceCents, stockPackages }),
         },
       })),

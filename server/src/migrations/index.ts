@@ -12,6 +12,8 @@ import { devices } from './007-devices.ts';
 import { widthTests } from './008-width-tests.ts';
 import { deviceSeen } from './009-device-seen.ts';
 import { changedByWhom } from './010-changed-by.ts';
+import { documents } from './011-documents.ts';
+import { events } from './012-events.ts';
 
 type Migration = RunnableMigration<Sequelize>;
 
@@ -26,6 +28,8 @@ const MIGRATIONS: Migration[] = [
   widthTests,
   deviceSeen,
   changedByWhom,
+  documents,
+  events,
 ];
 
 /** The names of all steps, in order. */

@@ -11,6 +11,10 @@ export function stepsOn(tables: QueryInterface) {
   const has = async (table: string, column: string) => (await columnsOf(table)).includes(column);
   return {
     has,
+    async hasTable(table: string) {
+      return await tables.tableExists(table);
+    },
+    dropTable: (table: string) => tables.dropTable(table),
     /** Sequelize makes a table only where there is none. */
     createTable: (table: string, columns: Record<string, ModelAttributeColumnOptions>) =>
       tables.createTable(table, columns),

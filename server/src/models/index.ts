@@ -1,13 +1,11 @@
 // Models: the tables as Sequelize sees them. Every table carries crewId, every query is scoped by it.
-// SI values are doubles beside the text and unit that were typed.
-import type { AreaUnit } from '@steady-scatter/core/quantities';
+// Documents hold what was typed; the lists in summaries.ts hold what is found, sorted and added up, SI values as doubles.
 import {
   DataTypes,
   Model,
   type CreationOptional,
   type InferAttributes,
   type InferCreationAttributes,
-  type NonAttribute,
   type Sequelize,
 } from 'sequelize';
 
@@ -17,52 +15,16 @@ export class CrewRow extends Model<InferAttributes<CrewRow>, InferCreationAttrib
   declare isDemo: boolean;
 }
 
-export class JobRow extends Model<InferAttributes<JobRow>, InferCreationAttributes<JobRow>> {
-  declare id: string;
-  declare crewId: string;
-  declare version: number;
-  declare isSample: boolean;
-  declare name: string;
-  declare onDay: string;
-  /** The worksheet as typed but for its areas, JSON. */
-  declare typed: string;
-  declare needSi: number | null;
-  declare packageSi: number | null;
-  declare coverageM2: number | null;
-  declare rateSi: number | null;
-  declare updatedAt: CreationOptional<Date>;
-  declare deletedAt: Date | null;
-  /** Who changed it last; neither: whoever was at the machine itself. */
-  declare changedByUser: CreationOptional<string | null>;
-  declare changedByDevice: CreationOptional<string | null>;
-  declare areas?: NonAttribute<JobAreaRow[]>;
-}
-
-export class JobAreaRow extends Model<InferAttributes<JobAreaRow>, InferCreationAttributes<JobAreaRow>> {
-  declare jobId: string;
-  declare id: string;
-  declare crewId: string;
-  declare position: number;
-  declare name: string;
-  declare sizeTyped: string;
-  declare sizeUnit: AreaUnit;
-  declare areaM2: number | null;
-  /** The area of a site that it was chosen from. */
-  declare siteId: string | null;
-  declare siteAreaId: string | null;
-}
-
-/** A thing that is stored as it was typed: a product, a site, a soil test, a set of rules. */
+/** A thing that a crew stores, of any kind: what was typed, at the version of the schema that it was written by. */
 export class DocumentRow extends Model<InferAttributes<DocumentRow>, InferCreationAttributes<DocumentRow>> {
   declare id: string;
   declare crewId: string;
+  declare kind: string;
   declare version: number;
+  declare schemaVersion: number;
   declare isSample: boolean;
-  declare name: string;
   /** As typed, JSON. */
-  declare typed: string;
-  /** The SI values of what was typed, JSON. */
-  declare si: string;
+  declare input: string;
   declare updatedAt: CreationOptional<Date>;
   declare deletedAt: Date | null;
   /** Who changed it last; neither: whoever was at the machine itself. */
@@ -70,13 +32,42 @@ export class DocumentRow extends Model<InferAttributes<DocumentRow>, InferCreati
   declare changedByDevice: CreationOptional<string | null>;
 }
 
-export class ProductRow extends DocumentRow {}
-export class SoilTestRow extends DocumentRow {}
-export class RuleSetRow extends DocumentRow {}
-export class SiteRow extends DocumentRow {}
-export class RigRow extends DocumentRow {}
-export class CalibrationRow extends DocumentRow {}
-export class WidthTestRow extends DocumentRow {}
+/** Something that was measured or done: a row that nothing changes or deletes. */
+export class EventRow extends Model<InferAttributes<EventRow>, InferCreationAttributes<EventRow>> {
+  /** In the order in which they came. */
+  declare seq: CreationOptional<number>;
+  declare id: string;
+  declare crewId: string;
+  declare kind: string;
+  /** The document that it belongs to. */
+  declare subjectId: string;
+  /** The row that this one says anew. */
+  declare firstId: string | null;
+  declare occurredAt: Date;
+  declare recordedAt: Date;
+  declare schemaVersion: number;
+  declare isSample: boolean;
+  /** As typed, JSON. */
+  declare input: string;
+  declare byUser: string | null;
+  declare byDevice: string | null;
+}
+
+/** What leans on what: made from the documents. */
+export class LinkRow extends Model<InferAttributes<LinkRow>, InferCreationAttributes<LinkRow>> {
+  declare fromId: string;
+  declare toId: string;
+  declare kind: string;
+}
+
+/** Of which shape, and of which program, the list of a kind was made. */
+export class ProjectionRow extends Model<
+  InferAttributes<ProjectionRow>,
+  InferCreationAttributes<ProjectionRow>
+> {
+  declare kind: string;
+  declare fingerprint: string;
+}
 
 /** A device of the local network that was paired. */
 export class DeviceRow extends Model<InferAttributes<DeviceRow>, InferCreationAttributes<DeviceRow>> {
@@ -89,7 +80,7 @@ export class DeviceRow extends Model<InferAttributes<DeviceRow>, InferCreationAt
   declare seenAt: Date;
 }
 
-const { UUID, STRING, INTEGER, DOUBLE, DATEONLY, DATE, BOOLEAN, TEXT } = DataTypes;
+const { UUID, STRING, INTEGER, BIGINT, DATE, BOOLEAN, TEXT } = DataTypes;
 
 /** Binds the models to a connection. */
 export function defineModels(sequelize: Sequelize): void {
@@ -97,61 +88,48 @@ export function defineModels(sequelize: Sequelize): void {
     { id: { type: UUID, primaryKey: true }, name: STRING, isDemo: BOOLEAN },
     { sequelize, tableName: 'crews' },
   );
-  JobRow.init(
+  DocumentRow.init(
     {
       id: { type: UUID, primaryKey: true },
       crewId: UUID,
+      kind: STRING(40),
       version: INTEGER,
+      schemaVersion: INTEGER,
       isSample: BOOLEAN,
-      name: STRING,
-      onDay: DATEONLY,
-      typed: TEXT('medium'),
-      needSi: DOUBLE,
-      packageSi: DOUBLE,
-      coverageM2: DOUBLE,
-      rateSi: DOUBLE,
+      input: TEXT('medium'),
       updatedAt: DATE(3),
       deletedAt: DATE(3),
       changedByUser: UUID,
       changedByDevice: UUID,
     },
-    { sequelize, tableName: 'jobs' },
+    { sequelize, tableName: 'documents' },
   );
-  JobAreaRow.init(
+  EventRow.init(
     {
-      jobId: { type: UUID, primaryKey: true },
-      id: { type: UUID, primaryKey: true },
+      seq: { type: BIGINT, primaryKey: true, autoIncrement: true },
+      id: UUID,
       crewId: UUID,
-      position: INTEGER,
-      name: STRING,
-      sizeTyped: STRING,
-      sizeUnit: STRING,
-      areaM2: DOUBLE,
-      siteId: UUID,
-      siteAreaId: UUID,
+      kind: STRING(40),
+      subjectId: UUID,
+      firstId: UUID,
+      occurredAt: DATE(3),
+      recordedAt: DATE(3),
+      schemaVersion: INTEGER,
+      isSample: BOOLEAN,
+      input: TEXT('medium'),
+      byUser: UUID,
+      byDevice: UUID,
     },
-    { sequelize, tableName: 'jobAreas', timestamps: false },
+    { sequelize, tableName: 'events', timestamps: false },
   );
-  const document = {
-    id: { type: UUID, primaryKey: true },
-    crewId: UUID,
-    version: INTEGER,
-    isSample: BOOLEAN,
-    name: STRING,
-    typed: TEXT('medium'),
-    si: TEXT('medium'),
-    updatedAt: DATE(3),
-    deletedAt: DATE(3),
-    changedByUser: UUID,
-    changedByDevice: UUID,
-  };
-  ProductRow.init({ ...document }, { sequelize, tableName: 'products' });
-  SoilTestRow.init({ ...document }, { sequelize, tableName: 'soilTests' });
-  RuleSetRow.init({ ...document }, { sequelize, tableName: 'ruleSets' });
-  SiteRow.init({ ...document }, { sequelize, tableName: 'sites' });
-  RigRow.init({ ...document }, { sequelize, tableName: 'rigs' });
-  CalibrationRow.init({ ...document }, { sequelize, tableName: 'calibrations' });
-  WidthTestRow.init({ ...document }, { sequelize, tableName: 'widthTests' });
+  LinkRow.init(
+    { fromId: { type: UUID, primaryKey: true }, toId: { type: UUID, primaryKey: true }, kind: STRING(40) },
+    { sequelize, tableName: 'documentLinks', timestamps: false },
+  );
+  ProjectionRow.init(
+    { kind: { type: STRING(40), primaryKey: true }, fingerprint: STRING(200) },
+    { sequelize, tableName: 'projections', timestamps: false },
+  );
   DeviceRow.init(
     {
       id: { type: UUID, primaryKey: true },
@@ -163,5 +141,4 @@ export function defineModels(sequelize: Sequelize): void {
     },
     { sequelize, tableName: 'devices' },
   );
-  JobRow.hasMany(JobAreaRow, { as: 'areas', foreignKey: 'jobId' });
 }

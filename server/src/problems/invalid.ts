@@ -25,3 +25,11 @@ export function readAsked<Read>(schema: ZodType<Read>, asked: unknown): Read {
   if (error) throw invalid(error);
   return data;
 }
+
+/** One field of a body that cannot be what it says. */
+export const invalidField = (field: string, code: string, message: string): HttpProblem =>
+  new HttpProblem('invalid', { detail: message, errors: [{ path: [field], code, message, hint: null }] });
+
+/** A part of what stands behind the question mark that cannot be read. */
+export const invalidQuery = (field: string, message: string): HttpProblem =>
+  invalidField(field, 'query.unreadable', message);

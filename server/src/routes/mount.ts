@@ -1,29 +1,34 @@
 import { setTimeout as wait } from 'node:timers/promises';
-import { ROUTES, type AnswerOf, type BodyOf, type ParamsOf, type RouteName } from '@steady-scatter/contract';
-import express, { Router, type Request, type Response } from 'express';
+import {
+  ROUTES,
+  type AnswerOf,
+  type BodyOf,
+  type ParamsOf,
+  type QueryOf,
+  type Route,
+  type RouteName,
+} from '@steady-scatter/contract';
+import express, { type Request, type Response, type Router } from 'express';
 import type { Actor } from '../actor.ts';
 import type { Check } from '../checking/check.ts';
-import type { Stored, StoringName } from '../checking/stored.ts';
 import { plainProblem } from '../problems/HttpProblem.ts';
 import { readAsked } from '../problems/invalid.ts';
 import type { Disk } from '../running/disk.ts';
-import type { ZodType } from 'zod';
 
 /** Routes that are open to whoever asks. */
 type OpenName = 'health' | 'here' | 'pair';
 
-/** What a handler is given: checked params and body, and who acts. */
+/** What a handler is given: checked params, query and body, and who acts. */
 export interface Call<Name extends RouteName> {
   readonly params: ParamsOf<Name>;
-  readonly body: Name extends StoringName ? undefined : BodyOf<Name>;
-  /** What a body that is kept stores. */
-  readonly stored: Name extends StoringName ? Stored : undefined;
+  readonly query: QueryOf<Name>;
+  readonly body: BodyOf<Name>;
   readonly actor: Name extends OpenName ? Actor | undefined : Actor;
   readonly request: Request;
   readonly response: Response;
 }
 
-/** One handler for each route of the contract. */
+/** One handler for each route of the contract that is not of a stored kind. */
 export type Handlers = { [Name in RouteName]: (call: Call<Name>) => Promise<AnswerOf<Name>> };
 
 /** What every route is mounted with. */
@@ -32,20 +37,33 @@ export interface Mounting {
   readonly disk: Disk;
 }
 
-const isStoring = (name: RouteName): name is StoringName =>
-  name.startsWith('write') || name === 'addProducts';
+/** What a route of any kind is given; `bytes` where its body is checked elsewhere. */
+export interface Asking {
+  readonly params: unknown;
+  readonly query: unknown;
+  readonly body: unknown;
+  readonly bytes: Uint8Array;
+  readonly actor: Actor | undefined;
+  readonly request: Request;
+  readonly response: Response;
+}
+
+/** How a route is mounted. */
+interface How {
+  /** Most that its body may be. */
+  readonly limit?: string;
+  /** Its body is left as it came, and read where it is checked. */
+  readonly isRaw?: boolean;
+}
 
 const BODY_LIMIT = '256kb';
 /** A batch of products, a site with boundaries from files, or hundreds of test runs are larger than what is typed by hand. */
-const LARGE_LIMIT = '4mb';
-const LARGE: ReadonlySet<RouteName> = new Set(['addProducts', 'writeSite', 'writeCalibration']);
+export const LARGE_LIMIT = '4mb';
 const JSON_ONLY = { type: ['application/json'] };
 
-/** Reads the body of a request; what is kept is left as it came, and read where it is checked. */
-function readerOf(name: RouteName) {
-  if (ROUTES[name].method === 'get') return [];
-  const limit = LARGE.has(name) ? LARGE_LIMIT : BODY_LIMIT;
-  return [isStoring(name) ? express.raw({ ...JSON_ONLY, limit }) : express.json({ ...JSON_ONLY, limit })];
+function readerOf({ method }: Route, { limit = BODY_LIMIT, isRaw = false }: How) {
+  if (method === 'get') return [];
+  return [isRaw ? express.raw({ ...JSON_ONLY, limit }) : express.json({ ...JSON_ONLY, limit })];
 }
 
 /** How often a write that is not done yet looks whether the disk has become full, ms. */
@@ -70,34 +88,33 @@ async function whileThereIsRoom<Answer>(disk: Disk, write: () => Promise<Answer>
   }
 }
 
-function mountOne(
+/** Mounts one route: parse, call, answer. */
+export function mountRoute(
   router: Router,
-  name: RouteName,
-  handle: (call: Call<never>) => Promise<unknown>,
-  { check, disk }: Mounting,
+  route: Route,
+  handle: (asking: Asking) => Promise<unknown>,
+  { disk, ...how }: How & { readonly disk: Disk },
 ): void {
-  const { method, path, params, body } = ROUTES[name];
-  const storedOf = (request: Request) =>
-    check(name as StoringName, Buffer.isBuffer(request.body) ? request.body : Buffer.alloc(0));
-  router[method](path, ...readerOf(name), async (request: Request, response: Response) => {
-    const asked = {
-      params: readAsked(params as ZodType, request.params),
-      body: isStoring(name) ? undefined : readAsked(body as ZodType, request.body),
+  const { method, path, params, query, body } = route;
+  router[method](path, ...readerOf(route, how), async (request: Request, response: Response) => {
+    const asking = {
+      params: readAsked(params, request.params),
+      query: readAsked(query, request.query),
+      body: how.isRaw ? undefined : readAsked(body, request.body),
+      bytes: Buffer.isBuffer(request.body) ? request.body : Buffer.alloc(0),
       actor: request.actor,
       request,
       response,
     };
-    const answering = async () =>
-      handle({ ...asked, stored: isStoring(name) ? await storedOf(request) : undefined } as Call<never>);
+    const answering = () => handle(asking);
     const answer = await (method === 'get' ? answering() : whileThereIsRoom(disk, answering));
     if (answer === undefined) response.status(204).end();
     else response.json(answer);
   });
 }
 
-/** Mounts every route of the contract: parse, call, answer. */
-export function mountRoutes(handlers: Handlers, mounting: Mounting): Router {
-  const router = Router();
-  for (const name of Object.keys(ROUTES) as RouteName[]) mountOne(router, name, handlers[name], mounting);
-  return router;
+/** Mounts every route of the contract that is not of a stored kind. */
+export function mountRoutes(router: Router, handlers: Handlers, { disk }: Mounting): void {
+  for (const name of Object.keys(ROUTES) as RouteName[])
+    mountRoute(router, ROUTES[name], (asking) => handlers[name](asking as never), { disk });
 }

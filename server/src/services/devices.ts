@@ -56,9 +56,9 @@ export function deviceService(code: string | null): DeviceService {
   /** Devices that were looked up, by the hash of their token. */
   const known = new Map<string, { readonly actor: Actor; readonly at: number }>();
   return {
-    async pair(crewId, { code: typed, name, from }) {
+    async pair(crewId, { code: input, name, from }) {
       if (wrong.tooMany(from, Date.now())) throw plainProblem('too-many-codes');
-      if (code === null || !timingSafeEqual(hashOf(digits(typed)), hashOf(digits(code)))) {
+      if (code === null || !timingSafeEqual(hashOf(digits(input)), hashOf(digits(code)))) {
         wrong.note(from, Date.now());
         throw plainProblem('wrong-code');
       }

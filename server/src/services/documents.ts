@@ -1,157 +1,277 @@
-import {
-  calibrationShape,
-  productFacts,
-  rigShape,
-  ruleSetShape,
-  siteShape,
-  soilTestShape,
-  widthTestShape,
-  type Calibration,
-  type Product,
-  type Rig,
-  type RuleSet,
-  type Site,
-  type SoilTest,
-  type WidthTest,
-} from '@steady-scatter/contract';
-import type { InputError } from '@steady-scatter/core/errors';
-import { upgradeRig } from '@steady-scatter/core/rigs';
-import { upgradeProduct } from '@steady-scatter/core/shelf';
-import { upgradeCalibration, lostReadings } from '@steady-scatter/core/testing';
-import { upgradeWidthTest } from '@steady-scatter/core/width';
-import type { ModelStatic, Sequelize, Transaction } from 'sequelize';
+import type { Kind, Page, RawDocument, StoredDocument } from '@steady-scatter/contract';
+import type { Json } from '@steady-scatter/core/fields';
+import { ZodError } from 'zod';
+import type { Sequelize, Transaction } from 'sequelize';
 import { changedBy, type Actor } from '../actor.ts';
-import type { Stored } from '../checking/stored.ts';
-import {
-  CalibrationRow,
-  ProductRow,
-  RigRow,
-  RuleSetRow,
-  SiteRow,
-  SoilTestRow,
-  WidthTestRow,
-  type DocumentRow,
-} from '../models/index.ts';
-import { notFound, plainProblem, wouldLose } from '../problems/HttpProblem.ts';
+import type { Checked } from '../checking/check.ts';
+import { storedOf, type Stored } from '../checking/stored.ts';
+import { DocumentRow, LinkRow } from '../models/index.ts';
+import { summaryModel } from '../models/summaries.ts';
+import { HttpProblem, notFound, plainProblem, wouldLose } from '../problems/HttpProblem.ts';
+import { invalid } from '../problems/invalid.ts';
+import { listService, type AnyLine } from './lists.ts';
+import { lineOfRow } from './projections.ts';
+import { readStored, UnreadableRow } from './readStored.ts';
+import { dropLine, linksOf, putLine, rowOf } from './summaries.ts';
 import { transact } from './transact.ts';
-import { versioned, type Versioned } from './versioned.ts';
 
-/** How a kind of thing is stored as it was typed. */
-interface DocumentKind<Typed> {
-  readonly what: string;
-  readonly model: ModelStatic<DocumentRow>;
-  /** What was typed, from a row; adds what an earlier version did not know. Its texts are not looked at again. */
-  parse(kept: unknown): Typed;
-  /** Why a change of one may not be kept; none: it may. */
-  refusals?(before: Typed, after: Typed): readonly InputError[];
+export type AnyDocument = StoredDocument<unknown>;
+
+/** What can be done with what a crew stores, whatever its kind. */
+export interface DocumentService extends ReturnType<typeof listService> {
+  read(actor: Actor, kind: Kind, id: string): Promise<AnyDocument>;
+  /** Those of these that are there, and which of them cannot be read. */
+  several(
+    actor: Actor,
+    kind: Kind,
+    ids: readonly string[],
+  ): Promise<{ documents: AnyDocument[]; unreadable: string[] }>;
+  raw(actor: Actor, kind: Kind, id: string): Promise<RawDocument>;
+  write(actor: Actor, kind: Kind, id: string, checked: Checked): Promise<AnyDocument>;
+  remove(actor: Actor, kind: Kind, id: string): Promise<void>;
+  restore(actor: Actor, kind: Kind, id: string): Promise<AnyDocument>;
+  /** Stores new ones, all or none; those that are there already stay as they are. */
+  addMany(actor: Actor, kind: Kind, checked: Checked): Promise<void>;
+  /** Takes them off the list, all or none. */
+  removeMany(actor: Actor, kind: Kind, ids: readonly string[]): Promise<void>;
 }
 
-interface Document<Typed> {
-  id: string;
-  version: number;
-  isSample: boolean;
-  typed: Typed;
-  changedAt: string;
-}
+export type { AnyLine, Page };
 
-function documentService<Typed extends { name: string }>(
-  sequelize: Sequelize,
-  kind: DocumentKind<Typed>,
-): Versioned<Document<Typed>> {
-  const typedIn = (typed: string): Typed => kind.parse(JSON.parse(typed));
-  return versioned<DocumentRow, Document<Typed>>(sequelize, {
-    what: kind.what,
-    model: kind.model,
-    order: [['name', 'ASC'], ['id', 'ASC']], // prettier-ignore
-    wireOf: (row) => ({
-      id: row.id,
-      version: row.version,
-      isSample: row.isSample,
-      typed: typedIn(row.typed),
-      changedAt: row.updatedAt.toISOString(),
-    }),
-    isSame: (row, { columns }) => row.typed === columns['typed'] || JSON.stringify(typedIn(row.typed)) === columns['typed'], // prettier-ignore
-    guard(row, { columns }) {
-      const refused = kind.refusals?.(typedIn(row.typed), typedIn(String(columns['typed']))) ?? [];
-      if (refused.length > 0) throw wouldLose(refused);
-    },
-  });
-}
+const absent = (kind: Kind) => notFound(`${kind.words.one} with this id`);
 
-/** The crew's shelf, with many products at once besides. */
-export interface ProductService extends Versioned<Product> {
-  /** Puts new products on the shelf, all or none; those that are there already stay as they are. */
-  addAll(actor: Actor, batch: Stored): Promise<void>;
-  /** Takes products off the shelf, all or none. */
-  removeAll(actor: Actor, ids: readonly string[]): Promise<void>;
-}
-
-export const productService = (sequelize: Sequelize): ProductService => ({
-  ...documentService(sequelize, {
-    what: 'product',
-    model: ProductRow,
-    parse: (kept) => productFacts.parse(upgradeProduct(kept as Partial<Product['typed']>)),
-  }),
-  async addAll(actor, { parts }) {
-    const own = { crewId: actor.crewId, version: 1, isSample: false, deletedAt: null, ...changedBy(actor) };
-    const rows = parts.map((part) => Object.assign({}, part, own));
-    const ids = parts.map(({ id }) => String(id));
-    await transact(sequelize, async (transaction) => {
-      await ProductRow.bulkCreate(rows as unknown as ProductRow['_creationAttributes'][], { ignoreDuplicates: true, transaction }); // prettier-ignore
-      // An id that was passed over stands for a product of ours, or it is somebody else's.
-      if ((await ownOf(actor, ids, transaction)) < new Set(ids).size) throw plainProblem('id-taken');
-    });
-  },
-  async removeAll(actor, ids) {
-    const gone = { deletedAt: new Date(), ...changedBy(actor) };
-    const where = { crewId: actor.crewId, id: [...ids], deletedAt: null };
-    await transact(sequelize, async (transaction) => {
-      if ((await ownOf(actor, ids, transaction)) < new Set(ids).size)
-        throw notFound('product with one of these ids');
-      await ProductRow.update(gone, { where, silent: true, transaction });
-    });
-  },
+/** @param input what the row holds, where that was read already */
+const wireOf = (kind: Kind, row: DocumentRow, input: unknown = readStored(kind, row)): AnyDocument => ({
+  id: row.id,
+  version: row.version,
+  schemaVersion: kind.schemaVersion,
+  isSample: row.isSample,
+  input,
+  changedAt: row.updatedAt.toISOString(),
 });
 
-/** How many of these products are the crew's. */
-const ownOf = ({ crewId }: Actor, ids: readonly string[], transaction: Transaction): Promise<number> =>
-  ProductRow.count({ where: { crewId, id: [...ids] }, transaction });
+/** What a row holds, at the current version; null where it cannot be read: whatever is written then repairs it. */
+function standingIn(kind: Kind, row: DocumentRow): Json | null {
+  try {
+    return readStored(kind, row);
+  } catch (error) {
+    if (error instanceof UnreadableRow) return null;
+    throw error;
+  }
+}
 
-export const soilTestService = (sequelize: Sequelize): Versioned<SoilTest> =>
-  documentService(sequelize, {
-    what: 'soil test',
-    model: SoilTestRow,
-    parse: (kept) => soilTestShape.parse(kept),
-  });
+/** What is written over what stands: a body of an earlier version leaves what that did not know. */
+function over(kind: Kind, { earlier, ...stored }: Stored, standing: Json | null): Stored {
+  if (earlier === null || standing === null) return { ...stored, earlier };
+  try {
+    return storedOf(kind, earlier, standing);
+  } catch (error) {
+    throw error instanceof ZodError ? invalid(error) : error;
+  }
+}
 
-export const ruleSetService = (sequelize: Sequelize): Versioned<RuleSet> =>
-  documentService(sequelize, {
-    what: 'set of rules',
-    model: RuleSetRow,
-    parse: (kept) => ruleSetShape.parse(kept),
-  });
+/** Refuses a change of what stands there that would lose something. */
+function guard(kind: Kind, standing: Json | null, { input }: Stored): void {
+  const refused = standing === null ? [] : (kind.refuses?.(standing, JSON.parse(input)) ?? []);
+  if (refused.length > 0) throw wouldLose(refused);
+}
 
-export const siteService = (sequelize: Sequelize): Versioned<Site> =>
-  documentService(sequelize, { what: 'site', model: SiteRow, parse: (kept) => siteShape.parse(kept) });
+const newRow = (
+  actor: Actor,
+  kind: Kind,
+  id: string,
+  { input, schemaVersion }: Stored,
+  isSample = false,
+) => ({
+  id,
+  crewId: actor.crewId,
+  kind: kind.name,
+  version: 1,
+  schemaVersion,
+  isSample,
+  input,
+  deletedAt: null,
+  ...changedBy(actor),
+});
 
-export const rigService = (sequelize: Sequelize): Versioned<Rig> =>
-  documentService(sequelize, {
-    what: 'machine',
-    model: RigRow,
-    parse: (kept) => rigShape.parse(upgradeRig(kept as Partial<Rig['typed']>)),
-  });
+/** Stores new documents with their lines, in one transaction. */
+export async function insertAll(
+  {
+    sequelize,
+    actor,
+    kind,
+    isSample = false,
+  }: { sequelize: Sequelize; actor: Actor; kind: Kind; isSample?: boolean },
+  documents: Checked['documents'],
+  transaction: Transaction,
+): Promise<void> {
+  const changedAt = new Date();
+  const rows = documents.map(({ id, ...stored }) => ({
+    stored,
+    row: newRow(actor, kind, id ?? '', stored, isSample),
+  }));
+  await DocumentRow.bulkCreate(
+    rows.map(({ row }) => ({ ...row, updatedAt: changedAt })),
+    { transaction },
+  );
+  await summaryModel(sequelize, kind).bulkCreate(rows.map(({ row, stored }) => rowOf({ ...row, changedAt }, stored.line)), { transaction }); // prettier-ignore
+  await LinkRow.bulkCreate(
+    rows.flatMap(({ row, stored }) => linksOf(kind, row.id, stored.line)),
+    { transaction },
+  );
+}
 
-export const calibrationService = (sequelize: Sequelize): Versioned<Calibration> =>
-  documentService(sequelize, {
-    what: 'calibration',
-    model: CalibrationRow,
-    parse: (kept) => calibrationShape.parse(upgradeCalibration(kept as Partial<Calibration['typed']>)),
-    refusals: lostReadings,
-  });
+/**
+ * Documents of every kind in the database. A repeated write is harmless, a write of an old version is refused with what stands there,
+ * and deleting only marks, so that undo leaves everything as it was. A document and its line change in one transaction, the row
+ * locked; a row that is not there yet is not looked for with a lock, which would hold up whoever else brings something new.
+ */
+export function documentService(sequelize: Sequelize): DocumentService {
+  const find = ({ crewId }: Actor, kind: Kind, id: string, transaction?: Transaction) =>
+    DocumentRow.findOne({
+      where: { id, crewId, kind: kind.name },
+      ...(transaction && { transaction, lock: transaction.LOCK.UPDATE }),
+    });
+  const isThere = async ({ crewId }: Actor, kind: Kind, id: string, transaction: Transaction) =>
+    (await DocumentRow.count({ where: { id, crewId, kind: kind.name }, transaction })) > 0;
 
-export const widthTestService = (sequelize: Sequelize): Versioned<WidthTest> =>
-  documentService(sequelize, {
-    what: 'width test',
-    model: WidthTestRow,
-    parse: (kept) => widthTestShape.parse(upgradeWidthTest(kept as Partial<WidthTest['typed']>)),
-  });
+  async function found(actor: Actor, kind: Kind, id: string): Promise<DocumentRow> {
+    const row = await find(actor, kind, id);
+    if (!row || row.deletedAt) throw absent(kind);
+    return row;
+  }
+  const read = async (actor: Actor, kind: Kind, id: string) => wireOf(kind, await found(actor, kind, id));
+
+  /** Puts what a row says by now on the list. */
+  const list = (
+    kind: Kind,
+    row: DocumentRow,
+    stored: Stored | null,
+    transaction: Transaction,
+    isNew = false,
+  ) =>
+    putLine(
+      { model: summaryModel(sequelize, kind), kind },
+      { ...row.get(), changedAt: row.updatedAt },
+      stored?.line ?? lineOfRow(kind, row),
+      { transaction, isNew },
+    );
+
+  async function insert(actor: Actor, kind: Kind, id: string, checked: Checked, transaction: Transaction) {
+    if (checked.version !== 0) throw absent(kind);
+    const [stored] = checked.documents;
+    const row = await DocumentRow.create(newRow(actor, kind, id, stored!), { transaction });
+    await list(kind, row, stored!, transaction, true);
+    return wireOf(kind, row, JSON.parse(stored!.input));
+  }
+
+  async function update(
+    actor: Actor,
+    kind: Kind,
+    row: DocumentRow,
+    checked: Checked,
+    transaction: Transaction,
+  ) {
+    const standing = standingIn(kind, row);
+    const stored = over(kind, checked.documents[0]!, standing);
+    if (!row.deletedAt && standing !== null && JSON.stringify(standing) === stored.input)
+      return wireOf(kind, row, standing);
+    if (row.deletedAt || row.version !== checked.version) {
+      const theirs = row.deletedAt || standing === null ? null : wireOf(kind, row, standing);
+      throw new HttpProblem('changed-elsewhere', { theirs });
+    }
+    guard(kind, standing, stored);
+    const { input, schemaVersion } = stored;
+    await row.update(
+      { input, schemaVersion, version: row.version + 1, ...changedBy(actor) },
+      { transaction },
+    );
+    await list(kind, row, stored, transaction);
+    return wireOf(kind, row, JSON.parse(input));
+  }
+
+  /** Marks a row as deleted, or as there again; in one transaction, so that no write slips between the look and the mark. */
+  const mark = (actor: Actor, kind: Kind, id: string, deletedAt: Date | null) =>
+    transact(sequelize, async (transaction) => {
+      const row = await find(actor, kind, id, transaction);
+      if (!row) throw absent(kind);
+      if (Boolean(row.deletedAt) === Boolean(deletedAt)) return;
+      await row.update({ deletedAt, ...changedBy(actor) }, { silent: true, transaction });
+      if (deletedAt) await dropLine(summaryModel(sequelize, kind), [id], transaction);
+      else await list(kind, row, null, transaction, true);
+    });
+
+  /** Refuses ids that are not all the crew's own, of this kind. */
+  async function onlyOwn(
+    actor: Actor,
+    kind: Kind,
+    ids: readonly string[],
+    refusal: () => Error,
+    transaction: Transaction,
+  ) {
+    const own = await DocumentRow.count({
+      where: { crewId: actor.crewId, kind: kind.name, id: [...ids] },
+      transaction,
+    });
+    if (own < new Set(ids).size) throw refusal();
+  }
+
+  return {
+    ...listService(sequelize),
+    read,
+    async several({ crewId }, kind, ids) {
+      const rows = await DocumentRow.findAll({
+        where: { crewId, kind: kind.name, id: [...ids], deletedAt: null },
+      });
+      const looked = rows.map((row) => ({ row, input: standingIn(kind, row) }));
+      return {
+        documents: looked.flatMap(({ row, input }) => (input === null ? [] : [wireOf(kind, row, input)])),
+        unreadable: looked.flatMap(({ row, input }) => (input === null ? [row.id] : [])),
+      };
+    },
+    async raw(actor, kind, id) {
+      const { version, schemaVersion, input, updatedAt } = await found(actor, kind, id);
+      return { id, kind: kind.name, version, schemaVersion, changedAt: updatedAt.toISOString(), raw: input };
+    },
+    write: (actor, kind, id, checked) =>
+      transact(sequelize, async (transaction) => {
+        const known = await isThere(actor, kind, id, transaction);
+        const row = known ? await find(actor, kind, id, transaction) : null;
+        return row
+          ? update(actor, kind, row, checked, transaction)
+          : insert(actor, kind, id, checked, transaction);
+      }),
+    remove: (actor, kind, id) => mark(actor, kind, id, new Date()),
+    async restore(actor, kind, id) {
+      await mark(actor, kind, id, null);
+      return read(actor, kind, id);
+    },
+    async addMany(actor, kind, { documents }) {
+      const ids = documents.map(({ id }) => id ?? '');
+      await transact(sequelize, async (transaction) => {
+        const there = await DocumentRow.findAll({ where: { id: ids }, attributes: ['id'], transaction });
+        const known = new Set(there.map(({ id }) => id));
+        const fresh = documents.filter(
+          ({ id }, index) => !known.has(id ?? '') && ids.indexOf(id ?? '') === index,
+        );
+        await insertAll({ sequelize, actor, kind }, fresh, transaction);
+        // An id that was passed over stands for one of ours, or it is somebody else's.
+        await onlyOwn(actor, kind, ids, () => plainProblem('id-taken'), transaction);
+      });
+    },
+    async removeMany(actor, kind, ids) {
+      const gone = { deletedAt: new Date(), ...changedBy(actor) };
+      await transact(sequelize, async (transaction) => {
+        await onlyOwn(
+          actor,
+          kind,
+          ids,
+          () => notFound(`${kind.words.one} with one of these ids`),
+          transaction,
+        );
+        await DocumentRow.update(gone, { where: { crewId: actor.crewId, kind: kind.name, id: [...ids], deletedAt: null }, silent: true, transaction }); // prettier-ignore
+        await dropLine(summaryModel(sequelize, kind), ids, transaction);
+      });
+    },
+  };
+}

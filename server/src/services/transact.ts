@@ -1,5 +1,5 @@
 import { setTimeout as wait } from 'node:timers/promises';
-import { Transaction, UniqueConstraintError, type Sequelize } from 'sequelize';
+import { UniqueConstraintError, type Sequelize, type Transaction } from 'sequelize';
 import { isMet } from '../problems/databaseTrouble.ts';
 import { plainProblem } from '../problems/HttpProblem.ts';
 
@@ -14,16 +14,14 @@ const pause = (tried: number): Promise<void> =>
  * Runs a change in one transaction, again when it met another change of the same rows at the same moment: it sees what the other one
  * made then. An id that still clashes belongs to somebody else.
  */
-export async function transact(
+export async function transact<Made>(
   sequelize: Sequelize,
-  change: (transaction: Transaction) => Promise<void>,
-): Promise<void> {
-  const isolationLevel = Transaction.ISOLATION_LEVELS.READ_COMMITTED;
+  change: (transaction: Transaction) => Promise<Made>,
+): Promise<Made> {
   for (let tried = 1; ; tried += 1) {
     try {
       // oxlint-disable-next-line no-await-in-loop -- each try waits for the one before
-      await sequelize.transaction({ isolationLevel }, change);
-      return;
+      return await sequelize.transaction(change);
     } catch (error) {
       const clash = error instanceof UniqueConstraintError;
       if (clash && tried === TRIES) throw plainProblem('id-taken');

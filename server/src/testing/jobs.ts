@@ -1,4 +1,5 @@
-import { blankProduct, type ProductInput } from '@steady-scatter/core/shelf';
+import { KINDS, type DocumentWrite, type KindName } from '@steady-scatter/contract';
+import { blankProduct, type ProductInput } from '@steady-scatter/core/products';
 import { blankWorksheet, type WorksheetInput } from '@steady-scatter/core/worksheet';
 import { v7 } from 'uuid';
 
@@ -10,22 +11,32 @@ export const sampleLabel = (more: Partial<ProductInput> = {}): ProductInput => (
   ...more,
 });
 
-/** A job as a client would write it: 24-0-8 on two areas, in mixed units. */
-export function sampleWrite(more: Record<string, unknown> = {}, sheet: Partial<WorksheetInput> = {}) {
-  return {
-    version: 0,
-    name: 'Spring feed',
-    onDay: '2026-04-18',
-    worksheet: {
-      ...blankWorksheet('us', v7()),
-      need: { of: 'N', amount: '0.8', unit: 'lb/1000 ft2' },
-      product: sampleLabel(),
-      areas: [
-        { id: v7(), name: 'Bandstand lawn', size: "62' x 38'", unit: 'ft2' },
-        { id: v7(), name: 'Slipway bank', size: '330 m2', unit: 'ft2' },
-      ],
-      ...sheet,
-    },
-    ...more,
-  };
-}
+/** What a client of this version writes of a document. */
+export const writeOf = (kind: KindName, input: object, version = 0): DocumentWrite => ({
+  version,
+  schemaVersion: KINDS[kind].schemaVersion,
+  input: input as DocumentWrite['input'],
+});
+
+/** A job as typed: 24-0-8 on two areas, in mixed units. */
+export const sampleJob = (more: Record<string, unknown> = {}, sheet: Partial<WorksheetInput> = {}) => ({
+  name: 'Spring feed',
+  onDay: '2026-04-18',
+  worksheet: {
+    ...blankWorksheet('us', v7()),
+    need: { nutrient: 'N', amount: '0.8', unit: 'lb/1000 ft2' },
+    product: sampleLabel(),
+    areas: [
+      { id: v7(), name: 'Bandstand lawn', size: "62' x 38'", unit: 'ft2' },
+      { id: v7(), name: 'Slipway bank', size: '330 m2', unit: 'ft2' },
+    ],
+    ...sheet,
+  },
+  ...more,
+});
+
+/** The same as a client would write it. */
+export const sampleWrite = (
+  { version = 0, ...more }: Record<string, unknown> = {},
+  sheet: Partial<WorksheetInput> = {},
+): DocumentWrite => writeOf('jobs', sampleJob(more, sheet), version as number);

@@ -1,28 +1,31 @@
 import {
-  calibration,
-  job,
+  documentOf,
+  documentRoutes,
   problem,
   problemType,
-  product,
-  rig,
-  ruleSet,
-  site,
-  soilTest,
-  widthTest,
   ROUTES,
   type AnswerOf,
   type BodyOf,
+  type DocumentVerb,
+  type Kind,
   type ParamsOf,
+  type Route,
   type RouteName,
+  type StoredDocument,
 } from '@steady-scatter/contract';
 import * as z from 'zod';
 import { noteAnswer, notePaired, noteSilence } from './connection.ts';
 import { ApiProblem, Unreachable } from './errors.ts';
 
-type Input<Name extends RouteName> = { params?: ParamsOf<Name>; body?: BodyOf<Name>; signal?: AbortSignal };
+type Query = Readonly<Record<string, string | number | readonly string[] | undefined>>;
 
-/** What stands on the server in place of what was to be written. */
-const theirs = z.union([job, product, soilTest, ruleSet, site, rig, calibration, widthTest]).nullable();
+/** What a route is called with. */
+export interface CallInput {
+  readonly params?: Readonly<Record<string, unknown>>;
+  readonly query?: Query;
+  readonly body?: unknown;
+  readonly signal?: AbortSignal;
+}
 
 /** Of a kind that this page does not know: what it says is said all the same. */
 const unknownProblem = z.object({ title: z.string(), detail: z.string() });
@@ -31,8 +34,6 @@ const unknownProblem = z.object({ title: z.string(), detail: z.string() });
 export async function readProblem(response: Response): Promise<ApiProblem> {
   const told: unknown = await response.json().catch(() => null);
   const { data: known } = problem.safeParse(told);
-  if (known?.type === problemType('changed-elsewhere'))
-    return new ApiProblem(known, { theirs: theirs.safeParse(known.theirs).data ?? null });
   if (known) return new ApiProblem(known);
   const { status } = response;
   const words = unknownProblem.safeParse(told).data ?? {
@@ -42,22 +43,23 @@ export async function readProblem(response: Response): Promise<ApiProblem> {
   return new ApiProblem({ type: problemType('failed'), status, title: words.title, detail: words.detail });
 }
 
-/**
- * Calls one route of the contract and checks the answer against it.
- *
- * @throws ApiProblem when the server refuses; Unreachable when there is no connection
- */
-export async function call<Name extends RouteName>(
-  name: Name,
-  { params, body, signal }: Input<Name> = {},
-): Promise<AnswerOf<Name>> {
-  const { method, path, answer } = ROUTES[name];
-  const filled = path.replace(/:(\w+)/g, (_, key: string) =>
-    encodeURIComponent(String((params as Record<string, unknown>)[key])),
-  );
+function addressOf(path: string, params: CallInput['params'], query: Query = {}): string {
+  const filled = path.replace(/:(\w+)/g, (_, key: string) => encodeURIComponent(String(params?.[key])));
+  const asked = new URLSearchParams();
+  for (const [name, value] of Object.entries(query))
+    for (const each of Array.isArray(value) ? (value as string[]) : value === undefined ? [] : [value])
+      asked.append(name, String(each));
+  return asked.size === 0 ? filled : `${filled}?${asked}`;
+}
+
+/** Calls a route and checks the answer against it. */
+async function callRoute(
+  { method, path, answer }: Route,
+  { params, query, body, signal }: CallInput,
+): Promise<unknown> {
   let response: Response;
   try {
-    response = await fetch(filled, {
+    response = await fetch(addressOf(path, params, query), {
       method: method.toUpperCase(),
       ...(body !== undefined && {
         body: JSON.stringify(body),
@@ -76,5 +78,34 @@ export async function call<Name extends RouteName>(
   if (response.status === 401) notePaired(false);
   if (!response.ok) throw await readProblem(response);
   const json: unknown = response.status === 204 ? undefined : await response.json();
-  return (answer as unknown as z.ZodType<AnswerOf<Name>>).parse(json);
+  return answer.parse(json);
 }
+
+/**
+ * Calls one route of the contract and checks the answer against it.
+ *
+ * @throws ApiProblem when the server refuses; Unreachable when there is no connection
+ */
+export const call = async <Name extends RouteName>(
+  name: Name,
+  input: Omit<CallInput, 'params' | 'body'> & { params?: ParamsOf<Name>; body?: BodyOf<Name> } = {},
+): Promise<AnswerOf<Name>> => (await callRoute(ROUTES[name], input)) as AnswerOf<Name>;
+
+/**
+ * Calls one route of a stored kind. What stands there in place of what was to be written is read as one of the kind.
+ *
+ * @throws ApiProblem, Unreachable
+ */
+export async function callDocuments(kind: Kind, verb: DocumentVerb, input: CallInput): Promise<unknown> {
+  try {
+    return await callRoute(documentRoutes(kind)[verb], input);
+  } catch (error) {
+    if (error instanceof ApiProblem && error.problem.type === '/problems/changed-elsewhere')
+      throw new ApiProblem(error.problem, theirsIn(kind, error.problem.theirs));
+    throw error;
+  }
+}
+
+const theirsIn = (kind: Kind, theirs: unknown): ApiProblem['changedElsewhere'] => ({
+  theirs: (documentOf(kind).safeParse(theirs).data as StoredDocument<never> | undefined) ?? null,
+});

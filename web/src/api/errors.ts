@@ -1,23 +1,10 @@
-import type {
-  Calibration,
-  Job,
-  Problem,
-  ProblemCode,
-  Product,
-  Rig,
-  RuleSet,
-  Site,
-  SoilTest,
-  WidthTest,
-} from '@steady-scatter/contract';
+import type { Problem, ProblemCode, StoredDocument } from '@steady-scatter/contract';
 
 /** The server refused, and said why. */
 export class ApiProblem extends Error {
   readonly problem: Problem;
   /** For a write that met another one: what stands on the server, null when it was deleted. */
-  readonly changedElsewhere: {
-    readonly theirs: Job | Product | SoilTest | RuleSet | Site | Rig | Calibration | WidthTest | null;
-  } | null;
+  readonly changedElsewhere: { readonly theirs: StoredDocument<never> | null } | null;
 
   constructor(problem: Problem, changedElsewhere: ApiProblem['changedElsewhere'] = null) {
     super('errors' in problem ? (problem.errors[0]?.message ?? problem.detail) : problem.detail);

@@ -22,3 +22,7 @@ type Call = (typeof import('./call.ts'))['call'];
 /** As `call`, with the wire and its schemas loaded when something is first asked: a new sheet works without them. */
 export const call: Call = async (name, input) =>
   (await loadPart(() => import('./call.ts'))).call(name, input);
+
+/** The same for the routes of a stored kind. */
+export const callDocuments: (typeof import('./call.ts'))['callDocuments'] = async (...asked) =>
+  (await loadPart(() => import('./call.ts'))).callDocuments(...asked);

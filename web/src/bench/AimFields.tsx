@@ -1,7 +1,7 @@
 import { Box, Button } from '@chakra-ui/react';
 import { UNITS, type LengthUnit, type MassPerAreaUnit, type MassUnit } from '@steady-scatter/core/quantities';
-import { rigKind } from '@steady-scatter/core/rigs';
-import { PRODUCT_KINDS } from '@steady-scatter/core/shelf';
+import { rigKind } from '@steady-scatter/core/machines';
+import { PRODUCT_KINDS } from '@steady-scatter/core/products';
 import { isEmptyRun, STARTS, type CalibrationInput, type StartId } from '@steady-scatter/core/testing';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -14,8 +14,9 @@ import { Section } from '../ui/Section.tsx';
 import type { BenchShelf, CalibrationContext } from './calibrationContext.ts';
 import { LabelLines } from './LabelLines.tsx';
 import { useTaking } from './useTaking.ts';
+import { HAND_WEIGHTS, unitChoices } from '../ui/unitChoices.ts';
 
-const WEIGHTS = (['lb', 'oz', 'kg', 'g'] as const).map((id) => ({ id, label: UNITS[id].symbol }));
+const WEIGHTS = unitChoices(HAND_WEIGHTS);
 const BY = [
   { id: 'chosen', label: 'chosen' },
   { id: 'measured', label: 'measured by tape' },
@@ -34,17 +35,17 @@ export interface AimProps extends DocFormProps<CalibrationInput> {
 
 /** Which machine, what product, and what is wanted of them. */
 export function AimFields(props: AimProps) {
-  const { typed, errorAt, onChange, shelf, on, id } = props;
-  const { target, width, units, pace } = typed;
+  const { input, errorAt, onChange, shelf, on, id } = props;
+  const { target, width, units, pace } = input;
   const take = useTaking(props);
   // On a phone the rest is folded away until it is asked for.
   const [isMore, setMore] = useState(false);
   const widthWords = on.rig ? rigKind(on.rig.kind).width : 'pass spacing';
-  const others = shelf.calibrations.filter((other) => other.id !== id && other.typed.rig === typed.rig && typed.rig !== ''); // prettier-ignore
+  const others = shelf.calibrations.filter((other) => other.id !== id && other.input.rig === input.rig && input.rig !== ''); // prettier-ignore
   const second = on.bench.second.marks;
-  const isTested = typed.runs.some((run) => !isEmptyRun(run));
-  const start = on.reading.advice?.start.from ?? typed.start;
-  const dry = shelf.products.filter(({ typed: product }) => PRODUCT_KINDS[product.kind].form === 'dry');
+  const isTested = input.runs.some((run) => !isEmptyRun(run));
+  const start = on.reading.advice?.start.from ?? input.start;
+  const dry = shelf.products.filter(({ input: product }) => PRODUCT_KINDS[product.kind].form === 'dry');
   return (
     <Section heading="What is calibrated">
       <Box
@@ -55,37 +56,37 @@ export function AimFields(props: AimProps) {
       >
         <Choice
           label="Machine"
-          value={typed.rig}
-          isFixed={isTested && typed.rig !== ''}
+          value={input.rig}
+          isFixed={isTested && input.rig !== ''}
           options={[
             { id: '', label: 'not said yet' },
             ...shelf.rigs
-              .filter(({ typed: rig }) => rigKind(rig.kind).puts !== 'wet')
-              .map((rig) => ({ id: rig.id, label: rig.typed.name })),
+              .filter(({ input: rig }) => rigKind(rig.kind).puts !== 'wet')
+              .map((rig) => ({ id: rig.id, label: rig.input.name })),
           ]}
           onChange={take.rig}
         />
         <Choice
           label="Product on the shelf"
-          value={typed.productId}
+          value={input.productId}
           options={[
             { id: '', label: 'not on the shelf' },
-            ...dry.map((product) => ({ id: product.id, label: product.typed.name })),
+            ...dry.map((product) => ({ id: product.id, label: product.input.name })),
           ]}
           onChange={take.product}
         />
         <LabelledField
           label="Product"
           placeholder="Lake feed 24-0-8"
-          value={typed.product}
+          value={input.product}
           onChange={take.productName}
         />
         <LabelledField
           label="Name"
           placeholder="Red spreader, lake feed"
-          value={typed.name}
+          value={input.name}
           error={errorAt('name')}
-          onChange={(name) => onChange({ ...typed, name })}
+          onChange={(name) => onChange({ ...input, name })}
         />
         <LabelledField
           label="Rate"
@@ -93,13 +94,13 @@ export function AimFields(props: AimProps) {
           value={target.amount}
           data-flow
           error={errorAt('target.amount')}
-          onChange={(amount) => onChange({ ...typed, target: { ...target, amount } })}
+          onChange={(amount) => onChange({ ...input, target: { ...target, amount } })}
         />
         <Choice<MassPerAreaUnit>
           label="Rates are in"
           value={target.unit}
           options={RATE_CHOICES.map((unit) => ({ id: unit, label: UNITS[unit].symbol }))}
-          onChange={(unit) => onChange({ ...typed, target: { ...target, unit } })}
+          onChange={(unit) => onChange({ ...input, target: { ...target, unit } })}
         />
         <LabelledField
           label={widthWords.charAt(0).toUpperCase() + widthWords.slice(1)}
@@ -107,51 +108,51 @@ export function AimFields(props: AimProps) {
           value={width.text}
           data-flow
           error={errorAt('width.text')}
-          onChange={(text) => onChange({ ...typed, width: { ...width, text } })}
+          onChange={(text) => onChange({ ...input, width: { ...width, text } })}
         />
         <LabelledField
           label="The scale reads to"
           placeholder="0.05 lb"
-          value={typed.scaleStep}
+          value={input.scaleStep}
           data-flow
           error={errorAt('scaleStep')}
-          onChange={(scaleStep) => onChange({ ...typed, scaleStep })}
+          onChange={(scaleStep) => onChange({ ...input, scaleStep })}
         />
         <Box display={{ base: isMore ? 'contents' : 'none', md: 'contents' }}>
           <Choice
             label="The rate"
-            value={typed.isCeiling ? 'yes' : 'no'}
+            value={input.isCeiling ? 'yes' : 'no'}
             options={LIMIT}
-            onChange={(limit) => onChange({ ...typed, isCeiling: limit === 'yes' })}
+            onChange={(limit) => onChange({ ...input, isCeiling: limit === 'yes' })}
           />
           <LabelledField
             label="It may be off by, %"
             placeholder="5"
-            value={typed.tolerance}
+            value={input.tolerance}
             error={errorAt('tolerance')}
-            onChange={(tolerance) => onChange({ ...typed, tolerance })}
+            onChange={(tolerance) => onChange({ ...input, tolerance })}
           />
           <Choice
             label="It was"
             value={width.by}
             options={BY}
-            onChange={(by) => onChange({ ...typed, width: { ...width, by } })}
+            onChange={(by) => onChange({ ...input, width: { ...width, by } })}
           />
           <Choice
             label="Begin"
-            value={typed.start}
+            value={input.start}
             options={(Object.keys(STARTS) as StartId[]).map((start) => ({ id: start, label: STARTS[start] }))}
-            onChange={(start) => onChange({ ...typed, start })}
+            onChange={(start) => onChange({ ...input, start })}
           />
-          {(start === 'shape' || typed.start === 'shape' || others.length > 0) && (
+          {(start === 'shape' || input.start === 'shape' || others.length > 0) && (
             <Choice
               label="Shape of"
-              value={typed.shape}
+              value={input.shape}
               options={[
                 { id: '', label: 'no chart chosen' },
-                ...others.map((other) => ({ id: other.id, label: other.typed.name })),
+                ...others.map((other) => ({ id: other.id, label: other.input.name })),
               ]}
-              onChange={(shape) => onChange({ ...typed, shape })}
+              onChange={(shape) => onChange({ ...input, shape })}
             />
           )}
           <LabelledField
@@ -160,7 +161,7 @@ export function AimFields(props: AimProps) {
             value={pace.course}
             data-flow
             error={errorAt('pace.course')}
-            onChange={(course) => onChange({ ...typed, pace: { ...pace, course } })}
+            onChange={(course) => onChange({ ...input, pace: { ...pace, course } })}
           />
           <LabelledField
             label="takes, seconds"
@@ -168,34 +169,34 @@ export function AimFields(props: AimProps) {
             value={pace.time}
             data-flow
             error={errorAt('pace.time')}
-            onChange={(time) => onChange({ ...typed, pace: { ...pace, time } })}
+            onChange={(time) => onChange({ ...input, pace: { ...pace, time } })}
           />
           {second.length > 0 && (
             <LabelledField
               label={`${on.rig?.second.name || 'Second control'} stays at`}
               placeholder={second[1]?.label ?? ''}
-              value={typed.second}
+              value={input.second}
               error={errorAt('second')}
-              onChange={(mark) => onChange({ ...typed, second: mark })}
+              onChange={(mark) => onChange({ ...input, second: mark })}
             />
           )}
           <LabelledField
             label="Lot"
             placeholder="TH-2603"
-            value={typed.lot}
-            onChange={(lot) => onChange({ ...typed, lot })}
+            value={input.lot}
+            onChange={(lot) => onChange({ ...input, lot })}
           />
           <LabelledField
             label="Grain size"
             placeholder="215, or medium"
-            value={typed.grain}
-            onChange={(grain) => onChange({ ...typed, grain })}
+            value={input.grain}
+            onChange={(grain) => onChange({ ...input, grain })}
           />
           <Choice<MassUnit>
             label="Bare weights in"
             value={units.mass}
             options={WEIGHTS}
-            onChange={(mass) => onChange({ ...typed, units: { ...units, mass } })}
+            onChange={(mass) => onChange({ ...input, units: { ...units, mass } })}
           />
           <Choice<LengthUnit>
             label="Bare lengths in"
@@ -203,7 +204,7 @@ export function AimFields(props: AimProps) {
             options={LENGTH_CHOICES}
             onChange={(length) =>
               onChange({
-                ...typed,
+                ...input,
                 units: { ...units, length },
                 width: { ...width, unit: length },
                 pace: { ...pace, unit: length },
@@ -223,13 +224,13 @@ export function AimFields(props: AimProps) {
           More: pace, tolerance, where to begin, units
         </Button>
       )}
-      {isTested && typed.rig !== '' && (
+      {isTested && input.rig !== '' && (
         <Box fontSize="15px" color="ink.soft" marginTop="6px">
           Its test runs belong to this machine.{' '}
           <Link to="/bench/new">New calibration for another machine</Link>
         </Box>
       )}
-      {(start === 'label' || typed.start === 'label' || typed.label.lines.length > 0) && (
+      {(start === 'label' || input.start === 'label' || input.label.lines.length > 0) && (
         <LabelLines {...props} />
       )}
     </Section>

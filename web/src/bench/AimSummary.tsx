@@ -5,25 +5,25 @@ import type { CalibrationContext } from './calibrationContext.ts';
 
 /** The aim in one line, while it is not being changed. */
 export function AimSummary({
-  typed,
+  input,
   on,
   onOpen,
 }: {
-  typed: CalibrationInput;
+  input: CalibrationInput;
   on: CalibrationContext;
   onOpen(): void;
 }) {
-  const { target, width, pace } = typed;
+  const { target, width, pace } = input;
   const bare = (text: string, unit: keyof typeof UNITS) => (/[a-z'"%]/i.test(text) ? text : `${text} ${UNITS[unit].symbol}`); // prettier-ignore
   const parts = [
     on.rig?.name ?? 'no machine chosen',
-    typed.product,
+    input.product,
     target.amount &&
-      `${typed.isCeiling ? 'at most ' : ''}${bare(target.amount, target.unit)} ±${typed.tolerance} %`,
+      `${input.isCeiling ? 'at most ' : ''}${bare(target.amount, target.unit)} ±${input.tolerance} %`,
     width.text &&
       `${bare(width.text, width.unit)} ${/\//.test(width.text) ? 'of row' : width.by === 'chosen' ? 'between passes' : 'wide'}`,
     pace.time && `${bare(pace.course, pace.unit)} in ${bare(pace.time, 's')}`,
-    typed.second && `${on.rig?.second.name} at ${typed.second}`,
+    input.second && `${on.rig?.second.name} at ${input.second}`,
   ].filter(Boolean);
   return (
     <Box as="section" aria-label="What is calibrated" display="flex" gap="4px 14px" flexWrap="wrap" alignItems="baseline" marginBottom="14px" fontSize="17px">

@@ -6,8 +6,8 @@ import { Play } from 'lucide-react';
 import { lazy, Suspense } from 'react';
 import { BigNumber } from '../ui/BigNumber.tsx';
 import type { CalibrationContext } from './calibrationContext.ts';
-import { Doubts } from './Doubts.tsx';
-import { SpacingDoubt } from './SpacingDoubt.tsx';
+import { PlausibilityQuestions } from './PlausibilityQuestions.tsx';
+import { SpacingQuestion } from './SpacingQuestion.tsx';
 
 const SettingChart = lazy(() => import('./SettingChart.tsx'));
 
@@ -20,23 +20,23 @@ function missingText({ rig, bench, reading }: CalibrationContext): string {
 
 /** The mark to set now and why, the curve behind it, and the way to the next round. */
 export function BenchAnswer({
-  typed,
+  input,
   on,
   onChange,
   onStart,
 }: {
-  typed: CalibrationInput;
+  input: CalibrationInput;
   on: CalibrationContext;
-  onChange(typed: CalibrationInput): void;
+  onChange(input: CalibrationInput): void;
   onStart(): void;
 }) {
   const { reading, bench } = on;
-  const text = adviceText(reading, typed, on.product?.kind);
-  const isGoing = typed.runs.some(({ step }) => step !== '');
+  const text = adviceText(reading, input, on.product?.kind);
+  const isGoing = input.runs.some(({ step }) => step !== '');
   return (
     <AnswerBox>
-      <SpacingDoubt typed={typed} on={on} onChange={onChange} />
-      <Doubts typed={typed} reading={reading} onChange={onChange} />
+      <SpacingQuestion input={input} on={on} onChange={onChange} />
+      <PlausibilityQuestions input={input} reading={reading} onChange={onChange} />
       <Box display="flex" flexWrap="wrap" gap="4px 24px" alignItems="center">
         <Box flex="0 0 auto">
           <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
@@ -50,13 +50,13 @@ export function BenchAnswer({
       </Box>
       <Box display="flex" gap="10px" marginTop="12px" data-noprint>
         <Button variant="solid" minHeight={{ base: '60px', md: '48px' }} fontSize="17px" onClick={onStart}>
-          <Play size={18} /> {isGoing ? 'Go on with the round' : `Start round ${typed.runs.length + 1}`}
+          <Play size={18} /> {isGoing ? 'Go on with the round' : `Start round ${input.runs.length + 1}`}
         </Button>
       </Box>
       <Suspense fallback={null}>
-        <SettingChart typed={typed} on={on} marks={bench.scale.marks} />
+        <SettingChart input={input} on={on} marks={bench.scale.marks} />
       </Suspense>
-      {correctionText(reading, typed, bench.kind).map((line) => (
+      {correctionText(reading, input, bench.kind).map((line) => (
         <Box key={line} fontSize="16px" marginTop="8px">
           {line}
         </Box>

@@ -1,4 +1,4 @@
-import { UNITS } from '@steady-scatter/core/quantities';
+import { UNITS, type MassPerAreaUnit } from '@steady-scatter/core/quantities';
 import { adviceText, type CalibrationInput } from '@steady-scatter/core/testing';
 import { MISSING } from '@steady-scatter/core/working';
 import { DocList } from '../documents/DocList.tsx';
@@ -11,17 +11,23 @@ import { CALIBRATIONS } from './useCalibrations.ts';
 /** All calibrations of the crew: which machine, for what, how it stands, and whether it still holds. */
 export default function BenchPage() {
   const shelf = useBenchShelf();
-  const stands = (typed: CalibrationInput): string => {
-    if (typed.signOff) return `at ${typed.signOff.setting}, since ${dayText(typed.signOff.onDay)}`;
-    const { reading, product } = calibrationContext(typed, shelf);
-    const text = adviceText(reading, typed, product?.kind);
-    if (typed.runs.length === 0) return 'not begun';
+  const stands = (input: CalibrationInput): string => {
+    if (input.signOff) return `at ${input.signOff.setting}, since ${dayText(input.signOff.onDay)}`;
+    const { reading, product } = calibrationContext(input, shelf);
+    const text = adviceText(reading, input, product?.kind);
+    if (input.runs.length === 0) return 'not begun';
     return text ? `next: ${text.act.toLowerCase()} ${text.mark}` : 'no machine chosen';
   };
-  const holds = (typed: CalibrationInput): string => {
-    const { state, reasons } = ageOf(typed, calibrationContext(typed, shelf));
+  const holds = (input: CalibrationInput): string => {
+    const { state, reasons } = ageOf(input, calibrationContext(input, shelf));
     return state === 'none' ? MISSING : [FRESH_WORDS[state], ...reasons.slice(0, 1)].join(': ');
   };
+  const of =
+    (tell: (input: CalibrationInput) => string) =>
+    ({ id }: { readonly id: string }) => {
+      const input = shelf.calibrations.find((each) => each.id === id)?.input;
+      return input ? tell(input) : MISSING;
+    };
   return (
     <DocList
       kind={CALIBRATIONS}
@@ -33,10 +39,10 @@ export default function BenchPage() {
           header: 'Rate',
           end: true,
           wide: true,
-          cell: ({ target: { amount, unit } }) => (amount ? `${amount} ${UNITS[unit].symbol}` : MISSING),
+          cell: ({ target, targetUnit }) => (target ? `${target} ${UNITS[targetUnit as MassPerAreaUnit].symbol}` : MISSING), // prettier-ignore
         },
-        { header: 'Setting', cell: stands },
-        { header: 'Its chart', wide: true, cell: holds },
+        { header: 'Setting', cell: of(stands) },
+        { header: 'Its chart', wide: true, cell: of(holds) },
       ]}
     />
   );

@@ -18,9 +18,9 @@ import { SignOff } from './SignOff.tsx';
 
 /** A calibration: what is wanted, its rounds, and the mark to set with the reason. */
 export function CalibrationForm(props: DocFormWithWayOn<CalibrationInput> & { id: string | null }) {
-  const { typed, errorAt, onChange, keepThen, id } = props;
+  const { input, errorAt, onChange, keepThen, id } = props;
   const shelf = useBenchShelf();
-  const on = useMemo(() => calibrationContext(typed, shelf, id), [typed, shelf, id]);
+  const on = useMemo(() => calibrationContext(input, shelf, id), [input, shelf, id]);
   const navigate = useNavigate();
   const [isOpen, setOpen] = useState(id === null);
   // Marks are known where the machine is: its errors come from here.
@@ -45,7 +45,7 @@ export function CalibrationForm(props: DocFormWithWayOn<CalibrationInput> & { id
           )}
         </>
       ) : (
-        <AimSummary typed={typed} on={on} onOpen={() => setOpen(true)} />
+        <AimSummary input={input} on={on} onOpen={() => setOpen(true)} />
       )}
       <Box
         display="grid"
@@ -55,14 +55,14 @@ export function CalibrationForm(props: DocFormWithWayOn<CalibrationInput> & { id
         onKeyDown={goOnWithEnter}
       >
         <Box minWidth={0} order={{ base: 2, lg: 1 }}>
-          <LastRun typed={typed} on={on} />
+          <LastRun input={input} on={on} />
           <Rounds {...fields} on={on} />
-          <SignOff typed={typed} on={on} onChange={onChange} />
-          <NotesField label="Notes" value={typed.notes} onChange={(notes) => onChange({ ...typed, notes })} />
+          <SignOff input={input} on={on} onChange={onChange} />
+          <NotesField label="Notes" value={input.notes} onChange={(notes) => onChange({ ...input, notes })} />
         </Box>
         <Box minWidth={0} order={{ base: 1, lg: 2 }} display="grid" gap="20px">
-          <BenchAnswer typed={typed} on={on} onChange={onChange} onStart={start} />
-          <RateTable typed={typed} on={on} />
+          <BenchAnswer input={input} on={on} onChange={onChange} onStart={start} />
+          <RateTable input={input} on={on} />
         </Box>
       </Box>
     </>

@@ -19,16 +19,16 @@ function useAsked({ rigs, products }: BenchShelf) {
   return (blank: CalibrationInput): CalibrationInput => {
     const of = (name: string) => parameters.get(name) ?? '';
     const name = of('product');
-    const product = products.find(({ typed }) => typed.name !== '' && name.startsWith(typed.name));
+    const product = products.find(({ input }) => input.name !== '' && name.startsWith(input.name));
     const rig = rigs.find(({ id }) => id === of('machine'));
-    const onMachine = rig ? calibrationOn(blank, rig.id, rig.typed) : blank;
+    const onMachine = rig ? calibrationOn(blank, rig.id, rig.input) : blank;
     const forProduct = product
-      ? calibrationFor(onMachine, product.id, product.typed, rig?.typed.name ?? '')
+      ? calibrationFor(onMachine, product.id, product.input, rig?.input.name ?? '')
       : { ...onMachine, product: name };
     const shape = of('shape');
     return {
       ...forProduct,
-      name: [rig?.typed.name, name].filter(Boolean).join(', ').slice(0, 120),
+      name: [rig?.input.name, name].filter(Boolean).join(', ').slice(0, 120),
       target: { ...forProduct.target, amount: of('rate') },
       shape,
       start: shape === '' ? forProduct.start : 'shape',
@@ -52,10 +52,10 @@ export default function CalibrationPage() {
       askedAs={id === null && search !== '' ? search : undefined}
       blank={() => asked(blankCalibration(system))}
       renderForm={(props) => <CalibrationForm {...props} id={id} />}
-      renderActs={({ id: kept, typed }) => (
+      renderActs={({ id: kept, input }) => (
         <>
           <HandOver path={`/bench/${kept}/run`} />
-          {typed.signOff && <CardAct id={kept} />}
+          {input.signOff && <CardAct id={kept} />}
         </>
       )}
     />

@@ -5,9 +5,9 @@ import { LabelledField } from '../ui/LabelledField.tsx';
 import type { AimProps } from './AimFields.tsx';
 
 /** The settings that the label lists for this machine, and the pace that it means. */
-export function LabelLines({ typed, errorAt, onChange }: AimProps) {
-  const { label } = typed;
-  const set = (more: Partial<typeof label>) => onChange({ ...typed, label: { ...label, ...more } });
+export function LabelLines({ input, errorAt, onChange }: AimProps) {
+  const { label } = input;
+  const set = (more: Partial<typeof label>) => onChange({ ...input, label: { ...label, ...more } });
   return (
     <Box marginTop="14px" maxWidth="560px">
       <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
@@ -39,7 +39,7 @@ export function LabelLines({ typed, errorAt, onChange }: AimProps) {
             onChange={(setting) => set({ lines: label.lines.with(at, { ...line, setting }) })}
           />
           <LabelledField
-            label={`puts down, ${UNITS[typed.target.unit].symbol}`}
+            label={`puts down, ${UNITS[input.target.unit].symbol}`}
             value={line.amount}
             error={errorAt(`label.lines.${at}.amount`)}
             onChange={(amount) => set({ lines: label.lines.with(at, { ...line, amount }) })}

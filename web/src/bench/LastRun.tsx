@@ -8,23 +8,23 @@ import { StripDrawing } from './run/StripDrawing.tsx';
 const withUnit = (text: string | undefined, symbol: string) => (!text ? '' : /[a-z'"]/i.test(text) ? text : `${text} ${symbol}`); // prettier-ignore
 
 /** The last run as a line of arithmetic, with its strip. */
-export function LastRun({ typed, on }: { typed: CalibrationInput; on: CalibrationContext }) {
-  const at = typed.runs.findLastIndex(({ struck, step }) => struck === '' && step === '');
-  const run = typed.runs[at];
+export function LastRun({ input, on }: { input: CalibrationInput; on: CalibrationContext }) {
+  const at = input.runs.findLastIndex(({ excluded, step }) => excluded === '' && step === '');
+  const run = input.runs[at];
   const read = on.reading.runs[at];
   if (!run || !read?.worked) return null;
   return (
     <Section heading={`Round ${at + 1}, setting ${run.setting}`}>
-      <WorkingLine working={runLine(run, read, typed, on.bench)} names={{ rate: 'Rate' }} />
+      <WorkingLine working={runLine(run, read, input, on.bench)} names={{ rate: 'Rate' }} />
       {read.lengthM !== null && (
         <StripDrawing
           lengthM={read.lengthM}
           widthM={on.reading.widthM}
           length={withUnit(
             run.readings['length'] ?? run.readings['course'],
-            UNITS[typed.units.length].symbol,
+            UNITS[input.units.length].symbol,
           )}
-          width={withUnit(typed.width.text, UNITS[typed.width.unit].symbol)}
+          width={withUnit(input.width.text, UNITS[input.width.unit].symbol)}
           inside={withUnit(run.readings['time'] ?? run.readings['courseTime'], 's')}
           passes={read.passes}
           standing={run.method === 'timed-catch' || run.method === 'fill-time'}

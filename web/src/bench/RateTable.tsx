@@ -6,14 +6,14 @@ import { Section } from '../ui/Section.tsx';
 import type { CalibrationContext } from './calibrationContext.ts';
 
 /** Every mark over what was tested, with its rate; and "I need 3.2", which mark is that? */
-export function RateTable({ typed, on }: { typed: CalibrationInput; on: CalibrationContext }) {
+export function RateTable({ input, on }: { input: CalibrationInput; on: CalibrationContext }) {
   const [asked, setAsked] = useState('');
   const { chart, advice } = on.reading;
   if (chart.length < 2) return null;
-  const kept = typed.signOff?.setting ?? advice?.mark.label;
-  const found = lookUpText(on.reading, typed, asked);
-  const { unit } = showRate(1, 0, typed.target.unit);
-  const pace = paceText(on.reading.chartPaceMPerS, typed.units.length);
+  const kept = input.signOff?.setting ?? advice?.mark.label;
+  const found = lookUpText(on.reading, input, asked);
+  const { unit } = showRate(1, 0, input.target.unit);
+  const pace = paceText(on.reading.chartPaceMPerS, input.units.length);
   return (
     <Section heading={`Rates over what was tested, ${unit}`}>
       <Box
@@ -41,7 +41,7 @@ export function RateTable({ typed, on }: { typed: CalibrationInput; on: Calibrat
               {mark.label}
               {tested ? ' ●' : ''}
             </span>
-            <span>{showRate(rateKgPerM2, 0, typed.target.unit).number}</span>
+            <span>{showRate(rateKgPerM2, 0, input.target.unit).number}</span>
           </Box>
         ))}
       </Box>

@@ -28,10 +28,10 @@ const MAX_ROWS = 40;
 const Select = chakra('select', { base: { ...fieldBox, minHeight: { base: '56px', md: '44px' } } });
 
 /** Adds a run that was made and written down elsewhere. */
-function useTypedRuns({ typed, onChange }: Pick<DocFormProps<CalibrationInput>, 'typed' | 'onChange'>, on: CalibrationContext) {
+function useTypedRuns({ input, onChange }: Pick<DocFormProps<CalibrationInput>, 'input' | 'onChange'>, on: CalibrationContext) {
   const [open, setOpen] = useState<string | null>(null);
   const [picked, setPicked] = useState<MethodId | null>(null);
-  const last = typed.runs.at(-1);
+  const last = input.runs.at(-1);
   const possible = methodsFor(on.bench.kind);
   const method = [picked, last?.method].find((each) => each && possible.includes(each)) ?? possible[0] ?? 'weigh-back'; // prettier-ignore
   return {
@@ -44,8 +44,8 @@ function useTypedRuns({ typed, onChange }: Pick<DocFormProps<CalibrationInput>, 
       const setting = on.reading.advice?.mark.label ?? last?.setting ?? '';
       const same = last?.method === method ? (['length', 'passes', 'course'] as const) : [];
       const readings = Object.fromEntries(same.flatMap((field) => (last?.readings[field] ? [[field, last.readings[field]]] : []))) as Record<string, string>; // prettier-ignore
-      const width = typed.width.text.trim() === '' ? null : typed.width;
-      onChange({ ...typed, runs: [...typed.runs, { ...blankRun(id, today(), method), setting, readings, width }] });
+      const width = input.width.text.trim() === '' ? null : input.width;
+      onChange({ ...input, runs: [...input.runs, { ...blankRun(id, today(), method), setting, readings, width }] });
       setOpen(id);
     },
   };
@@ -53,22 +53,22 @@ function useTypedRuns({ typed, onChange }: Pick<DocFormProps<CalibrationInput>, 
 
 /** All rounds in their order, what comes next, and a run typed in by hand. */
 export function Rounds(props: DocFormProps<CalibrationInput> & { on: CalibrationContext }) {
-  const { typed, errorAt, onChange, on } = props;
+  const { input, errorAt, onChange, on } = props;
   const runs = useTypedRuns(props, on);
   useCommands([{ id: 'add-run', label: 'Type in a run', keys: 'Alt+R', run: runs.add }]);
   const { advice } = on.reading;
   const next = advice && !isEnded(advice.because) ? advice : null;
   const [showsAll, setShowsAll] = useState(false);
-  const first = showsAll ? 0 : Math.max(0, typed.runs.length - MAX_ROWS);
+  const first = showsAll ? 0 : Math.max(0, input.runs.length - MAX_ROWS);
   return (
     <Section heading="Rounds">
-      {typed.runs.length > 0 && (
+      {input.runs.length > 0 && (
         <Box display="grid" gridTemplateColumns={ROUND_COLUMNS} gap="10px" paddingX="8px" paddingBottom="6px" fontSize="14px" fontWeight="semibold" color="ink.soft" textAlign="right">
           <Box textAlign="left">Round</Box>
           <Box>Setting</Box>
           <Box hideBelow="md">Put out</Box>
-          <Box>Rate, {UNITS[typed.target.unit].symbol}</Box>
-          <Box textAlign="left">Against {typed.target.amount || 'the rate'}</Box>
+          <Box>Rate, {UNITS[input.target.unit].symbol}</Box>
+          <Box textAlign="left">Against {input.target.amount || 'the rate'}</Box>
         </Box>
       )}
       {first > 0 && (
@@ -76,26 +76,26 @@ export function Rounds(props: DocFormProps<CalibrationInput> & { on: Calibration
           Show the {first} rounds before these
         </Button>
       )}
-      {typed.runs.map((run, at) => at < first ? null : (
+      {input.runs.map((run, at) => at < first ? null : (
         <RunRow
           key={run.id}
           run={run}
           at={at}
-          calibration={typed}
+          calibration={input}
           on={on}
           isOpen={runs.open === run.id}
           errorAt={errorAt}
           onToggle={() => runs.setOpen(runs.open === run.id ? null : run.id)}
-          onChange={(changed) => onChange({ ...typed, runs: typed.runs.with(at, changed) })}
-          onRemove={() => onChange({ ...typed, runs: typed.runs.filter(({ id }) => id !== run.id) })}
+          onChange={(changed) => onChange({ ...input, runs: input.runs.with(at, changed) })}
+          onRemove={() => onChange({ ...input, runs: input.runs.filter(({ id }) => id !== run.id) })}
         />
       ))}
-      {next && typed.runs.length > 0 && (
+      {next && input.runs.length > 0 && (
         <Box display="grid" gridTemplateColumns={ROUND_COLUMNS} gap="10px" padding="10px 8px" borderY="1px solid" borderColor="line" color="ink.soft" textAlign="right" fontSize="17px">
-          <Box textAlign="left">{typed.runs.filter((run) => !isEmptyRun(run)).length + 1}</Box>
+          <Box textAlign="left">{input.runs.filter((run) => !isEmptyRun(run)).length + 1}</Box>
           <b>{next.mark.label}</b>
           <Box hideBelow="md">next</Box>
-          <Box>{next.expected === null ? '' : `about ${showRate(next.expected, 0, typed.target.unit).number}`}</Box>
+          <Box>{next.expected === null ? '' : `about ${showRate(next.expected, 0, input.target.unit).number}`}</Box>
           <Box textAlign="left">{next.isGuess ? 'a guess, try it' : 'try this'}</Box>
         </Box>
       )}
@@ -107,7 +107,7 @@ export function Rounds(props: DocFormProps<CalibrationInput> & { on: Calibration
             </option>
           ))}
         </Select>
-        <Button minHeight={{ base: '56px', md: '44px' }} disabled={typed.runs.length >= MAX_RUNS} onClick={runs.add}>
+        <Button minHeight={{ base: '56px', md: '44px' }} disabled={input.runs.length >= MAX_RUNS} onClick={runs.add}>
           <Plus size={18} /> Type in a run
         </Button>
       </Box>

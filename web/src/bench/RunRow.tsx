@@ -108,8 +108,8 @@ function RunFields({
       <LabelledField
         label="Struck out, because"
         placeholder="it counts"
-        value={run.struck}
-        onChange={(struck) => onChange({ ...run, struck })}
+        value={run.excluded}
+        onChange={(excluded) => onChange({ ...run, excluded })}
       />
       <CheckLine
         label="Nothing came out"
@@ -129,7 +129,7 @@ export function RunRow({ run, at, calibration, on, isOpen, errorAt, onToggle, on
   const shown = showAtWork(read, calibration.target.unit);
   const atWork = paceLine(run, read, calibration, reading.paceMPerS);
   const coarse = coarseText(read, reading.tolerance, calibration);
-  const isStruck = run.struck.trim() !== '';
+  const isStruck = run.excluded.trim() !== '';
   const net = read.worked && showQuantity(read.worked.netKg, calibration.units.mass, 3);
   const line = isStruck ? { textDecoration: 'line-through', color: 'ink.soft' } : {};
   return (
@@ -150,7 +150,7 @@ export function RunRow({ run, at, calibration, on, isOpen, errorAt, onToggle, on
           {shown ? `${shown.number}${shown.band ? ` ±${shown.band}` : ''}` : MISSING}
         </chakra.span>
         <chakra.span textAlign="left" truncate>
-          {isStruck ? `struck: ${run.struck}` : againstText(read, reading.targetKgPerM2)}
+          {isStruck ? `excluded: ${run.excluded}` : againstText(read, reading.targetKgPerM2)}
         </chakra.span>
         <Box hideBelow="md">
           <ChevronDown size={18} aria-hidden />
@@ -187,7 +187,7 @@ export function RunRow({ run, at, calibration, on, isOpen, errorAt, onToggle, on
             ))}
         </Box>
       )}
-      <FieldErrors error={errorAt(`runs.${at}`)} typed="" />
+      <FieldErrors error={errorAt(`runs.${at}`)} input="" />
     </Box>
   );
 }

@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import { UNITS } from '@steady-scatter/core/quantities';
-import type { Mark } from '@steady-scatter/core/rigs';
+import type { Mark } from '@steady-scatter/core/machines';
 import {
   settingPicture,
   type CalibrationInput,
@@ -99,15 +99,15 @@ function dataOf(picture: SettingPicture, ink: Ink): ChartData<'scatter', Points>
 }
 
 interface Props {
-  typed: CalibrationInput;
+  input: CalibrationInput;
   on: CalibrationContext;
   marks: readonly Mark[];
 }
 
 /** Setting against rate: runs, means with their bands, the curve with its own, other paces, what is wanted and the mark to set. */
-export default function SettingChart({ typed, on: { reading, bench, rig }, marks }: Props) {
+export default function SettingChart({ input, on: { reading, bench, rig }, marks }: Props) {
   const ink = useInk();
-  const { unit } = typed.target;
+  const { unit } = input.target;
   const picture = useMemo(() => settingPicture(reading, unit, bench.kind), [reading, unit, bench.kind]);
   const data = useMemo(() => dataOf(picture, ink), [picture, ink]);
   const control = rig?.control.name || 'setting';
@@ -119,10 +119,10 @@ export default function SettingChart({ typed, on: { reading, bench, rig }, marks
     const because = reading.advice?.because;
     const keeps = because === 'settled' || because === 'usable';
     return {
-      target: `wanted ${typed.target.amount} ±${typed.tolerance} %`,
+      target: `wanted ${input.target.amount} ±${input.tolerance} %`,
       next: `${keeps ? 'keep' : 'try'} ${reading.advice?.mark.label ?? ''}`,
     };
-  }, [reading, typed.target.amount, typed.tolerance]);
+  }, [reading, input.target.amount, input.tolerance]);
   const plugin = useMemo(() => drawnOver(picture, said, ink), [picture, said, ink]);
   if (marks.length === 0 || (!picture.target && picture.runs.length === 0)) return null;
   return (

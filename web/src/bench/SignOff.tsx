@@ -7,9 +7,9 @@ import { today } from '../ui/today.ts';
 import type { CalibrationContext } from './calibrationContext.ts';
 
 interface Props {
-  typed: CalibrationInput;
+  input: CalibrationInput;
   on: CalibrationContext;
-  onChange(typed: CalibrationInput): void;
+  onChange(input: CalibrationInput): void;
 }
 
 /** How a chart stands, in a word; a sign besides, so that it is not told by colour alone. */
@@ -21,24 +21,24 @@ export const FRESH_WORDS: Readonly<Record<Freshness, string>> = {
 };
 
 export const ageOf = (
-  typed: CalibrationInput,
+  input: CalibrationInput,
   { rig, product }: Pick<CalibrationContext, 'rig' | 'product'>,
-): Age => freshness(typed, rig, product, today());
+): Age => freshness(input, rig, product, today());
 
 /** The setting that is kept, what it rests on, by whom and since when, and whether it still holds. */
-export function SignOff({ typed, on, onChange }: Props) {
-  const { signOff } = typed;
+export function SignOff({ input, on, onChange }: Props) {
+  const { signOff } = input;
   const { advice } = on.reading;
   const sign = (setting: string) => {
-    const { pace, width, second, lot, grain } = typed;
-    onChange({ ...typed, signOff: { setting, onDay: today(), by: signOff?.by ?? '', state: signOff?.state ?? '', pace, width, second, lot, grain } }); // prettier-ignore
+    const { pace, width, second, lot, grain } = input;
+    onChange({ ...input, signOff: { setting, onDay: today(), by: signOff?.by ?? '', state: signOff?.state ?? '', pace, width, second, lot, grain } }); // prettier-ignore
   };
   if (!signOff) {
     if (!advice || advice.standing === 'open') return null;
     return (
       <Section heading="Sign it off">
         <Box fontSize="16px" marginBottom="8px">
-          It becomes this machine’s chart for {typed.product || 'this product'}, at this pace and pass
+          It becomes this machine’s chart for {input.product || 'this product'}, at this pace and pass
           spacing.
         </Box>
         <Button variant="solid" minHeight="52px" onClick={() => sign(advice.mark.label)}>
@@ -47,7 +47,7 @@ export function SignOff({ typed, on, onChange }: Props) {
       </Section>
     );
   }
-  const age = ageOf(typed, on);
+  const age = ageOf(input, on);
   const moved = advice && advice.standing !== 'open' && advice.mark.label !== signOff.setting;
   return (
     <Section heading="Signed off">
@@ -66,17 +66,17 @@ export function SignOff({ typed, on, onChange }: Props) {
         <LabelledField
           label="By"
           value={signOff.by}
-          onChange={(by) => onChange({ ...typed, signOff: { ...signOff, by } })}
+          onChange={(by) => onChange({ ...input, signOff: { ...signOff, by } })}
         />
         <LabelledField
           label="The product was"
           placeholder="dry, no dust"
           value={signOff.state}
-          onChange={(state) => onChange({ ...typed, signOff: { ...signOff, state } })}
+          onChange={(state) => onChange({ ...input, signOff: { ...signOff, state } })}
         />
       </Box>
       <Box display="flex" gap="10px" flexWrap="wrap" marginTop="10px">
-        <Button minHeight="44px" onClick={() => onChange({ ...typed, signOff: null })}>
+        <Button minHeight="44px" onClick={() => onChange({ ...input, signOff: null })}>
           Take it back
         </Button>
         {advice && advice.standing !== 'open' && (moved || age.state !== 'fresh') && (

@@ -1,4 +1,4 @@
-import { blankRig } from '@steady-scatter/core/rigs';
+import { blankRig } from '@steady-scatter/core/machines';
 import {
   blankCalibration,
   blankRun,
@@ -8,7 +8,7 @@ import {
 import { screen } from '@testing-library/react';
 import { useEffect, useState } from 'react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import { inApp, keepDemo } from '../testing/inApp.tsx';
+import { fetched, inApp, keepDemo } from '../testing/inApp.tsx';
 import { calibrationContext } from './calibrationContext.ts';
 import { Container } from './run/Container.tsx';
 import { TestRunResult } from './run/TestRunResult.tsx';
@@ -24,7 +24,7 @@ const RIG = {
   control: { ...blankRig('us').control, from: '0', to: '20', step: '0.5', closed: '2', firstFlow: '4' },
 };
 const SHELF = {
-  rigs: [{ id: 'rig', version: 1, isSample: false, typed: RIG, changedAt: '' }],
+  rigs: [fetched('rig', RIG)],
   calibrations: [],
   products: [],
 };
@@ -49,21 +49,21 @@ const calibration = (runs: readonly RunInput[], more: Partial<CalibrationInput> 
 const timed = (time: string): Partial<RunInput> => ({ readings: { ...strip('').readings, time } });
 
 /** A part of the bench over a calibration that it may change. */
-function onBench(start: CalibrationInput, part: (typed: CalibrationInput, set: (next: CalibrationInput) => void) => React.ReactNode) {
-  const held = { typed: start };
+function onBench(start: CalibrationInput, part: (input: CalibrationInput, set: (next: CalibrationInput) => void) => React.ReactNode) {
+  const held = { input: start };
   function Page() {
-    const [typed, set] = useState(start);
-    useEffect(() => void (held.typed = typed), [typed]);
-    return part(typed, set);
+    const [input, set] = useState(start);
+    useEffect(() => void (held.input = input), [input]);
+    return part(input, set);
   }
   const person = inApp(<Page />);
-  return { person, typed: () => held.typed };
+  return { person, input: () => held.input };
 } // prettier-ignore
 
 const nothing = () => undefined;
 const result = (start: CalibrationInput, onNext: () => void = nothing) =>
-  onBench(start, (typed, set) => (
-    <TestRunResult typed={typed} run={typed.runs.at(-1)!} at={typed.runs.length - 1} on={calibrationContext(typed, SHELF)} onChange={set} onNext={onNext} onRedo={nothing} onDone={nothing} />
+  onBench(start, (input, set) => (
+    <TestRunResult input={input} run={input.runs.at(-1)!} at={input.runs.length - 1} on={calibrationContext(input, SHELF)} onChange={set} onNext={onNext} onRedo={nothing} onDone={nothing} />
   )); // prettier-ignore
 const text = (name: string) => screen.getByRole('region', { name }).textContent ?? '';
 
@@ -85,10 +85,10 @@ describe('what a run came to', () => {
     expect(screen.getByRole('button', { name: 'Next round at 12' })).toBeTruthy();
   });
   it('at another pace it does not count, until that pace is the one of work', async () => {
-    const { person, typed } = result(calibration([strip('a', timed('10'))]));
+    const { person, input } = result(calibration([strip('a', timed('10'))]));
     expect(text('What it came to')).toContain('it does not count');
     await person.click(screen.getByRole('button', { name: 'Work at this pace: 100\' 0" in 10 s' }));
-    expect(typed().pace).toEqual({ course: '100\' 0"', unit: 'ft', time: '10' });
+    expect(input().pace).toEqual({ course: '100\' 0"', unit: 'ft', time: '10' });
     expect(text('What it came to')).not.toContain('it does not count');
   });
   it('a little off the pace it is brought to that of work, and both stand in the line', () => {
@@ -97,34 +97,34 @@ describe('what a run came to', () => {
     expect(text('What it came to')).not.toContain('it does not count');
   });
   it('struck out with its reason, and let count again', async () => {
-    const { person, typed } = result(calibration([strip('a')]));
+    const { person, input } = result(calibration([strip('a')]));
     await person.click(screen.getByRole('button', { name: 'Strike it out' }));
     await person.type(screen.getByLabelText(/because/i), 'tyre flat');
     await person.click(screen.getByRole('button', { name: 'Strike it out' }));
-    expect(typed().runs[0]!.struck).toBe('tyre flat');
+    expect(input().runs[0]!.excluded).toBe('tyre flat');
     await person.click(screen.getByRole('button', { name: 'Let it count' }));
-    expect(typed().runs[0]!.struck).toBe('');
+    expect(input().runs[0]!.excluded).toBe('');
   });
 });
 
 describe('a run in the list', () => {
   const row = (run: RunInput, isOpen = true, onRemove: () => void = nothing) =>
-    onBench(calibration([run]), (typed, set) => (
-      <RunRow run={typed.runs[0]!} at={0} calibration={typed} on={calibrationContext(typed, SHELF)} isOpen={isOpen} errorAt={() => undefined} onToggle={nothing} onChange={(next) => set({ ...typed, runs: [next] })} onRemove={onRemove} />
+    onBench(calibration([run]), (input, set) => (
+      <RunRow run={input.runs[0]!} at={0} calibration={input} on={calibrationContext(input, SHELF)} isOpen={isOpen} errorAt={() => undefined} onToggle={nothing} onChange={(next) => set({ ...input, runs: [next] })} onRemove={onRemove} />
     )); // prettier-ignore
   it.each([
     [strip('a'), 'light'],
     [strip('a', { noFlow: true, readings: {} }), 'no flow'],
     [strip('a', timed('10')), 'another pace'],
-    [strip('a', { struck: 'tyre flat' }), 'struck: tyre flat'],
+    [strip('a', { excluded: 'tyre flat' }), 'excluded: tyre flat'],
   ])('in a word: %#', (run, word) => {
     row(run, false);
     expect(screen.getByRole('button', { name: /Round/ }).textContent).toContain(word);
   });
   it('nothing came out is said with a tick', async () => {
-    const { person, typed } = row(strip('a', { readings: {} }));
+    const { person, input } = row(strip('a', { readings: {} }));
     await person.click(screen.getByLabelText('Nothing came out'));
-    expect(typed().runs[0]!.noFlow).toBe(true);
+    expect(input().runs[0]!.noFlow).toBe(true);
   });
   it('goes only while it is empty', async () => {
     const onRemove = vi.fn();
@@ -140,26 +140,26 @@ describe('a run in the list', () => {
 
 describe('signing off', () => {
   const sign = (runs: readonly RunInput[]) =>
-    onBench(calibration(runs), (typed, set) => (
-      <SignOff typed={typed} on={calibrationContext(typed, SHELF)} onChange={set} />
+    onBench(calibration(runs), (input, set) => (
+      <SignOff input={input} on={calibrationContext(input, SHELF)} onChange={set} />
     ));
   it('two runs that agree are kept, with what they rest on', async () => {
-    const { person, typed } = sign([strip('a'), strip('b')]);
+    const { person, input } = sign([strip('a'), strip('b')]);
     await person.click(screen.getByRole('button', { name: 'Keep at 11' }));
-    expect(typed().signOff).toMatchObject({
+    expect(input().signOff).toMatchObject({
       setting: '11',
       pace: { course: '120', time: '27.2' },
       width: { text: '9' },
     });
     expect(screen.getByText(/● fresh/)).toBeTruthy();
     await person.click(screen.getByRole('button', { name: 'Take it back' }));
-    expect(typed().signOff).toBeNull();
+    expect(input().signOff).toBeNull();
   });
   it.each([
     ['one run', [strip('a')]],
     ['runs at another pace', [strip('a', timed('10')), strip('b', timed('10'))]],
     ['runs in which nothing came out', [strip('a', { noFlow: true }), strip('b', { noFlow: true })]],
-    ['runs that were struck out', [strip('a', { struck: 'x' }), strip('b', { struck: 'x' })]],
+    ['runs that were struck out', [strip('a', { excluded: 'x' }), strip('b', { excluded: 'x' })]],
   ])('%s cannot be', (_, runs) => {
     sign(runs);
     expect(screen.queryByRole('button', { name: /^Keep at/ })).toBeNull();
@@ -167,11 +167,11 @@ describe('signing off', () => {
 });
 
 describe('a container', () => {
-  const typed = calibration([strip('a', { method: 'catch', readings: {} })]);
+  const input = calibration([strip('a', { method: 'catch', readings: {} })]);
   const container = (unit: 'lb' | 'kg') => {
     const onType = vi.fn();
-    const own = { ...typed, units: { ...typed.units, mass: unit } };
-    const props = { typed: own, run: own.runs[0]!, at: 0, on: calibrationContext(own, SHELF), onType };
+    const own = { ...input, units: { ...input.units, mass: unit } };
+    const props = { input: own, run: own.runs[0]!, at: 0, on: calibrationContext(own, SHELF), onType };
     const person = inApp(<Container {...(props as unknown as React.ComponentProps<typeof Container>)} />);
     return { person, onType };
   };

@@ -1,6 +1,5 @@
-import type { Calibration, Product, Rig } from '@steady-scatter/contract';
-import { evaluateRig, type RigInput } from '@steady-scatter/core/rigs';
-import type { ProductInput } from '@steady-scatter/core/shelf';
+import { evaluateRig, type RigInput } from '@steady-scatter/core/machines';
+import type { ProductInput } from '@steady-scatter/core/products';
 import {
   benchRig,
   chartShape,
@@ -12,17 +11,17 @@ import {
   type CalibrationInput,
 } from '@steady-scatter/core/testing';
 import { useMemo } from 'react';
-import type { Doc } from '../documents/docs.ts';
-import { useShelf } from '../products/useProducts.ts';
-import { useRigs } from '../rigs/useRigs.ts';
+import { allDocs, type Doc } from '../documents/docs.ts';
+import { PRODUCTS, useShelf } from '../products/useProducts.ts';
+import { RIGS, useRigs } from '../rigs/useRigs.ts';
 import { today } from '../ui/today.ts';
-import { useCalibrations } from './useCalibrations.ts';
+import { CALIBRATIONS, useCalibrations } from './useCalibrations.ts';
 
 /** What else is kept that a calibration leans on. */
 export interface BenchShelf {
-  readonly rigs: readonly Doc<Rig['typed']>[];
-  readonly calibrations: readonly Doc<Calibration['typed']>[];
-  readonly products: readonly Doc<Product['typed']>[];
+  readonly rigs: readonly Doc<RigInput>[];
+  readonly calibrations: readonly Doc<CalibrationInput>[];
+  readonly products: readonly Doc<ProductInput>[];
 }
 
 /** A calibration with its machine, its product, and what it comes to. */
@@ -37,6 +36,16 @@ export interface CalibrationContext {
 }
 
 const NONE: readonly never[] = [];
+
+/** Everything that calibrations lean on, as it stands on the server now: for what must not miss any of it. */
+export async function readBenchShelf(): Promise<BenchShelf> {
+  const [rigs, calibrations, products] = await Promise.all([
+    allDocs(RIGS),
+    allDocs(CALIBRATIONS),
+    allDocs(PRODUCTS),
+  ]);
+  return { rigs, calibrations, products };
+}
 
 /** Everything that calibrations lean on, as far as it has come. */
 export function useBenchShelf(): BenchShelf {
@@ -53,21 +62,21 @@ export function useBenchShelf(): BenchShelf {
  * @param id of the calibration; null for a new one, or where it is one of the shelf's
  */
 export function calibrationContext(
-  typed: CalibrationInput,
+  input: CalibrationInput,
   { rigs, calibrations, products }: BenchShelf,
   id: string | null = null,
 ): CalibrationContext {
-  const rig = rigs.find((each) => each.id === typed.rig)?.typed ?? null;
+  const rig = rigs.find((each) => each.id === input.rig)?.input ?? null;
   const bench = rig ? benchRig(rig) : NO_RIG;
   const other =
-    typed.shape === '' ? null : (calibrations.find((each) => each.id === typed.shape)?.typed ?? null);
+    input.shape === '' ? null : (calibrations.find((each) => each.id === input.shape)?.input ?? null);
   const shape = other ? chartShape(evaluateCalibration(other, bench)) : null;
-  const record = machineRecord(calibrations, { id, typed }, bench, today());
+  const record = machineRecord(calibrations, { id, input }, bench, today());
   return {
     rig,
     bench,
-    product: products.find((each) => each.id === typed.productId)?.typed ?? null,
-    reading: evaluateCalibration(typed, bench, shape, record),
+    product: products.find((each) => each.id === input.productId)?.input ?? null,
+    reading: evaluateCalibration(input, bench, shape, record),
     beforeUse: rig ? evaluateRig(rig).before : [],
     afterUse: rig ? evaluateRig(rig).after : [],
   };

@@ -1,4 +1,4 @@
-import type { Mark } from '@steady-scatter/core/rigs';
+import type { Mark } from '@steady-scatter/core/machines';
 import type { ChartOptions } from 'chart.js';
 import { CHART_FONT, chartAxis } from '../ui/chartAxis.ts';
 import type { Ink } from '../ui/useInk.ts';

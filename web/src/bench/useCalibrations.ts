@@ -1,24 +1,13 @@
-import type { Calibration } from '@steady-scatter/contract';
-import { upgradeCalibration, keepEarlier, evaluateCalibration } from '@steady-scatter/core/testing';
-import { call } from '../api/lazyCall.ts';
-import { useDocs, type DocKind } from '../documents/docs.ts';
+import { calibrations } from '@steady-scatter/contract';
+import { keepEarlier } from '@steady-scatter/core/testing';
+import { useDocs } from '../documents/docs.ts';
+import { documentKind } from '../documents/documentKind.ts';
 
 /** Machines calibrated for products. */
-export const CALIBRATIONS: DocKind<Calibration['typed']> = {
-  root: 'calibrations',
-  one: 'calibration',
-  home: { path: '/bench', label: 'the bench' },
-  // Only the readings: settings are checked where the machine and its marks are known.
-  errorsOf: (typed) => evaluateCalibration(typed).errors,
-  beforeKeep: (kept, typed) => keepEarlier(kept, typed, 'taken anew'),
+export const CALIBRATIONS = documentKind(calibrations, {
+  beforeKeep: (stored, input) => keepEarlier(stored, input, 'taken anew'),
   isLive: ({ runs }) => runs.some(({ step }) => step !== ''),
-  complete: upgradeCalibration,
-  list: (signal) => call('listCalibrations', { signal }),
-  read: (id, signal) => call('readCalibration', { params: { id }, signal }),
-  write: (id, body) => call('writeCalibration', { params: { id }, body }),
-  remove: (id) => call('deleteCalibration', { params: { id } }),
-  restore: (id) => call('restoreCalibration', { params: { id } }),
-};
+});
 
 /** All calibrations of the crew. */
 export const useCalibrations = () => useDocs(CALIBRATIONS);

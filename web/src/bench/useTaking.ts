@@ -5,22 +5,22 @@ import type { AimProps } from './AimFields.tsx';
 const nameFor = (rig: string, product: string): string => [rig, product].filter(Boolean).join(', ').slice(0, 120); // prettier-ignore
 
 /** The machine and the product: taking one fills in what is known of it. */
-export function useTaking({ typed, onChange, shelf: { rigs, products }, on }: AimProps) {
-  const isNamed = typed.name.trim() !== '' && typed.name !== nameFor(on.rig?.name ?? '', typed.product);
+export function useTaking({ input, onChange, shelf: { rigs, products }, on }: AimProps) {
+  const isNamed = input.name.trim() !== '' && input.name !== nameFor(on.rig?.name ?? '', input.product);
   const named = (next: CalibrationInput, rig: string) => (isNamed ? next : { ...next, name: nameFor(rig, next.product) }); // prettier-ignore
   return {
     rig(id: string) {
-      const rig = rigs.find((each) => each.id === id)?.typed;
-      if (!rig) return onChange({ ...typed, rig: id });
-      return onChange(named(calibrationOn(typed, id, rig), rig.name));
+      const rig = rigs.find((each) => each.id === id)?.input;
+      if (!rig) return onChange({ ...input, rig: id });
+      return onChange(named(calibrationOn(input, id, rig), rig.name));
     },
     product(id: string) {
-      const product = products.find((each) => each.id === id)?.typed;
-      if (!product) return onChange({ ...typed, productId: '' });
-      return onChange(named(calibrationFor(typed, id, product, on.rig?.name ?? ''), on.rig?.name ?? ''));
+      const product = products.find((each) => each.id === id)?.input;
+      if (!product) return onChange({ ...input, productId: '' });
+      return onChange(named(calibrationFor(input, id, product, on.rig?.name ?? ''), on.rig?.name ?? ''));
     },
     productName(product: string) {
-      onChange(named({ ...typed, product }, on.rig?.name ?? ''));
+      onChange(named({ ...input, product }, on.rig?.name ?? ''));
     },
   };
 }

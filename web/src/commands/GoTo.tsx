@@ -1,12 +1,17 @@
 import { Box, chakra } from '@chakra-ui/react';
-import { useState, type KeyboardEvent } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { useJobList } from '../jobs/useJobs.ts';
+import type { Hit } from '@steady-scatter/contract';
+import { useQuery } from '@tanstack/react-query';
+import { call } from '../api/lazyCall.ts';
+import { queries } from '../api/queries.ts';
+import { useList } from '../documents/docs.ts';
+import { useSought } from '../documents/useSought.ts';
+import { JOBS } from '../jobs/useJobs.ts';
 import { Panel } from '../ui/Panel.tsx';
+import { useStable } from '../ui/useStable.ts';
 import type { Command } from './commands.ts';
-import { entriesOf, findEntries, type Entry } from './findEntries.ts';
-
-const KIND_WORDS = { act: 'do', job: 'job', area: 'area' } as const;
+import { commandEntries, hitEntries, MAX_FOUND, type Entry } from './findEntries.ts';
 
 const Find = chakra('input', {
   base: {
@@ -38,28 +43,70 @@ const Option = ({ entry, active, onPick }: { entry: Entry; active: boolean; onPi
     outline={active ? '2px solid' : 'none'}
     outlineColor="water"
   >
-    <chakra.span width="40px" flexShrink={0} fontSize="14px" color="ink.soft">
-      {KIND_WORDS[entry.kind]}
+    <chakra.span width="92px" flexShrink={0} fontSize="14px" color="ink.soft">
+      {entry.kind}
     </chakra.span>
-    <chakra.span flex="1" overflowWrap="anywhere">
+    <chakra.span flex="1 1 55%" overflowWrap="anywhere">
       {entry.label}
     </chakra.span>
-    <chakra.span fontSize="14px" color="ink.soft">
+    <chakra.span fontSize="14px" color="ink.soft" textAlign="right" overflowWrap="anywhere">
       {entry.detail}
     </chakra.span>
   </Box>
 );
 
-/** Finds acts, jobs and areas by a few letters. */
-export default function GoTo({ acts, onClose }: { acts: readonly Command[]; onClose(): void }) {
-  const [typed, setTyped] = useState('');
-  const [at, setAt] = useState(0);
-  const { data: jobs = [] } = useJobList();
-  const navigate = useNavigate();
-  const found = findEntries(
-    entriesOf(acts, jobs, (id) => void navigate(`/jobs/${id}`)),
-    typed,
+/** What is stored and has the words; the latest jobs while nothing is typed. Null until the answer to just these words is there. */
+function useHits(q: string): Hit[] | null {
+  const { data, isError } = useQuery(
+    {
+      queryKey: ['search', q],
+      queryFn: ({ signal }) => call('search', { query: { q, limit: MAX_FOUND }, signal }),
+      enabled: q !== '',
+    },
+    queries,
   );
+  const { data: latest } = useList(JOBS, { limit: MAX_FOUND }, q === '');
+  if (q !== '') return data?.hits ?? (isError ? [] : null);
+  const hits = latest?.lines.map((line): Hit => ({ kind: 'jobs', id: line.id, name: line.name, found: null, onDay: line.isReadable ? line.onDay : null, isSample: line.isSample })); // prettier-ignore
+  return hits ?? [];
+}
+
+type KeyPress = Pick<KeyboardEvent, 'key' | 'preventDefault'>;
+
+/**
+ * The box gets what is typed before the focus has come to the panel: with letters lost, Enter would do something else.
+ */
+function useKeysFromAnywhere(onKeyDown: (event: KeyPress) => void) {
+  const box = useRef<HTMLInputElement>(null);
+  const press = useStable(onKeyDown);
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      const { target, ctrlKey, metaKey, altKey } = event;
+      const panel = box.current?.closest('[role=dialog]');
+      if (target instanceof Node && panel?.contains(target)) return;
+      if (ctrlKey || metaKey || altKey) return;
+      // Focus that comes within the press of a key gets the letter of it.
+      box.current?.focus();
+      press(event);
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [press]);
+  return box;
+}
+
+/** Finds what can be done, and everything that is stored, by a few letters. */
+export default function GoTo({ acts, onClose }: { acts: readonly Command[]; onClose(): void }) {
+  const { value: input, onChange: setInput, q } = useSought();
+  const [at, setAt] = useState(0);
+  const answer = useHits(q);
+  // Hits for other words than these would be opened by Enter.
+  const hits = q === input.trim() ? answer : null;
+  const navigate = useNavigate();
+  const found = [
+    ...commandEntries(acts, input),
+    ...hitEntries(hits ?? [], (path) => void navigate(path)),
+  ].slice(0, MAX_FOUND);
   const active = found[Math.min(at, found.length - 1)];
 
   const pick = (entry: Entry | undefined) => {
@@ -68,7 +115,7 @@ export default function GoTo({ acts, onClose }: { acts: readonly Command[]; onCl
     // The box gives the focus back first; then the act may take it.
     setTimeout(() => entry.run(), 50);
   };
-  const onKeyDown = (event: KeyboardEvent) => {
+  const onKeyDown = (event: KeyPress) => {
     const step = { ArrowDown: 1, ArrowUp: -1 }[event.key];
     if (step)
       setAt((now) => (Math.min(now, found.length - 1) + step + found.length) % Math.max(1, found.length));
@@ -76,21 +123,23 @@ export default function GoTo({ acts, onClose }: { acts: readonly Command[]; onCl
     else return;
     event.preventDefault();
   };
+  const box = useKeysFromAnywhere(onKeyDown);
 
   return (
     <Panel title="Go to" onClose={onClose} size="md">
       <Find
+        ref={box}
         role="combobox"
-        aria-label="Find a job, an area or an act"
+        aria-label="Find anything stored, or something to do"
         aria-expanded
         aria-controls="go-to-list"
         aria-activedescendant={active?.id}
         autoFocus
         autoComplete="off"
-        placeholder="A job, an area, or what to do"
-        value={typed}
+        placeholder="A job, a site, a product, or what to do"
+        value={input}
         onChange={(event) => {
-          setTyped(event.target.value);
+          setInput(event.target.value);
           setAt(0);
         }}
         onKeyDown={onKeyDown}
@@ -100,9 +149,9 @@ export default function GoTo({ acts, onClose }: { acts: readonly Command[]; onCl
           <Option key={entry.id} entry={entry} active={entry === active} onPick={() => pick(entry)} />
         ))}
       </Box>
-      {found.length === 0 && (
+      {hits && found.length === 0 && (
         <Box role="status" padding="10px 12px">
-          Nothing here is called that.
+          No match
         </Box>
       )}
     </Panel>

@@ -1,29 +1,31 @@
-import type { JobSummary } from '@steady-scatter/contract';
+import type { Hit } from '@steady-scatter/contract';
 import { expect, it, vi } from 'vitest';
-import { entriesOf, findEntries } from './findEntries.ts';
+import { commandEntries, hitEntries } from './findEntries.ts';
 
-const job = (id: string, name: string, areaNames: string[]) =>
-  ({ id, name, onDay: '2026-04-18', areaNames }) as JobSummary;
-const open = vi.fn<(id: string) => void>();
-const entries = entriesOf(
-  [{ id: 'new', label: 'New sheet', keys: 'n', run: () => undefined }],
-  [
-    job('1', 'Spring feed, lake front', ['Bandstand lawn', 'Slipway bank']),
-    job('2', 'Bowling green, iron', ['Green']),
-  ],
-  open,
-);
-const labels = (typed: string) => findEntries(entries, typed).map(({ label }) => label);
+const commands = [
+  { id: 'new', label: 'New sheet', keys: 'n', run: () => undefined },
+  { id: 'delete', label: 'Delete this job', run: () => undefined },
+];
+const labels = (input: string) => commandEntries(commands, input).map(({ label }) => label);
 
-it('finds by every word, the beginnings first', () => {
-  expect(labels('')).toEqual(['New sheet', 'Spring feed, lake front', 'Bowling green, iron']);
-  expect(labels('bank')).toEqual(['Slipway bank']);
-  expect(labels('green')).toEqual(['Green', 'Bowling green, iron']);
-  expect(labels('lake ban')).toEqual(['Bandstand lawn', 'Slipway bank']);
+it('finds commands by every word, the beginnings first', () => {
+  expect(labels('')).toEqual(['New sheet', 'Delete this job']);
+  expect(labels('she new')).toEqual(['New sheet']);
+  expect(labels('de')).toEqual(['Delete this job']);
   expect(labels('zzz')).toEqual([]);
 });
 
-it('leads from an area to its job', () => {
-  findEntries(entries, 'slipway')[0]?.run();
-  expect(open).toHaveBeenCalledWith('1');
+it('leads from what was found to where it stands', () => {
+  const open = vi.fn<(path: string) => void>();
+  const hit: Hit = { kind: 'jobs', id: '1', name: 'Spring feed', found: 'Slipway bank', onDay: '2026-04-18', isSample: true }; // prettier-ignore
+  const [area, site] = hitEntries([hit, { ...hit, kind: 'sites', id: '2', found: null, onDay: null }], open);
+  expect(area).toMatchObject({
+    kind: 'job',
+    label: 'Spring feed',
+    detail: 'Slipway bank, 18\u00a0Apr\u00a02026',
+  });
+  expect(site).toMatchObject({ kind: 'site', label: 'Spring feed', detail: '' });
+  area?.run();
+  site?.run();
+  expect(open.mock.calls).toEqual([['/jobs/1'], ['/sites/2']]);
 });

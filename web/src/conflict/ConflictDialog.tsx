@@ -3,18 +3,18 @@ import {
   differences,
   mergeSheets,
   type Difference,
-  type HeadedSheet,
+  type JobInput,
   type Side,
 } from '@steady-scatter/core/worksheet';
 import { useId, useState } from 'react';
 import { Panel } from '../ui/Panel.tsx';
 
 type Props = {
-  mine: HeadedSheet;
+  mine: JobInput;
   /** What was kept meanwhile; null when the job was deleted. */
-  theirs: HeadedSheet | null;
+  theirs: JobInput | null;
   /** Keeps this sheet over what stands there. */
-  onKeep(sheet: HeadedSheet): void;
+  onKeep(sheet: JobInput): void;
   /** Takes what stands there instead of what is on the screen. */
   onTakeTheirs(): void;
   onClose(): void;

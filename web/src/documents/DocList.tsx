@@ -1,5 +1,6 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
-import { Plus } from 'lucide-react';
+import type { Kind, ListAsk, ReadableOf, SummaryHead, SummaryOf } from '@steady-scatter/contract';
+import { Download, Plus } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { Link } from 'react-router';
@@ -11,24 +12,29 @@ import { useNotices } from '../ui/notices.tsx';
 import { SampleBadge } from '../ui/SampleBadge.tsx';
 import { TopBar } from '../ui/TopBar.tsx';
 import { UnfitLine } from '../ui/UnfitLine.tsx';
-import { docActs, useDocs, type Doc, type DocKind } from './docs.ts';
+import { docActs, useList } from './docs.ts';
+import { MoreButton } from './MoreButton.tsx';
+import { saveRaw } from './saveRaw.ts';
+import { FEW, SearchField } from './SearchField.tsx';
+import { useSought } from './useSought.ts';
 
-interface Column<Typed> {
+interface Column<Line> {
   readonly header: string;
   /** Left out on a phone. */
   readonly wide?: boolean;
   readonly end?: boolean;
-  cell(typed: Typed): ReactNode;
+  cell(line: Line): ReactNode;
 }
 
-interface Props<Typed extends { readonly name: string }> {
-  kind: DocKind<Typed>;
+interface Props<Of extends Kind> {
+  kind: { readonly kind: Of; readonly home: { readonly path: string } };
   heading: string;
   tabs: ReactNode;
-  columns: readonly Column<Typed>[];
+  columns: readonly Column<ReadableOf<Of>>[];
   /** What to say, and show, while there is none. */
   empty: string;
-  renderAct?(doc: Doc<Typed>): ReactNode;
+  ask?: ListAsk;
+  renderAct?(line: ReadableOf<Of>): ReactNode;
 }
 
 const shownOn = (wide: boolean | undefined) => (wide ? { base: 'none', lg: 'table-cell' } : 'table-cell');
@@ -39,19 +45,15 @@ const cellStyle = {
   textAlign: 'left',
 } as const;
 
-/** One of them; what breaks in it breaks nothing else. */
-function DocRow<Typed extends { readonly name: string }>({
-  doc,
-  kind,
-  columns,
-  renderAct,
-  onDelete,
-}: Pick<Props<Typed>, 'kind' | 'columns' | 'renderAct'> & { doc: Doc<Typed>; onDelete(): void }) {
-  const { id, isSample, typed } = doc;
+type RowProps<Of extends Kind> = Pick<Props<Of>, 'kind' | 'columns' | 'renderAct'> & { line: ReadableOf<Of>; onDelete(): void }; // prettier-ignore
+
+/** One line of the list; what breaks in it breaks nothing else. */
+function DocRow<Of extends Kind>({ line, kind, columns, renderAct, onDelete }: RowProps<Of>) {
+  const { id, isSample, name } = line as SummaryHead;
   return (
     <chakra.tr borderTopWidth="1px" borderColor="line">
       <chakra.td {...cellStyle} overflowWrap="anywhere">
-        <NameLink to={`${kind.home.path}/${id}`}>{typed.name}</NameLink> {isSample && <SampleBadge />}
+        <NameLink to={`${kind.home.path}/${id}`}>{name}</NameLink> {isSample && <SampleBadge />}
       </chakra.td>
       {columns.map(({ header, wide, end, cell }) => (
         <chakra.td
@@ -61,34 +63,60 @@ function DocRow<Typed extends { readonly name: string }>({
           display={shownOn(wide)}
           fontVariantNumeric="tabular-nums"
         >
-          {cell(typed)}
+          {cell(line)}
         </chakra.td>
       ))}
       <chakra.td textAlign="right" whiteSpace="nowrap">
-        {renderAct?.(doc)}
-        <DeleteButton name={typed.name} onDelete={onDelete} />
+        {renderAct?.(line)}
+        <DeleteButton name={name} onDelete={onDelete} />
       </chakra.td>
     </chakra.tr>
   );
 }
 
-/** All kept things of a kind in a table, each leading to its own page. */
-export function DocList<Typed extends { readonly name: string }>(props: Props<Typed>) {
-  const { kind, heading, tabs, columns, empty } = props;
-  const { data: docs, error, refetch } = useDocs(kind);
+function Headings<Line>({ columns }: { columns: readonly Column<Line>[] }) {
+  return (
+    <chakra.thead borderBottomWidth="1px" borderColor="line.strong" fontSize="14px" color="ink.soft">
+      <tr>
+        <chakra.th scope="col" {...cellStyle}>
+          Name
+        </chakra.th>
+        {columns.map(({ header, wide, end }) => (
+          <chakra.th
+            key={header}
+            scope="col"
+            {...cellStyle}
+            textAlign={end ? 'right' : 'left'}
+            display={shownOn(wide)}
+          >
+            {header}
+          </chakra.th>
+        ))}
+        <td />
+      </tr>
+    </chakra.thead>
+  );
+}
+
+/** Stored documents of a kind in a table, each leading to its own page, a page of them at a time. */
+export function DocList<Of extends Kind>(props: Props<Of>) {
+  const { kind, heading, tabs, columns, empty, ask = {} } = props;
+  const { words } = kind.kind;
+  const { q, ...search } = useSought();
+  const list = useList(kind, { ...ask, ...(q && { q }) });
   const notices = useNotices();
-  if (error && !docs) {
+  if (list.error && !list.data) {
     return (
       <Message
         heading={`${heading} could not be read`}
-        text={explain(error)}
+        text={explain(list.error)}
         act="Try again"
-        onAct={() => void refetch()}
+        onAct={() => void list.refetch()}
       />
     );
   }
   const { remove, restore } = docActs(kind);
-  async function onDelete({ id, typed: { name } }: Doc<Typed>) {
+  async function onDelete({ id, name }: SummaryHead) {
     try {
       await remove(id);
       document.getElementById('list-heading')?.focus();
@@ -97,6 +125,14 @@ export function DocList<Typed extends { readonly name: string }>(props: Props<Ty
       notices.tell(explain(failure));
     }
   }
+  const { lines = [], total = 0 } = list.data ?? {};
+  const unfit = (line: SummaryOf<Of>, act?: ReactNode) => (
+    <chakra.tr key={line.id} borderTopWidth="1px" borderColor="line">
+      <chakra.td colSpan={columns.length + 2} {...cellStyle}>
+        <UnfitLine name={line.name} act={act} onDelete={() => void onDelete(line)} />
+      </chakra.td>
+    </chakra.tr>
+  );
 
   return (
     <>
@@ -105,7 +141,7 @@ export function DocList<Typed extends { readonly name: string }>(props: Props<Ty
         acts={
           <Button variant="solid" asChild>
             <Link to={`${kind.home.path}/new`}>
-              <Plus size={18} /> New {kind.one}
+              <Plus size={18} /> New {words.one}
             </Link>
           </Button>
         }
@@ -116,50 +152,38 @@ export function DocList<Typed extends { readonly name: string }>(props: Props<Ty
       </TopBar>
       {tabs}
       <Box as="main" id="main" padding={{ base: '0 16px 24px', md: '4px 24px 24px' }}>
-        {docs?.length === 0 && (
+        {(q !== '' || total > FEW) && <SearchField label={`Look for a ${words.one}`} {...search} />}
+        {list.data && lines.length === 0 && (
           <Box padding="20px 0" fontSize="18px" maxWidth="600px">
-            {empty}
+            {q === '' ? empty : 'No match. Look with fewer letters.'}
           </Box>
         )}
-        {docs && docs.length > 0 && (
+        {lines.length > 0 && (
           <chakra.table width="100%" fontSize="16px">
-            <chakra.thead borderBottomWidth="1px" borderColor="line.strong" fontSize="14px" color="ink.soft">
-              <tr>
-                <chakra.th scope="col" {...cellStyle}>
-                  Name
-                </chakra.th>
-                {columns.map(({ header, wide, end }) => (
-                  <chakra.th
-                    key={header}
-                    scope="col"
-                    {...cellStyle}
-                    textAlign={end ? 'right' : 'left'}
-                    display={shownOn(wide)}
-                  >
-                    {header}
-                  </chakra.th>
-                ))}
-                <td />
-              </tr>
-            </chakra.thead>
+            <Headings columns={columns} />
             <tbody>
-              {docs.map((doc) => (
-                <ErrorBoundary
-                  key={doc.id}
-                  fallback={
-                    <chakra.tr borderTopWidth="1px" borderColor="line">
-                      <chakra.td colSpan={columns.length + 2} {...cellStyle}>
-                        <UnfitLine name={doc.typed.name} onDelete={() => void onDelete(doc)} />
-                      </chakra.td>
-                    </chakra.tr>
-                  }
-                >
-                  <DocRow {...props} doc={doc} onDelete={() => void onDelete(doc)} />
-                </ErrorBoundary>
-              ))}
+              {lines.map((line) =>
+                line.isReadable ? (
+                  <ErrorBoundary key={line.id} fallback={unfit(line)}>
+                    <DocRow {...props} line={line as ReadableOf<Of>} onDelete={() => void onDelete(line)} />
+                  </ErrorBoundary>
+                ) : (
+                  unfit(
+                    line,
+                    <Button
+                      size="sm"
+                      minHeight="44px"
+                      onClick={() => void saveRaw(kind.kind, line, notices.tell)}
+                    >
+                      <Download size={16} /> Export
+                    </Button>,
+                  )
+                ),
+              )}
             </tbody>
           </chakra.table>
         )}
+        <MoreButton list={list} words={words} />
       </Box>
     </>
   );

@@ -10,32 +10,33 @@ import { OpeningMessage } from '../ui/OpeningMessage.tsx';
 import { SampleBadge } from '../ui/SampleBadge.tsx';
 import { TopBar } from '../ui/TopBar.tsx';
 import { heldDoc, useHoldDoc } from './docDrafts.ts';
-import { useDoc, type Doc, type DocKind } from './docs.ts';
+import { useDoc, type Doc } from './docs.ts';
+import type { DocumentKind } from './documentKind.ts';
 import { mergedOver } from './mergedOver.ts';
 import { useKeepDoc } from './useKeepDoc.ts';
 
 /** What the form of a thing is given. */
-export interface DocFormProps<Typed> {
-  typed: Typed;
+export interface DocFormProps<Input> {
+  input: Input;
   errorAt(field: string): InputError | undefined;
-  onChange(typed: Typed): void;
+  onChange(input: Input): void;
 }
 
 /** The same with the way on, for forms that lead to another screen. */
-export interface DocFormWithWayOn<Typed> extends DocFormProps<Typed> {
+export interface DocFormWithWayOn<Input> extends DocFormProps<Input> {
   /** Keeps it if that is still to be done, then goes on with its id; what is wrong is said instead. */
   keepThen(go: (id: string) => void): void;
 }
 
-interface Props<Typed extends { readonly name: string }> {
-  kind: DocKind<Typed>;
+interface Props<Input> {
+  kind: DocumentKind<Input>;
   /** An empty one. */
-  blank(): Typed;
+  blank(): Input;
   /** Tells a new one that was asked for from elsewhere apart from the unfinished draft of another. */
   askedAs?: string | undefined;
-  renderForm(props: DocFormWithWayOn<Typed>, isSample: boolean): ReactNode;
+  renderForm(props: DocFormWithWayOn<Input>, isSample: boolean): ReactNode;
   /** Further acts for one that is kept. */
-  renderActs?(doc: Doc<Typed>): ReactNode;
+  renderActs?(doc: Doc<Input>): ReactNode;
   /** The form takes all the width there is. */
   wide?: boolean;
 }
@@ -59,16 +60,17 @@ const ConflictNotice = ({ name, onMine, onTheirs }: { name: string; onMine(): vo
 );
 
 /** What is kept anew, here or on another device, is shown, unless something else is being typed over it. */
-function useFollow<Typed>(kept: Typed, typed: Typed, replace: (typed: Typed) => void) {
+function useFollow<Input>(kept: Input, inForm: () => Input, replace: (input: Input) => void) {
   const followed = useRef(kept);
   useEffect(() => {
     const before = followed.current;
     followed.current = kept;
-    if (before !== kept && JSON.stringify(typed) === JSON.stringify(before)) replace(kept);
+    // What the form has by now, not what was drawn last: two changes may come between two drawings.
+    if (before !== kept && JSON.stringify(inForm()) === JSON.stringify(before)) replace(kept);
   });
 }
 
-function DocSheet<Typed extends { readonly name: string }>({
+function DocSheet<Input>({
   kind,
   doc,
   blank,
@@ -76,22 +78,24 @@ function DocSheet<Typed extends { readonly name: string }>({
   renderActs,
   askedAs,
   wide = false,
-}: Props<Typed> & { doc: Doc<Typed> | null }) {
+}: Props<Input> & { doc: Doc<Input> | null }) {
   const id = doc?.id ?? null;
   const heldAs = id ?? askedAs ?? null;
   const [empty] = useState(blank);
-  const kept = doc?.typed ?? empty;
+  const kept = doc?.input ?? empty;
   // The form holds one value; its shape is the kind's own business.
-  const form = useForm<{ typed: unknown }>({ defaultValues: { typed: heldDoc(kind, heldAs) ?? kept } });
-  const typed = useWatch({ control: form.control, name: 'typed' }) as Typed;
-  const replace = (next: Typed) => form.setValue('typed', next, { shouldDirty: true });
-  const change = (next: Typed) => replace(mergedOver(typed, next, form.getValues('typed') as Typed));
+  const form = useForm<{ input: unknown }>({ defaultValues: { input: heldDoc(kind, heldAs) ?? kept } });
+  const input = useWatch({ control: form.control, name: 'input' }) as Input;
+  const replace = (next: Input) => form.setValue('input', next, { shouldDirty: true });
+  const change = (next: Input) =>
+    replace(mergedOver(input as object, next as object, form.getValues('input') as object) as Input);
   const [tried, setTried] = useState(false);
-  const differs = JSON.stringify(typed) !== JSON.stringify(kept);
-  useFollow(kept, typed, replace);
-  useHoldDoc(kind.root, heldAs, typed, differs);
-  const keeping = useKeepDoc({ kind, doc, typed, heldAs, replace });
-  const errors = kind.errorsOf(typed);
+  const differs = JSON.stringify(input) !== JSON.stringify(kept);
+  useFollow(kept, () => form.getValues('input') as Input, replace);
+  useHoldDoc(kind, heldAs, input, differs);
+  const keeping = useKeepDoc({ kind, doc, input, heldAs, replace });
+  const { one } = kind.kind.words;
+  const errors = kind.kind.evaluate(input).errors;
   // What is still missing is asked for when the thing is kept, not while it is being typed.
   const shown = errors.filter(({ code }) => tried || !code.endsWith('.empty'));
 
@@ -101,13 +105,13 @@ function DocSheet<Typed extends { readonly name: string }>({
     else setTimeout(() => document.querySelector<HTMLElement>('[aria-invalid=true]')?.focus());
   };
   useCommands([
-    { id: `keep-${kind.root}`, label: `Keep this ${kind.one}`, keys: 'Ctrl+S', run: () => keep() },
+    { id: `keep-${kind.kind.name}`, label: `Keep this ${one}`, keys: 'Ctrl+S', run: () => keep() },
   ]);
   const isKept = doc !== null && !differs;
 
   return (
     <>
-      <title>{`${typed.name || `New ${kind.one}`} · Steady Scatter`}</title>
+      <title>{`${kind.kind.nameOf(input) || `New ${one}`} · Steady Scatter`}</title>
       <TopBar
         acts={
           <>
@@ -117,13 +121,13 @@ function DocSheet<Typed extends { readonly name: string }>({
               <CommandButton icon={RotateCcw} label="Drop changes" onClick={() => keeping.drop(kept)} />
             )}
             <Button variant={isKept ? 'outline' : 'solid'} loading={keeping.isPending} onClick={() => keep()}>
-              {isKept ? 'Kept' : `Keep this ${kind.one}`}
+              {isKept ? 'Kept' : `Keep this ${one}`}
             </Button>
           </>
         }
       >
         <chakra.h1 fontSize="21px" fontWeight="bold" overflowWrap="anywhere">
-          {doc ? doc.typed.name : `New ${kind.one}`}
+          {doc ? kind.kind.nameOf(doc.input) : `New ${one}`}
         </chakra.h1>
         {doc?.isSample && <SampleBadge />}
         {differs && (
@@ -140,14 +144,14 @@ function DocSheet<Typed extends { readonly name: string }>({
       >
         {keeping.theirs && (
           <ConflictNotice
-            name={keeping.theirs.typed.name}
+            name={kind.kind.nameOf(keeping.theirs.input)}
             onMine={() => keeping.theirs && keeping.keepMine(keeping.theirs)}
             onTheirs={() => keeping.theirs && void keeping.takeTheirs(keeping.theirs)}
           />
         )}
         {renderForm(
           {
-            typed,
+            input,
             onChange: change,
             errorAt: (field) => shown.find((error) => error.field === field),
             keepThen: (go) => (isKept && doc ? go(doc.id) : keep(go)),
@@ -160,11 +164,13 @@ function DocSheet<Typed extends { readonly name: string }>({
 }
 
 /** A kept thing, opened by the id in the address, or a new one: typed, held in the browser, kept. */
-export function DocPage<Typed extends { readonly name: string }>(props: Props<Typed>) {
+export function DocPage<Input>(props: Props<Input>) {
   const { id = null } = useParams();
   const { kind } = props;
   const { data, error, refetch } = useDoc(kind, id);
   if (id === null) return <DocSheet key={props.askedAs ?? 'new'} {...props} doc={null} />;
   if (data) return <DocSheet key={data.id} {...props} doc={data} />;
-  return <OpeningMessage one={kind.one} home={kind.home} error={error} onAgain={() => void refetch()} />;
+  return (
+    <OpeningMessage one={kind.kind.words.one} home={kind.home} error={error} onAgain={() => void refetch()} />
+  );
 }

@@ -1,21 +1,32 @@
 import { useEffect } from 'react';
 import { tabAndBrowser } from '../ui/browserStores.ts';
-import type { DocKind } from './docs.ts';
+import { isJson, upgraded, type Json } from '@steady-scatter/core/fields';
+import type { DocumentKind } from './documentKind.ts';
 
-const keyOf = (root: string, id: string | null): string => `steady-scatter.${root}-draft.${id ?? 'new'}`;
+/** Names that drafts of earlier versions of the app are held under. */
+const ROOTS: Readonly<Record<string, string>> = {
+  ruleSets: 'rule-sets',
+  soilTests: 'soil-tests',
+  widthTests: 'width-tests',
+};
+const keyOf = (name: string, id: string | null): string =>
+  `steady-scatter.${ROOTS[name] ?? name}-draft.${id ?? 'new'}`;
+
+/** What is held of a draft; what an earlier version of the app held is the input alone, of the first schema. */
+function readHeld(text: string | null): { schemaVersion: number; input: Json } | null {
+  const held: unknown = JSON.parse(text ?? 'null');
+  if (!isJson(held)) return null;
+  const { schemaVersion, input } = held;
+  if (typeof schemaVersion === 'number' && isJson(input)) return { schemaVersion, input };
+  return { schemaVersion: 1, input: held };
+}
 
 /** What is typed of a thing and not kept yet; null when there is nothing that can be used. */
-export function heldDoc<Typed extends { readonly name: string }>(
-  { root, complete, errorsOf }: DocKind<Typed>,
-  id: string | null,
-): Typed | null {
+export function heldDoc<Input>({ kind }: DocumentKind<Input>, id: string | null): Input | null {
   try {
-    const held = JSON.parse(tabAndBrowser.getItem(keyOf(root, id)) ?? 'null') as Typed | null;
-    if (!held) return null;
-    const typed = complete(held);
-    // Throws on a shape that this version does not know.
-    errorsOf(typed);
-    return typed;
+    const held = readHeld(tabAndBrowser.getItem(keyOf(kind.name, id)));
+    if (!held || held.schemaVersion > kind.schemaVersion) return null;
+    return kind.schema.parse(upgraded(kind.upgrades, held.schemaVersion, held.input));
   } catch {
     return null;
   }
@@ -41,22 +52,27 @@ window.addEventListener('pagehide', () => {
   for (const key of waiting.keys()) holdNow(key);
 });
 
-export function dropHeldDoc(root: string, id: string | null): void {
-  waiting.delete(keyOf(root, id));
-  tabAndBrowser.removeItem(keyOf(root, id));
+export function dropHeldDoc<Input>({ kind }: DocumentKind<Input>, id: string | null): void {
+  waiting.delete(keyOf(kind.name, id));
+  tabAndBrowser.removeItem(keyOf(kind.name, id));
 }
 
 /** Holds a thing in the browser while it differs from what is kept. */
-export function useHoldDoc(root: string, id: string | null, typed: unknown, differs: boolean): void {
-  const key = keyOf(root, id);
+export function useHoldDoc<Input>(
+  { kind: { name, schemaVersion } }: DocumentKind<Input>,
+  id: string | null,
+  input: Input,
+  differs: boolean,
+): void {
+  const key = keyOf(name, id);
   useEffect(() => {
     if (!differs) {
       waiting.delete(key);
       return undefined;
     }
-    waiting.set(key, () => tabAndBrowser.setItem(key, JSON.stringify(typed)));
+    waiting.set(key, () => tabAndBrowser.setItem(key, JSON.stringify({ schemaVersion, input })));
     const timer = setTimeout(() => holdNow(key), PAUSE_MS);
     return () => clearTimeout(timer);
-  }, [key, typed, differs]);
+  }, [key, input, differs, schemaVersion]);
   useEffect(() => () => holdNow(key), [key]);
 }

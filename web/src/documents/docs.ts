@@ -1,62 +1,174 @@
-import type { InputError } from '@steady-scatter/core/errors';
-import { useQuery } from '@tanstack/react-query';
-import { keptActs, type KeptActs, type KeptCalls } from '../api/keptActs.ts';
+import {
+  MAX_PAGE,
+  MAX_READ,
+  type Kind,
+  type ListAsk,
+  type Page,
+  type ReadableOf,
+  type StoredDocument,
+  type SummaryOf,
+} from '@steady-scatter/contract';
+import { keepPreviousData, useInfiniteQuery, useQuery } from '@tanstack/react-query';
+import { callDocuments } from '../api/lazyCall.ts';
 import { queries } from '../api/queries.ts';
+import type { DocumentKind } from './documentKind.ts';
 
-/** A kept thing that is stored as it was typed. */
-export interface Doc<Typed> {
-  readonly id: string;
-  readonly version: number;
-  readonly isSample: boolean;
-  readonly typed: Typed;
-  readonly changedAt: string;
-}
+/** A stored document as it is handed about. */
+export type Doc<Input> = StoredDocument<Input>;
 
 /** What is written of one: the version last seen, 0 for a new one. */
-export interface DocWrite<Typed> {
+export interface DocWrite<Input> {
   readonly version: number;
-  readonly typed: Typed;
+  readonly input: Input;
 }
 
-/** How one kind of such things is called, checked, fetched and kept. */
-export interface DocKind<Typed extends { readonly name: string }>
-  extends KeptCalls<Doc<Typed>, DocWrite<Typed>> {
-  /** First part of its query keys and of the keys of its drafts. */
-  readonly root: string;
-  /** "product": in sentences. */
-  readonly one: string;
-  /** Where its list stands, and what that is called. */
-  readonly home: { readonly path: string; readonly label: string };
-  errorsOf(typed: Typed): readonly InputError[];
-  /** What is kept in place of what was typed, so that nothing kept before is lost. */
-  beforeKeep?(kept: Typed, typed: Typed): Typed;
-  /** Somebody may be at it on another device: it is looked at again every few seconds. */
-  isLive?(typed: Typed): boolean;
-  /** What was held in the browser, perhaps by an earlier version of the app. */
-  complete(held: Typed): Typed;
-  list(signal: AbortSignal): Promise<Doc<Typed>[]>;
-  read(id: string, signal: AbortSignal): Promise<Doc<Typed>>;
+/** Under these stand a kind's lists, all of its documents, and each one by its id. */
+export const keysOf = ({ name }: Kind) => ({
+  lists: [name, 'list'],
+  list: (ask: ListAsk) => [name, 'list', ask],
+  all: [name, 'all'],
+  one: (id: string | null) => [name, 'one', id],
+});
+
+const pageOf = async <Of extends Kind>(
+  kind: Of,
+  ask: ListAsk,
+  signal?: AbortSignal,
+): Promise<Page<SummaryOf<Of>>> =>
+  (await callDocuments(kind, 'list', { query: ask, ...(signal && { signal }) })) as Page<SummaryOf<Of>>;
+
+/** Documents by their ids, as many at a time as the server hands over; what cannot be read is left out. */
+async function several<Input>(
+  kind: Kind,
+  ids: readonly string[],
+  signal?: AbortSignal,
+): Promise<Doc<Input>[]> {
+  const batches = Array.from({ length: Math.ceil(ids.length / MAX_READ) }, (_, index) => ids.slice(index * MAX_READ, (index + 1) * MAX_READ)); // prettier-ignore
+  const read = await Promise.all(
+    batches.map((batch) =>
+      callDocuments(kind, 'several', { query: { ids: batch.join(',') }, ...(signal && { signal }) }),
+    ),
+  );
+  const byId = new Map((read as { documents: Doc<Input>[] }[]).flatMap(({ documents }) => documents).map((doc) => [doc.id, doc])); // prettier-ignore
+  return ids.flatMap((id) => byId.get(id) ?? []);
 }
 
-/** All kept things of a kind. */
-export const useDocs = <Typed extends { readonly name: string }>(kind: DocKind<Typed>) =>
-  useQuery<Doc<Typed>[]>({ queryKey: [kind.root], queryFn: ({ signal }) => kind.list(signal) }, queries);
+/** Every document of a kind, in the order of its list. */
+async function allOf<Input>(kind: Kind, signal?: AbortSignal): Promise<Doc<Input>[]> {
+  const ids: string[] = [];
+  let cursor: string | undefined;
+  do {
+    // oxlint-disable-next-line no-await-in-loop -- one page after the other
+    const { items, next } = await pageOf(kind, { limit: MAX_PAGE, ...(cursor && { cursor }) }, signal);
+    ids.push(...items.filter(({ isReadable }) => isReadable).map(({ id }) => id));
+    cursor = next ?? undefined;
+  } while (cursor !== undefined);
+  return several(kind, ids, signal);
+}
 
-const LOOK_AGAIN_MS = 3000;
+/** Every document of a kind as they stand on the server now. */
+export const allDocs = <Input>({ kind }: Pick<DocumentKind<Input>, 'kind'>): Promise<Doc<Input>[]> =>
+  allOf<Input>(kind);
 
-/** One of them; not asked for while there is no id. */
-export const useDoc = <Typed extends { readonly name: string }>(kind: DocKind<Typed>, id: string | null) =>
-  useQuery<Doc<Typed>>(
+/** All documents of a kind: for what has to look at each of them. */
+export const useDocs = <Input>({ kind }: Pick<DocumentKind<Input>, 'kind'>) =>
+  useQuery<Doc<Input>[]>(
+    { queryKey: keysOf(kind).all, queryFn: ({ signal }) => allOf<Input>(kind, signal) },
+    queries,
+  );
+
+/** Some documents of a kind, by their ids. */
+export const useSome = <Input>({ kind }: DocumentKind<Input>, ids: readonly string[]) =>
+  useQuery<Doc<Input>[]>(
     {
-      queryKey: [kind.root, id],
-      queryFn: ({ signal }) => kind.read(id ?? '', signal),
-      enabled: id !== null,
-      refetchInterval: ({ state: { data } }) => (data && kind.isLive?.(data.typed) ? LOOK_AGAIN_MS : false),
+      queryKey: [...keysOf(kind).all, ids],
+      queryFn: ({ signal }) => several<Input>(kind, ids, signal),
+      enabled: ids.length > 0,
+      placeholderData: keepPreviousData,
     },
     queries,
   );
 
-/** Keeps, deletes and restores them. */
-export const docActs = <Typed extends { readonly name: string }>(
-  kind: DocKind<Typed>,
-): KeptActs<Doc<Typed>, DocWrite<Typed>> => keptActs(kind.root, kind);
+/** The list of a kind, page after page; what was shown stays until the next comes. */
+export const useList = <Of extends Kind>(
+  { kind }: { readonly kind: Of },
+  ask: ListAsk = {},
+  enabled = true,
+) =>
+  useInfiniteQuery<
+    Page<SummaryOf<Of>>,
+    Error,
+    { lines: SummaryOf<Of>[]; total: number },
+    readonly unknown[],
+    string | null
+  >(
+    {
+      queryKey: keysOf(kind).list(ask),
+      queryFn: ({ pageParam, signal }) =>
+        pageOf(kind, { ...ask, ...(pageParam && { cursor: pageParam }) }, signal),
+      initialPageParam: null,
+      getNextPageParam: ({ next }) => next,
+      select: ({ pages }) => ({ lines: pages.flatMap(({ items }) => items), total: pages[0]?.total ?? 0 }),
+      placeholderData: keepPreviousData,
+      enabled,
+    },
+    queries,
+  );
+
+/** The lines of a list that can be read. */
+export const readable = <Of extends Kind>(lines: readonly SummaryOf<Of>[]): ReadableOf<Of>[] =>
+  lines.filter((line): line is ReadableOf<Of> => line.isReadable);
+
+/** One of them as it stands on the server now. */
+export const readDoc = async <Input>(
+  { kind }: Pick<DocumentKind<Input>, 'kind'>,
+  id: string,
+  signal?: AbortSignal,
+): Promise<Doc<Input>> =>
+  (await callDocuments(kind, 'read', { params: { id }, ...(signal && { signal }) })) as Doc<Input>;
+
+const LOOK_AGAIN_MS = 3000;
+
+/** One of them; not asked for while there is no id. */
+export const useDoc = <Input>({ kind, isLive }: DocumentKind<Input>, id: string | null) =>
+  useQuery<Doc<Input>>(
+    {
+      queryKey: keysOf(kind).one(id),
+      queryFn: ({ signal }) => readDoc<Input>({ kind }, id ?? '', signal),
+      enabled: id !== null,
+      refetchInterval: ({ state: { data } }) => (data && isLive?.(data.input) ? LOOK_AGAIN_MS : false),
+    },
+    queries,
+  );
+
+/** Stores, deletes and restores documents of a kind, and refreshes what is shown of them. */
+export function docActs<Input>({ kind }: { readonly kind: Kind<string, Input> }) {
+  const keys = keysOf(kind);
+  const refresh = async () => {
+    await Promise.all([keys.lists, keys.all].map((queryKey) => queries.invalidateQueries({ queryKey })));
+  };
+  /** Shows what somebody else stored as what stands there now. */
+  const adopt = async (doc: Doc<Input>) => {
+    // An answer that is still on its way may be of the time before.
+    await queries.cancelQueries({ queryKey: keys.one(doc.id) });
+    queries.setQueryData(keys.one(doc.id), doc);
+    await refresh();
+  };
+  const adopted = async (asked: Promise<unknown>): Promise<Doc<Input>> => {
+    const doc = (await asked) as Doc<Input>;
+    await adopt(doc);
+    return doc;
+  };
+  return {
+    write: (id: string, { version, input }: DocWrite<Input>) =>
+      adopted(callDocuments(kind, 'write', { params: { id }, body: { version, schemaVersion: kind.schemaVersion, input } })), // prettier-ignore
+    async remove(id: string) {
+      await callDocuments(kind, 'remove', { params: { id } });
+      queries.removeQueries({ queryKey: keys.one(id) });
+      await refresh();
+    },
+    restore: (id: string) => adopted(callDocuments(kind, 'restore', { params: { id } })),
+    adopt,
+    refresh,
+  };
+}

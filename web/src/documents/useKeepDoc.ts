@@ -6,32 +6,27 @@ import { explain } from '../api/explain.ts';
 import { useWhenBack } from '../api/useWhenBack.ts';
 import { useNotices } from '../ui/notices.tsx';
 import { dropHeldDoc } from './docDrafts.ts';
-import { docActs, type Doc, type DocKind } from './docs.ts';
+import { docActs, type Doc } from './docs.ts';
+import type { DocumentKind } from './documentKind.ts';
 
-interface Keeping<Typed extends { readonly name: string }> {
-  kind: DocKind<Typed>;
-  doc: Doc<Typed> | null;
-  typed: Typed;
+interface Keeping<Input> {
+  kind: DocumentKind<Input>;
+  doc: Doc<Input> | null;
+  input: Input;
   /** What its draft is held under. */
   heldAs: string | null;
-  replace(typed: Typed): void;
+  replace(input: Input): void;
 }
 
 /** Keeping a thing, deleting it, and deciding when somebody else changed it. */
-export function useKeepDoc<Typed extends { readonly name: string }>({
-  kind,
-  doc,
-  typed,
-  heldAs,
-  replace,
-}: Keeping<Typed>) {
+export function useKeepDoc<Input>({ kind, doc, input, heldAs, replace }: Keeping<Input>) {
   const { write: keep, remove, restore, adopt } = docActs(kind);
   const [isPending, setPending] = useState(false);
   const notices = useNotices();
   const navigate = useNavigate();
   const [freshId] = useState(() => newId());
-  const [theirs, setTheirs] = useState<Doc<Typed> | null>(null);
-  const whenBack = useWhenBack(`${kind.root}:${heldAs ?? 'new'}`, () => write(doc?.version ?? 0));
+  const [theirs, setTheirs] = useState<Doc<Input> | null>(null);
+  const whenBack = useWhenBack(`${kind.kind.name}:${heldAs ?? 'new'}`, () => write(doc?.version ?? 0));
 
   async function write(version: number, then: ((id: string) => unknown) | null = null) {
     const id = doc?.id ?? freshId;
@@ -40,21 +35,20 @@ export function useKeepDoc<Typed extends { readonly name: string }>({
     try {
       const kept = await keep(id, {
         version,
-        typed: doc && kind.beforeKeep ? kind.beforeKeep(doc.typed, typed) : typed,
+        input: doc && kind.beforeKeep ? kind.beforeKeep(doc.input, input) : input,
       });
-      dropHeldDoc(kind.root, heldAs);
+      dropHeldDoc(kind, heldAs);
       setTheirs(null);
       if (then) {
         then(id);
         return;
       }
-      notices.tell(`“${kept.typed.name}” is kept.`);
-      replace(kept.typed);
+      notices.tell(`“${kind.kind.nameOf(kept.input)}” is kept.`);
+      replace(kept.input);
       if (!doc && whenBack.isOpen()) await navigate(`${kind.home.path}/${id}`, { replace: true });
     } catch (error) {
       const met = error instanceof ApiProblem ? error.changedElsewhere?.theirs : null;
-      // A write of this kind meets nothing but this kind.
-      if (met && 'typed' in met) setTheirs(met as unknown as Doc<Typed>);
+      if (met) setTheirs(met);
       else notices.tell(whenBack.waitsFor(error) ?? explain(error));
     } finally {
       setPending(false);
@@ -65,26 +59,26 @@ export function useKeepDoc<Typed extends { readonly name: string }>({
     isPending,
     theirs,
     keep: (then: ((id: string) => unknown) | null = null) => void write(doc?.version ?? 0, then),
-    keepMine: (over: Doc<Typed>) => void write(over.version),
-    async takeTheirs(taken: Doc<Typed>) {
+    keepMine: (over: Doc<Input>) => void write(over.version),
+    async takeTheirs(taken: Doc<Input>) {
       await adopt(taken);
-      replace(taken.typed);
-      dropHeldDoc(kind.root, taken.id);
+      replace(taken.input);
+      dropHeldDoc(kind, taken.id);
       setTheirs(null);
-      notices.undoable('Took theirs.', () => replace(typed));
+      notices.undoable('Took theirs.', () => replace(input));
     },
-    drop(kept: Typed) {
+    drop(kept: Input) {
       whenBack.noMore();
       replace(kept);
-      dropHeldDoc(kind.root, heldAs);
-      notices.undoable('Dropped what was not kept.', () => replace(typed));
+      dropHeldDoc(kind, heldAs);
+      notices.undoable('Dropped what was not kept.', () => replace(input));
     },
-    async remove({ id, typed: { name } }: Doc<Typed>) {
+    async remove({ id, input: of }: Doc<Input>) {
       try {
         await remove(id);
         whenBack.noMore();
-        dropHeldDoc(kind.root, id);
-        notices.undoable(`Deleted “${name}”.`, () => restore(id));
+        dropHeldDoc(kind, id);
+        notices.undoable(`Deleted “${kind.kind.nameOf(of)}”.`, () => restore(id));
         await navigate(kind.home.path);
       } catch (error) {
         notices.tell(explain(error));

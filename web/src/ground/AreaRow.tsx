@@ -157,7 +157,7 @@ export function AreaRow({ index, onRemove, showIn }: Props) {
         )}
         <FieldErrors
           error={errorAt(`areas.${index}.size`)}
-          typed={size}
+          input={size}
           onUse={(text) => form.setValue(`worksheet.areas.${index}.size`, text, { shouldDirty: true })}
         />
       </Box>

@@ -1,12 +1,12 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
-import type { Site } from '@steady-scatter/contract';
 import { measuredSize } from '@steady-scatter/core/fields';
-import { evaluateSite } from '@steady-scatter/core/ground';
+import { evaluateSite, type SiteInput } from '@steady-scatter/core/ground';
 import { MAX_AREAS, type AreaInput } from '@steady-scatter/core/worksheet';
 import { Check } from 'lucide-react';
 import { Link } from 'react-router';
 import { v7 as newId } from 'uuid';
 import { explain } from '../api/explain.ts';
+import type { Doc } from '../documents/docs.ts';
 import { useSites } from '../sites/useSites.ts';
 import type { PanelPlace } from '../ui/PanelButton.tsx';
 import { SmallPanel } from '../ui/SmallPanel.tsx';
@@ -33,9 +33,9 @@ interface Choosable {
 }
 
 /** What of a site can be chosen: each measured area with its size of now. */
-function choicesOf({ id: site, typed }: Site): Choosable[] {
-  return evaluateSite(typed).areas.flatMap(({ id, treatableM2, measured }, at) => {
-    const { name, shownIn, treated } = typed.areas[at]!;
+function choicesOf({ id: site, input }: Doc<SiteInput>): Choosable[] {
+  return evaluateSite(input).areas.flatMap(({ id, treatableM2, measured }, at) => {
+    const { name, shownIn, treated } = input.areas[at]!;
     if (!treatableM2) return [];
     const size = measuredSize(treatableM2, measured.bandM2, shownIn);
     const from = { site, area: id };
@@ -72,7 +72,7 @@ export default function SiteChoices({ place, chosen, onChoose }: Props) {
           <Box key={site.id} marginBottom="10px">
             <Box display="flex" justifyContent="space-between" alignItems="center" gap="8px">
               <Box fontWeight="bold" paddingX="10px">
-                {site.typed.name}
+                {site.input.name}
               </Box>
               {left.length > 1 && (
                 <Button size="xs" minHeight="36px" onClick={() => choose(left)}>

@@ -16,9 +16,9 @@ export default function SiteNote({ index, from }: { index: number; from: AreaOri
   const { data: sites } = useSites();
   const { size, unit } = useWatch({ control: form.control, name: `worksheet.areas.${index}` });
   const site = sites?.find(({ id }) => id === from.site);
-  const reading = useMemo(() => site && evaluateSite(site.typed), [site]);
-  const at = site?.typed.areas.findIndex(({ id }) => id === from.area) ?? -1;
-  const area = site?.typed.areas[at];
+  const reading = useMemo(() => site && evaluateSite(site.input), [site]);
+  const at = site?.input.areas.findIndex(({ id }) => id === from.area) ?? -1;
+  const area = site?.input.areas[at];
   const read = reading?.areas[at];
   if (!site || !area || !read) return null;
   const { treatableM2, measured } = read;
@@ -43,7 +43,7 @@ export default function SiteNote({ index, from }: { index: number; from: AreaOri
       alignItems="center"
     >
       <span>
-        from <Link to={`/sites/${site.id}`}>{site.typed.name}</Link>
+        from <Link to={`/sites/${site.id}`}>{site.input.name}</Link>
       </span>
       {now !== null && (
         <>

@@ -1,9 +1,9 @@
-import { Box, Button, chakra, IconButton } from '@chakra-ui/react';
-import type { JobSummary } from '@steady-scatter/contract';
+import { Box, Button, chakra } from '@chakra-ui/react';
+import type { jobs, ReadableOf, SummaryHead } from '@steady-scatter/contract';
 import type { PackageUnit } from '@steady-scatter/core/loads';
-import { showQuantity, UNITS, type UnitId } from '@steady-scatter/core/quantities';
+import { showQuantity, UNITS, type AreaUnit, type UnitId } from '@steady-scatter/core/quantities';
 import { MISSING } from '@steady-scatter/core/working';
-import { Plus, Trash2 } from 'lucide-react';
+import { Download, Plus } from 'lucide-react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { Link } from 'react-router';
 import { explain } from '../api/explain.ts';
@@ -12,8 +12,14 @@ import { Message } from '../ui/Message.tsx';
 import { useNotices } from '../ui/notices.tsx';
 import { TopBar } from '../ui/TopBar.tsx';
 import { dayText } from '../ui/dayText.ts';
-import { jobActs } from './jobActs.ts';
-import { useJobList } from './useJobs.ts';
+import { readable, useList } from '../documents/docs.ts';
+import { MoreButton } from '../documents/MoreButton.tsx';
+import { saveRaw } from '../documents/saveRaw.ts';
+import { FEW, SearchField } from '../documents/SearchField.tsx';
+import { useSought } from '../documents/useSought.ts';
+import { DeleteButton } from '../ui/DeleteButton.tsx';
+import { JOBS, jobActs } from './useJobs.ts';
+import { useRulesBroken } from './useRulesBroken.ts';
 import { NameLink } from '../ui/NameLink.tsx';
 import { UnfitLine } from '../ui/UnfitLine.tsx';
 import { SampleBadge } from '../ui/SampleBadge.tsx';
@@ -30,8 +36,10 @@ const shown = (si: number | null, unit: UnitId): string => {
   return `${number} ${symbol}`;
 };
 
-function JobRow({ job, onDelete }: { job: JobSummary; onDelete(): void }) {
-  const { areas, units } = job;
+type JobLine = ReadableOf<typeof jobs>;
+
+function JobRow({ job, broken, onDelete }: { job: JobLine; broken: number; onDelete(): void }) {
+  const { areas, amountUnit: ownAmount, areaUnit } = job;
   const preferred = usePreferences().preferences.units;
   return (
     <Box
@@ -67,9 +75,9 @@ function JobRow({ job, onDelete }: { job: JobSummary; onDelete(): void }) {
       >
         <NameLink to={`/jobs/${job.id}`}>{job.name}</NameLink>
         {job.isSample && <SampleBadge />}
-        {job.rulesBroken > 0 && (
+        {broken > 0 && (
           <chakra.span color="warn" fontWeight="semibold" fontSize="15px">
-            ▲ {job.rulesBroken === 1 ? 'rule broken' : `${job.rulesBroken} rules broken`}
+            ▲ {broken === 1 ? 'rule broken' : `${broken} rules broken`}
           </chakra.span>
         )}
       </Box>
@@ -80,7 +88,8 @@ function JobRow({ job, onDelete }: { job: JobSummary; onDelete(): void }) {
         {job.product || MISSING}
       </Box>
       <Box role="cell" hideBelow="lg" textAlign="right" whiteSpace="nowrap">
-        {areas} {areas === 1 ? 'area' : 'areas'}, {shown(job.totalM2, preferred.area ?? units.area)}
+        {areas} {areas === 1 ? 'area' : 'areas'},{' '}
+        {shown(job.totalM2, preferred.area ?? (areaUnit as AreaUnit))}
       </Box>
       <Box
         role="cell"
@@ -89,7 +98,7 @@ function JobRow({ job, onDelete }: { job: JobSummary; onDelete(): void }) {
         whiteSpace="nowrap"
         fontVariantNumeric="tabular-nums"
       >
-        {shown(job.amountSi, amountUnit(preferred.amount, units.amount))}
+        {shown(job.amountSi, amountUnit(preferred.amount, ownAmount as PackageUnit))}
       </Box>
       <Box
         role="cell"
@@ -97,16 +106,7 @@ function JobRow({ job, onDelete }: { job: JobSummary; onDelete(): void }) {
         gridColumn={{ base: 2, lg: 'auto' }}
         textAlign="right"
       >
-        <IconButton
-          aria-label={`Delete ${job.name}`}
-          variant="ghost"
-          color="ink.soft"
-          minWidth={{ base: '44px' }}
-          size="sm"
-          onClick={onDelete}
-        >
-          <Trash2 size={18} />
-        </IconButton>
+        <DeleteButton name={job.name} onDelete={onDelete} />
       </Box>
     </Box>
   );
@@ -114,35 +114,57 @@ function JobRow({ job, onDelete }: { job: JobSummary; onDelete(): void }) {
 
 const HEADINGS = ['Day', 'Job', 'Need', 'Product', 'Ground', 'Weigh out', ''];
 
-function JobTable({ jobs, onDelete }: { jobs: readonly JobSummary[]; onDelete(job: JobSummary): void }) {
-  return (
-    <Box role="table" aria-label="Jobs">
-      <Box
-        role="row"
-        display={{ base: 'none', lg: 'grid' }}
-        gridTemplateColumns={COLUMNS}
-        columnGap="16px"
-        fontSize="14px"
-        fontWeight="semibold"
-        color="ink.soft"
-        paddingY="8px"
-        borderBottomWidth="1px"
-        borderColor="line.strong"
-      >
-        {HEADINGS.map((heading, index) => (
-          <Box key={heading} role="columnheader" textAlign={index === 4 || index === 5 ? 'right' : 'left'}>
-            {heading || <chakra.span srOnly>Delete</chakra.span>}
-          </Box>
-        ))}
-      </Box>
-      {jobs.map((job) => (
-        <ErrorBoundary key={job.id} fallback={<UnfitLine name={job.name} onDelete={() => onDelete(job)} />}>
-          <JobRow job={job} onDelete={() => onDelete(job)} />
-        </ErrorBoundary>
-      ))}
-    </Box>
-  );
+interface TableProps {
+  list: ReturnType<typeof useList<typeof jobs>>['data'];
+  broken: ReadonlyMap<string, number>;
+  onDelete(job: SummaryHead): void;
+  onExport(job: SummaryHead): void;
 }
+
+const Headings = () => (
+  <Box
+    role="row"
+    display={{ base: 'none', lg: 'grid' }}
+    gridTemplateColumns={COLUMNS}
+    columnGap="16px"
+    fontSize="14px"
+    fontWeight="semibold"
+    color="ink.soft"
+    paddingY="8px"
+    borderBottomWidth="1px"
+    borderColor="line.strong"
+  >
+    {HEADINGS.map((heading, index) => (
+      <Box key={heading} role="columnheader" textAlign={index === 4 || index === 5 ? 'right' : 'left'}>
+        {heading || <chakra.span srOnly>Delete</chakra.span>}
+      </Box>
+    ))}
+  </Box>
+);
+
+const JobTable = ({ list, broken, onDelete, onExport }: TableProps) => (
+  <Box role="table" aria-label="Jobs">
+    <Headings />
+    {list?.lines.map((job) =>
+      job.isReadable ? (
+        <ErrorBoundary key={job.id} fallback={<UnfitLine name={job.name} onDelete={() => onDelete(job)} />}>
+          <JobRow job={job} broken={broken.get(job.id) ?? 0} onDelete={() => onDelete(job)} />
+        </ErrorBoundary>
+      ) : (
+        <UnfitLine
+          key={job.id}
+          name={job.name}
+          act={
+            <Button size="sm" minHeight="44px" onClick={() => onExport(job)}>
+              <Download size={16} /> Export
+            </Button>
+          }
+          onDelete={() => onDelete(job)}
+        />
+      ),
+    )}
+  </Box>
+);
 
 const Empty = () => (
   <Box maxWidth="560px" paddingY="40px" fontSize="18px">
@@ -154,11 +176,14 @@ const Empty = () => (
   </Box>
 );
 
-/** All kept jobs, the latest day first. */
+/** All kept jobs, the latest day first, a page at a time. */
 export default function JobsPage() {
-  const { data: jobs, error, refetch } = useJobList();
+  const { q, ...search } = useSought();
+  const list = useList(JOBS, q === '' ? {} : { q });
+  const { data, error, refetch } = list;
+  const broken = useRulesBroken(readable<typeof jobs>(data?.lines ?? []).map(({ id }) => id));
   const notices = useNotices();
-  if (error && !jobs)
+  if (error && !data)
     return (
       <Message
         heading="The jobs could not be read"
@@ -168,7 +193,7 @@ export default function JobsPage() {
       />
     );
 
-  async function onDelete({ id, name }: JobSummary) {
+  async function onDelete({ id, name }: SummaryHead) {
     try {
       await jobActs.remove(id);
       document.getElementById('jobs-heading')?.focus();
@@ -195,11 +220,18 @@ export default function JobsPage() {
         </chakra.h1>
       </TopBar>
       <Box as="main" id="main" padding={{ base: '0 16px 24px', md: '4px 24px 24px' }}>
-        {jobs?.length === 0 ? (
-          <Empty />
-        ) : (
-          <JobTable jobs={jobs ?? []} onDelete={(job) => void onDelete(job)} />
+        {(q !== '' || (data && data.total > FEW)) && <SearchField label="Look for a job" {...search} />}
+        {data?.lines.length === 0 &&
+          (q === '' ? <Empty /> : <Box paddingY="20px">No match. Look with fewer letters.</Box>)}
+        {data && data.lines.length > 0 && (
+          <JobTable
+            list={data}
+            broken={broken}
+            onDelete={(job) => void onDelete(job)}
+            onExport={(job) => void saveRaw(JOBS.kind, job, notices.tell)}
+          />
         )}
+        <MoreButton list={list} words={JOBS.kind.words} />
       </Box>
     </>
   );

@@ -12,15 +12,15 @@ it('asks nothing about a plain sheet', () => {
 });
 
 it('a need ten times the usual: the likely reading is one act away, and so is the way back', async () => {
-  const typed = plainSheet({ need: { of: 'N', amount: '10', unit: 'lb/1000 ft2' } });
-  const { person, worksheet } = onSheet(<Questions about={['need']} />, typed);
+  const input = plainSheet({ need: { nutrient: 'N', amount: '10', unit: 'lb/1000 ft2' } });
+  const { person, worksheet } = onSheet(<Questions about={['need']} />, input);
   expect(questions()).toHaveLength(1);
   const likely = within(screen.getByRole('alert')).getByRole('button', { name: /^It is (?!right)/ });
   await person.click(likely);
-  expect(worksheet().need).not.toEqual(typed.worksheet.need);
+  expect(worksheet().need).not.toEqual(input.worksheet.need);
   expect(questions()).toEqual([]);
   await person.click(await screen.findByRole('button', { name: 'Undo' }));
-  expect(worksheet().need).toEqual(typed.worksheet.need);
+  expect(worksheet().need).toEqual(input.worksheet.need);
 });
 
 it('what is right as typed is not asked again', async () => {

@@ -10,8 +10,8 @@ export function Questions({ about }: { about: readonly string[] }) {
   const { answer } = useSheet();
   const form = useSheetForm();
   const change = useSheetChange();
-  const typed = useWatch({ control: form.control, name: 'worksheet' });
-  const asked = questionsOf({ typed, ...answer }).filter(({ field }) => about.some((part) => field.startsWith(part))); // prettier-ignore
+  const input = useWatch({ control: form.control, name: 'worksheet' });
+  const asked = questionsOf({ input, ...answer }).filter(({ field }) => about.some((part) => field.startsWith(part))); // prettier-ignore
   return asked.map(({ id, text, likely }) => (
     <WarningBox key={id} marginTop="10px" data-noprint>
       <Box fontSize="16px">
@@ -26,7 +26,7 @@ export function Questions({ about }: { about: readonly string[] }) {
         <Button
           minHeight="44px"
           variant="outline"
-          onClick={() => change({ ...typed, confirmed: [...typed.confirmed, id] }, 'It stands as typed.')}
+          onClick={() => change({ ...input, confirmed: [...input.confirmed, id] }, 'It stands as typed.')}
         >
           It is right as typed
         </Button>

@@ -1,9 +1,10 @@
 import { Button } from '@chakra-ui/react';
-import type { Job } from '@steady-scatter/contract';
+import type { JobInput } from '@steady-scatter/core/worksheet';
 import { CopyPlus, RotateCcw, Trash2 } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { useForm, type UseFormReturn } from 'react-hook-form';
 import { useCommands } from '../commands/CommandsProvider.tsx';
+import type { Doc } from '../documents/docs.ts';
 import { usePreferences } from '../settings/PreferencesProvider.tsx';
 import { CommandButton } from '../ui/CommandButton.tsx';
 import { today } from '../ui/today.ts';
@@ -28,7 +29,7 @@ function useDayOfReturn(form: UseFormReturn<SheetForm>, isBlank: boolean) {
 }
 
 /** A sheet open for typing: the new one, or a job that is kept. */
-export function SheetPage({ job }: { job: Job | null }) {
+export function SheetPage({ job }: { job: Doc<JobInput> | null }) {
   const jobId = job?.id ?? null;
   const { units } = usePreferences().preferences;
   const [held] = useState(() => heldDraft(jobId));

@@ -1,4 +1,5 @@
-import { blankProduct } from '@steady-scatter/core/shelf';
+import { KINDS } from '@steady-scatter/contract';
+import { blankProduct } from '@steady-scatter/core/products';
 import { blankWorksheet } from '@steady-scatter/core/worksheet';
 import { expect, it } from 'vitest';
 import { dropDraft, loadDraft, saveDraft, type Draft, type DraftStore } from './drafts.ts';
@@ -19,7 +20,7 @@ const draft: Draft = {
     name: 'Half',
     onDay: '',
     worksheet: {
-      ...blankWorksheet('us', 'a'),
+      ...blankWorksheet('us', '0197b1c0-0000-7000-8000-000000000001'),
       product: { ...blankProduct('dry-fertilizer', 'us'), grade: '240-8' },
     },
   },
@@ -41,7 +42,10 @@ it.each([
   ['of an older form', JSON.stringify({ format: 0, ...draft })],
   [
     'with a unit that no longer exists',
-    JSON.stringify({ format: 3, ...draft }).replace('lb/1000 ft2', 'stone/rood'),
+    JSON.stringify({ schemaVersion: KINDS.jobs.schemaVersion, ...draft }).replace(
+      'lb/1000 ft2',
+      'stone/rood',
+    ),
   ],
   ['of another kind', '[]'],
 ])('passes over a draft that is %s', (_, text) => {
@@ -67,19 +71,16 @@ it('says so when the storage is full or forbidden', () => {
   expect(() => dropDraft(forbidden, null)).not.toThrow();
 });
 
-it.each([1, 2])('takes a draft that an earlier version of the app left, format %i', (format) => {
+it('takes a draft that an earlier version of the app left: what that did not know is blank', () => {
   const store = memory();
-  const { areas, shownIn, product } = draft.form.worksheet;
-  const { grade, package: pack, coverage } = product;
-  const before = {
-    need: { nutrient: 'N', amount: '', unit: 'lb/1000 ft2' },
-    grade,
-    areas,
-    package: pack,
-    ...(format === 2 ? { coverage } : {}),
-    shownIn,
-  };
-  const old = { format, baseVersion: 3, form: { ...draft.form, worksheet: before } };
-  store.held.set('steady-scatter.draft.new', JSON.stringify(old));
+  const { split: _, ...worksheet } = draft.form.worksheet;
+  const before = { format: 3, baseVersion: 3, form: { ...draft.form, worksheet } };
+  store.held.set('steady-scatter.draft.new', JSON.stringify(before));
   expect(loadDraft(store, null)).toEqual(draft);
+});
+
+it('leaves one of a later version alone', () => {
+  const store = memory();
+  store.held.set('steady-scatter.draft.new', JSON.stringify({ schemaVersion: 99, ...draft }));
+  expect(loadDraft(store, null)).toBeNull();
 });

@@ -1,20 +1,19 @@
-import type { Job } from '@steady-scatter/contract';
-import { blankWorksheet, type ShownIn } from '@steady-scatter/core/worksheet';
+import { blankWorksheet, type JobInput, type ShownIn } from '@steady-scatter/core/worksheet';
 import { v7 as newId } from 'uuid';
+import type { Doc } from '../documents/docs.ts';
+import { preferredSystem } from '../settings/useSystem.ts';
 import { today } from '../ui/today.ts';
 import type { SheetForm } from './drafts.ts';
 
-const METRIC_RATES = new Set<string | null>(['kg/ha', 'g/m2', 'kg/100 m2']);
-
 /** An empty sheet for today, in the units that the person prefers. */
-export const blankForm = ({ rate }: ShownIn): SheetForm => ({
+export const blankForm = ({ rate, area }: ShownIn): SheetForm => ({
   name: '',
   onDay: today(),
-  worksheet: blankWorksheet(METRIC_RATES.has(rate) ? 'metric' : 'us', newId()),
+  worksheet: blankWorksheet(preferredSystem(rate, area), newId()),
 });
 
 /** What of a job is typed on its sheet. */
-export const formOf = ({ name, onDay, worksheet }: Job): SheetForm => ({ name, onDay, worksheet });
+export const formOf = ({ input }: Doc<JobInput>): SheetForm => input;
 
 /** The same sheet for today under another name, with areas of its own. */
 export function copyOf({ name, worksheet }: SheetForm): SheetForm {

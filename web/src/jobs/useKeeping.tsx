@@ -1,6 +1,6 @@
-import type { Job } from '@steady-scatter/contract';
 import { toResult } from '@steady-scatter/core/errors';
 import { readDay, readName } from '@steady-scatter/core/fields';
+import type { JobInput } from '@steady-scatter/core/worksheet';
 import { useState } from 'react';
 import type { UseFormReturn } from 'react-hook-form';
 import { useNavigate } from 'react-router';
@@ -9,6 +9,7 @@ import { explain } from '../api/explain.ts';
 import { useWhenBack } from '../api/useWhenBack.ts';
 import { loadPart } from '../api/lazyCall.ts';
 import { jobConflict, useConflict } from '../conflict/useConflict.tsx';
+import type { Doc } from '../documents/docs.ts';
 import { useNotices } from '../ui/notices.tsx';
 import type { SheetForm } from './drafts.ts';
 import { copyOf, formOf } from './sheetForms.ts';
@@ -16,14 +17,14 @@ import type { useDraft } from './useDraft.ts';
 
 interface Keeping {
   form: UseFormReturn<SheetForm>;
-  job: Job | null;
+  job: Doc<JobInput> | null;
   draft: ReturnType<typeof useDraft>;
   baseVersion: number;
   setBaseVersion(version: number): void;
 }
 
 /** The acts, loaded when something is first kept or deleted. */
-const acts = async () => (await loadPart(() => import('./jobActs.ts'))).jobActs;
+const acts = async () => (await loadPart(() => import('./useJobs.ts'))).jobActs;
 
 /** What stops a heading from being kept: the sentence, and the field to go to. */
 function headingError({ name, onDay }: SheetForm): { field: 'name' | 'onDay'; message: string } | null {
@@ -64,7 +65,7 @@ export function useKeeping({ form, job, draft, baseVersion, setBaseVersion }: Ke
     },
   });
 
-  async function bringBack({ id }: Job, sheet: SheetForm) {
+  async function bringBack({ id }: Doc<JobInput>, sheet: SheetForm) {
     try {
       const back = await (await acts()).restore(id);
       await write(sheet, back.version);
@@ -86,11 +87,10 @@ export function useKeeping({ form, job, draft, baseVersion, setBaseVersion }: Ke
     whenBack.noMore();
     try {
       const id = job?.id ?? newJobId;
-      const { name, onDay, worksheet } = sheet;
-      const kept = await (await acts()).write(id, { name, onDay, worksheet, version });
+      const kept = await (await acts()).write(id, { version, input: sheet });
       draft.clear();
       setBaseVersion(kept.version);
-      notices.tell(`Kept “${kept.name}”.`);
+      notices.tell(`Kept “${kept.input.name}”.`);
       if (!job && whenBack.isOpen()) await navigate(`/jobs/${id}`);
     } catch (error) {
       const met = jobConflict(error);
@@ -109,12 +109,12 @@ export function useKeeping({ form, job, draft, baseVersion, setBaseVersion }: Ke
     /** Goes back to what is kept, with a way back to what was typed. */
     drop(kept: SheetForm) {
       whenBack.noMore();
-      const typed = form.getValues();
+      const input = form.getValues();
       form.reset(kept);
       draft.clear();
-      notices.undoable('Dropped what was not kept.', () => form.reset(typed));
+      notices.undoable('Dropped what was not kept.', () => form.reset(input));
     },
-    async remove({ id, name }: Job) {
+    async remove({ id, input: { name } }: Doc<JobInput>) {
       try {
         await (await acts()).remove(id);
         whenBack.noMore();
@@ -127,8 +127,8 @@ export function useKeeping({ form, job, draft, baseVersion, setBaseVersion }: Ke
     },
     async duplicate() {
       try {
-        const copy = await (await acts()).write(newId(), { ...copyOf(form.getValues()), version: 0 });
-        notices.tell(`This is the copy, “${copy.name}”.`);
+        const copy = await (await acts()).write(newId(), { version: 0, input: copyOf(form.getValues()) });
+        notices.tell(`This is the copy, “${copy.input.name}”.`);
         await navigate(`/jobs/${copy.id}`);
       } catch (error) {
         notices.tell(explain(error));

@@ -1,7 +1,7 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
 import { showQuantity, UNITS } from '@steady-scatter/core/quantities';
-import { rigKind } from '@steady-scatter/core/rigs';
-import { PRODUCT_KINDS } from '@steady-scatter/core/shelf';
+import { rigKind } from '@steady-scatter/core/machines';
+import { PRODUCT_KINDS } from '@steady-scatter/core/products';
 import {
   chartMatch,
   markText,
@@ -35,11 +35,11 @@ const lengthOf = (m: number, unit: SpreadInput['width']['unit']): string => {
 
 /** The mark for this sheet's rate, and what comes of a spacing that is not the chart's. */
 function Setting({
-  typed,
+  input,
   on,
   spread,
 }: {
-  typed: CalibrationInput;
+  input: CalibrationInput;
   on: CalibrationContext;
   spread: SpreadInput;
 }) {
@@ -49,13 +49,13 @@ function Setting({
   const set = (more: Partial<SpreadInput>) => form.setValue('worksheet.spread', { ...spread, ...more }, { shouldDirty: true }); // prettier-ignore
   if (rateSi === null)
     return <Box fontSize="16px">Type the need and the product, and its mark stands here.</Box>;
-  const plan = spreadPlan(on.reading, rateSi, answer.reading.passedM, spread.recomputed, typed.isCeiling);
+  const plan = spreadPlan(on.reading, rateSi, answer.reading.passedM, spread.recomputed, input.isCeiling);
   if (!plan)
     return <Box fontSize="16px">This chart has no rates yet: test at least two settings on the bench.</Box>;
   const { found, workedM, passedM, times } = plan;
   const { unit } = spread.width;
   const [worked, passed] = [lengthOf(workedM, unit), lengthOf(passedM, unit)];
-  const age = ageOf(typed, on);
+  const age = ageOf(input, on);
   return (
     <Box fontSize="17px">
       {over > 1 && (
@@ -64,8 +64,8 @@ function Setting({
         </Box>
       )}
       <Box>
-        Set {on.rig?.control.name ?? 'it'} to <b>{found.line.mark.label}</b>: {markText(found, typed.target.unit)}
-        {typed.second && `, ${on.rig?.second.name} at ${typed.second}`}.
+        Set {on.rig?.control.name ?? 'it'} to <b>{found.line.mark.label}</b>: {markText(found, input.target.unit)}
+        {input.second && `, ${on.rig?.second.name} at ${input.second}`}.
       </Box>
       {found.beyond && (
         <Box color="warn" fontWeight="semibold">
@@ -103,11 +103,11 @@ function Setting({
 }
 
 /** A chart of another product gives no setting: what can be done instead. */
-function OtherProduct({ match, id, typed, spread }: { match: ChartMatch; id: string; typed: CalibrationInput; spread: SpreadInput }) {
+function OtherProduct({ match, id, input, spread }: { match: ChartMatch; id: string; input: CalibrationInput; spread: SpreadInput }) {
   const form = useSheetForm();
   const { answer } = useSheet();
   const rate = termOf(answer.lines.once, 'once.rate').shown;
-  const asked = new URLSearchParams({ machine: typed.rig, product: match.sheet, rate: rate ? `${rate.number} ${rate.unit}` : '' });
+  const asked = new URLSearchParams({ machine: input.rig, product: match.sheet, rate: rate ? `${rate.number} ${rate.unit}` : '' });
   const withShape = new URLSearchParams([...asked, ['shape', id]]);
   return (
     <WarningBox marginTop="10px" fontSize="17px">
@@ -169,15 +169,15 @@ export default function MachineSection({ onEnter }: { onEnter(): void }) {
   const kind = useWatch({ control: form.control, name: 'worksheet.product.kind' });
   const shelf = useBenchShelf();
   const chosen = shelf.calibrations.find(({ id }) => id === spread.calibration);
-  const on = chosen && calibrationContext(chosen.typed, shelf, chosen.id);
+  const on = chosen && calibrationContext(chosen.input, shelf, chosen.id);
   const product = useWatch({ control: form.control, name: 'worksheet.product' });
-  const match = chosen && on ? chartMatch(product, chosen.typed, on.product, spread.sameProduct) : null;
+  const match = chosen && on ? chartMatch(product, chosen.input, on.product, spread.sameProduct) : null;
   const { id: job } = useParams();
   // What is sprayed has no mark on a gate.
   if (PRODUCT_KINDS[kind].form === 'liquid') return null;
   const choose = (id: string) => {
-    const typed = shelf.calibrations.find((each) => each.id === id)?.typed;
-    const width = typed && spread.width.text === '' ? { text: typed.width.text, unit: typed.width.unit } : spread.width; // prettier-ignore
+    const input = shelf.calibrations.find((each) => each.id === id)?.input;
+    const width = input && spread.width.text === '' ? { text: input.width.text, unit: input.width.unit } : spread.width; // prettier-ignore
     form.setValue('worksheet.spread', { calibration: id, width, recomputed: false, sameProduct: '' }, { shouldDirty: true }); // prettier-ignore
   };
   return (
@@ -191,10 +191,10 @@ export default function MachineSection({ onEnter }: { onEnter(): void }) {
           data-noprint
         >
           <option value="">no machine chosen</option>
-          {shelf.calibrations.map(({ id, typed }) => (
+          {shelf.calibrations.map(({ id, input }) => (
             <option key={id} value={id}>
-              {typed.name}
-              {typed.signOff ? `, at ${typed.signOff.setting}` : ', not signed off'}
+              {input.name}
+              {input.signOff ? `, at ${input.signOff.setting}` : ', not signed off'}
             </option>
           ))}
         </Select>
@@ -202,7 +202,7 @@ export default function MachineSection({ onEnter }: { onEnter(): void }) {
           <TypedTerm
             name="worksheet.spread.width.text"
             label="Pass spacing of this job"
-            placeholder={chosen.typed.width.text}
+            placeholder={chosen.input.width.text}
             origin="typed"
             unit={<chakra.span>&nbsp;{/[a-z'"]/i.test(spread.width.text) ? '' : UNITS[spread.width.unit].symbol} between passes</chakra.span>}
           />
@@ -213,12 +213,12 @@ export default function MachineSection({ onEnter }: { onEnter(): void }) {
           </Box>
         )}
       </Box>
-      <FieldErrors error={errorAt('spread.width.text')} typed={spread.width.text} />
-      {chosen && match && match.is === 'other' && <OtherProduct match={match} id={chosen.id} typed={chosen.typed} spread={spread} />}
+      <FieldErrors error={errorAt('spread.width.text')} input={spread.width.text} />
+      {chosen && match && match.is === 'other' && <OtherProduct match={match} id={chosen.id} input={chosen.input} spread={spread} />}
       {chosen && match && on && mayGiveSetting(match) && (
         <>
           <MatchNote match={match} spread={spread} />
-          <Setting typed={chosen.typed} on={on} spread={spread} />
+          <Setting input={chosen.input} on={on} spread={spread} />
           {job && (
             <Box asChild fontSize="15px" textDecoration="underline" data-noprint>
               <Link to={`/bench/cards?of=${chosen.id}&job=${job}`}>Card for this job</Link>

@@ -9,7 +9,7 @@ import {
   type MixLines,
 } from '@steady-scatter/core/mix';
 import { showExact, type MassPerAreaUnit } from '@steady-scatter/core/quantities';
-import type { ProductInput } from '@steady-scatter/core/shelf';
+import type { ProductInput } from '@steady-scatter/core/products';
 import { useState } from 'react';
 import { BigNumber } from '../ui/BigNumber.tsx';
 import { WorkingLine } from '../ui/WorkingLine.tsx';

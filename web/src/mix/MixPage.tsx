@@ -1,7 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react';
-import type { Product } from '@steady-scatter/contract';
 import { mixForSoilTest } from '@steady-scatter/core/mix';
 import { UNITS } from '@steady-scatter/core/quantities';
+import type { ProductInput } from '@steady-scatter/core/products';
 import { useMemo } from 'react';
 import { useSearchParams } from 'react-router';
 import { explain } from '../api/explain.ts';
@@ -25,6 +25,7 @@ import { useMix } from './useMix.ts';
 import { usePutOnJobs } from './usePutOnJobs.ts';
 import { useRequest } from './useRequest.ts';
 import { useMixInput } from './useMixInput.ts';
+import { unitChoices } from '../ui/unitChoices.ts';
 
 type SoilDoc = Doc<Parameters<typeof mixForSoilTest>[1]>;
 
@@ -34,29 +35,29 @@ const Tick = chakra('label', {
 const Check = chakra('input', { base: { width: '20px', height: '20px', accentColor: 'act', flexShrink: 0 } });
 
 /** Only what feeds can be in a mix. */
-const feeds = ({ typed }: Product): boolean => typed.grade !== '';
+const feeds = ({ input }: Doc<ProductInput>): boolean => input.grade !== '';
 
 function Finder({
   shelf,
   soilTests,
   soil,
 }: {
-  shelf: readonly Product[];
+  shelf: readonly Doc<ProductInput>[];
   soilTests: readonly SoilDoc[];
   soil: SoilDoc | undefined;
 }) {
   const { rate } = usePreferences().preferences.units;
-  const { typed, change, setTyped } = useMixInput(
+  const { input, change, setInput } = useMixInput(
     RATE_CHOICES.find((id) => id === rate) ?? 'lb/1000 ft2',
-    soil?.typed,
+    soil?.input,
   );
   const feeding = useMemo(() => shelf.filter(feeds), [shelf]);
-  const { reading, sets, request } = useRequest(typed, feeding);
+  const { reading, sets, request } = useRequest(input, feeding);
   const state = useMix(request);
-  const putOnJobs = usePutOnJobs(typed, shelf);
+  const putOnJobs = usePutOnJobs(input, shelf);
   const errorAt = (field: string) => reading.errors.find((error) => error.field === field);
   const tick = (id: string, ticked: boolean) =>
-    change({ unticked: ticked ? typed.unticked.filter((one) => one !== id) : [...typed.unticked, id] });
+    change({ unticked: ticked ? input.unticked.filter((one) => one !== id) : [...input.unticked, id] });
   const { answer } = state;
 
   return (
@@ -77,65 +78,65 @@ function Finder({
               value=""
               options={[
                 { id: '', label: soilTests.length === 0 ? 'none is kept yet' : 'take the needs of …' },
-                ...soilTests.map(({ id, typed: { name, onDay } }) => ({
+                ...soilTests.map(({ id, input: { name, onDay } }) => ({
                   id,
                   label: `${name}, ${dayText(onDay)}`,
                 })),
               ]}
               onChange={(id) => {
                 const found = soilTests.find((one) => one.id === id);
-                if (found) setTyped((now) => mixForSoilTest(now, found.typed));
+                if (found) setInput((now) => mixForSoilTest(now, found.input));
               }}
             />
             <LabelledField
               label="Name"
               placeholder="School pitch"
-              value={typed.name}
+              value={input.name}
               onChange={(name) => change({ name })}
             />
             <Choice
               label="Needs are in"
-              value={typed.unit}
-              options={RATE_CHOICES.map((id) => ({ id, label: UNITS[id].symbol }))}
+              value={input.unit}
+              options={unitChoices(RATE_CHOICES)}
               onChange={(unit) => change({ unit })}
             />
           </Fields>
           <Box marginTop="12px">
-            <NeedTable typed={typed} errorAt={errorAt} onChange={(needs) => change({ needs })} />
+            <NeedTable input={input} errorAt={errorAt} onChange={(needs) => change({ needs })} />
           </Box>
         </Section>
         <Section heading="How near, by which rules, on how much ground">
           <Fields>
             <LabelledField
               label="A need may go over by"
-              value={typed.tolerance}
+              value={input.tolerance}
               error={errorAt('tolerance')}
               unit="%"
               onChange={(tolerance) => change({ tolerance })}
             />
             <Choice
               label="Rules of"
-              value={typed.ruleSetId}
+              value={input.ruleSetId}
               options={[
                 { id: '', label: 'none' },
-                ...sets.map(({ id, typed: { name } }) => ({ id, label: name })),
+                ...sets.map(({ id, input: { name } }) => ({ id, label: name })),
               ]}
               onChange={(ruleSetId) => change({ ruleSetId })}
             />
             <LabelledField
               label="Ground in all"
               placeholder="690"
-              value={typed.ground.size}
+              value={input.ground.size}
               error={errorAt('ground.size')}
               unit={
                 <chakra.select
                   aria-label="Unit of the ground"
                   bg="transparent"
                   minHeight="44px"
-                  value={typed.ground.unit}
+                  value={input.ground.unit}
                   onChange={(event) =>
                     change({
-                      ground: { ...typed.ground, unit: event.target.value as typeof typed.ground.unit },
+                      ground: { ...input.ground, unit: event.target.value as typeof input.ground.unit },
                     })
                   }
                 >
@@ -146,14 +147,14 @@ function Finder({
                   ))}
                 </chakra.select>
               }
-              onChange={(size) => change({ ground: { ...typed.ground, size } })}
+              onChange={(size) => change({ ground: { ...input.ground, size } })}
             />
           </Fields>
           {reading.areaM2 !== null && (
             <Tick marginTop="8px">
               <Check
                 type="checkbox"
-                checked={typed.fromStock}
+                checked={input.fromStock}
                 onChange={(event) => change({ fromStock: event.target.checked })}
               />
               Use no more than what stands on the shelf
@@ -164,17 +165,17 @@ function Finder({
           <Tick>
             <Check
               type="checkbox"
-              checked={typed.mixesForms}
+              checked={input.mixesForms}
               onChange={(event) => change({ mixesForms: event.target.checked })}
             />
             Dry and liquid products together
           </Tick>
           <Box display="grid" gridTemplateColumns={{ base: '1fr', md: '1fr 1fr' }} columnGap="20px">
-            {feeding.map(({ id, typed: { name } }) => (
+            {feeding.map(({ id, input: { name } }) => (
               <Tick key={id}>
                 <Check
                   type="checkbox"
-                  checked={!typed.unticked.includes(id)}
+                  checked={!input.unticked.includes(id)}
                   onChange={(event) => tick(id, event.target.checked)}
                 />
                 <chakra.span overflowWrap="anywhere">{name}</chakra.span>
@@ -196,10 +197,10 @@ function Finder({
         {answer && request && (
           <MixAnswer
             answer={answer}
-            unit={typed.unit}
+            unit={input.unit}
             areaM2={reading.areaM2}
             tolerance={reading.tolerance}
-            productOf={(id) => shelf.find((one) => one.id === id)?.typed}
+            productOf={(id) => shelf.find((one) => one.id === id)?.input}
             onPutOnJobs={(lines) => void putOnJobs(lines)}
           />
         )}

@@ -12,7 +12,7 @@ const Field = chakra('input', {
 const cell = { padding: '4px 10px 4px 0', verticalAlign: 'middle', textAlign: 'left' } as const;
 
 interface Props {
-  typed: MixInput;
+  input: MixInput;
   errorAt(field: string): InputError | undefined;
   onChange(needs: MixInput['needs']): void;
 }
@@ -27,10 +27,10 @@ const LABELS: Readonly<Record<Part, { words: string; placeholder: string }>> = {
 const isZero = (text: string): boolean => /^\s*0+([.,]0*)?\s*$/.test(text);
 
 /** What the ground needs of each nutrient, and the most that may come. A 0 means none, unless it is waived. */
-export function NeedTable({ typed, errorAt, onChange }: Props) {
-  const { needs, form, unit } = typed;
+export function NeedTable({ input, errorAt, onChange }: Props) {
+  const { needs, form, unit } = input;
   // What was put down before matters to rules alone.
-  const byRules = typed.ruleSetId !== '';
+  const byRules = input.ruleSetId !== '';
   const parts: readonly Part[] = byRules ? ['amount', 'most', 'before'] : ['amount', 'most'];
   return (
     <>
@@ -115,7 +115,7 @@ export function NeedTable({ typed, errorAt, onChange }: Props) {
             <FieldErrors
               key={`${id}.${part}`}
               error={errorAt(`needs.${id}.${part}`)}
-              typed={needs[id][part]}
+              input={needs[id][part]}
               onUse={(text) => onChange({ ...needs, [id]: { ...needs[id], [part]: text } })}
             />
           )),

@@ -14,10 +14,10 @@ function heldMix(blank: MixInput): MixInput | null {
     const needs = Object.fromEntries(
       SOIL_NUTRIENTS.map((id) => [id, { ...blank.needs[id], ...held.needs[id] }]),
     ) as MixInput['needs'];
-    const typed = { ...blank, ...held, needs };
+    const input = { ...blank, ...held, needs };
     // Throws on a shape that this version does not know.
-    evaluateMix(typed);
-    return typed;
+    evaluateMix(input);
+    return input;
   } catch {
     return null;
   }
@@ -25,17 +25,17 @@ function heldMix(blank: MixInput): MixInput | null {
 
 /** What a mix is looked for with: held in the browser, so that a reload loses nothing. */
 export function useMixInput(unit: MassPerAreaUnit, soil: SoilTestInput | undefined) {
-  const [typed, setTyped] = useState(() => {
+  const [input, setInput] = useState(() => {
     const blank = blankMix(unit, /ft2|acre/.test(unit) ? 'ft2' : 'm2');
     const held = heldMix(blank) ?? blank;
     return soil ? mixForSoilTest(held, soil) : held;
   });
   useEffect(() => {
     try {
-      tabAndBrowser.setItem(KEY, JSON.stringify(typed));
+      tabAndBrowser.setItem(KEY, JSON.stringify(input));
     } catch {
       // A browser that holds nothing loses this at a reload; the search still works.
     }
-  }, [typed]);
-  return { typed, change: (more: Partial<MixInput>) => setTyped((now) => ({ ...now, ...more })), setTyped };
+  }, [input]);
+  return { input, change: (more: Partial<MixInput>) => setInput((now) => ({ ...now, ...more })), setInput };
 }

@@ -1,43 +1,44 @@
-import type { Product } from '@steady-scatter/contract';
+import { systemOf } from '@steady-scatter/core/quantities';
 import type { MixLines, MixInput } from '@steady-scatter/core/mix';
 import { SOIL_NUTRIENTS, statedForm } from '@steady-scatter/core/need';
-import { isUsUnit } from '@steady-scatter/core/shelf';
+import type { ProductInput } from '@steady-scatter/core/products';
 import { blankWorksheet } from '@steady-scatter/core/worksheet';
 import { useNavigate } from 'react-router';
 import { v7 as newId } from 'uuid';
 import { explain } from '../api/explain.ts';
-import { jobActs } from '../jobs/jobActs.ts';
+import type { Doc } from '../documents/docs.ts';
+import { jobActs } from '../jobs/useJobs.ts';
 import { useNotices } from '../ui/notices.tsx';
 import { today } from '../ui/today.ts';
 
 /** One job for each product of a mix: each is spread by itself, with a setting of its own. */
-export function usePutOnJobs(typed: MixInput, shelf: readonly Product[]) {
+export function usePutOnJobs(input: MixInput, shelf: readonly Doc<ProductInput>[]) {
   const notices = useNotices();
   const navigate = useNavigate();
   return async ({ parts }: MixLines) => {
-    const name = typed.name.trim() || 'Mix';
+    const name = input.name.trim() || 'Mix';
     const soFar = SOIL_NUTRIENTS.flatMap((id) => {
-      const { before } = typed.needs[id];
-      return before.trim() === '' ? [] : [{ nutrient: statedForm(id, typed.form), amount: before }];
+      const { before } = input.needs[id];
+      return before.trim() === '' ? [] : [{ nutrient: statedForm(id, input.form), amount: before }];
     });
     const ids: string[] = [];
     try {
       for (const { id, need } of parts) {
-        const product = shelf.find((one) => one.id === id)?.typed;
+        const product = shelf.find((one) => one.id === id)?.input;
         if (!product) continue;
-        const blank = blankWorksheet(isUsUnit(typed.unit) ? 'us' : 'metric', newId());
+        const blank = blankWorksheet(systemOf(input.unit), newId());
         const [area] = blank.areas;
         const worksheet = {
           ...blank,
-          need: { of: 'product' as const, ...need },
+          need: { nutrient: 'product' as const, ...need },
           product: { ...product, stock: '' },
-          areas: area ? [{ ...area, ...typed.ground }] : [],
+          areas: area ? [{ ...area, ...input.ground }] : [],
           rules: {
-            setId: typed.ruleSetId,
+            setId: input.ruleSetId,
             soilTest: '',
-            soilTestDay: typed.soilTestDay,
+            soilTestDay: input.soilTestDay,
             soFar,
-            unit: typed.unit,
+            unit: input.unit,
           },
         };
         const jobId = newId();
@@ -45,9 +46,7 @@ export function usePutOnJobs(typed: MixInput, shelf: readonly Product[]) {
         // oxlint-disable-next-line no-await-in-loop
         await jobActs.write(jobId, {
           version: 0,
-          name: `${name}: ${product.name}`.slice(0, 120),
-          onDay: today(),
-          worksheet,
+          input: { name: `${name}: ${product.name}`.slice(0, 120), onDay: today(), worksheet },
         });
         ids.push(jobId);
       }

@@ -3,7 +3,7 @@ import { toResult } from '@steady-scatter/core/errors';
 import { readSize, retypeSize } from '@steady-scatter/core/fields';
 import { NUTRIENTS } from '@steady-scatter/core/need';
 import type { AreaUnit } from '@steady-scatter/core/quantities';
-import { NEED_OF } from '@steady-scatter/core/shelf';
+import { NEED_OF } from '@steady-scatter/core/products';
 import { needFromLabel, type WorksheetAnswer } from '@steady-scatter/core/worksheet';
 import { useWatch } from 'react-hook-form';
 import { AREA_CHOICES } from '../ground/units.ts';
@@ -82,7 +82,7 @@ export function LabelSection({ onEnter }: { onEnter(): void }) {
   const worksheet = useWatch({ control: form.control, name: 'worksheet' });
   const rate = useShowIn('rate');
   const { label } = answer.lines;
-  const sentence = labelSentence(answer, NEED_OF[worksheet.need.of].name);
+  const sentence = labelSentence(answer, NEED_OF[worksheet.need.nutrient].name);
   const need = needFromLabel(answer, worksheet);
   const differs = answer.labelAgainstNeed?.verdict !== 'same';
 
@@ -107,7 +107,7 @@ export function LabelSection({ onEnter }: { onEnter(): void }) {
       />
       <FieldErrors
         error={errorAt('product.coverage.size')}
-        typed={worksheet.product.coverage.size}
+        input={worksheet.product.coverage.size}
         onUse={(text) => form.setValue('worksheet.product.coverage.size', text, { shouldDirty: true })}
       />
       {sentence && (

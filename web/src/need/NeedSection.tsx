@@ -2,7 +2,7 @@ import { chakra } from '@chakra-ui/react';
 import { toResult } from '@steady-scatter/core/errors';
 import { readGrade, readNeed, retypeNeed, splitUnit, weightPart } from '@steady-scatter/core/need';
 import { RATE_AREAS, UNITS, type RateAreaUnit, type UnitChange } from '@steady-scatter/core/quantities';
-import { isNutrient, NEED_OF, NEED_OF_IDS, type NeedOf, type RateUnit } from '@steady-scatter/core/shelf';
+import { isNutrient, NEED_OF, NEED_OF_IDS, type NeedOf, type RateUnit } from '@steady-scatter/core/products';
 import { withNeedOf } from '@steady-scatter/core/worksheet';
 import { useWatch } from 'react-hook-form';
 import { useSheet, useSheetForm } from '../jobs/sheet.tsx';
@@ -38,7 +38,7 @@ function useNeed() {
     settle() {
       if (!reading) return;
       set(weightPart(need.amount), reading.unit);
-      if (reading.nutrient) form.setValue('worksheet.need.of', reading.nutrient, { shouldDirty: true });
+      if (reading.nutrient) form.setValue('worksheet.need.nutrient', reading.nutrient, { shouldDirty: true });
     },
   };
 }
@@ -106,7 +106,7 @@ const Select = chakra('select', {
 
 function NeedOfTerm() {
   const form = useSheetForm();
-  const { of } = useWatch({ control: form.control, name: 'worksheet.need' });
+  const { nutrient: of } = useWatch({ control: form.control, name: 'worksheet.need' });
   const choose = (wanted: NeedOf) =>
     form.setValue('worksheet.need', withNeedOf(form.getValues('worksheet'), wanted).need, {
       shouldDirty: true,
@@ -131,7 +131,7 @@ function NeedOfTerm() {
 function FractionTerm() {
   const form = useSheetForm();
   const { need, product } = useWatch({ control: form.control, name: 'worksheet' });
-  if (need.of === 'ai') {
+  if (need.nutrient === 'ai') {
     return (
       <TypedTerm
         name="worksheet.product.load"
@@ -142,7 +142,7 @@ function FractionTerm() {
     );
   }
   const read = toResult(() => readGrade(product.grade, 'grade')).value;
-  return read && isNutrient(need.of) ? <ShareInput grade={read} nutrient={need.of} /> : undefined;
+  return read && isNutrient(need.nutrient) ? <ShareInput grade={read} nutrient={need.nutrient} /> : undefined;
 }
 
 /** Fields of the need line whose sentences stand under it, in its order. */
@@ -163,9 +163,9 @@ export function NeedSection({ onEnter }: { onEnter(): void }) {
         showIn={{ rate }}
         editors={{
           'need.amount': <AmountTerm autoFocus={need.amount === ''} />,
-          'need.of': <NeedOfTerm />,
+          'need.nutrient': <NeedOfTerm />,
           'need.per': <PerAreaTerm />,
-          fraction: need.of === 'ai' || hasGrade ? <FractionTerm /> : undefined,
+          fraction: need.nutrient === 'ai' || hasGrade ? <FractionTerm /> : undefined,
           grade: (
             <TypedTerm
               name="worksheet.product.grade"
@@ -190,7 +190,7 @@ export function NeedSection({ onEnter }: { onEnter(): void }) {
           <FieldErrors
             key={field}
             error={errorAt(field)}
-            typed={form.getValues(name)}
+            input={form.getValues(name)}
             onUse={(text) => form.setValue(name, text, { shouldDirty: true })}
           />
         );

@@ -15,7 +15,7 @@ it('a product brings what its label says and leaves the need', async () => {
   const { person, worksheet, close } = open({}, { grade: '' });
   await person.click(await choose('Lake feed 24-0-8'));
   expect(worksheet().product).toMatchObject({ name: 'Lake feed 24-0-8', grade: '24-0-8', slowShare: '50 %' });
-  expect(worksheet().need).toEqual({ of: 'N', amount: '0.8', unit: 'lb/1000 ft2' });
+  expect(worksheet().need).toEqual({ nutrient: 'N', amount: '0.8', unit: 'lb/1000 ft2' });
   expect(close).toHaveBeenCalled();
 });
 
@@ -40,7 +40,7 @@ it('an empty label loses neither grade nor need', async () => {
   const { person, worksheet } = open();
   await person.click(await choose('dry fertilizer'));
   expect(worksheet().product.grade).toBe('24-0-8');
-  expect(worksheet().need.of).toBe('N');
+  expect(worksheet().need.nutrient).toBe('N');
 });
 
 it('is found by a part of its name', async () => {

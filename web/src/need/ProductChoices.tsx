@@ -1,11 +1,11 @@
+import { systemOf } from '@steady-scatter/core/quantities';
 import { Box, chakra } from '@chakra-ui/react';
 import {
   blankProduct,
-  isUsUnit,
   PRODUCT_KIND_IDS,
   PRODUCT_KINDS,
   type ProductInput,
-} from '@steady-scatter/core/shelf';
+} from '@steady-scatter/core/products';
 import { withProduct, type Replaced, type WorksheetInput } from '@steady-scatter/core/worksheet';
 import { useState } from 'react';
 import { explain } from '../api/explain.ts';
@@ -53,11 +53,11 @@ interface Asked {
 /** Puts a product from the shelf on the sheet, its label as it stands now; or an empty label of another kind. */
 export default function ProductChoices({ place }: { place: PanelPlace }) {
   const { data: shelf = [], error } = useShelf();
-  const [typed, setTyped] = useState('');
+  const [input, setInput] = useState('');
   const form = useSheetForm();
   const change = useSheetChange();
-  const words = typed.toLowerCase().split(/\s+/);
-  const found = shelf.filter(({ typed: { name, grade } }) =>
+  const words = input.toLowerCase().split(/\s+/);
+  const found = shelf.filter(({ input: { name, grade } }) =>
     words.every((word) => `${name} ${grade}`.toLowerCase().includes(word)),
   );
 
@@ -71,13 +71,13 @@ export default function ProductChoices({ place }: { place: PanelPlace }) {
     if (replaced.length === 0) put({ sheet, told });
     else setAsked({ sheet, replaced, told });
   };
-  const system = isUsUnit(form.getValues('worksheet.need.unit')) ? 'us' : 'metric';
+  const system = systemOf(form.getValues('worksheet.need.unit'));
 
   if (asked)
     return (
       <SmallPanel place={place} label="Product of this sheet" width="340px">
         <Box fontSize="16px" marginBottom="10px">
-          The label says otherwise than what you typed:{' '}
+          The label says otherwise than what you input:{' '}
           {asked.replaced.map(({ fact, from, to }) => `${FACT_WORDS[fact]} ${to} instead of ${from}`).join('; ')}.
         </Box>
         <Choice type="button" autoFocus onClick={() => put(asked)}>
@@ -98,11 +98,11 @@ export default function ProductChoices({ place }: { place: PanelPlace }) {
           type="search"
           aria-label="Look for a product on the shelf"
           placeholder="Name or grade"
-          value={typed}
-          onChange={(event) => setTyped(event.target.value)}
+          value={input}
+          onChange={(event) => setInput(event.target.value)}
         />
       )}
-      {found.slice(0, MAX_SHOWN).map(({ id, typed: product }) => (
+      {found.slice(0, MAX_SHOWN).map(({ id, input: product }) => (
         <Choice
           key={id}
           type="button"

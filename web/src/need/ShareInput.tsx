@@ -10,14 +10,14 @@ import { TermInput } from '../ui/TermInput.tsx';
 export function ShareInput({ grade, nutrient }: { grade: Grade; nutrient: Nutrient }) {
   const form = useSheetForm();
   const shown = `${showExact(fractionOf(grade, nutrient) * 100, 5)} %`;
-  const [typed, setTyped] = useState<string | null>(null);
-  const { error } = typed === null ? { error: null } : toResult(() => withShare(grade, nutrient, typed));
+  const [input, setInput] = useState<string | null>(null);
+  const { error } = input === null ? { error: null } : toResult(() => withShare(grade, nutrient, input));
 
   const commit = () => {
-    if (typed !== null && !error && typed !== shown) {
-      form.setValue('worksheet.product.grade', withShare(grade, nutrient, typed), { shouldDirty: true });
+    if (input !== null && !error && input !== shown) {
+      form.setValue('worksheet.product.grade', withShare(grade, nutrient, input), { shouldDirty: true });
     }
-    if (!error) setTyped(null);
+    if (!error) setInput(null);
   };
 
   return (
@@ -25,12 +25,12 @@ export function ShareInput({ grade, nutrient }: { grade: Grade; nutrient: Nutrie
       <TermInput
         label={`Share of ${NUTRIENTS[nutrient].name} in the product`}
         origin="label"
-        value={typed ?? shown}
+        value={input ?? shown}
         errorId={error ? 'error-share' : undefined}
-        onChange={(event) => setTyped(event.target.value)}
+        onChange={(event) => setInput(event.target.value)}
         onBlur={commit}
         onKeyDown={(event) => {
-          if (event.key === 'Escape') setTyped(null);
+          if (event.key === 'Escape') setInput(null);
         }}
       />
       {error && (

@@ -9,7 +9,7 @@ import {
   type VolumePerAreaUnit,
   type VolumeUnit,
 } from '@steady-scatter/core/quantities';
-import type { RateUnit } from '@steady-scatter/core/shelf';
+import type { RateUnit } from '@steady-scatter/core/products';
 
 /** Weights that a need or a rate is given in. */
 export const MASS_CHOICES = ['lb', 'oz', 'kg', 'g', 't', 'ton'] as const satisfies readonly MassUnit[];

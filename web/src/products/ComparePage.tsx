@@ -1,5 +1,4 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
-import type { Product } from '@steady-scatter/contract';
 import { toResult } from '@steady-scatter/core/errors';
 import { NUTRIENT_IDS, NUTRIENTS, readNeed } from '@steady-scatter/core/need';
 import { UNITS, type MassPerAreaUnit, type Shown } from '@steady-scatter/core/quantities';
@@ -10,14 +9,16 @@ import {
   NEED_OF,
   type LabelLines,
   type NeedOf,
-} from '@steady-scatter/core/shelf';
+  type ProductInput,
+} from '@steady-scatter/core/products';
 import { MISSING } from '@steady-scatter/core/working';
 import { worksheetFor } from '@steady-scatter/core/worksheet';
 import type { ReactNode } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { v7 as newId } from 'uuid';
 import { explain } from '../api/explain.ts';
-import { jobActs } from '../jobs/jobActs.ts';
+import type { Doc } from '../documents/docs.ts';
+import { jobActs } from '../jobs/useJobs.ts';
 import { RATE_CHOICES } from '../need/units.ts';
 import { fieldBox } from '../ui/fieldBox.ts';
 import { FieldErrors } from '../ui/FieldErrors.tsx';
@@ -95,10 +96,10 @@ const ROWS: readonly { label: string; show(lines: LabelLines, show: NeedOf): Rea
 ];
 
 interface TableProps {
-  products: readonly Product[];
+  products: readonly Doc<ProductInput>[];
   lines: readonly LabelLines[];
   of: NeedOf;
-  onPutOnJob(product: Product): void;
+  onPutOnJob(product: Doc<ProductInput>): void;
 }
 
 function ComparisonTable({ products, lines, of, onPutOnJob }: TableProps) {
@@ -115,15 +116,15 @@ function ComparisonTable({ products, lines, of, onPutOnJob }: TableProps) {
         <thead>
           <tr>
             <chakra.td minWidth="130px" />
-            {products.map(({ id, typed }, at) => (
+            {products.map(({ id, input }, at) => (
               <chakra.th key={id} scope="col" {...cell}>
                 <Link to={`/shelf/${id}`}>
                   <chakra.span textDecoration="underline" textUnderlineOffset="4px">
-                    {typed.name}
+                    {input.name}
                   </chakra.span>
                 </Link>
                 <Box fontWeight="medium" color="ink.soft" fontSize="15px">
-                  {typed.grade || MISSING}
+                  {input.grade || MISSING}
                   {at === best && ', costs least'}
                 </Box>
               </chakra.th>
@@ -192,17 +193,20 @@ export default function ComparePage() {
       />
     );
 
-  const feeding = (shelf ?? []).filter(({ typed }) => (of === 'ai' ? typed.load : typed.grade) !== '');
+  const feeding = (shelf ?? []).filter(({ input }) => (of === 'ai' ? input.load : input.grade) !== '');
   const products =
     wanted.length > 0 ? wanted.flatMap((id) => shelf?.find((one) => one.id === id) ?? []) : feeding;
   const need = reading && { of, perM2: reading.si, unit: reading.unit as MassPerAreaUnit };
-  const lines = need ? products.map(({ typed }) => labelLines(typed, need)) : [];
+  const lines = need ? products.map(({ input }) => labelLines(input, need)) : [];
 
-  async function putOnJob({ typed }: Product) {
-    const worksheet = worksheetFor(typed, { of, amount, unit }, newId());
+  async function putOnJob({ input }: Doc<ProductInput>) {
+    const worksheet = worksheetFor(input, { nutrient: of, amount, unit }, newId());
     try {
-      const job = await jobActs.write(newId(), { version: 0, name: typed.name, onDay: today(), worksheet });
-      notices.tell(`“${job.name}” is a job now, with the label as it stands today.`);
+      const job = await jobActs.write(newId(), {
+        version: 0,
+        input: { name: input.name, onDay: today(), worksheet },
+      });
+      notices.tell(`“${job.input.name}” is a job now, with the label as it stands today.`);
       await navigate(`/jobs/${job.id}`);
     } catch (failure) {
       notices.tell(explain(failure));
@@ -255,7 +259,7 @@ export default function ComparePage() {
             ))}
           </Select>
         </Box>
-        <FieldErrors error={error ?? undefined} typed={amount} onUse={(typed) => set('amount', typed)} />
+        <FieldErrors error={error ?? undefined} input={amount} onUse={(input) => set('amount', input)} />
         {lines.length > 0 && (
           <ComparisonTable
             products={products}

@@ -1,10 +1,10 @@
+import { textWithUnit } from '@steady-scatter/core/quantities';
 import { Box, Button, chakra, Progress } from '@chakra-ui/react';
-import { isBareNumber, UNITS } from '@steady-scatter/core/quantities';
-import { PRODUCT_KINDS, SHELF_CSV, type ProductInput } from '@steady-scatter/core/shelf';
+import { PRODUCT_KINDS, SHELF_CSV, type ProductInput } from '@steady-scatter/core/products';
 import { MISSING } from '@steady-scatter/core/working';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { call } from '../api/lazyCall.ts';
+import { callDocuments } from '../api/lazyCall.ts';
 import { explain } from '../api/explain.ts';
 import { FileDrop } from '../ui/FileDrop.tsx';
 import { Message } from '../ui/Message.tsx';
@@ -13,7 +13,7 @@ import { Section } from '../ui/Section.tsx';
 import { TopBar } from '../ui/TopBar.tsx';
 import type { FilePreview } from '../workers/shelfFile.worker.ts';
 import { ShelfTabs } from './ShelfTabs.tsx';
-import { productActs, useShelf } from './useProducts.ts';
+import { PRODUCTS, productActs, useShelf } from './useProducts.ts';
 import { useShelfFile } from './useShelfFile.ts';
 
 const cell = { padding: '6px 14px 6px 0', textAlign: 'left', verticalAlign: 'top' } as const;
@@ -85,14 +85,14 @@ function BadRows({ preview: { bad, badRows } }: { preview: FilePreview }) {
 }
 
 /** What of a label is shown before it is taken; `wide` ones are left out on a phone. */
-const SHOWN: readonly { heading: string; wide?: boolean; of(typed: ProductInput): string }[] = [
+const SHOWN: readonly { heading: string; wide?: boolean; of(input: ProductInput): string }[] = [
   { heading: 'Name', of: ({ name }) => name },
   { heading: 'Kind', wide: true, of: ({ kind }) => PRODUCT_KINDS[kind].words },
   { heading: 'Grade', of: ({ grade }) => grade },
   {
     heading: 'Package',
     wide: true,
-    of: ({ package: { size, unit } }) => (isBareNumber(size) ? `${size} ${UNITS[unit].symbol}` : size),
+    of: ({ package: { size, unit } }) => textWithUnit(size, unit),
   },
   { heading: 'Price', wide: true, of: ({ price }) => price },
   { heading: 'In stock', wide: true, of: ({ stock }) => stock },
@@ -118,12 +118,12 @@ function GoodRows({ preview: { good, goodRows } }: { preview: FilePreview }) {
           </tr>
         </chakra.thead>
         <tbody>
-          {goodRows.map((typed, at) => (
+          {goodRows.map((input, at) => (
             // oxlint-disable-next-line react/no-array-index-key -- rows of a file have no other identity
             <chakra.tr key={at} borderTopWidth="1px" borderColor="line">
               {SHOWN.map(({ heading, wide, of }) => (
                 <chakra.td key={heading} {...cell} overflowWrap="anywhere" display={shownOn(wide)}>
-                  {of(typed) || MISSING}
+                  {of(input) || MISSING}
                 </chakra.td>
               ))}
             </chakra.tr>
@@ -141,7 +141,7 @@ export default function ImportPage() {
   const [takeTwice, setTakeTwice] = useState(false);
   const notices = useNotices();
   const navigate = useNavigate();
-  const onShelf = useMemo(() => (shelf ?? []).map(({ typed }) => typed.name.toLowerCase()), [shelf]);
+  const onShelf = useMemo(() => (shelf ?? []).map(({ input }) => input.name.toLowerCase()), [shelf]);
   const { state, keep } = useShelfFile(shelf ? file : null, { onShelf, takeTwice });
   if (error && !shelf) {
     return (
@@ -168,7 +168,7 @@ export default function ImportPage() {
     notices.undoable(`${count(ids.length, 'product')} put on the shelf.`, async () => {
       for (let at = 0; at < ids.length; at += 5000) {
         // oxlint-disable-next-line no-await-in-loop
-        await call('deleteProducts', { body: { ids: ids.slice(at, at + 5000) } });
+        await callDocuments(PRODUCTS.kind, 'removeMany', { body: { ids: ids.slice(at, at + 5000) } });
       }
       await productActs.refresh();
     });

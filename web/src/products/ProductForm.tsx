@@ -7,7 +7,7 @@ import {
   type GradeBasis,
   type ProductKind,
   type ProductInput,
-} from '@steady-scatter/core/shelf';
+} from '@steady-scatter/core/products';
 import { Plus, X } from 'lucide-react';
 import type { DocFormProps } from '../documents/DocPage.tsx';
 import { Choice } from '../ui/Choice.tsx';
@@ -16,10 +16,11 @@ import { Fields, NotesField } from '../ui/formParts.tsx';
 import { LabelledField } from '../ui/LabelledField.tsx';
 import { Section } from '../ui/Section.tsx';
 import { ScoopCard } from './ScoopCard.tsx';
+import { HAND_WEIGHTS, unitChoices } from '../ui/unitChoices.ts';
 
 const Select = chakra('select', { base: fieldBox });
-const PACK_UNITS = { dry: ['lb', 'oz', 'kg', 'g'], liquid: ['gal', 'qt', 'fl oz', 'L', 'mL'] } as const;
-const RATE_TOPS = { dry: ['lb', 'oz', 'kg', 'g'], liquid: ['fl oz', 'gal', 'L', 'mL'] } as const;
+const PACK_UNITS = { dry: HAND_WEIGHTS, liquid: ['gal', 'qt', 'fl oz', 'L', 'mL'] } as const;
+const RATE_TOPS = { dry: HAND_WEIGHTS, liquid: ['fl oz', 'gal', 'L', 'mL'] } as const;
 const AREAS = ['ft2', 'm2', 'acre', 'ha'] as const;
 const rateUnits = <Form extends 'dry' | 'liquid'>(form: Form) =>
   RATE_TOPS[form].flatMap((top) =>
@@ -49,29 +50,29 @@ const GRADE_BASES: readonly { id: GradeBasis; label: string }[] = [
   { id: 'weight', label: 'percent of the weight' },
   { id: 'volume', label: 'grams in 100 mL (w/v)' },
 ];
-const sprayUnits = rateUnits('liquid').map((id) => ({ id, label: UNITS[id].symbol }));
+const sprayUnits = unitChoices(rateUnits('liquid'));
 
 /** Units that fit another kind of product: a liquid is measured by volume, all else by weight. */
-export function withKind(typed: ProductInput, kind: ProductKind): ProductInput {
+export function withKind(input: ProductInput, kind: ProductKind): ProductInput {
   const { form } = PRODUCT_KINDS[kind];
-  if (PRODUCT_KINDS[typed.kind].form === form) return { ...typed, kind };
+  if (PRODUCT_KINDS[input.kind].form === form) return { ...input, kind };
   const [pack] = PACK_UNITS[form];
   const [rate] = rateUnits(form);
   return {
-    ...typed,
+    ...input,
     kind,
-    package: { ...typed.package, unit: pack },
-    labelRate: { ...typed.labelRate, unit: rate ?? typed.labelRate.unit },
+    package: { ...input.package, unit: pack },
+    labelRate: { ...input.labelRate, unit: rate ?? input.labelRate.unit },
   };
 }
 
 type Props = DocFormProps<ProductInput>;
 
-function Settings({ typed, onChange }: Pick<Props, 'typed' | 'onChange'>) {
-  const { settings } = typed;
+function Settings({ input, onChange }: Pick<Props, 'input' | 'onChange'>) {
+  const { settings } = input;
   const set = (at: number, more: Partial<(typeof settings)[number]>) =>
     onChange({
-      ...typed,
+      ...input,
       settings: settings.map((one, index) => (index === at ? Object.assign({}, one, more) : one)),
     });
   return (
@@ -98,7 +99,7 @@ function Settings({ typed, onChange }: Pick<Props, 'typed' | 'onChange'>) {
             aria-label={`Remove the setting for ${one.machine || 'this machine'}`}
             variant="ghost"
             minHeight="44px"
-            onClick={() => onChange({ ...typed, settings: settings.toSpliced(at, 1) })}
+            onClick={() => onChange({ ...input, settings: settings.toSpliced(at, 1) })}
           >
             <X size={18} />
           </IconButton>
@@ -109,7 +110,7 @@ function Settings({ typed, onChange }: Pick<Props, 'typed' | 'onChange'>) {
         marginLeft="-10px"
         minHeight="44px"
         onClick={() =>
-          onChange({ ...typed, settings: [...settings, { machine: '', setting: '', pace: '' }] })
+          onChange({ ...input, settings: [...settings, { machine: '', setting: '', pace: '' }] })
         }
       >
         <Plus size={18} /> Add a setting
@@ -119,9 +120,9 @@ function Settings({ typed, onChange }: Pick<Props, 'typed' | 'onChange'>) {
 }
 
 /** A product typed in from its label. */
-export function ProductForm({ typed, errorAt, onChange }: Props) {
-  const { form } = evaluateLabelFacts(typed);
-  const { density, package: pack, coverage, labelRate, carrier } = typed;
+export function ProductForm({ input, errorAt, onChange }: Props) {
+  const { form } = evaluateLabelFacts(input);
+  const { density, package: pack, coverage, labelRate, carrier } = input;
   const text = (
     field:
       | 'name'
@@ -140,9 +141,9 @@ export function ProductForm({ typed, errorAt, onChange }: Props) {
     <LabelledField
       label={label}
       placeholder={placeholder}
-      value={typed[field]}
+      value={input[field]}
       error={errorAt(field)}
-      onChange={(value) => onChange({ ...typed, [field]: value })}
+      onChange={(value) => onChange({ ...input, [field]: value })}
     />
   );
   const rate = (field: 'low' | 'high' | 'mostAtOnce' | 'mostPerYear', label: string) => (
@@ -150,7 +151,7 @@ export function ProductForm({ typed, errorAt, onChange }: Props) {
       label={label}
       value={labelRate[field]}
       error={errorAt(`labelRate.${field}`)}
-      onChange={(value) => onChange({ ...typed, labelRate: { ...labelRate, [field]: value } })}
+      onChange={(value) => onChange({ ...input, labelRate: { ...labelRate, [field]: value } })}
     />
   );
   const spray = (field: 'low' | 'high', label: string) => (
@@ -158,12 +159,12 @@ export function ProductForm({ typed, errorAt, onChange }: Props) {
       label={label}
       value={carrier[field]}
       error={errorAt(`carrier.${field}`)}
-      onChange={(value) => onChange({ ...typed, carrier: { ...carrier, [field]: value } })}
+      onChange={(value) => onChange({ ...input, carrier: { ...carrier, [field]: value } })}
     />
   );
-  const mixed = form === 'liquid' || typed.kind === 'soluble-fertilizer';
-  const isCarrier = typed.kind === 'granular-carrier';
-  const feeds = typed.kind.endsWith('fertilizer');
+  const mixed = form === 'liquid' || input.kind === 'soluble-fertilizer';
+  const isCarrier = input.kind === 'granular-carrier';
+  const feeds = input.kind.endsWith('fertilizer');
   return (
     <>
       <Section heading="What it is">
@@ -171,34 +172,34 @@ export function ProductForm({ typed, errorAt, onChange }: Props) {
           {text('name', 'Name', 'Lake feed 24-0-8')}
           <Choice
             label="Kind"
-            value={typed.kind}
+            value={input.kind}
             options={PRODUCT_KIND_IDS.map((id) => ({ id, label: PRODUCT_KINDS[id].words }))}
-            onChange={(kind) => onChange(withKind(typed, kind))}
+            onChange={(kind) => onChange(withKind(input, kind))}
           />
           {feeds && text('grade', 'Grade', '24-0-8 + 2 S')}
           {feeds && form === 'liquid' && (
             <Choice
               label="The percentages are"
-              value={typed.gradeBasis}
+              value={input.gradeBasis}
               options={GRADE_BASES}
-              onChange={(gradeBasis) => onChange({ ...typed, gradeBasis })}
+              onChange={(gradeBasis) => onChange({ ...input, gradeBasis })}
             />
           )}
           {feeds && text('slowShare', 'Slow-release share of the nitrogen', '50 %')}
           {isCarrier && text('activeIngredient', 'Active ingredient')}
           {isCarrier && text('load', 'Active ingredient in the product', '0.43 %')}
-          {(form === 'liquid' || typed.density.text !== '') && (
+          {(form === 'liquid' || input.density.text !== '') && (
             <LabelledField
               label={form === 'liquid' ? 'Density' : 'Bulk density'}
               value={density.text}
               error={errorAt('density.text')}
-              onChange={(value) => onChange({ ...typed, density: { ...density, text: value } })}
+              onChange={(value) => onChange({ ...input, density: { ...density, text: value } })}
               unit={
                 <Unit
                   label="Unit of the density"
                   value={density.unit}
                   options={['kg/L', 'g/L', 'lb/gal']}
-                  onChange={(unit) => onChange({ ...typed, density: { ...density, unit } })}
+                  onChange={(unit) => onChange({ ...input, density: { ...density, unit } })}
                 />
               }
             />
@@ -211,14 +212,14 @@ export function ProductForm({ typed, errorAt, onChange }: Props) {
             label="In one package"
             value={pack.size}
             error={errorAt('package.size')}
-            onChange={(size) => onChange({ ...typed, package: { ...pack, size } })}
+            onChange={(size) => onChange({ ...input, package: { ...pack, size } })}
             unit={
               <Unit<UnitId>
                 label="Unit of the package"
                 value={pack.unit}
                 options={PACK_UNITS[form]}
                 onChange={(unit) =>
-                  onChange({ ...typed, package: { ...pack, unit: unit as typeof pack.unit } })
+                  onChange({ ...input, package: { ...pack, unit: unit as typeof pack.unit } })
                 }
               />
             }
@@ -233,13 +234,13 @@ export function ProductForm({ typed, errorAt, onChange }: Props) {
             label="One package covers"
             value={coverage.size}
             error={errorAt('coverage.size')}
-            onChange={(size) => onChange({ ...typed, coverage: { ...coverage, size } })}
+            onChange={(size) => onChange({ ...input, coverage: { ...coverage, size } })}
             unit={
               <Unit
                 label="Unit of the coverage"
                 value={coverage.unit}
                 options={AREAS}
-                onChange={(unit) => onChange({ ...typed, coverage: { ...coverage, unit } })}
+                onChange={(unit) => onChange({ ...input, coverage: { ...coverage, unit } })}
               />
             }
           />
@@ -250,8 +251,8 @@ export function ProductForm({ typed, errorAt, onChange }: Props) {
           <Choice
             label="Rates are in"
             value={labelRate.unit}
-            options={rateUnits(form).map((id) => ({ id, label: UNITS[id].symbol }))}
-            onChange={(unit) => onChange({ ...typed, labelRate: { ...labelRate, unit } })}
+            options={unitChoices(rateUnits(form))}
+            onChange={(unit) => onChange({ ...input, labelRate: { ...labelRate, unit } })}
           />
           {text('leastIntervalDays', 'Least days between two applications', '28')}
           {mixed && spray('low', 'Least spray volume')}
@@ -261,19 +262,19 @@ export function ProductForm({ typed, errorAt, onChange }: Props) {
               label="Spray volumes are in"
               value={carrier.unit}
               options={sprayUnits}
-              onChange={(unit) => onChange({ ...typed, carrier: { ...carrier, unit } })}
+              onChange={(unit) => onChange({ ...input, carrier: { ...carrier, unit } })}
             />
           )}
         </Fields>
       </Section>
-      <ScoopCard typed={typed} errorAt={errorAt} onChange={onChange} />
-      <Settings typed={typed} onChange={onChange} />
+      <ScoopCard input={input} errorAt={errorAt} onChange={onChange} />
+      <Settings input={input} onChange={onChange} />
       <Section heading="Also">
         <Fields>
           {text('grainSize', 'Grain size number')}
           {text('lot', 'Lot')}
         </Fields>
-        <NotesField label="Notes" value={typed.notes} onChange={(notes) => onChange({ ...typed, notes })} />
+        <NotesField label="Notes" value={input.notes} onChange={(notes) => onChange({ ...input, notes })} />
       </Section>
     </>
   );

@@ -1,7 +1,7 @@
 import { Box, Button, IconButton } from '@chakra-ui/react';
 import { evaluateScoop, scoopLine } from '@steady-scatter/core/loads';
 import type { MassUnit } from '@steady-scatter/core/quantities';
-import type { ProductInput } from '@steady-scatter/core/shelf';
+import type { ProductInput } from '@steady-scatter/core/products';
 import { Plus, X } from 'lucide-react';
 import type { DocFormProps } from '../documents/DocPage.tsx';
 import { Choice } from '../ui/Choice.tsx';
@@ -17,9 +17,9 @@ const UNITS: readonly { id: MassUnit; label: string }[] = [
 ];
 
 /** One's own scoop, weighed full of this product: amounts are then told in scoops too. */
-export function ScoopCard({ typed, errorAt, onChange }: DocFormProps<ProductInput>) {
-  const { scoop } = typed;
-  const set = (more: Partial<typeof scoop>) => onChange({ ...typed, scoop: { ...scoop, ...more } });
+export function ScoopCard({ input, errorAt, onChange }: DocFormProps<ProductInput>) {
+  const { scoop } = input;
+  const set = (more: Partial<typeof scoop>) => onChange({ ...input, scoop: { ...scoop, ...more } });
   const { reading } = evaluateScoop(scoop, 'scoop');
   // There is always one empty weighing to type into.
   const weighings = scoop.weighings.length === 0 ? [''] : scoop.weighings;

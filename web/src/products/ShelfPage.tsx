@@ -1,15 +1,14 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
-import type { Product } from '@steady-scatter/contract';
-import { PRODUCT_KIND_IDS, PRODUCT_KINDS } from '@steady-scatter/core/shelf';
+import type { products, SummaryHead } from '@steady-scatter/contract';
+import { PRODUCT_KIND_IDS, PRODUCT_KINDS } from '@steady-scatter/core/products';
 import {
   flexRender,
   getCoreRowModel,
-  getFilteredRowModel,
-  getSortedRowModel,
   useReactTable,
   type Header,
   type Row,
   type RowSelectionState,
+  type SortingState,
 } from '@tanstack/react-table';
 import { ArrowDown, ArrowUp, Download, Plus, Scale, Upload } from 'lucide-react';
 import { useMemo, useState } from 'react';
@@ -25,43 +24,52 @@ import { TopBar } from '../ui/TopBar.tsx';
 import { today } from '../ui/today.ts';
 import { exportShelf } from './exportShelf.ts';
 import { ShelfTabs } from './ShelfTabs.tsx';
-import { matches, SHELF_COLUMNS, shelfRow, type ShelfRow } from './shelfTable.tsx';
-import { productActs, useShelf } from './useProducts.ts';
+import { allDocs, readable, useList } from '../documents/docs.ts';
+import { MoreButton } from '../documents/MoreButton.tsx';
+import { SearchField } from '../documents/SearchField.tsx';
+import { useSought } from '../documents/useSought.ts';
+import { UnfitLine } from '../ui/UnfitLine.tsx';
+import { SHELF_COLUMNS, type ShelfLine } from './shelfTable.tsx';
+import { PRODUCTS, productActs } from './useProducts.ts';
 
 const MAX_COMPARED = 6;
 const ROWS_AT_A_TIME = 200;
-const Search = chakra('input', { base: { ...fieldBox, width: { base: '100%', md: '320px' } } });
 const Kind = chakra('select', { base: fieldBox });
 
-function useShelfTable(products: readonly Product[]) {
-  const [typed, setTyped] = useState('');
+function useShelfTable() {
+  const { q, ...search } = useSought();
   const [kind, setKind] = useState('');
+  const [sorting, setSorting] = useState<SortingState>([{ id: 'name', desc: false }]);
   const [rowSelection, setRowSelection] = useState<RowSelectionState>({});
-  const data = useMemo(() => products.map(shelfRow), [products]);
-  // A new object would be a new filter at each drawing.
-  const globalFilter = useMemo(() => ({ typed, kind }), [typed, kind]);
+  const [by] = sorting;
+  const list = useList(PRODUCTS, {
+    limit: ROWS_AT_A_TIME,
+    ...(q && { q }),
+    ...(kind && { filter: [`kind:${kind}`] }),
+    ...(by && { sort: `${by.desc ? '-' : ''}${by.id}` }),
+  });
+  const lines = list.data?.lines;
+  const data = useMemo(() => readable<typeof products>(lines ?? []), [lines]);
   // oxlint-disable-next-line react/incompatible-library -- the React compiler is not used
   const table = useReactTable({
     data,
     columns: SHELF_COLUMNS,
-    state: { globalFilter, rowSelection },
-    getColumnCanGlobalFilter: () => true,
-    initialState: { sorting: [{ id: 'name', desc: false }] },
-    getRowId: ({ product }) => product.id,
+    state: { rowSelection, sorting },
+    // The server sorts and filters: it has all of them.
+    manualSorting: true,
+    manualFiltering: true,
+    getRowId: ({ id }) => id,
     onRowSelectionChange: setRowSelection,
-    globalFilterFn: ({ original }, _id, wanted: { typed: string; kind: string }) =>
-      (wanted.kind === '' || original.product.typed.kind === wanted.kind) && matches(original, wanted.typed),
+    onSortingChange: setSorting,
     getCoreRowModel: getCoreRowModel(),
-    getSortedRowModel: getSortedRowModel(),
-    getFilteredRowModel: getFilteredRowModel(),
   });
-  return { table, typed, setTyped, kind, setKind };
+  return { table, list, search, isSought: q !== '' || kind !== '', kind, setKind };
 }
 
 const hidden = (wide: boolean | undefined) => (wide ? { base: 'none', lg: 'table-cell' } : 'table-cell');
 const SORT_WORDS = { asc: 'ascending', desc: 'descending' } as const;
 
-function Heading({ header }: { header: Header<ShelfRow, unknown> }) {
+function Heading({ header }: { header: Header<ShelfLine, unknown> }) {
   const { end, wide } = header.column.columnDef.meta ?? {};
   const sorted = header.column.getIsSorted();
   const Arrow = sorted === 'desc' ? ArrowDown : ArrowUp;
@@ -96,8 +104,8 @@ function Heading({ header }: { header: Header<ShelfRow, unknown> }) {
   );
 }
 
-function ShelfTableRow({ row, onDelete }: { row: Row<ShelfRow>; onDelete(): void }) {
-  const { name } = row.original.product.typed;
+function ShelfTableRow({ row, onDelete }: { row: Row<ShelfLine>; onDelete(): void }) {
+  const { name } = row.original;
   return (
     <chakra.tr borderTopWidth="1px" borderColor="line">
       <chakra.td width="44px">
@@ -152,9 +160,8 @@ const Nothing = ({ shelfIsEmpty }: { shelfIsEmpty: boolean }) => (
 
 /** The shelf: everything that the crew owns, to look through, sort, and hold side by side for a need. */
 export default function ShelfPage() {
-  const { data: products = [], error, isPending, refetch } = useShelf();
-  const { table, typed, setTyped, kind, setKind } = useShelfTable(products);
-  const [shown, setShown] = useState(ROWS_AT_A_TIME);
+  const { table, list, search, isSought, kind, setKind } = useShelfTable();
+  const { data, error, isPending, refetch } = list;
   const notices = useNotices();
   const navigate = useNavigate();
   const ticked = table.getSelectedRowModel().rows.map(({ id }) => id);
@@ -163,7 +170,7 @@ export default function ShelfPage() {
     { id: 'new-product', label: 'New product', keys: 'a', run: () => void navigate('/shelf/new') },
     { id: 'compare', label: 'Compare labels for a need', keys: 'v', run: compare },
   ]);
-  if (error && products.length === 0) {
+  if (error && !data) {
     return (
       <Message
         heading="The shelf could not be read"
@@ -174,7 +181,19 @@ export default function ShelfPage() {
     );
   }
 
-  async function onDelete({ id, typed: { name } }: Product) {
+  async function save() {
+    try {
+      const products = await allDocs(PRODUCTS);
+      exportShelf(
+        products.map(({ input }) => input),
+        today(),
+      );
+    } catch (failure) {
+      notices.tell(explain(failure));
+    }
+  }
+
+  async function onDelete({ id, name }: SummaryHead) {
     try {
       await productActs.remove(id);
       document.getElementById('shelf-heading')?.focus();
@@ -199,13 +218,8 @@ export default function ShelfPage() {
             <CommandButton
               icon={Download}
               label="Export"
-              disabled={products.length === 0}
-              onClick={() =>
-                exportShelf(
-                  products.map(({ typed: label }) => label),
-                  today(),
-                )
-              }
+              disabled={data?.total === 0}
+              onClick={() => void save()}
             />
             <CommandButton icon={Upload} label="Import" onClick={() => void navigate('/shelf/import')} />
             <Button variant="solid" asChild>
@@ -223,13 +237,7 @@ export default function ShelfPage() {
       <ShelfTabs />
       <Box as="main" id="main" padding={{ base: '0 16px 24px', md: '4px 24px 24px' }}>
         <Box display="flex" flexWrap="wrap" gap="10px" marginBottom="10px">
-          <Search
-            type="search"
-            aria-label="Look for a product"
-            placeholder="Name, grade, lot, note"
-            value={typed}
-            onChange={(event) => setTyped(event.target.value)}
-          />
+          <SearchField label="Look for a product" placeholder="Name, grade, lot, note" {...search} />
           <Kind aria-label="Kind of product" value={kind} onChange={(event) => setKind(event.target.value)}>
             <option value="">all kinds</option>
             {PRODUCT_KIND_IDS.map((id) => (
@@ -254,23 +262,20 @@ export default function ShelfPage() {
                 ))}
               </chakra.thead>
               <tbody>
-                {rows.slice(0, shown).map((row) => (
-                  <ShelfTableRow
-                    key={row.id}
-                    row={row}
-                    onDelete={() => void onDelete(row.original.product)}
-                  />
+                {rows.map((row) => (
+                  <ShelfTableRow key={row.id} row={row} onDelete={() => void onDelete(row.original)} />
                 ))}
               </tbody>
             </chakra.table>
-            {rows.length > shown && (
-              <Button marginTop="12px" minHeight="44px" onClick={() => setShown(shown + ROWS_AT_A_TIME)}>
-                Show more of {rows.length} products
-              </Button>
-            )}
+            <MoreButton list={list} words={PRODUCTS.kind.words} />
           </>
         ) : (
-          !isPending && <Nothing shelfIsEmpty={products.length === 0} />
+          !isPending && <Nothing shelfIsEmpty={!isSought} />
+        )}
+        {data?.lines.map((line) =>
+          line.isReadable ? null : (
+            <UnfitLine key={line.id} name={line.name} onDelete={() => void onDelete(line)} />
+          ),
         )}
       </Box>
     </>

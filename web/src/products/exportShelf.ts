@@ -1,4 +1,4 @@
-import { shelfTable, type ProductInput } from '@steady-scatter/core/shelf';
+import { shelfTable, type ProductInput } from '@steady-scatter/core/products';
 import Papa from 'papaparse';
 import { saveFile } from '../ui/saveFile.ts';
 

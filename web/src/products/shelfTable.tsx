@@ -1,79 +1,58 @@
-import type { Product } from '@steady-scatter/contract';
-import { isBareNumber, UNITS } from '@steady-scatter/core/quantities';
-import { PRODUCT_KINDS, evaluateProduct } from '@steady-scatter/core/shelf';
+import type { products, ReadableOf } from '@steady-scatter/contract';
+import { textWithUnit, type UnitId } from '@steady-scatter/core/quantities';
+import { PRODUCT_KINDS } from '@steady-scatter/core/products';
 import { MISSING } from '@steady-scatter/core/working';
 import { createColumnHelper } from '@tanstack/react-table';
 import { NameLink } from '../ui/NameLink.tsx';
 import { SampleBadge } from '../ui/SampleBadge.tsx';
 
-/** A product with what the list sorts by. */
-export interface ShelfRow {
-  readonly product: Product;
-  readonly kind: string;
-  readonly packageSi: number;
-  readonly priceCents: number;
-  readonly stock: number;
-}
+/** A product as the list tells of it. */
+export type ShelfLine = ReadableOf<typeof products>;
 
-export function shelfRow(product: Product): ShelfRow {
-  const { package: pack, priceCents, stockPackages } = evaluateProduct(product.typed);
-  return {
-    product,
-    kind: PRODUCT_KINDS[product.typed.kind].words,
-    packageSi: pack?.si ?? -1,
-    priceCents: priceCents ?? -1,
-    stock: stockPackages ?? -1,
-  };
-}
-
-const packageText = ({ typed }: Product): string => {
-  const { size, unit } = typed.package;
-  if (size === '') return MISSING;
-  return isBareNumber(size) ? `${size} ${UNITS[unit].symbol}` : size;
+const packageText = ({ package: size, packageUnit }: ShelfLine): string => {
+  return size === '' ? MISSING : textWithUnit(size, packageUnit as UnitId);
 };
 
-const column = createColumnHelper<ShelfRow>();
+const column = createColumnHelper<ShelfLine>();
 
-/** The columns of the shelf; `wide` ones are left out on a phone, `end` ones are set to the right. */
+/** The columns of the shelf, each by the column of the list that it is sorted by; `wide` ones are left out on a phone, `end` ones are set to the right. */
 export const SHELF_COLUMNS = [
-  column.accessor((row) => row.product.typed.name, {
-    id: 'name',
+  column.accessor('name', {
     header: 'Product',
-    cell: ({ row, getValue }) => (
+    cell: ({ row: { original }, getValue }) => (
       <>
-        <NameLink to={`/shelf/${row.original.product.id}`}>{getValue()}</NameLink>{' '}
-        {row.original.product.isSample && <SampleBadge />}
+        <NameLink to={`/shelf/${original.id}`}>{getValue()}</NameLink> {original.isSample && <SampleBadge />}
       </>
     ),
   }),
-  column.accessor('kind', { header: 'Kind', meta: { wide: true } }),
-  column.accessor(
-    (row) =>
-      row.product.typed.grade || (row.product.typed.load && `${row.product.typed.load} load`) || MISSING,
-    {
-      id: 'grade',
-      header: 'Analysis',
-    },
-  ),
+  column.accessor('kind', {
+    header: 'Kind',
+    meta: { wide: true },
+    cell: ({ getValue }) => PRODUCT_KINDS[getValue()].words,
+  }),
+  column.accessor('grade', {
+    header: 'Analysis',
+    cell: ({ row: { original } }) => original.grade || (original.load && `${original.load} load`) || MISSING,
+  }),
   column.accessor('packageSi', {
     header: 'Package',
     meta: { end: true, wide: true },
-    cell: ({ row }) => packageText(row.original.product),
+    cell: ({ row }) => packageText(row.original),
   }),
   column.accessor('priceCents', {
     header: 'Price each',
     meta: { end: true, wide: true },
-    cell: ({ row }) => row.original.product.typed.price || MISSING,
+    cell: ({ row }) => row.original.price || MISSING,
   }),
-  column.accessor('stock', {
+  column.accessor('stockPackages', {
     header: 'In stock',
     meta: { end: true },
-    cell: ({ row }) => row.original.product.typed.stock || MISSING,
+    cell: ({ row }) => row.original.stock || MISSING,
   }),
-  column.accessor((row) => row.product.typed.lot || MISSING, {
-    id: 'lot',
+  column.accessor('lot', {
     header: 'Lot',
     meta: { wide: true },
+    cell: ({ getValue }) => getValue() || MISSING,
   }),
 ];
 
@@ -83,14 +62,4 @@ declare module '@tanstack/react-table' {
     end?: boolean;
     wide?: boolean;
   }
-}
-
-/** True when every word typed is found in the product's name, kind, analysis, lot or notes. */
-export function matches({ product, kind }: ShelfRow, typed: string): boolean {
-  const { name, grade, lot, notes, activeIngredient } = product.typed;
-  const text = [name, kind, grade, lot, notes, activeIngredient].join(' ').toLowerCase();
-  return typed
-    .toLowerCase()
-    .split(/\s+/)
-    .every((word) => text.includes(word));
 }

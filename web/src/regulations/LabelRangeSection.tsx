@@ -1,6 +1,6 @@
 import { Box, Button } from '@chakra-ui/react';
 import { showQuantity } from '@steady-scatter/core/quantities';
-import { labelRange } from '@steady-scatter/core/season';
+import { labelRange } from '@steady-scatter/core/regulations';
 import { useWatch } from 'react-hook-form';
 import { useSheet, useSheetForm } from '../jobs/sheet.tsx';
 import { useNotices } from '../ui/notices.tsx';

@@ -1,8 +1,8 @@
 import { Box, Button } from '@chakra-ui/react';
 import { inScoops } from '@steady-scatter/core/loads';
 import { showQuantity, UNITS, type MassUnit } from '@steady-scatter/core/quantities';
-import { portionsOf, type Portion } from '@steady-scatter/core/season';
-import { PRODUCT_KINDS } from '@steady-scatter/core/shelf';
+import { portionsOf, type Portion } from '@steady-scatter/core/regulations';
+import { PRODUCT_KINDS } from '@steady-scatter/core/products';
 import { orderTable } from '@steady-scatter/core/worksheet';
 import { useWatch } from 'react-hook-form';
 import { useSheet, useSheetForm } from '../jobs/sheet.tsx';
@@ -55,7 +55,7 @@ function SpraySection() {
           ),
         }}
       />
-      <FieldErrors error={errorAt('carrier.amount')} typed={carrier.amount} />
+      <FieldErrors error={errorAt('carrier.amount')} input={carrier.amount} />
       <Questions about={['carrier.']} />
       {(range[0] || range[1]) && (
         <Box fontSize="15px" color="ink.soft">
@@ -128,7 +128,7 @@ function PortionsSection() {
   const form = useSheetForm();
   const onDay = useWatch({ control: form.control, name: 'onDay' });
   const {
-    portions: typed,
+    portions: input,
     everyDays,
     directions,
   } = useWatch({ control: form.control, name: 'worksheet.split' });
@@ -143,7 +143,7 @@ function PortionsSection() {
           label="Number of portions"
           placeholder="1"
           origin="typed"
-          unit={<Box as="span">&nbsp;{typed.trim() === '1' ? 'portion' : 'portions'}</Box>}
+          unit={<Box as="span">&nbsp;{input.trim() === '1' ? 'portion' : 'portions'}</Box>}
         />
         <TypedTerm
           name="worksheet.split.everyDays"
@@ -152,19 +152,19 @@ function PortionsSection() {
           origin="typed"
           unit={<Box as="span">&nbsp;days apart</Box>}
         />
-        {typed === '' && (
+        {input === '' && (
           <Button size="sm" data-noprint onClick={() => set('2', '28')}>
             Half now, half after four weeks
           </Button>
         )}
-        {typed !== '' && (
+        {input !== '' && (
           <Button size="sm" variant="ghost" data-noprint onClick={() => set('', '')}>
             All at once
           </Button>
         )}
       </Box>
-      <FieldErrors error={errorAt('split.portions')} typed={typed} />
-      <FieldErrors error={errorAt('split.everyDays')} typed={everyDays} />
+      <FieldErrors error={errorAt('split.portions')} input={input} />
+      <FieldErrors error={errorAt('split.everyDays')} input={everyDays} />
       <Box maxWidth="360px" marginTop="8px" data-noprint>
         <Choice
           label="Over the ground"
@@ -218,8 +218,8 @@ function OrderSection() {
           ),
         }}
       />
-      <FieldErrors error={errorAt('product.stock')} typed={stock} />
-      <FieldErrors error={errorAt('product.price')} typed={price} />
+      <FieldErrors error={errorAt('product.stock')} input={stock} />
+      <FieldErrors error={errorAt('product.price')} input={price} />
       {order.buyAtMost > order.buy && (
         <Box fontSize="16px" marginTop="4px">
           If the ground is as large as its ± allows, it takes {order.buyAtMost - order.buy} more.

@@ -1,5 +1,10 @@
 import { Box, Button } from '@chakra-ui/react';
-import { daysNeeded, fewestPortions, mostAllowedShare, type RuleCheck } from '@steady-scatter/core/season';
+import {
+  daysNeeded,
+  fewestPortions,
+  mostAllowedShare,
+  type RuleCheck,
+} from '@steady-scatter/core/regulations';
 import { lessNeed } from '@steady-scatter/core/worksheet';
 import { useWatch } from 'react-hook-form';
 import { useSheet, useSheetForm } from '../jobs/sheet.tsx';
@@ -8,19 +13,19 @@ import { useSheetChange } from '../jobs/useSheetChange.ts';
 /** What can be done about broken rules: ask for less, split, or leave more days between. */
 export function Repairs({ checks }: { checks: readonly RuleCheck[] }) {
   const { answer } = useSheet();
-  const typed = useWatch({ control: useSheetForm().control, name: 'worksheet' });
+  const input = useWatch({ control: useSheetForm().control, name: 'worksheet' });
   const change = useSheetChange();
   const broken = checks.filter(({ state }) => state === 'broken');
   if (broken.length === 0) return null;
   const share = mostAllowedShare(checks);
-  const less = share > 0 && share < 1 ? lessNeed(answer, typed, share) : null;
+  const less = share > 0 && share < 1 ? lessNeed(answer, input, share) : null;
   const portions = fewestPortions(checks);
   const days = daysNeeded(checks);
   const isHelpless = share === 1 && portions === null && days === null;
   return (
     <Box display="flex" flexWrap="wrap" gap="10px" marginTop="10px" alignItems="center" data-noprint>
       {less && (
-        <Button onClick={() => change({ ...typed, need: { ...typed.need, amount: less } }, 'The need is now the most that is allowed.')}>
+        <Button onClick={() => change({ ...input, need: { ...input.need, amount: less } }, 'The need is now the most that is allowed.')}>
           Use the most allowed: {less}
         </Button>
       )}
@@ -28,7 +33,7 @@ export function Repairs({ checks }: { checks: readonly RuleCheck[] }) {
         <Button
           onClick={() =>
             change(
-              { ...typed, split: { ...typed.split, portions: String(portions), everyDays: typed.split.everyDays || String(answer.reading.product.leastIntervalDays ?? 28) } },
+              { ...input, split: { ...input.split, portions: String(portions), everyDays: input.split.everyDays || String(answer.reading.product.leastIntervalDays ?? 28) } },
               `The whole is now put down in ${portions} portions.`,
             )
           }
@@ -37,7 +42,7 @@ export function Repairs({ checks }: { checks: readonly RuleCheck[] }) {
         </Button>
       )}
       {days !== null && (
-        <Button onClick={() => change({ ...typed, split: { ...typed.split, everyDays: String(days) } }, `The portions are now ${days} days apart.`)}>
+        <Button onClick={() => change({ ...input, split: { ...input.split, everyDays: String(days) } }, `The portions are now ${days} days apart.`)}>
           Put {days} days between
         </Button>
       )}

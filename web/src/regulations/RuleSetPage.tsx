@@ -8,7 +8,7 @@ import {
   RULE_KINDS,
   type RuleSetInput,
   type RuleInput,
-} from '@steady-scatter/core/season';
+} from '@steady-scatter/core/regulations';
 import { Plus, X } from 'lucide-react';
 import { v7 as newId } from 'uuid';
 import { DocPage, type DocFormProps } from '../documents/DocPage.tsx';
@@ -19,6 +19,7 @@ import { Fields, NotesField } from '../ui/formParts.tsx';
 import { LabelledField } from '../ui/LabelledField.tsx';
 import { Section } from '../ui/Section.tsx';
 import { RULE_SETS } from './useRuleSets.ts';
+import { unitChoices } from '../ui/unitChoices.ts';
 
 const KINDS = RULE_KIND_IDS.map((id) => ({ id, label: RULE_KINDS[id].words }));
 const OF = NUTRIENT_IDS.map((id) => ({ id, label: `${NUTRIENTS[id].symbol}, ${NUTRIENTS[id].name}` }));
@@ -89,8 +90,8 @@ function RuleRow({ rule, at, rateUnit, errorAt, onChange, onRemove }: RowProps) 
   );
 }
 
-function RuleSetForm({ typed, errorAt, onChange }: DocFormProps<RuleSetInput>) {
-  const { rules } = typed;
+function RuleSetForm({ input, errorAt, onChange }: DocFormProps<RuleSetInput>) {
+  const { rules } = input;
   return (
     <>
       <Section heading="Which rules">
@@ -98,21 +99,21 @@ function RuleSetForm({ typed, errorAt, onChange }: DocFormProps<RuleSetInput>) {
           <LabelledField
             label="Name"
             placeholder="Town rules"
-            value={typed.name}
+            value={input.name}
             error={errorAt('name')}
-            onChange={(name) => onChange({ ...typed, name })}
+            onChange={(name) => onChange({ ...input, name })}
           />
           <Choice
             label="Limits are in"
-            value={typed.unit}
-            options={RATE_CHOICES.map((id) => ({ id, label: UNITS[id].symbol }))}
-            onChange={(unit) => onChange({ ...typed, unit })}
+            value={input.unit}
+            options={unitChoices(RATE_CHOICES)}
+            onChange={(unit) => onChange({ ...input, unit })}
           />
         </Fields>
         <NotesField
           label="Where they come from"
-          value={typed.source}
-          onChange={(source) => onChange({ ...typed, source })}
+          value={input.source}
+          onChange={(source) => onChange({ ...input, source })}
         />
       </Section>
       <Section heading="Each rule, and the season in which it holds (month-day; empty for the whole year)">
@@ -121,17 +122,17 @@ function RuleSetForm({ typed, errorAt, onChange }: DocFormProps<RuleSetInput>) {
             key={rule.id}
             rule={rule}
             at={at}
-            rateUnit={UNITS[typed.unit].symbol}
+            rateUnit={UNITS[input.unit].symbol}
             errorAt={errorAt}
-            onChange={(changed) => onChange({ ...typed, rules: rules.with(at, changed) })}
-            onRemove={() => onChange({ ...typed, rules: rules.toSpliced(at, 1) })}
+            onChange={(changed) => onChange({ ...input, rules: rules.with(at, changed) })}
+            onRemove={() => onChange({ ...input, rules: rules.toSpliced(at, 1) })}
           />
         ))}
         <Button
           variant="ghost"
           marginLeft="-10px"
           minHeight="44px"
-          onClick={() => onChange({ ...typed, rules: [...rules, blankRule(newId())] })}
+          onClick={() => onChange({ ...input, rules: [...rules, blankRule(newId())] })}
         >
           <Plus size={18} /> Add a rule
         </Button>

@@ -11,7 +11,7 @@ export default function RuleSetsPage() {
       tabs={<ShelfTabs />}
       empty="No rules are typed in yet. Copy them from your code, your contract or your advice: at most 1 lb N on each 1000 ft² at once, say. Every sheet can then be held against them."
       columns={[
-        { header: 'Rules', end: true, cell: ({ rules }) => rules.length },
+        { header: 'Rules', end: true, cell: ({ rules }) => rules },
         { header: 'From', wide: true, cell: ({ source }) => source || '—' },
       ]}
     />

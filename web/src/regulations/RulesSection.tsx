@@ -1,7 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { isTestOf, NUTRIENTS, type Nutrient, type SoilTestInput } from '@steady-scatter/core/need';
 import { UNITS } from '@steady-scatter/core/quantities';
-import type { RuleCheck } from '@steady-scatter/core/season';
+import type { RuleCheck } from '@steady-scatter/core/regulations';
 import type { RuleFactsInput } from '@steady-scatter/core/worksheet';
 import { useWatch } from 'react-hook-form';
 import { Link } from 'react-router';
@@ -43,13 +43,13 @@ function CheckLine({ check }: { check: RuleCheck }) {
 }
 
 /** The soil test that a sheet goes by; one of other ground, or one that is too old, is offered as such. */
-function SoilTestChoice({ typed, onChange }: { typed: RuleFactsInput; onChange(more: Partial<RuleFactsInput>): void }) {
+function SoilTestChoice({ input, onChange }: { input: RuleFactsInput; onChange(more: Partial<RuleFactsInput>): void }) {
   const { control } = useSheetForm();
   const areas = useWatch({ control, name: 'worksheet.areas' });
   const { rules } = useRuleChecks();
   const { data: tests = [] } = useDocs(SOIL_TESTS);
   const ground = areas.flatMap(({ from }) => (from ? [from] : []));
-  const years = Math.min(...rules.flatMap((rule) => (rule.typed.kind === 'soil-test' ? [rule.limit] : [])), 50);
+  const years = Math.min(...rules.flatMap((rule) => (rule.input.kind === 'soil-test' ? [rule.limit] : [])), 50);
   const onDay = useWatch({ control, name: 'onDay' });
   const remark = (test: SoilTestInput): string => {
     const isOld = Number(onDay.slice(0, 4)) - Number(test.onDay.slice(0, 4)) - (onDay.slice(5) < test.onDay.slice(5) ? 1 : 0) >= years;
@@ -57,18 +57,18 @@ function SoilTestChoice({ typed, onChange }: { typed: RuleFactsInput; onChange(m
     return [isOther && 'other ground', isOld && 'too old'].filter(Boolean).join(', ');
   };
   // Of this ground and young first.
-  const listed = tests.map(({ id, typed: test }) => ({ id, test, remark: remark(test) })).toSorted((a, b) => a.remark.length - b.remark.length || b.test.onDay.localeCompare(a.test.onDay));
-  const isByDay = typed.soilTest === '' && typed.soilTestDay !== '';
+  const listed = tests.map(({ id, input: test }) => ({ id, test, remark: remark(test) })).toSorted((a, b) => a.remark.length - b.remark.length || b.test.onDay.localeCompare(a.test.onDay));
+  const isByDay = input.soilTest === '' && input.soilTestDay !== '';
   return (
     <Choice
       label="Soil test of this ground"
-      value={typed.soilTest || (isByDay ? 'day' : '')}
+      value={input.soilTest || (isByDay ? 'day' : '')}
       options={[
         { id: '', label: 'none' },
-        ...(isByDay ? [{ id: 'day', label: `${dayText(typed.soilTestDay)}, by its day alone` }] : []),
+        ...(isByDay ? [{ id: 'day', label: `${dayText(input.soilTestDay)}, by its day alone` }] : []),
         ...listed.map(({ id, test, remark: told }) => ({ id, label: `${dayText(test.onDay)}, ${test.name}${told ? ` (${told})` : ''}` })),
       ]}
-      onChange={(id) => id !== 'day' && onChange({ soilTest: id, soilTestDay: tests.find((test) => test.id === id)?.typed.onDay ?? '' })}
+      onChange={(id) => id !== 'day' && onChange({ soilTest: id, soilTestDay: tests.find((test) => test.id === id)?.input.onDay ?? '' })}
     />
   );
 } // prettier-ignore
@@ -77,21 +77,21 @@ function SoilTestChoice({ typed, onChange }: { typed: RuleFactsInput; onChange(m
 export function RulesSection() {
   const { answer, errorAt } = useSheet();
   const form = useSheetForm();
-  const typed = useWatch({ control: form.control, name: 'worksheet.rules' });
+  const input = useWatch({ control: form.control, name: 'worksheet.rules' });
   const { rules, setName, checks } = useRuleChecks();
   const { data: sets = [] } = useDocs(RULE_SETS);
-  const set = (more: Partial<typeof typed>) =>
-    form.setValue('worksheet.rules', { ...typed, ...more }, { shouldDirty: true });
+  const set = (more: Partial<typeof input>) =>
+    form.setValue('worksheet.rules', { ...input, ...more }, { shouldDirty: true });
 
   const yearly = [
-    ...new Set(rules.flatMap((rule) => (rule.typed.kind === 'most-in-a-year' ? [rule.typed.nutrient] : []))),
+    ...new Set(rules.flatMap((rule) => (rule.input.kind === 'most-in-a-year' ? [rule.input.nutrient] : []))),
   ];
-  const asksSoil = rules.some((rule) => rule.typed.kind === 'soil-test');
+  const asksSoil = rules.some((rule) => rule.input.kind === 'soil-test');
   const [kept, open] = [checks.filter(isKept), checks.filter((check) => !isKept(check))];
 
-  const amountOf = (nutrient: Nutrient) => typed.soFar.find((one) => one.nutrient === nutrient)?.amount ?? '';
+  const amountOf = (nutrient: Nutrient) => input.soFar.find((one) => one.nutrient === nutrient)?.amount ?? '';
   const setSoFar = (nutrient: Nutrient, amount: string) => {
-    const others = typed.soFar.filter((one) => one.nutrient !== nutrient);
+    const others = input.soFar.filter((one) => one.nutrient !== nutrient);
     set({ soFar: amount === '' ? others : [...others, { nutrient, amount }] });
   };
 
@@ -109,23 +109,23 @@ export function RulesSection() {
       >
         <Choice
           label="Rules of"
-          value={typed.setId}
+          value={input.setId}
           options={[
             { id: '', label: sets.length === 0 ? 'no rules typed in yet' : 'none' },
-            ...sets.map(({ id, typed: { name } }) => ({ id, label: name })),
+            ...sets.map(({ id, input: { name } }) => ({ id, label: name })),
           ]}
           onChange={(setId) => set({ setId, ...(setName === null ? { unit: answer.units.delivered } : {}) })}
         />
-        {asksSoil && <SoilTestChoice typed={typed} onChange={set} />}
+        {asksSoil && <SoilTestChoice input={input} onChange={set} />}
         {yearly.map((nutrient) => (
           <LabelledField
             key={nutrient}
             label={`${NUTRIENTS[nutrient].symbol} put down earlier this year`}
             placeholder="0"
             value={amountOf(nutrient)}
-            error={errorAt(`rules.soFar.${typed.soFar.findIndex((one) => one.nutrient === nutrient)}.amount`)}
+            error={errorAt(`rules.soFar.${input.soFar.findIndex((one) => one.nutrient === nutrient)}.amount`)}
             onChange={(amount) => setSoFar(nutrient, amount)}
-            unit={<Box whiteSpace="nowrap">{UNITS[typed.unit].symbol}</Box>}
+            unit={<Box whiteSpace="nowrap">{UNITS[input.unit].symbol}</Box>}
           />
         ))}
       </Box>

@@ -1,15 +1,16 @@
+import { MAX_PAGE } from '@steady-scatter/contract';
 import {
   checkSheet,
   evaluateRuleSet,
   type PlannedJob,
   type RuleCheck,
   type RuleResult,
-} from '@steady-scatter/core/season';
+} from '@steady-scatter/core/regulations';
 import { useWatch } from 'react-hook-form';
 import { useParams } from 'react-router';
 import { useSheet, useSheetForm } from '../jobs/sheet.tsx';
-import { useJobList } from '../jobs/useJobs.ts';
-import { useDocs } from '../documents/docs.ts';
+import { JOBS } from '../jobs/useJobs.ts';
+import { readable, useDocs, useList } from '../documents/docs.ts';
 import { SOIL_TESTS } from '../soil/useSoilTests.ts';
 import { RULE_SETS } from './useRuleSets.ts';
 
@@ -21,6 +22,9 @@ export interface SheetChecks {
   readonly checks: readonly RuleCheck[];
 }
 
+/** Most areas that are asked for at once. */
+const MAX_ASKED = 100;
+
 const plain = (text: string): string => text.trim().toLowerCase();
 
 /** What else is planned on the same ground; only asked for where the label states an interval. */
@@ -29,12 +33,11 @@ function useOthers(): PlannedJob[] {
   const { id } = useParams();
   const { areas, product } = useWatch({ control: useSheetForm().control, name: 'worksheet' });
   const isAsked = answer.reading.product.leastIntervalDays !== null && areas.some(({ from }) => from);
-  const { data: jobs = [] } = useJobList(isAsked);
-  if (!isAsked) return [];
-  const keyOf = (place: { site: string; area: string }) => `${place.site}/${place.area}`;
-  const ground = new Set(areas.flatMap(({ from }) => (from ? [keyOf(from)] : [])));
-  return jobs
-    .filter((job) => job.id !== id && job.ground.some((place) => ground.has(keyOf(place)))) // prettier-ignore
+  const ground = areas.flatMap(({ from }) => (from ? [from.area] : [])).slice(0, MAX_ASKED);
+  const { data } = useList(JOBS, { filter: [`uses:${ground.join()}`], limit: MAX_PAGE }, isAsked);
+  if (!isAsked || !data) return [];
+  return readable<typeof JOBS.kind>(data.lines)
+    .filter((job) => job.id !== id)
     .map(({ name, days, product: other }) => ({
       name,
       days,
@@ -46,16 +49,16 @@ function useOthers(): PlannedJob[] {
 export function useRuleChecks(): SheetChecks {
   const { answer } = useSheet();
   const { control } = useSheetForm();
-  const typed = useWatch({ control, name: 'worksheet.rules' });
+  const input = useWatch({ control, name: 'worksheet.rules' });
   const onDay = useWatch({ control, name: 'onDay' });
   const { data: sets = [] } = useDocs(RULE_SETS);
   const { data: soilTests = [] } = useDocs(SOIL_TESTS);
   const others = useOthers();
-  const chosen = sets.find(({ id }) => id === typed.setId);
-  const rules = chosen ? evaluateRuleSet(chosen.typed).rules : [];
+  const chosen = sets.find(({ id }) => id === input.setId);
+  const rules = chosen ? evaluateRuleSet(chosen.input).rules : [];
   return {
     rules,
-    setName: chosen?.typed.name ?? null,
-    checks: checkSheet(rules, answer, typed, { onDay, soilTests, others }),
+    setName: chosen?.input.name ?? null,
+    checks: checkSheet(rules, answer, input, { onDay, soilTests, others }),
   };
 }

@@ -1,5 +1,5 @@
 import { Box, Button, IconButton } from '@chakra-ui/react';
-import { UNITS, type LengthUnit, type MassUnit } from '@steady-scatter/core/quantities';
+import { type LengthUnit, type MassUnit } from '@steady-scatter/core/quantities';
 import {
   blankRig,
   evaluateRig,
@@ -10,7 +10,7 @@ import {
   type RigKind,
   type RigInput,
   type ScaleInput,
-} from '@steady-scatter/core/rigs';
+} from '@steady-scatter/core/machines';
 import { Plus, Trash2 } from 'lucide-react';
 import { v7 as newId } from 'uuid';
 import { DocPage, type DocFormProps } from '../documents/DocPage.tsx';
@@ -22,6 +22,7 @@ import { LabelledField } from '../ui/LabelledField.tsx';
 import { Section } from '../ui/Section.tsx';
 import { today } from '../ui/today.ts';
 import { RIGS } from './useRigs.ts';
+import { unitChoices } from '../ui/unitChoices.ts';
 
 const KINDS = RIG_KIND_IDS.map((id) => ({ id, label: RIG_KINDS[id].words }));
 const STYLES = [
@@ -29,7 +30,7 @@ const STYLES = [
   { id: 'letters', label: 'letters' },
   { id: 'own', label: 'marks of your own' },
 ] as const;
-const WEIGHTS = (['lb', 'kg'] as const).map((id) => ({ id, label: UNITS[id].symbol }));
+const WEIGHTS = unitChoices(['lb', 'kg']);
 const FEEDS = [
   { id: 'own-rows', label: 'a row each' },
   { id: 'one-row', label: 'all one row' },
@@ -43,12 +44,12 @@ const WIDTHS = {
 /** A control with its marks: numbers, letters, or pencil lines. */
 function ControlSection({
   of,
-  typed,
+  input,
   errorAt,
   onChange,
 }: DocFormProps<RigInput> & { of: 'control' | 'second' }) {
-  const control = typed[of];
-  const set = (more: Partial<ScaleInput>) => onChange({ ...typed, [of]: { ...control, ...more } });
+  const control = input[of];
+  const set = (more: Partial<ScaleInput>) => onChange({ ...input, [of]: { ...control, ...more } });
   const field = (name: Exclude<keyof ScaleInput, 'style'>, label: string, placeholder: string) => (
     <LabelledField
       label={label}
@@ -58,7 +59,7 @@ function ControlSection({
       onChange={(text) => set({ [name]: text })}
     />
   );
-  const { marks } = evaluateRig(typed)[of];
+  const { marks } = evaluateRig(input)[of];
   const isMain = of === 'control';
   return (
     <Section heading={isMain ? 'The control that is set' : 'A second control, that stays as it is in a test'}>
@@ -91,12 +92,12 @@ function ControlSection({
 }
 
 /** What was done to it, and when it is due again. */
-function ServiceSection({ typed, errorAt, onChange }: DocFormProps<RigInput>) {
+function ServiceSection({ input, errorAt, onChange }: DocFormProps<RigInput>) {
   const set = (at: number, more: object) =>
-    onChange({ ...typed, services: typed.services.with(at, { ...typed.services[at]!, ...more }) });
+    onChange({ ...input, services: input.services.with(at, { ...input.services[at]!, ...more }) });
   return (
     <Section heading="Service">
-      {typed.services.map((service, at) => (
+      {input.services.map((service, at) => (
         <Box
           key={service.id}
           display="grid"
@@ -126,7 +127,7 @@ function ServiceSection({ typed, errorAt, onChange }: DocFormProps<RigInput>) {
             color="ink.soft"
             minWidth="44px"
             minHeight="44px"
-            onClick={() => onChange({ ...typed, services: typed.services.toSpliced(at, 1) })}
+            onClick={() => onChange({ ...input, services: input.services.toSpliced(at, 1) })}
           >
             <Trash2 size={18} />
           </IconButton>
@@ -138,8 +139,8 @@ function ServiceSection({ typed, errorAt, onChange }: DocFormProps<RigInput>) {
         marginLeft="-12px"
         onClick={() =>
           onChange({
-            ...typed,
-            services: [...typed.services, { id: newId(), onDay: today(), what: '', dueDay: '' }],
+            ...input,
+            services: [...input.services, { id: newId(), onDay: today(), what: '', dueDay: '' }],
           })
         }
       >
@@ -150,15 +151,15 @@ function ServiceSection({ typed, errorAt, onChange }: DocFormProps<RigInput>) {
 }
 
 /** What is looked at: what the kind asks for, and own additions, a line each. */
-function ChecksSection({ typed, onChange }: DocFormProps<RigInput>) {
-  const { before, after } = rigKind(typed.kind);
+function ChecksSection({ input, onChange }: DocFormProps<RigInput>) {
+  const { before, after } = rigKind(input.kind);
   const list = (name: 'before' | 'after', label: string, given: readonly string[]) => (
     <Box>
       <Box fontSize="16px">{given.join('; ')}.</Box>
       <NotesField
         label={label}
-        value={typed[name].join('\n')}
-        onChange={(text) => onChange({ ...typed, [name]: text.split('\n').slice(0, 60) })}
+        value={input[name].join('\n')}
+        onChange={(text) => onChange({ ...input, [name]: text.split('\n').slice(0, 60) })}
       />
     </Box>
   );
@@ -173,9 +174,9 @@ function ChecksSection({ typed, onChange }: DocFormProps<RigInput>) {
 }
 
 function RigForm(props: DocFormProps<RigInput>) {
-  const { typed, errorAt, onChange } = props;
-  const { paceMPerS, paceIsUsual } = evaluateRig(typed);
-  const { width, puts } = rigKind(typed.kind);
+  const { input, errorAt, onChange } = props;
+  const { paceMPerS, paceIsUsual } = evaluateRig(input);
+  const { width, puts } = rigKind(input.kind);
   const isDry = puts !== 'wet';
   return (
     <>
@@ -184,74 +185,74 @@ function RigForm(props: DocFormProps<RigInput>) {
           <LabelledField
             label="Name"
             placeholder="Red push spreader"
-            value={typed.name}
+            value={input.name}
             error={errorAt('name')}
-            onChange={(name) => onChange({ ...typed, name })}
+            onChange={(name) => onChange({ ...input, name })}
           />
           <Choice<RigKind>
             label="Kind"
-            value={typed.kind}
+            value={input.kind}
             options={KINDS}
-            onChange={(kind) => onChange({ ...typed, kind })}
+            onChange={(kind) => onChange({ ...input, kind })}
           />
           <LabelledField
             label="Hopper holds"
             placeholder="50 lb"
-            value={typed.hopper.size}
+            value={input.hopper.size}
             error={errorAt('hopper.size')}
-            onChange={(size) => onChange({ ...typed, hopper: { ...typed.hopper, size } })}
+            onChange={(size) => onChange({ ...input, hopper: { ...input.hopper, size } })}
           />
           <Choice<MassUnit>
             label="Bare weights in"
-            value={typed.hopper.unit}
+            value={input.hopper.unit}
             options={WEIGHTS}
-            onChange={(unit) => onChange({ ...typed, hopper: { ...typed.hopper, unit } })}
+            onChange={(unit) => onChange({ ...input, hopper: { ...input.hopper, unit } })}
           />
           <LabelledField
             label={WIDTHS[width]}
             placeholder="9 ft"
-            value={typed.width.text}
+            value={input.width.text}
             error={errorAt('width.text')}
-            onChange={(text) => onChange({ ...typed, width: { ...typed.width, text } })}
+            onChange={(text) => onChange({ ...input, width: { ...input.width, text } })}
           />
           <Choice<LengthUnit>
             label="Bare lengths in"
-            value={typed.width.unit}
+            value={input.width.unit}
             options={LENGTH_CHOICES}
             onChange={(unit) =>
-              onChange({ ...typed, width: { ...typed.width, unit }, pace: { ...typed.pace, unit } })
+              onChange({ ...input, width: { ...input.width, unit }, pace: { ...input.pace, unit } })
             }
           />
           <LabelledField
             label="Usual pace: a course of"
             placeholder="120 ft"
-            value={typed.pace.course}
+            value={input.pace.course}
             error={errorAt('pace.course')}
-            onChange={(course) => onChange({ ...typed, pace: { ...typed.pace, course } })}
+            onChange={(course) => onChange({ ...input, pace: { ...input.pace, course } })}
           />
           <LabelledField
             label="takes, seconds"
             placeholder="27.2"
-            value={typed.pace.time}
+            value={input.pace.time}
             error={errorAt('pace.time')}
-            onChange={(time) => onChange({ ...typed, pace: { ...typed.pace, time } })}
+            onChange={(time) => onChange({ ...input, pace: { ...input.pace, time } })}
           />
           {width === 'row spacing' && (
             <LabelledField
               label="Outlets"
               placeholder="1"
-              value={typed.outlets.count}
+              value={input.outlets.count}
               inputMode="numeric"
               error={errorAt('outlets.count')}
-              onChange={(count) => onChange({ ...typed, outlets: { ...typed.outlets, count } })}
+              onChange={(count) => onChange({ ...input, outlets: { ...input.outlets, count } })}
             />
           )}
           {width === 'row spacing' && (
             <Choice<Feeds>
               label="They feed"
-              value={typed.outlets.feeds}
+              value={input.outlets.feeds}
               options={FEEDS}
-              onChange={(feeds) => onChange({ ...typed, outlets: { ...typed.outlets, feeds } })}
+              onChange={(feeds) => onChange({ ...input, outlets: { ...input.outlets, feeds } })}
             />
           )}
         </Fields>
@@ -265,7 +266,7 @@ function RigForm(props: DocFormProps<RigInput>) {
       {isDry && <ControlSection {...props} of="second" />}
       <ChecksSection {...props} />
       <ServiceSection {...props} />
-      <NotesField label="Notes" value={typed.notes} onChange={(notes) => onChange({ ...typed, notes })} />
+      <NotesField label="Notes" value={input.notes} onChange={(notes) => onChange({ ...input, notes })} />
     </>
   );
 }

@@ -1,4 +1,5 @@
-import { evaluateRig, RIG_KINDS, type RigInput } from '@steady-scatter/core/rigs';
+import type { ReadableOf, rigs } from '@steady-scatter/contract';
+import { RIG_KINDS } from '@steady-scatter/core/machines';
 import { BenchTabs } from '../bench/BenchTabs.tsx';
 import { DocList } from '../documents/DocList.tsx';
 import { dayText } from '../ui/dayText.ts';
@@ -6,20 +7,13 @@ import { today } from '../ui/today.ts';
 import { RIGS } from './useRigs.ts';
 
 /** "gate 0 to 20, by 0.5 steps: 37 marks" */
-function scaleText(rig: RigInput): string {
-  const { marks } = evaluateRig(rig).control;
-  if (marks.length === 0) return 'marks not typed yet';
-  return `${rig.control.name}, ${marks.length} marks: ${marks[0]!.label} to ${marks.at(-1)!.label}`;
-}
+const scaleText = ({ control, marks, firstMark, lastMark }: ReadableOf<typeof rigs>): string =>
+  marks === 0 ? 'marks not typed yet' : `${control}, ${marks} marks: ${firstMark} to ${lastMark}`;
 
 /** The next service that is due, or nothing. */
-function dueText({ services }: RigInput): string {
-  const [next] = services
-    .map(({ dueDay }) => dueDay)
-    .filter((day) => day !== '')
-    .toSorted();
-  if (!next) return 'nothing due';
-  return next <= today() ? `▲ due since ${dayText(next)}` : dayText(next);
+function dueText({ dueDay }: ReadableOf<typeof rigs>): string {
+  if (dueDay === '') return 'nothing due';
+  return dueDay <= today() ? `▲ due since ${dayText(dueDay)}` : dayText(dueDay);
 }
 
 /** All machines of the crew. */

@@ -1,6 +1,6 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
 import { InputError } from '@steady-scatter/core/errors';
-import { blankProduct } from '@steady-scatter/core/shelf';
+import { blankProduct } from '@steady-scatter/core/products';
 import { ORIGINS, type Origin } from '@steady-scatter/core/working';
 import { AS_TYPED, answerWorksheet, blankWorksheet } from '@steady-scatter/core/worksheet';
 import { Copy } from 'lucide-react';
@@ -23,7 +23,7 @@ import { SampleBadge } from '../ui/SampleBadge.tsx';
 const SAMPLE = answerWorksheet(
   {
     ...blankWorksheet('us', 'sample'),
-    need: { of: 'N', amount: '0.8', unit: 'lb/1000 ft2' },
+    need: { nutrient: 'N', amount: '0.8', unit: 'lb/1000 ft2' },
     areas: [{ id: 'sample', name: 'Bandstand lawn', size: '62 x 38 ft', unit: 'ft2' }],
     product: {
       ...blankProduct('dry-fertilizer', 'us'),
@@ -33,7 +33,7 @@ const SAMPLE = answerWorksheet(
   },
   AS_TYPED,
 );
-const WRONG = new InputError('grade.run-together', { field: 'grade', typed: '240-8', hint: '24-0-8' });
+const WRONG = new InputError('grade.run-together', { field: 'grade', input: '240-8', hint: '24-0-8' });
 const STOPS = [
   { id: 'a', label: 'Need', holds: '3.33 lb / 1000 ft²', lacks: false },
   { id: 'b', label: 'Ground', holds: 'no size yet', lacks: true },
@@ -71,7 +71,7 @@ function Components() {
           <TermInput key={origin} label={origin} origin={origin} defaultValue={ORIGINS[origin]} />
         ))}
         <TermInput label="wrong" origin="label" defaultValue="240-8" errorId="error-grade" />
-        <FieldErrors error={WRONG} typed="240-8" onUse={doNothing} />
+        <FieldErrors error={WRONG} input="240-8" onUse={doNothing} />
       </Shown>
       <Shown name="WorkingLine, large and plain; ResultTerm; UnitPicker">
         <WorkingLine working={SAMPLE.lines.need} />

@@ -1,4 +1,4 @@
-import { AS_TYPED, isShownIn, type ShownIn } from '@steady-scatter/core/worksheet';
+import { AS_TYPED, shownIn, type ShownIn } from '@steady-scatter/core/worksheet';
 
 export const THEMES = { system: 'as this device', day: 'day', night: 'night' } as const;
 export type ThemeChoice = keyof typeof THEMES;
@@ -28,7 +28,7 @@ export function loadPreferences(store: Pick<Storage, 'getItem'>): Preferences {
     const { theme, units, singleKeys } = JSON.parse(store.getItem(KEY) ?? '{}') as Partial<Preferences>;
     return {
       theme: theme && Object.hasOwn(THEMES, theme) ? theme : DEFAULTS.theme,
-      units: isShownIn(units) ? units : DEFAULTS.units,
+      units: shownIn.safeParse(units).data ?? DEFAULTS.units,
       singleKeys: singleKeys !== false,
     };
   } catch {

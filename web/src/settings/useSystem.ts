@@ -1,9 +1,14 @@
+import { systemOf, type System, type UnitId } from '@steady-scatter/core/quantities';
 import { usePreferences } from './PreferencesProvider.tsx';
 
-const METRIC = new Set<string | null>(['kg/ha', 'g/m2', 'kg/100 m2', 'm2', 'ha']);
+/** The system of the first unit that a person prefers; that of the United States where none is said. */
+export function preferredSystem(...preferred: readonly (UnitId | null)[]): System {
+  const unit = preferred.find((each) => each !== null);
+  return unit ? systemOf(unit) : 'us';
+}
 
 /** The units that something new starts in, by what the person prefers. */
-export function useSystem(): 'us' | 'metric' {
+export function useSystem(): System {
   const { rate, area } = usePreferences().preferences.units;
-  return METRIC.has(area ?? rate) ? 'metric' : 'us';
+  return preferredSystem(area, rate);
 }

@@ -3,7 +3,7 @@ import {
   evaluateSiteArea,
   SLOPES,
   SURFACES,
-  type Hold,
+  type LayoutMode,
   type PacesResult,
   type Slope,
   type Surface,
@@ -21,7 +21,7 @@ const choices = <Id extends string>(table: Readonly<Record<Id, string>>) =>
 const HOLDS = [
   { id: 'sum', label: 'a sum sheet' },
   { id: 'placed', label: 'a placed drawing' },
-] as const satisfies readonly { id: Hold; label: string }[];
+] as const satisfies readonly { id: LayoutMode; label: string }[];
 const TREATED = [
   { id: 'yes', label: 'yes' },
   { id: 'no', label: 'no, leave it out' },
@@ -50,16 +50,16 @@ export function AreaFacts({ area, paces, onChange }: AreaProps & { paces: PacesR
           options={TREATED}
           onChange={(treated) => onChange({ ...area, treated: treated === 'yes' }, 'treated')}
         />
-        <Choice<Hold>
+        <Choice<LayoutMode>
           label="Held as"
-          value={area.hold}
+          value={area.layoutMode}
           options={HOLDS}
-          onChange={(hold) => {
+          onChange={(layoutMode) => {
             const parts =
-              hold === 'placed'
+              layoutMode === 'placed'
                 ? placeParts(area.parts, evaluateSiteArea(area, paces, '').measured.parts)
                 : area.parts;
-            onChange({ ...area, hold, parts }, 'hold');
+            onChange({ ...area, layoutMode, parts }, 'layoutMode');
           }}
         />
         <Choice<AreaUnit>

@@ -67,7 +67,9 @@ export function AreaSheet({ area: kept, paces, errorAt, onChange, onRemove, hist
   const [chosen, setChosen] = useState<string | null>(null);
   const live = dragged ?? kept;
   // The drawing follows the finger at once; numbers and fields follow as soon as there is time.
-  const area = useDeferredValue(live);
+  const later = useDeferredValue(live);
+  // What is typed is never shown late: a field would fall back to it and lose the next letter.
+  const area = dragged ? later : kept;
   const reading = useMemo(() => evaluateSiteArea(area, paces, ''), [area, paces]);
   const line = useMemo(() => measuredLine(area, reading), [area, reading]);
   const acts = usePartActs({ area: kept, paces, onChange, choose: setChosen });
@@ -95,7 +97,7 @@ export function AreaSheet({ area: kept, paces, errorAt, onChange, onRemove, hist
             maxLength={120}
             value={area.name}
             data-flow
-            onChange={(name) => onChange({ ...area, name }, 'name')}
+            onChange={(name) => onChange({ ...kept, name }, 'name')}
           />
         </Box>
         <Section heading="Parts, as you would call them out">
@@ -124,7 +126,7 @@ export function AreaSheet({ area: kept, paces, errorAt, onChange, onRemove, hist
         <Button variant="ghost" minHeight="44px" marginLeft="-12px" onClick={onRemove}>
           <Trash2 size={18} /> Remove this area
         </Button>
-        <FieldErrors error={errorAt('parts')} typed="" />
+        <FieldErrors error={errorAt('parts')} input="" />
       </Box>
       <Box minWidth={0} order={{ base: 1, lg: 2 }} position={{ lg: 'sticky' }} top="12px">
         <Answer area={area} reading={reading} />

@@ -47,9 +47,9 @@ function EdgeRow({ edge, at, area, errorAt, onChange }: RowProps) {
       >
         <Choice<EdgeKind>
           label="Beyond it"
-          value={edge.of}
+          value={edge.kind}
           options={OF}
-          onChange={(of) => set({ of }, 'of')}
+          onChange={(kind) => set({ kind }, 'kind')}
         />
         <Choice<Along>
           label="Where"
@@ -71,7 +71,7 @@ function EdgeRow({ edge, at, area, errorAt, onChange }: RowProps) {
         {field('buffer', 'Distance to keep', 'none')}
         <Box alignSelf="end">
           <IconButton
-            aria-label={`Remove the edge to ${EDGE_KINDS[edge.of]}`}
+            aria-label={`Remove the edge to ${EDGE_KINDS[edge.kind]}`}
             variant="ghost"
             color="ink.soft"
             minWidth="44px"
@@ -82,7 +82,7 @@ function EdgeRow({ edge, at, area, errorAt, onChange }: RowProps) {
           </IconButton>
         </Box>
       </Box>
-      <FieldErrors error={errorAt(`edges.${at}.along`) ?? errorAt(`edges.${at}.part`)} typed="" />
+      <FieldErrors error={errorAt(`edges.${at}.along`) ?? errorAt(`edges.${at}.part`)} input="" />
     </Box>
   );
 }

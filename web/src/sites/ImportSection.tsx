@@ -76,7 +76,7 @@ export default function ImportSection({ site, onTake }: Props) {
 
   function take() {
     if (!preview || !asked) return;
-    const blank: SiteAreaInput = { ...blankSiteArea('', system), hold: 'placed', shownIn: sizeUnit };
+    const blank: SiteAreaInput = { ...blankSiteArea('', system), layoutMode: 'placed', shownIn: sizeUnit };
     const fileName = asked.file.name.replace(/\.\w+$/, '');
     const areas = wanted.map((found, at) => {
       const name = found.name || (wanted.length > 1 ? `${fileName} ${at + 1}` : fileName);

@@ -79,16 +79,16 @@ function PlaceField({
   onSet(value: number): void;
 }) {
   // What is typed is held while it is no number yet.
-  const [typed, setTyped] = useState<string | null>(null);
+  const [input, setInput] = useState<string | null>(null);
   return (
     <LabelledField
       label={label}
       unit={unit}
       inputMode="decimal"
-      value={typed ?? showExact(Math.round(value * 1000) / 1000)}
-      onBlur={() => setTyped(null)}
+      value={input ?? showExact(Math.round(value * 1000) / 1000)}
+      onBlur={() => setInput(null)}
       onChange={(text) => {
-        setTyped(text);
+        setInput(text);
         const { value: number } = toResult(() => readNumber(text, ''));
         if (number !== null && Math.abs(number) < 1e5) onSet(number);
       }}

@@ -87,7 +87,7 @@ const PartRow = memo(function PartRow({
           onChange={acts.set}
         />
       )}
-      <FieldErrors error={errorAt(`parts.${at}`)} typed="" />
+      <FieldErrors error={errorAt(`parts.${at}`)} input="" />
     </Box>
   );
 });
@@ -118,7 +118,7 @@ export function PartList({ area, reading, chosen, errorAt, acts, onChoose }: Pro
           at={at}
           size={sizeOf(at)}
           isOpen={part.id === chosen}
-          isPlaced={area.hold === 'placed'}
+          isPlaced={area.layoutMode === 'placed'}
           errorAt={errorAt}
           acts={acts}
           onChoose={onChoose}

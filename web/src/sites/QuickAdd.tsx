@@ -34,7 +34,7 @@ export function QuickAdd({
   onShape(kind: ShapeKind): void;
 }) {
   const id = useId();
-  const [typed, setTyped] = useState('');
+  const [input, setInput] = useState('');
   const [error, setError] = useState<InputError | undefined>();
   useCommands([
     {
@@ -45,10 +45,10 @@ export function QuickAdd({
     },
   ]);
   const add = () => {
-    const { value, error: wrong } = toResult(() => readQuickPart(typed, 'quick'));
+    const { value, error: wrong } = toResult(() => readQuickPart(input, 'quick'));
     setError(wrong ?? undefined);
     if (!value) return;
-    setTyped('');
+    setInput('');
     onAdd(value);
   };
   return (
@@ -58,12 +58,12 @@ export function QuickAdd({
           id={id}
           aria-label="Call out a part"
           placeholder="62 x 38, or -circle 6 to cut out"
-          value={typed}
+          value={input}
           autoComplete="off"
           aria-invalid={error !== undefined}
           aria-describedby={errorId(error)}
           onChange={(event) => {
-            setTyped(event.target.value);
+            setInput(event.target.value);
             setError(undefined);
           }}
           onKeyDown={(event) => {
@@ -90,7 +90,7 @@ export function QuickAdd({
           ))}
         </Shapes>
       </Box>
-      <FieldErrors error={error} typed={typed} />
+      <FieldErrors error={error} input={input} />
     </Box>
   );
 }

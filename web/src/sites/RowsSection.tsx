@@ -10,7 +10,7 @@ import { Section } from '../ui/Section.tsx';
 import type { AreaProps } from './AreaSheet.tsx';
 import { SIZE_CHOICES } from './units.ts';
 
-const WAYS = [
+const SPACING_METHODS = [
   { id: 'byCountM', words: 'counted rows' },
   { id: 'byOwnM', words: 'your own figure' },
   { id: 'bySpacingM', words: 'area ÷ row spacing' },
@@ -18,34 +18,34 @@ const WAYS = [
 
 /** Row length, in each way that is known; only where there are rows. */
 export function RowsSection({ area, rows, errorAt, onChange }: AreaProps & { rows: RowsResult }) {
-  const typed = area.rows;
-  const isTyped = [typed.spacing, typed.own, typed.count, typed.length].some((text) => text !== '');
+  const input = area.rows;
+  const isTyped = [input.spacing, input.own, input.count, input.length].some((text) => text !== '');
   if (area.surface !== 'row-crop' && !isTyped) return null;
   const unit = lengthUnitFor(area.shownIn);
   const field = (name: 'spacing' | 'own' | 'count' | 'length', label: string, placeholder: string) => (
     <LabelledField
       label={label}
       placeholder={placeholder}
-      value={typed[name]}
+      value={input[name]}
       error={errorAt(`rows.${name}`)}
       onChange={(text) =>
-        onChange({ ...area, rows: { ...typed, [name]: text } satisfies RowsInput }, `rows.${name}`)
+        onChange({ ...area, rows: { ...input, [name]: text } satisfies RowsInput }, `rows.${name}`)
       }
     />
   );
-  const known = WAYS.filter(({ id }) => rows[id] !== null);
+  const known = SPACING_METHODS.filter(({ id }) => rows[id] !== null);
   return (
     <Section heading="Rows">
       <Fields>
         {field('spacing', 'Between two rows', '1.5 m')}
         {field('count', 'Number of rows', '24')}
         {field('length', 'Length of a row', '46 m')}
-        {field('own', `Your own figure, row length on each ${UNITS[typed.per].symbol}`, '6600 m')}
+        {field('own', `Your own figure, row length on each ${UNITS[input.per].symbol}`, '6600 m')}
         <Choice<AreaUnit>
           label="Own figure is on each"
-          value={typed.per}
+          value={input.per}
           options={SIZE_CHOICES}
-          onChange={(per) => onChange({ ...area, rows: { ...typed, per } }, 'rows.per')}
+          onChange={(per) => onChange({ ...area, rows: { ...input, per } }, 'rows.per')}
         />
       </Fields>
       {known.length > 0 && (

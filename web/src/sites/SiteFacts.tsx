@@ -19,7 +19,7 @@ import { Section } from '../ui/Section.tsx';
 import { LENGTH_CHOICES } from './units.ts';
 
 interface Props {
-  typed: SiteInput;
+  input: SiteInput;
   reading: SiteResult;
   errorAt(field: string): InputError | undefined;
   onChange(next: SiteInput, about: string): void;
@@ -32,11 +32,11 @@ const Said = ({ children }: { children: React.ReactNode }) => (
 );
 
 /** One's own pace and wheel, from a line of known length. */
-function PaceSection({ typed, reading: { paces }, errorAt, onChange }: Props) {
-  const { pace } = typed;
+function PaceSection({ input, reading: { paces }, errorAt, onChange }: Props) {
+  const { pace } = input;
   const set = (more: Partial<SiteInput['pace']>, about: string) =>
-    onChange({ ...typed, pace: { ...pace, ...more } }, `pace.${about}`);
-  const lengthUnit = lengthUnitFor(typed.areas[0]?.shownIn ?? 'm2');
+    onChange({ ...input, pace: { ...pace, ...more } }, `pace.${about}`);
+  const lengthUnit = lengthUnitFor(input.areas[0]?.shownIn ?? 'm2');
   const walked = paces.pace;
   return (
     <Section heading="Your pace and your wheel" noPrint>
@@ -90,18 +90,18 @@ function PaceSection({ typed, reading: { paces }, errorAt, onChange }: Props) {
 }
 
 /** Where the site lies, and the site as a file. */
-function PlaceSection({ typed, reading, errorAt, onChange }: Props) {
+function PlaceSection({ input, reading, errorAt, onChange }: Props) {
   const notices = useNotices();
   const set = (more: Partial<SiteInput['place']>, about: string) =>
-    onChange({ ...typed, place: { ...typed.place, ...more } }, `place.${about}`);
+    onChange({ ...input, place: { ...input.place, ...more } }, `place.${about}`);
   const save = (format: WrittenFormat) => {
     if (!reading.place) {
       document.querySelector<HTMLElement>('#site-place input')?.focus();
       notices.tell('Say first where the site lies: its latitude and longitude.');
       return;
     }
-    const text = writeSite(typed, reading, reading.place, format);
-    saveFile(`${typed.name.trim() || 'site'}.${format}`, WRITTEN[format].type, text);
+    const text = writeSite(input, reading, reading.place, format);
+    saveFile(`${input.name.trim() || 'site'}.${format}`, WRITTEN[format].type, text);
   };
   return (
     <Section id="site-place" heading="Where the zero of the drawing lies" noPrint>
@@ -109,14 +109,14 @@ function PlaceSection({ typed, reading, errorAt, onChange }: Props) {
         <LabelledField
           label="Latitude, degrees"
           placeholder="47.4012"
-          value={typed.place.lat}
+          value={input.place.lat}
           error={errorAt('place.lat')}
           onChange={(lat) => set({ lat }, 'lat')}
         />
         <LabelledField
           label="Longitude, degrees"
           placeholder="-31.2043"
-          value={typed.place.lon}
+          value={input.place.lon}
           error={errorAt('place.lon')}
           onChange={(lon) => set({ lon }, 'lon')}
         />
@@ -137,15 +137,15 @@ function PlaceSection({ typed, reading, errorAt, onChange }: Props) {
 
 /** What belongs to a site as a whole. */
 export function SiteFacts(props: Props) {
-  const { typed, onChange } = props;
+  const { input, onChange } = props;
   return (
     <Box maxWidth="1100px" marginTop="28px" borderTopWidth="1px" borderColor="line" paddingTop="18px">
       <PaceSection {...props} />
       <PlaceSection {...props} />
       <NotesField
         label="Notes on the site"
-        value={typed.notes}
-        onChange={(notes) => onChange({ ...typed, notes }, 'notes')}
+        value={input.notes}
+        onChange={(notes) => onChange({ ...input, notes }, 'notes')}
       />
     </Box>
   );

@@ -19,7 +19,7 @@ import { useNotices } from '../ui/notices.tsx';
 import { AreaSheet } from './AreaSheet.tsx';
 import { PlanAct } from './PlanAct.tsx';
 import { SiteFacts } from './SiteFacts.tsx';
-import { useHistory } from './useHistory.ts';
+import { aboutOf, useHistory } from './useHistory.ts';
 
 const ImportSection = lazy(() => import('./ImportSection.tsx'));
 
@@ -83,31 +83,31 @@ function AreaTabs({
 }
 
 /** The areas of a site: which is open, adding and removing, and files brought in. */
-function useAreas(typed: SiteInput, change: (next: SiteInput, about: string) => void, undo: () => void) {
+function useAreas(input: SiteInput, change: (next: SiteInput, about: string) => void, undo: () => void) {
   const [wanted, setOpen] = useState(0);
   const system = useSystem();
   const notices = useNotices();
-  const open = Math.min(wanted, typed.areas.length - 1);
+  const open = Math.min(wanted, input.areas.length - 1);
   const add = (areas: readonly SiteAreaInput[], place: SiteInput['place']) => {
-    const only = typed.areas.length === 1 ? typed.areas[0] : undefined;
+    const only = input.areas.length === 1 ? input.areas[0] : undefined;
     // An empty first area makes room for what is brought in.
     const kept =
-      only && only.parts.length === 0 && only.name === '' && areas[0]?.parts.length ? [] : typed.areas;
-    change({ ...typed, place, areas: [...kept, ...areas] }, '');
+      only && only.parts.length === 0 && only.name === '' && areas[0]?.parts.length ? [] : input.areas;
+    change({ ...input, place, areas: [...kept, ...areas] }, '');
     setOpen(kept.length);
   };
   return {
     open,
     setOpen,
     add,
-    addEmpty: () => add([blankSiteArea(newId(), system)], typed.place),
+    addEmpty: () => add([blankSiteArea(newId(), system)], input.place),
     set: (area: SiteAreaInput, about: string) =>
-      change({ ...typed, areas: typed.areas.with(open, area) }, `${area.id}.${about}`),
+      change({ ...input, areas: input.areas.with(open, area) }, aboutOf(area.id, about)),
     remove() {
-      const area = typed.areas[open];
+      const area = input.areas[open];
       if (!area) return;
-      const left = typed.areas.toSpliced(open, 1);
-      change({ ...typed, areas: left.length > 0 ? left : [blankSiteArea(newId(), system)] }, '');
+      const left = input.areas.toSpliced(open, 1);
+      change({ ...input, areas: left.length > 0 ? left : [blankSiteArea(newId(), system)] }, '');
       setOpen(Math.max(0, open - 1));
       notices.undoable(`Removed ${areaName(area, open)}.`, undo);
     },
@@ -115,9 +115,9 @@ function useAreas(typed: SiteInput, change: (next: SiteInput, about: string) => 
 }
 
 /** What is treated on the whole site. */
-function SiteTotal({ reading: { totals, areas }, typed }: { reading: SiteResult; typed: SiteInput }) {
+function SiteTotal({ reading: { totals, areas }, input }: { reading: SiteResult; input: SiteInput }) {
   if (areas.length < 2 || totals.treatableM2 === 0) return null;
-  const { number, unit, band } = showSize(totals.treatableM2, totals.bandM2, typed.areas[0]?.shownIn ?? 'm2');
+  const { number, unit, band } = showSize(totals.treatableM2, totals.bandM2, input.areas[0]?.shownIn ?? 'm2');
   return (
     <Box paddingBottom="10px" fontSize="17px">
       To treat on this site: <b>{number}</b> {unit} {band && `±${band}`}
@@ -127,21 +127,21 @@ function SiteTotal({ reading: { totals, areas }, typed }: { reading: SiteResult;
 
 /** A site as it is typed and drawn. */
 export function SiteForm({
-  typed,
+  input,
   isSample,
   errorAt,
   onChange,
 }: DocFormProps<SiteInput> & { isSample: boolean }) {
-  const history = useHistory(typed, onChange);
-  const areas = useAreas(typed, history.change, history.undo);
-  const reading = useMemo(() => evaluateSite(typed), [typed]);
+  const history = useHistory(input, onChange);
+  const areas = useAreas(input, history.change, history.undo);
+  const reading = useMemo(() => evaluateSite(input), [input]);
   const [importing, setImporting] = useState(false);
   useCommands([
     { id: 'undo', label: 'Undo', keys: 'Ctrl+Z', run: history.undo },
     { id: 'redo', label: 'Redo', keys: 'Ctrl+Y', run: history.redo },
     { id: 'add-area', label: 'Add an area', keys: 'Alt+A', run: areas.addEmpty },
   ]);
-  const area = typed.areas[areas.open];
+  const area = input.areas[areas.open];
   const errorsAt = (path: string): InputError | undefined => errorAt(`areas.${areas.open}.${path}`);
   return (
     <>
@@ -150,13 +150,13 @@ export function SiteForm({
           <LabelledField
             label="Name of the site"
             placeholder="Lake front park"
-            value={typed.name}
+            value={input.name}
             error={errorAt('name')}
-            onChange={(name) => history.change({ ...typed, name }, 'name')}
+            onChange={(name) => history.change({ ...input, name }, 'name')}
           />
         </Box>
-        <PlanAct site={typed} isSample={isSample} />
-        <SiteTotal reading={reading} typed={typed} />
+        <PlanAct site={input} isSample={isSample} />
+        <SiteTotal reading={reading} input={input} />
       </Box>
       <Box
         display="flex"
@@ -168,7 +168,7 @@ export function SiteForm({
         marginBottom="16px"
         data-noprint
       >
-        <AreaTabs areas={typed.areas} current={areas.open} onOpen={areas.setOpen} />
+        <AreaTabs areas={input.areas} current={areas.open} onOpen={areas.setOpen} />
         <Button variant="ghost" minHeight="44px" onClick={areas.addEmpty}>
           <Plus size={18} /> Add an area
         </Button>
@@ -184,7 +184,7 @@ export function SiteForm({
       {importing && (
         <Suspense fallback={null}>
           <ImportSection
-            site={typed}
+            site={input}
             onTake={(taken, place) => {
               areas.add(taken, place);
               setImporting(false);
@@ -203,7 +203,7 @@ export function SiteForm({
           onRemove={areas.remove}
         />
       )}
-      <SiteFacts typed={typed} reading={reading} errorAt={errorAt} onChange={history.change} />
+      <SiteFacts input={input} reading={reading} errorAt={errorAt} onChange={history.change} />
     </>
   );
 }

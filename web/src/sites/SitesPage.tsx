@@ -1,12 +1,13 @@
-import { evaluateSite, showSize, type SiteInput } from '@steady-scatter/core/ground';
+import type { ReadableOf, sites } from '@steady-scatter/contract';
+import { showSize } from '@steady-scatter/core/ground';
+import type { AreaUnit } from '@steady-scatter/core/quantities';
 import { DocList } from '../documents/DocList.tsx';
 import { SITES } from './useSites.ts';
 
 /** "2 867 ft² ±52" of all that is treated on a site, in the unit of its first area. */
-function sizeText(site: SiteInput): string {
-  const { treatableM2, bandM2 } = evaluateSite(site).totals;
-  if (treatableM2 === 0) return 'not measured yet';
-  const { number, band, unit } = showSize(treatableM2, bandM2, site.areas[0]?.shownIn ?? 'm2');
+function sizeText({ treatableM2, bandM2, areaUnit }: ReadableOf<typeof sites>): string {
+  if (!treatableM2) return 'not measured yet';
+  const { number, band, unit } = showSize(treatableM2, bandM2 ?? 0, areaUnit as AreaUnit);
   return `${number}${band ? ` ±${band}` : ''} ${unit}`;
 }
 
@@ -22,7 +23,7 @@ export default function SitesPage() {
         {
           header: 'Areas',
           wide: true,
-          cell: ({ areas }) => areas.map(({ name }, at) => name || `Area ${at + 1}`).join(', '),
+          cell: ({ areaNames }) => areaNames.join(', '),
         },
         { header: 'To treat', end: true, cell: sizeText },
       ]}

@@ -1,7 +1,7 @@
 import {
   layOut,
   type Buffers,
-  type Hold,
+  type LayoutMode,
   type Outline,
   type PartResult,
   type Point,
@@ -21,21 +21,21 @@ export const moved = (outline: Outline, { x: right, y: up }: Point = STILL): Out
  */
 export function drawnOutlines(
   parts: readonly PartResult[],
-  hold: Hold,
+  layoutMode: LayoutMode,
   held: readonly Point[] | null = null,
 ): { outlines: Outline[][]; offsets: readonly Point[] } {
-  const offsets = held ?? (hold === 'placed' ? parts.map(() => STILL) : layOut(parts));
+  const offsets = held ?? (layoutMode === 'placed' ? parts.map(() => STILL) : layOut(parts));
   const outlines = parts.map((part, at) => part.outlines.map((outline) => moved(outline, offsets[at])));
   return { outlines, offsets };
 }
 
 /** What buffers hold back, where it is drawn; nothing on a sum sheet of several parts, each of which would have its own. */
 export function drawnBuffers(
-  { parts, hold }: SiteAreaInput,
+  { parts, layoutMode }: SiteAreaInput,
   { ground }: Buffers,
   offsets: readonly Point[],
 ): readonly Outline[] {
   const added = parts.filter(({ cut }) => !cut).length;
-  if (hold === 'sum' && added !== 1) return [];
+  if (layoutMode === 'sum' && added !== 1) return [];
   return ground.map((outline) => moved(outline, offsets[parts.findIndex(({ cut }) => !cut)]));
 }

@@ -1,10 +1,9 @@
-import { UNITS, type AreaUnit, type LengthUnit } from '@steady-scatter/core/quantities';
+import type { AreaUnit, LengthUnit } from '@steady-scatter/core/quantities';
 import { AREA_CHOICES } from '../ground/units.ts';
-
-const choice = <Id extends AreaUnit | LengthUnit>(id: Id) => ({ id, label: UNITS[id].symbol });
+import { unitChoices } from '../ui/unitChoices.ts';
 
 /** Units of length that people measure ground in. */
-export const LENGTH_CHOICES = (['ft', 'm', 'yd', 'in', 'cm'] as const).map((id) => choice<LengthUnit>(id));
+export const LENGTH_CHOICES = unitChoices<LengthUnit>(['ft', 'm', 'yd', 'in', 'cm']);
 
 /** Units that an area is shown in. */
-export const SIZE_CHOICES = AREA_CHOICES.map((id) => choice<AreaUnit>(id));
+export const SIZE_CHOICES = unitChoices<AreaUnit>(AREA_CHOICES);

@@ -10,7 +10,13 @@ interface Past<T> {
   readonly last: { readonly about: string; readonly at: number } | null;
 }
 
-/** Steps back and forward through what was typed and dragged. `about` names a field: its quick changes are one step. */
+/** What a change of a part of something is about; one that is a step of its own stays so. */
+export const aboutOf = (part: string, about: string): string => (about === '' ? '' : `${part}.${about}`);
+
+/**
+ * Steps back and forward through what was typed and dragged. `about` names a field: its quick changes are one
+ * step; without a name each change is a step of its own.
+ */
 export function useHistory<T>(now: T, onChange: (next: T) => void) {
   const past = useRef<Past<T>>({ before: [], after: [], last: null });
   const [can, setCan] = useState({ undo: false, redo: false });

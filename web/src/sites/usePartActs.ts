@@ -1,4 +1,5 @@
 import { lengthUnitFor } from '@steady-scatter/core/fields';
+import { aboutOf } from './useHistory.ts';
 import {
   blankPart,
   MAX_PARTS,
@@ -64,7 +65,10 @@ const partActs = ({ area, paces, onChange, choose }: Wanted, notices: Notices): 
     addQuick: ({ kind, cut, lengths }) => add(kind, cut, lengths),
     addShape: (kind) => add(kind, false, kind === 'polygon' ? SQUARE : []),
     set: (part, about) =>
-      onChange(withParts(area.parts.map((old) => (old.id === part.id ? part : old))), `${part.id}.${about}`),
+      onChange(
+        withParts(area.parts.map((old) => (old.id === part.id ? part : old))),
+        aboutOf(part.id, about),
+      ),
     remove(id) {
       const at = area.parts.findIndex((part) => part.id === id);
       if (at < 0) return;
@@ -73,7 +77,7 @@ const partActs = ({ area, paces, onChange, choose }: Wanted, notices: Notices): 
     },
     nudge(id, by) {
       const part = area.parts.find((candidate) => candidate.id === id);
-      if (!part || area.hold === 'sum') return;
+      if (!part || area.layoutMode === 'sum') return;
       const step = snapStepM(part.unit);
       const { x, y, turn } = part.at;
       const at = { x: x + by.x * step, y: y + by.y * step, turn: (turn + by.turn) % 360 };

@@ -19,6 +19,7 @@ import { Section } from '../ui/Section.tsx';
 import { today } from '../ui/today.ts';
 import { Fields, NotesField } from '../ui/formParts.tsx';
 import { SOIL_TESTS } from './useSoilTests.ts';
+import { unitChoices } from '../ui/unitChoices.ts';
 
 const FORMS = [
   { id: 'oxide', label: 'P₂O₅ and K₂O' },
@@ -26,9 +27,9 @@ const FORMS = [
 ] as const;
 
 /** The site or the area that was sampled, where it is measured here. */
-function GroundChoice({ typed, onChange }: Pick<DocFormProps<SoilTestInput>, 'typed' | 'onChange'>) {
+function GroundChoice({ input, onChange }: Pick<DocFormProps<SoilTestInput>, 'input' | 'onChange'>) {
   const { data: sites = [] } = useDocs(SITES);
-  const value = typed.site === '' ? '' : `${typed.site}/${typed.area}`;
+  const value = input.site === '' ? '' : `${input.site}/${input.area}`;
   return (
     <Choice
       label="Site or area"
@@ -36,27 +37,27 @@ function GroundChoice({ typed, onChange }: Pick<DocFormProps<SoilTestInput>, 'ty
       options={[
         { id: '', label: 'not said' },
         ...sites.flatMap(
-          ({ id, typed: site }) =>
+          ({ id, input: site }) =>
           [{ id: '', name: 'all of it' }].concat(site.areas.map(({ id: area, name }) => ({ id: area, name }))).map((part) => ({ id: `${id}/${part.id}`, label: `${site.name}, ${part.name}` })), // prettier-ignore
         ),
       ]}
       onChange={(id) => {
         const [site = '', area = ''] = id.split('/');
-        onChange({ ...typed, site, area });
+        onChange({ ...input, site, area });
       }}
     />
   );
 }
 
-function SoilTestForm({ typed, errorAt, onChange }: DocFormProps<SoilTestInput>) {
+function SoilTestForm({ input, errorAt, onChange }: DocFormProps<SoilTestInput>) {
   const text = (field: 'name' | 'onDay' | 'lab' | 'ph', label: string, placeholder = '', type = 'text') => (
     <LabelledField
       label={label}
       placeholder={placeholder}
       type={type}
-      value={typed[field]}
+      value={input[field]}
       error={errorAt(field)}
-      onChange={(value) => onChange({ ...typed, [field]: value })}
+      onChange={(value) => onChange({ ...input, [field]: value })}
     />
   );
   return (
@@ -65,7 +66,7 @@ function SoilTestForm({ typed, errorAt, onChange }: DocFormProps<SoilTestInput>)
         <Fields>
           {text('name', 'Ground that was sampled', 'School pitch')}
           {text('onDay', 'Day of the sampling', '', 'date')}
-          <GroundChoice typed={typed} onChange={onChange} />
+          <GroundChoice input={input} onChange={onChange} />
           {text('lab', 'Laboratory')}
         </Fields>
       </Section>
@@ -73,27 +74,27 @@ function SoilTestForm({ typed, errorAt, onChange }: DocFormProps<SoilTestInput>)
         <Fields>
           <Choice
             label="Phosphorus and potassium are stated as"
-            value={typed.form}
+            value={input.form}
             options={FORMS}
-            onChange={(form) => onChange({ ...typed, form })}
+            onChange={(form) => onChange({ ...input, form })}
           />
           <Choice
             label="Needs are in"
-            value={typed.unit}
-            options={RATE_CHOICES.map((id) => ({ id, label: UNITS[id].symbol }))}
-            onChange={(unit) => onChange({ ...typed, unit })}
+            value={input.unit}
+            options={unitChoices(RATE_CHOICES)}
+            onChange={(unit) => onChange({ ...input, unit })}
           />
           {SOIL_NUTRIENTS.map((id) => {
-            const { symbol, name } = NUTRIENTS[statedForm(id, typed.form)];
+            const { symbol, name } = NUTRIENTS[statedForm(id, input.form)];
             return (
               <LabelledField
                 key={id}
                 label={`${symbol}, ${name}`}
                 placeholder="not stated"
-                value={typed.needs[id]}
+                value={input.needs[id]}
                 error={errorAt(`needs.${id}`)}
-                unit={<Box whiteSpace="nowrap">{UNITS[typed.unit].symbol}</Box>}
-                onChange={(value) => onChange({ ...typed, needs: { ...typed.needs, [id]: value } })}
+                unit={<Box whiteSpace="nowrap">{UNITS[input.unit].symbol}</Box>}
+                onChange={(value) => onChange({ ...input, needs: { ...input.needs, [id]: value } })}
               />
             );
           })}
@@ -106,10 +107,10 @@ function SoilTestForm({ typed, errorAt, onChange }: DocFormProps<SoilTestInput>)
         <Fields>{text('ph', 'pH', '6.2')}</Fields>
         <NotesField
           label="Lime"
-          value={typed.limeNote}
-          onChange={(limeNote) => onChange({ ...typed, limeNote })}
+          value={input.limeNote}
+          onChange={(limeNote) => onChange({ ...input, limeNote })}
         />
-        <NotesField label="Notes" value={typed.notes} onChange={(notes) => onChange({ ...typed, notes })} />
+        <NotesField label="Notes" value={input.notes} onChange={(notes) => onChange({ ...input, notes })} />
       </Section>
     </>
   );

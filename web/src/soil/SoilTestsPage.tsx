@@ -1,6 +1,6 @@
 import { Button } from '@chakra-ui/react';
-import { NUTRIENTS, SOIL_NUTRIENTS, statedForm, type SoilTestInput } from '@steady-scatter/core/need';
-import { UNITS } from '@steady-scatter/core/quantities';
+import type { ReadableOf, soilTests } from '@steady-scatter/contract';
+import { UNITS, type MassPerAreaUnit } from '@steady-scatter/core/quantities';
 import { Link } from 'react-router';
 import { DocList } from '../documents/DocList.tsx';
 import { ShelfTabs } from '../products/ShelfTabs.tsx';
@@ -8,12 +8,8 @@ import { dayText } from '../ui/dayText.ts';
 import { SOIL_TESTS } from './useSoilTests.ts';
 
 /** "120 N, 0 P2O5, 80 K2O kg / ha" */
-function needsText({ needs, form, unit }: SoilTestInput): string {
-  const stated = SOIL_NUTRIENTS.flatMap((id) =>
-    needs[id].trim() === '' ? [] : [`${needs[id]} ${NUTRIENTS[statedForm(id, form)].symbol}`],
-  );
-  return stated.length === 0 ? 'no needs stated' : `${stated.join(', ')}  ${UNITS[unit].symbol}`;
-}
+const needsText = ({ needs, unit }: ReadableOf<typeof soilTests>): string =>
+  needs.length === 0 ? 'no needs stated' : `${needs.join(', ')}  ${UNITS[unit as MassPerAreaUnit].symbol}`;
 
 /** All soil tests of the crew. */
 export default function SoilTestsPage() {
@@ -26,7 +22,7 @@ export default function SoilTestsPage() {
       columns={[
         { header: 'Sampled', cell: ({ onDay }) => dayText(onDay) },
         { header: 'Needs', cell: needsText },
-        { header: 'pH', end: true, wide: true, cell: ({ ph }) => ph || '—' },
+        { header: 'pH', end: true, wide: true, cell: ({ ph }) => ph ?? '—' },
         { header: 'Laboratory', wide: true, cell: ({ lab }) => lab || '—' },
       ]}
       renderAct={({ id }) => (

@@ -1,12 +1,10 @@
 import { ChakraProvider } from '@chakra-ui/react';
-import { upgradeRig } from '@steady-scatter/core/rigs';
-import { blankProduct, upgradeProduct, type ProductInput } from '@steady-scatter/core/shelf';
-import { upgradeCalibration } from '@steady-scatter/core/testing';
+import { KIND_NAMES, KINDS, type Kind, type KindName, type ListAsk } from '@steady-scatter/contract';
+import { blankProduct, type ProductInput } from '@steady-scatter/core/products';
 import {
   AS_TYPED,
   answerWorksheet,
   blankWorksheet,
-  upgradeWorksheet,
   type WorksheetInput,
 } from '@steady-scatter/core/worksheet';
 import { render } from '@testing-library/react';
@@ -16,36 +14,59 @@ import { useForm, type UseFormReturn } from 'react-hook-form';
 import { createMemoryRouter, RouterProvider } from 'react-router';
 import demo from '../../../demo/tarn-hollow.json' with { type: 'json' };
 import { queries } from '../api/queries.ts';
+import { CommandsProvider } from '../commands/CommandsProvider.tsx';
+import { keysOf } from '../documents/docs.ts';
 import type { SheetForm } from '../jobs/drafts.ts';
 import { SheetProvider } from '../jobs/sheet.tsx';
 import { PreferencesProvider } from '../settings/PreferencesProvider.tsx';
 import { system } from '../theme/index.ts';
 import { NoticesProvider } from '../ui/notices.tsx';
 
-const kept = <Typed,>(id: string, typed: Typed) => ({ id, version: 1, isSample: true, typed, changedAt: '2026-04-18T08:00:00.000Z' }); // prettier-ignore
+type Stored = { readonly id: string; readonly input: unknown };
 
-/** Everything that the made-up town keeps, as if it had been fetched; more or other things by their list. */
-export function keepDemo(more: Readonly<Record<string, readonly unknown[]>> = {}): void {
+/** A document as it would have been fetched. */
+export const fetched = <Input,>(id: string, input: Input) => ({ id, version: 1, schemaVersion: 2, isSample: true, input, changedAt: '2026-04-18T08:00:00.000Z' }); // prettier-ignore
+
+/** The line of a document in the list of its kind. */
+export const lineOf = (kind: Kind, { id, input }: Stored) => ({
+  ...kind.summarise(input, kind.evaluate(input)),
+  id,
+  version: 1,
+  isSample: true,
+  isReadable: true,
+  name: kind.nameOf(input),
+  changedAt: '2026-04-18T08:00:00.000Z',
+});
+
+/** A list as if it had been fetched. */
+export const keepList = (kind: Kind, ask: ListAsk, items: readonly unknown[]): void =>
+  void queries.setQueryData(keysOf(kind).list(ask), { pages: [{ items, next: null, total: items.length }], pageParams: [null] }); // prettier-ignore
+
+/** Everything that the made-up town stores, as if it had been fetched; other things in place of some of it. */
+export function keepDemo(other: Partial<Record<KindName, readonly Stored[]>> = {}): void {
   queries.clear();
   queries.setDefaultOptions({ queries: { staleTime: Infinity, retry: false } });
-  const lists: Record<string, readonly unknown[]> = {
-    jobs: [],
-    'rule-sets': demo.ruleSets.map(({ id, typed }) => kept(id, typed)),
-    'soil-tests': demo.soilTests.map(({ id, typed }) => kept(id, { site: '', area: '', ...typed })),
-    rigs: demo.rigs.map(({ id, typed }) => kept(id, upgradeRig(typed as never))),
-    calibrations: demo.calibrations.map(({ id, typed }) => kept(id, upgradeCalibration(typed as never))),
-    products: demo.products.map(({ id, typed }) => kept(id, upgradeProduct(typed as never))),
-    'width-tests': [],
-    ...more,
-  };
-  for (const [root, list] of Object.entries(lists)) queries.setQueryData([root], list);
+  for (const name of KIND_NAMES) {
+    const kind = KINDS[name] as Kind;
+    const rows: readonly Stored[] =
+      other[name] ?? (name === 'jobs' || name === 'widthTests' ? [] : demo[name]);
+    queries.setQueryData(
+      keysOf(kind).all,
+      rows.map(({ id, input }) => fetched(id, input)),
+    );
+    keepList(
+      kind,
+      {},
+      rows.map((row) => lineOf(kind, row)),
+    );
+  }
 }
 
-/** The worksheet of a sample job. */
+/** A sample job as it is typed. */
 export function sampleSheet(name: string): SheetForm {
-  const job = demo.jobs.find((one) => one.name === name);
+  const job = demo.jobs.find(({ input }) => input.name === name);
   if (!job) throw new Error(`There is no sample job ${name}.`);
-  return { name, onDay: job.onDay, worksheet: upgradeWorksheet(job.worksheet as never) };
+  return job.input as unknown as SheetForm;
 }
 
 /** 0.8 lb N from 24-0-8 on 7400 ft2. */
@@ -55,7 +76,7 @@ export function plainSheet(
 ): SheetForm {
   const worksheet: WorksheetInput = {
     ...blankWorksheet('us', 'a'),
-    need: { of: 'N', amount: '0.8', unit: 'lb/1000 ft2' },
+    need: { nutrient: 'N', amount: '0.8', unit: 'lb/1000 ft2' },
     product: { ...blankProduct('dry-fertilizer', 'us'), grade: '24-0-8', ...product },
     areas: [{ id: 'a', name: 'Lawn', size: '7400', unit: 'ft2' }],
     ...more,
@@ -65,9 +86,10 @@ export function plainSheet(
 
 /** Renders a part with everything that it stands in, at an address; gives a person. */
 export function inApp(part: ReactNode, address = '/') {
+  const whole = <CommandsProvider>{part}</CommandsProvider>;
   const routes = [
-    { path: '/jobs/:id', element: part },
-    { path: '*', element: part },
+    { path: '/jobs/:id', element: whole },
+    { path: '*', element: whole },
   ];
   const router = createMemoryRouter(routes, { initialEntries: [address] });
   render(

@@ -8,15 +8,15 @@ export const errorId = (error: InputError | undefined): string | undefined => er
 
 type Props = {
   error: InputError | undefined;
-  typed: string;
+  input: string;
   /** Types the suggestion instead. */
   onUse?: (text: string) => void;
 };
 
 /** One plain sentence under a field, with what would be right. */
-export function FieldErrors({ error, typed, onUse }: Props) {
+export function FieldErrors({ error, input, onUse }: Props) {
   if (!error) return null;
-  const instead = suggestion(error, typed);
+  const instead = suggestion(error, input);
   return (
     <Box
       id={idOf(error.field)}

@@ -35,7 +35,7 @@ export function LabelledField({ label, value, onChange, error, unit, ...rest }: 
         />
         {unit}
       </Box>
-      <FieldErrors error={error} typed={value} onUse={onChange} />
+      <FieldErrors error={error} input={value} onUse={onChange} />
     </Box>
   );
 }

@@ -6,10 +6,10 @@ import { today } from '../ui/today.ts';
 import type { WidthProps } from './widthProps.ts';
 
 /** The spacing that is accepted, by whom and since when. */
-export function Accept({ typed, on, onChange }: WidthProps) {
+export function Accept({ input, on, onChange }: WidthProps) {
   const { lookedM, recommendedM } = on.reading;
-  const { accepted } = typed;
-  const spacing = typed.looked.text === '' ? recommendedM : lookedM;
+  const { accepted } = input;
+  const spacing = input.looked.text === '' ? recommendedM : lookedM;
   if (accepted)
     return (
       <Box marginTop="14px">
@@ -21,17 +21,17 @@ export function Accept({ typed, on, onChange }: WidthProps) {
             <LabelledField
               label="By"
               value={accepted.by}
-              onChange={(by) => onChange({ ...typed, accepted: { ...accepted, by } })}
+              onChange={(by) => onChange({ ...input, accepted: { ...accepted, by } })}
             />
           </Box>
-          <Button minHeight="44px" onClick={() => onChange({ ...typed, accepted: null })}>
+          <Button minHeight="44px" onClick={() => onChange({ ...input, accepted: null })}>
             Take it back
           </Button>
         </Box>
       </Box>
     );
-  if (spacing === null || typed.deflector) return null;
-  const text = handySpacing(spacing, typed.layout.unit);
+  if (spacing === null || input.deflector) return null;
+  const text = handySpacing(spacing, input.layout.unit);
   return (
     <Button
       variant="solid"
@@ -39,7 +39,7 @@ export function Accept({ typed, on, onChange }: WidthProps) {
       fontSize="17px"
       marginTop="14px"
       onClick={() =>
-        onChange({ ...typed, accepted: { text, unit: typed.layout.unit, onDay: today(), by: '' } })
+        onChange({ ...input, accepted: { text, unit: input.layout.unit, onDay: today(), by: '' } })
       }
     >
       Pass {text} apart

@@ -14,10 +14,10 @@ const UnevenChart = lazy(() => import('./UnevenChart.tsx'));
 const REST_MS = 250;
 
 /** The spacing under the finger: it follows at once, and what is typed changes when the finger rests. */
-function useSlide({ typed, on, onChange }: WidthProps) {
+function useSlide({ input, on, onChange }: WidthProps) {
   const [slid, setSlid] = useState<string | null>(null);
-  const unit = typed.layout.unit;
-  const settle = useStable((text: string) => onChange({ ...typed, looked: { text, unit } }));
+  const unit = input.layout.unit;
+  const settle = useStable((text: string) => onChange({ ...input, looked: { text, unit } }));
   useEffect(() => {
     if (slid === null) return undefined;
     const timer = setTimeout(() => {
@@ -26,7 +26,7 @@ function useSlide({ typed, on, onChange }: WidthProps) {
     }, REST_MS);
     return () => clearTimeout(timer);
   }, [slid, settle]);
-  const text = slid ?? typed.looked.text;
+  const text = slid ?? input.looked.text;
   const wanted = { kind: 'length', bareUnit: unit, field: 'looked' } as const;
   const typedM = toResult(() => readPositive(text, wanted, 'The pass spacing').si).value;
   return {
@@ -43,33 +43,33 @@ function useSlide({ typed, on, onChange }: WidthProps) {
 
 /** How even passes are at the spacing that is looked at: the sweep, the slider, four passes with their stripes, and the figures. */
 export function AtSpacing(props: WidthProps) {
-  const { typed, on } = props;
+  const { input, on } = props;
   const { reading } = on;
   const { pattern, sweeps, throwM } = reading;
   const { text, slide, type, lookedM } = useSlide(props);
   const ground = useMemo(
-    () => (pattern && sweeps && lookedM !== null ? groundAt(pattern, lookedM, typed.mode) : null),
-    [pattern, sweeps, lookedM, typed.mode],
+    () => (pattern && sweeps && lookedM !== null ? groundAt(pattern, lookedM, input.passPattern) : null),
+    [pattern, sweeps, lookedM, input.passPattern],
   );
   if (!pattern || !ground || lookedM === null || throwM === null) return null;
-  const mean = meanLine(reading, lookedM, typed);
+  const mean = meanLine(reading, lookedM, input);
   return (
     <>
       <Box marginTop="14px">
         <Suspense fallback={<Box height="290px" />}>
-          <UnevenChart reading={reading} unit={typed.layout.unit} lookedM={lookedM} />
+          <UnevenChart reading={reading} unit={input.layout.unit} lookedM={lookedM} />
         </Suspense>
       </Box>
-      <Look typed={typed} text={text} lookedM={lookedM} reading={reading} onSlide={slide} onType={type} />
+      <Look input={input} text={text} lookedM={lookedM} reading={reading} onSlide={slide} onType={type} />
       <Stripes
         pattern={pattern}
         ground={ground}
         spacingM={lookedM}
-        mode={typed.mode}
+        passPattern={input.passPattern}
         limit={reading.limit}
-        spacing={lengthText(lookedM, typed)}
+        spacing={lengthText(lookedM, input)}
       />
-      {groundRemarks(reading, ground, typed).map((line) => (
+      {groundRemarks(reading, ground, input).map((line) => (
         <Box key={line} fontSize="16px" marginTop="6px">
           {line}
         </Box>

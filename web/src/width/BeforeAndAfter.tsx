@@ -6,14 +6,14 @@ import { useWidthTests } from './useWidthTests.ts';
 import type { WidthProps } from './widthProps.ts';
 
 /** Held against the test from before something was changed. */
-export function BeforeAndAfter({ typed, on, onChange }: WidthProps) {
+export function BeforeAndAfter({ input, on, onChange }: WidthProps) {
   const { data: tests = [] } = useWidthTests();
-  const others = tests.filter(({ typed: each }) => each.rig === typed.rig && each.name !== typed.name && each.way === 'trays'); // prettier-ignore
+  const others = tests.filter(({ input: each }) => each.rig === input.rig && each.name !== input.name && each.spacingMethod === 'trays'); // prettier-ignore
   if (others.length === 0) return null;
   const { pattern, lookedM } = on.reading;
   const compare = () => {
     if (!on.before || !pattern || lookedM === null) return null;
-    const cv = (of: typeof pattern) => `${showExact(100 * overlay(of, lookedM, typed.mode).cv, 2)} %`;
+    const cv = (of: typeof pattern) => `${showExact(100 * overlay(of, lookedM, input.passPattern).cv, 2)} %`;
     const left = (of: typeof pattern) => `${showExact(100 * leftShare(of), 3)} %`;
     return `At this spacing CV was ${cv(on.before.pattern)} before and is ${cv(pattern)} now; ${left(on.before.pattern)} fell to the left before, ${left(pattern)} now.`;
   };
@@ -21,12 +21,12 @@ export function BeforeAndAfter({ typed, on, onChange }: WidthProps) {
     <Box marginTop="14px" maxWidth="420px" data-noprint>
       <Choice
         label="Against the test before the change"
-        value={typed.before}
+        value={input.before}
         options={[
           { id: '', label: 'none' },
-          ...others.map(({ id, typed: each }) => ({ id, label: each.name })),
+          ...others.map(({ id, input: each }) => ({ id, label: each.name })),
         ]}
-        onChange={(before) => onChange({ ...typed, before })}
+        onChange={(before) => onChange({ ...input, before })}
       />
       {compare() && <Box marginTop="6px">{compare()}</Box>}
     </Box>

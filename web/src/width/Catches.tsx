@@ -1,9 +1,9 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
 import { toResult } from '@steady-scatter/core/errors';
 import { readNumber, showExact, showQuantity, UNITS } from '@steady-scatter/core/quantities';
-import { MAX_ROWS, type WidthResult, type WidthTestInput } from '@steady-scatter/core/width';
+import { MAX_ROWS, positionsOf, type WidthResult, type WidthTestInput } from '@steady-scatter/core/width';
 import { Plus } from 'lucide-react';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import type { DocFormProps } from '../documents/DocPage.tsx';
 import { FieldErrors } from '../ui/FieldErrors.tsx';
 import { fieldBox } from '../ui/fieldBox.ts';
@@ -39,22 +39,23 @@ const KIND_UNIT = { mass: '', count: 'granules', height: 'mm' };
 
 /** What each tray caught: typed down the row, Enter goes to the next, or dragged in the drawing; a row for each repeat. */
 export function Catches({
-  typed,
+  input,
   errorAt,
   onChange,
   reading,
 }: DocFormProps<WidthTestInput> & { reading: WidthResult }) {
   const [wanted, setOpen] = useState(0);
-  const open = Math.min(wanted, Math.max(0, typed.rows.length - 1));
-  const positions = reading.trays.positionsM;
-  const row = typed.rows[open] ?? [];
-  const unit = typed.kind === 'mass' ? UNITS[typed.unit].symbol : KIND_UNIT[typed.kind];
+  const open = Math.min(wanted, Math.max(0, input.rows.length - 1));
+  // As they are now: the reading may still be that of the layout before.
+  const positions = useMemo(() => positionsOf(input.layout), [input.layout]);
+  const row = input.rows[open] ?? [];
+  const unit = input.kind === 'mass' ? UNITS[input.unit].symbol : KIND_UNIT[input.kind];
   const set = (at: number, text: string) => {
     const whole = positions.map((_, index) => (index === at ? text : (row[index] ?? '')));
-    onChange({ ...typed, rows: typed.rows.length === 0 ? [whole] : typed.rows.with(open, whole) });
+    onChange({ ...input, rows: input.rows.length === 0 ? [whole] : input.rows.with(open, whole) });
   };
   const place = (xM: number) => {
-    const { number } = showQuantity(Math.abs(xM), typed.layout.unit, 3);
+    const { number } = showQuantity(Math.abs(xM), input.layout.unit, 3);
     const text = xM === 0 ? '0' : `${xM < 0 ? '−' : ''}${number.replace(/\.?0+$/, '')}`;
     return text;
   };
@@ -65,12 +66,12 @@ export function Catches({
         positionsM={positions}
         levels={levels}
         trays={reading.trays.trays}
-        labelOf={(xM) => `${place(xM)} ${UNITS[typed.layout.unit].symbol}`}
+        labelOf={(xM) => `${place(xM)} ${UNITS[input.layout.unit].symbol}`}
         onLevel={set}
       />
       <Box display="flex" flexWrap="wrap" gap="4px" marginY="6px" alignItems="center" data-noprint>
-        {typed.rows.length > 1 &&
-          typed.rows.map((_, at) => (
+        {input.rows.length > 1 &&
+          input.rows.map((_, at) => (
             <RowTab
               // oxlint-disable-next-line react/no-array-index-key -- a row is known by its place
               key={at}
@@ -84,15 +85,15 @@ export function Catches({
         <Button
           variant="ghost"
           minHeight="44px"
-          disabled={typed.rows.length >= MAX_ROWS}
+          disabled={input.rows.length >= MAX_ROWS}
           onClick={() => {
-            onChange({ ...typed, rows: [...typed.rows, positions.map(() => '')] });
-            setOpen(typed.rows.length);
+            onChange({ ...input, rows: [...input.rows, positions.map(() => '')] });
+            setOpen(input.rows.length);
           }}
         >
           <Plus size={18} /> Another row of trays
         </Button>
-        <CsvActs typed={typed} onChange={onChange} />
+        <CsvActs input={input} onChange={onChange} />
       </Box>
       <Box
         display="grid"
@@ -102,10 +103,12 @@ export function Catches({
         {positions.map((xM, at) => {
           const error = errorAt(`rows.${open}.${at}`);
           return (
-            <chakra.label key={xM} display="block" textAlign="center" fontSize="14px" color="ink.soft">
+            // A field stays while its place changes: what is being typed into it is not lost.
+            // oxlint-disable-next-line react/no-array-index-key -- a tray is known by its place in the row
+            <chakra.label key={at} display="block" textAlign="center" fontSize="14px" color="ink.soft">
               {place(xM)}
               <Catch
-                aria-label={`Tray ${at + 1} at ${place(xM)} ${UNITS[typed.layout.unit].symbol}${typed.rows.length > 1 ? `, row ${open + 1}` : ''}`}
+                aria-label={`Tray ${at + 1} at ${place(xM)} ${UNITS[input.layout.unit].symbol}${input.rows.length > 1 ? `, row ${open + 1}` : ''}`}
                 value={row[at] ?? ''}
                 data-flow
                 autoComplete="off"
@@ -118,13 +121,13 @@ export function Catches({
         })}
       </Box>
       {positions.map((xM, at) => (
-        <FieldErrors key={xM} error={errorAt(`rows.${open}.${at}`)} typed={row[at] ?? ''} />
+        <FieldErrors key={xM} error={errorAt(`rows.${open}.${at}`)} input={row[at] ?? ''} />
       ))}
-      {reading.trays.doubts.map(({ id, text }) => (
+      {reading.trays.plausibility.map(({ id, text }) => (
         <WarningBox key={id} marginTop="10px">
           <b>▲ Is this right?</b> {text}
           <Box marginTop="8px">
-            <Button minHeight="44px" onClick={() => onChange({ ...typed, answers: [...typed.answers, id] })}>
+            <Button minHeight="44px" onClick={() => onChange({ ...input, confirmed: [...input.confirmed, id] })}>
               It is right
             </Button>
           </Box>

@@ -4,7 +4,7 @@ import { useConfidence } from './useConfidence.ts';
 import { lengthText, type WidthProps } from './widthProps.ts';
 
 /** How sure the figures are, worked out beside; it can be stopped. */
-export function Confidence({ typed, on }: Pick<WidthProps, 'typed' | 'on'>) {
+export function Confidence({ input, on }: Pick<WidthProps, 'input' | 'on'>) {
   const { found, share, stop } = useConfidence(on.reading);
   if (share !== null)
     return (
@@ -16,8 +16,8 @@ export function Confidence({ typed, on }: Pick<WidthProps, 'typed' | 'on'>) {
       </Box>
     );
   if (!found) return null;
-  const band = found.widestM[typed.mode];
-  const cv = found.cv[typed.mode];
+  const band = found.widestM[input.passPattern];
+  const cv = found.cv[input.passPattern];
   const from =
     found.from === 'rows'
       ? 'from how the rows differ'
@@ -25,7 +25,7 @@ export function Confidence({ typed, on }: Pick<WidthProps, 'typed' | 'on'>) {
   return (
     <Box fontSize="16px" marginTop="6px">
       {band
-        ? `The widest even spacing lies between ${lengthText(band.low, typed)} and ${lengthText(band.high, typed)}`
+        ? `The widest even spacing lies between ${lengthText(band.low, input)} and ${lengthText(band.high, input)}`
         : 'Often enough no spacing was even'}
       ; CV here between {showExact(100 * cv.low, 2)} and {showExact(100 * cv.high, 2)} % ({from}).
     </Box>

@@ -10,20 +10,20 @@ const MAX_BYTES = 1_000_000;
 const papa = async () => (await loadPart(() => import('papaparse'))).default;
 
 /** The trays as a CSV file, out and in. */
-export function CsvActs({ typed, onChange }: { typed: WidthTestInput; onChange(typed: WidthTestInput): void }) {
-  const input = useRef<HTMLInputElement>(null);
+export function CsvActs({ input, onChange }: { input: WidthTestInput; onChange(input: WidthTestInput): void }) {
+  const chooser = useRef<HTMLInputElement>(null);
   const notices = useNotices();
   async function save() {
-    const text = (await papa()).unparse(traysTable(typed), { escapeFormulae: true, newline: '\r\n' });
-    saveFile(`${typed.name.trim() || 'trays'}.csv`, 'text/csv;charset=utf-8', '\ufeff', text);
+    const text = (await papa()).unparse(traysTable(input), { escapeFormulae: true, newline: '\r\n' });
+    saveFile(`${input.name.trim() || 'trays'}.csv`, 'text/csv;charset=utf-8', '\ufeff', text);
   }
   async function take(file: File) {
     try {
       if (file.size > MAX_BYTES) throw new Error('The file has more than 1 MB, which is more than trays ever take.');
       const { data } = (await papa()).parse<string[]>((await file.text()).replace(/^\ufeff/, ''), { skipEmptyLines: true });
       const rows = data.map((cells) => cells.map((cell) => cell.replace(/^'(?=[=+\-@])/, '')));
-      const before = typed;
-      onChange({ ...typed, ...readTraysTable(rows, typed) });
+      const before = input;
+      onChange({ ...input, ...readTraysTable(rows, input) });
       notices.undoable(`Took the trays of ${file.name}.`, () => onChange(before));
     } catch (error) {
       notices.tell(error instanceof Error ? error.message : String(error));
@@ -35,7 +35,7 @@ export function CsvActs({ typed, onChange }: { typed: WidthTestInput; onChange(t
         <Download size={18} /> Trays as CSV
       </Button>
       <chakra.input
-        ref={input}
+        ref={chooser}
         type="file"
         accept=".csv,.txt"
         aria-label="Trays from a CSV file"
@@ -47,7 +47,7 @@ export function CsvActs({ typed, onChange }: { typed: WidthTestInput; onChange(t
           if (file) void take(file);
         }}
       />
-      <Button variant="ghost" minHeight="44px" onClick={() => input.current?.click()}>
+      <Button variant="ghost" minHeight="44px" onClick={() => chooser.current?.click()}>
         <Upload size={18} /> Trays from a file
       </Button>
     </>

@@ -7,18 +7,18 @@ import { Choice } from '../ui/Choice.tsx';
 import type { WidthProps } from './widthProps.ts';
 
 /** The level: what the trays caught against what the bench weighed at the same setting. */
-export function Level({ typed, on, onChange }: WidthProps) {
+export function Level({ input, on, onChange }: WidthProps) {
   const shelf = useBenchShelf();
-  const same = shelf.calibrations.filter(({ typed: each }) => each.rig === typed.rig && typed.rig !== '');
-  const chosen = same.find(({ id }) => id === typed.calibration)?.typed;
+  const same = shelf.calibrations.filter(({ input: each }) => each.rig === input.rig && input.rig !== '');
+  const chosen = same.find(({ id }) => id === input.calibration)?.input;
   if (same.length === 0) return null;
   const bench = chosen && calibrationContext(chosen, shelf);
-  const outputKgPerM = bench ? outputAt(bench.reading, typed.setting) : null;
+  const outputKgPerM = bench ? outputAt(bench.reading, input.setting) : null;
   const { caughtKgPerM } = on.reading;
   const text = (): string | null => {
     if (!chosen) return null;
     if (outputKgPerM === null)
-      return `That chart has no mark ${typed.setting || 'yet'}: say at which setting the trays were thrown over.`;
+      return `That chart has no mark ${input.setting || 'yet'}: say at which setting the trays were thrown over.`;
     if (caughtKgPerM !== null) return levelText(caughtKgPerM, outputKgPerM);
     const at = on.reading.lookedM;
     if (at === null) return null;
@@ -29,9 +29,9 @@ export function Level({ typed, on, onChange }: WidthProps) {
     <Box marginTop="14px" maxWidth="420px" data-noprint>
       <Choice
         label="Level from a weigh test"
-        value={typed.calibration}
-        options={[{ id: '', label: 'none chosen' }, ...same.map(({ id, typed: each }) => ({ id, label: each.name }))]}
-        onChange={(calibration) => onChange({ ...typed, calibration })}
+        value={input.calibration}
+        options={[{ id: '', label: 'none chosen' }, ...same.map(({ id, input: each }) => ({ id, label: each.name }))]}
+        onChange={(calibration) => onChange({ ...input, calibration })}
       />
       {text() && <Box marginTop="6px">{text()}</Box>}
     </Box>

@@ -9,7 +9,7 @@ const Slider = chakra('input', {
 });
 
 interface Props {
-  typed: WidthTestInput;
+  input: WidthTestInput;
   reading: WidthResult;
   /** What is typed or slid to; empty: the recommended spacing. */
   text: string;
@@ -19,9 +19,9 @@ interface Props {
 }
 
 /** Slides the spacing that is looked at; everything follows. */
-export function Look({ typed, reading: { sweeps, throwM }, text, lookedM, onSlide, onType }: Props) {
-  const unit = typed.layout.unit;
-  const least = sweeps?.[typed.mode].spacingM[0] ?? lookedM;
+export function Look({ input, reading: { sweeps, throwM }, text, lookedM, onSlide, onType }: Props) {
+  const unit = input.layout.unit;
+  const least = sweeps?.[input.passPattern].spacingM[0] ?? lookedM;
   const value = fromSi(lookedM, unit);
   return (
     <Box marginTop="12px" data-noprint>
@@ -32,7 +32,7 @@ export function Look({ typed, reading: { sweeps, throwM }, text, lookedM, onSlid
         <Slider
           type="range"
           aria-label="Pass spacing looked at"
-          aria-valuetext={lengthText(lookedM, typed)}
+          aria-valuetext={lengthText(lookedM, input)}
           min={fromSi(least, unit)}
           max={fromSi(throwM ?? lookedM, unit)}
           step={unit === 'm' ? 0.01 : 0.05}

@@ -17,14 +17,14 @@ interface Props {
   pattern: Pattern;
   ground: OnGround;
   spacingM: number;
-  mode: WidthTestInput['mode'];
+  passPattern: WidthTestInput['passPattern'];
   limit: number;
   /** "5.15 m" */
   spacing: string;
 }
 
 /** Four passes from behind: each one's pattern, what they add up to with its mean and limits, and the stripes it leaves. */
-export function Stripes({ pattern, ground, spacingM, mode, limit, spacing }: Props) {
+export function Stripes({ pattern, ground, spacingM, passPattern, limit, spacing }: Props) {
   const { mean } = ground.overlay;
   const from = -spacingM / 2;
   const span = PASSES * spacingM;
@@ -52,7 +52,7 @@ export function Stripes({ pattern, ground, spacingM, mode, limit, spacing }: Pro
         <Box asChild stroke="ink.soft" strokeWidth="1.5" fill="none" strokeDasharray="4 4">
           <g>
             {Array.from({ length: PASSES + 2 }, (_, index) => (
-              <path key={index} d={path((x) => depositOfPass(pattern, spacingM, mode, index - 1, x))} />
+              <path key={index} d={path((x) => depositOfPass(pattern, spacingM, passPattern, index - 1, x))} />
             ))}
           </g>
         </Box>
@@ -69,7 +69,7 @@ export function Stripes({ pattern, ground, spacingM, mode, limit, spacing }: Pro
             </Box>
             <Box asChild fill="ink" fontSize={{ base: '38px', md: '30px' }}>
               <text x={at(pass * spacingM)} y="26" textAnchor="middle">
-                {isTurned(pass, mode) ? '↓' : '↑'} pass {pass + 1}
+                {isTurned(pass, passPattern) ? '↓' : '↑'} pass {pass + 1}
               </text>
             </Box>
           </g>

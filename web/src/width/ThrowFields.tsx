@@ -1,14 +1,14 @@
 import { Box } from '@chakra-ui/react';
-import { UNITS, type LengthUnit, type MassUnit } from '@steady-scatter/core/quantities';
-import { rigKind } from '@steady-scatter/core/rigs';
+import { type LengthUnit, type MassUnit } from '@steady-scatter/core/quantities';
+import { rigKind } from '@steady-scatter/core/machines';
 import {
   CATCH_KINDS,
-  MODES,
-  WAYS,
-  WAY_IDS,
+  PASS_PATTERNS,
+  SPACING_METHODS,
+  SPACING_METHOD_IDS,
   type CatchKind,
-  type Mode,
-  type Way,
+  type PassPattern,
+  type SpacingMethod,
   type WidthTestInput,
 } from '@steady-scatter/core/width';
 import { useRigs } from '../rigs/useRigs.ts';
@@ -18,10 +18,14 @@ import { CheckLine } from '../ui/CheckLine.tsx';
 import { Choice } from '../ui/Choice.tsx';
 import { LabelledField } from '../ui/LabelledField.tsx';
 import { Section } from '../ui/Section.tsx';
+import { unitChoices } from '../ui/unitChoices.ts';
 
-const WEIGHTS = (['g', 'oz', 'kg', 'lb'] as const).map((id) => ({ id, label: UNITS[id].symbol }));
+const WEIGHTS = unitChoices(['g', 'oz', 'kg', 'lb']);
 const KINDS = (Object.keys(CATCH_KINDS) as CatchKind[]).map((id) => ({ id, label: CATCH_KINDS[id] }));
-const MODE_CHOICES = (Object.keys(MODES) as Mode[]).map((id) => ({ id, label: MODES[id] }));
+const MODE_CHOICES = (Object.keys(PASS_PATTERNS) as PassPattern[]).map((id) => ({
+  id,
+  label: PASS_PATTERNS[id],
+}));
 
 const GRID = {
   display: 'grid',
@@ -31,15 +35,15 @@ const GRID = {
 } as const;
 
 /** Which machine and product, at which setting and pace, and by which habit. */
-export function ThrowFields({ typed, errorAt, onChange }: DocFormProps<WidthTestInput>) {
+export function ThrowFields({ input, errorAt, onChange }: DocFormProps<WidthTestInput>) {
   const { data: rigs = [] } = useRigs();
-  const throwing = rigs.filter(({ typed: rig }) => rigKind(rig.kind).width === 'pass spacing' && rigKind(rig.kind).puts !== 'wet'); // prettier-ignore
+  const throwing = rigs.filter(({ input: rig }) => rigKind(rig.kind).width === 'pass spacing' && rigKind(rig.kind).puts !== 'wet'); // prettier-ignore
   const setUnit = (unit: LengthUnit) =>
     onChange({
-      ...typed,
-      layout: { ...typed.layout, unit },
-      throw: { ...typed.throw, unit },
-      looked: { ...typed.looked, unit },
+      ...input,
+      layout: { ...input.layout, unit },
+      throw: { ...input.throw, unit },
+      looked: { ...input.looked, unit },
     });
   return (
     <Section heading="What was thrown">
@@ -47,83 +51,83 @@ export function ThrowFields({ typed, errorAt, onChange }: DocFormProps<WidthTest
         <LabelledField
           label="Name"
           placeholder="Red spreader, trays"
-          value={typed.name}
+          value={input.name}
           error={errorAt('name')}
-          onChange={(name) => onChange({ ...typed, name })}
+          onChange={(name) => onChange({ ...input, name })}
         />
         <Choice
           label="Machine"
-          value={typed.rig}
+          value={input.rig}
           options={[
             { id: '', label: 'not said yet' },
-            ...throwing.map(({ id, typed: rig }) => ({ id, label: rig.name })),
+            ...throwing.map(({ id, input: rig }) => ({ id, label: rig.name })),
           ]}
-          onChange={(rig) => onChange({ ...typed, rig })}
+          onChange={(rig) => onChange({ ...input, rig })}
         />
         <LabelledField
           label="Product"
           placeholder="Lake feed 24-0-8"
-          value={typed.product}
-          onChange={(product) => onChange({ ...typed, product })}
+          value={input.product}
+          onChange={(product) => onChange({ ...input, product })}
         />
         <LabelledField
           label="Setting"
           placeholder="11"
-          value={typed.setting}
-          onChange={(setting) => onChange({ ...typed, setting })}
+          value={input.setting}
+          onChange={(setting) => onChange({ ...input, setting })}
         />
         <LabelledField
           label="Day"
           type="date"
-          value={typed.onDay}
+          value={input.onDay}
           error={errorAt('onDay')}
-          onChange={(onDay) => onChange({ ...typed, onDay })}
+          onChange={(onDay) => onChange({ ...input, onDay })}
         />
-        <Choice<Way>
+        <Choice<SpacingMethod>
           label="Spacing by"
-          value={typed.way}
-          options={WAY_IDS.map((id) => ({ id, label: WAYS[id] }))}
-          onChange={(way) => onChange({ ...typed, way })}
+          value={input.spacingMethod}
+          options={SPACING_METHOD_IDS.map((id) => ({ id, label: SPACING_METHODS[id] }))}
+          onChange={(spacingMethod) => onChange({ ...input, spacingMethod })}
         />
-        {typed.way !== 'trays' && (
+        {input.spacingMethod !== 'trays' && (
           <LabelledField
             label="The whole throw"
             placeholder="18 ft"
-            value={typed.throw.text}
+            value={input.throw.text}
             data-flow
             error={errorAt('throw.text')}
-            onChange={(text) => onChange({ ...typed, throw: { ...typed.throw, text } })}
+            onChange={(text) => onChange({ ...input, throw: { ...input.throw, text } })}
           />
         )}
         <Choice<LengthUnit>
           label="Bare lengths in"
-          value={typed.layout.unit}
+          value={input.layout.unit}
           options={LENGTH_CHOICES}
           onChange={setUnit}
         />
-        {typed.way === 'trays' && (
+        {input.spacingMethod === 'trays' && (
           <>
-            <Choice<Mode>
+            <Choice<PassPattern>
               label="Passes go"
-              value={typed.mode}
+              value={input.passPattern}
               options={MODE_CHOICES}
-              onChange={(mode) => onChange({ ...typed, mode })}
+              onChange={(passPattern) => onChange({ ...input, passPattern })}
             />
             <LabelledField
               label="CV that you bear, %"
               placeholder="15"
-              value={typed.limit}
+              value={input.limit}
               error={errorAt('limit')}
-              onChange={(limit) => onChange({ ...typed, limit })}
+              onChange={(limit) => onChange({ ...input, limit })}
             />
           </>
         )}
       </Box>
-      {typed.way === 'trays' && (
+      {input.spacingMethod === 'trays' && (
         <CheckLine
           label="side deflector down: a pattern for trim passes"
-          checked={typed.deflector}
-          onChange={() => onChange({ ...typed, deflector: !typed.deflector })}
+          checked={input.deflector}
+          onChange={() => onChange({ ...input, deflector: !input.deflector })}
         />
       )}
     </Section>
@@ -131,9 +135,9 @@ export function ThrowFields({ typed, errorAt, onChange }: DocFormProps<WidthTest
 }
 
 /** How the trays were set out, and what was read of them. */
-export function LayoutFields({ typed, errorAt, onChange }: DocFormProps<WidthTestInput>) {
-  const { layout, tray } = typed;
-  const setLayout = (more: Partial<typeof layout>) => onChange({ ...typed, layout: { ...layout, ...more } });
+export function LayoutFields({ input, errorAt, onChange }: DocFormProps<WidthTestInput>) {
+  const { layout, tray } = input;
+  const setLayout = (more: Partial<typeof layout>) => onChange({ ...input, layout: { ...layout, ...more } });
   const isTyped = layout.positions.trim() !== '';
   return (
     <Section heading="How the trays were set out">
@@ -181,7 +185,7 @@ export function LayoutFields({ typed, errorAt, onChange }: DocFormProps<WidthTes
           value={tray.length}
           data-flow
           error={errorAt('tray.length')}
-          onChange={(length) => onChange({ ...typed, tray: { ...tray, length } })}
+          onChange={(length) => onChange({ ...input, tray: { ...tray, length } })}
         />
         <LabelledField
           label="and across"
@@ -189,43 +193,43 @@ export function LayoutFields({ typed, errorAt, onChange }: DocFormProps<WidthTes
           value={tray.width}
           data-flow
           error={errorAt('tray.width')}
-          onChange={(width) => onChange({ ...typed, tray: { ...tray, width } })}
+          onChange={(width) => onChange({ ...input, tray: { ...tray, width } })}
         />
         <Choice<LengthUnit>
           label="Trays in"
           value={tray.unit}
           options={LENGTH_CHOICES}
-          onChange={(unit) => onChange({ ...typed, tray: { ...tray, unit } })}
+          onChange={(unit) => onChange({ ...input, tray: { ...tray, unit } })}
         />
         <LabelledField
           label="Passes over them"
           placeholder="3"
-          value={typed.passes}
+          value={input.passes}
           data-flow
           error={errorAt('passes')}
-          onChange={(passes) => onChange({ ...typed, passes })}
+          onChange={(passes) => onChange({ ...input, passes })}
         />
         <Choice<CatchKind>
           label="What was read"
-          value={typed.kind}
+          value={input.kind}
           options={KINDS}
-          onChange={(kind) => onChange({ ...typed, kind })}
+          onChange={(kind) => onChange({ ...input, kind })}
         />
-        {typed.kind === 'mass' && (
+        {input.kind === 'mass' && (
           <Choice<MassUnit>
             label="Bare weights in"
-            value={typed.unit}
+            value={input.unit}
             options={WEIGHTS}
-            onChange={(unit) => onChange({ ...typed, unit })}
+            onChange={(unit) => onChange({ ...input, unit })}
           />
         )}
-        {typed.kind === 'mass' && (
+        {input.kind === 'mass' && (
           <LabelledField
             label="The scale reads to"
             placeholder="its last digit"
-            value={typed.scaleStep}
+            value={input.scaleStep}
             error={errorAt('scaleStep')}
-            onChange={(scaleStep) => onChange({ ...typed, scaleStep })}
+            onChange={(scaleStep) => onChange({ ...input, scaleStep })}
           />
         )}
       </Box>

@@ -1,7 +1,7 @@
 import { Box, Button } from '@chakra-ui/react';
 import { AnswerBox } from '../ui/AnswerBox.tsx';
 import { showQuantity } from '@steady-scatter/core/quantities';
-import type { RigInput } from '@steady-scatter/core/rigs';
+import type { RigInput } from '@steady-scatter/core/machines';
 import { faultsOf, faultTexts, recommendationText } from '@steady-scatter/core/width';
 import { MISSING } from '@steady-scatter/core/working';
 import { useState } from 'react';
@@ -14,24 +14,24 @@ import { Confidence } from './Confidence.tsx';
 import type { WidthProps } from './widthProps.ts';
 
 /** The spacing to pass at and why, what comes of it on the ground, and what to change in the machine. */
-export function WidthAnswer({ typed, on, rig, onChange }: WidthProps & { rig: RigInput | null }) {
+export function WidthAnswer({ input, on, rig, onChange }: WidthProps & { rig: RigInput | null }) {
   const { reading } = on;
   const { recommendedM, pattern, sweeps } = reading;
-  const shown = recommendedM === null ? null : showQuantity(recommendedM, typed.layout.unit, 3);
+  const shown = recommendedM === null ? null : showQuantity(recommendedM, input.layout.unit, 3);
   const [isMore, setMore] = useState(false);
   const faults = pattern && sweeps ? faultTexts(faultsOf(pattern, recommendedM, null), rig?.kind ?? 'push-rotary') : []; // prettier-ignore
   return (
     <AnswerBox>
       <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
-        {typed.deflector ? 'For trim passes' : 'Passes apart'}
+        {input.deflector ? 'For trim passes' : 'Passes apart'}
       </Box>
       <BigNumber number={shown?.number ?? MISSING} unit={shown?.unit ?? ''} live />
       <Box fontSize="17px" marginTop="8px">
-        {recommendationText(reading, typed)}
+        {recommendationText(reading, input)}
       </Box>
-      {sweeps && <Confidence typed={typed} on={on} />}
-      <Accept typed={typed} on={on} onChange={onChange} />
-      <AtSpacing typed={typed} on={on} onChange={onChange} />
+      {sweeps && <Confidence input={input} on={on} />}
+      <Accept input={input} on={on} onChange={onChange} />
+      <AtSpacing input={input} on={on} onChange={onChange} />
       {faults.length > 0 && (
         <Box marginTop="14px">
           {faults.map((fault) => (
@@ -50,16 +50,16 @@ export function WidthAnswer({ typed, on, rig, onChange }: WidthProps & { rig: Ri
           minHeight="44px"
           marginLeft="-12px"
           marginTop="6px"
-          aria-expanded={isMore || typed.calibration !== '' || typed.before !== ''}
+          aria-expanded={isMore || input.calibration !== '' || input.before !== ''}
           onClick={() => setMore(!isMore)}
         >
           Level and comparison
         </Button>
       )}
-      {(isMore || typed.calibration !== '' || typed.before !== '') && (
+      {(isMore || input.calibration !== '' || input.before !== '') && (
         <>
-          <Level typed={typed} on={on} onChange={onChange} />
-          <BeforeAndAfter typed={typed} on={on} onChange={onChange} />
+          <Level input={input} on={on} onChange={onChange} />
+          <BeforeAndAfter input={input} on={on} onChange={onChange} />
         </>
       )}
     </AnswerBox>

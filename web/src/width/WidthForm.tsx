@@ -12,12 +12,12 @@ import { WidthAnswer } from './WidthAnswer.tsx';
 
 /** A width test: what was thrown and caught on the left, the spacing to pass at on the right. */
 export function WidthForm(props: DocFormProps<WidthTestInput>) {
-  const { typed, errorAt, onChange } = props;
-  const on = useWidth(typed);
+  const { input, errorAt, onChange } = props;
+  const on = useWidth(input);
   const { data: rigs = [] } = useRigs();
-  const rig = rigs.find(({ id }) => id === typed.rig)?.typed ?? null;
+  const rig = rigs.find(({ id }) => id === input.rig)?.input ?? null;
   const errorIn = (field: string): InputError | undefined => errorAt(field);
-  const usesTrays = typed.way === 'trays';
+  const usesTrays = input.spacingMethod === 'trays';
   // On a phone: what is set out first while nothing is caught, then the catches and the answer.
   const hasCatches = on.reading.pattern !== null;
   const loose = on.reading.errors.find(({ field, code }) => field === 'rows.0.0' && code === 'trays.nothing');
@@ -49,11 +49,11 @@ export function WidthForm(props: DocFormProps<WidthTestInput>) {
           </Box>
         )}
         <Box order={6}>
-          <NotesField label="Notes" value={typed.notes} onChange={(notes) => onChange({ ...typed, notes })} />
+          <NotesField label="Notes" value={input.notes} onChange={(notes) => onChange({ ...input, notes })} />
         </Box>
       </Box>
       <Box order={hasCatches ? 2 : 5} minWidth={0}>
-        <WidthAnswer typed={typed} on={on} rig={rig} onChange={onChange} />
+        <WidthAnswer input={input} on={on} rig={rig} onChange={onChange} />
       </Box>
     </Box>
   );

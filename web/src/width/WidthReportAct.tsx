@@ -9,7 +9,7 @@ import { useNotices } from '../ui/notices.tsx';
 import { saveFile } from '../ui/saveFile.ts';
 
 /** Saves the report of a width test as a PDF of one page. */
-export function WidthReportAct({ typed, isSample }: { typed: WidthTestInput; isSample: boolean }) {
+export function WidthReportAct({ input, isSample }: { input: WidthTestInput; isSample: boolean }) {
   const [isPending, setPending] = useState(false);
   const notices = useNotices();
   const { data: rigs = [] } = useRigs();
@@ -17,9 +17,9 @@ export function WidthReportAct({ typed, isSample }: { typed: WidthTestInput; isS
     setPending(true);
     try {
       const { widthPdf } = await loadPart(() => import('./widthPdf.ts'));
-      const machine = rigs.find(({ id }) => id === typed.rig)?.typed.name ?? '';
-      const pdf = await widthPdf(typed, machine, isSample, dayText(typed.onDay));
-      saveFile(`${typed.name.trim()}.pdf`, 'application/pdf', pdf);
+      const machine = rigs.find(({ id }) => id === input.rig)?.input.name ?? '';
+      const pdf = await widthPdf(input, machine, isSample, dayText(input.onDay));
+      saveFile(`${input.name.trim()}.pdf`, 'application/pdf', pdf);
     } catch {
       notices.tell('The report could not be made. Try again when the connection is back.');
     } finally {

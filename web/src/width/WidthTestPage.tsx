@@ -15,7 +15,7 @@ export default function WidthTestPage() {
       wide
       blank={() => ({ ...blankWidthTest(system), onDay: today() })}
       renderForm={(props) => <WidthForm {...props} />}
-      renderActs={({ typed, isSample }) => <WidthReportAct typed={typed} isSample={isSample} />}
+      renderActs={({ input, isSample }) => <WidthReportAct input={input} isSample={isSample} />}
     />
   );
 }

@@ -1,23 +1,25 @@
-import { showQuantity } from '@steady-scatter/core/quantities';
-import { evaluateWidthTest, WAYS, type WidthTestInput } from '@steady-scatter/core/width';
+import { MAX_PAGE, type ReadableOf, type widthTests } from '@steady-scatter/contract';
+import { showQuantity, type LengthUnit } from '@steady-scatter/core/quantities';
+import { SPACING_METHODS } from '@steady-scatter/core/width';
 import { MISSING } from '@steady-scatter/core/working';
 import { BenchTabs } from '../bench/BenchTabs.tsx';
 import { DocList } from '../documents/DocList.tsx';
 import { dayText } from '../ui/dayText.ts';
-import { useRigs } from '../rigs/useRigs.ts';
+import { useList } from '../documents/docs.ts';
+import { RIGS } from '../rigs/useRigs.ts';
 import { WIDTH_TESTS } from './useWidthTests.ts';
 
-const spacingOf = (typed: WidthTestInput): string => {
-  if (typed.accepted) return `${typed.accepted.text}, since ${dayText(typed.accepted.onDay)}`;
-  const { recommendedM } = evaluateWidthTest(typed);
-  if (recommendedM === null) return typed.deflector ? 'for trim passes' : MISSING;
-  const { number, unit } = showQuantity(recommendedM, typed.layout.unit);
+const spacingOf = (line: ReadableOf<typeof widthTests>): string => {
+  const { accepted, acceptedOn, recommendedM, deflector, lengthUnit } = line;
+  if (accepted !== '') return `${accepted}, since ${dayText(acceptedOn)}`;
+  if (recommendedM === null) return deflector ? 'for trim passes' : MISSING;
+  const { number, unit } = showQuantity(recommendedM, lengthUnit as LengthUnit);
   return `${number} ${unit} recommended`;
 };
 
 /** All width tests: which machine, by which habit, and the spacing that came of it. */
 export default function WidthTestsPage() {
-  const { data: rigs = [] } = useRigs();
+  const { data } = useList(RIGS, { limit: MAX_PAGE });
   return (
     <DocList
       kind={WIDTH_TESTS}
@@ -28,12 +30,13 @@ export default function WidthTestsPage() {
         {
           header: 'Machine',
           wide: true,
-          cell: ({ rig }) => rigs.find(({ id }) => id === rig)?.typed.name ?? MISSING,
+          cell: ({ rig }) => data?.lines.find(({ id }) => id === rig)?.name ?? MISSING,
         },
         {
           header: 'By',
           wide: true,
-          cell: ({ way, deflector }) => `${WAYS[way]}${deflector ? ', deflector down' : ''}`,
+          cell: ({ spacingMethod, deflector }) =>
+            `${SPACING_METHODS[spacingMethod]}${deflector ? ', deflector down' : ''}`,
         },
         { header: 'Pass spacing', cell: spacingOf },
       ]}

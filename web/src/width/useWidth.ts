@@ -17,19 +17,19 @@ export interface WidthOnScreen {
 }
 
 /** What the trays are read from: a change of anything else does not sweep again. */
-function useTrays(typed: WidthTestInput) {
-  const { layout, tray, passes, kind, unit, scaleStep, rows, answers } = typed;
+function useTrays(input: WidthTestInput) {
+  const { layout, tray, passes, kind, unit, scaleStep, rows, confirmed } = input;
   // The fields that count are the dependencies; what they are read with is the whole test.
   // oxlint-disable-next-line react/exhaustive-deps
-  return useMemo(() => evaluateTrays(typed), [layout, tray, passes, kind, unit, scaleStep, rows, answers]);
+  return useMemo(() => evaluateTrays(input), [layout, tray, passes, kind, unit, scaleStep, rows, confirmed]);
 }
 
-export function useWidth(typed: WidthTestInput): WidthOnScreen {
-  const later = useDeferredValue(typed);
+export function useWidth(input: WidthTestInput): WidthOnScreen {
+  const later = useDeferredValue(input);
   const trays = useTrays(later);
   const reading = useMemo(() => evaluateWidthTest(later, trays), [later, trays]);
   const { data: tests } = useWidthTests();
-  const other = typed.before === '' ? undefined : tests?.find(({ id }) => id === typed.before)?.typed;
+  const other = input.before === '' ? undefined : tests?.find(({ id }) => id === input.before)?.input;
   const before = useMemo(() => {
     const read = other && evaluateTrays(other).trays;
     if (!other || !read || read.length === 0) return null;

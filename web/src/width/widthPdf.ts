@@ -3,10 +3,10 @@ import {
   groundAt,
   groundRemarks,
   meanLine,
-  MODES,
+  PASS_PATTERNS,
   evaluateWidthTest,
   recommendationText,
-  WAYS,
+  SPACING_METHODS,
   type WidthTestInput,
 } from '@steady-scatter/core/width';
 import { workingText } from '@steady-scatter/core/working';
@@ -39,32 +39,32 @@ function sweepSvg(sweep: { spacingM: readonly number[]; cv: readonly number[] },
  * @param isSample it is part of the demo, and says so
  */
 export function widthPdf(
-  typed: WidthTestInput,
+  input: WidthTestInput,
   machine: string,
   isSample: boolean,
   day: string,
 ): Promise<Blob> {
-  const reading = evaluateWidthTest(typed);
+  const reading = evaluateWidthTest(input);
   const { trays, pattern, sweeps, lookedM, recommendedM, throwM, limit } = reading;
-  const unit = typed.layout.unit;
+  const unit = input.layout.unit;
   const length = (m: number | null) => {
     if (m === null) return '—';
     const { number, unit: symbol } = showQuantity(m, unit, 3);
     return `${number} ${symbol}`;
   };
-  const ground = pattern && lookedM !== null && !typed.deflector ? groundAt(pattern, lookedM, typed.mode) : null; // prettier-ignore
-  const mean = lookedM === null ? null : meanLine(reading, lookedM, typed);
+  const ground = pattern && lookedM !== null && !input.deflector ? groundAt(pattern, lookedM, input.passPattern) : null; // prettier-ignore
+  const mean = lookedM === null ? null : meanLine(reading, lookedM, input);
   const facts = [
     machine,
-    typed.product,
-    typed.setting && `setting ${typed.setting}`,
-    WAYS[typed.way],
-    typed.deflector && 'deflector down',
+    input.product,
+    input.setting && `setting ${input.setting}`,
+    SPACING_METHODS[input.spacingMethod],
+    input.deflector && 'deflector down',
     throwM !== null && `throw ${length(throwM)}`,
   ].filter(Boolean);
   const rows: TableCell[][] = trays.trays.map(({ xM, isFilled }, at) => [
     showExact(xM / UNITS[unit].toSi, 4).replace('−', '-'),
-    typed.rows.map((row) => row[at] || (isFilled ? 'put in' : '—')).join(', '),
+    input.rows.map((row) => row[at] || (isFilled ? 'put in' : '—')).join(', '),
   ]);
   const half = Math.ceil(rows.length / 2);
   const table = (part: TableCell[][]): Content => ({
@@ -81,7 +81,7 @@ export function widthPdf(
     layout: 'lightHorizontalLines',
     fontSize: 9,
   });
-  const head = `${typed.name.trim() || 'Width test'}, ${day}${isSample ? ', sample' : ''}`;
+  const head = `${input.name.trim() || 'Width test'}, ${day}${isSample ? ', sample' : ''}`;
   return pdfOf({
     pageSize: 'A4',
     pageMargins: [42, 40, 42, 32],
@@ -89,22 +89,22 @@ export function widthPdf(
     content: [
       { text: head, fontSize: 17, bold: true },
       { text: facts.join(', '), margin: [0, 2, 0, 8] },
-      { text: typed.accepted ? `Pass ${typed.accepted.text} apart${typed.accepted.by ? `, ${typed.accepted.by}` : ''}` : `Recommended: ${length(recommendedM)}`, fontSize: 20, bold: true }, // prettier-ignore
-      { text: recommendationText(reading, typed), margin: [0, 2, 0, 10] },
+      { text: input.accepted ? `Pass ${input.accepted.text} apart${input.accepted.by ? `, ${input.accepted.by}` : ''}` : `Recommended: ${length(recommendedM)}`, fontSize: 20, bold: true }, // prettier-ignore
+      { text: recommendationText(reading, input), margin: [0, 2, 0, 10] },
       ...(trays.trays.length > 0
         ? [{ text: 'What each tray got, left to right', bold: true }, { svg: barsSvg(trays.trays.map(({ deposit }) => deposit)), width: 510, margin: [0, 4, 0, 8] as [number, number, number, number] }] // prettier-ignore
         : []),
       ...(sweeps
-        ? [{ text: `CV against pass spacing, ${MODES[typed.mode]}, from ${length(sweeps[typed.mode].spacingM[0] ?? null)} to ${length(throwM)}; dashed the limit of ${showExact(100 * limit, 3)} %`, bold: true }, { svg: sweepSvg(sweeps[typed.mode], limit), width: 510, margin: [0, 4, 0, 8] as [number, number, number, number] }] // prettier-ignore
+        ? [{ text: `CV against pass spacing, ${PASS_PATTERNS[input.passPattern]}, from ${length(sweeps[input.passPattern].spacingM[0] ?? null)} to ${length(throwM)}; dashed the limit of ${showExact(100 * limit, 3)} %`, bold: true }, { svg: sweepSvg(sweeps[input.passPattern], limit), width: 510, margin: [0, 4, 0, 8] as [number, number, number, number] }] // prettier-ignore
         : []),
       ...(ground
-        ? [{ text: `At ${length(lookedM)}`, bold: true }, ...groundRemarks(reading, ground, typed)]
+        ? [{ text: `At ${length(lookedM)}`, bold: true }, ...groundRemarks(reading, ground, input)]
         : []),
       ...(mean
         ? [{ text: workingText(mean), margin: [0, 4, 0, 8] as [number, number, number, number] }]
         : []),
       ...(rows.length > 0 ? [{ columns: [table(rows.slice(0, half)), table(rows.slice(half))], columnGap: 24 }] : []), // prettier-ignore
-      { text: typed.notes, margin: [0, 8, 0, 0] },
+      { text: input.notes, margin: [0, 8, 0, 0] },
     ],
   });
 }

@@ -4,9 +4,9 @@ import type { WidthOnScreen } from './useWidth.ts';
 
 /** What each part of the answer is given. */
 export interface WidthProps {
-  readonly typed: WidthTestInput;
+  readonly input: WidthTestInput;
   readonly on: WidthOnScreen;
-  onChange(typed: WidthTestInput): void;
+  onChange(input: WidthTestInput): void;
 }
 
 /** A spacing in the unit of the trays. */

@@ -1,15 +1,15 @@
-import { MAX_IN_BATCH, type ProductBatch } from '@steady-scatter/contract';
+import { MAX_IN_BATCH, products } from '@steady-scatter/contract';
 import {
   columnsOf,
   readShelfRow,
   SHELF_CSV,
   type ColumnId,
   type ProductInput,
-} from '@steady-scatter/core/shelf';
+} from '@steady-scatter/core/products';
 import { expose } from 'comlink';
 import Papa from 'papaparse';
 import { v7 as newId } from 'uuid';
-import { call } from '../api/call.ts';
+import { callDocuments } from '../api/call.ts';
 
 /** A row that cannot be taken, and why. */
 export interface BadRow {
@@ -138,7 +138,7 @@ async function eachProduct(
   { onShelf, takeTwice }: ReadOptions,
   visit: {
     headings(headings: readonly string[], columns: readonly (ColumnId | null)[]): void;
-    good(typed: ProductInput): Promise<void> | undefined;
+    good(input: ProductInput): Promise<void> | undefined;
     bad(row: BadRow): void;
     twice(row: number, name: string): void;
   },
@@ -160,20 +160,20 @@ async function eachProduct(
         visit.headings(row, columns);
         return undefined;
       }
-      const { typed, errors } = readShelfRow(columns, row, { decimalComma });
+      const { input, errors } = readShelfRow(columns, row, { decimalComma });
       const line = at + 1;
       const reasons = [...(broken ? [broken] : []), ...errors.map(({ message }) => message)];
       if (reasons.length > 0) {
-        visit.bad({ row: line, name: typed.name, reasons });
+        visit.bad({ row: line, name: input.name, reasons });
         return undefined;
       }
-      const name = typed.name.toLowerCase();
+      const name = input.name.toLowerCase();
       if (names.has(name)) {
-        visit.twice(line, typed.name);
+        visit.twice(line, input.name);
         if (!takeTwice) return undefined;
       }
       names.add(name);
-      return visit.good(typed);
+      return visit.good(input);
     },
     onProgress,
   );
@@ -200,9 +200,9 @@ async function preview(
         headings = found;
         columns = as;
       },
-      good(typed) {
+      good(input) {
         counts.good += 1;
-        if (goodRows.length < SHOWN.good) goodRows.push(typed);
+        if (goodRows.length < SHOWN.good) goodRows.push(input);
         return undefined;
       },
       bad(row) {
@@ -239,13 +239,13 @@ async function keepGood(
   onProgress: (share: number) => void,
 ): Promise<string[]> {
   const ids: string[] = [];
-  let batch: ProductBatch['products'] = [];
+  let batch: { readonly id: string; readonly input: ProductInput }[] = [];
   const send = async () => {
     if (batch.length === 0) return;
-    const products = batch;
+    const documents = batch;
     batch = [];
-    await call('addProducts', { body: { products } });
-    ids.push(...products.map(({ id }) => id));
+    await callDocuments(products, 'addMany', { body: { schemaVersion: products.schemaVersion, documents } });
+    ids.push(...documents.map(({ id }) => id));
   };
   await eachProduct(
     file,
@@ -253,8 +253,8 @@ async function keepGood(
     {
       headings: () => undefined,
       // Waited for only when a batch is sent: a promise for each row would cost more than the row.
-      good(typed) {
-        batch.push({ id: newId(), typed });
+      good(input) {
+        batch.push({ id: newId(), input });
         return batch.length >= MAX_IN_BATCH ? send() : undefined;
       },
       bad: () => undefined,

@@ -2,7 +2,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import { AnswerBox } from '../ui/AnswerBox.tsx';
 import { NUTRIENTS, splitUnit } from '@steady-scatter/core/need';
 import { RATE_AREAS } from '@steady-scatter/core/quantities';
-import { isNutrient } from '@steady-scatter/core/shelf';
+import { isNutrient } from '@steady-scatter/core/products';
 import { bandText, MISSING, termText } from '@steady-scatter/core/working';
 import type { DeliveredLine, WorksheetAnswer, WorksheetInput } from '@steady-scatter/core/worksheet';
 import { lazy, Suspense } from 'react';
@@ -27,8 +27,8 @@ export function nextAct(
   if (errors.length > 1)
     return `${errors.length} entries cannot be read yet; the sentences under them say why.`;
   if (need.amount.trim() === '') return 'Type how much nutrient each area needs.';
-  if (isNutrient(need.of) && product.grade.trim() === '') return 'Type the grade from the label.';
-  if (numbers.rateSi === null && need.of === 'ai')
+  if (isNutrient(need.nutrient) && product.grade.trim() === '') return 'Type the grade from the label.';
+  if (numbers.rateSi === null && need.nutrient === 'ai')
     return 'Type how much active ingredient the product holds.';
   if (numbers.rateSi === null) return 'Type the density from the label.';
   return 'Type the size of the ground.';

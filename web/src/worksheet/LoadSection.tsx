@@ -40,7 +40,7 @@ function OnceOver({ working, showIn }: Pick<ComponentProps<typeof WorkingLine>, 
 export function LoadSection({ onEnter }: { onEnter(): void }) {
   const { answer, errorAt } = useSheet();
   const form = useSheetForm();
-  const typed = useWatch({ control: form.control, name: 'worksheet.product.package.size' });
+  const input = useWatch({ control: form.control, name: 'worksheet.product.package.size' });
   const { total, once, packages, covers, back } = answer.lines;
   const area = useShowIn('area');
   const showIn = {
@@ -61,7 +61,7 @@ export function LoadSection({ onEnter }: { onEnter(): void }) {
       />
       <FieldErrors
         error={errorAt('product.package.size')}
-        typed={typed}
+        input={input}
         onUse={(text) => form.setValue('worksheet.product.package.size', text, { shouldDirty: true })}
       />
       <Box marginTop="12px" paddingTop="10px" borderTopWidth="1px" borderColor="line">

@@ -28,7 +28,7 @@ const WGS_84 = /CRS84|EPSG:+4326|WGS ?84/i;
 function checkSystem({ crs }: Loose): void {
   const name = isLoose(crs) && isLoose(crs['properties']) ? crs['properties']['name'] : undefined;
   if (typeof name === 'string' && !WGS_84.test(name))
-    throw new InputError('file.other-system', { field: 'file', typed: name });
+    throw new InputError('file.other-system', { field: 'file', input: name });
 }
 
 function nameOf(properties: unknown): string {

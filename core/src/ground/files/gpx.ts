@@ -26,7 +26,7 @@ export function readGpx(text: string, context: ReadContext): BoundaryLine[] {
         throw new InputError('file.number', {
           field: 'file',
           place: where(),
-          typed: `${wanted}="${value ?? ''}"`,
+          input: `${wanted}="${value ?? ''}"`,
         });
       }) as [number, number];
       const place = context.place(lat, lon, where);

@@ -17,7 +17,7 @@ export function readKml(text: string, context: ReadContext): BoundaryLine[] {
     const tuple = (numbers: string[]): Place => {
       const [lon, lat] = numbers.map((number) => (number === '' ? NaN : Number(number)));
       if (lon === undefined || lat === undefined || !Number.isFinite(lon) || !Number.isFinite(lat))
-        throw new InputError('file.number', { field: 'file', place: where(), typed: numbers.join(',') });
+        throw new InputError('file.number', { field: 'file', place: where(), input: numbers.join(',') });
       return context.place(lat, lon, where);
     };
     const tuples = (content: string): Place[] =>

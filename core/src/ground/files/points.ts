@@ -32,12 +32,12 @@ export function readPoints(text: string, context: ReadContext): BoundaryLine[] {
   const [lat, lon, x, y, area] = (['lat', 'lon', 'x', 'y', 'area'] as const).map(columnOf) as [number, number, number, number, number]; // prettier-ignore
   const onEarth = lat >= 0 && lon >= 0;
   if (!onEarth && !(x >= 0 && y >= 0))
-    throw new InputError('file.columns', { field: 'file', typed: (data[0] ?? []).join(', ') });
+    throw new InputError('file.columns', { field: 'file', input: (data[0] ?? []).join(', ') });
   const number = (row: readonly string[], column: number, at: number): number => {
     const cell = (row[column] ?? '').trim();
     const value = Number(meta.delimiter === ';' ? cell.replace(',', '.') : cell);
     if (cell !== '' && Number.isFinite(value)) return value;
-    throw new InputError('file.number', { field: 'file', place: `line ${at + 1}`, typed: cell });
+    throw new InputError('file.number', { field: 'file', place: `line ${at + 1}`, input: cell });
   };
   const places = new Map<string, Place[]>();
   const points = new Map<string, Point[]>();

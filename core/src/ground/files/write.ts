@@ -122,7 +122,7 @@ const WRITERS = { geojson, kml, gpx, csv } as const satisfies Record<
  *
  * @param place where the zero of the site's drawings lies
  * @returns the text of the file; areas whose parts have no place come without a shape in GeoJSON and not at all elsewhere
- * @example writeSite(site, evaluateSite(site), place, 'geojson') // '{"type":"FeatureCollection",…'
+ * @example writeSite(site, evaluateSite(site), { latDeg: 44, lonDeg: -93 }, 'geojson') // '{"type":"FeatureCollection",…'
  */
 export const writeSite = (
   site: SiteInput,

@@ -238,7 +238,7 @@ function requireWanted({ marks, closed, firstFlow, runs, target, tolerance, ceil
  * Over a ceiling every further mark lies below the lowest one whose mean is over it.
  *
  * @returns null where the machine has no open mark
- * @example advise({ …, runs at 4, 6, 8, 10 of 1.1, 2.6, 4.9, 6.4, target: 3.6 }) // setting 7, exact 6.881830, expected 3.75
+ * @example advise({ marks: [0, 1, 2, 3, 4, 5, 6, 7, 8, 9, 10], closed: 0, firstFlow: null, runs: [1.1, 2.6, 4.9, 6.4].map((rate, index) => ({ setting: 4 + 2 * index, rate, uReadings: 0.01 })), record: NO_RECORD, target: 3.6, tolerance: 0.05, ceiling: null, start: 4, shape: null }).setting // 7
  */
 export function advise(wanted: Wanted): Advice | null {
   requireWanted(wanted);

@@ -15,7 +15,7 @@ export interface Caught {
  * A catch over a length: `(gross - tare) / (length x width x passes)`.
  *
  * @throws InputError test.nothing-out when the full container is not heavier than the empty one
- * @example caught({ gross 1.92, tare 0.74 kg, over 6 x 4 m }).rateKgPerM2 // 0.0491667
+ * @example caught({ grossKg: read(1.92), tareKg: read(0.74), lengthM: read(6), widthM: wide(4), passes: 1 }).rateKgPerM2 // 0.0491667
  */
 export const caught = ({ grossKg, tareKg, lengthM, widthM, passes }: Caught): TestResult =>
   overLength(netOf(grossKg, tareKg, 'tare'), lengthM, widthM, passes);

@@ -23,7 +23,7 @@ export interface FillAim {
 /**
  * Fill-time: how far a container's content goes at the target, and so in what time it has to fill.
  *
- * @example fillAim({ targetKgPerM2: 0.022, spacingM: 1.5, containerKg: 4.6, speedMPerS: 0.9, outletsPerRow: 1 }) // 0.033 kg/m, 139.39 m, 154.88 s
+ * @example fillAim({ targetKgPerM2: 0.022, spacingM: 1.5, containerKg: 4.6, speedMPerS: 0.9, outletsPerRow: 1 }) // { outputKgPerM: 0.033, servesM: 139.39, fillS: 154.88 }
  */
 export function fillAim(asked: FillTime): FillAim {
   const { targetKgPerM2, spacingM, containerKg, speedMPerS, outletsPerRow } = asked;
@@ -37,7 +37,7 @@ export function fillAim(asked: FillTime): FillAim {
  * The rate from the time that a container took to fill.
  *
  * @param filledS s, above 0
- * @example rateFromFill({ …, fillS 154.88 }, 142).rateKgPerM2 // 9 % over the target
+ * @example rateFromFill({ targetKgPerM2: 0.022, spacingM: 1.5, containerKg: 4.6, speedMPerS: 0.9, outletsPerRow: 1 }, 142).rateKgPerM2 // 0.023996: 9 % over the target
  */
 export function rateFromFill(
   { containerKg, speedMPerS, spacingM, outletsPerRow }: Omit<FillTime, 'targetKgPerM2'>,

@@ -35,7 +35,7 @@ export function imbalanceOf(netKg: readonly number[]): number {
  * come to the same rate as caught apart.
  *
  * @throws InputError test.nothing-out
- * @example rowOutlets({ 1.84 and 2.02 kg per 30 m into one row at 6600 m/ha }) // 849.2 kg/ha, imbalance 9.326425 %
+ * @example rowOutlets({ catches: [1.84, 2.02].map((kg) => ({ grossKg: read(kg), tareKg: read(0) })), lengthM: read(30), rows: 1, rowMPerM2: 0.66 }) // { rateKgPerM2: 0.08492, imbalance: 0.0933 }
  */
 export function rowOutlets({ catches, lengthM, rows, rowMPerM2 }: RowOutlets): RowOutletsResult {
   requirePositive({ length: lengthM.si, rows, rowMPerM2 });

@@ -20,7 +20,7 @@ export interface RunOut {
  * Run-out: `(load - left) / area`. There is no output per metre in it until a pass spacing is known.
  *
  * @throws InputError test.nothing-out
- * @example runOut({ 9.0 lb for 900 ft2, 1.25 lb left }).rateKgPerM2 // 8.611111 lb/1000 ft2
+ * @example runOut({ loadKg: read(9), leftKg: read(1.25), areaM2: read(900) }).rateKgPerM2 // 0.008611
  */
 export function runOut({ loadKg, leftKg, areaM2 }: RunOut): {
   rateKgPerM2: number;

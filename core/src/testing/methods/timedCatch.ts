@@ -36,7 +36,7 @@ export const sumOfNets = (nets: readonly Net[]): Net => ({
  * Timed catch standing still: `mass / catch time x course time / (course length x spacing)`.
  *
  * @throws InputError test.nothing-out
- * @example timedCatch({ 2.46 kg in 20 s; 40 m in 27.5 s; spacing 5 m }).rateKgPerM2 // 0.0169125
+ * @example timedCatch({ catches: [{ grossKg: read(2.46), tareKg: read(0) }], catchS: read(20), courseM: read(40), courseS: read(27.5), spacingM: wide(5) }).rateKgPerM2 // 0.0169125
  */
 export function timedCatch({ catches, catchS, courseM, courseS, spacingM }: TimedCatch): TestResult {
   requirePositive({ catchS: catchS.si, courseM: courseM.si, courseS: courseS.si, spacingM: spacingM.si });

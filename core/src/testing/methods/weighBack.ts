@@ -15,7 +15,7 @@ export interface WeighBack {
  * Weigh-back over a strip: `(in - left) / (length x width x runs)`.
  *
  * @throws InputError test.nothing-out when the machine did not get lighter
- * @example weighBack({ in 18.00 lb, left 14.35 lb, over 60 x 9 ft }).rateKgPerM2 // 6.759259 lb/1000 ft2
+ * @example weighBack({ inKg: read(18), leftKg: read(14.35), lengthM: read(60), widthM: wide(9), runs: 1 }).rateKgPerM2 // 0.006759
  */
 export const weighBack = ({ inKg, leftKg, lengthM, widthM, runs }: WeighBack): TestResult =>
   overLength(netOf(inKg, leftKg, 'left'), lengthM, widthM, runs);

@@ -7,7 +7,8 @@ import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { loadPart } from '../../api/lazyCall.ts';
 import { useHere } from '../../api/useHere.ts';
-import { useJob } from '../../jobs/useJobs.ts';
+import { useDoc } from '../../documents/docs.ts';
+import { JOBS } from '../../jobs/useJobs.ts';
 import { Choice } from '../../ui/Choice.tsx';
 import { dayText } from '../../ui/dayText.ts';
 import { useNotices } from '../../ui/notices.tsx';
@@ -27,13 +28,14 @@ const SIZES = (Object.keys(CARD_SIZES) as CardSize[]).map((id) => ({ id, label: 
 function useCardJob(): (CardJob & { calibration: string }) | null {
   const [parameters] = useSearchParams();
   const id = parameters.get('job');
-  const { data: job } = useJob(id ?? '', id !== null);
+  const { data: job } = useDoc(JOBS, id);
   if (!job) return null;
-  const { numbers, lines } = answerWorksheet(job.worksheet, AS_TYPED);
+  const { name, worksheet } = job.input;
+  const { numbers, lines } = answerWorksheet(worksheet, AS_TYPED);
   if (numbers.once.rateSi === null) return null;
   const rate = termText(termOf(lines.once, 'once.rate'));
   const way = numbers.once.times > 1 ? `, ${lines.once.label.toLowerCase()}` : '';
-  return { calibration: job.worksheet.spread.calibration, rateKgPerM2: numbers.once.rateSi, purpose: `${job.name}${way}: ${rate}` }; // prettier-ignore
+  return { calibration: worksheet.spread.calibration, rateKgPerM2: numbers.once.rateSi, purpose: `${name}${way}: ${rate}` }; // prettier-ignore
 }
 
 /** Everything that was signed off, with its card. */
@@ -42,11 +44,11 @@ function useCards() {
   const { data: here } = useHere();
   const base = here?.publicUrl ?? here?.addresses[0] ?? location.origin;
   const job = useCardJob();
-  return shelf.calibrations.flatMap(({ id, typed }) => {
-    const on = calibrationContext(typed, shelf, id);
+  return shelf.calibrations.flatMap(({ id, input }) => {
+    const on = calibrationContext(input, shelf, id);
     const own = job?.calibration === id ? job : null;
-    const card = on.rig && cardOf(typed, on.rig, on.reading, dayText(typed.signOff?.onDay ?? ''), own);
-    return card ? [{ id, name: typed.name, card, link: `${base}/bench/${id}`, age: ageOf(typed, on) }] : [];
+    const card = on.rig && cardOf(input, on.rig, on.reading, dayText(input.signOff?.onDay ?? ''), own);
+    return card ? [{ id, name: input.name, card, link: `${base}/bench/${id}`, age: ageOf(input, on) }] : [];
   });
 }
 

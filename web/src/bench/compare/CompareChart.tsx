@@ -46,8 +46,8 @@ function dataOf(
 /** Curves of several calibrations on one chart; scales of different machines in steps from shut. */
 export default function CompareChart({ compared }: { compared: readonly Compared[] }) {
   const ink = useInk();
-  const unit = compared[0]?.typed.target.unit ?? 'kg/ha';
-  const isOneScale = new Set(compared.map(({ typed }) => typed.rig)).size <= 1;
+  const unit = compared[0]?.input.target.unit ?? 'kg/ha';
+  const isOneScale = new Set(compared.map(({ input }) => input.rig)).size <= 1;
   const widest =
     compared
       .map(({ on }) => on.bench.scale.marks)
@@ -65,7 +65,7 @@ export default function CompareChart({ compared }: { compared: readonly Compared
         <Scatter
           key={JSON.stringify([compared.map(({ id }) => id), ink.ink])}
           role="img"
-          aria-label={`Rates by setting of ${compared.map(({ typed }) => typed.name).join(' and ')}`}
+          aria-label={`Rates by setting of ${compared.map(({ input }) => input.name).join(' and ')}`}
           data={dataOf(compared, unit, ink)}
           options={options}
         />

@@ -13,10 +13,10 @@ import { machineHistory } from './machineHistory.ts';
 const CompareChart = lazy(() => import('./CompareChart.tsx'));
 const Cell = chakra('td', { base: { padding: '8px 14px 8px 0', verticalAlign: 'middle' } });
 
-const nameOf = ({ typed, on }: Compared): string =>
+const nameOf = ({ input, on }: Compared): string =>
   [
-    typed.name,
-    typed.signOff && `at ${typed.signOff.setting}`,
+    input.name,
+    input.signOff && `at ${input.signOff.setting}`,
     `${on.reading.advice?.means.length ?? 0} settings tested`,
   ]
     .filter(Boolean)
@@ -24,8 +24,8 @@ const nameOf = ({ typed, on }: Compared): string =>
 
 /** What is shown first: charts of the machine that has most of them. */
 const withSameMachine = (tested: readonly Compared[]): Compared[] => {
-  const of = (rig: string) => tested.filter(({ typed }) => typed.rig === rig && typed.signOff);
-  const rigs = [...new Set(tested.map(({ typed }) => typed.rig))];
+  const of = (rig: string) => tested.filter(({ input }) => input.rig === rig && input.signOff);
+  const rigs = [...new Set(tested.map(({ input }) => input.rig))];
   return (rigs.map(of).toSorted((a, b) => b.length - a.length)[0] ?? []).slice(0, 2);
 };
 
@@ -37,7 +37,7 @@ export default function ComparePage() {
   const [picked, setPicked] = useState<readonly string[] | null>(null);
   const wanted = picked ?? parameters.getAll('of');
   const all = shelf.calibrations.map(
-    ({ id, typed }): Compared => ({ id, typed, on: calibrationContext(typed, shelf, id) }),
+    ({ id, input }): Compared => ({ id, input, on: calibrationContext(input, shelf, id) }),
   );
   const tested = all.filter(({ on }) => (on.reading.advice?.means.length ?? 0) > 1);
   const chosen =

@@ -4,7 +4,7 @@ import type { CalibrationContext } from '../calibrationContext.ts';
 /** A calibration that is held against others. */
 export interface Compared {
   readonly id: string;
-  readonly typed: CalibrationInput;
+  readonly input: CalibrationInput;
   readonly on: CalibrationContext;
 }
 

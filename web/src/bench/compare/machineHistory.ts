@@ -1,4 +1,4 @@
-import type { Rig } from '@steady-scatter/contract';
+import type { RigInput } from '@steady-scatter/core/machines';
 import type { Doc } from '../../documents/docs.ts';
 import { ageOf, FRESH_WORDS } from '../SignOff.tsx';
 import type { Compared } from './compared.ts';
@@ -12,31 +12,31 @@ export interface Happened {
   readonly link: string | null;
 }
 
-function testsOf({ id, typed, on }: Compared): Happened[] {
+function testsOf({ id, input, on }: Compared): Happened[] {
   const machine = on.rig?.name ?? 'no machine';
-  const product = typed.product || typed.name;
+  const product = input.product || input.name;
   const link = `/bench/${id}`;
-  const days = [...new Set(typed.runs.map(({ onDay }) => onDay))];
+  const days = [...new Set(input.runs.map(({ onDay }) => onDay))];
   const tested = days.map((day) => {
-    const count = typed.runs.filter(({ onDay }) => onDay === day).length;
+    const count = input.runs.filter(({ onDay }) => onDay === day).length;
     return { day, machine, what: `${product}: ${count === 1 ? 'one run' : `${count} runs`}`, link };
   });
-  const { signOff } = typed;
+  const { signOff } = input;
   if (!signOff) return tested;
   const by = signOff.by ? ` by ${signOff.by}` : '';
-  const what = `${product}: kept at ${signOff.setting}${by} (${FRESH_WORDS[ageOf(typed, on).state]})`;
+  const what = `${product}: kept at ${signOff.setting}${by} (${FRESH_WORDS[ageOf(input, on).state]})`;
   return [...tested, { day: signOff.onDay, machine, what, link }];
 }
 
 /** Services and calibrations of all machines, the latest day first. */
 export function machineHistory(
-  rigs: readonly Doc<Rig['typed']>[],
+  rigs: readonly Doc<RigInput>[],
   calibrations: readonly Compared[],
 ): Happened[] {
-  const services = rigs.flatMap(({ typed }) =>
-    typed.services.map(({ onDay, what }) => ({
+  const services = rigs.flatMap(({ input }) =>
+    input.services.map(({ onDay, what }) => ({
       day: onDay,
-      machine: typed.name,
+      machine: input.name,
       what: `worked on: ${what}`,
       link: null,
     })),

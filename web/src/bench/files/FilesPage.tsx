@@ -9,7 +9,7 @@ import { saveFile } from '../../ui/saveFile.ts';
 import { Section } from '../../ui/Section.tsx';
 import { today } from '../../ui/today.ts';
 import { TopBar } from '../../ui/TopBar.tsx';
-import { useBenchShelf } from '../calibrationContext.ts';
+import { readBenchShelf } from '../calibrationContext.ts';
 import { BenchTabs } from '../BenchTabs.tsx';
 import type { TestsToTake } from './testsFile.ts';
 import { takeTests } from './takeTests.ts';
@@ -19,15 +19,18 @@ const files = () => loadPart(() => import('./testsFile.ts'));
 
 /** Tests as files: all of them out, looked through before any is taken in. */
 export default function FilesPage() {
-  const shelf = useBenchShelf();
   const notices = useNotices();
   const [found, setFound] = useState<TestsToTake | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
 
   async function save(kind: 'json' | 'csv') {
-    const { testsJson, testsCsv } = await files();
-    if (kind === 'json') saveFile(`tests-${today()}.json`, 'application/json', testsJson(shelf));
-    else saveFile(`tests-${today()}.csv`, 'text/csv;charset=utf-8', '\ufeff', testsCsv(shelf));
+    try {
+      const [{ testsJson, testsCsv }, shelf] = await Promise.all([files(), readBenchShelf()]);
+      if (kind === 'json') saveFile(`tests-${today()}.json`, 'application/json', testsJson(shelf));
+      else saveFile(`tests-${today()}.csv`, 'text/csv;charset=utf-8', '\ufeff', testsCsv(shelf));
+    } catch (error) {
+      notices.tell(`${explain(error)} Nothing was saved.`);
+    }
   }
   async function look(file: File) {
     setFound(null);
@@ -35,7 +38,7 @@ export default function FilesPage() {
     try {
       if (file.size > MAX_BYTES)
         throw new Error('The file has more than 8 MB, which is more than tests ever take.');
-      const { readTestsText } = await files();
+      const [{ readTestsText }, shelf] = await Promise.all([files(), readBenchShelf()]);
       setFound(readTestsText(await file.text(), file.name, shelf));
     } catch (error) {
       setTrouble(error instanceof Error ? error.message : String(error));
@@ -65,7 +68,7 @@ export default function FilesPage() {
       <Box as="main" id="main" padding={{ base: '0 16px 24px', md: '4px 24px 24px' }} maxWidth="900px">
         <Section heading="Save all tests">
           <Box fontSize="16px" marginBottom="10px">
-            JSON holds everything, machines and struck runs included, and comes back whole. CSV has a row for each run,
+            JSON holds everything, machines and excluded runs included, and comes back whole. CSV has a row for each run,
             for a spreadsheet; it comes back too, by the names of the machines.
           </Box>
           <Box display="flex" gap="10px" flexWrap="wrap">
@@ -89,9 +92,9 @@ export default function FilesPage() {
           {found && (
             <Box>
               <Box as="ul" listStyleType="none">
-                {found.calibrations.map(({ id, typed, machine }) => (
+                {found.calibrations.map(({ id, input, machine }) => (
                   <Box as="li" key={id} borderTopWidth="1px" borderColor="line" paddingY="8px">
-                    <b>{typed.name}</b>, {machine}, {typed.runs.length} {typed.runs.length === 1 ? 'run' : 'runs'}
+                    <b>{input.name}</b>, {machine}, {input.runs.length} {input.runs.length === 1 ? 'run' : 'runs'}
                   </Box>
                 ))}
               </Box>

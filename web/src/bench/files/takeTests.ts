@@ -16,17 +16,17 @@ export async function takeTests({ rigs, calibrations }: TestsToTake): Promise<()
   const rigIds = new Map(rigs.map(({ id }) => [id, newId()]));
   const ids = new Map(calibrations.map(({ id }) => [id, newId()]));
   try {
-    for (const { id: from, typed } of rigs) {
+    for (const { id: from, input } of rigs) {
       const id = rigIds.get(from) ?? newId();
       // oxlint-disable-next-line no-await-in-loop -- one after the other, so that what came is known
-      await rigActs.write(id, { version: 0, typed });
+      await rigActs.write(id, { version: 0, input });
       undo.push(() => rigActs.remove(id));
     }
-    for (const { id: from, typed } of calibrations) {
+    for (const { id: from, input } of calibrations) {
       const id = ids.get(from) ?? newId();
-      const moved = { ...typed, rig: rigIds.get(typed.rig) ?? typed.rig, shape: ids.get(typed.shape) ?? '' };
+      const moved = { ...input, rig: rigIds.get(input.rig) ?? input.rig, shape: ids.get(input.shape) ?? '' };
       // oxlint-disable-next-line no-await-in-loop
-      await acts.write(id, { version: 0, typed: moved });
+      await acts.write(id, { version: 0, input: moved });
       undo.push(() => acts.remove(id));
     }
     return back;

@@ -1,29 +1,30 @@
-import { upgradeRig } from '@steady-scatter/core/rigs';
-import { upgradeCalibration, evaluateCalibration } from '@steady-scatter/core/testing';
+import type { RigInput } from '@steady-scatter/core/machines';
+import { evaluateCalibration, type CalibrationInput } from '@steady-scatter/core/testing';
 import { describe, expect, it } from 'vitest';
 import demo from '../../../../demo/tarn-hollow.json' with { type: 'json' };
+import type { Doc } from '../../documents/docs.ts';
 import type { BenchShelf } from '../calibrationContext.ts';
 import { readTestsText, testsCsv, testsJson } from './testsFile.ts';
 
-const doc = <Typed>(id: string, typed: Typed) => ({ id, version: 1, isSample: true, typed, changedAt: '' });
+const doc = ({ id, input }: { id: string; input: unknown }) => ({ id, version: 1, schemaVersion: 2, isSample: true, input: input as never, changedAt: '' }); // prettier-ignore
 const SHELF = {
-  rigs: demo.rigs.map(({ id, typed }) => doc(id, upgradeRig(typed as never))),
-  calibrations: demo.calibrations.map(({ id, typed }) => doc(id, upgradeCalibration(typed as never))),
+  rigs: demo.rigs.map(doc) as readonly Doc<RigInput>[],
+  calibrations: demo.calibrations.map(doc) as readonly Doc<CalibrationInput>[],
   products: [],
 } satisfies BenchShelf;
 const EMPTY: BenchShelf = { rigs: [], calibrations: [], products: [] };
 
 describe('JSON', () => {
-  it('comes back whole, machines and struck runs included', () => {
+  it('comes back whole, machines and excluded runs included', () => {
     const back = readTestsText(testsJson(SHELF), 'tests.json', EMPTY);
-    expect(back.rigs.map(({ typed }) => typed)).toEqual(SHELF.rigs.map(({ typed }) => typed));
-    expect(back.calibrations.map(({ typed }) => typed)).toEqual(SHELF.calibrations.map(({ typed }) => typed));
+    expect(back.rigs.map(({ input }) => input)).toEqual(SHELF.rigs.map(({ input }) => input));
+    expect(back.calibrations.map(({ input }) => input)).toEqual(SHELF.calibrations.map(({ input }) => input));
   });
   it('machines that are known here are not taken again', () =>
     expect(readTestsText(testsJson(SHELF), 'tests.json', SHELF).rigs).toEqual([]));
   it('a calibration of a machine that is nowhere comes without one', () => {
     const [lone] = readTestsText(testsJson({ ...SHELF, rigs: [] }), 'tests.json', EMPTY).calibrations;
-    expect(lone).toMatchObject({ machine: 'no machine', typed: { rig: '' } });
+    expect(lone).toMatchObject({ machine: 'no machine', input: { rig: '' } });
   });
   it.each([
     ['{"format":"steady-scatter-tests","version":2}', /later version/],
@@ -31,6 +32,7 @@ describe('JSON', () => {
     ['{"format":', /breaks off/],
     ['', /empty/],
     ['{"format":"steady-scatter-tests","version":1,"rigs":[],"calibrations":[{"id":"x","typed":{}}]}', /calibrations\.0/],
+    ['{"format":"steady-scatter-tests","version":1,"rigs":[{"id":"0197b1c0-0000-7000-8000-000000000001","typed":{"name":""}}],"calibrations":[]}', /At rigs\.0\.input\.name/],
   ])('%s is refused with its place', (text, sentence) =>
     expect(() => readTestsText(text, 'tests.json', EMPTY)).toThrow(sentence),
   ); // prettier-ignore
@@ -39,20 +41,20 @@ describe('JSON', () => {
 describe('CSV', () => {
   const back = readTestsText(`\ufeff${testsCsv(SHELF)}`, 'tests.csv', SHELF);
   it('every run comes back with its readings, by the names of the machines', () => {
-    for (const { typed } of SHELF.calibrations) {
-      const found = back.calibrations.find((each) => each.typed.name === typed.name)?.typed;
-      expect(found?.rig).toBe(typed.rig);
-      expect(found?.runs.map(({ setting, method, readings, struck }) => ({ setting, method, readings, struck }))).toEqual(
-        typed.runs.map(({ setting, method, readings, struck }) => ({ setting, method, readings, struck })),
+    for (const { input } of SHELF.calibrations) {
+      const found = back.calibrations.find((each) => each.input.name === input.name)?.input;
+      expect(found?.rig).toBe(input.rig);
+      expect(found?.runs.map(({ setting, method, readings, excluded }) => ({ setting, method, readings, excluded }))).toEqual(
+        input.runs.map(({ setting, method, readings, excluded }) => ({ setting, method, readings, excluded })),
       );
     }
   }); // prettier-ignore
   it('and comes to the same rates', () => {
-    for (const { typed } of SHELF.calibrations) {
-      const found = back.calibrations.find((each) => each.typed.name === typed.name)!.typed;
-      const rates = (of: typeof typed) =>
+    for (const { input } of SHELF.calibrations) {
+      const found = back.calibrations.find((each) => each.input.name === input.name)!.input;
+      const rates = (of: typeof input) =>
         evaluateCalibration(of).runs.map(({ worked }) => worked?.rateKgPerM2.toPrecision(9));
-      expect(rates({ ...found, width: typed.width })).toEqual(rates(typed));
+      expect(rates({ ...found, width: input.width })).toEqual(rates(input));
     }
   });
   it('names the line that is wrong', () => {

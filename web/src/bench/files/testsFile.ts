@@ -1,8 +1,7 @@
-import { testsFile } from '@steady-scatter/contract';
+import { KINDS, testsFile } from '@steady-scatter/contract';
 import { toResult, InputError } from '@steady-scatter/core/errors';
-import { upgradeRig, type RigInput } from '@steady-scatter/core/rigs';
+import type { RigInput } from '@steady-scatter/core/machines';
 import {
-  upgradeCalibration,
   evaluateCalibration,
   readTests,
   testsTable,
@@ -15,10 +14,10 @@ import { calibrationContext, type BenchShelf } from '../calibrationContext.ts';
 
 /** What a file of tests brings: machines that are new, and calibrations with the machine each is of. */
 export interface TestsToTake {
-  readonly rigs: readonly { readonly id: string; readonly typed: RigInput }[];
+  readonly rigs: readonly { readonly id: string; readonly input: RigInput }[];
   readonly calibrations: readonly {
     readonly id: string;
-    readonly typed: CalibrationInput;
+    readonly input: CalibrationInput;
     /** Its machine in words. */
     readonly machine: string;
   }[];
@@ -29,8 +28,8 @@ export const testsJson = ({ rigs, calibrations }: BenchShelf): string =>
   JSON.stringify(
     {
       ...TESTS_FORMAT,
-      rigs: rigs.map(({ id, typed }) => ({ id, typed })),
-      calibrations: calibrations.map(({ id, typed }) => ({ id, typed })),
+      rigs: rigs.map(({ id, input }) => ({ id, schemaVersion: KINDS.rigs.schemaVersion, input })),
+      calibrations: calibrations.map(({ id, input }) => ({ id, schemaVersion: KINDS.calibrations.schemaVersion, input })), // prettier-ignore
     },
     null,
     2,
@@ -40,42 +39,31 @@ export const testsJson = ({ rigs, calibrations }: BenchShelf): string =>
 export const testsCsv = (shelf: BenchShelf): string =>
   Papa.unparse(
     testsTable(
-      shelf.calibrations.map(({ typed }) => {
-        const { rig, bench, reading } = calibrationContext(typed, shelf);
-        return { machine: rig?.name ?? '', outlets: bench.outlets, typed, reading };
+      shelf.calibrations.map(({ input }) => {
+        const { rig, bench, reading } = calibrationContext(input, shelf);
+        return { machine: rig?.name ?? '', outlets: bench.outlets, input, reading };
       }),
     ),
     { escapeFormulae: true, newline: '\r\n' },
   );
 
-/** Parts that an earlier version did not write are filled in. */
-function completed(value: unknown): unknown {
-  if (typeof value !== 'object' || value === null) return value;
-  const { rigs, calibrations, ...head } = value as Record<string, unknown>;
-  const fill = <Typed>(list: unknown, by: (typed: Partial<Typed>) => Typed) =>
-    Array.isArray(list)
-      ? list.map((each: { typed?: Partial<Typed> }) => Object.assign({}, each, { typed: by(each.typed ?? {}) })) // prettier-ignore
-      : list;
-  return { ...head, rigs: fill(rigs, upgradeRig), calibrations: fill(calibrations, upgradeCalibration) };
-}
-
 function fromJson(text: string, shelf: BenchShelf): TestsToTake {
   const { value, error } = attemptJson(text);
   if (error) throw new Error(`The file breaks off or is damaged: ${error}. Save it once more.`);
-  const read = testsFile.safeParse(completed(value));
+  const read = testsFile.safeParse(value);
   if (!read.success) {
     const [issue] = read.error.issues;
     throw new Error(`${issue?.path.length ? `At ${issue.path.join('.')}: ` : ''}${issue?.message ?? ''}`);
   }
   const known = new Set(shelf.rigs.map(({ id }) => id));
   const rigs = read.data.rigs.filter(({ id }) => !known.has(id));
-  const names = new Map([...shelf.rigs, ...rigs].map(({ id, typed }) => [id, typed.name]));
+  const names = new Map([...shelf.rigs, ...rigs].map(({ id, input }) => [id, input.name]));
   return {
     rigs,
-    calibrations: read.data.calibrations.map(({ id, typed }) => ({
+    calibrations: read.data.calibrations.map(({ id, input }) => ({
       id,
-      typed: names.has(typed.rig) ? typed : { ...typed, rig: '' },
-      machine: names.get(typed.rig) ?? 'no machine',
+      input: names.has(input.rig) ? input : { ...input, rig: '' },
+      machine: names.get(input.rig) ?? 'no machine',
     })),
   };
 }
@@ -96,11 +84,11 @@ function fromCsv(text: string, shelf: BenchShelf): TestsToTake {
   if (error) throw new Error(`At ${error.field}: ${error.message}`);
   return {
     rigs: [],
-    calibrations: value.map(({ machine, typed }) => {
-      const rig = shelf.rigs.find((each) => each.typed.name.toLowerCase() === machine.toLowerCase());
-      const [wrong] = evaluateCalibration(typed).errors;
+    calibrations: value.map(({ machine, input }) => {
+      const rig = shelf.rigs.find((each) => each.input.name.toLowerCase() === machine.toLowerCase());
+      const [wrong] = evaluateCalibration(input).errors;
       if (wrong) throw new InputError(wrong.code, { ...wrong.facts, field: wrong.field, hint: wrong.hint });
-      return { id: newId(), typed: { ...typed, rig: rig?.id ?? '' }, machine: rig?.typed.name ?? `no machine called ${machine} here` }; // prettier-ignore
+      return { id: newId(), input: { ...input, rig: rig?.id ?? '' }, machine: rig?.input.name ?? `no machine called ${machine} here` }; // prettier-ignore
     }),
   };
 }

@@ -29,7 +29,7 @@ const AT_HAND: readonly (readonly [keyof Omit<ToolsInput, 'scale'>, string])[] =
 ];
 
 interface Props {
-  typed: CalibrationInput;
+  input: CalibrationInput;
   on: CalibrationContext;
   /** The round that is begun. */
   round: number;
@@ -54,19 +54,19 @@ const Row = chakra('button', {
 });
 
 /** From what is at hand: which test suits best and why, which others can be done, what to bring, and how much to spread. */
-export function ChooseMethod({ typed, on, round, onTools, onBegin }: Props) {
-  const { tools } = typed;
+export function ChooseMethod({ input, on, round, onTools, onBegin }: Props) {
+  const { tools } = input;
   const choices = chooseMethod({
     kind: on.bench.kind,
     tools,
     isPesticide: on.product?.kind === 'granular-carrier',
   });
-  const last = typed.runs.at(-1)?.method;
+  const last = input.runs.at(-1)?.method;
   const proposed = choices[0]!;
   const [picked, setPicked] = useState<MethodId | null>(null);
   const keeps = last && choices.some(({ method, possible }) => method === last && possible) ? last : null;
   const chosen = choices.find(({ method }) => method === (picked ?? keeps ?? proposed.method)) ?? proposed;
-  const plan = planFor(chosen.method, typed, on.bench, on.reading);
+  const plan = planFor(chosen.method, input, on.bench, on.reading);
   return (
     <Box
       display="grid"

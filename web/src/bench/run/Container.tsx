@@ -1,5 +1,5 @@
+import { textWithUnit } from '@steady-scatter/core/quantities';
 import { Box, Button, chakra } from '@chakra-ui/react';
-import { isBareNumber, UNITS, type MassUnit } from '@steady-scatter/core/quantities';
 import { fieldBox } from '../../ui/fieldBox.ts';
 import { LabelledField } from '../../ui/LabelledField.tsx';
 import { useCalibrations } from '../useCalibrations.ts';
@@ -7,17 +7,13 @@ import type { StepProps } from './steps.ts';
 
 const Select = chakra('select', { base: { ...fieldBox, minHeight: { base: '56px', md: '44px' }, maxWidth: '100%' } }); // prettier-ignore
 
-/** A weight with the unit it was typed in: where it is put may count in another one. */
-const withUnit = (text: string, unit: MassUnit): string =>
-  isBareNumber(text) ? `${text.trim()} ${UNITS[unit].symbol}` : text.trim();
-
 /** Containers whose tare was weighed before, the latest weighing of each. */
 function useContainers(): { name: string; tare: string }[] {
   const { data: calibrations = [] } = useCalibrations();
   const known = new Map<string, string>();
-  for (const { typed } of calibrations)
-    for (const { container, readings } of typed.runs)
-      if (container.trim() !== '' && readings['tare']) known.set(container.trim(), withUnit(readings['tare'], typed.units.mass)); // prettier-ignore
+  for (const { input } of calibrations)
+    for (const { container, readings } of input.runs)
+      if (container.trim() !== '' && readings['tare']) known.set(container.trim(), textWithUnit(readings['tare'], input.units.mass)); // prettier-ignore
   return [...known].map(([name, tare]) => ({ name, tare }));
 }
 

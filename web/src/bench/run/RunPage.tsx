@@ -1,5 +1,4 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
-import type { Calibration } from '@steady-scatter/contract';
 import type { InputError } from '@steady-scatter/core/errors';
 import {
   blankRun,
@@ -37,8 +36,8 @@ import { RunSteps } from './RunSteps.tsx';
 import { useLiveDoc } from './useLiveDoc.ts';
 
 /** A new run at the mark that is advised, with what stays the same from the last one of its method. */
-function newRun(typed: CalibrationInput, on: CalibrationContext, method: MethodId): RunInput {
-  const last = typed.runs.findLast((run) => run.method === method);
+function newRun(input: CalibrationInput, on: CalibrationContext, method: MethodId): RunInput {
+  const last = input.runs.findLast((run) => run.method === method);
   const same = ['length', 'course', 'passes', 'area', 'tare', 'content', 'courseTime', 'courseTime.2', 'courseTime.3']; // prettier-ignore
   const fields = new Set(methodOf(method).fields(on.bench.outlets).map(({ id }) => id)); // prettier-ignore
   const readings = Object.fromEntries(
@@ -51,14 +50,14 @@ function newRun(typed: CalibrationInput, on: CalibrationContext, method: MethodI
     container: last?.container ?? '',
     // Looked over once a day.
     checked: last?.onDay === today() ? last.checked : [],
-    width: typed.width.text.trim() === '' ? null : typed.width,
+    width: input.width.text.trim() === '' ? null : input.width,
     step: last?.onDay === today() && last.checked.length > 0 ? 'set' : 'checks',
   };
 }
 
 /** Where product begins to run moves the mark of a first, cautious run. */
-function withFlow(typed: CalibrationInput, id: string, run: RunInput, at: number, firstFlow: string, shelf: BenchShelf): CalibrationInput {
-  const next = { ...typed, firstFlow };
+function withFlow(input: CalibrationInput, id: string, run: RunInput, at: number, firstFlow: string, shelf: BenchShelf): CalibrationInput {
+  const next = { ...input, firstFlow };
   const mark = calibrationContext(next, shelf, id).reading.advice?.mark.label ?? run.setting;
   return { ...next, runs: next.runs.with(at, { ...run, setting: mark }) };
 } // prettier-ignore
@@ -69,19 +68,19 @@ function useErrors(on: CalibrationContext, tried: boolean) {
 }
 
 /** A round on its way: choosing how, its steps, what it came to. */
-function LiveRun({ doc }: { doc: Doc<Calibration['typed']> }) {
+function LiveRun({ doc }: { doc: Doc<CalibrationInput> }) {
   const live = useLiveDoc(CALIBRATIONS, doc);
-  const { typed, commit, type } = live;
+  const { input, commit, type } = live;
   const shelf = useBenchShelf();
-  const on = calibrationContext(typed, shelf, doc.id);
+  const on = calibrationContext(input, shelf, doc.id);
   const navigate = useNavigate();
   const [tried, setTried] = useState(false);
   const errorAt = useErrors(on, tried);
-  const at = typed.runs.findLastIndex(({ step }) => step !== '');
-  const run = typed.runs[at];
-  const round = typed.runs.length + (run ? 0 : 1);
-  const set = (more: Partial<RunInput>): CalibrationInput => ({ ...typed, runs: typed.runs.with(at, { ...run!, ...more }) }); // prettier-ignore
-  const begin = (method: MethodId, before: CalibrationInput = typed) => {
+  const at = input.runs.findLastIndex(({ step }) => step !== '');
+  const run = input.runs[at];
+  const round = input.runs.length + (run ? 0 : 1);
+  const set = (more: Partial<RunInput>): CalibrationInput => ({ ...input, runs: input.runs.with(at, { ...run!, ...more }) }); // prettier-ignore
+  const begin = (method: MethodId, before: CalibrationInput = input) => {
     setTried(false);
     commit({ ...before, runs: [...before.runs, newRun(before, on, method)] });
   };
@@ -95,7 +94,7 @@ function LiveRun({ doc }: { doc: Doc<Calibration['typed']> }) {
   };
   return (
     <>
-      <title>{`Round ${round} · ${typed.name} · Steady Scatter`}</title>
+      <title>{`Round ${round} · ${input.name} · Steady Scatter`}</title>
       <TopBar
         acts={
           <>
@@ -105,7 +104,7 @@ function LiveRun({ doc }: { doc: Doc<Calibration['typed']> }) {
         }
       >
         <chakra.h1 fontSize="21px" fontWeight="bold">
-          {typed.name}
+          {input.name}
         </chakra.h1>
         <chakra.span fontSize="16px" color="ink.soft">
           round {round}
@@ -115,18 +114,18 @@ function LiveRun({ doc }: { doc: Doc<Calibration['typed']> }) {
       </TopBar>
       <Box as="main" id="main" padding={{ base: run && run.step !== 'result' ? '4px 16px 110px' : '4px 16px 24px', md: '8px 24px 32px' }} onKeyDown={goOnWithEnter}>
         {!run && (
-          <ChooseMethod typed={typed} on={on} round={round} onTools={(tools) => type({ ...typed, tools })} onBegin={begin} />
+          <ChooseMethod input={input} on={on} round={round} onTools={(tools) => type({ ...input, tools })} onBegin={begin} />
         )}
         {run && run.step !== 'result' && (
           <RunSteps
-            typed={typed}
+            input={input}
             run={run}
             at={at}
             on={on}
             steps={steps}
             errorAt={errorAt}
             onType={(more) => type(set(more))}
-            onFirstFlow={(firstFlow) => type(withFlow(typed, doc.id, run, at, firstFlow, shelf))}
+            onFirstFlow={(firstFlow) => type(withFlow(input, doc.id, run, at, firstFlow, shelf))}
             onGo={go}
             onNothing={() => commit(set({ noFlow: true, step: 'result' }))}
             onTried={() => setTried(true)}
@@ -134,7 +133,7 @@ function LiveRun({ doc }: { doc: Doc<Calibration['typed']> }) {
         )}
         {run?.step === 'result' && (
           <TestRunResult
-            typed={typed}
+            input={input}
             run={run}
             at={at}
             on={on}
@@ -148,7 +147,7 @@ function LiveRun({ doc }: { doc: Doc<Calibration['typed']> }) {
           />
         )}
         {run && run.step !== 'result' && (
-          <Button variant="ghost" minHeight="44px" marginTop="24px" marginLeft="-12px" onClick={() => { commit(set({ step: '', struck: run.struck || 'broken off' })); leave(); }}>
+          <Button variant="ghost" minHeight="44px" marginTop="24px" marginLeft="-12px" onClick={() => { commit(set({ step: '', excluded: run.excluded || 'broken off' })); leave(); }}>
             Break this round off
           </Button>
         )}
@@ -166,7 +165,7 @@ export default function RunPage() {
   if (data) return <LiveRun key={data.id} doc={data} />;
   return (
     <OpeningMessage
-      one={CALIBRATIONS.one}
+      one={CALIBRATIONS.kind.words.one}
       home={CALIBRATIONS.home}
       error={error}
       onAgain={() => void refetch()}

@@ -1,6 +1,6 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
 import type { InputError } from '@steady-scatter/core/errors';
-import { isBareNumber, UNITS } from '@steady-scatter/core/quantities';
+import { textWithUnit } from '@steady-scatter/core/quantities';
 import {
   adviceText,
   runLine,
@@ -16,7 +16,7 @@ import { Cautions } from './stepParts.tsx';
 import { StripDrawing } from './StripDrawing.tsx';
 
 interface Props {
-  typed: CalibrationInput;
+  input: CalibrationInput;
   run: RunInput;
   at: number;
   on: CalibrationContext;
@@ -70,21 +70,18 @@ const Progress = ({ steps, current }: { steps: readonly Step[]; current: number 
 
 const isStanding = ({ method }: RunInput): boolean => method === 'timed-catch' || method === 'fill-time';
 
-const textOf = (typed: string | undefined, symbol: string): string =>
-  !typed?.trim() ? '' : isBareNumber(typed) ? `${typed.trim()} ${symbol}` : typed.trim();
-
-function Drawing({ typed, run, at, on }: Pick<Props, 'typed' | 'run' | 'at' | 'on'>) {
+function Drawing({ input, run, at, on }: Pick<Props, 'input' | 'run' | 'at' | 'on'>) {
   const read = on.reading.runs[at];
-  const { length: unit } = typed.units;
+  const { length: unit } = input.units;
   if (!read || run.method === 'run-out') return null;
   const time = run.readings['time'] ?? run.readings['courseTime'];
   return (
     <StripDrawing
       lengthM={read.lengthM}
       widthM={on.reading.widthM}
-      length={textOf(run.readings['length'] ?? run.readings['course'], UNITS[unit].symbol)}
-      width={textOf(typed.width.text, UNITS[typed.width.unit].symbol)}
-      inside={textOf(time, 's')}
+      length={textWithUnit(run.readings['length'] ?? run.readings['course'] ?? '', unit)}
+      width={textWithUnit(input.width.text, input.width.unit)}
+      inside={textWithUnit(time ?? '', 's')}
       passes={read.passes}
       standing={isStanding(run)}
     />
@@ -93,12 +90,12 @@ function Drawing({ typed, run, at, on }: Pick<Props, 'typed' | 'run' | 'at' | 'o
 
 /** The steps of a run: one on the screen of a phone, all in view at a desk. */
 export function RunSteps(props: Props) {
-  const { typed, run, at, on, steps, errorAt, onType, onFirstFlow, onGo, onTried, onNothing } = props;
+  const { input, run, at, on, steps, errorAt, onType, onFirstFlow, onGo, onTried, onNothing } = props;
   const [lacking, setLacking] = useState<readonly string[]>([]);
   const current = Math.max(0, steps.findIndex(({ id }) => id === run.step)); // prettier-ignore
   const timed = timedStep(props);
   const isLast = current === steps.length - 1;
-  const why = adviceText(on.reading, typed, on.product?.kind)?.why;
+  const why = adviceText(on.reading, input, on.product?.kind)?.why;
   const go = (step: Step['id'] | 'result') => {
     setLacking([]);
     onGo(step);
@@ -155,7 +152,7 @@ export function RunSteps(props: Props) {
             </Box>
             <Cautions lines={step.cautions} />
             <StepBody
-              typed={typed}
+              input={input}
               run={run}
               at={at}
               step={step}
@@ -178,7 +175,7 @@ export function RunSteps(props: Props) {
         <Drawing {...props} />
         {read && (
           <Box marginTop="10px">
-            <WorkingLine working={runLine(run, read, typed, on.bench)} names={{ rate: 'Rate' }} size="plain" />
+            <WorkingLine working={runLine(run, read, input, on.bench)} names={{ rate: 'Rate' }} size="plain" />
           </Box>
         )}
         <Box marginTop="18px">

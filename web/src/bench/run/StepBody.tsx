@@ -1,5 +1,5 @@
 import { Box, Button } from '@chakra-ui/react';
-import { MARKS_READABLE } from '@steady-scatter/core/rigs';
+import { MARKS_READABLE } from '@steady-scatter/core/machines';
 import { fillAimOf, fillAimText } from '@steady-scatter/core/testing';
 import { dayText } from '../../ui/dayText.ts';
 import { today } from '../../ui/today.ts';
@@ -56,7 +56,7 @@ function Checks({ run, on, onType }: StepProps) {
 }
 
 /** The mark to set and why. */
-function SetMark({ typed, run, at, on, errorAt, onType, onFirstFlow }: StepProps) {
+function SetMark({ input, run, at, on, errorAt, onType, onFirstFlow }: StepProps) {
   const { rig } = on;
   const asksFlow = on.reading.advice?.start.from === 'low' && at === 0 && on.bench.scale.firstFlow === null;
   return (
@@ -74,7 +74,7 @@ function SetMark({ typed, run, at, on, errorAt, onType, onFirstFlow }: StepProps
             <LabelledField
               label="It begins to run at"
               placeholder="not noted"
-              value={typed.firstFlow}
+              value={input.firstFlow}
               minHeight={{ base: '56px', md: '44px' }}
               error={errorAt('firstFlow')}
               onChange={onFirstFlow}
@@ -97,10 +97,10 @@ function SetMark({ typed, run, at, on, errorAt, onType, onFirstFlow }: StepProps
 }
 
 /** How far a container goes and when it has to be full: the first answer of a fill-time test. */
-function FillAim({ typed, run, step, on }: StepProps) {
+function FillAim({ input, run, step, on }: StepProps) {
   if (run.method !== 'fill-time' || (step.id !== 'before' && step.id !== 'walk')) return null;
-  const aim = fillAimOf(typed, run, on.reading, on.bench);
-  return aim && <Box fontSize={{ base: '20px', md: '17px' }}>{fillAimText(aim, typed.units.length)}</Box>;
+  const aim = fillAimOf(input, run, on.reading, on.bench);
+  return aim && <Box fontSize={{ base: '20px', md: '17px' }}>{fillAimText(aim, input.units.length)}</Box>;
 }
 
 /** What one step of a guided run asks for. */

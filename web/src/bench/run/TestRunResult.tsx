@@ -18,16 +18,16 @@ import { useState } from 'react';
 import { BigNumber } from '../../ui/BigNumber.tsx';
 import { LabelledField } from '../../ui/LabelledField.tsx';
 import { WorkingLine } from '../../ui/WorkingLine.tsx';
-import { Doubts } from '../Doubts.tsx';
+import { PlausibilityQuestions } from '../PlausibilityQuestions.tsx';
 import type { CalibrationContext } from '../calibrationContext.ts';
 import { ResultBand } from './ResultBand.tsx';
 
 interface Props {
-  typed: CalibrationInput;
+  input: CalibrationInput;
   run: RunInput;
   at: number;
   on: CalibrationContext;
-  onChange(typed: CalibrationInput): void;
+  onChange(input: CalibrationInput): void;
   onNext(): void;
   onRedo(): void;
   onDone(): void;
@@ -46,10 +46,10 @@ const Said = ({ lines }: { lines: readonly string[] }) => (
 /** Strikes a run out, with the reason that stays on it. */
 function Strike({ run, onStrike }: { run: RunInput; onStrike(why: string): void }) {
   const [why, setWhy] = useState<string | null>(null);
-  if (run.struck !== '')
+  if (run.excluded !== '')
     return (
       <Box marginTop="10px">
-        Struck out: {run.struck}.{' '}
+        Struck out: {run.excluded}.{' '}
         <Button variant="ghost" minHeight="44px" onClick={() => onStrike('')}>
           Let it count
         </Button>
@@ -79,14 +79,14 @@ function Strike({ run, onStrike }: { run: RunInput; onStrike(why: string): void 
 }
 
 /** The pace that was walked becomes the working one: the other way out where a run was walked too fast or too slow. */
-function TakePace({ run, typed, onChange }: Pick<Props, 'run' | 'typed' | 'onChange'>) {
+function TakePace({ run, input, onChange }: Pick<Props, 'run' | 'input' | 'onChange'>) {
   const { length, course, time, courseTime } = run.readings;
-  const pace = { course: length ?? course ?? '', unit: typed.units.length, time: time || courseTime || '' };
+  const pace = { course: length ?? course ?? '', unit: input.units.length, time: time || courseTime || '' };
   return (
     <Button
       minHeight={{ base: '56px', md: '44px' }}
       marginTop="8px"
-      onClick={() => onChange({ ...typed, pace })}
+      onClick={() => onChange({ ...input, pace })}
     >
       Work at this pace: {pace.course} in {pace.time} s
     </Button>
@@ -94,24 +94,24 @@ function TakePace({ run, typed, onChange }: Pick<Props, 'run' | 'typed' | 'onCha
 }
 
 /** What the run that was just made comes to, and what to do next. */
-export function TestRunResult({ typed, run, at, on, onChange, onNext, onRedo, onDone }: Props) {
+export function TestRunResult({ input, run, at, on, onChange, onNext, onRedo, onDone }: Props) {
   const { reading, bench } = on;
   const read = reading.runs[at];
   if (!read) return null;
-  const { unit } = typed.target;
+  const { unit } = input.target;
   const shown = showAtWork(read, unit);
-  const text = adviceText(reading, typed, on.product?.kind);
-  const atWork = paceLine(run, read, typed, reading.paceMPerS);
+  const text = adviceText(reading, input, on.product?.kind);
+  const atWork = paceLine(run, read, input, reading.paceMPerS);
   const picture = settingPicture(reading, unit, bench.kind);
   const own = settingPicture(
     { ...reading, runs: [{ ...read, counts: true }], advice: null },
     unit,
     bench.kind,
   ).runs[0];
-  const coarse = coarseText(read, reading.tolerance, typed);
+  const coarse = coarseText(read, reading.tolerance, input);
   const isDone = reading.advice !== null && isEnded(reading.advice.because);
   const set = (more: Partial<RunInput>) =>
-    onChange({ ...typed, runs: typed.runs.with(at, { ...run, ...more }) });
+    onChange({ ...input, runs: input.runs.with(at, { ...run, ...more }) });
   return (
     <Box
       display="grid"
@@ -131,17 +131,17 @@ export function TestRunResult({ typed, run, at, on, onChange, onNext, onRedo, on
           <ResultBand
             rate={{ ...own, band: own.y * bandOfRun(read) }}
             target={picture.target}
-            label={`The rate of this run against the ${typed.target.amount} that is wanted`}
+            label={`The rate of this run against the ${input.target.amount} that is wanted`}
           />
         )}
         <Box marginTop="10px">
-          <WorkingLine working={runLine(run, read, typed, bench)} names={{ rate: 'Rate' }} size="plain" />
+          <WorkingLine working={runLine(run, read, input, bench)} names={{ rate: 'Rate' }} size="plain" />
           {atWork && (
             <WorkingLine working={atWork} names={{ rate: 'Rate at the pace of work' }} size="plain" />
           )}
         </Box>
-        <Said lines={runRemarks(run, read, reading, typed)} />
-        {read.pace?.isApart && <TakePace run={run} typed={typed} onChange={onChange} />}
+        <Said lines={runRemarks(run, read, reading, input)} />
+        {read.pace?.isApart && <TakePace run={run} input={input} onChange={onChange} />}
         {coarse && <Said lines={[coarse]} />}
         <Box marginTop="12px" maxWidth="460px">
           <LabelledField
@@ -155,11 +155,11 @@ export function TestRunResult({ typed, run, at, on, onChange, onNext, onRedo, on
           <Button minHeight={{ base: '56px', md: '44px' }} onClick={onRedo}>
             Take a reading anew
           </Button>
-          <Strike run={run} onStrike={(struck) => set({ struck })} />
+          <Strike run={run} onStrike={(excluded) => set({ excluded })} />
         </Box>
       </Box>
       <AnswerBox padding={{ base: '16px', md: '22px' }} alignSelf="start">
-        <Doubts typed={typed} reading={reading} onChange={onChange} />
+        <PlausibilityQuestions input={input} reading={reading} onChange={onChange} />
         <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
           {text?.act ?? 'Set to'}
         </Box>
@@ -168,7 +168,7 @@ export function TestRunResult({ typed, run, at, on, onChange, onNext, onRedo, on
           {text?.why ??
             'Say which machine it is and what rate is wanted: then the bench says what to set next.'}
         </Box>
-        <Said lines={correctionText(reading, typed, bench.kind)} />
+        <Said lines={correctionText(reading, input, bench.kind)} />
         {reading.advice?.standing !== 'open' && on.afterUse.length > 0 && (
           <Said lines={[`When you are done: ${on.afterUse.join('; ')}.`]} />
         )}

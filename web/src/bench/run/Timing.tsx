@@ -13,13 +13,13 @@ const CATCH_ENDS = ['as you open', 'as you shut'] as const;
 
 /** Times by the watch, or typed; and a pace practised first. */
 export function Timing(props: StepProps & { times: readonly MethodField[] }) {
-  const { typed, run, at, on, times, listens, onType } = props;
+  const { input, run, at, on, times, listens, onType } = props;
   const [practising, setPractising] = useState(false);
   const [walks, setWalks] = useState<readonly number[]>([]);
   const { lengthM } = on.reading.runs[at] ?? { lengthM: null };
   const isCatch = times.some(({ id }) => id === 'catchTime' || id === 'fillTime');
   const next = nextTime(times, run.readings);
-  const aimS = timeToAim(typed, run, at, on.reading, next);
+  const aimS = timeToAim(input, run, at, on.reading, next);
   const place = times.length > 1 ? `time ${times.indexOf(next) + 1} of ${times.length}` : '';
   return (
     <Box>

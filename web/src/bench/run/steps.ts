@@ -4,7 +4,7 @@ import type { CalibrationContext } from '../calibrationContext.ts';
 
 /** What each step of a guided run is given. */
 export interface StepProps {
-  readonly typed: CalibrationInput;
+  readonly input: CalibrationInput;
   readonly run: RunInput;
   /** Place of the run in the calibration. */
   readonly at: number;

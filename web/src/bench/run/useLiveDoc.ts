@@ -4,7 +4,8 @@ import { ApiProblem } from '../../api/errors.ts';
 import { explain } from '../../api/explain.ts';
 import { isPassing } from '../../api/whenBack.ts';
 import { dropHeldDoc, heldDoc, useHoldDoc } from '../../documents/docDrafts.ts';
-import { docActs, type Doc, type DocKind } from '../../documents/docs.ts';
+import { docActs, readDoc, type Doc } from '../../documents/docs.ts';
+import type { DocumentKind } from '../../documents/documentKind.ts';
 
 /** How far what is typed has got: on the server, on its way, in this browser alone, or met by somebody else's change. */
 export type Kept = 'kept' | 'keeping' | 'held' | 'elsewhere' | { readonly refused: string };
@@ -15,22 +16,22 @@ const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.str
  * A kept thing that is worked on in the field: each step is kept as it is done; without a connection it stays in the browser and is
  * kept when the connection is back; what another device did is taken over while nothing is open here.
  */
-export function useLiveDoc<Typed extends { readonly name: string }>(kind: DocKind<Typed>, doc: Doc<Typed>) {
-  const [typed, setTyped] = useState(() => heldDoc(kind, doc.id) ?? doc.typed);
+export function useLiveDoc<Input>(kind: DocumentKind<Input>, doc: Doc<Input>) {
+  const [input, setInput] = useState(() => heldDoc(kind, doc.id) ?? doc.input);
   const [state, setState] = useState<Kept>('kept');
   // What stands on the server as far as this device knows; beside it for what runs later than a drawing.
   const [known, setKnown] = useState(doc);
   const base = useRef(doc);
-  const latest = useRef(typed);
-  const rest = useCallback((on: Doc<Typed>) => {
+  const latest = useRef(input);
+  const rest = useCallback((on: Doc<Input>) => {
     base.current = on;
     setKnown(on);
   }, []);
-  const differs = !same(typed, known.typed);
-  useHoldDoc(kind.root, doc.id, typed, differs);
-  const show = useCallback((next: Typed) => {
+  const differs = !same(input, known.input);
+  useHoldDoc(kind, doc.id, input, differs);
+  const show = useCallback((next: Input) => {
     latest.current = next;
-    setTyped(next);
+    setInput(next);
   }, []);
 
   // One write at a time: what is typed while one is on its way goes with the next.
@@ -40,16 +41,16 @@ export function useLiveDoc<Typed extends { readonly name: string }>(kind: DocKin
     saving.current = true;
     setState('keeping');
     try {
-      while (!same(latest.current, base.current.typed)) {
+      while (!same(latest.current, base.current.input)) {
         const next = latest.current;
-        const { id, version, typed: before } = base.current;
+        const { id, version, input: before } = base.current;
         const sent = kind.beforeKeep?.(before, next) ?? next;
         // oxlint-disable-next-line no-await-in-loop -- each waits for the one before
-        const kept = await docActs(kind).write(id, { version, typed: sent });
+        const kept = await docActs(kind).write(id, { version, input: sent });
         rest(kept);
-        if (same(latest.current, next)) show(kept.typed);
+        if (same(latest.current, next)) show(kept.input);
       }
-      dropHeldDoc(kind.root, base.current.id);
+      dropHeldDoc(kind, base.current.id);
       setState('kept');
     } catch (error) {
       if (isPassing(error) || !(error instanceof ApiProblem)) setState('held');
@@ -62,10 +63,10 @@ export function useLiveDoc<Typed extends { readonly name: string }>(kind: DocKin
   // What another device kept is shown, unless something is open here.
   useEffect(() => {
     if (doc.version <= base.current.version || saving.current) return;
-    const untouched = same(latest.current, base.current.typed);
+    const untouched = same(latest.current, base.current.input);
     if (!untouched) return;
     rest(doc);
-    show(doc.typed);
+    show(doc.input);
   }, [doc, show, rest]);
 
   const { reachable } = useSyncExternalStore(connectionStore.subscribe, connectionStore.get);
@@ -74,26 +75,26 @@ export function useLiveDoc<Typed extends { readonly name: string }>(kind: DocKin
   }, [reachable, state, save]);
 
   return {
-    typed,
+    input,
     state,
     /** Shows a change; it is held in the browser. */
     type: show,
     /** Shows a change and keeps it on the server. */
-    commit(next: Typed) {
+    commit(next: Input) {
       show(next);
       void save();
     },
     /** Drops what is typed here for what stands on the server. */
     async takeTheirs() {
-      const theirs = await kind.read(doc.id, new AbortController().signal);
+      const theirs = await readDoc(kind, doc.id);
       rest(theirs);
-      dropHeldDoc(kind.root, doc.id);
-      show(theirs.typed);
+      dropHeldDoc(kind, doc.id);
+      show(theirs.input);
       setState('kept');
     },
     /** Keeps what is typed here over what stands on the server. */
     async keepMine() {
-      rest(await kind.read(doc.id, new AbortController().signal));
+      rest(await readDoc(kind, doc.id));
       await save();
     },
   };

@@ -59,11 +59,11 @@ export default function AreaDrawing(props: Props) {
   /** A point is dragged: what can be pressed of the parts need not be worked out meanwhile. */
   const [isSizing, setSizing] = useState(false);
   const [snaps, setSnaps] = useState(true);
-  const isPlaced = area.hold === 'placed';
+  const isPlaced = area.layoutMode === 'placed';
   const parts = useMemo(() => area.parts.map((part) => evaluatePart(part, paces, '')), [area.parts, paces]);
   const { outlines, offsets } = useMemo(
-    () => drawnOutlines(parts, area.hold, held),
-    [parts, area.hold, held],
+    () => drawnOutlines(parts, area.layoutMode, held),
+    [parts, area.layoutMode, held],
   );
   const view = useView(outlines.flat(), Math.max(width, 100), height, held !== null);
   const index = area.parts.findIndex((part) => part.id === chosen);

@@ -41,7 +41,7 @@ export function planSvg(
   heightMm: number,
   font: string,
 ): Plan | null {
-  const { outlines, offsets } = drawnOutlines(measured.parts, area.hold);
+  const { outlines, offsets } = drawnOutlines(measured.parts, area.layoutMode);
   const bounds = boundsOf(outlines.flat(2));
   if (!bounds) return null;
   const { minX, minY, maxX, maxY } = bounds;
@@ -66,7 +66,7 @@ export function planSvg(
   for (let y = top % step; y < heightMm; y += step) gridLines.push(`M0 ${mm(y)}H${mm(widthMm)}`);
   const text = (x: number, y: number, words: string, anchor = 'middle') =>
     `<text x="${mm(x)}" y="${mm(y)}" font-family="${font}" font-size="${TEXT_MM}" text-anchor="${anchor}" fill="#14201c">${xml(words)}</text>`;
-  const isPlaced = area.hold === 'placed';
+  const isPlaced = area.layoutMode === 'placed';
   const shapes = area.parts.map((part, index) => {
     const wrong = (measured.parts[index]?.errors.length ?? 0) > 0;
     const fill = wrong || isPlaced ? 'none' : part.cut ? '#ffffff' : '#e6efeb';

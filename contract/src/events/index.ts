@@ -1,0 +1,8 @@
+// Events: what was measured or done. Rows are appended, by anyone and in any order; what they say by now is made from them.
+import { testRuns } from './testRuns.ts';
+
+/** Everything that is appended, by its name. */
+export const EVENTS = { testRuns } as const;
+
+export type EventName = keyof typeof EVENTS;
+export const EVENT_NAMES = Object.keys(EVENTS) as EventName[];

@@ -1,0 +1,18 @@
+import {
+  evaluateTestRun,
+  testRunInput,
+  type CalibrationInput,
+  type TestRunInput,
+} from '@steady-scatter/core/testing';
+import { eventOf } from './event.ts';
+
+/** Test runs of a calibration: what was set, and what was read. */
+export const testRuns = eventOf<TestRunInput>({
+  name: 'testRuns',
+  path: '/api/test-runs',
+  words: { one: 'test run', many: 'test runs' },
+  subject: 'calibrations',
+  schema: testRunInput,
+  upgrades: [],
+  evaluate: (input, calibration) => evaluateTestRun(input, calibration as CalibrationInput),
+});

@@ -1,0 +1,60 @@
+import { portionDays } from '@steady-scatter/core/regulations';
+import { workingText } from '@steady-scatter/core/working';
+import { evaluateJob, jobInput, jobUpgrades } from '@steady-scatter/core/worksheet';
+import * as z from 'zod';
+import { countColumn, dayColumn, idColumn, kindOf, listColumn, said, shortText, siColumn } from './kind.ts';
+
+/** Jobs: worksheets under a name, for a day. */
+export const jobs = kindOf({
+  name: 'jobs',
+  path: '/api/jobs',
+  words: { one: 'job', many: 'jobs' },
+  schema: jobInput,
+  upgrades: jobUpgrades,
+  evaluate: evaluateJob,
+  columns: {
+    onDay: dayColumn,
+    /** The need as typed, with its unit: "0.8 lb N on each 1000 ft²". */
+    need: shortText,
+    /** The product by its name on the shelf, else by its grade. */
+    product: shortText,
+    /** Areas that have a size. */
+    areas: countColumn,
+    totalM2: siColumn,
+    /** kg, or L for a liquid. */
+    amountSi: siColumn,
+    /** Units that the job's own sheet shows these in. */
+    amountUnit: shortText,
+    areaUnit: shortText,
+    ruleSet: idColumn,
+    calibration: idColumn,
+    /** The days of its portions. */
+    days: listColumn(z.string()),
+    areaNames: listColumn(z.string()),
+  },
+  sort: '-onDay',
+  indexed: ['product', 'totalM2', 'amountSi'],
+  summarise({ onDay, worksheet }, { answer: { lines, numbers, units, reading } }) {
+    const { need, product, areas, rules, spread } = worksheet;
+    return {
+      onDay,
+      need: need.amount === '' ? '' : workingText({ ...lines.need, parts: lines.need.parts.slice(0, 4) }),
+      product: product.name || product.grade,
+      areas: numbers.areas.filter(({ areaM2 }) => areaM2 !== null).length,
+      totalM2: numbers.totalM2,
+      amountSi: numbers.amountSi,
+      amountUnit: units.amount,
+      areaUnit: units.area,
+      ruleSet: rules.setId,
+      calibration: spread.calibration,
+      days: portionDays(onDay, reading.split.portions, reading.split.everyDays),
+      areaNames: said(areas.map(({ name }) => name)),
+    };
+  },
+  nameOf: ({ name }) => name,
+  textsOf: ({ worksheet: { areas, product } }) => said([product.name || product.grade, ...areas.map(({ name }) => name)]), // prettier-ignore
+  linksOf: ({ worksheet: { areas, rules, spread } }) => [
+    ...areas.flatMap(({ from }) => (from ? [from.site, from.area] : [])),
+    ...said([rules.setId, rules.soilTest, spread.calibration]),
+  ],
+});

@@ -1,0 +1,48 @@
+import { evaluateProduct, PRODUCT_KIND_IDS, PRODUCT_KINDS, productInput, productUpgrades, type ProductInput } from '@steady-scatter/core/products'; // prettier-ignore
+import * as z from 'zod';
+import { kindOf, said, shortText, siColumn, type Column } from './kind.ts';
+
+const productKind: Column<ProductInput['kind']> = { type: 'text', schema: z.enum(PRODUCT_KIND_IDS) };
+
+/** Products of the shelf, each as its label states it. */
+export const products = kindOf({
+  name: 'products',
+  path: '/api/products',
+  words: { one: 'product', many: 'products' },
+  schema: productInput,
+  upgrades: productUpgrades,
+  evaluate: evaluateProduct,
+  columns: {
+    kind: productKind,
+    grade: shortText,
+    load: shortText,
+    package: shortText,
+    packageUnit: shortText,
+    /** kg, or L of a liquid. */
+    packageSi: siColumn,
+    price: shortText,
+    priceCents: siColumn,
+    stock: shortText,
+    stockPackages: siColumn,
+    lot: shortText,
+    grainSize: shortText,
+  },
+  sort: 'name',
+  summarise: ({ kind, grade, load, package: pack, price, stock, lot, grainSize }, result) => ({
+    kind,
+    grade,
+    load,
+    package: pack.size,
+    packageUnit: pack.unit,
+    packageSi: result.package?.si ?? null,
+    price,
+    priceCents: result.priceCents,
+    stock,
+    stockPackages: result.stockPackages,
+    lot,
+    grainSize,
+  }),
+  nameOf: ({ name }) => name,
+  textsOf: ({ kind, grade, lot, notes, activeIngredient }) => said([PRODUCT_KINDS[kind].words, grade, lot, notes, activeIngredient]), // prettier-ignore
+  linksOf: () => [],
+});

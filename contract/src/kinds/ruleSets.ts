@@ -1,0 +1,18 @@
+import { evaluateRuleSet, ruleSetInput } from '@steady-scatter/core/regulations';
+import { countColumn, kindOf, said, shortText } from './kind.ts';
+
+/** Sets of rules, one for each place that the crew works in. */
+export const ruleSets = kindOf({
+  name: 'ruleSets',
+  path: '/api/rule-sets',
+  words: { one: 'set of rules', many: 'sets of rules' },
+  schema: ruleSetInput,
+  upgrades: [],
+  evaluate: evaluateRuleSet,
+  columns: { rules: countColumn, source: shortText },
+  sort: 'name',
+  summarise: ({ rules, source }) => ({ rules: rules.length, source: source.slice(0, 400) }),
+  nameOf: ({ name }) => name,
+  textsOf: ({ source }) => said([source]),
+  linksOf: () => [],
+});

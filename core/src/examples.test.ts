@@ -1,0 +1,152 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { describe, expect, it } from 'vitest';
+import * as core from './index.ts';
+
+// Every example in a doc comment is true: it is run, and what stands behind it is what comes out. A remark may follow the value.
+
+interface Example {
+  readonly file: string;
+  /** What is called. */
+  readonly call: string;
+  /** What stands behind it: a value, or `throws`. */
+  readonly comes: string;
+}
+
+const root = fileURLToPath(new URL('.', import.meta.url));
+const files = readdirSync(root, { recursive: true, encoding: 'utf8' }).filter((file) => file.endsWith('.ts') && !file.endsWith('.test.ts')); // prettier-ignore
+
+/** The examples of a file: after `@example`, up to the next tag or the end of the comment. */
+function examplesIn(file: string): Example[] {
+  const text = readFileSync(join(root, file), 'utf8');
+  return [...text.matchAll(/\/\*\*(.*?)\*\//gs)].flatMap(([, comment = '']) => {
+    const plain = comment.replace(/^\s*\* ?/gm, '');
+    return [...plain.matchAll(/@example\s+(.*?)(?=\n\s*@|$)/gs)].map(([, example = '']) => {
+      const at = example.indexOf('//');
+      return { file, call: (at < 0 ? example : example.slice(0, at)).trim(), comes: at < 0 ? '' : example.slice(at + 2).trim() }; // prettier-ignore
+    });
+  });
+}
+
+const { blankCalibration, blankPart, blankProduct, blankRig, blankRun, blankSite, blankSiteArea, blankWidthTest, blankWorksheet } = core; // prettier-ignore
+const lakeFeed = { ...blankProduct('dry-fertilizer', 'us'), name: 'Lake feed 24-0-8', grade: '24-0-8', package: { size: '40', unit: 'lb' as const }, price: '31.80' }; // prettier-ignore
+const sheet = {
+  ...blankWorksheet('us', 'a'),
+  need: { nutrient: 'N' as const, amount: '0.8', unit: 'lb/1000 ft2' as const },
+  product: lakeFeed,
+  areas: [{ id: 'a', name: 'Lawn', size: '7400', unit: 'ft2' as const }],
+};
+const redSpreader = {
+  ...blankRig('us'),
+  name: 'Red push spreader',
+  control: { ...blankRig('us').control, from: '0', to: '20', step: '0.5', closed: '2' },
+  hopper: { size: '50', unit: 'lb' as const },
+  pace: { course: '120', unit: 'ft' as const, time: '27.2' },
+};
+const strip = (setting: string, left: string) => ({ ...blankRun(`${setting}.${left}`, '2026-04-10', 'weigh-back'), setting, readings: { in: '48.00', left, length: '100' } }); // prettier-ignore
+const calibration = {
+  ...blankCalibration('us'),
+  name: 'Red spreader, lake feed',
+  product: 'Lake feed',
+  target: { amount: '3.33', unit: 'lb/1000 ft2' as const },
+  width: { text: '9', unit: 'ft' as const, by: 'chosen' as const },
+  pace: redSpreader.pace,
+  scaleStep: '0.05',
+  runs: [strip('8', '46.95'), strip('14', '43.10'), strip('11', '45.05'), strip('11', '44.95')],
+};
+const bench = core.benchRig(redSpreader);
+const rectangle = (id: string, ...lengths: string[]) => ({ ...blankPart('rectangle', 'ft', id), lengths });
+const trays = { ...blankWidthTest('metric'), name: 'Red, trays in April', rows: ['0 .3 .9 1.8 2.7 3.3 3.6 3.8 3.9 3.7 3.4 3.0 2.3 1.5 .7 .2 0'.split(' ')] }; // prettier-ignore
+const widthReading = core.evaluateWidthTest(trays);
+const forMix = (id: string, grade: string, price: string) => ({ id, name: id, product: core.evaluateProduct({ ...blankProduct('dry-fertilizer', 'metric'), name: id, grade, price, package: { size: '100', unit: 'kg' } }) }); // prettier-ignore
+const mixRequest = {
+  products: [forMix('urea', '46-0-0', '50'), forMix('potash', '0-0-60', '40')],
+  needs: [{ nutrient: 'N' as const, kgPerM2: 0.0046, waived: false }, { nutrient: 'K2O' as const, kgPerM2: 0.006, waived: false }], // prettier-ignore
+  tolerance: 0,
+  caps: [],
+  quickCap: null,
+  slowFloor: null,
+  mixesForms: false,
+  fromStockForM2: null,
+};
+
+/** What examples speak of, besides what core exports. */
+const EXAMPLES = {
+  lakeFeed,
+  label: core.evaluateProduct(lakeFeed),
+  sheet,
+  answer: core.answerWorksheet(sheet, core.AS_TYPED),
+  redSpreader,
+  bench,
+  calibration,
+  reading: core.evaluateCalibration(calibration, bench),
+  townRules: {
+    name: 'Town',
+    source: '',
+    unit: 'lb/1000 ft2',
+    rules: [{ ...core.blankRule('r'), amount: '1' }],
+  },
+  lawn: { ...blankSiteArea('a', 'us'), name: 'Lawn', parts: [rectangle('p', '62', '38')] },
+  rectangle,
+  paces: core.evaluatePaces(core.blankPace('ft'), 'pace'),
+  trays,
+  widthReading,
+  pattern: widthReading.pattern,
+  mixRequest,
+  /** A reading of so much, to the hundredth. */
+  read: (si: number) => ({ si, resolutionSi: 0.01 }),
+  wide: (si: number) => ({ si, by: 'measured', resolutionSi: 0.01, u: 0 }),
+  site: { ...blankSite('a', 'us'), name: 'Lake front' },
+};
+
+type Scope = Readonly<Record<string, unknown>>;
+// The code stands in this repository, in the doc comments beside what it calls.
+const run = (code: string, scope: Scope): unknown =>
+  // oxlint-disable-next-line typescript/no-implied-eval
+  (new Function(...Object.keys(scope), `return (${code}\n);`) as (...given: unknown[]) => unknown)(...Object.values(scope)); // prettier-ignore
+
+/** The value that a text begins with: `0.24 for 24-0-8` is 0.24. Digits that go on stand as `218.8795...`. */
+function valueIn(text: string): unknown {
+  const literal = /^(-?[\d_.]+?)(?:\.\.\.)?(?=[\s,;:]|$)|^'[^']*'|^(?:true|false|null|undefined)\b/.exec(
+    text,
+  );
+  if (literal) return run(literal[1] ?? literal[0], {});
+  for (let end = text.length; end > 0; end -= 1)
+    if ('])}'.includes(text[end - 1]!)) {
+      try {
+        return run(text.slice(0, end), {});
+      } catch {
+        // A shorter one may be whole.
+      }
+    }
+  throw new Error(`There is no value in ${JSON.stringify(text)}.`);
+}
+
+/** Spaces that do not break are written as spaces in an example. */
+const plainly = (value: unknown): unknown =>
+  typeof value === 'string' ? value.replace(/[\u00a0\u202f]/g, ' ') : value;
+
+/** A value as it stands in an example: numbers to the digits that stand there, a text that goes on as `3 walks …`. */
+function like(printed: unknown): unknown {
+  if (typeof printed === 'number') return expect.closeTo(printed, String(printed).split('.')[1]?.length ?? 6);
+  if (typeof printed === 'string' && printed.endsWith('…')) return expect.stringContaining(printed.slice(0, -1).trim()); // prettier-ignore
+  if (Array.isArray(printed)) return printed.map(like);
+  if (typeof printed !== 'object' || printed === null) return printed;
+  return expect.objectContaining(Object.fromEntries(Object.entries(printed).map(([key, value]) => [key, like(value)]))); // prettier-ignore
+}
+
+const deeply = (value: unknown): unknown => {
+  if (Array.isArray(value)) return value.map(deeply);
+  if (typeof value !== 'object' || value === null || value instanceof Error) return plainly(value);
+  return Object.fromEntries(Object.entries(value).map(([key, part]) => [key, deeply(part)]));
+};
+
+describe.each(files.flatMap(examplesIn))('$file: $call', ({ file, call, comes }) => {
+  it(comes, async () => {
+    const own = (await import(/* @vite-ignore */ join(root, file))) as Scope;
+    const scope: Scope = { ...EXAMPLES, ...core, ...own };
+    if (comes.startsWith('throws')) expect(() => run(call, scope)).toThrow();
+    else expect(deeply(run(call, scope))).toEqual(like(deeply(valueIn(comes))));
+  });
+});

@@ -1,0 +1,71 @@
+import { readWhole } from '../fields/counts.ts';
+import { collect } from '../errors/collect.ts';
+import { InputError } from '../errors/InputError.ts';
+import { readPositive } from '../quantities/quantity.ts';
+import { noteDay, readName } from '../fields/heading.ts';
+import { rigKind } from './kinds.ts';
+import type { RigInput } from './rigInput.ts';
+import { evaluateScale, type ScaleResult } from './scale.ts';
+import { readPace } from './readPace.ts';
+import { readWidth } from './width.ts';
+
+const MAX_OUTLETS = 12;
+
+export interface RigResult {
+  readonly control: ScaleResult;
+  /** Its second control; without marks there is none. */
+  readonly second: ScaleResult;
+  /** 1 where nothing else is said. */
+  readonly outlets: number;
+  readonly hopperKg: number | null;
+  readonly widthM: number | null;
+  readonly paceMPerS: number | null;
+  /** Whether the usual pace lies where one walks or drives comfortably. */
+  readonly paceIsUsual: boolean;
+  /** All that is looked at: what the kind asks for, then own additions. */
+  readonly before: readonly string[];
+  readonly after: readonly string[];
+  readonly errors: readonly InputError[];
+}
+
+/**
+ * Reads a machine.
+ *
+ * @example evaluateRig({ ...blankRig('us'), name: 'Red spreader' }).errors // []
+ */
+export function evaluateRig(rig: RigInput): RigResult {
+  const { errors, tryRead, readIfPresent } = collect();
+  tryRead(() => readName(rig.name, 'name', 'Red push spreader'));
+  const control = evaluateScale(rig.control, 'control');
+  const second = evaluateScale(rig.second, 'second');
+  const outlets = readIfPresent(rig.outlets.count, () =>
+    readWhole(rig.outlets.count, { field: 'outlets.count', most: MAX_OUTLETS }),
+  );
+  const hopperKg = readIfPresent(
+    rig.hopper.size,
+    () => readPositive(rig.hopper.size, { kind: 'mass', bareUnit: rig.hopper.unit, field: 'hopper.size' }, 'The hopper').si, // prettier-ignore
+  );
+  const widthM = readIfPresent(
+    rig.width.text,
+    () => readWidth({ ...rig.width, by: 'measured' }, 'width.text').si,
+  );
+  const paceMPerS = readPace(rig.pace, 'pace', { readIfPresent });
+  rig.services.forEach(({ onDay, dueDay }, at) => {
+    noteDay(tryRead, onDay, `services.${at}.onDay`);
+    noteDay(tryRead, dueDay, `services.${at}.dueDay`);
+  });
+  const { pace, before, after } = rigKind(rig.kind);
+  const whole = (lines: readonly string[]) => lines.map((line) => line.trim()).filter((line) => line !== '');
+  return {
+    control,
+    second,
+    outlets: outlets ?? 1,
+    hopperKg,
+    widthM,
+    paceMPerS,
+    paceIsUsual: paceMPerS === null || (paceMPerS >= pace[0] && paceMPerS <= pace[1]),
+    before: [...before, ...whole(rig.before)],
+    after: [...after, ...whole(rig.after)],
+    errors: [...errors, ...control.errors, ...second.errors],
+  };
+}

@@ -1,0 +1,28 @@
+// Regulations: the crew's own rules and what they allow, and one need put down in portions.
+// Rules are the user's data; nothing here knows a law. Days are year-month-day, rates kg/m2 (L/m2 for liquids).
+export {
+  checkRules,
+  checkSheet,
+  daysNeeded,
+  fewestPortions,
+  mostAllowedShare,
+  type SheetFacts,
+} from './checks.ts';
+export type { PlannedJob, RuleCheck, RuleFacts } from './standing.ts';
+export { labelRange, type LabelRange } from './labelRange.ts';
+export { mixLimits } from './mixLimits.ts';
+export { portionDays, portionsOf, type Portion } from './portions.ts';
+export {
+  blankRule,
+  blankRuleSet,
+  holdsOn,
+  evaluateRuleSet,
+  ruleSetInput,
+  RULE_KIND_IDS,
+  RULE_KINDS,
+  type RuleKind,
+  type RuleResult,
+  type RuleSetResult,
+  type RuleSetInput,
+  type RuleInput,
+} from './rules.ts';

@@ -1,0 +1,120 @@
+import { showExact, showQuantity } from '../quantities/show.ts';
+import type { BenchRig } from './benchRig.ts';
+import type { CalibrationInput } from './calibrationInput.ts';
+import { rateAtWork, type RunResult } from './readRun.ts';
+import { groupBySetting } from './scatter.ts';
+
+/** Something that is asked before it is believed. Until it is answered, a run that is far out does not count; runs that differ do. */
+export interface PlausibilityCheck {
+  /** Stable: an answer names it. */
+  readonly id: string;
+  readonly kind: 'far' | 'apart' | 'overfilled' | 'no-flow' | 'tare';
+  /** Runs that it is about. */
+  readonly runs: readonly string[];
+  readonly text: string;
+  /** What answering with yes is called. */
+  readonly yes: string;
+}
+
+/** So many times the rate that is wanted is more likely a slip of a unit than a wide gate. */
+const FAR = 6;
+/** Two runs at one setting that differ by more are more likely a slip than scatter: 3 % scatter gives 15 % once in 2 000 pairs. */
+const APART = 0.15;
+
+/** Runs that put down many times what is wanted: "is it really 40 lb?" */
+function farOut(
+  readings: readonly RunResult[],
+  input: CalibrationInput,
+  targetKgPerM2: number,
+): PlausibilityCheck[] {
+  return readings.flatMap(({ id, worked }, at): PlausibilityCheck[] => {
+    if (!worked || worked.rateKgPerM2 <= FAR * targetKgPerM2) return [];
+    const times = showExact(worked.rateKgPerM2 / targetKgPerM2, 2);
+    const net = showQuantity(worked.netKg, input.units.mass, 3);
+    const text = `The run at ${input.runs[at]!.setting} comes to ${times} times the rate that is wanted, from ${net.number} ${net.unit}. Check the units of its weighings and lengths.`;
+    return [{ id: `far.${id}`, kind: 'far', runs: [id], text, yes: 'It is right' }];
+  });
+}
+
+/** Runs at one setting that lie far apart. */
+function farApart(readings: readonly RunResult[]): PlausibilityCheck[] {
+  const counted = readings.flatMap((run) => {
+    const rate = rateAtWork(run);
+    return run.counts && run.mark && rate
+      ? [{ id: run.id, label: run.mark.label, setting: run.mark.opening, rate: rate.rateKgPerM2 }]
+      : [];
+  });
+  return [...groupBySetting(counted).values()].flatMap((runs): PlausibilityCheck[] => {
+    const ordered = runs.toSorted((a, b) => a.rate - b.rate);
+    const [low, high] = [ordered[0]!, ordered.at(-1)!];
+    const apart = high.rate / low.rate - 1;
+    if (apart <= APART) return [];
+    const text = `Runs at ${low.label} differ by ${showExact(apart * 100, 2)} %, which is more than scatter. Strike out the one that went wrong, or keep both.`;
+    const ids = [low.id, high.id];
+    return [{ id: `apart.${ids.toSorted().join('.')}`, kind: 'apart', runs: ids, text, yes: 'Keep both' }];
+  });
+}
+
+/** A run in which nothing came out at or above a mark that flowed: it does not count, and one of the two went wrong. */
+function contradicting(readings: readonly RunResult[]): PlausibilityCheck[] {
+  const flowed = readings.filter(
+    ({ counts, mark, worked }) => counts && mark && worked && worked.rateKgPerM2 > 0,
+  );
+  return readings.flatMap(({ id, mark, worked, counts }): PlausibilityCheck[] => {
+    if (!counts || !mark || worked?.rateKgPerM2 !== 0) return [];
+    const other = flowed.find((run) => run.mark!.opening <= mark.opening);
+    if (!other) return [];
+    const text = `Nothing came out at ${mark.label}, and at ${other.mark!.label} it flowed. Look for a bridge in the hopper, or for a wrong mark, and exclude the run that went wrong.`;
+    return [{ id: `no-flow.${id}`, kind: 'no-flow', runs: [id], text, yes: 'Leave it out' }];
+  });
+}
+
+/** A container that has a name has a weight: its tare is not nothing, unless the scale was zeroed with it on. */
+function emptyTare(input: CalibrationInput): PlausibilityCheck[] {
+  return input.runs.flatMap(({ id, container, readings, excluded }): PlausibilityCheck[] => {
+    const isNone = Object.entries(readings).some(([field, text]) => /^tare(\.\d+)?$/.test(field) && /^0+(\.0*)?(\s*\D+)?$/.test(text.trim())); // prettier-ignore
+    if (!isNone || container.trim() === '' || excluded.trim() !== '') return [];
+    const text = `The empty ${container.trim()} is typed as 0. Was the scale zeroed with it on? Otherwise weigh it empty.`;
+    return [{ id: `tare.${id}`, kind: 'tare', runs: [id], text, yes: 'The scale was zeroed' }];
+  });
+}
+
+/** Loads that the hopper cannot hold. */
+function overfilled(
+  readings: readonly RunResult[],
+  input: CalibrationInput,
+  hopperKg: number,
+): PlausibilityCheck[] {
+  return readings.flatMap(({ id, worked }, at): PlausibilityCheck[] => {
+    if (!worked || worked.netKg <= hopperKg) return [];
+    const [net, hopper] = [worked.netKg, hopperKg].map((kg) => showQuantity(kg, input.units.mass, 3));
+    const text = `The run at ${input.runs[at]!.setting} put out ${net!.number} ${net!.unit}, and the hopper holds ${hopper!.number} ${hopper!.unit}. Was it filled again on the way?`;
+    return [{ id: `over.${id}`, kind: 'overfilled', runs: [id], text, yes: 'It was filled again' }];
+  });
+}
+
+/**
+ * What has to be asked about the runs of a calibration; what was answered is left out.
+ *
+ * @param targetKgPerM2 null: not known, nothing is far from it
+ */
+export function plausibilityChecks(
+  readings: readonly RunResult[],
+  input: CalibrationInput,
+  rig: BenchRig,
+  targetKgPerM2: number | null,
+): PlausibilityCheck[] {
+  const isLive = (at: number) => input.runs[at]!.excluded.trim() === '';
+  const live = readings.filter((_, at) => isLive(at));
+  const keep = { ...input, runs: input.runs.filter((_, at) => isLive(at)) };
+  const open = (plausibility: readonly PlausibilityCheck[]) =>
+    plausibility.filter(({ id }) => !input.confirmed.includes(id));
+  const single = open([
+    ...(targetKgPerM2 === null ? [] : farOut(live, keep, targetKgPerM2)),
+    ...(rig.hopperKg === null ? [] : overfilled(live, keep, rig.hopperKg)),
+    ...emptyTare(input),
+  ]);
+  const asked = new Set(single.flatMap(({ runs }) => runs));
+  const rest = live.filter(({ id }) => !asked.has(id));
+  return [...single, ...open(contradicting(rest)), ...open(farApart(rest.filter(({ worked }) => worked?.rateKgPerM2 !== 0)))]; // prettier-ignore
+}

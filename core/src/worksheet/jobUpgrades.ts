@@ -1,0 +1,53 @@
+import { filledIn, partOf, renamed, textIn, type Json, type UpgradeStep } from '../fields/upgrade.ts';
+import { labelWhole } from '../products/productUpgrades.ts';
+
+/**
+ * What the first versions did not know of a sheet is blank.
+ *
+ * @example upgraded(jobUpgrades, 1, { worksheet: { split: { portions: '2', everyDays: '28' } } })['worksheet'].split // { portions: '2', everyDays: '28', directions: 'one' }
+ */
+function sheetWhole(earlier: Json): Json {
+  const metric = textIn(partOf(earlier, 'need'), 'unit').startsWith('kg');
+  const unit = metric ? 'kg/ha' : 'lb/1000 ft2';
+  const blank = {
+    need: { of: 'N', amount: '', unit },
+    product: {},
+    areas: [],
+    carrier: { amount: '', unit: metric ? 'L/ha' : 'gal/1000 ft2', means: 'mix' },
+    split: { portions: '', everyDays: '', directions: 'one' },
+    rules: { setId: '', soilTest: '', soilTestDay: '', soFar: [], unit },
+    spread: {
+      calibration: '',
+      width: { text: '', unit: metric ? 'm' : 'ft' },
+      recomputed: false,
+      sameProduct: '',
+    },
+    shownIn: { rate: null, amount: null, area: null },
+    confirmed: [],
+  };
+  const whole = filledIn(blank, earlier);
+  const pack = metric ? { package: { size: '', unit: 'kg' } } : {};
+  return { ...whole, product: labelWhole({ ...pack, ...partOf(whole, 'product') }) };
+}
+
+/**
+ * What is needed is told by its nutrient.
+ *
+ * @example upgraded(jobUpgrades, 2, { worksheet: { need: { of: 'N' } } })['worksheet'].need // { nutrient: 'N' }
+ */
+function needByNutrient(earlier: Json): Json {
+  const worksheet = partOf(earlier, 'worksheet');
+  return {
+    ...earlier,
+    worksheet: { ...worksheet, need: renamed(partOf(worksheet, 'need'), { of: 'nutrient' }) },
+  };
+}
+
+/** How a stored job became what it is now. */
+export const jobUpgrades: readonly UpgradeStep[] = [
+  {
+    adds: [],
+    upgrade: (earlier) => ({ ...earlier, worksheet: sheetWhole(partOf(earlier, 'worksheet')) }),
+  },
+  { adds: [], upgrade: needByNutrient },
+];

@@ -1,0 +1,166 @@
+import {
+  isLaterSchema,
+  readInput,
+  type EventAppend,
+  type EventKind,
+  type EventPage,
+  type StoredEvent,
+} from '@steady-scatter/contract';
+import { isDeepStrictEqual } from 'node:util';
+import { Op, type Sequelize, type Transaction } from 'sequelize';
+import { ZodError } from 'zod';
+import type { Actor } from '../actor.ts';
+import { kindNamed } from '../checking/stored.ts';
+import { DocumentRow, EventRow } from '../models/index.ts';
+import { notFound, plainProblem } from '../problems/HttpProblem.ts';
+import { invalid, invalidField } from '../problems/invalid.ts';
+import { readStored, UnreadableRow } from './readStored.ts';
+import { transact } from './transact.ts';
+
+export type AnyEvent = StoredEvent<unknown>;
+
+/** What can be done with what a crew measures or does, whatever its kind: nothing but saying it, and reading it. */
+export interface EventService {
+  append(actor: Actor, event: EventKind, asked: EventAppend): Promise<AnyEvent>;
+  list(
+    actor: Actor,
+    event: EventKind,
+    query: {
+      readonly subject?: string | undefined;
+      readonly after?: string | undefined;
+      readonly limit: number;
+    },
+  ): Promise<EventPage<unknown>>;
+}
+
+/** How far the clock of a device may run ahead of this one, ms. */
+const AHEAD_MS = 60 * 60 * 1000;
+
+const wireOf = (event: EventKind, row: EventRow, input: unknown): AnyEvent => ({
+  id: row.id,
+  subject: row.subjectId,
+  first: row.firstId,
+  occurredAt: row.occurredAt.toISOString(),
+  recordedAt: row.recordedAt.toISOString(),
+  schemaVersion: event.schemaVersion,
+  isSample: row.isSample,
+  userId: row.byUser,
+  deviceId: row.byDevice,
+  input,
+});
+
+/** What is said of a document, read strictly. */
+function readSaid(event: EventKind, { schemaVersion, input }: EventAppend, subject: unknown): unknown {
+  try {
+    return readInput(
+      { ...event, evaluate: (said) => event.evaluate(said, subject) },
+      { schemaVersion, input },
+    );
+  } catch (error) {
+    throw error instanceof ZodError ? invalid(error) : error;
+  }
+}
+
+/** What is asked for as it would be read if it were stored; null where it cannot be read. */
+function toRead(event: EventKind, { id, schemaVersion, input }: EventAppend): unknown {
+  try {
+    return readStored(event, { id, schemaVersion, input: JSON.stringify(input) });
+  } catch {
+    return null;
+  }
+}
+
+/** Rows of every kind of event in the database: each is checked, stored once, and stays as it came. */
+export function eventService(sequelize: Sequelize, now: () => Date = () => new Date()): EventService {
+  /** The document that something is said of; nobody deletes it meanwhile. */
+  async function subjectOf({ crewId }: Actor, event: EventKind, id: string, transaction: Transaction) {
+    const kind = kindNamed(event.subject);
+    const where = { id, crewId, kind: kind.name };
+    const row = await DocumentRow.findOne({ where, transaction, lock: transaction.LOCK.SHARE });
+    if (!row) throw notFound(`${kind.words.one} with this id`);
+    return { row, kind };
+  }
+
+  /** The row that stands under an id, where it says the same; under the id of anything else nothing can be said. */
+  function standing(row: EventRow, { crewId }: Actor, event: EventKind, asked: EventAppend): AnyEvent {
+    const isSameHead =
+      row.crewId === crewId &&
+      row.kind === event.name &&
+      row.subjectId === asked.subject &&
+      row.firstId === asked.first &&
+      row.occurredAt.toISOString() === asked.occurredAt;
+    if (!isSameHead) throw plainProblem('id-taken');
+    const input = readStored(event, row);
+    const said = toRead(event, asked);
+    if (!isDeepStrictEqual(input, said)) throw plainProblem('id-taken');
+    return wireOf(event, row, input);
+  }
+
+  return {
+    append: (actor, event, asked) =>
+      transact(sequelize, async (transaction) => {
+        const { id, subject, first, occurredAt, schemaVersion } = asked;
+        if (isLaterSchema(event, schemaVersion)) throw plainProblem('later-version');
+        const there = await EventRow.findOne({ where: { id }, transaction });
+        if (there) return standing(there, actor, event, asked);
+        const { row: of, kind } = await subjectOf(actor, event, subject, transaction);
+        if (of.deletedAt)
+          throw plainProblem(
+            'subject-deleted',
+            `The ${kind.words.one} that this ${event.words.one} belongs to was deleted. Restore it first.`,
+          );
+        const recordedAt = now();
+        if (Date.parse(occurredAt) > recordedAt.getTime() + AHEAD_MS)
+          throw invalidField(
+            'occurredAt',
+            'event.future',
+            `A ${event.words.one} cannot have happened later than now. Set the clock of the device that it was made on.`,
+          );
+        if (first === id)
+          throw invalidField('first', 'event.itself', 'A row cannot say itself anew: leave “first” empty.');
+        const said = readSaid(event, asked, readStored(kind, of));
+        const row = await EventRow.create(
+          {
+            id,
+            crewId: actor.crewId,
+            kind: event.name,
+            subjectId: subject,
+            firstId: first,
+            occurredAt: new Date(occurredAt),
+            recordedAt,
+            // As it came: what reads it upgrades it.
+            schemaVersion,
+            isSample: false,
+            input: JSON.stringify(schemaVersion === event.schemaVersion ? said : asked.input),
+            byUser: actor.userId,
+            byDevice: actor.deviceId,
+          },
+          { transaction },
+        );
+        return wireOf(event, row, said);
+      }),
+    async list({ crewId }, event, { subject, after, limit }) {
+      const where = {
+        crewId,
+        kind: event.name,
+        ...(subject && { subjectId: subject }),
+        ...(after && { seq: { [Op.gt]: after } }),
+      };
+      const rows = await EventRow.findAll({ where, order: [['seq', 'ASC']], limit: limit + 1 });
+      const page = rows.slice(0, limit);
+      const read = page.map((row) => {
+        try {
+          return { id: row.id, event: wireOf(event, row, readStored(event, row)) };
+        } catch (error) {
+          if (error instanceof UnreadableRow) return { id: row.id, event: null };
+          throw error;
+        }
+      });
+      return {
+        events: read.flatMap((each) => (each.event ? [each.event] : [])),
+        unreadable: read.flatMap((each) => (each.event ? [] : [each.id])),
+        next: rows.length > limit ? String(page.at(-1)!.seq) : null,
+      };
+    },
+  };
+}

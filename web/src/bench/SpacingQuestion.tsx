@@ -1,0 +1,55 @@
+import { Button } from '@chakra-ui/react';
+import { toResult } from '@steady-scatter/core/errors';
+import { UNITS } from '@steady-scatter/core/quantities';
+import { readWidth, rigKind } from '@steady-scatter/core/machines';
+import type { CalibrationInput } from '@steady-scatter/core/testing';
+import { mismatchOf, mismatchText } from '@steady-scatter/core/width';
+import { useWidthTests } from '../width/useWidthTests.ts';
+import type { CalibrationContext } from './calibrationContext.ts';
+import { WarningActs, WarningBox } from '../ui/WarningBox.tsx';
+
+interface Props {
+  input: CalibrationInput;
+  on: CalibrationContext;
+  onChange(input: CalibrationInput): void;
+}
+
+/** The spacing that was accepted for this machine last, when it is not the one that the rates are worked out for. */
+export function SpacingQuestion({ input, on, onChange }: Props) {
+  const { data: tests = [] } = useWidthTests();
+  const { widthM } = on.reading;
+  const latest = tests
+    .filter(({ input: test }) => test.rig === input.rig && test.accepted && !test.deflector)
+    .toSorted((a, b) => (b.input.accepted?.onDay ?? '').localeCompare(a.input.accepted?.onDay ?? ''))[0];
+  const accepted = latest?.input.accepted;
+  if (!accepted || widthM === null || !on.rig || rigKind(on.rig.kind).width !== 'pass spacing') return null;
+  const passedM = toResult(() => readWidth({ ...accepted, by: 'chosen' }, 'width').si).value;
+  const mismatch = passedM === null ? null : mismatchOf(widthM, passedM);
+  const id = `width.${latest.id}.${accepted.text}.${input.width.text}`;
+  if (!mismatch || input.confirmed.includes(id)) return null;
+  const own = /[a-z'"]/i.test(input.width.text)
+    ? input.width.text
+    : `${input.width.text} ${UNITS[input.width.unit].symbol}`;
+  return (
+    <WarningBox marginBottom="12px">
+      <b>▲ Two spacings.</b> “{latest.input.name}” says to pass {accepted.text} apart.{' '}
+      {mismatchText(mismatch, own, accepted.text)}
+      <WarningActs>
+        <Button
+          minHeight={{ base: '56px', md: '44px' }}
+          onClick={() =>
+            onChange({ ...input, width: { text: accepted.text, unit: accepted.unit, by: 'chosen' } })
+          }
+        >
+          Work the rates out for {accepted.text}
+        </Button>
+        <Button
+          minHeight={{ base: '56px', md: '44px' }}
+          onClick={() => onChange({ ...input, confirmed: [...input.confirmed, id] })}
+        >
+          Keep passing {own} apart
+        </Button>
+      </WarningActs>
+    </WarningBox>
+  );
+}

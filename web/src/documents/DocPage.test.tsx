@@ -1,0 +1,56 @@
+import { blankSoilTest } from '@steady-scatter/core/need';
+import { act, screen, waitFor } from '@testing-library/react';
+import { beforeEach, expect, it } from 'vitest';
+import { queries } from '../api/queries.ts';
+import { SOIL_TESTS } from '../soil/useSoilTests.ts';
+import { fetched, inApp, keepDemo } from '../testing/inApp.tsx';
+import { DocPage, type DocFormProps } from './DocPage.tsx';
+import { keysOf } from './docs.ts';
+
+type Input = ReturnType<typeof blankSoilTest>;
+const of = (name: string): Input => ({ ...blankSoilTest('kg/ha', '2026-04-18'), name });
+const stored = (name: string, version: number) => ({ ...fetched('soil', of(name)), version });
+const key = keysOf(SOIL_TESTS.kind).one('soil');
+
+const Form = ({ input, onChange }: DocFormProps<Input>) => (
+  <input
+    aria-label="Name"
+    value={input.name}
+    onChange={({ target }) => onChange({ ...input, name: target.value })}
+  />
+);
+const page = () =>
+  inApp(
+    <DocPage kind={SOIL_TESTS} blank={() => of('')} renderForm={(props) => <Form {...props} />} />,
+    '/jobs/soil',
+  );
+const name = () => screen.getByRole('textbox', { name: 'Name' });
+
+beforeEach(() => {
+  localStorage.clear();
+  sessionStorage.clear();
+  keepDemo();
+  queries.setQueryData(key, stored('First', 1));
+});
+
+it('shows what another device stored, one after the other', async () => {
+  page();
+  expect(name()).toHaveProperty('value', 'First');
+  act(() => {
+    queries.setQueryData(key, stored('Second', 2));
+  });
+  act(() => {
+    queries.setQueryData(key, stored('Third', 3));
+  });
+  await waitFor(() => expect(name()).toHaveProperty('value', 'Third'));
+});
+
+it('leaves what is being typed where another device stored something', async () => {
+  const person = page();
+  await person.type(name(), ', lake front');
+  act(() => {
+    queries.setQueryData(key, stored('Second', 2));
+  });
+  expect(name()).toHaveProperty('value', 'First, lake front');
+  expect(screen.getByText('not kept yet')).toBeTruthy();
+});

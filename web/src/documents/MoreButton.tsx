@@ -1,0 +1,25 @@
+import { Button } from '@chakra-ui/react';
+import type { KindWords } from '@steady-scatter/contract';
+
+interface Props {
+  list: {
+    readonly data?: { readonly lines: readonly unknown[]; readonly total: number } | undefined;
+    readonly hasNextPage: boolean;
+    readonly isFetchingNextPage: boolean;
+    fetchNextPage(): unknown;
+  };
+  words: KindWords;
+}
+
+/** Asks for the next page of a list; nothing where there is none. */
+export const MoreButton = ({ list, words }: Props) =>
+  list.hasNextPage && (
+    <Button
+      marginTop="12px"
+      minHeight="44px"
+      loading={list.isFetchingNextPage}
+      onClick={() => void list.fetchNextPage()}
+    >
+      Show more of {list.data?.total} {words.many}
+    </Button>
+  );
