@@ -58,6 +58,9 @@ async function bring(address, kind, documents, atOnce) {
   }
 }
 
+/** A test run as a phone appends it. @param {string} subject */
+const testRun = (subject) => ({ method: 'POST', path: '/api/test-runs', body: { id: newId(), subject, first: null, occurredAt: new Date().toISOString(), schemaVersion: demo.schemaVersions.testRuns, input: pick(demo.testRuns).input } }); // prettier-ignore
+
 /** @param {string} address */
 async function grow(address) {
   const day = (/** @type {number} */ index) => new Date(Date.UTC(2016, 0, 1 + (index % 3900))).toISOString().slice(0, 10); // prettier-ignore
@@ -65,8 +68,13 @@ async function grow(address) {
   const site = demo.sites[0].input;
   const sites = many(SITES, (index) => ({ ...site, name: `Site ${index}`, areas: Array.from({ length: AREAS }, (_, at) => ({ ...site.areas[0], id: newId(), name: `Area ${at}` })) })); // prettier-ignore
   await bring(address, 'sites', sites, 50);
-  const calibration = demo.calibrations.find((/** @type {any} */ { input }) => input.runs.length > 3).input;
-  await bring(address, 'calibrations', many(CALIBRATIONS, (index) => ({ ...calibration, name: `Calibration ${index}`, runs: Array.from({ length: RUNS }, (_, at) => ({ ...calibration.runs[at % calibration.runs.length], id: newId() })) })), 25); // prettier-ignore
+  const calibration = demo.calibrations[0].input;
+  const calibrations = many(CALIBRATIONS, (index) => ({ ...calibration, name: `Calibration ${index}` }));
+  await bring(address, 'calibrations', calibrations, 100);
+  const runs = calibrations.flatMap(({ id }) => Array.from({ length: RUNS }, () => testRun(id)));
+  for (let from = 0; from < runs.length; from += 20)
+    // oxlint-disable-next-line no-await-in-loop -- twenty at once
+    await Promise.all(runs.slice(from, from + 20).map((run) => ask(address, run)));
   const jobs = many(JOBS, (index) => {
     const { input } = newJob(`Feed ${index}`);
     return { ...input, onDay: day(index) };
@@ -124,17 +132,14 @@ async function alone(address) {
   const { items } = JSON.parse((await ask(address, { path: '/api/calibrations?limit=200' })).body);
   /** @type {string[]} */
   const ids = items.map((/** @type {{ id: string }} */ { id }) => id);
-  const { id: _, step: __, ...run } = demo.calibrations[0].input.runs[0];
-  const append = (/** @type {string} */ subject) => {
-    const occurredAt = new Date().toISOString();
-    const input = { ...run, units: { mass: 'lb', length: 'ft' } };
-    return { method: 'POST', path: '/api/test-runs', body: { id: newId(), subject, first: null, occurredAt, schemaVersion: 1, input } }; // prettier-ignore
-  };
-  const few = await timed(address, (index) => append(ids[index % ids.length] ?? ''), 200);
+  const few = await timed(address, (index) => testRun(ids[index % ids.length] ?? ''), 200);
   note('a test run is appended', `${ids.length} calibrations of ${RUNS} runs`, `95 % within ${ms(quantile(few, 0.95))}`, quantile(few, 0.95) < 30); // prettier-ignore
-  const many = await timed(address, () => append(ids[0] ?? ''), 600);
+  const many = await timed(address, () => testRun(ids[0] ?? ''), 600);
   const last = quantile(many.slice(-100), 0.95);
   note('and to a calibration of 500', 'the last 100 of 600', `95 % within ${ms(last)}`, last < 30);
+  const openRun = newId();
+  const steps = await timed(address, (version) => ({ method: 'PUT', path: `/api/open-runs/${openRun}`, body: { version, schemaVersion: demo.schemaVersions.openRuns, input: { ...demo.openRuns[0].input, calibration: ids[0], note: `step ${version}` } } }), 100); // prettier-ignore
+  note('a step of a test run is saved', 'of that calibration, 100 times', `95 % within ${ms(quantile(steps, 0.95))}`, quantile(steps, 0.95) < 30); // prettier-ignore
   const read = await timed(address, () => ({ path: `/api/test-runs?subject=${ids[0]}&limit=500` }), 50);
   note('500 test runs are read', '50 times', `95 % within ${ms(quantile(read, 0.95))}`, quantile(read, 0.95) < 100); // prettier-ignore
 }

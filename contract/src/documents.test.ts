@@ -41,7 +41,7 @@ describe.each(kinds)('%s', (name, kind) => {
       const line = kind.summarise(input, kind.evaluate(input)) as Record<string, unknown>;
       expect(Object.keys(line).toSorted()).toEqual(Object.keys(kind.columns).toSorted());
       for (const [column, { schema }] of Object.entries(kind.columns)) expect([column, schema.safeParse(line[column]).error]).toEqual([column, undefined]); // prettier-ignore
-      expect(kind.nameOf(input)).toBe(input['name']);
+      expect(kind.nameOf(input)).toBe(input['name'] ?? '');
       for (const text of kind.textsOf(input)) expect(text.trim()).not.toBe('');
       for (const id of kind.linksOf(input)) expect(known.has(id) || areas.has(id)).toBe(true);
     }

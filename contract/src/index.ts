@@ -34,6 +34,7 @@ export {
 export { EVENT_NAMES, EVENTS, type EventName } from './events/index.ts';
 export { calibrations } from './kinds/calibrations.ts';
 export { jobs } from './kinds/jobs.ts';
+export { openRuns } from './kinds/openRuns.ts';
 export { products } from './kinds/products.ts';
 export { rigs } from './kinds/rigs.ts';
 export { ruleSets } from './kinds/ruleSets.ts';

@@ -1,14 +1,20 @@
 import { toResult } from '@steady-scatter/core/errors';
-import { checkTestsFile, TESTS_FORMAT, type CalibrationInput } from '@steady-scatter/core/testing';
+import {
+  calibrationInput,
+  checkTestsFile,
+  evaluateCalibration,
+  TESTS_FORMAT,
+  type CalibrationInput,
+} from '@steady-scatter/core/testing';
 import type { RigInput } from '@steady-scatter/core/machines';
 import * as z from 'zod';
 import { readInput } from './readInput.ts';
 import { calibrations } from './kinds/calibrations.ts';
-import type { Kind } from './kinds/kind.ts';
+import type { Shape } from './kinds/kind.ts';
 import { rigs } from './kinds/rigs.ts';
 
 /** What a file holds of one kind: rows of any version up to the current one. */
-const rowsOf = <Input>(kind: Kind<string, Input>, most: number) =>
+const rowsOf = <Input>(kind: Shape<Input>, most: number) =>
   z
     .array(
       z.object({
@@ -40,6 +46,13 @@ function attemptRead<Input>(
   }
 }
 
+/** In a file a calibration has its runs with it. */
+const WITH_RUNS = {
+  ...calibrations,
+  schema: calibrationInput,
+  evaluate: (input: CalibrationInput) => evaluateCalibration(input),
+};
+
 /** A file of tests: machines and their calibrations, as typed. What opens it says what it is. */
 export const testsFile = z
   .unknown()
@@ -52,7 +65,7 @@ export const testsFile = z
       format: z.literal(TESTS_FORMAT.format),
       version: z.literal(TESTS_FORMAT.version),
       rigs: rowsOf(rigs, 500),
-      calibrations: rowsOf(calibrations, 2000),
+      calibrations: rowsOf<CalibrationInput>(WITH_RUNS, 2000),
     }),
   );
 

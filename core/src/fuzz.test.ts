@@ -196,7 +196,17 @@ function mangled<T>(document: T, draw: () => number): T {
 
 const DEMO = JSON.parse(readFileSync(new URL('../../demo/tarn-hollow.json', import.meta.url), 'utf8')) as {
   jobs: { input: exported.JobInput }[];
+  testRuns: { subject: string; id: string; first: string | null; occurredAt: string; input: exported.TestRunInput }[];
 } & Record<'products' | 'soilTests' | 'ruleSets' | 'sites' | 'rigs' | 'calibrations' | 'widthTests', { id: string; input: never }[]>; // prettier-ignore
+
+const CALIBRATIONS = DEMO.calibrations.map(({ id, input }) => ({
+  id,
+  input: exported.withRuns(
+    input,
+    DEMO.testRuns.filter(({ subject }) => subject === id),
+    [],
+  ),
+}));
 
 /** Runs what follows from each demo document with its texts mangled, some hundred times. */
 function mangle(about: (draw: () => number, seed: number) => void): void {
@@ -265,13 +275,13 @@ describe('documents with anything typed in them', () => {
     }));
   it('machines and their calibrations', () =>
     mangle((draw, seed) => {
-      const kept = pick(DEMO.calibrations, seed);
-      const own = DEMO.rigs.find(({ id }) => id === (kept.input as exported.CalibrationInput).rig)!.input;
+      const kept = pick(CALIBRATIONS, seed);
+      const own = DEMO.rigs.find(({ id }) => id === kept.input.rig)!.input;
       const rig = mangled(own as exported.RigInput, draw);
       keeps(() => core.evaluateRig(rig));
       const bench = core.benchRig(seed % 2 === 0 ? rig : own);
-      const input = mangled(kept.input as exported.CalibrationInput, draw);
-      const reading = keeps(() => core.evaluateCalibration(input, bench, null, core.machineRecord(DEMO.calibrations, { id: kept.id, input }, bench, '2026-11-26')))!; // prettier-ignore
+      const input = mangled(kept.input, draw);
+      const reading = keeps(() => core.evaluateCalibration(input, bench, null, core.machineRecord(CALIBRATIONS, { id: kept.id, input }, bench, '2026-11-26')))!; // prettier-ignore
       keeps(() => core.adviceText(reading, input, 'dry-fertilizer'));
       for (const of of [core.correctionText, core.offersFor]) keeps(() => of(reading, input, rig.kind));
       keeps(() => core.settingPicture(reading, input.target.unit, rig.kind));
@@ -285,9 +295,14 @@ describe('documents with anything typed in them', () => {
       keeps(() => core.freshness(input, rig, { lot: 'a', grainSize: 'b' }, '2026-11-26'));
       keeps(() => core.readPace(input.pace, 'pace', core.collect()));
       keeps(() => core.testsTable([{ machine: 'm', outlets: bench.outlets, input, reading }]));
-      keeps(() => core.lostReadings(input, core.keepEarlier(input, mangled(input, draw), 'anew')));
+      keeps(() => core.runsSince(input));
+      keeps(() => core.withRunIds(input, (id) => `${id}.`));
+      keeps(() => core.runsToAppend(input, mangled(input, draw)));
       input.runs.forEach((run, at) => {
         const read = reading.runs[at]!;
+        keeps(() => core.lostReadings(run, core.keepEarlier(run, mangled(run, draw), 'anew')));
+        keeps(() => core.evaluateTestRun(core.testRunOf(run, input), core.aimOf(input)));
+        keeps(() => core.unitsOf(run, input));
         keeps(() => core.runLine(run, read, input, bench));
         keeps(() => core.paceLine(run, read, input, reading.paceMPerS));
         keeps(() => core.runRemarks(run, read, reading, input));
@@ -347,7 +362,7 @@ describe('documents with anything typed in them', () => {
 });
 
 /** Names that only tell words, build blanks, or work on what the tests above have worked out; files and drags have tests of their own. */
-const ELSEWHERE = /^(?:blank|positionsOf|evaluateTestRun|latestOf|is|other|Input|toResult|suggestion|operator|word|term|bandText|workingText|columnsOf|rigKind|shapeOf|methodOf|methodsFor|cautionsFor|chooseMethod|stepsOf|splitUnit|weightPart|statedForm|unitSpelled|lengthUnitFor|sameProductKey|mayGiveSetting|partText|write|readBoundaryFile|evaluateBoundary|cleanBoundary|checkFile|origin|checkTests|readTests|readShelf|shelfTable|worksheetFor|readTraysTable|resample|unevenness|seeded|press|split|running|holdsOn|depositOfPasses|draggedLengths|groundArea|layOut|localPlane|measureArea|place|snapMove|evaluatePart|evaluateSiteArea|retype|cheapest|calibration|planText|standing|fillAimText|renamed|upgraded|versionAfter|systemOf|textWithUnit|readCount|readPercent|readWhole|meanOf|scatterOver|sumOf)/; // prettier-ignore
+const ELSEWHERE = /^(?:blank|positionsOf|latestOf|withRuns|is|other|Input|toResult|suggestion|operator|word|term|bandText|workingText|columnsOf|rigKind|shapeOf|methodOf|methodsFor|cautionsFor|chooseMethod|stepsOf|splitUnit|weightPart|statedForm|unitSpelled|lengthUnitFor|sameProductKey|mayGiveSetting|partText|write|readBoundaryFile|evaluateBoundary|cleanBoundary|checkFile|origin|checkTests|readTests|readShelf|shelfTable|worksheetFor|readTraysTable|resample|unevenness|seeded|press|split|running|holdsOn|depositOfPasses|draggedLengths|groundArea|layOut|localPlane|measureArea|place|snapMove|evaluatePart|evaluateSiteArea|retype|cheapest|calibration|planText|standing|fillAimText|renamed|upgraded|versionAfter|systemOf|textWithUnit|readCount|readPercent|readWhole|meanOf|scatterOver|sumOf)/; // prettier-ignore
 
 afterAll(() => {
   const functions = Object.entries(exported).filter(([, value]) => typeof value === 'function');

@@ -3,12 +3,14 @@ import {
   chartShape,
   freshness,
   evaluateCalibration,
+  withRuns,
   type CalibrationInput,
+  type TestRunInput,
 } from '@steady-scatter/core/testing';
 import { evaluateWidthTest } from '@steady-scatter/core/width';
 import request from 'supertest';
 import { afterAll, beforeAll, expect, it } from 'vitest';
-import { KINDS, type DocumentOf, type KindName } from '@steady-scatter/contract';
+import { KINDS, type DocumentOf, type KindName, type StoredEvent } from '@steady-scatter/contract';
 import { createApp } from './app.ts';
 import { seedDemo } from './services/demo.ts';
 import { openHarness, type Harness } from './testing/harness.ts';
@@ -23,16 +25,27 @@ beforeAll(async () => {
 afterAll(() => harness.close());
 
 const list = async <Name extends KindName>(name: Name): Promise<DocumentOf<(typeof KINDS)[Name]>[]> => {
-  const { sequelize } = harness;
-  const app = createApp({ sequelize, homeCrewId: crewId, logger: pino({ level: 'silent' }), webRoot: null });
+  const app = appAtHome();
   const { path } = KINDS[name];
   const { items } = (await request(app).get(path).expect(200)).body as { items: { id: string }[] };
   return (await request(app).get(`${path}/documents?ids=${items.map(({ id }) => id).join()}`).expect(200)).body.documents; // prettier-ignore
 };
 
+const appAtHome = () =>
+  createApp({
+    sequelize: harness.sequelize,
+    homeCrewId: crewId,
+    logger: pino({ level: 'silent' }),
+    webRoot: null,
+  });
+const testRunsOf = async (subject: string): Promise<StoredEvent<TestRunInput>[]> =>
+  (await request(appAtHome()).get('/api/test-runs').query({ subject }).expect(200)).body.events;
+
 it('Tarn Hollow has a crew’s two seasons on the bench: what is fresh, stale, under way, doubted and corrected', async () => {
   const rigs = await list('rigs');
-  const calibrations = await list('calibrations');
+  const calibrations = await Promise.all(
+    (await list('calibrations')).map(async ({ id, input }) => ({ id, input: withRuns(input, await testRunsOf(id), []) })),
+  );
   const products = await list('products');
   const rigOf = ({ rig }: CalibrationInput) => rigs.find(({ id }) => id === rig)!.input;
   const read = ({ input }: { input: CalibrationInput }) => {

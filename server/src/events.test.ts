@@ -1,6 +1,6 @@
 import { EVENTS, type EventAppend, type StoredEvent } from '@steady-scatter/contract';
 import { latestOf } from '@steady-scatter/core/fields';
-import { blankCalibration, type TestRunInput } from '@steady-scatter/core/testing';
+import { aimOf, blankCalibration, type TestRunInput } from '@steady-scatter/core/testing';
 import type { Express } from 'express';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -31,12 +31,12 @@ afterAll(() => harness.close());
 async function newCalibration(): Promise<string> {
   const id = v7();
   const input = {
-    ...blankCalibration('us'),
+    ...aimOf(blankCalibration('us')),
     name: 'Red spreader, lake feed',
     target: { amount: '3.3', unit: 'lb/1000 ft2' },
     width: { text: '9', unit: 'ft', by: 'chosen' },
   };
-  await request(app).put(`/api/calibrations/${id}`).send({ version: 0, schemaVersion: 2, input }).expect(200);
+  await request(app).put(`/api/calibrations/${id}`).send({ version: 0, schemaVersion: 3, input }).expect(200);
   return id;
 }
 beforeEach(async () => {

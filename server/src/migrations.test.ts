@@ -5,13 +5,23 @@ import type { Sequelize } from 'sequelize';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { connectionFile, openDatabase, stopDatabase } from '../../scripts/lib/database.mjs';
-import { KIND_NAMES } from '@steady-scatter/contract';
+import { EVENTS, KIND_NAMES, type StoredEvent } from '@steady-scatter/contract';
 import { leadOf } from './actor.ts';
 import { checkRead } from './checking/check.ts';
 import { openSequelize, readConnection } from './database.ts';
+import {
+  blankCalibration,
+  blankRun,
+  withRuns,
+  type CalibrationAim,
+  type OpenRunInput,
+  type RunInput,
+  type TestRunInput,
+} from '@steady-scatter/core/testing';
 import { migrate } from './migrations/index.ts';
 import { defineModels, DocumentRow } from './models/index.ts';
 import { documentService } from './services/documents.ts';
+import { eventService } from './services/events.ts';
 import { projectAll } from './services/projections.ts';
 import { kindNamed } from './checking/stored.ts';
 
@@ -143,11 +153,13 @@ it('brings every kind of the version before the documents over: as it was, by wh
   const documents = documentService(sequelize);
   const actor = leadOf(crewId);
   const read = (name: string) => documents.read(actor, kindNamed(name as 'jobs'), ids[name]!);
-  for (const name of KIND_NAMES) expect([name, (await read(name)).version]).toEqual([name, 5]);
+  for (const name of KIND_NAMES.filter((each) => each in ids)) expect([name, (await read(name)).version]).toEqual([name, 5]);
   expect((await read('products')).input).toMatchObject({ package: { size: '10', unit: 'L' }, labelRate: { unit: 'L/ha' } });
   expect((await read('sites')).input).toMatchObject({ areas: [{ layoutMode: 'placed', edges: [{ kind: 'water' }] }] });
   expect((await read('rigs')).input).toMatchObject({ second: { style: 'own', own: '3' } });
-  expect((await read('calibrations')).input).toMatchObject({ confirmed: ['q'], runs: [{ excluded: 'wind', noFlow: false }] });
+  expect((await read('calibrations')).input).toMatchObject({ confirmed: ['q'], units: { mass: 'kg' } });
+  const { events } = await eventService(sequelize).list(actor, EVENTS.testRuns, { subject: ids['calibrations']!, limit: 9 });
+  expect(events).toMatchObject([{ occurredAt: '2026-04-10T12:00:00.000Z', recordedAt: '2026-04-18T08:00:00.000Z', input: { setting: '8', excluded: 'wind', noFlow: false, units: { mass: 'kg' } } }]);
   expect((await read('widthTests')).input).toMatchObject({ spacingMethod: 'half', passPattern: 'one-way', throw: { text: '10' } });
   expect((await read('jobs')).input).toMatchObject({ name: 'Old', onDay: '2026-04-18', worksheet: { need: { nutrient: 'N' }, areas: [{ name: 'First', from: { site, area } }, { name: 'Second' }] } });
   expect(await DocumentRow.count({ where: { changedByDevice: device } })).toBe(10);
@@ -155,4 +167,43 @@ it('brings every kind of the version before the documents over: as it was, by wh
   expect(await documents.restore(actor, kindNamed('products'), gone)).toMatchObject({ input: { name: 'Gone' } });
   const { items } = await documents.list(actor, kindNamed('jobs'), { q: '', filter: [`uses:${area}`], limit: 5 });
   expect(items).toMatchObject([{ id: job, totalM2: 30 }]);
+}); // prettier-ignore
+
+it('takes the runs of calibrations out: done ones are appended, open ones are documents, and all of them are found again', async () => {
+  await sequelize.query('DROP DATABASE steady');
+  await sequelize.query('CREATE DATABASE steady CHARACTER SET utf8mb4');
+  await sequelize.query('USE steady');
+  await migrate(sequelize, '012-events');
+  const [crewId, calibration, torn, run] = [v7(), v7(), v7(), v7()];
+  const now = '2026-11-01 08:00:00.000';
+  const insert = (table: string, values: Record<string, unknown>) => sequelize.getQueryInterface().bulkInsert(table, [values]);
+  await insert('crews', { id: crewId, name: 'Crew', isDemo: false, createdAt: now, updatedAt: now });
+  const stored = (id: string, input: string) => insert('documents', { id, crewId, kind: 'calibrations', version: 4, schemaVersion: 2, isSample: true, input, createdAt: now, updatedAt: now, deletedAt: null, changedByUser: null, changedByDevice: null });
+  const made = (id: string, setting: string, more: object = {}) => ({ ...blankRun(id, '2026-04-10', 'weigh-back'), setting, readings: { in: '48.00', left: '45.05', length: '100' }, ...more });
+  const runs = [made(run, '8'), made('r2', '14', { onDay: '2026-04-08' }), made('r3', '11', { onDay: 'soon', excluded: 'gate open' }), made('r4', '11', { step: 'walk' })];
+  const { pace, width } = blankCalibration('us');
+  const input = { ...blankCalibration('us'), name: 'Red', runs, confirmed: [`far.${run}`, 'apart.r2.r3'], signOff: { setting: '11', onDay: '2026-04-10', by: '', state: '', pace, width, second: '', lot: '', grain: '' } };
+  await stored(calibration, JSON.stringify(input));
+  await stored(torn, '{"runs":[1]}');
+
+  await migrate(sequelize);
+  await projectAll(sequelize, 'test');
+  const actor = leadOf(crewId);
+  const documents = documentService(sequelize);
+  const { events, unreadable } = await eventService(sequelize).list(actor, EVENTS.testRuns, { subject: calibration, limit: 9 });
+  expect(unreadable).toEqual([]);
+  const rows = events as StoredEvent<TestRunInput>[];
+  expect(rows.map(({ input: { setting, excluded } }) => [setting, excluded])).toEqual([['8', ''], ['14', ''], ['11', 'gate open']]);
+  expect(rows.map(({ id }) => id === run)).toEqual([true, false, false]);
+  expect(rows.map(({ occurredAt }) => occurredAt)).toEqual(['2026-04-10T12:00:00.000Z', '2026-04-10T12:00:00.001Z', '2026-11-01T08:00:00.000Z']);
+  expect(rows.every(({ isSample }) => isSample)).toBe(true);
+  const aim = (await documents.read(actor, kindNamed('calibrations'), calibration)) as { version: number; input: CalibrationAim };
+  expect(aim).toMatchObject({ version: 4, input: { confirmed: [`far.${run}`, `apart.${rows[1]!.id}.${rows[2]!.id}`], signOff: { runs: rows.slice(0, 2).map(({ id }) => id) } } });
+  const { items } = await documents.list(actor, kindNamed('openRuns'), { q: '', filter: [`calibration:${calibration}`], limit: 5 });
+  const open = (await documents.read(actor, kindNamed('openRuns'), items[0]!.id)) as { id: string; input: OpenRunInput };
+  // Put together again they are what they were.
+  const back = withRuns(aim.input, rows, [open]);
+  const said = ({ onDay, setting, readings, earlier, excluded, step, width: across }: RunInput) => [onDay, setting, readings, earlier, excluded, step, across];
+  expect(back.runs.map(said)).toEqual(runs.map(said));
+  expect(await documents.raw(actor, kindNamed('calibrations'), torn)).toMatchObject({ raw: '{"runs":[1]}', schemaVersion: 2 });
 }); // prettier-ignore

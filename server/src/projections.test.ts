@@ -53,8 +53,9 @@ it('whatever was stored, changed, deleted and restored: the lists are those that
   };
   const change = async () => {
     const one = pick(known);
-    const { input } = pick<{ input: { name: string } }>(demo[one.name]);
-    const { status, body } = await request(app).put(`${KINDS[one.name].path}/${one.id}`).send(writeOf(one.name, { ...input, name: `Changed ${Math.floor(draw() * 100)}` }, one.version)); // prettier-ignore
+    const { input } = pick<{ input: object }>(demo[one.name]);
+    const said = 'name' in input ? 'name' : 'note';
+    const { status, body } = await request(app).put(`${KINDS[one.name].path}/${one.id}`).send(writeOf(one.name, { ...input, [said]: `Changed ${Math.floor(draw() * 100)}` }, one.version)); // prettier-ignore
     // One that is deleted just now, or whose runs would be lost, stays as it is.
     expect([200, 409, 422]).toContain(status);
     if (status === 200) one.version = body.version;

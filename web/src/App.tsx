@@ -65,7 +65,7 @@ export function App() {
               <Route path="/bench/cards" element={<CardsPage />} />
               <Route path="/bench/files" element={<TestFilesPage />} />
               <Route path="/bench/:id" element={<CalibrationPage />} />
-              <Route path="/bench/:id/run" element={<RunPage />} />
+              <Route path="/bench/:id/run/:run?" element={<RunPage />} />
               <Route path="/shelf" element={<ShelfPage />} />
               <Route path="/shelf/new" element={<ProductPage />} />
               <Route path="/shelf/compare" element={<ComparePage />} />

@@ -17,6 +17,8 @@ interface EventEntry<Input> {
   readonly words: KindWords;
   /** The kind of the documents that it belongs to. */
   readonly subject: KindName;
+  /** The kind of the document, under the same id, that it was made as until it was done; it goes when the row is appended. */
+  readonly madeAs?: KindName;
   /** Reads a row of this version; what it does not know it leaves out. */
   readonly schema: z.ZodType<Input>;
   /** How rows of earlier versions become one of this version, each time they are read: what is stored stays as it came. */

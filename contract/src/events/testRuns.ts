@@ -1,7 +1,7 @@
 import {
   evaluateTestRun,
   testRunInput,
-  type CalibrationInput,
+  type CalibrationAim,
   type TestRunInput,
 } from '@steady-scatter/core/testing';
 import { eventOf } from './event.ts';
@@ -14,5 +14,6 @@ export const testRuns = eventOf<TestRunInput>({
   subject: 'calibrations',
   schema: testRunInput,
   upgrades: [],
-  evaluate: (input, calibration) => evaluateTestRun(input, calibration as CalibrationInput),
+  madeAs: 'openRuns',
+  evaluate: (input, calibration) => evaluateTestRun(input, calibration as CalibrationAim),
 });

@@ -1,14 +1,20 @@
-import { calibrationInput, calibrationUpgrades, evaluateCalibration, lostReadings, type CalibrationInput } from '@steady-scatter/core/testing'; // prettier-ignore
-import { countColumn, dayColumn, idColumn, kindOf, said, shortText, siColumn } from './kind.ts';
+import {
+  calibrationAim,
+  calibrationUpgrades,
+  evaluateCalibration,
+  otherMachine,
+  type CalibrationAim,
+} from '@steady-scatter/core/testing';
+import { dayColumn, idColumn, kindOf, said, shortText, siColumn } from './kind.ts';
 
-/** Machines calibrated for products. The scale of a machine is its own: here only the readings are checked. */
+/** Machines calibrated for products: what is wanted and what was signed off. Test runs are appended beside them. */
 export const calibrations = kindOf({
   name: 'calibrations',
   path: '/api/calibrations',
   words: { one: 'calibration', many: 'calibrations' },
-  schema: calibrationInput,
+  schema: calibrationAim,
   upgrades: calibrationUpgrades,
-  evaluate: (input: CalibrationInput) => evaluateCalibration(input),
+  evaluate: (input: CalibrationAim) => evaluateCalibration({ ...input, runs: [] }),
   columns: {
     rig: idColumn,
     product: shortText,
@@ -18,13 +24,12 @@ export const calibrations = kindOf({
     targetUnit: shortText,
     targetKgPerM2: siColumn,
     widthM: siColumn,
-    runs: countColumn,
     /** The setting that was signed off, and since when; empty: none. */
     setting: shortText,
     signedOn: dayColumn,
   },
   sort: 'name',
-  summarise: ({ rig, product, productId, lot, target, runs, signOff }, { targetKgPerM2, widthM }) => ({
+  summarise: ({ rig, product, productId, lot, target, signOff }, { targetKgPerM2, widthM }) => ({
     rig,
     product,
     productId,
@@ -33,13 +38,11 @@ export const calibrations = kindOf({
     targetUnit: target.unit,
     targetKgPerM2,
     widthM,
-    runs: runs.length,
     setting: signOff?.setting ?? '',
     signedOn: signOff?.onDay ?? '',
   }),
   nameOf: ({ name }) => name,
   textsOf: ({ product, lot, notes }) => said([product, lot, notes]),
   linksOf: ({ rig, productId, shape }) => said([rig, productId, shape]),
-  refuses: lostReadings,
-  isLarge: true,
+  refusesOnceMeasured: (before, after) => otherMachine(before, after),
 });

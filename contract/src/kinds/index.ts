@@ -2,6 +2,7 @@
 import { calibrations } from './calibrations.ts';
 import { jobs } from './jobs.ts';
 import type { Columns, Kind, RowOf } from './kind.ts';
+import { openRuns } from './openRuns.ts';
 import { products } from './products.ts';
 import { rigs } from './rigs.ts';
 import { ruleSets } from './ruleSets.ts';
@@ -10,7 +11,17 @@ import { soilTests } from './soilTests.ts';
 import { widthTests } from './widthTests.ts';
 
 /** Every stored kind by its name; what leans on others stands after them. */
-export const KINDS = { products, sites, rigs, calibrations, widthTests, soilTests, ruleSets, jobs } as const;
+export const KINDS = {
+  products,
+  sites,
+  rigs,
+  calibrations,
+  openRuns,
+  widthTests,
+  soilTests,
+  ruleSets,
+  jobs,
+} as const;
 
 export type KindName = keyof typeof KINDS;
 export const KIND_NAMES = Object.keys(KINDS) as KindName[];

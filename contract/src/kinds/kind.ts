@@ -61,6 +61,8 @@ export interface KindEntry<Name extends string, Input, Result, Of extends Column
   linksOf(input: Input): readonly string[];
   /** Why a change may not be stored; none: it may. */
   refuses?(before: Input, after: Input): readonly InputError[];
+  /** The same of one that something was measured or done for: that may not be said of something else afterwards. */
+  refusesOnceMeasured?(before: Input, after: Input): readonly InputError[];
   /** One of them can be far larger than what is typed by hand. */
   readonly isLarge?: boolean;
 }

@@ -107,8 +107,6 @@ export const WORDS = {
   'curve.points': 'A curve needs at least two settings, lowest first, each with its rate.',
   'calibration.other-machine':
     'The test runs here were made with another machine. Start a new calibration for this one.',
-  'run.gone':
-    'The run at {input} was kept and has to stay. Strike it out with a reason if it should not count.',
   'run.overwritten': 'The reading {input} was kept. Take it anew, so that it stays beside the new one.',
   'tests.columns':
     'This is no table of tests: these columns are missing: {input}. Save tests from the bench to see how one looks.',

@@ -5,7 +5,7 @@ import { blankWidthTest, evaluateWidthTest } from '../width/index.ts';
 import { blankWorksheet, evaluateWorksheet } from '../worksheet/index.ts';
 
 const WRONG = ['x', ' ', '2026-02-30', '18.4.2026', '2026-04-18T08:00'];
-const signOff = { setting: '7', by: '', state: '', pace: { course: '', unit: 'm', time: '' }, width: { text: '', unit: 'm', by: 'chosen' }, second: '', lot: '', grain: '' } as const; // prettier-ignore
+const signOff = { setting: '7', by: '', state: '', pace: { course: '', unit: 'm', time: '' }, width: { text: '', unit: 'm', by: 'chosen' }, second: '', lot: '', grain: '', runs: [] } as const; // prettier-ignore
 const named = { name: 'Red spreader' };
 
 /** Every day that somebody types, with the field that it stands at. */

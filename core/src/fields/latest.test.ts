@@ -30,6 +30,12 @@ it('waits for no first one: what says it anew may come before it', () => {
   expect(ids([row('b', '09:00', 'a'), row('c', '08:30'), row('a', '08:00')])).toEqual(['b', 'c']);
 });
 
+it('a row that names one that is not the first itself speaks of the same thing; a ring of them speaks of something', () => {
+  expect(ids([row('a', '08:00'), row('b', '09:00', 'a'), row('c', '10:00', 'b')])).toEqual(['c']);
+  expect(ids([row('c', '10:00', 'b'), row('a', '08:00'), row('b', '09:00', 'a'), row('d', '11:00')])).toEqual(['c', 'd']);
+  expect(ids([row('a', '08:00', 'b'), row('b', '09:00', 'a')]).length).toBeGreaterThan(0);
+}); // prettier-ignore
+
 /** The same by looking for the latest of each thing on its own, and placing it by counting what comes before. */
 function latestOneByOne(rows: readonly AppendedRow[]): string[] {
   const later = (a: AppendedRow, b: AppendedRow) => `${a.occurredAt} ${a.id}` > `${b.occurredAt} ${b.id}`;

@@ -12,6 +12,17 @@ const placeOf = ({ occurredAt, id }: AppendedRow): string => `${occurredAt} ${id
 const byTime = (a: AppendedRow, b: AppendedRow): number =>
   Number(placeOf(a) > placeOf(b)) - Number(placeOf(a) < placeOf(b));
 
+/** The id of the thing that a row speaks of, also where it names a row that says that thing anew itself. */
+function rootOf(id: string, firstBy: ReadonlyMap<string, string | null>): string {
+  const seen = new Set<string>();
+  let root = id;
+  for (let next = firstBy.get(root); next && !seen.has(next); next = firstBy.get(root)) {
+    seen.add(root);
+    root = next;
+  }
+  return root;
+}
+
 /**
  * What appended rows say by now: of each thing its latest row, in the order in which the things were first said. The order in which
  * rows came does not matter, and one that came twice counts once.
@@ -20,9 +31,10 @@ const byTime = (a: AppendedRow, b: AppendedRow): number =>
  * @example latestOf([{ id: 'b', first: 'a', occurredAt: '2026-04-18T09:00:00.000Z' }, { id: 'a', first: null, occurredAt: '2026-04-18T08:00:00.000Z' }]).map(({ id }) => id) // ['b']
  */
 export function latestOf<Row extends AppendedRow>(rows: readonly Row[]): Row[] {
+  const firstBy = new Map(rows.map(({ id, first }) => [id, first]));
   const things = new Map<string, Row[]>();
   for (const row of rows.toSorted(byTime)) {
-    const thing = row.first ?? row.id;
+    const thing = rootOf(row.id, firstBy);
     things.set(thing, [...(things.get(thing) ?? []), row]);
   }
   const firstOf = ([id, said]: readonly [string, Row[]]): Row =>

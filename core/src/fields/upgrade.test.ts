@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type * as z from 'zod';
 import {
-  calibrationInput,
+  calibrationAim,
   calibrationUpgrades,
   jobInput,
   jobUpgrades,
@@ -26,7 +26,7 @@ const KINDS: readonly [string, readonly UpgradeStep[], z.ZodType][] = [
   ['products', productUpgrades, productInput],
   ['sites', siteUpgrades, siteInput],
   ['rigs', rigUpgrades, rigInput],
-  ['calibrations', calibrationUpgrades, calibrationInput],
+  ['calibrations', calibrationUpgrades, calibrationAim],
   ['widthTests', widthTestUpgrades, widthTestInput],
   ['soilTests', soilTestUpgrades, soilTestInput],
   ['ruleSets', [], ruleSetInput],

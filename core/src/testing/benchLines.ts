@@ -8,7 +8,7 @@ import { isRowPerArea, type WidthInput } from '../machines/width.ts';
 import type { BenchRig } from './benchRig.ts';
 import type { CalibrationInput, RunInput } from './calibrationInput.ts';
 import { MAX_PACE_APART } from './pace.ts';
-import { bandOfRun, rateAtWork, type RunResult } from './readRun.ts';
+import { bandOfRun, rateAtWork, unitsOf, type RunResult } from './readRun.ts';
 import { showRate, showSpeed, speedText } from './showBench.ts';
 
 const withUnit = (input: string, symbol: string): string =>
@@ -27,7 +27,9 @@ export const showAtWork = (run: RunResult, unit: MassPerAreaUnit): Shown | null 
 const widthText = ({ text, unit }: WidthInput): string => withUnit(text, UNITS[unit].symbol);
 
 /** Terms of a run's line: what was typed, with the unit that a bare number counts in. */
-function termsOf(run: RunInput, { units, width }: CalibrationInput) {
+function termsOf(run: RunInput, calibration: CalibrationInput) {
+  const { width } = calibration;
+  const units = unitsOf(run, calibration);
   const typedAs = (id: string, symbol: string) => {
     const input = run.readings[id]?.trim() ?? '';
     return term(id, input === '' ? null : { number: withUnit(input, symbol), unit: '' }, { origin: 'test' });
@@ -127,7 +129,7 @@ export function paceLine(
   const along = isTyped('length') ? 'length' : 'course';
   const time = isTyped('length') ? 'time' : 'courseTime';
   const isTimedOnce = !isTyped('courseTime.2') && !isTyped('courseTime.3');
-  const walked = isTimedOnce ? [word('('), length(along), operator('÷'), seconds(time), word(')')] : [term('walked', showSpeed(worked.paceMPerS, calibration.units.length))]; // prettier-ignore
+  const walked = isTimedOnce ? [word('('), length(along), operator('÷'), seconds(time), word(')')] : [term('walked', showSpeed(worked.paceMPerS, unitsOf(run, calibration).length))]; // prettier-ignore
   return {
     id: `run.${run.id}.pace`,
     label: 'At the pace of work',
@@ -157,7 +159,7 @@ export function runRemarks(
   const perMetre = showQuantity(outputKgPerM, 'g', 3).number;
   const rate = rateAtWork(reading)!.rateKgPerM2;
   const against = targetKgPerM2 === null ? null : rate / targetKgPerM2 - 1;
-  const { length } = calibration.units;
+  const { length, mass } = unitsOf(run, calibration);
   const isOther = walked && paceMPerS && pace && Math.abs(walked / paceMPerS - 1) > 0.02;
   const change = isOther ? 1 / pace.factor - 1 : 0;
   return [
@@ -166,7 +168,7 @@ export function runRemarks(
       ? [`It was walked at ${speedText(walked, length)}, and ${speedText(paceMPerS, length)} is the pace of work${pace.factor === 1 ? '. Its wheels meter alike at both' : `: that alone makes it ${percentOff(change)}`}.${pace.isApart ? ` More than ${showExact(MAX_PACE_APART * 100)} % apart, so it does not count: walk it again at working pace, or take this pace as that of work.` : ''}`]
       : []),
     ...(outlets
-      ? [`Outlets gave ${outlets.netKg.map((kg) => showQuantity(kg, calibration.units.mass, 3).number).join(', ')} ${UNITS[calibration.units.mass].symbol}: ${showExact(outlets.imbalance * 100, 2)} % apart.${outlets.imbalance > 0.1 ? ' Look for a blocked or worn one.' : ''}`]
+      ? [`Outlets gave ${outlets.netKg.map((kg) => showQuantity(kg, mass, 3).number).join(', ')} ${UNITS[mass].symbol}: ${showExact(outlets.imbalance * 100, 2)} % apart.${outlets.imbalance > 0.1 ? ' Look for a blocked or worn one.' : ''}`]
       : []),
     ...(run.width && widthM && forM && Math.abs(widthM / forM - 1) > 0.01
       ? [`It was run for passes ${widthText(run.width)} apart: here it is worked out for ${widthText(calibration.width)}, ${showExact(widthM / forM, 3)} times the rate.`]

@@ -15,6 +15,9 @@ import { widthInput } from '../machines/width.ts';
 import { blankTools, toolsInput } from './choose.ts';
 import { METHOD_IDS, type MethodId } from './methodTable.ts';
 
+/** The units of numbers that are typed without one. */
+export const bareUnits = z.object({ mass: massUnit, length: lengthUnit });
+
 /** A reading that was taken anew, and why: it stays beside the one that counts. */
 const earlierReading = z.object({ field: z.string().max(40), text, why: text });
 export type EarlierReading = InputOf<typeof earlierReading>;
@@ -22,12 +25,16 @@ export type EarlierReading = InputOf<typeof earlierReading>;
 /** One run of a test as typed: nothing of it is overwritten, a wrong one is excluded with its reason. */
 export const runInput = z.object({
   id: partId,
+  /** Which appended row says it by now: its own id, or that of the last one that says it anew; empty: it is not appended yet. */
+  row: z.string().max(40),
   onDay: text,
   setting: text,
   method: z.enum(METHOD_IDS),
   /** What the method asks for, by field. */
   readings: z.record(z.string().max(40), text),
   earlier: z.array(earlierReading).max(200),
+  /** What its bare numbers are in; null: the units of the calibration. */
+  units: bareUnits.nullable(),
   /** The width that this run was made at; null: that of the calibration. */
   width: widthInput.nullable(),
   /** Which container was weighed, so that its tare is known the next time. */
@@ -56,6 +63,8 @@ const signOffInput = z.object({
   second: text,
   lot: text,
   grain: text,
+  /** The rows of the test runs that it rests on; what came later is new. */
+  runs: z.array(z.string().max(40)).max(500),
 });
 export type SignOffInput = InputOf<typeof signOffInput>;
 
@@ -71,8 +80,8 @@ export type StartId = keyof typeof STARTS;
 
 export const MAX_RUNS = 500;
 
-/** A machine calibrated for a product, as typed. */
-export const calibrationInput = z.object({
+/** What is wanted of a machine and a product, and what was signed off: what is stored of a calibration. Its test runs are appended beside it. */
+export const calibrationAim = z.object({
   name: text,
   rig: idOrNone,
   /** The product by name, and its id where it stands on the shelf. */
@@ -105,13 +114,16 @@ export const calibrationInput = z.object({
   tools: toolsInput,
   /** The step that the scale shows; empty: the last digit of each weighing. */
   scaleStep: text,
-  units: z.object({ mass: massUnit, length: lengthUnit }),
-  runs: z.array(runInput).max(MAX_RUNS),
+  units: bareUnits,
   /** Questions that were answered with yes, by id. */
   confirmed: z.array(z.string().max(200)).max(1000),
   signOff: signOffInput.nullable(),
   notes,
 });
+export type CalibrationAim = InputOf<typeof calibrationAim>;
+
+/** A machine calibrated for a product, as typed, with its test runs: those that are appended, and those that are being made. */
+export const calibrationInput = calibrationAim.extend({ runs: z.array(runInput).max(MAX_RUNS).default([]) });
 export type CalibrationInput = InputOf<typeof calibrationInput>;
 export type LabelSettingsInput = CalibrationInput['label'];
 
@@ -147,11 +159,13 @@ export function blankCalibration(system: 'us' | 'metric'): CalibrationInput {
 
 export const blankRun = (id: string, onDay: string, method: MethodId): RunInput => ({
   id,
+  row: '',
   onDay,
   setting: '',
   method,
   readings: {},
   earlier: [],
+  units: null,
   width: null,
   container: '',
   step: '',

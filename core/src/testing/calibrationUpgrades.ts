@@ -54,5 +54,21 @@ function calibrationWhole(earlier: Json): Json {
   };
 }
 
-/** How a stored calibration became what it is now. */
-export const calibrationUpgrades: readonly UpgradeStep[] = [{ adds: [], upgrade: calibrationWhole }];
+/** Runs say what their bare numbers are in, and a sign-off names those that it rests on: the ones that counted. */
+function runsOnTheirOwn(earlier: Json): Json {
+  const { runs, units, signOff } = earlier;
+  const made = Array.isArray(runs) ? runs.filter(isJson) : [];
+  const counted = made.filter(({ excluded, step }) => excluded === '' && step === '');
+  const { runs: _, ...aim } = earlier;
+  return {
+    ...aim,
+    ...(made.length > 0 && { runs: eachIn(earlier, 'runs', (run) => ({ row: '', units, ...run })) }),
+    signOff: isJson(signOff) ? { runs: counted.map(({ id }) => id), ...signOff } : signOff,
+  };
+}
+
+/** How a stored calibration became what it is now; runs that stand in an earlier one stay there, and whoever reads it takes them out. */
+export const calibrationUpgrades: readonly UpgradeStep[] = [
+  { adds: [], upgrade: calibrationWhole },
+  { adds: ['signOff.runs'], upgrade: runsOnTheirOwn },
+];

@@ -6,8 +6,8 @@ import {
   coarseText,
   fillAimOf,
   leastNet,
-  lostReadings,
   machineRecord,
+  otherMachine,
   methodsFor,
   evaluateCalibration,
   type CalibrationInput,
@@ -122,11 +122,12 @@ it('weighings of one day are off one scale: the finest step that was typed, unle
   expect(evaluateCalibration({ ...base, runs: [...base.runs, other] }, rig('one-row')).runs[0]!.worked!.stepKg).toBeCloseTo(0.01, 12); // prettier-ignore
 });
 
-it('a calibration with runs belongs to its machine; an empty run may go', () => {
-  const made = { ...input('weigh-back', { in: '10', left: '8', length: '30' }), rig: 'one' };
-  expect(lostReadings(made, { ...made, rig: 'two' }).map(({ code }) => code)).toEqual(['calibration.other-machine']); // prettier-ignore
-  const empty = { ...made, runs: [blankRun('b', '2026-04-10', 'weigh-back')] };
-  expect(lostReadings(empty, { ...empty, rig: 'two', runs: [] })).toEqual([]);
+it('a calibration with runs belongs to its machine, once it has one', () => {
+  expect(otherMachine({ rig: 'one' }, { rig: 'two' }).map(({ code }) => code)).toEqual([
+    'calibration.other-machine',
+  ]);
+  expect(otherMachine({ rig: 'one' }, { rig: 'one' })).toEqual([]);
+  expect(otherMachine({ rig: '' }, { rig: 'two' })).toEqual([]);
 });
 
 it('what a machine repeated in its other calibrations of two seasons counts for its bands', () => {

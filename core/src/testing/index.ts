@@ -46,25 +46,39 @@ export { press, runningS, split, STANDING, type Clock, type Lap, type Stopwatch 
 export {
   blankCalibration,
   blankRun,
+  calibrationAim,
   calibrationInput,
   MAX_RUNS,
   STARTS,
+  type CalibrationAim,
   type CalibrationInput,
   type EarlierReading,
   type RunInput,
   type SignOffInput,
   type StartId,
 } from './calibrationInput.ts';
-export { evaluateTestRun, testRunInput, type TestRunInput } from './testRun.ts';
+export {
+  aimOf,
+  evaluateTestRun,
+  openRunInput,
+  runsSince,
+  runsToAppend,
+  testRunInput,
+  testRunOf,
+  withRunIds,
+  withRuns,
+  type OpenRunInput,
+  type TestRunInput,
+} from './testRun.ts';
 export { calibrationUpgrades } from './calibrationUpgrades.ts';
 export { benchRig, NO_RIG, type BenchRig } from './benchRig.ts';
-export { bandOfRun, rateAtWork, type RunResult } from './readRun.ts';
+export { bandOfRun, rateAtWork, unitsOf, type RunResult } from './readRun.ts';
 export { evaluateCalibration, chartShape, type CalibrationResult, type ChartLine } from './calibration.ts';
 export { machineRecord } from './machineRecord.ts';
 export { calibrationFor, calibrationOn } from './fromShelf.ts';
 export { fillAimOf, fillAimText, practiceText, timeToAim } from './practice.ts';
 export type { PlausibilityCheck } from './plausibility.ts';
-export { isEmptyRun, keepEarlier, lostReadings } from './keepsReadings.ts';
+export { isEmptyRun, keepEarlier, lostReadings, otherMachine } from './keepsReadings.ts';
 export { corrections, type Correction } from './corrections.ts';
 export { freshness, type Age, type Freshness, type ProductNow } from './freshness.ts';
 export { paceText, showRate, speedText } from './showBench.ts';

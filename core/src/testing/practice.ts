@@ -7,7 +7,7 @@ import type { CalibrationInput, RunInput } from './calibrationInput.ts';
 import { fillAim, type FillAim } from './methods/fillTime.ts';
 import { methodOf, type MethodField } from './methodTable.ts';
 import { timedPace, timeToAimFor } from './pace.ts';
-import { readField } from './readRun.ts';
+import { readField, unitsOf } from './readRun.ts';
 
 /** Steadier than this on foot is as good as it gets. */
 const STEADY = 0.03;
@@ -48,7 +48,7 @@ export function fillAimOf(
   const fields = methodOf('fill-time').fields(outlets);
   const massOf = (id: string) => {
     const text = run.readings[id]?.trim() ?? '';
-    return text === '' ? null : toResult(() => readField(fields.find((field) => field.id === id)!, text, input, id)).value; // prettier-ignore
+    return text === '' ? null : toResult(() => readField(fields.find((field) => field.id === id)!, text, unitsOf(run, input), id)).value; // prettier-ignore
   };
   const [full, empty] = [massOf('content'), massOf('tare')];
   const { targetKgPerM2, widthM, paceMPerS } = reading;

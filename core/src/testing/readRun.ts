@@ -51,8 +51,12 @@ export const countedRuns = (runs: readonly RunResult[]): Run[] =>
       : [];
   });
 
+/** What bare numbers of a run are in. */
+export const unitsOf = (run: Pick<RunInput, 'units'>, { units }: Pick<CalibrationInput, 'units'>) =>
+  run.units ?? units;
+
 /** The unit that a bare number of a field counts in. */
-function bareUnit({ kind }: MethodField, { units }: CalibrationInput): UnitId {
+function bareUnit({ kind }: MethodField, units: CalibrationInput['units']): UnitId {
   if (kind === 'mass') return units.mass;
   if (kind === 'time') return 's';
   return kind === 'area' ? areaUnitFor(units.length) : units.length;
@@ -69,7 +73,7 @@ export function readScaleStep({ scaleStep, units }: CalibrationInput): number | 
 export function readField(
   field: MethodField,
   input: string,
-  calibration: CalibrationInput,
+  units: CalibrationInput['units'],
   path: string,
 ): Reading {
   if (field.kind === 'count') {
@@ -78,7 +82,7 @@ export function readField(
       throw new InputError('count.whole', { field: path, most: 100, input });
     return { si: count, resolutionSi: 0 };
   }
-  const unit = bareUnit(field, calibration);
+  const unit = bareUnit(field, units);
   const { si, resolutionSi } = readQuantity(input, { kind: field.kind, bareUnit: unit, field: path });
   if (si < 0 || (si === 0 && !field.mayBeNone))
     throw new InputError('quantity.not-positive', {
@@ -104,7 +108,8 @@ const massesOf = (run: RunInput, outlets: number): MethodField[] =>
 function finestStep(run: RunInput, calibration: CalibrationInput, outlets: number): number {
   const steps = massesOf(run, outlets).map((field) => {
     const input = run.readings[field.id]?.trim() ?? '';
-    const read = input === '' ? null : toResult(() => readField(field, input, calibration, '')).value;
+    const read =
+      input === '' ? null : toResult(() => readField(field, input, unitsOf(run, calibration), '')).value;
     return read && read.si > 0 ? read.resolutionSi : Infinity;
   });
   return Math.min(Infinity, ...steps);
@@ -116,8 +121,9 @@ function stepOfDay(calibration: CalibrationInput, outlets: number): (onDay: stri
   if (stated !== null) return () => stated;
   const finest = new Map<string, number>();
   for (const run of calibration.runs) {
-    const step = STEP.get(run)?.get(calibration.units.mass) ?? finestStep(run, calibration, outlets);
-    STEP.set(run, (STEP.get(run) ?? new Map<string, number>()).set(calibration.units.mass, step));
+    const { mass } = unitsOf(run, calibration);
+    const step = STEP.get(run)?.get(mass) ?? finestStep(run, calibration, outlets);
+    STEP.set(run, (STEP.get(run) ?? new Map<string, number>()).set(mass, step));
     finest.set(run.onDay, Math.min(finest.get(run.onDay) ?? Infinity, step));
   }
   return (onDay) => finest.get(onDay) ?? Infinity;
@@ -177,7 +183,7 @@ function readingsOf(run: RunInput, path: string, { calibration, rig, stepKg }: R
   const readings: Record<string, Reading> = {};
   for (const field of methodOf(run.method).fields(rig.outlets)) {
     const input = run.readings[field.id] ?? '';
-    const read = readIfPresent(input, () => readField(field, input, calibration, `${path}.readings.${field.id}`));
+    const read = readIfPresent(input, () => readField(field, input, unitsOf(run, calibration), `${path}.readings.${field.id}`));
     if (read) readings[field.id] = field.kind === 'mass' ? { si: read.si, resolutionSi: stepKg === Infinity ? read.resolutionSi : stepKg } : read; // prettier-ignore
     else if (input.trim() === '' && field.otherwise !== undefined) readings[field.id] = { si: field.otherwise, resolutionSi: 0 }; // prettier-ignore
   }

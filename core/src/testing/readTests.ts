@@ -33,6 +33,18 @@ function readReadings(text: string, method: MethodId, line: number): Record<stri
   );
 }
 
+/** What bare numbers of a line are in. */
+function unitsOf(row: Row, line: number): CalibrationInput['units'] {
+  const [mass, length] = [row['Bare weights in'].trim() || 'kg', row['Bare lengths in'].trim() || 'm'];
+  if (isUnitOf('mass', mass) && isUnitOf('length', length))
+    return { mass: mass as MassUnit, length: length as LengthUnit };
+  throw new InputError('unit.unknown', {
+    field: `line ${line}`,
+    unit: `${mass}, ${length}`,
+    hint: 'lb and ft',
+  });
+}
+
 function runOf(row: Row, line: number, id: string): RunInput {
   const noFlow = row['Readings'].trim() === NOTHING_CAME_OUT;
   const method = METHOD_IDS.find((each) => METHODS[each].words === row['Method'].trim());
@@ -40,6 +52,7 @@ function runOf(row: Row, line: number, id: string): RunInput {
   return {
     ...blankRun(id, row['Day'].trim(), method),
     setting: row['Setting'].trim(),
+    units: unitsOf(row, line),
     readings: noFlow ? {} : readReadings(row['Readings'], method, line),
     noFlow,
     excluded: row['Struck out, because'],
@@ -50,19 +63,18 @@ function runOf(row: Row, line: number, id: string): RunInput {
 function headOf(row: Row, line: number): CalibrationInput {
   const unit = row['Unit of the rate'].trim();
   if (!isUnitOf('massPerArea', unit)) throw new InputError('unit.other-kind', { field: `line ${line}`, unit, kind: 'a weight per area', hint: 'lb/1000 ft2' }); // prettier-ignore
-  const [mass, length] = [row['Bare weights in'].trim() || 'kg', row['Bare lengths in'].trim() || 'm'];
-  if (!isUnitOf('mass', mass) || !isUnitOf('length', length)) throw new InputError('unit.unknown', { field: `line ${line}`, unit: `${mass}, ${length}`, hint: 'lb and ft' }); // prettier-ignore
+  const units = unitsOf(row, line);
   const width = /^(.*?)\s*([a-z]+)$/i.exec(row['Width'].trim());
   const widthUnit = width && isUnitOf('length', width[2]!) && isBareNumber(width[1]!) ? (width[2] as LengthUnit) : null; // prettier-ignore
   return {
-    ...blankCalibration(mass === 'lb' || mass === 'oz' ? 'us' : 'metric'),
+    ...blankCalibration(units.mass === 'lb' || units.mass === 'oz' ? 'us' : 'metric'),
     name: row['Calibration'].trim(),
     product: row['Product'].trim(),
     lot: row['Lot'].trim(),
     target: { amount: row['Wanted'].trim(), unit: unit as MassPerAreaUnit },
     tolerance: row['Tolerance, %'].trim() || '5',
-    width: { text: widthUnit ? width![1]! : row['Width'].trim(), unit: widthUnit ?? (length as LengthUnit), by: 'chosen' }, // prettier-ignore
-    units: { mass: mass as MassUnit, length: length as LengthUnit },
+    width: { text: widthUnit ? width![1]! : row['Width'].trim(), unit: widthUnit ?? units.length, by: 'chosen' }, // prettier-ignore
+    units,
   };
 }
 

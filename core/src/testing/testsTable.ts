@@ -5,7 +5,7 @@ import { UNITS } from '../quantities/units.ts';
 import type { CalibrationResult } from './calibration.ts';
 import type { CalibrationInput, RunInput } from './calibrationInput.ts';
 import { METHODS, methodOf } from './methodTable.ts';
-import { bandOfRun } from './readRun.ts';
+import { bandOfRun, unitsOf } from './readRun.ts';
 
 /** A calibration with what it is known by and what it comes to. */
 export interface TestedMachine {
@@ -73,8 +73,8 @@ export function testsTable(tested: readonly TestedMachine[]): string[][] {
         run.setting,
         METHODS[run.method].words,
         readingsText(run, outlets),
-        input.units.mass,
-        input.units.length,
+        unitsOf(run, input).mass,
+        unitsOf(run, input).length,
         run.excluded,
         run.note,
         rate === null ? '' : plain(showExact(rate, 5)),

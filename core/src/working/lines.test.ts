@@ -25,7 +25,9 @@ import {
   runLine,
   scoopLine,
   workingText,
+  type CalibrationAim,
   type CalibrationInput,
+  type TestRunInput,
   type JobInput,
   type MethodId,
   type RigInput,
@@ -33,6 +35,7 @@ import {
   type SiteInput,
   type WidthTestInput,
   type Working,
+  withRuns,
   type WorksheetInput,
 } from '../index.ts';
 import { untrue } from './asArithmetic.ts';
@@ -43,7 +46,8 @@ const DEMO = JSON.parse(readFileSync(new URL('../../../demo/tarn-hollow.json', i
   sites: { input: SiteInput }[];
   ruleSets: { input: RuleSetInput }[];
   rigs: { id: string; input: RigInput }[];
-  calibrations: { input: CalibrationInput }[];
+  calibrations: { id: string; input: CalibrationAim }[];
+  testRuns: { subject: string; id: string; first: string | null; occurredAt: string; input: TestRunInput }[];
   widthTests: { input: WidthTestInput }[];
 }; // prettier-ignore
 
@@ -85,7 +89,12 @@ describe('the lines of Tarn Hollow hold as they stand', () => {
       for (const line of sheetLines(worksheet, onDay, DEMO.ruleSets[0]!.input)) isTrue(line);
   });
   it('test runs', () => {
-    for (const { input } of DEMO.calibrations) {
+    for (const { id, input: aim } of DEMO.calibrations) {
+      const input = withRuns(
+        aim,
+        DEMO.testRuns.filter(({ subject }) => subject === id),
+        [],
+      );
       const rig = DEMO.rigs.find(({ id }) => id === input.rig)!.input;
       for (const line of benchLines(input, rig)) isTrue(line);
     }

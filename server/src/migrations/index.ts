@@ -14,6 +14,7 @@ import { deviceSeen } from './009-device-seen.ts';
 import { changedByWhom } from './010-changed-by.ts';
 import { documents } from './011-documents.ts';
 import { events } from './012-events.ts';
+import { testRuns } from './013-test-runs.ts';
 
 type Migration = RunnableMigration<Sequelize>;
 
@@ -30,6 +31,7 @@ const MIGRATIONS: Migration[] = [
   changedByWhom,
   documents,
   events,
+  testRuns,
 ];
 
 /** The names of all steps, in order. */

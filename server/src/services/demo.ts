@@ -1,14 +1,24 @@
-import { KIND_NAMES, type KindName } from '@steady-scatter/contract';
-import type { Sequelize } from 'sequelize';
+import {
+  EVENT_NAMES,
+  eventAppend,
+  EVENTS,
+  KIND_NAMES,
+  readInput,
+  type EventKind,
+  type KindName,
+} from '@steady-scatter/contract';
+import type { Sequelize, Transaction } from 'sequelize';
 import { z } from 'zod';
 import demo from '../../../demo/tarn-hollow.json' with { type: 'json' };
 import { leadOf, type Actor } from '../actor.ts';
 import { checkRead } from '../checking/check.ts';
 import { kindNamed } from '../checking/stored.ts';
-import { CrewRow, DocumentRow } from '../models/index.ts';
+import { CrewRow, DocumentRow, EventRow } from '../models/index.ts';
 import { insertAll } from './documents.ts';
 
 const rows = z.array(z.object({ id: z.uuid(), input: z.record(z.string(), z.unknown()) }));
+const appended = z.array(eventAppend.omit({ schemaVersion: true }));
+const NO_ERRORS = () => ({ errors: [] });
 const demoShape = z
   .object({
     crew: z.object({ id: z.uuid(), name: z.string() }),
@@ -21,16 +31,46 @@ async function load(sequelize: Sequelize, actor: Actor, name: KindName): Promise
   const { schemaVersions, ...of } = demoShape.parse(demo);
   const documents = rows.parse(of[name]);
   const { crewId } = actor;
+  if (documents.length === 0) return;
   if ((await DocumentRow.count({ where: { crewId, kind: name } })) > 0) return;
   const checked = checkRead(
     { kind: name, verb: 'addMany' },
     { schemaVersion: schemaVersions[name], documents },
   );
   const kind = kindNamed(name);
-  await sequelize.transaction((transaction) =>
-    insertAll({ sequelize, actor, kind, isSample: true }, checked.documents, transaction),
-  );
+  await sequelize.transaction(async (transaction) => {
+    await insertAll({ sequelize, actor, kind, isSample: true }, checked.documents, transaction);
+    for (const event of EVENT_NAMES.map((each) => EVENTS[each] as EventKind))
+      if (event.subject === name)
+        // oxlint-disable-next-line no-await-in-loop -- one kind after the other
+        await loadEvents(
+          actor,
+          event,
+          schemaVersions[event.name] ?? 1,
+          appended.parse(of[event.name]),
+          transaction,
+        );
+  });
 }
+
+/** What was measured or done for documents of the demo, as it was typed then. */
+async function loadEvents({ crewId }: Actor, event: EventKind, schemaVersion: number, all: z.output<typeof appended>, transaction: Transaction): Promise<void> {
+  const row = ({ id, subject, first, occurredAt, input }: (typeof all)[number]) => ({
+    id,
+    crewId,
+    kind: event.name,
+    subjectId: subject,
+    firstId: first,
+    occurredAt: new Date(occurredAt),
+    recordedAt: new Date(),
+    schemaVersion,
+    isSample: true,
+    input: JSON.stringify(readInput({ ...event, evaluate: NO_ERRORS }, { schemaVersion, input })),
+    byUser: null,
+    byDevice: null,
+  });
+  await EventRow.bulkCreate(all.map(row), { transaction });
+} // prettier-ignore
 
 /**
  * Loads Tarn Hollow through the same checks as any write, and answers the id of its crew. Each shelf of things is

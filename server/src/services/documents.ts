@@ -5,7 +5,7 @@ import type { Sequelize, Transaction } from 'sequelize';
 import { changedBy, type Actor } from '../actor.ts';
 import type { Checked } from '../checking/check.ts';
 import { storedOf, type Stored } from '../checking/stored.ts';
-import { DocumentRow, LinkRow } from '../models/index.ts';
+import { DocumentRow, EventRow, LinkRow } from '../models/index.ts';
 import { summaryModel } from '../models/summaries.ts';
 import { HttpProblem, notFound, plainProblem, wouldLose } from '../problems/HttpProblem.ts';
 import { invalid } from '../problems/invalid.ts';
@@ -70,11 +70,16 @@ function over(kind: Kind, { earlier, ...stored }: Stored, standing: Json | null)
   }
 }
 
-/** Refuses a change of what stands there that would lose something. */
-function guard(kind: Kind, standing: Json | null, { input }: Stored): void {
-  const refused = standing === null ? [] : (kind.refuses?.(standing, JSON.parse(input)) ?? []);
+/** Refuses a change of what stands there that would lose something, or that what was measured for it forbids. */
+async function guard(kind: Kind, { id, crewId }: DocumentRow, standing: Json | null, { input }: Stored, transaction: Transaction): Promise<void> {
+  if (standing === null) return;
+  const next: unknown = JSON.parse(input);
+  const refused = kind.refuses?.(standing, next) ?? [];
   if (refused.length > 0) throw wouldLose(refused);
-}
+  const isOther = kind.refusesOnceMeasured?.(standing, next) ?? [];
+  if (isOther.length === 0) return;
+  if ((await EventRow.count({ where: { crewId, subjectId: id }, transaction })) > 0) throw wouldLose(isOther);
+} // prettier-ignore
 
 const newRow = (
   actor: Actor,
@@ -180,7 +185,7 @@ export function documentService(sequelize: Sequelize): DocumentService {
       const theirs = row.deletedAt || standing === null ? null : wireOf(kind, row, standing);
       throw new HttpProblem('changed-elsewhere', { theirs });
     }
-    guard(kind, standing, stored);
+    await guard(kind, row, standing, stored, transaction);
     const { input, schemaVersion } = stored;
     await row.update(
       { input, schemaVersion, version: row.version + 1, ...changedBy(actor) },

@@ -9,12 +9,14 @@ import {
 import { isDeepStrictEqual } from 'node:util';
 import { Op, type Sequelize, type Transaction } from 'sequelize';
 import { ZodError } from 'zod';
-import type { Actor } from '../actor.ts';
+import { changedBy, type Actor } from '../actor.ts';
 import { kindNamed } from '../checking/stored.ts';
 import { DocumentRow, EventRow } from '../models/index.ts';
 import { notFound, plainProblem } from '../problems/HttpProblem.ts';
 import { invalid, invalidField } from '../problems/invalid.ts';
+import { summaryModel } from '../models/summaries.ts';
 import { readStored, UnreadableRow } from './readStored.ts';
+import { dropLine } from './summaries.ts';
 import { transact } from './transact.ts';
 
 export type AnyEvent = StoredEvent<unknown>;
@@ -81,6 +83,25 @@ export function eventService(sequelize: Sequelize, now: () => Date = () => new D
     return { row, kind };
   }
 
+  /** What a row says anew is of the same document; it may come later than the row. */
+  async function checkFirst(event: EventKind, { id, first, subject }: EventAppend, transaction: Transaction) {
+    if (first === null) return;
+    if (first === id)
+      throw invalidField('first', 'event.itself', 'A row cannot say itself anew: leave “first” empty.');
+    const named = await EventRow.findOne({ where: { id: first }, transaction });
+    if (named && (named.kind !== event.name || named.subjectId !== subject))
+      throw invalidField('first', 'event.other', `“first” names a row of something else. It has to be a ${event.words.one} of the same ${kindNamed(event.subject).words.one}.`); // prettier-ignore
+  }
+
+  /** What a row was made as until it was done is not open any more. */
+  async function closeMade(actor: Actor, { madeAs }: EventKind, id: string, transaction: Transaction) {
+    if (!madeAs) return;
+    const where = { id, crewId: actor.crewId, kind: madeAs, deletedAt: null };
+    const gone = { deletedAt: now(), ...changedBy(actor) };
+    const [closed] = await DocumentRow.update(gone, { where, silent: true, transaction });
+    if (closed > 0) await dropLine(summaryModel(sequelize, kindNamed(madeAs)), [id], transaction);
+  }
+
   /** The row that stands under an id, where it says the same; under the id of anything else nothing can be said. */
   function standing(row: EventRow, { crewId }: Actor, event: EventKind, asked: EventAppend): AnyEvent {
     const isSameHead =
@@ -116,8 +137,7 @@ export function eventService(sequelize: Sequelize, now: () => Date = () => new D
             'event.future',
             `A ${event.words.one} cannot have happened later than now. Set the clock of the device that it was made on.`,
           );
-        if (first === id)
-          throw invalidField('first', 'event.itself', 'A row cannot say itself anew: leave “first” empty.');
+        await checkFirst(event, asked, transaction);
         const said = readSaid(event, asked, readStored(kind, of));
         const row = await EventRow.create(
           {
@@ -137,6 +157,7 @@ export function eventService(sequelize: Sequelize, now: () => Date = () => new D
           },
           { transaction },
         );
+        await closeMade(actor, event, id, transaction);
         return wireOf(event, row, said);
       }),
     async list({ crewId }, event, { subject, after, limit }) {

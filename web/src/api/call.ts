@@ -1,12 +1,15 @@
 import {
   documentOf,
   documentRoutes,
+  eventRoutes,
   problem,
   problemType,
   ROUTES,
   type AnswerOf,
   type BodyOf,
   type DocumentVerb,
+  type EventKind,
+  type EventVerb,
   type Kind,
   type ParamsOf,
   type Route,
@@ -105,6 +108,14 @@ export async function callDocuments(kind: Kind, verb: DocumentVerb, input: CallI
     throw error;
   }
 }
+
+/**
+ * Calls one route of what is measured or done.
+ *
+ * @throws ApiProblem, Unreachable
+ */
+export const callEvents = (event: EventKind, verb: EventVerb, input: CallInput): Promise<unknown> =>
+  callRoute(eventRoutes(event)[verb], input);
 
 const theirsIn = (kind: Kind, theirs: unknown): ApiProblem['changedElsewhere'] => ({
   theirs: (documentOf(kind).safeParse(theirs).data as StoredDocument<never> | undefined) ?? null,

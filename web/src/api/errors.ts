@@ -21,5 +21,8 @@ export class ApiProblem extends Error {
 /** The server answers, but not with this version of the page: it was renewed meanwhile. */
 export class Renewed extends Error {}
 
+/** The server does not take what was sent, for the reason that is its message. */
+export class NotTaken extends Error {}
+
 /** The server could not be reached at all. */
 export class Unreachable extends Error {}

@@ -1,8 +1,8 @@
-import { ApiProblem, Renewed, Unreachable } from './errors.ts';
+import { ApiProblem, NotTaken, Renewed, Unreachable } from './errors.ts';
 
 /** What to say about a failed act, and what to do. What was typed is still there in every case. */
 export function explain(error: unknown): string {
-  if (error instanceof ApiProblem) return error.message;
+  if (error instanceof ApiProblem || error instanceof NotTaken) return error.message;
   if (error instanceof Renewed)
     return 'A newer version of this page is there. What you typed stays in this browser; load the page again, then go on.';
   if (error instanceof Unreachable)

@@ -23,6 +23,10 @@ type Call = (typeof import('./call.ts'))['call'];
 export const call: Call = async (name, input) =>
   (await loadPart(() => import('./call.ts'))).call(name, input);
 
+/** The same for the routes of what is measured or done. */
+export const callEvents: (typeof import('./call.ts'))['callEvents'] = async (...asked) =>
+  (await loadPart(() => import('./call.ts'))).callEvents(...asked);
+
 /** The same for the routes of a stored kind. */
 export const callDocuments: (typeof import('./call.ts'))['callDocuments'] = async (...asked) =>
   (await loadPart(() => import('./call.ts'))).callDocuments(...asked);

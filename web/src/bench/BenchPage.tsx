@@ -6,7 +6,7 @@ import { dayText } from '../ui/dayText.ts';
 import { calibrationContext, useBenchShelf } from './calibrationContext.ts';
 import { BenchTabs } from './BenchTabs.tsx';
 import { ageOf, FRESH_WORDS } from './SignOff.tsx';
-import { CALIBRATIONS } from './useCalibrations.ts';
+import { AIMS } from './useCalibrations.ts';
 
 /** All calibrations of the crew: which machine, for what, how it stands, and whether it still holds. */
 export default function BenchPage() {
@@ -30,7 +30,7 @@ export default function BenchPage() {
     };
   return (
     <DocList
-      kind={CALIBRATIONS}
+      kind={AIMS}
       heading="Bench"
       tabs={<BenchTabs />}
       empty="No machine is calibrated yet. Say which machine and what rate, walk a strip of 100 ft with 48.00 lb before it and 45.05 lb after it, and the bench says what to set next."

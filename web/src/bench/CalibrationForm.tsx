@@ -56,7 +56,7 @@ export function CalibrationForm(props: DocFormWithWayOn<CalibrationInput> & { id
       >
         <Box minWidth={0} order={{ base: 2, lg: 1 }}>
           <LastRun input={input} on={on} />
-          <Rounds {...fields} on={on} />
+          <Rounds {...fields} on={on} id={id} />
           <SignOff input={input} on={on} onChange={onChange} />
           <NotesField label="Notes" value={input.notes} onChange={(notes) => onChange({ ...input, notes })} />
         </Box>

@@ -1,5 +1,5 @@
 import { UNITS } from '@steady-scatter/core/quantities';
-import { runLine, type CalibrationInput } from '@steady-scatter/core/testing';
+import { runLine, unitsOf, type CalibrationInput } from '@steady-scatter/core/testing';
 import { Section } from '../ui/Section.tsx';
 import { WorkingLine } from '../ui/WorkingLine.tsx';
 import type { CalibrationContext } from './calibrationContext.ts';
@@ -22,7 +22,7 @@ export function LastRun({ input, on }: { input: CalibrationInput; on: Calibratio
           widthM={on.reading.widthM}
           length={withUnit(
             run.readings['length'] ?? run.readings['course'],
-            UNITS[input.units.length].symbol,
+            UNITS[unitsOf(run, input).length].symbol,
           )}
           width={withUnit(input.width.text, UNITS[input.width.unit].symbol)}
           inside={withUnit(run.readings['time'] ?? run.readings['courseTime'], 's')}

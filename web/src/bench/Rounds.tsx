@@ -52,8 +52,8 @@ function useTypedRuns({ input, onChange }: Pick<DocFormProps<CalibrationInput>, 
 } // prettier-ignore
 
 /** All rounds in their order, what comes next, and a run typed in by hand. */
-export function Rounds(props: DocFormProps<CalibrationInput> & { on: CalibrationContext }) {
-  const { input, errorAt, onChange, on } = props;
+export function Rounds(props: DocFormProps<CalibrationInput> & { on: CalibrationContext; id: string | null }) {
+  const { input, errorAt, onChange, on, id: calibration } = props;
   const runs = useTypedRuns(props, on);
   useCommands([{ id: 'add-run', label: 'Type in a run', keys: 'Alt+R', run: runs.add }]);
   const { advice } = on.reading;
@@ -85,6 +85,7 @@ export function Rounds(props: DocFormProps<CalibrationInput> & { on: Calibration
           on={on}
           isOpen={runs.open === run.id}
           errorAt={errorAt}
+          path={`/bench/${calibration}/run/${run.id}`}
           onToggle={() => runs.setOpen(runs.open === run.id ? null : run.id)}
           onChange={(changed) => onChange({ ...input, runs: input.runs.with(at, changed) })}
           onRemove={() => onChange({ ...input, runs: input.runs.filter(({ id }) => id !== run.id) })}

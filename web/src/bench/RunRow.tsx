@@ -1,6 +1,6 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
 import type { InputError } from '@steady-scatter/core/errors';
-import { showQuantity } from '@steady-scatter/core/quantities';
+import { showQuantity, UNITS } from '@steady-scatter/core/quantities';
 import {
   againstText,
   coarseText,
@@ -11,11 +11,16 @@ import {
   showAtWork,
   paceLine,
   isEmptyRun,
+  unitsOf,
   type CalibrationInput,
   type RunInput,
 } from '@steady-scatter/core/testing';
 import { MISSING } from '@steady-scatter/core/working';
 import { ChevronDown } from 'lucide-react';
+import { Link } from 'react-router';
+import { useSyncExternalStore } from 'react';
+import { sendWaiting } from '../events/appended.ts';
+import { waitingRows } from '../events/waitingRows.ts';
 import { dayText } from '../ui/dayText.ts';
 import { CheckLine } from '../ui/CheckLine.tsx';
 import { FieldErrors } from '../ui/FieldErrors.tsx';
@@ -52,6 +57,8 @@ interface Props {
   calibration: CalibrationInput;
   on: CalibrationContext;
   isOpen: boolean;
+  /** Where it is gone on with while it is being made. */
+  path: string;
   errorAt(field: string): InputError | undefined;
   onToggle(): void;
   onChange(run: RunInput): void;
@@ -121,8 +128,51 @@ function RunFields({
   );
 }
 
+const areOthers = (a: CalibrationInput['units'], b: CalibrationInput['units']): boolean =>
+  a.mass !== b.mass || a.length !== b.length;
+
+const symbolsOf = ({ mass, length }: CalibrationInput['units']): string =>
+  `${UNITS[mass].symbol} and ${UNITS[length].symbol}`;
+
+/** A run that the server did not take when it was sent: it stays in this browser. */
+function Refused({ id }: { id: string }) {
+  const rows = useSyncExternalStore(waitingRows.subscribe, waitingRows.get);
+  const refused = rows.find(({ row }) => row.id === id)?.refused;
+  if (!refused) return null;
+  return (
+    <Box role="alert" color="warn" fontWeight="semibold" marginTop="10px">
+      ▲ In this browser alone: {refused}
+      <Box display="flex" gap="10px" marginTop="6px">
+        <Button
+          minHeight="44px"
+          onClick={() => {
+            waitingRows.again(id);
+            void sendWaiting();
+          }}
+        >
+          Send it again
+        </Button>
+        <Button minHeight="44px" onClick={() => waitingRows.remove(id)}>
+          Drop it
+        </Button>
+      </Box>
+    </Box>
+  );
+}
+
 /** One run: its setting and its rate in a line; open, with what was read and the working. */
-export function RunRow({ run, at, calibration, on, isOpen, errorAt, onToggle, onChange, onRemove }: Props) {
+export function RunRow({
+  run,
+  at,
+  calibration,
+  on,
+  isOpen,
+  path,
+  errorAt,
+  onToggle,
+  onChange,
+  onRemove,
+}: Props) {
   const { reading, bench } = on;
   const read = reading.runs[at];
   if (!read) return null;
@@ -130,7 +180,9 @@ export function RunRow({ run, at, calibration, on, isOpen, errorAt, onToggle, on
   const atWork = paceLine(run, read, calibration, reading.paceMPerS);
   const coarse = coarseText(read, reading.tolerance, calibration);
   const isStruck = run.excluded.trim() !== '';
-  const net = read.worked && showQuantity(read.worked.netKg, calibration.units.mass, 3);
+  const isMade = run.step !== '';
+  const units = unitsOf(run, calibration);
+  const net = read.worked && showQuantity(read.worked.netKg, units.mass, 3);
   const line = isStruck ? { textDecoration: 'line-through', color: 'ink.soft' } : {};
   return (
     <Box borderTopWidth="1px" borderColor="line">
@@ -150,7 +202,11 @@ export function RunRow({ run, at, calibration, on, isOpen, errorAt, onToggle, on
           {shown ? `${shown.number}${shown.band ? ` ±${shown.band}` : ''}` : MISSING}
         </chakra.span>
         <chakra.span textAlign="left" truncate>
-          {isStruck ? `excluded: ${run.excluded}` : againstText(read, reading.targetKgPerM2)}
+          {isMade
+            ? 'under way'
+            : isStruck
+              ? `excluded: ${run.excluded}`
+              : againstText(read, reading.targetKgPerM2)}
         </chakra.span>
         <Box hideBelow="md">
           <ChevronDown size={18} aria-hidden />
@@ -161,9 +217,28 @@ export function RunRow({ run, at, calibration, on, isOpen, errorAt, onToggle, on
           <Box fontSize="16px" marginBottom="10px">
             {METHODS[run.method].words}, {dayText(run.onDay)}
             {run.container ? `, in ${run.container}` : ''}
+            {areOthers(units, calibration.units) && (
+              <>
+                , its numbers without a unit are {symbolsOf(units)}{' '}
+                <Button
+                  size="sm"
+                  minHeight="44px"
+                  onClick={() => onChange({ ...run, units: calibration.units })}
+                >
+                  They are {symbolsOf(calibration.units)}
+                </Button>
+              </>
+            )}
           </Box>
-          <RunFields run={run} at={at} on={on} errorAt={errorAt} onChange={onChange} />
-          {isEmptyRun(run) && (
+          {isMade ? (
+            <Button asChild minHeight="44px">
+              <Link to={path}>Go on with this round</Link>
+            </Button>
+          ) : (
+            <RunFields run={run} at={at} on={on} errorAt={errorAt} onChange={onChange} />
+          )}
+          <Refused id={run.row} />
+          {isEmptyRun(run) && run.row === '' && !isMade && (
             <Button variant="ghost" minHeight="44px" marginLeft="-12px" onClick={onRemove}>
               Delete this empty run
             </Button>

@@ -1,5 +1,11 @@
 import { Box, Button } from '@chakra-ui/react';
-import { freshness, type Age, type CalibrationInput, type Freshness } from '@steady-scatter/core/testing';
+import {
+  freshness,
+  runsSince,
+  type Age,
+  type CalibrationInput,
+  type Freshness,
+} from '@steady-scatter/core/testing';
 import { dayText } from '../ui/dayText.ts';
 import { LabelledField } from '../ui/LabelledField.tsx';
 import { Section } from '../ui/Section.tsx';
@@ -25,13 +31,25 @@ export const ageOf = (
   { rig, product }: Pick<CalibrationContext, 'rig' | 'product'>,
 ): Age => freshness(input, rig, product, today());
 
+/** The rows of the runs that a sign-off rests on: those that count by now. */
+const restsOn = ({ runs }: CalibrationInput): string[] =>
+  runs.filter(({ excluded, step }) => excluded === '' && step === '').map(({ id, row }) => row || id);
+
+/** Which rounds came since it was signed off, in words. */
+function sinceText(input: CalibrationInput): string | null {
+  const since = new Set(runsSince(input));
+  const rounds = input.runs.flatMap(({ id }, at) => (since.has(id) ? [at + 1] : []));
+  if (rounds.length === 0) return null;
+  return rounds.length === 1 ? `Round ${rounds[0]} is new since then.` : `Rounds ${rounds.join(', ')} are new since then.`; // prettier-ignore
+}
+
 /** The setting that is kept, what it rests on, by whom and since when, and whether it still holds. */
 export function SignOff({ input, on, onChange }: Props) {
   const { signOff } = input;
   const { advice } = on.reading;
   const sign = (setting: string) => {
     const { pace, width, second, lot, grain } = input;
-    onChange({ ...input, signOff: { setting, onDay: today(), by: signOff?.by ?? '', state: signOff?.state ?? '', pace, width, second, lot, grain } }); // prettier-ignore
+    onChange({ ...input, signOff: { setting, onDay: today(), by: signOff?.by ?? '', state: signOff?.state ?? '', pace, width, second, lot, grain, runs: restsOn(input) } }); // prettier-ignore
   };
   if (!signOff) {
     if (!advice || advice.standing === 'open') return null;
@@ -48,6 +66,7 @@ export function SignOff({ input, on, onChange }: Props) {
     );
   }
   const age = ageOf(input, on);
+  const since = sinceText(input);
   const moved = advice && advice.standing !== 'open' && advice.mark.label !== signOff.setting;
   return (
     <Section heading="Signed off">
@@ -79,12 +98,13 @@ export function SignOff({ input, on, onChange }: Props) {
         <Button minHeight="44px" onClick={() => onChange({ ...input, signOff: null })}>
           Take it back
         </Button>
-        {advice && advice.standing !== 'open' && (moved || age.state !== 'fresh') && (
+        {advice && advice.standing !== 'open' && (moved || since || age.state !== 'fresh') && (
           <Button minHeight="44px" onClick={() => sign(advice.mark.label)}>
             Sign off anew at {advice.mark.label}
           </Button>
         )}
       </Box>
+      {since && <Box marginTop="6px">{since}</Box>}
       {moved && (
         <Box color="warn" fontWeight="semibold" marginTop="6px">
           ▲ The runs now speak for {advice.mark.label}.

@@ -8,6 +8,7 @@ import {
 import { screen } from '@testing-library/react';
 import { useEffect, useState } from 'react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { waitingRows } from '../events/waitingRows.ts';
 import { fetched, inApp, keepDemo } from '../testing/inApp.tsx';
 import { calibrationContext } from './calibrationContext.ts';
 import { Container } from './run/Container.tsx';
@@ -110,7 +111,7 @@ describe('what a run came to', () => {
 describe('a run in the list', () => {
   const row = (run: RunInput, isOpen = true, onRemove: () => void = nothing) =>
     onBench(calibration([run]), (input, set) => (
-      <RunRow run={input.runs[0]!} at={0} calibration={input} on={calibrationContext(input, SHELF)} isOpen={isOpen} errorAt={() => undefined} onToggle={nothing} onChange={(next) => set({ ...input, runs: [next] })} onRemove={onRemove} />
+      <RunRow run={input.runs[0]!} at={0} calibration={input} on={calibrationContext(input, SHELF)} isOpen={isOpen} errorAt={() => undefined} path="/bench/red/run/a" onToggle={nothing} onChange={(next) => set({ ...input, runs: [next] })} onRemove={onRemove} />
     )); // prettier-ignore
   it.each([
     [strip('a'), 'light'],
@@ -138,6 +139,36 @@ describe('a run in the list', () => {
   });
 });
 
+describe('a run in the list that is not like the others', () => {
+  const open = (run: RunInput) =>
+    onBench(calibration([run]), (input, set) => (
+      <RunRow run={input.runs[0]!} at={0} calibration={input} on={calibrationContext(input, SHELF)} isOpen errorAt={() => undefined} path="/bench/red/run/a" onToggle={nothing} onChange={(next) => set({ ...input, runs: [next] })} onRemove={nothing} />
+    )); // prettier-ignore
+  it('under way it is gone on with where it is made', () => {
+    open(strip('a', { step: 'walk' }));
+    expect(screen.getByRole('button', { name: /Round/ }).textContent).toContain('under way');
+    expect(screen.getByRole('link', { name: 'Go on with this round' }).getAttribute('href')).toBe('/bench/red/run/a'); // prettier-ignore
+    expect(screen.queryByLabelText('Setting')).toBeNull();
+  });
+  it('typed in other units than those of the calibration it says so, and can be set right', async () => {
+    const { person, input } = open(strip('a', { units: { mass: 'kg', length: 'm' } }));
+    expect(screen.getByText(/its numbers without a unit are kg and m/)).toBeTruthy();
+    await person.click(screen.getByRole('button', { name: 'They are lb and ft' }));
+    expect(input().runs[0]!.units).toEqual({ mass: 'lb', length: 'ft' });
+    expect(screen.queryByText(/without a unit/)).toBeNull();
+  });
+  it('not taken by the server it says why, and can be dropped', async () => {
+    const row = { id: 'a', subject: 'red', first: null, occurredAt: '2026-04-10T12:00:00.000Z', schemaVersion: 1, input: {} };
+    waitingRows.add('testRuns', row);
+    waitingRows.refuse('a', 'The day is none.');
+    const { person } = open(strip('a', { row: 'a' }));
+    expect(screen.getByRole('alert').textContent).toContain('In this browser alone: The day is none.');
+    await person.click(screen.getByRole('button', { name: 'Drop it' }));
+    expect(screen.queryByRole('alert')).toBeNull();
+    expect(waitingRows.get()).toEqual([]);
+  });
+}); // prettier-ignore
+
 describe('signing off', () => {
   const sign = (runs: readonly RunInput[]) =>
     onBench(calibration(runs), (input, set) => (
@@ -154,6 +185,21 @@ describe('signing off', () => {
     expect(screen.getByText(/● fresh/)).toBeTruthy();
     await person.click(screen.getByRole('button', { name: 'Take it back' }));
     expect(input().signOff).toBeNull();
+  });
+  it('says which rounds came after it', async () => {
+    const { person } = sign([strip('a'), strip('b')]);
+    await person.click(screen.getByRole('button', { name: 'Keep at 11' }));
+    expect(screen.queryByText(/new since then/)).toBeNull();
+  });
+  it('of a chart that rests on two of three rounds the third is new', () => {
+    const { pace, width } = calibration([]);
+    const signOff = { setting: '11', onDay: '2026-11-20', by: '', state: '', pace, width, second: '', lot: '', grain: '', runs: ['a', 'b'] }; // prettier-ignore
+    const runs = ['a', 'b', 'c'].map((id) => strip(id, { row: id }));
+    onBench(calibration(runs, { signOff }), (input, set) => (
+      <SignOff input={input} on={calibrationContext(input, SHELF)} onChange={set} />
+    ));
+    expect(screen.getByText('Round 3 is new since then.')).toBeTruthy();
+    expect(screen.getByRole('button', { name: 'Sign off anew at 11' })).toBeTruthy();
   });
   it.each([
     ['one run', [strip('a')]],

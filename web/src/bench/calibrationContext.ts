@@ -15,7 +15,7 @@ import { allDocs, type Doc } from '../documents/docs.ts';
 import { PRODUCTS, useShelf } from '../products/useProducts.ts';
 import { RIGS, useRigs } from '../rigs/useRigs.ts';
 import { today } from '../ui/today.ts';
-import { CALIBRATIONS, useCalibrations } from './useCalibrations.ts';
+import { allCalibrations, useCalibrations } from './useCalibrations.ts';
 
 /** What else is kept that a calibration leans on. */
 export interface BenchShelf {
@@ -41,7 +41,7 @@ const NONE: readonly never[] = [];
 export async function readBenchShelf(): Promise<BenchShelf> {
   const [rigs, calibrations, products] = await Promise.all([
     allDocs(RIGS),
-    allDocs(CALIBRATIONS),
+    allCalibrations(),
     allDocs(PRODUCTS),
   ]);
   return { rigs, calibrations, products };

@@ -1,13 +1,185 @@
-import { calibrations } from '@steady-scatter/contract';
-import { keepEarlier } from '@steady-scatter/core/testing';
-import { useDocs } from '../documents/docs.ts';
-import { documentKind } from '../documents/documentKind.ts';
+import { calibrations, openRuns, type EventAppend } from '@steady-scatter/contract';
+import {
+  aimOf,
+  calibrationInput,
+  evaluateCalibration,
+  keepEarlier,
+  runsToAppend,
+  testRunOf,
+  withRuns,
+  type CalibrationAim,
+  type CalibrationInput,
+  type OpenRunInput,
+  type RunInput,
+  type TestRunInput,
+} from '@steady-scatter/core/testing';
+import { useEffect, useMemo } from 'react';
+import { v7 as newId } from 'uuid';
+import { Unreachable } from '../api/errors.ts';
+import { queries } from '../api/queries.ts';
+import { documentKind, type Asked, type DocumentKind } from '../documents/documentKind.ts';
+import { allDocs, docActs, keysOf, useDocs, useStored, useWhere, type Doc } from '../documents/docs.ts';
+import { allRows, append, knownRows, useRows, type Row } from '../events/appended.ts';
+import { today } from '../ui/today.ts';
 
-/** Machines calibrated for products. */
-export const CALIBRATIONS = documentKind(calibrations, {
+/** What is stored of calibrations: what is wanted, and what was signed off. */
+export const AIMS = documentKind(calibrations);
+
+/** Test runs that are being made. */
+export const OPEN_RUNS: DocumentKind<OpenRunInput> = documentKind(openRuns, {
   beforeKeep: (stored, input) => keepEarlier(stored, input, 'taken anew'),
-  isLive: ({ runs }) => runs.some(({ step }) => step !== ''),
+  isLive: () => true,
 });
 
+const openFilter = (id: string): string => `calibration:${id}`;
+
+/** Calibrations as they were put together last, by what is stored of them: the same parts make the same whole. */
+const WHOLE = new WeakMap<Doc<CalibrationAim>, Doc<CalibrationInput>>();
+
+/** A calibration with its runs. */
+function wholeOf(
+  doc: Doc<CalibrationAim>,
+  rows: readonly Row<TestRunInput>[],
+  open: readonly Doc<OpenRunInput>[],
+): Doc<CalibrationInput> {
+  const before = WHOLE.get(doc);
+  const input = withRuns(doc.input, rows, open);
+  const isSame =
+    before?.input.runs.length === input.runs.length &&
+    input.runs.every((run, at) => run === before.input.runs[at] || JSON.stringify(run) === JSON.stringify(before.input.runs[at])); // prettier-ignore
+  const whole = isSame ? before : { ...doc, input };
+  WHOLE.set(doc, whole);
+  return whole;
+}
+
+const knownOpen = (id: string): readonly Doc<OpenRunInput>[] =>
+  queries.getQueryData<Doc<OpenRunInput>[]>([...keysOf(openRuns).all, openFilter(id)]) ?? [];
+
+/** A calibration with its runs, its parts asked for together; watched while a run is being made. */
+function useOne(id: string | null): Asked<CalibrationInput> {
+  const open = useWhere(OPEN_RUNS, id === null ? null : openFilter(id));
+  const isWatched = (open.data?.length ?? 0) > 0;
+  const aim = useStored(AIMS, id, isWatched);
+  const rows = useRows('testRuns', id, { isWatched, isOff: id === null });
+  const again = rows.refetch;
+  // The last one that was being made is done: its row is there.
+  useEffect(() => (isWatched ? () => void again() : undefined), [isWatched, again]);
+  const data = useMemo(
+    () => (aim.data && rows.data && open.data ? wholeOf(aim.data, rows.data, open.data) : undefined),
+    [aim.data, rows.data, open.data],
+  );
+  return {
+    data,
+    error: aim.error ?? rows.error ?? open.error,
+    refetch: () => [aim, rows, open].forEach((part) => void part.refetch()),
+  };
+}
+
+/** When a run was made: now, or at noon of the day that it is said to be of; what says it anew comes after what it says anew. */
+function momentOf(run: RunInput, rows: readonly Row<TestRunInput>[]): string {
+  const now = Date.now();
+  const before = rows.find(({ id }) => id === run.row);
+  if (before) return new Date(Math.max(now, Date.parse(before.occurredAt) + 1)).toISOString();
+  const noon = Date.parse(`${run.onDay}T12:00:00.000Z`);
+  return new Date(run.onDay === today() || Number.isNaN(noon) ? now : Math.min(noon, now)).toISOString();
+}
+
+/**
+ * Appends a run to its calibration: held in this browser at once.
+ *
+ * @param on the calibration: its units are those of bare numbers
+ * @param staysHeld it is held on where the server does not take it
+ * @returns whether the server has it by now
+ */
+export function appendRun(
+  calibration: string,
+  run: RunInput,
+  on: CalibrationAim,
+  staysHeld = false,
+): Promise<boolean> {
+  const isFirst = run.row === '';
+  const row: EventAppend = {
+    id: isFirst ? run.id : newId(),
+    subject: calibration,
+    first: isFirst ? null : run.id,
+    occurredAt: momentOf(run, knownRows('testRuns', calibration)),
+    schemaVersion: 1,
+    input: testRunOf(run, on),
+  };
+  return append('testRuns', row, staysHeld);
+}
+
+/** Stores what is wanted, then appends the runs that are new or say something anew. */
+async function write(id: string, { version, input }: { version: number; input: CalibrationInput }): Promise<Doc<CalibrationInput>> {
+  const rows = knownRows('testRuns', id);
+  const known = queries.getQueryData<Doc<CalibrationAim>>(keysOf(calibrations).one(id));
+  const before = withRuns(known?.input ?? aimOf(input), rows, knownOpen(id));
+  const stored = await docActs(AIMS).write(id, { version, input: aimOf(input) });
+  const sent: boolean[] = [];
+  // oxlint-disable-next-line no-await-in-loop -- in their order
+  for (const run of runsToAppend(before, input)) sent.push(await appendRun(id, run, input));
+  if (sent.includes(false)) throw new Unreachable('The server does not answer.');
+  return wholeOf(stored, knownRows('testRuns', id), knownOpen(id));
+} // prettier-ignore
+
+/** Readings that were stored stay beside those that were taken anew, run by run. */
+const withEarlier = (before: CalibrationInput, input: CalibrationInput): CalibrationInput => ({
+  ...input,
+  runs: input.runs.map((run) => {
+    const was = before.runs.find(({ id }) => id === run.id);
+    return was ? keepEarlier(was, run, 'taken anew') : run;
+  }),
+});
+
+/** Machines calibrated for products, with their runs. */
+export const CALIBRATIONS: DocumentKind<CalibrationInput> = {
+  kind: { ...calibrations, schema: calibrationInput, evaluate: (input) => evaluateCalibration(input) },
+  home: AIMS.home,
+  beforeKeep: withEarlier,
+  parts: {
+    useOne,
+    write,
+    whole: (stored) => wholeOf(stored, knownRows('testRuns', stored.id), knownOpen(stored.id)),
+    adopt: (doc) => docActs(AIMS).adopt({ ...doc, input: aimOf(doc.input) }),
+  },
+};
+
+function groupedBy<Item>(items: readonly Item[], keyOf: (item: Item) => string): Map<string, Item[]> {
+  const groups = new Map<string, Item[]>();
+  for (const item of items) {
+    const group = groups.get(keyOf(item));
+    if (group) group.push(item);
+    else groups.set(keyOf(item), [item]);
+  }
+  return groups;
+}
+
+/** Every calibration with its runs. */
+function wholesOf(
+  aims: readonly Doc<CalibrationAim>[],
+  rows: readonly Row<TestRunInput>[],
+  open: readonly Doc<OpenRunInput>[],
+): Doc<CalibrationInput>[] {
+  const rowsBy = groupedBy(rows, ({ subject }) => subject);
+  const openBy = groupedBy(open, ({ input }) => input.calibration);
+  return aims.map((doc) => wholeOf(doc, rowsBy.get(doc.id) ?? [], openBy.get(doc.id) ?? []));
+}
+
 /** All calibrations of the crew. */
-export const useCalibrations = () => useDocs(CALIBRATIONS);
+export function useCalibrations(): { readonly data: readonly Doc<CalibrationInput>[] | undefined } {
+  const { data: aims } = useDocs(AIMS);
+  const { data: rows } = useRows('testRuns', null);
+  const { data: open } = useDocs<OpenRunInput>(OPEN_RUNS);
+  const data = useMemo(() => aims && rows && open && wholesOf(aims, rows, open), [aims, rows, open]);
+  return { data };
+}
+
+/** All calibrations of the crew as they stand on the server now. */
+export async function allCalibrations(): Promise<Doc<CalibrationInput>[]> {
+  const [aims, rows, open] = await Promise.all([
+    allDocs(AIMS),
+    allRows('testRuns'),
+    allDocs<OpenRunInput>(OPEN_RUNS),
+  ]);
+  return wholesOf(aims, rows, open);
+}

@@ -13,6 +13,7 @@ import { heldDoc, useHoldDoc } from './docDrafts.ts';
 import { useDoc, type Doc } from './docs.ts';
 import type { DocumentKind } from './documentKind.ts';
 import { mergedOver } from './mergedOver.ts';
+import { sameInput } from './sameInput.ts';
 import { useKeepDoc } from './useKeepDoc.ts';
 
 /** What the form of a thing is given. */
@@ -66,7 +67,7 @@ function useFollow<Input>(kept: Input, inForm: () => Input, replace: (input: Inp
     const before = followed.current;
     followed.current = kept;
     // What the form has by now, not what was drawn last: two changes may come between two drawings.
-    if (before !== kept && JSON.stringify(inForm()) === JSON.stringify(before)) replace(kept);
+    if (before !== kept && sameInput(inForm(), before)) replace(kept);
   });
 }
 
@@ -90,7 +91,7 @@ function DocSheet<Input>({
   const change = (next: Input) =>
     replace(mergedOver(input as object, next as object, form.getValues('input') as object) as Input);
   const [tried, setTried] = useState(false);
-  const differs = JSON.stringify(input) !== JSON.stringify(kept);
+  const differs = !sameInput(input, kept);
   useFollow(kept, () => form.getValues('input') as Input, replace);
   useHoldDoc(kind, heldAs, input, differs);
   const keeping = useKeepDoc({ kind, doc, input, heldAs, replace });

@@ -57,6 +57,19 @@ export function dropHeldDoc<Input>({ kind }: DocumentKind<Input>, id: string | n
   tabAndBrowser.removeItem(keyOf(kind.name, id));
 }
 
+/** Holds a thing in the browser at once. */
+export function holdDoc<Input>(
+  { kind: { name, schemaVersion } }: DocumentKind<Input>,
+  id: string,
+  input: Input,
+): void {
+  try {
+    tabAndBrowser.setItem(keyOf(name, id), JSON.stringify({ schemaVersion, input }));
+  } catch {
+    // As above.
+  }
+}
+
 /** Holds a thing in the browser while it differs from what is kept. */
 export function useHoldDoc<Input>(
   { kind: { name, schemaVersion } }: DocumentKind<Input>,

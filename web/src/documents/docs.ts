@@ -11,7 +11,7 @@ import {
 import { keepPreviousData, useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { callDocuments } from '../api/lazyCall.ts';
 import { queries } from '../api/queries.ts';
-import type { DocumentKind } from './documentKind.ts';
+import type { Asked, DocumentKind } from './documentKind.ts';
 
 /** A stored document as it is handed about. */
 export type Doc<Input> = StoredDocument<Input>;
@@ -129,20 +129,47 @@ export const readDoc = async <Input>(
 
 const LOOK_AGAIN_MS = 3000;
 
-/** One of them; not asked for while there is no id. */
-export const useDoc = <Input>({ kind, isLive }: DocumentKind<Input>, id: string | null) =>
+/**
+ * One of them as it is stored.
+ *
+ * @param id null: it is not asked for
+ * @param isWatched somebody may be at it on another device
+ */
+export const useStored = <Input>({ kind, isLive }: DocumentKind<Input>, id: string | null, isWatched = false): Asked<Input> =>
   useQuery<Doc<Input>>(
     {
       queryKey: keysOf(kind).one(id),
       queryFn: ({ signal }) => readDoc<Input>({ kind }, id ?? '', signal),
       enabled: id !== null,
-      refetchInterval: ({ state: { data } }) => (data && isLive?.(data.input) ? LOOK_AGAIN_MS : false),
+      refetchInterval: ({ state: { data } }) => (isWatched || (data && isLive?.(data.input)) ? LOOK_AGAIN_MS : false),
+    },
+    queries,
+  ); // prettier-ignore
+
+/** One of them; not asked for while there is no id. */
+export function useDoc<Input>(kind: DocumentKind<Input>, id: string | null): Asked<Input> {
+  const { parts } = kind;
+  // oxlint-disable-next-line react/hooks, react/rules-of-hooks -- a kind is put together or it is not, for as long as there are pages
+  return parts ? parts.useOne(id) : useStored(kind, id);
+}
+
+/** Those of a kind that a filter of its list lets through; while there are any, somebody may be at them on another device. */
+export const useWhere = <Input>({ kind }: DocumentKind<Input>, filter: string | null) =>
+  useQuery<Doc<Input>[]>(
+    {
+      queryKey: [...keysOf(kind).all, filter],
+      async queryFn({ signal }) {
+        const { items } = await pageOf(kind, { limit: MAX_PAGE, filter: [filter ?? ''] }, signal);
+        return several<Input>(kind, items.filter(({ isReadable }) => isReadable).map(({ id }) => id), signal); // prettier-ignore
+      },
+      enabled: filter !== null,
+      refetchInterval: ({ state: { data } }) => (data && data.length > 0 ? LOOK_AGAIN_MS : false),
     },
     queries,
   );
 
 /** Stores, deletes and restores documents of a kind, and refreshes what is shown of them. */
-export function docActs<Input>({ kind }: { readonly kind: Kind<string, Input> }) {
+export function docActs<Input>({ kind, parts }: Pick<DocumentKind<Input>, 'kind' | 'parts'>) {
   const keys = keysOf(kind);
   const refresh = async () => {
     await Promise.all([keys.lists, keys.all].map((queryKey) => queries.invalidateQueries({ queryKey })));
@@ -154,21 +181,24 @@ export function docActs<Input>({ kind }: { readonly kind: Kind<string, Input> })
     queries.setQueryData(keys.one(doc.id), doc);
     await refresh();
   };
+  const show = parts?.adopt ?? adopt;
   const adopted = async (asked: Promise<unknown>): Promise<Doc<Input>> => {
     const doc = (await asked) as Doc<Input>;
     await adopt(doc);
     return doc;
   };
   return {
-    write: (id: string, { version, input }: DocWrite<Input>) =>
-      adopted(callDocuments(kind, 'write', { params: { id }, body: { version, schemaVersion: kind.schemaVersion, input } })), // prettier-ignore
+    write: (id: string, { version, input }: DocWrite<Input>): Promise<Doc<Input>> =>
+      parts
+        ? parts.write(id, { version, input })
+        : adopted(callDocuments(kind, 'write', { params: { id }, body: { version, schemaVersion: kind.schemaVersion, input } })), // prettier-ignore
     async remove(id: string) {
       await callDocuments(kind, 'remove', { params: { id } });
       queries.removeQueries({ queryKey: keys.one(id) });
       await refresh();
     },
     restore: (id: string) => adopted(callDocuments(kind, 'restore', { params: { id } })),
-    adopt,
+    adopt: show,
     refresh,
   };
 }

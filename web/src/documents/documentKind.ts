@@ -1,5 +1,26 @@
-import type { InputOf, Kind, KindName } from '@steady-scatter/contract';
+import type { InputOf, Kind, KindName, StoredDocument } from '@steady-scatter/contract';
 import { HOMES } from './homes.ts';
+
+/** How a thing that is put together from several stored ones is asked for and stored. */
+export interface DocumentParts<Input> {
+  /** One of them; not asked for while there is no id. */
+  useOne(id: string | null): Asked<Input>;
+  /** The whole of what stands on the server of the thing itself, with what is known of its parts. */
+  whole(stored: StoredDocument<never>): StoredDocument<Input>;
+  write(
+    id: string,
+    write: { readonly version: number; readonly input: Input },
+  ): Promise<StoredDocument<Input>>;
+  /** Shows what somebody else stored as what stands there now. */
+  adopt(doc: StoredDocument<Input>): Promise<void>;
+}
+
+/** A document that is asked for: it comes, or why it does not. */
+export interface Asked<Input> {
+  readonly data: StoredDocument<Input> | undefined;
+  readonly error: Error | null;
+  refetch(): unknown;
+}
 
 /** How the pages of a stored kind are called, and what they do beyond what its entry tells. */
 export interface DocumentKind<Input, Of = Kind<string, Input>> {
@@ -8,6 +29,8 @@ export interface DocumentKind<Input, Of = Kind<string, Input>> {
   readonly home: { readonly path: string; readonly label: string };
   /** What is stored in place of what was typed, so that nothing stored before is lost. */
   beforeKeep?(stored: Input, input: Input): Input;
+  /** It is put together from several stored things. */
+  readonly parts?: DocumentParts<Input>;
   /** Somebody may be at it on another device: it is looked at again every few seconds. */
   isLive?(input: Input): boolean;
 }

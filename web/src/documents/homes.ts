@@ -7,6 +7,7 @@ export const HOMES = {
   sites: { path: '/sites', label: 'the sites' },
   rigs: { path: '/bench/rigs', label: 'the machines' },
   calibrations: { path: '/bench', label: 'the bench' },
+  openRuns: { path: '/bench', label: 'the bench' },
   widthTests: { path: '/bench/width', label: 'the widths' },
   soilTests: { path: '/shelf/soil', label: 'the soil tests' },
   ruleSets: { path: '/shelf/rules', label: 'the rules' },

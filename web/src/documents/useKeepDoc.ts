@@ -48,7 +48,7 @@ export function useKeepDoc<Input>({ kind, doc, input, heldAs, replace }: Keeping
       if (!doc && whenBack.isOpen()) await navigate(`${kind.home.path}/${id}`, { replace: true });
     } catch (error) {
       const met = error instanceof ApiProblem ? error.changedElsewhere?.theirs : null;
-      if (met) setTheirs(met);
+      if (met) setTheirs(kind.parts ? kind.parts.whole(met) : met);
       else notices.tell(whenBack.waitsFor(error) ?? explain(error));
     } finally {
       setPending(false);

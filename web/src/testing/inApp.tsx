@@ -45,11 +45,18 @@ export const keepList = (kind: Kind, ask: ListAsk, items: readonly unknown[]): v
 /** Everything that the made-up town stores, as if it had been fetched; other things in place of some of it. */
 export function keepDemo(other: Partial<Record<KindName, readonly Stored[]>> = {}): void {
   queries.clear();
+  queries.setQueryData(['testRuns', 'all'], demo.testRuns);
+  for (const { id } of demo.calibrations) {
+    queries.setQueryData(['testRuns', 'of', id], demo.testRuns.filter(({ subject }) => subject === id)); // prettier-ignore
+    queries.setQueryData([...keysOf(KINDS.openRuns).all, `calibration:${id}`], []);
+  }
   queries.setDefaultOptions({ queries: { staleTime: Infinity, retry: false } });
   for (const name of KIND_NAMES) {
     const kind = KINDS[name] as Kind;
     const rows: readonly Stored[] =
       other[name] ?? (name === 'jobs' || name === 'widthTests' ? [] : demo[name]);
+    const keys = keysOf(kind);
+    for (const { id, input } of rows) queries.setQueryData(keys.one(id), fetched(id, input));
     queries.setQueryData(
       keysOf(kind).all,
       rows.map(({ id, input }) => fetched(id, input)),
@@ -89,6 +96,7 @@ export function inApp(part: ReactNode, address = '/') {
   const whole = <CommandsProvider>{part}</CommandsProvider>;
   const routes = [
     { path: '/jobs/:id', element: whole },
+    { path: '/bench/:id/run/:run?', element: whole },
     { path: '*', element: whole },
   ];
   const router = createMemoryRouter(routes, { initialEntries: [address] });

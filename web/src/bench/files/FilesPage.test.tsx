@@ -2,20 +2,25 @@ import { KINDS } from '@steady-scatter/contract';
 import { screen, waitFor } from '@testing-library/react';
 import { beforeEach, expect, it, vi } from 'vitest';
 import demo from '../../../../demo/tarn-hollow.json' with { type: 'json' };
-import { callDocuments } from '../../api/lazyCall.ts';
+import { callDocuments, callEvents } from '../../api/lazyCall.ts';
 import { queries } from '../../api/queries.ts';
 import { fetched, inApp } from '../../testing/inApp.tsx';
 import { saveFile } from '../../ui/saveFile.ts';
 import FilesPage from './FilesPage.tsx';
 
-vi.mock('../../api/lazyCall.ts', async (load) => ({ ...(await load<object>()), callDocuments: vi.fn() }));
+vi.mock('../../api/lazyCall.ts', async (load) => ({
+  ...(await load<object>()),
+  callDocuments: vi.fn(),
+  callEvents: vi.fn(),
+}));
 vi.mock('../../ui/saveFile.ts', () => ({ saveFile: vi.fn() }));
 const asked = vi.mocked(callDocuments);
 const saved = vi.mocked(saveFile);
 
 /** A server that has the sample documents. */
 const answer: typeof callDocuments = async ({ name }, verb) => {
-  const rows = demo[name as 'rigs' | 'calibrations' | 'products'];
+  const rows: readonly { id: string; input: unknown }[] =
+    demo[name as 'rigs' | 'calibrations' | 'products' | 'openRuns'];
   if (verb === 'several')
     return { documents: rows.map(({ id, input }) => fetched(id, input)), unreadable: [] };
   return { items: rows.map(({ id }) => ({ id, isReadable: true })), next: null, total: rows.length };
@@ -24,6 +29,7 @@ const answer: typeof callDocuments = async ({ name }, verb) => {
 beforeEach(() => {
   queries.clear();
   asked.mockReset().mockImplementation(answer);
+  vi.mocked(callEvents).mockReset().mockResolvedValue({ events: demo.testRuns, unreadable: [], next: null });
   saved.mockReset();
 });
 
@@ -33,8 +39,11 @@ it('saves every test there is on the server, also at once after the page was ope
   await waitFor(() => expect(saved).toHaveBeenCalled());
   const [, type, text] = saved.mock.calls[0]!;
   expect(type).toBe('application/json');
-  const file = JSON.parse(text as string) as { calibrations: { id: string; schemaVersion: number }[] };
+  const file = JSON.parse(text as string) as {
+    calibrations: { id: string; schemaVersion: number; input: { runs: object[] } }[];
+  };
   expect(file.calibrations.map(({ id }) => id)).toEqual(demo.calibrations.map(({ id }) => id));
+  expect(file.calibrations.map(({ input }) => input.runs.length)).toEqual([6, 4, 2, 4, 2, 4, 3, 3]);
   expect(file.calibrations[0]!.schemaVersion).toBe(KINDS.calibrations.schemaVersion);
 });
 

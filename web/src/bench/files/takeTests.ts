@@ -1,3 +1,4 @@
+import { withRunIds } from '@steady-scatter/core/testing';
 import { v7 as newId } from 'uuid';
 import { docActs } from '../../documents/docs.ts';
 import { RIGS } from '../../rigs/useRigs.ts';
@@ -24,10 +25,13 @@ export async function takeTests({ rigs, calibrations }: TestsToTake): Promise<()
     }
     for (const { id: from, input } of calibrations) {
       const id = ids.get(from) ?? newId();
-      const moved = { ...input, rig: rigIds.get(input.rig) ?? input.rig, shape: ids.get(input.shape) ?? '' };
+      const runIds = new Map(input.runs.map((run) => [run.id, newId()]));
+      const own = withRunIds(input, (run) => runIds.get(run) ?? run);
+      const moved = { ...own, rig: rigIds.get(input.rig) ?? input.rig, shape: ids.get(input.shape) ?? '' };
+      // It may be there when one of its runs is not taken.
+      undo.push(() => acts.remove(id));
       // oxlint-disable-next-line no-await-in-loop
       await acts.write(id, { version: 0, input: moved });
-      undo.push(() => acts.remove(id));
     }
     return back;
   } catch (error) {

@@ -1,5 +1,12 @@
 import type { RigInput } from '@steady-scatter/core/machines';
-import { evaluateCalibration, type CalibrationInput } from '@steady-scatter/core/testing';
+import {
+  evaluateCalibration,
+  withRunIds,
+  withRuns,
+  type CalibrationAim,
+  type CalibrationInput,
+  type TestRunInput,
+} from '@steady-scatter/core/testing';
 import { describe, expect, it } from 'vitest';
 import demo from '../../../../demo/tarn-hollow.json' with { type: 'json' };
 import type { Doc } from '../../documents/docs.ts';
@@ -7,9 +14,25 @@ import type { BenchShelf } from '../calibrationContext.ts';
 import { readTestsText, testsCsv, testsJson } from './testsFile.ts';
 
 const doc = ({ id, input }: { id: string; input: unknown }) => ({ id, version: 1, schemaVersion: 2, isSample: true, input: input as never, changedAt: '' }); // prettier-ignore
+const RUNS = demo.testRuns as unknown as readonly {
+  id: string;
+  subject: string;
+  first: string | null;
+  occurredAt: string;
+  input: TestRunInput;
+}[];
 const SHELF = {
   rigs: demo.rigs.map(doc) as readonly Doc<RigInput>[],
-  calibrations: demo.calibrations.map(doc) as readonly Doc<CalibrationInput>[],
+  calibrations: demo.calibrations.map(({ id, input }) =>
+    doc({
+      id,
+      input: withRuns(
+        input as CalibrationAim,
+        RUNS.filter(({ subject }) => subject === id),
+        [],
+      ),
+    }),
+  ) as readonly Doc<CalibrationInput>[],
   products: [],
 } satisfies BenchShelf;
 const EMPTY: BenchShelf = { rigs: [], calibrations: [], products: [] };
@@ -18,7 +41,10 @@ describe('JSON', () => {
   it('comes back whole, machines and excluded runs included', () => {
     const back = readTestsText(testsJson(SHELF), 'tests.json', EMPTY);
     expect(back.rigs.map(({ input }) => input)).toEqual(SHELF.rigs.map(({ input }) => input));
-    expect(back.calibrations.map(({ input }) => input)).toEqual(SHELF.calibrations.map(({ input }) => input));
+    const unmoved = (id: string) => id;
+    expect(back.calibrations.map(({ input }) => input)).toEqual(
+      SHELF.calibrations.map(({ input }) => withRunIds(input, unmoved)),
+    );
   });
   it('machines that are known here are not taken again', () =>
     expect(readTestsText(testsJson(SHELF), 'tests.json', SHELF).rigs).toEqual([]));

@@ -6,6 +6,7 @@ import {
   readTests,
   testsTable,
   TESTS_FORMAT,
+  withRunIds,
   type CalibrationInput,
 } from '@steady-scatter/core/testing';
 import Papa from 'papaparse';
@@ -29,7 +30,7 @@ export const testsJson = ({ rigs, calibrations }: BenchShelf): string =>
     {
       ...TESTS_FORMAT,
       rigs: rigs.map(({ id, input }) => ({ id, schemaVersion: KINDS.rigs.schemaVersion, input })),
-      calibrations: calibrations.map(({ id, input }) => ({ id, schemaVersion: KINDS.calibrations.schemaVersion, input })), // prettier-ignore
+      calibrations: calibrations.map(({ id, input }) => ({ id, schemaVersion: KINDS.calibrations.schemaVersion, input: withRunIds(input, (run) => run) })), // prettier-ignore
     },
     null,
     2,

@@ -1,4 +1,5 @@
 import { textWithUnit } from '@steady-scatter/core/quantities';
+import { unitsOf } from '@steady-scatter/core/testing';
 import { Box, Button, chakra } from '@chakra-ui/react';
 import { fieldBox } from '../../ui/fieldBox.ts';
 import { LabelledField } from '../../ui/LabelledField.tsx';
@@ -12,8 +13,8 @@ function useContainers(): { name: string; tare: string }[] {
   const { data: calibrations = [] } = useCalibrations();
   const known = new Map<string, string>();
   for (const { input } of calibrations)
-    for (const { container, readings } of input.runs)
-      if (container.trim() !== '' && readings['tare']) known.set(container.trim(), textWithUnit(readings['tare'], input.units.mass)); // prettier-ignore
+    for (const run of input.runs)
+      if (run.container.trim() !== '' && run.readings['tare']) known.set(run.container.trim(), textWithUnit(run.readings['tare'], unitsOf(run, input).mass)); // prettier-ignore
   return [...known].map(([name, tare]) => ({ name, tare }));
 }
 

@@ -1,23 +1,31 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
 import type { InputError } from '@steady-scatter/core/errors';
 import {
+  aimOf,
   blankRun,
   methodOf,
   METHODS,
   stepsOf,
+  unitsOf,
+  type CalibrationAim,
   type CalibrationInput,
   type MethodId,
+  type OpenRunInput,
   type RunInput,
   type Step,
 } from '@steady-scatter/core/testing';
-import { useState } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { ArrowLeft } from 'lucide-react';
+import { useMemo, useState, useSyncExternalStore, type ReactNode } from 'react';
+import { Link, Navigate, useNavigate, useParams, useSearchParams } from 'react-router';
 import { v7 as newId } from 'uuid';
 import { useCommands } from '../../commands/CommandsProvider.tsx';
 import { useDoc, type Doc } from '../../documents/docs.ts';
+import { waitingRows } from '../../events/waitingRows.ts';
 import { CommandButton } from '../../ui/CommandButton.tsx';
 import { goOnWithEnter } from '../../ui/goOnWithEnter.ts';
+import { Message } from '../../ui/Message.tsx';
 import { OpeningMessage } from '../../ui/OpeningMessage.tsx';
+import { Section } from '../../ui/Section.tsx';
 import { today } from '../../ui/today.ts';
 import { TopBar } from '../../ui/TopBar.tsx';
 import {
@@ -27,21 +35,34 @@ import {
   type CalibrationContext,
 } from '../calibrationContext.ts';
 import { HandOver } from '../HandOver.tsx';
-import { CALIBRATIONS } from '../useCalibrations.ts';
-import { ArrowLeft } from 'lucide-react';
+import { AIMS, CALIBRATIONS, OPEN_RUNS } from '../useCalibrations.ts';
 import { ChooseMethod } from './ChooseMethod.tsx';
 import { KeptNote } from './KeptNote.tsx';
-import { TestRunResult } from './TestRunResult.tsx';
 import { RunSteps } from './RunSteps.tsx';
-import { useLiveDoc } from './useLiveDoc.ts';
+import { TestRunResult } from './TestRunResult.tsx';
+import { useLiveDoc, type Kept, type LiveState } from './useLiveDoc.ts';
+import { beginOpenRun, hasEnded, openOf, runOfOpen, useEndRun, useOpenRun } from './useOpenRun.ts';
+
+/** What stays the same from one run to the next. */
+const SAME = [
+  'length',
+  'course',
+  'passes',
+  'area',
+  'tare',
+  'content',
+  'courseTime',
+  'courseTime.2',
+  'courseTime.3',
+];
 
 /** A new run at the mark that is advised, with what stays the same from the last one of its method. */
 function newRun(input: CalibrationInput, on: CalibrationContext, method: MethodId): RunInput {
   const last = input.runs.findLast((run) => run.method === method);
-  const same = ['length', 'course', 'passes', 'area', 'tare', 'content', 'courseTime', 'courseTime.2', 'courseTime.3']; // prettier-ignore
   const fields = new Set(methodOf(method).fields(on.bench.outlets).map(({ id }) => id)); // prettier-ignore
+  const isOfTheseUnits = last && JSON.stringify(unitsOf(last, input)) === JSON.stringify(input.units);
   const readings = Object.fromEntries(
-    same.flatMap((id) => (fields.has(id) && last?.readings[id] ? [[id, last.readings[id]]] : [])),
+    SAME.flatMap((id) => (isOfTheseUnits && fields.has(id) && last.readings[id] ? [[id, last.readings[id]]] : [])), // prettier-ignore
   );
   return {
     ...blankRun(newId(), today(), method),
@@ -50,119 +71,265 @@ function newRun(input: CalibrationInput, on: CalibrationContext, method: MethodI
     container: last?.container ?? '',
     // Looked over once a day.
     checked: last?.onDay === today() ? last.checked : [],
+    units: input.units,
     width: input.width.text.trim() === '' ? null : input.width,
     step: last?.onDay === today() && last.checked.length > 0 ? 'set' : 'checks',
   };
 }
 
 /** Where product begins to run moves the mark of a first, cautious run. */
-function withFlow(input: CalibrationInput, id: string, run: RunInput, at: number, firstFlow: string, shelf: BenchShelf): CalibrationInput {
-  const next = { ...input, firstFlow };
-  const mark = calibrationContext(next, shelf, id).reading.advice?.mark.label ?? run.setting;
-  return { ...next, runs: next.runs.with(at, { ...run, setting: mark }) };
-} // prettier-ignore
+function markAfterFlow(input: CalibrationInput, id: string, run: RunInput, shelf: BenchShelf): string {
+  return calibrationContext(input, shelf, id).reading.advice?.mark.label ?? run.setting;
+}
 
 function useErrors(on: CalibrationContext, tried: boolean) {
   return (field: string): InputError | undefined =>
     on.reading.errors.find((error) => error.field === field && (tried || !error.code.endsWith('.empty')));
 }
 
-/** A round on its way: choosing how, its steps, what it came to. */
-function LiveRun({ doc }: { doc: Doc<CalibrationInput> }) {
-  const live = useLiveDoc(CALIBRATIONS, doc);
-  const { input, commit, type } = live;
-  const shelf = useBenchShelf();
-  const on = calibrationContext(input, shelf, doc.id);
+/** Begins the next run of a calibration and opens it. */
+function useBegin(id: string) {
   const navigate = useNavigate();
-  const [tried, setTried] = useState(false);
-  const errorAt = useErrors(on, tried);
-  const at = input.runs.findLastIndex(({ step }) => step !== '');
-  const run = input.runs[at];
-  const round = input.runs.length + (run ? 0 : 1);
-  const set = (more: Partial<RunInput>): CalibrationInput => ({ ...input, runs: input.runs.with(at, { ...run!, ...more }) }); // prettier-ignore
-  const begin = (method: MethodId, before: CalibrationInput = input) => {
-    setTried(false);
-    commit({ ...before, runs: [...before.runs, newRun(before, on, method)] });
-  };
-  const leave = () => void navigate(`/bench/${doc.id}`);
-  useCommands([{ id: 'leave-run', label: 'Back to the bench', keys: 'Alt+B', run: leave }]);
-  const steps = run ? stepsOf(run.method, on.bench.outlets, on.bench.kind, on.product?.kind ?? null) : [];
-  const go = (step: Step['id'] | 'result') => {
-    setTried(false);
-    commit(set({ step }));
+  return (input: CalibrationInput, on: CalibrationContext, method: MethodId) => {
+    const run = newRun(input, on, method);
+    beginOpenRun(run.id, openOf(run, id, input));
+    void navigate(`/bench/${id}/run/${run.id}`, { replace: true });
     window.scrollTo({ top: 0 });
   };
+}
+
+interface FrameProps {
+  id: string;
+  name: string;
+  round: number;
+  method: MethodId | null;
+  note: ReactNode;
+  /** Leaves room for what stands at the foot of a phone. */
+  hasFoot: boolean;
+  children: ReactNode;
+}
+
+/** What stands around a round. */
+function Frame({ id, name, round, method, note, hasFoot, children }: FrameProps) {
+  const navigate = useNavigate();
+  const leave = () => void navigate(`/bench/${id}`);
+  useCommands([{ id: 'leave-run', label: 'Back to the bench', keys: 'Alt+B', run: leave }]);
   return (
     <>
-      <title>{`Round ${round} · ${input.name} · Steady Scatter`}</title>
+      <title>{`Round ${round} · ${name} · Steady Scatter`}</title>
       <TopBar
         acts={
           <>
-            <HandOver path={`/bench/${doc.id}/run`} />
+            <HandOver path={`/bench/${id}/run`} />
             <CommandButton icon={ArrowLeft} label="To the bench" onClick={leave} />
           </>
         }
       >
         <chakra.h1 fontSize="21px" fontWeight="bold">
-          {input.name}
+          {name}
         </chakra.h1>
         <chakra.span fontSize="16px" color="ink.soft">
           round {round}
-          {run ? `, ${METHODS[run.method].words}` : ''}
+          {method ? `, ${METHODS[method].words}` : ''}
         </chakra.span>
-        <KeptNote state={live.state} onTheirs={() => void live.takeTheirs()} onMine={() => void live.keepMine()} />
+        {note}
       </TopBar>
-      <Box as="main" id="main" padding={{ base: run && run.step !== 'result' ? '4px 16px 110px' : '4px 16px 24px', md: '8px 24px 32px' }} onKeyDown={goOnWithEnter}>
-        {!run && (
-          <ChooseMethod input={input} on={on} round={round} onTools={(tools) => type({ ...input, tools })} onBegin={begin} />
-        )}
-        {run && run.step !== 'result' && (
+      <Box
+        as="main"
+        id="main"
+        padding={{ base: hasFoot ? '4px 16px 110px' : '4px 16px 24px', md: '8px 24px 32px' }}
+        onKeyDown={goOnWithEnter}
+      >
+        {children}
+      </Box>
+    </>
+  );
+}
+
+const RANK = { kept: 0, keeping: 1, held: 2, elsewhere: 4 };
+const rankOf = (state: Kept): number => (typeof state === 'object' ? 3 : RANK[state]);
+
+/** How far what is typed of a run, of its calibration and of the runs before has got: whichever has not got as far. */
+function Note({ calibration, of }: { calibration: string; of: readonly LiveState[] }) {
+  const waiting = useSyncExternalStore(waitingRows.subscribe, waitingRows.get);
+  const rows: LiveState = { state: waiting.some(({ row }) => row.subject === calibration) ? 'held' : 'kept' };
+  const worst = [...of, rows].toSorted((a, b) => rankOf(b.state) - rankOf(a.state))[0]!;
+  return <KeptNote state={worst.state} onTheirs={() => void worst.takeTheirs?.()} onMine={() => void worst.keepMine?.()} />; // prettier-ignore
+}
+
+type Aim = ReturnType<typeof useLiveDoc<CalibrationAim>>;
+
+interface OfCalibration {
+  /** The calibration as it stands on the server. */
+  doc: Doc<CalibrationInput>;
+  /** What is wanted, as it is being changed here. */
+  aim: Aim;
+}
+
+/** From what is at hand to how the next run is made; or on with one that is under way. */
+function Begin({ doc, aim }: OfCalibration) {
+  const [asked] = useSearchParams();
+  const shelf = useBenchShelf();
+  const { runs } = doc.input;
+  const input = useMemo(() => ({ ...aim.input, runs }), [aim.input, runs]);
+  const on = calibrationContext(input, shelf, doc.id);
+  const begin = useBegin(doc.id);
+  const open = runs.filter(({ step }) => step !== '');
+  if (open.length === 1 && !asked.has('another'))
+    return <Navigate replace to={`/bench/${doc.id}/run/${open[0]!.id}`} />;
+  const round = runs.length + 1;
+  return (
+    <Frame id={doc.id} name={input.name} round={round} method={null} hasFoot={false} note={<Note calibration={doc.id} of={[aim]} />}>
+      {open.length > 0 && (
+        <Section heading="Under way">
+          {open.map(({ id, setting, method }) => (
+            <Button key={id} asChild minHeight="56px" marginRight="10px">
+              <Link to={`/bench/${doc.id}/run/${id}`}>
+                Go on at {setting || 'its mark'}, {METHODS[method].words}
+              </Link>
+            </Button>
+          ))}
+        </Section>
+      )}
+      <ChooseMethod
+        input={input}
+        on={on}
+        round={round}
+        onTools={(tools) => aim.type({ ...aim.input, tools })}
+        onBegin={(method) => {
+          aim.commit(aim.input);
+          begin(input, on, method);
+        }}
+      />
+    </Frame>
+  ); // prettier-ignore
+}
+
+/** A run on its way: its steps, and what it came to. */
+function LiveRun({ doc, aim, open }: OfCalibration & { open: Doc<OpenRunInput> }) {
+  const { id } = doc;
+  const live = useLiveDoc(OPEN_RUNS, open);
+  const shelf = useBenchShelf();
+  const run = useMemo(() => runOfOpen(open.id, live.input), [open.id, live.input]);
+  const { runs } = doc.input;
+  const at = runs.some((each) => each.id === run.id)
+    ? runs.findIndex((each) => each.id === run.id)
+    : runs.length;
+  const input = useMemo(
+    () => ({ ...aim.input, runs: [...runs.slice(0, at), run, ...runs.slice(at + 1)] }),
+    [aim.input, runs, run, at],
+  );
+  const on = useMemo(() => calibrationContext(input, shelf, id), [input, shelf, id]);
+  const begin = useBegin(id);
+  const end = useEndRun(id);
+  const navigate = useNavigate();
+  const [tried, setTried] = useState(false);
+  const errorAt = useErrors(on, tried);
+  const isDone = run.step === 'result';
+  const commit = (more: Partial<RunInput>) => {
+    live.commit({ ...live.input, ...more } as OpenRunInput);
+    aim.commit(aim.input);
+  };
+  const leave = () => void navigate(`/bench/${id}`);
+  return (
+    <Frame id={id} name={input.name} round={at + 1} method={run.method} hasFoot={!isDone} note={<Note calibration={id} of={[live, aim]} />}>
+      {isDone ? (
+        <TestRunResult
+          input={input}
+          run={run}
+          at={at}
+          on={on}
+          onChange={(next) => {
+            const { note, excluded } = next.runs[at]!;
+            if (note !== run.note || excluded !== run.excluded) live.commit({ ...live.input, note, excluded });
+            if (next !== input) aim.commit(aimOf(next));
+          }}
+          onRedo={() => commit({ noFlow: false, step: 'before' })}
+          onNext={() => {
+            end.finish(run, aim.input);
+            begin(input, on, run.method);
+          }}
+          onDone={() => {
+            end.finish(run, aim.input);
+            leave();
+          }}
+        />
+      ) : (
+        <>
           <RunSteps
             input={input}
             run={run}
             at={at}
             on={on}
-            steps={steps}
+            steps={stepsOf(run.method, on.bench.outlets, on.bench.kind, on.product?.kind ?? null)}
             errorAt={errorAt}
-            onType={(more) => type(set(more))}
-            onFirstFlow={(firstFlow) => type(withFlow(input, doc.id, run, at, firstFlow, shelf))}
-            onGo={go}
-            onNothing={() => commit(set({ noFlow: true, step: 'result' }))}
+            onType={(more) => live.type({ ...live.input, ...more } as OpenRunInput)}
+            onFirstFlow={(firstFlow) => {
+              aim.type({ ...aim.input, firstFlow });
+              live.type({ ...live.input, setting: markAfterFlow({ ...input, firstFlow }, id, run, shelf) });
+            }}
+            onGo={(step: Step['id'] | 'result') => {
+              setTried(false);
+              commit({ step });
+              window.scrollTo({ top: 0 });
+            }}
+            onNothing={() => commit({ noFlow: true, step: 'result' })}
             onTried={() => setTried(true)}
           />
-        )}
-        {run?.step === 'result' && (
-          <TestRunResult
-            input={input}
-            run={run}
-            at={at}
-            on={on}
-            onChange={commit}
-            onRedo={() => commit(set({ noFlow: false, step: 'before' }))}
-            onNext={() => begin(run.method, set({ step: '' }))}
-            onDone={() => {
-              commit(set({ step: '' }));
+          <Button
+            variant="ghost"
+            minHeight="44px"
+            marginTop="24px"
+            marginLeft="-12px"
+            onClick={() => {
+              end.breakOff(run, aim.input, open.version > 0);
               leave();
             }}
-          />
-        )}
-        {run && run.step !== 'result' && (
-          <Button variant="ghost" minHeight="44px" marginTop="24px" marginLeft="-12px" onClick={() => { commit(set({ step: '', excluded: run.excluded || 'broken off' })); leave(); }}>
+          >
             Break this round off
           </Button>
-        )}
-      </Box>
-    </>
+          <Button asChild variant="ghost" minHeight="44px" marginTop="24px">
+            <Link to={`/bench/${id}/run?another`}>Begin another one beside it</Link>
+          </Button>
+        </>
+      )}
+    </Frame>
   ); // prettier-ignore
 }
 
-/** A guided run of a calibration, opened by its id. */
+/** A run by its id: on its way, done meanwhile, or nowhere. */
+function OneRun({ runId, ...of }: OfCalibration & { runId: string }) {
+  const { doc, error } = useOpenRun(runId);
+  const { id, input } = of.doc;
+  const round = input.runs.findIndex((each) => each.id === runId && each.step === '');
+  // It ended here: the page that comes next is on its way.
+  if (hasEnded(runId)) return null;
+  if (round >= 0)
+    return (
+      <Message
+        heading={`Round ${round + 1} is done`}
+        text="It was gone through with on another device."
+        to={`/bench/${id}`}
+        act="To the bench"
+      />
+    );
+  if (doc) return <LiveRun key={runId} {...of} open={doc} />;
+  return <OpeningMessage one={OPEN_RUNS.kind.words.one} home={{ path: `/bench/${id}`, label: 'its calibration' }} error={error} onAgain={() => location.reload()} />; // prettier-ignore
+}
+
+function OfOne({ doc, runId }: { doc: Doc<CalibrationInput>; runId: string | null }) {
+  const stored = useMemo(() => ({ ...doc, input: aimOf(doc.input) }), [doc]);
+  const aim = useLiveDoc(AIMS, stored);
+  return runId === null ? <Begin doc={doc} aim={aim} /> : <OneRun doc={doc} aim={aim} runId={runId} />;
+}
+
+/** A guided run of a calibration, opened by the id of the calibration, and of the run where there is one. */
 export default function RunPage() {
-  const { id = null } = useParams();
+  const { id = null, run = null } = useParams();
   const { data, error, refetch } = useDoc(CALIBRATIONS, id);
   // Asked for together with the calibration itself, not after it.
   useBenchShelf();
-  if (data) return <LiveRun key={data.id} doc={data} />;
+  if (data) return <OfOne key={data.id} doc={data} runId={run} />;
   return (
     <OpeningMessage
       one={CALIBRATIONS.kind.words.one}

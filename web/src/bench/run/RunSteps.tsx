@@ -4,6 +4,7 @@ import { textWithUnit } from '@steady-scatter/core/quantities';
 import {
   adviceText,
   runLine,
+  unitsOf,
   type CalibrationInput,
   type RunInput,
   type Step,
@@ -72,7 +73,7 @@ const isStanding = ({ method }: RunInput): boolean => method === 'timed-catch' |
 
 function Drawing({ input, run, at, on }: Pick<Props, 'input' | 'run' | 'at' | 'on'>) {
   const read = on.reading.runs[at];
-  const { length: unit } = input.units;
+  const { length: unit } = unitsOf(run, input);
   if (!read || run.method === 'run-out') return null;
   const time = run.readings['time'] ?? run.readings['courseTime'];
   return (

@@ -11,6 +11,7 @@ import {
   runRemarks,
   settingPicture,
   showAtWork,
+  unitsOf,
   type CalibrationInput,
   type RunInput,
 } from '@steady-scatter/core/testing';
@@ -81,7 +82,11 @@ function Strike({ run, onStrike }: { run: RunInput; onStrike(why: string): void 
 /** The pace that was walked becomes the working one: the other way out where a run was walked too fast or too slow. */
 function TakePace({ run, input, onChange }: Pick<Props, 'run' | 'input' | 'onChange'>) {
   const { length, course, time, courseTime } = run.readings;
-  const pace = { course: length ?? course ?? '', unit: input.units.length, time: time || courseTime || '' };
+  const pace = {
+    course: length ?? course ?? '',
+    unit: unitsOf(run, input).length,
+    time: time || courseTime || '',
+  };
   return (
     <Button
       minHeight={{ base: '56px', md: '44px' }}

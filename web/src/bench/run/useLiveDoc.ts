@@ -6,11 +6,17 @@ import { isPassing } from '../../api/whenBack.ts';
 import { dropHeldDoc, heldDoc, useHoldDoc } from '../../documents/docDrafts.ts';
 import { docActs, readDoc, type Doc } from '../../documents/docs.ts';
 import type { DocumentKind } from '../../documents/documentKind.ts';
+import { sameInput } from '../../documents/sameInput.ts';
 
 /** How far what is typed has got: on the server, on its way, in this browser alone, or met by somebody else's change. */
 export type Kept = 'kept' | 'keeping' | 'held' | 'elsewhere' | { readonly refused: string };
 
-const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
+/** How far it has got, and what can be done where it was met by another change. */
+export interface LiveState {
+  readonly state: Kept;
+  takeTheirs?(): Promise<void>;
+  keepMine?(): Promise<void>;
+}
 
 /**
  * A kept thing that is worked on in the field: each step is kept as it is done; without a connection it stays in the browser and is
@@ -27,7 +33,8 @@ export function useLiveDoc<Input>(kind: DocumentKind<Input>, doc: Doc<Input>) {
     base.current = on;
     setKnown(on);
   }, []);
-  const differs = !same(input, known.input);
+  const isNew = known.version === 0;
+  const differs = isNew || !sameInput(input, known.input);
   useHoldDoc(kind, doc.id, input, differs);
   const show = useCallback((next: Input) => {
     latest.current = next;
@@ -38,17 +45,23 @@ export function useLiveDoc<Input>(kind: DocumentKind<Input>, doc: Doc<Input>) {
   const saving = useRef(false);
   const save = useCallback(async () => {
     if (saving.current) return;
+    if (base.current.version > 0 && sameInput(latest.current, base.current.input)) {
+      dropHeldDoc(kind, base.current.id);
+      setState('kept');
+      return;
+    }
     saving.current = true;
     setState('keeping');
     try {
-      while (!same(latest.current, base.current.input)) {
+      // One of version 0 is not there yet.
+      while (base.current.version === 0 || !sameInput(latest.current, base.current.input)) {
         const next = latest.current;
         const { id, version, input: before } = base.current;
-        const sent = kind.beforeKeep?.(before, next) ?? next;
+        const sent = version === 0 ? next : (kind.beforeKeep?.(before, next) ?? next);
         // oxlint-disable-next-line no-await-in-loop -- each waits for the one before
         const kept = await docActs(kind).write(id, { version, input: sent });
         rest(kept);
-        if (same(latest.current, next)) show(kept.input);
+        if (sameInput(latest.current, next)) show(kept.input);
       }
       dropHeldDoc(kind, base.current.id);
       setState('kept');
@@ -63,11 +76,15 @@ export function useLiveDoc<Input>(kind: DocumentKind<Input>, doc: Doc<Input>) {
   // What another device kept is shown, unless something is open here.
   useEffect(() => {
     if (doc.version <= base.current.version || saving.current) return;
-    const untouched = same(latest.current, base.current.input);
+    const untouched = sameInput(latest.current, base.current.input);
     if (!untouched) return;
     rest(doc);
     show(doc.input);
   }, [doc, show, rest]);
+
+  useEffect(() => {
+    if (isNew) void save();
+  }, [isNew, save]);
 
   const { reachable } = useSyncExternalStore(connectionStore.subscribe, connectionStore.get);
   useEffect(() => {

@@ -1,0 +1,181 @@
+import { KINDS } from '@steady-scatter/contract';
+import { blankRig } from '@steady-scatter/core/machines';
+import {
+  aimOf,
+  blankCalibration,
+  blankRun,
+  type CalibrationAim,
+  type RunInput,
+} from '@steady-scatter/core/testing';
+import { act, screen, waitFor } from '@testing-library/react';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { callDocuments, callEvents } from '../../api/lazyCall.ts';
+import { queries } from '../../api/queries.ts';
+import { keepWaiting } from '../../api/whenBack.ts';
+import { waitingRows } from '../../events/waitingRows.ts';
+import { fakeServer } from '../../testing/fakeServer.ts';
+import { inApp } from '../../testing/inApp.tsx';
+import RunPage from './RunPage.tsx';
+import { openOf } from './useOpenRun.ts';
+
+vi.mock('../../api/lazyCall.ts', async (load) => ({ ...(await load<object>()), callDocuments: vi.fn(), callEvents: vi.fn() })); // prettier-ignore
+
+const ID = '0197b1c0-0000-7000-8000-000000000001';
+const RIG = '0197b1c0-0000-7000-8000-000000000002';
+const AIM: CalibrationAim = {
+  ...aimOf(blankCalibration('us')),
+  name: 'Red, lake feed',
+  rig: RIG,
+  target: { amount: '3.33', unit: 'lb/1000 ft2' },
+  width: { text: '9', unit: 'ft', by: 'chosen' },
+  scaleStep: '0.05',
+};
+const strip = (id: string, more: Partial<RunInput> = {}): RunInput => ({
+  ...blankRun(id, '2026-04-10', 'weigh-back'),
+  setting: '11',
+  readings: { in: '48.00', left: '45.05', length: '100' },
+  ...more,
+});
+
+let server: ReturnType<typeof fakeServer>;
+beforeEach(() => {
+  vi.stubGlobal('scrollTo', () => undefined);
+  localStorage.clear();
+  sessionStorage.clear();
+  for (const { row } of waitingRows.get()) waitingRows.remove(row.id);
+  queries.clear();
+  queries.setDefaultOptions({ queries: { staleTime: Infinity, retry: false } });
+  server = fakeServer();
+  server.put(KINDS.calibrations, ID, AIM);
+  const { control } = blankRig('us');
+  server.put(KINDS.rigs, RIG, { ...blankRig('us'), name: 'Red', control: { ...control, from: '0', to: '20', step: '0.5' } }); // prettier-ignore
+  vi.mocked(callDocuments).mockReset().mockImplementation(server.documents);
+  vi.mocked(callEvents).mockReset().mockImplementation(server.events);
+});
+
+const openHere = (id: string, more: Partial<RunInput> = {}) =>
+  server.put(KINDS.openRuns, id, openOf(strip(id, { step: 'before', ...more }), ID, AIM));
+const button = (name: RegExp | string) => screen.getByRole('button', { name });
+const begin = async () => {
+  const person = inApp(<RunPage />, `/bench/${ID}/run`);
+  await person.click(await screen.findByRole('button', { name: 'Begin round 1' }));
+  await screen.findByLabelText('Before the strip');
+  return person;
+};
+/** Types what a strip needs and asks what it came to. */
+async function walk(person: Awaited<ReturnType<typeof begin>>) {
+  for (const [label, text] of [
+    ['Before the strip', '48.00'],
+    ['Length of the strip', '100'],
+    ['After the strip', '45.05'],
+  ] as const) {
+    // oxlint-disable no-await-in-loop -- one after the other
+    await person.clear(screen.getByLabelText(label));
+    await person.type(screen.getByLabelText(label), text);
+  }
+  await person.click(button('Finish this run'));
+  await screen.findByRole('region', { name: 'What it came to' });
+}
+
+describe('a round', () => {
+  it('is a document of its own while it is made, and a row once it is done', async () => {
+    const person = await begin();
+    await waitFor(() => expect(server.of('openRuns')).toHaveLength(1));
+    const [open] = server.of('openRuns');
+    await walk(person);
+    await waitFor(() => expect(server.of('openRuns')[0]?.input).toMatchObject({ step: 'result', calibration: ID, readings: { left: '45.05' } })); // prettier-ignore
+    expect(server.rows.size).toBe(0);
+    await person.click(button('Enough for now'));
+    await waitFor(() => expect(server.rows.size).toBe(1));
+    expect([...server.rows.values()][0]).toMatchObject({ id: open!.id, subject: ID, first: null, input: { readings: { in: '48.00', left: '45.05' }, units: { mass: 'lb', length: 'ft' } } }); // prettier-ignore
+    expect(server.of('openRuns')).toEqual([]);
+    expect(server.of('calibrations')[0]!.version).toBe(1);
+  });
+
+  it('leads to the next one, which begins at the mark that is advised', async () => {
+    const person = await begin();
+    await walk(person);
+    await person.click(button(/^Next round at/));
+    await waitFor(() => expect(server.rows.size).toBe(1));
+    await waitFor(() => expect(server.of('openRuns')).toHaveLength(1));
+    expect(await screen.findByText(/^round 2/)).toBeTruthy();
+    expect(screen.getByLabelText('Length of the strip')).toHaveProperty('value', '100');
+  });
+
+  it('is begun and done without a connection, and sent when there is one', async () => {
+    const person = inApp(<RunPage />, `/bench/${ID}/run`);
+    await screen.findByRole('button', { name: 'Begin round 1' });
+    server.isSilent = true;
+    await person.click(button('Begin round 1'));
+    await screen.findByLabelText('Before the strip');
+    await walk(person);
+    expect(screen.getByText('held in this browser until the server answers')).toBeTruthy();
+    await person.click(button(/^Next round at/));
+    expect(await screen.findByText(/^round 2/)).toBeTruthy();
+    expect(waitingRows.get()).toHaveLength(1);
+    server.isSilent = false;
+    await act(keepWaiting);
+    expect(server.rows.size).toBe(1);
+  });
+
+  it('broken off before anything was read it is gone', async () => {
+    const person = await begin();
+    await waitFor(() => expect(server.of('openRuns')).toHaveLength(1));
+    await person.click(button('Break this round off'));
+    await waitFor(() => expect(server.of('openRuns')).toEqual([]));
+    expect(server.rows.size).toBe(0);
+  });
+
+  it('broken off with a reading it is a row with that reason', async () => {
+    openHere('q');
+    const person = inApp(<RunPage />, `/bench/${ID}/run`);
+    await person.click(await screen.findByRole('button', { name: 'Break this round off' }));
+    await waitFor(() => expect([...server.rows.values()]).toMatchObject([{ id: 'q', input: { excluded: 'broken off' } }])); // prettier-ignore
+  });
+});
+
+describe('with other devices', () => {
+  it('the one that is under way is gone on with', async () => {
+    openHere('o');
+    inApp(<RunPage />, `/bench/${ID}/run`);
+    expect(await screen.findByLabelText('Before the strip')).toHaveProperty('value', '48.00');
+  });
+
+  it('of two that are under way one is chosen, or another begun', async () => {
+    openHere('o');
+    openHere('p', { setting: '14' });
+    inApp(<RunPage />, `/bench/${ID}/run`);
+    expect(await screen.findByRole('link', { name: /^Go on at 14/ })).toBeTruthy();
+    expect(screen.getByRole('link', { name: /^Go on at 11/ })).toBeTruthy();
+    expect(button('Begin round 3')).toBeTruthy();
+  });
+
+  it('another one is begun beside it', async () => {
+    openHere('o');
+    const person = inApp(<RunPage />, `/bench/${ID}/run`);
+    await person.click(await screen.findByRole('link', { name: 'Begin another one beside it' }));
+    await person.click(await screen.findByRole('button', { name: 'Begin round 2' }));
+    await waitFor(() => expect(server.of('openRuns')).toHaveLength(2));
+  });
+
+  it('one that was done meanwhile says so', async () => {
+    server.rows.set('o', { id: 'o', subject: ID, first: null, occurredAt: '2026-04-10T12:00:00.000Z', schemaVersion: 1, input: strip('o') }); // prettier-ignore
+    inApp(<RunPage />, `/bench/${ID}/run/o`);
+    expect(await screen.findByText('Round 1 is done')).toBeTruthy();
+  });
+
+  it('one that is nowhere says so', async () => {
+    inApp(<RunPage />, `/bench/${ID}/run/o`);
+    expect(await screen.findByText('This open test run is not here')).toBeTruthy();
+  });
+
+  it('a round that was begun here and never got there is still here after the page was loaded again', async () => {
+    server.isSilent = true;
+    const held = { schemaVersion: 1, input: openOf(strip('o', { step: 'before' }), ID, AIM) };
+    localStorage.setItem('steady-scatter.openRuns-draft.o', JSON.stringify(held));
+    server.isSilent = false;
+    inApp(<RunPage />, `/bench/${ID}/run/o`);
+    expect(await screen.findByLabelText('Before the strip')).toHaveProperty('value', '48.00');
+    await waitFor(() => expect(server.of('openRuns').map(({ id }) => id)).toEqual(['o']));
+  });
+});

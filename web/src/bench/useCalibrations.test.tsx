@@ -1,0 +1,143 @@
+import { KINDS } from '@steady-scatter/contract';
+import {
+  aimOf,
+  blankCalibration,
+  blankRun,
+  type CalibrationInput,
+  type RunInput,
+} from '@steady-scatter/core/testing';
+import { act, renderHook, waitFor } from '@testing-library/react';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { Unreachable } from '../api/errors.ts';
+import { callDocuments, callEvents } from '../api/lazyCall.ts';
+import { queries } from '../api/queries.ts';
+import { docActs, useDoc } from '../documents/docs.ts';
+import { sendWaiting } from '../events/appended.ts';
+import { waitingRows } from '../events/waitingRows.ts';
+import { fakeServer } from '../testing/fakeServer.ts';
+import { openOf } from './run/useOpenRun.ts';
+import { allCalibrations, appendRun, CALIBRATIONS } from './useCalibrations.ts';
+
+vi.mock('../api/lazyCall.ts', async (load) => ({ ...(await load<object>()), callDocuments: vi.fn(), callEvents: vi.fn() })); // prettier-ignore
+
+const ID = '0197b1c0-0000-7000-8000-000000000001';
+const strip = (id: string, more: Partial<RunInput> = {}): RunInput => ({
+  ...blankRun(id, '2026-04-10', 'weigh-back'),
+  setting: '11',
+  readings: { in: '48.00', left: '45.05', length: '100' },
+  ...more,
+});
+const INPUT: CalibrationInput = { ...blankCalibration('us'), name: 'Red, lake feed' };
+
+let server: ReturnType<typeof fakeServer>;
+beforeEach(() => {
+  for (const { row } of waitingRows.get()) waitingRows.remove(row.id);
+  queries.clear();
+  queries.setDefaultOptions({ queries: { staleTime: Infinity, retry: false } });
+  server = fakeServer();
+  vi.mocked(callDocuments).mockReset().mockImplementation(server.documents);
+  vi.mocked(callEvents).mockReset().mockImplementation(server.events);
+});
+
+/** The calibration as a page has it. */
+async function opened() {
+  server.put(KINDS.calibrations, ID, aimOf(INPUT));
+  const { result } = renderHook(() => useDoc(CALIBRATIONS, ID));
+  await waitFor(() => expect(result.current.data).toBeDefined());
+  return result;
+}
+/** Stores it; what is thrown is thrown once everything that followed has been drawn. */
+async function keep(version: number, input: CalibrationInput) {
+  let told: Awaited<ReturnType<ReturnType<typeof docActs<CalibrationInput>>['write']>> | null = null;
+  let thrown: unknown = null;
+  await act(async () => {
+    try {
+      told = await docActs(CALIBRATIONS).write(ID, { version, input });
+    } catch (error) {
+      thrown = error;
+    }
+  });
+  if (thrown) throw thrown;
+  return told!;
+}
+
+describe('storing a calibration', () => {
+  it('stores what is wanted, and appends the runs that are new', async () => {
+    const page = await opened();
+    const kept = await keep(1, { ...INPUT, notes: 'dry', runs: [strip('a'), strip('b')] });
+    expect(kept.input.runs.map(({ id, row }) => [id, row])).toEqual([['a', 'a'], ['b', 'b']]); // prettier-ignore
+    expect(server.of('calibrations')[0]).toMatchObject({ version: 2, input: { notes: 'dry' } });
+    expect(server.of('calibrations')[0]!.input).not.toHaveProperty('runs');
+    const rows = [...server.rows.values()];
+    expect(rows.map(({ id, first, subject }) => [id, first, subject])).toEqual([['a', null, ID], ['b', null, ID]]); // prettier-ignore
+    expect(rows[0]).toMatchObject({ occurredAt: '2026-04-10T12:00:00.000Z', input: { units: { mass: 'lb', length: 'ft' } } }); // prettier-ignore
+    expect(page.current.data?.input.runs).toHaveLength(2);
+  });
+
+  it('appends a run that says something anew after the one that it names, with the old reading beside it', async () => {
+    await opened();
+    const first = await keep(1, { ...INPUT, runs: [strip('a')] });
+    const anew = { ...first.input, runs: [{ ...first.input.runs[0]!, readings: { in: '48.00', left: '45.00', length: '100' } }] }; // prettier-ignore
+    const again = await keep(first.version, CALIBRATIONS.beforeKeep!(first.input, anew));
+    const [, row] = [...server.rows.values()];
+    expect(row).toMatchObject({ first: 'a', input: { readings: { left: '45.00' }, earlier: [{ field: 'left', text: '45.05', why: 'taken anew' }] } }); // prettier-ignore
+    expect(row!.occurredAt > '2026-04-10T12:00:00.000Z').toBe(true);
+    expect(again.input.runs).toMatchObject([{ id: 'a', row: row!.id, readings: { left: '45.00' } }]);
+    await keep(again.version, again.input);
+    expect(server.rows.size).toBe(2);
+  });
+
+  it('what somebody else stored meanwhile is met with its runs, and nothing was appended', async () => {
+    await opened();
+    await keep(1, { ...INPUT, runs: [strip('a')] });
+    server.put(KINDS.calibrations, ID, { ...aimOf(INPUT), notes: 'theirs' }, 9);
+    const error: unknown = await keep(1, { ...INPUT, notes: 'mine', runs: [strip('b')] }).catch((thrown: unknown) => thrown); // prettier-ignore
+    const { theirs } = (error as { changedElsewhere: { theirs: never } }).changedElsewhere;
+    expect(CALIBRATIONS.parts!.whole(theirs)).toMatchObject({ version: 9, input: { notes: 'theirs', runs: [{ id: 'a' }] } }); // prettier-ignore
+    expect([...server.rows.keys()]).toEqual(['a']);
+  });
+
+  it('without a connection the runs wait; storing it again appends none of them twice', async () => {
+    await opened();
+    vi.mocked(callEvents).mockRejectedValue(new Unreachable(''));
+    const input = { ...INPUT, runs: [strip('a')] };
+    await expect(keep(1, input)).rejects.toThrow('does not answer');
+    expect(waitingRows.get().map(({ row }) => row.id)).toEqual(['a']);
+    vi.mocked(callEvents).mockImplementation(server.events);
+    await keep(1, input);
+    await act(sendWaiting);
+    expect([...server.rows.keys()]).toEqual(['a']);
+  });
+});
+
+describe('a calibration as it is shown', () => {
+  it('has what is being made on another device after what is done, until that is appended', async () => {
+    const open = openOf(strip('o', { step: 'after' }), ID, INPUT);
+    server.put(KINDS.openRuns, 'o', open);
+    server.put(KINDS.openRuns, 'p', { ...open, calibration: 'another' });
+    const page = await opened();
+    expect(page.current.data?.input.runs.map(({ id, step }) => [id, step])).toEqual([['o', 'after']]);
+    await act(async () => expect(await appendRun(ID, strip('o'), INPUT)).toBe(true));
+    await waitFor(() => expect(page.current.data?.input.runs.map(({ id, step }) => [id, step])).toEqual([['o', '']])); // prettier-ignore
+  });
+
+  it('is the same as among all of them', async () => {
+    const page = await opened();
+    await keep(1, { ...INPUT, runs: [strip('a')] });
+    server.put(KINDS.openRuns, 'o', openOf(strip('o', { step: 'set' }), ID, INPUT));
+    const [whole] = await allCalibrations();
+    expect(whole!.input.runs.map(({ id }) => id)).toEqual(['a', 'o']);
+    expect(page.current.error).toBeNull();
+  });
+
+  it('does not come while one of its parts does not', async () => {
+    vi.mocked(callEvents).mockRejectedValue(new Error('no rows'));
+    server.put(KINDS.calibrations, ID, aimOf(INPUT));
+    const { result } = renderHook(() => useDoc(CALIBRATIONS, ID));
+    await waitFor(() => expect(result.current.error?.message).toBe('no rows'));
+    expect(result.current.data).toBeUndefined();
+    vi.mocked(callEvents).mockImplementation(server.events);
+    act(() => void result.current.refetch());
+    await waitFor(() => expect(result.current.data?.id).toBe(ID));
+  });
+});

@@ -1,0 +1,167 @@
+import {
+  EVENTS,
+  MAX_EVENTS,
+  type EventAppend,
+  type EventKind,
+  type EventName,
+  type EventPage,
+  type StoredEvent,
+} from '@steady-scatter/contract';
+import type { AppendedRow } from '@steady-scatter/core/fields';
+import { useQuery } from '@tanstack/react-query';
+import { useEffect, useMemo, useSyncExternalStore } from 'react';
+import { NotTaken } from '../api/errors.ts';
+import { explain } from '../api/explain.ts';
+import { callEvents } from '../api/lazyCall.ts';
+import { queries } from '../api/queries.ts';
+import { isPassing, keepWhenBack } from '../api/whenBack.ts';
+import { waitingRows, type WaitingRow } from './waitingRows.ts';
+
+/** A row as it is read here: one that waits has no more than this. */
+export interface Row<Input> extends AppendedRow {
+  readonly subject: string;
+  readonly input: Input;
+}
+
+type InputOfEvent<Name extends EventName> =
+  (typeof EVENTS)[Name] extends EventKind<infer Input> ? Input : never;
+
+/** Under these stand the rows of one document, and all of them. */
+const keysOf = (event: EventName) => ({
+  all: [event, 'all'],
+  of: (subject: string | null) => [event, 'of', subject],
+});
+
+/** Rows as they stand on the server, page after page: of one document, or all. */
+async function readRows<Name extends EventName>(
+  name: Name,
+  subject: string | null,
+  signal?: AbortSignal,
+): Promise<Row<InputOfEvent<Name>>[]> {
+  const rows: StoredEvent<InputOfEvent<Name>>[] = [];
+  let after: string | undefined;
+  do {
+    const query = { limit: MAX_EVENTS, ...(subject !== null && { subject }), ...(after && { after }) };
+    // oxlint-disable-next-line no-await-in-loop -- one page after the other
+    const page = (await callEvents(EVENTS[name], 'list', { query, ...(signal && { signal }) })) as EventPage<InputOfEvent<Name>>; // prettier-ignore
+    rows.push(...page.events);
+    after = page.next ?? undefined;
+  } while (after !== undefined);
+  return rows;
+}
+
+/** The same with those that were appended here and wait. */
+function withWaiting<Input>(
+  name: EventName,
+  subject: string | null,
+  rows: readonly Row<Input>[],
+  waiting: readonly WaitingRow[],
+): readonly Row<Input>[] {
+  const known = new Set(rows.map(({ id }) => id));
+  const more = waiting.filter(({ event, row }) => event === name && (subject === null || row.subject === subject) && !known.has(row.id)); // prettier-ignore
+  return more.length === 0 ? rows : [...rows, ...more.map(({ row }) => row as unknown as Row<Input>)];
+}
+
+/** Every row of a kind as it stands on the server now, and those that wait here. */
+export const allRows = async <Name extends EventName>(name: Name): Promise<readonly Row<InputOfEvent<Name>>[]> =>
+  withWaiting(name, null, await readRows(name, null), waitingRows.get()); // prettier-ignore
+
+const LOOK_AGAIN_MS = 3000;
+
+/**
+ * What was appended: of one document, or all; what waits here is among it.
+ *
+ * @param subject null: all
+ * @param how watched: somebody may be at it on another device; off: it is not asked for
+ */
+export function useRows<Name extends EventName>(
+  name: Name,
+  subject: string | null,
+  { isWatched = false, isOff = false }: { readonly isWatched?: boolean; readonly isOff?: boolean } = {},
+) {
+  const asked = useQuery<Row<InputOfEvent<Name>>[]>(
+    {
+      queryKey: subject === null ? keysOf(name).all : keysOf(name).of(subject),
+      queryFn: ({ signal }) => readRows(name, subject, signal),
+      enabled: !isOff,
+      refetchInterval: isWatched ? LOOK_AGAIN_MS : false,
+    },
+    queries,
+  );
+  const waiting = useSyncExternalStore(waitingRows.subscribe, waitingRows.get);
+  // What another session left waiting is sent when it is first looked at.
+  useEffect(() => void sendWaiting(), []);
+  const { data, error, refetch } = asked;
+  const rows = useMemo(
+    () => data && withWaiting(name, subject, data, waiting),
+    [name, subject, data, waiting],
+  );
+  return { data: rows, error, refetch };
+}
+
+/** What is known of the rows of a document by now; empty: nothing is. */
+export const knownRows = <Name extends EventName>(name: Name, subject: string): readonly Row<InputOfEvent<Name>>[] =>
+  withWaiting(name, subject, queries.getQueryData<Row<InputOfEvent<Name>>[]>(keysOf(name).of(subject)) ?? [], waitingRows.get()); // prettier-ignore
+
+async function adopt(name: EventName, stored: StoredEvent<unknown>): Promise<void> {
+  const { all, of } = keysOf(name);
+  const key = of(stored.subject);
+  // An answer that is still on its way may be of the time before.
+  await queries.cancelQueries({ queryKey: key });
+  queries.setQueryData<StoredEvent<unknown>[]>(key, (rows) => rows && [...rows.filter(({ id }) => id !== stored.id), stored]); // prettier-ignore
+  void queries.invalidateQueries({ queryKey: all });
+}
+
+/** Sends one; false: nothing answers, it waits on. */
+async function sendOne({ event, row }: WaitingRow): Promise<boolean> {
+  try {
+    const stored = await callEvents(EVENTS[event], 'append', { body: row });
+    await adopt(event, stored as StoredEvent<unknown>);
+    waitingRows.remove(row.id);
+  } catch (error) {
+    if (isPassing(error)) return false;
+    waitingRows.refuse(row.id, explain(error));
+  }
+  return true;
+}
+
+async function sendAll(): Promise<void> {
+  for (;;) {
+    const next = waitingRows.get().find(({ refused }) => refused === null);
+    if (!next) return;
+    // oxlint-disable-next-line no-await-in-loop -- in the order in which they came about
+    if (!(await sendOne(next))) break;
+  }
+  keepWhenBack('rows', sendWaiting);
+}
+
+let sending: Promise<void> | null = null;
+
+/** Sends what waits, in its order; what nothing answers to is sent when the server is back. */
+export function sendWaiting(): Promise<void> {
+  sending ??= sendAll().finally(() => {
+    sending = null;
+  });
+  return sending;
+}
+
+/**
+ * Appends a row: held in this browser at once, and sent.
+ *
+ * @param staysHeld it is held on where the server does not take it, with the reason; otherwise whoever appends it has it still
+ * @returns whether the server has it by now; false: it waits
+ * @throws NotTaken in words, where the server does not take it
+ */
+export async function append(name: EventName, row: EventAppend, staysHeld = false): Promise<boolean> {
+  const isSending = sending !== null;
+  waitingRows.add(name, row);
+  await sendWaiting();
+  // What was being sent may have been done with before this one came.
+  if (isSending && waitingRows.get().some((each) => each.row.id === row.id && each.refused === null))
+    await sendWaiting();
+  const left = waitingRows.get().find((each) => each.row.id === row.id);
+  if (!left) return true;
+  if (left.refused === null) return false;
+  if (!staysHeld) waitingRows.remove(row.id);
+  throw new NotTaken(left.refused);
+}

@@ -1,0 +1,80 @@
+import {
+  problemType,
+  type EventAppend,
+  type Kind,
+  type ProblemCode,
+  type StoredDocument,
+} from '@steady-scatter/contract';
+import type { callDocuments, callEvents } from '../api/lazyCall.ts';
+import { ApiProblem, Unreachable } from '../api/errors.ts';
+
+type Document = StoredDocument<Record<string, unknown>>;
+
+const refusal = (code: ProblemCode, status: number, detail: string) =>
+  new ApiProblem({ type: problemType(code), status, title: detail, detail } as never);
+
+/**
+ * As much of a server as pages ask for: documents with their versions, rows that are appended, and a connection that breaks off.
+ *
+ * @example vi.mocked(callDocuments).mockImplementation(server.documents)
+ */
+export function fakeServer() {
+  const documents = new Map<string, Document & { readonly kind: string }>();
+  const rows = new Map<string, EventAppend>();
+  const server = {
+    /** Nothing answers. */
+    isSilent: false,
+    /** Why rows are not taken; null: they are. */
+    refuses: null as string | null,
+    rows,
+    /** Everything that was asked for, as kind and verb. */
+    asked: [] as string[],
+    of: (kind: string) => [...documents.values()].filter((each) => each.kind === kind),
+    put(kind: Kind, id: string, input: object, version = 1): void {
+      documents.set(id, { id, kind: kind.name, version, schemaVersion: kind.schemaVersion, isSample: false, input: input as Document['input'], changedAt: '' }); // prettier-ignore
+    },
+    drop: (id: string): void => void documents.delete(id),
+    documents: (async (kind: Kind, verb, { params = {}, query = {}, body }) => {
+      server.asked.push(`${kind.name} ${verb}`);
+      if (server.isSilent) throw new Unreachable('The server does not answer.');
+      const id = (params['id'] ?? '') as string;
+      const there = documents.get(id);
+      if (verb === 'list') {
+        const [column, value] = ((query['filter'] as string[] | undefined)?.[0] ?? '').split(':');
+        const items = server.of(kind.name).filter(({ input }) => !column || input[column] === value);
+        return {
+          items: items.map((each) => ({ ...each, isReadable: true })),
+          next: null,
+          total: items.length,
+        };
+      }
+      if (verb === 'several')
+        return { documents: String(query['ids']).split(',').flatMap((each) => documents.get(each) ?? []), unreadable: [] }; // prettier-ignore
+      if (verb === 'write') {
+        const { version, input } = body as { version: number; input: object };
+        const isSame = there && JSON.stringify(there.input) === JSON.stringify(input);
+        if (there && !isSame && there.version !== version)
+          throw new ApiProblem({ type: problemType('changed-elsewhere'), status: 409, title: '', detail: 'Changed elsewhere.', theirs: there }, { theirs: there as never }); // prettier-ignore
+        if (!isSame) server.put(kind, id, input, version + 1);
+        return documents.get(id);
+      }
+      if (!there) throw refusal('not-found', 404, 'There is nothing here.');
+      if (verb === 'remove') documents.delete(id);
+      return there;
+    }) as typeof callDocuments,
+    events: (async (event, verb, { query = {}, body }) => {
+      server.asked.push(`${event.name} ${verb}`);
+      if (server.isSilent) throw new Unreachable('The server does not answer.');
+      if (verb === 'append') {
+        const row = body as EventAppend;
+        if (server.refuses !== null) throw refusal('invalid', 400, server.refuses);
+        rows.set(row.id, row);
+        documents.delete(row.id);
+        return row;
+      }
+      const events = [...rows.values()].filter(({ subject }) => [undefined, subject].includes(query['subject'] as string)); // prettier-ignore
+      return { events, unreadable: [], next: null };
+    }) as typeof callEvents,
+  };
+  return server;
+}
