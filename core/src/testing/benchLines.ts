@@ -8,6 +8,8 @@ import { isRowPerArea, type WidthInput } from '../machines/width.ts';
 import type { BenchRig } from './benchRig.ts';
 import type { CalibrationInput, RunInput } from './calibrationInput.ts';
 import { MAX_PACE_APART } from './pace.ts';
+import { methodOf } from './methodTable.ts';
+import type { LineTerms, Parts } from './methods/method.ts';
 import { bandOfRun, rateAtWork, unitsOf, type RunResult } from './readRun.ts';
 import { showRate, showSpeed, speedText } from './showBench.ts';
 
@@ -48,50 +50,51 @@ function termsOf(run: RunInput, calibration: CalibrationInput) {
   };
 }
 
-type Parts = Working['parts'][number][];
-
-/** What went out, over the length it was spread along and the width: in the terms of each method. */
-function partsOf(run: RunInput, calibration: CalibrationInput, { outlets, rows }: BenchRig): Parts {
-  const { isTyped, mass, length, seconds, times, area, across, ownAcross } = termsOf(run, calibration);
+/** What the line of a run is put together from. */
+function lineTermsOf(run: RunInput, calibration: CalibrationInput, { outlets, rows }: BenchRig): LineTerms {
+  const { isTyped, mass, length, seconds, times: count, area, across, ownAcross } = termsOf(run, calibration);
   const [open, close, by, over, less] = [word('('), word(')'), operator('×'), operator('÷'), operator('−')];
-  const count = (role: string, number: number, unit: string): Parts => (number > 1 ? [by, term(role, { number: String(number), unit })] : []); // prettier-ignore
+  const times = (role: string, number: number, unit: string): Parts => (number > 1 ? [by, term(role, { number: String(number), unit })] : []); // prettier-ignore
   const net = (full: string, empty: string): Parts => [open, mass(full), ...(isTyped(empty) ? [less, mass(empty)] : []), close]; // prettier-ignore
-  const nets = (): Parts => {
-    const caught = Array.from({ length: outlets }, (_, at) => at + 1).filter((at) => at === 1 || isTyped(`gross.${at}`)); // prettier-ignore
-    if (outlets === 1) return net('gross', 'tare');
-    const all = caught.flatMap((at) => [
-      ...(at > 1 ? [operator('+')] : []),
-      ...net(`gross.${at}`, `tare.${at}`),
-    ]);
-    return caught.length > 1 ? [open, ...all, close] : all;
-  };
   // A row machine's own length of row on an area is one over a width.
   const isRowLength = isRowPerArea(calibration.width.text);
-  const ground = (along: string): Parts => {
-    const passes = isTyped('passes') ? [by, times('passes')] : [];
-    const fed = count('rows', rows, 'rows');
-    return isRowLength
-      ? [over, open, length(along), ...passes, ...fed, close, by, across]
-      : [over, open, length(along), by, across, ...passes, ...fed, close];
-  };
   const timed = ['courseTime', 'courseTime.2', 'courseTime.3'].filter((id, at) => at === 0 || isTyped(id));
-  const walked: Parts =
-    timed.length === 1
-      ? [by, seconds('courseTime')]
-      : [by, open, ...timed.flatMap((id, at) => [...(at > 0 ? [operator('+')] : []), seconds(id)]), close, over, term('timings', { number: String(timed.length), unit: '' })]; // prettier-ignore
-  const isLeft = isTyped('tare') && Number.parseFloat(run.readings['left'] ?? '') > 0;
   const spreadAt = run.width && run.width.text.trim() !== '' && widthText(run.width) !== widthText(calibration.width); // prettier-ignore
-  const parts = {
-    'weigh-back': () => [...net('in', 'left'), ...ground('length')],
-    catch: () => [...net('gross', 'tare'), ...ground('length')],
-    tray: () => [...net('gross', 'tare'), ...ground('length')],
-    'timed-catch': () => [...nets(), over, seconds('catchTime'), ...walked, ...ground('course')],
-    // A container that both were weighed in falls out; with nothing left it does not.
-    'run-out': () => [open, mass('load'), ...(isTyped('tare') && !isLeft ? [less, mass('tare')] : []), less, mass('left'), close, over, area('area'), ...(spreadAt ? [by, ownAcross, isRowLength ? by : over, across] : [])], // prettier-ignore
-    'fill-time': () => [...net('content', 'tare'), ...count('outlets', outlets / rows, 'outlets'), over, seconds('fillTime'), ...walked, ...(isRowLength ? [over, length('course'), by, across] : [over, open, length('course'), by, across, close])], // prettier-ignore
-    outlets: () => [...nets(), ...ground('length')],
-  } satisfies Record<RunInput['method'], () => Parts>;
-  return parts[run.method]();
+  const ground = (along: string, more: Parts): Parts =>
+    isRowLength
+      ? [over, ...(more.length > 0 ? [open, length(along), ...more, close] : [length(along)]), by, across]
+      : [over, open, length(along), by, across, ...more, close];
+  return {
+    open,
+    close,
+    over,
+    less,
+    isTyped,
+    mass,
+    length,
+    seconds,
+    area,
+    net,
+    nets() {
+      const caught = Array.from({ length: outlets }, (_, at) => at + 1).filter((at) => at === 1 || isTyped(`gross.${at}`)); // prettier-ignore
+      if (outlets === 1) return net('gross', 'tare');
+      const all = caught.flatMap((at) => [
+        ...(at > 1 ? [operator('+')] : []),
+        ...net(`gross.${at}`, `tare.${at}`),
+      ]);
+      return caught.length > 1 ? [open, ...all, close] : all;
+    },
+    ground: (along) => ground(along, [...(isTyped('passes') ? [by, count('passes')] : []), ...times('rows', rows, 'rows')]), // prettier-ignore
+    ofOneRow: (along) => ground(along, []),
+    times,
+    courseTime: () =>
+      timed.length === 1
+        ? [by, seconds('courseTime')]
+        : [by, open, ...timed.flatMap((id, at) => [...(at > 0 ? [operator('+')] : []), seconds(id)]), close, over, term('timings', { number: String(timed.length), unit: '' })], // prettier-ignore
+    otherSpacing: () => (spreadAt ? [by, ownAcross, isRowLength ? by : over, across] : []),
+    outletsPerRow: outlets / rows,
+    isLeft: isTyped('tare') && Number.parseFloat(run.readings['left'] ?? '') > 0,
+  };
 }
 
 /** A run as a line of arithmetic, from what was typed to its rate. */
@@ -103,7 +106,7 @@ export function runLine(
 ): Working {
   const parts = run.noFlow
     ? [word('nothing came out, so', 'stop')]
-    : [...partsOf(run, calibration, rig), operator('=')];
+    : [...methodOf(run.method).line(lineTermsOf(run, calibration, rig)), operator('=')];
   const rate = term('rate', showRun(reading, calibration.target.unit), { strong: true });
   return {
     id: `run.${run.id}`,

@@ -12,7 +12,7 @@ import {
 } from '../fields/schema.ts';
 import { paceInput } from '../machines/readPace.ts';
 import { widthInput } from '../machines/width.ts';
-import { blankTools, toolsInput } from './choose.ts';
+import { blankTools, toolsInput } from './tools.ts';
 import { METHOD_IDS, type MethodId } from './methodTable.ts';
 
 /** The units of numbers that are typed without one. */

@@ -14,7 +14,7 @@ const BLANK_RUN = { setting: '', readings: {}, earlier: [], width: null, contain
 /**
  * What the first versions did not know of a calibration is blank, and what was struck out is excluded.
  *
- * @example upgraded(calibrationUpgrades, 1, { name: 'Red spreader, lake feed' })['runs'] // []
+ * @example upgraded(calibrationUpgrades, 1, { name: 'Red spreader, lake feed' })['confirmed'] // []
  */
 function calibrationWhole(earlier: Json): Json {
   const metric = ['kg', 'g'].includes(textIn(partOf(earlier, 'units'), 'mass'));

@@ -29,16 +29,10 @@ export { advise, standingOf, type Advice, type Because, type Standing } from './
 export type { Wanted } from './advice/known.ts';
 export { chartOf } from './chart.ts';
 export { chooseStart, fromShape, lookUp, starts, type Listed, type Start, type Starts } from './start.ts';
-export {
-  METHOD_IDS,
-  METHODS,
-  methodOf,
-  type MethodField,
-  type MethodId,
-  type Moment,
-  type Worked,
-} from './methodTable.ts';
-export { blankTools, chooseMethod, methodsFor, type MethodChoice, type ToolsInput } from './choose.ts';
+export { METHOD_IDS, METHODS, methodOf, type MethodId } from './methodTable.ts';
+export type { Method, MethodField, Moment, Worked } from './methods/method.ts';
+export { chooseMethod, methodsFor, type MethodChoice } from './choose.ts';
+export { blankTools, type ToolsInput } from './tools.ts';
 export { planFor, planTest, planText, type PlanWanted, type TestPlan } from './plan.ts';
 export { cautionsFor, type Command } from './cautions.ts';
 export { stepsOf, type Step } from './steps.ts';

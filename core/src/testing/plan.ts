@@ -5,7 +5,7 @@ import { UNITS, type LengthUnit } from '../quantities/units.ts';
 import type { BenchRig } from './benchRig.ts';
 import { USUAL_PACE, type CalibrationResult } from './calibration.ts';
 import type { CalibrationInput } from './calibrationInput.ts';
-import type { MethodId } from './methodTable.ts';
+import { methodOf, type MethodId } from './methodTable.ts';
 import { student95 } from './student.ts';
 import { resolutionU } from '../numeric/resolution.ts';
 import { COVERAGE, leastNet } from './uncertainty.ts';
@@ -50,7 +50,6 @@ const SHORTEST_STRIP_M = 12;
 const SHORTEST_CATCH_S = 15;
 /** A hopper should hold at least this share of its load when a run ends. */
 const RESERVE = 0.5;
-const TIMED = new Set<MethodId>(['timed-catch', 'fill-time']);
 
 /** Up to a length that a tape shows well: 5 m or 10 ft steps. */
 function handy(lengthM: number, unit: LengthUnit): number {
@@ -81,14 +80,14 @@ export function planTest(wanted: PlanWanted): TestPlan {
     throw new InputError('quantity.not-positive', { field: 'plan', what: 'The rate, the spacing, the step of the scale and the pace', hint: '9 ft' }); // prettier-ignore
   const { method, outputKgPerM, widthM, scaleStepKg, tolerance, speedMPerS, hopperKg, lengthUnit } = wanted;
   const least = leastNet(scaleStepKg, tolerance / 2);
-  const walks = !TIMED.has(method) && method !== 'run-out';
+  const { planned } = methodOf(method);
   const whole = handy(Math.max(least / outputKgPerM, SHORTEST_STRIP_M), lengthUnit);
   const strips = Math.ceil(whole / LONGEST_STRIP_M - 1e-9);
-  const strip = walks ? { lengthM: handy(whole / strips, lengthUnit), strips } : null;
+  const strip = planned === 'strip' ? { lengthM: handy(whole / strips, lengthUnit), strips } : null;
   const perSecond = outputKgPerM * speedMPerS;
-  const catchS = TIMED.has(method) ? Math.ceil(Math.max(least / perSecond, SHORTEST_CATCH_S) / 5) * 5 : null;
+  const catchS = planned === 'time' ? Math.ceil(Math.max(least / perSecond, SHORTEST_CATCH_S) / 5) * 5 : null;
   const rate = outputKgPerM / widthM;
-  const areaM2 = method === 'run-out' ? Math.max(least / rate, 40) : null;
+  const areaM2 = planned === 'ground' ? Math.max(least / rate, 40) : null;
   const netKg = strip ? strip.lengthM * strip.strips * outputKgPerM : catchS ? catchS * perSecond : least;
   // Slips of many powers of ten would ask for strips without end.
   if (!(netKg < 1e6) || strips > 1e4)

@@ -5,7 +5,8 @@ import { toResult } from '../errors/InputError.ts';
 import type { CalibrationResult } from './calibration.ts';
 import type { CalibrationInput, RunInput } from './calibrationInput.ts';
 import { fillAim, type FillAim } from './methods/fillTime.ts';
-import { methodOf, type MethodField } from './methodTable.ts';
+import { methodOf } from './methodTable.ts';
+import type { MethodField } from './methods/method.ts';
 import { timedPace, timeToAimFor } from './pace.ts';
 import { readField, unitsOf } from './readRun.ts';
 

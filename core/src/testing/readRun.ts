@@ -10,7 +10,8 @@ import { readWidth } from '../machines/width.ts';
 import { noteDay } from '../fields/heading.ts';
 import type { BenchRig } from './benchRig.ts';
 import type { CalibrationInput, RunInput } from './calibrationInput.ts';
-import { isWholeRun, methodOf, NOTHING_OUT, workRun, type MethodField, type Worked } from './methodTable.ts';
+import { isWholeRun, methodOf, NOTHING_OUT, workRun } from './methodTable.ts';
+import type { MethodField, Worked } from './methods/method.ts';
 import { atWorkingPace, type AtWorkingPace } from './pace.ts';
 import { timingBand, type Run } from './scatter.ts';
 import { COVERAGE, type Reading } from './uncertainty.ts';
@@ -201,7 +202,7 @@ function readRun(run: RunInput, at: number, how: ReadWith): RunRead {
   const own = run.width && readIfPresent(run.width.text, () => readWidth(run.width!, `${path}.width.text`));
   const readings = readingsOf(run, path, how, noted);
   // A weighed load on known ground makes a rate without any width.
-  const spread = width ?? (run.method === 'run-out' ? { si: 1, resolutionSi: 0 } : null);
+  const spread = width ?? (methodOf(run.method).planned === 'ground' ? { si: 1, resolutionSi: 0 } : null);
   const basis = spread && {
     width: spread,
     runWidthM: own?.si ?? spread.si,

@@ -1,5 +1,5 @@
 import { UNITS } from '@steady-scatter/core/quantities';
-import { runLine, unitsOf, type CalibrationInput } from '@steady-scatter/core/testing';
+import { methodOf, runLine, unitsOf, type CalibrationInput } from '@steady-scatter/core/testing';
 import { Section } from '../ui/Section.tsx';
 import { WorkingLine } from '../ui/WorkingLine.tsx';
 import type { CalibrationContext } from './calibrationContext.ts';
@@ -27,7 +27,7 @@ export function LastRun({ input, on }: { input: CalibrationInput; on: Calibratio
           width={withUnit(input.width.text, UNITS[input.width.unit].symbol)}
           inside={withUnit(run.readings['time'] ?? run.readings['courseTime'], 's')}
           passes={read.passes}
-          standing={run.method === 'timed-catch' || run.method === 'fill-time'}
+          standing={methodOf(run.method).planned === 'time'}
         />
       )}
     </Section>

@@ -1,4 +1,5 @@
 import { netOf, type Reading } from '../uncertainty.ts';
+import { ofEachRow, swath, type Method } from './method.ts';
 import { overLength, type TestResult, type Width } from './result.ts';
 
 /** What was caught on a tarp or swept off a smooth floor over a length. Also the tray hung under a drop spreader. */
@@ -19,3 +20,15 @@ export interface Caught {
  */
 export const caught = ({ grossKg, tareKg, lengthM, widthM, passes }: Caught): TestResult =>
   overLength(netOf(grossKg, tareKg, 'tare'), lengthM, widthM, passes);
+
+/** What was caught over a strip, from readings and as a line: for whatever it was caught in. */
+export const CAUGHT_OVER_STRIP: Pick<Method, 'work' | 'line'> = {
+  work: ({ gross, tare: empty, length, passes }, basis) => ({
+    ...ofEachRow(
+      caught({ grossKg: gross!, tareKg: empty!, lengthM: length!, widthM: swath(basis), passes: passes!.si }),
+      basis,
+    ),
+    outlets: null,
+  }),
+  line: ({ net, ground }) => [...net('gross', 'tare'), ...ground('length')],
+};

@@ -1,4 +1,9 @@
 import { finite, requirePositive } from '../../errors/preconditions.ts';
+import { rigKind } from '../../machines/kinds.ts';
+import { combined, relative, type UncertaintySource } from '../uncertainty.ts';
+import { COURSE, COURSE_TIMES, courseTime, lessTare } from './course.ts';
+import { mass, no, type Method } from './method.ts';
+
 /** A container that has to fill while the machine goes as far as its content serves. */
 export interface FillTime {
   readonly targetKgPerM2: number;
@@ -47,3 +52,62 @@ export function rateFromFill(
   const outputKgPerM = finite((containerKg * outletsPerRow) / (filledS * speedMPerS));
   return { outputKgPerM, rateKgPerM2: finite(outputKgPerM / spacingM) };
 }
+
+/** A container of known content fills while a watch runs. */
+export const fillTimeMethod: Method = {
+  words: 'the time in which a container fills',
+  how: 'Weigh once what a container holds. Hold it under one outlet and time how long it takes to fill: the watch tells when it should be full.',
+  needs: ['a container of known content', 'a watch', 'a tape'],
+  planned: 'time',
+  fillsContainer: true,
+  steps: {
+    before: 'Weigh once what the container holds, level full.',
+    walk: 'Hold the container under the outlet, open, and time until it is level full.',
+    after: 'That is all: no scale is needed.',
+    called: { walk: 'Catch', after: 'Done' },
+  },
+  fields: () => [
+    mass('tare', 'Empty container', '0.74 kg', 'before', { optional: true, mayBeNone: true }),
+    mass('content', 'Full container (or its content alone)', '4.6 kg', 'before'),
+    COURSE,
+    ...COURSE_TIMES,
+    { id: 'fillTime', label: 'Time to fill it', kind: 'time', placeholder: '155 s', at: 'walk' },
+  ],
+  work(readings, { width, outlets, rows }) {
+    const [course, fill] = [readings['course']!, readings['fillTime']!];
+    const content = lessTare(readings['content']!, readings['tare']);
+    const time = courseTime(readings);
+    const sources: UncertaintySource[] = [
+      { of: 'weighing', u: relative(content) },
+      { of: 'length', u: relative(course) },
+      { of: 'time', u: Math.hypot(relative(time), relative(fill)) },
+      { of: 'width', u: relative(width) },
+    ];
+    const asked = {
+      containerKg: content.si,
+      speedMPerS: course.si / time.si,
+      spacingM: width.si,
+      outletsPerRow: outlets / rows,
+    };
+    return {
+      ...rateFromFill(asked, fill.si),
+      uReadings: combined(sources),
+      sources,
+      netKg: content.si,
+      outlets: null,
+    };
+  },
+  line: ({ net, times, outletsPerRow, over, seconds, courseTime: walked, ofOneRow }) => [
+    ...net('content', 'tare'),
+    ...times('outlets', outletsPerRow, 'outlets'),
+    over,
+    seconds('fillTime'),
+    ...walked(),
+    ...ofOneRow('course'),
+  ],
+  suits({ kind }) {
+    if (rigKind(kind).width !== 'row spacing')
+      return no('It is for machines that feed rows through an outlet.');
+    return [3, 'No scale on the spot: a container of known content fills while a watch runs.'];
+  },
+};

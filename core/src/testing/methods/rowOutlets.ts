@@ -1,11 +1,13 @@
 import { finite, requirePositive } from '../../errors/preconditions.ts';
 import { combined, relative, relativeNet, type Reading, type UncertaintySource } from '../uncertainty.ts';
-import { netsOf, sumOfNets } from './timedCatch.ts';
+import { rigKind } from '../../machines/kinds.ts';
+import { LENGTH, mass, no, tare, WALK_TIME, type Method } from './method.ts';
+import { apartOf, catchesOf, imbalanceOf, netsOf, perOutlet, sumOfNets, type Catch } from './outlets.ts';
 
 /** Catches under the outlets of a row distributor over a length driven. */
 export interface RowOutlets {
   /** One for each outlet, or one bucket for all of them. */
-  readonly catches: readonly { readonly grossKg: Reading; readonly tareKg: Reading }[];
+  readonly catches: readonly Catch[];
   readonly lengthM: Reading;
   /** Rows that the outlets feed at once: 1 where all feed one row, else as many as outlets. */
   readonly rows: number;
@@ -22,12 +24,6 @@ export interface RowOutletsResult {
   /** (max - min) / mean of the outlets; 0 for a single catch, or where nothing came out. */
   readonly imbalance: number;
   readonly netKg: number;
-}
-
-/** (max - min) / mean; 0 where nothing came out. */
-export function imbalanceOf(netKg: readonly number[]): number {
-  const mean = netKg.reduce((sum, kg) => sum + kg, 0) / netKg.length;
-  return mean > 0 ? finite((Math.max(...netKg) - Math.min(...netKg)) / mean) : 0;
 }
 
 /**
@@ -55,3 +51,36 @@ export function rowOutlets({ catches, lengthM, rows, rowMPerM2 }: RowOutlets): R
     netKg: net.si,
   };
 }
+
+/** A bag under each outlet of a machine that feeds rows. */
+export const rowOutletsMethod: Method = {
+  words: 'catch under the row outlets',
+  how: 'Hang a bag under each outlet, drive a measured length at working pace, and weigh each bag.',
+  needs: ['a small scale', 'a bag for each outlet', 'a tape'],
+  planned: 'strip',
+  steps: {
+    before: 'Weigh each bag empty, then hang them.',
+    walk: 'Drive the measured length at working pace, open at the line, shut at the line.',
+    after: 'Weigh each bag with what it caught.',
+  },
+  fields: (outlets) => [
+    ...perOutlet(tare('Empty bag'), outlets),
+    LENGTH,
+    WALK_TIME,
+    ...perOutlet(mass('gross', 'Bag and product', '1.84 kg', 'after'), outlets),
+  ],
+  isWhole: (readings, outlets) => catchesOf(readings, outlets) !== null,
+  work(readings, { width, outlets, rows }) {
+    const catches = catchesOf(readings, outlets)!;
+    const row = rowOutlets({ catches, lengthM: readings['length']!, rows, rowMPerM2: 1 / width.si });
+    const sources: UncertaintySource[] = [...row.sources, { of: 'width', u: relative(width) }];
+    return { ...row, uReadings: combined(sources), sources, outlets: apartOf(catches) };
+  },
+  line: ({ nets, ground }) => [...nets(), ...ground('length')],
+  suits({ kind, tools }) {
+    if (rigKind(kind).width !== 'row spacing')
+      return no('It is for machines that feed rows through outlets.');
+    if (tools.scale === 'none') return no('It takes a scale for what the outlets gave.');
+    return [8, 'It weighs each outlet by itself, and so shows when they differ.'];
+  },
+};

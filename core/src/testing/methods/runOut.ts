@@ -8,6 +8,9 @@ import {
   type UncertaintySource,
 } from '../uncertainty.ts';
 
+import { lessTare } from './course.ts';
+import { mass, no, type Method } from './method.ts';
+
 /** A weighed load spread on a known area. */
 export interface RunOut {
   readonly loadKg: Reading;
@@ -36,3 +39,52 @@ export function runOut({ loadKg, leftKg, areaM2 }: RunOut): {
   ];
   return { rateKgPerM2: finite(net.si / areaM2.si), uReadings: combined(sources), sources, netKg: net.si };
 }
+
+/** A weighed load goes on ground of known size. */
+export const runOutMethod: Method = {
+  words: 'a weighed load on known ground',
+  how: 'Load a weighed amount, spread it on ground of known size, weigh what is left; where it ran out early, take the ground that was covered.',
+  needs: ['a load of known weight', 'ground of known size'],
+  planned: 'ground',
+  steps: {
+    before: 'Weigh what you fill in, or take the weight on the bag.',
+    walk: 'Spread it as at work. Where it runs out early, mark the place.',
+    after: 'Weigh what is left in the hopper.',
+    called: { before: 'Weigh in', course: 'The ground' },
+  },
+  fields: () => [
+    mass('tare', 'Empty container, if it was weighed in one', '1.2 lb', 'before', {
+      optional: true,
+      mayBeNone: true,
+    }),
+    mass('load', 'Load', '9.0 lb', 'before'),
+    { id: 'area', label: 'Ground it went on', kind: 'area', placeholder: '900 ft2', at: 'course' },
+    mass('left', 'What is left, weighed the same way', '1.25 lb', 'after', { mayBeNone: true }),
+  ],
+  work({ load, left, area, tare: empty }, { width, runWidthM }) {
+    // Nothing left was not weighed in the container.
+    const leftKg = left!.si > 0 ? lessTare(left!, empty) : left!;
+    const run = runOut({ loadKg: lessTare(load!, empty), leftKg, areaM2: area! });
+    const outputKgPerM = run.rateKgPerM2 * runWidthM;
+    return { ...run, outputKgPerM, rateKgPerM2: outputKgPerM / width.si, outlets: null };
+  },
+  // A container that both were weighed in falls out; with nothing left it does not.
+  line: ({ isTyped, isLeft, mass: weight, area, open, close, less, over, otherSpacing }) => [
+    open,
+    weight('load'),
+    ...(isTyped('tare') && !isLeft ? [less, weight('tare')] : []),
+    less,
+    weight('left'),
+    close,
+    over,
+    area('area'),
+    ...otherSpacing(),
+  ],
+  suits({ tools }) {
+    if (!tools.ground) return no('It takes ground of known size that may have the product.');
+    return [
+      tools.scale === 'none' ? 3 : 1,
+      'No scale on the spot: a load of known weight on ground of known size. Coarse, and good as a check.',
+    ];
+  },
+};

@@ -1,19 +1,15 @@
 import { finite, requirePositive } from '../../errors/preconditions.ts';
-import {
-  combined,
-  netOf,
-  relative,
-  relativeNet,
-  type Net,
-  type Reading,
-  type UncertaintySource,
-} from '../uncertainty.ts';
+import { combined, relative, relativeNet, type Reading, type UncertaintySource } from '../uncertainty.ts';
+import { COURSE, COURSE_TIMES, courseTime } from './course.ts';
+import { mass, no, ofEachRow, swath, tare, type Method } from './method.ts';
+import { apartOf, catchesOf, netsOf, perOutlet, sumOfNets, type Catch } from './outlets.ts';
 import type { TestResult, Width } from './result.ts';
+import { rigKind } from '../../machines/kinds.ts';
 
 /** A catch standing still for a time, and how long a course takes at the pace of work. */
 export interface TimedCatch {
   /** Under each outlet, or one bucket for all. */
-  readonly catches: readonly { readonly grossKg: Reading; readonly tareKg: Reading }[];
+  readonly catches: readonly Catch[];
   readonly catchS: Reading;
   readonly courseM: Reading;
   /** Mean time over the course. Its scatter is no reading: it enters with the runs that share the timings. */
@@ -21,16 +17,6 @@ export interface TimedCatch {
   /** What a pass covers: the pass spacing, or the rows that are fed at once. */
   readonly spacingM: Width;
 }
-
-/** Net weights of several catches. */
-export const netsOf = (catches: TimedCatch['catches']): Net[] =>
-  catches.map(({ grossKg, tareKg }, at) => netOf(grossKg, tareKg, `catches.${at}.tare`));
-
-/** Net weights taken together. */
-export const sumOfNets = (nets: readonly Net[]): Net => ({
-  si: finite(nets.reduce((sum, { si }) => sum + si, 0)),
-  uSi: finite(Math.hypot(...nets.map(({ uSi }) => uSi))),
-});
 
 /**
  * Timed catch standing still: `mass / catch time x course time / (course length x spacing)`.
@@ -56,3 +42,54 @@ export function timedCatch({ catches, catchS, courseM, courseS, spacingM }: Time
     netKg: net.si,
   };
 }
+
+/** The machine stands still, and what runs out in a time is caught. */
+export const timedCatchMethod: Method = {
+  words: 'timed catch standing still',
+  how: 'Impeller off, a bucket under each outlet: catch for a measured time. Only where product runs standing still.',
+  needs: ['a small scale', 'a bucket for each outlet', 'a watch', 'a tape'],
+  planned: 'time',
+  steps: {
+    before: 'Weigh each bucket empty. It is subtracted for you.',
+    walk: 'Impeller off. Open over the bucket and time it; shut at the end.',
+    after: 'Weigh each bucket with what it caught.',
+    called: { walk: 'Catch' },
+  },
+  fields: (outlets) => [
+    ...perOutlet(tare('Empty bucket'), outlets),
+    COURSE,
+    ...COURSE_TIMES,
+    { id: 'catchTime', label: 'Time of the catch', kind: 'time', placeholder: '20 s', at: 'walk' },
+    ...perOutlet(mass('gross', 'Bucket and product', '3.10 kg', 'after'), outlets),
+  ],
+  isWhole: (readings, outlets) => catchesOf(readings, outlets) !== null,
+  work(readings, basis) {
+    const catches = catchesOf(readings, basis.outlets)!;
+    const standing = timedCatch({
+      catches,
+      catchS: readings['catchTime']!,
+      courseM: readings['course']!,
+      courseS: courseTime(readings),
+      spacingM: swath(basis),
+    });
+    return { ...ofEachRow(standing, basis), outlets: apartOf(catches) };
+  },
+  line: ({ nets, over, seconds, courseTime: walked, ground }) => [
+    ...nets(),
+    over,
+    seconds('catchTime'),
+    ...walked(),
+    ...ground('course'),
+  ],
+  suits({ kind, tools }) {
+    const standing = rigKind(kind).runsStanding;
+    if (standing === 'no') return no('Wheels drive its metering: standing still, nothing runs.');
+    if (tools.scale === 'none') return no('It takes a scale for what the bucket caught.');
+    if (standing === 'unstirred')
+      return [2, 'It runs standing still, but unstirred: good for a first look, then run a strip.'];
+    return [
+      rigKind(kind).pace[1] > 2 ? 7 : 5,
+      'Its metering runs standing still: no ground is needed, and a bucket catches all of it.',
+    ];
+  },
+};

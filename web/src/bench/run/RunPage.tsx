@@ -299,7 +299,7 @@ function LiveRun({ doc, aim, open }: OfCalibration & { open: Doc<OpenRunInput> }
 
 /** A run by its id: on its way, done meanwhile, or nowhere. */
 function OneRun({ runId, ...of }: OfCalibration & { runId: string }) {
-  const { doc, error } = useOpenRun(runId);
+  const { doc, error, again } = useOpenRun(runId);
   const { id, input } = of.doc;
   const round = input.runs.findIndex((each) => each.id === runId && each.step === '');
   // It ended here: the page that comes next is on its way.
@@ -314,7 +314,7 @@ function OneRun({ runId, ...of }: OfCalibration & { runId: string }) {
       />
     );
   if (doc) return <LiveRun key={runId} {...of} open={doc} />;
-  return <OpeningMessage one={OPEN_RUNS.kind.words.one} home={{ path: `/bench/${id}`, label: 'its calibration' }} error={error} onAgain={() => location.reload()} />; // prettier-ignore
+  return <OpeningMessage one={OPEN_RUNS.kind.words.one} home={{ path: `/bench/${id}`, label: 'its calibration' }} error={error} onAgain={again} />; // prettier-ignore
 }
 
 function OfOne({ doc, runId }: { doc: Doc<CalibrationInput>; runId: string | null }) {

@@ -4,6 +4,7 @@ import { textWithUnit } from '@steady-scatter/core/quantities';
 import {
   adviceText,
   runLine,
+  methodOf,
   unitsOf,
   type CalibrationInput,
   type RunInput,
@@ -69,12 +70,12 @@ const Progress = ({ steps, current }: { steps: readonly Step[]; current: number 
   </Box>
 );
 
-const isStanding = ({ method }: RunInput): boolean => method === 'timed-catch' || method === 'fill-time';
+const isStanding = ({ method }: RunInput): boolean => methodOf(method).planned === 'time';
 
 function Drawing({ input, run, at, on }: Pick<Props, 'input' | 'run' | 'at' | 'on'>) {
   const read = on.reading.runs[at];
   const { length: unit } = unitsOf(run, input);
-  if (!read || run.method === 'run-out') return null;
+  if (!read || methodOf(run.method).planned === 'ground') return null;
   const time = run.readings['time'] ?? run.readings['courseTime'];
   return (
     <StripDrawing

@@ -1,6 +1,6 @@
 import { Box, Button } from '@chakra-ui/react';
 import { MARKS_READABLE } from '@steady-scatter/core/machines';
-import { fillAimOf, fillAimText } from '@steady-scatter/core/testing';
+import { fillAimOf, fillAimText, methodOf } from '@steady-scatter/core/testing';
 import { dayText } from '../../ui/dayText.ts';
 import { today } from '../../ui/today.ts';
 import { LabelledField } from '../../ui/LabelledField.tsx';
@@ -98,7 +98,7 @@ function SetMark({ input, run, at, on, errorAt, onType, onFirstFlow }: StepProps
 
 /** How far a container goes and when it has to be full: the first answer of a fill-time test. */
 function FillAim({ input, run, step, on }: StepProps) {
-  if (run.method !== 'fill-time' || (step.id !== 'before' && step.id !== 'walk')) return null;
+  if (!methodOf(run.method).fillsContainer || (step.id !== 'before' && step.id !== 'walk')) return null;
   const aim = fillAimOf(input, run, on.reading, on.bench);
   return aim && <Box fontSize={{ base: '20px', md: '17px' }}>{fillAimText(aim, input.units.length)}</Box>;
 }

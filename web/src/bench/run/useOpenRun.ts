@@ -43,17 +43,18 @@ export function beginOpenRun(id: string, input: OpenRunInput): void {
 const unstored = (id: string, input: OpenRunInput): Doc<OpenRunInput> => ({ id, version: 0, schemaVersion: openRuns.schemaVersion, isSample: false, input, changedAt: '' }); // prettier-ignore
 
 /** A run that is being made, by its id: as it stands on the server, or as it was begun here where it is not there yet. */
-export function useOpenRun(id: string): { doc: Doc<OpenRunInput> | null; error: Error | null } {
+export function useOpenRun(id: string): { doc: Doc<OpenRunInput> | null; error: Error | null; again(): void } {
   const isBegun = begun.has(id);
-  const { data, error } = useStored(OPEN_RUNS, isBegun ? null : id);
+  const { data, error, refetch } = useStored(OPEN_RUNS, isBegun ? null : id);
+  const again = () => void refetch();
   const stored = queries.getQueryData<Doc<OpenRunInput>>(keysOf(openRuns).one(id)) ?? data;
   if (stored) {
     begun.delete(id);
-    return { doc: stored, error };
+    return { doc: stored, error, again };
   }
   const isAbsent = isBegun || (error !== null && (!(error instanceof ApiProblem) || error.is('not-found')));
   const held = isAbsent ? heldDoc(OPEN_RUNS, id) : null;
-  return held ? { doc: unstored(id, held), error: null } : { doc: null, error };
+  return held ? { doc: unstored(id, held), error: null, again } : { doc: null, error, again };
 }
 
 /** Ends runs: what was measured is appended, what was not even begun goes. */

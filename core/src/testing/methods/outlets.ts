@@ -1,0 +1,61 @@
+import { finite } from '../../errors/preconditions.ts';
+import { netOf, type Net, type Reading } from '../uncertainty.ts';
+import type { MethodField, Readings, Worked } from './method.ts';
+
+/** What was caught of an outlet. */
+export interface Catch {
+  readonly grossKg: Reading;
+  readonly tareKg: Reading;
+}
+
+/** Net weights of several catches. */
+export const netsOf = (catches: readonly Catch[]): Net[] =>
+  catches.map(({ grossKg, tareKg }, at) => netOf(grossKg, tareKg, `catches.${at}.tare`));
+
+/** Net weights taken together. */
+export const sumOfNets = (nets: readonly Net[]): Net => ({
+  si: finite(nets.reduce((sum, { si }) => sum + si, 0)),
+  uSi: finite(Math.hypot(...nets.map(({ uSi }) => uSi))),
+});
+
+/** (max - min) / mean; 0 where nothing came out. */
+export function imbalanceOf(netKg: readonly number[]): number {
+  const mean = netKg.reduce((sum, kg) => sum + kg, 0) / netKg.length;
+  return mean > 0 ? finite((Math.max(...netKg) - Math.min(...netKg)) / mean) : 0;
+}
+
+/** Readings under each outlet: "gross" for one, "gross.1", "gross.2" for several. */
+export const perOutlet = (field: MethodField, outlets: number): MethodField[] =>
+  outlets === 1
+    ? [field]
+    : Array.from({ length: outlets }, (_, at) => ({ ...field, id: `${field.id}.${at + 1}`, label: `${field.label}, outlet ${at + 1}`, optional: at > 0 })); // prettier-ignore
+
+const ofOutlet = (name: string, at: number, outlets: number): string =>
+  outlets === 1 ? name : `${name}.${at + 1}`;
+
+/** Something was weighed of a further outlet. */
+const hasPart = (readings: Readings, outlets: number): boolean =>
+  Array.from({ length: outlets - 1 }, (_, at) => at + 1).some(
+    (at) => readings[ofOutlet('gross', at, outlets)] !== undefined || readings[ofOutlet('tare', at, outlets)] !== undefined, // prettier-ignore
+  );
+
+/** One catch for each outlet; a single one where all were caught together; null while some are missing. */
+export function catchesOf(readings: Readings, outlets: number): Catch[] | null {
+  const all = Array.from({ length: outlets }, (_, at) => {
+    const [grossKg, tareKg] = [
+      readings[ofOutlet('gross', at, outlets)],
+      readings[ofOutlet('tare', at, outlets)],
+    ];
+    return grossKg && tareKg ? { grossKg, tareKg } : null;
+  });
+  const made = all.filter((each) => each !== null);
+  const isTogether = outlets > 1 && made.length === 1 && all[0] !== null && !hasPart(readings, outlets);
+  return isTogether || made.length === outlets ? made : null;
+}
+
+/** What each outlet gave, and how far they are apart; null for a single catch. */
+export const apartOf = (catches: readonly Catch[]): Worked['outlets'] => {
+  if (catches.length === 1) return null;
+  const netKg = catches.map(({ grossKg, tareKg }) => grossKg.si - tareKg.si);
+  return { netKg, imbalance: imbalanceOf(netKg) };
+};
