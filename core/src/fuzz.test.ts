@@ -109,7 +109,7 @@ const NUMERIC: Readonly<Record<string, readonly fc.Arbitrary<unknown>[]>> = {
   timedCatch: [fc.record({ catches, catchS: reading, courseM: reading, courseS: reading, spacingM: reading })],
   runOut: [fc.record({ loadKg: reading, leftKg: reading, areaM2: reading })],
   rowOutlets: [fc.record({ catches, lengthM: reading, rows: numbers, rowMPerM2: numbers })],
-  fillAim: [fc.record({ targetKgPerM2: numbers, spacingM: numbers, containerKg: numbers, speedMPerS: numbers, outletsPerRow: numbers })],
+  fillAim: [fc.record({ targetSi: numbers, spacingM: numbers, containerKg: numbers, speedMPerS: numbers, outletsPerRow: numbers })],
   rateFromFill: [fc.record({ spacingM: numbers, containerKg: numbers, speedMPerS: numbers, outletsPerRow: numbers }), numbers],
   fillAimText: [fc.record({ outputKgPerM: numbers, servesM: numbers, fillS: numbers }), fc.constantFrom('ft', 'm')],
   fromShape: [listed, fc.record({ setting: numbers, rate: numbers }), numbers],
@@ -136,7 +136,7 @@ const NUMERIC: Readonly<Record<string, readonly fc.Arbitrary<unknown>[]>> = {
   speedText: [numbers, fc.constantFrom('ft', 'm')],
   showLeast: [numbers, units],
   showRate: [numbers, numbers, fc.constantFrom('lb/1000 ft2', 'kg/ha')],
-  lookUpMark: [fc.array(fc.record({ mark: fc.record({ label: fc.constant('1'), opening: numbers }), rateKgPerM2: numbers, tested: fc.boolean() }), { maxLength: 4 }), numbers, fc.boolean()],
+  lookUpMark: [fc.array(fc.record({ mark: fc.record({ label: fc.constant('1'), opening: numbers }), rateSi: numbers, tested: fc.boolean() }), { maxLength: 4 }), numbers, fc.boolean()],
   planTest: [fc.record({ method: fc.constantFrom(...exported.METHOD_IDS), outputKgPerM: numbers, widthM: numbers, scaleStepKg: numbers, tolerance: numbers, speedMPerS: numbers, hopperKg: fc.option(numbers), lengthUnit: fc.constantFrom('ft', 'm') })],
   patternOf: [few, few],
   cvAt: [pattern, numbers, mode],
@@ -286,12 +286,16 @@ describe('documents with anything typed in them', () => {
       for (const of of [core.correctionText, core.offersFor]) keeps(() => of(reading, input, rig.kind));
       keeps(() => core.settingPicture(reading, input.target.unit, rig.kind));
       keeps(() => core.chartShape(reading));
+      const rate = { si: reading.targetSi ?? 0, dimension: core.dimensionOf(input.target.unit) };
+      keeps(() => core.perArea(rate, reading.widthM));
+      keeps(() => core.rateIn(rate.dimension, 0.01, reading.widthM));
+      keeps(() => core.rateAs(rate, 'massPerArea', reading.widthM));
       keeps(() => core.lookUpText(reading, input, pick(TEXTS, seed)));
       const plan = keeps(() => core.spreadPlan(reading, 0.0163, 2.7, seed % 2 === 0, false));
       if (plan) keeps(() => core.markText(plan.found, input.target.unit));
       keeps(() => core.outputAt(reading, '11'));
       keeps(() => core.planFor('weigh-back', input, bench, reading));
-      keeps(() => core.cardOf(input, rig, reading, '10 Apr', { rateKgPerM2: 0.01, purpose: 'a job' }));
+      keeps(() => core.cardOf(input, rig, reading, '10 Apr', { kgPerM2: 0.01, purpose: 'a job' }));
       keeps(() => core.freshness(input, rig, { lot: 'a', grainSize: 'b' }, '2026-11-26'));
       keeps(() => core.readPace(input.pace, 'pace', core.collect()));
       keeps(() => core.testsTable([{ machine: 'm', outlets: bench.outlets, input, reading }]));
@@ -310,7 +314,7 @@ describe('documents with anything typed in them', () => {
         keeps(() => core.coarseness(read, reading.tolerance));
         for (const of of [core.bandOfRun, core.rateAtWork]) keeps(() => of(read));
         for (const of of [core.showRun, core.showAtWork]) keeps(() => of(read, input.target.unit));
-        keeps(() => core.againstText(read, reading.targetKgPerM2));
+        keeps(() => core.againstText(read, reading.targetSi));
         keeps(() => core.fillAimOf(input, run, reading, bench));
         for (const field of core.methodOf(run.method).fields(bench.outlets)) keeps(() => core.timeToAim(input, run, at, reading, field, bench)); // prettier-ignore
       });

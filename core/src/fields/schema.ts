@@ -5,6 +5,8 @@ import {
   type AreaUnit,
   type LengthUnit,
   type MassPerAreaUnit,
+  type MassPerLaneUnit,
+  type MassPerRowUnit,
   type MassUnit,
   type UnitId,
   type VolumePerAreaUnit,
@@ -46,6 +48,8 @@ export const lengthUnit = unitOf<LengthUnit>('length');
 export const massUnit = unitOf<MassUnit>('mass');
 export const packageUnit = unitOf<MassUnit | VolumeUnit>('mass', 'volume');
 export const massRateUnit = unitOf<MassPerAreaUnit>('massPerArea');
+/** What a machine is calibrated for: on the ground, or on a length of row or of lane. */
+export const benchRateUnit = unitOf<MassPerAreaUnit | MassPerRowUnit | MassPerLaneUnit>('massPerArea', 'massPerRowLength', 'massPerLaneLength'); // prettier-ignore
 export const volumeRateUnit = unitOf<VolumePerAreaUnit>('volumePerArea');
 export const rateUnit = unitOf<MassPerAreaUnit | VolumePerAreaUnit>('massPerArea', 'volumePerArea');
 

@@ -10,6 +10,8 @@ export {
   type AreaUnit,
   type LengthUnit,
   type MassPerAreaUnit,
+  type MassPerLaneUnit,
+  type MassPerRowUnit,
   type MassUnit,
   type RateAreaUnit,
   type System,

@@ -242,6 +242,9 @@ export type RateAreaUnit = keyof typeof RATE_AREAS;
 export type VolumePerAreaUnit = `${VolumeUnit}/${RateAreaUnit}`;
 export type MassPerAreaUnit = `${MassUnit}/${RateAreaUnit}`;
 
+export type MassPerRowUnit = `${MassUnit}/${keyof typeof ROW}`;
+export type MassPerLaneUnit = `${'kg' | 'lb'}/${keyof typeof LANE}`;
+
 /** Id of any unit. */
 export type UnitId = keyof typeof UNITS;
 

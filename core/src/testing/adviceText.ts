@@ -7,6 +7,7 @@ import type { Because } from './advice/advise.ts';
 import { USUAL_PACE, type CalibrationResult } from './calibration.ts';
 import type { CalibrationInput } from './calibrationInput.ts';
 import { corrections, type Correction } from './corrections.ts';
+import { isPerLength } from './rate.ts';
 import { paceText } from './showBench.ts';
 import type { Start } from './start.ts';
 
@@ -54,11 +55,11 @@ export const isEnded = (because: Because): boolean => ENDED.has(because);
  * @returns null until the machine's scale and the rate are known
  */
 export function adviceText(
-  { advice, tolerance, targetKgPerM2, runs }: CalibrationResult,
+  { advice, tolerance, targetSi, runs }: CalibrationResult,
   { target, isCeiling, signOff }: CalibrationInput,
   product: ProductKind | null = null,
 ): AdviceText | null {
-  if (!advice || targetKgPerM2 === null) return null;
+  if (!advice || targetSi === null) return null;
   const { mark, because, expected, means, start } = advice;
   const rate = (kgPerM2: number) => {
     const { number, unit } = showQuantity(kgPerM2, target.unit);
@@ -66,7 +67,7 @@ export function adviceText(
   };
   const mean = means.find(({ setting }) => setting === mark.opening);
   const told = mean ? `${rate(mean.mean)} ±${percent(mean.uRelative)} from ${runsText(mean.runs)}` : '';
-  const off = mean ? mean.mean / targetKgPerM2 - 1 : 0;
+  const off = mean ? mean.mean / targetSi - 1 : 0;
   const limit = isCeiling ? ' The rate is a limit, so the mark at or below it is taken.' : '';
   const goal = isCeiling ? 'under the limit' : `within ${percent(tolerance)}`;
   const uLast = runs.findLast(({ counts }) => counts)?.worked?.uReadings ?? 0;
@@ -109,20 +110,20 @@ const wantedFor = (mean: SettingMean, target: number, tolerance: number, isCeili
  * @param kind of the machine
  */
 export function offersFor(
-  { advice, targetKgPerM2, tolerance, chartPaceMPerS, widthM, chart }: CalibrationResult,
+  { advice, targetSi, tolerance, chartPaceMPerS, widthM, chart, dimension }: CalibrationResult,
   { isCeiling }: Pick<CalibrationInput, 'isCeiling'>,
   kind: RigKind,
 ): Offer[] {
   const kept = advice?.means.find(({ setting }) => setting === advice.setting);
-  if (!advice || !kept || targetKgPerM2 === null || !isEnded(advice.because)) return [];
-  const wanted = (mean: SettingMean) => wantedFor(mean, targetKgPerM2, tolerance, isCeiling);
+  if (!advice || !kept || targetSi === null || !isEnded(advice.because)) return [];
+  const wanted = (mean: SettingMean) => wantedFor(mean, targetSi, tolerance, isCeiling);
   const misses = (mean: SettingMean) => Math.abs(mean.mean / wanted(mean) - 1);
   return [kept, ...(advice.above ? [advice.above] : [])]
     .filter((mean) => misses(mean) > tolerance / 2)
     .toSorted((a, b) => misses(a) - misses(b))
     .flatMap((mean): Offer[] => {
       const mark = mean === kept ? advice.mark.label : chart.find((line) => line.mark.opening === mean.setting)?.mark.label; // prettier-ignore
-      const ways = corrections(kind, { meanKgPerM2: mean.mean, wantedKgPerM2: wanted(mean), paceMPerS: chartPaceMPerS ?? USUAL_PACE, widthM: widthM ?? 1 }); // prettier-ignore
+      const ways = corrections(kind, { meanKgPerM2: mean.mean, wantedKgPerM2: wanted(mean), paceMPerS: chartPaceMPerS ?? USUAL_PACE, widthM: widthM ?? 1 }).filter(({ by }) => by === 'pace' || !isPerLength(dimension)); // prettier-ignore
       return mark === undefined || ways.length === 0 ? [] : [{ mark, ways }];
     });
 }

@@ -84,9 +84,9 @@ describe('reference cases as a person types them', () => {
     const rig = { ...RED, kind: 'vehicle' as const };
     const metric = { units: { mass: 'kg', length: 'm' } as const, width: { text: '5', unit: 'm', by: 'chosen' } as const, scaleStep: '' }; // prettier-ignore
     const of = (readings: Record<string, string>) => evaluateCalibration(input({ ...metric, runs: [run('7', 'timed-catch', { tare: '0', gross: '2.46', course: '40', courseTime: '27.5', catchTime: '20', ...readings })] }), rig).runs[0]!.worked!; // prettier-ignore
-    expect(1000 * of({}).rateKgPerM2).toBeCloseTo(16.9125, 4);
+    expect(1000 * of({}).rateSi).toBeCloseTo(16.9125, 4);
     const thrice = of({ courseTime: '26.5', 'courseTime.2': '27.5', 'courseTime.3': '28.5' });
-    expect(1000 * thrice.rateKgPerM2).toBeCloseTo(16.9125, 4);
+    expect(1000 * thrice.rateSi).toBeCloseTo(16.9125, 4);
     // The scatter of the times is no reading: it enters with the runs that share them.
     expect(thrice.timings?.timesS).toEqual([26.5, 27.5, 28.5]);
     expect(timingBand([thrice.timings])).toBeLessThan(timingBand([of({}).timings]));
@@ -100,7 +100,7 @@ describe('reference cases as a person types them', () => {
       courseTime: '1',
       fillTime: '154.882155',
     });
-    expect(1e4 * evaluateCalibration(input({ ...metric, runs: [fill] }), RED).runs[0]!.worked!.rateKgPerM2).toBeCloseTo(220, 4); // prettier-ignore
+    expect(1e4 * evaluateCalibration(input({ ...metric, runs: [fill] }), RED).runs[0]!.worked!.rateSi).toBeCloseTo(220, 4); // prettier-ignore
   });
   it('L: two outlets into one row, by the grower’s own length of row on a hectare; outlets in its line', () => {
     const rig = benchRig({ ...redRig, kind: 'row-distributor', outlets: { count: '2', feeds: 'one-row' }, width: { text: '6600 m/ha', unit: 'm' } }); // prettier-ignore
@@ -108,7 +108,7 @@ describe('reference cases as a person types them', () => {
     const row = input({ units: { mass: 'kg', length: 'm' }, width: { text: '6600 m/ha', unit: 'm', by: 'chosen' }, target: { amount: '800', unit: 'kg/ha' }, runs: [both] }); // prettier-ignore
     const reading = evaluateCalibration(row, rig);
     expect(reading.errors).toEqual([]);
-    expect(1e4 * reading.runs[0]!.worked!.rateKgPerM2).toBeCloseTo(849.2, 6);
+    expect(1e4 * reading.runs[0]!.worked!.rateSi).toBeCloseTo(849.2, 6);
     expect(reading.runs[0]!.worked!.outlets!.imbalance).toBeCloseTo(0.09326425, 8);
     expect(workingText(runLine(both, reading.runs[0]!, row, rig))).toContain(
       '( 1.84 kg − 0 kg ) + ( 2.02 kg − 0 kg )',
@@ -121,8 +121,8 @@ describe('reference cases as a person types them', () => {
     const wide = { width: { text: '18', unit: 'ft' as const, by: 'chosen' as const } };
     const reading = read({ runs: [strip('11', '45.05', wide), run('11', 'run-out', { load: '9.0', left: '1.25', area: '900' }, wide)] }); // prettier-ignore
     const [first, second] = reading.runs;
-    expect(first!.worked!.rateKgPerM2 / PER_1000).toBeCloseTo(2.95 / 0.9, 6);
-    expect(second!.worked!.rateKgPerM2 / PER_1000).toBeCloseTo(2 * 8.611111, 4);
+    expect(first!.worked!.rateSi / PER_1000).toBeCloseTo(2.95 / 0.9, 6);
+    expect(second!.worked!.rateSi / PER_1000).toBeCloseTo(2 * 8.611111, 4);
     expect(runRemarks(input({ runs: [strip('11', '45.05', wide)] }).runs[0]!, first!, reading, input()).join(' ')).toContain('2 times the rate'); // prettier-ignore
   });
 });
@@ -275,7 +275,7 @@ describe('looking up', () => {
       beyond: null,
     });
     const under = lookUpMark(chart, 3.3 * PER_1000, true)!;
-    expect(under.line.rateKgPerM2).toBeLessThanOrEqual(3.3 * PER_1000);
+    expect(under.line.rateSi).toBeLessThanOrEqual(3.3 * PER_1000);
     expect(lookUpMark(chart, 9 * PER_1000, false)).toMatchObject({
       beyond: 'above',
       line: { mark: { label: '14' } },

@@ -1,6 +1,6 @@
 import { isBareNumber } from '../quantities/numbers.ts';
 import { showExact, showQuantity, type Shown } from '../quantities/show.ts';
-import { UNITS, type MassPerAreaUnit } from '../quantities/units.ts';
+import { UNITS } from '../quantities/units.ts';
 import { operator, term, word, type Working } from '../working/working.ts';
 import type { CalibrationResult } from './calibration.ts';
 import { areaUnitFor } from '../fields/size.ts';
@@ -11,19 +11,20 @@ import { MAX_PACE_APART } from './pace.ts';
 import { methodOf } from './methodTable.ts';
 import type { LineTerms, Parts } from './methods/method.ts';
 import { bandOfRun, rateAtWork, unitsOf, type RunResult } from './readRun.ts';
+import { dimensionOf, isPerLength, type BenchRateUnit } from './rate.ts';
 import { showRate, showSpeed, speedText } from './showBench.ts';
 
 const withUnit = (input: string, symbol: string): string =>
   isBareNumber(input) ? `${input.trim()} ${symbol}` : input.trim();
 
 /** The rate of a run with the band of its readings, as it was made; null while it is not complete. */
-export const showRun = ({ worked, ...run }: RunResult, unit: MassPerAreaUnit): Shown | null =>
-  worked && showRate(worked.rateKgPerM2, bandOfRun({ ...run, worked, pace: null }), unit);
+export const showRun = ({ worked, ...run }: RunResult, unit: BenchRateUnit): Shown | null =>
+  worked && showRate(worked.rateSi, bandOfRun({ ...run, worked, pace: null }), unit);
 
 /** The same at the pace of work. */
-export const showAtWork = (run: RunResult, unit: MassPerAreaUnit): Shown | null => {
+export const showAtWork = (run: RunResult, unit: BenchRateUnit): Shown | null => {
   const rate = rateAtWork(run);
-  return rate && showRate(rate.rateKgPerM2, bandOfRun(run), unit);
+  return rate && showRate(rate.rateSi, bandOfRun(run), unit);
 };
 
 const widthText = ({ text, unit }: WidthInput): string => withUnit(text, UNITS[unit].symbol);
@@ -60,9 +61,10 @@ function lineTermsOf(run: RunInput, calibration: CalibrationInput, { outlets, ro
   const isRowLength = isRowPerArea(calibration.width.text);
   const timed = ['courseTime', 'courseTime.2', 'courseTime.3'].filter((id, at) => at === 0 || isTyped(id));
   const spreadAt = run.width && run.width.text.trim() !== '' && widthText(run.width) !== widthText(calibration.width); // prettier-ignore
+  const isOnLength = isPerLength(dimensionOf(calibration.target.unit));
   const ground = (along: string, more: Parts): Parts =>
-    isRowLength
-      ? [over, ...(more.length > 0 ? [open, length(along), ...more, close] : [length(along)]), by, across]
+    isOnLength || isRowLength
+      ? [over, ...(more.length > 0 ? [open, length(along), ...more, close] : [length(along)]), ...(isOnLength ? [] : [by, across])] // prettier-ignore
       : [over, open, length(along), by, across, ...more, close];
   return {
     open,
@@ -91,7 +93,10 @@ function lineTermsOf(run: RunInput, calibration: CalibrationInput, { outlets, ro
       timed.length === 1
         ? [by, seconds('courseTime')]
         : [by, open, ...timed.flatMap((id, at) => [...(at > 0 ? [operator('+')] : []), seconds(id)]), close, over, term('timings', { number: String(timed.length), unit: '' })], // prettier-ignore
-    otherSpacing: () => (spreadAt ? [by, ownAcross, isRowLength ? by : over, across] : []),
+    otherSpacing() {
+      if (isOnLength) return [isRowPerArea((run.width ?? calibration.width).text) ? over : by, ownAcross];
+      return spreadAt ? [by, ownAcross, isRowLength ? by : over, across] : [];
+    },
     outletsPerRow: outlets / rows,
     isLeft: isTyped('tare') && Number.parseFloat(run.readings['left'] ?? '') > 0,
   };
@@ -137,7 +142,7 @@ export function paceLine(
     id: `run.${run.id}.pace`,
     label: 'At the pace of work',
     parts: [
-      term('as-run', showQuantity(worked.rateKgPerM2, calibration.target.unit, 4)),
+      term('as-run', showQuantity(worked.rateSi, calibration.target.unit, 4)),
       operator('×'),
       ...walked,
       operator('÷'),
@@ -152,16 +157,16 @@ export function paceLine(
 export function runRemarks(
   run: RunInput,
   reading: RunResult,
-  { targetKgPerM2, widthM: forM, paceMPerS }: CalibrationResult,
+  { targetSi, widthM: forM, paceMPerS }: CalibrationResult,
   calibration: CalibrationInput,
 ): string[] {
   const { worked, widthM, pace } = reading;
   if (!worked) return [];
-  if (worked.rateKgPerM2 === 0) return ['Nothing came out: first flow lies above this mark.'];
+  if (worked.rateSi === 0) return ['Nothing came out: first flow lies above this mark.'];
   const { outlets, outputKgPerM, paceMPerS: walked } = worked;
   const perMetre = showQuantity(outputKgPerM, 'g', 3).number;
-  const rate = rateAtWork(reading)!.rateKgPerM2;
-  const against = targetKgPerM2 === null ? null : rate / targetKgPerM2 - 1;
+  const rate = rateAtWork(reading)!.rateSi;
+  const against = targetSi === null ? null : rate / targetSi - 1;
   const { length, mass } = unitsOf(run, calibration);
   const isOther = walked && paceMPerS && pace && Math.abs(walked / paceMPerS - 1) > 0.02;
   const change = isOther ? 1 / pace.factor - 1 : 0;
@@ -173,7 +178,7 @@ export function runRemarks(
     ...(outlets
       ? [`Outlets gave ${outlets.netKg.map((kg) => showQuantity(kg, mass, 3).number).join(', ')} ${UNITS[mass].symbol}: ${showExact(outlets.imbalance * 100, 2)} % apart.${outlets.imbalance > 0.1 ? ' Look for a blocked or worn one.' : ''}`]
       : []),
-    ...(run.width && widthM && forM && Math.abs(widthM / forM - 1) > 0.01
+    ...(!isPerLength(dimensionOf(calibration.target.unit)) && run.width && widthM && forM && Math.abs(widthM / forM - 1) > 0.01
       ? [`It was run for passes ${widthText(run.width)} apart: here it is worked out for ${widthText(calibration.width)}, ${showExact(widthM / forM, 3)} times the rate.`]
       : []),
   ]; // prettier-ignore
@@ -185,15 +190,15 @@ const percentOff = (share: number): string =>
 /**
  * How far a run is from the rate that is wanted, in a word: "10 % heavy".
  *
- * @param targetKgPerM2 null: not known
+ * @param targetSi null: not known
  * @returns nothing while one of them is missing
  */
-export function againstText(run: RunResult, targetKgPerM2: number | null): string {
+export function againstText(run: RunResult, targetSi: number | null): string {
   const rate = rateAtWork(run);
-  if (!rate || targetKgPerM2 === null) return '';
-  if (rate.rateKgPerM2 === 0) return 'no flow';
+  if (!rate || targetSi === null) return '';
+  if (rate.rateSi === 0) return 'no flow';
   if (run.pace?.isApart) return 'another pace';
-  const off = rate.rateKgPerM2 / targetKgPerM2 - 1;
+  const off = rate.rateSi / targetSi - 1;
   if (Math.abs(off) < 0.005) return 'right on';
   return `${showExact(Math.abs(off) * 100, 2)} % ${off > 0 ? 'heavy' : 'light'}`;
 }

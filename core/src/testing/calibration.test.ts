@@ -27,9 +27,9 @@ describe('a calibration', () => {
   it('works each run out, in the units it was typed in', () => {
     const { runs, errors } = read({ runs: [strip('7', '14.35'), run('7', 'run-out', { load: '9.0', left: '1.25', area: '900' }), run('7', 'catch', { gross: '1.92 kg', tare: '0.74 kg', length: '6 m' })] }); // prettier-ignore
     expect(errors).toEqual([]);
-    expect(runs[0]!.worked!.rateKgPerM2 / PER_1000).toBeCloseTo(6.759259, 5);
-    expect(runs[1]!.worked!.rateKgPerM2 / PER_1000).toBeCloseTo(8.611111, 5);
-    expect(runs[2]!.worked!.rateKgPerM2).toBeCloseTo(1.18 / (6 * 9 * 0.3048), 9);
+    expect(runs[0]!.worked!.rateSi / PER_1000).toBeCloseTo(6.759259, 5);
+    expect(runs[1]!.worked!.rateSi / PER_1000).toBeCloseTo(8.611111, 5);
+    expect(runs[2]!.worked!.rateSi).toBeCloseTo(1.18 / (6 * 9 * 0.3048), 9);
   });
   it('a chosen spacing has no reading error, a measured width has; a stated scale step counts for each weighing', () => {
     const u = (more: Partial<CalibrationInput>) => read({ runs: [strip('7', '14.35')], ...more }).runs[0]!.worked!.uReadings; // prettier-ignore

@@ -12,20 +12,23 @@ import { NO_RIG, type BenchRig } from './benchRig.ts';
 import type { CalibrationInput, SignOffInput } from './calibrationInput.ts';
 import { plausibilityChecks, type PlausibilityCheck } from './plausibility.ts';
 import { countedRuns, readScaleStep, runReader, type RunResult } from './readRun.ts';
+import { dimensionOf, rateAs, type RateDimension } from './rate.ts';
 import { NO_RECORD, repeatsOf, type Run, type ScatterRecord } from './scatter.ts';
 import { chooseStart, fromShape, lookUp, starts, type Listed, type Start } from './start.ts';
 
-/** A rate at one of the machine's marks. */
+/** A rate at one of the machine's marks, in SI units of the calibration's dimension. */
 export interface ChartLine {
   readonly mark: Mark;
-  readonly rateKgPerM2: number;
+  readonly rateSi: number;
   readonly tested: boolean;
 }
 
 export interface CalibrationResult {
   /** The step that the scale shows, kg; null: not stated. */
   readonly scaleStepKg: number | null;
-  readonly targetKgPerM2: number | null;
+  /** What its rates are per; every rate of it is in SI units of that. */
+  readonly dimension: RateDimension;
+  readonly targetSi: number | null;
   readonly tolerance: number;
   readonly widthM: number | null;
   /** Pace of work, m/s: as typed, else the machine's usual one. Rates of runs that were timed are brought to it. */
@@ -78,7 +81,7 @@ function readLabel(
   const points = label.lines.flatMap(({ setting, amount }, at) => {
     const field = `label.lines.${at}`;
     const mark = rig.scale.marks.length === 0 ? null : readIfPresent(setting, () => readMark(setting, rig.scale, `${field}.setting`)); // prettier-ignore
-    const rate = readIfPresent(amount, () => readPositive(amount, { kind: 'massPerArea', bareUnit: target.unit, field: `${field}.amount` }, 'The label’s rate').si); // prettier-ignore
+    const rate = readIfPresent(amount, () => readPositive(amount, { kind: dimensionOf(target.unit), bareUnit: target.unit, field: `${field}.amount` }, 'The label’s rate').si); // prettier-ignore
     return mark && rate !== null ? [{ setting: mark.opening, rate }] : [];
   });
   return points.length > 0 ? { points, paceMPerS: labelPace ?? paceMPerS } : null;
@@ -132,9 +135,10 @@ export function evaluateCalibration(
   const { errors, tryRead, readIfPresent } = noted;
   tryRead(() => readName(input.name, 'name', 'Red spreader, lake feed'));
   const { target } = input;
-  const targetKgPerM2 = readIfPresent(
+  const dimension = dimensionOf(target.unit);
+  const targetSi = readIfPresent(
     target.amount,
-    () => readPositive(target.amount, { kind: 'massPerArea', bareUnit: target.unit, field: 'target.amount' }, 'The rate').si, // prettier-ignore
+    () => readPositive(target.amount, { kind: dimension, bareUnit: target.unit, field: 'target.amount' }, 'The rate').si, // prettier-ignore
   );
   const tolerance = readIfPresent(input.tolerance, () => readTolerance(input.tolerance)) ?? 0.05;
   const width = readIfPresent(input.width.text, () => readWidth(input.width, 'width.text'));
@@ -148,18 +152,19 @@ export function evaluateCalibration(
   if (input.signOff) noteSignOff(input.signOff, noted);
   const read = input.runs.map(runReader(input, rig, width, paceMPerS));
   const found = read.map(({ reading }) => reading);
-  const plausibility = plausibilityChecks(found, input, rig, targetKgPerM2);
+  const plausibility = plausibilityChecks(found, input, rig, targetSi);
   const asked = new Set(
     plausibility.flatMap(({ kind, runs }) => (kind === 'apart' || kind === 'tare' ? [] : runs)),
   );
   const runs = found.map((run) => (asked.has(run.id) ? Object.assign({}, run, { counts: false }) : run));
   const counted = countedRuns(runs);
-  const advice = targetKgPerM2 === null ? null : adviceOf(input, rig, counted, { target: targetKgPerM2, tolerance, paceMPerS: paceMPerS ?? USUAL_PACE, label, shape, record }); // prettier-ignore
+  const advice = targetSi === null ? null : adviceOf(input, rig, counted, { target: targetSi, tolerance, paceMPerS: paceMPerS ?? USUAL_PACE, label, shape, record }); // prettier-ignore
   const { marks } = rig.scale;
   const lines = chartOf(marks.map(({ opening }) => opening), advice?.means ?? []); // prettier-ignore
   return {
     scaleStepKg,
-    targetKgPerM2,
+    dimension,
+    targetSi,
     tolerance,
     widthM: width?.si ?? null,
     paceMPerS,
@@ -168,7 +173,7 @@ export function evaluateCalibration(
     runs,
     plausibility,
     advice,
-    chart: lines.map(({ setting, rate, tested }) => ({ mark: marks.find(({ opening }) => opening === setting)!, rateKgPerM2: rate, tested })), // prettier-ignore
+    chart: lines.map(({ setting, rate, tested }) => ({ mark: marks.find(({ opening }) => opening === setting)!, rateSi: rate, tested })), // prettier-ignore
     errors: [...errors, ...read.flatMap((each) => each.errors)],
   };
 }
@@ -176,13 +181,18 @@ export function evaluateCalibration(
 /**
  * The chart of a calibration as settings and rates, to lend its shape to another product.
  *
- * @returns null while fewer than two settings are tested
+ * @param dimension of the calibration that it is lent to
+ * @returns null while fewer than two settings are tested, or where its rates cannot be brought to that dimension
  */
-export function chartShape(reading: CalibrationResult): Listed | null {
+export function chartShape(
+  reading: CalibrationResult,
+  dimension: RateDimension = reading.dimension,
+): Listed | null {
   const means = reading.advice?.means ?? [];
-  if (means.length < 2) return null;
+  const one = rateAs({ si: 1, dimension: reading.dimension }, dimension, reading.widthM);
+  if (means.length < 2 || !one) return null;
   return {
-    points: means.map(({ setting, mean }) => ({ setting, rate: mean })),
+    points: means.map(({ setting, mean }) => ({ setting, rate: mean * one.si })),
     paceMPerS: reading.chartPaceMPerS ?? USUAL_PACE,
   };
 }

@@ -1,9 +1,9 @@
 import * as z from 'zod';
 import {
+  benchRateUnit,
   idOrNone,
   keyOf,
   lengthUnit,
-  massRateUnit,
   massUnit,
   notes,
   partId,
@@ -89,7 +89,7 @@ export const calibrationAim = z.object({
   productId: idOrNone,
   lot: text,
   grain: text,
-  target: z.object({ amount: text, unit: massRateUnit }),
+  target: z.object({ amount: text, unit: benchRateUnit }),
   /** 5 % ordinary, 10 % for what forgives. */
   tolerance: text,
   /** The target is the most that may be put down. */

@@ -5,6 +5,7 @@ import { UNITS, type UnitId } from '../quantities/units.ts';
 import type { CalibrationResult } from './calibration.ts';
 import type { CalibrationInput } from './calibrationInput.ts';
 import { lookUpMark } from './lookup.ts';
+import { rateIn } from './rate.ts';
 import { paceText, showRate } from './showBench.ts';
 
 /** What hangs on the machine: the printed chart. Every cell is text, ready to be drawn. */
@@ -30,7 +31,8 @@ export interface Card {
 
 /** A job that a card is made for: its rate one time over the ground, and that in words. */
 export interface CardJob {
-  readonly rateKgPerM2: number;
+  /** On the ground, kg/m2. */
+  readonly kgPerM2: number;
   readonly purpose: string;
 }
 
@@ -68,7 +70,8 @@ export function cardOf(
   const { signOff, target } = input;
   if (!signOff) return null;
   const { chart } = reading;
-  const found = job && lookUpMark(chart, job.rateKgPerM2, input.isCeiling);
+  const wanted = job && rateIn(reading.dimension, job.kgPerM2, reading.widthM);
+  const found = wanted && lookUpMark(chart, wanted.si, input.isCeiling);
   const setting = found?.line.mark.label ?? signOff.setting;
   const kept = chart.findIndex(({ mark }) => mark.label === setting);
   const rate = (kgPerM2: number) => showRate(kgPerM2, 0, target.unit);
@@ -79,10 +82,10 @@ export function cardOf(
     product: [input.product, named('grain', signOff.grain), named('lot', signOff.lot)].filter((part) => part !== '').join(', '), // prettier-ignore
     setting,
     control: rig.control.name,
-    rate: kept < 0 ? '' : rate(chart[kept]!.rateKgPerM2).number,
-    lines: linesToPrint(chart, Math.max(0, kept)).map(({ mark, rateKgPerM2 }) => ({
+    rate: kept < 0 ? '' : rate(chart[kept]!.rateSi).number,
+    lines: linesToPrint(chart, Math.max(0, kept)).map(({ mark, rateSi }) => ({
       setting: mark.label,
-      rate: rate(rateKgPerM2).number,
+      rate: rate(rateSi).number,
       isKept: mark.label === setting,
     })),
     rateUnit: UNITS[target.unit].symbol,

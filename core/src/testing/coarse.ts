@@ -28,7 +28,7 @@ export type Coarse =
  */
 export function coarseness(run: RunResult, tolerance: number): Coarse | null {
   const { worked } = run;
-  if (!worked || worked.rateKgPerM2 === 0 || bandOfRun(run) <= tolerance) return null;
+  if (!worked || worked.rateSi === 0 || bandOfRun(run) <= tolerance) return null;
   const weighing = worked.sources.find(({ of }) => of === 'weighing')?.u ?? 0;
   if (COVERAGE * weighing > tolerance && worked.stepKg !== null)
     return {
@@ -73,7 +73,7 @@ export function coarseText(run: RunResult, tolerance: number, calibration: Calib
   if (!coarse || !run.worked) return null;
   const band = bandOfRun(run);
   const { unit } = calibration.target;
-  const [low, high] = [1 - band, 1 + band].map((share) => showQuantity(Math.max(0, run.worked!.rateKgPerM2 * share), unit, 2).number); // prettier-ignore
+  const [low, high] = [1 - band, 1 + band].map((share) => showQuantity(Math.max(0, run.worked!.rateSi * share), unit, 2).number); // prettier-ignore
   const told = `this run cannot tell ${low} from ${high}.`;
   if (coarse.because !== 'weighing') return `${RULED_BY[coarse.because]} Until then ${told}`;
   const mass = (kg: number, figures: number) => {

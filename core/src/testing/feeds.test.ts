@@ -26,7 +26,7 @@ const input = (method: MethodId, readings: Record<string, string>, more: Partial
   ...more,
 }); // prettier-ignore
 const rate = (method: MethodId, readings: Record<string, string>, feeds: Feeds) =>
-  1e4 * evaluateCalibration(input(method, readings), rig(feeds)).runs[0]!.worked!.rateKgPerM2;
+  1e4 * evaluateCalibration(input(method, readings), rig(feeds)).runs[0]!.worked!.rateSi;
 
 // Each outlet gives 1.84 and 2.02 kg on 30 m: 3.86 kg in all.
 const APART = { 'tare.1': '0', 'gross.1': '1.84', 'tare.2': '0', 'gross.2': '2.02' };
@@ -78,11 +78,11 @@ describe('a run in which nothing came out', () => {
       rig('one-row'),
     );
     expect(equal.errors).toEqual([]);
-    expect(equal.runs[0]!.worked).toMatchObject({ rateKgPerM2: 0, netKg: 0 });
+    expect(equal.runs[0]!.worked).toMatchObject({ rateSi: 0, netKg: 0 });
     expect(equal.advice).toMatchObject({ because: 'no-flow', noFlow: 5, setting: 7 });
     const said = input('fill-time', {});
     const told = evaluateCalibration({ ...said, runs: [{ ...said.runs[0]!, noFlow: true }] }, rig('one-row'));
-    expect(told.runs[0]).toMatchObject({ counts: true, worked: { rateKgPerM2: 0 } });
+    expect(told.runs[0]).toMatchObject({ counts: true, worked: { rateSi: 0 } });
   });
   it('above a mark that flowed is asked about', () => {
     const base = input('weigh-back', { in: '12', left: '10', length: '30' });
@@ -99,7 +99,7 @@ describe('pace', () => {
   it('a run at another pace is brought to that of work; far from it, it does not count', () => {
     const near = strip('33');
     expect(near.runs[0]).toMatchObject({ counts: true, pace: { factor: expect.closeTo(30 / 33, 9) } });
-    expect(near.advice!.means[0]!.mean).toBeCloseTo(near.runs[0]!.worked!.rateKgPerM2 * (30 / 33), 12);
+    expect(near.advice!.means[0]!.mean).toBeCloseTo(near.runs[0]!.worked!.rateSi * (30 / 33), 12);
     const far = strip('12');
     expect(far.runs[0]).toMatchObject({ counts: false, pace: { isApart: true } });
     expect(far.advice).toMatchObject({ because: 'start', standing: 'open' });

@@ -1,5 +1,6 @@
 import { labelRate } from '../need/labelRate.ts';
 import { retype } from '../quantities/show.ts';
+import { isUnitOf } from '../quantities/units.ts';
 import { evaluateProduct } from '../products/evaluateProduct.ts';
 import { rigKind, type RigInput } from '../machines/index.ts';
 import { PRODUCT_KINDS, type ProductInput } from '../products/product.ts';
@@ -27,6 +28,8 @@ export function calibrationFor(
   const { package: pack, coverage, labelLow } = evaluateProduct(product);
   const rate = pack && coverage ? labelRate(pack.si, coverage.areaM2) : labelLow;
   const printed = product.settings.filter((setting) => isFor(setting.machine, machine));
+  // What a label says is on the ground.
+  const { unit } = input.target;
   const isForgiving = PRODUCT_KINDS[product.kind].puts === 'de-icer';
   const isDry = PRODUCT_KINDS[product.kind].form === 'dry';
   return {
@@ -38,8 +41,8 @@ export function calibrationFor(
     tolerance: isForgiving && input.tolerance === '5' ? '10' : input.tolerance,
     isCeiling: input.isCeiling || product.kind === 'granular-carrier',
     label:
-      printed.length > 0 && rate !== null && isDry
-        ? { pace: printed[0]!.pace, lines: printed.map(({ setting }) => ({ setting, amount: retype(rate, input.target.unit) })) } // prettier-ignore
+      printed.length > 0 && rate !== null && isDry && isUnitOf('massPerArea', unit)
+        ? { pace: printed[0]!.pace, lines: printed.map(({ setting }) => ({ setting, amount: retype(rate, unit) })) } // prettier-ignore
         : input.label,
   };
 }

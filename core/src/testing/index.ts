@@ -66,6 +66,16 @@ export {
 } from './testRun.ts';
 export { calibrationUpgrades } from './calibrationUpgrades.ts';
 export { benchRig, NO_RIG, type BenchRig } from './benchRig.ts';
+export {
+  dimensionOf,
+  isPerLength,
+  perArea,
+  rateAs,
+  rateIn,
+  type BenchRateUnit,
+  type Rate,
+  type RateDimension,
+} from './rate.ts';
 export { bandOfRun, rateAtWork, unitsOf, type RunResult } from './readRun.ts';
 export { evaluateCalibration, chartShape, type CalibrationResult, type ChartLine } from './calibration.ts';
 export { machineRecord } from './machineRecord.ts';

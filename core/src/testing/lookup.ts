@@ -1,10 +1,10 @@
 import { finite, requireFinite, requirePositive } from '../errors/preconditions.ts';
 import { toResult, type InputError } from '../errors/InputError.ts';
 import { readPositive } from '../quantities/quantity.ts';
-import type { MassPerAreaUnit } from '../quantities/units.ts';
 import { mismatchOf } from '../width/mismatch.ts';
 import type { CalibrationResult, ChartLine } from './calibration.ts';
 import type { CalibrationInput } from './calibrationInput.ts';
+import { dimensionOf, isPerLength, type BenchRateUnit } from './rate.ts';
 import { showRate } from './showBench.ts';
 
 /** Rates are shown to three figures: one that differs by no more was tested. */
@@ -22,24 +22,24 @@ export interface LookedUp {
 /**
  * "I need 3.2": the mark of the chart nearest in rate; at or below it where the rate is the most allowed.
  *
- * @param rateKgPerM2 above 0
+ * @param rateSi above 0
  * @returns null where the chart has no marks
  * @example lookUpMark(reading.chart, 0.0156, false).line.mark.label // '11'
  */
 export function lookUpMark(
   chart: CalibrationResult['chart'],
-  rateKgPerM2: number,
+  rateSi: number,
   isCeiling: boolean,
 ): LookedUp | null {
   const [first, last] = [chart[0], chart.at(-1)];
   if (!first || !last) return null;
-  requirePositive({ rateKgPerM2 });
-  for (const line of chart) requireFinite({ rate: line.rateKgPerM2, opening: line.mark.opening });
-  const allowed = isCeiling ? chart.filter((line) => line.rateKgPerM2 <= rateKgPerM2) : chart;
-  const away = (line: ChartLine) => Math.abs(line.rateKgPerM2 - rateKgPerM2);
+  requirePositive({ rateSi });
+  for (const line of chart) requireFinite({ rate: line.rateSi, opening: line.mark.opening });
+  const allowed = isCeiling ? chart.filter((line) => line.rateSi <= rateSi) : chart;
+  const away = (line: ChartLine) => Math.abs(line.rateSi - rateSi);
   const line = allowed.reduce((best, each) => (away(each) < away(best) ? each : best), allowed[0] ?? first);
-  const beyond = rateKgPerM2 < first.rateKgPerM2 * (1 - ROUNDING) ? 'below' : rateKgPerM2 > last.rateKgPerM2 * (1 + ROUNDING) ? 'above' : null; // prettier-ignore
-  return { line, off: finite(line.rateKgPerM2 / rateKgPerM2 - 1), beyond };
+  const beyond = rateSi < first.rateSi * (1 - ROUNDING) ? 'below' : rateSi > last.rateSi * (1 + ROUNDING) ? 'above' : null; // prettier-ignore
+  return { line, off: finite(line.rateSi / rateSi - 1), beyond };
 }
 
 /**
@@ -47,8 +47,8 @@ export function lookUpMark(
  *
  * @example markText(lookUpMark(reading.chart, 0.0156, false), 'lb/1000 ft2') // '3.33 lb / 1000 ft², 4.3 % over'
  */
-export function markText({ line, off }: LookedUp, rateUnit: MassPerAreaUnit): string {
-  const { number, unit } = showRate(line.rateKgPerM2, 0, rateUnit);
+export function markText({ line, off }: LookedUp, rateUnit: BenchRateUnit): string {
+  const { number, unit } = showRate(line.rateSi, 0, rateUnit);
   const side = Math.abs(off) < 5e-4 ? 'just that' : `${Math.abs(off * 100).toFixed(1)} % ${off > 0 ? 'over' : 'under'}`; // prettier-ignore
   return `${number} ${unit}, ${side}`;
 }
@@ -64,7 +64,7 @@ export function lookUpText(
   asked: string,
 ): { mark: string | null; text: string; error: InputError | null } {
   if (asked.trim() === '') return { mark: null, text: '', error: null };
-  const wanted = { kind: 'massPerArea', bareUnit: target.unit, field: 'lookUp' } as const;
+  const wanted = { kind: dimensionOf(target.unit), bareUnit: target.unit, field: 'lookUp' } as const;
   const { value, error } = toResult(() => readPositive(asked, wanted, 'The rate').si);
   const found = value === null ? null : lookUpMark(chart, value, isCeiling);
   if (!found) return { mark: null, text: '', error };
@@ -88,24 +88,29 @@ export interface SpreadPlan {
  *
  * The chart holds for its own spacing. Worked out anew for another one, a mark puts down `rate x own / other` there.
  *
- * @param rateKgPerM2 above 0
+ * @param kgPerM2 on the ground, above 0
  * @param passedM spacing of the sheet, m; null: that of the chart
  * @param recomputed the chart is worked out for the sheet's spacing
  * @returns null while the chart has no marks or no spacing
  * @example spreadPlan(reading, 0.0163, 2.74, false, false).found.line.mark.label // '11'
  */
 export function spreadPlan(
-  { chart, widthM }: Pick<CalibrationResult, 'chart' | 'widthM'>,
-  rateKgPerM2: number,
+  { chart, widthM, dimension }: Pick<CalibrationResult, 'chart' | 'widthM' | 'dimension'>,
+  kgPerM2: number,
   passedM: number | null,
   recomputed: boolean,
   isCeiling: boolean,
 ): SpreadPlan | null {
   if (widthM === null) return null;
   const passed = passedM ?? widthM;
+  if (isPerLength(dimension)) {
+    // What goes on a metre is what it is: the spacing alone makes a rate on the ground of it.
+    const onLength = lookUpMark(chart, kgPerM2 * passed, isCeiling);
+    return onLength && { found: onLength, workedM: passed, passedM: passed, times: null };
+  }
   const factor = recomputed ? widthM / passed : 1;
-  const there = chart.map((line) => Object.assign({}, line, { rateKgPerM2: line.rateKgPerM2 * factor }));
-  const found = lookUpMark(there, rateKgPerM2, isCeiling);
+  const there = chart.map((line) => Object.assign({}, line, { rateSi: line.rateSi * factor }));
+  const found = lookUpMark(there, kgPerM2, isCeiling);
   if (!found) return null;
   const times = recomputed ? null : (mismatchOf(widthM, passed)?.times ?? null);
   return { found, workedM: widthM, passedM: passed, times };
@@ -117,9 +122,11 @@ export function spreadPlan(
  * @returns null where the chart does not have the mark
  */
 export function outputAt(
-  { chart, widthM }: Pick<CalibrationResult, 'chart' | 'widthM'>,
+  { chart, widthM, dimension }: Pick<CalibrationResult, 'chart' | 'widthM' | 'dimension'>,
   label: string,
 ): number | null {
   const line = chart.find(({ mark }) => mark.label === label.trim());
-  return line && widthM !== null ? line.rateKgPerM2 * widthM : null;
+  if (!line) return null;
+  if (isPerLength(dimension)) return line.rateSi;
+  return widthM === null ? null : line.rateSi * widthM;
 }

@@ -55,7 +55,7 @@ export const isWholeRun = (id: MethodId, readings: Readings, outlets: number): b
 /** A run in which nothing came out, whatever was read. */
 export const NOTHING_OUT: Worked = {
   outputKgPerM: 0,
-  rateKgPerM2: 0,
+  rateSi: 0,
   uReadings: 0,
   sources: [],
   netKg: 0,
@@ -73,7 +73,7 @@ export const NOTHING_OUT: Worked = {
  */
 export function workRun(id: MethodId, readings: Readings, basis: RunBasis, field: string): Worked {
   const worked = methodOf(id).work(readings, basis);
-  if (worked.rateKgPerM2 > MAX_KG_PER_M2) throw new InputError('test.too-much', { field });
+  if (worked.rateSi > MAX_KG_PER_M2) throw new InputError('test.too-much', { field });
   return {
     ...worked,
     stepKg: stepIn(id, readings, basis.outlets),

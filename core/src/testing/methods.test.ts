@@ -70,7 +70,7 @@ const positive = (min: number, max: number) => fc.double({ min, max, noNaN: true
 describe('properties of the methods', () => {
   it('twice the product out is twice the rate; twice the ground is half of it', () =>
     fc.assert(fc.property(positive(0.1, 20), positive(5, 100), positive(0.5, 20), (netKg, length, width) => {
-      const rate = (net: number, l: number, w: number) => weighBack({ inKg: read(50 + net, 0), leftKg: read(50, 0), lengthM: read(l, 0), widthM: read(w, 0), runs: 1 }).rateKgPerM2; // prettier-ignore
+      const rate = (net: number, l: number, w: number) => weighBack({ inKg: read(50 + net, 0), leftKg: read(50, 0), lengthM: read(l, 0), widthM: read(w, 0), runs: 1 }).rateSi; // prettier-ignore
       const once = rate(netKg, length, width);
       expect(rate(2 * netKg, length, width) / once).toBeCloseTo(2, 6);
       expect(rate(netKg, 2 * length, width) / once).toBeCloseTo(0.5, 9);
@@ -78,21 +78,21 @@ describe('properties of the methods', () => {
     }))); // prettier-ignore
   it('the tare falls out: the same weight added to both weighings changes nothing', () =>
     fc.assert(fc.property(positive(0.2, 20), positive(0, 40), (netKg, extra) => {
-      const rate = (more: number) => caught({ grossKg: read(1 + netKg + more, 0), tareKg: read(1 + more, 0), lengthM: read(10, 0), widthM: read(1, 0), passes: 1 }).rateKgPerM2; // prettier-ignore
+      const rate = (more: number) => caught({ grossKg: read(1 + netKg + more, 0), tareKg: read(1 + more, 0), lengthM: read(10, 0), widthM: read(1, 0), passes: 1 }).rateSi; // prettier-ignore
       expect(rate(extra)).toBeCloseTo(rate(0), 9);
     }))); // prettier-ignore
   it('a container that fills in the time it has puts down what is wanted; slower, less', () =>
     fc.assert(fc.property(positive(0.002, 0.1), positive(0.5, 6), positive(0.5, 20), positive(0.5, 3), (targetKgPerM2, spacingM, containerKg, speedMPerS) => {
       const asked = { targetKgPerM2, spacingM, containerKg, speedMPerS, outletsPerRow: 1 };
       const { fillS, servesM } = fillAim(asked);
-      expect(rateFromFill(asked, fillS).rateKgPerM2 / targetKgPerM2).toBeCloseTo(1, 9);
-      expect(rateFromFill(asked, 2 * fillS).rateKgPerM2 / targetKgPerM2).toBeCloseTo(0.5, 9);
+      expect(rateFromFill(asked, fillS).rateSi / targetKgPerM2).toBeCloseTo(1, 9);
+      expect(rateFromFill(asked, 2 * fillS).rateSi / targetKgPerM2).toBeCloseTo(0.5, 9);
       expect(servesM * spacingM * targetKgPerM2).toBeCloseTo(containerKg, 9);
     }))); // prettier-ignore
   it('outlets that feed a row each count by their mean, all into one by their sum', () =>
     fc.assert(fc.property(fc.array(positive(0.2, 5), { minLength: 2, maxLength: 8 }), (nets) => {
       const of = (feeds: 'one-row' | 'own-rows') => rowOutlets({ catches: nets.map((net) => ({ grossKg: read(net, 0), tareKg: read(0, 0) })), lengthM: read(30, 0), rows: feeds === 'one-row' ? 1 : nets.length, rowMPerM2: 0.7 }); // prettier-ignore
-      expect(of('one-row').rateKgPerM2 / of('own-rows').rateKgPerM2).toBeCloseTo(nets.length, 6);
+      expect(of('one-row').rateSi / of('own-rows').rateSi).toBeCloseTo(nets.length, 6);
       expect(of('one-row').imbalance).toBeGreaterThanOrEqual(0);
       expect(of('own-rows').imbalance).toBeCloseTo(of('one-row').imbalance, 12);
     }))); // prettier-ignore

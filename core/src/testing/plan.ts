@@ -6,6 +6,7 @@ import type { BenchRig } from './benchRig.ts';
 import { USUAL_PACE, type CalibrationResult } from './calibration.ts';
 import type { CalibrationInput } from './calibrationInput.ts';
 import { methodOf, type MethodId } from './methodTable.ts';
+import { isPerLength } from './rate.ts';
 import { student95 } from './student.ts';
 import { resolutionU } from '../numeric/resolution.ts';
 import { COVERAGE, leastNet } from './uncertainty.ts';
@@ -144,16 +145,18 @@ export function planFor(
   method: MethodId,
   input: CalibrationInput,
   { hopperKg }: BenchRig,
-  { targetKgPerM2, widthM, scaleStepKg, tolerance, paceMPerS }: CalibrationResult,
+  { targetSi, widthM, scaleStepKg, tolerance, paceMPerS, dimension }: CalibrationResult,
 ): string[] {
-  if (targetKgPerM2 === null || widthM === null)
+  const isOnLength = isPerLength(dimension);
+  const needsWidth = !isOnLength || methodOf(method).planned === 'ground';
+  if (targetSi === null || (needsWidth && widthM === null))
     return ['Type the rate and the pass spacing, and the strip and the load are worked out before you walk.'];
   if (scaleStepKg === null)
     return ['Say what step your scale shows, and the strip and the load are worked out before you walk.'];
   const plan = planTest({
     method,
-    outputKgPerM: targetKgPerM2 * widthM,
-    widthM,
+    outputKgPerM: isOnLength ? targetSi : targetSi * (widthM ?? 1),
+    widthM: widthM ?? 1,
     scaleStepKg,
     tolerance,
     speedMPerS: paceMPerS ?? USUAL_PACE,

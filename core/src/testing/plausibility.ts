@@ -25,11 +25,11 @@ const APART = 0.15;
 function farOut(
   readings: readonly RunResult[],
   input: CalibrationInput,
-  targetKgPerM2: number,
+  targetSi: number,
 ): PlausibilityCheck[] {
   return readings.flatMap(({ id, worked }, at): PlausibilityCheck[] => {
-    if (!worked || worked.rateKgPerM2 <= FAR * targetKgPerM2) return [];
-    const times = showExact(worked.rateKgPerM2 / targetKgPerM2, 2);
+    if (!worked || worked.rateSi <= FAR * targetSi) return [];
+    const times = showExact(worked.rateSi / targetSi, 2);
     const net = showQuantity(worked.netKg, input.units.mass, 3);
     const text = `The run at ${input.runs[at]!.setting} comes to ${times} times the rate that is wanted, from ${net.number} ${net.unit}. Check the units of its weighings and lengths.`;
     return [{ id: `far.${id}`, kind: 'far', runs: [id], text, yes: 'It is right' }];
@@ -41,7 +41,7 @@ function farApart(readings: readonly RunResult[]): PlausibilityCheck[] {
   const counted = readings.flatMap((run) => {
     const rate = rateAtWork(run);
     return run.counts && run.mark && rate
-      ? [{ id: run.id, label: run.mark.label, setting: run.mark.opening, rate: rate.rateKgPerM2 }]
+      ? [{ id: run.id, label: run.mark.label, setting: run.mark.opening, rate: rate.rateSi }]
       : [];
   });
   return [...groupBySetting(counted).values()].flatMap((runs): PlausibilityCheck[] => {
@@ -57,11 +57,9 @@ function farApart(readings: readonly RunResult[]): PlausibilityCheck[] {
 
 /** A run in which nothing came out at or above a mark that flowed: it does not count, and one of the two went wrong. */
 function contradicting(readings: readonly RunResult[]): PlausibilityCheck[] {
-  const flowed = readings.filter(
-    ({ counts, mark, worked }) => counts && mark && worked && worked.rateKgPerM2 > 0,
-  );
+  const flowed = readings.filter(({ counts, mark, worked }) => counts && mark && worked && worked.rateSi > 0);
   return readings.flatMap(({ id, mark, worked, counts }): PlausibilityCheck[] => {
-    if (!counts || !mark || worked?.rateKgPerM2 !== 0) return [];
+    if (!counts || !mark || worked?.rateSi !== 0) return [];
     const other = flowed.find((run) => run.mark!.opening <= mark.opening);
     if (!other) return [];
     const text = `Nothing came out at ${mark.label}, and at ${other.mark!.label} it flowed. Look for a bridge in the hopper, or for a wrong mark, and exclude the run that went wrong.`;
@@ -96,13 +94,13 @@ function overfilled(
 /**
  * What has to be asked about the runs of a calibration; what was answered is left out.
  *
- * @param targetKgPerM2 null: not known, nothing is far from it
+ * @param targetSi null: not known, nothing is far from it
  */
 export function plausibilityChecks(
   readings: readonly RunResult[],
   input: CalibrationInput,
   rig: BenchRig,
-  targetKgPerM2: number | null,
+  targetSi: number | null,
 ): PlausibilityCheck[] {
   const isLive = (at: number) => input.runs[at]!.excluded.trim() === '';
   const live = readings.filter((_, at) => isLive(at));
@@ -110,11 +108,11 @@ export function plausibilityChecks(
   const open = (plausibility: readonly PlausibilityCheck[]) =>
     plausibility.filter(({ id }) => !input.confirmed.includes(id));
   const single = open([
-    ...(targetKgPerM2 === null ? [] : farOut(live, keep, targetKgPerM2)),
+    ...(targetSi === null ? [] : farOut(live, keep, targetSi)),
     ...(rig.hopperKg === null ? [] : overfilled(live, keep, rig.hopperKg)),
     ...emptyTare(input),
   ]);
   const asked = new Set(single.flatMap(({ runs }) => runs));
   const rest = live.filter(({ id }) => !asked.has(id));
-  return [...single, ...open(contradicting(rest)), ...open(farApart(rest.filter(({ worked }) => worked?.rateKgPerM2 !== 0)))]; // prettier-ignore
+  return [...single, ...open(contradicting(rest)), ...open(farApart(rest.filter(({ worked }) => worked?.rateSi !== 0)))]; // prettier-ignore
 }

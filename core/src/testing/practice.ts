@@ -8,6 +8,7 @@ import { fillAim, type FillAim } from './methods/fillTime.ts';
 import { methodOf } from './methodTable.ts';
 import type { MethodField } from './methods/method.ts';
 import { timedPace, timeToAimFor } from './pace.ts';
+import { isPerLength } from './rate.ts';
 import { readField, unitsOf } from './readRun.ts';
 
 /** Steadier than this on foot is as good as it gets. */
@@ -52,10 +53,11 @@ export function fillAimOf(
     return text === '' ? null : toResult(() => readField(fields.find((field) => field.id === id)!, text, unitsOf(run, input), id)).value; // prettier-ignore
   };
   const [full, empty] = [massOf('content'), massOf('tare')];
-  const { targetKgPerM2, widthM, paceMPerS } = reading;
+  const { targetSi, paceMPerS } = reading;
+  const widthM = isPerLength(reading.dimension) ? 1 : reading.widthM;
   const containerKg = full ? full.si - (empty?.si ?? 0) : 0;
-  if (!(containerKg > 0) || targetKgPerM2 === null || widthM === null || paceMPerS === null) return null;
-  return fillAim({ targetKgPerM2, spacingM: widthM, containerKg, speedMPerS: paceMPerS, outletsPerRow: outlets / rows }); // prettier-ignore
+  if (!(containerKg > 0) || targetSi === null || widthM === null || paceMPerS === null) return null;
+  return fillAim({ targetKgPerM2: targetSi, spacingM: widthM, containerKg, speedMPerS: paceMPerS, outletsPerRow: outlets / rows }); // prettier-ignore
 }
 
 /**

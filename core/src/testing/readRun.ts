@@ -13,6 +13,7 @@ import type { CalibrationInput, RunInput } from './calibrationInput.ts';
 import { isWholeRun, methodOf, NOTHING_OUT, workRun } from './methodTable.ts';
 import type { MethodField, Worked } from './methods/method.ts';
 import { atWorkingPace, type AtWorkingPace } from './pace.ts';
+import { dimensionOf, isPerLength } from './rate.ts';
 import { timingBand, type Run } from './scatter.ts';
 import { COVERAGE, type Reading } from './uncertainty.ts';
 
@@ -33,10 +34,10 @@ export interface RunResult {
 }
 
 /** The rate at the pace of work, kg/m2, with its relative standard uncertainty from the readings. */
-export function rateAtWork({ worked, pace }: RunResult): { rateKgPerM2: number; uReadings: number } | null {
+export function rateAtWork({ worked, pace }: RunResult): { rateSi: number; uReadings: number } | null {
   if (!worked) return null;
   const { factor, u } = pace ?? { factor: 1, u: 0 };
-  return { rateKgPerM2: worked.rateKgPerM2 * factor, uReadings: Math.hypot(worked.uReadings, u) };
+  return { rateSi: worked.rateSi * factor, uReadings: Math.hypot(worked.uReadings, u) };
 }
 
 /** Band of one run from its readings and its timings, about 95 %, share of its rate. */
@@ -48,7 +49,7 @@ export const countedRuns = (runs: readonly RunResult[]): Run[] =>
   runs.flatMap((run): Run[] => {
     const rate = rateAtWork(run);
     return run.counts && run.mark && rate
-      ? [{ setting: run.mark.opening, rate: rate.rateKgPerM2, uReadings: rate.uReadings, timings: run.worked!.timings }] // prettier-ignore
+      ? [{ setting: run.mark.opening, rate: rate.rateSi, uReadings: rate.uReadings, timings: run.worked!.timings }] // prettier-ignore
       : [];
   });
 
@@ -152,9 +153,19 @@ export function runReader(
   width: Reading | null,
   workMPerS: number | null,
 ) {
-  const { units, scaleStep } = calibration;
+  const { units, scaleStep, target } = calibration;
   const { kind, scale, outlets, rows } = rig;
-  const basis = JSON.stringify([units, scaleStep, width, workMPerS, kind, outlets, rows, scale.marks]);
+  const basis = JSON.stringify([
+    units,
+    scaleStep,
+    dimensionOf(target.unit),
+    width,
+    workMPerS,
+    kind,
+    outlets,
+    rows,
+    scale.marks,
+  ]);
   const stepOn = stepOfDay(calibration, outlets);
   return (run: RunInput, at: number): RunRead => {
     const stepKg = stepOn(run.onDay);
@@ -191,6 +202,9 @@ function readingsOf(run: RunInput, path: string, { calibration, rig, stepKg }: R
   return readings;
 } // prettier-ignore
 
+/** Over a metre, a rate is what goes on a metre. */
+const ONE_METRE: Reading = { si: 1, resolutionSi: 0 };
+
 /** Reads one run: its mark, and what it comes to once all that its method asks for is there. */
 function readRun(run: RunInput, at: number, how: ReadWith): RunRead {
   const { rig, width, workMPerS } = how;
@@ -201,15 +215,19 @@ function readRun(run: RunInput, at: number, how: ReadWith): RunRead {
   noteDay(tryRead, run.onDay, `${path}.onDay`);
   const own = run.width && readIfPresent(run.width.text, () => readWidth(run.width!, `${path}.width.text`));
   const readings = readingsOf(run, path, how, noted);
-  // A weighed load on known ground makes a rate without any width.
-  const spread = width ?? (methodOf(run.method).planned === 'ground' ? { si: 1, resolutionSi: 0 } : null);
-  const basis = spread && {
-    width: spread,
-    runWidthM: own?.si ?? spread.si,
-    outlets: rig.outlets,
-    rows: rig.rows,
-  };
-  const isWhole = errors.length === 0 && basis !== null && isWholeRun(run.method, readings, rig.outlets);
+  // What goes on a metre of row or lane needs no width; a weighed load on known ground makes a rate without any.
+  const isOnGround = methodOf(run.method).planned === 'ground';
+  const isOnLength = isPerLength(dimensionOf(how.calibration.target.unit));
+  const spread = isOnLength ? ONE_METRE : (width ?? (isOnGround ? ONE_METRE : null));
+  const runWidthM = own?.si ?? width?.si ?? (isOnLength && isOnGround ? null : 1);
+  const basis = spread &&
+    runWidthM !== null && {
+      width: spread,
+      runWidthM,
+      outlets: rig.outlets,
+      rows: rig.rows,
+    };
+  const isWhole = errors.length === 0 && basis && isWholeRun(run.method, readings, rig.outlets);
   const worked = run.noFlow
     ? NOTHING_OUT
     : isWhole

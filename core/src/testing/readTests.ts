@@ -1,8 +1,9 @@
 import { InputError } from '../errors/InputError.ts';
-import { isUnitOf, type LengthUnit, type MassPerAreaUnit, type MassUnit } from '../quantities/units.ts';
+import { isUnitOf, type LengthUnit, type MassUnit } from '../quantities/units.ts';
 import { isBareNumber } from '../quantities/numbers.ts';
 import { blankCalibration, blankRun, type CalibrationInput, type RunInput } from './calibrationInput.ts';
 import { METHOD_IDS, METHODS, methodOf, type MethodId } from './methodTable.ts';
+import { RATE_DIMENSIONS, type BenchRateUnit } from './rate.ts';
 import { NOTHING_CAME_OUT, TEST_COLUMNS } from './testsTable.ts';
 
 /** A calibration from a table, and the machine that it names. */
@@ -62,7 +63,7 @@ function runOf(row: Row, line: number, id: string): RunInput {
 
 function headOf(row: Row, line: number): CalibrationInput {
   const unit = row['Unit of the rate'].trim();
-  if (!isUnitOf('massPerArea', unit)) throw new InputError('unit.other-kind', { field: `line ${line}`, unit, kind: 'a weight per area', hint: 'lb/1000 ft2' }); // prettier-ignore
+  if (!RATE_DIMENSIONS.some((dimension) => isUnitOf(dimension, unit))) throw new InputError('unit.other-kind', { field: `line ${line}`, unit, kind: 'a weight per area', hint: 'lb/1000 ft2' }); // prettier-ignore
   const units = unitsOf(row, line);
   const width = /^(.*?)\s*([a-z]+)$/i.exec(row['Width'].trim());
   const widthUnit = width && isUnitOf('length', width[2]!) && isBareNumber(width[1]!) ? (width[2] as LengthUnit) : null; // prettier-ignore
@@ -71,7 +72,7 @@ function headOf(row: Row, line: number): CalibrationInput {
     name: row['Calibration'].trim(),
     product: row['Product'].trim(),
     lot: row['Lot'].trim(),
-    target: { amount: row['Wanted'].trim(), unit: unit as MassPerAreaUnit },
+    target: { amount: row['Wanted'].trim(), unit: unit as BenchRateUnit },
     tolerance: row['Tolerance, %'].trim() || '5',
     width: { text: widthUnit ? width![1]! : row['Width'].trim(), unit: widthUnit ?? units.length, by: 'chosen' }, // prettier-ignore
     units,

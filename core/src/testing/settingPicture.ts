@@ -1,8 +1,8 @@
 import { fromSi } from '../quantities/convert.ts';
-import type { MassPerAreaUnit } from '../quantities/units.ts';
 import { rigKind, type RigKind } from '../machines/kinds.ts';
 import type { CalibrationResult } from './calibration.ts';
 import { rateChangeAtPace } from './pace.ts';
+import { dimensionOf, rateAs, type BenchRateUnit } from './rate.ts';
 import { countedRuns } from './readRun.ts';
 
 /** A point of the chart: opening of the mark, rate in the unit of the chart, and half the width of its band. */
@@ -40,18 +40,19 @@ function bandAt(means: readonly { setting: number; uRelative: number }[], x: num
 }
 
 /**
- * What the chart of a calibration shows, in the unit of its rates.
+ * What the chart of a calibration shows, in a unit of rates; nothing where its own cannot be brought to that.
  *
  * @example settingPicture(reading, 'lb/1000 ft2', 'push-rotary').means[0] // { x: 6, y: 1.17, band: 0.098 }
  */
 export function settingPicture(
-  { advice, runs, targetKgPerM2, tolerance }: CalibrationResult,
-  unit: MassPerAreaUnit,
+  { advice, runs, targetSi, tolerance, dimension, widthM }: CalibrationResult,
+  unit: BenchRateUnit,
   kind: RigKind,
 ): SettingPicture {
-  const inUnit = (kgPerM2: number) => fromSi(kgPerM2, unit);
-  const means = advice?.means ?? [];
-  const curve = advice?.curve ?? null;
+  const one = rateAs({ si: 1, dimension }, dimensionOf(unit), widthM);
+  const inUnit = (si: number) => fromSi(si * (one?.si ?? 0), unit);
+  const means = (one && advice?.means) ?? [];
+  const curve = (one && advice?.curve) ?? null;
   const points = curve
     ? Array.from({ length: STEPS + 1 }, (_, at): ChartPoint => {
         const x = curve.from + ((curve.to - curve.from) * at) / STEPS;
@@ -70,7 +71,7 @@ export function settingPicture(
     faster: atPace(1 + PACE_SPREAD),
     runs: countedRuns(runs).map(({ setting, rate }) => ({ x: setting, y: inUnit(rate), band: 0 })),
     means: means.map(({ setting, mean, uRelative }) => ({ x: setting, y: inUnit(mean), band: inUnit(mean * uRelative) })), // prettier-ignore
-    next: advice && targetKgPerM2 !== null ? { x: advice.setting, y: inUnit(advice.expected ?? targetKgPerM2), band: 0 } : null, // prettier-ignore
-    target: targetKgPerM2 === null ? null : { x: 0, y: inUnit(targetKgPerM2), band: inUnit(targetKgPerM2 * tolerance) }, // prettier-ignore
+    next: advice && targetSi !== null ? { x: advice.setting, y: inUnit(advice.expected ?? targetSi), band: 0 } : null, // prettier-ignore
+    target: targetSi === null ? null : { x: 0, y: inUnit(targetSi), band: inUnit(targetSi * tolerance) }, // prettier-ignore
   };
 }

@@ -1,5 +1,6 @@
 import { showExact, showQuantity, showWithUncertainty, type Shown } from '../quantities/show.ts';
-import { UNITS, type MassPerAreaUnit, type UnitId } from '../quantities/units.ts';
+import type { BenchRateUnit } from './rate.ts';
+import { UNITS, type UnitId } from '../quantities/units.ts';
 
 /**
  * A rate with its band.
@@ -7,7 +8,7 @@ import { UNITS, type MassPerAreaUnit, type UnitId } from '../quantities/units.ts
  * @param uRelative about 95 %, share of it; 0: not known
  * @example showRate(0.0326, 0.046, 'lb/1000 ft2') // { number: '6.7', band: '0.3', unit: 'lb / 1000 ft²' }
  */
-export const showRate = (kgPerM2: number, uRelative: number, unit: MassPerAreaUnit): Shown =>
+export const showRate = (kgPerM2: number, uRelative: number, unit: BenchRateUnit): Shown =>
   uRelative > 0 && uRelative < 1 && kgPerM2 > 0
     ? showWithUncertainty(kgPerM2, uRelative * kgPerM2, unit)
     : showQuantity(kgPerM2, unit);

@@ -100,7 +100,7 @@ describe('a calibration with its runs', () => {
   it('reads each run in its own units', () => {
     const metric = { ...aim, units: { mass: 'kg', length: 'm' } as const };
     const rateOf = (of: typeof metric | typeof aim) =>
-      evaluateCalibration(withRuns(of, [row('a', 0)], [])).runs[0]?.worked?.rateKgPerM2;
+      evaluateCalibration(withRuns(of, [row('a', 0)], [])).runs[0]?.worked?.rateSi;
     expect(rateOf(aim)).toBeGreaterThan(0.01);
     expect(rateOf(metric)).toBe(rateOf(aim));
   });

@@ -37,12 +37,12 @@ const printed = (value: number, as: number, digits = 6) =>
 describe('reference cases', () => {
   it('F: weigh-back over a strip measured by tape', () => {
     const strip = { inKg: reading(18, 0.05, LB), leftKg: reading(14.35, 0.05, LB), lengthM: reading(60, 0.5 / 12, FT), widthM: reading(9, 0.5, FT), runs: 1 }; // prettier-ignore
-    const { rateKgPerM2, uReadings } = weighBack(strip);
-    printed(rateKgPerM2 / PER_1000, 6.759259);
+    const { rateSi, uReadings } = weighBack(strip);
+    printed(rateSi / PER_1000, 6.759259);
     printed(200 * uReadings, 3.397159);
   });
   it('G: a catch less its tare; what a coarse scale can tell', () => {
-    printed(caught({ grossKg: chosen(1.92), tareKg: chosen(0.74), lengthM: chosen(6), widthM: chosen(4), passes: 1 }).rateKgPerM2 * 1000, 49.166667); // prettier-ignore
+    printed(caught({ grossKg: chosen(1.92), tareKg: chosen(0.74), lengthM: chosen(6), widthM: chosen(4), passes: 1 }).rateSi * 1000, 49.166667); // prettier-ignore
     const small = caught({ grossKg: reading(1.3, 0.1), tareKg: reading(1, 0.1), lengthM: chosen(6), widthM: chosen(4), passes: 1 }); // prettier-ignore
     printed(200 * small.uReadings, 27.216553);
     printed(leastNet(0.1, 0.1), 0.816497);
@@ -60,9 +60,9 @@ describe('reference cases', () => {
     printed(100 * settingMeans([H[0]!])[0]!.uRelative, 8.668208);
   });
   it('I: a timed catch standing still', () =>
-    printed(1000 * timedCatch({ catches: [{ grossKg: chosen(2.46), tareKg: chosen(0) }], catchS: chosen(20), courseM: chosen(40), courseS: chosen(27.5), spacingM: chosen(5) }).rateKgPerM2, 16.9125, 4)); // prettier-ignore
+    printed(1000 * timedCatch({ catches: [{ grossKg: chosen(2.46), tareKg: chosen(0) }], catchS: chosen(20), courseM: chosen(40), courseS: chosen(27.5), spacingM: chosen(5) }).rateSi, 16.9125, 4)); // prettier-ignore
   it('J: run-out', () =>
-    printed(runOut({ loadKg: chosen(9, LB), leftKg: chosen(1.25, LB), areaM2: chosen(900, FT * FT) }).rateKgPerM2 / PER_1000, 8.611111)); // prettier-ignore
+    printed(runOut({ loadKg: chosen(9, LB), leftKg: chosen(1.25, LB), areaM2: chosen(900, FT * FT) }).rateSi / PER_1000, 8.611111)); // prettier-ignore
   it('K: how long a container may take to fill', () => {
     const asked = {
       targetKgPerM2: 0.022,
@@ -75,11 +75,11 @@ describe('reference cases', () => {
     printed(outputKgPerM, 0.033);
     printed(servesM, 139.393939);
     printed(fillS, 154.882155);
-    expect(rateFromFill(asked, fillS).rateKgPerM2).toBeCloseTo(0.022, 12);
+    expect(rateFromFill(asked, fillS).rateSi).toBeCloseTo(0.022, 12);
   });
   it('L: two outlets into one row', () => {
     const found = rowOutlets({ catches: [1.84, 2.02].map((kg) => ({ grossKg: chosen(kg), tareKg: chosen(0) })), lengthM: chosen(30), rows: 1, rowMPerM2: 0.66 }); // prettier-ignore
-    printed(found.rateKgPerM2 * 1e4, 849.2, 1);
+    printed(found.rateSi * 1e4, 849.2, 1);
     printed(100 * found.imbalance, 9.326425);
   });
   it('R: pace over a course, and what another pace does', () => {

@@ -60,7 +60,7 @@ export function testsTable(tested: readonly TestedMachine[]): string[][] {
     input.runs.map((run, at) => {
       const read = reading.runs[at];
       const worked = read?.worked;
-      const rate = worked ? fromSi(worked.rateKgPerM2, input.target.unit) : null;
+      const rate = worked ? fromSi(worked.rateSi, input.target.unit) : null;
       return [
         input.name,
         machine,

@@ -164,7 +164,7 @@ describe('a chart passed at another spacing', () => {
   const strip = (setting: string, left: string) => ({ ...blankRun(setting, '2026-04-10', 'weigh-back'), setting, readings: { in: '48.00', left, length: '100' } }); // prettier-ignore
   const chart = evaluateCalibration({ ...blankCalibration('us'), name: 'Red', target: { amount: '3', unit: 'lb/1000 ft2' }, width: { text: '18', unit: 'ft', by: 'chosen' }, runs: [strip('8', '46.2'), strip('12', '42.6')] }, rig); // prettier-ignore
   it('worked out for the full throw and passed at half of it: double, unless it is worked out anew', () => {
-    const rate = chart.chart.find(({ mark }) => mark.label === '10')!.rateKgPerM2;
+    const rate = chart.chart.find(({ mark }) => mark.label === '10')!.rateSi;
     expect(spreadPlan(chart, rate, 9 * 0.3048, false, false)).toMatchObject({ times: expect.closeTo(2, 9), found: { line: { mark: { label: '10' } } } }); // prettier-ignore
     expect(spreadPlan(chart, rate, 18 * 0.3048, false, false)!.times).toBeNull();
     expect(spreadPlan(chart, rate, null, false, false)!.times).toBeNull();

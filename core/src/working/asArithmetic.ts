@@ -20,6 +20,7 @@ const DIMENSIONS: Readonly<Partial<Record<Kind, Dimension>>> = {
   massPerArea: [1, -2, 0, 0],
   volumePerArea: [0, -2, 0, 1],
   massPerRowLength: [1, -1, 0, 0],
+  massPerLaneLength: [1, -1, 0, 0],
   speed: [0, 1, -1, 0],
   density: [1, 0, 0, -1],
 };

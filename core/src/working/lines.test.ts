@@ -175,15 +175,20 @@ it.each(METHOD_IDS)(
       readings: READINGS[method],
       feeds: fc.constantFrom('one-row' as const, 'own-rows' as const),
       width: fc.constantFrom('1.50', '5', '6600 m/ha'),
+      target: fc.constantFrom(
+        { amount: '300', unit: 'kg/ha' as const },
+        { amount: '33', unit: 'g/m of row' as const },
+        { amount: '200', unit: 'lb/lane-mile' as const },
+      ),
       spreadAt: fc.constantFrom('', '2.20'),
       noFlow: fc.constantFrom(false, false, false, true),
     });
     fc.assert(
-      fc.property(any, ({ readings, feeds, width, spreadAt, noFlow }) => {
+      fc.property(any, ({ readings, feeds, width, spreadAt, noFlow, target }) => {
         const rig = { ...blankRig('metric'), name: 'Red', kind: 'row-distributor' as const, control, outlets: { count: '2', feeds }, pace: { course: '40', unit: 'm' as const, time: '30.77' } }; // prettier-ignore
         const own = spreadAt === '' ? null : { text: spreadAt, unit: 'm' as const, by: 'chosen' as const };
         const runs = [{ ...blankRun('a', '2026-04-10', method), setting: '5', readings, width: own, noFlow }];
-        const input = { ...blankCalibration('metric'), name: 'Red', target: { amount: '300', unit: 'kg/ha' as const }, width: { text: width, unit: 'm' as const, by: 'measured' as const }, runs }; // prettier-ignore
+        const input = { ...blankCalibration('metric'), name: 'Red', target, width: { text: width, unit: 'm' as const, by: 'measured' as const }, runs }; // prettier-ignore
         const lines = benchLines(input, rig);
         for (const line of lines) if (!noFlow) isTrue(line);
       }),

@@ -1,12 +1,18 @@
 import { Box, Button } from '@chakra-ui/react';
-import { UNITS, type LengthUnit, type MassPerAreaUnit, type MassUnit } from '@steady-scatter/core/quantities';
-import { rigKind } from '@steady-scatter/core/machines';
+import { UNITS, type LengthUnit, type MassUnit } from '@steady-scatter/core/quantities';
+import { rigKind, type RigKind } from '@steady-scatter/core/machines';
 import { PRODUCT_KINDS } from '@steady-scatter/core/products';
-import { isEmptyRun, STARTS, type CalibrationInput, type StartId } from '@steady-scatter/core/testing';
+import {
+  isEmptyRun,
+  STARTS,
+  type BenchRateUnit,
+  type CalibrationInput,
+  type StartId,
+} from '@steady-scatter/core/testing';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { DocFormProps } from '../documents/DocPage.tsx';
-import { RATE_CHOICES } from '../need/units.ts';
+import { LANE_RATE_CHOICES, RATE_CHOICES, ROW_RATE_CHOICES } from '../need/units.ts';
 import { LENGTH_CHOICES } from '../sites/units.ts';
 import { Choice } from '../ui/Choice.tsx';
 import { LabelledField } from '../ui/LabelledField.tsx';
@@ -31,6 +37,17 @@ export interface AimProps extends DocFormProps<CalibrationInput> {
   on: CalibrationContext;
   /** Id of this calibration; null for a new one. */
   id: string | null;
+}
+
+/** Rates that a machine is asked for: on the ground, and on a length of what it treats; the one that stands is among them. */
+function rateChoices(kind: RigKind | null, stands: BenchRateUnit): readonly BenchRateUnit[] {
+  const treats = kind ? rigKind(kind).treats : [];
+  const offered: readonly BenchRateUnit[] = [
+    ...RATE_CHOICES,
+    ...(treats.includes('rows') ? ROW_RATE_CHOICES : []),
+    ...(treats.includes('lanes') ? LANE_RATE_CHOICES : []),
+  ];
+  return offered.includes(stands) ? offered : [...offered, stands];
 }
 
 /** Which machine, what product, and what is wanted of them. */
@@ -96,10 +113,13 @@ export function AimFields(props: AimProps) {
           error={errorAt('target.amount')}
           onChange={(amount) => onChange({ ...input, target: { ...target, amount } })}
         />
-        <Choice<MassPerAreaUnit>
+        <Choice<BenchRateUnit>
           label="Rates are in"
           value={target.unit}
-          options={RATE_CHOICES.map((unit) => ({ id: unit, label: UNITS[unit].symbol }))}
+          options={rateChoices(on.rig?.kind ?? null, target.unit).map((unit) => ({
+            id: unit,
+            label: UNITS[unit].symbol,
+          }))}
           onChange={(unit) => onChange({ ...input, target: { ...target, unit } })}
         />
         <LabelledField

@@ -15,7 +15,7 @@ const SettingChart = lazy(() => import('./SettingChart.tsx'));
 function missingText({ rig, bench, reading }: CalibrationContext): string {
   if (!rig) return 'Say which machine it is: its marks are needed to say what to set.';
   if (bench.scale.marks.length < 2) return 'Type the marks of the machine’s control on its own page.';
-  return reading.targetKgPerM2 === null ? 'Type the rate that is wanted.' : '';
+  return reading.targetSi === null ? 'Type the rate that is wanted.' : '';
 }
 
 /** The mark to set now and why, the curve behind it, and the way to the next round. */

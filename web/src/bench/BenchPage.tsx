@@ -1,5 +1,5 @@
-import { UNITS, type MassPerAreaUnit } from '@steady-scatter/core/quantities';
-import { adviceText, type CalibrationInput } from '@steady-scatter/core/testing';
+import { UNITS } from '@steady-scatter/core/quantities';
+import { adviceText, type BenchRateUnit, type CalibrationInput } from '@steady-scatter/core/testing';
 import { MISSING } from '@steady-scatter/core/working';
 import { DocList } from '../documents/DocList.tsx';
 import { dayText } from '../ui/dayText.ts';
@@ -39,7 +39,7 @@ export default function BenchPage() {
           header: 'Rate',
           end: true,
           wide: true,
-          cell: ({ target, targetUnit }) => (target ? `${target} ${UNITS[targetUnit as MassPerAreaUnit].symbol}` : MISSING), // prettier-ignore
+          cell: ({ target, targetUnit }) => (target ? `${target} ${UNITS[targetUnit as BenchRateUnit].symbol}` : MISSING), // prettier-ignore
         },
         { header: 'Setting', cell: of(stands) },
         { header: 'Its chart', wide: true, cell: of(holds) },

@@ -25,7 +25,7 @@ export function RateTable({ input, on }: { input: CalibrationInput; on: Calibrat
         fontSize="16px"
         fontVariantNumeric="tabular-nums"
       >
-        {chart.map(({ mark, rateKgPerM2, tested }) => (
+        {chart.map(({ mark, rateSi, tested }) => (
           <Box
             as="li"
             key={mark.label}
@@ -41,7 +41,7 @@ export function RateTable({ input, on }: { input: CalibrationInput; on: Calibrat
               {mark.label}
               {tested ? ' ●' : ''}
             </span>
-            <span>{showRate(rateKgPerM2, 0, input.target.unit).number}</span>
+            <span>{showRate(rateSi, 0, input.target.unit).number}</span>
           </Box>
         ))}
       </Box>

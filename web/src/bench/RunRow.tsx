@@ -206,7 +206,7 @@ export function RunRow({
             ? 'under way'
             : isStruck
               ? `excluded: ${run.excluded}`
-              : againstText(read, reading.targetKgPerM2)}
+              : againstText(read, reading.targetSi)}
         </chakra.span>
         <Box hideBelow="md">
           <ChevronDown size={18} aria-hidden />

@@ -3,6 +3,7 @@ import type { ProductInput } from '@steady-scatter/core/products';
 import {
   benchRig,
   chartShape,
+  dimensionOf,
   machineRecord,
   NO_RIG,
   evaluateCalibration,
@@ -70,7 +71,7 @@ export function calibrationContext(
   const bench = rig ? benchRig(rig) : NO_RIG;
   const other =
     input.shape === '' ? null : (calibrations.find((each) => each.id === input.shape)?.input ?? null);
-  const shape = other ? chartShape(evaluateCalibration(other, bench)) : null;
+  const shape = other ? chartShape(evaluateCalibration(other, bench), dimensionOf(input.target.unit)) : null;
   const record = machineRecord(calibrations, { id, input }, bench, today());
   return {
     rig,

@@ -4,6 +4,8 @@ import {
   RATE_AREAS,
   UNITS,
   type MassPerAreaUnit,
+  type MassPerLaneUnit,
+  type MassPerRowUnit,
   type MassUnit,
   type RateAreaUnit,
   type VolumePerAreaUnit,
@@ -24,6 +26,10 @@ export const RATE_CHOICES = [
   'g/m2',
   'kg/100 m2',
 ] as const satisfies readonly MassPerAreaUnit[];
+
+/** The same where rows are fed, and where lanes are treated. */
+export const ROW_RATE_CHOICES = ['lb/100 row ft', 'g/m of row'] as const satisfies readonly MassPerRowUnit[];
+export const LANE_RATE_CHOICES = ['lb/lane-mile', 'kg/lane-km'] as const satisfies readonly MassPerLaneUnit[];
 
 export const VOLUME_CHOICES = [
   'gal',

@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import { showQuantity } from '@steady-scatter/core/quantities';
+import { showQuantity, systemOf } from '@steady-scatter/core/quantities';
 import { outputAt } from '@steady-scatter/core/testing';
 import { levelText } from '@steady-scatter/core/width';
 import { calibrationContext, useBenchShelf } from '../bench/calibrationContext.ts';
@@ -22,7 +22,10 @@ export function Level({ input, on, onChange }: WidthProps) {
     if (caughtKgPerM !== null) return levelText(caughtKgPerM, outputKgPerM);
     const at = on.reading.lookedM;
     if (at === null) return null;
-    const mean = showQuantity(outputKgPerM / at, chosen.target.unit);
+    const mean = showQuantity(
+      outputKgPerM / at,
+      systemOf(chosen.target.unit) === 'us' ? 'lb/1000 ft2' : 'kg/ha',
+    );
     return `The shape is from the trays, the level from weighing: ${mean.number} ${mean.unit} on average at this spacing.`;
   };
   return (

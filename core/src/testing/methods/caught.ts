@@ -16,7 +16,7 @@ export interface Caught {
  * A catch over a length: `(gross - tare) / (length x width x passes)`.
  *
  * @throws InputError test.nothing-out when the full container is not heavier than the empty one
- * @example caught({ grossKg: read(1.92), tareKg: read(0.74), lengthM: read(6), widthM: wide(4), passes: 1 }).rateKgPerM2 // 0.0491667
+ * @example caught({ grossKg: read(1.92), tareKg: read(0.74), lengthM: read(6), widthM: wide(4), passes: 1 }).rateSi // 0.0491667
  */
 export const caught = ({ grossKg, tareKg, lengthM, widthM, passes }: Caught): TestResult =>
   overLength(netOf(grossKg, tareKg, 'tare'), lengthM, widthM, passes);

@@ -42,15 +42,15 @@ export function fillAim(asked: FillTime): FillAim {
  * The rate from the time that a container took to fill.
  *
  * @param filledS s, above 0
- * @example rateFromFill({ targetKgPerM2: 0.022, spacingM: 1.5, containerKg: 4.6, speedMPerS: 0.9, outletsPerRow: 1 }, 142).rateKgPerM2 // 0.023996: 9 % over the target
+ * @example rateFromFill({ targetKgPerM2: 0.022, spacingM: 1.5, containerKg: 4.6, speedMPerS: 0.9, outletsPerRow: 1 }, 142).rateSi // 0.023996: 9 % over the target
  */
 export function rateFromFill(
   { containerKg, speedMPerS, spacingM, outletsPerRow }: Omit<FillTime, 'targetKgPerM2'>,
   filledS: number,
-): { outputKgPerM: number; rateKgPerM2: number } {
+): { outputKgPerM: number; rateSi: number } {
   requirePositive({ containerKg, speedMPerS, spacingM, outletsPerRow, filledS });
   const outputKgPerM = finite((containerKg * outletsPerRow) / (filledS * speedMPerS));
-  return { outputKgPerM, rateKgPerM2: finite(outputKgPerM / spacingM) };
+  return { outputKgPerM, rateSi: finite(outputKgPerM / spacingM) };
 }
 
 /** A container of known content fills while a watch runs. */

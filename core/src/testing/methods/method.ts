@@ -28,7 +28,7 @@ export interface Worked {
   /** Product on each metre travelled (of each row, where rows are fed), kg/m. */
   readonly outputKgPerM: number;
   /** 0: nothing came out. */
-  readonly rateKgPerM2: number;
+  readonly rateSi: number;
   /** Relative standard uncertainty from the readings. */
   readonly uReadings: number;
   /** What it is made of. */

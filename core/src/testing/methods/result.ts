@@ -12,7 +12,7 @@ import {
 export interface TestResult {
   /** Product put out on each metre travelled, kg/m. */
   readonly outputKgPerM: number;
-  readonly rateKgPerM2: number;
+  readonly rateSi: number;
   /** Relative standard uncertainty of the rate from the readings. */
   readonly uReadings: number;
   /** What it is made of. */
@@ -39,7 +39,7 @@ export function overLength(net: Net, length: Reading, width: Width, runs: number
   ];
   return {
     outputKgPerM,
-    rateKgPerM2: finite(outputKgPerM / width.si),
+    rateSi: finite(outputKgPerM / width.si),
     uReadings: combined(sources),
     sources,
     netKg: net.si,

@@ -16,7 +16,7 @@ export interface RowOutlets {
 }
 
 export interface RowOutletsResult {
-  readonly rateKgPerM2: number;
+  readonly rateSi: number;
   /** On each metre of a row, kg/m. */
   readonly outputKgPerM: number;
   readonly uReadings: number;
@@ -31,7 +31,7 @@ export interface RowOutletsResult {
  * come to the same rate as caught apart.
  *
  * @throws InputError test.nothing-out
- * @example rowOutlets({ catches: [1.84, 2.02].map((kg) => ({ grossKg: read(kg), tareKg: read(0) })), lengthM: read(30), rows: 1, rowMPerM2: 0.66 }) // { rateKgPerM2: 0.08492, imbalance: 0.0933 }
+ * @example rowOutlets({ catches: [1.84, 2.02].map((kg) => ({ grossKg: read(kg), tareKg: read(0) })), lengthM: read(30), rows: 1, rowMPerM2: 0.66 }) // { rateSi: 0.08492, imbalance: 0.0933 }
  */
 export function rowOutlets({ catches, lengthM, rows, rowMPerM2 }: RowOutlets): RowOutletsResult {
   requirePositive({ length: lengthM.si, rows, rowMPerM2 });
@@ -43,7 +43,7 @@ export function rowOutlets({ catches, lengthM, rows, rowMPerM2 }: RowOutlets): R
     { of: 'length', u: relative(lengthM) },
   ];
   return {
-    rateKgPerM2: finite(outputKgPerM * rowMPerM2),
+    rateSi: finite(outputKgPerM * rowMPerM2),
     outputKgPerM,
     uReadings: combined(sources),
     sources,

@@ -23,10 +23,10 @@ export interface RunOut {
  * Run-out: `(load - left) / area`. There is no output per metre in it until a pass spacing is known.
  *
  * @throws InputError test.nothing-out
- * @example runOut({ loadKg: read(9), leftKg: read(1.25), areaM2: read(900) }).rateKgPerM2 // 0.008611
+ * @example runOut({ loadKg: read(9), leftKg: read(1.25), areaM2: read(900) }).rateSi // 0.008611
  */
 export function runOut({ loadKg, leftKg, areaM2 }: RunOut): {
-  rateKgPerM2: number;
+  rateSi: number;
   uReadings: number;
   sources: UncertaintySource[];
   netKg: number;
@@ -37,7 +37,7 @@ export function runOut({ loadKg, leftKg, areaM2 }: RunOut): {
     { of: 'weighing', u: relativeNet(net) },
     { of: 'area', u: relative(areaM2) },
   ];
-  return { rateKgPerM2: finite(net.si / areaM2.si), uReadings: combined(sources), sources, netKg: net.si };
+  return { rateSi: finite(net.si / areaM2.si), uReadings: combined(sources), sources, netKg: net.si };
 }
 
 /** A weighed load goes on ground of known size. */
@@ -65,8 +65,8 @@ export const runOutMethod: Method = {
     // Nothing left was not weighed in the container.
     const leftKg = left!.si > 0 ? lessTare(left!, empty) : left!;
     const run = runOut({ loadKg: lessTare(load!, empty), leftKg, areaM2: area! });
-    const outputKgPerM = run.rateKgPerM2 * runWidthM;
-    return { ...run, outputKgPerM, rateKgPerM2: outputKgPerM / width.si, outlets: null };
+    const outputKgPerM = run.rateSi * runWidthM;
+    return { ...run, outputKgPerM, rateSi: outputKgPerM / width.si, outlets: null };
   },
   // A container that both were weighed in falls out; with nothing left it does not.
   line: ({ isTyped, isLeft, mass: weight, area, open, close, less, over, otherSpacing }) => [

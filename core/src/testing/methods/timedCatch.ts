@@ -22,7 +22,7 @@ export interface TimedCatch {
  * Timed catch standing still: `mass / catch time x course time / (course length x spacing)`.
  *
  * @throws InputError test.nothing-out
- * @example timedCatch({ catches: [{ grossKg: read(2.46), tareKg: read(0) }], catchS: read(20), courseM: read(40), courseS: read(27.5), spacingM: wide(5) }).rateKgPerM2 // 0.0169125
+ * @example timedCatch({ catches: [{ grossKg: read(2.46), tareKg: read(0) }], catchS: read(20), courseM: read(40), courseS: read(27.5), spacingM: wide(5) }).rateSi // 0.0169125
  */
 export function timedCatch({ catches, catchS, courseM, courseS, spacingM }: TimedCatch): TestResult {
   requirePositive({ catchS: catchS.si, courseM: courseM.si, courseS: courseS.si, spacingM: spacingM.si });
@@ -36,7 +36,7 @@ export function timedCatch({ catches, catchS, courseM, courseS, spacingM }: Time
   ];
   return {
     outputKgPerM,
-    rateKgPerM2: finite(outputKgPerM / spacingM.si),
+    rateSi: finite(outputKgPerM / spacingM.si),
     uReadings: combined(sources),
     sources,
     netKg: net.si,

@@ -16,7 +16,7 @@ export interface WeighBack {
  * Weigh-back over a strip: `(in - left) / (length x width x runs)`.
  *
  * @throws InputError test.nothing-out when the machine did not get lighter
- * @example weighBack({ inKg: read(18), leftKg: read(14.35), lengthM: read(60), widthM: wide(9), runs: 1 }).rateKgPerM2 // 0.006759
+ * @example weighBack({ inKg: read(18), leftKg: read(14.35), lengthM: read(60), widthM: wide(9), runs: 1 }).rateSi // 0.006759
  */
 export const weighBack = ({ inKg, leftKg, lengthM, widthM, runs }: WeighBack): TestResult =>
   overLength(netOf(inKg, leftKg, 'left'), lengthM, widthM, runs);

@@ -35,7 +35,7 @@ function useCardJob(): (CardJob & { calibration: string }) | null {
   if (numbers.once.rateSi === null) return null;
   const rate = termText(termOf(lines.once, 'once.rate'));
   const way = numbers.once.times > 1 ? `, ${lines.once.label.toLowerCase()}` : '';
-  return { calibration: worksheet.spread.calibration, rateKgPerM2: numbers.once.rateSi, purpose: `${name}${way}: ${rate}` }; // prettier-ignore
+  return { calibration: worksheet.spread.calibration, kgPerM2: numbers.once.rateSi, purpose: `${name}${way}: ${rate}` }; // prettier-ignore
 }
 
 /** Everything that was signed off, with its card. */

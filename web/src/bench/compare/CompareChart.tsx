@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
-import { UNITS, type MassPerAreaUnit } from '@steady-scatter/core/quantities';
-import { settingPicture } from '@steady-scatter/core/testing';
+import { UNITS } from '@steady-scatter/core/quantities';
+import { settingPicture, type BenchRateUnit } from '@steady-scatter/core/testing';
 import { Chart, LinearScale, LineElement, PointElement, type ChartData } from 'chart.js';
 import { Scatter } from 'react-chartjs-2';
 import { useInk, type Ink } from '../../ui/useInk.ts';
@@ -11,11 +11,7 @@ Chart.register(LinearScale, PointElement, LineElement);
 
 type Points = { x: number; y: number }[];
 
-function dataOf(
-  compared: readonly Compared[],
-  unit: MassPerAreaUnit,
-  ink: Ink,
-): ChartData<'scatter', Points> {
+function dataOf(compared: readonly Compared[], unit: BenchRateUnit, ink: Ink): ChartData<'scatter', Points> {
   const colours = [ink.ink, ink.water, ink.warn, ink.act];
   const datasets = compared.flatMap(({ on }, at): ChartData<'scatter', Points>['datasets'] => {
     const { point, dash } = styleOf(at);

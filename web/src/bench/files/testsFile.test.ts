@@ -79,7 +79,7 @@ describe('CSV', () => {
     for (const { input } of SHELF.calibrations) {
       const found = back.calibrations.find((each) => each.input.name === input.name)!.input;
       const rates = (of: typeof input) =>
-        evaluateCalibration(of).runs.map(({ worked }) => worked?.rateKgPerM2.toPrecision(9));
+        evaluateCalibration(of).runs.map(({ worked }) => worked?.rateSi.toPrecision(9));
       expect(rates({ ...found, width: input.width })).toEqual(rates(input));
     }
   });

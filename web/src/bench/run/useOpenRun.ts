@@ -43,7 +43,11 @@ export function beginOpenRun(id: string, input: OpenRunInput): void {
 const unstored = (id: string, input: OpenRunInput): Doc<OpenRunInput> => ({ id, version: 0, schemaVersion: openRuns.schemaVersion, isSample: false, input, changedAt: '' }); // prettier-ignore
 
 /** A run that is being made, by its id: as it stands on the server, or as it was begun here where it is not there yet. */
-export function useOpenRun(id: string): { doc: Doc<OpenRunInput> | null; error: Error | null; again(): void } {
+export function useOpenRun(id: string): {
+  doc: Doc<OpenRunInput> | null;
+  error: Error | null;
+  again(): void;
+} {
   const isBegun = begun.has(id);
   const { data, error, refetch } = useStored(OPEN_RUNS, isBegun ? null : id);
   const again = () => void refetch();
