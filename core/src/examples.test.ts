@@ -1,4 +1,4 @@
-import { readdirSync, readFileSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { describe, expect, it } from 'vitest';
@@ -141,6 +141,36 @@ const deeply = (value: unknown): unknown => {
   if (typeof value !== 'object' || value === null || value instanceof Error) return plainly(value);
   return Object.fromEntries(Object.entries(value).map(([key, part]) => [key, deeply(part)]));
 };
+
+/** Functions that rooms export, as file and name. */
+const exportedFunctions = readdirSync(root)
+  .filter((room) => existsSync(join(root, room, 'index.ts')))
+  .flatMap((room) => {
+    const index = readFileSync(join(root, room, 'index.ts'), 'utf8');
+    return [...index.matchAll(/export \{([^}]*)\} from '\.\/([^']*)'/g)].flatMap(
+      ([, names = '', file = '']) =>
+        names
+          .split(',')
+          .map((name) => name.trim())
+          .filter(
+            (name) =>
+              name !== '' &&
+              !name.startsWith('type ') &&
+              typeof (core as Scope)[name] === 'function' &&
+              name !== 'InputError',
+          )
+          .map((name) => [`${room}/${file}`, name] as const),
+    );
+  });
+
+it('there are many of them', () => expect(exportedFunctions.length).toBeGreaterThan(200));
+
+it.each(exportedFunctions)('%s: %s says what it is for, with an example', (file, name) => {
+  const text = readFileSync(join(root, file), 'utf8');
+  const [, comment = ''] = new RegExp(`/\\*\\*((?:(?!\\*/)[\\s\\S])*)\\*/\\n(?:export )(?:async )?(?:function|const) ${name}\\b`).exec(text) ?? []; // prettier-ignore
+  expect(comment).toMatch(/\* [A-Z"“`]/);
+  expect(comment).toContain('@example');
+});
 
 describe.each(files.flatMap(examplesIn))('$file: $call', ({ file, call, comes }) => {
   it(comes, async () => {

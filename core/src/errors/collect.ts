@@ -10,6 +10,8 @@ export interface Collected {
 }
 
 /**
+ * Reads field after field and notes what cannot be read, so that all of it is told at once.
+ *
  * @example collect().readIfPresent('', () => 1) // null, without an error
  */
 export function collect(): Collected {

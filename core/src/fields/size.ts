@@ -45,7 +45,11 @@ const AREA_OF: Readonly<Partial<Record<UnitId, AreaUnit>>> = {
   km: 'ha',
 };
 
-/** The unit of length that goes with a unit of area: ft for ft2 and acres, m for m2 and hectares. */
+/**
+ * The unit of length that goes with a unit of area: ft for ft2 and acres, m for m2 and hectares.
+ *
+ * @example lengthUnitFor('acre') // 'ft'
+ */
 export const lengthUnitFor = (unit: AreaUnit): LengthUnit => LENGTH_OF[unit];
 
 /** The unit of area that goes with a unit of length: ft2 for feet, m2 for metres. */
@@ -165,7 +169,11 @@ const OF_SIZE = 1e-6;
 
 const mayBeOff = (areaM2: number, bandM2: number): number => Math.max(bandM2 * OF_BAND, areaM2 * OF_SIZE);
 
-/** True when a size as typed is still what was measured: within what writing it down rounds off. */
+/**
+ * True when a size as typed is still what was measured: within what writing it down rounds off.
+ *
+ * @example isMeasuredSize('218.88', 'm2', 218.88, 0.5) // true
+ */
 export function isMeasuredSize(input: string, unit: AreaUnit, areaM2: number, bandM2: number): boolean {
   const { value } = toResult(() => readSize(input, unit, ''));
   // What the two roundings of a conversion leave is no change.

@@ -8,6 +8,11 @@ export interface UpgradeStep {
   upgrade(earlier: Json): Json;
 }
 
+/**
+ * Whether something is a table of fields.
+ *
+ * @example isJson([]) // false
+ */
 export const isJson = (value: unknown): value is Json =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 
@@ -51,7 +56,11 @@ export function filledIn(blank: Json, earlier: Json): Json {
 export const renamed = (whole: Json, names: Readonly<Record<string, string>>): Json =>
   Object.fromEntries(Object.entries(whole).map(([key, value]) => [names[key] ?? key, value]));
 
-/** The version of a schema that these steps lead to: the first is 1. */
+/**
+ * The version of a schema that these steps lead to: the first is 1.
+ *
+ * @example versionAfter([]) // 1
+ */
 export const versionAfter = (steps: readonly UpgradeStep[]): number => steps.length + 1;
 
 /**
@@ -59,6 +68,7 @@ export const versionAfter = (steps: readonly UpgradeStep[]): number => steps.len
  *
  * @param from version it was stored at, 1 or more, at most `versionAfter(steps)`
  * @returns what the schema of that version still has to read
+ * @example upgraded([{ adds: [], upgrade: (earlier) => ({ ...earlier, lot: '' }) }], 1, { name: 'Lake feed' }) // { name: 'Lake feed', lot: '' }
  */
 export const upgraded = (steps: readonly UpgradeStep[], from: number, stored: Json): Json =>
   steps.slice(from - 1).reduce((earlier, { upgrade }) => upgrade(earlier), stored);
@@ -76,6 +86,7 @@ function put(whole: Json, [key = '', ...rest]: readonly string[], value: unknown
  *
  * @param from version of the client
  * @param standing what is stored, at the version that the steps lead to; null for a new thing
+ * @example upgradedOver([{ adds: ['lot'], upgrade: (earlier) => ({ ...earlier, lot: '' }) }], 1, { name: 'Lake feed' }, { name: 'Old', lot: 'A' }) // { name: 'Lake feed', lot: 'A' }
  */
 export function upgradedOver(
   steps: readonly UpgradeStep[],

@@ -38,7 +38,11 @@ export const showSize = (areaM2: number, bandM2: number, unit: AreaUnit): Shown 
     ? showWithUncertainty(areaM2, bandM2, unit)
     : { number: showExact(fromSi(areaM2, unit), 4), unit: UNITS[unit].symbol };
 
-/** A length of the ground in a unit: up to four figures. */
+/**
+ * A length of the ground in a unit: up to four figures.
+ *
+ * @example showLength(18.9, 'ft').number // '62.01'
+ */
 export const showLength = (m: number, unit: LengthUnit): Shown => ({
   number: showExact(fromSi(m, unit), 4),
   unit: UNITS[unit].symbol,
@@ -103,7 +107,11 @@ export function areaAdvice(
     : 'Say how far the boundary may be off, and every amount will carry it.';
 }
 
-/** How an area was measured: each part added or taken off, what buffers hold back, what is left to treat. */
+/**
+ * How an area was measured: each part added or taken off, what buffers hold back, what is left to treat.
+ *
+ * @example measuredLine(lawn, evaluateSiteArea(lawn, paces, 'areas.0')).label // 'Sum sheet: parts add up, wherever they lie'
+ */
 export function measuredLine(area: SiteAreaInput, reading: SiteAreaResult): Working {
   const { measured, buffers, treatableM2 } = reading;
   const unit = area.shownIn;

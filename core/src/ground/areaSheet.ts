@@ -26,6 +26,7 @@ export interface AreaMeasured {
  * Reads one part of an area, whatever it came from.
  *
  * @param field path of the part, for errors
+ * @example evaluatePart(rectangle('p', '62', '38'), paces, 'parts.0').areaM2 // 218.88
  */
 export const evaluatePart = (part: PartInput, paces: PacesResult, field: string): PartResult =>
   part.kind === 'boundary' ? evaluateBoundary(part, field) : evaluateShape(part, paces, field);

@@ -33,11 +33,19 @@ const turned = (outline: Outline, anticlockwise: boolean): Outline =>
 export const groundOf = (outlines: readonly Outline[]): Ground =>
   outlines.map((outline, at) => turned(outline, at === 0));
 
-/** Area of pieces of ground, their holes taken off, m2. */
+/**
+ * Area of pieces of ground, their holes taken off, m2.
+ *
+ * @example groundArea([[{ x: 0, y: 0 }, { x: 4, y: 0 }, { x: 4, y: 2 }]]) // 4
+ */
 export const groundArea = (ground: Ground): number =>
   ground.reduce((sum, outline) => sum + signedArea(outline), 0);
 
-/** An outline that runs round a hole. */
+/**
+ * An outline that runs round a hole.
+ *
+ * @example isHole([{ x: 0, y: 0 }, { x: 4, y: 2 }, { x: 4, y: 0 }]) // true
+ */
 export const isHole = (outline: Outline): boolean => signedArea(outline) < 0;
 
 /** Whole numbers up to here multiply without losing a digit. */

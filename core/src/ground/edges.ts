@@ -44,6 +44,11 @@ export const edgeInput = z.object({
 });
 export type EdgeInput = InputOf<typeof edgeInput>;
 
+/**
+ * An edge of an area as it begins: water along all of it.
+ *
+ * @example blankEdge('e', 'm').kind // 'water'
+ */
 export const blankEdge = (id: string, unit: LengthUnit): EdgeInput => ({
   id,
   kind: 'water',

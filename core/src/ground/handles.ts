@@ -162,7 +162,11 @@ const STEP: Readonly<Record<LengthUnit, number>> = {
   mi: 0.001,
 };
 
-/** The unit that a drawing snaps to, m: half a foot, a decimetre. */
+/**
+ * The unit that a drawing snaps to, m: half a foot, a decimetre.
+ *
+ * @example snapStepM('m') // 0.1
+ */
 export const snapStepM = (unit: LengthUnit): number => STEP[unit] * UNITS[unit].toSi;
 
 /**
@@ -171,6 +175,7 @@ export const snapStepM = (unit: LengthUnit): number => STEP[unit] * UNITS[unit].
  * @param before dimensions as read, m and radians
  * @param after dimensions as dragged
  * @param snap whether lengths go to whole steps
+ * @example draggedLengths(rectangle('p', '62', '38'), [18.9, 11.6], [20, 11.6], paces, false) // ['65.617', '38']
  */
 export function draggedLengths(
   part: ShapeInput,

@@ -7,6 +7,7 @@ const ORIGIN: Point = { x: 0, y: 0 };
  * Where the parts of a sum sheet are drawn: beside each other in rows, since they have no place of their own.
  *
  * @returns how far each part is moved from where its outline stands; parts without an outline stay
+ * @example layOut([]) // []
  */
 export function layOut(parts: readonly PartResult[]): Point[] {
   const boxes = parts.map(({ outlines }) => boundsOf(outlines.flat()));
@@ -32,6 +33,7 @@ export function layOut(parts: readonly PartResult[]): Point[] {
  * the first of it. Parts that were placed before keep their places.
  *
  * @param readings of the parts, in their order
+ * @example placeParts([], []) // []
  */
 export function placeParts(parts: readonly PartInput[], readings: readonly PartResult[]): PartInput[] {
   if (parts.some(({ at }) => at.x !== 0 || at.y !== 0)) return [...parts];
@@ -48,7 +50,11 @@ export function placeParts(parts: readonly PartInput[], readings: readonly PartR
   });
 }
 
-/** Where a new part goes on a placed drawing: a cut-out into the middle of the ground, others beside it. */
+/**
+ * Where a new part goes on a placed drawing: a cut-out into the middle of the ground, others beside it.
+ *
+ * @example placeFor(false, [[{ x: 0, y: 0 }, { x: 4, y: 0 }, { x: 4, y: 2 }]]) // { x: 4, y: 0 }
+ */
 export function placeFor(cut: boolean, ground: readonly Outline[]): Point {
   const box = boundsOf(ground.flat());
   if (!box) return ORIGIN;
@@ -63,6 +69,7 @@ export function placeFor(cut: boolean, ground: readonly Outline[]): Point {
  * @param others outlines it may meet
  * @param withinM the farthest that a corner is drawn, m
  * @param gridM the grid it falls on otherwise, m
+ * @example snapMove({ x: 0, y: 0 }, [{ x: 0, y: 0 }], [[{ x: 0.2, y: 0 }]], 0.5, 0) // { x: 0.2, y: 0 }
  */
 export function snapMove(
   anchor: Point,

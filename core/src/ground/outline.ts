@@ -8,7 +8,11 @@ export interface Point {
 /** A closed line of at least three points; the last is joined to the first. */
 export type Outline = readonly Point[];
 
-/** Length of a line through points, m; closed: back to its first point. */
+/**
+ * Length of a line through points, m; closed: back to its first point.
+ *
+ * @example lineLength([{ x: 0, y: 0 }, { x: 3, y: 4 }], false) // 5
+ */
 export const lineLength = (line: Outline, closed: boolean): number =>
   finite(
     line.reduce((sum, a, at) => {
@@ -96,7 +100,11 @@ export interface Bounds {
   readonly maxY: number;
 }
 
-/** The box around points; null without any. */
+/**
+ * The box around points; null without any.
+ *
+ * @example boundsOf([{ x: 0, y: 2 }, { x: 3, y: 1 }]) // { minX: 0, minY: 1, maxX: 3, maxY: 2 }
+ */
 export function boundsOf(points: readonly Point[]): Bounds | null {
   if (points.length === 0) return null;
   for (const { x, y } of points) requireFinite({ x, y });
@@ -112,7 +120,11 @@ const STEP = (2 * Math.PI) / ROUND;
 /** How far the corners lie outside the curve. */
 const STRETCH = Math.sqrt(STEP / Math.sin(STEP));
 
-/** The width of a curve, from that of its outline, m. */
+/**
+ * The width of a curve, from that of its outline, m.
+ *
+ * @example acrossCurve(10) // 9.99486
+ */
 export const acrossCurve = (outlineM: number): number => finite(outlineM / STRETCH);
 
 /**

@@ -19,6 +19,11 @@ export const pacesInput = z.object({
 });
 export type PaceInput = InputOf<typeof pacesInput>;
 
+/**
+ * A pace and a wheel of which nothing is known yet.
+ *
+ * @example blankPace('ft').unit // 'ft'
+ */
 export const blankPace = (unit: LengthUnit): PaceInput => ({
   line: '',
   unit,

@@ -63,7 +63,11 @@ export type BoundaryInput = InputOf<typeof boundaryInput>;
 export const partInput = z.discriminatedUnion('kind', [boundaryInput, shapeInput]);
 export type PartInput = InputOf<typeof partInput>;
 
-/** A shape with nothing measured yet. */
+/**
+ * A shape with nothing measured yet.
+ *
+ * @example blankPart('rectangle', 'ft', 'p').lengths // ['', '']
+ */
 export const blankPart = (kind: ShapeKind, unit: LengthUnit, id: string): ShapeInput => {
   const { dimensions, repeats } = shapeOf(kind);
   const count = repeats ? Math.max(repeats.from + repeats.least, dimensions.length) : dimensions.length;

@@ -33,6 +33,11 @@ export const rowsInput = z.object({
 });
 export type RowsInput = InputOf<typeof rowsInput>;
 
+/**
+ * Rows of which nothing is known yet.
+ *
+ * @example blankRows('m', 'ha').per // 'ha'
+ */
 export const blankRows = (unit: LengthUnit, per: AreaUnit): RowsInput => ({
   spacing: '',
   own: '',

@@ -194,5 +194,9 @@ export const SHAPES = {
 export type ShapeKind = keyof typeof SHAPES;
 export const SHAPE_KINDS = Object.keys(SHAPES) as ShapeKind[];
 
-/** A shape of the table, whatever its kind. */
+/**
+ * A shape of the table, whatever its kind.
+ *
+ * @example shapeOf('rectangle').dimensions.length // 2
+ */
 export const shapeOf = (kind: ShapeKind): Shape => SHAPES[kind];

@@ -62,7 +62,11 @@ export const siteInput = z.object({
 });
 export type SiteInput = InputOf<typeof siteInput>;
 
-/** An area with nothing measured yet. */
+/**
+ * An area with nothing measured yet.
+ *
+ * @example blankSiteArea('a', 'us').shownIn // 'ft2'
+ */
 export const blankSiteArea = (id: string, system: 'us' | 'metric'): SiteAreaInput => ({
   id,
   name: '',
@@ -77,7 +81,11 @@ export const blankSiteArea = (id: string, system: 'us' | 'metric'): SiteAreaInpu
   notes: '',
 });
 
-/** A site with one empty area. */
+/**
+ * A site with one empty area.
+ *
+ * @example blankSite('a', 'us').areas.length // 1
+ */
 export const blankSite = (firstAreaId: string, system: 'us' | 'metric'): SiteInput => ({
   name: '',
   notes: '',

@@ -59,5 +59,9 @@ export const RIG_KINDS = {
 export type RigKind = keyof typeof RIG_KINDS;
 export const RIG_KIND_IDS = Object.keys(RIG_KINDS) as RigKind[];
 
-/** A kind of the table, whatever it is. */
+/**
+ * A kind of the table, whatever it is.
+ *
+ * @example rigKind('push-drop').metering // 'wheels'
+ */
 export const rigKind = (kind: RigKind): RigKindFacts => RIG_KINDS[kind];

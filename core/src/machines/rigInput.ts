@@ -34,6 +34,11 @@ export const rigInput = z.object({
 export type RigInput = InputOf<typeof rigInput>;
 export type Feeds = RigInput['outlets']['feeds'];
 
+/**
+ * A machine of which nothing is known yet.
+ *
+ * @example blankRig('us').hopper.unit // 'lb'
+ */
 export const blankRig = (system: 'us' | 'metric'): RigInput => {
   const length = system === 'us' ? 'ft' : 'm';
   return {

@@ -24,6 +24,11 @@ export const scaleInput = z.object({
 });
 export type ScaleInput = InputOf<typeof scaleInput>;
 
+/**
+ * The scale of a machine as it begins: a gate with numbers.
+ *
+ * @example blankScale().step // '1'
+ */
 export const blankScale = (): ScaleInput => ({
   name: 'gate',
   style: 'numbers',
@@ -128,6 +133,7 @@ export function evaluateScale(scale: ScaleInput, field: string): ScaleResult {
  * The mark that somebody typed as a setting.
  *
  * @throws InputError scale.mark when the scale does not have it
+ * @example readMark('11', bench.scale, 'setting').opening // 9
  */
 export function readMark(input: string, { marks }: ScaleResult, field: string): Mark {
   const text = input.trim();

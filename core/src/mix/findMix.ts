@@ -58,7 +58,11 @@ export interface MixAnswer {
   readonly leftOut: readonly { readonly id: string; readonly name: string; readonly reason: LeftOut }[];
 }
 
-/** The cheapest of the options; null without any. */
+/**
+ * The cheapest of the options; null without any.
+ *
+ * @example cheapestMix({ options: [] }) // null
+ */
 export const cheapestMix = ({ options }: Pick<MixAnswer, 'options'>): Mix | null => options.at(-1) ?? null;
 
 const NEAR = 1e-6;

@@ -50,7 +50,11 @@ export interface MixResult {
 
 const noNeed: MixNeedInput = { amount: '', waived: false, most: '', before: '' };
 
-/** Nothing needed yet, within 10 %. */
+/**
+ * Nothing needed yet, within 10 %.
+ *
+ * @example blankMix('kg/ha', 'm2').unit // 'kg/ha'
+ */
 export const blankMix = (unit: MassPerAreaUnit, areaUnit: AreaUnit): MixInput => ({
   name: '',
   needs: { N: noNeed, P2O5: noNeed, K2O: noNeed, S: noNeed },
@@ -65,7 +69,11 @@ export const blankMix = (unit: MassPerAreaUnit, areaUnit: AreaUnit): MixInput =>
   mixesForms: false,
 });
 
-/** The same search for the needs of a soil test: as stated, in its own form and unit. */
+/**
+ * The same search for the needs of a soil test: as stated, in its own form and unit.
+ *
+ * @example mixForSoilTest(blankMix('kg/ha', 'm2'), blankSoilTest('lb/1000 ft2', '2026-03-02')).unit // 'lb/1000 ft2'
+ */
 export const mixForSoilTest = (input: MixInput, soil: SoilTestInput): MixInput => ({
   ...input,
   name: soil.name,

@@ -42,7 +42,11 @@ export function readNeed(input: string, bareUnit: AnyRateUnit, field: string): N
   return { ...reading, input, unit: reading.unit as AnyRateUnit, nutrient };
 }
 
-/** The weight or volume, and the area, of a rate's unit: 'lb/1000 ft2' -> ['lb', '1000 ft2']. */
+/**
+ * The weight or volume, and the area, of a rate's unit: 'lb/1000 ft2' -> ['lb', '1000 ft2'].
+ *
+ * @example splitUnit('lb/1000 ft2') // ['lb', '1000 ft2']
+ */
 export function splitUnit(unit: MassPerAreaUnit): [MassUnit, RateAreaUnit];
 export function splitUnit(unit: AnyRateUnit): [MassUnit | VolumeUnit, RateAreaUnit];
 export function splitUnit(unit: AnyRateUnit): [MassUnit | VolumeUnit, RateAreaUnit] {

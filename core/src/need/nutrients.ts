@@ -25,7 +25,11 @@ export type Nutrient = keyof typeof NUTRIENTS;
 /** Every nutrient, in the order of a label. */
 export const NUTRIENT_IDS = Object.keys(NUTRIENTS) as Nutrient[];
 
-/** The same element in its other form: oxide for elemental, elemental for oxide; null where there is one form. */
+/**
+ * The same element in its other form: oxide for elemental, elemental for oxide; null where there is one form.
+ *
+ * @example otherForm('P2O5') // 'P'
+ */
 export function otherForm(nutrient: Nutrient): Nutrient | null {
   const entry = NUTRIENTS[nutrient];
   return 'otherForm' in entry ? entry.otherForm : null;

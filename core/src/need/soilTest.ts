@@ -43,7 +43,11 @@ export interface SoilTestResult {
   readonly errors: readonly InputError[];
 }
 
-/** An empty soil test. */
+/**
+ * An empty soil test.
+ *
+ * @example blankSoilTest('kg/ha', '2026-03-02').onDay // '2026-03-02'
+ */
 export const blankSoilTest = (unit: MassPerAreaUnit, onDay: string): SoilTestInput => ({
   name: '',
   site: '',
@@ -58,13 +62,21 @@ export const blankSoilTest = (unit: MassPerAreaUnit, onDay: string): SoilTestInp
   notes: '',
 });
 
-/** Whether a soil test is of some ground: of the same site, and of the same area where it names one. */
+/**
+ * Whether a soil test is of some ground: of the same site, and of the same area where it names one.
+ *
+ * @example isTestOf({ site: 's', area: '' }, [{ site: 's', area: 'a' }]) // true
+ */
 export const isTestOf = (
   { site, area }: Pick<SoilTestInput, 'site' | 'area'>,
   ground: readonly { readonly site: string; readonly area: string }[],
 ): boolean => site !== '' && ground.some((each) => each.site === site && (area === '' || each.area === area));
 
-/** The nutrient in the form that a laboratory states: P for P2O5 when its sheet is elemental. */
+/**
+ * The nutrient in the form that a laboratory states: P for P2O5 when its sheet is elemental.
+ *
+ * @example statedForm('P2O5', 'elemental') // 'P'
+ */
 export const statedForm = (nutrient: SoilNutrient, form: SoilTestInput['form']): Nutrient =>
   form === 'elemental' ? (otherForm(nutrient) ?? nutrient) : nutrient;
 

@@ -1,6 +1,10 @@
 import { finite } from '../errors/preconditions.ts';
 
-/** @example sumOf([1, 2, 3.5]) // 6.5 */
+/**
+ * The sum of numbers; 0 for none.
+ *
+ * @example sumOf([1, 2, 3.5]) // 6.5
+ */
 export const sumOf = (values: readonly number[]): number => values.reduce((sum, value) => sum + value, 0);
 
 /**

@@ -126,7 +126,11 @@ export function labelLines(input: ProductInput, need: ShownNeed): LabelLines {
   };
 }
 
-/** The index of the product that costs least on the ground; null when no two prices are known. */
+/**
+ * The index of the product that costs least on the ground; null when no two prices are known.
+ *
+ * @example cheapest([]) // null
+ */
 export function cheapest(lines: readonly LabelLines[]): number | null {
   const costs = lines.map(({ reading }) => reading.centsPerM2 ?? Infinity);
   const least = Math.min(...costs);

@@ -67,7 +67,11 @@ export type ProductInput = InputOf<typeof productInput>;
 export type LabelSetting = ProductInput['settings'][number];
 export type GradeBasis = ProductInput['gradeBasis'];
 
-/** An empty product in US or metric units. */
+/**
+ * An empty product in US or metric units.
+ *
+ * @example blankProduct('liquid-fertilizer', 'us').package.unit // 'gal'
+ */
 export function blankProduct(kind: ProductKind, system: 'us' | 'metric'): ProductInput {
   const us = system === 'us';
   const liquid = PRODUCT_KINDS[kind].form === 'liquid';

@@ -94,7 +94,11 @@ export const SHELF_CSV: readonly ShelfColumn[] = [
 
 const plain = (heading: string): string => heading.toLowerCase().replace(/[^a-z0-9]/g, '');
 
-/** What each heading of a file stands for; null where it is not known. Each column is taken once. */
+/**
+ * What each heading of a file stands for; null where it is not known. Each column is taken once.
+ *
+ * @example columnsOf(['Name', 'Colour']) // ['name', null]
+ */
 export function columnsOf(headings: readonly string[]): (ColumnId | null)[] {
   const taken = new Set<ColumnId>();
   return headings.map((heading) => {
@@ -106,7 +110,11 @@ export function columnsOf(headings: readonly string[]): (ColumnId | null)[] {
   });
 }
 
-/** The table that a shelf is exported as: headings first, then a row for each product. */
+/**
+ * The table that a shelf is exported as: headings first, then a row for each product.
+ *
+ * @example shelfTable([lakeFeed])[1][0] // 'Lake feed 24-0-8'
+ */
 export const shelfTable = (products: readonly ProductInput[]): string[][] => {
   const columns = SHELF_CSV.filter(({ textOf }) => textOf !== nothing);
   return [

@@ -17,6 +17,11 @@ export const NEED_OF: Readonly<Record<NeedOf, { readonly symbol: string; readonl
 
 export const NEED_OF_IDS = [...NUTRIENT_IDS, 'ai', 'product'] as const satisfies readonly NeedOf[];
 
+/**
+ * Whether a need is for a nutrient, and not for an active ingredient or the product itself.
+ *
+ * @example isNutrient('ai') // false
+ */
 export const isNutrient = (of: NeedOf): of is Nutrient => of !== 'ai' && of !== 'product';
 
 /** The share of the product that is wanted, as its label states it: 0.24 for N in 24-0-8; null where it says nothing. */

@@ -16,7 +16,11 @@ const SPACES = /[\s\u00a0\u2009\u202f]+/g;
 /** A number as people write it: grouped, decimal, with an exponent, as a fraction, or whole and fraction. */
 export const NUMBER_PATTERN = String.raw`[-−]?(?:\d+ \d+\/\d+|(?:\d*\.)?\d+\/(?:\d*\.)?\d+|(?:\d{1,3}(?: \d{3})+(?!\d)|[\d,]*\d)(?:\.\d*)?(?:e[+-]?\d+)?|\.\d+)`;
 
-/** True for a number without a unit: the unit that the field shows then counts. */
+/**
+ * True for a number without a unit: the unit that the field shows then counts.
+ *
+ * @example isBareNumber('3 lb') // false
+ */
 export const isBareNumber = (text: string): boolean =>
   new RegExp(`^[\\d\\s.,/${FRACTION_SIGNS}]+$`).test(text.trim());
 

@@ -27,7 +27,11 @@ export function unitsSpelled(text: string): readonly UnitId[] {
   return BY_SPELLING.get(plainSpelling(text)) ?? [];
 }
 
-/** The unit of this kind that a spelling means, or null. */
+/**
+ * The unit of this kind that a spelling means, or null.
+ *
+ * @example unitSpelled('pounds', 'mass') // 'lb'
+ */
 export function unitSpelled(text: string, kind: Kind): UnitId | null {
   return unitsSpelled(text).find((id) => UNITS[id].kind === kind) ?? null;
 }

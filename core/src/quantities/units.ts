@@ -251,7 +251,11 @@ export type UnitId = keyof typeof UNITS;
 /** Every unit id, in the order of the table. */
 export const UNIT_IDS = Object.keys(UNITS) as UnitId[];
 
-/** True when the text is the id of a unit of this kind. */
+/**
+ * True when the text is the id of a unit of this kind.
+ *
+ * @example isUnitOf('massPerArea', 'kg/ha') // true
+ */
 export function isUnitOf(kind: Kind, id: string): id is UnitId {
   return Object.hasOwn(UNITS, id) && UNITS[id as UnitId].kind === kind;
 }

@@ -150,6 +150,8 @@ function soilFactsOf(
 
 /**
  * As checkRules, for a worksheet on a day; none before the sheet has a rate.
+ *
+ * @example checkSheet([], answer, sheet.rules, { onDay: '2026-04-18', soilTests: [], others: [] }) // []
  */
 export function checkSheet(
   rules: readonly RuleResult[],
@@ -176,11 +178,17 @@ export function checkSheet(
 /**
  * The share of the rate that keeps every rule that a lower rate can keep: 1 when none is broken, 0 when nothing is
  * allowed.
+ *
+ * @example mostAllowedShare([]) // 1
  */
 export const mostAllowedShare = (checks: readonly RuleCheck[]): number =>
   checks.reduce((least, { mostShare }) => Math.min(least, mostShare ?? 1), 1);
 
-/** The fewest portions that keep every broken rule; null where none is broken or splitting does not keep them all. */
+/**
+ * The fewest portions that keep every broken rule; null where none is broken or splitting does not keep them all.
+ *
+ * @example fewestPortions([]) // null
+ */
 export function fewestPortions(checks: readonly RuleCheck[]): number | null {
   // How far apart portions go is another question.
   const broken = checks.filter(({ state, daysNeeded, id }) => state === 'broken' && daysNeeded === null && !id.startsWith('label.interval') && id !== 'label.carrier'); // prettier-ignore
@@ -188,7 +196,11 @@ export function fewestPortions(checks: readonly RuleCheck[]): number | null {
   return broken.length > 0 && needed.length === broken.length ? Math.max(...needed) : null;
 }
 
-/** Days between two portions that keep every rule on them; null where none is broken or not said. */
+/**
+ * Days between two portions that keep every rule on them; null where none is broken or not said.
+ *
+ * @example daysNeeded([]) // null
+ */
 export function daysNeeded(checks: readonly RuleCheck[]): number | null {
   const needed = checks.flatMap((check) => check.daysNeeded ?? []);
   return needed.length === 0 ? null : Math.max(...needed);

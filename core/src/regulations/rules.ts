@@ -54,7 +54,11 @@ export interface RuleSetResult {
   readonly errors: readonly InputError[];
 }
 
-/** An empty set with one rule to begin with. */
+/**
+ * An empty set with one rule to begin with.
+ *
+ * @example blankRuleSet('kg/ha', 'r').rules.length // 1
+ */
 export const blankRuleSet = (unit: MassPerAreaUnit, firstId: string): RuleSetInput => ({
   name: '',
   source: '',
@@ -62,6 +66,11 @@ export const blankRuleSet = (unit: MassPerAreaUnit, firstId: string): RuleSetInp
   rules: [blankRule(firstId)],
 });
 
+/**
+ * A rule as it begins: the most at once, of N.
+ *
+ * @example blankRule('r').kind // 'most-at-once'
+ */
 export const blankRule = (id: string): RuleInput => ({
   id,
   kind: 'most-at-once',
@@ -115,7 +124,11 @@ export function evaluateRuleSet({ name, unit, rules }: RuleSetInput): RuleSetRes
   return { rules: read, errors };
 }
 
-/** True when a rule holds on a day, "2026-04-18": in its season, over new year too. */
+/**
+ * True when a rule holds on a day, "2026-04-18": in its season, over new year too.
+ *
+ * @example holdsOn({ season: null }, '2026-04-18') // true
+ */
 export function holdsOn({ season }: RuleResult, day: string): boolean {
   if (!season) return true;
   const date = day.slice(5);

@@ -45,7 +45,11 @@ const ENDED: ReadonlySet<Because> = new Set([
   'nothing-flows',
 ]);
 
-/** True when the advice is an answer and asks for no further run. */
+/**
+ * True when the advice is an answer and asks for no further run.
+ *
+ * @example isEnded('settled') // true
+ */
 export const isEnded = (because: Because): boolean => ENDED.has(because);
 
 /**
@@ -53,6 +57,7 @@ export const isEnded = (because: Because): boolean => ENDED.has(because);
  *
  * @param product kind of the product; null: not known
  * @returns null until the machine's scale and the rate are known
+ * @example adviceText(reading, calibration).mark // '11'
  */
 export function adviceText(
   { advice, tolerance, targetSi, runs }: CalibrationResult,
@@ -108,6 +113,7 @@ const wantedFor = (mean: SettingMean, target: number, tolerance: number, isCeili
  * while the mark is a guess or already fits.
  *
  * @param kind of the machine
+ * @example offersFor(reading, calibration, 'push-rotary').length // 0
  */
 export function offersFor(
   { advice, targetSi, tolerance, chartPaceMPerS, widthM, chart, dimension }: CalibrationResult,
@@ -128,7 +134,11 @@ export function offersFor(
     });
 }
 
-/** The offers in sentences. */
+/**
+ * The offers in sentences.
+ *
+ * @example correctionText(reading, calibration, 'push-rotary').length // 0
+ */
 export function correctionText(
   reading: CalibrationResult,
   input: Pick<CalibrationInput, 'isCeiling' | 'width' | 'pace'>,

@@ -17,11 +17,19 @@ import { showRate, showSpeed, speedText } from './showBench.ts';
 const withUnit = (input: string, symbol: string): string =>
   isBareNumber(input) ? `${input.trim()} ${symbol}` : input.trim();
 
-/** The rate of a run with the band of its readings, as it was made; null while it is not complete. */
+/**
+ * The rate of a run with the band of its readings, as it was made; null while it is not complete.
+ *
+ * @example showRun(reading.runs[0], 'lb/1000 ft2').band // '0.05'
+ */
 export const showRun = ({ worked, ...run }: RunResult, unit: BenchRateUnit): Shown | null =>
   worked && showRate(worked.rateSi, bandOfRun({ ...run, worked, pace: null }), unit);
 
-/** The same at the pace of work. */
+/**
+ * The same at the pace of work.
+ *
+ * @example showAtWork(reading.runs[0], 'lb/1000 ft2').number // '1.17'
+ */
 export const showAtWork = (run: RunResult, unit: BenchRateUnit): Shown | null => {
   const rate = rateAtWork(run);
   return rate && showRate(rate.rateSi, bandOfRun(run), unit);
@@ -102,7 +110,11 @@ function lineTermsOf(run: RunInput, calibration: CalibrationInput, { outlets, ro
   };
 }
 
-/** A run as a line of arithmetic, from what was typed to its rate. */
+/**
+ * A run as a line of arithmetic, from what was typed to its rate.
+ *
+ * @example runLine(calibration.runs[0], reading.runs[0], calibration, bench).label // 'Run at 8'
+ */
 export function runLine(
   run: RunInput,
   reading: RunResult,
@@ -124,6 +136,7 @@ export function runLine(
  * What brings a run to the pace of work, as a line; null where it needs none.
  *
  * @param workMPerS pace of work, m/s
+ * @example paceLine(calibration.runs[0], reading.runs[0], calibration, reading.paceMPerS) // null
  */
 export function paceLine(
   run: RunInput,
@@ -153,7 +166,11 @@ export function paceLine(
   };
 }
 
-/** How a run came out against what was wanted, and what it says beside its rate; a line each. */
+/**
+ * How a run came out against what was wanted, and what it says beside its rate; a line each.
+ *
+ * @example runRemarks(calibration.runs[0], reading.runs[0], reading, calibration).length // 1
+ */
 export function runRemarks(
   run: RunInput,
   reading: RunResult,
@@ -192,6 +209,7 @@ const percentOff = (share: number): string =>
  *
  * @param targetSi null: not known
  * @returns nothing while one of them is missing
+ * @example againstText(reading.runs[0], reading.targetSi) // '65 % light'
  */
 export function againstText(run: RunResult, targetSi: number | null): string {
   const rate = rateAtWork(run);

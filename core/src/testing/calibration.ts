@@ -183,6 +183,7 @@ export function evaluateCalibration(
  *
  * @param dimension of the calibration that it is lent to
  * @returns null while fewer than two settings are tested, or where its rates cannot be brought to that dimension
+ * @example chartShape(reading).points.length // 3
  */
 export function chartShape(
   reading: CalibrationResult,

@@ -127,6 +127,11 @@ export const calibrationInput = calibrationAim.extend({ runs: z.array(runInput).
 export type CalibrationInput = InputOf<typeof calibrationInput>;
 export type LabelSettingsInput = CalibrationInput['label'];
 
+/**
+ * A calibration as it begins.
+ *
+ * @example blankCalibration('metric').target.unit // 'kg/ha'
+ */
 export function blankCalibration(system: 'us' | 'metric'): CalibrationInput {
   const us = system === 'us';
   const length = us ? 'ft' : 'm';
@@ -157,6 +162,11 @@ export function blankCalibration(system: 'us' | 'metric'): CalibrationInput {
   };
 }
 
+/**
+ * A run in which nothing was read yet.
+ *
+ * @example blankRun('r', '2026-04-10', 'catch').readings // {}
+ */
 export const blankRun = (id: string, onDay: string, method: MethodId): RunInput => ({
   id,
   row: '',

@@ -1,7 +1,11 @@
 import { pooled, settingCurve, type CurvePoint } from './curve.ts';
 import type { SettingMean } from './scatter.ts';
 
-/** Rates by the curve at marks over what was tested: a machine's chart for a product. */
+/**
+ * Rates by the curve at marks over what was tested: a machine's chart for a product.
+ *
+ * @example chartOf([1, 2, 3], []) // []
+ */
 export function chartOf(
   marks: readonly number[],
   means: readonly SettingMean[],

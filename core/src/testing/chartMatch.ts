@@ -22,7 +22,11 @@ const nameIn = (text: string): string => plain(text.replace(GRADE, ''));
 
 const differ = (a: string, b: string): boolean => a.trim() !== '' && b.trim() !== '' && plain(a) !== plain(b);
 
-/** How the two are called together, to be kept on the sheet when somebody says that they are one. */
+/**
+ * How the two are called together, to be kept on the sheet when somebody says that they are one.
+ *
+ * @example sameProductKey({ sheet: 'Lake feed', chart: 'Spring feed' }) // 'Lake feed = Spring feed'
+ */
 export const sameProductKey = ({ sheet, chart }: Pick<ChartMatch, 'sheet' | 'chart'>): string =>
   `${sheet} = ${chart}`;
 
@@ -56,5 +60,9 @@ export function chartMatch(
   return of(grades[0] !== '' && grades[0] === grades[1] ? 'same-grade' : 'other');
 }
 
-/** Whether a chart may give a setting for the sheet's product. */
+/**
+ * Whether a chart may give a setting for the sheet's product.
+ *
+ * @example mayGiveSetting(chartMatch(lakeFeed, calibration, null, '')) // true
+ */
 export const mayGiveSetting = ({ is }: ChartMatch): boolean => is !== 'other';

@@ -25,6 +25,7 @@ export type Coarse =
  * tolerance: `2 sqrt(2) r / sqrt(12) / net`; else the largest of the others.
  *
  * @param tolerance share of the rate
+ * @example coarseness(reading.runs[0], 0.001).because // 'weighing'
  */
 export function coarseness(run: RunResult, tolerance: number): Coarse | null {
   const { worked } = run;
@@ -55,7 +56,11 @@ const RULED_BY: Readonly<Record<Ruling, string>> = {
   timing: 'The pace was timed too few times: time the course three times.',
 };
 
-/** Two figures, rounded up: what is asked for must not be too little. */
+/**
+ * Two figures, rounded up: what is asked for must not be too little.
+ *
+ * @example showLeast(1.234, 'kg') // '1.3 kg'
+ */
 export function showLeast(kg: number, unit: MassUnit): string {
   requirePositive({ kg });
   const value = fromSi(kg, unit);

@@ -4,7 +4,11 @@ import type { CalibrationAim, EarlierReading, RunInput } from './calibrationInpu
 /** What a run holds of its readings. */
 type Readings = Pick<RunInput, 'readings' | 'earlier'>;
 
-/** A run in which nothing was read yet: it may be removed. */
+/**
+ * A run in which nothing was read yet: it may be removed.
+ *
+ * @example isEmptyRun(calibration.runs[0]) // false
+ */
 export const isEmptyRun = (run: Readings & Pick<RunInput, 'noFlow'>): boolean =>
   !run.noFlow && run.earlier.length === 0 && Object.values(run.readings).every((text) => text.trim() === '');
 

@@ -120,6 +120,7 @@ export function spreadPlan(
  * What a machine puts out at a mark, kg/m: its rate there times the spacing that it is worked out for.
  *
  * @returns null where the chart does not have the mark
+ * @example outputAt(reading, '11') // 0.0446449
  */
 export function outputAt(
   { chart, widthM, dimension }: Pick<CalibrationResult, 'chart' | 'widthM' | 'dimension'>,

@@ -24,7 +24,11 @@ export const METHODS = {
 export type MethodId = keyof typeof METHODS;
 export const METHOD_IDS = Object.keys(METHODS) as MethodId[];
 
-/** A method of the table, whichever it is. */
+/**
+ * A method of the table, whichever it is.
+ *
+ * @example methodOf('catch').words // 'sweep up or catch on a tarp'
+ */
 export const methodOf = (id: MethodId): Method => METHODS[id];
 
 /** More product than this on a metre of ground is a slip of a unit. */

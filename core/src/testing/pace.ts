@@ -42,7 +42,11 @@ export function rateChangeAtPace(
   return metering === 'flow' ? finite(calibratedMPerS / walkedMPerS - 1) : 0;
 }
 
-/** The time to aim for on a course, s. */
+/**
+ * The time to aim for on a course, s.
+ *
+ * @example timeToAimFor(40, 1.25) // 32
+ */
 export function timeToAimFor(courseM: number, speedMPerS: number): number {
   requirePositive({ courseM, speedMPerS });
   return finite(courseM / speedMPerS);

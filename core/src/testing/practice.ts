@@ -40,6 +40,7 @@ export function practiceText(courseM: number, timesS: readonly number[], aimS: n
  * What the container of a fill-time test has to do: the distance it serves and the time in which it has to fill.
  *
  * @returns null while its content, the rate, the spacing or the pace is missing
+ * @example fillAimOf(calibration, calibration.runs[0], reading, bench) // null
  */
 export function fillAimOf(
   input: CalibrationInput,

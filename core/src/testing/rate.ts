@@ -24,7 +24,11 @@ export interface Rate {
 export const dimensionOf = (unit: BenchRateUnit): RateDimension =>
   RATE_DIMENSIONS.find((dimension) => isUnitOf(dimension, unit)) ?? 'massPerArea';
 
-/** Whether a rate is what goes on a metre, whatever that is wide. */
+/**
+ * Whether a rate is what goes on a metre, whatever that is wide.
+ *
+ * @example isPerLength('massPerRowLength') // true
+ */
 export const isPerLength = (dimension: RateDimension): boolean => dimension !== 'massPerArea';
 
 /**

@@ -33,14 +33,22 @@ export interface RunResult {
   readonly counts: boolean;
 }
 
-/** The rate at the pace of work, kg/m2, with its relative standard uncertainty from the readings. */
+/**
+ * The rate at the pace of work, kg/m2, with its relative standard uncertainty from the readings.
+ *
+ * @example rateAtWork(reading.runs[0]) // { rateSi: 0.00569617, uReadings: 0.0196536 }
+ */
 export function rateAtWork({ worked, pace }: RunResult): { rateSi: number; uReadings: number } | null {
   if (!worked) return null;
   const { factor, u } = pace ?? { factor: 1, u: 0 };
   return { rateSi: worked.rateSi * factor, uReadings: Math.hypot(worked.uReadings, u) };
 }
 
-/** Band of one run from its readings and its timings, about 95 %, share of its rate. */
+/**
+ * Band of one run from its readings and its timings, about 95 %, share of its rate.
+ *
+ * @example bandOfRun(reading.runs[0]) // 0.0393071
+ */
 export const bandOfRun = (run: RunResult): number =>
   run.worked ? Math.hypot(COVERAGE * rateAtWork(run)!.uReadings, timingBand([run.worked.timings])) : 0;
 
@@ -53,7 +61,11 @@ export const countedRuns = (runs: readonly RunResult[]): Run[] =>
       : [];
   });
 
-/** What bare numbers of a run are in. */
+/**
+ * What bare numbers of a run are in.
+ *
+ * @example unitsOf(calibration.runs[0], calibration).mass // 'lb'
+ */
 export const unitsOf = (run: Pick<RunInput, 'units'>, { units }: Pick<CalibrationInput, 'units'>) =>
   run.units ?? units;
 

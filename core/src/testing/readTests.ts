@@ -85,6 +85,7 @@ function headOf(row: Row, line: number): CalibrationInput {
  * @param rows cells, headings first
  * @param idFor makes the id of a run, from its line in the file
  * @throws InputError file.columns, tests.reading, kind.unknown, unit.…: with the line as its field
+ * @example readTests([['Calibration']], () => 'r') // throws: columns are missing
  */
 export function readTests(
   rows: readonly (readonly string[])[],

@@ -60,7 +60,11 @@ export const groupBySetting = <R extends Pick<Run, 'setting'>>(runs: readonly R[
   return groups;
 };
 
-/** The record of groups of repeats: each group's squared deviations from its own mean, relative to it. */
+/**
+ * The record of groups of repeats: each group's squared deviations from its own mean, relative to it.
+ *
+ * @example recordOf([[1, 1], [2]]) // { squares: 0, degrees: 1 }
+ */
 export function recordOf(groups: readonly (readonly number[])[]): ScatterRecord {
   let [squares, degrees] = [0, 0];
   for (const group of groups) {
@@ -74,7 +78,11 @@ export function recordOf(groups: readonly (readonly number[])[]): ScatterRecord 
   return { squares, degrees };
 }
 
-/** The repeats of several calibrations as one record. */
+/**
+ * The repeats of several calibrations as one record.
+ *
+ * @example joinRecords([{ squares: 0.01, degrees: 2 }, { squares: 0.02, degrees: 1 }]) // { squares: 0.03, degrees: 3 }
+ */
 export const joinRecords = (records: readonly ScatterRecord[]): ScatterRecord => ({
   squares: finite(sumOf(records.map(({ squares }) => squares))),
   degrees: finite(sumOf(records.map(({ degrees }) => degrees))),

@@ -20,7 +20,11 @@ const curveOf = (points: Listed['points']): CurvePoint[] =>
     .map(({ setting, rate }) => ({ x: finite(setting), y: finite(rate), weight: 1 }))
     .toSorted((a, b) => a.x - b.x);
 
-/** The setting that a list gives for a rate: by its curve, or in proportion from closed where it has one line or ends before. */
+/**
+ * The setting that a list gives for a rate: by its curve, or in proportion from closed where it has one line or ends before.
+ *
+ * @example lookUp({ points: [{ setting: 4, rate: 0.01 }, { setting: 8, rate: 0.03 }], paceMPerS: 1.3 }, 0.02, 0) // 6
+ */
 export function lookUp({ points }: Listed, rate: number, closed: number): number | null {
   requireFinite({ rate, closed });
   const all = curveOf(points);

@@ -49,11 +49,17 @@ export function press(watch: Stopwatch, now: Clock): Stopwatch {
 
 /**
  * A press at the end of a course that is the beginning of the next one: takes the time and runs on.
+ *
+ * @example split(STANDING, { wallMs: 1000, steadyMs: 1000 }).laps // []
  */
 export function split(watch: Stopwatch, now: Clock): Stopwatch {
   const next = press(watch, now);
   return next === watch || next.from ? next : { ...next, from: now };
 }
 
-/** Seconds on the watch while it runs; 0 while it stands. */
+/**
+ * Seconds on the watch while it runs; 0 while it stands.
+ *
+ * @example runningS(STANDING, { wallMs: 1000, steadyMs: 1000 }) // 0
+ */
 export const runningS = ({ from }: Stopwatch, now: Clock): number => (from ? lapBetween(from, now).seconds : 0); // prettier-ignore

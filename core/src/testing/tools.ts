@@ -18,6 +18,11 @@ export const toolsInput = z.object({
 });
 export type ToolsInput = InputOf<typeof toolsInput>;
 
+/**
+ * What is at hand until somebody says otherwise.
+ *
+ * @example blankTools().scale // 'machine'
+ */
 export const blankTools = (): ToolsInput => ({
   scale: 'machine',
   tarp: false,

@@ -45,7 +45,11 @@ export function netOf(before: Reading, after: Reading, field: string): Net {
   return { si, uSi: Math.hypot(resolutionU(before.resolutionSi), resolutionU(after.resolutionSi)) };
 }
 
-/** Relative standard uncertainty of a reading; 0 for nothing. */
+/**
+ * Relative standard uncertainty of a reading; 0 for nothing.
+ *
+ * @example relative({ si: 10, resolutionSi: 0.1 }) // 0.00288675
+ */
 export const relative = ({ si, resolutionSi }: Reading): number =>
   si === 0 ? 0 : finite(resolutionU(resolutionSi) / Math.abs(finite(si)));
 

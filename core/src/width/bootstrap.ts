@@ -66,6 +66,7 @@ function draw({ rows, uDeposits }: Resampling, random: () => number): number[] {
  * @param random a seeded generator
  * @param onShare told the share done now and then; answers false to stop
  * @returns null when it was stopped
+ * @example resample({ positionsM: [-1, 0, 1], rows: [[0, 2, 0]], uDeposits: [0, 0.01, 0], traySpacingM: 1, spacingM: 1, limit: 0.25, times: 0 }, () => 0.5).from // 'readings'
  */
 export function resample(
   asked: Resampling,

@@ -71,17 +71,29 @@ export function overlay(pattern: Pattern, spacingM: number, passPattern: PassPat
   return { xM, y, mean, cv: mean > 0 ? Math.sqrt(variance) / mean : 0 };
 }
 
-/** The deposit of all passes at any place across them, m from one pass's middle: the period repeats to both sides. */
+/**
+ * The deposit of all passes at any place across them, m from one pass's middle: the period repeats to both sides.
+ *
+ * @example depositOfPasses({ xM: [0, 1, 2], y: [2, 1, 2] }, 0.5) // 1.5
+ */
 export function depositOfPasses({ xM, y }: Overlay, x: number): number {
   const within = folded(x, xM.at(-1)!);
   return within === 0 ? y[0]! : depositAt({ xM, y }, within);
 }
 
-/** Whether a pass, counted from 0 to both sides, goes the other way. */
+/**
+ * Whether a pass, counted from 0 to both sides, goes the other way.
+ *
+ * @example isTurned(1, 'back-and-forth') // true
+ */
 export const isTurned = (pass: number, passPattern: PassPattern): boolean =>
   passPattern === 'back-and-forth' && pass % 2 !== 0;
 
-/** The deposit of one pass, counted from 0, at a place across all of them. */
+/**
+ * The deposit of one pass, counted from 0, at a place across all of them.
+ *
+ * @example depositOfPass({ xM: [-1, 0, 1], y: [0, 2, 0] }, 2, 'one-way', 1, 2) // 2
+ */
 export function depositOfPass(
   pattern: Pattern,
   spacingM: number,
@@ -93,12 +105,18 @@ export function depositOfPass(
   return depositAt(pattern, isTurned(pass, passPattern) ? -own : own);
 }
 
-/** How uneven passes at a spacing are: standard deviation over mean. */
+/**
+ * How uneven passes at a spacing are: standard deviation over mean.
+ *
+ * @example cvAt(pattern, 5, 'back-and-forth') // 0.0783174
+ */
 export const cvAt = (pattern: Pattern, spacingM: number, passPattern: PassPattern): number =>
   overlay(pattern, spacingM, passPattern).cv;
 
 /**
  * How uneven it is after two directions at right angles, half the rate each, with the same pattern: the variances of two
  * independent halves add, so CV falls by the square root of two.
+ *
+ * @example twoDirections(0.2) // 0.141421
  */
 export const twoDirections = (cv: number): number => finite(cv / Math.SQRT2);

@@ -46,7 +46,11 @@ export function requireSpacing(pattern: Pattern, spacingM: number): void {
   if (spacingM < leastSpacing(pattern) || spacingM > MAX_SPACING_M) throw new InputError('number.unusable', { field: 'spacingM', input: String(spacingM) }); // prettier-ignore
 }
 
-/** The deposit at a place: straight between the positions, 0 beyond them. */
+/**
+ * The deposit at a place: straight between the positions, 0 beyond them.
+ *
+ * @example depositAt({ xM: [-1, 0, 1], y: [0, 2, 0] }, 0.5) // 1
+ */
 export function depositAt({ xM, y }: Pattern, x: number): number {
   if (xM.length < 2) return 0;
   requireFinite({ x });
@@ -61,7 +65,11 @@ export function depositAt({ xM, y }: Pattern, x: number): number {
   return finite(y[low]! + share * (y[high]! - y[low]!), 'trays');
 }
 
-/** The pattern seen from the other side: that of a pass in the opposite direction. */
+/**
+ * The pattern seen from the other side: that of a pass in the opposite direction.
+ *
+ * @example mirrored({ xM: [-1, 0, 2], y: [0, 2, 0] }).xM // [-2, 0, 1]
+ */
 export function mirrored(pattern: Pattern): Pattern {
   requirePattern(pattern);
   const { xM, y } = pattern;
@@ -69,14 +77,22 @@ export function mirrored(pattern: Pattern): Pattern {
   return { xM: xM.map((x) => -x + 0).toReversed(), y: y.toReversed() };
 }
 
-/** All that falls on a metre of path: the area under the pattern. */
+/**
+ * All that falls on a metre of path: the area under the pattern.
+ *
+ * @example underPattern({ xM: [-1, 0, 1], y: [0, 2, 0] }) // 2
+ */
 export function underPattern(pattern: Pattern): number {
   requirePattern(pattern);
   const { xM, y } = pattern;
   return xM.slice(1).reduce((sum, x, at) => sum + ((x - xM[at]!) * (y[at]! + y[at + 1]!)) / 2, 0);
 }
 
-/** All the width that is hit, m. */
+/**
+ * All the width that is hit, m.
+ *
+ * @example throwOf({ xM: [-1, 0, 2], y: [0, 2, 0] }) // 3
+ */
 export const throwOf = ({ xM }: Pattern): number => finite((xM.at(-1) ?? NaN) - (xM[0] ?? NaN), 'positions');
 
 /**
@@ -92,7 +108,11 @@ export function leftShare(pattern: Pattern): number {
   return left.xM.length < 2 || all === 0 ? 0 : underPattern(left) / all;
 }
 
-/** The pattern with each deposit times a factor: a shape brought to a level. */
+/**
+ * The pattern with each deposit times a factor: a shape brought to a level.
+ *
+ * @example scaled({ xM: [-1, 0, 1], y: [0, 2, 0] }, 3).y // [0, 6, 0]
+ */
 export function scaled(pattern: Pattern, factor: number): Pattern {
   requirePattern(pattern);
   return { xM: pattern.xM, y: pattern.y.map((value) => finite(value * factor)) };

@@ -83,6 +83,11 @@ export type WidthTestInput = InputOf<typeof widthTestInput>;
 /** The spacing that was accepted, and since when. */
 export type AcceptedInput = NonNullable<WidthTestInput['accepted']>;
 
+/**
+ * A width test as it begins.
+ *
+ * @example blankWidthTest('metric').layout.unit // 'm'
+ */
 export function blankWidthTest(system: 'us' | 'metric'): WidthTestInput {
   const us = system === 'us';
   const unit = us ? 'ft' : 'm';

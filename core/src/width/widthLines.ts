@@ -38,7 +38,11 @@ export function recommendationText(reading: WidthResult, input: WidthTestInput):
   return `${passPattern.charAt(0).toUpperCase()}${passPattern.slice(1)} it stays within ${percent(limit)} up to ${lengthText(reachesM, unit)}. Nobody passes to the inch, so 5 % is left to each side.${also}`;
 }
 
-/** What is to be seen at the spacing that is looked at, a line each. */
+/**
+ * What is to be seen at the spacing that is looked at, a line each.
+ *
+ * @example groundRemarks(widthReading, groundAt(pattern, 5, 'back-and-forth'), trays).length // 4
+ */
 export function groundRemarks(reading: WidthResult, ground: OnGround, input: WidthTestInput): string[] {
   const { overlay: over, most, least, middle } = ground;
   const { leftShare: left, limit } = reading;
@@ -55,7 +59,11 @@ export function groundRemarks(reading: WidthResult, ground: OnGround, input: Wid
   ];
 }
 
-/** The mean at a spacing as a line: what falls on a metre of path, over the spacing. */
+/**
+ * The mean at a spacing as a line: what falls on a metre of path, over the spacing.
+ *
+ * @example meanLine(widthReading, 5, trays).label // 'Mean on the ground at this spacing'
+ */
 export function meanLine(reading: WidthResult, spacingM: number, input: WidthTestInput): Working | null {
   const { caughtKgPerM } = reading;
   if (caughtKgPerM === null) return null;
@@ -92,7 +100,11 @@ export function levelText(caughtKgPerM: number, outputKgPerM: number): string {
   return `${kept} The rest bounced out or fell beyond the ends: the shape holds, the level is that of the weighing. Trays with a grid or a mat keep more.`;
 }
 
-/** A spacing as text to be typed, rounded down to what a person can pace: 5 cm or 3 in. */
+/**
+ * A spacing as text to be typed, rounded down to what a person can pace: 5 cm or 3 in.
+ *
+ * @example handySpacing(5.17, 'm') // '5.15 m'
+ */
 export function handySpacing(spacingM: number, unit: LengthUnit): string {
   requirePositive({ spacingM });
   const step = UNITS[unit].toSi === 1 || unit === 'cm' ? 0.05 : 0.25 * UNITS.ft.toSi;

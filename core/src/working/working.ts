@@ -45,7 +45,11 @@ export interface Working {
 /** Stands for a value that is not known yet. */
 export const MISSING = '—';
 
-/** " ±0.7" after a value whose band is known, else nothing. */
+/**
+ * " ±0.7" after a value whose band is known, else nothing.
+ *
+ * @example bandText({ number: '3.3', band: '0.1', unit: 'kg' }) // ' ±0.1'
+ */
 export const bandText = ({ band }: Shown): string => (band === undefined ? '' : ` ±${band}`);
 
 /**
@@ -64,7 +68,11 @@ export const termText = ({ shown }: Term): string =>
 export const workingText = ({ parts }: Working): string =>
   parts.map((part) => (part.type === 'term' ? termText(part) : part.text)).join(' ');
 
-/** Builds a term; computed, weak and with nothing rounded unless said. */
+/**
+ * Builds a term; computed, weak and with nothing rounded unless said.
+ *
+ * @example term('rate', null).type // 'term'
+ */
 export function term(
   role: string,
   shown: Shown | null,
@@ -73,6 +81,11 @@ export function term(
   return { type: 'term', role, shown, unrounded: null, origin: 'computed', strong: false, ...more };
 }
 
+/**
+ * An operator between terms.
+ *
+ * @example operator('÷').reads // '÷'
+ */
 export const operator = (text: '+' | '−' | '×' | '÷' | '='): Join => ({
   type: 'operator',
   text,
@@ -83,6 +96,7 @@ export const operator = (text: '+' | '−' | '×' | '÷' | '='): Join => ({
  * A joining word.
  *
  * @param reads what it stands for, where it stands for something: "on each" divides, "so take" ends a statement
+ * @example word('of').reads // null
  */
 export const word = (text: string, reads: Reads = text === '(' || text === ')' ? text : null): Join => ({
   type: 'word',

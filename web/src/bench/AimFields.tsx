@@ -57,7 +57,8 @@ export function AimFields(props: AimProps) {
   const take = useTaking(props);
   // On a phone the rest is folded away until it is asked for.
   const [isMore, setMore] = useState(false);
-  const widthWords = on.rig ? rigKind(on.rig.kind).width : 'pass spacing';
+  const spreadOver = on.rig ? rigKind(on.rig.kind).width : 'pass spacing';
+  const widthWords = on.reading.dimension === 'massPerLaneLength' ? 'lane width' : spreadOver;
   const others = shelf.calibrations.filter((other) => other.id !== id && other.input.rig === input.rig && input.rig !== ''); // prettier-ignore
   const second = on.bench.second.marks;
   const isTested = input.runs.some((run) => !isEmptyRun(run));

@@ -276,21 +276,21 @@ function LiveRun({ doc, aim, open }: OfCalibration & { open: Doc<OpenRunInput> }
             onNothing={() => commit({ noFlow: true, step: 'result' })}
             onTried={() => setTried(true)}
           />
-          <Button
-            variant="ghost"
-            minHeight="44px"
-            marginTop="24px"
-            marginLeft="-12px"
-            onClick={() => {
-              end.breakOff(run, aim.input, open.version > 0);
-              leave();
-            }}
-          >
-            Break this round off
-          </Button>
-          <Button asChild variant="ghost" minHeight="44px" marginTop="24px">
-            <Link to={`/bench/${id}/run?another`}>Begin another one beside it</Link>
-          </Button>
+          <Box display="flex" flexWrap="wrap" columnGap="8px" marginTop="24px" marginLeft="-12px">
+            <Button
+              variant="ghost"
+              minHeight="44px"
+              onClick={() => {
+                end.breakOff(run, aim.input, open.version > 0);
+                leave();
+              }}
+            >
+              Break this round off
+            </Button>
+            <Button asChild variant="ghost" minHeight="44px">
+              <Link to={`/bench/${id}/run?another`}>Begin another one beside it</Link>
+            </Button>
+          </Box>
         </>
       )}
     </Frame>
