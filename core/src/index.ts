@@ -14,4 +14,5 @@ export * from './products/index.ts';
 export * from './testing/index.ts';
 export * from './width/index.ts';
 export * from './working/index.ts';
+export * from './drawing/index.ts';
 export * from './worksheet/index.ts';

@@ -40,6 +40,8 @@ export interface PaceResult {
   /** Scatter of the walks (n - 1) over their mean; null for a single walk. */
   readonly scatter: number | null;
   readonly walks: number;
+  /** Band of an area that was paced, about 95 %, for the pace alone: it counts twice in an area. */
+  readonly areaBand: number;
 }
 
 export interface PacesResult {
@@ -79,5 +81,9 @@ export function evaluatePaces({ line, unit, walks, wheel }: PaceInput, field: st
   // Counting to whole paces is itself uncertain by 1 / sqrt(12) of a pace.
   const counting = 1 / Math.sqrt(12) / mean / Math.sqrt(counts.length);
   const uRelative = Math.hypot(scatter === null ? ONE_WALK : scatter / Math.sqrt(counts.length), counting);
-  return { pace: { paceM: lineM / mean, uRelative, scatter, walks: counts.length }, wheelFactor, errors };
+  return {
+    pace: { paceM: lineM / mean, uRelative, scatter, walks: counts.length, areaBand: 2 * 2 * uRelative },
+    wheelFactor,
+    errors,
+  };
 }

@@ -27,3 +27,12 @@ export function scatterOver(values: readonly number[]): number | null {
   if (mean <= 0) return null;
   return finite(Math.sqrt(sumOf(values.map((value) => (value - mean) ** 2)) / (values.length - 1)) / mean);
 }
+
+/**
+ * The middle one of some values in their order; of an even number the upper of the two in the middle.
+ *
+ * @returns null for none
+ * @example middleOf([3, 1, 2]) // 2
+ */
+export const middleOf = (values: readonly number[]): number | null =>
+  values.toSorted((a, b) => a - b)[Math.floor(values.length / 2)] ?? null;

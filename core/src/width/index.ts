@@ -41,5 +41,12 @@ export {
 export { groundAt, evaluateWidthTest, type OnGround, type WidthResult } from './widthTest.ts';
 export { faultsOf, faultTexts, type Fault } from './diagnose.ts';
 export { mismatchOf, mismatchText, type Mismatch } from './mismatch.ts';
-export { groundRemarks, handySpacing, levelText, meanLine, recommendationText } from './widthLines.ts';
+export {
+  changeText,
+  groundRemarks,
+  handySpacing,
+  levelText,
+  meanLine,
+  recommendationText,
+} from './widthLines.ts';
 export { readTraysTable, traysTable } from './traysTable.ts';

@@ -2,7 +2,8 @@ import { requirePositive } from '../errors/preconditions.ts';
 import { showExact, showQuantity } from '../quantities/show.ts';
 import { UNITS, type LengthUnit } from '../quantities/units.ts';
 import { operator, term, word, type Working } from '../working/working.ts';
-import { twoDirections, PASS_PATTERNS } from './overlap.ts';
+import { cvAt, twoDirections, PASS_PATTERNS, type PassPattern } from './overlap.ts';
+import { leftShare, type Pattern } from './pattern.ts';
 import type { OnGround, WidthResult } from './widthTest.ts';
 import type { WidthTestInput } from './widthInput.ts';
 
@@ -110,4 +111,22 @@ export function handySpacing(spacingM: number, unit: LengthUnit): string {
   const step = UNITS[unit].toSi === 1 || unit === 'cm' ? 0.05 : 0.25 * UNITS.ft.toSi;
   const down = Math.floor(spacingM / step + 1e-9) * step;
   return `${showExact(down / UNITS[unit].toSi, 4)} ${UNITS[unit].symbol}`;
+}
+
+/**
+ * What a change of the machine did to the pattern, at one spacing, in a sentence.
+ *
+ * @param before the pattern before it
+ * @param spacingM above 0
+ * @example changeText(pattern, pattern, 5, 'back-and-forth') // 'At this spacing CV was 7.8 % before and is 7.8 % now; 52.3 % fell to the left before, 52.3 % now.'
+ */
+export function changeText(
+  before: Pattern,
+  now: Pattern,
+  spacingM: number,
+  passPattern: PassPattern,
+): string {
+  const cv = (of: Pattern) => percent(cvAt(of, spacingM, passPattern));
+  const left = (of: Pattern) => percent(leftShare(of), 3);
+  return `At this spacing CV was ${cv(before)} before and is ${cv(now)} now; ${left(before)} fell to the left before, ${left(now)} now.`;
 }

@@ -79,7 +79,7 @@ function PaceSection({ input, reading: { paces }, errorAt, onChange }: Props) {
           {lengthUnit === 'ft' ? 'ft' : 'm'}
           {walked.scatter === null
             ? ', from a single walk. Three walks tell how steady it is.'
-            : `, from ${walked.walks} walks that differ by ${showNumber(walked.scatter * 100, 2)} %. An area in paces is ±${showNumber(walked.uRelative * 400, 2)} % for that alone.`}
+            : `, from ${walked.walks} walks that differ by ${showNumber(walked.scatter * 100, 2)} %. An area in paces is ±${showNumber(walked.areaBand * 100, 2)} % for that alone.`}
         </Said>
       )}
       {paces.wheelFactor !== 1 && (

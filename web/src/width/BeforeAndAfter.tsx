@@ -1,6 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import { showExact } from '@steady-scatter/core/quantities';
-import { leftShare, overlay } from '@steady-scatter/core/width';
+import { changeText } from '@steady-scatter/core/width';
 import { Choice } from '../ui/Choice.tsx';
 import { useWidthTests } from './useWidthTests.ts';
 import type { WidthProps } from './widthProps.ts';
@@ -13,9 +12,7 @@ export function BeforeAndAfter({ input, on, onChange }: WidthProps) {
   const { pattern, lookedM } = on.reading;
   const compare = () => {
     if (!on.before || !pattern || lookedM === null) return null;
-    const cv = (of: typeof pattern) => `${showExact(100 * overlay(of, lookedM, input.passPattern).cv, 2)} %`;
-    const left = (of: typeof pattern) => `${showExact(100 * leftShare(of), 3)} %`;
-    return `At this spacing CV was ${cv(on.before.pattern)} before and is ${cv(pattern)} now; ${left(on.before.pattern)} fell to the left before, ${left(pattern)} now.`;
+    return changeText(on.before.pattern, pattern, lookedM, input.passPattern);
   };
   return (
     <Box marginTop="14px" maxWidth="420px" data-noprint>

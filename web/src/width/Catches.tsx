@@ -1,5 +1,6 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
 import { toResult } from '@steady-scatter/core/errors';
+import { middleOf } from '@steady-scatter/core/numeric';
 import { readNumber, showExact, showQuantity, UNITS } from '@steady-scatter/core/quantities';
 import { MAX_ROWS, positionsOf, type WidthResult, type WidthTestInput } from '@steady-scatter/core/width';
 import { Plus } from 'lucide-react';
@@ -142,11 +143,11 @@ export function Catches({
 function Scatter({ reading: { trays } }: { reading: WidthResult }) {
   const filled = trays.trays.filter(({ isFilled }) => isFilled).length;
   const scatters = trays.trays.flatMap(({ scatter }) => (scatter === null ? [] : [scatter]));
-  const typical = scatters.toSorted((a, b) => a - b)[Math.floor(scatters.length / 2)];
+  const typical = middleOf(scatters);
   return (
     <Box fontSize="15px" color="ink.soft" marginTop="6px">
       {filled > 0 && `${filled} missing, put in straight between their neighbours (dashed). `}
-      {typical !== undefined &&
+      {typical !== null &&
         `${trays.rows.length} rows, averaged; a tray differs by ${showExact(typical * 100, 2)} % from row to row.`}
     </Box>
   );

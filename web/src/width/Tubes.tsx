@@ -1,4 +1,5 @@
 import { Box } from '@chakra-ui/react';
+import { niceStep } from '@steady-scatter/core/drawing';
 import { showExact } from '@steady-scatter/core/quantities';
 import type { TraysResult } from '@steady-scatter/core/width';
 import { useRef, type PointerEvent } from 'react';
@@ -19,13 +20,6 @@ interface Props {
   onLevel(at: number, text: string): void;
 }
 
-/** A step that a person would say: 1, 2 or 5 times a power of ten. */
-function niceStep(most: number): number {
-  const rough = most / 60;
-  const decade = 10 ** Math.floor(Math.log10(rough));
-  return decade * ([1, 2, 5, 10].find((nice) => nice * decade >= rough) ?? 10);
-}
-
 /** The machine over its row of trays, to scale across; the levels in them can be dragged. */
 export function Tubes({ positionsM, levels, trays, labelOf, onLevel }: Props) {
   const drawing = useRef<SVGSVGElement>(null);
@@ -35,7 +29,7 @@ export function Tubes({ positionsM, levels, trays, labelOf, onLevel }: Props) {
   const gaps = positionsM.slice(1).map((x, index) => at(x) - at(positionsM[index]!));
   const width = Math.max(4, Math.min(46, 0.62 * Math.min(...gaps)));
   const most = Math.max(1e-9, ...levels.map((level) => level ?? 0)) * 1.15;
-  const step = niceStep(most);
+  const step = niceStep(most, 60);
   const drag = (event: PointerEvent<SVGRectElement>, index: number) => {
     const matrix = drawing.current?.getScreenCTM();
     if (!matrix || event.buttons === 0) return;

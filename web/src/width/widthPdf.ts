@@ -1,3 +1,4 @@
+import { barsOf, curveOf, heightOf } from '@steady-scatter/core/drawing';
 import { showExact, showQuantity, UNITS } from '@steady-scatter/core/quantities';
 import {
   groundAt,
@@ -17,18 +18,15 @@ const [WIDE, HIGH] = [500, 150];
 
 /** Catches as bars, left to right. */
 function barsSvg(levels: readonly number[]): string {
-  const most = Math.max(...levels, 1e-9);
-  const step = WIDE / levels.length;
-  const bars = levels.map((level, at) => `<rect x="${(at * step + 2).toFixed(1)}" y="${(HIGH - (HIGH * level) / most).toFixed(1)}" width="${(step - 4).toFixed(1)}" height="${((HIGH * level) / most).toFixed(1)}" fill="#0d5c4d"/>`); // prettier-ignore
+  const bars = barsOf(levels, { wide: WIDE, high: HIGH, gap: 4 }).map(({ x, width, height }) => `<rect x="${x.toFixed(1)}" y="${(HIGH - height).toFixed(1)}" width="${width.toFixed(1)}" height="${height.toFixed(1)}" fill="#0d5c4d"/>`); // prettier-ignore
   return `<svg xmlns="http://www.w3.org/2000/svg" width="${WIDE}" height="${HIGH + 2}">${bars.join('')}<path d="M0 ${HIGH}H${WIDE}" stroke="#14201c"/></svg>`;
 }
 
 /** A curve of CV against spacing with the limit. */
-function sweepSvg(sweep: { spacingM: readonly number[]; cv: readonly number[] }, limit: number): string {
+function sweepSvg(sweep: { cv: readonly number[] }, limit: number): string {
   const most = 0.4;
-  const last = sweep.spacingM.length - 1;
-  const points = sweep.cv.flatMap((cv, at) => (at % 8 === 0 ? [`${((WIDE * at) / last).toFixed(1)},${(HIGH - (HIGH * Math.min(cv, most)) / most).toFixed(1)}`] : [])); // prettier-ignore
-  const y = HIGH - (HIGH * limit) / most;
+  const points = curveOf(sweep.cv, { wide: WIDE, high: HIGH, most, every: 8 }).map(({ x, y }) => `${x.toFixed(1)},${y.toFixed(1)}`); // prettier-ignore
+  const y = heightOf(limit, most, HIGH);
   return `<svg xmlns="http://www.w3.org/2000/svg" width="${WIDE}" height="${HIGH + 2}"><path d="M0 ${y}H${WIDE}" stroke="#a33a0a" stroke-dasharray="5 4"/><polyline points="${points.join(' ')}" fill="none" stroke="#14201c" stroke-width="1.5"/><path d="M0 ${HIGH}H${WIDE}M0 0V${HIGH}" stroke="#14201c"/></svg>`;
 }
 

@@ -1,4 +1,5 @@
 import { Box } from '@chakra-ui/react';
+import { againstWanted } from '@steady-scatter/core/drawing';
 import type { ChartPoint } from '@steady-scatter/core/testing';
 
 const [WIDE, HIGH] = [520, 84];
@@ -14,30 +15,24 @@ interface Props {
 
 /** A rate against the one that is wanted, on a line from nothing to twice of it. */
 export function ResultBand({ rate, target, label }: Props) {
-  const most = Math.max(2 * target.y, 1.1 * (rate.y + rate.band));
-  const at = (value: number) => LEFT + ((RIGHT - LEFT) * Math.min(Math.max(value, 0), most)) / most;
-  const x = at(rate.y);
+  const { value, wanted } = againstWanted(rate, target);
+  const at = (share: number) => LEFT + (RIGHT - LEFT) * share;
   return (
     <Box color="ink" maxWidth="560px">
       <svg viewBox={`0 0 ${WIDE} ${HIGH}`} width="100%" role="img" aria-label={label}>
         <Box asChild fill="tape" opacity="0.65">
-          <rect
-            x={at(target.y - target.band)}
-            y="16"
-            width={Math.max(3, at(target.y + target.band) - at(target.y - target.band))}
-            height="34"
-          />
+          <rect x={at(wanted.from)} y="16" width={Math.max(3, at(wanted.to) - at(wanted.from))} height="34" />
         </Box>
         <Box asChild stroke="line.strong" strokeWidth="2">
           <path d={`M${LEFT} 50H${RIGHT}`} />
         </Box>
         <Box asChild stroke="ink" strokeWidth="3">
-          <path d={`M${at(rate.y - rate.band)} 33H${at(rate.y + rate.band)}`} />
+          <path d={`M${at(value.from)} 33H${at(value.to)}`} />
         </Box>
         <Box asChild fill="act">
-          <circle cx={x} cy="33" r="8" />
+          <circle cx={at(value.at)} cy="33" r="8" />
         </Box>
-        <text x={at(target.y)} y="72" textAnchor="middle" fontSize="16" fill="currentColor">
+        <text x={at(wanted.at)} y="72" textAnchor="middle" fontSize="16" fill="currentColor">
           wanted
         </text>
         <text x={LEFT} y="72" fontSize="16" fill="currentColor">

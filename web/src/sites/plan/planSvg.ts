@@ -7,7 +7,7 @@ import {
   type SiteAreaInput,
 } from '@steady-scatter/core/ground';
 import { UNITS } from '@steady-scatter/core/quantities';
-import { dimensionsOf } from '../dimensions.ts';
+import { dimensionsOf } from '@steady-scatter/core/drawing';
 import { drawnBuffers, drawnOutlines } from '../drawnOutlines.ts';
 import { niceStep } from '../drawing/view.ts';
 

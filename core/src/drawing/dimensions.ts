@@ -1,11 +1,7 @@
-import {
-  acrossCurve,
-  showLength,
-  type Outline,
-  type PartInput,
-  type Point,
-} from '@steady-scatter/core/ground';
-import type { LengthUnit } from '@steady-scatter/core/quantities';
+import { acrossCurve, boundsOf, type Outline, type Point } from '../ground/outline.ts';
+import { showLength } from '../ground/areaLines.ts';
+import type { PartInput } from '../ground/parts.ts';
+import type { LengthUnit } from '../quantities/units.ts';
 
 /** A length written on a drawing. */
 export interface Dimension {
@@ -35,8 +31,7 @@ const MEASURED: Readonly<
 };
 
 function acrossText(outline: Outline, unit: LengthUnit, way: 'wide' | 'high'): Dimension {
-  const [xs, ys] = [outline.map(({ x }) => x), outline.map(({ y }) => y)];
-  const [left, right, low, high] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
+  const { minX: left, maxX: right, minY: low, maxY: high } = boundsOf(outline)!;
   const { number, unit: symbol } = showLength(way === 'wide' ? acrossCurve(right - left) : high - low, unit);
   return {
     at: { x: (left + right) / 2, y: (low + high) / 2 },
@@ -49,7 +44,8 @@ function acrossText(outline: Outline, unit: LengthUnit, way: 'wide' | 'high'): D
 /**
  * The dimensions of a part as they are written on a drawing: sides that were measured at their middle, curves across.
  *
- * @param outline the part's edge as drawn
+ * @param outline the part's edge as drawn, m
+ * @example dimensionsOf(rectangle('p', '62', '38'), [{ x: 0, y: 0 }, { x: 18.8976, y: 0 }, { x: 18.8976, y: 11.5824 }, { x: 0, y: 11.5824 }], 'ft').map(({ text }) => text) // ['62 ft', '38 ft']
  */
 export function dimensionsOf(part: PartInput, outline: Outline, unit: LengthUnit): Dimension[] {
   if (outline.length === 0) return [];
