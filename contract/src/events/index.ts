@@ -1,4 +1,5 @@
 // Events: what was measured or done. Rows are appended, by anyone and in any order; what they say by now is made from them.
+import type { KindName } from '../kinds/index.ts';
 import { testRuns } from './testRuns.ts';
 
 /** Everything that is appended, by its name. */
@@ -6,3 +7,7 @@ export const EVENTS = { testRuns } as const;
 
 export type EventName = keyof typeof EVENTS;
 export const EVENT_NAMES = Object.keys(EVENTS) as EventName[];
+
+/** Whether something is measured or done for documents of a kind: they are archived with it, and never deleted. */
+export const isArchived = (kind: string): kind is KindName =>
+  EVENT_NAMES.some((name) => EVENTS[name].subject === kind);

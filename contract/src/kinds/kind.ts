@@ -54,6 +54,8 @@ export interface KindEntry<Name extends string, Input, Result, Of extends Column
   /** Other columns that a list of thousands is sorted by. */
   readonly indexed?: readonly string[];
   summarise(input: Input, result: Result): RowOf<Of>;
+  /** One has no name of its own: it is not searched for. */
+  readonly isNameless?: boolean;
   nameOf(input: Input): string;
   /** Texts that it is found by, besides its name. */
   textsOf(input: Input): readonly string[];

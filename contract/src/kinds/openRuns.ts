@@ -25,6 +25,7 @@ export const openRuns = kindOf({
     method,
     step,
   }),
+  isNameless: true,
   nameOf: () => '',
   textsOf: () => [],
   linksOf: ({ calibration }) => said([calibration]),

@@ -83,7 +83,11 @@ export function createHandlers({
     describe: async () => openApi(),
     ...pairing(network, devices, homeCrewId),
     search: async ({ actor, query }) => ({
-      hits: await documents.search(actor, KIND_NAMES.map(kindNamed), query),
+      hits: await documents.search(
+        actor,
+        KIND_NAMES.map(kindNamed).filter(({ isNameless }) => !isNameless),
+        query,
+      ),
     }),
   };
 }

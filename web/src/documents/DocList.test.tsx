@@ -1,8 +1,9 @@
-import { soilTests } from '@steady-scatter/contract';
+import { calibrations, isArchived, KIND_NAMES, soilTests } from '@steady-scatter/contract';
 import { blankSoilTest } from '@steady-scatter/core/need';
 import { screen, waitFor, within } from '@testing-library/react';
 import { beforeEach, expect, it, vi } from 'vitest';
 import { callDocuments } from '../api/lazyCall.ts';
+import { AIMS } from '../bench/useCalibrations.ts';
 import { SOIL_TESTS } from '../soil/useSoilTests.ts';
 import { inApp, keepDemo, keepList, lineOf } from '../testing/inApp.tsx';
 import { DocList } from './DocList.tsx';
@@ -77,4 +78,13 @@ it('what is longer than a page is searched, and shown page by page', async () =>
   await person.type(screen.getByRole('searchbox', { name: 'Look for a soil test' }), 'third');
   await waitFor(() => expect(asked).toHaveBeenCalledWith(soilTests, 'list', expect.objectContaining({ query: { q: 'third' } }))); // prettier-ignore
   await waitFor(() => expect(screen.queryByRole('link', { name: 'First' })).toBeNull());
+});
+
+it('what something was measured for is archived, with a way back; other things are deleted', async () => {
+  keepList(calibrations, {}, [{ ...LINES[0], name: 'Red, lake feed' }]);
+  const person = inApp(<DocList kind={AIMS} heading="Bench" tabs={null} empty="None." columns={[]} />);
+  await person.click(screen.getByRole('button', { name: 'Archive Red, lake feed' }));
+  const told = await screen.findByText('Archived “Red, lake feed”.');
+  expect(within(told.closest('[role=status]') ?? document.body).getByRole('button', { name: 'Undo' })).toBeTruthy(); // prettier-ignore
+  expect(KIND_NAMES.filter(isArchived)).toEqual(['calibrations']);
 });

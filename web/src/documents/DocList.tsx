@@ -14,6 +14,7 @@ import { TopBar } from '../ui/TopBar.tsx';
 import { UnfitLine } from '../ui/UnfitLine.tsx';
 import { docActs, useList } from './docs.ts';
 import { MoreButton } from './MoreButton.tsx';
+import { removingOf } from './removing.ts';
 import { saveRaw } from './saveRaw.ts';
 import { FEW, SearchField } from './SearchField.tsx';
 import { useSought } from './useSought.ts';
@@ -50,6 +51,7 @@ type RowProps<Of extends Kind> = Pick<Props<Of>, 'kind' | 'columns' | 'renderAct
 /** One line of the list; what breaks in it breaks nothing else. */
 function DocRow<Of extends Kind>({ line, kind, columns, renderAct, onDelete }: RowProps<Of>) {
   const { id, isSample, name } = line as SummaryHead;
+  const removing = removingOf(kind.kind);
   return (
     <chakra.tr borderTopWidth="1px" borderColor="line">
       <chakra.td {...cellStyle} overflowWrap="anywhere">
@@ -68,7 +70,7 @@ function DocRow<Of extends Kind>({ line, kind, columns, renderAct, onDelete }: R
       ))}
       <chakra.td textAlign="right" whiteSpace="nowrap">
         {renderAct?.(line)}
-        <DeleteButton name={name} onDelete={onDelete} />
+        <DeleteButton name={name} act={removing.act} icon={removing.icon} onDelete={onDelete} />
       </chakra.td>
     </chakra.tr>
   );
@@ -120,7 +122,7 @@ export function DocList<Of extends Kind>(props: Props<Of>) {
     try {
       await remove(id);
       document.getElementById('list-heading')?.focus();
-      notices.undoable(`Deleted “${name}”.`, () => restore(id));
+      notices.undoable(`${removingOf(kind.kind).done} “${name}”.`, () => restore(id));
     } catch (failure) {
       notices.tell(explain(failure));
     }

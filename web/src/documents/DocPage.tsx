@@ -1,6 +1,6 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
 import type { InputError } from '@steady-scatter/core/errors';
-import { RotateCcw, Trash2 } from 'lucide-react';
+import { RotateCcw } from 'lucide-react';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import { useParams } from 'react-router';
@@ -13,6 +13,7 @@ import { heldDoc, useHoldDoc } from './docDrafts.ts';
 import { useDoc, type Doc } from './docs.ts';
 import type { DocumentKind } from './documentKind.ts';
 import { mergedOver } from './mergedOver.ts';
+import { removingOf } from './removing.ts';
 import { sameInput } from './sameInput.ts';
 import { useKeepDoc } from './useKeepDoc.ts';
 
@@ -96,6 +97,7 @@ function DocSheet<Input>({
   useHoldDoc(kind, heldAs, input, differs);
   const keeping = useKeepDoc({ kind, doc, input, heldAs, replace });
   const { one } = kind.kind.words;
+  const removing = removingOf(kind.kind);
   const errors = kind.kind.evaluate(input).errors;
   // What is still missing is asked for when the thing is kept, not while it is being typed.
   const shown = errors.filter(({ code }) => tried || !code.endsWith('.empty'));
@@ -117,7 +119,13 @@ function DocSheet<Input>({
         acts={
           <>
             {doc && renderActs?.(doc)}
-            {doc && <CommandButton icon={Trash2} label="Delete" onClick={() => void keeping.remove(doc)} />}
+            {doc && (
+              <CommandButton
+                icon={removing.icon}
+                label={removing.act}
+                onClick={() => void keeping.remove(doc)}
+              />
+            )}
             {differs && (
               <CommandButton icon={RotateCcw} label="Drop changes" onClick={() => keeping.drop(kept)} />
             )}

@@ -10,6 +10,7 @@ import {
 } from '@steady-scatter/contract';
 import { keepPreviousData, useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { callDocuments } from '../api/lazyCall.ts';
+import { Unreachable } from '../api/errors.ts';
 import { queries } from '../api/queries.ts';
 import type { Asked, DocumentKind } from './documentKind.ts';
 
@@ -126,6 +127,18 @@ export const readDoc = async <Input>(
   signal?: AbortSignal,
 ): Promise<Doc<Input>> =>
   (await callDocuments(kind, 'read', { params: { id }, ...(signal && { signal }) })) as Doc<Input>;
+
+/** One of them to be put somewhere: as it stands on the server, or as it was seen last where nothing answers. */
+export async function fetchDoc<Input>({ kind }: Pick<DocumentKind<Input>, 'kind'>, id: string): Promise<Doc<Input>> {
+  const queryKey = keysOf(kind).one(id);
+  try {
+    return await queries.fetchQuery<Doc<Input>>({ queryKey, queryFn: ({ signal }) => readDoc<Input>({ kind }, id, signal) });
+  } catch (error) {
+    const seen = queries.getQueryData<Doc<Input>>(queryKey);
+    if (seen && error instanceof Unreachable) return seen;
+    throw error;
+  }
+} // prettier-ignore
 
 const LOOK_AGAIN_MS = 3000;
 

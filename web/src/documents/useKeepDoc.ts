@@ -8,6 +8,7 @@ import { useNotices } from '../ui/notices.tsx';
 import { dropHeldDoc } from './docDrafts.ts';
 import { docActs, type Doc } from './docs.ts';
 import type { DocumentKind } from './documentKind.ts';
+import { removingOf } from './removing.ts';
 
 interface Keeping<Input> {
   kind: DocumentKind<Input>;
@@ -78,7 +79,7 @@ export function useKeepDoc<Input>({ kind, doc, input, heldAs, replace }: Keeping
         await remove(id);
         whenBack.noMore();
         dropHeldDoc(kind, id);
-        notices.undoable(`Deleted “${kind.kind.nameOf(of)}”.`, () => restore(id));
+        notices.undoable(`${removingOf(kind.kind).done} “${kind.kind.nameOf(of)}”.`, () => restore(id));
         await navigate(kind.home.path);
       } catch (error) {
         notices.tell(explain(error));

@@ -6,8 +6,10 @@ import { Check } from 'lucide-react';
 import { Link } from 'react-router';
 import { v7 as newId } from 'uuid';
 import { explain } from '../api/explain.ts';
-import type { Doc } from '../documents/docs.ts';
-import { useSites } from '../sites/useSites.ts';
+import { useSome, type Doc } from '../documents/docs.ts';
+import { FEW, SearchField } from '../documents/SearchField.tsx';
+import { useChoices } from '../documents/useChoices.ts';
+import { SITES } from '../sites/useSites.ts';
 import type { PanelPlace } from '../ui/PanelButton.tsx';
 import { SmallPanel } from '../ui/SmallPanel.tsx';
 
@@ -53,19 +55,27 @@ interface Props {
 
 /** Areas of the sites, to be put on the sheet with the size and the band they have now. */
 export default function SiteChoices({ place, chosen, onChoose }: Props) {
-  const { data: sites, error } = useSites();
+  const { value, onChange, found, total, hasCome, error: listError } = useChoices(SITES, ({ name, areaNames }) => [name, ...areaNames].join(' ')); // prettier-ignore
+  const { data: sites = [], error: docsError } = useSome(SITES, found.slice(0, FEW).map(({ id }) => id)); // prettier-ignore
+  const error = listError ?? docsError;
+  const more = (total ?? found.length) - FEW;
   const isChosen = ({ from }: AreaInput) => chosen.some((area) => area.from?.area === from?.area);
   const room = MAX_AREAS - chosen.length;
   const choose = (areas: readonly Choosable[]) => onChoose(areas.slice(0, room).map(({ area }) => area));
   return (
     <SmallPanel place={place} label="Areas of the sites" width="360px">
-      {error && !sites && <Box>{explain(error)}</Box>}
-      {sites?.length === 0 && (
+      {error && sites.length === 0 && <Box>{explain(error)}</Box>}
+      {(value !== '' || more > 0) && (
+        <Box marginBottom="8px">
+          <SearchField label="Look for a site or an area" value={value} onChange={onChange} />
+        </Box>
+      )}
+      {hasCome && value === '' && found.length === 0 && (
         <Box>
           No site is kept yet. <Link to="/sites/new">Measure one</Link>, and its areas can be chosen here.
         </Box>
       )}
-      {sites?.map((site) => {
+      {sites.map((site) => {
         const choices = choicesOf(site);
         const left = choices.filter(({ area, isTreated }) => isTreated && !isChosen(area));
         return (
@@ -100,6 +110,11 @@ export default function SiteChoices({ place, chosen, onChoose }: Props) {
           </Box>
         );
       })}
+      {more > 0 && (
+        <Box fontSize="14px" color="ink.soft" padding="6px 10px">
+          and {more} more sites: type a part of the name
+        </Box>
+      )}
     </SmallPanel>
   );
 }

@@ -6,16 +6,16 @@ import { useMemo } from 'react';
 import { useWatch } from 'react-hook-form';
 import { Link } from 'react-router';
 import { useSheetForm } from '../jobs/sheet.tsx';
-import { useSites } from '../sites/useSites.ts';
+import { useDoc } from '../documents/docs.ts';
+import { SITES } from '../sites/useSites.ts';
 import { useNotices } from '../ui/notices.tsx';
 
 /** Where an area was chosen from; and its size there, when it was measured anew since. */
 export default function SiteNote({ index, from }: { index: number; from: AreaOrigin }) {
   const form = useSheetForm();
   const notices = useNotices();
-  const { data: sites } = useSites();
+  const { data: site } = useDoc(SITES, from.site);
   const { size, unit } = useWatch({ control: form.control, name: `worksheet.areas.${index}` });
-  const site = sites?.find(({ id }) => id === from.site);
   const reading = useMemo(() => site && evaluateSite(site.input), [site]);
   const at = site?.input.areas.findIndex(({ id }) => id === from.area) ?? -1;
   const area = site?.input.areas[at];

@@ -11,7 +11,9 @@ import { useState } from 'react';
 import { explain } from '../api/explain.ts';
 import { useSheetForm } from '../jobs/sheet.tsx';
 import { useSheetChange } from '../jobs/useSheetChange.ts';
-import { useShelf } from '../products/useProducts.ts';
+import { fetchDoc } from '../documents/docs.ts';
+import { useChoices } from '../documents/useChoices.ts';
+import { PRODUCTS } from '../products/useProducts.ts';
 import { fieldBox } from '../ui/fieldBox.ts';
 import type { PanelPlace } from '../ui/PanelButton.tsx';
 import { SmallPanel } from '../ui/SmallPanel.tsx';
@@ -52,14 +54,11 @@ interface Asked {
 
 /** Puts a product from the shelf on the sheet, its label as it stands now; or an empty label of another kind. */
 export default function ProductChoices({ place }: { place: PanelPlace }) {
-  const { data: shelf = [], error } = useShelf();
-  const [input, setInput] = useState('');
+  const { value, onChange, found, total, hasCome, error } = useChoices(PRODUCTS, ({ name, grade }) => `${name} ${grade}`); // prettier-ignore
+  const [trouble, setTrouble] = useState<string | null>(null);
   const form = useSheetForm();
   const change = useSheetChange();
-  const words = input.toLowerCase().split(/\s+/);
-  const found = shelf.filter(({ input: { name, grade } }) =>
-    words.every((word) => `${name} ${grade}`.toLowerCase().includes(word)),
-  );
+  const more = (total ?? found.length) - MAX_SHOWN;
 
   const [asked, setAsked] = useState<Asked | null>(null);
   const put = ({ sheet, told }: Omit<Asked, 'replaced'>) => {
@@ -71,6 +70,12 @@ export default function ProductChoices({ place }: { place: PanelPlace }) {
     if (replaced.length === 0) put({ sheet, told });
     else setAsked({ sheet, replaced, told });
   };
+  const pick = (id: string) =>
+    void fetchDoc(PRODUCTS, id).then(
+      ({ input: product }) =>
+        take(product, `“${product.name}” is on the sheet, with its label as it stands now.`),
+      (failed: unknown) => setTrouble(explain(failed)),
+    );
   const system = systemOf(form.getValues('worksheet.need.unit'));
 
   if (asked)
@@ -90,7 +95,12 @@ export default function ProductChoices({ place }: { place: PanelPlace }) {
     ); // prettier-ignore
   return (
     <SmallPanel place={place} label="Product of this sheet" width="340px">
-      {error && shelf.length === 0 ? (
+      {trouble && (
+        <Box role="alert" marginBottom="8px">
+          {trouble}
+        </Box>
+      )}
+      {error && !hasCome ? (
         <Box marginBottom="8px">{explain(error)}</Box>
       ) : (
         <Search
@@ -98,22 +108,18 @@ export default function ProductChoices({ place }: { place: PanelPlace }) {
           type="search"
           aria-label="Look for a product on the shelf"
           placeholder="Name or grade"
-          value={input}
-          onChange={(event) => setInput(event.target.value)}
+          value={value}
+          onChange={(event) => onChange(event.target.value)}
         />
       )}
-      {found.slice(0, MAX_SHOWN).map(({ id, input: product }) => (
-        <Choice
-          key={id}
-          type="button"
-          onClick={() => take(product, `“${product.name}” is on the sheet, with its label as it stands now.`)}
-        >
-          {product.name}
+      {found.slice(0, MAX_SHOWN).map(({ id, name }) => (
+        <Choice key={id} type="button" onClick={() => pick(id)}>
+          {name}
         </Choice>
       ))}
-      {found.length > MAX_SHOWN && (
+      {more > 0 && (
         <Box fontSize="14px" color="ink.soft" padding="6px 10px">
-          and {found.length - MAX_SHOWN} more: type a part of the name
+          and {more} more: type a part of the name
         </Box>
       )}
       <Box fontSize="14px" color="ink.soft" padding="10px 10px 2px">

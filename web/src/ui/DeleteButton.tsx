@@ -1,16 +1,24 @@
 import { IconButton } from '@chakra-ui/react';
-import { Trash2 } from 'lucide-react';
+import { Trash2, type LucideIcon } from 'lucide-react';
 
-/** Deletes one line of a list; what it deletes is told to whoever cannot see the line. */
-export const DeleteButton = ({ name, onDelete }: { name: string; onDelete(): void }) => (
+interface Props {
+  name: string;
+  /** What it is called where it is no deleting. */
+  act?: string;
+  icon?: LucideIcon;
+  onDelete(): void;
+}
+
+/** Takes one line off a list; what it takes off is told to whoever cannot see the line. */
+export const DeleteButton = ({ name, act = 'Delete', icon: Icon = Trash2, onDelete }: Props) => (
   <IconButton
-    aria-label={`Delete ${name}`}
+    aria-label={`${act} ${name}`}
     variant="ghost"
     color="ink.soft"
     minWidth="44px"
     minHeight="44px"
     onClick={onDelete}
   >
-    <Trash2 size={18} />
+    <Icon size={18} />
   </IconButton>
 );
