@@ -239,6 +239,33 @@ describe('reading', () => {
     expect(latestOf(rows).map(({ input }) => input.excluded)).toEqual(['gate was open']);
   });
 
+  it('is of several documents at once, and of none of another crew', async () => {
+    const other = await newCalibration();
+    const [mine, theirs] = [said(), said({ subject: other })];
+    // oxlint-disable-next-line no-await-in-loop -- one after the other
+    for (const body of [mine, theirs, said({ subject: await newCalibration() })])
+      await post(body).expect(200);
+    const asked = (on: Express) =>
+      request(on)
+        .get(PATH)
+        .query({ subject: `${calibration},${other}` });
+    expect((await asked(app).expect(200)).body.events.map(({ id }: Row) => id)).toEqual([mine.id, theirs.id]);
+    expect((await asked(await harness.otherCrew()).expect(200)).body.events).toEqual([]);
+    await request(app)
+      .get(PATH)
+      .query({ subject: `${calibration},x` })
+      .expect(400);
+    await request(app).get(PATH).query({ subject: Array.from({ length: 101 }, () => v7()).join() }).expect(400); // prettier-ignore
+  });
+
+  it('a row names none of another calibration as the one that it says anew', async () => {
+    const there = said({ subject: await newCalibration() });
+    await post(there).expect(200);
+    const answer = await post(said({ first: there.id })).expect(400);
+    expect(answer.body.errors[0]).toMatchObject({ path: ['first'], code: 'event.other' });
+    await post(said({ first: v7() })).expect(200);
+  });
+
   it('is page after page, in the order in which they came', async () => {
     const settings = ['5', '6', '7', '8', '9'];
     // oxlint-disable-next-line no-await-in-loop -- one after the other

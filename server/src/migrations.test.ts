@@ -158,7 +158,7 @@ it('brings every kind of the version before the documents over: as it was, by wh
   expect((await read('sites')).input).toMatchObject({ areas: [{ layoutMode: 'placed', edges: [{ kind: 'water' }] }] });
   expect((await read('rigs')).input).toMatchObject({ second: { style: 'own', own: '3' } });
   expect((await read('calibrations')).input).toMatchObject({ confirmed: ['q'], units: { mass: 'kg' } });
-  const { events } = await eventService(sequelize).list(actor, EVENTS.testRuns, { subject: ids['calibrations']!, limit: 9 });
+  const { events } = await eventService(sequelize).list(actor, EVENTS.testRuns, { subject: [ids['calibrations']!], limit: 9 });
   expect(events).toMatchObject([{ occurredAt: '2026-04-10T12:00:00.000Z', recordedAt: '2026-04-18T08:00:00.000Z', input: { setting: '8', excluded: 'wind', noFlow: false, units: { mass: 'kg' } } }]);
   expect((await read('widthTests')).input).toMatchObject({ spacingMethod: 'half', passPattern: 'one-way', throw: { text: '10' } });
   expect((await read('jobs')).input).toMatchObject({ name: 'Old', onDay: '2026-04-18', worksheet: { need: { nutrient: 'N' }, areas: [{ name: 'First', from: { site, area } }, { name: 'Second' }] } });
@@ -190,7 +190,7 @@ it('takes the runs of calibrations out: done ones are appended, open ones are do
   await projectAll(sequelize, 'test');
   const actor = leadOf(crewId);
   const documents = documentService(sequelize);
-  const { events, unreadable } = await eventService(sequelize).list(actor, EVENTS.testRuns, { subject: calibration, limit: 9 });
+  const { events, unreadable } = await eventService(sequelize).list(actor, EVENTS.testRuns, { subject: [calibration], limit: 9 });
   expect(unreadable).toEqual([]);
   const rows = events as StoredEvent<TestRunInput>[];
   expect(rows.map(({ input: { setting, excluded } }) => [setting, excluded])).toEqual([['8', ''], ['14', ''], ['11', 'gate open']]);

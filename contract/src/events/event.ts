@@ -2,6 +2,7 @@ import type { InputError } from '@steady-scatter/core/errors';
 import type { AppendedRow, UpgradeStep } from '@steady-scatter/core/fields';
 import { versionAfter } from '@steady-scatter/core/fields';
 import * as z from 'zod';
+import { MAX_READ } from '../documents.ts';
 import { once, type KindWords } from '../kinds/kind.ts';
 import type { KindName } from '../kinds/index.ts';
 import { none, nothing, type Route } from '../route.ts';
@@ -92,9 +93,13 @@ export interface EventPage<Input> {
   readonly next: string | null;
 }
 
-/** Rows of one document, or of all; `after` what was handed over last. */
+/** Rows of one document or of several, or of all; `after` what was handed over last. */
 const eventQuery = z.strictObject({
-  subject: uuid.optional(),
+  subject: z
+    .string()
+    .transform((ids) => ids.split(','))
+    .pipe(z.array(uuid).min(1).max(MAX_READ))
+    .optional(),
   after: z
     .string()
     .regex(/^\d{1,15}$/, { error: 'This has to be what the page before named as the next one.' })

@@ -28,7 +28,7 @@ export interface EventService {
     actor: Actor,
     event: EventKind,
     query: {
-      readonly subject?: string | undefined;
+      readonly subject?: readonly string[] | undefined;
       readonly after?: string | undefined;
       readonly limit: number;
     },
@@ -164,7 +164,7 @@ export function eventService(sequelize: Sequelize, now: () => Date = () => new D
       const where = {
         crewId,
         kind: event.name,
-        ...(subject && { subjectId: subject }),
+        ...(subject && { subjectId: [...subject] }),
         ...(after && { seq: { [Op.gt]: after } }),
       };
       const rows = await EventRow.findAll({ where, order: [['seq', 'ASC']], limit: limit + 1 });

@@ -10,7 +10,7 @@ import { NotesField } from '../ui/formParts.tsx';
 import { AimFields } from './AimFields.tsx';
 import { AimSummary } from './AimSummary.tsx';
 import { BenchAnswer } from './BenchAnswer.tsx';
-import { calibrationContext, useBenchShelf } from './calibrationContext.ts';
+import { calibrationContext, useMachineShelf } from './calibrationContext.ts';
 import { LastRun } from './LastRun.tsx';
 import { RateTable } from './RateTable.tsx';
 import { Rounds } from './Rounds.tsx';
@@ -19,7 +19,7 @@ import { SignOff } from './SignOff.tsx';
 /** A calibration: what is wanted, its rounds, and the mark to set with the reason. */
 export function CalibrationForm(props: DocFormWithWayOn<CalibrationInput> & { id: string | null }) {
   const { input, errorAt, onChange, keepThen, id } = props;
-  const shelf = useBenchShelf();
+  const shelf = useMachineShelf(input.rig);
   const on = useMemo(() => calibrationContext(input, shelf, id), [input, shelf, id]);
   const navigate = useNavigate();
   const [isOpen, setOpen] = useState(id === null);

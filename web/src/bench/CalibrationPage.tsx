@@ -7,14 +7,16 @@ import {
 import { useLocation, useParams, useSearchParams } from 'react-router';
 import { DocPage } from '../documents/DocPage.tsx';
 import { useSystem } from '../settings/useSystem.ts';
-import { useBenchShelf, type BenchShelf } from './calibrationContext.ts';
+import { useShelf } from '../products/useProducts.ts';
+import { useRigs } from '../rigs/useRigs.ts';
+import type { BenchShelf } from './calibrationContext.ts';
 import { CalibrationForm } from './CalibrationForm.tsx';
 import { CardAct } from './cards/CardAct.tsx';
 import { HandOver } from './HandOver.tsx';
 import { CALIBRATIONS } from './useCalibrations.ts';
 
 /** A new calibration as it was asked for from a sheet: its machine, product and rate, and the chart whose shape is a first guess. */
-function useAsked({ rigs, products }: BenchShelf) {
+function useAsked({ rigs, products }: Pick<BenchShelf, 'rigs' | 'products'>) {
   const [parameters] = useSearchParams();
   return (blank: CalibrationInput): CalibrationInput => {
     const of = (name: string) => parameters.get(name) ?? '';
@@ -40,11 +42,12 @@ function useAsked({ rigs, products }: BenchShelf) {
 export default function CalibrationPage() {
   const system = useSystem();
   const { id = null } = useParams();
-  const shelf = useBenchShelf();
-  const asked = useAsked(shelf);
+  const { data: rigs = [] } = useRigs();
+  const { data: products = [] } = useShelf();
+  const asked = useAsked({ rigs, products });
   const { search } = useLocation();
   // What it is asked for with stands on the shelf: it has to have come.
-  if (id === null && search !== '' && shelf.rigs.length === 0) return null;
+  if (id === null && search !== '' && rigs.length === 0) return null;
   return (
     <DocPage
       kind={CALIBRATIONS}

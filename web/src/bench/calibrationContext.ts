@@ -16,7 +16,7 @@ import { allDocs, type Doc } from '../documents/docs.ts';
 import { PRODUCTS, useShelf } from '../products/useProducts.ts';
 import { RIGS, useRigs } from '../rigs/useRigs.ts';
 import { today } from '../ui/today.ts';
-import { allCalibrations, useCalibrations } from './useCalibrations.ts';
+import { allCalibrations, useCalibrations, useCalibrationsOf } from './useCalibrations.ts';
 
 /** What else is kept that a calibration leans on. */
 export interface BenchShelf {
@@ -52,6 +52,14 @@ export async function readBenchShelf(): Promise<BenchShelf> {
 export function useBenchShelf(): BenchShelf {
   const { data: rigs = NONE } = useRigs();
   const { data: calibrations = NONE } = useCalibrations();
+  const { data: products = NONE } = useShelf();
+  return useMemo(() => ({ rigs, calibrations, products }), [rigs, calibrations, products]);
+}
+
+/** What the calibrations of one machine lean on: the others of it, and the products of the shelf. */
+export function useMachineShelf(rig: string): BenchShelf {
+  const { data: rigs = NONE } = useRigs();
+  const { data: calibrations = NONE } = useCalibrationsOf(rig);
   const { data: products = NONE } = useShelf();
   return useMemo(() => ({ rigs, calibrations, products }), [rigs, calibrations, products]);
 }

@@ -16,7 +16,7 @@ import { sendWaiting } from '../events/appended.ts';
 import { waitingRows } from '../events/waitingRows.ts';
 import { fakeServer } from '../testing/fakeServer.ts';
 import { openOf } from './run/useOpenRun.ts';
-import { allCalibrations, appendRun, CALIBRATIONS } from './useCalibrations.ts';
+import { allCalibrations, appendRun, CALIBRATIONS, useCalibrationsOf } from './useCalibrations.ts';
 
 vi.mock('../api/lazyCall.ts', async (load) => ({ ...(await load<object>()), callDocuments: vi.fn(), callEvents: vi.fn() })); // prettier-ignore
 
@@ -128,6 +128,27 @@ describe('a calibration as it is shown', () => {
     const [whole] = await allCalibrations();
     expect(whole!.input.runs.map(({ id }) => id)).toEqual(['a', 'o']);
     expect(page.current.error).toBeNull();
+  });
+
+  it('those of one machine come with their runs alone', async () => {
+    const rig = '0197b1c0-0000-7000-8000-00000000000a';
+    const other = '0197b1c0-0000-7000-8000-000000000002';
+    server.put(KINDS.calibrations, ID, { ...aimOf(INPUT), rig });
+    server.put(KINDS.calibrations, other, aimOf(INPUT));
+    server.put(KINDS.openRuns, 'o', openOf(strip('o', { step: 'set' }), ID, INPUT));
+    await appendRun(ID, strip('a'), INPUT);
+    await appendRun(other, strip('b'), INPUT);
+    const { result } = renderHook(() => useCalibrationsOf(rig));
+    await waitFor(() => expect(result.current.data?.map(({ id }) => id)).toEqual([ID]));
+    expect(result.current.data![0]!.input.runs.map(({ id }) => id)).toEqual(['a', 'o']);
+    expect(vi.mocked(callEvents).mock.calls.at(-1)![2].query).toMatchObject({ subject: ID });
+    // Of no machine nothing is asked.
+    const before = server.asked.length;
+    renderHook(() => useCalibrationsOf(''));
+    expect(server.asked.length).toBe(before);
+    // A row that is appended is among them.
+    await act(async () => void (await appendRun(ID, strip('c'), INPUT)));
+    await waitFor(() => expect(result.current.data![0]!.input.runs.map(({ id }) => id)).toEqual(['a', 'c', 'o'])); // prettier-ignore
   });
 
   it('does not come while one of its parts does not', async () => {

@@ -31,6 +31,8 @@ export const OPEN_RUNS: DocumentKind<OpenRunInput> = documentKind(openRuns, {
   isLive: () => true,
 });
 
+/** Nothing is asked for under it. */
+const NO_ID = '';
 const openFilter = (id: string): string => `calibration:${id}`;
 
 /** Calibrations as they were put together last, by what is stored of them: the same parts make the same whole. */
@@ -60,7 +62,7 @@ function useOne(id: string | null): Asked<CalibrationInput> {
   const open = useWhere(OPEN_RUNS, id === null ? null : openFilter(id));
   const isWatched = (open.data?.length ?? 0) > 0;
   const aim = useStored(AIMS, id, isWatched);
-  const rows = useRows('testRuns', id, { isWatched, isOff: id === null });
+  const rows = useRows('testRuns', id ?? NO_ID, { isWatched, isOff: id === null });
   const again = rows.refetch;
   // The last one that was being made is done: its row is there.
   useEffect(() => (isWatched ? () => void again() : undefined), [isWatched, again]);
@@ -173,6 +175,16 @@ export function useCalibrations(): { readonly data: readonly Doc<CalibrationInpu
   const data = useMemo(() => aims && rows && open && wholesOf(aims, rows, open), [aims, rows, open]);
   return { data };
 }
+
+/** The calibrations of one machine, with their runs; empty: of none. */
+export function useCalibrationsOf(rig: string): { readonly data: readonly Doc<CalibrationInput>[] | undefined } {
+  const { data: aims } = useWhere<CalibrationAim>(AIMS, rig === '' ? null : `rig:${rig}`);
+  const ids = useMemo(() => aims?.map(({ id }) => id) ?? [], [aims]);
+  const { data: rows } = useRows('testRuns', ids, { isOff: ids.length === 0 });
+  const { data: open } = useWhere<OpenRunInput>(OPEN_RUNS, rig === '' ? null : '');
+  const data = useMemo(() => aims && (rows ?? (ids.length === 0 ? [] : undefined)) && open && wholesOf(aims, rows ?? [], open), [aims, ids, rows, open]);
+  return { data };
+} // prettier-ignore
 
 /** All calibrations of the crew as they stand on the server now. */
 export async function allCalibrations(): Promise<Doc<CalibrationInput>[]> {

@@ -54,17 +54,23 @@ async function several<Input>(
   return ids.flatMap((id) => byId.get(id) ?? []);
 }
 
-/** Every document of a kind, in the order of its list. */
-async function allOf<Input>(kind: Kind, signal?: AbortSignal): Promise<Doc<Input>[]> {
-  const ids: string[] = [];
+/** Every line of a list that can be read, page after page. */
+export async function allLines<Of extends Kind>({ kind }: { readonly kind: Of }, signal?: AbortSignal): Promise<ReadableOf<Of>[]> {
+  const lines: ReadableOf<Of>[] = [];
   let cursor: string | undefined;
   do {
     // oxlint-disable-next-line no-await-in-loop -- one page after the other
     const { items, next } = await pageOf(kind, { limit: MAX_PAGE, ...(cursor && { cursor }) }, signal);
-    ids.push(...items.filter(({ isReadable }) => isReadable).map(({ id }) => id));
+    lines.push(...readable<Of>(items));
     cursor = next ?? undefined;
   } while (cursor !== undefined);
-  return several(kind, ids, signal);
+  return lines;
+} // prettier-ignore
+
+/** Every document of a kind, in the order of its list. */
+async function allOf<Input>(kind: Kind, signal?: AbortSignal): Promise<Doc<Input>[]> {
+  const lines = await allLines({ kind }, signal);
+  return several(kind, lines.map(({ id }) => id), signal); // prettier-ignore
 }
 
 /** Every document of a kind as they stand on the server now. */
@@ -166,17 +172,22 @@ export function useDoc<Input>(kind: DocumentKind<Input>, id: string | null): Ask
   return parts ? parts.useOne(id) : useStored(kind, id);
 }
 
-/** Those of a kind that a filter of its list lets through; while there are any, somebody may be at them on another device. */
-export const useWhere = <Input>({ kind }: DocumentKind<Input>, filter: string | null) =>
+/**
+ * Those of a kind that a filter of its list lets through, as many as a page holds.
+ *
+ * @param filter empty: all of them; null: they are not asked for
+ */
+export const useWhere = <Input>({ kind, isLive }: DocumentKind<Input>, filter: string | null) =>
   useQuery<Doc<Input>[]>(
     {
       queryKey: [...keysOf(kind).all, filter],
       async queryFn({ signal }) {
-        const { items } = await pageOf(kind, { limit: MAX_PAGE, filter: [filter ?? ''] }, signal);
+        const ask = { limit: MAX_PAGE, ...(filter && { filter: [filter] }) };
+        const { items } = await pageOf(kind, ask, signal);
         return several<Input>(kind, items.filter(({ isReadable }) => isReadable).map(({ id }) => id), signal); // prettier-ignore
       },
       enabled: filter !== null,
-      refetchInterval: ({ state: { data } }) => (data && data.length > 0 ? LOOK_AGAIN_MS : false),
+      refetchInterval: ({ state: { data } }) => (data?.some(({ input }) => isLive?.(input)) ? LOOK_AGAIN_MS : false), // prettier-ignore
     },
     queries,
   );

@@ -14,7 +14,7 @@ vi.mock('../api/lazyCall.ts', async (load) => ({ ...(await load<object>()), call
 const asked = vi.mocked(callDocuments);
 
 const line = (name: string, grade: string) =>
-  lineOf(products as never, { id: name, input: { ...blankProduct('dry-fertilizer', 'us'), name, grade } });
+  lineOf(products, { id: name, input: { ...blankProduct('dry-fertilizer', 'us'), name, grade } });
 const LINES = [line('Lake feed', '24-0-8'), line('Autumn feed', '12-4-20'), line('Meal', '8-3-1')];
 
 beforeEach(() => {

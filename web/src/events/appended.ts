@@ -1,6 +1,7 @@
 import {
   EVENTS,
   MAX_EVENTS,
+  MAX_READ,
   type EventAppend,
   type EventKind,
   type EventName,
@@ -29,19 +30,38 @@ type InputOfEvent<Name extends EventName> =
 /** Under these stand the rows of one document, and all of them. */
 const keysOf = (event: EventName) => ({
   all: [event, 'all'],
-  of: (subject: string | null) => [event, 'of', subject],
+  of: (subject: string) => [event, 'of', subject],
+  several: (subjects: readonly string[]) => [event, 'several', ...subjects],
 });
 
+/** Of which documents: all of them, one, or several. */
+type Subjects = string | readonly string[] | null;
+
+const isOf = (subjects: Subjects, id: string): boolean =>
+  subjects === null || (typeof subjects === 'string' ? subjects === id : subjects.includes(id));
+
+const keyOf = (event: EventName, subjects: Subjects) => {
+  const keys = keysOf(event);
+  if (subjects === null) return keys.all;
+  return typeof subjects === 'string' ? keys.of(subjects) : keys.several(subjects);
+};
+
+/** As many documents as one request may ask for. */
+const inBatches = (subjects: Subjects): (string | undefined)[] => {
+  if (subjects === null || typeof subjects === 'string') return [subjects ?? undefined];
+  return Array.from({ length: Math.ceil(subjects.length / MAX_READ) }, (_, at) => subjects.slice(at * MAX_READ, (at + 1) * MAX_READ).join()); // prettier-ignore
+};
+
 /** Rows as they stand on the server, page after page: of one document, or all. */
-async function readRows<Name extends EventName>(
+async function readPages<Name extends EventName>(
   name: Name,
-  subject: string | null,
+  subject: string | undefined,
   signal?: AbortSignal,
 ): Promise<Row<InputOfEvent<Name>>[]> {
   const rows: StoredEvent<InputOfEvent<Name>>[] = [];
   let after: string | undefined;
   do {
-    const query = { limit: MAX_EVENTS, ...(subject !== null && { subject }), ...(after && { after }) };
+    const query = { limit: MAX_EVENTS, ...(subject && { subject }), ...(after && { after }) };
     // oxlint-disable-next-line no-await-in-loop -- one page after the other
     const page = (await callEvents(EVENTS[name], 'list', { query, ...(signal && { signal }) })) as EventPage<InputOfEvent<Name>>; // prettier-ignore
     rows.push(...page.events);
@@ -50,15 +70,21 @@ async function readRows<Name extends EventName>(
   return rows;
 }
 
+/** The same of as many documents as there are. */
+async function readRows<Name extends EventName>(name: Name, subjects: Subjects, signal?: AbortSignal) {
+  const batches = await Promise.all(inBatches(subjects).map((subject) => readPages(name, subject, signal)));
+  return batches.flat();
+}
+
 /** The same with those that were appended here and wait. */
 function withWaiting<Input>(
   name: EventName,
-  subject: string | null,
+  subjects: Subjects,
   rows: readonly Row<Input>[],
   waiting: readonly WaitingRow[],
 ): readonly Row<Input>[] {
   const known = new Set(rows.map(({ id }) => id));
-  const more = waiting.filter(({ event, row }) => event === name && (subject === null || row.subject === subject) && !known.has(row.id)); // prettier-ignore
+  const more = waiting.filter(({ event, row }) => event === name && isOf(subjects, row.subject) && !known.has(row.id)); // prettier-ignore
   return more.length === 0 ? rows : [...rows, ...more.map(({ row }) => row as unknown as Row<Input>)];
 }
 
@@ -69,20 +95,20 @@ export const allRows = async <Name extends EventName>(name: Name): Promise<reado
 const LOOK_AGAIN_MS = 3000;
 
 /**
- * What was appended: of one document, or all; what waits here is among it.
+ * What was appended: of one document, of several, or of all; what waits here is among it.
  *
- * @param subject null: all
+ * @param subjects null: all
  * @param how watched: somebody may be at it on another device; off: it is not asked for
  */
 export function useRows<Name extends EventName>(
   name: Name,
-  subject: string | null,
+  subjects: Subjects,
   { isWatched = false, isOff = false }: { readonly isWatched?: boolean; readonly isOff?: boolean } = {},
 ) {
   const asked = useQuery<Row<InputOfEvent<Name>>[]>(
     {
-      queryKey: subject === null ? keysOf(name).all : keysOf(name).of(subject),
-      queryFn: ({ signal }) => readRows(name, subject, signal),
+      queryKey: keyOf(name, subjects),
+      queryFn: ({ signal }) => readRows(name, subjects, signal),
       enabled: !isOff,
       refetchInterval: isWatched ? LOOK_AGAIN_MS : false,
     },
@@ -93,8 +119,8 @@ export function useRows<Name extends EventName>(
   useEffect(() => void sendWaiting(), []);
   const { data, error, refetch } = asked;
   const rows = useMemo(
-    () => data && withWaiting(name, subject, data, waiting),
-    [name, subject, data, waiting],
+    () => data && withWaiting(name, subjects, data, waiting),
+    [name, subjects, data, waiting],
   );
   return { data: rows, error, refetch };
 }
@@ -104,12 +130,12 @@ export const knownRows = <Name extends EventName>(name: Name, subject: string): 
   withWaiting(name, subject, queries.getQueryData<Row<InputOfEvent<Name>>[]>(keysOf(name).of(subject)) ?? [], waitingRows.get()); // prettier-ignore
 
 async function adopt(name: EventName, stored: StoredEvent<unknown>): Promise<void> {
-  const { all, of } = keysOf(name);
+  const { all, of, several } = keysOf(name);
   const key = of(stored.subject);
   // An answer that is still on its way may be of the time before.
   await queries.cancelQueries({ queryKey: key });
   queries.setQueryData<StoredEvent<unknown>[]>(key, (rows) => rows && [...rows.filter(({ id }) => id !== stored.id), stored]); // prettier-ignore
-  void queries.invalidateQueries({ queryKey: all });
+  for (const queryKey of [all, several([])]) void queries.invalidateQueries({ queryKey });
 }
 
 /** Sends one; false: nothing answers, it waits on. */

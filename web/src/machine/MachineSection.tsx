@@ -8,6 +8,7 @@ import {
   mayGiveSetting,
   sameProductKey,
   spreadPlan,
+  type CalibrationAim,
   type CalibrationInput,
   type ChartMatch,
 } from '@steady-scatter/core/testing';
@@ -16,7 +17,13 @@ import { termText } from '@steady-scatter/core/working';
 import type { SpreadInput } from '@steady-scatter/core/worksheet';
 import { useWatch } from 'react-hook-form';
 import { Link, useParams } from 'react-router';
-import { calibrationContext, useBenchShelf, type CalibrationContext } from '../bench/calibrationContext.ts';
+import { useQuery } from '@tanstack/react-query';
+import { explain } from '../api/explain.ts';
+import { queries } from '../api/queries.ts';
+import { calibrationContext, useMachineShelf, type CalibrationContext } from '../bench/calibrationContext.ts';
+import { AIMS, CALIBRATIONS } from '../bench/useCalibrations.ts';
+import { allLines, fetchDoc, keysOf, useDoc } from '../documents/docs.ts';
+import { useNotices } from '../ui/notices.tsx';
 import { ageOf, FRESH_WORDS } from '../bench/SignOff.tsx';
 import { useSheet, useSheetForm } from '../jobs/sheet.tsx';
 import { TypedTerm } from '../jobs/TypedTerm.tsx';
@@ -161,24 +168,33 @@ function MatchNote({ match, spread }: { match: ChartMatch; spread: SpreadInput }
   ); // prettier-ignore
 }
 
+/** Every chart that can be chosen, by its name and its setting. */
+const useCharts = () =>
+  useQuery({ queryKey: [...keysOf(AIMS.kind).lists, 'whole'], queryFn: () => allLines(AIMS) }, queries);
+
 /** The machine that this sheet is spread with: its chart, the mark for the rate, and the spacing that is passed. */
 export default function MachineSection({ onEnter }: { onEnter(): void }) {
   const form = useSheetForm();
   const { errorAt } = useSheet();
   const spread = useWatch({ control: form.control, name: 'worksheet.spread' });
   const kind = useWatch({ control: form.control, name: 'worksheet.product.kind' });
-  const shelf = useBenchShelf();
-  const chosen = shelf.calibrations.find(({ id }) => id === spread.calibration);
+  const { data: lines = [] } = useCharts();
+  const { data: chosen } = useDoc(CALIBRATIONS, spread.calibration === '' ? null : spread.calibration);
+  const shelf = useMachineShelf(chosen?.input.rig ?? '');
+  const notices = useNotices();
   const on = chosen && calibrationContext(chosen.input, shelf, chosen.id);
   const product = useWatch({ control: form.control, name: 'worksheet.product' });
   const match = chosen && on ? chartMatch(product, chosen.input, on.product, spread.sameProduct) : null;
   const { id: job } = useParams();
   // What is sprayed has no mark on a gate.
   if (PRODUCT_KINDS[kind].form === 'liquid') return null;
-  const choose = (id: string) => {
-    const input = shelf.calibrations.find((each) => each.id === id)?.input;
+  const put = (id: string, input: CalibrationAim | null) => {
     const width = input && spread.width.text === '' ? { text: input.width.text, unit: input.width.unit } : spread.width; // prettier-ignore
     form.setValue('worksheet.spread', { calibration: id, width, recomputed: false, sameProduct: '' }, { shouldDirty: true }); // prettier-ignore
+  };
+  const choose = (id: string) => {
+    if (id === '') put('', null);
+    else void fetchDoc(AIMS, id).then(({ input }) => put(id, input), (failed: unknown) => notices.tell(explain(failed))); // prettier-ignore
   };
   return (
     <Section id="rig" heading="The machine" onEnter={onEnter} noPrint={!chosen}>
@@ -191,10 +207,10 @@ export default function MachineSection({ onEnter }: { onEnter(): void }) {
           data-noprint
         >
           <option value="">no machine chosen</option>
-          {shelf.calibrations.map(({ id, input }) => (
+          {lines.map(({ id, name, setting }) => (
             <option key={id} value={id}>
-              {input.name}
-              {input.signOff ? `, at ${input.signOff.setting}` : ', not signed off'}
+              {name}
+              {setting ? `, at ${setting}` : ', not signed off'}
             </option>
           ))}
         </Select>

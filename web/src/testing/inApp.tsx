@@ -42,6 +42,17 @@ export const lineOf = (kind: Kind, { id, input }: Stored) => ({
 export const keepList = (kind: Kind, ask: ListAsk, items: readonly unknown[]): void =>
   void queries.setQueryData(keysOf(kind).list(ask), { pages: [{ items, next: null, total: items.length }], pageParams: [null] }); // prettier-ignore
 
+/** What pages ask for of one machine: its calibrations with their runs. */
+function keepMachines(): void {
+  queries.setQueryData([...keysOf(KINDS.openRuns).all, ''], []);
+  for (const { id: rig } of demo.rigs) {
+    const own = demo.calibrations.filter(({ input }) => input.rig === rig);
+    const ids = own.map(({ id }) => id);
+    queries.setQueryData([...keysOf(KINDS.calibrations).all, `rig:${rig}`], own.map(({ id, input }) => fetched(id, input))); // prettier-ignore
+    queries.setQueryData(['testRuns', 'several', ...ids], demo.testRuns.filter(({ subject }) => ids.includes(subject))); // prettier-ignore
+  }
+}
+
 /** Everything that the made-up town stores, as if it had been fetched; other things in place of some of it. */
 export function keepDemo(other: Partial<Record<KindName, readonly Stored[]>> = {}): void {
   queries.clear();
@@ -51,6 +62,7 @@ export function keepDemo(other: Partial<Record<KindName, readonly Stored[]>> = {
     queries.setQueryData([...keysOf(KINDS.openRuns).all, `calibration:${id}`], []);
   }
   queries.setDefaultOptions({ queries: { staleTime: Infinity, retry: false } });
+  keepMachines();
   for (const name of KIND_NAMES) {
     const kind = KINDS[name] as Kind;
     const rows: readonly Stored[] =
@@ -61,6 +73,7 @@ export function keepDemo(other: Partial<Record<KindName, readonly Stored[]>> = {
       keysOf(kind).all,
       rows.map(({ id, input }) => fetched(id, input)),
     );
+    queries.setQueryData([...keysOf(kind).lists, 'whole'], rows.map((row) => lineOf(kind, row))); // prettier-ignore
     keepList(
       kind,
       {},

@@ -2,14 +2,14 @@ import { Box } from '@chakra-ui/react';
 import { showQuantity, systemOf } from '@steady-scatter/core/quantities';
 import { outputAt } from '@steady-scatter/core/testing';
 import { levelText } from '@steady-scatter/core/width';
-import { calibrationContext, useBenchShelf } from '../bench/calibrationContext.ts';
+import { calibrationContext, useMachineShelf } from '../bench/calibrationContext.ts';
 import { Choice } from '../ui/Choice.tsx';
 import type { WidthProps } from './widthProps.ts';
 
 /** The level: what the trays caught against what the bench weighed at the same setting. */
 export function Level({ input, on, onChange }: WidthProps) {
-  const shelf = useBenchShelf();
-  const same = shelf.calibrations.filter(({ input: each }) => each.rig === input.rig && input.rig !== '');
+  const shelf = useMachineShelf(input.rig);
+  const same = shelf.calibrations;
   const chosen = same.find(({ id }) => id === input.calibration)?.input;
   if (same.length === 0) return null;
   const bench = chosen && calibrationContext(chosen, shelf);

@@ -30,7 +30,7 @@ import { today } from '../../ui/today.ts';
 import { TopBar } from '../../ui/TopBar.tsx';
 import {
   calibrationContext,
-  useBenchShelf,
+  useMachineShelf,
   type BenchShelf,
   type CalibrationContext,
 } from '../calibrationContext.ts';
@@ -169,7 +169,7 @@ interface OfCalibration {
 /** From what is at hand to how the next run is made; or on with one that is under way. */
 function Begin({ doc, aim }: OfCalibration) {
   const [asked] = useSearchParams();
-  const shelf = useBenchShelf();
+  const shelf = useMachineShelf(aim.input.rig);
   const { runs } = doc.input;
   const input = useMemo(() => ({ ...aim.input, runs }), [aim.input, runs]);
   const on = calibrationContext(input, shelf, doc.id);
@@ -209,7 +209,7 @@ function Begin({ doc, aim }: OfCalibration) {
 function LiveRun({ doc, aim, open }: OfCalibration & { open: Doc<OpenRunInput> }) {
   const { id } = doc;
   const live = useLiveDoc(OPEN_RUNS, open);
-  const shelf = useBenchShelf();
+  const shelf = useMachineShelf(aim.input.rig);
   const run = useMemo(() => runOfOpen(open.id, live.input), [open.id, live.input]);
   const { runs } = doc.input;
   const at = runs.some((each) => each.id === run.id)
@@ -327,8 +327,6 @@ function OfOne({ doc, runId }: { doc: Doc<CalibrationInput>; runId: string | nul
 export default function RunPage() {
   const { id = null, run = null } = useParams();
   const { data, error, refetch } = useDoc(CALIBRATIONS, id);
-  // Asked for together with the calibration itself, not after it.
-  useBenchShelf();
   if (data) return <OfOne key={data.id} doc={data} runId={run} />;
   return (
     <OpeningMessage
