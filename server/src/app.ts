@@ -28,6 +28,8 @@ import { onlyTrusted, THIS_MACHINE, tokenOf, type Network } from './trust.ts';
 /** What the application is wired from. */
 export interface Wiring {
   readonly sequelize: Sequelize;
+  /** What is asked whether the database answers; the same where nothing else is said. */
+  readonly looking?: Sequelize;
   /** The crew that whoever is at the machine itself leads, and that devices are paired with. */
   readonly homeCrewId: string;
   readonly logger: Logger;
@@ -166,7 +168,14 @@ export function createApp(wiring: Wiring): Express {
   if (backups) app.use(backupRoutes(backups, disk));
   const documents = { ...documentService(sequelize), ...ofDocuments };
   const handlers = {
-    ...createHandlers({ sequelize, network, devices, disk, homeCrewId, documents }),
+    ...createHandlers({
+      looking: wiring.looking ?? sequelize,
+      network,
+      devices,
+      disk,
+      homeCrewId,
+      documents,
+    }),
     ...overrides,
   };
   const router = Router();

@@ -18,14 +18,18 @@ export type Connection = z.infer<typeof connection>;
 export const readConnection = (file: string): Connection =>
   connection.parse(JSON.parse(readFileSync(file, 'utf8')));
 
-/** Opens a pool to the database by its socket, which stays where it is when the database starts anew; nothing is asked of it yet. */
-export function openSequelize({ socket, database, user, password }: Connection): Sequelize {
+/**
+ * Opens a pool to the database by its socket, which stays where it is when the database starts anew; nothing is asked of it yet.
+ *
+ * @param connections most that are open at once; what is asked beyond them waits
+ */
+export function openSequelize({ socket, database, user, password }: Connection, connections = 8): Sequelize {
   return new Sequelize(database, user, password, {
     dialect: 'mariadb',
     dialectModule: driver,
     logging: false,
     timezone: '+00:00',
-    pool: { max: 8, min: 0, acquire: 4000, idle: 10_000 },
+    pool: { max: connections, min: 0, acquire: 4000, idle: 10_000 },
     // A transaction sees what others have made by then: each statement tells of its own moment.
     dialectOptions: {
       socketPath: socket,

@@ -82,6 +82,7 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
   const { logger } = log;
   const connection = readConnection(options.connectionFile);
   const sequelize = openSequelize(connection);
+  const looking = openSequelize(connection, 1);
   defineModels(sequelize);
   const [step] = await pendingSteps(sequelize);
   if (step !== undefined && step.before && dataFolder !== null) {
@@ -96,6 +97,7 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
   const threads = options.checkerFile === undefined ? null : checkInThreads(options.checkerFile);
   const app = createApp({
     sequelize,
+    looking,
     homeCrewId,
     logger,
     ...(options.requestsPerMinute && { requestsPerMinute: options.requestsPerMinute }),
@@ -123,7 +125,13 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
     async close() {
       server.closeAllConnections();
       const closed = new Promise<void>((resolve) => server.close(() => resolve()));
-      const ended = Promise.all([closed, daily?.stop(), threads?.close(), sequelize.close()]);
+      const ended = Promise.all([
+        closed,
+        daily?.stop(),
+        threads?.close(),
+        sequelize.close(),
+        looking.close(),
+      ]);
       await Promise.race([ended.catch(() => undefined), wait(CLOSE_MS, undefined, { ref: false })]);
       await Promise.race([log.close(), wait(CLOSE_MS, undefined, { ref: false })]);
     },

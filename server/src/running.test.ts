@@ -3,14 +3,16 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { pino } from 'pino';
-import { DatabaseError } from 'sequelize';
+import { DatabaseError, QueryTypes } from 'sequelize';
 import request from 'supertest';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { connectionFile } from '../../scripts/lib/database.mjs';
 import { createApp } from './app.ts';
+import { openSequelize, readConnection } from './database.ts';
 import { createLog, logged } from './running/log.ts';
 import { UnreadableRow } from './services/readStored.ts';
-import { openHarness, type Harness } from './testing/harness.ts';
+import { databaseFolder, openHarness, type Harness } from './testing/harness.ts';
 import { sampleLabel, sampleWrite, writeOf } from './testing/jobs.ts';
 
 let harness: Harness;
@@ -164,4 +166,23 @@ it('what is asked of the API is stored nowhere on its way, and is framed by nobo
   const { headers } = await request(harness.app).get('/api/jobs').expect(200);
   expect(headers['cache-control']).toBe('no-store');
   expect(headers['x-frame-options']).toBe('DENY');
+});
+
+it('whether the database answers is not asked behind everything else', async () => {
+  const connection = readConnection(connectionFile(databaseFolder()));
+  const [busy, looking] = [openSequelize(connection, 1), openSequelize(connection, 1)];
+  try {
+    const first = async (more: { looking?: typeof looking }) => {
+      const app = createApp({ sequelize: busy, homeCrewId: harness.crewId, logger: silent, webRoot: null, ...more }); // prettier-ignore
+      const asked = busy.query('SELECT SLEEP(1)', { type: QueryTypes.SELECT }).then(() => 'what was asked');
+      const health = request(app).get('/api/health').expect(200).then(() => 'health'); // prettier-ignore
+      const told = await Promise.race([asked, health]);
+      await Promise.all([asked, health]);
+      return told;
+    };
+    expect(await first({ looking })).toBe('health');
+    expect(await first({})).toBe('what was asked');
+  } finally {
+    await Promise.all([busy.close(), looking.close()]);
+  }
 });

@@ -54,7 +54,8 @@ const pairing = (
 });
 
 interface HandlerParts {
-  readonly sequelize: Sequelize;
+  /** A connection of its own: whether the database answers is not to wait behind what is asked of it. */
+  readonly looking: Sequelize;
   readonly network: Network;
   readonly devices: DeviceService;
   readonly disk: Disk;
@@ -64,7 +65,7 @@ interface HandlerParts {
 
 /** The handlers of all routes but those of the stored kinds: thin, one call each. */
 export function createHandlers({
-  sequelize,
+  looking,
   network,
   devices,
   disk,
@@ -73,7 +74,7 @@ export function createHandlers({
 }: HandlerParts): Handlers {
   return {
     async health() {
-      const asked = sequelize.query('SELECT 1', { type: QueryTypes.SELECT }).then(() => 'ok' as const);
+      const asked = looking.query('SELECT 1', { type: QueryTypes.SELECT }).then(() => 'ok' as const);
       const late = wait(HEALTH_MS, 'down' as const, { ref: false });
       const database = await Promise.race([asked, late]).catch(() => 'down' as const);
       const room = disk.isFull() ? ('full' as const) : ('ok' as const);

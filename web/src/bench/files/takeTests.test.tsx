@@ -42,6 +42,16 @@ it('what a file brings is stored under new ids, and names its own runs by them',
   expect(calibration!.input).toMatchObject({ ...aimOf(INPUT), rig: rig!.id, confirmed: [`apart.${ids.join('.')}`], signOff: { runs: ids } }); // prettier-ignore
 });
 
+it('one that was being made when the file was saved is gone on with', async () => {
+  const open = { ...strip('r3'), step: 'after' };
+  const [calibration] = FILE.calibrations;
+  const back = await takeTests({ ...FILE, calibrations: [{ ...calibration!, input: { ...INPUT, runs: [...INPUT.runs, open] } }] });
+  expect(server.of('openRuns')).toMatchObject([{ input: { calibration: server.of('calibrations')[0]!.id, step: 'after', setting: '11' } }]);
+  expect(server.rows.size).toBe(2);
+  await back();
+  expect(server.of('openRuns')).toEqual([]);
+}); // prettier-ignore
+
 it('is taken back as a whole', async () => {
   const back = await takeTests(FILE);
   await back();

@@ -2,7 +2,8 @@ import { withRunIds } from '@steady-scatter/core/testing';
 import { v7 as newId } from 'uuid';
 import { docActs } from '../../documents/docs.ts';
 import { RIGS } from '../../rigs/useRigs.ts';
-import { CALIBRATIONS } from '../useCalibrations.ts';
+import { openOf } from '../run/useOpenRun.ts';
+import { CALIBRATIONS, OPEN_RUNS } from '../useCalibrations.ts';
 import type { TestsToTake } from './testsFile.ts';
 
 /**
@@ -11,7 +12,7 @@ import type { TestsToTake } from './testsFile.ts';
  * @returns how to take it back
  */
 export async function takeTests({ rigs, calibrations }: TestsToTake): Promise<() => Promise<unknown>> {
-  const [rigActs, acts] = [docActs(RIGS), docActs(CALIBRATIONS)];
+  const [rigActs, acts, openActs] = [docActs(RIGS), docActs(CALIBRATIONS), docActs(OPEN_RUNS)];
   const undo: (() => Promise<unknown>)[] = [];
   const back = () => Promise.all(undo.map((each) => each()));
   const rigIds = new Map(rigs.map(({ id }) => [id, newId()]));
@@ -32,6 +33,11 @@ export async function takeTests({ rigs, calibrations }: TestsToTake): Promise<()
       undo.push(() => acts.remove(id));
       // oxlint-disable-next-line no-await-in-loop
       await acts.write(id, { version: 0, input: moved });
+      for (const run of moved.runs.filter(({ step }) => step !== '')) {
+        undo.push(() => openActs.remove(run.id));
+        // oxlint-disable-next-line no-await-in-loop
+        await openActs.write(run.id, { version: 0, input: openOf(run, id, moved) });
+      }
     }
     return back;
   } catch (error) {
