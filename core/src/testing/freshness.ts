@@ -4,7 +4,7 @@ import { rigKind } from '../machines/kinds.ts';
 import { toResult } from '../errors/InputError.ts';
 import { collect } from '../errors/collect.ts';
 import { readPace } from '../machines/readPace.ts';
-import type { CalibrationInput } from './calibrationInput.ts';
+import type { CalibrationAim } from './calibrationInput.ts';
 import { readWidth } from '../machines/width.ts';
 
 /** How far a chart can be trusted today. */
@@ -38,9 +38,9 @@ function ofTime(onDay: string, today: string): Reason[] {
   return days > AGEING_DAYS ? [['ageing', `tested ${days} days ago`]] : [];
 }
 
-function ofMachine(input: CalibrationInput, onDay: string, rig: RigInput): Reason[] {
+function ofMachine(input: CalibrationAim, onDay: string, rig: RigInput): Reason[] {
   const served = rig.services.filter((service) => service.onDay > onDay && service.what.trim() !== '');
-  const paceOf = (pace: CalibrationInput['pace']) => readPace(pace, 'pace', collect());
+  const paceOf = (pace: CalibrationAim['pace']) => readPace(pace, 'pace', collect());
   const usual = paceOf(rig.pace);
   const then = paceOf(input.signOff!.pace);
   return [
@@ -61,14 +61,14 @@ function ofMachine(input: CalibrationInput, onDay: string, rig: RigInput): Reaso
  * @example freshness(calibration, redSpreader, lakeFeed, '2026-11-25') // { state: 'none', reasons: [] }: nothing is signed off
  */
 export function freshness(
-  input: CalibrationInput,
+  input: CalibrationAim,
   rig: RigInput | null,
   product: ProductNow | null,
   today: string,
 ): Age {
   const { signOff } = input;
   if (!signOff) return { state: 'none', reasons: [] };
-  const widthOf = (width: CalibrationInput['width']) => toResult(() => readWidth(width, 'width').si).value;
+  const widthOf = (width: CalibrationAim['width']) => toResult(() => readWidth(width, 'width').si).value;
   const reasons: Reason[] = [
     ...ofTime(signOff.onDay, today),
     ...(rig ? ofMachine(input, signOff.onDay, rig) : []),

@@ -1,33 +1,44 @@
+import type { calibrations, ReadableOf } from '@steady-scatter/contract';
 import { UNITS } from '@steady-scatter/core/quantities';
-import { adviceText, type BenchRateUnit, type CalibrationInput } from '@steady-scatter/core/testing';
+import { adviceText, type BenchRateUnit } from '@steady-scatter/core/testing';
 import { MISSING } from '@steady-scatter/core/working';
 import { DocList } from '../documents/DocList.tsx';
+import { useDoc } from '../documents/docs.ts';
+import { PRODUCTS } from '../products/useProducts.ts';
+import { useRigs } from '../rigs/useRigs.ts';
 import { dayText } from '../ui/dayText.ts';
-import { calibrationContext, useBenchShelf } from './calibrationContext.ts';
 import { BenchTabs } from './BenchTabs.tsx';
+import { calibrationContext, useMachineShelf } from './calibrationContext.ts';
 import { ageOf, FRESH_WORDS } from './SignOff.tsx';
-import { AIMS } from './useCalibrations.ts';
+import { AIMS, useAimsOf } from './useCalibrations.ts';
+
+type Line = ReadableOf<typeof calibrations>;
+
+/** What to set next on a machine whose calibration is not signed off yet: it is worked out from its runs. */
+function NextMark({ id, rig }: Pick<Line, 'id' | 'rig'>) {
+  const shelf = useMachineShelf(rig);
+  const input = shelf.calibrations.find((each) => each.id === id)?.input;
+  if (!input) return rig === '' ? 'no machine chosen' : MISSING;
+  if (input.runs.length === 0) return 'not begun';
+  const { reading, product } = calibrationContext(input, shelf, id);
+  const text = adviceText(reading, input, product?.kind);
+  return text ? `next: ${text.act.toLowerCase()} ${text.mark}` : 'no machine chosen';
+}
+
+/** Whether a chart still holds: by its machine and its product as they are now. */
+function Holds({ id, rig, productId }: Pick<Line, 'id' | 'rig' | 'productId'>) {
+  const { data: aims } = useAimsOf(rig);
+  const { data: rigs } = useRigs();
+  const { data: product } = useDoc(PRODUCTS, productId === '' ? null : productId);
+  const input = aims?.find((each) => each.id === id)?.input;
+  if (!input) return MISSING;
+  const machine = rigs?.find((each) => each.id === rig)?.input ?? null;
+  const { state, reasons } = ageOf(input, { rig: machine, product: product?.input ?? null });
+  return state === 'none' ? MISSING : [FRESH_WORDS[state], ...reasons.slice(0, 1)].join(': ');
+}
 
 /** All calibrations of the crew: which machine, for what, how it stands, and whether it still holds. */
 export default function BenchPage() {
-  const shelf = useBenchShelf();
-  const stands = (input: CalibrationInput): string => {
-    if (input.signOff) return `at ${input.signOff.setting}, since ${dayText(input.signOff.onDay)}`;
-    const { reading, product } = calibrationContext(input, shelf);
-    const text = adviceText(reading, input, product?.kind);
-    if (input.runs.length === 0) return 'not begun';
-    return text ? `next: ${text.act.toLowerCase()} ${text.mark}` : 'no machine chosen';
-  };
-  const holds = (input: CalibrationInput): string => {
-    const { state, reasons } = ageOf(input, calibrationContext(input, shelf));
-    return state === 'none' ? MISSING : [FRESH_WORDS[state], ...reasons.slice(0, 1)].join(': ');
-  };
-  const of =
-    (tell: (input: CalibrationInput) => string) =>
-    ({ id }: { readonly id: string }) => {
-      const input = shelf.calibrations.find((each) => each.id === id)?.input;
-      return input ? tell(input) : MISSING;
-    };
   return (
     <DocList
       kind={AIMS}
@@ -41,8 +52,17 @@ export default function BenchPage() {
           wide: true,
           cell: ({ target, targetUnit }) => (target ? `${target} ${UNITS[targetUnit as BenchRateUnit].symbol}` : MISSING), // prettier-ignore
         },
-        { header: 'Setting', cell: of(stands) },
-        { header: 'Its chart', wide: true, cell: of(holds) },
+        {
+          header: 'Setting',
+          cell: ({ id, rig, setting, signedOn }) =>
+            setting ? `at ${setting}, since ${dayText(signedOn)}` : <NextMark id={id} rig={rig} />,
+        },
+        {
+          header: 'Its chart',
+          wide: true,
+          cell: ({ id, rig, productId, signedOn }) =>
+            signedOn ? <Holds id={id} rig={rig} productId={productId} /> : MISSING,
+        },
       ]}
     />
   );

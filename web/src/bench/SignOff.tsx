@@ -3,6 +3,7 @@ import {
   freshness,
   runsSince,
   type Age,
+  type CalibrationAim,
   type CalibrationInput,
   type Freshness,
 } from '@steady-scatter/core/testing';
@@ -27,7 +28,7 @@ export const FRESH_WORDS: Readonly<Record<Freshness, string>> = {
 };
 
 export const ageOf = (
-  input: CalibrationInput,
+  input: CalibrationAim,
   { rig, product }: Pick<CalibrationContext, 'rig' | 'product'>,
 ): Age => freshness(input, rig, product, today());
 

@@ -176,9 +176,12 @@ export function useCalibrations(): { readonly data: readonly Doc<CalibrationInpu
   return { data };
 }
 
+/** What is stored of the calibrations of one machine; empty: of none. */
+export const useAimsOf = (rig: string) => useWhere<CalibrationAim>(AIMS, rig === '' ? null : `rig:${rig}`);
+
 /** The calibrations of one machine, with their runs; empty: of none. */
 export function useCalibrationsOf(rig: string): { readonly data: readonly Doc<CalibrationInput>[] | undefined } {
-  const { data: aims } = useWhere<CalibrationAim>(AIMS, rig === '' ? null : `rig:${rig}`);
+  const { data: aims } = useAimsOf(rig);
   const ids = useMemo(() => aims?.map(({ id }) => id) ?? [], [aims]);
   const { data: rows } = useRows('testRuns', ids, { isOff: ids.length === 0 });
   const { data: open } = useWhere<OpenRunInput>(OPEN_RUNS, rig === '' ? null : '');

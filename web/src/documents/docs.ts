@@ -55,21 +55,29 @@ async function several<Input>(
 }
 
 /** Every line of a list that can be read, page after page. */
-export async function allLines<Of extends Kind>({ kind }: { readonly kind: Of }, signal?: AbortSignal): Promise<ReadableOf<Of>[]> {
+export async function allLines<Of extends Kind>(
+  { kind }: { readonly kind: Of },
+  ask: Pick<ListAsk, 'filter'> = {},
+  signal?: AbortSignal,
+): Promise<ReadableOf<Of>[]> {
   const lines: ReadableOf<Of>[] = [];
   let cursor: string | undefined;
   do {
     // oxlint-disable-next-line no-await-in-loop -- one page after the other
-    const { items, next } = await pageOf(kind, { limit: MAX_PAGE, ...(cursor && { cursor }) }, signal);
+    const { items, next } = await pageOf(
+      kind,
+      { ...ask, limit: MAX_PAGE, ...(cursor && { cursor }) },
+      signal,
+    );
     lines.push(...readable<Of>(items));
     cursor = next ?? undefined;
   } while (cursor !== undefined);
   return lines;
-} // prettier-ignore
+}
 
 /** Every document of a kind, in the order of its list. */
 async function allOf<Input>(kind: Kind, signal?: AbortSignal): Promise<Doc<Input>[]> {
-  const lines = await allLines({ kind }, signal);
+  const lines = await allLines({ kind }, {}, signal);
   return several(kind, lines.map(({ id }) => id), signal); // prettier-ignore
 }
 
@@ -173,7 +181,7 @@ export function useDoc<Input>(kind: DocumentKind<Input>, id: string | null): Ask
 }
 
 /**
- * Those of a kind that a filter of its list lets through, as many as a page holds.
+ * Those of a kind that a filter of its list lets through.
  *
  * @param filter empty: all of them; null: they are not asked for
  */
@@ -182,9 +190,8 @@ export const useWhere = <Input>({ kind, isLive }: DocumentKind<Input>, filter: s
     {
       queryKey: [...keysOf(kind).all, filter],
       async queryFn({ signal }) {
-        const ask = { limit: MAX_PAGE, ...(filter && { filter: [filter] }) };
-        const { items } = await pageOf(kind, ask, signal);
-        return several<Input>(kind, items.filter(({ isReadable }) => isReadable).map(({ id }) => id), signal); // prettier-ignore
+        const lines = await allLines({ kind }, filter ? { filter: [filter] } : {}, signal);
+        return several<Input>(kind, lines.map(({ id }) => id), signal); // prettier-ignore
       },
       enabled: filter !== null,
       refetchInterval: ({ state: { data } }) => (data?.some(({ input }) => isLive?.(input)) ? LOOK_AGAIN_MS : false), // prettier-ignore
