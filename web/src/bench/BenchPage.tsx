@@ -2,6 +2,7 @@ import type { calibrations, ReadableOf } from '@steady-scatter/contract';
 import { UNITS } from '@steady-scatter/core/quantities';
 import { adviceText, type BenchRateUnit } from '@steady-scatter/core/testing';
 import { MISSING } from '@steady-scatter/core/working';
+import type { ComponentProps } from 'react';
 import { DocList } from '../documents/DocList.tsx';
 import { useDoc } from '../documents/docs.ts';
 import { PRODUCTS } from '../products/useProducts.ts';
@@ -37,6 +38,26 @@ function Holds({ id, rig, productId }: Pick<Line, 'id' | 'rig' | 'productId'>) {
   return state === 'none' ? MISSING : [FRESH_WORDS[state], ...reasons.slice(0, 1)].join(': ');
 }
 
+const COLUMNS: ComponentProps<typeof DocList<typeof calibrations>>['columns'] = [
+  {
+    header: 'Rate',
+    end: true,
+    wide: true,
+    cell: ({ target, targetUnit }) => (target ? `${target} ${UNITS[targetUnit as BenchRateUnit].symbol}` : MISSING), // prettier-ignore
+  },
+  {
+    header: 'Setting',
+    cell: ({ id, rig, setting, signedOn }) =>
+      setting ? `at ${setting}, since ${dayText(signedOn)}` : <NextMark id={id} rig={rig} />,
+  },
+  {
+    header: 'Its chart',
+    wide: true,
+    cell: ({ id, rig, productId, signedOn }) =>
+      signedOn ? <Holds id={id} rig={rig} productId={productId} /> : MISSING,
+  },
+];
+
 /** All calibrations of the crew: which machine, for what, how it stands, and whether it still holds. */
 export default function BenchPage() {
   return (
@@ -45,25 +66,7 @@ export default function BenchPage() {
       heading="Bench"
       tabs={<BenchTabs />}
       empty="No machine is calibrated yet. Say which machine and what rate, walk a strip of 100 ft with 48.00 lb before it and 45.05 lb after it, and the bench says what to set next."
-      columns={[
-        {
-          header: 'Rate',
-          end: true,
-          wide: true,
-          cell: ({ target, targetUnit }) => (target ? `${target} ${UNITS[targetUnit as BenchRateUnit].symbol}` : MISSING), // prettier-ignore
-        },
-        {
-          header: 'Setting',
-          cell: ({ id, rig, setting, signedOn }) =>
-            setting ? `at ${setting}, since ${dayText(signedOn)}` : <NextMark id={id} rig={rig} />,
-        },
-        {
-          header: 'Its chart',
-          wide: true,
-          cell: ({ id, rig, productId, signedOn }) =>
-            signedOn ? <Holds id={id} rig={rig} productId={productId} /> : MISSING,
-        },
-      ]}
+      columns={COLUMNS}
     />
   );
 }
