@@ -163,6 +163,8 @@ test('a tour by keyboard alone: find an area, change, keep, list the keys, delet
   await page.keyboard.type('delete this');
   await page.keyboard.press('Enter');
   await expect(page).toHaveURL(/\/jobs$/);
+  await expect(page.getByRole('heading', { name: 'Jobs' })).toBeVisible();
+  await expect(page.getByRole('dialog')).toHaveCount(0);
   await expect(page.getByRole('row').filter({ hasText: name })).toHaveCount(0);
   const undo = page.getByRole('button', { name: 'Undo' });
   await undo.focus();

@@ -108,6 +108,18 @@ export const rawDocument = z.object({
 });
 export type RawDocument = z.infer<typeof rawDocument>;
 
+/** Something that was taken off the list, and when: it can be restored. */
+const removedLine = z.object({
+  id: z.string(),
+  name: z.string(),
+  isSample: z.boolean(),
+  removedAt: z.string(),
+});
+export type RemovedLine = z.infer<typeof removedLine>;
+const removedLines = z.object({ items: z.array(removedLine) });
+/** Most that are listed of what was taken off a list: the last ones. */
+export const MAX_REMOVED = 100;
+
 /** Documents that were asked for by their ids, and those of them that cannot be read. */
 const several = (kind: Kind) =>
   z.object({ documents: z.array(documentOf(kind)), unreadable: z.array(z.string()) });
@@ -140,6 +152,15 @@ function routesOf(kind: Kind) {
       query: idList,
       body: none,
       answer: several(kind),
+    },
+    removed: {
+      method: 'get',
+      path: `${path}/removed`,
+      summary: `Lists the ${words.many} that were taken off the list last; each can be restored`,
+      params: nothing,
+      query: nothing,
+      body: none,
+      answer: removedLines,
     },
     read: {
       ...single,

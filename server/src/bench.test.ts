@@ -179,3 +179,20 @@ it('keeps a width test with the spacing that came of it; wrong trays are refused
   const [line] = (await request(harness.app).get('/api/width-tests')).body.items;
   expect(line.recommendedM).toBeCloseTo(5.175, 3);
 }); // prettier-ignore
+
+it('an archived calibration is found among those that were taken off, and comes back with its runs', async () => {
+  const [id, other] = [v7(), v7()];
+  for (const each of [id, other]) await put(each, 0, { ...input, name: `Archived ${each}` }).expect(200); // oxlint-disable-line no-await-in-loop
+  await append(id).expect(200);
+  for (const each of [other, id]) await request(harness.app).delete(`/api/calibrations/${each}`).expect(204); // oxlint-disable-line no-await-in-loop
+  const removed = async (app = harness.app) =>
+    (await request(app).get('/api/calibrations/removed').expect(200)).body.items as { id: string; name: string; removedAt: string }[]; // prettier-ignore
+  const items = await removed();
+  expect(items.slice(0, 2).map(({ name }) => name).toSorted()).toEqual([`Archived ${id}`, `Archived ${other}`].toSorted()); // prettier-ignore
+  expect(items[0]!.removedAt >= items[1]!.removedAt).toBe(true);
+  expect(await removed(await harness.otherCrew())).toEqual([]);
+  await request(harness.app).post(`/api/calibrations/${id}/restore`).expect(200);
+  expect((await removed()).map((each) => each.id)).not.toContain(id);
+  const { events } = (await request(harness.app).get('/api/test-runs').query({ subject: id })).body;
+  expect(events).toHaveLength(1);
+});

@@ -26,6 +26,7 @@ const handlersOf = (
   documents: DocumentService,
 ): Readonly<Record<DocumentVerb, (call: DocumentCall) => Promise<unknown>>> => ({
   list: ({ actor, query }) => documents.list(actor, kind, query),
+  removed: async ({ actor }) => ({ items: await documents.removed(actor, kind) }),
   several: ({ actor, query }) => documents.several(actor, kind, query.ids),
   read: ({ actor, id }) => documents.read(actor, kind, id),
   raw: ({ actor, id }) => documents.raw(actor, kind, id),

@@ -1,7 +1,14 @@
-import type { Kind, Page, RawDocument, StoredDocument } from '@steady-scatter/contract';
+import {
+  MAX_REMOVED,
+  type Kind,
+  type Page,
+  type RawDocument,
+  type RemovedLine,
+  type StoredDocument,
+} from '@steady-scatter/contract';
 import type { Json } from '@steady-scatter/core/fields';
 import { ZodError } from 'zod';
-import type { Sequelize, Transaction } from 'sequelize';
+import { Op, type Sequelize, type Transaction } from 'sequelize';
 import { changedBy, type Actor } from '../actor.ts';
 import type { Checked } from '../checking/check.ts';
 import { storedOf, type Stored } from '../checking/stored.ts';
@@ -26,6 +33,8 @@ export interface DocumentService extends ReturnType<typeof listService> {
     kind: Kind,
     ids: readonly string[],
   ): Promise<{ documents: AnyDocument[]; unreadable: string[] }>;
+  /** Those that were taken off the list last. */
+  removed(actor: Actor, kind: Kind): Promise<RemovedLine[]>;
   raw(actor: Actor, kind: Kind, id: string): Promise<RawDocument>;
   write(actor: Actor, kind: Kind, id: string, checked: Checked): Promise<AnyDocument>;
   remove(actor: Actor, kind: Kind, id: string): Promise<void>;
@@ -233,6 +242,16 @@ export function documentService(sequelize: Sequelize): DocumentService {
         documents: looked.flatMap(({ row, input }) => (input === null ? [] : [wireOf(kind, row, input)])),
         unreadable: looked.flatMap(({ row, input }) => (input === null ? [row.id] : [])),
       };
+    },
+    async removed({ crewId }, kind) {
+      const where = { crewId, kind: kind.name, deletedAt: { [Op.ne]: null } };
+      const rows = await DocumentRow.findAll({ where, order: [['deletedAt', 'DESC'], ['id', 'ASC']], limit: MAX_REMOVED }); // prettier-ignore
+      return rows.map((row) => ({
+        id: row.id,
+        name: lineOfRow(kind, row).name,
+        isSample: row.isSample,
+        removedAt: row.deletedAt!.toISOString(),
+      }));
     },
     async raw(actor, kind, id) {
       const { version, schemaVersion, input, updatedAt } = await found(actor, kind, id);

@@ -88,3 +88,18 @@ it('what something was measured for is archived, with a way back; other things a
   expect(within(told.closest('[role=status]') ?? document.body).getByRole('button', { name: 'Undo' })).toBeTruthy(); // prettier-ignore
   expect(KIND_NAMES.filter(isArchived)).toEqual(['calibrations']);
 });
+
+it('what was taken off the list is asked for when somebody looks for it, and put back', async () => {
+  asked.mockImplementation(async (_kind, verb) =>
+    verb === 'removed'
+      ? { items: [{ id: '7', name: 'Old test', isSample: true, removedAt: '2026-04-18T08:00:00.000Z' }] }
+      : { id: '7', version: 2, schemaVersion: 2, isSample: true, input: {}, changedAt: '' },
+  );
+  const person = list();
+  expect(asked).not.toHaveBeenCalled();
+  await person.click(screen.getByRole('button', { name: 'Deleted soil tests' }));
+  expect(await screen.findByText('18 Apr 2026')).toBeTruthy();
+  await person.click(screen.getByRole('button', { name: 'Put Old test back' }));
+  expect(asked).toHaveBeenCalledWith(soilTests, 'restore', { params: { id: '7' } });
+  expect(await screen.findByText('“Old test” is on the list again.')).toBeTruthy();
+});

@@ -14,6 +14,7 @@ import { TopBar } from '../ui/TopBar.tsx';
 import { UnfitLine } from '../ui/UnfitLine.tsx';
 import { docActs, useList } from './docs.ts';
 import { MoreButton } from './MoreButton.tsx';
+import { RemovedList } from './RemovedList.tsx';
 import { removingOf } from './removing.ts';
 import { saveRaw } from './saveRaw.ts';
 import { FEW, SearchField } from './SearchField.tsx';
@@ -186,6 +187,7 @@ export function DocList<Of extends Kind>(props: Props<Of>) {
           </chakra.table>
         )}
         <MoreButton list={list} words={words} />
+        <RemovedList kind={kind.kind} />
       </Box>
     </>
   );

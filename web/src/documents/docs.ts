@@ -5,6 +5,7 @@ import {
   type ListAsk,
   type Page,
   type ReadableOf,
+  type RemovedLine,
   type StoredDocument,
   type SummaryOf,
 } from '@steady-scatter/contract';
@@ -126,6 +127,18 @@ export const useList = <Of extends Kind>(
       select: ({ pages }) => ({ lines: pages.flatMap(({ items }) => items), total: pages[0]?.total ?? 0 }),
       placeholderData: keepPreviousData,
       enabled,
+    },
+    queries,
+  );
+
+/** What was taken off the list of a kind last. */
+export const useRemoved = ({ kind }: { readonly kind: Kind }, isOpen: boolean) =>
+  useQuery<readonly RemovedLine[]>(
+    {
+      queryKey: [...keysOf(kind).lists, 'removed'],
+      queryFn: async ({ signal }) =>
+        ((await callDocuments(kind, 'removed', { signal })) as { items: RemovedLine[] }).items,
+      enabled: isOpen,
     },
     queries,
   );

@@ -53,7 +53,10 @@ function useFocusOnArrival(pathname: string) {
   useEffect(() => {
     if (arrived.current === pathname) return;
     arrived.current = pathname;
-    if (!screen.current?.contains(document.activeElement)) screen.current?.focus({ preventScroll: true });
+    const at = document.activeElement;
+    // Somebody who went on to a message, to undo, stays there.
+    if (screen.current?.contains(at) || at?.closest('[data-scope=toast]')) return;
+    screen.current?.focus({ preventScroll: true });
   }, [pathname]);
   return screen;
 }

@@ -5,7 +5,17 @@ import type { Notice } from './notices.tsx';
 const SECONDS_TO_READ = 5;
 const SECONDS_TO_UNDO = 30;
 
-const newToaster = () => createToaster({ placement: 'bottom', pauseOnPageIdle: true, max: 3 });
+/** On a phone what is pressed next stands at the foot: messages stand above it. */
+const ABOVE_THE_FOOT = '156px';
+const isSmall = (): boolean => matchMedia('(max-width: 47.99em)').matches;
+
+const newToaster = () =>
+  createToaster({
+    placement: 'bottom',
+    pauseOnPageIdle: true,
+    max: 3,
+    offsets: { top: '16px', left: '16px', right: '16px', bottom: isSmall() ? ABOVE_THE_FOOT : '16px' },
+  });
 
 /** The message goes with its button, so the focus goes on to the screen that was mended. */
 function undoAndStay(undo: () => void): void {
