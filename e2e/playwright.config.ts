@@ -22,6 +22,8 @@ export default defineConfig({
   use: {
     baseURL: `http://localhost:${port}`,
     viewport: { width: 1280, height: 800 },
+    // What grows or slides in is pressed where it stood a frame ago: journeys are of people who asked for no motion.
+    contextOptions: { reducedMotion: 'reduce' },
     locale: 'en-US',
     timezoneId: 'UTC',
     // A trace of each test costs a third of its time: STEADY_TRACE=1 asks for it.
