@@ -307,6 +307,7 @@ describe('documents with anything typed in them', () => {
         keeps(() => core.lostReadings(run, core.keepEarlier(run, mangled(run, draw), 'anew')));
         keeps(() => core.evaluateTestRun(core.testRunOf(run, input), core.aimOf(input)));
         keeps(() => core.unitsOf(run, input));
+        keeps(() => core.runOfOpen(run.id, core.openRunOf(run, '', input)));
         keeps(() => core.runLine(run, read, input, bench));
         keeps(() => core.paceLine(run, read, input, reading.paceMPerS));
         keeps(() => core.runRemarks(run, read, reading, input));

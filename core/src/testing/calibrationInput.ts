@@ -51,6 +51,8 @@ export const runInput = z.object({
 });
 export type RunInput = InputOf<typeof runInput>;
 
+export const MAX_RUNS = 500;
+
 /** The setting that was accepted, and what it rests on: as it stood on that day. */
 const signOffInput = z.object({
   setting: text,
@@ -64,7 +66,7 @@ const signOffInput = z.object({
   lot: text,
   grain: text,
   /** The rows of the test runs that it rests on; what came later is new. */
-  runs: z.array(z.string().max(40)).max(500),
+  runs: z.array(z.string().max(40)).max(MAX_RUNS),
 });
 export type SignOffInput = InputOf<typeof signOffInput>;
 
@@ -77,8 +79,6 @@ export const STARTS = {
   shape: 'where another product’s chart points',
 } as const;
 export type StartId = keyof typeof STARTS;
-
-export const MAX_RUNS = 500;
 
 /** What is wanted of a machine and a product, and what was signed off: what is stored of a calibration. Its test runs are appended beside it. */
 export const calibrationAim = z.object({

@@ -55,6 +55,8 @@ export {
   aimOf,
   evaluateTestRun,
   openRunInput,
+  openRunOf,
+  runOfOpen,
   runsSince,
   runsToAppend,
   testRunInput,

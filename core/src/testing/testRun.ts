@@ -83,10 +83,7 @@ export function withRuns(
   const ids = new Set(done.map(({ id }) => id));
   const made = open
     .filter(({ id }) => !ids.has(id))
-    .map(({ id, input }): RunInput => {
-      const { calibration: _, ...run } = input;
-      return Object.assign(run, { id, row: '' });
-    });
+    .map(({ id, input }) => runOfOpen(id, input));
   return { ...aim, runs: [...done, ...made] };
 } // prettier-ignore
 
@@ -109,6 +106,29 @@ export function aimOf(calibration: CalibrationInput): CalibrationAim {
 export function testRunOf(run: RunInput, { units: usual }: CalibrationAim): TestRunInput {
   const { id: _, row: __, step: ___, units, ...said } = run;
   return { ...said, units: units ?? usual };
+}
+
+/**
+ * A run as it is stored while it is being made.
+ *
+ * @param id of the calibration
+ * @example openRunOf(calibration.runs[0], '', calibration).step // ''
+ */
+export const openRunOf = (run: RunInput, id: string, calibration: CalibrationAim): OpenRunInput => ({
+  ...testRunOf(run, calibration),
+  calibration: id,
+  step: run.step,
+});
+
+/**
+ * The same the other way: what is being made as a run of its calibration.
+ *
+ * @param id its own
+ * @example runOfOpen('a', openRunOf(calibration.runs[0], '', calibration)).id // 'a'
+ */
+export function runOfOpen(id: string, input: OpenRunInput): RunInput {
+  const { calibration: _, ...run } = input;
+  return { ...run, id, row: '' };
 }
 
 const textOf = (run: RunInput, on: CalibrationAim): string =>

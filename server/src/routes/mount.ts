@@ -57,7 +57,7 @@ interface How {
 }
 
 const BODY_LIMIT = '256kb';
-/** A batch of products, a site with boundaries from files, or hundreds of test runs are larger than what is typed by hand. */
+/** A batch, or a site with boundaries from files, is larger than what is typed by hand. */
 export const LARGE_LIMIT = '4mb';
 const JSON_ONLY = { type: ['application/json'] };
 

@@ -19,6 +19,7 @@ import { MISSING } from '@steady-scatter/core/working';
 import { ChevronDown } from 'lucide-react';
 import { Link } from 'react-router';
 import { useSyncExternalStore } from 'react';
+import { sameInput } from '../documents/sameInput.ts';
 import { sendWaiting } from '../events/appended.ts';
 import { waitingRows } from '../events/waitingRows.ts';
 import { dayText } from '../ui/dayText.ts';
@@ -128,9 +129,6 @@ function RunFields({
   );
 }
 
-const areOthers = (a: CalibrationInput['units'], b: CalibrationInput['units']): boolean =>
-  a.mass !== b.mass || a.length !== b.length;
-
 const symbolsOf = ({ mass, length }: CalibrationInput['units']): string =>
   `${UNITS[mass].symbol} and ${UNITS[length].symbol}`;
 
@@ -217,7 +215,7 @@ export function RunRow({
           <Box fontSize="16px" marginBottom="10px">
             {METHODS[run.method].words}, {dayText(run.onDay)}
             {run.container ? `, in ${run.container}` : ''}
-            {areOthers(units, calibration.units) && (
+            {!sameInput(units, calibration.units) && (
               <>
                 , its numbers without a unit are {symbolsOf(units)}{' '}
                 <Button

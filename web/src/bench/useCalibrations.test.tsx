@@ -1,5 +1,6 @@
 import { KINDS } from '@steady-scatter/contract';
 import {
+  openRunOf,
   aimOf,
   blankCalibration,
   blankRun,
@@ -15,7 +16,6 @@ import { docActs, useDoc } from '../documents/docs.ts';
 import { sendWaiting } from '../events/appended.ts';
 import { waitingRows } from '../events/waitingRows.ts';
 import { fakeServer } from '../testing/fakeServer.ts';
-import { openOf } from './run/useOpenRun.ts';
 import { allCalibrations, appendRun, CALIBRATIONS, useCalibrationsOf } from './useCalibrations.ts';
 
 vi.mock('../api/lazyCall.ts', async (load) => ({ ...(await load<object>()), callDocuments: vi.fn(), callEvents: vi.fn() })); // prettier-ignore
@@ -112,7 +112,7 @@ describe('storing a calibration', () => {
 
 describe('a calibration as it is shown', () => {
   it('has what is being made on another device after what is done, until that is appended', async () => {
-    const open = openOf(strip('o', { step: 'after' }), ID, INPUT);
+    const open = openRunOf(strip('o', { step: 'after' }), ID, INPUT);
     server.put(KINDS.openRuns, 'o', open);
     server.put(KINDS.openRuns, 'p', { ...open, calibration: 'another' });
     const page = await opened();
@@ -124,7 +124,7 @@ describe('a calibration as it is shown', () => {
   it('is the same as among all of them', async () => {
     const page = await opened();
     await keep(1, { ...INPUT, runs: [strip('a')] });
-    server.put(KINDS.openRuns, 'o', openOf(strip('o', { step: 'set' }), ID, INPUT));
+    server.put(KINDS.openRuns, 'o', openRunOf(strip('o', { step: 'set' }), ID, INPUT));
     const [whole] = await allCalibrations();
     expect(whole!.input.runs.map(({ id }) => id)).toEqual(['a', 'o']);
     expect(page.current.error).toBeNull();
@@ -135,7 +135,7 @@ describe('a calibration as it is shown', () => {
     const other = '0197b1c0-0000-7000-8000-000000000002';
     server.put(KINDS.calibrations, ID, { ...aimOf(INPUT), rig });
     server.put(KINDS.calibrations, other, aimOf(INPUT));
-    server.put(KINDS.openRuns, 'o', openOf(strip('o', { step: 'set' }), ID, INPUT));
+    server.put(KINDS.openRuns, 'o', openRunOf(strip('o', { step: 'set' }), ID, INPUT));
     await appendRun(ID, strip('a'), INPUT);
     await appendRun(other, strip('b'), INPUT);
     const { result } = renderHook(() => useCalibrationsOf(rig));

@@ -1,4 +1,4 @@
-import { calibrations, openRuns, type EventAppend } from '@steady-scatter/contract';
+import { calibrations, EVENTS, openRuns, type EventAppend } from '@steady-scatter/contract';
 import {
   aimOf,
   calibrationInput,
@@ -105,7 +105,7 @@ export function appendRun(
     subject: calibration,
     first: isFirst ? null : run.id,
     occurredAt: momentOf(run, knownRows('testRuns', calibration)),
-    schemaVersion: 1,
+    schemaVersion: EVENTS.testRuns.schemaVersion,
     input: testRunOf(run, on),
   };
   return append('testRuns', row, staysHeld);

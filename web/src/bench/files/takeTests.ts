@@ -1,8 +1,7 @@
-import { withRunIds } from '@steady-scatter/core/testing';
+import { openRunOf, withRunIds } from '@steady-scatter/core/testing';
 import { v7 as newId } from 'uuid';
 import { docActs } from '../../documents/docs.ts';
 import { RIGS } from '../../rigs/useRigs.ts';
-import { openOf } from '../run/useOpenRun.ts';
 import { CALIBRATIONS, OPEN_RUNS } from '../useCalibrations.ts';
 import type { TestsToTake } from './testsFile.ts';
 
@@ -36,7 +35,7 @@ export async function takeTests({ rigs, calibrations }: TestsToTake): Promise<()
       for (const run of moved.runs.filter(({ step }) => step !== '')) {
         undo.push(() => openActs.remove(run.id));
         // oxlint-disable-next-line no-await-in-loop
-        await openActs.write(run.id, { version: 0, input: openOf(run, id, moved) });
+        await openActs.write(run.id, { version: 0, input: openRunOf(run, id, moved) });
       }
     }
     return back;

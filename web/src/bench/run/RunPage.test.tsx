@@ -1,6 +1,7 @@
 import { KINDS } from '@steady-scatter/contract';
 import { blankRig } from '@steady-scatter/core/machines';
 import {
+  openRunOf,
   aimOf,
   blankCalibration,
   blankRun,
@@ -16,7 +17,6 @@ import { waitingRows } from '../../events/waitingRows.ts';
 import { fakeServer } from '../../testing/fakeServer.ts';
 import { inApp } from '../../testing/inApp.tsx';
 import RunPage from './RunPage.tsx';
-import { openOf } from './useOpenRun.ts';
 
 vi.mock('../../api/lazyCall.ts', async (load) => ({ ...(await load<object>()), callDocuments: vi.fn(), callEvents: vi.fn() })); // prettier-ignore
 
@@ -54,7 +54,7 @@ beforeEach(() => {
 });
 
 const openHere = (id: string, more: Partial<RunInput> = {}) =>
-  server.put(KINDS.openRuns, id, openOf(strip(id, { step: 'before', ...more }), ID, AIM));
+  server.put(KINDS.openRuns, id, openRunOf(strip(id, { step: 'before', ...more }), ID, AIM));
 const button = (name: RegExp | string) => screen.getByRole('button', { name });
 const begin = async () => {
   const person = inApp(<RunPage />, `/bench/${ID}/run`);
@@ -171,7 +171,7 @@ describe('with other devices', () => {
 
   it('a round that was begun here and never got there is still here after the page was loaded again', async () => {
     server.isSilent = true;
-    const held = { schemaVersion: 1, input: openOf(strip('o', { step: 'before' }), ID, AIM) };
+    const held = { schemaVersion: 1, input: openRunOf(strip('o', { step: 'before' }), ID, AIM) };
     localStorage.setItem('steady-scatter.openRuns-draft.o', JSON.stringify(held));
     server.isSilent = false;
     inApp(<RunPage />, `/bench/${ID}/run/o`);

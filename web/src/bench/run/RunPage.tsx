@@ -1,9 +1,11 @@
-import { Box, Button, chakra } from '@chakra-ui/react';
+import { Box, Button } from '@chakra-ui/react';
 import type { InputError } from '@steady-scatter/core/errors';
 import {
   aimOf,
   blankRun,
   methodOf,
+  openRunOf,
+  runOfOpen,
   METHODS,
   stepsOf,
   unitsOf,
@@ -14,34 +16,28 @@ import {
   type RunInput,
   type Step,
 } from '@steady-scatter/core/testing';
-import { ArrowLeft } from 'lucide-react';
-import { useMemo, useState, useSyncExternalStore, type ReactNode } from 'react';
+import { useMemo, useState } from 'react';
 import { Link, Navigate, useNavigate, useParams, useSearchParams } from 'react-router';
 import { v7 as newId } from 'uuid';
-import { useCommands } from '../../commands/CommandsProvider.tsx';
 import { useDoc, type Doc } from '../../documents/docs.ts';
-import { waitingRows } from '../../events/waitingRows.ts';
-import { CommandButton } from '../../ui/CommandButton.tsx';
-import { goOnWithEnter } from '../../ui/goOnWithEnter.ts';
+import { sameInput } from '../../documents/sameInput.ts';
 import { Message } from '../../ui/Message.tsx';
 import { OpeningMessage } from '../../ui/OpeningMessage.tsx';
 import { Section } from '../../ui/Section.tsx';
 import { today } from '../../ui/today.ts';
-import { TopBar } from '../../ui/TopBar.tsx';
 import {
   calibrationContext,
   useMachineShelf,
   type BenchShelf,
   type CalibrationContext,
 } from '../calibrationContext.ts';
-import { HandOver } from '../HandOver.tsx';
 import { AIMS, CALIBRATIONS, OPEN_RUNS } from '../useCalibrations.ts';
 import { ChooseMethod } from './ChooseMethod.tsx';
-import { KeptNote } from './KeptNote.tsx';
 import { RunSteps } from './RunSteps.tsx';
 import { TestRunResult } from './TestRunResult.tsx';
-import { useLiveDoc, type Kept, type LiveState } from './useLiveDoc.ts';
-import { beginOpenRun, hasEnded, openOf, runOfOpen, useEndRun, useOpenRun } from './useOpenRun.ts';
+import { RunFrame, RunNote } from './RunFrame.tsx';
+import { useLiveDoc } from './useLiveDoc.ts';
+import { beginOpenRun, hasEnded, useEndRun, useOpenRun } from './useOpenRun.ts';
 
 /** What stays the same from one run to the next. */
 const SAME = [
@@ -60,7 +56,7 @@ const SAME = [
 function newRun(input: CalibrationInput, on: CalibrationContext, method: MethodId): RunInput {
   const last = input.runs.findLast((run) => run.method === method);
   const fields = new Set(methodOf(method).fields(on.bench.outlets).map(({ id }) => id)); // prettier-ignore
-  const isOfTheseUnits = last && JSON.stringify(unitsOf(last, input)) === JSON.stringify(input.units);
+  const isOfTheseUnits = last && sameInput(unitsOf(last, input), input.units);
   const readings = Object.fromEntries(
     SAME.flatMap((id) => (isOfTheseUnits && fields.has(id) && last.readings[id] ? [[id, last.readings[id]]] : [])), // prettier-ignore
   );
@@ -92,69 +88,10 @@ function useBegin(id: string) {
   const navigate = useNavigate();
   return (input: CalibrationInput, on: CalibrationContext, method: MethodId) => {
     const run = newRun(input, on, method);
-    beginOpenRun(run.id, openOf(run, id, input));
+    beginOpenRun(run.id, openRunOf(run, id, input));
     void navigate(`/bench/${id}/run/${run.id}`, { replace: true });
     window.scrollTo({ top: 0 });
   };
-}
-
-interface FrameProps {
-  id: string;
-  name: string;
-  round: number;
-  method: MethodId | null;
-  note: ReactNode;
-  /** Leaves room for what stands at the foot of a phone. */
-  hasFoot: boolean;
-  children: ReactNode;
-}
-
-/** What stands around a round. */
-function Frame({ id, name, round, method, note, hasFoot, children }: FrameProps) {
-  const navigate = useNavigate();
-  const leave = () => void navigate(`/bench/${id}`);
-  useCommands([{ id: 'leave-run', label: 'Back to the bench', keys: 'Alt+B', run: leave }]);
-  return (
-    <>
-      <title>{`Round ${round} · ${name} · Steady Scatter`}</title>
-      <TopBar
-        acts={
-          <>
-            <HandOver path={`/bench/${id}/run`} />
-            <CommandButton icon={ArrowLeft} label="To the bench" onClick={leave} />
-          </>
-        }
-      >
-        <chakra.h1 fontSize="21px" fontWeight="bold">
-          {name}
-        </chakra.h1>
-        <chakra.span fontSize="16px" color="ink.soft">
-          round {round}
-          {method ? `, ${METHODS[method].words}` : ''}
-        </chakra.span>
-        {note}
-      </TopBar>
-      <Box
-        as="main"
-        id="main"
-        padding={{ base: hasFoot ? '4px 16px 110px' : '4px 16px 24px', md: '8px 24px 32px' }}
-        onKeyDown={goOnWithEnter}
-      >
-        {children}
-      </Box>
-    </>
-  );
-}
-
-const RANK = { kept: 0, keeping: 1, held: 2, elsewhere: 4 };
-const rankOf = (state: Kept): number => (typeof state === 'object' ? 3 : RANK[state]);
-
-/** How far what is typed of a run, of its calibration and of the runs before has got: whichever has not got as far. */
-function Note({ calibration, of }: { calibration: string; of: readonly LiveState[] }) {
-  const waiting = useSyncExternalStore(waitingRows.subscribe, waitingRows.get);
-  const rows: LiveState = { state: waiting.some(({ row }) => row.subject === calibration) ? 'held' : 'kept' };
-  const worst = [...of, rows].toSorted((a, b) => rankOf(b.state) - rankOf(a.state))[0]!;
-  return <KeptNote state={worst.state} onTheirs={() => void worst.takeTheirs?.()} onMine={() => void worst.keepMine?.()} />; // prettier-ignore
 }
 
 type Aim = ReturnType<typeof useLiveDoc<CalibrationAim>>;
@@ -179,7 +116,7 @@ function Begin({ doc, aim }: OfCalibration) {
     return <Navigate replace to={`/bench/${doc.id}/run/${open[0]!.id}`} />;
   const round = runs.length + 1;
   return (
-    <Frame id={doc.id} name={input.name} round={round} method={null} hasFoot={false} note={<Note calibration={doc.id} of={[aim]} />}>
+    <RunFrame id={doc.id} name={input.name} round={round} method={null} hasFoot={false} note={<RunNote calibration={doc.id} of={[aim]} />}>
       {open.length > 0 && (
         <Section heading="Under way">
           {open.map(({ id, setting, method }) => (
@@ -201,7 +138,7 @@ function Begin({ doc, aim }: OfCalibration) {
           begin(input, on, method);
         }}
       />
-    </Frame>
+    </RunFrame>
   ); // prettier-ignore
 }
 
@@ -232,7 +169,7 @@ function LiveRun({ doc, aim, open }: OfCalibration & { open: Doc<OpenRunInput> }
   };
   const leave = () => void navigate(`/bench/${id}`);
   return (
-    <Frame id={id} name={input.name} round={at + 1} method={run.method} hasFoot={!isDone} note={<Note calibration={id} of={[live, aim]} />}>
+    <RunFrame id={id} name={input.name} round={at + 1} method={run.method} hasFoot={!isDone} note={<RunNote calibration={id} of={[live, aim]} />}>
       {isDone ? (
         <TestRunResult
           input={input}
@@ -293,7 +230,7 @@ function LiveRun({ doc, aim, open }: OfCalibration & { open: Doc<OpenRunInput> }
           </Box>
         </>
       )}
-    </Frame>
+    </RunFrame>
   ); // prettier-ignore
 }
 

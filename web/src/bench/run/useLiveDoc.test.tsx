@@ -1,5 +1,11 @@
 import { KINDS } from '@steady-scatter/contract';
-import { aimOf, blankCalibration, blankRun, type OpenRunInput } from '@steady-scatter/core/testing';
+import {
+  openRunOf,
+  aimOf,
+  blankCalibration,
+  blankRun,
+  type OpenRunInput,
+} from '@steady-scatter/core/testing';
 import { act, renderHook, waitFor } from '@testing-library/react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { noteAnswer, noteSilence } from '../../api/connection.ts';
@@ -11,12 +17,11 @@ import { sameInput } from '../../documents/sameInput.ts';
 import { fakeServer } from '../../testing/fakeServer.ts';
 import { OPEN_RUNS } from '../useCalibrations.ts';
 import { useLiveDoc } from './useLiveDoc.ts';
-import { openOf } from './useOpenRun.ts';
 
 vi.mock('../../api/lazyCall.ts', async (load) => ({ ...(await load<object>()), callDocuments: vi.fn() }));
 
 const CALIBRATION = '0197b1c0-0000-7000-8000-000000000001';
-const INPUT = openOf({ ...blankRun('r', '2026-04-10', 'weigh-back'), step: 'before' }, CALIBRATION, aimOf(blankCalibration('us'))); // prettier-ignore
+const INPUT = openRunOf({ ...blankRun('r', '2026-04-10', 'weigh-back'), step: 'before' }, CALIBRATION, aimOf(blankCalibration('us'))); // prettier-ignore
 const doc = (version: number, input: OpenRunInput = INPUT): Doc<OpenRunInput> => ({ id: 'r', version, schemaVersion: 1, isSample: false, input, changedAt: '' }); // prettier-ignore
 
 let server: ReturnType<typeof fakeServer>;

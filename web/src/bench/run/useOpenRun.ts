@@ -1,7 +1,6 @@
 import { openRuns } from '@steady-scatter/contract';
 import {
   isEmptyRun,
-  testRunOf,
   type CalibrationAim,
   type OpenRunInput,
   type RunInput,
@@ -13,19 +12,6 @@ import { dropHeldDoc, heldDoc, holdDoc } from '../../documents/docDrafts.ts';
 import { docActs, keysOf, useStored, type Doc } from '../../documents/docs.ts';
 import { useNotices } from '../../ui/notices.tsx';
 import { appendRun, OPEN_RUNS } from '../useCalibrations.ts';
-
-/** As it is stored while it is being made. */
-export const openOf = (run: RunInput, calibration: string, on: CalibrationAim): OpenRunInput => ({
-  ...testRunOf(run, on),
-  calibration,
-  step: run.step,
-});
-
-/** As the run of its calibration. */
-export function runOfOpen(id: string, input: OpenRunInput): RunInput {
-  const { calibration: _, ...run } = input;
-  return { ...run, id, row: '' };
-}
 
 /** Runs that were begun on this page and have not reached the server yet. */
 const begun = new Set<string>();

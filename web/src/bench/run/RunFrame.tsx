@@ -1,0 +1,72 @@
+import { Box, chakra } from '@chakra-ui/react';
+import { METHODS, type MethodId } from '@steady-scatter/core/testing';
+import { ArrowLeft } from 'lucide-react';
+import { useSyncExternalStore, type ReactNode } from 'react';
+import { useNavigate } from 'react-router';
+import { useCommands } from '../../commands/CommandsProvider.tsx';
+import { waitingRows } from '../../events/waitingRows.ts';
+import { CommandButton } from '../../ui/CommandButton.tsx';
+import { goOnWithEnter } from '../../ui/goOnWithEnter.ts';
+import { TopBar } from '../../ui/TopBar.tsx';
+import { HandOver } from '../HandOver.tsx';
+import { KeptNote } from './KeptNote.tsx';
+import type { Kept, LiveState } from './useLiveDoc.ts';
+
+interface FrameProps {
+  id: string;
+  name: string;
+  round: number;
+  method: MethodId | null;
+  note: ReactNode;
+  /** Leaves room for what stands at the foot of a phone. */
+  hasFoot: boolean;
+  children: ReactNode;
+}
+
+/** What stands around a round. */
+export function RunFrame({ id, name, round, method, note, hasFoot, children }: FrameProps) {
+  const navigate = useNavigate();
+  const leave = () => void navigate(`/bench/${id}`);
+  useCommands([{ id: 'leave-run', label: 'Back to the bench', keys: 'Alt+B', run: leave }]);
+  return (
+    <>
+      <title>{`Round ${round} · ${name} · Steady Scatter`}</title>
+      <TopBar
+        acts={
+          <>
+            <HandOver path={`/bench/${id}/run`} />
+            <CommandButton icon={ArrowLeft} label="To the bench" onClick={leave} />
+          </>
+        }
+      >
+        <chakra.h1 fontSize="21px" fontWeight="bold">
+          {name}
+        </chakra.h1>
+        <chakra.span fontSize="16px" color="ink.soft">
+          round {round}
+          {method ? `, ${METHODS[method].words}` : ''}
+        </chakra.span>
+        {note}
+      </TopBar>
+      <Box
+        as="main"
+        id="main"
+        padding={{ base: hasFoot ? '4px 16px 110px' : '4px 16px 24px', md: '8px 24px 32px' }}
+        onKeyDown={goOnWithEnter}
+      >
+        {children}
+      </Box>
+    </>
+  );
+}
+
+const RANK = { kept: 0, keeping: 1, held: 2, elsewhere: 4 };
+const rankOf = (state: Kept): number => (typeof state === 'object' ? 3 : RANK[state]);
+
+/** How far what is typed of a run, of its calibration and of the runs before has got: whichever has not got as far. */
+export function RunNote({ calibration, of }: { calibration: string; of: readonly LiveState[] }) {
+  const waiting = useSyncExternalStore(waitingRows.subscribe, waitingRows.get);
+  const rows: LiveState = { state: waiting.some(({ row }) => row.subject === calibration) ? 'held' : 'kept' };
+  const worst = [...of, rows].toSorted((a, b) => rankOf(b.state) - rankOf(a.state))[0]!;
+  return <KeptNote state={worst.state} onTheirs={() => void worst.takeTheirs?.()} onMine={() => void worst.keepMine?.()} />; // prettier-ignore
+}
