@@ -139,7 +139,7 @@ describe('no row is lost', () => {
 it('the accounts of an earlier version are put right', async () => {
   const old = join(parent, 'old');
   mkdirSync(old, { mode: 0o700 });
-  await run('mariadb-install-db', ['--no-defaults', `--datadir=${join(old, 'mariadb')}`, ...(isRoot ? ['--user=root'] : []), '--auth-root-authentication-method=normal']); // prettier-ignore
+  await run('mariadb-install-db', ['--no-defaults', `--datadir=${join(old, 'mariadb')}`, `--tmpdir=${old}`, ...(isRoot ? ['--user=root'] : []), '--auth-root-authentication-method=normal']); // prettier-ignore
   writeFileSync(join(old, 'root.cnf'), '[client]\npassword=old\n');
   await openDatabase(old, { durable: false });
   const { port } = connectionOf(old);

@@ -1,9 +1,10 @@
 // The database's tables as folders: made beside their place, and exchanged by renaming.
-import { existsSync, readdirSync, renameSync, rmSync } from 'node:fs';
+import { existsSync, mkdirSync, readdirSync, renameSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { databasePlaces } from './places.mjs';
 import { run } from './run.mjs';
 import { say } from './say.mjs';
+import { giveTo } from './systemUser.mjs';
 
 /** @typedef {import('./systemUser.mjs').SystemUser} SystemUser */
 
@@ -42,12 +43,18 @@ export async function makeTables(folder, user) {
   if (existsSync(rows)) return;
   say('Making a private database …');
   clearUnfinished(folder);
+  // Its own: a database server that starts clears the working tables of all others that share the place.
+  const work = `${unfinished}.work`;
+  mkdirSync(work, { mode: 0o700 });
+  giveTo(user, work);
   const asked = [
     '--no-defaults',
     `--datadir=${unfinished}`,
+    `--tmpdir=${work}`,
     '--auth-root-authentication-method=socket',
     '--skip-test-db',
   ];
   await run('mariadb-install-db', asked, { cwd: '/', ...(user && { uid: user.uid, gid: user.gid }) });
+  rmSync(work, { recursive: true, force: true });
   renameSync(unfinished, rows);
 }
