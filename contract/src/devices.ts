@@ -1,5 +1,8 @@
 import * as z from 'zod';
 
+/** Which installation an answer is of, and which one a write is meant for. */
+export const INSTALLATION_HEADER = 'Steady-Installation';
+
 /** What a device asks first: where this is reached, and whether it may. */
 export const here = z.object({
   /** Address for links and QR codes; null: that of the page. */

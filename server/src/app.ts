@@ -15,6 +15,7 @@ import { mountDocuments } from './routes/documents.ts';
 import { mountEvents } from './routes/events.ts';
 import { createHandlers } from './routes/handlers.ts';
 import { mountRoutes, type Handlers } from './routes/mount.ts';
+import { sameInstallation } from './sameInstallation.ts';
 import { sameOrigin } from './sameOrigin.ts';
 import { deviceService } from './services/devices.ts';
 import { eventService } from './services/events.ts';
@@ -32,6 +33,8 @@ export interface Wiring {
   readonly looking?: Sequelize;
   /** The crew that whoever is at the machine itself leads, and that devices are paired with. */
   readonly homeCrewId: string;
+  /** What tells these rows from those of another database; without one nobody is told. */
+  readonly installation?: string;
   readonly logger: Logger;
   /** Folder of the built web app; null where only the API is served. */
   readonly webRoot: string | null;
@@ -163,6 +166,7 @@ export function createApp(wiring: Wiring): Express {
       },
     }),
   );
+  if (wiring.installation !== undefined) app.use('/api', sameInstallation(wiring.installation));
   app.use('/api', sameOrigin);
   app.use('/api', onlyTrusted(homeCrewId, devices));
   if (backups) app.use(backupRoutes(backups, disk));

@@ -13,6 +13,7 @@ import { defineModels } from './models/index.ts';
 import { addressOf, isLoopback, listen, LOOPBACK, networkAddresses } from './running/address.ts';
 import { ANY_DISK, diskOf } from './running/disk.ts';
 import { createLog, logged } from './running/log.ts';
+import { installationOf } from './services/installation.ts';
 import { seedDemo } from './services/demo.ts';
 import { projectAll } from './services/projections.ts';
 
@@ -99,6 +100,7 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
     sequelize,
     looking,
     homeCrewId,
+    installation: await installationOf(sequelize),
     logger,
     ...(options.requestsPerMinute && { requestsPerMinute: options.requestsPerMinute }),
     webRoot: options.webRoot,

@@ -159,6 +159,20 @@ describe('who acts', () => {
     await request(app).get('/api/jobs').set(carried).expect(401);
   });
 
+  it('one that was forgotten is told so, is listed no more, and can be paired again', async () => {
+    const { app, carried, id } = await paired();
+    const listed = async () => ((await request(app).get('/api/devices')).body as { id: string }[]).map((each) => each.id); // prettier-ignore
+    expect(await listed()).toContain(id);
+    await request(app).delete(`/api/devices/${id}`).expect(204);
+    await request(app).delete(`/api/devices/${id}`).expect(404);
+    expect(await listed()).not.toContain(id);
+    expect((await request(app).get('/api/jobs').set(carried).expect(401)).body.type).toBe('/problems/device-forgotten'); // prettier-ignore
+    const unknown = { ...phone, Cookie: 'steady-device=nobody' };
+    expect((await request(app).get('/api/jobs').set(unknown).expect(401)).body.type).toBe('/problems/not-paired'); // prettier-ignore
+    const again = await paired();
+    await request(app).get('/api/jobs').set(again.carried).expect(200);
+  });
+
   it('a device is looked up once, not with each request', async () => {
     const { app, carried } = await paired();
     await request(app).get('/api/jobs').set(carried).expect(200);

@@ -49,6 +49,12 @@ export async function actorOf(
   return token === null ? null : devices.actorOf(token);
 }
 
+/** A device that was forgotten is told so, and deletes what it holds. */
+async function whyNot(request: Request, devices: DeviceService): Promise<'device-forgotten' | 'not-paired'> {
+  const token = tokenOf(request);
+  return token !== null && (await devices.isForgotten(token)) ? 'device-forgotten' : 'not-paired';
+}
+
 /**
  * Lets the machine itself in, and devices that were paired; what it takes to be paired is open to all.
  *
@@ -60,7 +66,7 @@ export const onlyTrusted =
     // Health is asked often, also by what only looks whether anybody answers.
     const actor = request.path === '/health' ? null : await actorOf(request, homeCrewId, devices);
     if (actor) request.actor = actor;
-    else if (!OPEN_PATHS.has(request.path)) throw plainProblem('not-paired');
+    else if (!OPEN_PATHS.has(request.path)) throw plainProblem(await whyNot(request, devices));
     next();
   };
 

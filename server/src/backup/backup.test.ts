@@ -17,6 +17,7 @@ import { sampleWrite } from '../testing/jobs.ts';
 import { FORMAT, type Manifest } from './format.ts';
 import { keepBefore, keepToday } from './keep.ts';
 import { openArchive } from './read.ts';
+import { installationOf } from '../services/installation.ts';
 import { checkArchive, restoreArchive } from './restore.ts';
 import { writeBackup } from './write.ts';
 
@@ -134,6 +135,14 @@ describe('restoring', () => {
     await openDatabase(own, { durable: false });
     return readConnection(connectionFile(own));
   }
+  async function installationAt(connection: Connection): Promise<string> {
+    const sequelize = openSequelize(connection);
+    try {
+      return await installationOf(sequelize);
+    } finally {
+      await sequelize.close();
+    }
+  }
   afterAll(async () => {
     await stopDatabase(own);
     rmSync(own, { recursive: true, force: true });
@@ -147,9 +156,12 @@ describe('restoring', () => {
     const whole = await openHarness({}, own);
     await seedDemo(whole.sequelize);
     await whole.close();
+    const installed = await installationAt(older);
     const before = await writeBackup(older, file('before.zip'));
     const target = await empty();
     await restoreArchive(connectionFile(own), file('before.zip'));
+    // What waits on a device for the rows of before is not for these.
+    expect(await installationAt(target)).not.toBe(installed);
     const after = await writeBackup(target, file('after.zip'));
     expect({ ...after, madeAt: '' }).toEqual({ ...before, madeAt: '' });
   }, 60_000);

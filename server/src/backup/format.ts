@@ -7,8 +7,13 @@ export const FORMAT = 'steady-scatter-backup';
 export const FORMAT_VERSION = 1;
 export const MANIFEST = 'manifest.json';
 
-/** Tables that stay with the installation: whom it trusts, which steps its own tables have taken, and what is made from the rest. */
-export const LEFT_OUT: ReadonlySet<string> = new Set(['devices', 'migrations', ...DERIVED_TABLES]);
+/** Tables that stay with the installation: what it is known by, whom it trusts, which steps its own tables have taken, and what is made from the rest. */
+export const LEFT_OUT: ReadonlySet<string> = new Set([
+  'devices',
+  'installations',
+  'migrations',
+  ...DERIVED_TABLES,
+]);
 
 /** Columns that hold JSON: they are written as what they say, not as text in a text. */
 export const JSON_COLUMNS: ReadonlySet<string> = new Set(['typed', 'si', 'input']);

@@ -15,6 +15,7 @@ import { changedByWhom } from './010-changed-by.ts';
 import { documents } from './011-documents.ts';
 import { events } from './012-events.ts';
 import { testRuns } from './013-test-runs.ts';
+import { installation } from './014-installation.ts';
 
 type Migration = RunnableMigration<Sequelize>;
 
@@ -32,6 +33,7 @@ const MIGRATIONS: Migration[] = [
   documents,
   events,
   testRuns,
+  installation,
 ];
 
 /** The names of all steps, in order. */

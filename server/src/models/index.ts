@@ -78,6 +78,8 @@ export class DeviceRow extends Model<InferAttributes<DeviceRow>, InferCreationAt
   declare tokenHash: string;
   declare createdAt: CreationOptional<Date>;
   declare seenAt: Date;
+  /** Its row stays, so that it is told when it asks next. */
+  declare forgottenAt: CreationOptional<Date | null>;
 }
 
 const { UUID, STRING, INTEGER, BIGINT, DATE, BOOLEAN, TEXT } = DataTypes;
@@ -138,6 +140,7 @@ export function defineModels(sequelize: Sequelize): void {
       tokenHash: STRING,
       createdAt: DATE(3),
       seenAt: DATE(3),
+      forgottenAt: DATE(3),
     },
     { sequelize, tableName: 'devices' },
   );

@@ -1,5 +1,6 @@
 import { createHash, randomBytes, timingSafeEqual } from 'node:crypto';
 import type { Device } from '@steady-scatter/contract';
+import { Op } from 'sequelize';
 import { v7 } from 'uuid';
 import type { Actor } from '../actor.ts';
 import { DeviceRow } from '../models/index.ts';
@@ -11,6 +12,8 @@ export interface DeviceService {
   pair(crewId: string, asked: { code: string; name: string; from: string }): Promise<string>;
   /** Who acts with a token; null: nobody that is known. The database is asked once for each device and hour. */
   actorOf(token: string): Promise<Actor | null>;
+  /** Whether a token is that of a device that was forgotten. */
+  isForgotten(token: string): Promise<boolean>;
   /** The device that a token was found to belong to not long ago; null where it was not looked up. */
   seen(token: string): string | null;
   list(actor: Actor): Promise<Device[]>;
@@ -73,19 +76,25 @@ export function deviceService(code: string | null): DeviceService {
       known.delete(tokenHash);
       const row = await DeviceRow.findOne({ where: { tokenHash } });
       const away = row ? Date.now() - row.seenAt.getTime() : Infinity;
-      if (!row || away > TRUSTED_MS) return null;
+      if (!row || row.forgottenAt || away > TRUSTED_MS) return null;
       if (away > DAY_MS) await row.update({ seenAt: new Date() });
       const actor: Actor = { crewId: row.crewId, userId: null, deviceId: row.id, role: 'crew' };
       known.set(tokenHash, { actor, at: Date.now() });
       return actor;
     },
+    isForgotten: async (token) =>
+      (await DeviceRow.count({ where: { tokenHash: hashOf(token).toString('hex'), forgottenAt: { [Op.not]: null } } })) > 0, // prettier-ignore
     seen: (token) => known.get(hashOf(token).toString('hex'))?.actor.deviceId ?? null,
     async list({ crewId }) {
-      const rows = await DeviceRow.findAll({ where: { crewId }, order: [['createdAt', 'DESC']] });
+      const rows = await DeviceRow.findAll({
+        where: { crewId, forgottenAt: null },
+        order: [['createdAt', 'DESC']],
+      });
       return rows.map(({ id, name, createdAt }) => ({ id, name, since: createdAt.toISOString() }));
     },
     async forget({ crewId }, id) {
-      if ((await DeviceRow.destroy({ where: { crewId, id } })) === 0) throw notFound('device');
+      const [count] = await DeviceRow.update({ forgottenAt: new Date() }, { where: { crewId, id, forgottenAt: null } }); // prettier-ignore
+      if (count === 0) throw notFound('device');
       for (const [tokenHash, { actor }] of known) if (actor.deviceId === id) known.delete(tokenHash);
     },
   };
