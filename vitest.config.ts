@@ -28,7 +28,7 @@ export default defineConfig({
         },
       },
       { test: { name: 'scripts', root: 'scripts', include: ['**/*.test.mjs'] } },
-      { test: { name: 'web', root: 'web', include: ['src/**/*.test.ts'] } },
+      { test: { name: 'web', root: 'web', include: ['{src,serviceWorker}/**/*.test.ts'] } },
       {
         test: {
           name: 'screens',

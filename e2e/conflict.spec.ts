@@ -33,7 +33,7 @@ test.describe('two people on one job', () => {
       .getByRole('group', { name: 'Package' })
       .getByRole('radio', { name: /Theirs/ })
       .check();
-    await dialog.getByRole('button', { name: 'Keep what is chosen' }).click();
+    await dialog.getByRole('button', { name: 'Save what is chosen' }).click();
     await expect(kept(page)).toBeVisible();
     await other.reload();
     await expect(other.getByLabel('Amount needed')).toHaveValue('0.9 lb');
@@ -43,7 +43,7 @@ test.describe('two people on one job', () => {
 
   test('theirs can be taken, and mine brought back', async ({ page }) => {
     const { dialog } = await collide(page, 'Collide, theirs');
-    await dialog.getByRole('button', { name: 'Take theirs' }).click();
+    await dialog.getByRole('button', { name: 'Show their version' }).click();
     await expect(page.getByLabel('Grade on the label')).toHaveValue('22-2-11');
     await expect(kept(page)).toBeVisible();
     await page.getByLabel('Amount needed').fill('2 lb');
@@ -52,7 +52,7 @@ test.describe('two people on one job', () => {
     await expect(page.getByLabel('Amount needed')).toHaveValue('0.8 lb');
     await page
       .getByRole('status')
-      .filter({ hasText: 'Took theirs.' })
+      .filter({ hasText: 'Now showing their version.' })
       .getByRole('button', { name: 'Undo' })
       .click();
     await expect(page.getByLabel('Grade on the label')).toHaveValue('18-0-6');
@@ -62,7 +62,7 @@ test.describe('two people on one job', () => {
 
   test('mine can be kept whole, also over a job that was deleted', async ({ page }) => {
     const { dialog, other } = await collide(page, 'Collide, mine');
-    await dialog.getByRole('button', { name: 'Keep mine' }).click();
+    await dialog.getByRole('button', { name: 'Keep my version' }).click();
     await expect(kept(page)).toBeVisible();
     await other.reload();
     await expect(other.getByLabel('Grade on the label')).toHaveValue('18-0-6');
@@ -70,7 +70,7 @@ test.describe('two people on one job', () => {
     await expect(other).toHaveURL(/\/jobs$/);
     await page.getByLabel('Grade on the label').fill('30-0-0');
     await keep(page);
-    await page.getByRole('button', { name: 'Bring it back with mine' }).click();
+    await page.getByRole('button', { name: 'Restore it with mine' }).click();
     await expect(kept(page)).toBeVisible();
     await other.reload();
     await expect(other.getByRole('link', { name: 'Collide, mine' })).toBeVisible();

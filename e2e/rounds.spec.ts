@@ -72,10 +72,10 @@ test.describe('on a phone', () => {
     await expect(page.getByLabel('Before the strip')).toHaveValue('48.00');
     await context.setOffline(true);
     await next(page);
-    await expect(page.getByText('held in this browser until the server answers')).toBeVisible();
+    await expect(page.getByText('saved on this device', { exact: true })).toBeVisible();
     await page.getByLabel('Length of the strip').fill('100');
     await context.setOffline(false);
-    await expect(page.getByText('kept', { exact: true })).toBeVisible();
+    await expect(page.getByText('The server answers again.')).toBeVisible();
     await next(page);
     await expect(page.getByText('5 of 6: Walk it')).toBeVisible();
     await expect(page.getByText('kept', { exact: true })).toBeVisible();

@@ -130,8 +130,9 @@ test('a product that was changed elsewhere shows it and lets choose', async ({ p
   await page.request.put(address, { data: { version, schemaVersion, input: { ...input, stock: '9' } } });
   await page.getByLabel('Packages in stock').fill('3');
   await page.getByRole('button', { name: 'Keep this product' }).click();
-  await expect(page.getByRole('alert')).toContainText('Changed elsewhere');
-  await page.getByRole('button', { name: 'Take theirs' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Changed elsewhere' });
+  await expect(dialog.getByRole('group', { name: 'Stock' })).toContainText('Theirs: 9');
+  await dialog.getByRole('button', { name: 'Show their version' }).click();
   await expect(page.getByLabel('Packages in stock')).toHaveValue('9');
 });
 

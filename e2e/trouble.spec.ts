@@ -2,20 +2,25 @@ import { expect, test } from '@playwright/test';
 import { bigNumber, expectAccessible, keep, kept, plain, typeSheet } from './support.ts';
 
 test.describe('when it goes wrong', () => {
-  test('what was tried to be kept without a server is kept by itself when it is back, as it stands by then', async ({
+  test('what is saved without a server is saved on the device, and is on the server by itself when that is back', async ({
     page,
     context,
   }) => {
     await typeSheet(page, 'Kept after a break');
     await context.setOffline(true);
     await keep(page, 'Keep this job');
-    await expect(page.getByText('The server does not answer. You can go on typing')).toBeVisible();
+    await expect(page.getByText('The server does not answer. You can go on')).toBeVisible();
+    await expect(page.getByText('saved on this device', { exact: true })).toBeVisible();
+    await expect(page).toHaveURL(/\/jobs\/[0-9a-f-]{36}$/);
     await expectAccessible(page);
     await page.getByLabel('Grade on the label').fill('22-2-11');
+    await keep(page);
+    await expect(page.getByText('1 saved on this device, not on the server yet.')).toBeVisible();
     await context.setOffline(false);
     await expect(page.getByText('The server answers again.')).toBeVisible();
-    await expect(kept(page)).toBeVisible();
-    await expect(page.getByLabel('Grade on the label')).toHaveValue('22-2-11');
+    await expect(page.getByText('saved on this device', { exact: true })).toBeHidden();
+    const stored = await page.request.get(page.url().replace('/jobs/', '/api/jobs/'));
+    expect((await stored.json()).input.worksheet.product.grade).toBe('22-2-11');
   });
 
   test('a page whose parts were replaced meanwhile says so when something is kept, and never goes blank', async ({
@@ -25,7 +30,7 @@ test.describe('when it goes wrong', () => {
     await page.route(/assets\/(call|jobActs)-.*\.js/, (route) => route.fulfill({ status: 404, body: '' }));
     await typeSheet(page, 'Before the update');
     await page.keyboard.press('Control+s');
-    await expect(page.getByText('A newer version of this page is there.')).toBeVisible();
+    await expect(page.getByText('New version available.')).toBeVisible();
     await expect(page.getByLabel('Name of the job')).toHaveValue('Before the update');
   });
 
@@ -44,7 +49,7 @@ test.describe('when it goes wrong', () => {
       }),
     );
     await keep(page, 'Keep this job');
-    await expect(page.getByText('The database does not answer.')).toBeVisible();
+    await expect(page.getByText('saved on this device', { exact: true })).toBeVisible();
     await page.reload();
     await expect(page.getByLabel('Name of the job')).toHaveValue('While the database is down');
   });
@@ -74,7 +79,7 @@ test.describe('when it goes wrong', () => {
 
   test('a browser that holds nothing says so at once, and the sheet still works', async ({ page }) => {
     await page.addInitScript(() => {
-      for (const store of ['localStorage', 'sessionStorage']) {
+      for (const store of ['localStorage', 'sessionStorage', 'indexedDB']) {
         Object.defineProperty(window, store, {
           get: () => {
             throw new DOMException('denied', 'SecurityError');
@@ -83,7 +88,7 @@ test.describe('when it goes wrong', () => {
       }
     });
     await typeSheet(page, 'Nothing held');
-    await expect(page.getByText('this browser cannot hold it')).toBeVisible();
+    await expect(page.getByText('This device cannot hold what you type')).toBeVisible();
     await keep(page, 'Keep this job');
     await expect(kept(page)).toBeVisible();
   });

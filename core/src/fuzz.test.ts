@@ -238,8 +238,8 @@ describe('documents with anything typed in them', () => {
       keeps(() => core.withNeedOf(input, 'ai'));
       keeps(() => core.withProduct(input, mangled(pick(DEMO.products, seed).input, draw)));
       const headed = { name: 'a', onDay, worksheet: input };
-      keeps(() => core.mergeSheets(headed, { ...headed, name: 'b' }, () => 'mine'));
-      keeps(() => core.differences(headed, { ...headed, worksheet: mangled(input, draw) }));
+      keeps(() => core.merged(headed, { ...headed, name: 'b' }, () => 'mine'));
+      keeps(() => core.differencesBetween(headed, headed, { ...headed, worksheet: mangled(input, draw) }));
     }));
   it('products, soil tests, mixes', () =>
     mangle((draw, seed) => {

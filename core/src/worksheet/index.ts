@@ -18,7 +18,6 @@ export { withNeedOf, withProduct, type Replaced } from './changes.ts';
 export { worksheetFor } from './worksheetFor.ts';
 export { evaluateJob, jobInput, type JobInput, type JobResult } from './job.ts';
 export { jobUpgrades } from './jobUpgrades.ts';
-export { differences, mergeSheets, type Difference, type Side } from './merge.ts';
 export { evaluateWorksheet, type AreaResult, type SplitResult, type WorksheetResult } from './readings.ts';
 export type { OnceOver, TankMix, WorksheetNumbers } from './numbers.ts';
 export { questionsOf, type Question } from './questions.ts';

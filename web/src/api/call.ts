@@ -1,4 +1,5 @@
 import {
+  INSTALLATION_HEADER,
   documentOf,
   documentRoutes,
   eventRoutes,
@@ -17,7 +18,7 @@ import {
   type StoredDocument,
 } from '@steady-scatter/contract';
 import * as z from 'zod';
-import { noteAnswer, notePaired, noteSilence } from './connection.ts';
+import { noteAnswer, noteForgotten, noteInstallation, notePaired, noteSilence } from './connection.ts';
 import { ApiProblem, Unreachable } from './errors.ts';
 
 type Query = Readonly<Record<string, string | number | readonly string[] | undefined>>;
@@ -28,6 +29,8 @@ export interface CallInput {
   readonly query?: Query;
   readonly body?: unknown;
   readonly signal?: AbortSignal;
+  /** The installation that it is meant for: another one refuses it. */
+  readonly installation?: string | null;
 }
 
 /** Of a kind that this page does not know: what it says is said all the same. */
@@ -55,31 +58,43 @@ function addressOf(path: string, params: CallInput['params'], query: Query = {})
   return asked.size === 0 ? filled : `${filled}?${asked}`;
 }
 
+/** Longest that an answer is waited for, ms: a network that takes everything and gives nothing back is none. */
+const LONGEST = { get: 15_000, other: 90_000 };
+
+const inTime = (method: Route['method'], signal: AbortSignal | undefined): AbortSignal =>
+  AbortSignal.any([AbortSignal.timeout(method === 'get' ? LONGEST.get : LONGEST.other), ...(signal ? [signal] : [])]); // prettier-ignore
+
 /** Calls a route and checks the answer against it. */
 async function callRoute(
   { method, path, answer }: Route,
-  { params, query, body, signal }: CallInput,
+  { params, query, body, signal, installation }: CallInput,
 ): Promise<unknown> {
   let response: Response;
   try {
     response = await fetch(addressOf(path, params, query), {
       method: method.toUpperCase(),
-      ...(body !== undefined && {
-        body: JSON.stringify(body),
-        headers: { 'Content-Type': 'application/json' },
-      }),
-      ...(signal && { signal }),
+      ...(body !== undefined && { body: JSON.stringify(body) }),
+      headers: {
+        ...(body !== undefined && { 'Content-Type': 'application/json' }),
+        ...(installation && { [INSTALLATION_HEADER]: installation }),
+      },
+      signal: inTime(method, signal),
     });
   } catch (error) {
-    if (error instanceof DOMException && error.name === 'AbortError') throw error;
+    if (signal?.aborted) throw error;
     noteSilence();
     throw new Unreachable('The server does not answer.');
   }
   // A server whose database is down cannot keep anything either.
   if (response.status === 503) noteSilence();
   else noteAnswer(response.headers.get('Date'), Date.now());
+  noteInstallation(response.headers.get(INSTALLATION_HEADER));
   if (response.status === 401) notePaired(false);
-  if (!response.ok) throw await readProblem(response);
+  if (!response.ok) {
+    const problem = await readProblem(response);
+    if (problem.is('device-forgotten')) noteForgotten();
+    throw problem;
+  }
   const json: unknown = response.status === 204 ? undefined : await response.json();
   return answer.parse(json);
 }

@@ -5,9 +5,33 @@ export interface Connection {
   readonly clockDifferenceMs: number | null;
   /** This device may read and write; false once the server said that it is not paired. */
   readonly paired: boolean;
+  /** The server took this device off its list: what it holds of the crew is to go. */
+  readonly forgotten: boolean;
+  /** Which installation answered last; null: none yet. */
+  readonly installation: string | null;
+  /** A newer version of the app is there. */
+  readonly updated: boolean;
 }
 
-let current: Connection = { reachable: true, clockDifferenceMs: null, paired: true };
+const INSTALLATION_KEY = 'steady-scatter.installation';
+
+/** The one that answered last time: what is saved before anything answers is meant for it. */
+function lastInstallation(): string | null {
+  try {
+    return localStorage.getItem(INSTALLATION_KEY);
+  } catch {
+    return null;
+  }
+}
+
+let current: Connection = {
+  reachable: true,
+  clockDifferenceMs: null,
+  paired: true,
+  forgotten: false,
+  installation: lastInstallation(),
+  updated: false,
+};
 const listeners = new Set<() => void>();
 
 function set(next: Connection): void {
@@ -29,7 +53,25 @@ export function noteAnswer(dateHeader: string | null, now: number): void {
 }
 
 /** Notes that this device was paired, or is not. */
-export const notePaired = (paired: boolean): void => set({ ...current, paired });
+export const notePaired = (paired: boolean): void =>
+  set({ ...current, paired, forgotten: paired ? false : current.forgotten });
+
+/** Notes that this device was forgotten. */
+export const noteForgotten = (): void => set({ ...current, paired: false, forgotten: true });
+
+/** Notes which installation answered. */
+export function noteInstallation(installation: string | null): void {
+  if (installation === null || installation === current.installation) return;
+  try {
+    localStorage.setItem(INSTALLATION_KEY, installation);
+  } catch {
+    // It is known as long as the page is open.
+  }
+  set({ ...current, installation });
+}
+
+/** Notes that a newer version of the app is there. */
+export const noteUpdate = (): void => set({ ...current, updated: true });
 
 /** Notes that no answer came. */
 export const noteSilence = (): void => set({ ...current, reachable: false });

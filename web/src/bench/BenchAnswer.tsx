@@ -1,15 +1,16 @@
+import { lazyPart } from '../ui/lazyPart.ts';
 import { Box, Button } from '@chakra-ui/react';
 import { AnswerBox } from '../ui/AnswerBox.tsx';
 import { adviceText, correctionText, type CalibrationInput } from '@steady-scatter/core/testing';
 import { MISSING } from '@steady-scatter/core/working';
 import { Play } from 'lucide-react';
-import { lazy, Suspense } from 'react';
+import { Suspense } from 'react';
 import { BigNumber } from '../ui/BigNumber.tsx';
 import type { CalibrationContext } from './calibrationContext.ts';
 import { PlausibilityQuestions } from './PlausibilityQuestions.tsx';
 import { SpacingQuestion } from './SpacingQuestion.tsx';
 
-const SettingChart = lazy(() => import('./SettingChart.tsx'));
+const SettingChart = lazyPart(() => import('./SettingChart.tsx'));
 
 /** What is missing before a mark can be told. */
 function missingText({ rig, bench, reading }: CalibrationContext): string {

@@ -1,9 +1,10 @@
+import { lazyPart } from '../ui/lazyPart.ts';
 import { Box } from '@chakra-ui/react';
 import { Smartphone } from 'lucide-react';
-import { lazy, Suspense, useState } from 'react';
+import { Suspense, useState } from 'react';
 import { CommandButton } from '../ui/CommandButton.tsx';
 
-const HandOverPanel = lazy(() => import('./HandOverPanel.tsx'));
+const HandOverPanel = lazyPart(() => import('./HandOverPanel.tsx'));
 
 /** Hands what is open to a phone: a code to point its camera at. */
 export function HandOver({ path }: { path: string }) {

@@ -18,10 +18,9 @@ import {
 import { MISSING } from '@steady-scatter/core/working';
 import { ChevronDown } from 'lucide-react';
 import { Link } from 'react-router';
-import { useSyncExternalStore } from 'react';
 import { sameInput } from '../documents/sameInput.ts';
-import { sendWaiting } from '../events/appended.ts';
-import { waitingRows } from '../events/waitingRows.ts';
+import { useWaitingRow } from '../events/appended.ts';
+import { outbox } from '../outbox/index.ts';
 import { dayText } from '../ui/dayText.ts';
 import { CheckLine } from '../ui/CheckLine.tsx';
 import { FieldErrors } from '../ui/FieldErrors.tsx';
@@ -134,23 +133,17 @@ const symbolsOf = ({ mass, length }: CalibrationInput['units']): string =>
 
 /** A run that the server did not take when it was sent: it stays in this browser. */
 function Refused({ id }: { id: string }) {
-  const rows = useSyncExternalStore(waitingRows.subscribe, waitingRows.get);
-  const refused = rows.find(({ row }) => row.id === id)?.refused;
-  if (!refused) return null;
+  const waiting = useWaitingRow('testRuns', id);
+  if (!waiting?.refusal) return null;
+  const { entry, refusal } = waiting;
   return (
     <Box role="alert" color="warn" fontWeight="semibold" marginTop="10px">
-      ▲ In this browser alone: {refused}
+      ▲ On this device alone: {refusal.words}
       <Box display="flex" gap="10px" marginTop="6px">
-        <Button
-          minHeight="44px"
-          onClick={() => {
-            waitingRows.again(id);
-            void sendWaiting();
-          }}
-        >
+        <Button minHeight="44px" onClick={() => void outbox.again(entry.id)}>
           Send it again
         </Button>
-        <Button minHeight="44px" onClick={() => waitingRows.remove(id)}>
+        <Button minHeight="44px" onClick={() => void outbox.drop(entry.id)}>
           Drop it
         </Button>
       </Box>

@@ -5,10 +5,13 @@ import {
   type CalibrationInput,
   type RunInput,
 } from '@steady-scatter/core/testing';
-import { screen } from '@testing-library/react';
+import { screen, waitFor } from '@testing-library/react';
 import { useEffect, useState } from 'react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import { waitingRows } from '../events/waitingRows.ts';
+import { NotTaken } from '../api/errors.ts';
+import { callEvents } from '../api/lazyCall.ts';
+import { append } from '../events/appended.ts';
+import { waitingHere } from '../testing/device.ts';
 import { fetched, inApp, keepDemo } from '../testing/inApp.tsx';
 import { calibrationContext } from './calibrationContext.ts';
 import { Container } from './run/Container.tsx';
@@ -60,6 +63,8 @@ function onBench(start: CalibrationInput, part: (input: CalibrationInput, set: (
   const person = inApp(<Page />);
   return { person, input: () => held.input };
 } // prettier-ignore
+
+vi.mock('../api/lazyCall.ts', async (load) => ({ ...(await load<object>()), callEvents: vi.fn() }));
 
 const nothing = () => undefined;
 const result = (start: CalibrationInput, onNext: () => void = nothing) =>
@@ -159,13 +164,13 @@ describe('a run in the list that is not like the others', () => {
   });
   it('not taken by the server it says why, and can be dropped', async () => {
     const row = { id: 'a', subject: 'red', first: null, occurredAt: '2026-04-10T12:00:00.000Z', schemaVersion: 1, input: {} };
-    waitingRows.add('testRuns', row);
-    waitingRows.refuse('a', 'The day is none.');
+    vi.mocked(callEvents).mockRejectedValue(new NotTaken('The day is none.'));
+    await append('testRuns', row, { name: 'run', needs: [] }).outcome;
     const { person } = open(strip('a', { row: 'a' }));
-    expect(screen.getByRole('alert').textContent).toContain('In this browser alone: The day is none.');
+    expect(screen.getByRole('alert').textContent).toContain('On this device alone: The day is none.');
     await person.click(screen.getByRole('button', { name: 'Drop it' }));
-    expect(screen.queryByRole('alert')).toBeNull();
-    expect(waitingRows.get()).toEqual([]);
+    await waitFor(() => expect(screen.queryByRole('alert')).toBeNull());
+    await waitFor(() => expect(waitingHere()).toEqual([]));
   });
 }); // prettier-ignore
 

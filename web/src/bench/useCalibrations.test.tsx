@@ -9,12 +9,12 @@ import {
 } from '@steady-scatter/core/testing';
 import { act, renderHook, waitFor } from '@testing-library/react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import { Unreachable } from '../api/errors.ts';
 import { callDocuments, callEvents } from '../api/lazyCall.ts';
 import { queries } from '../api/queries.ts';
-import { docActs, useDoc } from '../documents/docs.ts';
-import { sendWaiting } from '../events/appended.ts';
-import { waitingRows } from '../events/waitingRows.ts';
+import { useDoc } from '../documents/docs.ts';
+import { outbox, type Outcome } from '../outbox/index.ts';
+import { saveDoc } from '../documents/saving.ts';
+import { freshDevice, waitingHere } from '../testing/device.ts';
 import { fakeServer } from '../testing/fakeServer.ts';
 import { allCalibrations, appendRun, CALIBRATIONS, useCalibrationsOf } from './useCalibrations.ts';
 
@@ -30,9 +30,8 @@ const strip = (id: string, more: Partial<RunInput> = {}): RunInput => ({
 const INPUT: CalibrationInput = { ...blankCalibration('us'), name: 'Red, lake feed' };
 
 let server: ReturnType<typeof fakeServer>;
-beforeEach(() => {
-  for (const { row } of waitingRows.get()) waitingRows.remove(row.id);
-  queries.clear();
+beforeEach(async () => {
+  await freshDevice();
   queries.setDefaultOptions({ queries: { staleTime: Infinity, retry: false } });
   server = fakeServer();
   vi.mocked(callDocuments).mockReset().mockImplementation(server.documents);
@@ -46,26 +45,21 @@ async function opened() {
   await waitFor(() => expect(result.current.data).toBeDefined());
   return result;
 }
-/** Stores it; what is thrown is thrown once everything that followed has been drawn. */
-async function keep(version: number, input: CalibrationInput) {
-  let told: Awaited<ReturnType<ReturnType<typeof docActs<CalibrationInput>>['write']>> | null = null;
-  let thrown: unknown = null;
+/** Saves it over what is shown; what became of it, and how it is shown then. */
+async function keep(page: Awaited<ReturnType<typeof opened>>, input: CalibrationInput) {
+  const { version, input: before } = page.current.data!;
+  let outcome: Outcome | null = null;
   await act(async () => {
-    try {
-      told = await docActs(CALIBRATIONS).write(ID, { version, input });
-    } catch (error) {
-      thrown = error;
-    }
+    outcome = await saveDoc(CALIBRATIONS, ID, { base: { version, input: before }, input }).outcome;
   });
-  if (thrown) throw thrown;
-  return told!;
+  return { outcome: outcome as Outcome | null, shown: page.current.data! };
 }
 
 describe('storing a calibration', () => {
   it('stores what is wanted, and appends the runs that are new', async () => {
     const page = await opened();
-    const kept = await keep(1, { ...INPUT, notes: 'dry', runs: [strip('a'), strip('b')] });
-    expect(kept.input.runs.map(({ id, row }) => [id, row])).toEqual([['a', 'a'], ['b', 'b']]); // prettier-ignore
+    const { shown } = await keep(page, { ...INPUT, notes: 'dry', runs: [strip('a'), strip('b')] });
+    expect(shown.input.runs.map(({ id, row }) => [id, row])).toEqual([['a', 'a'], ['b', 'b']]); // prettier-ignore
     expect(server.of('calibrations')[0]).toMatchObject({ version: 2, input: { notes: 'dry' } });
     expect(server.of('calibrations')[0]!.input).not.toHaveProperty('runs');
     const rows = [...server.rows.values()];
@@ -75,38 +69,51 @@ describe('storing a calibration', () => {
   });
 
   it('appends a run that says something anew after the one that it names, with the old reading beside it', async () => {
-    await opened();
-    const first = await keep(1, { ...INPUT, runs: [strip('a')] });
+    const page = await opened();
+    const { shown: first } = await keep(page, { ...INPUT, runs: [strip('a')] });
     const anew = { ...first.input, runs: [{ ...first.input.runs[0]!, readings: { in: '48.00', left: '45.00', length: '100' } }] }; // prettier-ignore
-    const again = await keep(first.version, CALIBRATIONS.beforeKeep!(first.input, anew));
+    const { shown: again } = await keep(page, CALIBRATIONS.beforeKeep!(first.input, anew));
     const [, row] = [...server.rows.values()];
     expect(row).toMatchObject({ first: 'a', input: { readings: { left: '45.00' }, earlier: [{ field: 'left', text: '45.05', why: 'taken anew' }] } }); // prettier-ignore
     expect(row!.occurredAt > '2026-04-10T12:00:00.000Z').toBe(true);
     expect(again.input.runs).toMatchObject([{ id: 'a', row: row!.id, readings: { left: '45.00' } }]);
-    await keep(again.version, again.input);
+    await keep(page, again.input);
     expect(server.rows.size).toBe(2);
   });
 
-  it('what somebody else stored meanwhile is met with its runs, and nothing was appended', async () => {
-    await opened();
-    await keep(1, { ...INPUT, runs: [strip('a')] });
+  it('what somebody else stored meanwhile is met with its runs, and what was measured is there', async () => {
+    const page = await opened();
+    await keep(page, { ...INPUT, runs: [strip('a')] });
     server.put(KINDS.calibrations, ID, { ...aimOf(INPUT), notes: 'theirs' }, 9);
-    const error: unknown = await keep(1, { ...INPUT, notes: 'mine', runs: [strip('b')] }).catch((thrown: unknown) => thrown); // prettier-ignore
-    const { theirs } = (error as { changedElsewhere: { theirs: never } }).changedElsewhere;
-    expect(CALIBRATIONS.parts!.whole(theirs)).toMatchObject({ version: 9, input: { notes: 'theirs', runs: [{ id: 'a' }] } }); // prettier-ignore
-    expect([...server.rows.keys()]).toEqual(['a']);
+    const { outcome } = await keep(page, { ...page.current.data!.input, notes: 'mine' });
+    expect(outcome).toMatchObject({ state: 'refused', refusal: { code: 'changed-elsewhere' } });
+    const { theirs } = waitingHere()[0]!.refusal!;
+    expect(CALIBRATIONS.parts!.whole(theirs as never)).toMatchObject({ version: 9, input: { notes: 'theirs', runs: [{ id: 'a' }] } }); // prettier-ignore
   });
 
-  it('without a connection the runs wait; storing it again appends none of them twice', async () => {
-    await opened();
-    vi.mocked(callEvents).mockRejectedValue(new Unreachable(''));
-    const input = { ...INPUT, runs: [strip('a')] };
-    await expect(keep(1, input)).rejects.toThrow('does not answer');
-    expect(waitingRows.get().map(({ row }) => row.id)).toEqual(['a']);
-    vi.mocked(callEvents).mockImplementation(server.events);
-    await keep(1, input);
-    await act(sendWaiting);
+  it('a run waits for its calibration where that was refused, and goes when that is decided', async () => {
+    const page = await opened();
+    server.put(KINDS.calibrations, ID, { ...aimOf(INPUT), notes: 'theirs' }, 9);
+    await keep(page, { ...INPUT, notes: 'mine', runs: [strip('a')] });
+    expect(waitingHere().map(({ refusal }) => refusal?.code)).toEqual(['changed-elsewhere', 'held-back']);
+    expect(server.rows.size).toBe(0);
+    await act(() => outbox.drop(waitingHere()[0]!.entry.id));
+    await waitFor(() => expect([...server.rows.keys()]).toEqual(['a']));
+    expect(waitingHere()).toEqual([]);
+  });
+
+  it('without a connection all of it waits; saving it again appends none of the runs twice', async () => {
+    const page = await opened();
+    server.isSilent = true;
+    const input = { ...INPUT, notes: 'dry', runs: [strip('a')] };
+    expect((await keep(page, input)).outcome).toEqual({ state: 'waiting' });
+    expect(page.current.data!.input).toMatchObject({ notes: 'dry', runs: [{ id: 'a', row: 'a' }] });
+    await keep(page, page.current.data!.input);
+    expect(waitingHere().map(({ entry }) => entry.what)).toEqual(['row', 'document']);
+    act(() => server.comeBack());
+    await waitFor(() => expect(waitingHere()).toEqual([]));
     expect([...server.rows.keys()]).toEqual(['a']);
+    expect(server.of('calibrations')[0]).toMatchObject({ version: 2, input: { notes: 'dry' } });
   });
 });
 
@@ -117,13 +124,13 @@ describe('a calibration as it is shown', () => {
     server.put(KINDS.openRuns, 'p', { ...open, calibration: 'another' });
     const page = await opened();
     expect(page.current.data?.input.runs.map(({ id, step }) => [id, step])).toEqual([['o', 'after']]);
-    await act(async () => expect(await appendRun(ID, strip('o'), INPUT)).toBe(true));
+    await act(async () => expect(await appendRun(ID, strip('o'), INPUT).outcome).toEqual({ state: 'sent' }));
     await waitFor(() => expect(page.current.data?.input.runs.map(({ id, step }) => [id, step])).toEqual([['o', '']])); // prettier-ignore
   });
 
   it('is the same as among all of them', async () => {
     const page = await opened();
-    await keep(1, { ...INPUT, runs: [strip('a')] });
+    await keep(page, { ...INPUT, runs: [strip('a')] });
     server.put(KINDS.openRuns, 'o', openRunOf(strip('o', { step: 'set' }), ID, INPUT));
     const [whole] = await allCalibrations();
     expect(whole!.input.runs.map(({ id }) => id)).toEqual(['a', 'o']);
@@ -136,8 +143,8 @@ describe('a calibration as it is shown', () => {
     server.put(KINDS.calibrations, ID, { ...aimOf(INPUT), rig });
     server.put(KINDS.calibrations, other, aimOf(INPUT));
     server.put(KINDS.openRuns, 'o', openRunOf(strip('o', { step: 'set' }), ID, INPUT));
-    await appendRun(ID, strip('a'), INPUT);
-    await appendRun(other, strip('b'), INPUT);
+    await appendRun(ID, strip('a'), INPUT).outcome;
+    await appendRun(other, strip('b'), INPUT).outcome;
     const { result } = renderHook(() => useCalibrationsOf(rig));
     await waitFor(() => expect(result.current.data?.map(({ id }) => id)).toEqual([ID]));
     expect(result.current.data![0]!.input.runs.map(({ id }) => id)).toEqual(['a', 'o']);
@@ -147,7 +154,7 @@ describe('a calibration as it is shown', () => {
     renderHook(() => useCalibrationsOf(''));
     expect(server.asked.length).toBe(before);
     // A row that is appended is among them.
-    await act(async () => void (await appendRun(ID, strip('c'), INPUT)));
+    await act(async () => void (await appendRun(ID, strip('c'), INPUT).outcome));
     await waitFor(() => expect(result.current.data![0]!.input.runs.map(({ id }) => id)).toEqual(['a', 'c', 'o'])); // prettier-ignore
   });
 

@@ -15,11 +15,12 @@ import {
 } from '@steady-scatter/core/testing';
 import { useEffect, useMemo } from 'react';
 import { v7 as newId } from 'uuid';
-import { Unreachable } from '../api/errors.ts';
 import { queries } from '../api/queries.ts';
 import { documentKind, type Asked, type DocumentKind } from '../documents/documentKind.ts';
 import { allDocs, docActs, keysOf, useDocs, useStored, useWhere, type Doc } from '../documents/docs.ts';
 import { allRows, append, knownRows, useRows, type Row } from '../events/appended.ts';
+import { saveDoc, type Save, type SavingOf } from '../documents/saving.ts';
+import { aboutDocument, type Outcome, type Saving } from '../outbox/index.ts';
 import { today } from '../ui/today.ts';
 
 /** What is stored of calibrations: what is wanted, and what was signed off. */
@@ -86,19 +87,19 @@ function momentOf(run: RunInput, rows: readonly Row<TestRunInput>[]): string {
   return new Date(run.onDay === today() || Number.isNaN(noon) ? now : Math.min(noon, now)).toISOString();
 }
 
+/** Has to be on the server before what is measured of it. */
+const aboutAim = (calibration: string): string => aboutDocument(calibrations.name, calibration);
+
 /**
- * Appends a run to its calibration: held in this browser at once.
+ * Appends a run to its calibration: held on this device at once.
  *
  * @param on the calibration: its units are those of bare numbers
- * @param staysHeld it is held on where the server does not take it
- * @returns whether the server has it by now
  */
 export function appendRun(
   calibration: string,
   run: RunInput,
   on: CalibrationAim,
-  staysHeld = false,
-): Promise<boolean> {
+): Saving & { readonly row: string } {
   const isFirst = run.row === '';
   const row: EventAppend = {
     id: isFirst ? run.id : newId(),
@@ -108,21 +109,32 @@ export function appendRun(
     schemaVersion: EVENTS.testRuns.schemaVersion,
     input: testRunOf(run, on),
   };
-  return append('testRuns', row, staysHeld);
+  const name = `${on.name}, test run${run.setting ? ` at ${run.setting}` : ''}`;
+  return { row: row.id, ...append('testRuns', row, { name, needs: [aboutAim(calibration)] }) };
 }
 
-/** Stores what is wanted, then appends the runs that are new or say something anew. */
-async function write(id: string, { version, input }: { version: number; input: CalibrationInput }): Promise<Doc<CalibrationInput>> {
-  const rows = knownRows('testRuns', id);
-  const known = queries.getQueryData<Doc<CalibrationAim>>(keysOf(calibrations).one(id));
-  const before = withRuns(known?.input ?? aimOf(input), rows, knownOpen(id));
-  const stored = await docActs(AIMS).write(id, { version, input: aimOf(input) });
-  const sent: boolean[] = [];
-  // oxlint-disable-next-line no-await-in-loop -- in their order
-  for (const run of runsToAppend(before, input)) sent.push(await appendRun(id, run, input));
-  if (sent.includes(false)) throw new Unreachable('The server does not answer.');
-  return wholeOf(stored, knownRows('testRuns', id), knownOpen(id));
-} // prettier-ignore
+/** What became of several that were saved together: the worst of it. */
+async function worstOf(outcomes: readonly Promise<Outcome>[]): Promise<Outcome> {
+  const all = await Promise.all(outcomes);
+  return all.find(({ state }) => state === 'refused') ?? all.find(({ state }) => state === 'waiting') ?? { state: 'sent' }; // prettier-ignore
+}
+
+/** Saves what is wanted, and appends the runs that are new or say something anew. */
+function save(id: string, { base, input }: Save<CalibrationInput>): SavingOf<CalibrationInput> {
+  const known = base.input as CalibrationInput;
+  const before = withRuns(aimOf(known), knownRows('testRuns', id), knownOpen(id));
+  const aim = saveDoc(AIMS, id, { base: { version: base.version, input: aimOf(known) }, input: aimOf(input) }); // prettier-ignore
+  const appended = new Map(runsToAppend(before, input).map((run) => [run.id, appendRun(id, run, input)]));
+  const all = [aim, ...appended.values()];
+  return {
+    shown: {
+      ...input,
+      runs: input.runs.map((run) => ({ ...run, row: appended.get(run.id)?.row ?? run.row })),
+    },
+    held: Promise.all(all.map(({ held }) => held)).then((held) => held.every(Boolean)),
+    outcome: worstOf(all.map(({ outcome }) => outcome)),
+  };
+}
 
 /** Readings that were stored stay beside those that were taken anew, run by run. */
 const withEarlier = (before: CalibrationInput, input: CalibrationInput): CalibrationInput => ({
@@ -140,7 +152,7 @@ export const CALIBRATIONS: DocumentKind<CalibrationInput> = {
   beforeKeep: withEarlier,
   parts: {
     useOne,
-    write,
+    save,
     whole: (stored) => wholeOf(stored, knownRows('testRuns', stored.id), knownOpen(stored.id)),
     adopt: (doc) => docActs(AIMS).adopt({ ...doc, input: aimOf(doc.input) }),
   },

@@ -1,6 +1,6 @@
+import { lazyPart } from '../ui/lazyPart.ts';
 import {
   createContext,
-  lazy,
   Suspense,
   use,
   useCallback,
@@ -13,9 +13,9 @@ import {
 import { usePreferences } from '../settings/PreferencesProvider.tsx';
 import { commandFor, type Command } from './commands.ts';
 
-const GoTo = lazy(() => import('./GoTo.tsx'));
-const ShortcutList = lazy(() => import('./ShortcutList.tsx'));
-const SettingsDialog = lazy(() => import('../settings/SettingsDialog.tsx'));
+const GoTo = lazyPart(() => import('./GoTo.tsx'));
+const ShortcutList = lazyPart(() => import('./ShortcutList.tsx'));
+const SettingsDialog = lazyPart(() => import('../settings/SettingsDialog.tsx'));
 
 export type PanelName = 'go-to' | 'shortcuts' | 'settings';
 

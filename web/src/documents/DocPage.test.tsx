@@ -1,11 +1,16 @@
 import { blankSoilTest } from '@steady-scatter/core/need';
 import { act, screen, waitFor } from '@testing-library/react';
-import { beforeEach, expect, it } from 'vitest';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { callDocuments } from '../api/lazyCall.ts';
 import { queries } from '../api/queries.ts';
 import { SOIL_TESTS } from '../soil/useSoilTests.ts';
+import { freshDevice } from '../testing/device.ts';
+import { fakeServer } from '../testing/fakeServer.ts';
 import { fetched, inApp, keepDemo } from '../testing/inApp.tsx';
 import { DocPage, type DocFormProps } from './DocPage.tsx';
 import { keysOf } from './docs.ts';
+
+vi.mock('../api/lazyCall.ts', async (load) => ({ ...(await load<object>()), callDocuments: vi.fn() }));
 
 type Input = ReturnType<typeof blankSoilTest>;
 const of = (name: string): Input => ({ ...blankSoilTest('kg/ha', '2026-04-18'), name });
@@ -26,9 +31,8 @@ const page = () =>
   );
 const name = () => screen.getByRole('textbox', { name: 'Name' });
 
-beforeEach(() => {
-  localStorage.clear();
-  sessionStorage.clear();
+beforeEach(async () => {
+  await freshDevice();
   keepDemo();
   queries.setQueryData(key, stored('First', 1));
 });
@@ -53,4 +57,23 @@ it('leaves what is being typed where another device stored something', async () 
   });
   expect(name()).toHaveProperty('value', 'First, lake front');
   expect(screen.getByText('not kept yet')).toBeTruthy();
+});
+
+describe('saving', () => {
+  let server: ReturnType<typeof fakeServer>;
+  beforeEach(() => {
+    server = fakeServer();
+    vi.mocked(callDocuments).mockReset().mockImplementation(server.documents);
+  });
+  const keep = () => screen.getByRole('button', { name: /^Keep|^Kept/ });
+
+  it('is kept from it by what is missing, and saved once that is there', async () => {
+    queries.removeQueries({ queryKey: key });
+    const person = inApp(<DocPage kind={SOIL_TESTS} blank={() => of('')} renderForm={(props) => <Form {...props} />} />, '/shelf/soil/new'); // prettier-ignore
+    await person.click(keep());
+    expect(server.of('soilTests')).toEqual([]);
+    await person.type(name(), 'Lake front');
+    await person.click(keep());
+    await waitFor(() => expect(server.of('soilTests')).toMatchObject([{ input: { name: 'Lake front' } }]));
+  });
 });

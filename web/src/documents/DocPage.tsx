@@ -1,21 +1,19 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
 import type { InputError } from '@steady-scatter/core/errors';
 import { RotateCcw } from 'lucide-react';
-import { useEffect, useRef, useState, type ReactNode } from 'react';
-import { useForm, useWatch } from 'react-hook-form';
+import { useMemo, useState, type ReactNode } from 'react';
+import type { FieldValues } from 'react-hook-form';
 import { useParams } from 'react-router';
 import { useCommands } from '../commands/CommandsProvider.tsx';
 import { CommandButton } from '../ui/CommandButton.tsx';
 import { OpeningMessage } from '../ui/OpeningMessage.tsx';
 import { SampleBadge } from '../ui/SampleBadge.tsx';
 import { TopBar } from '../ui/TopBar.tsx';
-import { heldDoc, useHoldDoc } from './docDrafts.ts';
 import { useDoc, type Doc } from './docs.ts';
 import type { DocumentKind } from './documentKind.ts';
-import { mergedOver } from './mergedOver.ts';
 import { removingOf } from './removing.ts';
-import { sameInput } from './sameInput.ts';
-import { useKeepDoc } from './useKeepDoc.ts';
+import { useDocument } from './useDocument.ts';
+import { useDocumentCommands } from './useDocumentCommands.tsx';
 
 /** What the form of a thing is given. */
 export interface DocFormProps<Input> {
@@ -43,7 +41,16 @@ interface Props<Input> {
   wide?: boolean;
 }
 
-const ConflictNotice = ({ name, onMine, onTheirs }: { name: string; onMine(): void; onTheirs(): void }) => (
+const STATUS_WORDS = {
+  new: null,
+  draft: 'not kept yet',
+  'on-device': 'saved on this device',
+  saved: null,
+  refused: 'not kept yet',
+} as const;
+
+/** What stands in the way of what was saved, and what can be done about it. */
+const RefusalNotice = ({ words, onDecide }: { words: string; onDecide: (() => void) | null }) => (
   <Box
     role="alert"
     bg="paper"
@@ -53,26 +60,16 @@ const ConflictNotice = ({ name, onMine, onTheirs }: { name: string; onMine(): vo
     padding="14px"
     marginBottom="18px"
   >
-    <b>Changed elsewhere.</b> Somebody kept this as “{name}” since you opened it.
-    <Box display="flex" gap="10px" marginTop="10px">
-      <Button onClick={onTheirs}>Take theirs</Button>
-      <Button onClick={onMine}>Keep mine</Button>
-    </Box>
+    <b>{onDecide ? 'Changed elsewhere.' : 'Not kept.'}</b> {words}
+    {onDecide && (
+      <Button marginLeft="14px" onClick={onDecide}>
+        Compare
+      </Button>
+    )}
   </Box>
 );
 
-/** What is kept anew, here or on another device, is shown, unless something else is being typed over it. */
-function useFollow<Input>(kept: Input, inForm: () => Input, replace: (input: Input) => void) {
-  const followed = useRef(kept);
-  useEffect(() => {
-    const before = followed.current;
-    followed.current = kept;
-    // What the form has by now, not what was drawn last: two changes may come between two drawings.
-    if (before !== kept && sameInput(inForm(), before)) replace(kept);
-  });
-}
-
-function DocSheet<Input>({
+function DocSheet<Input extends FieldValues>({
   kind,
   doc,
   blank,
@@ -81,36 +78,26 @@ function DocSheet<Input>({
   askedAs,
   wide = false,
 }: Props<Input> & { doc: Doc<Input> | null }) {
-  const id = doc?.id ?? null;
-  const heldAs = id ?? askedAs ?? null;
-  const [empty] = useState(blank);
-  const kept = doc?.input ?? empty;
-  // The form holds one value; its shape is the kind's own business.
-  const form = useForm<{ input: unknown }>({ defaultValues: { input: heldDoc(kind, heldAs) ?? kept } });
-  const input = useWatch({ control: form.control, name: 'input' }) as Input;
-  const replace = (next: Input) => form.setValue('input', next, { shouldDirty: true });
-  const change = (next: Input) =>
-    replace(mergedOver(input as object, next as object, form.getValues('input') as object) as Input);
+  const open = useDocument(kind, doc, { blank, askedAs });
+  const { input, differs, refusal, status } = open;
+  const commands = useDocumentCommands(kind, doc, open);
   const [tried, setTried] = useState(false);
-  const differs = !sameInput(input, kept);
-  useFollow(kept, () => form.getValues('input') as Input, replace);
-  useHoldDoc(kind, heldAs, input, differs);
-  const keeping = useKeepDoc({ kind, doc, input, heldAs, replace });
   const { one } = kind.kind.words;
   const removing = removingOf(kind.kind);
-  const errors = kind.kind.evaluate(input).errors;
+  const errors = useMemo(() => kind.kind.evaluate(input).errors, [kind, input]);
   // What is still missing is asked for when the thing is kept, not while it is being typed.
   const shown = errors.filter(({ code }) => tried || !code.endsWith('.empty'));
+  const toFirstError = () =>
+    void setTimeout(() => document.querySelector<HTMLElement>('[aria-invalid=true]')?.focus());
 
-  const keep = (then: ((id: string) => void) | null = null) => {
+  const save = (then: ((id: string) => void) | null = null) => {
     setTried(true);
-    if (errors.length === 0) keeping.keep(then);
-    else setTimeout(() => document.querySelector<HTMLElement>('[aria-invalid=true]')?.focus());
+    void open.form.handleSubmit(() => commands.save(then), toFirstError)();
   };
   useCommands([
-    { id: `keep-${kind.kind.name}`, label: `Keep this ${one}`, keys: 'Ctrl+S', run: () => keep() },
+    { id: `keep-${kind.kind.name}`, label: `Keep this ${one}`, keys: 'Ctrl+S', run: () => save() },
   ]);
-  const isKept = doc !== null && !differs;
+  const isSaved = status === 'saved' || status === 'on-device';
 
   return (
     <>
@@ -123,14 +110,18 @@ function DocSheet<Input>({
               <CommandButton
                 icon={removing.icon}
                 label={removing.act}
-                onClick={() => void keeping.remove(doc)}
+                onClick={() => void commands.remove(doc)}
               />
             )}
-            {differs && (
-              <CommandButton icon={RotateCcw} label="Drop changes" onClick={() => keeping.drop(kept)} />
+            {(differs || status === 'refused') && (
+              <CommandButton icon={RotateCcw} label="Drop changes" onClick={commands.discard} />
             )}
-            <Button variant={isKept ? 'outline' : 'solid'} loading={keeping.isPending} onClick={() => keep()}>
-              {isKept ? 'Kept' : `Keep this ${one}`}
+            <Button
+              variant={isSaved ? 'outline' : 'solid'}
+              loading={commands.isPending}
+              onClick={() => save()}
+            >
+              {isSaved ? 'Kept' : `Keep this ${one}`}
             </Button>
           </>
         }
@@ -139,9 +130,9 @@ function DocSheet<Input>({
           {doc ? kind.kind.nameOf(doc.input) : `New ${one}`}
         </chakra.h1>
         {doc?.isSample && <SampleBadge />}
-        {differs && (
+        {STATUS_WORDS[status] && (
           <chakra.span fontSize="15px" color="ink.soft">
-            not kept yet
+            {STATUS_WORDS[status]}
           </chakra.span>
         )}
       </TopBar>
@@ -151,29 +142,24 @@ function DocSheet<Input>({
         padding={{ base: '8px 16px 24px', md: '8px 24px 32px' }}
         maxWidth={wide ? undefined : '1100px'}
       >
-        {keeping.theirs && (
-          <ConflictNotice
-            name={kind.kind.nameOf(keeping.theirs.input)}
-            onMine={() => keeping.theirs && keeping.keepMine(keeping.theirs)}
-            onTheirs={() => keeping.theirs && void keeping.takeTheirs(keeping.theirs)}
-          />
-        )}
+        {refusal && <RefusalNotice words={refusal.words} onDecide={commands.onDecide} />}
         {renderForm(
           {
             input,
-            onChange: change,
+            onChange: open.change,
             errorAt: (field) => shown.find((error) => error.field === field),
-            keepThen: (go) => (isKept && doc ? go(doc.id) : keep(go)),
+            keepThen: (go) => (isSaved && doc ? go(doc.id) : save(go)),
           },
           doc?.isSample ?? false,
         )}
       </Box>
+      {commands.decide}
     </>
   );
 }
 
 /** A kept thing, opened by the id in the address, or a new one: typed, held in the browser, kept. */
-export function DocPage<Input>(props: Props<Input>) {
+export function DocPage<Input extends FieldValues>(props: Props<Input>) {
   const { id = null } = useParams();
   const { kind } = props;
   const { data, error, refetch } = useDoc(kind, id);

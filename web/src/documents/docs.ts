@@ -10,19 +10,16 @@ import {
   type SummaryOf,
 } from '@steady-scatter/contract';
 import { keepPreviousData, useInfiniteQuery, useQuery } from '@tanstack/react-query';
+import { useMemo } from 'react';
 import { callDocuments } from '../api/lazyCall.ts';
 import { Unreachable } from '../api/errors.ts';
 import { queries } from '../api/queries.ts';
+import { aboutDocument, useWaiting, type Waiting } from '../outbox/index.ts';
 import type { Asked, DocumentKind } from './documentKind.ts';
+import { inputOf } from './savedInput.ts';
 
 /** A stored document as it is handed about. */
 export type Doc<Input> = StoredDocument<Input>;
-
-/** What is written of one: the version last seen, 0 for a new one. */
-export interface DocWrite<Input> {
-  readonly version: number;
-  readonly input: Input;
-}
 
 /** Under these stand a kind's lists, all of its documents, and each one by its id. */
 export const keysOf = ({ name }: Kind) => ({
@@ -175,16 +172,29 @@ const LOOK_AGAIN_MS = 3000;
  * @param id null: it is not asked for
  * @param isWatched somebody may be at it on another device
  */
-export const useStored = <Input>({ kind, isLive }: DocumentKind<Input>, id: string | null, isWatched = false): Asked<Input> =>
-  useQuery<Doc<Input>>(
+export function useStored<Input>({ kind, isLive }: DocumentKind<Input>, id: string | null, isWatched = false): Asked<Input> {
+  const { data, error, refetch } = useQuery<Doc<Input>>(
     {
       queryKey: keysOf(kind).one(id),
       queryFn: ({ signal }) => readDoc<Input>({ kind }, id ?? '', signal),
       enabled: id !== null,
-      refetchInterval: ({ state: { data } }) => (isWatched || (data && isLive?.(data.input)) ? LOOK_AGAIN_MS : false),
+      refetchInterval: ({ state: { data: seen } }) => (isWatched || (seen && isLive?.(seen.input)) ? LOOK_AGAIN_MS : false),
     },
     queries,
-  ); // prettier-ignore
+  );
+  const waiting = useWaiting(aboutDocument(kind.name, id ?? ''));
+  const shown = useMemo(() => withSaved(kind, data, waiting), [kind, data, waiting]);
+  return { data: shown, error: shown ? null : error, refetch };
+} // prettier-ignore
+
+/** A document as it was saved here, where that has not reached the server yet; what was refused is not saved. */
+function withSaved<Input>(kind: Kind<string, Input>, stored: Doc<Input> | undefined, waiting: Waiting | undefined): Doc<Input> | undefined {
+  if (waiting?.entry.what !== 'document' || (waiting.refusal && stored)) return stored;
+  const input = inputOf(kind, waiting.entry);
+  if (input === null) return stored;
+  const { documentId: id, base, at } = waiting.entry;
+  return { ...(stored ?? { id, version: base.version, schemaVersion: kind.schemaVersion, isSample: false, changedAt: at }), input };
+} // prettier-ignore
 
 /** One of them; not asked for while there is no id. */
 export function useDoc<Input>(kind: DocumentKind<Input>, id: string | null): Asked<Input> {
@@ -232,10 +242,6 @@ export function docActs<Input>({ kind, parts }: Pick<DocumentKind<Input>, 'kind'
     return doc;
   };
   return {
-    write: (id: string, { version, input }: DocWrite<Input>): Promise<Doc<Input>> =>
-      parts
-        ? parts.write(id, { version, input })
-        : adopted(callDocuments(kind, 'write', { params: { id }, body: { version, schemaVersion: kind.schemaVersion, input } })), // prettier-ignore
     async remove(id: string) {
       await callDocuments(kind, 'remove', { params: { id } });
       queries.removeQueries({ queryKey: keys.one(id) });

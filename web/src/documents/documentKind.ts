@@ -1,5 +1,7 @@
+import type { InputError } from '@steady-scatter/core/errors';
 import type { InputOf, Kind, KindName, StoredDocument } from '@steady-scatter/contract';
 import { HOMES } from './homes.ts';
+import type { Save, SavingOf } from './saving.ts';
 
 /** How a thing that is put together from several stored ones is asked for and stored. */
 export interface DocumentParts<Input> {
@@ -7,10 +9,7 @@ export interface DocumentParts<Input> {
   useOne(id: string | null): Asked<Input>;
   /** The whole of what stands on the server of the thing itself, with what is known of its parts. */
   whole(stored: StoredDocument<never>): StoredDocument<Input>;
-  write(
-    id: string,
-    write: { readonly version: number; readonly input: Input },
-  ): Promise<StoredDocument<Input>>;
+  save(id: string, save: Save<Input>): SavingOf<Input>;
   /** Shows what somebody else stored as what stands there now. */
   adopt(doc: StoredDocument<Input>): Promise<void>;
 }
@@ -29,6 +28,8 @@ export interface DocumentKind<Input, Of = Kind<string, Input>> {
   readonly home: { readonly path: string; readonly label: string };
   /** What is stored in place of what was typed, so that nothing stored before is lost. */
   beforeKeep?(stored: Input, input: Input): Input;
+  /** Whether an error keeps it from being saved; without it every one does. */
+  stops?(error: InputError): boolean;
   /** It is put together from several stored things. */
   readonly parts?: DocumentParts<Input>;
   /** Somebody may be at it on another device: it is looked at again every few seconds. */
@@ -38,5 +39,5 @@ export interface DocumentKind<Input, Of = Kind<string, Input>> {
 /** Tells a kind its pages. */
 export const documentKind = <Of extends Kind & { readonly name: KindName }>(
   kind: Of,
-  more: Pick<DocumentKind<InputOf<Of>>, 'beforeKeep' | 'isLive'> = {},
+  more: Pick<DocumentKind<InputOf<Of>>, 'beforeKeep' | 'isLive' | 'stops'> = {},
 ): DocumentKind<InputOf<Of>, Of> => ({ kind, home: HOMES[kind.name], ...more });

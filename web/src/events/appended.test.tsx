@@ -1,14 +1,14 @@
 import type { EventAppend } from '@steady-scatter/contract';
 import { act, renderHook, waitFor } from '@testing-library/react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { noteSilence } from '../api/connection.ts';
 import { Unreachable } from '../api/errors.ts';
-import { explain } from '../api/explain.ts';
 import { callEvents } from '../api/lazyCall.ts';
 import { queries } from '../api/queries.ts';
-import { keepWaiting } from '../api/whenBack.ts';
+import { outbox } from '../outbox/index.ts';
+import { freshDevice, waitingHere } from '../testing/device.ts';
 import { fakeServer } from '../testing/fakeServer.ts';
-import { allRows, append, knownRows, sendWaiting, useRows } from './appended.ts';
-import { waitingRows } from './waitingRows.ts';
+import { allRows, append, knownRows, useRows } from './appended.ts';
 
 vi.mock('../api/lazyCall.ts', async (load) => ({ ...(await load<object>()), callEvents: vi.fn() }));
 
@@ -20,13 +20,13 @@ const row = (id: string, subject = 'calibration'): EventAppend => ({
   schemaVersion: 1,
   input: { setting: id },
 });
-const waiting = () => waitingRows.get().map(({ row: { id } }) => id);
+const waiting = () => waitingHere().flatMap(({ entry }) => (entry.what === 'row' ? [entry.row.id] : []));
+const add = (each: EventAppend) => append('testRuns', each, { name: `run ${each.id}`, needs: [] });
+const became = async (each: EventAppend) => (await add(each).outcome).state;
 
 let server: ReturnType<typeof fakeServer>;
-beforeEach(() => {
-  localStorage.clear();
-  for (const id of waiting()) waitingRows.remove(id);
-  queries.clear();
+beforeEach(async () => {
+  await freshDevice();
   queries.setDefaultOptions({ queries: { staleTime: Infinity, retry: false } });
   server = fakeServer();
   vi.mocked(callEvents).mockReset().mockImplementation(server.events);
@@ -36,79 +36,52 @@ describe('appending', () => {
   it('is sent at once, and shown beside what stands there', async () => {
     const { result } = renderHook(() => useRows('testRuns', 'calibration'));
     await waitFor(() => expect(result.current.data).toEqual([]));
-    await act(async () => expect(await append('testRuns', row('a'))).toBe(true));
+    await act(async () => expect(await became(row('a'))).toBe('sent'));
     expect([...server.rows.keys()]).toEqual(['a']);
     expect(result.current.data?.map(({ id }) => id)).toEqual(['a']);
     expect(waiting()).toEqual([]);
   });
 
-  it('waits in this browser while nothing answers, is shown meanwhile, and is sent in its order when something does', async () => {
+  it('waits on this device while nothing answers, is shown meanwhile, and is sent in its order when something does', async () => {
     const { result } = renderHook(() => useRows('testRuns', 'calibration'));
     await waitFor(() => expect(result.current.data).toEqual([]));
     server.isSilent = true;
     await act(async () => {
-      expect(await append('testRuns', row('a'))).toBe(false);
-      expect(await append('testRuns', row('b', 'another'))).toBe(false);
-      expect(await append('testRuns', row('c'))).toBe(false);
+      const three = [row('a'), row('b', 'another'), row('c')].map(became);
+      expect(await Promise.all(three)).toEqual(['waiting', 'waiting', 'waiting']);
     });
-    expect(JSON.parse(localStorage.getItem('steady-scatter.rows-waiting') ?? '')).toHaveLength(3);
+    expect(waiting()).toEqual(['a', 'b', 'c']);
     expect(result.current.data?.map(({ id }) => id)).toEqual(['a', 'c']);
     expect(knownRows('testRuns', 'another').map(({ id }) => id)).toEqual(['b']);
-    server.isSilent = false;
-    await act(keepWaiting);
+    act(() => server.comeBack());
+    await waitFor(() => expect(waiting()).toEqual([]));
     expect([...server.rows.keys()]).toEqual(['a', 'b', 'c']);
-    expect(waiting()).toEqual([]);
-    expect(localStorage.getItem('steady-scatter.rows-waiting')).toBeNull();
     expect(result.current.data?.map(({ id }) => id)).toEqual(['a', 'c']);
   });
 
-  it('what the server does not take is said, and holds nothing else back', async () => {
+  it('what the server does not take stays with the reason, and holds nothing else back', async () => {
     server.refuses = 'The day is none.';
-    await expect(append('testRuns', row('a'))).rejects.toThrow('The day is none.');
-    expect(waiting()).toEqual([]);
-    const told = append('testRuns', row('b'), true).catch(explain);
-    expect(await told).toBe('The day is none.');
-    expect(waitingRows.get()).toMatchObject([{ row: { id: 'b' }, refused: 'The day is none.' }]);
+    expect(await add(row('a')).outcome).toMatchObject({ state: 'refused', refusal: { code: 'invalid', words: 'The day is none.' } }); // prettier-ignore
+    expect(waitingHere()).toMatchObject([{ refusal: { words: 'The day is none.' } }]);
     server.refuses = null;
-    expect(await append('testRuns', row('c'))).toBe(true);
-    expect([...server.rows.keys()]).toEqual(['c']);
-    waitingRows.again('b');
-    await sendWaiting();
-    expect([...server.rows.keys()]).toEqual(['c', 'b']);
+    expect(await became(row('b'))).toBe('sent');
+    expect([...server.rows.keys()]).toEqual(['b']);
+    expect(await outbox.again(waitingHere()[0]!.entry.id)).toEqual({ state: 'sent' });
+    expect([...server.rows.keys()]).toEqual(['b', 'a']);
     expect(waiting()).toEqual([]);
-  });
-
-  it('two at once are sent one after the other, each once', async () => {
-    expect(await Promise.all(['a', 'b', 'c'].map((id) => append('testRuns', row(id))))).toEqual([true, true, true]); // prettier-ignore
-    expect(server.asked).toEqual(['testRuns append', 'testRuns append', 'testRuns append']);
-    expect([...server.rows.keys()]).toEqual(['a', 'b', 'c']);
   });
 
   it('one that got there without an answer is sent again and counts once', async () => {
     vi.mocked(callEvents).mockImplementationOnce(async (...asked) => {
       await server.events(...asked);
+      noteSilence();
       throw new Unreachable('The answer was lost.');
     });
-    expect(await append('testRuns', row('a'))).toBe(false);
+    expect(await became(row('a'))).toBe('waiting');
     expect((await allRows('testRuns')).map(({ id }) => id)).toEqual(['a']);
-    await keepWaiting();
-    expect(waiting()).toEqual([]);
+    await waitFor(() => expect(waiting()).toEqual([]), { timeout: 4000 });
     expect((await allRows('testRuns')).map(({ id }) => id)).toEqual(['a']);
   });
-});
-
-it('what another tab appended is shown here', () => {
-  const { result } = renderHook(() => useRows('testRuns', 'calibration', { isOff: true }));
-  expect(result.current.data).toBeUndefined();
-  localStorage.setItem('steady-scatter.rows-waiting', JSON.stringify([{ event: 'testRuns', row: row('a'), refused: null }, 'no row'])); // prettier-ignore
-  act(() => void window.dispatchEvent(new StorageEvent('storage', { key: 'steady-scatter.rows-waiting' })));
-  expect(waiting()).toEqual(['a']);
-});
-
-it('what an earlier session left is sent when rows are first looked at', async () => {
-  waitingRows.add('testRuns', row('a'));
-  renderHook(() => useRows('testRuns', 'calibration'));
-  await waitFor(() => expect([...server.rows.keys()]).toEqual(['a']));
 });
 
 it('rows come page after page', async () => {

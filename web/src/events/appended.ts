@@ -10,13 +10,20 @@ import {
 } from '@steady-scatter/contract';
 import type { AppendedRow } from '@steady-scatter/core/fields';
 import { useQuery } from '@tanstack/react-query';
-import { useEffect, useMemo, useSyncExternalStore } from 'react';
-import { NotTaken } from '../api/errors.ts';
-import { explain } from '../api/explain.ts';
+import { useMemo } from 'react';
+import { v7 as newId } from 'uuid';
+import { connectionStore } from '../api/connection.ts';
 import { callEvents } from '../api/lazyCall.ts';
 import { queries } from '../api/queries.ts';
-import { isPassing, keepWhenBack } from '../api/whenBack.ts';
-import { waitingRows, type WaitingRow } from './waitingRows.ts';
+import {
+  aboutDocument,
+  outbox,
+  useOutbox,
+  useWaiting,
+  type RowEntry,
+  type Saving,
+  type Waiting,
+} from '../outbox/index.ts';
 
 /** A row as it is read here: one that waits has no more than this. */
 export interface Row<Input> extends AppendedRow {
@@ -81,16 +88,18 @@ function withWaiting<Input>(
   name: EventName,
   subjects: Subjects,
   rows: readonly Row<Input>[],
-  waiting: readonly WaitingRow[],
+  waiting: readonly Waiting[],
 ): readonly Row<Input>[] {
   const known = new Set(rows.map(({ id }) => id));
-  const more = waiting.filter(({ event, row }) => event === name && isOf(subjects, row.subject) && !known.has(row.id)); // prettier-ignore
-  return more.length === 0 ? rows : [...rows, ...more.map(({ row }) => row as unknown as Row<Input>)];
+  const more = waiting.flatMap(({ entry }) => (entry.what === 'row' && entry.event === name && isOf(subjects, entry.row.subject) && !known.has(entry.row.id) ? [entry.row as unknown as Row<Input>] : [])); // prettier-ignore
+  return more.length === 0 ? rows : [...rows, ...more];
 }
+
+const waitingNow = (): Waiting[] => outbox.get().map(([, waiting]) => waiting);
 
 /** Every row of a kind as it stands on the server now, and those that wait here. */
 export const allRows = async <Name extends EventName>(name: Name): Promise<readonly Row<InputOfEvent<Name>>[]> =>
-  withWaiting(name, null, await readRows(name, null), waitingRows.get()); // prettier-ignore
+  withWaiting(name, null, await readRows(name, null), waitingNow()); // prettier-ignore
 
 const LOOK_AGAIN_MS = 3000;
 
@@ -114,9 +123,7 @@ export function useRows<Name extends EventName>(
     },
     queries,
   );
-  const waiting = useSyncExternalStore(waitingRows.subscribe, waitingRows.get);
-  // What another session left waiting is sent when it is first looked at.
-  useEffect(() => void sendWaiting(), []);
+  const waiting = useOutbox();
   const { data, error, refetch } = asked;
   const rows = useMemo(
     () => data && withWaiting(name, subjects, data, waiting),
@@ -127,7 +134,7 @@ export function useRows<Name extends EventName>(
 
 /** What is known of the rows of a document by now; empty: nothing is. */
 export const knownRows = <Name extends EventName>(name: Name, subject: string): readonly Row<InputOfEvent<Name>>[] =>
-  withWaiting(name, subject, queries.getQueryData<Row<InputOfEvent<Name>>[]>(keysOf(name).of(subject)) ?? [], waitingRows.get()); // prettier-ignore
+  withWaiting(name, subject, queries.getQueryData<Row<InputOfEvent<Name>>[]>(keysOf(name).of(subject)) ?? [], waitingNow()); // prettier-ignore
 
 async function adopt(name: EventName, stored: StoredEvent<unknown>): Promise<void> {
   const { all, of, several } = keysOf(name);
@@ -138,56 +145,35 @@ async function adopt(name: EventName, stored: StoredEvent<unknown>): Promise<voi
   for (const queryKey of [all, several([])]) void queries.invalidateQueries({ queryKey });
 }
 
-/** Sends one; false: nothing answers, it waits on. */
-async function sendOne({ event, row }: WaitingRow): Promise<boolean> {
-  try {
-    const stored = await callEvents(EVENTS[event], 'append', { body: row });
-    await adopt(event, stored as StoredEvent<unknown>);
-    waitingRows.remove(row.id);
-  } catch (error) {
-    if (isPassing(error)) return false;
-    waitingRows.refuse(row.id, explain(error));
-  }
-  return true;
-}
-
-async function sendAll(): Promise<void> {
-  for (;;) {
-    const next = waitingRows.get().find(({ refused }) => refused === null);
-    if (!next) return;
-    // oxlint-disable-next-line no-await-in-loop -- in the order in which they came about
-    if (!(await sendOne(next))) break;
-  }
-  keepWhenBack('rows', sendWaiting);
-}
-
-let sending: Promise<void> | null = null;
-
-/** Sends what waits, in its order; what nothing answers to is sent when the server is back. */
-export function sendWaiting(): Promise<void> {
-  sending ??= sendAll().finally(() => {
-    sending = null;
-  });
-  return sending;
+/** Sends a row that was appended here. */
+export async function sendRow({ event, row, installation }: RowEntry): Promise<void> {
+  const stored = await callEvents(EVENTS[event], 'append', { body: row, installation });
+  await adopt(event, stored as StoredEvent<unknown>);
 }
 
 /**
- * Appends a row: held in this browser at once, and sent.
+ * Appends a row: held on this device at once, and sent in its order.
  *
- * @param staysHeld it is held on where the server does not take it, with the reason; otherwise whoever appends it has it still
- * @returns whether the server has it by now; false: it waits
- * @throws NotTaken in words, where the server does not take it
+ * @param of what a person calls it, and what has to be on the server before it
  */
-export async function append(name: EventName, row: EventAppend, staysHeld = false): Promise<boolean> {
-  const isSending = sending !== null;
-  waitingRows.add(name, row);
-  await sendWaiting();
-  // What was being sent may have been done with before this one came.
-  if (isSending && waitingRows.get().some((each) => each.row.id === row.id && each.refused === null))
-    await sendWaiting();
-  const left = waitingRows.get().find((each) => each.row.id === row.id);
-  if (!left) return true;
-  if (left.refused === null) return false;
-  if (!staysHeld) waitingRows.remove(row.id);
-  throw new NotTaken(left.refused);
+export function append(
+  event: EventName,
+  row: EventAppend,
+  { name, needs }: { readonly name: string; readonly needs: readonly string[] },
+): Saving {
+  return outbox.add({
+    id: newId(),
+    what: 'row',
+    about: aboutDocument(event, row.id),
+    needs,
+    name,
+    at: new Date().toISOString(),
+    installation: connectionStore.get().installation,
+    event,
+    row,
+  });
 }
+
+/** What waits here of a row; undefined: it is on the server, or nowhere. */
+export const useWaitingRow = (event: EventName, id: string): Waiting | undefined =>
+  useWaiting(aboutDocument(event, id));

@@ -1,9 +1,10 @@
+import { lazyPart } from '../ui/lazyPart.ts';
 import { Box, IconButton, chakra } from '@chakra-ui/react';
 import { toResult } from '@steady-scatter/core/errors';
 import { lengthUnitFor, readSize, retypeSize } from '@steady-scatter/core/fields';
 import type { AreaUnit } from '@steady-scatter/core/quantities';
 import { X } from 'lucide-react';
-import { lazy, Suspense } from 'react';
+import { Suspense } from 'react';
 import { useWatch } from 'react-hook-form';
 import { useSheet, useSheetForm } from '../jobs/sheet.tsx';
 import { TypedTerm } from '../jobs/TypedTerm.tsx';
@@ -14,7 +15,7 @@ import { termOf } from '../ui/termShown.ts';
 import { UnitPicker } from '../ui/UnitPicker.tsx';
 import { AREA_CHOICES } from './units.ts';
 
-const SiteNote = lazy(() => import('./SiteNote.tsx'));
+const SiteNote = lazyPart(() => import('./SiteNote.tsx'));
 
 /** Columns of the list of areas, shared by its heading, rows and foot. */
 const WIDE = '1.1fr 1.5fr 130px 130px 36px';

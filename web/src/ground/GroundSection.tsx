@@ -1,11 +1,12 @@
+import { lazyPart } from '../ui/lazyPart.ts';
 import { Box, Button } from '@chakra-ui/react';
 import { termText } from '@steady-scatter/core/working';
 import { MAX_AREAS, type AreaInput } from '@steady-scatter/core/worksheet';
 import { LandPlot, Plus } from 'lucide-react';
-import { lazy } from 'react';
+
 import { useFieldArray, useWatch } from 'react-hook-form';
 import { v7 as newId } from 'uuid';
-import type { SheetForm } from '../jobs/drafts.ts';
+import type { SheetForm } from '../jobs/sheetForms.ts';
 import { Questions } from '../jobs/Questions.tsx';
 import { useSheet, useSheetForm } from '../jobs/sheet.tsx';
 import { useShowIn } from '../jobs/useShowIn.ts';
@@ -16,7 +17,7 @@ import { termOf } from '../ui/termShown.ts';
 import { useNotices } from '../ui/notices.tsx';
 import { AreaRow, COLUMNS } from './AreaRow.tsx';
 
-const SiteChoices = lazy(() => import('./SiteChoices.tsx'));
+const SiteChoices = lazyPart(() => import('./SiteChoices.tsx'));
 
 function Heading({ children, end = false }: { children: string; end?: boolean }) {
   return (

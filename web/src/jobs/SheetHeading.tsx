@@ -1,4 +1,5 @@
-import { chakra } from '@chakra-ui/react';
+import { Button, chakra } from '@chakra-ui/react';
+import type { DocumentStatus } from '../documents/useDocument.ts';
 import { useSheetForm } from './sheet.tsx';
 import { SampleBadge } from '../ui/SampleBadge.tsx';
 
@@ -33,24 +34,32 @@ const Day = chakra('input', {
   },
 });
 
-const HOLDING_WORDS = {
-  kept: null,
-  held: 'not kept yet',
-  'not-held': 'not kept, and this browser cannot hold it: keep it before you leave',
-  overtaken: 'not kept yet, and changed elsewhere meanwhile',
-} as const;
+const STATUS_WORDS = {
+  new: null,
+  draft: 'not kept yet',
+  'on-device': 'saved on this device',
+  saved: null,
+  refused: 'not kept yet',
+} as const satisfies Record<DocumentStatus, string | null>;
 
 type Props = {
   isSample: boolean;
-  holding: keyof typeof HOLDING_WORDS;
+  status: DocumentStatus;
+  /** It was changed elsewhere while it is typed on here. */
+  isOvertaken: boolean;
   otherTab: boolean;
   wrong: string | undefined;
+  /** Why it was not saved, and how that is decided. */
+  refusal: { readonly words: string; readonly onDecide: (() => void) | null } | null;
 };
 
 /** The job's name and day, changed in place, and how they stand. */
-export function SheetHeading({ isSample, holding, otherTab, wrong }: Props) {
+export function SheetHeading({ isSample, status, isOvertaken, otherTab, wrong, refusal }: Props) {
   const { register } = useSheetForm();
-  const words = [HOLDING_WORDS[holding], otherTab ? 'also typed on in another tab' : null]
+  const words = [
+    isOvertaken ? 'not kept yet, and changed elsewhere meanwhile' : STATUS_WORDS[status],
+    otherTab ? 'also typed on in another tab' : null,
+  ]
     .filter(Boolean)
     .join('; ');
   return (
@@ -70,6 +79,16 @@ export function SheetHeading({ isSample, holding, otherTab, wrong }: Props) {
       {words && (
         <chakra.span fontSize="15px" color="ink.soft" data-noprint>
           {words}
+        </chakra.span>
+      )}
+      {refusal && (
+        <chakra.span role="alert" color="warn" fontWeight="semibold" data-noprint>
+          ▲ {refusal.words}
+          {refusal.onDecide && (
+            <Button size="sm" minHeight="44px" marginLeft="10px" onClick={refusal.onDecide}>
+              Compare
+            </Button>
+          )}
         </chakra.span>
       )}
       {wrong && (

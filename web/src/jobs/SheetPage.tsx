@@ -1,20 +1,27 @@
 import { Button } from '@chakra-ui/react';
+import { toResult } from '@steady-scatter/core/errors';
+import { readDay, readName } from '@steady-scatter/core/fields';
 import type { JobInput } from '@steady-scatter/core/worksheet';
 import { CopyPlus, RotateCcw, Trash2 } from 'lucide-react';
 import { useEffect, useState } from 'react';
-import { useForm, type UseFormReturn } from 'react-hook-form';
+import type { UseFormReturn } from 'react-hook-form';
+import { useNavigate } from 'react-router';
+import { v7 as newId } from 'uuid';
+import { explain } from '../api/explain.ts';
 import { useCommands } from '../commands/CommandsProvider.tsx';
 import type { Doc } from '../documents/docs.ts';
+import { saveNew } from '../documents/saving.ts';
+import { useDocument } from '../documents/useDocument.ts';
+import { useDocumentCommands } from '../documents/useDocumentCommands.tsx';
 import { usePreferences } from '../settings/PreferencesProvider.tsx';
 import { CommandButton } from '../ui/CommandButton.tsx';
+import { useNotices } from '../ui/notices.tsx';
 import { today } from '../ui/today.ts';
-import type { SheetForm } from './drafts.ts';
 import { SheetProvider } from './sheet.tsx';
-import { blankForm, formOf } from './sheetForms.ts';
+import { blankForm, copyOf, type SheetForm } from './sheetForms.ts';
 import { SheetHeading } from './SheetHeading.tsx';
 import { SheetView } from './SheetView.tsx';
-import { heldDraft, useDraft } from './useDraft.ts';
-import { useKeeping } from './useKeeping.tsx';
+import { JOBS } from './useJobs.ts';
 
 /** A blank sheet left open over midnight, or for a week, takes the day on which somebody comes back to it. */
 function useDayOfReturn(form: UseFormReturn<SheetForm>, isBlank: boolean) {
@@ -28,63 +35,83 @@ function useDayOfReturn(form: UseFormReturn<SheetForm>, isBlank: boolean) {
   }, [form, isBlank]);
 }
 
+/** What stops a heading from being saved: the sentence, and the field to go to. */
+function headingError({ name, onDay }: SheetForm): { field: 'name' | 'onDay'; message: string } | null {
+  const wrongName = toResult(() => readName(name, 'name', 'Spring feed, lake front')).error;
+  if (wrongName) return { field: 'name', message: wrongName.message };
+  const wrongDay = toResult(() => readDay(onDay, 'onDay')).error;
+  return wrongDay && { field: 'onDay', message: wrongDay.message };
+}
+
+/** Puts a copy of the sheet beside it, and goes to it. */
+function useDuplicate(form: UseFormReturn<SheetForm>) {
+  const notices = useNotices();
+  const navigate = useNavigate();
+  return async () => {
+    const [id, copy] = [newId(), copyOf(form.getValues())];
+    try {
+      await saveNew(JOBS, id, copy);
+      notices.tell(`This is the copy, “${copy.name}”.`);
+      await navigate(`/jobs/${id}`);
+    } catch (error) {
+      notices.tell(explain(error));
+    }
+  };
+}
+
 /** A sheet open for typing: the new one, or a job that is kept. */
 export function SheetPage({ job }: { job: Doc<JobInput> | null }) {
-  const jobId = job?.id ?? null;
   const { units } = usePreferences().preferences;
-  const [held] = useState(() => heldDraft(jobId));
-  const [baseVersion, setBaseVersion] = useState(held?.baseVersion ?? job?.version ?? 0);
-  const form = useForm<SheetForm>({ defaultValues: held?.form ?? (job ? formOf(job) : blankForm(units)) });
-  const draft = useDraft(form, jobId, baseVersion);
-  const keeping = useKeeping({ form, job, draft, baseVersion, setBaseVersion });
-  const isKept = job !== null && draft.holding === 'kept';
-  useDayOfReturn(form, job === null && draft.holding === 'kept');
+  const open = useDocument(JOBS, job, { blank: () => blankForm(units) });
+  const { form, status, differs } = open;
+  const commands = useDocumentCommands(JOBS, job, open);
+  const duplicate = useDuplicate(form);
+  const [wrongHeading, setWrongHeading] = useState<string>();
+  useDayOfReturn(form, status === 'new');
 
-  const drop = () => keeping.drop(job ? formOf(job) : blankForm(units));
+  const save = () => {
+    const wrong = headingError(form.getValues());
+    setWrongHeading(wrong?.message);
+    if (wrong) form.setFocus(wrong.field);
+    else void commands.save();
+  };
+  const isSaved = status === 'saved' || status === 'on-device';
+  const canDiscard = differs || status === 'refused';
+  const { discard } = commands;
   useCommands([
-    {
-      id: 'keep',
-      label: job ? 'Keep the changes' : 'Keep this job',
-      keys: 'Ctrl+S',
-      run: () => void keeping.keep(),
-    },
-    ...(job ? [{ id: 'duplicate', label: 'Duplicate this job', run: () => void keeping.duplicate() }] : []),
-    ...(job ? [{ id: 'delete', label: 'Delete this job', run: () => void keeping.remove(job) }] : []),
-    ...(isKept ? [] : [{ id: 'drop', label: 'Drop what is not kept', run: drop }]),
+    { id: 'keep', label: job ? 'Keep the changes' : 'Keep this job', keys: 'Ctrl+S', run: save },
+    ...(job ? [{ id: 'duplicate', label: 'Duplicate this job', run: () => void duplicate() }] : []),
+    ...(job ? [{ id: 'delete', label: 'Delete this job', run: () => void commands.remove(job) }] : []),
+    ...(canDiscard ? [{ id: 'drop', label: 'Drop what is not kept', run: discard }] : []),
   ]);
 
-  const holding = draft.holding === 'held' && job && job.version > baseVersion ? 'overtaken' : draft.holding;
   return (
     <SheetProvider form={form}>
       <SheetView
         heading={
           <SheetHeading
             isSample={job?.isSample ?? false}
-            holding={holding}
-            otherTab={draft.otherTab}
-            wrong={keeping.wrongHeading}
+            status={status}
+            isOvertaken={open.isOvertaken}
+            otherTab={open.otherTab}
+            wrong={wrongHeading}
+            refusal={open.refusal && { words: open.refusal.words, onDecide: commands.onDecide }}
           />
         }
         acts={
           <>
-            {job && (
-              <CommandButton icon={CopyPlus} label="Duplicate" onClick={() => void keeping.duplicate()} />
+            {job && <CommandButton icon={CopyPlus} label="Duplicate" onClick={() => void duplicate()} />}
+            {job && <CommandButton icon={Trash2} label="Delete" onClick={() => void commands.remove(job)} />}
+            {canDiscard && (
+              <CommandButton icon={RotateCcw} label={job ? 'Drop changes' : 'Clear'} onClick={discard} />
             )}
-            {job && <CommandButton icon={Trash2} label="Delete" onClick={() => void keeping.remove(job)} />}
-            {draft.holding !== 'kept' && (
-              <CommandButton icon={RotateCcw} label={job ? 'Drop changes' : 'Clear'} onClick={drop} />
-            )}
-            <Button
-              variant={isKept ? 'outline' : 'solid'}
-              loading={keeping.isPending}
-              onClick={() => void keeping.keep()}
-            >
-              {isKept ? 'Kept' : job ? 'Keep changes' : 'Keep this job'}
+            <Button variant={isSaved ? 'outline' : 'solid'} loading={commands.isPending} onClick={save}>
+              {isSaved ? 'Kept' : job ? 'Keep changes' : 'Keep this job'}
             </Button>
           </>
         }
       />
-      {keeping.conflictDialog}
+      {commands.decide}
     </SheetProvider>
   );
 }

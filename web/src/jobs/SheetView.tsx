@@ -1,8 +1,9 @@
+import { lazyPart } from '../ui/lazyPart.ts';
 import { Box, chakra } from '@chakra-ui/react';
 import { MISSING, ORIGINS, termText, type Origin, type Working } from '@steady-scatter/core/working';
 import { worksheetText } from '@steady-scatter/core/worksheet';
 import { Copy, Printer } from 'lucide-react';
-import { lazy, Suspense, useState, type ReactNode } from 'react';
+import { Suspense, useState, type ReactNode } from 'react';
 import { useWatch } from 'react-hook-form';
 import { AnswerBar } from '../worksheet/AnswerBar.tsx';
 import { AnswerPanel } from '../worksheet/AnswerPanel.tsx';
@@ -21,8 +22,8 @@ import { UNDERLINE } from '../ui/origin.ts';
 import { TopBar } from '../ui/TopBar.tsx';
 import { useSheet, useSheetForm } from './sheet.tsx';
 
-const MachineSection = lazy(() => import('../machine/MachineSection.tsx'));
-const PlanSections = lazy(() => import('../regulations/PlanSections.tsx'));
+const MachineSection = lazyPart(() => import('../machine/MachineSection.tsx'));
+const PlanSections = lazyPart(() => import('../regulations/PlanSections.tsx'));
 
 const SHOWN_ORIGINS = ['typed', 'measured', 'label'] as const satisfies readonly Origin[];
 

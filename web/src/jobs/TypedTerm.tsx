@@ -3,7 +3,7 @@ import type { ReactNode } from 'react';
 import { useController, type FieldPathByValue } from 'react-hook-form';
 import { errorId } from '../ui/FieldErrors.tsx';
 import { TermInput } from '../ui/TermInput.tsx';
-import type { SheetForm } from './drafts.ts';
+import type { SheetForm } from './sheetForms.ts';
 import { useSheet } from './sheet.tsx';
 
 interface Props {

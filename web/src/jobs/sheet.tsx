@@ -3,7 +3,7 @@ import { answerWorksheet, type WorksheetAnswer } from '@steady-scatter/core/work
 import { createContext, use, useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { FormProvider, useFormContext, useWatch, type UseFormReturn } from 'react-hook-form';
 import { usePreferences } from '../settings/PreferencesProvider.tsx';
-import type { SheetForm } from './drafts.ts';
+import type { SheetForm } from './sheetForms.ts';
 
 /** What every part of an open sheet shares: the live answer, and errors that are ready to be said. */
 export interface Sheet {

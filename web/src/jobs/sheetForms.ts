@@ -1,9 +1,10 @@
 import { blankWorksheet, type JobInput, type ShownIn } from '@steady-scatter/core/worksheet';
 import { v7 as newId } from 'uuid';
-import type { Doc } from '../documents/docs.ts';
 import { preferredSystem } from '../settings/useSystem.ts';
 import { today } from '../ui/today.ts';
-import type { SheetForm } from './drafts.ts';
+
+/** What is on a sheet: its heading and the worksheet as typed. */
+export type SheetForm = JobInput;
 
 /** An empty sheet for today, in the units that the person prefers. */
 export const blankForm = ({ rate, area }: ShownIn): SheetForm => ({
@@ -11,9 +12,6 @@ export const blankForm = ({ rate, area }: ShownIn): SheetForm => ({
   onDay: today(),
   worksheet: blankWorksheet(preferredSystem(rate, area), newId()),
 });
-
-/** What of a job is typed on its sheet. */
-export const formOf = ({ input }: Doc<JobInput>): SheetForm => input;
 
 /** The same sheet for today under another name, with areas of its own. */
 export function copyOf({ name, worksheet }: SheetForm): SheetForm {

@@ -7,7 +7,8 @@ import { useNavigate } from 'react-router';
 import { v7 as newId } from 'uuid';
 import { explain } from '../api/explain.ts';
 import type { Doc } from '../documents/docs.ts';
-import { jobActs } from '../jobs/useJobs.ts';
+import { saveNew } from '../documents/saving.ts';
+import { jobActs, JOBS } from '../jobs/useJobs.ts';
 import { useNotices } from '../ui/notices.tsx';
 import { today } from '../ui/today.ts';
 
@@ -44,10 +45,7 @@ export function usePutOnJobs(input: MixInput, shelf: readonly Doc<ProductInput>[
         const jobId = newId();
         // In the order of the mix, so that the list has them in it too.
         // oxlint-disable-next-line no-await-in-loop
-        await jobActs.write(jobId, {
-          version: 0,
-          input: { name: `${name}: ${product.name}`.slice(0, 120), onDay: today(), worksheet },
-        });
+        await saveNew(JOBS, jobId, { name: `${name}: ${product.name}`.slice(0, 120), onDay: today(), worksheet }); // prettier-ignore
         ids.push(jobId);
       }
       notices.undoable(

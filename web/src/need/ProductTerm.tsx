@@ -1,11 +1,12 @@
+import { lazyPart } from '../ui/lazyPart.ts';
 import { Box } from '@chakra-ui/react';
 import { ChevronDown } from 'lucide-react';
-import { lazy } from 'react';
+
 import { useWatch } from 'react-hook-form';
 import { useSheetForm } from '../jobs/sheet.tsx';
 import { PanelButton } from '../ui/PanelButton.tsx';
 
-const ProductChoices = lazy(() => import('./ProductChoices.tsx'));
+const ProductChoices = lazyPart(() => import('./ProductChoices.tsx'));
 
 /** The product of the sheet by its name, and the door to the shelf. */
 export function ProductTerm() {

@@ -18,7 +18,8 @@ import { Link, useNavigate, useSearchParams } from 'react-router';
 import { v7 as newId } from 'uuid';
 import { explain } from '../api/explain.ts';
 import type { Doc } from '../documents/docs.ts';
-import { jobActs } from '../jobs/useJobs.ts';
+import { saveNew } from '../documents/saving.ts';
+import { JOBS } from '../jobs/useJobs.ts';
 import { RATE_CHOICES } from '../need/units.ts';
 import { fieldBox } from '../ui/fieldBox.ts';
 import { FieldErrors } from '../ui/FieldErrors.tsx';
@@ -202,12 +203,10 @@ export default function ComparePage() {
   async function putOnJob({ input }: Doc<ProductInput>) {
     const worksheet = worksheetFor(input, { nutrient: of, amount, unit }, newId());
     try {
-      const job = await jobActs.write(newId(), {
-        version: 0,
-        input: { name: input.name, onDay: today(), worksheet },
-      });
-      notices.tell(`“${job.input.name}” is a job now, with the label as it stands today.`);
-      await navigate(`/jobs/${job.id}`);
+      const id = newId();
+      await saveNew(JOBS, id, { name: input.name, onDay: today(), worksheet });
+      notices.tell(`“${input.name}” is a job now, with the label as it stands today.`);
+      await navigate(`/jobs/${id}`);
     } catch (failure) {
       notices.tell(explain(failure));
     }

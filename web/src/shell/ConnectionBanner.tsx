@@ -1,10 +1,15 @@
+import { lazyPart } from '../ui/lazyPart.ts';
 import { Box, Button } from '@chakra-ui/react';
-import { useEffect, useSyncExternalStore, type ReactNode } from 'react';
+import { Suspense, useEffect, useState, useSyncExternalStore, type ReactNode } from 'react';
 import { connectionStore } from '../api/connection.ts';
 import { call } from '../api/lazyCall.ts';
-import { keepWaiting } from '../api/whenBack.ts';
-import { holdingStore } from '../ui/browserStores.ts';
+import { queries } from '../api/queries.ts';
+import { holdingStore } from '../device/index.ts';
+import { useOutbox } from '../outbox/index.ts';
+import { takeUpdate } from '../serviceWorker.ts';
 import { useNotices } from '../ui/notices.tsx';
+
+const OutboxPanel = lazyPart(() => import('./OutboxPanel.tsx'));
 
 const TRY_AGAIN_MS = 4000;
 const CLOCK_WRONG_MS = 12 * 3600 * 1000;
@@ -40,35 +45,69 @@ function useComeback(reachable: boolean) {
       clearInterval(timer);
       window.removeEventListener('online', askHealth);
       notices.tell('The server answers again.');
-      void import('../api/queries.ts').then(({ queries }) => queries.invalidateQueries());
-      void keepWaiting();
+      void queries.invalidateQueries();
     };
   }, [reachable, notices]);
 }
 
-/** Says when the server does not answer, when this browser holds nothing, and when this device's clock is far off. */
+/** "2 saved on this device alone, 1 not taken by the server." */
+const outboxText = (waiting: number, refused: number): string =>
+  [
+    waiting > 0 && `${waiting} saved on this device, not on the server yet`,
+    refused > 0 && `${refused} not taken by the server: decide what to do`,
+  ]
+    .filter(Boolean)
+    .join('; ')
+    .concat('.');
+
+/** Says when the server does not answer, what waits on this device, when this browser holds nothing, and when this device's clock is far off. */
 export function ConnectionBanner() {
-  const { reachable, clockDifferenceMs } = useSyncExternalStore(
+  const { reachable, clockDifferenceMs, updated } = useSyncExternalStore(
     connectionStore.subscribe,
     connectionStore.get,
   );
   const holds = useSyncExternalStore(holdingStore.subscribe, holdingStore.get);
   useComeback(reachable);
+  const waiting = useOutbox();
+  const refused = waiting.filter(({ refusal }) => refusal !== null).length;
+  const [isOpen, setOpen] = useState(false);
   const clockIsWrong = clockDifferenceMs !== null && Math.abs(clockDifferenceMs) > CLOCK_WRONG_MS;
   return (
     <>
       {!reachable && (
         <Strip>
-          The server does not answer. You can go on typing: it stays in this browser until it can be kept.
+          The server does not answer. You can go on: what you save stays on this device and is sent when it
+          answers.
           <Button size="sm" minHeight="44px" bg="paper" color="ink" onClick={askHealth}>
             Try now
           </Button>
         </Strip>
       )}
+      {(refused > 0 || (!reachable && waiting.length > 0)) && (
+        <Strip>
+          {outboxText(waiting.length - refused, refused)}
+          <Button size="sm" minHeight="44px" bg="paper" color="ink" onClick={() => setOpen(true)}>
+            Show
+          </Button>
+        </Strip>
+      )}
+      {isOpen && (
+        <Suspense fallback={null}>
+          <OutboxPanel onClose={() => setOpen(false)} />
+        </Suspense>
+      )}
+      {updated && (
+        <Strip>
+          New version available. What you typed stays.
+          <Button size="sm" minHeight="44px" bg="paper" color="ink" onClick={takeUpdate}>
+            Load it
+          </Button>
+        </Strip>
+      )}
       {!holds && (
         <Strip>
-          This browser cannot hold what you type: its storage is full or not allowed. Keep it before you leave
-          this page.
+          This device cannot hold what you type: its storage is full or not allowed. Do not close this page
+          before everything is kept.
         </Strip>
       )}
       {clockIsWrong && (

@@ -1,6 +1,7 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
 import { useState } from 'react';
 import { notePaired } from '../api/connection.ts';
+import { queries } from '../api/queries.ts';
 import { explain } from '../api/explain.ts';
 import { call } from '../api/lazyCall.ts';
 import { LabelledField } from '../ui/LabelledField.tsx';
@@ -14,7 +15,6 @@ export function PairScreen() {
     try {
       await call('pair', { body: { code, name: name.trim() || 'a phone' } });
       notePaired(true);
-      const { queries } = await import('../api/queries.ts');
       await queries.invalidateQueries();
     } catch (error) {
       setTrouble(explain(error));

@@ -1,3 +1,4 @@
+import { lazyPart } from '../ui/lazyPart.ts';
 import { Box, Button } from '@chakra-ui/react';
 import type { InputError } from '@steady-scatter/core/errors';
 import {
@@ -10,7 +11,7 @@ import {
 } from '@steady-scatter/core/ground';
 import { bandText, MISSING } from '@steady-scatter/core/working';
 import { Trash2 } from 'lucide-react';
-import { lazy, Suspense, useDeferredValue, useMemo, useState } from 'react';
+import { Suspense, useDeferredValue, useMemo, useState } from 'react';
 import { FieldErrors } from '../ui/FieldErrors.tsx';
 import { goOnWithEnter } from '../ui/goOnWithEnter.ts';
 import { BigNumber } from '../ui/BigNumber.tsx';
@@ -24,7 +25,7 @@ import { QuickAdd } from './QuickAdd.tsx';
 import { RowsSection } from './RowsSection.tsx';
 import { usePartActs } from './usePartActs.ts';
 
-const AreaDrawing = lazy(() => import('./drawing/AreaDrawing.tsx'));
+const AreaDrawing = lazyPart(() => import('./drawing/AreaDrawing.tsx'));
 
 export interface AreaProps {
   area: SiteAreaInput;

@@ -1,3 +1,4 @@
+import { lazyPart } from '../ui/lazyPart.ts';
 import { Box, Button, chakra } from '@chakra-ui/react';
 import type { InputError } from '@steady-scatter/core/errors';
 import {
@@ -9,7 +10,7 @@ import {
   type SiteInput,
 } from '@steady-scatter/core/ground';
 import { FileUp, Plus } from 'lucide-react';
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { Suspense, useMemo, useState } from 'react';
 import { v7 as newId } from 'uuid';
 import { useCommands } from '../commands/CommandsProvider.tsx';
 import type { DocFormProps } from '../documents/DocPage.tsx';
@@ -21,7 +22,7 @@ import { PlanAct } from './PlanAct.tsx';
 import { SiteFacts } from './SiteFacts.tsx';
 import { aboutOf, useHistory } from './useHistory.ts';
 
-const ImportSection = lazy(() => import('./ImportSection.tsx'));
+const ImportSection = lazyPart(() => import('./ImportSection.tsx'));
 
 const Tab = chakra('button', {
   base: {

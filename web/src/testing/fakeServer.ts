@@ -6,6 +6,7 @@ import {
   type StoredDocument,
 } from '@steady-scatter/contract';
 import type { callDocuments, callEvents } from '../api/lazyCall.ts';
+import { noteAnswer, noteSilence } from '../api/connection.ts';
 import { ApiProblem, Unreachable } from '../api/errors.ts';
 
 type Document = StoredDocument<Record<string, unknown>>;
@@ -21,10 +22,17 @@ const refusal = (code: ProblemCode, status: number, detail: string) =>
 export function fakeServer() {
   const documents = new Map<string, Document & { readonly kind: string }>();
   const rows = new Map<string, EventAppend>();
+  const answer = () => {
+    if (server.isSilent) {
+      noteSilence();
+      throw new Unreachable('The server does not answer.');
+    }
+    noteAnswer(null, Date.now());
+  };
   const server = {
     /** Nothing answers. */
     isSilent: false,
-    /** Why rows are not taken; null: they are. */
+    /** Why nothing is taken; null: it is. */
     refuses: null as string | null,
     rows,
     /** Everything that was asked for, as kind and verb. */
@@ -33,10 +41,15 @@ export function fakeServer() {
     put(kind: Kind, id: string, input: object, version = 1): void {
       documents.set(id, { id, kind: kind.name, version, schemaVersion: kind.schemaVersion, isSample: false, input: input as Document['input'], changedAt: '' }); // prettier-ignore
     },
+    /** It answers again, and is found to. */
+    comeBack(): void {
+      server.isSilent = false;
+      noteAnswer(null, Date.now());
+    },
     drop: (id: string): void => void documents.delete(id),
     documents: (async (kind: Kind, verb, { params = {}, query = {}, body }) => {
       server.asked.push(`${kind.name} ${verb}`);
-      if (server.isSilent) throw new Unreachable('The server does not answer.');
+      answer();
       const id = (params['id'] ?? '') as string;
       const there = documents.get(id);
       if (verb === 'list') {
@@ -52,6 +65,7 @@ export function fakeServer() {
         return { documents: String(query['ids']).split(',').flatMap((each) => documents.get(each) ?? []), unreadable: [] }; // prettier-ignore
       if (verb === 'write') {
         const { version, input } = body as { version: number; input: object };
+        if (server.refuses !== null) throw refusal('would-lose', 422, server.refuses);
         const isSame = there && JSON.stringify(there.input) === JSON.stringify(input);
         if (there && !isSame && there.version !== version)
           throw new ApiProblem({ type: problemType('changed-elsewhere'), status: 409, title: '', detail: 'Changed elsewhere.', theirs: there }, { theirs: there as never }); // prettier-ignore
@@ -64,7 +78,7 @@ export function fakeServer() {
     }) as typeof callDocuments,
     events: (async (event, verb, { query = {}, body }) => {
       server.asked.push(`${event.name} ${verb}`);
-      if (server.isSilent) throw new Unreachable('The server does not answer.');
+      answer();
       if (verb === 'append') {
         const row = body as EventAppend;
         if (server.refuses !== null) throw refusal('invalid', 400, server.refuses);

@@ -16,7 +16,7 @@ import demo from '../../../demo/tarn-hollow.json' with { type: 'json' };
 import { queries } from '../api/queries.ts';
 import { CommandsProvider } from '../commands/CommandsProvider.tsx';
 import { keysOf } from '../documents/docs.ts';
-import type { SheetForm } from '../jobs/drafts.ts';
+import type { SheetForm } from '../jobs/sheetForms.ts';
 import { SheetProvider } from '../jobs/sheet.tsx';
 import { PreferencesProvider } from '../settings/PreferencesProvider.tsx';
 import { system } from '../theme/index.ts';

@@ -1,10 +1,11 @@
+import { lazyPart } from './lazyPart.ts';
 import { chakra } from '@chakra-ui/react';
 import { bandText, MISSING, termText, type Term } from '@steady-scatter/core/working';
-import { lazy } from 'react';
+
 import { UNDERLINE } from './origin.ts';
 import { PanelButton } from './PanelButton.tsx';
 
-const ResultDetails = lazy(() => import('./ResultDetails.tsx'));
+const ResultDetails = lazyPart(() => import('./ResultDetails.tsx'));
 
 /** The units that a worked-out value can be shown in. */
 export interface ShowIn {

@@ -1,10 +1,11 @@
+import { lazyPart } from './lazyPart.ts';
 import type { UnitChange } from '@steady-scatter/core/quantities';
 import { ChevronDown } from 'lucide-react';
-import { lazy } from 'react';
+
 import { UNDERLINE } from './origin.ts';
 import { PanelButton } from './PanelButton.tsx';
 
-const UnitChoices = lazy(() => import('./UnitChoices.tsx'));
+const UnitChoices = lazyPart(() => import('./UnitChoices.tsx'));
 
 /** One unit to choose, and what the typed text would become each way; null while nothing readable is typed. */
 export interface UnitOption<Id extends string> {

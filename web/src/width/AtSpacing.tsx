@@ -1,15 +1,16 @@
+import { lazyPart } from '../ui/lazyPart.ts';
 import { Box } from '@chakra-ui/react';
 import { toResult } from '@steady-scatter/core/errors';
 import { readPositive } from '@steady-scatter/core/quantities';
 import { groundAt, groundRemarks, meanLine } from '@steady-scatter/core/width';
-import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
+import { Suspense, useEffect, useMemo, useState } from 'react';
 import { useStable } from '../ui/useStable.ts';
 import { WorkingLine } from '../ui/WorkingLine.tsx';
 import { Look } from './Look.tsx';
 import { Stripes } from './Stripes.tsx';
 import { lengthText, type WidthProps } from './widthProps.ts';
 
-const UnevenChart = lazy(() => import('./UnevenChart.tsx'));
+const UnevenChart = lazyPart(() => import('./UnevenChart.tsx'));
 
 const REST_MS = 250;
 

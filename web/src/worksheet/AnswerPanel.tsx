@@ -1,3 +1,4 @@
+import { lazyPart } from '../ui/lazyPart.ts';
 import { Box, chakra } from '@chakra-ui/react';
 import { AnswerBox } from '../ui/AnswerBox.tsx';
 import { NUTRIENTS, splitUnit } from '@steady-scatter/core/need';
@@ -5,14 +6,14 @@ import { RATE_AREAS } from '@steady-scatter/core/quantities';
 import { isNutrient } from '@steady-scatter/core/products';
 import { bandText, MISSING, termText } from '@steady-scatter/core/working';
 import type { DeliveredLine, WorksheetAnswer, WorksheetInput } from '@steady-scatter/core/worksheet';
-import { lazy, Suspense } from 'react';
+import { Suspense } from 'react';
 import { useWatch } from 'react-hook-form';
 import { useSheet, useSheetForm } from '../jobs/sheet.tsx';
 import { BigNumber } from '../ui/BigNumber.tsx';
 import { termOf, termShown } from '../ui/termShown.ts';
 import { Bags } from './Bags.tsx';
 
-const BrokenRules = lazy(() => import('../regulations/BrokenRules.tsx'));
+const BrokenRules = lazyPart(() => import('../regulations/BrokenRules.tsx'));
 
 const PART_WORDS = { asked: 'as asked', along: 'comes along', none: 'none' } as const;
 

@@ -1,5 +1,6 @@
+import { lazyPart } from '../../ui/lazyPart.ts';
 import { Box, chakra } from '@chakra-ui/react';
-import { lazy, Suspense, useState } from 'react';
+import { Suspense, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { dayText } from '../../ui/dayText.ts';
 import { NameLink } from '../../ui/NameLink.tsx';
@@ -10,7 +11,7 @@ import { CheckLine } from '../../ui/CheckLine.tsx';
 import { STYLES, styleOf, type Compared } from './compared.ts';
 import { machineHistory } from './machineHistory.ts';
 
-const CompareChart = lazy(() => import('./CompareChart.tsx'));
+const CompareChart = lazyPart(() => import('./CompareChart.tsx'));
 const Cell = chakra('td', { base: { padding: '8px 14px 8px 0', verticalAlign: 'middle' } });
 
 const nameOf = ({ input, on }: Compared): string =>

@@ -2,15 +2,15 @@ import { aimOf, blankCalibration, blankRun, type CalibrationInput } from '@stead
 import { blankRig } from '@steady-scatter/core/machines';
 import { beforeEach, expect, it, vi } from 'vitest';
 import { callDocuments, callEvents } from '../../api/lazyCall.ts';
-import { queries } from '../../api/queries.ts';
+import { freshDevice } from '../../testing/device.ts';
 import { fakeServer } from '../../testing/fakeServer.ts';
 import { takeTests } from './takeTests.ts';
 
 vi.mock('../../api/lazyCall.ts', async (load) => ({ ...(await load<object>()), callDocuments: vi.fn(), callEvents: vi.fn() })); // prettier-ignore
 
 let server: ReturnType<typeof fakeServer>;
-beforeEach(() => {
-  queries.clear();
+beforeEach(async () => {
+  await freshDevice();
   server = fakeServer();
   vi.mocked(callDocuments).mockReset().mockImplementation(server.documents);
   vi.mocked(callEvents).mockReset().mockImplementation(server.events);

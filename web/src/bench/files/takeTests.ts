@@ -1,6 +1,7 @@
 import { openRunOf, withRunIds } from '@steady-scatter/core/testing';
 import { v7 as newId } from 'uuid';
 import { docActs } from '../../documents/docs.ts';
+import { saveNew } from '../../documents/saving.ts';
 import { RIGS } from '../../rigs/useRigs.ts';
 import { CALIBRATIONS, OPEN_RUNS } from '../useCalibrations.ts';
 import type { TestsToTake } from './testsFile.ts';
@@ -20,7 +21,7 @@ export async function takeTests({ rigs, calibrations }: TestsToTake): Promise<()
     for (const { id: from, input } of rigs) {
       const id = rigIds.get(from) ?? newId();
       // oxlint-disable-next-line no-await-in-loop -- one after the other, so that what came is known
-      await rigActs.write(id, { version: 0, input });
+      await saveNew(RIGS, id, input);
       undo.push(() => rigActs.remove(id));
     }
     for (const { id: from, input } of calibrations) {
@@ -31,11 +32,11 @@ export async function takeTests({ rigs, calibrations }: TestsToTake): Promise<()
       // It may be there when one of its runs is not taken.
       undo.push(() => acts.remove(id));
       // oxlint-disable-next-line no-await-in-loop
-      await acts.write(id, { version: 0, input: moved });
+      await saveNew(CALIBRATIONS, id, moved);
       for (const run of moved.runs.filter(({ step }) => step !== '')) {
         undo.push(() => openActs.remove(run.id));
         // oxlint-disable-next-line no-await-in-loop
-        await openActs.write(run.id, { version: 0, input: openRunOf(run, id, moved) });
+        await saveNew(OPEN_RUNS, run.id, openRunOf(run, id, moved));
       }
     }
     return back;

@@ -1,31 +1,37 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
-import type { Kept } from './useLiveDoc.ts';
+import type { DocumentStatus } from '../../documents/useDocument.ts';
+import type { LiveState } from './useLiveDocument.ts';
 
-const WORDS = { kept: 'kept', keeping: 'keeping …', held: 'held in this browser until the server answers' };
+const WORDS: Readonly<Record<Exclude<DocumentStatus, 'refused'>, string>> = {
+  new: 'saved on this device',
+  draft: 'saved on this device',
+  'on-device': 'saved on this device',
+  saved: 'kept',
+};
 
 /** How far what is typed has got. */
-export function KeptNote({ state, onTheirs, onMine }: { state: Kept; onTheirs(): void; onMine(): void }) {
-  if (state === 'elsewhere')
+export function KeptNote({ status, refusal, takeTheirs, saveMine }: LiveState) {
+  if (takeTheirs && saveMine)
     return (
       <Box role="alert" color="warn" fontWeight="semibold">
         ▲ Another device went on with this.{' '}
-        <Button size="sm" minHeight="44px" onClick={onTheirs}>
-          Take theirs
+        <Button size="sm" minHeight="44px" onClick={() => void takeTheirs()}>
+          Show their version
         </Button>{' '}
-        <Button size="sm" minHeight="44px" onClick={onMine}>
-          Keep mine
+        <Button size="sm" minHeight="44px" onClick={() => void saveMine()}>
+          Keep my version
         </Button>
       </Box>
     );
-  if (typeof state === 'object')
+  if (status === 'refused')
     return (
       <Box role="alert" color="warn" fontWeight="semibold">
-        ▲ Not kept yet: {state.refused}
+        ▲ Not kept yet: {refusal?.words}
       </Box>
     );
   return (
     <chakra.span role="status" fontSize="15px" color="ink.soft">
-      {WORDS[state]}
+      {WORDS[status]}
     </chakra.span>
   );
 }

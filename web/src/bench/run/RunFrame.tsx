@@ -1,16 +1,17 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { METHODS, type MethodId } from '@steady-scatter/core/testing';
 import { ArrowLeft } from 'lucide-react';
-import { useSyncExternalStore, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { useCommands } from '../../commands/CommandsProvider.tsx';
-import { waitingRows } from '../../events/waitingRows.ts';
+import type { DocumentStatus } from '../../documents/useDocument.ts';
+import { useOutbox, type Waiting } from '../../outbox/index.ts';
 import { CommandButton } from '../../ui/CommandButton.tsx';
 import { goOnWithEnter } from '../../ui/goOnWithEnter.ts';
 import { TopBar } from '../../ui/TopBar.tsx';
 import { HandOver } from '../HandOver.tsx';
 import { KeptNote } from './KeptNote.tsx';
-import type { Kept, LiveState } from './useLiveDoc.ts';
+import type { LiveState } from './useLiveDocument.ts';
 
 interface FrameProps {
   id: string;
@@ -60,13 +61,23 @@ export function RunFrame({ id, name, round, method, note, hasFoot, children }: F
   );
 }
 
-const RANK = { kept: 0, keeping: 1, held: 2, elsewhere: 4 };
-const rankOf = (state: Kept): number => (typeof state === 'object' ? 3 : RANK[state]);
+const RANK: Readonly<Record<DocumentStatus, number>> = {
+  saved: 0,
+  'on-device': 1,
+  draft: 1,
+  new: 1,
+  refused: 2,
+};
 
 /** How far what is typed of a run, of its calibration and of the runs before has got: whichever has not got as far. */
 export function RunNote({ calibration, of }: { calibration: string; of: readonly LiveState[] }) {
-  const waiting = useSyncExternalStore(waitingRows.subscribe, waitingRows.get);
-  const rows: LiveState = { state: waiting.some(({ row }) => row.subject === calibration) ? 'held' : 'kept' };
-  const worst = [...of, rows].toSorted((a, b) => rankOf(b.state) - rankOf(a.state))[0]!;
-  return <KeptNote state={worst.state} onTheirs={() => void worst.takeTheirs?.()} onMine={() => void worst.keepMine?.()} />; // prettier-ignore
+  const isOne = ({ entry }: Waiting) => entry.what === 'row' && entry.row.subject === calibration;
+  const rows = useOutbox().filter(isOne);
+  const refusal = rows.find((row) => row.refusal)?.refusal ?? null;
+  const appended: LiveState = {
+    status: refusal ? 'refused' : rows.length > 0 ? 'on-device' : 'saved',
+    refusal,
+  };
+  const worst = [...of, appended].toSorted((a, b) => RANK[b.status] - RANK[a.status])[0]!;
+  return <KeptNote {...worst} />;
 }

@@ -12,11 +12,11 @@ import { act, screen, waitFor } from '@testing-library/react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { callDocuments, callEvents } from '../../api/lazyCall.ts';
 import { queries } from '../../api/queries.ts';
-import { keepWaiting } from '../../api/whenBack.ts';
-import { waitingRows } from '../../events/waitingRows.ts';
+import { freshDevice, waitingHere } from '../../testing/device.ts';
 import { fakeServer } from '../../testing/fakeServer.ts';
 import { inApp } from '../../testing/inApp.tsx';
 import RunPage from './RunPage.tsx';
+import { beginOpenRun } from './useOpenRun.ts';
 
 vi.mock('../../api/lazyCall.ts', async (load) => ({ ...(await load<object>()), callDocuments: vi.fn(), callEvents: vi.fn() })); // prettier-ignore
 
@@ -38,12 +38,9 @@ const strip = (id: string, more: Partial<RunInput> = {}): RunInput => ({
 });
 
 let server: ReturnType<typeof fakeServer>;
-beforeEach(() => {
+beforeEach(async () => {
   vi.stubGlobal('scrollTo', () => undefined);
-  localStorage.clear();
-  sessionStorage.clear();
-  for (const { row } of waitingRows.get()) waitingRows.remove(row.id);
-  queries.clear();
+  await freshDevice();
   queries.setDefaultOptions({ queries: { staleTime: Infinity, retry: false } });
   server = fakeServer();
   server.put(KINDS.calibrations, ID, AIM);
@@ -109,13 +106,14 @@ describe('a round', () => {
     await person.click(button('Begin round 1'));
     await screen.findByLabelText('Before the strip');
     await walk(person);
-    expect(screen.getByText('held in this browser until the server answers')).toBeTruthy();
+    expect(screen.getByText('saved on this device')).toBeTruthy();
     await person.click(button(/^Next round at/));
     expect(await screen.findByText(/^round 2/)).toBeTruthy();
-    expect(waitingRows.get()).toHaveLength(1);
-    server.isSilent = false;
-    await act(keepWaiting);
+    await waitFor(() => expect(waitingHere().map(({ entry }) => entry.what)).toEqual(['row', 'document']));
+    act(() => server.comeBack());
+    await waitFor(() => expect(waitingHere()).toEqual([]));
     expect(server.rows.size).toBe(1);
+    expect(server.of('openRuns')).toHaveLength(1);
   });
 
   it('broken off before anything was read it is gone', async () => {
@@ -171,9 +169,8 @@ describe('with other devices', () => {
 
   it('a round that was begun here and never got there is still here after the page was loaded again', async () => {
     server.isSilent = true;
-    const held = { schemaVersion: 1, input: openRunOf(strip('o', { step: 'before' }), ID, AIM) };
-    localStorage.setItem('steady-scatter.openRuns-draft.o', JSON.stringify(held));
-    server.isSilent = false;
+    await beginOpenRun('o', openRunOf(strip('o', { step: 'before' }), ID, AIM));
+    server.comeBack();
     inApp(<RunPage />, `/bench/${ID}/run/o`);
     expect(await screen.findByLabelText('Before the strip')).toHaveProperty('value', '48.00');
     await waitFor(() => expect(server.of('openRuns').map(({ id }) => id)).toEqual(['o']));

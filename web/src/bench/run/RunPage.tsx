@@ -36,8 +36,8 @@ import { ChooseMethod } from './ChooseMethod.tsx';
 import { RunSteps } from './RunSteps.tsx';
 import { TestRunResult } from './TestRunResult.tsx';
 import { RunFrame, RunNote } from './RunFrame.tsx';
-import { useLiveDoc } from './useLiveDoc.ts';
-import { beginOpenRun, hasEnded, useEndRun, useOpenRun } from './useOpenRun.ts';
+import { useLiveDocument, type Live } from './useLiveDocument.ts';
+import { beginOpenRun, hasEnded, useEndRun } from './useOpenRun.ts';
 
 /** What stays the same from one run to the next. */
 const SAME = [
@@ -88,13 +88,13 @@ function useBegin(id: string) {
   const navigate = useNavigate();
   return (input: CalibrationInput, on: CalibrationContext, method: MethodId) => {
     const run = newRun(input, on, method);
-    beginOpenRun(run.id, openRunOf(run, id, input));
+    void beginOpenRun(run.id, openRunOf(run, id, input));
     void navigate(`/bench/${id}/run/${run.id}`, { replace: true });
     window.scrollTo({ top: 0 });
   };
 }
 
-type Aim = ReturnType<typeof useLiveDoc<CalibrationAim>>;
+type Aim = Live<CalibrationAim>;
 
 interface OfCalibration {
   /** The calibration as it stands on the server. */
@@ -145,7 +145,7 @@ function Begin({ doc, aim }: OfCalibration) {
 /** A run on its way: its steps, and what it came to. */
 function LiveRun({ doc, aim, open }: OfCalibration & { open: Doc<OpenRunInput> }) {
   const { id } = doc;
-  const live = useLiveDoc(OPEN_RUNS, open);
+  const live = useLiveDocument(OPEN_RUNS, open);
   const shelf = useMachineShelf(aim.input.rig);
   const run = useMemo(() => runOfOpen(open.id, live.input), [open.id, live.input]);
   const { runs } = doc.input;
@@ -236,7 +236,7 @@ function LiveRun({ doc, aim, open }: OfCalibration & { open: Doc<OpenRunInput> }
 
 /** A run by its id: on its way, done meanwhile, or nowhere. */
 function OneRun({ runId, ...of }: OfCalibration & { runId: string }) {
-  const { doc, error, again } = useOpenRun(runId);
+  const { data: doc, error, refetch } = useDoc(OPEN_RUNS, runId);
   const { id, input } = of.doc;
   const round = input.runs.findIndex((each) => each.id === runId && each.step === '');
   // It ended here: the page that comes next is on its way.
@@ -251,12 +251,12 @@ function OneRun({ runId, ...of }: OfCalibration & { runId: string }) {
       />
     );
   if (doc) return <LiveRun key={runId} {...of} open={doc} />;
-  return <OpeningMessage one={OPEN_RUNS.kind.words.one} home={{ path: `/bench/${id}`, label: 'its calibration' }} error={error} onAgain={again} />; // prettier-ignore
+  return <OpeningMessage one={OPEN_RUNS.kind.words.one} home={{ path: `/bench/${id}`, label: 'its calibration' }} error={error} onAgain={() => void refetch()} />; // prettier-ignore
 }
 
 function OfOne({ doc, runId }: { doc: Doc<CalibrationInput>; runId: string | null }) {
   const stored = useMemo(() => ({ ...doc, input: aimOf(doc.input) }), [doc]);
-  const aim = useLiveDoc(AIMS, stored);
+  const aim = useLiveDocument(AIMS, stored);
   return runId === null ? <Begin doc={doc} aim={aim} /> : <OneRun doc={doc} aim={aim} runId={runId} />;
 }
 

@@ -1,0 +1,83 @@
+import type { Table } from './table.ts';
+
+/** Rows that are at hand at once, and on the device a moment later. */
+export interface HeldTable<Row> {
+  /** Reads what the device has. Before it nothing is there. */
+  open(): Promise<void>;
+  get(key: string): Row | undefined;
+  entries(): readonly (readonly [key: string, row: Row])[];
+  /** Resolves when the device has it; false: it has not, and it is there as long as the page is. */
+  set(key: string, row: Row): Promise<boolean>;
+  remove(key: string): Promise<void>;
+  clear(): Promise<void>;
+  /** Takes a row over that another tab changed. */
+  follow(key: string): Promise<void>;
+  subscribe(listener: () => void): () => void;
+}
+
+/** Holds a table in memory. One write of a row is on its way at a time; the latest of those that come meanwhile follows. */
+export function heldTable<Row>(table: Table<Row>): HeldTable<Row> {
+  const rows = new Map<string, Row>();
+  const writing = new Map<string, Promise<boolean>>();
+  /** What the device did not take: there is nothing to take over in its place. */
+  const unheld = new Set<string>();
+  const listeners = new Set<() => void>();
+  let shown: readonly (readonly [string, Row])[] = [];
+  const show = () => {
+    shown = [...rows];
+    for (const listener of listeners) listener();
+  };
+  const writeNow = async (key: string): Promise<boolean> => {
+    for (;;) {
+      const row = rows.get(key);
+      // oxlint-disable-next-line no-await-in-loop -- what came meanwhile follows
+      const isHeld = row === undefined ? (await table.removeMany([key]), true) : await table.setMany([[key, row]]); // prettier-ignore
+      if (rows.get(key) !== row) continue;
+      if (isHeld) unheld.delete(key);
+      else unheld.add(key);
+      return isHeld;
+    }
+  };
+  const write = (key: string): Promise<boolean> => {
+    const known = writing.get(key);
+    if (known) return known;
+    const begun = writeNow(key).finally(() => writing.delete(key));
+    writing.set(key, begun);
+    return begun;
+  };
+  return {
+    async open() {
+      for (const [key, row] of await table.entries()) if (!rows.has(key)) rows.set(key, row);
+      show();
+    },
+    get: (key) => rows.get(key),
+    entries: () => shown,
+    set(key, row) {
+      rows.set(key, row);
+      show();
+      return write(key);
+    },
+    async remove(key) {
+      if (!rows.delete(key)) return;
+      show();
+      await write(key);
+    },
+    async clear() {
+      rows.clear();
+      show();
+      await table.clear();
+    },
+    async follow(key) {
+      await writing.get(key);
+      if (unheld.has(key)) return;
+      const row = await table.get(key);
+      if (row === undefined) rows.delete(key);
+      else rows.set(key, row);
+      show();
+    },
+    subscribe(listener) {
+      listeners.add(listener);
+      return () => void listeners.delete(listener);
+    },
+  };
+}

@@ -1,0 +1,119 @@
+import { Box, Button, chakra } from '@chakra-ui/react';
+import { differencesBetween, merged, type Difference, type Side } from '@steady-scatter/core/fields';
+import { useId, useMemo, useState } from 'react';
+import { Panel } from '../ui/Panel.tsx';
+import { placeOf, valueText } from './fieldWords.ts';
+import type { Conflict } from './useDocument.ts';
+
+export interface ConflictProps<Input> {
+  /** What one of the kind is called. */
+  one: string;
+  conflict: Conflict<Input>;
+  /** Saves this over what stands on the server. */
+  onSave(input: Input): void;
+  onTakeTheirs(): void;
+  onClose(): void;
+}
+
+const WHOSE = { mine: 'Mine', theirs: 'Theirs' } as const;
+
+interface ChoiceProps {
+  label: string;
+  difference: Difference;
+  side: Side;
+  onChoose(side: Side): void;
+}
+
+/** One value that differs: both sides as they read, one of them chosen, and who changed it. */
+function ValueChoice({ label, difference, side, onChoose }: ChoiceProps) {
+  const name = useId();
+  return (
+    <Box as="fieldset" borderTopWidth="1px" borderColor="line" paddingY="10px">
+      <chakra.legend fontSize="15px" fontWeight="semibold" color="ink.soft" float="left" width="100%">
+        {label}
+        {difference.changedBy === 'both' && <chakra.span color="warn"> · both changed it</chakra.span>}
+      </chakra.legend>
+      <Box display="grid" gridTemplateColumns={{ base: '1fr', md: '1fr 1fr' }} gap="6px 16px" clear="both">
+        {(['mine', 'theirs'] as const).map((choice) => (
+          <chakra.label
+            key={choice}
+            display="flex"
+            gap="10px"
+            alignItems="center"
+            minHeight="44px"
+            cursor="pointer"
+            overflowWrap="anywhere"
+          >
+            <input type="radio" name={name} checked={side === choice} onChange={() => onChoose(choice)} />
+            <span>
+              <chakra.span color="ink.soft">{WHOSE[choice]}: </chakra.span>
+              <b>{valueText(difference[choice]) ?? 'not there'}</b>
+            </span>
+          </chakra.label>
+        ))}
+      </Box>
+    </Box>
+  );
+}
+
+const Deleted = <Input,>({ one, conflict, onSave, onTakeTheirs, onClose }: ConflictProps<Input>) => (
+  <Panel
+    title="Deleted elsewhere"
+    onClose={onClose}
+    footer={
+      <>
+        <Button onClick={onTakeTheirs}>Leave it deleted</Button>
+        <Button variant="solid" onClick={() => onSave(conflict.mine)}>
+          Restore it with mine
+        </Button>
+      </>
+    }
+  >
+    Somebody deleted this {one} since you opened it. What you typed is still on this screen.
+  </Panel>
+);
+
+/** What two people changed on one thing, value by value; each side is proposed where it alone changed something. */
+export default function ConflictDialog<Input>(props: ConflictProps<Input>) {
+  const { one, conflict, onSave, onTakeTheirs, onClose } = props;
+  const { base, mine, theirs } = conflict;
+  const [chosen, setChosen] = useState<Readonly<Record<string, Side>>>({});
+  const found = useMemo(
+    () => (theirs ? differencesBetween(base ?? undefined, mine, theirs.input) : []),
+    [base, mine, theirs],
+  );
+  if (!theirs) return <Deleted {...props} />;
+  const proposed = new Map(found.map(({ path, changedBy }) => [path, changedBy === 'theirs' ? 'theirs' : 'mine'] as const)); // prettier-ignore
+  const sideOf = (path: string): Side => chosen[path] ?? proposed.get(path) ?? 'mine';
+  return (
+    <Panel
+      title="Changed elsewhere"
+      size="lg"
+      onClose={onClose}
+      footer={
+        <>
+          <Button onClick={onTakeTheirs}>Show their version</Button>
+          <Button onClick={() => onSave(mine)}>Keep my version</Button>
+          <Button variant="solid" onClick={() => onSave(merged(mine, theirs.input, sideOf))}>
+            Save what is chosen
+          </Button>
+        </>
+      }
+    >
+      <Box marginBottom="10px">
+        {found.length === 0
+          ? 'Both sides read the same; keep either.'
+          : `Somebody saved a change of this ${one} since you opened it. Choose value by value, or one side as a whole.`}
+      </Box>
+      {found.map((difference) => (
+        <ValueChoice
+          key={difference.path}
+          label={placeOf(difference, mine, theirs.input)}
+          difference={difference}
+          side={sideOf(difference.path)}
+          onChoose={(side) => setChosen({ ...chosen, [difference.path]: side })}
+        />
+      ))}
+    </Panel>
+  );
+}

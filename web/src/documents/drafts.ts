@@ -1,0 +1,158 @@
+import { isJson, upgraded, type Json } from '@steady-scatter/core/fields';
+import { useEffect, useState } from 'react';
+import { v7 as newId } from 'uuid';
+import { heldTable, tableOf, tabsOf } from '../device/index.ts';
+import type { Base } from '../outbox/entries.ts';
+import type { DocumentKind } from './documentKind.ts';
+
+/** What is typed and not saved yet: as it was typed, by which schema, and what it started from. */
+interface DraftRow {
+  readonly schemaVersion: number;
+  readonly input: unknown;
+  /** Null: of an earlier version of the app, which did not note it. */
+  readonly base: Base | null;
+  readonly at: number;
+}
+
+export interface Draft<Input> {
+  readonly input: Input;
+  readonly base: { readonly version: number; readonly input: Input } | null;
+}
+
+/** What a draft is called by its kind: as much of it as drafts need. */
+interface DraftKind<Input> {
+  readonly kind: Pick<DocumentKind<Input>['kind'], 'name' | 'schemaVersion' | 'upgrades'> & {
+    readonly schema: { parse(value: unknown): Input };
+  };
+}
+
+/** All that is typed on this device and not saved. */
+export const drafts = heldTable(tableOf<DraftRow>('drafts'));
+const tabs = tabsOf<{ readonly key: string }>('drafts');
+
+const TAB_KEY = 'steady-scatter.tab';
+
+/** What tells this tab from others of the browser, also after a reload: two on one job do not take each other's text. */
+function tabId(): string {
+  try {
+    const known = sessionStorage.getItem(TAB_KEY);
+    if (known) return known;
+    const made = newId();
+    sessionStorage.setItem(TAB_KEY, made);
+    return made;
+  } catch {
+    return 'tab';
+  }
+}
+
+const prefixOf = (name: string, heldAs: string): string => `${name}:${heldAs}:`;
+const keyOf = (name: string, heldAs: string): string => `${prefixOf(name, heldAs)}${tabId()}`;
+
+/** The rows of a draft, of whichever tab: this tab's, then the latest. */
+function rowsOf(name: string, heldAs: string): readonly (readonly [key: string, row: DraftRow])[] {
+  const own = keyOf(name, heldAs);
+  return drafts
+    .entries()
+    .filter(([key]) => key.startsWith(prefixOf(name, heldAs)))
+    .toSorted(([a, { at: first }], [b, { at: second }]) => Number(b === own) - Number(a === own) || second - first); // prettier-ignore
+}
+
+/** Drafts of other tabs that this one went on with, by what they are of. */
+const begun = new Map<string, string>();
+
+/** What is typed of a thing and not saved yet; null when there is nothing that this version can use. */
+export function openDraft<Input>({ kind }: DraftKind<Input>, heldAs: string): Draft<Input> | null {
+  const [found] = rowsOf(kind.name, heldAs);
+  if (!found) return null;
+  const [key, { schemaVersion, input, base }] = found;
+  try {
+    if (schemaVersion > kind.schemaVersion) return null;
+    const read = (value: unknown) => kind.schema.parse(upgraded(kind.upgrades, schemaVersion, value as Json));
+    const draft = { input: read(input), base: base && { version: base.version, input: read(base.input) } };
+    begun.set(prefixOf(kind.name, heldAs), key);
+    return draft;
+  } catch {
+    return null;
+  }
+}
+
+/** Holds what is typed; false: this device does not, it is there as long as the page is. */
+export function holdDraft<Input>({ kind }: DraftKind<Input>, heldAs: string, { input, base }: Draft<Input>): Promise<boolean> {
+  const key = keyOf(kind.name, heldAs);
+  const held = drafts.set(key, { schemaVersion: kind.schemaVersion, input, base, at: Date.now() });
+  void held.then(() => tabs.tell({ key }));
+  return held;
+} // prettier-ignore
+
+/** Lets go what was typed of a thing here; what another tab is at stays, unless this one began with it. */
+export function dropDraft<Input>({ kind }: DraftKind<Input>, heldAs: string): void {
+  const prefix = prefixOf(kind.name, heldAs);
+  for (const key of new Set([keyOf(kind.name, heldAs), begun.get(prefix)])) {
+    if (key === undefined || drafts.get(key) === undefined) continue;
+    void drafts.remove(key).then(() => tabs.tell({ key }));
+  }
+  begun.delete(prefix);
+}
+
+/** True once another tab of this browser types on the same thing. */
+export function useOtherTab(name: string, heldAs: string): boolean {
+  const [other, setOther] = useState(false);
+  useEffect(
+    () =>
+      tabs.hear(({ key }) => {
+        if (key.startsWith(prefixOf(name, heldAs)) && key !== keyOf(name, heldAs))
+          void drafts.follow(key).then(() => setOther(drafts.get(key) !== undefined));
+      }),
+    [name, heldAs],
+  );
+  return other;
+}
+
+/** Names that drafts of earlier versions of the app were held under. */
+const EARLIER = [
+  {
+    pattern: /^steady-scatter\.draft\.(.+)$/,
+    name: () => 'jobs',
+    heldAs: (found: RegExpExecArray) => found[1],
+  },
+  { pattern: /^steady-scatter\.mix$/, name: () => 'mix', heldAs: () => 'new' },
+  { pattern: /^steady-scatter\.([\w-]+)-draft\.(.+)$/, name: (found: string) => found.replace(/-(\w)/g, (_, letter: string) => letter.toUpperCase()), heldAs: (found: RegExpExecArray) => found[2] }, // prettier-ignore
+];
+/** The first schema of jobs had a number of its own. */
+const FIRST_FORMAT = 3;
+
+/** What an earlier version held of a draft: its schema beside it, or the input alone, of the first. */
+function readEarlier(text: string): DraftRow | null {
+  const held: unknown = JSON.parse(text);
+  if (!isJson(held)) return null;
+  const { schemaVersion, format, baseVersion, form, input = form } = held;
+  if (!isJson(input)) return { schemaVersion: 1, input: held, base: null, at: 0 };
+  const version = typeof schemaVersion === 'number' ? schemaVersion : format === FIRST_FORMAT ? 1 : null;
+  if (version === null) return null;
+  return { schemaVersion: version, input, base: typeof baseVersion === 'number' ? { version: baseVersion, input } : null, at: 0 }; // prettier-ignore
+}
+
+/** Takes over what earlier versions of the app held in the browser's other store. */
+async function takeEarlier(store: Storage): Promise<void> {
+  for (const key of Object.keys(store)) {
+    const match = EARLIER.flatMap(({ pattern, name, heldAs }) => {
+      const found = pattern.exec(key);
+      return found ? [{ name: name(found[1] ?? ''), heldAs: heldAs(found) ?? '' }] : [];
+    })[0];
+    if (!match) continue;
+    const row = readEarlier(store.getItem(key) ?? 'null');
+    // oxlint-disable-next-line no-await-in-loop -- gone from there only once it is here
+    if (!row || (await drafts.set(`${prefixOf(match.name, match.heldAs)}earlier`, row)))
+      store.removeItem(key);
+  }
+}
+
+/** Reads what is held. Before it nothing is. */
+export async function openDrafts(): Promise<void> {
+  await drafts.open();
+  try {
+    await takeEarlier(localStorage);
+  } catch {
+    // A browser that forbids its store holds none.
+  }
+}

@@ -1,0 +1,75 @@
+import { Box, Button, chakra } from '@chakra-ui/react';
+import { KINDS } from '@steady-scatter/contract';
+import { Link } from 'react-router';
+import { HOMES } from '../documents/homes.ts';
+import { outbox, useOutbox, type Entry, type Waiting } from '../outbox/index.ts';
+import { dayText } from '../ui/dayText.ts';
+import { Panel } from '../ui/Panel.tsx';
+import { saveFile } from '../ui/saveFile.ts';
+
+/** Where somebody decides what becomes of one that was refused. */
+const pageOf = (entry: Entry): string =>
+  entry.what === 'document' ? `${HOMES[entry.kind].path}/${entry.documentId}` : `/bench/${entry.row.subject}`;
+
+const whatOf = (entry: Entry): string =>
+  entry.what === 'document' ? KINDS[entry.kind].words.one : 'test run';
+
+function Act({ children, onClick }: { children: string; onClick(): void }) {
+  return (
+    <Button minHeight="44px" onClick={onClick}>
+      {children}
+    </Button>
+  );
+}
+
+/** What can be done about one that was refused. */
+function Acts({ entry, refusal, onClose }: Waiting & { onClose(): void }) {
+  if (!refusal) return null;
+  return (
+    <Box display="flex" gap="10px" flexWrap="wrap" marginTop="6px">
+      {refusal.code === 'changed-elsewhere' && (
+        <Button asChild minHeight="44px" variant="solid">
+          <Link to={pageOf(entry)} onClick={onClose}>
+            Compare
+          </Link>
+        </Button>
+      )}
+      {refusal.code === 'other-installation' ? (
+        <Act onClick={() => void outbox.adopt(entry.id)}>Send it here</Act>
+      ) : (
+        refusal.code !== 'changed-elsewhere' && (
+          <Act onClick={() => void outbox.again(entry.id)}>Send again</Act>
+        )
+      )}
+      <Act onClick={() => void outbox.drop(entry.id)}>Delete from this device</Act>
+    </Box>
+  );
+}
+
+/** What was saved on this device and is not on the server: what waits, and what somebody has to decide on. */
+export default function OutboxPanel({ onClose }: { onClose(): void }) {
+  const all = useOutbox();
+  const save = () => saveFile('not-on-the-server.json', 'application/json', JSON.stringify(all, null, 2));
+  return (
+    <Panel
+      title="On this device, not on the server"
+      size="lg"
+      onClose={onClose}
+      footer={<Button onClick={save}>Export JSON</Button>}
+    >
+      {all.length === 0 && 'Everything is on the server.'}
+      {all.map((waiting) => (
+        <Box key={waiting.entry.id} borderTopWidth="1px" borderColor="line" paddingY="10px">
+          <b>{waiting.entry.name}</b>{' '}
+          <chakra.span color="ink.soft">
+            {whatOf(waiting.entry)}, {dayText(waiting.entry.at.slice(0, 10))}
+          </chakra.span>
+          <Box color={waiting.refusal ? 'warn' : 'ink.soft'}>
+            {waiting.refusal ? `▲ ${waiting.refusal.words}` : 'Waits until the server answers.'}
+          </Box>
+          <Acts {...waiting} onClose={onClose} />
+        </Box>
+      ))}
+    </Panel>
+  );
+}
