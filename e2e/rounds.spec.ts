@@ -1,20 +1,17 @@
 import { expect, test, type Page } from '@playwright/test';
-import { answer, bigNumber, expectAccessible, lineText, next, PHONE, plain, startRounds } from './support.ts';
+import {
+  answer,
+  bigNumber,
+  expectAccessible,
+  lineText,
+  next,
+  PHONE,
+  plain,
+  startRounds,
+  strip,
+} from './support.ts';
 
 const mark = async (page: Page) => plain((await bigNumber(page).textContent()) ?? '');
-
-/** From setting the mark on: weighs in, keeps the strip, walks without a watch, weighs out. */
-async function strip(page: Page, before: string, after: string) {
-  await next(page);
-  await page.getByLabel('Before the strip').fill(before);
-  await next(page);
-  await page.getByLabel('Length of the strip').fill('100');
-  await next(page);
-  await next(page);
-  await page.getByLabel('After the strip').fill(after);
-  await page.getByRole('button', { name: 'What did it come to?' }).click();
-  await expect(page.getByRole('region', { name: 'What it came to' })).toBeVisible();
-}
 
 test.describe('on a phone', () => {
   test.use(PHONE);

@@ -117,3 +117,16 @@ export async function startRounds(page: Page, name: string, machine: string, rat
   await page.getByRole('button', { name: 'Start round 1' }).click();
   await expect(page.getByRole('region', { name: 'Plan' })).toBeVisible();
 } // prettier-ignore
+
+/** From setting the mark on: weighs in, keeps the strip, walks without a watch, weighs out. */
+export async function strip(page: Page, before: string, after: string) {
+  await next(page);
+  await page.getByLabel('Before the strip').fill(before);
+  await next(page);
+  await page.getByLabel('Length of the strip').fill('100');
+  await next(page);
+  await next(page);
+  await page.getByLabel('After the strip').fill(after);
+  await page.getByRole('button', { name: 'What did it come to?' }).click();
+  await expect(page.getByRole('region', { name: 'What it came to' })).toBeVisible();
+}

@@ -1,3 +1,4 @@
+import { PartialNote } from './PartialNote.tsx';
 import { Box, Button, chakra } from '@chakra-ui/react';
 import type { Kind, ListAsk, ReadableOf, SummaryHead, SummaryOf } from '@steady-scatter/contract';
 import { Download, Plus } from 'lucide-react';
@@ -155,6 +156,7 @@ export function DocList<Of extends Kind>(props: Props<Of>) {
       </TopBar>
       {tabs}
       <Box as="main" id="main" padding={{ base: '0 16px 24px', md: '4px 24px 24px' }}>
+        <PartialNote />
         {(q !== '' || total > FEW) && <SearchField label={`Look for a ${words.one}`} {...search} />}
         {list.data && lines.length === 0 && (
           <Box padding="20px 0" fontSize="18px" maxWidth="600px">

@@ -13,6 +13,7 @@ import { useNotices } from '../ui/notices.tsx';
 import { TopBar } from '../ui/TopBar.tsx';
 import { dayText } from '../ui/dayText.ts';
 import { readable, useList } from '../documents/docs.ts';
+import { PartialNote } from '../documents/PartialNote.tsx';
 import { MoreButton } from '../documents/MoreButton.tsx';
 import { saveRaw } from '../documents/saveRaw.ts';
 import { FEW, SearchField } from '../documents/SearchField.tsx';
@@ -220,6 +221,7 @@ export default function JobsPage() {
         </chakra.h1>
       </TopBar>
       <Box as="main" id="main" padding={{ base: '0 16px 24px', md: '4px 24px 24px' }}>
+        <PartialNote />
         {(q !== '' || (data && data.total > FEW)) && <SearchField label="Look for a job" {...search} />}
         {data?.lines.length === 0 &&
           (q === '' ? <Empty /> : <Box paddingY="20px">No match. Look with fewer letters.</Box>)}

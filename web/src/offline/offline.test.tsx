@@ -34,9 +34,9 @@ beforeEach(async () => {
   vi.mocked(callServer).mockReset().mockImplementation(async (kind, verb, { params = {}, query = {} }) => {
     asked.push(`${kind.name} ${verb}`);
     const own = [...stored.documents.values()].filter((each) => each.kind === kind.name);
-    if (verb === 'several') return { documents: String(query['ids'] as string).split(',').flatMap((id) => stored.documents.get(id) ?? []), unreadable: [] };
+    if (verb === 'several') return { documents: (query['ids'] as string).split(',').flatMap((id) => stored.documents.get(id) ?? []), unreadable: [] };
     if (verb === 'read') return stored.documents.get(String(params['id']));
-    const items = own.map((doc) => ({ ...kind.summarise(doc.input, kind.evaluate(doc.input)), id: doc.id, version: doc.version, isReadable: true, isSample: false, name: kind.nameOf(doc.input), changedAt: doc.changedAt, of: 'server' }));
+    const items = own.map((doc) => Object.assign({}, kind.summarise(doc.input, kind.evaluate(doc.input)), { id: doc.id, version: doc.version, isReadable: true, isSample: false, name: kind.nameOf(doc.input), changedAt: doc.changedAt, of: 'server' }));
     const from = Number(query['cursor'] ?? 0);
     return { items: items.slice(from, from + 2), next: from + 2 < items.length ? String(from + 2) : null, total: items.length };
   });

@@ -1,3 +1,4 @@
+import { PartialNote } from '../documents/PartialNote.tsx';
 import { Box, Button, chakra } from '@chakra-ui/react';
 import type { products, SummaryHead } from '@steady-scatter/contract';
 import { PRODUCT_KIND_IDS, PRODUCT_KINDS } from '@steady-scatter/core/products';
@@ -236,6 +237,7 @@ export default function ShelfPage() {
       </TopBar>
       <ShelfTabs />
       <Box as="main" id="main" padding={{ base: '0 16px 24px', md: '4px 24px 24px' }}>
+        <PartialNote />
         <Box display="flex" flexWrap="wrap" gap="10px" marginBottom="10px">
           <SearchField label="Look for a product" placeholder="Name, grade, lot, note" {...search} />
           <Kind aria-label="Kind of product" value={kind} onChange={(event) => setKind(event.target.value)}>

@@ -1,0 +1,14 @@
+import { Box } from '@chakra-ui/react';
+import { useSyncExternalStore } from 'react';
+import { connectionStore } from '../api/connection.ts';
+
+/** Says that a list is not all there is. */
+export function PartialNote() {
+  const { reachable } = useSyncExternalStore(connectionStore.subscribe, connectionStore.get);
+  if (reachable) return null;
+  return (
+    <Box role="note" color="ink.soft" marginBottom="10px">
+      No connection: this is what this device has.
+    </Box>
+  );
+}
