@@ -9,7 +9,7 @@ test.describe('when it goes wrong', () => {
     await typeSheet(page, 'Kept after a break');
     await context.setOffline(true);
     await keep(page, 'Keep this job');
-    await expect(page.getByText('The server does not answer. You can go on')).toBeVisible();
+    await expect(page.getByText('The server does not answer.')).toBeVisible();
     await expect(page.getByText('saved on this device', { exact: true })).toBeVisible();
     await expect(page).toHaveURL(/\/jobs\/[0-9a-f-]{36}$/);
     await expectAccessible(page);

@@ -43,7 +43,7 @@ it('what the server does not take is told until somebody decides', async () => {
   server.refuses = 'The day is none.';
   await act(async () => void (await add('8')));
   expect(strip(/1 not taken by the server/)).toBeTruthy();
-  await person.click(screen.getByRole('button', { name: 'Show' }));
+  await person.click(screen.getByRole('button', { name: 'Decide' }));
   expect(await screen.findByText('▲ The day is none.')).toBeTruthy();
   server.refuses = null;
   await person.click(screen.getByRole('button', { name: 'Send again' }));
@@ -55,7 +55,7 @@ it('and can be deleted from the device', async () => {
   const person = inApp(<ConnectionBanner />);
   server.refuses = 'The day is none.';
   await act(async () => void (await add('8')));
-  await person.click(screen.getByRole('button', { name: 'Show' }));
+  await person.click(screen.getByRole('button', { name: 'Decide' }));
   await person.click(await screen.findByRole('button', { name: 'Delete from this device' }));
   await waitFor(() => expect(waitingHere()).toEqual([]));
   expect(server.rows.size).toBe(0);

@@ -22,7 +22,7 @@ const Strip = ({ children }: { children: ReactNode }) => (
     paddingX={{ base: '16px', md: '24px' }}
     paddingY="8px"
     display="flex"
-    gap="14px"
+    gap="6px 12px"
     alignItems="center"
     flexWrap="wrap"
     fontWeight="semibold"
@@ -30,6 +30,12 @@ const Strip = ({ children }: { children: ReactNode }) => (
   >
     {children}
   </Box>
+);
+
+const StripButton = ({ children, onClick }: { children: string; onClick(): void }) => (
+  <Button size="sm" minHeight="44px" bg="paper" color="ink" onClick={onClick}>
+    {children}
+  </Button>
 );
 
 const askHealth = (): void => void call('health').catch(() => undefined);
@@ -50,15 +56,9 @@ function useComeback(reachable: boolean) {
   }, [reachable, notices]);
 }
 
-/** "2 saved on this device alone, 1 not taken by the server." */
-const outboxText = (waiting: number, refused: number): string =>
-  [
-    waiting > 0 && `${waiting} saved on this device, not on the server yet`,
-    refused > 0 && `${refused} not taken by the server: decide what to do`,
-  ]
-    .filter(Boolean)
-    .join('; ')
-    .concat('.');
+/** That nothing answers, and what waits for it. */
+const silenceText = (waiting: number): string =>
+  `The server does not answer. ${waiting > 0 ? `${waiting} saved on this device, not on the server yet.` : 'You can go on.'}`;
 
 /** Says when the server does not answer, what waits on this device, when this browser holds nothing, and when this device's clock is far off. */
 export function ConnectionBanner() {
@@ -76,19 +76,15 @@ export function ConnectionBanner() {
     <>
       {!reachable && (
         <Strip>
-          The server does not answer. You can go on: what you save stays on this device and is sent when it
-          answers.
-          <Button size="sm" minHeight="44px" bg="paper" color="ink" onClick={askHealth}>
-            Try now
-          </Button>
+          {silenceText(waiting.length - refused)}
+          <StripButton onClick={askHealth}>Try now</StripButton>
+          {waiting.length > 0 && <StripButton onClick={() => setOpen(true)}>Show</StripButton>}
         </Strip>
       )}
-      {(refused > 0 || (!reachable && waiting.length > 0)) && (
+      {refused > 0 && (
         <Strip>
-          {outboxText(waiting.length - refused, refused)}
-          <Button size="sm" minHeight="44px" bg="paper" color="ink" onClick={() => setOpen(true)}>
-            Show
-          </Button>
+          {refused} not taken by the server: decide what to do.
+          <StripButton onClick={() => setOpen(true)}>Decide</StripButton>
         </Strip>
       )}
       {isOpen && (
@@ -99,9 +95,7 @@ export function ConnectionBanner() {
       {updated && (
         <Strip>
           New version available. What you typed stays.
-          <Button size="sm" minHeight="44px" bg="paper" color="ink" onClick={takeUpdate}>
-            Load it
-          </Button>
+          <StripButton onClick={takeUpdate}>Load it</StripButton>
         </Strip>
       )}
       {!holds && (
