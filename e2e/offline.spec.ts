@@ -1,25 +1,5 @@
 import { expect, test, type BrowserContext, type Page } from '@playwright/test';
-import { expectAccessible, keep, next, PHONE, startRounds, strip, typeSheet } from './support.ts';
-
-/** Waits until the app's files and the crew's documents are on the device. */
-async function settled(page: Page): Promise<void> {
-  await page.goto('/');
-  await page.evaluate(async () => {
-    await navigator.serviceWorker.ready;
-    const caught = () =>
-      new Promise<boolean>((resolve) => {
-        const asked = indexedDB.open('steady-scatter-caught-up');
-        asked.addEventListener('success', () => {
-          const found = asked.result.objectStoreNames.contains('rows')
-            ? asked.result.transaction('rows').objectStore('rows').count()
-            : null;
-          if (!found) resolve(false);
-          else found.addEventListener('success', () => resolve(found.result > 0));
-        });
-      });
-    while (!(await caught())) await new Promise((resolve) => setTimeout(resolve, 200));
-  });
-}
+import { expectAccessible, keep, next, PHONE, settled, startRounds, strip, typeSheet } from './support.ts';
 
 /** The server is gone, and what the page has loaded too. */
 async function coldWithout(context: BrowserContext, page: Page, path: string): Promise<void> {

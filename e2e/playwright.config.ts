@@ -44,7 +44,8 @@ export default defineConfig({
     command: 'node scripts/start.mjs',
     cwd: root,
     url: `http://localhost:${port}/api/health`,
-    env: { STEADY_DATA: data, PORT: port },
+    // With an address it serves HTTPS too, on the port after it.
+    env: { STEADY_DATA: data, PORT: port, HOST: '127.0.0.1' },
     gracefulShutdown: { signal: 'SIGTERM', timeout: 15_000 },
     timeout: 120_000,
   },

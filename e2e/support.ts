@@ -130,3 +130,23 @@ export async function strip(page: Page, before: string, after: string) {
   await page.getByRole('button', { name: 'What did it come to?' }).click();
   await expect(page.getByRole('region', { name: 'What it came to' })).toBeVisible();
 }
+
+/** Waits until the app's files and the crew's documents are on the device. */
+export async function settled(page: Page): Promise<void> {
+  await page.goto('/');
+  await page.evaluate(async () => {
+    await navigator.serviceWorker.ready;
+    const caught = () =>
+      new Promise<boolean>((resolve) => {
+        const asked = indexedDB.open('steady-scatter-caught-up');
+        asked.addEventListener('success', () => {
+          const found = asked.result.objectStoreNames.contains('rows')
+            ? asked.result.transaction('rows').objectStore('rows').count()
+            : null;
+          if (!found) resolve(false);
+          else found.addEventListener('success', () => resolve(found.result > 0));
+        });
+      });
+    while (!(await caught())) await new Promise((resolve) => setTimeout(resolve, 200));
+  });
+}

@@ -4,6 +4,7 @@ import { existsSync, mkdirSync, readFileSync, renameSync } from 'node:fs';
 import { basename, dirname, join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { ensureBuilt } from './lib/build.mjs';
+import { certificatesFor } from './lib/certificates.mjs';
 import { connectionFile, openDatabase, stopDatabase } from './lib/database.mjs';
 import { ensureDebian } from './lib/packages.mjs';
 import { dataFolder, SERVER_BUNDLE, WEB_ROOT } from './lib/places.mjs';
@@ -69,7 +70,9 @@ function giveWayTo(other) {
 }
 giveWayTo(otherStart(folder));
 
-/** @typedef {{ address: string, port: number, addresses: readonly string[], code: string | null, close(): Promise<void> }} RunningServer */
+/** @type {import('./lib/certificates.mjs').Certificates | null} where the network is let in */
+let certificates = null;
+/** @typedef {{ secureAddresses: readonly string[], address: string, port: number, addresses: readonly string[], code: string | null, close(): Promise<void> }} RunningServer */
 /** @type {Promise<unknown>} */
 let opening = Promise.resolve();
 /** @type {ReturnType<typeof watchDatabase> | null} */
@@ -126,6 +129,7 @@ async function serve(program, serverFolder, webRoot) {
       host,
       publicUrl,
       trustProxy,
+      ...(certificates && { certificates }),
       requestsPerMinute: Number(process.env['REQUESTS_PER_MINUTE']) || undefined,
       code: server?.code,
       say,
@@ -146,7 +150,9 @@ async function serve(program, serverFolder, webRoot) {
   noteAddress(folder, user, server.address);
   say(`Steady Scatter is ready: ${server.address}   (Ctrl-C stops it)`);
   if (server.code) {
-    say(`On this network: ${server.addresses.join(', ') || host}`);
+    if (server.secureAddresses.length > 0)
+      say(`On this network, encrypted: ${server.secureAddresses.join(', ')}`);
+    say(`On this network: ${server.addresses.join(', ') || host}   (not encrypted: no work without a network once the page is closed)`); // prettier-ignore
     say(`A device is asked once for this code: ${server.code}`);
   }
 }
@@ -161,6 +167,7 @@ try {
   const built = ensureBuilt();
   await ensureDebian('mariadb');
   opening = openDatabase(folder);
+  if (host) certificates = await certificatesFor(folder, user, { cert: process.env['TLS_CERT'], key: process.env['TLS_KEY'] }); // prettier-ignore
   await Promise.all([built, opening]);
   const [serverFolder = '', webRoot = ''] = readablePrograms([dirname(SERVER_BUNDLE), WEB_ROOT], user);
   become(user);

@@ -1,6 +1,14 @@
 // Contract: the only description of the wire and of what is stored. Zod schemas and the route table; types are inferred from them.
 // Wrong input is described by core's own sentences, each at its field.
-export { device, here, INSTALLATION_HEADER, pairing, type Device, type Here } from './devices.ts';
+export {
+  AUTHORITY_PATH,
+  device,
+  here,
+  INSTALLATION_HEADER,
+  pairing,
+  type Device,
+  type Here,
+} from './devices.ts';
 export {
   documentBatch,
   documentIds,

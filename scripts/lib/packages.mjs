@@ -11,6 +11,7 @@ const STAMP = join(ROOT, 'node_modules', '.steady-lock');
 /** Programs the project needs, by the Debian packages that bring them. */
 const DEBIAN = {
   mariadb: { program: 'mariadbd', packages: ['mariadb-server-core', 'mariadb-client-core'] },
+  openssl: { program: 'openssl', packages: ['openssl'] },
   chromium: { program: 'chromium-headless-shell', packages: ['chromium-headless-shell'] },
 };
 

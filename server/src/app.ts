@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { IncomingMessage, ServerResponse } from 'node:http';
 import { join } from 'node:path';
 import { constants } from 'node:zlib';
-import { EVENTS, KIND_NAMES, type EventKind, type Kind } from '@steady-scatter/contract';
+import { AUTHORITY_PATH, EVENTS, KIND_NAMES, type EventKind, type Kind } from '@steady-scatter/contract';
 import compression from 'compression';
 import express, { Router, type Express, type RequestHandler } from 'express';
 import { ipKeyGenerator, rateLimit } from 'express-rate-limit';
@@ -148,6 +148,11 @@ export function createApp(wiring: Wiring): Express {
   app.use(securityHeaders);
   // The quickest level makes lists about a fifth of their size; the others cost more than they spare.
   app.use(compression({ level: constants.Z_BEST_SPEED }));
+  const { authority } = network;
+  if (authority)
+    app.get(AUTHORITY_PATH, (_request, response) => {
+      response.type('application/x-x509-ca-cert').attachment('steady-scatter.crt').send(authority);
+    });
   app.use('/api', notStored);
   app.use(
     '/api',

@@ -2,6 +2,7 @@
 // startServer is the one door for the start script; everything else is wired in app.ts.
 import { randomInt } from 'node:crypto';
 import { createServer } from 'node:http';
+import { createServer as createSecureServer } from 'node:https';
 import { join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
 import { createApp } from './app.ts';
@@ -35,6 +36,8 @@ export interface ServerOptions {
   readonly publicUrl?: string;
   /** Addresses of proxies that may say for whom they ask. */
   readonly trustProxy?: readonly string[];
+  /** What HTTPS is served with, beside HTTP, on the port after it; PEM. */
+  readonly certificates?: Certificates;
   /** Most requests to the API from one address in a minute. */
   readonly requestsPerMinute?: number;
   /** The code to pair with, where it was told before; without one a new one. */
@@ -49,12 +52,21 @@ export interface ServerOptions {
   restore?(archive: string): Promise<void>;
 }
 
+/** A key, a certificate for it, and the authority that a phone has to trust for it; null: it trusts it already. */
+export interface Certificates {
+  readonly key: string;
+  readonly cert: string;
+  readonly authority: string | null;
+}
+
 export interface RunningServer {
   /** Where a person on this machine finds the page. */
   readonly address: string;
   readonly port: number;
   /** Addresses on the local network, and the code to pair with; none where it is not let in. */
   readonly addresses: readonly string[];
+  /** The same by HTTPS. */
+  readonly secureAddresses: readonly string[];
   readonly code: string | null;
   close(): Promise<void>;
 }
@@ -95,6 +107,8 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
   const letsNetworkIn = !isLoopback(host) || publicUrl !== null;
   const code = letsNetworkIn ? (options.code ?? newCode()) : null;
   const addresses: string[] = [];
+  const secureAddresses: string[] = [];
+  const { certificates } = options;
   const threads = options.checkerFile === undefined ? null : checkInThreads(options.checkerFile);
   const app = createApp({
     sequelize,
@@ -104,7 +118,14 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
     logger,
     ...(options.requestsPerMinute && { requestsPerMinute: options.requestsPerMinute }),
     webRoot: options.webRoot,
-    network: { publicUrl, addresses, code, trustProxy },
+    network: {
+      publicUrl,
+      addresses,
+      secureAddresses,
+      authority: certificates?.authority ?? null,
+      code,
+      trustProxy,
+    },
     disk: dataFolder === null ? ANY_DISK : diskOf(dataFolder),
     ...(threads && { check: threads.check }),
     ...(dataFolder !== null && {
@@ -115,6 +136,8 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
   const port = await listen(server, host, options.port);
   // Known only now, since a port that is taken is passed over.
   addresses.push(...networkAddresses(host, port));
+  const secure = certificates ? createSecureServer({ key: certificates.key, cert: certificates.cert }, app) : null; // prettier-ignore
+  if (secure) secureAddresses.push(...networkAddresses(host, await listen(secure, host, port + 1), 'https'));
   const daily =
     dataFolder === null
       ? null
@@ -123,10 +146,14 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
     address: addressOf(host, port),
     port,
     addresses,
+    secureAddresses,
     code,
     async close() {
-      server.closeAllConnections();
-      const closed = new Promise<void>((resolve) => server.close(() => resolve()));
+      const listening = [server, ...(secure ? [secure] : [])];
+      for (const each of listening) each.closeAllConnections();
+      const closed = Promise.all(
+        listening.map((each) => new Promise<void>((resolve) => each.close(() => resolve()))),
+      );
       const ended = Promise.all([
         closed,
         daily?.stop(),

@@ -42,7 +42,7 @@ it('the machine itself needs no code, and is told it; another device is told not
     trusted: true,
     code: NETWORK.code,
   });
-  expect((await request(app).get('/api/here').set(phone).expect(200)).body).toEqual({ publicUrl: NETWORK.publicUrl, trusted: false, addresses: [], code: null }); // prettier-ignore
+  expect((await request(app).get('/api/here').set(phone).expect(200)).body).toEqual({ publicUrl: NETWORK.publicUrl, trusted: false, addresses: [], secureAddresses: [], hasAuthority: false, code: null }); // prettier-ignore
   const refused = await request(app).get('/api/jobs').set(phone).expect(401);
   expect(refused.body.type).toBe('/problems/not-paired');
 });
@@ -229,4 +229,25 @@ it('the last port taken is said in a sentence, and so is an address that is not 
 it('without a network nobody can pair', async () => {
   await request(harness.app).post('/api/pair').send({ code: '', name: 'x' }).expect(403);
   await request(harness.app).get('/api/jobs').set({ Host: 'elsewhere.example' }).expect(401);
+});
+
+describe('an installation with certificates of its own', () => {
+  const secure = { secureAddresses: ['https://192.0.2.7:4311'], authority: 'PEM of the authority' };
+
+  it('tells whoever asks where it is reached by HTTPS, and hands out the certificate of its authority', async () => {
+    const app = onNetwork(secure);
+    const here = (await request(app).get('/api/here').set(phone).expect(200)).body;
+    expect(here).toMatchObject({
+      trusted: false,
+      secureAddresses: secure.secureAddresses,
+      hasAuthority: true,
+    });
+    const { headers, body } = await request(app).get('/authority.crt').set(phone).responseType('blob').expect(200); // prettier-ignore
+    expect(headers['content-type']).toContain('application/x-x509-ca-cert');
+    expect((body as Buffer).toString()).toBe(secure.authority);
+  });
+
+  it('hands out none where there is none', async () => {
+    await request(onNetwork()).get('/authority.crt').set(phone).expect(404);
+  });
 });

@@ -10,6 +10,10 @@ export interface Network {
   readonly publicUrl: string | null;
   /** Addresses on the local network; none: the network is not let in. */
   readonly addresses: readonly string[];
+  /** The same by HTTPS; none: it is not served. */
+  readonly secureAddresses?: readonly string[];
+  /** The certificate of the authority that a phone has to trust for them, PEM; null: it trusts it already. */
+  readonly authority?: string | null;
   /** What a new device has to know; null where the network is not let in. */
   readonly code: string | null;
   /** Addresses of proxies that may say for whom they ask. */

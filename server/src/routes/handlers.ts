@@ -33,11 +33,13 @@ const pairing = (
     const trusted = actor !== undefined;
     const token = tokenOf(request);
     if (trusted && token !== null) carry(response, request, token);
-    const { publicUrl, addresses, code } = network;
+    const { publicUrl, addresses, secureAddresses = [], authority = null, code } = network;
     return {
       publicUrl,
       trusted,
       addresses: trusted ? [...addresses] : [],
+      secureAddresses: [...secureAddresses],
+      hasAuthority: authority !== null,
       code: isOwn(request) ? code : null,
     };
   },

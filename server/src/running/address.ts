@@ -17,13 +17,13 @@ export const addressOf = (host: string, port: number): string =>
   `http://${host === LOOPBACK || EVERYWHERE.has(host) ? 'localhost' : inAddress(host)}:${port}`;
 
 /** Addresses that others on the network find it at; none where it listens to this machine alone. */
-export function networkAddresses(host: string, port: number): string[] {
+export function networkAddresses(host: string, port: number, scheme: 'http' | 'https' = 'http'): string[] {
   if (isLoopback(host)) return [];
-  if (!EVERYWHERE.has(host)) return [`http://${inAddress(host)}:${port}`];
+  if (!EVERYWHERE.has(host)) return [`${scheme}://${inAddress(host)}:${port}`];
   return Object.values(networkInterfaces())
     .flatMap((each) => each ?? [])
     .filter(({ family, internal }) => family === 'IPv4' && !internal)
-    .map(({ address }) => `http://${address}:${port}`);
+    .map(({ address }) => `${scheme}://${address}:${port}`);
 }
 
 const isTaken = (error: unknown): boolean =>

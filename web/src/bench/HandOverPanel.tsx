@@ -8,7 +8,7 @@ const isOwnName = (host: string): boolean => /^(localhost|127\.0\.0\.1|\[::1\])$
 /** A code that a phone's camera opens, the address in words, and the code that a new phone is asked for. */
 export default function HandOverPanel({ path, onClose }: { path: string; onClose(): void }) {
   const { data: here } = useHere();
-  const base = here?.publicUrl ?? here?.addresses[0] ?? (isOwnName(location.hostname) ? null : location.origin); // prettier-ignore
+  const base = here?.publicUrl ?? here?.secureAddresses[0] ?? here?.addresses[0] ?? (isOwnName(location.hostname) ? null : location.origin); // prettier-ignore
   return (
     <Panel title="Go on with it on a phone" onClose={onClose}>
       {base ? (
@@ -20,6 +20,12 @@ export default function HandOverPanel({ path, onClose }: { path: string; onClose
             {base}
             {path}
           </Box>
+          {here?.hasAuthority && here.addresses[0] && (
+            <Box marginTop="10px">
+              A phone that does not trust this installation yet opens <b>{here.addresses[0]}</b> first: it
+              says how.
+            </Box>
+          )}
           {here?.code && (
             <Box marginTop="10px">
               A new phone is asked once for <b>{here.code}</b>.

@@ -4,6 +4,7 @@ import { notePaired } from '../api/connection.ts';
 import { queries } from '../api/queries.ts';
 import { explain } from '../api/explain.ts';
 import { call } from '../api/lazyCall.ts';
+import { SecureSteps } from './SecureSteps.tsx';
 import { LabelledField } from '../ui/LabelledField.tsx';
 
 /** Asks a new device once for the code that stands where Steady Scatter was started. */
@@ -63,6 +64,7 @@ export function PairScreen() {
           Pair it
         </Button>
       </Box>
+      <SecureSteps />
     </Box>
   );
 }
