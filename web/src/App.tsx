@@ -4,6 +4,7 @@ import { BrowserRouter, Route, Routes } from 'react-router';
 import { CommandsProvider } from './commands/CommandsProvider.tsx';
 import JobPage from './jobs/JobPage.tsx';
 import { SheetPage } from './jobs/SheetPage.tsx';
+import { CommandPanels } from './shell/CommandPanels.tsx';
 import { Shell } from './shell/Shell.tsx';
 import { Message } from './ui/Message.tsx';
 
@@ -44,7 +45,7 @@ const notHere = (
 export function App() {
   return (
     <BrowserRouter>
-      <CommandsProvider>
+      <CommandsProvider renderPanel={(panel) => <CommandPanels {...panel} />}>
         <Shell>
           <Suspense fallback={null}>
             <Routes>

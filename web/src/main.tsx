@@ -10,7 +10,7 @@ import { openDevice, startBackground } from './start.ts';
 import { PreferencesProvider } from './settings/PreferencesProvider.tsx';
 import { LastResort } from './shell/LastResort.tsx';
 import { system } from './theme/index.ts';
-import { NoticesProvider } from './ui/notices.tsx';
+import { NoticesProvider } from './notices/notices.tsx';
 
 const root = document.getElementById('root');
 if (!root) throw new Error('The page has no element #root.');

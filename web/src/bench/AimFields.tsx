@@ -12,7 +12,7 @@ import {
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { DocFormProps } from '../documents/DocPage.tsx';
-import { LANE_RATE_CHOICES, RATE_CHOICES, ROW_RATE_CHOICES } from '../need/units.ts';
+import { LANE_RATE_CHOICES, RATE_CHOICES, ROW_RATE_CHOICES } from '../units/units.ts';
 import { LENGTH_CHOICES } from '../sites/units.ts';
 import { Choice } from '../ui/Choice.tsx';
 import { LabelledField } from '../ui/LabelledField.tsx';

@@ -5,13 +5,13 @@ import { MISSING } from '@steady-scatter/core/working';
 import type { ComponentProps } from 'react';
 import { DocList } from '../documents/DocList.tsx';
 import { useDoc } from '../documents/docs.ts';
-import { PRODUCTS } from '../products/useProducts.ts';
-import { useRigs } from '../rigs/useRigs.ts';
+import { PRODUCTS } from '../kinds/useProducts.ts';
+import { useRigs } from '../kinds/useRigs.ts';
 import { dayText } from '../ui/dayText.ts';
-import { BenchTabs } from './BenchTabs.tsx';
+import { BenchTabs } from '../shell/BenchTabs.tsx';
 import { calibrationContext, useMachineShelf } from './calibrationContext.ts';
 import { ageOf, FRESH_WORDS } from './SignOff.tsx';
-import { AIMS, useAimsOf } from './useCalibrations.ts';
+import { AIMS, useAimsOf } from '../kinds/useCalibrations.ts';
 
 type Line = ReadableOf<typeof calibrations>;
 

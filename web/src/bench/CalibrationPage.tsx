@@ -7,13 +7,13 @@ import {
 import { useLocation, useParams, useSearchParams } from 'react-router';
 import { DocPage } from '../documents/DocPage.tsx';
 import { useSystem } from '../settings/useSystem.ts';
-import { useShelf } from '../products/useProducts.ts';
-import { useRigs } from '../rigs/useRigs.ts';
+import { useShelf } from '../kinds/useProducts.ts';
+import { useRigs } from '../kinds/useRigs.ts';
 import type { BenchShelf } from './calibrationContext.ts';
 import { CalibrationForm } from './CalibrationForm.tsx';
 import { CardAct } from './cards/CardAct.tsx';
 import { HandOver } from './HandOver.tsx';
-import { CALIBRATIONS } from './useCalibrations.ts';
+import { CALIBRATIONS } from '../kinds/useCalibrations.ts';
 
 /** A new calibration as it was asked for from a sheet: its machine, product and rate, and the chart whose shape is a first guess. */
 function useAsked({ rigs, products }: Pick<BenchShelf, 'rigs' | 'products'>) {

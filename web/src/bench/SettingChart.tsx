@@ -10,7 +10,7 @@ import {
 import { Chart, LinearScale, LineElement, PointElement, Filler, type ChartData, type Plugin } from 'chart.js';
 import { useMemo } from 'react';
 import { Scatter } from 'react-chartjs-2';
-import { FIGURES, useInk, type Ink } from '../ui/useInk.ts';
+import { FIGURES, useInk, type Ink } from '../charts/useInk.ts';
 import type { CalibrationContext } from './calibrationContext.ts';
 import { chartOptions } from './chartOptions.ts';
 

@@ -4,7 +4,7 @@ import { UNITS } from '@steady-scatter/core/quantities';
 import { readWidth, rigKind } from '@steady-scatter/core/machines';
 import type { CalibrationInput } from '@steady-scatter/core/testing';
 import { mismatchOf, mismatchText } from '@steady-scatter/core/width';
-import { useWidthTests } from '../width/useWidthTests.ts';
+import { useWidthTests } from '../kinds/useWidthTests.ts';
 import type { CalibrationContext } from './calibrationContext.ts';
 import { WarningActs, WarningBox } from '../ui/WarningBox.tsx';
 

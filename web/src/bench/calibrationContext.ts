@@ -13,10 +13,10 @@ import {
 } from '@steady-scatter/core/testing';
 import { useMemo } from 'react';
 import { allDocs, type Doc } from '../documents/docs.ts';
-import { PRODUCTS, useShelf } from '../products/useProducts.ts';
-import { RIGS, useRigs } from '../rigs/useRigs.ts';
+import { PRODUCTS, useShelf } from '../kinds/useProducts.ts';
+import { RIGS, useRigs } from '../kinds/useRigs.ts';
 import { today } from '../ui/today.ts';
-import { allCalibrations, useCalibrations, useCalibrationsOf } from './useCalibrations.ts';
+import { allCalibrations, useCalibrations, useCalibrationsOf } from '../kinds/useCalibrations.ts';
 
 /** What else is kept that a calibration leans on. */
 export interface BenchShelf {

@@ -1,7 +1,7 @@
 import type { Mark } from '@steady-scatter/core/machines';
 import type { ChartOptions } from 'chart.js';
-import { CHART_FONT, chartAxis } from '../ui/chartAxis.ts';
-import type { Ink } from '../ui/useInk.ts';
+import { CHART_FONT, chartAxis } from '../charts/chartAxis.ts';
+import type { Ink } from '../charts/useInk.ts';
 
 interface Asked {
   readonly marks: readonly Mark[];

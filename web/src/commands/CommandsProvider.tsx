@@ -1,23 +1,20 @@
-import { lazyPart } from '../ui/lazyPart.ts';
-import {
-  createContext,
-  Suspense,
-  use,
-  useCallback,
-  useEffect,
-  useMemo,
-  useRef,
-  useState,
-  type ReactNode,
-} from 'react';
+import { createContext, use, useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { usePreferences } from '../settings/PreferencesProvider.tsx';
 import { commandFor, type Command } from './commands.ts';
 
-const GoTo = lazyPart(() => import('./GoTo.tsx'));
-const ShortcutList = lazyPart(() => import('./ShortcutList.tsx'));
-const SettingsDialog = lazyPart(() => import('../settings/SettingsDialog.tsx'));
-
 export type PanelName = 'go-to' | 'shortcuts' | 'settings';
+
+/** A panel that was asked for, with what can be done on the screen behind it. */
+export interface PanelProps {
+  name: PanelName;
+  acts: readonly Command[];
+  onClose(): void;
+}
+
+interface ProviderProps {
+  children: ReactNode;
+  renderPanel?(panel: PanelProps): ReactNode;
+}
 
 interface Registry {
   /** Adds the acts of a screen while it is shown; the newest screen goes first. Returns how to take them away. */
@@ -32,7 +29,7 @@ const isTyping = (target: EventTarget | null): boolean =>
   (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
 
 /** Keeps what can be done on the screen of now, listens for its keys, and opens the panels that show it. */
-export function CommandsProvider({ children }: { children: ReactNode }) {
+export function CommandsProvider({ children, renderPanel }: ProviderProps) {
   const groups = useRef<(() => readonly Command[])[]>([]);
   const [panel, setPanel] = useState<{ name: PanelName; acts: readonly Command[] } | null>(null);
   const { preferences } = usePreferences();
@@ -71,11 +68,7 @@ export function CommandsProvider({ children }: { children: ReactNode }) {
   return (
     <ActsContext value={registry}>
       {children}
-      <Suspense fallback={null}>
-        {panel?.name === 'go-to' && <GoTo acts={panel.acts} onClose={close} />}
-        {panel?.name === 'shortcuts' && <ShortcutList acts={panel.acts} onClose={close} />}
-        {panel?.name === 'settings' && <SettingsDialog onClose={close} />}
-      </Suspense>
+      {panel && renderPanel?.({ ...panel, onClose: close })}
     </ActsContext>
   );
 }

@@ -3,8 +3,8 @@ import { blankSoilTest } from '@steady-scatter/core/need';
 import { screen, waitFor, within } from '@testing-library/react';
 import { beforeEach, expect, it, vi } from 'vitest';
 import { callDocuments } from '../api/lazyCall.ts';
-import { AIMS } from '../bench/useCalibrations.ts';
-import { SOIL_TESTS } from '../soil/useSoilTests.ts';
+import { AIMS } from '../kinds/useCalibrations.ts';
+import { SOIL_TESTS } from '../kinds/useSoilTests.ts';
 import { inApp, keepDemo, keepList, lineOf } from '../testing/inApp.tsx';
 import { DocList } from './DocList.tsx';
 

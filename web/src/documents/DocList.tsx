@@ -9,7 +9,7 @@ import { explain } from '../api/explain.ts';
 import { Message } from '../ui/Message.tsx';
 import { DeleteButton } from '../ui/DeleteButton.tsx';
 import { NameLink } from '../ui/NameLink.tsx';
-import { useNotices } from '../ui/notices.tsx';
+import { useNotices } from '../notices/notices.tsx';
 import { SampleBadge } from '../ui/SampleBadge.tsx';
 import { TopBar } from '../ui/TopBar.tsx';
 import { UnfitLine } from '../ui/UnfitLine.tsx';

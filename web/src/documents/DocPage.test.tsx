@@ -3,7 +3,7 @@ import { act, screen, waitFor } from '@testing-library/react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { callDocuments } from '../api/lazyCall.ts';
 import { queries } from '../api/queries.ts';
-import { SOIL_TESTS } from '../soil/useSoilTests.ts';
+import { SOIL_TESTS } from '../kinds/useSoilTests.ts';
 import { freshDevice } from '../testing/device.ts';
 import { fakeServer } from '../testing/fakeServer.ts';
 import { fetched, inApp, keepDemo } from '../testing/inApp.tsx';

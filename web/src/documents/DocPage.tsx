@@ -6,7 +6,7 @@ import type { FieldValues } from 'react-hook-form';
 import { useParams } from 'react-router';
 import { useCommands } from '../commands/CommandsProvider.tsx';
 import { CommandButton } from '../ui/CommandButton.tsx';
-import { OpeningMessage } from '../ui/OpeningMessage.tsx';
+import { OpeningMessage } from './OpeningMessage.tsx';
 import { SampleBadge } from '../ui/SampleBadge.tsx';
 import { TopBar } from '../ui/TopBar.tsx';
 import { useDoc, type Doc } from './docs.ts';

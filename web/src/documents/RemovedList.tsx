@@ -3,7 +3,7 @@ import type { Kind } from '@steady-scatter/contract';
 import { useState } from 'react';
 import { explain } from '../api/explain.ts';
 import { dayText } from '../ui/dayText.ts';
-import { useNotices } from '../ui/notices.tsx';
+import { useNotices } from '../notices/notices.tsx';
 import { SampleBadge } from '../ui/SampleBadge.tsx';
 import { docActs, useRemoved } from './docs.ts';
 import { removingOf } from './removing.ts';

@@ -2,7 +2,7 @@ import { blankRig } from '@steady-scatter/core/machines';
 import { act, renderHook } from '@testing-library/react';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { tabsOf } from '../device/index.ts';
-import { RIGS } from '../rigs/useRigs.ts';
+import { RIGS } from '../kinds/useRigs.ts';
 import { freshDevice } from '../testing/device.ts';
 import { drafts, dropDraft, holdDraft, openDraft, openDrafts, useOtherTab } from './drafts.ts';
 

@@ -5,7 +5,7 @@ import { noteSilence } from '../api/connection.ts';
 import { NotTaken, Unreachable } from '../api/errors.ts';
 import { callDocuments } from '../api/lazyCall.ts';
 import { queries } from '../api/queries.ts';
-import { RIGS } from '../rigs/useRigs.ts';
+import { RIGS } from '../kinds/useRigs.ts';
 import { freshDevice, waitingHere } from '../testing/device.ts';
 import { fakeServer } from '../testing/fakeServer.ts';
 import { keysOf } from './docs.ts';

@@ -5,7 +5,7 @@ import { beforeEach, expect, it, vi } from 'vitest';
 import { ApiProblem, Unreachable } from '../api/errors.ts';
 import { callDocuments } from '../api/lazyCall.ts';
 import { queries } from '../api/queries.ts';
-import { PRODUCTS } from '../products/useProducts.ts';
+import { PRODUCTS } from '../kinds/useProducts.ts';
 import { lineOf } from '../testing/inApp.tsx';
 import { fetchDoc } from './docs.ts';
 import { useChoices } from './useChoices.ts';

@@ -4,7 +4,7 @@ import type { FieldValues } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import { explain } from '../api/explain.ts';
 import type { Outcome } from '../outbox/index.ts';
-import { useNotices } from '../ui/notices.tsx';
+import { useNotices } from '../notices/notices.tsx';
 import type { ConflictProps } from './ConflictDialog.tsx';
 import { docActs, type Doc } from './docs.ts';
 import type { DocumentKind } from './documentKind.ts';

@@ -6,14 +6,14 @@ import type { AreaUnit } from '@steady-scatter/core/quantities';
 import { X } from 'lucide-react';
 import { Suspense } from 'react';
 import { useWatch } from 'react-hook-form';
-import { useSheet, useSheetForm } from '../jobs/sheet.tsx';
-import { TypedTerm } from '../jobs/TypedTerm.tsx';
-import { needsUnit, symbolOf } from '../need/units.ts';
+import { useSheet, useSheetForm } from '../sheet/sheet.tsx';
+import { TypedTerm } from '../sheet/TypedTerm.tsx';
+import { needsUnit, symbolOf } from '../units/units.ts';
 import { FieldErrors } from '../ui/FieldErrors.tsx';
 import { ResultTerm, type ShowIn } from '../ui/ResultTerm.tsx';
 import { termOf } from '../ui/termShown.ts';
 import { UnitPicker } from '../ui/UnitPicker.tsx';
-import { AREA_CHOICES } from './units.ts';
+import { AREA_CHOICES } from '../units/areas.ts';
 
 const SiteNote = lazyPart(() => import('./SiteNote.tsx'));
 

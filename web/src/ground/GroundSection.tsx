@@ -6,15 +6,15 @@ import { LandPlot, Plus } from 'lucide-react';
 
 import { useFieldArray, useWatch } from 'react-hook-form';
 import { v7 as newId } from 'uuid';
-import type { SheetForm } from '../jobs/sheetForms.ts';
-import { Questions } from '../jobs/Questions.tsx';
-import { useSheet, useSheetForm } from '../jobs/sheet.tsx';
-import { useShowIn } from '../jobs/useShowIn.ts';
+import type { SheetForm } from '../sheet/sheetForms.ts';
+import { Questions } from '../sheet/Questions.tsx';
+import { useSheet, useSheetForm } from '../sheet/sheet.tsx';
+import { useShowIn } from '../sheet/useShowIn.ts';
 import { useCommands } from '../commands/CommandsProvider.tsx';
 import { PanelButton } from '../ui/PanelButton.tsx';
 import { Section } from '../ui/Section.tsx';
 import { termOf } from '../ui/termShown.ts';
-import { useNotices } from '../ui/notices.tsx';
+import { useNotices } from '../notices/notices.tsx';
 import { AreaRow, COLUMNS } from './AreaRow.tsx';
 
 const SiteChoices = lazyPart(() => import('./SiteChoices.tsx'));

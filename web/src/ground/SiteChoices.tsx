@@ -9,7 +9,7 @@ import { explain } from '../api/explain.ts';
 import { useSome, type Doc } from '../documents/docs.ts';
 import { FEW, SearchField } from '../documents/SearchField.tsx';
 import { useChoices } from '../documents/useChoices.ts';
-import { SITES } from '../sites/useSites.ts';
+import { SITES } from '../kinds/useSites.ts';
 import type { PanelPlace } from '../ui/PanelButton.tsx';
 import { SmallPanel } from '../ui/SmallPanel.tsx';
 

@@ -5,10 +5,10 @@ import type { AreaOrigin } from '@steady-scatter/core/worksheet';
 import { useMemo } from 'react';
 import { useWatch } from 'react-hook-form';
 import { Link } from 'react-router';
-import { useSheetForm } from '../jobs/sheet.tsx';
+import { useSheetForm } from '../sheet/sheet.tsx';
 import { useDoc } from '../documents/docs.ts';
-import { SITES } from '../sites/useSites.ts';
-import { useNotices } from '../ui/notices.tsx';
+import { SITES } from '../kinds/useSites.ts';
+import { useNotices } from '../notices/notices.tsx';
 
 /** Where an area was chosen from; and its size there, when it was measured anew since. */
 export default function SiteNote({ index, from }: { index: number; from: AreaOrigin }) {

@@ -1,8 +1,8 @@
 import { useParams } from 'react-router';
-import { OpeningMessage } from '../ui/OpeningMessage.tsx';
+import { OpeningMessage } from '../documents/OpeningMessage.tsx';
 import { SheetPage } from './SheetPage.tsx';
 import { useDoc } from '../documents/docs.ts';
-import { JOBS } from './useJobs.ts';
+import { JOBS } from '../kinds/useJobs.ts';
 
 /** A kept job, opened by its address. */
 export default function JobPage() {

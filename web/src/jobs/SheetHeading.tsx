@@ -1,6 +1,6 @@
 import { Button, chakra } from '@chakra-ui/react';
 import type { DocumentStatus } from '../documents/useDocument.ts';
-import { useSheetForm } from './sheet.tsx';
+import { useSheetForm } from '../sheet/sheet.tsx';
 import { SampleBadge } from '../ui/SampleBadge.tsx';
 
 const Title = chakra('input', {

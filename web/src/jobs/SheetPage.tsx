@@ -15,13 +15,13 @@ import { useDocument } from '../documents/useDocument.ts';
 import { useDocumentCommands } from '../documents/useDocumentCommands.tsx';
 import { usePreferences } from '../settings/PreferencesProvider.tsx';
 import { CommandButton } from '../ui/CommandButton.tsx';
-import { useNotices } from '../ui/notices.tsx';
+import { useNotices } from '../notices/notices.tsx';
 import { today } from '../ui/today.ts';
-import { SheetProvider } from './sheet.tsx';
-import { blankForm, copyOf, type SheetForm } from './sheetForms.ts';
+import { SheetProvider } from '../sheet/sheet.tsx';
+import { blankForm, copyOf, type SheetForm } from '../sheet/sheetForms.ts';
 import { SheetHeading } from './SheetHeading.tsx';
 import { SheetView } from './SheetView.tsx';
-import { JOBS } from './useJobs.ts';
+import { JOBS } from '../kinds/useJobs.ts';
 
 /** A blank sheet left open over midnight, or for a week, takes the day on which somebody comes back to it. */
 function useDayOfReturn(form: UseFormReturn<SheetForm>, isBlank: boolean) {

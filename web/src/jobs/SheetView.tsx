@@ -16,11 +16,11 @@ import { goToStop, Tape, type Stop } from '../shell/Tape.tsx';
 import { CommandButton } from '../ui/CommandButton.tsx';
 import { copyText } from '../ui/copyText.ts';
 import { goOnWithEnter } from '../ui/goOnWithEnter.ts';
-import { useNotices } from '../ui/notices.tsx';
+import { useNotices } from '../notices/notices.tsx';
 import { termOf } from '../ui/termShown.ts';
 import { UNDERLINE } from '../ui/origin.ts';
 import { TopBar } from '../ui/TopBar.tsx';
-import { useSheet, useSheetForm } from './sheet.tsx';
+import { useSheet, useSheetForm } from '../sheet/sheet.tsx';
 
 const MachineSection = lazyPart(() => import('../machine/MachineSection.tsx'));
 const PlanSections = lazyPart(() => import('../regulations/PlanSections.tsx'));

@@ -1,9 +1,9 @@
 import { useMemo } from 'react';
 import { useDocs, useSome } from '../documents/docs.ts';
 import { rulesBroken } from '../regulations/rulesBroken.ts';
-import { RULE_SETS } from '../regulations/useRuleSets.ts';
-import { SOIL_TESTS } from '../soil/useSoilTests.ts';
-import { JOBS } from './useJobs.ts';
+import { RULE_SETS } from '../kinds/useRuleSets.ts';
+import { SOIL_TESTS } from '../kinds/useSoilTests.ts';
+import { JOBS } from '../kinds/useJobs.ts';
 
 /** How many rules each of these jobs breaks, by its id; one that has not come yet is not there. */
 export function useRulesBroken(ids: readonly string[]): ReadonlyMap<string, number> {

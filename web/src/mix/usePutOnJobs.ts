@@ -8,8 +8,8 @@ import { v7 as newId } from 'uuid';
 import { explain } from '../api/explain.ts';
 import type { Doc } from '../documents/docs.ts';
 import { saveNew } from '../documents/saving.ts';
-import { jobActs, JOBS } from '../jobs/useJobs.ts';
-import { useNotices } from '../ui/notices.tsx';
+import { jobActs, JOBS } from '../kinds/useJobs.ts';
+import { useNotices } from '../notices/notices.tsx';
 import { today } from '../ui/today.ts';
 
 /** One job for each product of a mix: each is spread by itself, with a setting of its own. */

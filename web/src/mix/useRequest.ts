@@ -3,7 +3,7 @@ import { mixLimits, evaluateRuleSet } from '@steady-scatter/core/regulations';
 import { evaluateProduct, type ProductInput } from '@steady-scatter/core/products';
 import { useMemo } from 'react';
 import { useDocs, type Doc } from '../documents/docs.ts';
-import { RULE_SETS } from '../regulations/useRuleSets.ts';
+import { RULE_SETS } from '../kinds/useRuleSets.ts';
 import { today } from '../ui/today.ts';
 
 /** Everything that the search is made from, or null while it cannot start. */

@@ -6,17 +6,17 @@ import type { AreaUnit } from '@steady-scatter/core/quantities';
 import { NEED_OF } from '@steady-scatter/core/products';
 import { needFromLabel, type WorksheetAnswer } from '@steady-scatter/core/worksheet';
 import { useWatch } from 'react-hook-form';
-import { AREA_CHOICES } from '../ground/units.ts';
-import { useSheet, useSheetForm } from '../jobs/sheet.tsx';
-import { TypedTerm } from '../jobs/TypedTerm.tsx';
-import { useShowIn } from '../jobs/useShowIn.ts';
+import { AREA_CHOICES } from '../units/areas.ts';
+import { useSheet, useSheetForm } from '../sheet/sheet.tsx';
+import { TypedTerm } from '../sheet/TypedTerm.tsx';
+import { useShowIn } from '../sheet/useShowIn.ts';
 import { PackageTerm } from '../worksheet/PackageTerm.tsx';
 import { FieldErrors } from '../ui/FieldErrors.tsx';
-import { useNotices } from '../ui/notices.tsx';
+import { useNotices } from '../notices/notices.tsx';
 import { Section } from '../ui/Section.tsx';
 import { UnitPicker } from '../ui/UnitPicker.tsx';
 import { WorkingLine } from '../ui/WorkingLine.tsx';
-import { needsUnit, symbolOf } from './units.ts';
+import { needsUnit, symbolOf } from '../units/units.ts';
 
 function CoverageTerm() {
   const form = useSheetForm();

@@ -5,10 +5,10 @@ import { RATE_AREAS, UNITS, type RateAreaUnit, type UnitChange } from '@steady-s
 import { isNutrient, NEED_OF, NEED_OF_IDS, type NeedOf, type RateUnit } from '@steady-scatter/core/products';
 import { withNeedOf } from '@steady-scatter/core/worksheet';
 import { useWatch } from 'react-hook-form';
-import { useSheet, useSheetForm } from '../jobs/sheet.tsx';
-import { Questions } from '../jobs/Questions.tsx';
-import { TypedTerm } from '../jobs/TypedTerm.tsx';
-import { useShowIn } from '../jobs/useShowIn.ts';
+import { useSheet, useSheetForm } from '../sheet/sheet.tsx';
+import { Questions } from '../sheet/Questions.tsx';
+import { TypedTerm } from '../sheet/TypedTerm.tsx';
+import { useShowIn } from '../sheet/useShowIn.ts';
 import { FieldErrors } from '../ui/FieldErrors.tsx';
 import { UNDERLINE } from '../ui/origin.ts';
 import { Section } from '../ui/Section.tsx';
@@ -16,7 +16,14 @@ import { UnitPicker } from '../ui/UnitPicker.tsx';
 import { WorkingLine } from '../ui/WorkingLine.tsx';
 import { ProductTerm } from './ProductTerm.tsx';
 import { ShareInput } from './ShareInput.tsx';
-import { MASS_CHOICES, needsUnit, RATE_AREA_CHOICES, rateUnit, symbolOf, VOLUME_CHOICES } from './units.ts';
+import {
+  MASS_CHOICES,
+  needsUnit,
+  RATE_AREA_CHOICES,
+  rateUnit,
+  symbolOf,
+  VOLUME_CHOICES,
+} from '../units/units.ts';
 
 /** The need as read, and how to change its unit in place. */
 function useNeed() {

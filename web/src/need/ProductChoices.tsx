@@ -9,11 +9,11 @@ import {
 import { withProduct, type Replaced, type WorksheetInput } from '@steady-scatter/core/worksheet';
 import { useState } from 'react';
 import { explain } from '../api/explain.ts';
-import { useSheetForm } from '../jobs/sheet.tsx';
-import { useSheetChange } from '../jobs/useSheetChange.ts';
+import { useSheetForm } from '../sheet/sheet.tsx';
+import { useSheetChange } from '../sheet/useSheetChange.ts';
 import { fetchDoc } from '../documents/docs.ts';
 import { useChoices } from '../documents/useChoices.ts';
-import { PRODUCTS } from '../products/useProducts.ts';
+import { PRODUCTS } from '../kinds/useProducts.ts';
 import { fieldBox } from '../ui/fieldBox.ts';
 import type { PanelPlace } from '../ui/PanelButton.tsx';
 import { SmallPanel } from '../ui/SmallPanel.tsx';

@@ -3,7 +3,7 @@ import { Box } from '@chakra-ui/react';
 import { ChevronDown } from 'lucide-react';
 
 import { useWatch } from 'react-hook-form';
-import { useSheetForm } from '../jobs/sheet.tsx';
+import { useSheetForm } from '../sheet/sheet.tsx';
 import { PanelButton } from '../ui/PanelButton.tsx';
 
 const ProductChoices = lazyPart(() => import('./ProductChoices.tsx'));

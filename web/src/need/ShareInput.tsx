@@ -3,7 +3,7 @@ import { toResult } from '@steady-scatter/core/errors';
 import { fractionOf, NUTRIENTS, withShare, type Grade, type Nutrient } from '@steady-scatter/core/need';
 import { showExact } from '@steady-scatter/core/quantities';
 import { useState } from 'react';
-import { useSheetForm } from '../jobs/sheet.tsx';
+import { useSheetForm } from '../sheet/sheet.tsx';
 import { TermInput } from '../ui/TermInput.tsx';
 
 /** The share of the nutrient in the product. Changing it changes the grade that it was read from. */

@@ -6,7 +6,7 @@ import { callDocuments as callServer, callEvents as callServerEvents } from '../
 import { Unreachable } from '../api/errors.ts';
 import { call, callDocuments, callEvents } from '../api/lazyCall.ts';
 import { saveDoc } from '../documents/saving.ts';
-import { RIGS } from '../rigs/useRigs.ts';
+import { RIGS } from '../kinds/useRigs.ts';
 import { answers, freshDevice } from '../testing/device.ts';
 import { catchUp, firstDay } from './catchUp.ts';
 import { clearAtHand, documentsOf, rowsOf } from './keep.ts';

@@ -8,12 +8,12 @@ import { callDocuments } from '../api/lazyCall.ts';
 import { explain } from '../api/explain.ts';
 import { FileDrop } from '../ui/FileDrop.tsx';
 import { Message } from '../ui/Message.tsx';
-import { useNotices } from '../ui/notices.tsx';
+import { useNotices } from '../notices/notices.tsx';
 import { Section } from '../ui/Section.tsx';
 import { TopBar } from '../ui/TopBar.tsx';
 import type { FilePreview } from '../workers/shelfFile.worker.ts';
-import { ShelfTabs } from './ShelfTabs.tsx';
-import { PRODUCTS, productActs, useShelf } from './useProducts.ts';
+import { ShelfTabs } from '../shell/ShelfTabs.tsx';
+import { PRODUCTS, productActs, useShelf } from '../kinds/useProducts.ts';
 import { useShelfFile } from './useShelfFile.ts';
 
 const cell = { padding: '6px 14px 6px 0', textAlign: 'left', verticalAlign: 'top' } as const;

@@ -5,7 +5,7 @@ import { useNavigate } from 'react-router';
 import { DocPage } from '../documents/DocPage.tsx';
 import { CommandButton } from '../ui/CommandButton.tsx';
 import { ProductForm } from './ProductForm.tsx';
-import { PRODUCTS } from './useProducts.ts';
+import { PRODUCTS } from '../kinds/useProducts.ts';
 
 /** A product of the shelf, or a new one, as its label states it. */
 export default function ProductPage() {

@@ -2,8 +2,8 @@ import { Box, Button } from '@chakra-ui/react';
 import { showQuantity } from '@steady-scatter/core/quantities';
 import { labelRange } from '@steady-scatter/core/regulations';
 import { useWatch } from 'react-hook-form';
-import { useSheet, useSheetForm } from '../jobs/sheet.tsx';
-import { useNotices } from '../ui/notices.tsx';
+import { useSheet, useSheetForm } from '../sheet/sheet.tsx';
+import { useNotices } from '../notices/notices.tsx';
 import { Section } from '../ui/Section.tsx';
 
 /** Changes the need to a text, with a way back. */

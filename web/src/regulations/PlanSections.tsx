@@ -5,15 +5,15 @@ import { portionsOf, type Portion } from '@steady-scatter/core/regulations';
 import { PRODUCT_KINDS } from '@steady-scatter/core/products';
 import { orderTable } from '@steady-scatter/core/worksheet';
 import { useWatch } from 'react-hook-form';
-import { useSheet, useSheetForm } from '../jobs/sheet.tsx';
-import { TypedTerm } from '../jobs/TypedTerm.tsx';
+import { useSheet, useSheetForm } from '../sheet/sheet.tsx';
+import { TypedTerm } from '../sheet/TypedTerm.tsx';
 import { dayText } from '../ui/dayText.ts';
 import { FieldErrors } from '../ui/FieldErrors.tsx';
 import { Section } from '../ui/Section.tsx';
 import { LabelRangeSection } from './LabelRangeSection.tsx';
 import { saveOrder } from './saveOrder.ts';
 import { Choice } from '../ui/Choice.tsx';
-import { Questions } from '../jobs/Questions.tsx';
+import { Questions } from '../sheet/Questions.tsx';
 import { WorkingLine } from '../ui/WorkingLine.tsx';
 import { RulesSection } from './RulesSection.tsx';
 

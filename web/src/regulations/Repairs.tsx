@@ -7,8 +7,8 @@ import {
 } from '@steady-scatter/core/regulations';
 import { lessNeed } from '@steady-scatter/core/worksheet';
 import { useWatch } from 'react-hook-form';
-import { useSheet, useSheetForm } from '../jobs/sheet.tsx';
-import { useSheetChange } from '../jobs/useSheetChange.ts';
+import { useSheet, useSheetForm } from '../sheet/sheet.tsx';
+import { useSheetChange } from '../sheet/useSheetChange.ts';
 
 /** What can be done about broken rules: ask for less, split, or leave more days between. */
 export function Repairs({ checks }: { checks: readonly RuleCheck[] }) {

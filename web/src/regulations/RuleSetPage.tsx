@@ -12,13 +12,13 @@ import {
 import { Plus, X } from 'lucide-react';
 import { v7 as newId } from 'uuid';
 import { DocPage, type DocFormProps } from '../documents/DocPage.tsx';
-import { RATE_CHOICES } from '../need/units.ts';
+import { RATE_CHOICES } from '../units/units.ts';
 import { usePreferences } from '../settings/PreferencesProvider.tsx';
 import { Choice } from '../ui/Choice.tsx';
 import { Fields, NotesField } from '../ui/formParts.tsx';
 import { LabelledField } from '../ui/LabelledField.tsx';
 import { Section } from '../ui/Section.tsx';
-import { RULE_SETS } from './useRuleSets.ts';
+import { RULE_SETS } from '../kinds/useRuleSets.ts';
 import { unitChoices } from '../ui/unitChoices.ts';
 
 const KINDS = RULE_KIND_IDS.map((id) => ({ id, label: RULE_KINDS[id].words }));

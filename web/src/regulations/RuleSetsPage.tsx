@@ -1,6 +1,6 @@
 import { DocList } from '../documents/DocList.tsx';
-import { ShelfTabs } from '../products/ShelfTabs.tsx';
-import { RULE_SETS } from './useRuleSets.ts';
+import { ShelfTabs } from '../shell/ShelfTabs.tsx';
+import { RULE_SETS } from '../kinds/useRuleSets.ts';
 
 /** The rules that the crew works by, one set for each place or contract. */
 export default function RuleSetsPage() {

@@ -5,16 +5,16 @@ import type { RuleCheck } from '@steady-scatter/core/regulations';
 import type { RuleFactsInput } from '@steady-scatter/core/worksheet';
 import { useWatch } from 'react-hook-form';
 import { Link } from 'react-router';
-import { useSheet, useSheetForm } from '../jobs/sheet.tsx';
+import { useSheet, useSheetForm } from '../sheet/sheet.tsx';
 import { useDocs } from '../documents/docs.ts';
-import { SOIL_TESTS } from '../soil/useSoilTests.ts';
+import { SOIL_TESTS } from '../kinds/useSoilTests.ts';
 import { Choice } from '../ui/Choice.tsx';
 import { dayText } from '../ui/dayText.ts';
 import { LabelledField } from '../ui/LabelledField.tsx';
 import { Section } from '../ui/Section.tsx';
 import { WorkingLine } from '../ui/WorkingLine.tsx';
 import { useRuleChecks } from './useRuleChecks.ts';
-import { RULE_SETS } from './useRuleSets.ts';
+import { RULE_SETS } from '../kinds/useRuleSets.ts';
 
 const STATES = {
   kept: { sign: '✓', words: 'kept', color: 'fine' },

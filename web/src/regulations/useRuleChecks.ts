@@ -8,11 +8,11 @@ import {
 } from '@steady-scatter/core/regulations';
 import { useWatch } from 'react-hook-form';
 import { useParams } from 'react-router';
-import { useSheet, useSheetForm } from '../jobs/sheet.tsx';
-import { JOBS } from '../jobs/useJobs.ts';
+import { useSheet, useSheetForm } from '../sheet/sheet.tsx';
+import { JOBS } from '../kinds/useJobs.ts';
 import { readable, useDocs, useList } from '../documents/docs.ts';
-import { SOIL_TESTS } from '../soil/useSoilTests.ts';
-import { RULE_SETS } from './useRuleSets.ts';
+import { SOIL_TESTS } from '../kinds/useSoilTests.ts';
+import { RULE_SETS } from '../kinds/useRuleSets.ts';
 
 /** The open sheet held against the crew's rules and the label. */
 export interface SheetChecks {

@@ -21,7 +21,7 @@ import { Fields, NotesField } from '../ui/formParts.tsx';
 import { LabelledField } from '../ui/LabelledField.tsx';
 import { Section } from '../ui/Section.tsx';
 import { today } from '../ui/today.ts';
-import { RIGS } from './useRigs.ts';
+import { RIGS } from '../kinds/useRigs.ts';
 import { unitChoices } from '../ui/unitChoices.ts';
 
 const KINDS = RIG_KIND_IDS.map((id) => ({ id, label: RIG_KINDS[id].words }));

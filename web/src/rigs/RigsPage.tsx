@@ -1,10 +1,10 @@
 import type { ReadableOf, rigs } from '@steady-scatter/contract';
 import { RIG_KINDS } from '@steady-scatter/core/machines';
-import { BenchTabs } from '../bench/BenchTabs.tsx';
+import { BenchTabs } from '../shell/BenchTabs.tsx';
 import { DocList } from '../documents/DocList.tsx';
 import { dayText } from '../ui/dayText.ts';
 import { today } from '../ui/today.ts';
-import { RIGS } from './useRigs.ts';
+import { RIGS } from '../kinds/useRigs.ts';
 
 /** "gate 0 to 20, by 0.5 steps: 37 marks" */
 const scaleText = ({ control, marks, firstMark, lastMark }: ReadableOf<typeof rigs>): string =>

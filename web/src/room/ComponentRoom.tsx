@@ -10,7 +10,7 @@ import { Tape } from '../shell/Tape.tsx';
 import { CommandButton } from '../ui/CommandButton.tsx';
 import { BigNumber } from '../ui/BigNumber.tsx';
 import { FieldErrors } from '../ui/FieldErrors.tsx';
-import { useNotices } from '../ui/notices.tsx';
+import { useNotices } from '../notices/notices.tsx';
 import { ResultTerm } from '../ui/ResultTerm.tsx';
 import { Section } from '../ui/Section.tsx';
 import { TermInput } from '../ui/TermInput.tsx';

@@ -2,7 +2,7 @@ import { Box, Button, chakra } from '@chakra-ui/react';
 import { Download, Upload } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { explain } from '../api/explain.ts';
-import { useNotices } from '../ui/notices.tsx';
+import { useNotices } from '../notices/notices.tsx';
 import { BACKUP_PATH, restoreBackup } from './restoreBackup.ts';
 
 /** Asks once more: what is kept now gives way. */

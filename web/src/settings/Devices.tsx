@@ -4,7 +4,7 @@ import { call } from '../api/lazyCall.ts';
 import { queries } from '../api/queries.ts';
 import { explain } from '../api/explain.ts';
 import { dayText } from '../ui/dayText.ts';
-import { useNotices } from '../ui/notices.tsx';
+import { useNotices } from '../notices/notices.tsx';
 
 /** Phones that were paired; each can be forgotten. */
 export function Devices() {

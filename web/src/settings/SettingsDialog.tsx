@@ -1,8 +1,8 @@
 import { Box, Button, chakra, HStack, Switch } from '@chakra-ui/react';
 import type { ShownIn } from '@steady-scatter/core/worksheet';
 import type { ReactNode } from 'react';
-import { AREA_CHOICES } from '../ground/units.ts';
-import { MASS_CHOICES, RATE_CHOICES, symbolOf } from '../need/units.ts';
+import { AREA_CHOICES } from '../units/areas.ts';
+import { MASS_CHOICES, RATE_CHOICES, symbolOf } from '../units/units.ts';
 import { Panel } from '../ui/Panel.tsx';
 import { Backup } from './Backup.tsx';
 import { Devices } from './Devices.tsx';

@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import { blankForm } from '../jobs/sheetForms.ts';
+import { blankForm } from '../sheet/sheetForms.ts';
 import { preferredSystem } from './useSystem.ts';
 
 it('goes by the first unit that is preferred', () => {

@@ -7,7 +7,7 @@ import { queries } from '../api/queries.ts';
 import { holdingStore } from '../device/index.ts';
 import { useOutbox } from '../outbox/index.ts';
 import { takeUpdate } from '../serviceWorker.ts';
-import { useNotices } from '../ui/notices.tsx';
+import { useNotices } from '../notices/notices.tsx';
 
 const OutboxPanel = lazyPart(() => import('./OutboxPanel.tsx'));
 

@@ -5,7 +5,7 @@ import { useCommands } from '../commands/CommandsProvider.tsx';
 import { loadPart } from '../api/lazyCall.ts';
 import { CommandButton } from '../ui/CommandButton.tsx';
 import { dayText } from '../ui/dayText.ts';
-import { useNotices } from '../ui/notices.tsx';
+import { useNotices } from '../notices/notices.tsx';
 import { saveFile } from '../ui/saveFile.ts';
 import { today } from '../ui/today.ts';
 

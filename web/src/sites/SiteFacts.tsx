@@ -13,7 +13,7 @@ import { showNumber, type LengthUnit } from '@steady-scatter/core/quantities';
 import { Choice } from '../ui/Choice.tsx';
 import { Fields, NotesField } from '../ui/formParts.tsx';
 import { LabelledField } from '../ui/LabelledField.tsx';
-import { useNotices } from '../ui/notices.tsx';
+import { useNotices } from '../notices/notices.tsx';
 import { saveFile } from '../ui/saveFile.ts';
 import { Section } from '../ui/Section.tsx';
 import { LENGTH_CHOICES } from './units.ts';

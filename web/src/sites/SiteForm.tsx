@@ -16,7 +16,7 @@ import { useCommands } from '../commands/CommandsProvider.tsx';
 import type { DocFormProps } from '../documents/DocPage.tsx';
 import { useSystem } from '../settings/useSystem.ts';
 import { LabelledField } from '../ui/LabelledField.tsx';
-import { useNotices } from '../ui/notices.tsx';
+import { useNotices } from '../notices/notices.tsx';
 import { AreaSheet } from './AreaSheet.tsx';
 import { PlanAct } from './PlanAct.tsx';
 import { SiteFacts } from './SiteFacts.tsx';

@@ -2,7 +2,7 @@ import type { ReadableOf, sites } from '@steady-scatter/contract';
 import { showSize } from '@steady-scatter/core/ground';
 import type { AreaUnit } from '@steady-scatter/core/quantities';
 import { DocList } from '../documents/DocList.tsx';
-import { SITES } from './useSites.ts';
+import { SITES } from '../kinds/useSites.ts';
 
 /** "2 867 ft² ±52" of all that is treated on a site, in the unit of its first area. */
 function sizeText({ treatableM2, bandM2, areaUnit }: ReadableOf<typeof sites>): string {

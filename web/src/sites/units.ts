@@ -1,5 +1,5 @@
 import type { AreaUnit, LengthUnit } from '@steady-scatter/core/quantities';
-import { AREA_CHOICES } from '../ground/units.ts';
+import { AREA_CHOICES } from '../units/areas.ts';
 import { unitChoices } from '../ui/unitChoices.ts';
 
 /** Units of length that people measure ground in. */

@@ -15,7 +15,7 @@ import {
 import type { LengthUnit } from '@steady-scatter/core/quantities';
 import { v7 as newId } from 'uuid';
 import { useMemo } from 'react';
-import { useNotices } from '../ui/notices.tsx';
+import { useNotices } from '../notices/notices.tsx';
 
 type Notices = ReturnType<typeof useNotices>;
 

@@ -10,15 +10,15 @@ import { UNITS } from '@steady-scatter/core/quantities';
 import { Link } from 'react-router';
 import { DocPage, type DocFormProps } from '../documents/DocPage.tsx';
 import { useDocs } from '../documents/docs.ts';
-import { SITES } from '../sites/useSites.ts';
-import { RATE_CHOICES } from '../need/units.ts';
+import { SITES } from '../kinds/useSites.ts';
+import { RATE_CHOICES } from '../units/units.ts';
 import { usePreferences } from '../settings/PreferencesProvider.tsx';
 import { Choice } from '../ui/Choice.tsx';
 import { LabelledField } from '../ui/LabelledField.tsx';
 import { Section } from '../ui/Section.tsx';
 import { today } from '../ui/today.ts';
 import { Fields, NotesField } from '../ui/formParts.tsx';
-import { SOIL_TESTS } from './useSoilTests.ts';
+import { SOIL_TESTS } from '../kinds/useSoilTests.ts';
 import { unitChoices } from '../ui/unitChoices.ts';
 
 const FORMS = [

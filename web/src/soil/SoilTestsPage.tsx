@@ -3,9 +3,9 @@ import type { ReadableOf, soilTests } from '@steady-scatter/contract';
 import { UNITS, type MassPerAreaUnit } from '@steady-scatter/core/quantities';
 import { Link } from 'react-router';
 import { DocList } from '../documents/DocList.tsx';
-import { ShelfTabs } from '../products/ShelfTabs.tsx';
+import { ShelfTabs } from '../shell/ShelfTabs.tsx';
 import { dayText } from '../ui/dayText.ts';
-import { SOIL_TESTS } from './useSoilTests.ts';
+import { SOIL_TESTS } from '../kinds/useSoilTests.ts';
 
 /** "120 N, 0 P2O5, 80 K2O kg / ha" */
 const needsText = ({ needs, unit }: ReadableOf<typeof soilTests>): string =>

@@ -16,11 +16,11 @@ import demo from '../../../demo/tarn-hollow.json' with { type: 'json' };
 import { queries } from '../api/queries.ts';
 import { CommandsProvider } from '../commands/CommandsProvider.tsx';
 import { keysOf } from '../documents/docs.ts';
-import type { SheetForm } from '../jobs/sheetForms.ts';
-import { SheetProvider } from '../jobs/sheet.tsx';
+import type { SheetForm } from '../sheet/sheetForms.ts';
+import { SheetProvider } from '../sheet/sheet.tsx';
 import { PreferencesProvider } from '../settings/PreferencesProvider.tsx';
 import { system } from '../theme/index.ts';
-import { NoticesProvider } from '../ui/notices.tsx';
+import { NoticesProvider } from '../notices/notices.tsx';
 
 type Stored = { readonly id: string; readonly input: unknown };
 

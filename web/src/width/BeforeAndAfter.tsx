@@ -1,7 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import { changeText } from '@steady-scatter/core/width';
 import { Choice } from '../ui/Choice.tsx';
-import { useWidthTests } from './useWidthTests.ts';
+import { useWidthTests } from '../kinds/useWidthTests.ts';
 import type { WidthProps } from './widthProps.ts';
 
 /** Held against the test from before something was changed. */

@@ -3,7 +3,7 @@ import { readTraysTable, traysTable, type WidthTestInput } from '@steady-scatter
 import { Download, Upload } from 'lucide-react';
 import { useRef } from 'react';
 import { loadPart } from '../api/lazyCall.ts';
-import { useNotices } from '../ui/notices.tsx';
+import { useNotices } from '../notices/notices.tsx';
 import { saveFile } from '../ui/saveFile.ts';
 
 const MAX_BYTES = 1_000_000;

@@ -11,7 +11,7 @@ import {
   type SpacingMethod,
   type WidthTestInput,
 } from '@steady-scatter/core/width';
-import { useRigs } from '../rigs/useRigs.ts';
+import { useRigs } from '../kinds/useRigs.ts';
 import type { DocFormProps } from '../documents/DocPage.tsx';
 import { LENGTH_CHOICES } from '../sites/units.ts';
 import { CheckLine } from '../ui/CheckLine.tsx';

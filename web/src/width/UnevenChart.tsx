@@ -4,8 +4,8 @@ import type { WidthResult } from '@steady-scatter/core/width';
 import { Chart, LinearScale, LineElement, PointElement, type ChartData, type ChartOptions, type Plugin } from 'chart.js'; // prettier-ignore
 import { useEffect, useMemo, useRef } from 'react';
 import { Scatter } from 'react-chartjs-2';
-import { chartAxis } from '../ui/chartAxis.ts';
-import { FIGURES, useInk, type Ink } from '../ui/useInk.ts';
+import { chartAxis } from '../charts/chartAxis.ts';
+import { FIGURES, useInk, type Ink } from '../charts/useInk.ts';
 
 Chart.register(LinearScale, PointElement, LineElement);
 

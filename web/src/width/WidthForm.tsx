@@ -2,7 +2,7 @@ import { Box } from '@chakra-ui/react';
 import type { InputError } from '@steady-scatter/core/errors';
 import type { WidthTestInput } from '@steady-scatter/core/width';
 import type { DocFormProps } from '../documents/DocPage.tsx';
-import { useRigs } from '../rigs/useRigs.ts';
+import { useRigs } from '../kinds/useRigs.ts';
 import { goOnWithEnter } from '../ui/goOnWithEnter.ts';
 import { NotesField } from '../ui/formParts.tsx';
 import { Catches } from './Catches.tsx';

@@ -2,10 +2,10 @@ import type { WidthTestInput } from '@steady-scatter/core/width';
 import { FileText } from 'lucide-react';
 import { useState } from 'react';
 import { loadPart } from '../api/lazyCall.ts';
-import { useRigs } from '../rigs/useRigs.ts';
+import { useRigs } from '../kinds/useRigs.ts';
 import { CommandButton } from '../ui/CommandButton.tsx';
 import { dayText } from '../ui/dayText.ts';
-import { useNotices } from '../ui/notices.tsx';
+import { useNotices } from '../notices/notices.tsx';
 import { saveFile } from '../ui/saveFile.ts';
 
 /** Saves the report of a width test as a PDF of one page. */

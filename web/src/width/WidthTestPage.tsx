@@ -3,7 +3,7 @@ import { DocPage } from '../documents/DocPage.tsx';
 import { useSystem } from '../settings/useSystem.ts';
 import { today } from '../ui/today.ts';
 import { WidthReportAct } from './WidthReportAct.tsx';
-import { WIDTH_TESTS } from './useWidthTests.ts';
+import { WIDTH_TESTS } from '../kinds/useWidthTests.ts';
 import { WidthForm } from './WidthForm.tsx';
 
 /** A width test: the throw by tape, or what trays caught; how even passes are, and the spacing to pass at. */

@@ -2,12 +2,12 @@ import { MAX_PAGE, type ReadableOf, type widthTests } from '@steady-scatter/cont
 import { showQuantity, type LengthUnit } from '@steady-scatter/core/quantities';
 import { SPACING_METHODS } from '@steady-scatter/core/width';
 import { MISSING } from '@steady-scatter/core/working';
-import { BenchTabs } from '../bench/BenchTabs.tsx';
+import { BenchTabs } from '../shell/BenchTabs.tsx';
 import { DocList } from '../documents/DocList.tsx';
 import { dayText } from '../ui/dayText.ts';
 import { useList } from '../documents/docs.ts';
-import { RIGS } from '../rigs/useRigs.ts';
-import { WIDTH_TESTS } from './useWidthTests.ts';
+import { RIGS } from '../kinds/useRigs.ts';
+import { WIDTH_TESTS } from '../kinds/useWidthTests.ts';
 
 const spacingOf = (line: ReadableOf<typeof widthTests>): string => {
   const { accepted, acceptedOn, recommendedM, deflector, lengthUnit } = line;

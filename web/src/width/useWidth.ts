@@ -7,7 +7,7 @@ import {
   type WidthTestInput,
 } from '@steady-scatter/core/width';
 import { useDeferredValue, useMemo } from 'react';
-import { useWidthTests } from './useWidthTests.ts';
+import { useWidthTests } from '../kinds/useWidthTests.ts';
 
 /** A width test as worked out: the trays at each keystroke, the sweep as soon as there is time for it. */
 export interface WidthOnScreen {

@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import { MISSING } from '@steady-scatter/core/working';
-import { useSheet } from '../jobs/sheet.tsx';
+import { useSheet } from '../sheet/sheet.tsx';
 import { termShown } from '../ui/termShown.ts';
 
 /** On a phone the answer stays in sight over the rail while the sheet is typed. */

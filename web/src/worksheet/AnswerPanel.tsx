@@ -8,7 +8,7 @@ import { bandText, MISSING, termText } from '@steady-scatter/core/working';
 import type { DeliveredLine, WorksheetAnswer, WorksheetInput } from '@steady-scatter/core/worksheet';
 import { Suspense } from 'react';
 import { useWatch } from 'react-hook-form';
-import { useSheet, useSheetForm } from '../jobs/sheet.tsx';
+import { useSheet, useSheetForm } from '../sheet/sheet.tsx';
 import { BigNumber } from '../ui/BigNumber.tsx';
 import { termOf, termShown } from '../ui/termShown.ts';
 import { Bags } from './Bags.tsx';

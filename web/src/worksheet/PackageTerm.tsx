@@ -2,9 +2,9 @@ import { toResult } from '@steady-scatter/core/errors';
 import { readPackage, type PackageUnit } from '@steady-scatter/core/loads';
 import { changedSi, retype, UNITS, type UnitChange } from '@steady-scatter/core/quantities';
 import { useWatch } from 'react-hook-form';
-import { useSheetForm } from '../jobs/sheet.tsx';
-import { TypedTerm } from '../jobs/TypedTerm.tsx';
-import { MASS_CHOICES, needsUnit, symbolOf, VOLUME_CHOICES } from '../need/units.ts';
+import { useSheetForm } from '../sheet/sheet.tsx';
+import { TypedTerm } from '../sheet/TypedTerm.tsx';
+import { MASS_CHOICES, needsUnit, symbolOf, VOLUME_CHOICES } from '../units/units.ts';
 import { UnitPicker } from '../ui/UnitPicker.tsx';
 
 /** The size of one package, typed in place. It stands in two lines, so each says what it is called there. */

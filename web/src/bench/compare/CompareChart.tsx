@@ -3,7 +3,7 @@ import { UNITS } from '@steady-scatter/core/quantities';
 import { settingPicture, type BenchRateUnit } from '@steady-scatter/core/testing';
 import { Chart, LinearScale, LineElement, PointElement, type ChartData } from 'chart.js';
 import { Scatter } from 'react-chartjs-2';
-import { useInk, type Ink } from '../../ui/useInk.ts';
+import { useInk, type Ink } from '../../charts/useInk.ts';
 import { chartOptions } from '../chartOptions.ts';
 import { styleOf, type Compared } from './compared.ts';
 

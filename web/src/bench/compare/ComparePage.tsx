@@ -6,7 +6,7 @@ import { dayText } from '../../ui/dayText.ts';
 import { NameLink } from '../../ui/NameLink.tsx';
 import { TopBar } from '../../ui/TopBar.tsx';
 import { calibrationContext, useBenchShelf } from '../calibrationContext.ts';
-import { BenchTabs } from '../BenchTabs.tsx';
+import { BenchTabs } from '../../shell/BenchTabs.tsx';
 import { CheckLine } from '../../ui/CheckLine.tsx';
 import { STYLES, styleOf, type Compared } from './compared.ts';
 import { machineHistory } from './machineHistory.ts';

@@ -4,13 +4,13 @@ import { useState } from 'react';
 import { explain } from '../../api/explain.ts';
 import { loadPart } from '../../api/lazyCall.ts';
 import { FileDrop } from '../../ui/FileDrop.tsx';
-import { useNotices } from '../../ui/notices.tsx';
+import { useNotices } from '../../notices/notices.tsx';
 import { saveFile } from '../../ui/saveFile.ts';
 import { Section } from '../../ui/Section.tsx';
 import { today } from '../../ui/today.ts';
 import { TopBar } from '../../ui/TopBar.tsx';
 import { readBenchShelf } from '../calibrationContext.ts';
-import { BenchTabs } from '../BenchTabs.tsx';
+import { BenchTabs } from '../../shell/BenchTabs.tsx';
 import type { TestsToTake } from './testsFile.ts';
 import { takeTests } from './takeTests.ts';
 

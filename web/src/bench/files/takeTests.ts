@@ -2,8 +2,8 @@ import { openRunOf, withRunIds } from '@steady-scatter/core/testing';
 import { v7 as newId } from 'uuid';
 import { docActs } from '../../documents/docs.ts';
 import { saveNew } from '../../documents/saving.ts';
-import { RIGS } from '../../rigs/useRigs.ts';
-import { CALIBRATIONS, OPEN_RUNS } from '../useCalibrations.ts';
+import { RIGS } from '../../kinds/useRigs.ts';
+import { CALIBRATIONS, OPEN_RUNS } from '../../kinds/useCalibrations.ts';
 import type { TestsToTake } from './testsFile.ts';
 
 /**

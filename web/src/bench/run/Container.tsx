@@ -3,7 +3,7 @@ import { unitsOf } from '@steady-scatter/core/testing';
 import { Box, Button, chakra } from '@chakra-ui/react';
 import { fieldBox } from '../../ui/fieldBox.ts';
 import { LabelledField } from '../../ui/LabelledField.tsx';
-import { useCalibrations } from '../useCalibrations.ts';
+import { useCalibrations } from '../../kinds/useCalibrations.ts';
 import type { StepProps } from './steps.ts';
 
 const Select = chakra('select', { base: { ...fieldBox, minHeight: { base: '56px', md: '44px' }, maxWidth: '100%' } }); // prettier-ignore

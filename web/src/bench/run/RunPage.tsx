@@ -22,7 +22,7 @@ import { v7 as newId } from 'uuid';
 import { useDoc, type Doc } from '../../documents/docs.ts';
 import { sameInput } from '../../documents/sameInput.ts';
 import { Message } from '../../ui/Message.tsx';
-import { OpeningMessage } from '../../ui/OpeningMessage.tsx';
+import { OpeningMessage } from '../../documents/OpeningMessage.tsx';
 import { Section } from '../../ui/Section.tsx';
 import { today } from '../../ui/today.ts';
 import {
@@ -31,7 +31,7 @@ import {
   type BenchShelf,
   type CalibrationContext,
 } from '../calibrationContext.ts';
-import { AIMS, CALIBRATIONS, OPEN_RUNS } from '../useCalibrations.ts';
+import { AIMS, CALIBRATIONS, OPEN_RUNS } from '../../kinds/useCalibrations.ts';
 import { ChooseMethod } from './ChooseMethod.tsx';
 import { RunSteps } from './RunSteps.tsx';
 import { TestRunResult } from './TestRunResult.tsx';

@@ -14,7 +14,7 @@ import { useDoc, type Doc } from '../../documents/docs.ts';
 import { sameInput } from '../../documents/sameInput.ts';
 import { freshDevice, waitingHere } from '../../testing/device.ts';
 import { fakeServer } from '../../testing/fakeServer.ts';
-import { OPEN_RUNS } from '../useCalibrations.ts';
+import { OPEN_RUNS } from '../../kinds/useCalibrations.ts';
 import { beginOpenRun } from './useOpenRun.ts';
 import { useLiveDocument } from './useLiveDocument.ts';
 

@@ -11,8 +11,8 @@ import { docActs, keysOf } from '../../documents/docs.ts';
 import { dropDraft } from '../../documents/drafts.ts';
 import { saveDoc } from '../../documents/saving.ts';
 import { aboutDocument, outbox, type Saving } from '../../outbox/index.ts';
-import { useNotices } from '../../ui/notices.tsx';
-import { appendRun, OPEN_RUNS } from '../useCalibrations.ts';
+import { useNotices } from '../../notices/notices.tsx';
+import { appendRun, OPEN_RUNS } from '../../kinds/useCalibrations.ts';
 
 /** Runs that were ended on this page. */
 const ended = new Set<string>();

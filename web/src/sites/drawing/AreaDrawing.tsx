@@ -21,7 +21,7 @@ import { Handles } from './Handles.tsx';
 import { Labels } from './Labels.tsx';
 import { PartShape, tracePath } from './PartShape.tsx';
 import { useDrag } from './useDrag.ts';
-import { useInk } from '../../ui/useInk.ts';
+import { useInk } from '../../charts/useInk.ts';
 import { useSize, useView } from './useView.ts';
 
 interface Props {

@@ -2,7 +2,7 @@ import type { Point, SiteAreaResult, SiteAreaInput } from '@steady-scatter/core/
 import { Line, Shape } from 'react-konva';
 import { drawnBuffers, moved } from '../drawnOutlines.ts';
 import { tracePath } from './PartShape.tsx';
-import type { Ink } from '../../ui/useInk.ts';
+import type { Ink } from '../../charts/useInk.ts';
 import { toCanvas, type View } from './view.ts';
 
 interface Props {

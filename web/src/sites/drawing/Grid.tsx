@@ -1,7 +1,7 @@
 import { UNITS, type LengthUnit } from '@steady-scatter/core/quantities';
 import { Fragment, memo } from 'react';
 import { Arrow, Line, Rect, Text } from 'react-konva';
-import { FIGURES, type Ink } from '../../ui/useInk.ts';
+import { FIGURES, type Ink } from '../../charts/useInk.ts';
 import { niceStep, type View } from './view.ts';
 
 interface Props {

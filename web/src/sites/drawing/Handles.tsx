@@ -1,7 +1,7 @@
 import type { Point } from '@steady-scatter/core/ground';
 import { Circle } from 'react-konva';
 import type { PlacedHandle } from './useDrag.ts';
-import type { Ink } from '../../ui/useInk.ts';
+import type { Ink } from '../../charts/useInk.ts';
 
 interface Props {
   handles: readonly PlacedHandle[];

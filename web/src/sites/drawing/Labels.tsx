@@ -2,7 +2,7 @@ import { lengthUnitFor } from '@steady-scatter/core/fields';
 import type { Outline, PartInput, SiteAreaInput } from '@steady-scatter/core/ground';
 import { Label, Tag, Text } from 'react-konva';
 import { dimensionsOf } from '@steady-scatter/core/drawing';
-import { FIGURES, type Ink } from '../../ui/useInk.ts';
+import { FIGURES, type Ink } from '../../charts/useInk.ts';
 import { toCanvas, type View } from './view.ts';
 
 interface Props {

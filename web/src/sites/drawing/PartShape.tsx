@@ -4,7 +4,7 @@ import type { KonvaEventObject } from 'konva/lib/Node';
 import type { Shape as KonvaShape } from 'konva/lib/Shape';
 import { memo } from 'react';
 import { Shape } from 'react-konva';
-import type { Ink } from '../../ui/useInk.ts';
+import type { Ink } from '../../charts/useInk.ts';
 import { toCanvas, type View } from './view.ts';
 
 /** Draws outlines as one path, so that holes stay open. */

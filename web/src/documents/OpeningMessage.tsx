@@ -1,6 +1,6 @@
 import { ApiProblem } from '../api/errors.ts';
 import { explain } from '../api/explain.ts';
-import { Message } from './Message.tsx';
+import { Message } from '../ui/Message.tsx';
 
 interface Props {
   /** "job": what is being opened. */

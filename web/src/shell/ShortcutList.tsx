@@ -1,7 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { Panel } from '../ui/Panel.tsx';
 import { usePreferences } from '../settings/PreferencesProvider.tsx';
-import { isSingleKey, type Command } from './commands.ts';
+import { isSingleKey, type Command } from '../commands/commands.ts';
 
 const ALWAYS: readonly { keys: string; label: string }[] = [
   { keys: 'Enter', label: 'Go on to the next thing to type' },

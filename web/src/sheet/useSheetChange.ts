@@ -1,5 +1,5 @@
 import type { WorksheetInput } from '@steady-scatter/core/worksheet';
-import { useNotices } from '../ui/notices.tsx';
+import { useNotices } from '../notices/notices.tsx';
 import { useSheetForm } from './sheet.tsx';
 
 /** Puts another worksheet in place of the one that is open, and says so with a way back. */

@@ -7,10 +7,10 @@ import { call } from '../api/lazyCall.ts';
 import { queries } from '../api/queries.ts';
 import { useList } from '../documents/docs.ts';
 import { useSought } from '../documents/useSought.ts';
-import { JOBS } from '../jobs/useJobs.ts';
+import { JOBS } from '../kinds/useJobs.ts';
 import { Panel } from '../ui/Panel.tsx';
 import { useStable } from '../ui/useStable.ts';
-import type { Command } from './commands.ts';
+import type { Command } from '../commands/commands.ts';
 import { commandEntries, hitEntries, MAX_FOUND, type Entry } from './findEntries.ts';
 
 const Find = chakra('input', {

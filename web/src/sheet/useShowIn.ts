@@ -1,8 +1,8 @@
 import { UNITS } from '@steady-scatter/core/quantities';
 import type { ShownIn } from '@steady-scatter/core/worksheet';
 import { useWatch } from 'react-hook-form';
-import { MASS_CHOICES, RATE_CHOICES, symbolOf, VOLUME_CHOICES, VOLUME_RATE_CHOICES } from '../need/units.ts';
-import { AREA_CHOICES } from '../ground/units.ts';
+import { MASS_CHOICES, RATE_CHOICES, symbolOf, VOLUME_CHOICES, VOLUME_RATE_CHOICES } from '../units/units.ts';
+import { AREA_CHOICES } from '../units/areas.ts';
 import type { ShowIn } from '../ui/ResultTerm.tsx';
 import { useSheet, useSheetForm } from './sheet.tsx';
 

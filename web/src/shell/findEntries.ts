@@ -1,7 +1,7 @@
 import { KINDS, type Hit } from '@steady-scatter/contract';
 import { HOMES } from '../documents/homes.ts';
 import { dayText } from '../ui/dayText.ts';
-import type { Command } from './commands.ts';
+import type { Command } from '../commands/commands.ts';
 
 /** Something the go-to box can find. */
 export interface Entry {
