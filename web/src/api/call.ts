@@ -81,7 +81,7 @@ async function callRoute(
       signal: inTime(method, signal),
     });
   } catch (error) {
-    if (signal?.aborted) throw error;
+    if (error instanceof DOMException && error.name === 'AbortError') throw error;
     noteSilence();
     throw new Unreachable('The server does not answer.');
   }

@@ -1,7 +1,7 @@
 import type { Place } from '@steady-scatter/core/ground';
-import { proxy, wrap } from 'comlink';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import type { BoundaryAnswer, BoundaryFileWorker } from '../workers/boundaryFile.worker.ts';
+import { useWork } from '../workers/useWork.ts';
 
 interface Asked {
   readonly file: File;
@@ -13,23 +13,19 @@ const UNKNOWN = {
   looksSwapped: false,
 };
 
+const open = () => new Worker(new URL('../workers/boundaryFile.worker.ts', import.meta.url), { type: 'module' }); // prettier-ignore
+
 /** Reads a boundary file in a worker of its own; leaving, or another file, stops it. */
 export function useBoundaryFile(asked: Asked | null, place: Place | null) {
-  const [answer, setAnswer] = useState<{ asked: Asked; answer: BoundaryAnswer } | null>(null);
-  const [share, setShare] = useState(0);
   const [site] = useState(place);
-  useEffect(() => {
-    if (!asked) return undefined;
-    const worker = new Worker(new URL('../workers/boundaryFile.worker.ts', import.meta.url), {
-      type: 'module',
-    });
-    const found = (result: BoundaryAnswer) => setAnswer({ asked, answer: result });
-    wrap<BoundaryFileWorker>(worker)
-      .preview(asked.file, asked.swapped, site, proxy(setShare))
-      .then(found, () => found({ preview: null, trouble: UNKNOWN }))
-      .finally(() => worker.terminate());
-    return () => worker.terminate();
-  }, [asked, site]);
-  const current = answer?.asked === asked ? answer?.answer : undefined;
-  return { share, isReading: asked !== null && !current, ...(current ?? { preview: null, trouble: null }) };
+  const { last, isCurrent, share } = useWork<BoundaryFileWorker, BoundaryAnswer>(
+    { open, key: asked },
+    (worker, onShare) => worker.preview(asked!.file, asked!.swapped, site, onShare),
+  );
+  const answer: BoundaryAnswer = last ?? { preview: null, trouble: UNKNOWN };
+  return {
+    share: share ?? 0,
+    isReading: asked !== null && !isCurrent,
+    ...(isCurrent ? answer : { preview: null, trouble: null }),
+  };
 }

@@ -1,10 +1,11 @@
 import type { Resampled, WidthResult } from '@steady-scatter/core/width';
-import { proxy, wrap } from 'comlink';
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo } from 'react';
+import { useWork } from '../workers/useWork.ts';
 import type { WidthWorker } from '../workers/width.worker.ts';
 
 const PAUSE_MS = 400;
 const TIMES = 2000;
+const open = () => new Worker(new URL('../workers/width.worker.ts', import.meta.url), { type: 'module' });
 
 /** How sure CV and spacing are; while it is worked out, the share done and a way to stop. */
 export interface Confidence {
@@ -28,44 +29,9 @@ export function useConfidence(reading: WidthResult): Confidence {
       times: TIMES,
     });
   }, [reading.sweeps, trays, lookedM, limit]);
-  const [last, setLast] = useState<{ asked: string; found: Resampled | null } | null>(null);
-  const [share, setShare] = useState<number | null>(null);
-  const [stopped, setStopped] = useState<string | null>(null);
-  useEffect(() => {
-    if (asked === null || stopped === asked) return undefined;
-    let worker: Worker | null = null;
-    const timer = setTimeout(() => {
-      worker = new Worker(new URL('../workers/width.worker.ts', import.meta.url), { type: 'module' });
-      const running = worker;
-      // The last share may come after the answer.
-      let done = false;
-      const onShare = (now: number) => {
-        if (!done) setShare(now);
-      };
-      wrap<WidthWorker>(running)
-        .resample(asked, proxy(onShare))
-        .then(
-          (found) => setLast({ asked, found }),
-          () => setLast({ asked, found: null }),
-        )
-        .finally(() => {
-          done = true;
-          setShare(null);
-          running.terminate();
-        });
-    }, PAUSE_MS);
-    return () => {
-      clearTimeout(timer);
-      worker?.terminate();
-      setShare(null);
-    };
-  }, [asked, stopped]);
-  return {
-    found: last?.asked === asked ? (last?.found ?? null) : null,
-    share,
-    stop: () => {
-      setStopped(asked);
-      setShare(null);
-    },
-  };
+  const { last, isCurrent, share, stop } = useWork<WidthWorker, Resampled | null>(
+    { open, key: asked, pauseMs: PAUSE_MS },
+    (worker, onShare) => worker.resample(asked ?? '', onShare),
+  );
+  return { found: isCurrent ? last : null, share, stop };
 }

@@ -12,7 +12,7 @@ import { callDocuments } from '../../api/lazyCall.ts';
 import { holdDraft, openDraft } from '../../documents/drafts.ts';
 import { useDoc, type Doc } from '../../documents/docs.ts';
 import { sameInput } from '../../documents/sameInput.ts';
-import { freshDevice, waitingHere } from '../../testing/device.ts';
+import { freshDevice, isReachable, waitingHere } from '../../testing/device.ts';
 import { fakeServer } from '../../testing/fakeServer.ts';
 import { OPEN_RUNS } from '../../kinds/useCalibrations.ts';
 import { beginOpenRun } from './useOpenRun.ts';
@@ -84,6 +84,7 @@ describe('a document that is worked on in the field', () => {
     await waitFor(() => expect(result.current.status).toBe('on-device'));
     act(() => result.current.commit({ ...weighed('45.05'), note: 'windy' }));
     await waitFor(() => expect(waitingHere()).toHaveLength(1));
+    await waitFor(() => expect(isReachable()).toBe(false));
     act(() => server.comeBack());
     await waitFor(() => expect(stored()).toMatchObject({ version: 2, input: { readings: { left: '45.05' }, note: 'windy' } })); // prettier-ignore
     await waitFor(() => expect(waitingHere().map(({ refusal }) => refusal)).toEqual([]));
