@@ -32,9 +32,9 @@ async function dropEarlier(): Promise<void> {
 }
 
 self.addEventListener('install', (event) => event.waitUntil(keepEarlier()));
-self.addEventListener('message', ({ data }) => {
+self.addEventListener('message', (event) => {
   // Only when somebody says so: other pages stay with what they have.
-  if ((data as { type?: string } | null)?.type === 'SKIP_WAITING') void self.skipWaiting();
+  if ((event.data as { type?: string } | null)?.type === 'SKIP_WAITING') event.waitUntil(self.skipWaiting());
 });
 self.addEventListener('fetch', (event) => {
   if (event.request.mode === 'navigate') event.waitUntil(dropEarlier());

@@ -58,7 +58,8 @@ export async function openDevice(): Promise<void> {
 export function startBackground(): void {
   const begin = () => {
     startServiceWorker();
-    whenIdle(() => void loadAllParts());
+    // Where the app's files are put by, none is needed before it is shown.
+    if (!navigator.serviceWorker?.controller) whenIdle(() => void loadAllParts());
     whenIdle(() => void catchUpNow());
     setInterval(() => void catchUpNow(), AGAIN_MS);
   };

@@ -95,7 +95,7 @@ export function ConnectionBanner() {
       {updated && (
         <Strip>
           New version available. What you typed stays.
-          <StripButton onClick={takeUpdate}>Load it</StripButton>
+          <StripButton onClick={() => void takeUpdate()}>Load it</StripButton>
         </Strip>
       )}
       {!holds && (
