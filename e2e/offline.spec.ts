@@ -15,7 +15,7 @@ async function stored(page: Page, kind: string, q: string) {
 }
 
 test.describe('without a network, from a cold start', () => {
-  test.use(PHONE);
+  test.use({ ...PHONE, serviceWorkers: 'allow' });
 
   test('a sheet is typed, a site changed, a test run finished; on return all of it is stored once', async ({
     page,

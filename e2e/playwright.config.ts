@@ -24,6 +24,8 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     // What grows or slides in is pressed where it stood a frame ago: journeys are of people who asked for no motion.
     contextOptions: { reducedMotion: 'reduce' },
+    // It puts four megabytes by in each fresh browser: journeys that are about it let it in.
+    serviceWorkers: 'block',
     locale: 'en-US',
     timezoneId: 'UTC',
     // A trace of each test costs a third of its time: STEADY_TRACE=1 asks for it.

@@ -49,6 +49,8 @@ function renew(folder: string): string {
   return part;
 }
 
+test.use({ serviceWorkers: 'allow' });
+
 test('a newer version is told and taken while a form is dirty; another page goes on with the parts that it began with', async ({
   context,
 }) => {

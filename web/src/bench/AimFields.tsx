@@ -52,7 +52,7 @@ function rateChoices(kind: RigKind | null, stands: BenchRateUnit): readonly Benc
 
 /** Which machine, what product, and what is wanted of them. */
 export function AimFields(props: AimProps) {
-  const { input, errorAt, onChange, shelf, on, id } = props;
+  const { input, errorAt, onChange, bind, field, shelf, on, id } = props;
   const { target, width, units, pace } = input;
   const take = useTaking(props);
   // On a phone the rest is folded away until it is asked for.
@@ -99,13 +99,7 @@ export function AimFields(props: AimProps) {
           value={input.product}
           onChange={take.productName}
         />
-        <LabelledField
-          label="Name"
-          placeholder="Red spreader, lake feed"
-          value={input.name}
-          error={errorAt('name')}
-          onChange={(name) => onChange({ ...input, name })}
-        />
+        <LabelledField label="Name" placeholder="Red spreader, lake feed" {...field('name')} />
         <LabelledField
           label="Rate"
           placeholder="3.33"
@@ -146,13 +140,7 @@ export function AimFields(props: AimProps) {
             options={LIMIT}
             onChange={(limit) => onChange({ ...input, isCeiling: limit === 'yes' })}
           />
-          <LabelledField
-            label="It may be off by, %"
-            placeholder="5"
-            value={input.tolerance}
-            error={errorAt('tolerance')}
-            onChange={(tolerance) => onChange({ ...input, tolerance })}
-          />
+          <LabelledField label="It may be off by, %" placeholder="5" {...field('tolerance')} />
           <Choice
             label="It was"
             value={width.by}
@@ -161,19 +149,17 @@ export function AimFields(props: AimProps) {
           />
           <Choice
             label="Begin"
-            value={input.start}
             options={(Object.keys(STARTS) as StartId[]).map((start) => ({ id: start, label: STARTS[start] }))}
-            onChange={(start) => onChange({ ...input, start })}
+            {...bind('start')}
           />
           {(start === 'shape' || input.start === 'shape' || others.length > 0) && (
             <Choice
               label="Shape of"
-              value={input.shape}
               options={[
                 { id: '', label: 'no chart chosen' },
                 ...others.map((other) => ({ id: other.id, label: other.input.name })),
               ]}
-              onChange={(shape) => onChange({ ...input, shape })}
+              {...bind('shape')}
             />
           )}
           <LabelledField
@@ -196,23 +182,11 @@ export function AimFields(props: AimProps) {
             <LabelledField
               label={`${on.rig?.second.name || 'Second control'} stays at`}
               placeholder={second[1]?.label ?? ''}
-              value={input.second}
-              error={errorAt('second')}
-              onChange={(mark) => onChange({ ...input, second: mark })}
+              {...field('second')}
             />
           )}
-          <LabelledField
-            label="Lot"
-            placeholder="TH-2603"
-            value={input.lot}
-            onChange={(lot) => onChange({ ...input, lot })}
-          />
-          <LabelledField
-            label="Grain size"
-            placeholder="215, or medium"
-            value={input.grain}
-            onChange={(grain) => onChange({ ...input, grain })}
-          />
+          <LabelledField label="Lot" placeholder="TH-2603" {...bind('lot')} />
+          <LabelledField label="Grain size" placeholder="215, or medium" {...bind('grain')} />
           <Choice<MassUnit>
             label="Bare weights in"
             value={units.mass}

@@ -18,7 +18,7 @@ import { SignOff } from './SignOff.tsx';
 
 /** A calibration: what is wanted, its rounds, and the mark to set with the reason. */
 export function CalibrationForm(props: DocFormWithWayOn<CalibrationInput> & { id: string | null }) {
-  const { input, errorAt, onChange, keepThen, id } = props;
+  const { input, errorAt, onChange, bind, keepThen, id } = props;
   const shelf = useMachineShelf(input.rig);
   const on = useMemo(() => calibrationContext(input, shelf, id), [input, shelf, id]);
   const navigate = useNavigate();
@@ -32,7 +32,11 @@ export function CalibrationForm(props: DocFormWithWayOn<CalibrationInput> & { id
   );
   const start = () => keepThen((kept) => void navigate(`/bench/${kept}/run`));
   useCommands([{ id: 'start-round', label: 'Start a round, or go on with it', keys: 'Alt+S', run: start }]);
-  const fields = { ...props, errorAt: errorIn };
+  const fields: typeof props = {
+    ...props,
+    errorAt: errorIn,
+    field: (path) => ({ ...bind(path), error: errorIn(path) }),
+  };
   return (
     <>
       {isOpen || isWrong || errorIn('name') ? (
@@ -58,7 +62,7 @@ export function CalibrationForm(props: DocFormWithWayOn<CalibrationInput> & { id
           <LastRun input={input} on={on} />
           <Rounds {...fields} on={on} id={id} />
           <SignOff input={input} on={on} onChange={onChange} />
-          <NotesField label="Notes" value={input.notes} onChange={(notes) => onChange({ ...input, notes })} />
+          <NotesField label="Notes" {...bind('notes')} />
         </Box>
         <Box minWidth={0} order={{ base: 1, lg: 2 }} display="grid" gap="20px">
           <BenchAnswer input={input} on={on} onChange={onChange} onStart={start} />

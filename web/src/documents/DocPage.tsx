@@ -1,7 +1,7 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
 import type { InputError } from '@steady-scatter/core/errors';
 import { RotateCcw } from 'lucide-react';
-import { useMemo, useState, type ReactNode } from 'react';
+import { useDeferredValue, useMemo, useState, type ReactNode } from 'react';
 import type { FieldValues } from 'react-hook-form';
 import { useParams } from 'react-router';
 import { useCommands } from '../commands/CommandsProvider.tsx';
@@ -11,24 +11,25 @@ import { SampleBadge } from '../ui/SampleBadge.tsx';
 import { TopBar } from '../ui/TopBar.tsx';
 import { useDoc, type Doc } from './docs.ts';
 import type { DocumentKind } from './documentKind.ts';
+import { fieldsOf, type FieldsOf } from './fields.ts';
 import { removingOf } from './removing.ts';
 import { useDocument } from './useDocument.ts';
 import { useDocumentCommands } from './useDocumentCommands.tsx';
 
 /** What the form of a thing is given. */
-export interface DocFormProps<Input> {
+export interface DocFormProps<Input extends FieldValues> extends FieldsOf<Input> {
   input: Input;
   errorAt(field: string): InputError | undefined;
   onChange(input: Input): void;
 }
 
 /** The same with the way on, for forms that lead to another screen. */
-export interface DocFormWithWayOn<Input> extends DocFormProps<Input> {
+export interface DocFormWithWayOn<Input extends FieldValues> extends DocFormProps<Input> {
   /** Keeps it if that is still to be done, then goes on with its id; what is wrong is said instead. */
   keepThen(go: (id: string) => void): void;
 }
 
-interface Props<Input> {
+interface Props<Input extends FieldValues> {
   kind: DocumentKind<Input>;
   /** An empty one. */
   blank(): Input;
@@ -84,9 +85,12 @@ function DocSheet<Input extends FieldValues>({
   const [tried, setTried] = useState(false);
   const { one } = kind.kind.words;
   const removing = removingOf(kind.kind);
-  const errors = useMemo(() => kind.kind.evaluate(input).errors, [kind, input]);
+  // What is wrong is said after the key is shown.
+  const resting = useDeferredValue(input);
+  const errors = useMemo(() => kind.kind.evaluate(resting).errors, [kind, resting]);
   // What is still missing is asked for when the thing is kept, not while it is being typed.
   const shown = errors.filter(({ code }) => tried || !code.endsWith('.empty'));
+  const errorAt = (field: string) => shown.find((error) => error.field === field);
   const toFirstError = () =>
     void setTimeout(() => document.querySelector<HTMLElement>('[aria-invalid=true]')?.focus());
 
@@ -147,7 +151,8 @@ function DocSheet<Input extends FieldValues>({
           {
             input,
             onChange: open.change,
-            errorAt: (field) => shown.find((error) => error.field === field),
+            errorAt,
+            ...fieldsOf(open.form, input, errorAt),
             keepThen: (go) => (isSaved && doc ? go(doc.id) : save(go)),
           },
           doc?.isSample ?? false,

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { lazyPart } from '../ui/lazyPart.ts';
 import { Box, Button } from '@chakra-ui/react';
 import { termText } from '@steady-scatter/core/working';
@@ -70,7 +71,7 @@ function useAreas() {
 }
 
 /** Where it goes: every area with its size and the amount it takes. */
-export function GroundSection({ onEnter }: { onEnter(): void }) {
+export const GroundSection = memo(function Ground({ onEnter }: { onEnter(): void }) {
   const { answer } = useSheet();
   const { fields, add, take, remove } = useAreas();
   const areas = useWatch({ control: useSheetForm().control, name: 'worksheet.areas' });
@@ -164,4 +165,4 @@ export function GroundSection({ onEnter }: { onEnter(): void }) {
       </Box>
     </Section>
   );
-}
+});

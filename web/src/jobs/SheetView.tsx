@@ -3,7 +3,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import { MISSING, ORIGINS, termText, type Origin, type Working } from '@steady-scatter/core/working';
 import { worksheetText } from '@steady-scatter/core/worksheet';
 import { Copy, Printer } from 'lucide-react';
-import { Suspense, useState, type ReactNode } from 'react';
+import { Suspense, useMemo, useState, type ReactNode } from 'react';
 import { useWatch } from 'react-hook-form';
 import { AnswerBar } from '../worksheet/AnswerBar.tsx';
 import { AnswerPanel } from '../worksheet/AnswerPanel.tsx';
@@ -101,6 +101,8 @@ const Legend = () => (
 export function SheetView({ heading, acts }: { heading: ReactNode; acts: ReactNode }) {
   const [current, setCurrent] = useState('need');
   const [broken, setBroken] = useState(0);
+  // The same from key to key: what has nothing new to show is not drawn anew.
+  const enter = useMemo(() => ({ need: () => setCurrent('need'), ground: () => setCurrent('ground'), rig: () => setCurrent('rig'), load: () => setCurrent('load') }), []); // prettier-ignore
   const stops = useStops(broken);
   const { copy, print } = useSheetActs();
   useCommands([
@@ -140,13 +142,13 @@ export function SheetView({ heading, acts }: { heading: ReactNode; acts: ReactNo
         css={{ '@media print': { zoom: 0.85, padding: 0 } }}
       >
         <Box minWidth={0}>
-          <NeedSection onEnter={() => setCurrent('need')} />
-          <GroundSection onEnter={() => setCurrent('ground')} />
+          <NeedSection onEnter={enter.need} />
+          <GroundSection onEnter={enter.ground} />
           <Suspense fallback={null}>
-            <MachineSection onEnter={() => setCurrent('rig')} />
+            <MachineSection onEnter={enter.rig} />
           </Suspense>
-          <LoadSection onEnter={() => setCurrent('load')} />
-          <LabelSection onEnter={() => setCurrent('load')} />
+          <LoadSection onEnter={enter.load} />
+          <LabelSection onEnter={enter.load} />
           <Suspense fallback={null}>
             <PlanSections />
           </Suspense>

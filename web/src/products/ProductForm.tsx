@@ -120,7 +120,8 @@ function Settings({ input, onChange }: Pick<Props, 'input' | 'onChange'>) {
 }
 
 /** A product typed in from its label. */
-export function ProductForm({ input, errorAt, onChange }: Props) {
+export function ProductForm(props: Props) {
+  const { input, errorAt, onChange, bind } = props;
   const { form } = evaluateLabelFacts(input);
   const { density, package: pack, coverage, labelRate, carrier } = input;
   const text = (
@@ -178,12 +179,7 @@ export function ProductForm({ input, errorAt, onChange }: Props) {
           />
           {feeds && text('grade', 'Grade', '24-0-8 + 2 S')}
           {feeds && form === 'liquid' && (
-            <Choice
-              label="The percentages are"
-              value={input.gradeBasis}
-              options={GRADE_BASES}
-              onChange={(gradeBasis) => onChange({ ...input, gradeBasis })}
-            />
+            <Choice label="The percentages are" options={GRADE_BASES} {...bind('gradeBasis')} />
           )}
           {feeds && text('slowShare', 'Slow-release share of the nitrogen', '50 %')}
           {isCarrier && text('activeIngredient', 'Active ingredient')}
@@ -267,14 +263,14 @@ export function ProductForm({ input, errorAt, onChange }: Props) {
           )}
         </Fields>
       </Section>
-      <ScoopCard input={input} errorAt={errorAt} onChange={onChange} />
+      <ScoopCard {...props} />
       <Settings input={input} onChange={onChange} />
       <Section heading="Also">
         <Fields>
           {text('grainSize', 'Grain size number')}
           {text('lot', 'Lot')}
         </Fields>
-        <NotesField label="Notes" value={input.notes} onChange={(notes) => onChange({ ...input, notes })} />
+        <NotesField label="Notes" {...bind('notes')} />
       </Section>
     </>
   );

@@ -90,31 +90,16 @@ function RuleRow({ rule, at, rateUnit, errorAt, onChange, onRemove }: RowProps) 
   );
 }
 
-function RuleSetForm({ input, errorAt, onChange }: DocFormProps<RuleSetInput>) {
+function RuleSetForm({ input, errorAt, onChange, bind, field }: DocFormProps<RuleSetInput>) {
   const { rules } = input;
   return (
     <>
       <Section heading="Which rules">
         <Fields>
-          <LabelledField
-            label="Name"
-            placeholder="Town rules"
-            value={input.name}
-            error={errorAt('name')}
-            onChange={(name) => onChange({ ...input, name })}
-          />
-          <Choice
-            label="Limits are in"
-            value={input.unit}
-            options={unitChoices(RATE_CHOICES)}
-            onChange={(unit) => onChange({ ...input, unit })}
-          />
+          <LabelledField label="Name" placeholder="Town rules" {...field('name')} />
+          <Choice label="Limits are in" options={unitChoices(RATE_CHOICES)} {...bind('unit')} />
         </Fields>
-        <NotesField
-          label="Where they come from"
-          value={input.source}
-          onChange={(source) => onChange({ ...input, source })}
-        />
+        <NotesField label="Where they come from" {...bind('source')} />
       </Section>
       <Section heading="Each rule, and the season in which it holds (month-day; empty for the whole year)">
         {rules.map((rule, at) => (

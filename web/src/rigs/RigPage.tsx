@@ -174,7 +174,7 @@ function ChecksSection({ input, onChange }: DocFormProps<RigInput>) {
 }
 
 function RigForm(props: DocFormProps<RigInput>) {
-  const { input, errorAt, onChange } = props;
+  const { input, onChange, bind, field } = props;
   const { paceMPerS, paceIsUsual } = evaluateRig(input);
   const { width, puts } = rigKind(input.kind);
   const isDry = puts !== 'wet';
@@ -182,39 +182,11 @@ function RigForm(props: DocFormProps<RigInput>) {
     <>
       <Section heading="Which machine">
         <Fields>
-          <LabelledField
-            label="Name"
-            placeholder="Red push spreader"
-            value={input.name}
-            error={errorAt('name')}
-            onChange={(name) => onChange({ ...input, name })}
-          />
-          <Choice<RigKind>
-            label="Kind"
-            value={input.kind}
-            options={KINDS}
-            onChange={(kind) => onChange({ ...input, kind })}
-          />
-          <LabelledField
-            label="Hopper holds"
-            placeholder="50 lb"
-            value={input.hopper.size}
-            error={errorAt('hopper.size')}
-            onChange={(size) => onChange({ ...input, hopper: { ...input.hopper, size } })}
-          />
-          <Choice<MassUnit>
-            label="Bare weights in"
-            value={input.hopper.unit}
-            options={WEIGHTS}
-            onChange={(unit) => onChange({ ...input, hopper: { ...input.hopper, unit } })}
-          />
-          <LabelledField
-            label={WIDTHS[width]}
-            placeholder="9 ft"
-            value={input.width.text}
-            error={errorAt('width.text')}
-            onChange={(text) => onChange({ ...input, width: { ...input.width, text } })}
-          />
+          <LabelledField label="Name" placeholder="Red push spreader" {...field('name')} />
+          <Choice<RigKind> label="Kind" options={KINDS} {...bind('kind')} />
+          <LabelledField label="Hopper holds" placeholder="50 lb" {...field('hopper.size')} />
+          <Choice<MassUnit> label="Bare weights in" options={WEIGHTS} {...bind('hopper.unit')} />
+          <LabelledField label={WIDTHS[width]} placeholder="9 ft" {...field('width.text')} />
           <Choice<LengthUnit>
             label="Bare lengths in"
             value={input.width.unit}
@@ -223,37 +195,13 @@ function RigForm(props: DocFormProps<RigInput>) {
               onChange({ ...input, width: { ...input.width, unit }, pace: { ...input.pace, unit } })
             }
           />
-          <LabelledField
-            label="Usual pace: a course of"
-            placeholder="120 ft"
-            value={input.pace.course}
-            error={errorAt('pace.course')}
-            onChange={(course) => onChange({ ...input, pace: { ...input.pace, course } })}
-          />
-          <LabelledField
-            label="takes, seconds"
-            placeholder="27.2"
-            value={input.pace.time}
-            error={errorAt('pace.time')}
-            onChange={(time) => onChange({ ...input, pace: { ...input.pace, time } })}
-          />
+          <LabelledField label="Usual pace: a course of" placeholder="120 ft" {...field('pace.course')} />
+          <LabelledField label="takes, seconds" placeholder="27.2" {...field('pace.time')} />
           {width === 'row spacing' && (
-            <LabelledField
-              label="Outlets"
-              placeholder="1"
-              value={input.outlets.count}
-              inputMode="numeric"
-              error={errorAt('outlets.count')}
-              onChange={(count) => onChange({ ...input, outlets: { ...input.outlets, count } })}
-            />
+            <LabelledField label="Outlets" placeholder="1" inputMode="numeric" {...field('outlets.count')} />
           )}
           {width === 'row spacing' && (
-            <Choice<Feeds>
-              label="They feed"
-              value={input.outlets.feeds}
-              options={FEEDS}
-              onChange={(feeds) => onChange({ ...input, outlets: { ...input.outlets, feeds } })}
-            />
+            <Choice<Feeds> label="They feed" options={FEEDS} {...bind('outlets.feeds')} />
           )}
         </Fields>
         {paceMPerS !== null && !paceIsUsual && (
@@ -266,7 +214,7 @@ function RigForm(props: DocFormProps<RigInput>) {
       {isDry && <ControlSection {...props} of="second" />}
       <ChecksSection {...props} />
       <ServiceSection {...props} />
-      <NotesField label="Notes" value={input.notes} onChange={(notes) => onChange({ ...input, notes })} />
+      <NotesField label="Notes" {...bind('notes')} />
     </>
   );
 }

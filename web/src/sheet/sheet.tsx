@@ -1,6 +1,16 @@
 import type { InputError } from '@steady-scatter/core/errors';
 import { answerWorksheet, type WorksheetAnswer } from '@steady-scatter/core/worksheet';
-import { createContext, use, useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import {
+  createContext,
+  use,
+  useCallback,
+  useDeferredValue,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+  type ReactNode,
+} from 'react';
 import { FormProvider, useFormContext, useWatch, type UseFormReturn } from 'react-hook-form';
 import { usePreferences } from '../settings/PreferencesProvider.tsx';
 import type { SheetForm } from './sheetForms.ts';
@@ -40,7 +50,8 @@ function useTyping() {
 
 /** Works the sheet out at each keystroke and shares the answer. */
 export function SheetProvider({ form, children }: { form: UseFormReturn<SheetForm>; children: ReactNode }) {
-  const worksheet = useWatch({ control: form.control, name: 'worksheet' });
+  // A key is shown at once; what it comes to follows, and gives way to the next key.
+  const worksheet = useDeferredValue(useWatch({ control: form.control, name: 'worksheet' }));
   const { units } = usePreferences().preferences;
   const { field: quiet, typingIn, doneTyping } = useTyping();
   const answer = useMemo(() => answerWorksheet(worksheet, units), [worksheet, units]);

@@ -1,6 +1,6 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
-import { useState } from 'react';
-import { notePaired } from '../api/connection.ts';
+import { useState, useSyncExternalStore } from 'react';
+import { connectionStore, notePaired } from '../api/connection.ts';
 import { queries } from '../api/queries.ts';
 import { explain } from '../api/explain.ts';
 import { call } from '../api/lazyCall.ts';
@@ -9,6 +9,7 @@ import { LabelledField } from '../ui/LabelledField.tsx';
 
 /** Asks a new device once for the code that stands where Steady Scatter was started. */
 export function PairScreen() {
+  const { forgotten } = useSyncExternalStore(connectionStore.subscribe, connectionStore.get);
   const [code, setCode] = useState('');
   const [name, setName] = useState('');
   const [trouble, setTrouble] = useState<string | null>(null);
@@ -28,6 +29,7 @@ export function PairScreen() {
         Pair this device
       </chakra.h1>
       <Box fontSize="18px" marginBottom="18px">
+        {forgotten && 'This device was forgotten, and what it held of the crew is deleted. '}
         It is asked once. The code stands where Steady Scatter was started, and there under “On a phone”.
       </Box>
       <Box

@@ -49,7 +49,7 @@ function GroundChoice({ input, onChange }: Pick<DocFormProps<SoilTestInput>, 'in
   );
 }
 
-function SoilTestForm({ input, errorAt, onChange }: DocFormProps<SoilTestInput>) {
+function SoilTestForm({ input, errorAt, onChange, bind }: DocFormProps<SoilTestInput>) {
   const text = (field: 'name' | 'onDay' | 'lab' | 'ph', label: string, placeholder = '', type = 'text') => (
     <LabelledField
       label={label}
@@ -72,18 +72,8 @@ function SoilTestForm({ input, errorAt, onChange }: DocFormProps<SoilTestInput>)
       </Section>
       <Section heading="What it says the ground needs in a year">
         <Fields>
-          <Choice
-            label="Phosphorus and potassium are stated as"
-            value={input.form}
-            options={FORMS}
-            onChange={(form) => onChange({ ...input, form })}
-          />
-          <Choice
-            label="Needs are in"
-            value={input.unit}
-            options={unitChoices(RATE_CHOICES)}
-            onChange={(unit) => onChange({ ...input, unit })}
-          />
+          <Choice label="Phosphorus and potassium are stated as" options={FORMS} {...bind('form')} />
+          <Choice label="Needs are in" options={unitChoices(RATE_CHOICES)} {...bind('unit')} />
           {SOIL_NUTRIENTS.map((id) => {
             const { symbol, name } = NUTRIENTS[statedForm(id, input.form)];
             return (
@@ -105,12 +95,8 @@ function SoilTestForm({ input, errorAt, onChange }: DocFormProps<SoilTestInput>)
       </Section>
       <Section heading="Also on the sheet">
         <Fields>{text('ph', 'pH', '6.2')}</Fields>
-        <NotesField
-          label="Lime"
-          value={input.limeNote}
-          onChange={(limeNote) => onChange({ ...input, limeNote })}
-        />
-        <NotesField label="Notes" value={input.notes} onChange={(notes) => onChange({ ...input, notes })} />
+        <NotesField label="Lime" {...bind('limeNote')} />
+        <NotesField label="Notes" {...bind('notes')} />
       </Section>
     </>
   );

@@ -44,7 +44,7 @@ export function Catches({
   errorAt,
   onChange,
   reading,
-}: DocFormProps<WidthTestInput> & { reading: WidthResult }) {
+}: Pick<DocFormProps<WidthTestInput>, 'input' | 'errorAt' | 'onChange'> & { reading: WidthResult }) {
   const [wanted, setOpen] = useState(0);
   const open = Math.min(wanted, Math.max(0, input.rows.length - 1));
   // As they are now: the reading may still be that of the layout before.

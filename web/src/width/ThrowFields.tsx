@@ -35,7 +35,7 @@ const GRID = {
 } as const;
 
 /** Which machine and product, at which setting and pace, and by which habit. */
-export function ThrowFields({ input, errorAt, onChange }: DocFormProps<WidthTestInput>) {
+export function ThrowFields({ input, errorAt, onChange, bind, field }: DocFormProps<WidthTestInput>) {
   const { data: rigs = [] } = useRigs();
   const throwing = rigs.filter(({ input: rig }) => rigKind(rig.kind).width === 'pass spacing' && rigKind(rig.kind).puts !== 'wet'); // prettier-ignore
   const setUnit = (unit: LengthUnit) =>
@@ -48,46 +48,22 @@ export function ThrowFields({ input, errorAt, onChange }: DocFormProps<WidthTest
   return (
     <Section heading="What was thrown">
       <Box {...GRID}>
-        <LabelledField
-          label="Name"
-          placeholder="Red spreader, trays"
-          value={input.name}
-          error={errorAt('name')}
-          onChange={(name) => onChange({ ...input, name })}
-        />
+        <LabelledField label="Name" placeholder="Red spreader, trays" {...field('name')} />
         <Choice
           label="Machine"
-          value={input.rig}
           options={[
             { id: '', label: 'not said yet' },
             ...throwing.map(({ id, input: rig }) => ({ id, label: rig.name })),
           ]}
-          onChange={(rig) => onChange({ ...input, rig })}
+          {...bind('rig')}
         />
-        <LabelledField
-          label="Product"
-          placeholder="Lake feed 24-0-8"
-          value={input.product}
-          onChange={(product) => onChange({ ...input, product })}
-        />
-        <LabelledField
-          label="Setting"
-          placeholder="11"
-          value={input.setting}
-          onChange={(setting) => onChange({ ...input, setting })}
-        />
-        <LabelledField
-          label="Day"
-          type="date"
-          value={input.onDay}
-          error={errorAt('onDay')}
-          onChange={(onDay) => onChange({ ...input, onDay })}
-        />
+        <LabelledField label="Product" placeholder="Lake feed 24-0-8" {...bind('product')} />
+        <LabelledField label="Setting" placeholder="11" {...bind('setting')} />
+        <LabelledField label="Day" type="date" {...field('onDay')} />
         <Choice<SpacingMethod>
           label="Spacing by"
-          value={input.spacingMethod}
           options={SPACING_METHOD_IDS.map((id) => ({ id, label: SPACING_METHODS[id] }))}
-          onChange={(spacingMethod) => onChange({ ...input, spacingMethod })}
+          {...bind('spacingMethod')}
         />
         {input.spacingMethod !== 'trays' && (
           <LabelledField
@@ -107,19 +83,8 @@ export function ThrowFields({ input, errorAt, onChange }: DocFormProps<WidthTest
         />
         {input.spacingMethod === 'trays' && (
           <>
-            <Choice<PassPattern>
-              label="Passes go"
-              value={input.passPattern}
-              options={MODE_CHOICES}
-              onChange={(passPattern) => onChange({ ...input, passPattern })}
-            />
-            <LabelledField
-              label="CV that you bear, %"
-              placeholder="15"
-              value={input.limit}
-              error={errorAt('limit')}
-              onChange={(limit) => onChange({ ...input, limit })}
-            />
+            <Choice<PassPattern> label="Passes go" options={MODE_CHOICES} {...bind('passPattern')} />
+            <LabelledField label="CV that you bear, %" placeholder="15" {...field('limit')} />
           </>
         )}
       </Box>
@@ -135,7 +100,7 @@ export function ThrowFields({ input, errorAt, onChange }: DocFormProps<WidthTest
 }
 
 /** How the trays were set out, and what was read of them. */
-export function LayoutFields({ input, errorAt, onChange }: DocFormProps<WidthTestInput>) {
+export function LayoutFields({ input, errorAt, onChange, bind, field }: DocFormProps<WidthTestInput>) {
   const { layout, tray } = input;
   const setLayout = (more: Partial<typeof layout>) => onChange({ ...input, layout: { ...layout, ...more } });
   const isTyped = layout.positions.trim() !== '';
@@ -209,28 +174,12 @@ export function LayoutFields({ input, errorAt, onChange }: DocFormProps<WidthTes
           error={errorAt('passes')}
           onChange={(passes) => onChange({ ...input, passes })}
         />
-        <Choice<CatchKind>
-          label="What was read"
-          value={input.kind}
-          options={KINDS}
-          onChange={(kind) => onChange({ ...input, kind })}
-        />
+        <Choice<CatchKind> label="What was read" options={KINDS} {...bind('kind')} />
         {input.kind === 'mass' && (
-          <Choice<MassUnit>
-            label="Bare weights in"
-            value={input.unit}
-            options={WEIGHTS}
-            onChange={(unit) => onChange({ ...input, unit })}
-          />
+          <Choice<MassUnit> label="Bare weights in" options={WEIGHTS} {...bind('unit')} />
         )}
         {input.kind === 'mass' && (
-          <LabelledField
-            label="The scale reads to"
-            placeholder="its last digit"
-            value={input.scaleStep}
-            error={errorAt('scaleStep')}
-            onChange={(scaleStep) => onChange({ ...input, scaleStep })}
-          />
+          <LabelledField label="The scale reads to" placeholder="its last digit" {...field('scaleStep')} />
         )}
       </Box>
     </Section>

@@ -12,7 +12,7 @@ import { WidthAnswer } from './WidthAnswer.tsx';
 
 /** A width test: what was thrown and caught on the left, the spacing to pass at on the right. */
 export function WidthForm(props: DocFormProps<WidthTestInput>) {
-  const { input, errorAt, onChange } = props;
+  const { input, errorAt, onChange, bind } = props;
   const on = useWidth(input);
   const { data: rigs = [] } = useRigs();
   const rig = rigs.find(({ id }) => id === input.rig)?.input ?? null;
@@ -49,7 +49,7 @@ export function WidthForm(props: DocFormProps<WidthTestInput>) {
           </Box>
         )}
         <Box order={6}>
-          <NotesField label="Notes" value={input.notes} onChange={(notes) => onChange({ ...input, notes })} />
+          <NotesField label="Notes" {...bind('notes')} />
         </Box>
       </Box>
       <Box order={hasCatches ? 2 : 5} minWidth={0}>
