@@ -15,7 +15,7 @@ export interface Difference {
 
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 
-/** A text with its unit is one value. */
+/** A text with its unit is one value, an area with its size and unit too: one of them from each side would be neither. */
 const isOneValue = (value: Json): boolean => 'unit' in value && Object.values(value).every((each) => typeof each === 'string'); // prettier-ignore
 
 type Item = Json & { readonly id: string };

@@ -60,3 +60,10 @@ it('of what was deleted elsewhere it asks whether to restore it', async () => {
   await person.click(screen.getByRole('button', { name: 'Restore it with mine' }));
   expect(onSave).toHaveBeenCalledWith(mine);
 });
+
+it('an area reads as it is typed, without its id', () => {
+  const area = { id: '0196334f-f401', name: 'Bandstand lawn', size: '62 x 38 ft', unit: 'ft2' };
+  const conflict = { base: { areas: [area] }, mine: { areas: [area] }, theirs: doc({ areas: [] } as never) };
+  inApp(<ConflictDialog one="job" conflict={conflict as never} onSave={vi.fn()} onTakeTheirs={vi.fn()} onClose={vi.fn()} />); // prettier-ignore
+  expect(group('Area, Bandstand lawn').textContent).toBe('Area, Bandstand lawnMine: Bandstand lawn 62 x 38 ftTheirs: not there'); // prettier-ignore
+});

@@ -56,8 +56,11 @@ export function placeOf({ path }: Difference, mine: unknown, theirs: unknown): s
 const unitText = (unit: unknown): string => (typeof unit === 'string' ? ((UNITS as Readonly<Record<string, { symbol: string }>>)[unit]?.symbol ?? unit) : ''); // prettier-ignore
 
 /** Texts with their unit, where one is a bare number. */
-function withUnit({ unit, ...texts }: Record<string, unknown>): string {
-  const said = Object.values(texts).filter((text): text is string => typeof text === 'string' && text !== '');
+function withUnit(thing: Record<string, unknown>): string {
+  const { unit } = thing;
+  const said = Object.entries(thing).flatMap(([key, text]) =>
+    key !== 'unit' && key !== 'id' && typeof text === 'string' && text !== '' ? [text] : [],
+  );
   const shown = said.map((text) => (/^[\d.,\s]+$/.test(text) ? `${text} ${unitText(unit)}`.trim() : text));
   return shown.join(' ') || 'nothing typed';
 }
