@@ -98,6 +98,17 @@ describe('a table that is held', () => {
     expect(held.entries()).toEqual([]);
   });
 
+  it('what was removed here while another tab’s change was read stays removed', async () => {
+    await table.setMany([['a', { n: 1 }]]);
+    const held = heldTable(table);
+    await held.open();
+    const following = held.follow('a');
+    void held.remove('a');
+    await following;
+    expect(held.get('a')).toBeUndefined();
+    expect(await held.isHeld('a')).toBe(false);
+  });
+
   it('what the device does not take stays as long as the page, also where another tab tells of it', async () => {
     const refusing: Table<string> = { ...slowTable().table, setMany: async () => false };
     const held = heldTable(refusing);

@@ -10,7 +10,9 @@ export interface HeldTable<Row> {
   set(key: string, row: Row): Promise<boolean>;
   remove(key: string): Promise<void>;
   clear(): Promise<void>;
-  /** Takes a row over that another tab changed. */
+  /** Whether the device still has a row: another tab may have taken it away. */
+  isHeld(key: string): Promise<boolean>;
+  /** Takes a row over that another tab changed; what is changed here meanwhile stands. */
   follow(key: string): Promise<void>;
   subscribe(listener: () => void): () => void;
 }
@@ -21,6 +23,9 @@ export function heldTable<Row>(table: Table<Row>): HeldTable<Row> {
   const writing = new Map<string, Promise<boolean>>();
   /** What the device did not take: there is nothing to take over in its place. */
   const unheld = new Set<string>();
+  /** How often each row was changed here. */
+  const changes = new Map<string, number>();
+  const noteChange = (key: string) => changes.set(key, (changes.get(key) ?? 0) + 1);
   const listeners = new Set<() => void>();
   let shown: readonly (readonly [string, Row])[] = [];
   const show = () => {
@@ -53,12 +58,14 @@ export function heldTable<Row>(table: Table<Row>): HeldTable<Row> {
     get: (key) => rows.get(key),
     entries: () => shown,
     set(key, row) {
+      noteChange(key);
       rows.set(key, row);
       show();
       return write(key);
     },
     async remove(key) {
       if (!rows.delete(key)) return;
+      noteChange(key);
       show();
       await write(key);
     },
@@ -67,10 +74,16 @@ export function heldTable<Row>(table: Table<Row>): HeldTable<Row> {
       show();
       await table.clear();
     },
+    async isHeld(key) {
+      await writing.get(key);
+      return unheld.has(key) ? rows.has(key) : (await table.get(key)) !== undefined;
+    },
     async follow(key) {
       await writing.get(key);
       if (unheld.has(key)) return;
+      const before = changes.get(key);
       const row = await table.get(key);
+      if (changes.get(key) !== before) return;
       if (row === undefined) rows.delete(key);
       else rows.set(key, row);
       show();

@@ -1,3 +1,4 @@
+import { STATUS_WORDS } from './statusWords.ts';
 import { Box, Button, chakra } from '@chakra-ui/react';
 import type { InputError } from '@steady-scatter/core/errors';
 import { RotateCcw } from 'lucide-react';
@@ -41,14 +42,6 @@ interface Props<Input extends FieldValues> {
   /** The form takes all the width there is. */
   wide?: boolean;
 }
-
-const STATUS_WORDS = {
-  new: null,
-  draft: 'not kept yet',
-  'on-device': 'saved on this device',
-  saved: null,
-  refused: 'not kept yet',
-} as const;
 
 /** What stands in the way of what was saved, and what can be done about it. */
 const RefusalNotice = ({ words, onDecide }: { words: string; onDecide: (() => void) | null }) => (

@@ -1,5 +1,5 @@
 import type { InputError } from '@steady-scatter/core/errors';
-import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import {
   useForm,
   useWatch,
@@ -185,12 +185,11 @@ export function useDocument<Input extends FieldValues>(
   const { base, baseVersion, noteSent, show } = useFollowing({ doc, saved, form, isRefused: refusal !== null, first }); // prettier-ignore
   const conflict = useConflict(kind, waiting, form);
 
-  // What is typed is held while it differs from what is saved; the next key goes before.
-  const resting = useDeferredValue(input);
+  // What is typed is held while it differs from what is saved: at once, so that nothing is lost whatever comes next.
   useEffect(() => {
-    if (differs) void holdDraft(kind, heldAs, { input: resting, base: base.current });
+    if (differs) void holdDraft(kind, heldAs, { input, base: base.current });
     else dropDraft(kind, heldAs);
-  }, [kind, heldAs, resting, differs, base]);
+  }, [kind, heldAs, input, differs, base]);
 
   const send = (next: Input) => {
     const saving = saveDoc(kind, id, { base: base.current, input: next });

@@ -1,3 +1,4 @@
+import { STATUS_WORDS } from '../documents/statusWords.ts';
 import { Button, chakra } from '@chakra-ui/react';
 import type { DocumentStatus } from '../documents/useDocument.ts';
 import { useSheetForm } from '../sheet/sheet.tsx';
@@ -33,14 +34,6 @@ const Day = chakra('input', {
     paddingX: '4px',
   },
 });
-
-const STATUS_WORDS = {
-  new: null,
-  draft: 'not kept yet',
-  'on-device': 'saved on this device',
-  saved: null,
-  refused: 'not kept yet',
-} as const satisfies Record<DocumentStatus, string | null>;
 
 type Props = {
   isSample: boolean;

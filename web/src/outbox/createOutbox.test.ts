@@ -134,6 +134,28 @@ describe('of a document', () => {
     await vi.waitFor(() => expect(server.sent).toEqual(['b on 3', 'c on 1']));
   });
 
+  it('what is saved anew while the one before is being looked up takes its place for good', async () => {
+    const phone = device();
+    const outbox = page(phone);
+    const looked: (() => void)[] = [];
+    const get = phone.table.get;
+    // What is read of the table is as it was when it was asked for, and comes late.
+    phone.table.get = async (key) => {
+      const row = await get(key);
+      await new Promise<void>((resolve) => looked.push(resolve));
+      return row;
+    };
+    const first = outbox.add(write('a', 'rigs:r', 3));
+    await first.held;
+    await vi.waitFor(() => expect(looked).toHaveLength(1));
+    const second = outbox.add(write('b', 'rigs:r', 3));
+    looked.shift()!();
+    await vi.waitFor(() => (looked.shift()?.(), expect(server.sent).toEqual(['b on 3'])));
+    await second.outcome;
+    expect(outbox.of('rigs:r')).toBeUndefined();
+    expect(ids(outbox)).toEqual([]);
+  });
+
   it('what waits goes on from what stands there by now', async () => {
     const outbox = page(device());
     onlineManager.setOnline(false);

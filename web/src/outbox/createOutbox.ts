@@ -73,10 +73,15 @@ export function createOutbox({ client, rows, tabs, send, isPassing, refusalOf, i
 
   async function sendOne({ id }: Entry): Promise<void> {
     await alone('outbox', async () => {
-      // Another tab may have sent it, or somebody dropped it.
-      await rows.follow(id);
+      // Another tab may have sent it.
+      const isHeld = await rows.isHeld(id);
       const waiting = rows.get(id);
+      // Somebody dropped it, or saved it anew meanwhile.
       if (!waiting) return;
+      if (!isHeld) {
+        await take(id);
+        return;
+      }
       const refusal = blocked(waiting.entry);
       if (refusal) throw new Refused(refusal);
       sending.add(id);

@@ -1,0 +1,10 @@
+import type { DocumentStatus } from './useDocument.ts';
+
+/** What stands beside the name of an open document; null: there is nothing to say. */
+export const STATUS_WORDS = {
+  new: null,
+  draft: 'not kept yet',
+  'on-device': 'saved on this device',
+  saved: null,
+  refused: 'not kept yet',
+} as const satisfies Record<DocumentStatus, string | null>;
