@@ -136,17 +136,18 @@ export async function settled(page: Page): Promise<void> {
   await page.goto('/');
   await page.evaluate(async () => {
     await navigator.serviceWorker.ready;
-    const caught = () =>
-      new Promise<boolean>((resolve) => {
+    const caught = async () => {
+      // Opened before the app makes it, it would be made without its table.
+      const made = await indexedDB.databases();
+      if (!made.some(({ name }) => name === 'steady-scatter-caught-up')) return false;
+      return new Promise<boolean>((resolve) => {
         const asked = indexedDB.open('steady-scatter-caught-up');
         asked.addEventListener('success', () => {
-          const found = asked.result.objectStoreNames.contains('rows')
-            ? asked.result.transaction('rows').objectStore('rows').count()
-            : null;
-          if (!found) resolve(false);
-          else found.addEventListener('success', () => resolve(found.result > 0));
+          const found = asked.result.transaction('rows').objectStore('rows').count();
+          found.addEventListener('success', () => resolve(found.result > 0));
         });
       });
+    };
     while (!(await caught())) await new Promise((resolve) => setTimeout(resolve, 200));
   });
 }

@@ -1,4 +1,4 @@
-import { STATUS_WORDS } from './statusWords.ts';
+import { SAVED_WORDS, STATUS_WORDS } from './statusWords.ts';
 import { Box, Button, chakra } from '@chakra-ui/react';
 import type { InputError } from '@steady-scatter/core/errors';
 import { RotateCcw } from 'lucide-react';
@@ -118,7 +118,7 @@ function DocSheet<Input extends FieldValues>({
               loading={commands.isPending}
               onClick={() => save()}
             >
-              {isSaved ? 'Kept' : `Keep this ${one}`}
+              {SAVED_WORDS[status] ?? `Keep this ${one}`}
             </Button>
           </>
         }

@@ -8,3 +8,9 @@ export const STATUS_WORDS = {
   saved: null,
   refused: 'not kept yet',
 } as const satisfies Record<DocumentStatus, string | null>;
+
+/** What stands in place of saving where there is nothing to save; the server has it, or this device alone. */
+export const SAVED_WORDS: Readonly<Partial<Record<DocumentStatus, string>>> = {
+  saved: 'Kept',
+  'on-device': 'On this device',
+};

@@ -11,6 +11,7 @@ import { explain } from '../api/explain.ts';
 import { useCommands } from '../commands/CommandsProvider.tsx';
 import type { Doc } from '../documents/docs.ts';
 import { saveNew } from '../documents/saving.ts';
+import { SAVED_WORDS } from '../documents/statusWords.ts';
 import { useDocument } from '../documents/useDocument.ts';
 import { useDocumentCommands } from '../documents/useDocumentCommands.tsx';
 import { usePreferences } from '../settings/PreferencesProvider.tsx';
@@ -106,7 +107,7 @@ export function SheetPage({ job }: { job: Doc<JobInput> | null }) {
               <CommandButton icon={RotateCcw} label={job ? 'Drop changes' : 'Clear'} onClick={discard} />
             )}
             <Button variant={isSaved ? 'outline' : 'solid'} loading={commands.isPending} onClick={save}>
-              {isSaved ? 'Kept' : job ? 'Keep changes' : 'Keep this job'}
+              {SAVED_WORDS[status] ?? (job ? 'Keep changes' : 'Keep this job')}
             </Button>
           </>
         }

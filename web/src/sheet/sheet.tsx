@@ -27,6 +27,8 @@ export interface Sheet {
 
 const SheetContext = createContext<Sheet | null>(null);
 const PAUSE_MS = 900;
+/** From here on working a sheet out takes longer than a frame. */
+const MANY_AREAS = 20;
 
 /** Keeps the path of the field that is being typed in, until a pause or until it is left. */
 function useTyping() {
@@ -50,8 +52,10 @@ function useTyping() {
 
 /** Works the sheet out at each keystroke and shares the answer. */
 export function SheetProvider({ form, children }: { form: UseFormReturn<SheetForm>; children: ReactNode }) {
-  // A key is shown at once; what it comes to follows, and gives way to the next key.
-  const worksheet = useDeferredValue(useWatch({ control: form.control, name: 'worksheet' }));
+  const typed = useWatch({ control: form.control, name: 'worksheet' });
+  // On a large sheet a key is shown at once; what it comes to follows, and gives way to the next key.
+  const resting = useDeferredValue(typed);
+  const worksheet = typed.areas.length > MANY_AREAS ? resting : typed;
   const { units } = usePreferences().preferences;
   const { field: quiet, typingIn, doneTyping } = useTyping();
   const answer = useMemo(() => answerWorksheet(worksheet, units), [worksheet, units]);
