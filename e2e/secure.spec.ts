@@ -18,7 +18,7 @@ function trusted(): string {
 test('over HTTPS, with the authority trusted, the page opens and saves without a network', async () => {
   const args = [`--ignore-certificate-errors-spki-list=${trusted()}`];
   const browser = await chromium.launch({ executablePath: '/usr/bin/chromium-headless-shell', args });
-  const context = await browser.newContext({ baseURL: secure });
+  const context = await browser.newContext({ baseURL: secure, serviceWorkers: 'allow' });
   const page = await context.newPage();
   await settled(page);
   await context.setOffline(true);
