@@ -22,6 +22,6 @@ async function write(kind: Kind, entry: DocumentEntry): Promise<StoredDocument<u
 export async function sendDocument(entry: DocumentEntry): Promise<void> {
   const kind = KINDS[entry.kind] as unknown as Kind;
   const stored = await write(kind, entry);
-  await outbox.rebase(entry.about, { version: stored.version, input: stored.input });
+  await outbox.rebase(entry.about, { version: stored.version, input: stored.input }, entry.base.version);
   await docActs<unknown>({ kind }).adopt(stored);
 }

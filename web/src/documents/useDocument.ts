@@ -189,7 +189,8 @@ export function useDocument<Input extends FieldValues>(
   useEffect(() => {
     if (differs) void holdDraft(kind, heldAs, { input, base: base.current });
     else dropDraft(kind, heldAs);
-  }, [kind, heldAs, input, differs, base]);
+    // What it started from is held with it, also where that is told only now.
+  }, [kind, heldAs, input, differs, base, baseVersion]);
 
   const send = (next: Input) => {
     const saving = saveDoc(kind, id, { base: base.current, input: next });

@@ -160,10 +160,18 @@ describe('of a document', () => {
     const outbox = page(device());
     onlineManager.setOnline(false);
     await became(outbox, write('a', 'rigs:r', 1));
-    await outbox.rebase('rigs:r', { version: 7, input: {} });
+    await outbox.rebase('rigs:r', { version: 7, input: {} }, 1);
     comeBack();
     await vi.waitFor(() => expect(server.sent).toEqual(['a on 7']));
   });
+});
+
+it('what is saved before the page was shown what the last save came to goes on from that', async () => {
+  const outbox = page(device());
+  await outbox.rebase('rigs:r', { version: 2, input: {} }, 1);
+  expect(await became(outbox, write('b', 'rigs:r', 1))).toBe('sent');
+  expect(await became(outbox, write('c', 'rigs:r', 5))).toBe('sent');
+  expect(server.sent).toEqual(['b on 2', 'c on 5']);
 });
 
 describe('what is refused', () => {

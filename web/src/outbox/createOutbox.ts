@@ -42,6 +42,8 @@ export type Outbox = ReturnType<typeof createOutbox>;
 export function createOutbox({ client, rows, tabs, send, isPassing, refusalOf, installation, alone }: Parts) {
   const cache = client.getMutationCache();
   const sending = new Set<string>();
+  /** What was written last of each document: which version that started from, and what it came to. */
+  const written = new Map<string, { readonly from: number; readonly base: Base }>();
   /** Who wants to know that one waits, by its id. */
   const passed = new Map<string, () => void>();
 
@@ -180,13 +182,18 @@ export function createOutbox({ client, rows, tabs, send, isPassing, refusalOf, i
      */
     add(entry: Entry): Saving {
       let next = entry;
+      // Whoever saved it twice in a row may not have been shown yet what the first came to.
+      const before = written.get(entry.about);
+      if (entry.what === 'document' && before?.from === entry.base.version)
+        next = { ...entry, base: before.base };
       if (entry.what === 'document')
-        for (const { entry: before, refusal } of all()) {
-          if (before.what !== 'document' || before.about !== entry.about || sending.has(before.id)) continue;
+        for (const { entry: earlier, refusal } of all()) {
+          if (earlier.what !== 'document' || earlier.about !== entry.about || sending.has(earlier.id))
+            continue;
           // What was refused was decided on by whoever saves over it.
-          if (!refusal) next = { ...entry, base: before.base };
-          forget(before.id);
-          void take(before.id);
+          if (!refusal) next = { ...entry, base: earlier.base };
+          forget(earlier.id);
+          void take(earlier.id);
         }
       const held = put({ entry: next, refusal: null });
       const send = async () => {
@@ -215,8 +222,9 @@ export function createOutbox({ client, rows, tabs, send, isPassing, refusalOf, i
       const found = all().filter(({ entry }) => entry.about === about || entry.needs.includes(about));
       await Promise.all(found.map(({ entry }) => (forget(entry.id), take(entry.id))));
     },
-    /** What waits of a document started from what stands there by now. */
-    async rebase(about: string, base: Base): Promise<void> {
+    /** What waits of a document started from what stands there by now. @param from the version that was written over */
+    async rebase(about: string, base: Base, from: number): Promise<void> {
+      written.set(about, { from, base });
       for (const waiting of all())
         if (
           waiting.entry.what === 'document' &&
