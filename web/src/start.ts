@@ -1,7 +1,7 @@
 import { connectionStore } from './api/connection.ts';
 import { queries } from './api/queries.ts';
 import { drafts, openDrafts } from './documents/drafts.ts';
-import { clearOutbox, outbox } from './outbox/index.ts';
+import { outbox } from './outbox/index.ts';
 import { loadAllParts } from './ui/lazyPart.ts';
 import { startServiceWorker } from './serviceWorker.ts';
 
@@ -30,7 +30,7 @@ async function catchUpNow(): Promise<void> {
 async function wipe(): Promise<void> {
   queries.clear();
   const { clearAtHand } = await import('./offline/keep.ts');
-  await Promise.all([drafts.clear(), clearOutbox(), clearAtHand()]);
+  await Promise.all([drafts.clear(), outbox.clear(), clearAtHand()]);
   localStorage.clear();
   sessionStorage.clear();
 }

@@ -189,7 +189,7 @@ export function useDocument<Input extends FieldValues>(
   useEffect(() => {
     if (differs) void holdDraft(kind, heldAs, { input, base: base.current });
     else dropDraft(kind, heldAs);
-    // What it started from is held with it, also where that is told only now.
+    // oxlint-disable-next-line react/exhaustive-effect-dependencies -- what it started from is held with it, also where that is told only now
   }, [kind, heldAs, input, differs, base, baseVersion]);
 
   const send = (next: Input) => {

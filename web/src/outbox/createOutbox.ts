@@ -202,6 +202,11 @@ export function createOutbox({ client, rows, tabs, send, isPassing, refusalOf, i
       };
       return { held, outcome: send() };
     },
+    /** Forgets all that waits. */
+    async clear(): Promise<void> {
+      written.clear();
+      await rows.clear();
+    },
     /** Sends one that was refused once more. */
     again,
     /** Sends one that was meant for another installation to this one. */

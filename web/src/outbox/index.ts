@@ -44,9 +44,6 @@ export const outbox = createOutbox({
   },
 });
 
-/** Forgets all that waits. */
-export const clearOutbox = (): Promise<void> => rows.clear();
-
 /** All that waits here or was refused, in the order in which it came about. */
 export function useOutbox(): readonly Waiting[] {
   const held = useSyncExternalStore(outbox.subscribe, outbox.get);

@@ -2,7 +2,7 @@ import '../wiring.ts';
 import { connectionStore, noteAnswer, notePaired } from '../api/connection.ts';
 import { queries } from '../api/queries.ts';
 import { drafts } from '../documents/drafts.ts';
-import { clearOutbox, outbox, type Waiting } from '../outbox/index.ts';
+import { outbox, type Waiting } from '../outbox/index.ts';
 
 queries.mount();
 
@@ -11,7 +11,7 @@ export async function freshDevice(): Promise<void> {
   queries.clear();
   localStorage.clear();
   sessionStorage.clear();
-  await Promise.all([drafts.clear(), clearOutbox()]);
+  await Promise.all([drafts.clear(), outbox.clear()]);
   answers();
   notePaired(true);
 }
