@@ -28,20 +28,44 @@ async function send(address, method, path, body) {
 
 /** @param {string} address */
 async function grow(address) {
-  const day = (/** @type {number} */ index) => new Date(Date.UTC(2016, 0, 1 + (index % 3900))).toISOString().slice(0, 10); // prettier-ignore
+  const day = (/** @type {number} */ index) =>
+    new Date(Date.UTC(2016, 0, 1 + (index % 3900))).toISOString().slice(0, 10);
   for (let from = 0; from < JOBS; from += 250) {
-    const documents = Array.from({ length: 250 }, (_, at) => ({ id: newId(), input: { ...newJob(`Feed ${from + at}`).input, onDay: day(from + at) } })); // prettier-ignore
+    const documents = Array.from({ length: 250 }, (_, at) => ({
+      id: newId(),
+      input: { ...newJob(`Feed ${from + at}`).input, onDay: day(from + at) },
+    }));
     // oxlint-disable-next-line no-await-in-loop -- one batch after the other
     await send(address, 'POST', '/api/jobs/batch', { schemaVersion: demo.schemaVersions.jobs, documents });
   }
   const [large, calibration] = [newId(), newId()];
   const input = /** @type {{ worksheet: { areas: object[] } }} */ (newJob('Two hundred areas').input);
-  const areas = Array.from({ length: AREAS }, (_, at) => ({ ...input.worksheet.areas[0], id: newId(), name: `Area ${at}`, size: `${20 + at} x 30` })); // prettier-ignore
-  await send(address, 'PUT', `/api/jobs/${large}`, { version: 0, schemaVersion: demo.schemaVersions.jobs, input: { ...input, worksheet: { ...input.worksheet, areas } } }); // prettier-ignore
-  await send(address, 'PUT', `/api/calibrations/${calibration}`, { version: 0, schemaVersion: demo.schemaVersions.calibrations, input: { ...demo.calibrations[0].input, name: 'Five hundred runs', signOff: null } }); // prettier-ignore
+  const areas = Array.from({ length: AREAS }, (_, at) => ({
+    ...input.worksheet.areas[0],
+    id: newId(),
+    name: `Area ${at}`,
+    size: `${20 + at} x 30`,
+  }));
+  await send(address, 'PUT', `/api/jobs/${large}`, {
+    version: 0,
+    schemaVersion: demo.schemaVersions.jobs,
+    input: { ...input, worksheet: { ...input.worksheet, areas } },
+  });
+  await send(address, 'PUT', `/api/calibrations/${calibration}`, {
+    version: 0,
+    schemaVersion: demo.schemaVersions.calibrations,
+    input: { ...demo.calibrations[0].input, name: 'Five hundred runs', signOff: null },
+  });
   for (let run = 0; run < RUNS; run += 1)
     // oxlint-disable-next-line no-await-in-loop
-    await send(address, 'POST', '/api/test-runs', { id: newId(), subject: calibration, first: null, occurredAt: new Date(Date.UTC(2026, 3, 1, 8, run)).toISOString(), schemaVersion: demo.schemaVersions.testRuns, input: demo.testRuns[0].input }); // prettier-ignore
+    await send(address, 'POST', '/api/test-runs', {
+      id: newId(),
+      subject: calibration,
+      first: null,
+      occurredAt: new Date(Date.UTC(2026, 3, 1, 8, run)).toISOString(),
+      schemaVersion: demo.schemaVersions.testRuns,
+      input: demo.testRuns[0].input,
+    });
   return { large, calibration };
 }
 
@@ -72,7 +96,13 @@ async function keysIn(page, label) {
 }
 
 /** @param {string} what @param {string} tried @param {number[]} times @param {number} most */
-const told = (what, tried, times, most) => note(what, tried, `median ${ms(quantile(times, 0.5))}, 95 % within ${ms(quantile(times, 0.95))}`, quantile(times, 0.95) <= most); // prettier-ignore
+const told = (what, tried, times, most) =>
+  note(
+    what,
+    tried,
+    `median ${ms(quantile(times, 0.5))}, 95 % within ${ms(quantile(times, 0.95))}`,
+    quantile(times, 0.95) <= most,
+  );
 
 const parent = mkdtempSync(join(tmpdir(), 'steady-growth-'));
 chmodSync(parent, 0o755);
@@ -125,7 +155,12 @@ try {
   await page.getByRole('button', { name: 'Change', exact: true }).click();
   await page.getByLabel('Rate', { exact: true }).first().waitFor();
   await page.waitForTimeout(2000);
-  told(`a key in a calibration of ${RUNS} test runs`, `${KEYS} keys in the rate`, await keysIn(page, 'Rate'), FRAME_MS); // prettier-ignore
+  told(
+    `a key in a calibration of ${RUNS} test runs`,
+    `${KEYS} keys in the rate`,
+    await keysIn(page, 'Rate'),
+    FRAME_MS,
+  );
 } finally {
   await browser.close();
   child.kill('SIGTERM');

@@ -61,7 +61,7 @@ export {
   type RowOf,
   type Shape,
 } from './kinds/kind.ts';
-export { MAX_PAGE, type ListAsk, type ListQuery } from './listQuery.ts';
+export { MAX_PAGE, splitFilter, type ListAsk, type ListFilter, type ListQuery } from './listQuery.ts';
 export { allRoutes, openApi, openApiPath } from './openapi.ts';
 export {
   fieldProblem,

@@ -31,3 +31,15 @@ export const listQuery = z.strictObject({
 export type ListQuery = z.output<typeof listQuery>;
 /** The same as it is asked: what is left out is as usual. */
 export type ListAsk = Partial<Omit<ListQuery, 'filter'>> & { readonly filter?: readonly string[] };
+
+/** A filter of a list in its parts; what is none asks for a column without a name. */
+export interface ListFilter {
+  readonly column: string;
+  readonly operator: ':' | '>=' | '<=';
+  readonly text: string;
+}
+
+export function splitFilter(filter: string): ListFilter {
+  const [, column = '', operator = ':', text = ''] = /^(\w+)(:|>=|<=)(.*)$/s.exec(filter) ?? [];
+  return { column, operator: operator as ListFilter['operator'], text };
+}

@@ -29,10 +29,15 @@ const placesIn = (/** @type {string} */ folder) => ({
 
 /** The names and addresses that this machine is reached by, as a certificate lists them. */
 export function namesOfMachine() {
-  const addresses = Object.values(networkInterfaces()).flatMap((each) => each ?? []).map(({ address }) => address.replace(/%.*$/, '')); // prettier-ignore
+  const addresses = Object.values(networkInterfaces())
+    .flatMap((each) => each ?? [])
+    .map(({ address }) => address.replace(/%.*$/, ''));
   const own = hostname().toLowerCase();
   const names = ['localhost', own, `${own}.local`].filter((name) => /^[a-z0-9.-]+$/.test(name));
-  return [...names.map((name) => `DNS:${name}`), ...new Set(['127.0.0.1', '::1', ...addresses].map((it) => `IP:${it}`))]; // prettier-ignore
+  return [
+    ...names.map((name) => `DNS:${name}`),
+    ...new Set(['127.0.0.1', '::1', ...addresses].map((it) => `IP:${it}`)),
+  ];
 }
 
 /** A key and what is signed for it; openssl writes both as files that only their owner reads. @param {readonly string[]} args */
@@ -44,7 +49,23 @@ async function makeAuthority(folder) {
   const { authority, authorityKey } = placesIn(folder);
   if (existsSync(authority) && existsSync(authorityKey)) return;
   say('Making an authority for certificates of this installation …');
-  await openssl('req', '-x509', ...NEW_KEY, '-days', String(AUTHORITY_DAYS), '-subj', `/CN=Steady Scatter on ${hostname()}`, '-addext', 'basicConstraints=critical,CA:TRUE,pathlen:0', '-addext', 'keyUsage=critical,keyCertSign,cRLSign', '-keyout', authorityKey, '-out', authority); // prettier-ignore
+  await openssl(
+    'req',
+    '-x509',
+    ...NEW_KEY,
+    '-days',
+    String(AUTHORITY_DAYS),
+    '-subj',
+    `/CN=Steady Scatter on ${hostname()}`,
+    '-addext',
+    'basicConstraints=critical,CA:TRUE,pathlen:0',
+    '-addext',
+    'keyUsage=critical,keyCertSign,cRLSign',
+    '-keyout',
+    authorityKey,
+    '-out',
+    authority,
+  );
 }
 
 /** Whether the certificate is by the authority, for these names, and valid for a while. @param {string} folder @param {string} names */
@@ -65,9 +86,28 @@ function isFit(folder, names) {
 async function makeCertificate(folder, names) {
   const places = placesIn(folder);
   const [request, extensions] = [join(places.folder, 'server.csr'), join(places.folder, 'server.ext')];
-  writeFileSync(extensions, `subjectAltName=${names}\nextendedKeyUsage=serverAuth\nbasicConstraints=CA:FALSE\nkeyUsage=digitalSignature\n`); // prettier-ignore
+  writeFileSync(
+    extensions,
+    `subjectAltName=${names}\nextendedKeyUsage=serverAuth\nbasicConstraints=CA:FALSE\nkeyUsage=digitalSignature\n`,
+  );
   await openssl('req', ...NEW_KEY, '-subj', '/CN=Steady Scatter', '-keyout', places.key, '-out', request);
-  await openssl('x509', '-req', '-in', request, '-CA', places.authority, '-CAkey', places.authorityKey, '-CAcreateserial', '-days', String(SERVER_DAYS), '-extfile', extensions, '-out', places.cert); // prettier-ignore
+  await openssl(
+    'x509',
+    '-req',
+    '-in',
+    request,
+    '-CA',
+    places.authority,
+    '-CAkey',
+    places.authorityKey,
+    '-CAcreateserial',
+    '-days',
+    String(SERVER_DAYS),
+    '-extfile',
+    extensions,
+    '-out',
+    places.cert,
+  );
   writeFileSync(places.names, names);
   for (const done of [request, extensions]) rmSync(done);
 }
@@ -82,7 +122,10 @@ async function makeCertificate(folder, names) {
 export async function certificatesFor(folder, user, { cert, key } = {}) {
   if (cert && key)
     return { cert: readFileSync(cert, 'utf8'), key: readFileSync(key, 'utf8'), authority: null };
-  if (cert || key) throw new Error('TLS_CERT and TLS_KEY belong together: give the file of the certificate and that of its key, or neither.'); // prettier-ignore
+  if (cert || key)
+    throw new Error(
+      'TLS_CERT and TLS_KEY belong together: give the file of the certificate and that of its key, or neither.',
+    );
   await ensureDebian('openssl');
   const places = placesIn(folder);
   mkdirSync(places.folder, { recursive: true, mode: 0o700 });

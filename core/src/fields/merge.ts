@@ -16,7 +16,8 @@ export interface Difference {
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 
 /** A text with its unit is one value, an area with its size and unit too: one of them from each side would be neither. */
-const isOneValue = (value: Json): boolean => 'unit' in value && Object.values(value).every((each) => typeof each === 'string'); // prettier-ignore
+const isOneValue = (value: Json): boolean =>
+  'unit' in value && Object.values(value).every((each) => typeof each === 'string');
 
 type Item = Json & { readonly id: string };
 
@@ -29,15 +30,29 @@ const itemsOf = (value: unknown): readonly Item[] | null => {
 };
 
 const byId = (items: readonly Item[], id: string): Item | undefined => items.find((item) => item.id === id);
-const idsOf = (...lists: readonly (readonly Item[])[]): string[] => [...new Set(lists.flat().map(({ id }) => id))]; // prettier-ignore
+const idsOf = (...lists: readonly (readonly Item[])[]): string[] => [
+  ...new Set(lists.flat().map(({ id }) => id)),
+];
 
 /** What both sides have in parts, so that it is compared and merged part by part; null: it is one value. */
-function partsOf(mine: unknown, theirs: unknown): { names: string[]; of(value: unknown, name: string): unknown; items: boolean } | null {
+function partsOf(
+  mine: unknown,
+  theirs: unknown,
+): { names: string[]; of(value: unknown, name: string): unknown; items: boolean } | null {
   const [my, their] = [itemsOf(mine), itemsOf(theirs)];
-  if (my && their) return { names: idsOf(their, my).map((id) => `#${id}`), of: (value, name) => byId(itemsOf(value) ?? [], name.slice(1)), items: true };
+  if (my && their)
+    return {
+      names: idsOf(their, my).map((id) => `#${id}`),
+      of: (value, name) => byId(itemsOf(value) ?? [], name.slice(1)),
+      items: true,
+    };
   if (!isJson(mine) || !isJson(theirs) || isOneValue(mine) || isOneValue(theirs)) return null;
-  return { names: [...new Set([...Object.keys(mine), ...Object.keys(theirs)])], of: (value, name) => (isJson(value) ? value[name] : undefined), items: false };
-} // prettier-ignore
+  return {
+    names: [...new Set([...Object.keys(mine), ...Object.keys(theirs)])],
+    of: (value, name) => (isJson(value) ? value[name] : undefined),
+    items: false,
+  };
+}
 
 const under = (path: string, name: string): string => (path === '' ? name : `${path}.${name}`);
 
@@ -53,7 +68,15 @@ const under = (path: string, name: string): string => (path === '' ? name : `${p
 export function differencesBetween(base: unknown, mine: unknown, theirs: unknown, path = ''): Difference[] {
   if (same(mine, theirs)) return [];
   const parts = partsOf(mine, theirs);
-  if (parts) return parts.names.flatMap((name) => differencesBetween(parts.of(base, name), parts.of(mine, name), parts.of(theirs, name), under(path, name))); // prettier-ignore
+  if (parts)
+    return parts.names.flatMap((name) =>
+      differencesBetween(
+        parts.of(base, name),
+        parts.of(mine, name),
+        parts.of(theirs, name),
+        under(path, name),
+      ),
+    );
   const changedBy = same(base, theirs) ? 'mine' : same(base, mine) ? 'theirs' : 'both';
   return [{ path, mine, theirs, changedBy }];
 }

@@ -1,4 +1,11 @@
-import type { Hit, Kind, ListQuery, Page, SummaryOf } from '@steady-scatter/contract';
+import {
+  splitFilter,
+  type Hit,
+  type Kind,
+  type ListQuery,
+  type Page,
+  type SummaryOf,
+} from '@steady-scatter/contract';
 import { Op, type Sequelize, type WhereOptions } from 'sequelize';
 import * as z from 'zod';
 import type { Actor } from '../actor.ts';
@@ -73,7 +80,7 @@ function valueOf(kind: Kind, column: string, text: string): string | number | bo
 }
 
 function filterOf(sequelize: Sequelize, kind: Kind, filter: string): WhereOptions {
-  const [, column = '', operator = ':', text = ''] = /^(\w+)(:|>=|<=)(.*)$/s.exec(filter) ?? [];
+  const { column, operator, text } = splitFilter(filter);
   if (column === 'uses') {
     const { data: ids, error } = z.array(z.uuid()).max(100).safeParse(text.split(','));
     if (error) throw invalidQuery('filter', 'After uses: stand ids, apart by commas.');
@@ -86,7 +93,7 @@ function filterOf(sequelize: Sequelize, kind: Kind, filter: string): WhereOption
   if (!known.includes(column))
     throw invalidQuery('filter', `This list can be filtered by uses, ${known.join(', ')}.`);
   if (column === 'isSample') return { isSample: text === 'true' };
-  return { [column]: { [OPERATORS[operator as keyof typeof OPERATORS]]: valueOf(kind, column, text) } };
+  return { [column]: { [OPERATORS[operator]]: valueOf(kind, column, text) } };
 }
 
 /** A line as it goes over the wire. Made field by field: a page has up to 200 of them. */

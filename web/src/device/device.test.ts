@@ -44,6 +44,7 @@ function slowTable(): { table: Table<string>; written: string[]; let(): void } {
   const slow: Table<string> = {
     entries: async () => [...rows],
     get: async (key) => rows.get(key),
+    has: async (key) => rows.has(key),
     getMany: async (keys) => keys.map((key) => rows.get(key)),
     async setMany([row]) {
       await once(`${row![0]}=${row![1]}`, () => rows.set(...(row as [string, string])));
@@ -107,6 +108,24 @@ describe('a table that is held', () => {
     await following;
     expect(held.get('a')).toBeUndefined();
     expect(await held.isHeld('a')).toBe(false);
+  });
+
+  it('what cannot be read of the device is not taken as gone', async () => {
+    const held = heldTable(table);
+    await held.set('a', { n: 1 });
+    const broken = vi.spyOn(IDBObjectStore.prototype, 'get').mockImplementation(() => {
+      throw new DOMException('no', 'UnknownError');
+    });
+    const uncounted = vi.spyOn(IDBObjectStore.prototype, 'count').mockImplementation(() => {
+      throw new DOMException('no', 'UnknownError');
+    });
+    await held.follow('a');
+    expect(held.get('a')).toEqual({ n: 1 });
+    expect(await held.isHeld('a')).toBe(true);
+    broken.mockRestore();
+    uncounted.mockRestore();
+    expect(await held.isHeld('a')).toBe(true);
+    expect(await held.isHeld('b')).toBe(false);
   });
 
   it('what the device does not take stays as long as the page, also where another tab tells of it', async () => {

@@ -32,16 +32,20 @@ export function heldTable<Row>(table: Table<Row>): HeldTable<Row> {
     shown = [...rows];
     for (const listener of listeners) listener();
   };
+  /** One write of a row, or of its absence. */
+  const writeOnce = async (key: string, row: Row | undefined): Promise<boolean> => {
+    if (row !== undefined) return table.setMany([[key, row]]);
+    await table.removeMany([key]);
+    return true;
+  };
   const writeNow = async (key: string): Promise<boolean> => {
-    for (;;) {
-      const row = rows.get(key);
-      // oxlint-disable-next-line no-await-in-loop -- what came meanwhile follows
-      const isHeld = row === undefined ? (await table.removeMany([key]), true) : await table.setMany([[key, row]]); // prettier-ignore
-      if (rows.get(key) !== row) continue;
-      if (isHeld) unheld.delete(key);
-      else unheld.add(key);
-      return isHeld;
-    }
+    const row = rows.get(key);
+    const isHeld = await writeOnce(key, row);
+    // What came meanwhile follows.
+    if (rows.get(key) !== row) return writeNow(key);
+    if (isHeld) unheld.delete(key);
+    else unheld.add(key);
+    return isHeld;
   };
   const write = (key: string): Promise<boolean> => {
     const known = writing.get(key);
@@ -76,16 +80,17 @@ export function heldTable<Row>(table: Table<Row>): HeldTable<Row> {
     },
     async isHeld(key) {
       await writing.get(key);
-      return unheld.has(key) ? rows.has(key) : (await table.get(key)) !== undefined;
+      return unheld.has(key) ? rows.has(key) : table.has(key);
     },
     async follow(key) {
       await writing.get(key);
       if (unheld.has(key)) return;
       const before = changes.get(key);
       const row = await table.get(key);
+      const isGone = row === undefined && !(await table.has(key));
       if (changes.get(key) !== before) return;
-      if (row === undefined) rows.delete(key);
-      else rows.set(key, row);
+      if (row !== undefined) rows.set(key, row);
+      else if (isGone) rows.delete(key);
       show();
     },
     subscribe(listener) {

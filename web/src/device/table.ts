@@ -6,6 +6,8 @@ export interface Table<Row> {
   /** All of them, in the order of their keys; none where storage is not allowed. */
   entries(): Promise<[key: string, row: Row][]>;
   get(key: string): Promise<Row | undefined>;
+  /** Whether a row is there; true where that cannot be told, so that nothing is given up for it. */
+  has(key: string): Promise<boolean>;
   getMany(keys: readonly string[]): Promise<(Row | undefined)[]>;
   /** False: storage is full or not allowed. */
   setMany(rows: readonly (readonly [key: string, row: Row])[]): Promise<boolean>;
@@ -61,15 +63,27 @@ export function tableOf<Row>(name: string): Table<Row> {
       reading(
         () =>
           store('readonly', async (rows) => {
-            const [keys, values] = await Promise.all([promisifyRequest(rows.getAllKeys()), promisifyRequest(rows.getAll())]); // prettier-ignore
+            const [keys, values] = await Promise.all([
+              promisifyRequest(rows.getAllKeys()),
+              promisifyRequest(rows.getAll()),
+            ]);
             return keys.map((key, index): [string, Row] => [key as string, values[index] as Row]);
           }),
         [],
       ),
-    get: (key) => reading(() => store('readonly', (rows) => promisifyRequest(rows.get(key) as IDBRequest<Row | undefined>)), undefined), // prettier-ignore
+    get: (key) =>
+      reading(
+        () => store('readonly', (rows) => promisifyRequest(rows.get(key) as IDBRequest<Row | undefined>)),
+        undefined,
+      ),
+    has: (key) =>
+      reading(async () => (await store('readonly', (rows) => promisifyRequest(rows.count(key)))) > 0, true),
     getMany: (keys) =>
       reading(
-        () => store('readonly', (rows) => Promise.all(keys.map((key) => promisifyRequest(rows.get(key) as IDBRequest<Row | undefined>)))), // prettier-ignore
+        () =>
+          store('readonly', (rows) =>
+            Promise.all(keys.map((key) => promisifyRequest(rows.get(key) as IDBRequest<Row | undefined>))),
+          ),
         keys.map(() => undefined),
       ),
     setMany: (all) =>

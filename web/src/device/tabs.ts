@@ -6,7 +6,8 @@ export interface Tabs<Message> {
 
 /** A browser that has no such channel has its tabs work for themselves. */
 export function tabsOf<Message>(name: string): Tabs<Message> {
-  const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(`steady-scatter-${name}`); // prettier-ignore
+  const channel =
+    typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(`steady-scatter-${name}`);
   // A test runner is not kept from ending.
   (channel as { unref?: () => void } | null)?.unref?.();
   return {

@@ -83,7 +83,9 @@ export default function ConflictDialog<Input>(props: ConflictProps<Input>) {
     [base, mine, theirs],
   );
   if (!theirs) return <Deleted {...props} />;
-  const proposed = new Map(found.map(({ path, changedBy }) => [path, changedBy === 'theirs' ? 'theirs' : 'mine'] as const)); // prettier-ignore
+  const proposed = new Map(
+    found.map(({ path, changedBy }) => [path, changedBy === 'theirs' ? 'theirs' : 'mine'] as const),
+  );
   const sideOf = (path: string): Side => chosen[path] ?? proposed.get(path) ?? 'mine';
   return (
     <Panel

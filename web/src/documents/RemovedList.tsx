@@ -24,7 +24,13 @@ export function RemovedList({ kind }: { kind: Kind }) {
   }
   return (
     <Box marginTop="18px" data-noprint>
-      <Button variant="ghost" minHeight="44px" marginLeft="-12px" aria-expanded={isOpen} onClick={() => setOpen(!isOpen)}>
+      <Button
+        variant="ghost"
+        minHeight="44px"
+        marginLeft="-12px"
+        aria-expanded={isOpen}
+        onClick={() => setOpen(!isOpen)}
+      >
         {done} {kind.words.many}
       </Button>
       {isOpen && error && <Box role="alert">{explain(error)}</Box>}
@@ -32,14 +38,27 @@ export function RemovedList({ kind }: { kind: Kind }) {
       {isOpen && items && items.length > 0 && (
         <chakra.ul aria-label={`${done} ${kind.words.many}`} listStyleType="none" maxWidth="760px">
           {items.map(({ id, name, isSample, removedAt }) => (
-            <chakra.li key={id} display="flex" alignItems="center" gap="12px" minHeight="48px" borderTopWidth="1px" borderColor="line">
+            <chakra.li
+              key={id}
+              display="flex"
+              alignItems="center"
+              gap="12px"
+              minHeight="48px"
+              borderTopWidth="1px"
+              borderColor="line"
+            >
               <chakra.span flex={1} overflowWrap="anywhere">
                 {name} {isSample && <SampleBadge />}
               </chakra.span>
               <chakra.span fontSize="15px" color="ink.soft">
                 {dayText(removedAt.slice(0, 10))}
               </chakra.span>
-              <Button size="sm" minHeight="44px" aria-label={`Put ${name} back`} onClick={() => void putBack(id, name)}>
+              <Button
+                size="sm"
+                minHeight="44px"
+                aria-label={`Put ${name} back`}
+                onClick={() => void putBack(id, name)}
+              >
                 Put back
               </Button>
             </chakra.li>
@@ -47,5 +66,5 @@ export function RemovedList({ kind }: { kind: Kind }) {
         </chakra.ul>
       )}
     </Box>
-  ); // prettier-ignore
+  );
 }

@@ -50,15 +50,17 @@ const keyOf = (name: string, heldAs: string): string => `${prefixOf(name, heldAs
 
 /** The rows of a draft, of whichever tab: this tab's, then the latest. */
 function rowsOf(name: string, heldAs: string): readonly (readonly [key: string, row: DraftRow])[] {
-  const own = keyOf(name, heldAs);
+  const mine = keyOf(name, heldAs);
   return drafts
     .entries()
     .filter(([key]) => key.startsWith(prefixOf(name, heldAs)))
-    .toSorted(([a, { at: first }], [b, { at: second }]) => Number(b === own) - Number(a === own) || second - first); // prettier-ignore
+    .toSorted(
+      ([a, { at: first }], [b, { at: second }]) => Number(b === mine) - Number(a === mine) || second - first,
+    );
 }
 
-/** Drafts of other tabs that this one went on with, by what they are of. */
-const begun = new Map<string, string>();
+/** Drafts that this page holds, or went on with: of another tab's, or of one that it cannot read, it lets go of nothing. */
+const own = new Set<string>();
 
 /** What is typed of a thing and not saved yet; null when there is nothing that this version can use. */
 export function openDraft<Input>({ kind }: DraftKind<Input>, heldAs: string): Draft<Input> | null {
@@ -69,7 +71,7 @@ export function openDraft<Input>({ kind }: DraftKind<Input>, heldAs: string): Dr
     if (schemaVersion > kind.schemaVersion) return null;
     const read = (value: unknown) => kind.schema.parse(upgraded(kind.upgrades, schemaVersion, value as Json));
     const draft = { input: read(input), base: base && { version: base.version, input: read(base.input) } };
-    begun.set(prefixOf(kind.name, heldAs), key);
+    own.add(key);
     return draft;
   } catch {
     return null;
@@ -77,21 +79,22 @@ export function openDraft<Input>({ kind }: DraftKind<Input>, heldAs: string): Dr
 }
 
 /** Holds what is typed; false: this device does not, it is there as long as the page is. */
-export function holdDraft<Input>({ kind }: DraftKind<Input>, heldAs: string, { input, base }: Draft<Input>): Promise<boolean> {
+export function holdDraft<Input>(
+  { kind }: DraftKind<Input>,
+  heldAs: string,
+  { input, base }: Draft<Input>,
+): Promise<boolean> {
   const key = keyOf(kind.name, heldAs);
+  own.add(key);
   const held = drafts.set(key, { schemaVersion: kind.schemaVersion, input, base, at: Date.now() });
   void held.then(() => tabs.tell({ key }));
   return held;
-} // prettier-ignore
+}
 
 /** Lets go what was typed of a thing here; what another tab is at stays, unless this one began with it. */
 export function dropDraft<Input>({ kind }: DraftKind<Input>, heldAs: string): void {
-  const prefix = prefixOf(kind.name, heldAs);
-  for (const key of new Set([keyOf(kind.name, heldAs), begun.get(prefix)])) {
-    if (key === undefined || drafts.get(key) === undefined) continue;
-    void drafts.remove(key).then(() => tabs.tell({ key }));
-  }
-  begun.delete(prefix);
+  for (const [key] of rowsOf(kind.name, heldAs))
+    if (own.delete(key)) void drafts.remove(key).then(() => tabs.tell({ key }));
 }
 
 /** True once another tab of this browser types on the same thing. */
@@ -116,7 +119,11 @@ const EARLIER = [
     heldAs: (found: RegExpExecArray) => found[1],
   },
   { pattern: /^steady-scatter\.mix$/, name: () => 'mix', heldAs: () => 'new' },
-  { pattern: /^steady-scatter\.([\w-]+)-draft\.(.+)$/, name: (found: string) => found.replace(/-(\w)/g, (_, letter: string) => letter.toUpperCase()), heldAs: (found: RegExpExecArray) => found[2] }, // prettier-ignore
+  {
+    pattern: /^steady-scatter\.([\w-]+)-draft\.(.+)$/,
+    name: (found: string) => found.replace(/-(\w)/g, (_, letter: string) => letter.toUpperCase()),
+    heldAs: (found: RegExpExecArray) => found[2],
+  },
 ];
 /** The first schema of jobs had a number of its own. */
 const FIRST_FORMAT = 3;
@@ -129,7 +136,12 @@ function readEarlier(text: string): DraftRow | null {
   if (!isJson(input)) return { schemaVersion: 1, input: held, base: null, at: 0 };
   const version = typeof schemaVersion === 'number' ? schemaVersion : format === FIRST_FORMAT ? 1 : null;
   if (version === null) return null;
-  return { schemaVersion: version, input, base: typeof baseVersion === 'number' ? { version: baseVersion, input } : null, at: 0 }; // prettier-ignore
+  return {
+    schemaVersion: version,
+    input,
+    base: typeof baseVersion === 'number' ? { version: baseVersion, input } : null,
+    at: 0,
+  };
 }
 
 /** Takes over what earlier versions of the app held in the browser's other store. */

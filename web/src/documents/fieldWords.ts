@@ -37,9 +37,10 @@ function itemName(id: string, ...things: readonly unknown[]): string {
 const isRecord = (value: unknown): value is Record<string, unknown> =>
   typeof value === 'object' && value !== null;
 const at = (value: unknown, name: string): unknown => {
-  if (name.startsWith('#') && Array.isArray(value)) return (value as Named[]).find(({ id }) => `#${String(id)}` === name);
+  if (name.startsWith('#') && Array.isArray(value))
+    return (value as Named[]).find(({ id }) => `#${String(id)}` === name);
   return isRecord(value) ? value[name] : undefined;
-}; // prettier-ignore
+};
 
 /** Where a difference stands, as a person would say it: "Area, Lake front, size". */
 export function placeOf({ path }: Difference, mine: unknown, theirs: unknown): string {
@@ -53,7 +54,10 @@ export function placeOf({ path }: Difference, mine: unknown, theirs: unknown): s
   return words.join(', ');
 }
 
-const unitText = (unit: unknown): string => (typeof unit === 'string' ? ((UNITS as Readonly<Record<string, { symbol: string }>>)[unit]?.symbol ?? unit) : ''); // prettier-ignore
+const unitText = (unit: unknown): string =>
+  typeof unit === 'string'
+    ? ((UNITS as Readonly<Record<string, { symbol: string }>>)[unit]?.symbol ?? unit)
+    : '';
 
 /** Texts with their unit, where one is a bare number. */
 function withUnit(thing: Record<string, unknown>): string {

@@ -50,9 +50,13 @@ export function saveDoc<Input>(
  *
  * @throws NotTaken in words, where the server does not take it: it waits nowhere then
  */
-export async function saveNew<Input>(kind: Pick<DocumentKind<Input>, 'kind' | 'parts'>, id: string, input: Input): Promise<void> {
+export async function saveNew<Input>(
+  kind: Pick<DocumentKind<Input>, 'kind' | 'parts'>,
+  id: string,
+  input: Input,
+): Promise<void> {
   const outcome = await saveDoc(kind, id, { base: { version: 0, input }, input }).outcome;
   if (outcome.state !== 'refused') return;
   await outbox.dropAll(aboutDocument(kind.kind.name, id));
   throw new NotTaken(outcome.refusal.words);
-} // prettier-ignore
+}

@@ -10,7 +10,11 @@ import { inputOf } from './savedInput.ts';
 async function write(kind: Kind, entry: DocumentEntry): Promise<StoredDocument<unknown>> {
   const { documentId: id, schemaVersion, base, input, installation } = entry;
   try {
-    return (await callDocuments(kind, 'write', { params: { id }, body: { version: base.version, schemaVersion, input }, installation })) as StoredDocument<unknown>; // prettier-ignore
+    return (await callDocuments(kind, 'write', {
+      params: { id },
+      body: { version: base.version, schemaVersion, input },
+      installation,
+    })) as StoredDocument<unknown>;
   } catch (error) {
     const theirs = error instanceof ApiProblem ? error.changedElsewhere?.theirs : null;
     if (theirs && sameInput(theirs.input, inputOf(kind, entry))) return theirs;

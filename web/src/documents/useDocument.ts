@@ -44,12 +44,21 @@ interface Base<Input> {
 }
 
 /** The errors of the core reader that keep a document from being saved. */
+export function stoppingErrors<Input>(
+  { kind, stops = () => true }: DocumentKind<Input>,
+  values: Input,
+): readonly InputError[] {
+  // A copy: the form changes its values in place, and what was read of an object once is remembered.
+  return kind.evaluate(structuredClone(values)).errors.filter(stops);
+}
+
 const resolverOf =
-  <Input extends FieldValues>({ kind, stops = () => true }: DocumentKind<Input>): Resolver<Input> =>
+  <Input extends FieldValues>(kind: DocumentKind<Input>): Resolver<Input> =>
   (values) => {
-    // A copy: the form changes its values in place, and what was read of an object once is remembered.
-    const errors: readonly InputError[] = kind.evaluate(structuredClone(values)).errors.filter(stops);
-    return errors.length === 0 ? { values, errors: {} } : { values: {}, errors: { core: { type: 'core', errors } } as never }; // prettier-ignore
+    const errors = stoppingErrors(kind, values);
+    return errors.length === 0
+      ? { values, errors: {} }
+      : { values: {}, errors: { core: { type: 'core', errors } } as never };
   };
 
 /** What was refused is typed again. */
@@ -182,7 +191,13 @@ export function useDocument<Input extends FieldValues>(
   const input = useWatch({ control: form.control }) as Input;
   const differs = !sameInput(input, saved);
   const first = draft?.base ?? { version: doc?.version ?? 0, input: saved };
-  const { base, baseVersion, noteSent, show } = useFollowing({ doc, saved, form, isRefused: refusal !== null, first }); // prettier-ignore
+  const { base, baseVersion, noteSent, show } = useFollowing({
+    doc,
+    saved,
+    form,
+    isRefused: refusal !== null,
+    first,
+  });
   const conflict = useConflict(kind, waiting, form);
 
   // What is typed is held while it differs from what is saved: at once, so that nothing is lost whatever comes next.

@@ -11,14 +11,20 @@ import type { DocumentKind } from './documentKind.ts';
 import { removingOf } from './removing.ts';
 import type { useDocument } from './useDocument.ts';
 
-const ConflictDialog = lazyPart(() => import('./ConflictDialog.tsx')) as unknown as <Input>(props: ConflictProps<Input>) => ReactNode; // prettier-ignore
+const ConflictDialog = lazyPart(() => import('./ConflictDialog.tsx')) as unknown as <Input>(
+  props: ConflictProps<Input>,
+) => ReactNode;
 
 type Open<Input extends FieldValues> = ReturnType<typeof useDocument<Input>>;
 
 export const SAVED_HERE = 'Saved on this device. It goes to the server as soon as that answers.';
 
 /** What can be done with an open document from its screen: saving, discarding, deleting, and deciding where somebody else changed it. */
-export function useDocumentCommands<Input extends FieldValues>(kind: DocumentKind<Input>, doc: Doc<Input> | null, open: Open<Input>) {
+export function useDocumentCommands<Input extends FieldValues>(
+  kind: DocumentKind<Input>,
+  doc: Doc<Input> | null,
+  open: Open<Input>,
+) {
   const notices = useNotices();
   const navigate = useNavigate();
   const [isPending, setPending] = useState(false);
@@ -70,16 +76,16 @@ export function useDocumentCommands<Input extends FieldValues>(kind: DocumentKin
 
   const decide = open.conflict && open.conflict !== dismissed && (
     <Suspense fallback={null}>
-    <ConflictDialog
-      one={kind.kind.words.one}
-      conflict={open.conflict}
-      onClose={() => setDismissed(open.conflict)}
-      onSave={(input) => {
-        const theirs = open.conflict?.theirs ?? null;
-        void saveOver(theirs, input);
-      }}
-      onTakeTheirs={() => void takeTheirs()}
-    />
+      <ConflictDialog
+        one={kind.kind.words.one}
+        conflict={open.conflict}
+        onClose={() => setDismissed(open.conflict)}
+        onSave={(input) => {
+          const theirs = open.conflict?.theirs ?? null;
+          void saveOver(theirs, input);
+        }}
+        onTakeTheirs={() => void takeTheirs()}
+      />
     </Suspense>
   );
 
@@ -106,4 +112,4 @@ export function useDocumentCommands<Input extends FieldValues>(kind: DocumentKin
       }
     },
   };
-} // prettier-ignore
+}

@@ -1,6 +1,4 @@
 import { Button } from '@chakra-ui/react';
-import { toResult } from '@steady-scatter/core/errors';
-import { readDay, readName } from '@steady-scatter/core/fields';
 import type { JobInput } from '@steady-scatter/core/worksheet';
 import { CopyPlus, RotateCcw, Trash2 } from 'lucide-react';
 import { useEffect, useState } from 'react';
@@ -12,7 +10,7 @@ import { useCommands } from '../commands/CommandsProvider.tsx';
 import type { Doc } from '../documents/docs.ts';
 import { saveNew } from '../documents/saving.ts';
 import { SAVED_WORDS } from '../documents/statusWords.ts';
-import { useDocument } from '../documents/useDocument.ts';
+import { stoppingErrors, useDocument } from '../documents/useDocument.ts';
 import { useDocumentCommands } from '../documents/useDocumentCommands.tsx';
 import { usePreferences } from '../settings/PreferencesProvider.tsx';
 import { CommandButton } from '../ui/CommandButton.tsx';
@@ -34,14 +32,6 @@ function useDayOfReturn(form: UseFormReturn<SheetForm>, isBlank: boolean) {
     document.addEventListener('visibilitychange', onReturn);
     return () => document.removeEventListener('visibilitychange', onReturn);
   }, [form, isBlank]);
-}
-
-/** What stops a heading from being saved: the sentence, and the field to go to. */
-function headingError({ name, onDay }: SheetForm): { field: 'name' | 'onDay'; message: string } | null {
-  const wrongName = toResult(() => readName(name, 'name', 'Spring feed, lake front')).error;
-  if (wrongName) return { field: 'name', message: wrongName.message };
-  const wrongDay = toResult(() => readDay(onDay, 'onDay')).error;
-  return wrongDay && { field: 'onDay', message: wrongDay.message };
 }
 
 /** Puts a copy of the sheet beside it, and goes to it. */
@@ -71,9 +61,9 @@ export function SheetPage({ job }: { job: Doc<JobInput> | null }) {
   useDayOfReturn(form, status === 'new');
 
   const save = () => {
-    const wrong = headingError(form.getValues());
+    const [wrong] = stoppingErrors(JOBS, form.getValues());
     setWrongHeading(wrong?.message);
-    if (wrong) form.setFocus(wrong.field);
+    if (wrong) form.setFocus(wrong.field as 'name' | 'onDay');
     else void commands.save();
   };
   const isSaved = status === 'saved' || status === 'on-device';

@@ -18,14 +18,24 @@ const notHere = () => new Unreachable('The server does not answer, and this devi
 
 /** What was saved here of a kind and waits. */
 const waitingOf = (kind: Kind): DocumentEntry[] =>
-  outbox.get().flatMap(([, { entry, refusal }]) => (entry.what === 'document' && entry.kind === kind.name && !refusal ? [entry] : [])); // prettier-ignore
+  outbox
+    .get()
+    .flatMap(([, { entry, refusal }]) =>
+      entry.what === 'document' && entry.kind === kind.name && !refusal ? [entry] : [],
+    );
 
 /** A document as it was saved here. */
 function savedHere(kind: Kind, entry: DocumentEntry, stored: Kept | undefined): Kept | null {
   const input = inputOf(kind, entry);
   if (input === null) return stored ?? null;
   const { documentId: id, base, at } = entry;
-  const doc = stored?.doc ?? { id, version: base.version, schemaVersion: kind.schemaVersion, isSample: false, changedAt: at }; // prettier-ignore
+  const doc = stored?.doc ?? {
+    id,
+    version: base.version,
+    schemaVersion: kind.schemaVersion,
+    isSample: false,
+    changedAt: at,
+  };
   return { doc: { ...doc, input }, line: null };
 }
 
@@ -49,8 +59,13 @@ async function someOf(kind: Kind, ids: readonly string[]): Promise<StoredDocumen
   });
 }
 
-async function documents(kind: Kind, verb: DocumentVerb, { params = {}, query = {} }: CallInput): Promise<unknown> {
-  if (verb === 'several') return { documents: await someOf(kind, String(query['ids']).split(',')), unreadable: [] };
+async function documents(
+  kind: Kind,
+  verb: DocumentVerb,
+  { params = {}, query = {} }: CallInput,
+): Promise<unknown> {
+  if (verb === 'several')
+    return { documents: await someOf(kind, String(query['ids']).split(',')), unreadable: [] };
   if (verb === 'list') {
     const items = listed(kind, await allOf(kind), query);
     return { items, next: null, total: items.length };
@@ -58,36 +73,56 @@ async function documents(kind: Kind, verb: DocumentVerb, { params = {}, query = 
   const [doc] = await someOf(kind, [String(params['id'])]);
   if (!doc) throw notHere();
   return doc;
-} // prettier-ignore
+}
 
 async function events({ name }: EventKind, _verb: unknown, { query = {} }: CallInput): Promise<unknown> {
   const subjects = query['subject'] === undefined ? null : String(query['subject']).split(',');
   const rows = (await rowsOf(name).entries()).map(([, row]) => row);
-  return { events: rows.filter(({ subject }) => subjects?.includes(subject) ?? true), unreadable: [], next: null };
-} // prettier-ignore
+  return {
+    events: rows.filter(({ subject }) => subjects?.includes(subject) ?? true),
+    unreadable: [],
+    next: null,
+  };
+}
 
 async function search(q: string, limit: number): Promise<unknown> {
-  const named = KIND_NAMES.map((name): Kind => KINDS[name] as unknown as Kind).filter(({ isNameless }) => !isNameless); // prettier-ignore
+  const named = KIND_NAMES.map((name): Kind => KINDS[name] as unknown as Kind).filter(
+    ({ isNameless }) => !isNameless,
+  );
   const found = await Promise.all(
-    named.map(
-      async (kind) =>
-      listed(kind, await allOf(kind), { q, sort: 'name' }).map(({ id, name, isSample, onDay = null }) => ({ kind: kind.name, id, name, found: null, onDay, isSample })), // prettier-ignore
+    named.map(async (kind) =>
+      listed(kind, await allOf(kind), { q, sort: 'name' }).map(({ id, name, isSample, onDay = null }) => ({
+        kind: kind.name,
+        id,
+        name,
+        found: null,
+        onDay,
+        isSample,
+      })),
     ),
   );
   return { hits: found.flat().slice(0, limit) };
 }
 
 /** What came is at hand from now on: it was looked at, so that it may be looked for again. */
-async function noteSeen(kind: Kind, verb: DocumentVerb, { params = {} }: CallInput, answer: unknown): Promise<void> {
+async function noteSeen(
+  kind: Kind,
+  verb: DocumentVerb,
+  { params = {} }: CallInput,
+  answer: unknown,
+): Promise<void> {
   if (verb === 'remove') return documentsOf(kind).removeMany([String(params['id'])]);
   const one = verb === 'read' || verb === 'write' || verb === 'restore';
   const docs = one ? [answer] : verb === 'several' ? (answer as { documents: unknown[] }).documents : [];
   const seen = docs as StoredDocument<unknown>[];
   const known = await documentsOf(kind).getMany(seen.map(({ id }) => id));
   // The line that the server told goes with the version that it is of.
-  const rows = seen.map((doc, at): [string, Kept] => [doc.id, { doc, line: known[at]?.doc.version === doc.version ? known[at].line : null }]);
+  const rows = seen.map((doc, at): [string, Kept] => [
+    doc.id,
+    { doc, line: known[at]?.doc.version === doc.version ? known[at].line : null },
+  ]);
   if (rows.length > 0) await documentsOf(kind).setMany(rows);
-} // prettier-ignore
+}
 
 /** What this device answers where the server does not. */
 export const deviceAnswers: AtHand = {

@@ -13,7 +13,7 @@ import {
 } from '@steady-scatter/contract';
 import { connectionStore } from '../api/connection.ts';
 // Of the server alone: what is at hand is not brought here from here.
-import { callDocuments, callEvents } from '../api/call.ts';
+import { call, callDocuments, callEvents } from '../api/call.ts';
 import { caught, clearAtHand, documentsOf, noteCaught, rowsOf, type Kept, type Line } from './keep.ts';
 
 /** Jobs of this season and the one before are at hand; older ones are on the server. */
@@ -44,24 +44,36 @@ async function catchUpKind(kind: Kind, signal: AbortSignal): Promise<void> {
   const lines = await linesOf(kind, signal);
   const known = new Map((await table.entries()).map(([id, kept]) => [id, kept]));
   const byId = new Map(lines.map((line) => [line.id, line]));
-  const changed = lines.filter((line) => known.get(line.id)?.doc.version !== line['version']).map(({ id }) => id);
+  const changed = lines
+    .filter((line) => known.get(line.id)?.doc.version !== line['version'])
+    .map(({ id }) => id);
   for (let from = 0; from < changed.length; from += MAX_READ) {
     const ids = changed.slice(from, from + MAX_READ).join(',');
     // oxlint-disable-next-line no-await-in-loop -- one batch after the other
-    const { documents } = (await callDocuments(kind, 'several', { query: { ids }, signal })) as { documents: StoredDocument<unknown>[] };
+    const { documents } = (await callDocuments(kind, 'several', { query: { ids }, signal })) as {
+      documents: StoredDocument<unknown>[];
+    };
     // oxlint-disable-next-line no-await-in-loop
-    await table.setMany(documents.map((doc): [string, Kept] => [doc.id, { doc, line: byId.get(doc.id) ?? null }]));
+    await table.setMany(
+      documents.map((doc): [string, Kept] => [doc.id, { doc, line: byId.get(doc.id) ?? null }]),
+    );
   }
   const lined = lines.flatMap((line): [string, Kept][] => {
     const kept = known.get(line.id);
-    return kept && kept.doc.version === line['version'] && kept.line === null ? [[line.id, { doc: kept.doc, line }]] : [];
+    return kept && kept.doc.version === line['version'] && kept.line === null
+      ? [[line.id, { doc: kept.doc, line }]]
+      : [];
   });
   if (lined.length > 0) await table.setMany(lined);
   await table.removeMany([...known.keys()].filter((id) => !byId.has(id)));
-} // prettier-ignore
+}
 
 /** Brings here what was appended since the last time; gives the last of it. */
-async function catchUpRows(event: EventKind, from: string | undefined, signal: AbortSignal): Promise<string | undefined> {
+async function catchUpRows(
+  event: EventKind,
+  from: string | undefined,
+  signal: AbortSignal,
+): Promise<string | undefined> {
   let after = from;
   for (;;) {
     const query = { limit: MAX_EVENTS, ...(after !== undefined && { after }) };
@@ -72,12 +84,14 @@ async function catchUpRows(event: EventKind, from: string | undefined, signal: A
     if (page.next === null) return after;
     after = page.next;
   }
-} // prettier-ignore
+}
 
 /** One at a time. */
 let running: Promise<void> | null = null;
 
 async function catchUpAll(signal: AbortSignal): Promise<void> {
+  // Any answer tells which installation it is of; until one came, the last one known may be another.
+  await call('health');
   const { installation } = connectionStore.get();
   // Rows of before a restore are rows of nothing.
   if ((await caught()).installation !== installation) await clearAtHand();

@@ -47,6 +47,10 @@ export const noteCaught = async (now: Caught): Promise<void> =>
 
 /** Forgets everything that is at hand. */
 export async function clearAtHand(): Promise<void> {
-  const all = [...KIND_NAMES.map((name) => documentsOf({ name })), ...Object.keys(EVENTS).map(rowsOf), caughtUp()]; // prettier-ignore
+  const all = [
+    ...KIND_NAMES.map((name) => documentsOf({ name })),
+    ...Object.keys(EVENTS).map(rowsOf),
+    caughtUp(),
+  ];
   await Promise.all(all.map((table) => table.clear()));
 }

@@ -2,7 +2,11 @@ import { EVENTS, KINDS, type Kind, type StoredDocument, type StoredEvent } from 
 import { blankRig, type RigInput } from '@steady-scatter/core/machines';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { noteInstallation, noteSilence } from '../api/connection.ts';
-import { callDocuments as callServer, callEvents as callServerEvents } from '../api/call.ts';
+import {
+  call as callPlain,
+  callDocuments as callServer,
+  callEvents as callServerEvents,
+} from '../api/call.ts';
 import { Unreachable } from '../api/errors.ts';
 import { call, callDocuments, callEvents } from '../api/lazyCall.ts';
 import { saveDoc } from '../documents/saving.ts';
@@ -11,7 +15,11 @@ import { answers, freshDevice } from '../testing/device.ts';
 import { catchUp, firstDay } from './catchUp.ts';
 import { clearAtHand, documentsOf, rowsOf } from './keep.ts';
 
-vi.mock('../api/call.ts', () => ({ call: vi.fn(), callDocuments: vi.fn(), callEvents: vi.fn() }));
+vi.mock('../api/call.ts', () => ({
+  call: vi.fn(async () => undefined),
+  callDocuments: vi.fn(),
+  callEvents: vi.fn(),
+}));
 
 const rigs = KINDS.rigs as unknown as Kind;
 const jobs = KINDS.jobs as unknown as Kind;
@@ -75,6 +83,20 @@ describe('catching up', () => {
     const query = vi.mocked(callServer).mock.calls.find(([kind, verb]) => kind === jobs && verb === 'list')![2].query; // prettier-ignore
     expect(query).toMatchObject({ filter: [`onDay>=${firstDay(new Date())}`] });
     expect(firstDay(new Date('2026-11-26T00:00:00Z'))).toBe('2025-01-01');
+  });
+
+  it('asks first whose rows they are: an answer tells which installation it is of', async () => {
+    noteInstallation('one');
+    put('Red', rig('Red'));
+    await catchUpNow();
+    // Restored while nothing was asked: the next answer tells.
+    stored.documents.clear();
+    put('Red', rig('Restored'));
+    vi.mocked(callPlain).mockImplementationOnce(async () => {
+      noteInstallation('restored');
+    });
+    await catchUpNow();
+    expect(await documentsOf(rigs).get('Red')).toMatchObject({ doc: { input: { name: 'Restored' } } });
   });
 
   it('forgets what was of another installation', async () => {

@@ -13,6 +13,7 @@ function device() {
   const table: Table<Waiting> = {
     entries: async () => [...rows],
     get: async (key) => rows.get(key),
+    has: async (key) => rows.has(key),
     getMany: async (keys) => keys.map((key) => rows.get(key)),
     async setMany(all) {
       for (const [key, row] of all) rows.set(key, structuredClone(row));
@@ -138,12 +139,12 @@ describe('of a document', () => {
     const phone = device();
     const outbox = page(phone);
     const looked: (() => void)[] = [];
-    const get = phone.table.get;
+    const has = phone.table.has;
     // What is read of the table is as it was when it was asked for, and comes late.
-    phone.table.get = async (key) => {
-      const row = await get(key);
+    phone.table.has = async (key) => {
+      const found = await has(key);
       await new Promise<void>((resolve) => looked.push(resolve));
-      return row;
+      return found;
     };
     const first = outbox.add(write('a', 'rigs:r', 3));
     await first.held;

@@ -32,8 +32,6 @@ class Refused extends Error {
   }
 }
 
-export type Outbox = ReturnType<typeof createOutbox>;
-
 /**
  * What was saved on this device goes to the server in its order, as soon as that answers; what is refused stays, with the reason, and
  * holds back only what needs it. Mutations do the work: paused while nothing answers, held in a table, resumed by whoever loads
@@ -48,7 +46,12 @@ export function createOutbox({ client, rows, tabs, send, isPassing, refusalOf, i
   const passed = new Map<string, () => void>();
 
   const mutationOf = (id: string) =>
-    cache.getAll().find(({ options, state }) => options.mutationKey?.[0] === KEY[0] && (state.variables as Entry | undefined)?.id === id); // prettier-ignore
+    cache
+      .getAll()
+      .find(
+        ({ options, state }) =>
+          options.mutationKey?.[0] === KEY[0] && (state.variables as Entry | undefined)?.id === id,
+      );
   const forget = (id: string): void => {
     const mutation = mutationOf(id);
     if (mutation) cache.remove(mutation);
@@ -68,7 +71,10 @@ export function createOutbox({ client, rows, tabs, send, isPassing, refusalOf, i
   function blocked({ needs, installation: meant }: Entry): Refusal | null {
     const here = installation();
     if (meant !== null && here !== null && meant !== here)
-      return { code: 'other-installation', words: 'It was saved for another installation, or for this one before it was restored.' }; // prettier-ignore
+      return {
+        code: 'other-installation',
+        words: 'It was saved for another installation, or for this one before it was restored.',
+      };
     const missing = all().find(({ entry, refusal }) => refusal !== null && needs.includes(entry.about));
     return missing ? { code: 'held-back', words: `It waits for “${missing.entry.name}”.` } : null;
   }
@@ -110,7 +116,10 @@ export function createOutbox({ client, rows, tabs, send, isPassing, refusalOf, i
 
   /** Has a mutation carry one to the server; paused where nothing answers. */
   function carry(entry: Entry): Promise<Outcome> {
-    const mutation = cache.build(client, client.defaultMutationOptions({ mutationKey: KEY, scope: SCOPE })) as Mutation<unknown, Error, Entry>; // prettier-ignore
+    const mutation = cache.build(
+      client,
+      client.defaultMutationOptions({ mutationKey: KEY, scope: SCOPE }),
+    ) as Mutation<unknown, Error, Entry>;
     const done = mutation.execute(entry).then(
       async (): Promise<Outcome> => {
         cache.remove(mutation);
@@ -237,7 +246,6 @@ export function createOutbox({ client, rows, tabs, send, isPassing, refusalOf, i
           !waiting.refusal &&
           !sending.has(waiting.entry.id)
         )
-          // prettier-ignore
           // oxlint-disable-next-line no-await-in-loop -- there is one
           await put({ ...waiting, entry: { ...waiting.entry, base } });
     },

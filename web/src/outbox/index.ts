@@ -9,7 +9,17 @@ import { alone, heldTable, tableOf, tabsOf } from '../device/index.ts';
 import { createOutbox, type Word } from './createOutbox.ts';
 import type { Entry, Refusal, Waiting } from './entries.ts';
 
-export { aboutDocument, type Base, type DocumentEntry, type Entry, type Outcome, type Refusal, type RowEntry, type Saving, type Waiting } from './entries.ts'; // prettier-ignore
+export {
+  aboutDocument,
+  type Base,
+  type DocumentEntry,
+  type Entry,
+  type Outcome,
+  type Refusal,
+  type RowEntry,
+  type Saving,
+  type Waiting,
+} from './entries.ts';
 
 type Sender<What extends Entry['what']> = (entry: Extract<Entry, { what: What }>) => Promise<unknown>;
 const senders: { [What in Entry['what']]?: Sender<What> } = {};
@@ -35,7 +45,10 @@ export const outbox = createOutbox({
   alone,
   refusalOf,
   // A device that is not paired (any more) keeps what it has until it is.
-  isPassing: (error) => isPassing(error) || error instanceof Renewed || (error instanceof ApiProblem && error.is('not-paired', 'too-many-requests')), // prettier-ignore
+  isPassing: (error) =>
+    isPassing(error) ||
+    error instanceof Renewed ||
+    (error instanceof ApiProblem && error.is('not-paired', 'too-many-requests')),
   installation: () => connectionStore.get().installation,
   async send(entry) {
     const send = senders[entry.what] as ((entry: Entry) => Promise<unknown>) | undefined;

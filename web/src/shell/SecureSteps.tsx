@@ -14,10 +14,19 @@ function secureAddress({ secureAddresses }: Here): string | null {
 }
 
 const PHONES = [
-  ['iPhone, iPad', 'Settings, General, VPN & Device Management: install it. Then Settings, General, About, Certificate Trust Settings: switch it on.'],
-  ['Android', 'Settings, Security, Encryption & credentials, Install a certificate, CA certificate: choose the file.'],
-  ['Windows, macOS, Linux', 'Open the file, and add it to the trusted root certificates of the system or the browser.'],
-] as const; // prettier-ignore
+  [
+    'iPhone, iPad',
+    'Settings, General, VPN & Device Management: install it. Then Settings, General, About, Certificate Trust Settings: switch it on.',
+  ],
+  [
+    'Android',
+    'Settings, Security, Encryption & credentials, Install a certificate, CA certificate: choose the file.',
+  ],
+  [
+    'Windows, macOS, Linux',
+    'Open the file, and add it to the trusted root certificates of the system or the browser.',
+  ],
+] as const;
 
 /** How a phone comes to the encrypted address, where this page is not: what it lacks, the certificate, and the way there. */
 export function SecureSteps() {

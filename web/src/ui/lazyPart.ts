@@ -9,12 +9,6 @@ export function lazyPart<Part extends ComponentType<any>>(load: () => Promise<{ 
   return lazy(load);
 }
 
-/** The same for what is no component. */
-export function laterPart<Part>(load: () => Promise<Part>): () => Promise<Part> {
-  loads.add(load);
-  return load;
-}
-
 /** Loads every part, and the parts of those: a page that is open needs the network for none of them then. */
 export async function loadAllParts(): Promise<void> {
   const done = new Set<() => Promise<unknown>>();

@@ -28,7 +28,6 @@ export function useLiveDocument<Input extends FieldValues>(kind: DocumentKind<In
       open.change(next);
       if (!sameInput(form.getValues(), doc.input)) open.save();
     },
-    forget: open.forget,
     ...(conflict?.theirs && {
       takeTheirs: () => open.takeTheirs(conflict.theirs as Doc<Input>),
       saveMine: () => open.saveOver(conflict.theirs, form.getValues()),
