@@ -281,6 +281,9 @@ describe('documents with anything typed in them', () => {
       keeps(() => core.evaluateRig(rig));
       const bench = core.benchRig(seed % 2 === 0 ? rig : own);
       const input = mangled(kept.input, draw);
+      const method = pick(core.METHOD_IDS, seed);
+      keeps(() => core.nextRun(input, method, 1, { id: 'n', onDay: '2026-04-18', mark: null }));
+      keeps(() => core.keptReadings(input, method, 2));
       const reading = keeps(() => core.evaluateCalibration(input, bench, null, core.machineRecord(CALIBRATIONS, { id: kept.id, input }, bench, '2026-11-26')))!; // prettier-ignore
       keeps(() => core.adviceText(reading, input, 'dry-fertilizer'));
       for (const of of [core.correctionText, core.offersFor]) keeps(() => of(reading, input, rig.kind));

@@ -2,6 +2,7 @@ import { Box, Button, chakra } from '@chakra-ui/react';
 import { UNITS } from '@steady-scatter/core/quantities';
 import {
   blankRun,
+  keptReadings,
   isEmptyRun,
   isEnded,
   METHODS,
@@ -27,6 +28,9 @@ const MAX_ROWS = 40;
 
 const Select = chakra('select', { base: { ...fieldBox, minHeight: { base: '56px', md: '44px' } } });
 
+/** What a run that is typed in takes over from the one before. */
+const COURSE = new Set(['length', 'passes', 'course']);
+
 /** Adds a run that was made and written down elsewhere. */
 function useTypedRuns({ input, onChange }: Pick<DocFormProps<CalibrationInput>, 'input' | 'onChange'>, on: CalibrationContext) {
   const [open, setOpen] = useState<string | null>(null);
@@ -42,8 +46,8 @@ function useTypedRuns({ input, onChange }: Pick<DocFormProps<CalibrationInput>, 
     add() {
       const id = newId();
       const setting = on.reading.advice?.mark.label ?? last?.setting ?? '';
-      const same = last?.method === method ? (['length', 'passes', 'course'] as const) : [];
-      const readings = Object.fromEntries(same.flatMap((field) => (last?.readings[field] ? [[field, last.readings[field]]] : []))) as Record<string, string>; // prettier-ignore
+      const kept = last?.method === method ? keptReadings(input, method, on.bench.outlets) : {};
+      const readings = Object.fromEntries(Object.entries(kept).filter(([field]) => COURSE.has(field)));
       const width = input.width.text.trim() === '' ? null : input.width;
       onChange({ ...input, runs: [...input.runs, { ...blankRun(id, today(), method), setting, readings, width }] });
       setOpen(id);

@@ -2,13 +2,11 @@ import { Box, Button } from '@chakra-ui/react';
 import type { InputError } from '@steady-scatter/core/errors';
 import {
   aimOf,
-  blankRun,
-  methodOf,
+  nextRun,
   openRunOf,
   runOfOpen,
   METHODS,
   stepsOf,
-  unitsOf,
   type CalibrationAim,
   type CalibrationInput,
   type MethodId,
@@ -20,7 +18,6 @@ import { useMemo, useState } from 'react';
 import { Link, Navigate, useNavigate, useParams, useSearchParams } from 'react-router';
 import { v7 as newId } from 'uuid';
 import { useDoc, type Doc } from '../../documents/docs.ts';
-import { sameInput } from '../../documents/sameInput.ts';
 import { Message } from '../../ui/Message.tsx';
 import { OpeningMessage } from '../../documents/OpeningMessage.tsx';
 import { Section } from '../../ui/Section.tsx';
@@ -39,40 +36,6 @@ import { RunFrame, RunNote } from './RunFrame.tsx';
 import { useLiveDocument, type Live } from './useLiveDocument.ts';
 import { beginOpenRun, hasEnded, useEndRun } from './useOpenRun.ts';
 
-/** What stays the same from one run to the next. */
-const SAME = [
-  'length',
-  'course',
-  'passes',
-  'area',
-  'tare',
-  'content',
-  'courseTime',
-  'courseTime.2',
-  'courseTime.3',
-];
-
-/** A new run at the mark that is advised, with what stays the same from the last one of its method. */
-function newRun(input: CalibrationInput, on: CalibrationContext, method: MethodId): RunInput {
-  const last = input.runs.findLast((run) => run.method === method);
-  const fields = new Set(methodOf(method).fields(on.bench.outlets).map(({ id }) => id)); // prettier-ignore
-  const isOfTheseUnits = last && sameInput(unitsOf(last, input), input.units);
-  const readings = Object.fromEntries(
-    SAME.flatMap((id) => (isOfTheseUnits && fields.has(id) && last.readings[id] ? [[id, last.readings[id]]] : [])), // prettier-ignore
-  );
-  return {
-    ...blankRun(newId(), today(), method),
-    setting: on.reading.advice?.mark.label ?? last?.setting ?? '',
-    readings,
-    container: last?.container ?? '',
-    // Looked over once a day.
-    checked: last?.onDay === today() ? last.checked : [],
-    units: input.units,
-    width: input.width.text.trim() === '' ? null : input.width,
-    step: last?.onDay === today() && last.checked.length > 0 ? 'set' : 'checks',
-  };
-}
-
 /** Where product begins to run moves the mark of a first, cautious run. */
 function markAfterFlow(input: CalibrationInput, id: string, run: RunInput, shelf: BenchShelf): string {
   return calibrationContext(input, shelf, id).reading.advice?.mark.label ?? run.setting;
@@ -87,7 +50,8 @@ function useErrors(on: CalibrationContext, tried: boolean) {
 function useBegin(id: string) {
   const navigate = useNavigate();
   return (input: CalibrationInput, on: CalibrationContext, method: MethodId) => {
-    const run = newRun(input, on, method);
+    const mark = on.reading.advice?.mark.label ?? null;
+    const run = nextRun(input, method, on.bench.outlets, { id: newId(), onDay: today(), mark });
     void beginOpenRun(run.id, openRunOf(run, id, input));
     void navigate(`/bench/${id}/run/${run.id}`, { replace: true });
     window.scrollTo({ top: 0 });
