@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { answer, expectAccessible, lineText, next, openSample, PHONE, startRounds } from './support.ts';
+import { answer, expectAccessible, lineText, next, openSample, PHONE, startTestRuns } from './support.ts';
 
 test('two portions in two directions reach the setting, the load and the card', async ({ page }) => {
   await openSample(page, 'Bandstand lawn, summer in two portions');
@@ -39,21 +39,21 @@ test('a chart of another product gives no setting, and leads to its own test', a
   await expect(machine).not.toContainText(/Set .* to/);
   await page.getByRole('link', { name: 'Test it with this chart’s shape as first guess' }).click();
   await expect(page.getByLabel('Rate', { exact: true })).toHaveValue(/^1\.50 lb/);
-  await expect(page.getByLabel('Machine', { exact: true }).locator('option:checked')).toHaveText('Two-row distributor');
+  await expect(page.getByRole('radio', { name: /^Two-row distributor/ })).toBeChecked();
   await expect(page.getByText('Lake feed 24-0-8').first()).toBeAttached();
 }); // prettier-ignore
 
 test.describe('on a phone', () => {
   test.use(PHONE);
   test('a low start where nothing flows goes on from there', async ({ page }) => {
-    await startRounds(page, 'Red spreader, bridged', 'Red push spreader', '5', { 'The scale reads to': '0.05' });
-    await page.getByRole('button', { name: 'Begin round 1' }).click();
+    await startTestRuns(page, 'Red spreader, bridged', 'Red push spreader', '5', { 'Scale step': '0.05' });
+    await page.getByRole('button', { name: 'Begin test run 1' }).click();
     await page.getByRole('button', { name: 'All of it is right' }).click();
     await next(page);
     await page.getByLabel('or another mark').fill('4.5');
     for (const [label, text] of [
-      ['Before the strip', '48.00'],
-      ['Length of the strip', '100'],
+      ['Weight before', '48.00'],
+      ['Strip length', '100'],
     ] as const) {
       await next(page);
       await page.getByLabel(label).fill(text);
@@ -64,7 +64,7 @@ test.describe('on a phone', () => {
     await expect(answer(page)).toContainText('Half way from there to fully open');
     await expectAccessible(page);
     // Half way from 4.5 to 20, never above it.
-    await page.getByRole('button', { name: 'Next round at 12' }).click();
+    await page.getByRole('button', { name: 'Next test run at 12' }).click();
     await expect(page.getByText('2 of 6: Set the machine')).toBeVisible();
     await page.reload();
     await expect(page.getByText('2 of 6: Set the machine')).toBeVisible();
@@ -72,28 +72,28 @@ test.describe('on a phone', () => {
 });
 
 test('what was walked at another pace cannot be signed off', async ({ page }) => {
-  await startRounds(page, 'Red spreader, in a hurry', 'Red push spreader', '3.33', {
-    'The scale reads to': '0.05',
-    'Pace: a course of': '120',
-    'takes, seconds': '27.2',
+  await startTestRuns(page, 'Red spreader, in a hurry', 'Red push spreader', '3.33', {
+    'Scale step': '0.05',
+    'Course length': '120',
+    'Course time, s': '27.2',
   });
   await page.getByRole('button', { name: 'To the bench' }).click();
-  const signOff = page.getByRole('button', { name: /^Keep at / });
-  for (const round of [1, 2]) {
-    await page.getByLabel('Method of the run to type in').selectOption('weigh-back');
-    await page.getByRole('button', { name: 'Type in a run' }).click();
+  const signOff = page.getByRole('button', { name: /^Sign off at / });
+  for (const number of [1, 2]) {
+    await page.getByLabel('Method of the test run').selectOption('weigh-back');
+    await page.getByRole('button', { name: 'Type in a test run' }).click();
     await page.getByLabel('Setting', { exact: true }).fill('11');
-    await page.getByLabel('Before the strip').fill('48.00');
-    await page.getByLabel('After the strip').fill('44.40');
-    await page.getByLabel('Length of the strip').fill('120');
-    await page.getByLabel('Time over the strip').fill('12');
+    await page.getByLabel('Weight before').fill('48.00');
+    await page.getByLabel('Weight after').fill('44.40');
+    await page.getByLabel('Strip length').fill('120');
+    await page.getByLabel('Strip time').fill('12');
     await expect(page.getByText('More than 15 % apart, so it does not count')).toBeVisible();
-    await expect(page.getByRole('button', { name: new RegExp(`^Round ${round}\\s+at 11.*another pace`) })).toBeVisible();
+    await expect(page.getByRole('button', { name: new RegExp(`^Test run ${number}\\s+at 11.*another pace`) })).toBeVisible();
   }
   await expect(signOff).toHaveCount(0);
   await expectAccessible(page);
-  await page.getByLabel('Time over the strip').fill('27.2');
-  await page.getByRole('button', { name: /^Round 1\s+at 11/ }).click();
-  await page.getByLabel('Time over the strip').fill('27.2');
-  await expect(signOff).toHaveText('Keep at 11');
+  await page.getByLabel('Strip time').fill('27.2');
+  await page.getByRole('button', { name: /^Test run 1\s+at 11/ }).click();
+  await page.getByLabel('Strip time').fill('27.2');
+  await expect(signOff).toHaveText('Sign off at 11');
 }); // prettier-ignore

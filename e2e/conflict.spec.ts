@@ -5,7 +5,7 @@ test.describe('two people on one job', () => {
   /** The same kept job open on two screens, both changed, theirs kept first. */
   async function collide(page: Page, name: string) {
     await typeSheet(page, name);
-    await keep(page, 'Keep this job');
+    await keep(page, 'Save job');
     await expect(kept(page)).toBeVisible();
     const other = await (await page.context().browser()!.newContext()).newPage();
     await other.goto(page.url());
@@ -47,7 +47,7 @@ test.describe('two people on one job', () => {
     await expect(page.getByLabel('Grade on the label')).toHaveValue('22-2-11');
     await expect(kept(page)).toBeVisible();
     await page.getByLabel('Amount needed').fill('2 lb');
-    await page.getByRole('button', { name: 'Drop changes' }).click();
+    await page.getByRole('button', { name: 'Discard changes' }).click();
     await expect(page.getByLabel('Grade on the label')).toHaveValue('22-2-11');
     await expect(page.getByLabel('Amount needed')).toHaveValue('0.8 lb');
     await page
@@ -80,7 +80,7 @@ test.describe('two people on one job', () => {
     page,
   }) => {
     await typeSheet(page, 'Two tabs');
-    await keep(page, 'Keep this job');
+    await keep(page, 'Save job');
     await expect(kept(page)).toBeVisible();
     const second = await page.context().newPage();
     await second.goto(page.url());

@@ -4,7 +4,7 @@ import { bigNumber, expectAccessible, PHONE, typeSheet } from './support.ts';
 test('keep, reload, open again, change, delete and undo', async ({ page }) => {
   const name = 'Lake front, round trip';
   await typeSheet(page, name);
-  await page.getByRole('button', { name: 'Keep this job' }).click();
+  await page.getByRole('button', { name: 'Save job' }).click();
   await expect(page).toHaveURL(/\/jobs\/[0-9a-f-]{36}$/);
   await page.reload();
   await expect(page.getByLabel('Name of the job')).toHaveValue(name);
@@ -14,8 +14,8 @@ test('keep, reload, open again, change, delete and undo', async ({ page }) => {
   await page.getByRole('link', { name: 'Jobs' }).click();
   await page.getByRole('link', { name }).click();
   await page.getByLabel('Amount needed').fill('1 lb');
-  await page.getByRole('button', { name: 'Keep changes' }).click();
-  await expect(page.getByRole('button', { name: 'Kept', exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Save changes' }).click();
+  await expect(page.getByRole('button', { name: 'Saved', exact: true })).toBeVisible();
 
   await page.getByRole('link', { name: 'Jobs' }).click();
   const row = page.getByRole('row').filter({ hasText: name });
@@ -42,10 +42,10 @@ test('what is typed and not kept survives a reload, on a new sheet and on a job'
   await page.reload();
   await expect(page.getByLabel('Name of the job')).toHaveValue('Half typed');
   await expect(page.getByLabel('Package size')).toHaveValue('5 stone');
-  await expect(page.getByText('not kept yet')).toBeVisible();
+  await expect(page.getByText('unsaved changes')).toBeVisible();
   await page.getByLabel('Package size').fill('40 lb');
-  await page.getByRole('button', { name: 'Keep this job' }).click();
-  await expect(page.getByRole('button', { name: 'Kept', exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Save job' }).click();
+  await expect(page.getByRole('button', { name: 'Saved', exact: true })).toBeVisible();
   await page.getByLabel('Grade on the label').fill('22-2-11');
   await page.reload();
   await expect(page.getByLabel('Grade on the label')).toHaveValue('22-2-11');
@@ -55,12 +55,12 @@ test('what is typed and not kept survives a reload, on a new sheet and on a job'
 
 test('nothing wrong is kept', async ({ page }) => {
   await typeSheet(page, '');
-  await page.getByRole('button', { name: 'Keep this job' }).click();
+  await page.getByRole('button', { name: 'Save job' }).click();
   await expect(page.getByRole('alert')).toContainText('Give it a name');
   await expect(page.getByLabel('Name of the job')).toBeFocused();
   await page.getByLabel('Name of the job').fill('Never kept');
   await page.getByLabel('Grade on the label').fill('240-8');
-  await page.getByRole('button', { name: 'Keep this job' }).click();
+  await page.getByRole('button', { name: 'Save job' }).click();
   await expect(page.getByRole('status').filter({ hasText: 'Is it 24-0-8?' })).toBeVisible();
   await expect(page.getByLabel('Grade on the label')).toHaveValue('240-8');
   await page.getByRole('link', { name: 'Jobs' }).click();

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
 import {
+  change,
   bigNumber,
   expectAccessible,
   expectAccessibleDayAndNight,
@@ -17,11 +18,12 @@ const textOf = async (page: Page) => plain(await theMix(page).innerText());
 
 test('a soil test is typed in, the cheapest mix is found for it, and put on jobs', async ({ page }) => {
   await page.goto('/shelf/soil/new');
-  await page.getByRole('button', { name: 'Keep this soil test' }).click();
+  await page.getByRole('button', { name: 'Save soil test' }).click();
   await expect(page.getByRole('alert')).toContainText('Give it a name');
-  await page.getByLabel('Ground that was sampled').fill('Boat house lawn');
-  await page.getByLabel('Day of the sampling').fill('2026-03-09');
-  await page.getByLabel('Needs are in').selectOption('kg/ha');
+  await page.getByLabel('Ground', { exact: true }).fill('Boat house lawn');
+  await page.getByLabel('Sampling day').fill('2026-03-09');
+  for (const what of ['units', 'laboratory and pH']) await change(page, what);
+  await page.getByLabel('Need unit').selectOption('kg/ha');
   await page.getByLabel('N, nitrogen').fill('30');
   await page.getByLabel('P₂O₅, phosphate').fill('0');
   await page.getByLabel('K₂O, potash').fill('5O');
@@ -32,7 +34,7 @@ test('a soil test is typed in, the cheapest mix is found for it, and put on jobs
   await page.getByLabel('pH', { exact: true }).fill('6.2');
   await page.reload();
   await expect(page.getByLabel('K₂O, potash')).toHaveValue('50');
-  await page.getByRole('button', { name: 'Keep this soil test' }).click();
+  await page.getByRole('button', { name: 'Save soil test' }).click();
   await expect(kept(page)).toBeVisible();
 
   await page.getByRole('link', { name: 'Find a mix', exact: true }).first().click();
@@ -93,7 +95,7 @@ test('a search survives a reload; nothing asked and nothing readable are said', 
 test('rules are typed in, a sheet breaks them, and one act keeps them', async ({ page }) => {
   await page.goto('/shelf/rules/new');
   await page.getByLabel('Name', { exact: true }).fill('Creek rules');
-  await page.getByRole('button', { name: 'Keep this set of rules' }).click();
+  await page.getByRole('button', { name: 'Save set of rules' }).click();
   await expect(page.getByRole('alert')).toContainText('Type a number here');
   await page.getByLabel('Limit', { exact: true }).fill('0.7');
   await page.getByRole('button', { name: 'Add a rule' }).click();
@@ -103,7 +105,7 @@ test('rules are typed in, a sheet breaks them, and one act keeps them', async ({
   await expect(page.getByRole('alert')).toContainText('Write month-day');
   await page.getByLabel('From', { exact: true }).nth(1).fill('01-01');
   await page.getByLabel('To', { exact: true }).nth(1).fill('12-31');
-  await page.getByRole('button', { name: 'Keep this set of rules' }).click();
+  await page.getByRole('button', { name: 'Save set of rules' }).click();
   await expect(kept(page)).toBeVisible();
   await expectAccessible(page);
 
@@ -145,21 +147,22 @@ test('low and high of a label, a liquid with its mix, and scoops of what was wei
 test('a product is taken from the shelf on a new sheet, and its scoop weighed', async ({ page }) => {
   await page.goto('/shelf');
   await page.getByRole('link', { name: 'Organic meal 8-3-1' }).click();
-  await page.getByLabel('Which scoop').fill('feed pail');
-  await page.getByLabel('Empty').fill('0.5');
-  await page.getByLabel('Full', { exact: true }).fill('0.4');
+  await change(page, 'scoop');
+  await page.getByLabel('Scoop name').fill('feed pail');
+  await page.getByLabel('Empty weight').fill('0.5');
+  await page.getByLabel('Full weight', { exact: true }).fill('0.4');
   await expect(page.getByRole('alert')).toContainText('not more than the empty scoop');
-  await page.getByLabel('Full', { exact: true }).fill('2.5');
+  await page.getByLabel('Full weight', { exact: true }).fill('2.5');
   await expect(page.getByText('One weighing shows no scatter')).toBeVisible();
-  await page.getByRole('button', { name: 'Weigh it once more' }).click();
-  await page.getByLabel('Full, time 2').fill('2.6');
+  await page.getByRole('button', { name: 'Add weighing' }).click();
+  await page.getByLabel('Full weight 2').fill('2.6');
   expect(await lineText(page, 'One scoop')).toBe('( 2.5 kg + 2.6 kg ) ÷ 2 − 0.5 kg = 2.05 kg scatter 3.4 %');
-  await page.getByRole('button', { name: 'Keep this product' }).click();
+  await page.getByRole('button', { name: 'Save product' }).click();
   await expect(kept(page)).toBeVisible();
 
   await page.goto('/');
   await page.getByRole('button', { name: 'Take a product from the shelf' }).click();
-  await page.getByLabel('Look for a product on the shelf').fill('organic');
+  await page.getByLabel('Search the shelf').fill('organic');
   await page.getByRole('button', { name: 'Organic meal 8-3-1' }).click();
   await page.getByLabel('Amount needed').fill('40 kg/ha');
   await page.getByLabel('area 1, measured as').fill('410 m2');
@@ -205,7 +208,8 @@ test('a messy CSV: good rows are taken, bad ones are named, and it can be undone
   await expect(page.getByRole('link', { name: 'Harbour feed' })).toBeVisible();
   await page.getByRole('link', { name: 'Harbour feed' }).click();
   await expect(page.getByLabel('Notes')).toHaveValue('says "slow";\non two lines');
-  await expect(page.getByLabel('Price of one package')).toHaveValue('31.80');
+  await change(page, 'price and stock');
+  await expect(page.getByLabel('Package price')).toHaveValue('31.80');
   await page.getByRole('button', { name: 'Undo' }).click();
   await page.goto('/shelf');
   await expect(page.getByRole('link', { name: 'Lake feed 24-0-8' })).toBeVisible();

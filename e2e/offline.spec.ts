@@ -1,5 +1,5 @@
 import { expect, test, type BrowserContext, type Page } from '@playwright/test';
-import { expectAccessible, keep, next, PHONE, settled, startRounds, strip, typeSheet } from './support.ts';
+import { expectAccessible, keep, next, PHONE, settled, startTestRuns, strip, typeSheet } from './support.ts';
 
 /** The server is gone, and what the page has loaded too. */
 async function coldWithout(context: BrowserContext, page: Page, path: string): Promise<void> {
@@ -24,7 +24,7 @@ test.describe('without a network, from a cold start', () => {
     await settled(page);
     await coldWithout(context, page, '/');
     await typeSheet(page, 'Without a network');
-    await keep(page, 'Keep this job');
+    await keep(page, 'Save job');
     await expect(onDevice(page)).toBeVisible();
     await page.goto('/jobs');
     await expect(page.getByText('No connection: this is what this device has.')).toBeVisible();
@@ -34,11 +34,12 @@ test.describe('without a network, from a cold start', () => {
     await page.goto('/sites');
     await page.getByRole('link', { name: 'Market garden' }).click();
     await page.getByLabel('Notes on the site').fill('Gate locked after six.');
-    await keep(page, 'Keep this site');
+    await keep(page, 'Save site');
     await expect(onDevice(page)).toBeVisible();
 
-    await startRounds(page, 'Red spreader, no network', 'Red push spreader', '5', { 'The scale reads to': '0.05' }); // prettier-ignore
-    await page.getByRole('button', { name: 'Begin round 1' }).click();
+    await startTestRuns(page, 'Red spreader, no network', 'Red push spreader', '5', { 'Scale step': '0.05' }); // prettier-ignore
+    await page.getByRole('button', { name: 'Begin test run 1' }).click();
+    await page.getByRole('button', { name: 'All of it is right' }).click();
     await next(page);
     await strip(page, '48.00', '44.55');
     await page.getByRole('button', { name: 'Enough for now' }).click();
@@ -47,7 +48,7 @@ test.describe('without a network, from a cold start', () => {
     // A page that is opened anew has all of it.
     await page.reload();
     await expect(waiting(page)).toContainText('4 saved on this device');
-    await expect(page.getByRole('button', { name: /^Round 1/ })).toBeVisible();
+    await expect(page.getByRole('button', { name: /^Test run 1/ })).toBeVisible();
 
     await context.setOffline(false);
     await expect(waiting(page)).toBeHidden();
@@ -69,8 +70,8 @@ test.describe('without a network, from a cold start', () => {
   }) => {
     await settled(page);
     await typeSheet(page, 'Both changed it');
-    await keep(page, 'Keep this job');
-    await expect(page.getByRole('button', { name: 'Kept', exact: true })).toBeVisible();
+    await keep(page, 'Save job');
+    await expect(page.getByRole('button', { name: 'Saved', exact: true })).toBeVisible();
     const other = await (await browser.newContext(PHONE)).newPage();
     await other.goto(page.url());
     await expect(other.getByLabel('Grade on the label')).not.toHaveValue('');

@@ -24,10 +24,10 @@ test('over HTTPS, with the authority trusted, the page opens and saves without a
   await context.setOffline(true);
   await page.goto(secure);
   await typeSheet(page, 'By HTTPS');
-  await keep(page, 'Keep this job');
+  await keep(page, 'Save job');
   await expect(page.getByText('saved on this device', { exact: true })).toBeVisible();
   await context.setOffline(false);
-  await expect(page.getByRole('button', { name: 'Kept', exact: true })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Saved', exact: true })).toBeVisible();
   await expect(page.getByText('saved on this device', { exact: true })).toBeHidden();
   const address = page.url().replace(secure, '').replace('/jobs/', '/api/jobs/');
   const asked = await page.evaluate(async (path) => (await fetch(path)).json(), address);

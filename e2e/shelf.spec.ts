@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test';
 import {
+  change,
   bigNumber,
   expectAccessible,
   expectAccessibleDayAndNight,
@@ -14,13 +15,13 @@ const names = async (page: import('@playwright/test').Page) =>
 test('the shelf is looked through, filtered and sorted', async ({ page }) => {
   await page.goto('/shelf');
   await expect(page.getByRole('link', { name: 'Lake feed 24-0-8' })).toBeVisible();
-  await page.getByLabel('Look for a product').fill('coated');
+  await page.getByLabel('Search products').fill('coated');
   await expect.poll(() => names(page)).toEqual(['Lake feed 24-0-8']);
-  await page.getByLabel('Look for a product').fill('iron solu');
+  await page.getByLabel('Search products').fill('iron solu');
   await expect.poll(() => names(page)).toEqual(['Bowling green iron 6-0-0 Fe']);
-  await page.getByLabel('Look for a product').fill('zzz');
-  await expect(page.getByText('No product is called that')).toBeVisible();
-  await page.getByLabel('Look for a product').fill('');
+  await page.getByLabel('Search products').fill('zzz');
+  await expect(page.getByText('No match')).toBeVisible();
+  await page.getByLabel('Search products').fill('');
   await page.getByLabel('Kind of product').selectOption('liquid-fertilizer');
   await expect.poll(() => names(page)).toEqual(['Liquid nitrogen 28-0-0']);
   await page.getByLabel('Kind of product').selectOption('');
@@ -36,26 +37,27 @@ test('a label is typed in, three products are held side by side, and one is put 
   page,
 }) => {
   await page.goto('/shelf/new');
-  await page.getByRole('button', { name: 'Keep this product' }).click();
+  await page.getByRole('button', { name: 'Save product' }).click();
   await expect(page.getByRole('alert')).toContainText('Give it a name');
   await expect(page.getByLabel('Name', { exact: true })).toBeFocused();
   await page.getByLabel('Name', { exact: true }).fill('Half bag from the shed');
   await page.getByLabel('Grade', { exact: true }).fill('240-8');
   await expect(page.getByRole('alert')).toContainText('Is it 24-0-8?');
   await page.getByRole('button', { name: 'Use 24-0-8' }).click();
-  await page.getByLabel('Slow-release share of the nitrogen').fill('50');
-  await page.getByLabel('In one package').fill('40');
-  await page.getByLabel('Price of one package').fill('26.40');
+  for (const what of ['slow release', 'price and stock', 'label rates']) await change(page, what);
+  await page.getByLabel('Slow-release share').fill('50');
+  await page.getByLabel('Package size').fill('40');
+  await page.getByLabel('Package price').fill('26.40');
   await page.getByLabel('One package covers').fill('12 000');
   await page.getByLabel('Highest rate').fill('3');
   await page.reload();
   await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Half bag from the shed');
-  await page.getByRole('button', { name: 'Keep this product' }).click();
-  await expect(page.getByRole('button', { name: 'Kept' })).toBeVisible();
+  await page.getByRole('button', { name: 'Save product' }).click();
+  await expect(page.getByRole('button', { name: 'Saved' })).toBeVisible();
 
   await page.goto('/shelf');
   for (const name of ['Half bag from the shed', 'Straight nitrogen 46-0-0', 'Liquid nitrogen 28-0-0']) {
-    await page.getByLabel(`Compare ${name}`).check();
+    await page.getByLabel(`Select ${name}`).check();
   }
   await page.getByRole('button', { name: 'Compare 3' }).click();
   const table = page.getByRole('region', { name: 'Labels side by side' });
@@ -88,8 +90,8 @@ test('a label is typed in, three products are held side by side, and one is put 
   await page.goto('/shelf');
   await page.getByRole('link', { name: 'Half bag from the shed' }).click();
   await page.getByLabel('Grade', { exact: true }).fill('30-0-0');
-  await page.getByRole('button', { name: 'Keep this product' }).click();
-  await expect(page.getByRole('button', { name: 'Kept' })).toBeVisible();
+  await page.getByRole('button', { name: 'Save product' }).click();
+  await expect(page.getByRole('button', { name: 'Saved' })).toBeVisible();
   await page.goto(job);
   await expect(page.getByLabel('Grade on the label')).toHaveValue('24-0-8');
   await page.getByLabel('area 1, measured as').fill('7400');
@@ -105,31 +107,16 @@ test('a product goes off the shelf and comes back', async ({ page }) => {
   await expect(page.getByRole('link', { name: 'Potash 0-0-50 S' })).toBeVisible();
 });
 
-test('another kind brings the fields and units of its own', async ({ page }) => {
-  await page.goto('/shelf/new');
-  await page.getByLabel('Kind', { exact: true }).selectOption('liquid-fertilizer');
-  await expect(page.getByLabel('Unit of the package')).toHaveValue('gal');
-  await page.getByLabel('Grade', { exact: true }).fill('28-0-0');
-  await expect(page.getByRole('alert')).toContainText('A liquid needs its density');
-  await page.getByLabel('Density', { exact: true }).fill('1.28 kg/L');
-  await expect(page.getByRole('alert')).toHaveCount(0);
-  await page.getByLabel('In one package').fill('6 oz');
-  await expect(page.getByRole('alert')).toContainText('Ounces by weight or fluid ounces?');
-  await page.getByRole('button', { name: 'Use 6 fl oz' }).click();
-  await page.getByLabel('Kind', { exact: true }).selectOption('granular-carrier');
-  await expect(page.getByLabel('Active ingredient in the product')).toBeVisible();
-  await expect(page.getByLabel('Grade', { exact: true })).toHaveCount(0);
-});
-
 test('a product that was changed elsewhere shows it and lets choose', async ({ page }) => {
   await page.goto('/shelf');
   await page.getByRole('link', { name: 'Organic meal 8-3-1' }).click();
-  await expect(page.getByRole('button', { name: 'Kept' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Saved' })).toBeVisible();
   const address = page.url().replace('/shelf/', '/api/products/');
   const { schemaVersion, input, version } = await (await page.request.get(address)).json();
   await page.request.put(address, { data: { version, schemaVersion, input: { ...input, stock: '9' } } });
+  await change(page, 'price and stock');
   await page.getByLabel('Packages in stock').fill('3');
-  await page.getByRole('button', { name: 'Keep this product' }).click();
+  await page.getByRole('button', { name: 'Save product' }).click();
   const dialog = page.getByRole('dialog', { name: 'Changed elsewhere' });
   await expect(dialog.getByRole('group', { name: 'Stock' })).toContainText('Theirs: 9');
   await dialog.getByRole('button', { name: 'Show their version' }).click();

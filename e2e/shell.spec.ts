@@ -40,7 +40,7 @@ test('a job is duplicated under another name, and what is dropped comes back', a
   await page.getByRole('button', { name: 'Duplicate' }).click();
   await expect(page.getByLabel('Name of the job')).toHaveValue('Rose terrace, potash (copy)');
   await page.getByLabel('Upper bed, measured as').fill('40 x 6 ft');
-  await page.getByRole('button', { name: 'Drop changes' }).click();
+  await page.getByRole('button', { name: 'Discard changes' }).click();
   await expect(page.getByLabel('Upper bed, measured as')).toHaveValue(before);
   await expect(kept(page)).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
@@ -89,7 +89,7 @@ test.describe(`axe by day and night`, () => {
     await page.getByLabel('Grade on the label').fill('240-8');
     await expect(page.getByRole('alert').first()).toBeVisible();
     await expectAccessibleDayAndNight(page);
-    await page.getByRole('button', { name: 'Drop changes' }).click();
+    await page.getByRole('button', { name: 'Discard changes' }).click();
     await expect(page.getByRole('button', { name: 'Undo' })).toBeVisible();
     await expectAccessibleDayAndNight(page);
     await page.goto('/jobs');

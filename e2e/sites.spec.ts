@@ -56,7 +56,7 @@ test('an L-shaped lawn with a round bed is measured by keyboard alone', async ({
   await expect(page.getByLabel('Name of the site')).toBeFocused();
   await page.keyboard.type('Mill green');
   await page.keyboard.press('Control+S');
-  await expect(page.getByRole('button', { name: 'Kept' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Saved' })).toBeVisible();
   await page.reload();
   await expect.poll(() => big(page)).toBe('2 960 ft² ±50');
 });
@@ -67,7 +67,7 @@ test('placed by keyboard: parts move, turn, overlap and come back', async ({ pag
   await page.getByLabel('Call out a part').press('Enter');
   await page.getByLabel('Call out a part').fill('10 x 10 ft');
   await page.getByLabel('Call out a part').press('Enter');
-  await page.getByLabel('Held as').selectOption('placed');
+  await page.getByRole('combobox', { name: 'Parts', exact: true }).selectOption('placed');
   await expect(page.getByLabel('To the right')).not.toHaveValue('0');
   await page.getByLabel('To the right').fill('15');
   await page.getByLabel('Upwards').fill('0');
@@ -165,8 +165,8 @@ test('a walked edge comes in from a GPX file and goes out as GeoJSON; what is wr
   await expect(page.getByLabel('Latitude, degrees')).toHaveValue('47.4');
   // 80 x 50 + 80 x 12 / 2 m2, and what ±10 ft along the edge makes of it.
   await expect.poll(() => big(page)).toBe('48 000 ft² ±2 000');
-  await page.getByRole('button', { name: 'Keep this site' }).click();
-  await expect(page.getByRole('button', { name: 'Kept' })).toBeVisible();
+  await page.getByRole('button', { name: 'Save site' }).click();
+  await expect(page.getByRole('button', { name: 'Saved' })).toBeVisible();
 
   const { name, bytes } = await saved(page, () => page.getByRole('button', { name: 'GeoJSON' }).click());
   expect(name).toBe('Far orchard.geojson');
@@ -228,8 +228,8 @@ test('areas chosen on a sheet bring their size and band, and tell when they were
   await page.getByLabel('Name of the area').fill('Upper bank');
   await page.getByLabel('Call out a part').fill('100 x 20 ft');
   await page.getByLabel('Call out a part').press('Enter');
-  await page.getByRole('button', { name: 'Keep this site' }).click();
-  await expect(page.getByRole('button', { name: 'Kept' })).toBeVisible();
+  await page.getByRole('button', { name: 'Save site' }).click();
+  await expect(page.getByRole('button', { name: 'Saved' })).toBeVisible();
   const site = page.url();
 
   await page.goto('/');
@@ -242,15 +242,15 @@ test('areas chosen on a sheet bring their size and band, and tell when they were
   await expect(page.getByLabel('Upper bank, measured as')).toHaveValue(/^2\s000 ft² ±2.9 %$/);
   await expect.poll(() => big(page)).toBe('10.0 lb ±0.3');
   await page.getByLabel('Name of the job').fill('Bank feed');
-  await page.getByRole('button', { name: 'Keep this job' }).click();
-  await expect(page.getByRole('button', { name: 'Kept' })).toBeVisible();
+  await page.getByRole('button', { name: 'Save job' }).click();
+  await expect(page.getByRole('button', { name: 'Saved' })).toBeVisible();
   const job = page.url();
 
   await page.goto(site);
   await page.getByLabel('Call out a part').fill('-10 x 10 ft');
   await page.getByLabel('Call out a part').press('Enter');
-  await page.getByRole('button', { name: 'Keep this site' }).click();
-  await expect(page.getByRole('button', { name: 'Kept' })).toBeVisible();
+  await page.getByRole('button', { name: 'Save site' }).click();
+  await expect(page.getByRole('button', { name: 'Saved' })).toBeVisible();
 
   await page.goto(job);
   await expect(page.getByText(/measured anew since: 1\s900 ft²/)).toBeVisible();

@@ -100,34 +100,43 @@ export async function openSample(page: Page, name: string) {
 }
 
 /** Presses the act that keeps the sheet. */
-export const keep = (page: Page, name = 'Keep changes') => page.getByRole('button', { name }).click();
+export const keep = (page: Page, name = 'Save changes') => page.getByRole('button', { name }).click();
 /** Says that the sheet is kept. */
-export const kept = (page: Page) => page.getByRole('button', { name: 'Kept', exact: true });
+export const kept = (page: Page) => page.getByRole('button', { name: 'Saved', exact: true });
 
-/** The next step of a round. */
+/** The next step of a test run. */
 export const next = (page: Page) => page.getByRole('button', { name: /^Next: / }).click();
 
-/** A new calibration, kept, on the way to its first round. */
-export async function startRounds(page: Page, name: string, machine: string, rate: string, more: Record<string, string> = {}) {
-  await page.goto('/bench/new');
-  await page.getByLabel('Machine', { exact: true }).selectOption({ label: machine });
-  await page.getByLabel('Name', { exact: true }).fill(name);
+/** Opens what is assumed of a calibration, to change it. */
+export const change = (page: Page, what: string) => page.getByRole('button', { name: `Change ${what}`, exact: true }).click(); // prettier-ignore
+
+/** The questions of a new calibration, answered; what is assumed of pace and scale stands open. */
+export async function aimAt(page: Page, name: string, machine: string, rate: string) {
+  await page.getByRole('radio', { name: machine }).check({ force: true });
   await page.getByLabel('Rate', { exact: true }).fill(rate);
+  for (const what of ['name', 'pace', 'scale step']) await change(page, what);
+  await page.getByLabel('Name', { exact: true }).fill(name);
+}
+
+/** A new calibration, kept, on the way to its first test run. */
+export async function startTestRuns(page: Page, name: string, machine: string, rate: string, more: Record<string, string> = {}) {
+  await page.goto('/bench/new');
+  await aimAt(page, name, machine, rate);
   for (const [label, text] of Object.entries(more)) await page.getByLabel(label, { exact: true }).fill(text);
-  await page.getByRole('button', { name: 'Start round 1' }).click();
+  await page.getByRole('button', { name: 'Start test run 1' }).click();
   await expect(page.getByRole('region', { name: 'Plan' })).toBeVisible();
 } // prettier-ignore
 
 /** From setting the mark on: weighs in, keeps the strip, walks without a watch, weighs out. */
 export async function strip(page: Page, before: string, after: string) {
   await next(page);
-  await page.getByLabel('Before the strip').fill(before);
+  await page.getByLabel('Weight before').fill(before);
   await next(page);
-  await page.getByLabel('Length of the strip').fill('100');
+  await page.getByLabel('Strip length').fill('100');
   await next(page);
   await next(page);
-  await page.getByLabel('After the strip').fill(after);
-  await page.getByRole('button', { name: 'What did it come to?' }).click();
+  await page.getByLabel('Weight after').fill(after);
+  await page.getByRole('button', { name: 'Show result' }).click();
   await expect(page.getByRole('region', { name: 'What it came to' })).toBeVisible();
 }
 

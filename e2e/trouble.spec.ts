@@ -8,7 +8,7 @@ test.describe('when it goes wrong', () => {
   }) => {
     await typeSheet(page, 'Kept after a break');
     await context.setOffline(true);
-    await keep(page, 'Keep this job');
+    await keep(page, 'Save job');
     await expect(page.getByText('The server does not answer.')).toBeVisible();
     await expect(page.getByText('saved on this device', { exact: true })).toBeVisible();
     await expect(page).toHaveURL(/\/jobs\/[0-9a-f-]{36}$/);
@@ -48,7 +48,7 @@ test.describe('when it goes wrong', () => {
         }),
       }),
     );
-    await keep(page, 'Keep this job');
+    await keep(page, 'Save job');
     await expect(page.getByText('saved on this device', { exact: true })).toBeVisible();
     await page.reload();
     await expect(page.getByLabel('Name of the job')).toHaveValue('While the database is down');
@@ -89,7 +89,7 @@ test.describe('when it goes wrong', () => {
     });
     await typeSheet(page, 'Nothing held');
     await expect(page.getByText('This device cannot hold what you type')).toBeVisible();
-    await keep(page, 'Keep this job');
+    await keep(page, 'Save job');
     await expect(kept(page)).toBeVisible();
   });
 
@@ -119,7 +119,7 @@ test.describe('when it goes wrong', () => {
 
   test('a session left open for a week meets what was kept meanwhile', async ({ page }) => {
     await typeSheet(page, 'Left open');
-    await keep(page, 'Keep this job');
+    await keep(page, 'Save job');
     await expect(kept(page)).toBeVisible();
     await page.getByLabel('Grade on the label').fill('18-0-6');
     const id = page.url().split('/').at(-1);

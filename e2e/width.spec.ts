@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test, type Page } from '@playwright/test';
 import { extractText, getDocumentProxy } from 'unpdf';
-import { bigNumber, expectAccessible, openSample, PHONE, plain } from './support.ts';
+import { change, bigNumber, expectAccessible, openSample, PHONE, plain } from './support.ts';
 
 const ROW = '0 .3 .9 1.8 2.7 3.3 3.6 3.8 3.9 3.7 3.4 3.0 2.3 1.5 .7 .2 0'.split(' ');
 const big = async (page: Page) => plain((await bigNumber(page).textContent()) ?? '');
@@ -10,14 +10,15 @@ const answer = (page: Page) => page.getByRole('region', { name: 'Answer' });
 /** A new test of 17 trays half a metre apart, its catches not typed yet. */
 async function setOut(page: Page, name: string) {
   await page.goto('/bench/width/new');
+  await page.getByRole('radio', { name: 'Red push spreader' }).check({ force: true });
+  for (const what of ['name', 'units', 'tray layout', 'passes and evenness']) await change(page, what);
   await page.getByLabel('Name', { exact: true }).fill(name);
-  await page.getByLabel('Machine', { exact: true }).selectOption({ label: 'Red push spreader' });
-  await page.getByLabel('Bare lengths in').selectOption('m');
+  await page.getByLabel('Length unit').selectOption('m');
   await page.getByLabel('Trays', { exact: true }).fill('17');
-  await page.getByLabel('every', { exact: true }).fill('0.5');
-  await page.getByLabel('Trays in').selectOption('m');
-  await page.getByLabel('A tray is, along').fill('0.5');
-  await page.getByLabel('and across').fill('0.3');
+  await page.getByLabel('Tray spacing', { exact: true }).fill('0.5');
+  await page.getByLabel('Tray size unit').selectOption('m');
+  await page.getByLabel('Tray length').fill('0.5');
+  await page.getByLabel('Tray width').fill('0.3');
 }
 
 test('a row of 17 trays is typed, the spacing slid, accepted, and the bench and a job tell when theirs is another', async ({ page }) => {
@@ -45,8 +46,8 @@ test('a row of 17 trays is typed, the spacing slid, accepted, and the bench and 
   await page.getByLabel('Passes go').selectOption('one-way');
   await expect.poll(() => big(page)).toBe('5.20 m');
   await page.getByRole('button', { name: 'Pass 5.2 m apart' }).click();
-  await page.getByRole('button', { name: 'Keep this width test' }).click();
-  await expect(page.getByRole('button', { name: 'Kept' })).toBeVisible();
+  await page.getByRole('button', { name: 'Save width test' }).click();
+  await expect(page.getByRole('button', { name: 'Saved' })).toBeVisible();
 
   // Its charts hold for 9 ft, which is 2.74 m.
   await page.goto('/bench');
@@ -55,8 +56,8 @@ test('a row of 17 trays is typed, the spacing slid, accepted, and the bench and 
   await expect(answer(page).getByRole('alert')).toContainText('this will put down 0.53 times the rate');
   await page.getByRole('button', { name: 'Work the rates out for 5.2 m' }).click();
   await expect(answer(page).getByRole('alert')).toHaveCount(0);
-  await expect(page.getByRole('button', { name: /^Round 1\s+at 8/ })).toContainText('0.62');
-  await page.getByRole('button', { name: 'Drop changes' }).click();
+  await expect(page.getByRole('button', { name: /^Test run 1\s+at 8/ })).toContainText('0.62');
+  await page.getByRole('button', { name: 'Discard changes' }).click();
 
   await openSample(page, 'Spring feed, lake front');
   const alert = page.getByRole('alert');
@@ -89,7 +90,7 @@ test('a level is dragged in its tube; a slip is asked about; wrong trays are sai
   await expect(page.getByRole('alert').first()).toContainText('number of 0 or more');
   await page.getByLabel('Tray 9 at 0 m').fill('');
   await expect(page.getByText('1 missing, put in straight')).toBeVisible();
-  await page.getByLabel('and across').fill('0.9');
+  await page.getByLabel('Tray width').fill('0.9');
   await expect(page.getByRole('alert')).toContainText('would lie over each other');
 }); // prettier-ignore
 
@@ -115,20 +116,21 @@ test('trays as CSV and back; a report of one page', async ({ page }) => {
   const give = (body: string) => page.getByLabel('Trays from a CSV file').setInputFiles({ name: 'trays.csv', mimeType: 'text/csv', buffer: Buffer.from(body) });
   await give('Place\nx');
   await expect(page.getByText('The first column has to hold the places')).toBeVisible();
-  await page.getByLabel('Bare lengths in').selectOption('ft');
-  await page.getByLabel('and across').fill('0.1');
+  await page.getByLabel('Length unit').selectOption('ft');
+  await page.getByLabel('Tray width').fill('0.1');
   await give(csv);
   await expect.poll(() => big(page)).toBe('10.4 ft');
 }); // prettier-ignore
 
 test('half and full throw by tape, and where they are told apart', async ({ page }) => {
   await page.goto('/bench/width/new');
-  await page.getByLabel('Spacing by').selectOption('full');
-  await page.getByLabel('Bare lengths in').selectOption('ft');
-  await page.getByLabel('The whole throw').fill('18');
+  await page.getByRole('radio', { name: 'the full throw apart' }).check({ force: true });
+  await change(page, 'units');
+  await page.getByLabel('Length unit').selectOption('ft');
+  await page.getByLabel('Full throw', { exact: true }).fill('18');
   await expect.poll(() => big(page)).toBe('18.0 ft');
   await expect(answer(page)).toContainText('striped');
-  await page.getByLabel('Spacing by').selectOption('half');
+  await page.getByRole('radio', { name: /^half the throw apart/ }).check({ force: true });
   await expect.poll(() => big(page)).toBe('9.00 ft');
 });
 
@@ -144,7 +146,7 @@ for (const [name, size] of [
     for (const link of ['Red spreader, trays in April', 'Red spreader, deflector down']) {
       await page.goto('/bench/width');
       await page.getByRole('link', { name: link }).click();
-      await expect(page.getByRole('button', { name: 'Kept' })).toBeVisible();
+      await expect(page.getByRole('button', { name: 'Saved' })).toBeVisible();
       await page.waitForTimeout(500);
       await expectAccessible(page);
       const wide = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);

@@ -18,7 +18,7 @@ test('fresh open to the right answer by keyboard alone', async ({ page }) => {
     '24.7 lb of 24-0-8 on 7 400 ft² × 24 % in 24-0-8 = 0.800 lb N / 1000 ft²',
   );
   await expect(answer(page)).toContainText('Take 1 package of 40 lb');
-  await expect(answer(page).getByRole('row', { name: 'K₂O 0.267 lb comes along' })).toBeVisible();
+  await expect(answer(page).getByRole('row', { name: 'K₂O 0.267 lb also delivers' })).toBeVisible();
 });
 
 test('three areas in mixed units, a need in metric, and units changed in place', async ({ page }) => {

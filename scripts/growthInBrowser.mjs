@@ -1,13 +1,6 @@
 // npm run growth:browser: how fast the interface is when a crew has worked with it for years: 10 000 jobs in the list, a job of 200 areas, a
 // calibration of 500 test runs. On a private instance; prints the table of docs/method.md.
-import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import { chromium } from '@playwright/test';
-import { ensureBuilt } from './lib/build.mjs';
-import { freePort, stopDatabase } from './lib/database.mjs';
-import { startInstance } from './lib/instance.mjs';
-import { ensureDebian } from './lib/packages.mjs';
+import { onInstance } from './lib/onInstance.mjs';
 import { demo, newId, newJob } from './soak/jobs.mjs';
 import { ms, note, printTable, quantile } from './soak/table.mjs';
 
@@ -104,68 +97,55 @@ const told = (what, tried, times, most) =>
     quantile(times, 0.95) <= most,
   );
 
-const parent = mkdtempSync(join(tmpdir(), 'steady-growth-'));
-chmodSync(parent, 0o755);
-await ensureBuilt();
-await ensureDebian('mariadb');
-await ensureDebian('chromium');
-const folder = join(parent, 'data');
-const env = { REQUESTS_PER_MINUTE: '100000000' };
-const { address, child, ended, said } = await startInstance({ folder, port: await freePort(4480), env });
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium-headless-shell' });
-try {
-  if (address === '') throw new Error(said());
-  const { large, calibration } = await grow(address);
-  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-  await page.goto(address);
-  await page.waitForTimeout(3000);
-  /** @type {number[]} */
-  const opened = [];
-  for (let time = 0; time < 10; time += 1) {
-    const began = performance.now();
-    // oxlint-disable-next-line no-await-in-loop -- one after the other
-    await page.getByRole('link', { name: 'Jobs' }).click();
-    // oxlint-disable-next-line no-await-in-loop
-    await page.getByRole('link', { name: /^Feed/ }).first().waitFor();
-    opened.push(performance.now() - began);
-    // oxlint-disable-next-line no-await-in-loop
-    await page.getByRole('link', { name: 'New sheet' }).first().click();
-  }
-  told(`the list of ${JOBS} jobs`, '10 times, from the press to its rows', opened, 500);
-  const devtools = await page.context().newCDPSession(page);
-  await devtools.send('Performance.enable');
-  const { metrics } = await devtools.send('Performance.getMetrics');
-  const usedJSHeapSize = metrics.find((each) => each.name === 'JSHeapUsedSize')?.value ?? Infinity;
-  note(
-    'memory of the page with it',
-    '',
-    `${Math.round(usedJSHeapSize / 2 ** 20)} MB`,
-    usedJSHeapSize < 200 * 2 ** 20,
-  );
-  await page.goto(`${address}/jobs/${large}`);
-  await page.getByLabel('Amount needed').first().waitFor();
-  await page.waitForTimeout(2000);
-  told(
-    `a key in a job of ${AREAS} areas`,
-    `${KEYS} keys in the amount`,
-    await keysIn(page, 'Amount needed'),
-    FRAME_MS,
-  );
-  await page.goto(`${address}/bench/${calibration}`);
-  await page.getByRole('button', { name: 'Change', exact: true }).click();
-  await page.getByLabel('Rate', { exact: true }).first().waitFor();
-  await page.waitForTimeout(2000);
-  told(
-    `a key in a calibration of ${RUNS} test runs`,
-    `${KEYS} keys in the rate`,
-    await keysIn(page, 'Rate'),
-    FRAME_MS,
-  );
-} finally {
-  await browser.close();
-  child.kill('SIGTERM');
-  await ended;
-  await stopDatabase(folder);
-  rmSync(parent, { recursive: true, force: true });
-}
+await onInstance(
+  async ({ browser, address }) => {
+    const { large, calibration } = await grow(address);
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+    await page.goto(address);
+    await page.waitForTimeout(3000);
+    /** @type {number[]} */
+    const opened = [];
+    for (let time = 0; time < 10; time += 1) {
+      const began = performance.now();
+      // oxlint-disable-next-line no-await-in-loop -- one after the other
+      await page.getByRole('link', { name: 'Jobs' }).click();
+      // oxlint-disable-next-line no-await-in-loop
+      await page.getByRole('link', { name: /^Feed/ }).first().waitFor();
+      opened.push(performance.now() - began);
+      // oxlint-disable-next-line no-await-in-loop
+      await page.getByRole('link', { name: 'New sheet' }).first().click();
+    }
+    told(`the list of ${JOBS} jobs`, '10 times, from the press to its rows', opened, 500);
+    const devtools = await page.context().newCDPSession(page);
+    await devtools.send('Performance.enable');
+    const { metrics } = await devtools.send('Performance.getMetrics');
+    const usedJSHeapSize = metrics.find((each) => each.name === 'JSHeapUsedSize')?.value ?? Infinity;
+    note(
+      'memory of the page with it',
+      '',
+      `${Math.round(usedJSHeapSize / 2 ** 20)} MB`,
+      usedJSHeapSize < 200 * 2 ** 20,
+    );
+    await page.goto(`${address}/jobs/${large}`);
+    await page.getByLabel('Amount needed').first().waitFor();
+    await page.waitForTimeout(2000);
+    told(
+      `a key in a job of ${AREAS} areas`,
+      `${KEYS} keys in the amount`,
+      await keysIn(page, 'Amount needed'),
+      FRAME_MS,
+    );
+    await page.goto(`${address}/bench/${calibration}`);
+    await page.getByRole('button', { name: 'Change', exact: true }).click();
+    await page.getByLabel('Rate', { exact: true }).first().waitFor();
+    await page.waitForTimeout(2000);
+    told(
+      `a key in a calibration of ${RUNS} test runs`,
+      `${KEYS} keys in the rate`,
+      await keysIn(page, 'Rate'),
+      FRAME_MS,
+    );
+  },
+  { REQUESTS_PER_MINUTE: '100000000' },
+);
 process.exitCode = printTable() ? 0 : 1;

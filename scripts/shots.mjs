@@ -62,7 +62,7 @@ async function collide(page) {
   const theirs = { version, schemaVersion, input: { ...input, worksheet: { ...worksheet, product, areas } } };
   await page.request.put(address, { data: theirs });
   await page.getByLabel('Grade on the label').fill('18-0-6');
-  await page.getByRole('button', { name: 'Keep changes' }).click();
+  await page.getByRole('button', { name: 'Save changes' }).click();
   await page.getByRole('dialog').waitFor();
   await page.waitForTimeout(500);
 }
@@ -74,7 +74,7 @@ async function collide(page) {
 const openFirst = (list, name) => async (/** @type {import('@playwright/test').Page} */ page) => {
   await page.goto(list);
   await page.getByRole('link', { name, exact: true }).click();
-  await page.getByRole('button', { name: 'Kept' }).waitFor();
+  await page.getByRole('button', { name: 'Saved' }).waitFor();
 };
 
 /** @param {import('@playwright/test').Page} page */
@@ -87,25 +87,25 @@ async function findMix(page) {
 const TRUCK = 'Yard truck, rock salt';
 
 /**
- * A round of the yard truck on its way, as far as the catch or to what it came to.
+ * A test run of the yard truck on its way, as far as the catch or to what it came to.
  * @param {import('@playwright/test').Page} page
  */
-async function startRound(page) {
+async function startTestRun(page) {
   await openBench(TRUCK)(page);
-  await page.getByRole('button', { name: /^(Start round|Go on)/ }).click();
-  await page.getByRole('button', { name: /^Begin round/ }).click();
+  await page.getByRole('button', { name: /^(Start test run|Go on)/ }).click();
+  await page.getByRole('button', { name: /^Begin test run/ }).click();
   await page.getByRole('button', { name: 'All of it is right' }).click();
   for (let step = 0; step < 4; step += 1) await page.getByRole('button', { name: /^Next: / }).click();
   await page.getByRole('button', { name: /as you open/ }).waitFor();
 }
 
 /** @param {import('@playwright/test').Page} page */
-async function finishRound(page) {
+async function finishTestRun(page) {
   await openBench(TRUCK)(page);
-  await page.getByRole('button', { name: /^(Start round|Go on)/ }).click();
-  await page.getByLabel('Time of the catch').fill('20.0');
-  await page.getByLabel('Bucket and product').fill('16.9');
-  await page.getByRole('button', { name: 'Finish this run' }).click();
+  await page.getByRole('button', { name: /^(Start test run|Go on)/ }).click();
+  await page.getByLabel('Catch time').fill('20.0');
+  await page.getByLabel('Full bucket').fill('16.9');
+  await page.getByRole('button', { name: 'Finish test run' }).click();
   await page.getByRole('region', { name: 'What it came to' }).waitFor();
   await page.getByText('kept', { exact: true }).waitFor();
 }
@@ -113,7 +113,7 @@ async function finishRound(page) {
 /** @param {import('@playwright/test').Page} page */
 async function chooseTest(page) {
   await openBench('Red spreader, lake feed')(page);
-  await page.getByRole('button', { name: /^Start round/ }).click();
+  await page.getByRole('button', { name: /^Start test run/ }).click();
   await page.getByRole('region', { name: 'Plan' }).waitFor();
 }
 
@@ -132,17 +132,38 @@ const openWidth = (name) => async (/** @type {import('@playwright/test').Page} *
   await page.getByText('The widest even spacing lies').waitFor();
 };
 
+/** Four readings that are a rate. @param {import('@playwright/test').Page} page */
+async function quickTest(page) {
+  await page.goto('/bench/quick');
+  const readings = { 'Weight before': '18.00', 'Strip length': '60', 'Weight after': '16.02', 'Pass spacing': '9' }; // prettier-ignore
+  for (const [label, text] of Object.entries(readings)) {
+    // oxlint-disable-next-line no-await-in-loop -- one field after the other
+    await page.getByLabel(label).fill(text);
+  }
+  await page.getByLabel('Pass spacing').blur();
+}
+
+/** Three questions answered. @param {import('@playwright/test').Page} page */
+async function newCalibration(page) {
+  await page.goto('/bench/new');
+  for (const name of [/^Red push spreader/, /^Lake feed 24-0-8/, /^3\.33 lb/]) {
+    // oxlint-disable-next-line no-await-in-loop -- each brings what the next one offers
+    await page.getByRole('radio', { name }).check({ force: true });
+  }
+  await page.getByText('as last time').waitFor();
+}
+
 /** @type {View[]} */
 const VIEWS = [
   { name: 'worksheet', size: DESK, open: openJob('Lake front, September feed') },
-  { name: 'worksheet-phone', size: PHONE, open: openJob('Spring feed, lake front') },
   { name: 'worksheet-phone-night', size: PHONE, scheme: 'dark', open: openJob('School pitch, late spring') },
   { name: 'site', size: DESK, open: openArea('Lake front', 'Bandstand lawn') },
-  { name: 'site-phone', size: PHONE, open: openArea('Lake front', 'Bandstand lawn') },
   { name: 'bench', size: DESK, open: openBench('Red spreader, lake feed') },
+  { name: 'quick-test-phone', size: PHONE, open: quickTest },
+  { name: 'new-calibration', size: DESK, open: newCalibration },
   { name: 'choose-test', size: DESK, open: chooseTest },
-  { name: 'round-phone-night', size: PHONE, scheme: 'dark', open: startRound },
-  { name: 'round-result', size: DESK, open: finishRound },
+  { name: 'test-run-phone-night', size: PHONE, scheme: 'dark', open: startTestRun },
+  { name: 'test-run-result', size: DESK, open: finishTestRun },
   { name: 'cards', size: DESK, open: openCards },
   { name: 'width', size: DESK, open: openWidth('Red spreader, trays in April') },
   { name: 'width-phone', size: PHONE, open: openWidth('Red spreader, trays in April') },

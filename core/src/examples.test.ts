@@ -81,6 +81,11 @@ const EXAMPLES = {
   bench,
   calibration,
   reading: core.evaluateCalibration(calibration, bench),
+  quickTest: {
+    ...core.blankQuickTest('us', { id: 'q', onDay: '2026-04-10' }),
+    width: { text: '9', unit: 'ft' as const, by: 'measured' as const },
+    runs: [{ ...strip('', '14.35'), readings: { in: '18.00', left: '14.35', length: '60' } }],
+  },
   townRules: {
     name: 'Town',
     source: '',

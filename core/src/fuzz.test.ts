@@ -285,6 +285,7 @@ describe('documents with anything typed in them', () => {
       keeps(() => core.nextRun(input, method, 1, { id: 'n', onDay: '2026-04-18', mark: null }));
       keeps(() => core.keptReadings(input, method, 2));
       const reading = keeps(() => core.evaluateCalibration(input, bench, null, core.machineRecord(CALIBRATIONS, { id: kept.id, input }, bench, '2026-11-26')))!; // prettier-ignore
+      keeps(() => core.evaluateQuickTest(input));
       keeps(() => core.adviceText(reading, input, 'dry-fertilizer'));
       for (const of of [core.correctionText, core.offersFor]) keeps(() => of(reading, input, rig.kind));
       keeps(() => core.settingPicture(reading, input.target.unit, rig.kind));
@@ -325,6 +326,8 @@ describe('documents with anything typed in them', () => {
       keeps(() => core.chartMatch(mangled(pick(DEMO.products, seed).input as exported.ProductInput, draw), input, null, '')); // prettier-ignore
       keeps(() => core.readMark(pick(TEXTS, seed), bench.scale, 'x'));
       keeps(() => core.evaluateScale(rig.control, 'control'));
+      keeps(() => core.readScaleLine(pick(TEXTS, seed), 'control'));
+      keeps(() => core.scaleLine(rig.control));
       keeps(() => core.readWidth(input.width, 'width'));
     }));
   it('sites, paces, widths', () =>
@@ -370,7 +373,7 @@ describe('documents with anything typed in them', () => {
 });
 
 /** Names that only tell words, build blanks, or work on what the tests above have worked out; files and drags have tests of their own. */
-const ELSEWHERE = /^(?:blank|againstWanted|barsOf|changeText|curveOf|dimensionsOf|heightOf|middleOf|niceStep|positionsOf|latestOf|withRuns|is|other|Input|toResult|suggestion|operator|word|term|bandText|workingText|columnsOf|rigKind|shapeOf|methodOf|methodsFor|cautionsFor|chooseMethod|stepsOf|splitUnit|weightPart|statedForm|unitSpelled|lengthUnitFor|sameProductKey|mayGiveSetting|partText|write|readBoundaryFile|evaluateBoundary|cleanBoundary|checkFile|origin|checkTests|readTests|readShelf|shelfTable|worksheetFor|readTraysTable|resample|unevenness|seeded|press|split|running|holdsOn|depositOfPasses|draggedLengths|groundArea|layOut|localPlane|measureArea|place|snapMove|evaluatePart|evaluateSiteArea|retype|cheapest|calibration|planText|standing|fillAimText|renamed|upgraded|versionAfter|systemOf|textWithUnit|readCount|readPercent|readWhole|meanOf|scatterOver|sumOf)/; // prettier-ignore
+const ELSEWHERE = /^(?:blank|againstWanted|barsOf|changeText|curveOf|dimensionsOf|heightOf|middleOf|niceStep|positionsOf|latestOf|withRuns|is|other|Input|toResult|suggestion|operator|word|term|bandText|workingText|columnsOf|rigKind|shapeOf|methodOf|methodsFor|cautionsFor|chooseMethod|stepsOf|splitUnit|weightPart|statedForm|unitSpelled|lengthUnitFor|areaUnitFor|sameProductKey|mayGiveSetting|partText|write|readBoundaryFile|evaluateBoundary|cleanBoundary|checkFile|origin|checkTests|readTests|readShelf|shelfTable|worksheetFor|readTraysTable|resample|unevenness|seeded|press|split|running|holdsOn|depositOfPasses|draggedLengths|groundArea|layOut|localPlane|measureArea|place|snapMove|evaluatePart|evaluateSiteArea|retype|cheapest|calibration|planText|standing|fillAimText|renamed|upgraded|versionAfter|systemOf|textWithUnit|readCount|readPercent|readWhole|meanOf|scatterOver|sumOf)/; // prettier-ignore
 
 afterAll(() => {
   const functions = Object.entries(exported).filter(([, value]) => typeof value === 'function');

@@ -13,6 +13,7 @@ const SitesPage = lazyPart(() => import('./sites/SitesPage.tsx'));
 const SitePage = lazyPart(() => import('./sites/SitePage.tsx'));
 const BenchPage = lazyPart(() => import('./bench/BenchPage.tsx'));
 const CalibrationPage = lazyPart(() => import('./bench/CalibrationPage.tsx'));
+const QuickTestPage = lazyPart(() => import('./bench/quick/QuickTestPage.tsx'));
 const RunPage = lazyPart(() => import('./bench/run/RunPage.tsx'));
 const BenchComparePage = lazyPart(() => import('./bench/compare/ComparePage.tsx'));
 const CardsPage = lazyPart(() => import('./bench/cards/CardsPage.tsx'));
@@ -57,6 +58,7 @@ export function App() {
               <Route path="/sites/:id" element={<SitePage />} />
               <Route path="/bench" element={<BenchPage />} />
               <Route path="/bench/new" element={<CalibrationPage />} />
+              <Route path="/bench/quick" element={<QuickTestPage />} />
               <Route path="/bench/rigs" element={<RigsPage />} />
               <Route path="/bench/rigs/new" element={<RigPage />} />
               <Route path="/bench/rigs/:id" element={<RigPage />} />

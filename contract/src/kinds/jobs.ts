@@ -23,6 +23,8 @@ export const jobs = kindOf({
     totalM2: siColumn,
     /** kg, or L for a liquid. */
     amountSi: siColumn,
+    /** What one time over the ground takes: the need over its portions and directions, kg/m2 or L/m2. */
+    rateOnceSi: siColumn,
     /** Units that the job's own sheet shows these in. */
     amountUnit: shortText,
     areaUnit: shortText,
@@ -43,6 +45,7 @@ export const jobs = kindOf({
       areas: numbers.areas.filter(({ areaM2 }) => areaM2 !== null).length,
       totalM2: numbers.totalM2,
       amountSi: numbers.amountSi,
+      rateOnceSi: numbers.once.rateSi,
       amountUnit: units.amount,
       areaUnit: units.area,
       ruleSet: rules.setId,

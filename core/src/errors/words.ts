@@ -115,6 +115,8 @@ export const WORDS = {
   'scale.numbers':
     'The last mark has to be above the first, with a step between them and at most {most} marks.',
   'scale.letters': 'The marks have to run from one letter to a later one, for example A to M.',
+  'scale.line':
+    'These are no marks: “{input}”. Say “0 to 30 by 1/2, closed at 0”, “A to M”, or your own from shut on: “shut, thin line, thick line”.',
   'scale.twice': 'Two marks have the same name. Give each its own.',
   'scale.mark': 'There is no mark {input} on this scale; it runs from {first} to {last}.',
   'name.empty': 'Give it a name, for example {hint}.',

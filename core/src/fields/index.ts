@@ -16,6 +16,7 @@ export {
 } from './upgrade.ts';
 export {
   isMeasuredSize,
+  areaUnitFor,
   lengthUnitFor,
   measuredSize,
   readSize,

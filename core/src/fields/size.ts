@@ -52,7 +52,11 @@ const AREA_OF: Readonly<Partial<Record<UnitId, AreaUnit>>> = {
  */
 export const lengthUnitFor = (unit: AreaUnit): LengthUnit => LENGTH_OF[unit];
 
-/** The unit of area that goes with a unit of length: ft2 for feet, m2 for metres. */
+/**
+ * The unit of area that goes with a unit of length: ft2 for feet, m2 for metres.
+ *
+ * @example areaUnitFor('ft') // 'ft2'
+ */
 export const areaUnitFor = (unit: LengthUnit): AreaUnit => AREA_OF[unit] ?? 'm2';
 
 const BAND = /\s*(?:±|\+\s*\/?\s*[-−])\s*(.*)$/;

@@ -168,7 +168,7 @@ const anyPart = fc
   .record({ kind: fc.constantFrom('rectangle', 'triangle', 'trapezoid', 'circle', 'half-circle', 'ellipse'), a: lengths, b: lengths, c: lengths, cut: fc.boolean(), at })
   .map(({ kind, a, b, c, cut, at: place }) => part(kind as ShapeKind, [a, b, c].slice(0, shapeOf(kind as ShapeKind).dimensions.length).map((n) => n.toFixed(3)), { ...METRES, cut, at: place })); // prettier-ignore
 
-describe('a placed drawing', () => {
+describe('placed on a plan', () => {
   const drawn = (parts: PartInput[]) => measureArea(parts, 'placed', noPace);
   const square = (x: number, y: number, side: number, more: Partial<ShapeInput> = {}) =>
     part('rectangle', [side, side], { ...METRES, at: { x, y, turn: 0 }, ...more });

@@ -10,6 +10,7 @@ export {
   type ScaleResult,
   type ScaleInput,
 } from './scale.ts';
+export { readScaleLine, scaleLine } from './scaleLine.ts';
 export { blankRig, rigInput, type Feeds, type RigInput, type ServiceInput } from './rigInput.ts';
 export { evaluateRig, type RigResult } from './rig.ts';
 export { rigUpgrades } from './rigUpgrades.ts';

@@ -68,6 +68,8 @@ function listMarks(scale: ScaleInput, field: string): { label: string; at: numbe
       .split(',')
       .map((label) => label.trim())
       .filter((label) => label !== '');
+    // A control that can be shut and opened has two marks at least.
+    if (labels.length === 1) throw new InputError('scale.line', { field: `${field}.own`, input: own.trim() });
     if (new Set(labels).size !== labels.length)
       throw new InputError('scale.twice', { field: `${field}.own` });
     return labels.map((label, at) => ({ label, at }));

@@ -127,7 +127,7 @@ export function runLine(
   const rate = term('rate', showRun(reading, calibration.target.unit), { strong: true });
   return {
     id: `run.${run.id}`,
-    label: `Run at ${run.setting || 'no setting'}`,
+    label: run.setting.trim() === '' ? 'Run' : `Run at ${run.setting}`,
     parts: [...parts, rate],
   };
 }

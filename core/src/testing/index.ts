@@ -35,6 +35,13 @@ export { chooseMethod, methodsFor, type MethodChoice } from './choose.ts';
 export { blankTools, type ToolsInput } from './tools.ts';
 export { planFor, planTest, planText, type PlanWanted, type TestPlan } from './plan.ts';
 export { cautionsFor, type Command } from './cautions.ts';
+export {
+  blankQuickTest,
+  evaluateQuickTest,
+  QUICK_METHODS,
+  type QuickMethod,
+  type QuickResult,
+} from './quickTest.ts';
 export { keptReadings, nextRun, type RunStart } from './nextRun.ts';
 export { stepsOf, type Step } from './steps.ts';
 export { press, runningS, split, STANDING, type Clock, type Lap, type Stopwatch } from './stopwatch.ts';

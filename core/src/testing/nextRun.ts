@@ -34,7 +34,11 @@ export function keptReadings(calibration: Runs, method: MethodId, outlets: numbe
   if (!last) return {};
   const { mass, length } = unitsOf(last, calibration);
   const isOfTheseUnits = mass === calibration.units.mass && length === calibration.units.length;
-  const fields = new Set(methodOf(method).fields(outlets).map(({ id }) => id)); // prettier-ignore
+  const fields = new Set(
+    methodOf(method)
+      .fields(outlets)
+      .map(({ id }) => id),
+  );
   const kept = SAME.filter((id) => isOfTheseUnits && fields.has(id) && last.readings[id]);
   return Object.fromEntries(kept.map((id) => [id, last.readings[id] ?? '']));
 }

@@ -49,7 +49,7 @@ function farApart(readings: readonly RunResult[]): PlausibilityCheck[] {
     const [low, high] = [ordered[0]!, ordered.at(-1)!];
     const apart = high.rate / low.rate - 1;
     if (apart <= APART) return [];
-    const text = `Runs at ${low.label} differ by ${showExact(apart * 100, 2)} %, which is more than scatter. Strike out the one that went wrong, or keep both.`;
+    const text = `Runs at ${low.label} differ by ${showExact(apart * 100, 2)} %, which is more than scatter. Exclude the one that went wrong, or keep both.`;
     const ids = [low.id, high.id];
     return [{ id: `apart.${ids.toSorted().join('.')}`, kind: 'apart', runs: ids, text, yes: 'Keep both' }];
   });

@@ -17,9 +17,42 @@ const MAX_OUTLETS = 12;
 type Row = Readonly<Record<(typeof TEST_COLUMNS)[number], string>>;
 
 /** Labels of readings as earlier versions wrote them. */
-const EARLIER_LABELS: Readonly<Record<string, string>> = { 'Content of the container': 'content' };
+const EARLIER_LABELS: Readonly<Record<string, string>> = {
+  'Content of the container': 'content',
+  'Full container (or its content alone)': 'content',
+  'Before the strip': 'in',
+  'After the strip': 'left',
+  'Length of the strip': 'length',
+  'Times over it': 'passes',
+  'Time over the strip': 'time',
+  'Course at working pace': 'course',
+  'Time over the course': 'courseTime',
+  'Time, run 2': 'courseTime.2',
+  'Time, run 3': 'courseTime.3',
+  'Time of the catch': 'catchTime',
+  'Time to fill it': 'fillTime',
+  'Container and product': 'gross',
+  'Tray and product': 'gross',
+  'Bucket and product': 'gross',
+  'Empty container, if it was weighed in one': 'tare',
+  Load: 'load',
+  'Ground it went on': 'area',
+  'What is left, weighed the same way': 'left',
+};
 
-/** "Before the strip: 48.00 lb; After the strip: 45.05 lb" by the labels of a method. */
+/** What a column was called before. */
+const EARLIER_COLUMNS: Readonly<Partial<Record<keyof Row, string>>> = {
+  'Excluded because': 'Struck out, because',
+};
+
+/** The field that an earlier label means, "Bucket and product, outlet 2" by its outlet. */
+function earlierId(label: string): string | undefined {
+  const [, name = label, outlet] = /^(.*), outlet (\d+)$/.exec(label) ?? [];
+  const id = EARLIER_LABELS[name];
+  return id && outlet ? `${id}.${outlet}` : id;
+}
+
+/** "Weight before: 48.00 lb; Weight after: 45.05 lb" by the labels of a method. */
 function readReadings(text: string, method: MethodId, line: number): Record<string, string> {
   const parts = text.split(';').map((part) => part.trim()).filter((part) => part !== ''); // prettier-ignore
   const fields = [1, MAX_OUTLETS].flatMap((outlets) => methodOf(method).fields(outlets));
@@ -27,7 +60,7 @@ function readReadings(text: string, method: MethodId, line: number): Record<stri
     parts.map((part) => {
       const at = part.lastIndexOf(': ');
       const label = part.slice(0, at).trim();
-      const field = fields.find((each) => each.label === label || each.id === EARLIER_LABELS[label]);
+      const field = fields.find((each) => each.label === label || each.id === earlierId(label));
       if (at < 0 || !field) throw new InputError('tests.reading', { field: `line ${line}`, input: part, hint: fields[0]!.label }); // prettier-ignore
       return [field.id, part.slice(at + 2).trim()];
     }),
@@ -56,7 +89,7 @@ function runOf(row: Row, line: number, id: string): RunInput {
     units: unitsOf(row, line),
     readings: noFlow ? {} : readReadings(row['Readings'], method, line),
     noFlow,
-    excluded: row['Struck out, because'],
+    excluded: row['Excluded because'],
     note: row['Note'],
   };
 }
@@ -98,7 +131,9 @@ export function readTests(
   const found = new Map<string, TestsFound>();
   lines.forEach((cells, at) => {
     if (cells.every((cell) => cell.trim() === '')) return;
-    const row = Object.fromEntries(TEST_COLUMNS.map((column) => [column, cells[headings.indexOf(column)] ?? ''])) as Row; // prettier-ignore
+    const cellOf = (column: keyof Row) =>
+      cells[headings.indexOf(column)] ?? cells[headings.indexOf(EARLIER_COLUMNS[column] ?? column)] ?? '';
+    const row = Object.fromEntries(TEST_COLUMNS.map((column) => [column, cellOf(column)])) as Row;
     const line = at + 2;
     const before = found.get(row['Calibration']) ?? {
       machine: row['Machine'].trim(),

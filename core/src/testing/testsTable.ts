@@ -15,7 +15,7 @@ export interface TestedMachine {
   readonly reading: CalibrationResult;
 }
 
-/** Headings of a table of tests: a row for each run. Readings stand in one cell, "Before the strip: 48.00 lb; …". */
+/** Headings of a table of tests: a row for each run. Readings stand in one cell, "Weight before: 48.00 lb; …". */
 export const TEST_COLUMNS = [
   'Calibration',
   'Machine',
@@ -30,7 +30,7 @@ export const TEST_COLUMNS = [
   'Readings',
   'Bare weights in',
   'Bare lengths in',
-  'Struck out, because',
+  'Excluded because',
   'Note',
   'Rate',
   '±',

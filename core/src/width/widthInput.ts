@@ -15,7 +15,7 @@ import { PASS_PATTERNS } from './overlap.ts';
 /** Three habits of choosing a spacing, each honest about what it knows. */
 export const SPACING_METHODS = {
   trays: 'a row of trays across the throw',
-  half: 'half the throw apart: it reaches the neighbouring track',
+  half: 'half the throw apart',
   full: 'the full throw apart',
 } as const;
 export type SpacingMethod = keyof typeof SPACING_METHODS;

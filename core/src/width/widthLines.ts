@@ -53,7 +53,7 @@ export function groundRemarks(reading: WidthResult, ground: OnGround, input: Wid
     ...(left === null
       ? []
       : [`${percent(left, 3)} falls to the left, ${percent(1 - left, 3)} to the right.`]),
-    `Twice over, at right angles and half the rate each, it would be CV ${percent(twoDirections(over.cv))}.`,
+    `In two directions, half the rate each, it would be CV ${percent(twoDirections(over.cv))}.`,
     ...(input.kind === 'mass'
       ? [`The mean is ${showQuantity(over.mean, 'g/m2', 3).number} g / m² for one pass at this spacing.`]
       : []),

@@ -70,6 +70,7 @@ async function callRoute(
   { params, query, body, signal, installation }: CallInput,
 ): Promise<unknown> {
   let response: Response;
+  const askedAt = performance.now();
   try {
     response = await fetch(addressOf(path, params, query), {
       method: method.toUpperCase(),
@@ -82,7 +83,7 @@ async function callRoute(
     });
   } catch (error) {
     if (error instanceof DOMException && error.name === 'AbortError') throw error;
-    noteSilence();
+    noteSilence(askedAt);
     throw new Unreachable('The server does not answer.');
   }
   // A server whose database is down cannot keep anything either.

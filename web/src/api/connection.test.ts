@@ -21,6 +21,19 @@ it('knows when the server falls silent and when it answers again, and tells each
   expect(told).toHaveBeenCalledTimes(2);
 });
 
+it('a request from before the last answer that breaks off late says nothing of now', () => {
+  const before = performance.now() - 1;
+  noteAnswer(header(0), NOW);
+  const told = vi.fn<() => void>();
+  const stop = connectionStore.subscribe(told);
+  noteSilence(before);
+  expect(connectionStore.get().reachable).toBe(true);
+  expect(told).not.toHaveBeenCalled();
+  noteSilence(performance.now() + 1);
+  expect(connectionStore.get().reachable).toBe(false);
+  stop();
+});
+
 it('measures the clock, without telling of every second', () => {
   const told = vi.fn<() => void>();
   const stop = connectionStore.subscribe(told);

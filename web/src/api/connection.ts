@@ -43,8 +43,12 @@ function set(next: Connection): void {
 
 const SAME_CLOCK_MS = 60_000;
 
+/** When the last answer came, by this page's own clock. */
+let answeredAt = -Infinity;
+
 /** Notes an answer, with the server's clock as its Date header tells it. */
 export function noteAnswer(dateHeader: string | null, now: number): void {
+  answeredAt = performance.now();
   const told = Date.parse(dateHeader ?? '');
   const difference = Number.isNaN(told) ? current.clockDifferenceMs : told - now;
   const known = current.clockDifferenceMs;
@@ -73,8 +77,14 @@ export function noteInstallation(installation: string | null): void {
 /** Notes that a newer version of the app is there. */
 export const noteUpdate = (): void => set({ ...current, updated: true });
 
-/** Notes that no answer came. */
-export const noteSilence = (): void => set({ ...current, reachable: false });
+/**
+ * Notes that no answer came.
+ *
+ * @param askedAt when it was asked, by this page's own clock: where something was answered since, it says nothing of now
+ */
+export function noteSilence(askedAt = performance.now()): void {
+  if (askedAt >= answeredAt) set({ ...current, reachable: false });
+}
 
 /** Whether the server answers just now; asked without the parts of the page that may not have come. */
 export async function serverAnswers(): Promise<boolean> {

@@ -4,8 +4,9 @@ import { AnswerBox } from '../ui/AnswerBox.tsx';
 import { adviceText, correctionText, type CalibrationInput } from '@steady-scatter/core/testing';
 import { MISSING } from '@steady-scatter/core/working';
 import { Play } from 'lucide-react';
-import { Suspense } from 'react';
+import { memo, Suspense } from 'react';
 import { BigNumber } from '../ui/BigNumber.tsx';
+import type { DocFormProps } from '../documents/DocPage.tsx';
 import type { CalibrationContext } from './calibrationContext.ts';
 import { PlausibilityQuestions } from './PlausibilityQuestions.tsx';
 import { SpacingQuestion } from './SpacingQuestion.tsx';
@@ -19,25 +20,20 @@ function missingText({ rig, bench, reading }: CalibrationContext): string {
   return reading.targetSi === null ? 'Type the rate that is wanted.' : '';
 }
 
-/** The mark to set now and why, the curve behind it, and the way to the next round. */
-export function BenchAnswer({
+/** The mark to set now and why, the curve behind it, and the way to the next test run. */
+export const BenchAnswer = memo(function BenchAnswerOf({
   input,
   on,
-  onChange,
+  set,
   onStart,
-}: {
-  input: CalibrationInput;
-  on: CalibrationContext;
-  onChange(input: CalibrationInput): void;
-  onStart(): void;
-}) {
+}: Pick<DocFormProps<CalibrationInput>, 'input' | 'set'> & { on: CalibrationContext; onStart(): void }) {
   const { reading, bench } = on;
   const text = adviceText(reading, input, on.product?.kind);
   const isGoing = input.runs.some(({ step }) => step !== '');
   return (
     <AnswerBox>
-      <SpacingQuestion input={input} on={on} onChange={onChange} />
-      <PlausibilityQuestions input={input} reading={reading} onChange={onChange} />
+      <SpacingQuestion input={input} on={on} set={set} />
+      <PlausibilityQuestions input={input} reading={reading} set={set} />
       <Box display="flex" flexWrap="wrap" gap="4px 24px" alignItems="center">
         <Box flex="0 0 auto">
           <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
@@ -51,7 +47,7 @@ export function BenchAnswer({
       </Box>
       <Box display="flex" gap="10px" marginTop="12px" data-noprint>
         <Button variant="solid" minHeight={{ base: '60px', md: '48px' }} fontSize="17px" onClick={onStart}>
-          <Play size={18} /> {isGoing ? 'Go on with the round' : `Start round ${input.runs.length + 1}`}
+          <Play size={18} /> {isGoing ? 'Go on with the test run' : `Start test run ${input.runs.length + 1}`}
         </Button>
       </Box>
       <Suspense fallback={null}>
@@ -64,4 +60,4 @@ export function BenchAnswer({
       ))}
     </AnswerBox>
   ); // prettier-ignore
-}
+});

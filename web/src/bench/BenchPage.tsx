@@ -1,9 +1,12 @@
+import { Button } from '@chakra-ui/react';
 import type { calibrations, ReadableOf } from '@steady-scatter/contract';
 import { UNITS } from '@steady-scatter/core/quantities';
 import { adviceText, type BenchRateUnit } from '@steady-scatter/core/testing';
 import { MISSING } from '@steady-scatter/core/working';
-import type { ComponentProps } from 'react';
-import { DocList } from '../documents/DocList.tsx';
+import { Timer } from 'lucide-react';
+import { Link } from 'react-router';
+import { DocList } from '../documents/list/DocList.tsx';
+import type { ListColumn } from '../documents/list/listColumns.ts';
 import { useDoc } from '../documents/docs.ts';
 import { PRODUCTS } from '../kinds/useProducts.ts';
 import { useRigs } from '../kinds/useRigs.ts';
@@ -38,7 +41,7 @@ function Holds({ id, rig, productId }: Pick<Line, 'id' | 'rig' | 'productId'>) {
   return state === 'none' ? MISSING : [FRESH_WORDS[state], ...reasons.slice(0, 1)].join(': ');
 }
 
-const COLUMNS: ComponentProps<typeof DocList<typeof calibrations>>['columns'] = [
+const COLUMNS: readonly ListColumn<Line>[] = [
   {
     header: 'Rate',
     end: true,
@@ -47,6 +50,7 @@ const COLUMNS: ComponentProps<typeof DocList<typeof calibrations>>['columns'] = 
   },
   {
     header: 'Setting',
+    by: 'signedOn',
     cell: ({ id, rig, setting, signedOn }) =>
       setting ? `at ${setting}, since ${dayText(signedOn)}` : <NextMark id={id} rig={rig} />,
   },
@@ -65,6 +69,13 @@ export default function BenchPage() {
       kind={AIMS}
       heading="Bench"
       tabs={<BenchTabs />}
+      renderActs={() => (
+        <Button asChild>
+          <Link to="/bench/quick">
+            <Timer size={18} /> Quick test
+          </Link>
+        </Button>
+      )}
       empty="No machine is calibrated yet. Say which machine and what rate, walk a strip of 100 ft with 48.00 lb before it and 45.05 lb after it, and the bench says what to set next."
       columns={COLUMNS}
     />

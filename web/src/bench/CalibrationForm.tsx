@@ -1,26 +1,30 @@
 import { Box, Button } from '@chakra-ui/react';
 import type { InputError } from '@steady-scatter/core/errors';
 import type { CalibrationInput } from '@steady-scatter/core/testing';
-import { useMemo, useState } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useCommands } from '../commands/CommandsProvider.tsx';
 import type { DocFormWithWayOn } from '../documents/DocPage.tsx';
 import { goOnWithEnter } from '../ui/goOnWithEnter.ts';
+import { useStable } from '../ui/useStable.ts';
 import { NotesField } from '../ui/formParts.tsx';
-import { AimFields } from './AimFields.tsx';
-import { AimSummary } from './AimSummary.tsx';
+import { AimDefaults } from './aim/AimDefaults.tsx';
+import { AimQuestions } from './aim/AimQuestions.tsx';
+import { AimSummary } from './aim/AimSummary.tsx';
 import { BenchAnswer } from './BenchAnswer.tsx';
 import { calibrationContext, useMachineShelf } from './calibrationContext.ts';
 import { LastRun } from './LastRun.tsx';
 import { RateTable } from './RateTable.tsx';
-import { Rounds } from './Rounds.tsx';
+import { TestRuns } from './TestRuns.tsx';
 import { SignOff } from './SignOff.tsx';
 
-/** A calibration: what is wanted, its rounds, and the mark to set with the reason. */
+/** A calibration: what is wanted, its test runs, and the mark to set with the reason. */
 export function CalibrationForm(props: DocFormWithWayOn<CalibrationInput> & { id: string | null }) {
-  const { input, errorAt, onChange, bind, keepThen, id } = props;
+  const { input, errorAt, bind, set, keepThen, id } = props;
   const shelf = useMachineShelf(input.rig);
-  const on = useMemo(() => calibrationContext(input, shelf, id), [input, shelf, id]);
+  // A key is shown at once; what it comes to follows, and gives way to the next key.
+  const resting = useDeferredValue(input);
+  const on = useMemo(() => calibrationContext(resting, shelf, id), [resting, shelf, id]);
   const navigate = useNavigate();
   const [isOpen, setOpen] = useState(id === null);
   // Marks are known where the machine is: its errors come from here.
@@ -30,43 +34,47 @@ export function CalibrationForm(props: DocFormWithWayOn<CalibrationInput> & { id
   const isWrong = on.reading.errors.some(
     ({ field }) => !field.startsWith('runs.') && !field.startsWith('name'),
   );
-  const start = () => keepThen((kept) => void navigate(`/bench/${kept}/run`));
-  useCommands([{ id: 'start-round', label: 'Start a round, or go on with it', keys: 'Alt+S', run: start }]);
+  const start = useStable(() => keepThen((kept) => void navigate(`/bench/${kept}/run`)));
+  useCommands([
+    { id: 'start-test-run', label: 'Start a test run, or go on with it', keys: 'Alt+S', run: start },
+  ]);
   const fields: typeof props = {
     ...props,
     errorAt: errorIn,
     field: (path) => ({ ...bind(path), error: errorIn(path) }),
   };
+  const aim = { ...fields, shelf, on, id };
+  const asks = isOpen || isWrong || errorIn('name') !== undefined;
   return (
     <>
-      {isOpen || isWrong || errorIn('name') ? (
-        <>
-          <AimFields {...fields} shelf={shelf} on={on} id={id} />
-          {id !== null && !isWrong && (
-            <Button variant="ghost" minHeight="44px" marginTop="-18px" marginLeft="-12px" onClick={() => setOpen(false)}>
-              Done
-            </Button>
-          )}
-        </>
-      ) : (
-        <AimSummary input={input} on={on} onOpen={() => setOpen(true)} />
-      )}
+      {!asks && <AimSummary input={input} on={on} onOpen={() => setOpen(true)} />}
       <Box
         display="grid"
-        gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) minmax(0, 1fr)' }}
+        gridTemplateColumns={{ base: 'minmax(0, 1fr)', lg: `minmax(0, ${asks ? 1.5 : 1}fr) minmax(0, 1fr)` }}
         gap={{ base: '18px', lg: '32px' }}
         alignItems="start"
         onKeyDown={goOnWithEnter}
       >
-        <Box minWidth={0} order={{ base: 2, lg: 1 }}>
-          <LastRun input={input} on={on} />
-          <Rounds {...fields} on={on} id={id} />
-          <SignOff input={input} on={on} onChange={onChange} />
+        <Box minWidth={0} order={{ base: asks ? 1 : 2, lg: 1 }}>
+          {asks && (
+            <>
+              <AimQuestions {...aim} />
+              <AimDefaults {...aim} />
+              {id !== null && !isWrong && (
+                <Button minHeight="44px" marginBottom="18px" onClick={() => setOpen(false)}>
+                  Done
+                </Button>
+              )}
+            </>
+          )}
+          <LastRun input={resting} on={on} />
+          <TestRuns {...fields} resting={resting} on={on} id={id} />
+          <SignOff input={input} on={on} bind={bind} set={set} />
           <NotesField label="Notes" {...bind('notes')} />
         </Box>
-        <Box minWidth={0} order={{ base: 1, lg: 2 }} display="grid" gap="20px">
-          <BenchAnswer input={input} on={on} onChange={onChange} onStart={start} />
-          <RateTable input={input} on={on} />
+        <Box minWidth={0} order={{ base: asks ? 2 : 1, lg: 2 }} display="grid" gap="20px" position={{ lg: asks ? 'sticky' : 'static' }} top="12px">
+          <BenchAnswer input={resting} on={on} set={set} onStart={start} />
+          <RateTable input={resting} on={on} />
         </Box>
       </Box>
     </>

@@ -38,16 +38,19 @@ function useAsked({ rigs, products }: Pick<BenchShelf, 'rigs' | 'products'>) {
   };
 }
 
-/** A machine calibrated for a product: what is wanted, its rounds, what to set, and its card. */
+/** A machine calibrated for a product: what is wanted, its test runs, what to set, and its card. */
 export default function CalibrationPage() {
   const system = useSystem();
   const { id = null } = useParams();
-  const { data: rigs = [] } = useRigs();
+  const { data: rigs = [], isFetching } = useRigs();
   const { data: products = [] } = useShelf();
   const asked = useAsked({ rigs, products });
   const { search } = useLocation();
-  // What it is asked for with stands on the shelf: it has to have come.
-  if (id === null && search !== '' && rigs.length === 0) return null;
+  // What it is asked for with has to have come; a machine that was made a moment ago is on its way.
+  const machine = new URLSearchParams(search).get('machine');
+  const isComing =
+    rigs.length === 0 || (machine !== null && isFetching && !rigs.some((rig) => rig.id === machine));
+  if (id === null && search !== '' && isComing) return null;
   return (
     <DocPage
       kind={CALIBRATIONS}

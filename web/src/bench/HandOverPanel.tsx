@@ -32,7 +32,7 @@ export default function HandOverPanel({ path, onClose }: { path: string; onClose
             </Box>
           )}
           <Box marginTop="10px" color="ink.soft">
-            Each step is kept as it is done, and this page follows along.
+            Each step is saved as it is done, and this page follows along.
           </Box>
         </>
       ) : (

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { UNITS } from '@steady-scatter/core/quantities';
 import { methodOf, runLine, unitsOf, type CalibrationInput } from '@steady-scatter/core/testing';
 import { Section } from '../ui/Section.tsx';
@@ -8,13 +9,19 @@ import { StripDrawing } from './run/StripDrawing.tsx';
 const withUnit = (text: string | undefined, symbol: string) => (!text ? '' : /[a-z'"]/i.test(text) ? text : `${text} ${symbol}`); // prettier-ignore
 
 /** The last run as a line of arithmetic, with its strip. */
-export function LastRun({ input, on }: { input: CalibrationInput; on: CalibrationContext }) {
+export const LastRun = memo(function LastRunOf({
+  input,
+  on,
+}: {
+  input: CalibrationInput;
+  on: CalibrationContext;
+}) {
   const at = input.runs.findLastIndex(({ excluded, step }) => excluded === '' && step === '');
   const run = input.runs[at];
   const read = on.reading.runs[at];
   if (!run || !read?.worked) return null;
   return (
-    <Section heading={`Round ${at + 1}, setting ${run.setting}`}>
+    <Section heading={`Test run ${at + 1}, setting ${run.setting}`}>
       <WorkingLine working={runLine(run, read, input, on.bench)} names={{ rate: 'Rate' }} />
       {read.lengthM !== null && (
         <StripDrawing
@@ -32,4 +39,4 @@ export function LastRun({ input, on }: { input: CalibrationInput; on: Calibratio
       )}
     </Section>
   );
-}
+});

@@ -1,41 +1,52 @@
 import { Box, Button } from '@chakra-ui/react';
 import type { CalibrationResult, CalibrationInput } from '@steady-scatter/core/testing';
+import type { DocFormProps } from '../documents/DocPage.tsx';
 import { WarningActs, WarningBox } from '../ui/WarningBox.tsx';
 
-interface Props {
-  input: CalibrationInput;
+interface Props extends Pick<DocFormProps<CalibrationInput>, 'input' | 'set'> {
   reading: CalibrationResult;
-  onChange(input: CalibrationInput): void;
 }
 
+/** Questions that are asked together: a wrong unit makes every run doubtful. */
+const MAX_AT_ONCE = 3;
+
 /** What is asked before it is believed: an answer, or a run struck out. */
-export function PlausibilityQuestions({ input, reading: { plausibility }, onChange }: Props) {
-  const strike = (id: string) =>
-    onChange({
-      ...input,
-      runs: input.runs.map((run) => (run.id === id ? Object.assign({}, run, { excluded: 'it went wrong' }) : run)),
-    }); // prettier-ignore
-  return plausibility.map(({ id, text, yes, runs }) => (
-    <WarningBox key={id} marginBottom="12px">
-      <Box fontSize="17px">
-        <b>▲ Is this right?</b> {text}
-      </Box>
-      <WarningActs>
-        <Button
-          minHeight={{ base: '56px', md: '44px' }}
-          onClick={() => onChange({ ...input, confirmed: [...input.confirmed, id] })}
-        >
-          {yes}
-        </Button>
-        {runs.map((run) => {
-          const at = input.runs.findIndex((each) => each.id === run);
-          return (
-            <Button key={run} minHeight={{ base: '56px', md: '44px' }} onClick={() => strike(run)}>
-              Strike out run {at + 1}
+export function PlausibilityQuestions({ input, reading: { plausibility }, set }: Props) {
+  const more = plausibility.length - MAX_AT_ONCE;
+  return (
+    <>
+      {plausibility.slice(0, MAX_AT_ONCE).map(({ id, text, yes, runs }) => (
+        <WarningBox key={id} marginBottom="12px">
+          <Box fontSize="17px">
+            <b>▲ Is this right?</b> {text}
+          </Box>
+          <WarningActs>
+            <Button
+              minHeight={{ base: '56px', md: '44px' }}
+              onClick={() => set('confirmed', [...input.confirmed, id])}
+            >
+              {yes}
             </Button>
-          );
-        })}
-      </WarningActs>
-    </WarningBox>
-  ));
+            {runs.map((run) => {
+              const at = input.runs.findIndex((each) => each.id === run);
+              return (
+                <Button
+                  key={run}
+                  minHeight={{ base: '56px', md: '44px' }}
+                  onClick={() => set(`runs.${at}.excluded`, 'it went wrong')}
+                >
+                  Exclude run {at + 1}
+                </Button>
+              );
+            })}
+          </WarningActs>
+        </WarningBox>
+      ))}
+      {more > 0 && (
+        <Box fontSize="16px" marginBottom="12px">
+          {more === 1 ? 'One more question comes' : `${more} more questions come`} after these.
+        </Box>
+      )}
+    </>
+  );
 }

@@ -1,12 +1,18 @@
 import { Box } from '@chakra-ui/react';
 import { lookUpText, paceText, showRate, type CalibrationInput } from '@steady-scatter/core/testing';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { LabelledField } from '../ui/LabelledField.tsx';
 import { Section } from '../ui/Section.tsx';
 import type { CalibrationContext } from './calibrationContext.ts';
 
 /** Every mark over what was tested, with its rate; and "I need 3.2", which mark is that? */
-export function RateTable({ input, on }: { input: CalibrationInput; on: CalibrationContext }) {
+export const RateTable = memo(function RateTableOf({
+  input,
+  on,
+}: {
+  input: CalibrationInput;
+  on: CalibrationContext;
+}) {
   const [asked, setAsked] = useState('');
   const { chart, advice } = on.reading;
   if (chart.length < 2) return null;
@@ -68,4 +74,4 @@ export function RateTable({ input, on }: { input: CalibrationInput; on: Calibrat
       </Box>
     </Section>
   );
-}
+});

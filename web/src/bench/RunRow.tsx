@@ -1,5 +1,4 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
-import type { InputError } from '@steady-scatter/core/errors';
 import { showQuantity, UNITS } from '@steady-scatter/core/quantities';
 import {
   againstText,
@@ -17,25 +16,26 @@ import {
 } from '@steady-scatter/core/testing';
 import { MISSING } from '@steady-scatter/core/working';
 import { ChevronDown } from 'lucide-react';
+import { memo } from 'react';
 import { Link } from 'react-router';
+import type { DocFormProps } from '../documents/DocPage.tsx';
 import { sameInput } from '../documents/sameInput.ts';
 import { useWaitingRow } from '../events/appended.ts';
 import { outbox } from '../outbox/index.ts';
 import { dayText } from '../ui/dayText.ts';
 import { CheckLine } from '../ui/CheckLine.tsx';
-import { FieldErrors } from '../ui/FieldErrors.tsx';
 import { Fields } from '../ui/formParts.tsx';
 import { LabelledField } from '../ui/LabelledField.tsx';
 import { WorkingLine } from '../ui/WorkingLine.tsx';
 import type { CalibrationContext } from './calibrationContext.ts';
 
-/** Round, setting, put out, rate, against what is wanted. */
-export const ROUND_COLUMNS = { base: '34px 1fr 1.3fr 1.5fr', md: '54px 72px 1fr 1.2fr 1.3fr 24px' };
+/** Test run, setting, put out, rate, against what is wanted. */
+export const RUN_COLUMNS = { base: '34px 1fr 1.3fr 1.5fr', md: '54px 72px 1fr 1.2fr 1.3fr 24px' };
 
 const Toggle = chakra('button', {
   base: {
     display: 'grid',
-    gridTemplateColumns: ROUND_COLUMNS,
+    gridTemplateColumns: RUN_COLUMNS,
     gap: '10px',
     alignItems: 'center',
     width: '100%',
@@ -48,42 +48,30 @@ const Toggle = chakra('button', {
     fontVariantNumeric: 'tabular-nums',
     _hover: { bg: 'soft' },
     '&[aria-expanded=true]': { bg: 'soft' },
+    '& [data-sr]': { srOnly: true },
+    '& > [data-cell=number]': { textAlign: 'left' },
+    '& > [data-cell=out], & > svg': { hideBelow: 'md' },
+    '& > [data-cell=rate]': { whiteSpace: 'nowrap' },
+    '& > [data-cell=against]': { textAlign: 'left', truncate: true },
+    '&[data-excluded] > :not([data-cell=against])': { textDecoration: 'line-through', color: 'ink.soft' },
   },
 });
 
-interface Props {
+interface Props extends DocFormProps<CalibrationInput> {
   run: RunInput;
   at: number;
-  calibration: CalibrationInput;
   on: CalibrationContext;
-  isOpen: boolean;
   /** Where it is gone on with while it is being made. */
   path: string;
-  errorAt(field: string): InputError | undefined;
-  onToggle(): void;
-  onChange(run: RunInput): void;
-  onRemove(): void;
 }
 
 /** What was read in a run, and whether it counts. */
-function RunFields({
-  run,
-  at,
-  on,
-  errorAt,
-  onChange,
-}: Pick<Props, 'run' | 'at' | 'on' | 'errorAt' | 'onChange'>) {
+function RunFields({ run, at, on, errorAt, set, bind, field }: Props) {
   const earlierOf = (id: string) =>
     run.earlier.filter(({ field }) => field === id).map(({ text, why }) => `${text} (${why})`);
   return (
     <Fields>
-      <LabelledField
-        label="Setting"
-        value={run.setting}
-        data-flow
-        error={errorAt(`runs.${at}.setting`)}
-        onChange={(setting) => onChange({ ...run, setting })}
-      />
+      <LabelledField label="Setting" data-flow {...field(`runs.${at}.setting`)} />
       {methodOf(run.method)
         .fields(on.bench.outlets)
         .map(({ id, label, placeholder }) => (
@@ -92,11 +80,11 @@ function RunFields({
               label={label}
               placeholder={placeholder}
               value={run.readings[id] ?? ''}
-              inputMode="text"
+              inputMode="decimal"
               data-flow
               minHeight={{ base: '56px', md: '44px' }}
               error={errorAt(`runs.${at}.readings.${id}`)}
-              onChange={(text) => onChange({ ...run, readings: { ...run.readings, [id]: text } })}
+              onChange={(text) => set(`runs.${at}.readings.${id}`, text)}
             />
             {earlierOf(id).length > 0 && (
               <Box fontSize="15px" color="ink.soft">
@@ -105,25 +93,14 @@ function RunFields({
             )}
           </Box>
         ))}
-      <LabelledField
-        label="Day"
-        type="date"
-        value={run.onDay}
-        error={errorAt(`runs.${at}.onDay`)}
-        onChange={(onDay) => onChange({ ...run, onDay })}
-      />
-      <LabelledField
-        label="Struck out, because"
-        placeholder="it counts"
-        value={run.excluded}
-        onChange={(excluded) => onChange({ ...run, excluded })}
-      />
+      <LabelledField label="Day" type="date" {...field(`runs.${at}.onDay`)} />
+      <LabelledField label="Excluded because" placeholder="it counts" {...bind(`runs.${at}.excluded`)} />
       <CheckLine
         label="Nothing came out"
         checked={run.noFlow}
-        onChange={() => onChange({ ...run, noFlow: !run.noFlow })}
+        onChange={() => set(`runs.${at}.noFlow`, !run.noFlow)}
       />
-      <LabelledField label="Note" value={run.note} onChange={(note) => onChange({ ...run, note })} />
+      <LabelledField label="Note" {...bind(`runs.${at}.note`)} />
     </Fields>
   );
 }
@@ -151,109 +128,109 @@ function Refused({ id }: { id: string }) {
   );
 }
 
-/** One run: its setting and its rate in a line; open, with what was read and the working. */
-export function RunRow({
+interface LineProps {
+  run: RunInput;
+  at: number;
+  /** What the results are of: a moment behind what is being typed. */
+  resting: CalibrationInput;
+  on: CalibrationContext;
+  isOpen: boolean;
+  onOpen(id: string | null): void;
+}
+
+/** One run: its setting and its rate in a line. A line is drawn anew only when what it says may have changed. */
+export const RunLine = memo(function RunLineOf({
   run,
   at,
-  calibration,
-  on,
+  resting,
+  on: { reading },
   isOpen,
-  path,
-  errorAt,
-  onToggle,
-  onChange,
-  onRemove,
-}: Props) {
+  onOpen,
+}: LineProps) {
+  const read = reading.runs[at];
+  if (!read) return null;
+  const shown = showAtWork(read, resting.target.unit);
+  const isExcluded = run.excluded.trim() !== '';
+  const net = read.worked && showQuantity(read.worked.netKg, unitsOf(run, resting).mass, 3);
+  return (
+    <Toggle
+      type="button"
+      aria-expanded={isOpen}
+      data-excluded={isExcluded || undefined}
+      onClick={() => onOpen(isOpen ? null : run.id)}
+    >
+      <span data-cell="number">
+        <span data-sr>Test run </span>
+        {at + 1}
+      </span>
+      <b>
+        <span data-sr> at </span>
+        {run.setting || MISSING}
+      </b>
+      <span data-cell="out">{net ? `${net.number} ${net.unit}` : MISSING}</span>
+      <span data-cell="rate">
+        {shown ? `${shown.number}${shown.band ? ` ±${shown.band}` : ''}` : MISSING}
+      </span>
+      <span data-cell="against">
+        {run.step !== ''
+          ? 'under way'
+          : isExcluded
+            ? `excluded: ${run.excluded}`
+            : againstText(read, reading.targetSi)}
+      </span>
+      <ChevronDown size={18} aria-hidden />
+    </Toggle>
+  );
+});
+
+/** A run that is open: what was read in it, and the working. */
+export function OpenRun(props: Props) {
+  const { run, at, input: calibration, on, path, set, removeAt } = props;
   const { reading, bench } = on;
   const read = reading.runs[at];
   if (!read) return null;
-  const shown = showAtWork(read, calibration.target.unit);
   const atWork = paceLine(run, read, calibration, reading.paceMPerS);
   const coarse = coarseText(read, reading.tolerance, calibration);
-  const isStruck = run.excluded.trim() !== '';
   const isMade = run.step !== '';
   const units = unitsOf(run, calibration);
-  const net = read.worked && showQuantity(read.worked.netKg, units.mass, 3);
-  const line = isStruck ? { textDecoration: 'line-through', color: 'ink.soft' } : {};
   return (
-    <Box borderTopWidth="1px" borderColor="line">
-      <Toggle type="button" aria-expanded={isOpen} onClick={onToggle}>
-        <chakra.span textAlign="left">
-          <chakra.span srOnly>Round </chakra.span>
-          {at + 1}
-        </chakra.span>
-        <chakra.b {...line}>
-          <chakra.span srOnly> at </chakra.span>
-          {run.setting || MISSING}
-        </chakra.b>
-        <chakra.span hideBelow="md" {...line}>
-          {net ? `${net.number} ${net.unit}` : MISSING}
-        </chakra.span>
-        <chakra.span whiteSpace="nowrap" {...line}>
-          {shown ? `${shown.number}${shown.band ? ` ±${shown.band}` : ''}` : MISSING}
-        </chakra.span>
-        <chakra.span textAlign="left" truncate>
-          {isMade
-            ? 'under way'
-            : isStruck
-              ? `excluded: ${run.excluded}`
-              : againstText(read, reading.targetSi)}
-        </chakra.span>
-        <Box hideBelow="md">
-          <ChevronDown size={18} aria-hidden />
-        </Box>
-      </Toggle>
-      {isOpen && (
-        <Box padding="10px 8px 16px">
-          <Box fontSize="16px" marginBottom="10px">
-            {METHODS[run.method].words}, {dayText(run.onDay)}
-            {run.container ? `, in ${run.container}` : ''}
-            {!sameInput(units, calibration.units) && (
-              <>
-                , its numbers without a unit are {symbolsOf(units)}{' '}
-                <Button
-                  size="sm"
-                  minHeight="44px"
-                  onClick={() => onChange({ ...run, units: calibration.units })}
-                >
-                  They are {symbolsOf(calibration.units)}
-                </Button>
-              </>
-            )}
-          </Box>
-          {isMade ? (
-            <Button asChild minHeight="44px">
-              <Link to={path}>Go on with this round</Link>
+    <Box padding="10px 8px 16px">
+      <Box fontSize="16px" marginBottom="10px">
+        {METHODS[run.method].words}, {dayText(run.onDay)}
+        {run.container ? `, in ${run.container}` : ''}
+        {!sameInput(units, calibration.units) && (
+          <>
+            , its numbers without a unit are {symbolsOf(units)}{' '}
+            <Button size="sm" minHeight="44px" onClick={() => set(`runs.${at}.units`, calibration.units)}>
+              They are {symbolsOf(calibration.units)}
             </Button>
-          ) : (
-            <RunFields run={run} at={at} on={on} errorAt={errorAt} onChange={onChange} />
-          )}
-          <Refused id={run.row} />
-          {isEmptyRun(run) && run.row === '' && !isMade && (
-            <Button variant="ghost" minHeight="44px" marginLeft="-12px" onClick={onRemove}>
-              Delete this empty run
-            </Button>
-          )}
-          <Box marginTop="10px">
-            <WorkingLine
-              working={runLine(run, read, calibration, bench)}
-              names={{ rate: 'Rate' }}
-              size="plain"
-            />
-            {atWork && (
-              <WorkingLine working={atWork} names={{ rate: 'Rate at the pace of work' }} size="plain" />
-            )}
-          </Box>
-          {[...runRemarks(run, read, reading, calibration), coarse]
-            .filter((text) => text !== null)
-            .map((text) => (
-              <Box key={text} fontSize="16px" marginTop="6px">
-                {text}
-              </Box>
-            ))}
-        </Box>
+          </>
+        )}
+      </Box>
+      {isMade ? (
+        <Button asChild minHeight="44px">
+          <Link to={path}>Go on with this test run</Link>
+        </Button>
+      ) : (
+        <RunFields {...props} />
       )}
-      <FieldErrors error={errorAt(`runs.${at}`)} input="" />
+      <Refused id={run.row} />
+      {isEmptyRun(run) && run.row === '' && !isMade && (
+        <Button variant="ghost" minHeight="44px" marginLeft="-12px" onClick={() => removeAt('runs', at)}>
+          Delete this empty run
+        </Button>
+      )}
+      <Box marginTop="10px">
+        <WorkingLine working={runLine(run, read, calibration, bench)} names={{ rate: 'Rate' }} size="plain" />
+        {atWork && <WorkingLine working={atWork} names={{ rate: 'Rate at the pace of work' }} size="plain" />}
+      </Box>
+      {[...runRemarks(run, read, reading, calibration), coarse]
+        .filter((text) => text !== null)
+        .map((text) => (
+          <Box key={text} fontSize="16px" marginTop="6px">
+            {text}
+          </Box>
+        ))}
     </Box>
   );
 }

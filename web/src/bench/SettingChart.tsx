@@ -8,7 +8,7 @@ import {
   type SettingPicture,
 } from '@steady-scatter/core/testing';
 import { Chart, LinearScale, LineElement, PointElement, Filler, type ChartData, type Plugin } from 'chart.js';
-import { useMemo } from 'react';
+import { memo, useMemo } from 'react';
 import { Scatter } from 'react-chartjs-2';
 import { FIGURES, useInk, type Ink } from '../charts/useInk.ts';
 import type { CalibrationContext } from './calibrationContext.ts';
@@ -22,10 +22,20 @@ interface Said {
   readonly next: string;
 }
 
+/** What is drawn over the chart comes with its first dataset: a chart that stands takes new data and is not made anew. */
+interface Over {
+  readonly picture: SettingPicture;
+  readonly said: Said;
+  readonly ink: Ink;
+}
+const overOf = (chart: Chart): Over => (chart.data.datasets[0] as unknown as { over: Over }).over;
+
 /** The rate that is wanted as a band, bars through the means, the mark to set, and what each is, at its place. */
-const drawnOver = (picture: SettingPicture, said: Said, ink: Ink): Plugin<'scatter'> => ({
+const DRAWN_OVER: Plugin<'scatter'> = {
   id: 'drawn-over',
-  beforeDatasetsDraw({ ctx, chartArea: { left, right }, scales }) {
+  beforeDatasetsDraw(chart) {
+    const { ctx, chartArea: { left, right }, scales } = chart; // prettier-ignore
+    const { picture, said, ink } = overOf(chart);
     const y = scales['y'];
     const { target } = picture;
     if (!target || !y) return;
@@ -45,7 +55,9 @@ const drawnOver = (picture: SettingPicture, said: Said, ink: Ink): Plugin<'scatt
     ctx.fillText(said.target, isRight ? right - 6 : left + 6, (top + bottom) / 2);
     ctx.restore();
   },
-  afterDatasetsDraw({ ctx, chartArea: { bottom, left }, scales }) {
+  afterDatasetsDraw(chart) {
+    const { ctx, chartArea: { bottom, left }, scales } = chart; // prettier-ignore
+    const { picture, said, ink } = overOf(chart);
     const [x, y] = [scales['x'], scales['y']];
     if (!x || !y) return;
     ctx.save();
@@ -77,17 +89,19 @@ const drawnOver = (picture: SettingPicture, said: Said, ink: Ink): Plugin<'scatt
     }
     ctx.restore();
   },
-});
+};
+const PLUGINS = [DRAWN_OVER];
 
 type Points = { x: number; y: number }[];
 const plain = (points: readonly ChartPoint[]): Points => points.map(({ x, y }) => ({ x, y }));
 const edge = (points: readonly ChartPoint[], side: 1 | -1): Points => points.map(({ x, y, band }) => ({ x, y: Math.max(0, y + side * band) })); // prettier-ignore
 
-function dataOf(picture: SettingPicture, ink: Ink): ChartData<'scatter', Points> {
+function dataOf(over: Over): ChartData<'scatter', Points> {
+  const { picture, ink } = over;
   const line = { showLine: true, pointRadius: 0, borderWidth: 1 };
   return {
     datasets: [
-      { ...line, data: edge(picture.curve, 1), borderColor: 'transparent', fill: '+1', backgroundColor: `${ink.act}22` },
+      { ...line, data: edge(picture.curve, 1), borderColor: 'transparent', fill: '+1', backgroundColor: `${ink.act}22`, over } as never,
       { ...line, data: edge(picture.curve, -1), borderColor: 'transparent' },
       { ...line, data: plain(picture.slower), borderColor: ink['ink-soft'], borderDash: [2, 5] },
       { ...line, data: plain(picture.faster), borderColor: ink['ink-soft'], borderDash: [8, 5] },
@@ -105,11 +119,10 @@ interface Props {
 }
 
 /** Setting against rate: runs, means with their bands, the curve with its own, other paces, what is wanted and the mark to set. */
-export default function SettingChart({ input, on: { reading, bench, rig }, marks }: Props) {
+function SettingChartOf({ input, on: { reading, bench, rig }, marks }: Props) {
   const ink = useInk();
   const { unit } = input.target;
   const picture = useMemo(() => settingPicture(reading, unit, bench.kind), [reading, unit, bench.kind]);
-  const data = useMemo(() => dataOf(picture, ink), [picture, ink]);
   const control = rig?.control.name || 'setting';
   const options = useMemo(
     () => chartOptions({ marks, unit: UNITS[unit].symbol, ink, control, tops: [picture.target?.y ?? 0] }),
@@ -123,18 +136,17 @@ export default function SettingChart({ input, on: { reading, bench, rig }, marks
       next: `${keeps ? 'keep' : 'try'} ${reading.advice?.mark.label ?? ''}`,
     };
   }, [reading, input.target.amount, input.tolerance]);
-  const plugin = useMemo(() => drawnOver(picture, said, ink), [picture, said, ink]);
+  const data = useMemo(() => dataOf({ picture, said, ink }), [picture, said, ink]);
   if (marks.length === 0 || (!picture.target && picture.runs.length === 0)) return null;
   return (
     <Box marginTop="12px">
       <Box height={{ base: '280px', md: '320px' }}>
         <Scatter
-          key={JSON.stringify([picture.target, picture.next, picture.means, said, ink.ink])}
           role="img"
           aria-label="Setting against rate: the runs, their means with bands, and the curve. The table below has the rates."
           data={data}
           options={options}
-          plugins={[plugin]}
+          plugins={PLUGINS}
         />
       </Box>
       <Box fontSize="14px" color="ink.soft">
@@ -144,3 +156,5 @@ export default function SettingChart({ input, on: { reading, bench, rig }, marks
     </Box>
   );
 }
+
+export default memo(SettingChartOf);

@@ -7,16 +7,15 @@ import {
   type CalibrationInput,
   type Freshness,
 } from '@steady-scatter/core/testing';
+import type { DocFormProps } from '../documents/DocPage.tsx';
 import { dayText } from '../ui/dayText.ts';
 import { LabelledField } from '../ui/LabelledField.tsx';
 import { Section } from '../ui/Section.tsx';
 import { today } from '../ui/today.ts';
 import type { CalibrationContext } from './calibrationContext.ts';
 
-interface Props {
-  input: CalibrationInput;
+interface Props extends Pick<DocFormProps<CalibrationInput>, 'input' | 'bind' | 'set'> {
   on: CalibrationContext;
-  onChange(input: CalibrationInput): void;
 }
 
 /** How a chart stands, in a word; a sign besides, so that it is not told by colour alone. */
@@ -36,21 +35,21 @@ export const ageOf = (
 const restsOn = ({ runs }: CalibrationInput): string[] =>
   runs.filter(({ excluded, step }) => excluded === '' && step === '').map(({ id, row }) => row || id);
 
-/** Which rounds came since it was signed off, in words. */
+/** Which test runs came since it was signed off, in words. */
 function sinceText(input: CalibrationInput): string | null {
   const since = new Set(runsSince(input));
-  const rounds = input.runs.flatMap(({ id }, at) => (since.has(id) ? [at + 1] : []));
-  if (rounds.length === 0) return null;
-  return rounds.length === 1 ? `Round ${rounds[0]} is new since then.` : `Rounds ${rounds.join(', ')} are new since then.`; // prettier-ignore
+  const numbers = input.runs.flatMap(({ id }, at) => (since.has(id) ? [at + 1] : []));
+  if (numbers.length === 0) return null;
+  return numbers.length === 1 ? `Test run ${numbers[0]} is new since then.` : `Test runs ${numbers.join(', ')} are new since then.`; // prettier-ignore
 }
 
 /** The setting that is kept, what it rests on, by whom and since when, and whether it still holds. */
-export function SignOff({ input, on, onChange }: Props) {
+export function SignOff({ input, on, bind, set }: Props) {
   const { signOff } = input;
   const { advice } = on.reading;
   const sign = (setting: string) => {
     const { pace, width, second, lot, grain } = input;
-    onChange({ ...input, signOff: { setting, onDay: today(), by: signOff?.by ?? '', state: signOff?.state ?? '', pace, width, second, lot, grain, runs: restsOn(input) } }); // prettier-ignore
+    set('signOff', { setting, onDay: today(), by: signOff?.by ?? '', state: signOff?.state ?? '', pace, width, second, lot, grain, runs: restsOn(input) }); // prettier-ignore
   };
   if (!signOff) {
     if (!advice || advice.standing === 'open') return null;
@@ -61,7 +60,7 @@ export function SignOff({ input, on, onChange }: Props) {
           spacing.
         </Box>
         <Button variant="solid" minHeight="52px" onClick={() => sign(advice.mark.label)}>
-          Keep at {advice.mark.label}
+          Sign off at {advice.mark.label}
         </Button>
       </Section>
     );
@@ -83,21 +82,12 @@ export function SignOff({ input, on, onChange }: Props) {
         marginTop="8px"
         maxWidth="640px"
       >
-        <LabelledField
-          label="By"
-          value={signOff.by}
-          onChange={(by) => onChange({ ...input, signOff: { ...signOff, by } })}
-        />
-        <LabelledField
-          label="The product was"
-          placeholder="dry, no dust"
-          value={signOff.state}
-          onChange={(state) => onChange({ ...input, signOff: { ...signOff, state } })}
-        />
+        <LabelledField label="By" {...bind('signOff.by')} />
+        <LabelledField label="The product was" placeholder="dry, no dust" {...bind('signOff.state')} />
       </Box>
       <Box display="flex" gap="10px" flexWrap="wrap" marginTop="10px">
-        <Button minHeight="44px" onClick={() => onChange({ ...input, signOff: null })}>
-          Take it back
+        <Button minHeight="44px" onClick={() => set('signOff', null)}>
+          Undo sign-off
         </Button>
         {advice && advice.standing !== 'open' && (moved || since || age.state !== 'fresh') && (
           <Button minHeight="44px" onClick={() => sign(advice.mark.label)}>

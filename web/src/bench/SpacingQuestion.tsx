@@ -4,23 +4,20 @@ import { UNITS } from '@steady-scatter/core/quantities';
 import { readWidth, rigKind } from '@steady-scatter/core/machines';
 import type { CalibrationInput } from '@steady-scatter/core/testing';
 import { mismatchOf, mismatchText } from '@steady-scatter/core/width';
-import { useWidthTests } from '../kinds/useWidthTests.ts';
+import { latestAccepted, useWidthTests } from '../kinds/useWidthTests.ts';
+import type { DocFormProps } from '../documents/DocPage.tsx';
 import type { CalibrationContext } from './calibrationContext.ts';
 import { WarningActs, WarningBox } from '../ui/WarningBox.tsx';
 
-interface Props {
-  input: CalibrationInput;
+interface Props extends Pick<DocFormProps<CalibrationInput>, 'input' | 'set'> {
   on: CalibrationContext;
-  onChange(input: CalibrationInput): void;
 }
 
 /** The spacing that was accepted for this machine last, when it is not the one that the rates are worked out for. */
-export function SpacingQuestion({ input, on, onChange }: Props) {
+export function SpacingQuestion({ input, on, set }: Props) {
   const { data: tests = [] } = useWidthTests();
   const { widthM } = on.reading;
-  const latest = tests
-    .filter(({ input: test }) => test.rig === input.rig && test.accepted && !test.deflector)
-    .toSorted((a, b) => (b.input.accepted?.onDay ?? '').localeCompare(a.input.accepted?.onDay ?? ''))[0];
+  const latest = latestAccepted(tests, input.rig);
   const accepted = latest?.input.accepted;
   if (!accepted || widthM === null || !on.rig || rigKind(on.rig.kind).width !== 'pass spacing') return null;
   const passedM = toResult(() => readWidth({ ...accepted, by: 'chosen' }, 'width').si).value;
@@ -37,15 +34,13 @@ export function SpacingQuestion({ input, on, onChange }: Props) {
       <WarningActs>
         <Button
           minHeight={{ base: '56px', md: '44px' }}
-          onClick={() =>
-            onChange({ ...input, width: { text: accepted.text, unit: accepted.unit, by: 'chosen' } })
-          }
+          onClick={() => set('width', { text: accepted.text, unit: accepted.unit, by: 'chosen' })}
         >
           Work the rates out for {accepted.text}
         </Button>
         <Button
           minHeight={{ base: '56px', md: '44px' }}
-          onClick={() => onChange({ ...input, confirmed: [...input.confirmed, id] })}
+          onClick={() => set('confirmed', [...input.confirmed, id])}
         >
           Keep passing {own} apart
         </Button>

@@ -12,11 +12,12 @@ import { NotTaken } from '../api/errors.ts';
 import { callEvents } from '../api/lazyCall.ts';
 import { append } from '../events/appended.ts';
 import { waitingHere } from '../testing/device.ts';
+import { formProps } from '../testing/formProps.ts';
 import { fetched, inApp, keepDemo } from '../testing/inApp.tsx';
 import { calibrationContext } from './calibrationContext.ts';
 import { Container } from './run/Container.tsx';
 import { TestRunResult } from './run/TestRunResult.tsx';
-import { RunRow } from './RunRow.tsx';
+import { OpenRun, RunLine } from './RunRow.tsx';
 import { SignOff } from './SignOff.tsx';
 
 beforeEach(() => keepDemo());
@@ -82,13 +83,13 @@ describe('what a run came to', () => {
     );
     expect(text('What it came to')).toContain('1.78 lb / 1000 ft²');
     expect(screen.getByRole('region', { name: 'Answer' }).textContent).toContain('it is a guess');
-    await person.click(screen.getByRole('button', { name: 'Next round at 11.5' }));
+    await person.click(screen.getByRole('button', { name: 'Next test run at 11.5' }));
     expect(onNext).toHaveBeenCalled();
   });
   it('nothing: that bounds first flow, and the next mark lies half way up', () => {
     result(calibration([strip('a', { setting: '4.5', noFlow: true, readings: {} })]));
     expect(text('What it came to')).toContain('Nothing came out: first flow lies above this mark.');
-    expect(screen.getByRole('button', { name: 'Next round at 12' })).toBeTruthy();
+    expect(screen.getByRole('button', { name: 'Next test run at 12' })).toBeTruthy();
   });
   it('at another pace it does not count, until that pace is the one of work', async () => {
     const { person, input } = result(calibration([strip('a', timed('10'))]));
@@ -104,28 +105,33 @@ describe('what a run came to', () => {
   });
   it('struck out with its reason, and let count again', async () => {
     const { person, input } = result(calibration([strip('a')]));
-    await person.click(screen.getByRole('button', { name: 'Strike it out' }));
+    await person.click(screen.getByRole('button', { name: 'Exclude it' }));
     await person.type(screen.getByLabelText(/because/i), 'tyre flat');
-    await person.click(screen.getByRole('button', { name: 'Strike it out' }));
+    await person.click(screen.getByRole('button', { name: 'Exclude it' }));
     expect(input().runs[0]!.excluded).toBe('tyre flat');
-    await person.click(screen.getByRole('button', { name: 'Let it count' }));
+    await person.click(screen.getByRole('button', { name: 'Count it again' }));
     expect(input().runs[0]!.excluded).toBe('');
   });
 });
 
 describe('a run in the list', () => {
-  const row = (run: RunInput, isOpen = true, onRemove: () => void = nothing) =>
-    onBench(calibration([run]), (input, set) => (
-      <RunRow run={input.runs[0]!} at={0} calibration={input} on={calibrationContext(input, SHELF)} isOpen={isOpen} errorAt={() => undefined} path="/bench/red/run/a" onToggle={nothing} onChange={(next) => set({ ...input, runs: [next] })} onRemove={onRemove} />
+  const line = (run: RunInput) =>
+    onBench(calibration([run]), (input) => (
+      <RunLine run={input.runs[0]!} at={0} resting={input} on={calibrationContext(input, SHELF)} isOpen={false} onOpen={nothing} />
+    )); // prettier-ignore
+  const row = (run: RunInput) =>
+    onBench(calibration([run]), (input, set) => input.runs.length > 0 && (
+      <OpenRun {...formProps(input, set)} run={input.runs[0]!} at={0} on={calibrationContext(input, SHELF)} path="/bench/red/run/a" />
     )); // prettier-ignore
   it.each([
     [strip('a'), 'light'],
     [strip('a', { noFlow: true, readings: {} }), 'no flow'],
     [strip('a', timed('10')), 'another pace'],
     [strip('a', { excluded: 'tyre flat' }), 'excluded: tyre flat'],
+    [strip('a', { step: 'walk' }), 'under way'],
   ])('in a word: %#', (run, word) => {
-    row(run, false);
-    expect(screen.getByRole('button', { name: /Round/ }).textContent).toContain(word);
+    line(run);
+    expect(screen.getByRole('button', { name: /Test run/ }).textContent).toContain(word);
   });
   it('nothing came out is said with a tick', async () => {
     const { person, input } = row(strip('a', { readings: {} }));
@@ -133,10 +139,9 @@ describe('a run in the list', () => {
     expect(input().runs[0]!.noFlow).toBe(true);
   });
   it('goes only while it is empty', async () => {
-    const onRemove = vi.fn();
-    const { person } = row(strip('a', { readings: { in: '', left: '' } }), true, onRemove);
+    const { person, input } = row(strip('a', { readings: { in: '', left: '' } }));
     await person.click(screen.getByRole('button', { name: 'Delete this empty run' }));
-    expect(onRemove).toHaveBeenCalled();
+    expect(input().runs).toEqual([]);
   });
   it('with readings it stays', () => {
     row(strip('a'));
@@ -146,13 +151,12 @@ describe('a run in the list', () => {
 
 describe('a run in the list that is not like the others', () => {
   const open = (run: RunInput) =>
-    onBench(calibration([run]), (input, set) => (
-      <RunRow run={input.runs[0]!} at={0} calibration={input} on={calibrationContext(input, SHELF)} isOpen errorAt={() => undefined} path="/bench/red/run/a" onToggle={nothing} onChange={(next) => set({ ...input, runs: [next] })} onRemove={nothing} />
+    onBench(calibration([run]), (input, set) => input.runs.length > 0 && (
+      <OpenRun {...formProps(input, set)} run={input.runs[0]!} at={0} on={calibrationContext(input, SHELF)} path="/bench/red/run/a" />
     )); // prettier-ignore
   it('under way it is gone on with where it is made', () => {
     open(strip('a', { step: 'walk' }));
-    expect(screen.getByRole('button', { name: /Round/ }).textContent).toContain('under way');
-    expect(screen.getByRole('link', { name: 'Go on with this round' }).getAttribute('href')).toBe('/bench/red/run/a'); // prettier-ignore
+    expect(screen.getByRole('link', { name: 'Go on with this test run' }).getAttribute('href')).toBe('/bench/red/run/a'); // prettier-ignore
     expect(screen.queryByLabelText('Setting')).toBeNull();
   });
   it('typed in other units than those of the calibration it says so, and can be set right', async () => {
@@ -177,33 +181,33 @@ describe('a run in the list that is not like the others', () => {
 describe('signing off', () => {
   const sign = (runs: readonly RunInput[]) =>
     onBench(calibration(runs), (input, set) => (
-      <SignOff input={input} on={calibrationContext(input, SHELF)} onChange={set} />
+      <SignOff {...formProps(input, set)} on={calibrationContext(input, SHELF)} />
     ));
   it('two runs that agree are kept, with what they rest on', async () => {
     const { person, input } = sign([strip('a'), strip('b')]);
-    await person.click(screen.getByRole('button', { name: 'Keep at 11' }));
+    await person.click(screen.getByRole('button', { name: 'Sign off at 11' }));
     expect(input().signOff).toMatchObject({
       setting: '11',
       pace: { course: '120', time: '27.2' },
       width: { text: '9' },
     });
     expect(screen.getByText(/● fresh/)).toBeTruthy();
-    await person.click(screen.getByRole('button', { name: 'Take it back' }));
+    await person.click(screen.getByRole('button', { name: 'Undo sign-off' }));
     expect(input().signOff).toBeNull();
   });
-  it('says which rounds came after it', async () => {
+  it('says which test runs came after it', async () => {
     const { person } = sign([strip('a'), strip('b')]);
-    await person.click(screen.getByRole('button', { name: 'Keep at 11' }));
+    await person.click(screen.getByRole('button', { name: 'Sign off at 11' }));
     expect(screen.queryByText(/new since then/)).toBeNull();
   });
-  it('of a chart that rests on two of three rounds the third is new', () => {
+  it('of a chart that rests on two of three test runs the third is new', () => {
     const { pace, width } = calibration([]);
     const signOff = { setting: '11', onDay: '2026-11-20', by: '', state: '', pace, width, second: '', lot: '', grain: '', runs: ['a', 'b'] }; // prettier-ignore
     const runs = ['a', 'b', 'c'].map((id) => strip(id, { row: id }));
     onBench(calibration(runs, { signOff }), (input, set) => (
-      <SignOff input={input} on={calibrationContext(input, SHELF)} onChange={set} />
+      <SignOff {...formProps(input, set)} on={calibrationContext(input, SHELF)} />
     ));
-    expect(screen.getByText('Round 3 is new since then.')).toBeTruthy();
+    expect(screen.getByText('Test run 3 is new since then.')).toBeTruthy();
     expect(screen.getByRole('button', { name: 'Sign off anew at 11' })).toBeTruthy();
   });
   it.each([
@@ -213,7 +217,7 @@ describe('signing off', () => {
     ['runs that were struck out', [strip('a', { excluded: 'x' }), strip('b', { excluded: 'x' })]],
   ])('%s cannot be', (_, runs) => {
     sign(runs);
-    expect(screen.queryByRole('button', { name: /^Keep at/ })).toBeNull();
+    expect(screen.queryByRole('button', { name: /^Sign off at/ })).toBeNull();
   });
 });
 
@@ -226,7 +230,7 @@ describe('a container', () => {
     const person = inApp(<Container {...(props as unknown as React.ComponentProps<typeof Container>)} />);
     return { person, onType };
   };
-  it('weighed before in kg keeps its unit in a round in lb', async () => {
+  it('weighed before in kg keeps its unit in a test run in lb', async () => {
     const { person, onType } = container('lb');
     await person.selectOptions(screen.getByRole('combobox'), 'hung tray, 0.740 kg');
     expect(onType).toHaveBeenCalledWith({ container: 'hung tray', readings: { tare: '0.740 kg' } });

@@ -26,3 +26,12 @@ it('lets single keys rest while somebody types or does not want them, and the ot
   );
   expect(commandFor(acts, press('x'), still)).toBeNull();
 });
+
+it('keys that mean something in a field are left to it while somebody types', () => {
+  const undo = { id: 'undo', label: 'Undo', keys: 'Ctrl+Z', restsWhileTyping: true, run: () => undefined };
+  const own = { ...undo, id: 'own', restsWhileTyping: false };
+  const pressed = { key: 'z', ctrlKey: true, metaKey: false, altKey: false };
+  expect(commandFor([undo], pressed, { typing: false, singleKeys: false })?.id).toBe('undo');
+  expect(commandFor([undo], pressed, { typing: true, singleKeys: true })).toBeNull();
+  expect(commandFor([undo, own], pressed, { typing: true, singleKeys: true })?.id).toBe('own');
+});

@@ -4,6 +4,8 @@ export interface Command {
   readonly label: string;
   /** 'Ctrl+S', 'Alt+A', 'n', '?': as it is listed and matched. */
   readonly keys?: string;
+  /** Its keys mean something of their own in a field: there they are left to it. */
+  readonly restsWhileTyping?: boolean;
   run(): void;
 }
 
@@ -31,5 +33,5 @@ export function commandFor(
 ): Command | null {
   const keys = keysOf(press);
   if (isSingleKey(keys) && (typing || !singleKeys)) return null;
-  return acts.find((act) => act.keys === keys) ?? null;
+  return acts.find((act) => act.keys === keys && !(typing && act.restsWhileTyping)) ?? null;
 }

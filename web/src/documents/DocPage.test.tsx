@@ -56,7 +56,7 @@ it('leaves what is being typed where another device stored something', async () 
     queries.setQueryData(key, stored('Second', 2));
   });
   expect(name()).toHaveProperty('value', 'First, lake front');
-  expect(screen.getByText('not kept yet')).toBeTruthy();
+  expect(screen.getByText('unsaved changes')).toBeTruthy();
 });
 
 describe('saving', () => {
@@ -65,7 +65,7 @@ describe('saving', () => {
     server = fakeServer();
     vi.mocked(callDocuments).mockReset().mockImplementation(server.documents);
   });
-  const keep = () => screen.getByRole('button', { name: /^Keep|^Kept/ });
+  const keep = () => screen.getByRole('button', { name: /^Save/ });
 
   it('is kept from it by what is missing, and saved once that is there', async () => {
     queries.removeQueries({ queryKey: key });

@@ -39,6 +39,8 @@ interface Props<Input extends FieldValues> {
   renderForm(props: DocFormWithWayOn<Input>, isSample: boolean): ReactNode;
   /** Further acts for one that is kept. */
   renderActs?(doc: Doc<Input>): ReactNode;
+  /** Where to go once it is saved, in place of its own page. */
+  onSaved?(id: string): void;
   /** The form takes all the width there is. */
   wide?: boolean;
 }
@@ -69,6 +71,7 @@ function DocSheet<Input extends FieldValues>({
   blank,
   renderForm,
   renderActs,
+  onSaved,
   askedAs,
   wide = false,
 }: Props<Input> & { doc: Doc<Input> | null }) {
@@ -92,7 +95,7 @@ function DocSheet<Input extends FieldValues>({
     void open.form.handleSubmit(() => commands.save(then), toFirstError)();
   };
   useCommands([
-    { id: `keep-${kind.kind.name}`, label: `Keep this ${one}`, keys: 'Ctrl+S', run: () => save() },
+    { id: `keep-${kind.kind.name}`, label: `Save ${one}`, keys: 'Ctrl+S', run: () => save(onSaved ?? null) },
   ]);
   const isSaved = status === 'saved' || status === 'on-device';
 
@@ -111,14 +114,14 @@ function DocSheet<Input extends FieldValues>({
               />
             )}
             {(differs || status === 'refused') && (
-              <CommandButton icon={RotateCcw} label="Drop changes" onClick={commands.discard} />
+              <CommandButton icon={RotateCcw} label="Discard changes" onClick={commands.discard} />
             )}
             <Button
               variant={isSaved ? 'outline' : 'solid'}
               loading={commands.isPending}
-              onClick={() => save()}
+              onClick={() => save(onSaved ?? null)}
             >
-              {SAVED_WORDS[status] ?? `Keep this ${one}`}
+              {SAVED_WORDS[status] ?? `Save ${one}`}
             </Button>
           </>
         }

@@ -3,14 +3,14 @@ import type { DocumentStatus } from './useDocument.ts';
 /** What stands beside the name of an open document; null: there is nothing to say. */
 export const STATUS_WORDS = {
   new: null,
-  draft: 'not kept yet',
+  draft: 'unsaved changes',
   'on-device': 'saved on this device',
   saved: null,
-  refused: 'not kept yet',
+  refused: 'unsaved changes',
 } as const satisfies Record<DocumentStatus, string | null>;
 
 /** What stands in place of saving where there is nothing to save; the server has it, or this device alone. */
 export const SAVED_WORDS: Readonly<Partial<Record<DocumentStatus, string>>> = {
-  saved: 'Kept',
+  saved: 'Saved',
   'on-device': 'On this device',
 };

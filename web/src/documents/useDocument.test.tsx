@@ -193,3 +193,14 @@ describe('what somebody else changed', () => {
     expect(waitingHere()).toEqual([]);
   });
 });
+
+it('what a key does not touch stays the same object, so that it is not worked out anew', async () => {
+  const { open } = await opened(of('Lake'));
+  const before = open.current.input;
+  act(() => open.current.form.setValue('lab', 'Tarn lab'));
+  expect(open.current.input).toEqual({ ...before, lab: 'Tarn lab' });
+  expect(open.current.input.needs).toBe(before.needs);
+  act(() => open.current.form.setValue('needs.N', '4'));
+  expect(open.current.input.needs).not.toBe(before.needs);
+  expect(before.needs.N).toBe('');
+});

@@ -15,6 +15,7 @@ import { aboutDocument, outbox, useWaiting, type Outcome, type Waiting } from '.
 import { docActs, type Doc } from './docs.ts';
 import type { DocumentKind } from './documentKind.ts';
 import { dropDraft, holdDraft, openDraft, useOtherTab, type Draft } from './drafts.ts';
+import { useShared } from '../ui/useShared.ts';
 import { sameInput } from './sameInput.ts';
 import { saveDoc } from './saving.ts';
 
@@ -134,6 +135,8 @@ function useFollowing<Input extends FieldValues>({ doc, saved, form, isRefused, 
     noteSent: useCallback((input: Input) => {
       sent.current = input;
     }, []),
+    /** It was saved as it stands here: what is shown of it comes from the server from then on. */
+    isSent: useCallback((input: Input) => sameInput(sent.current, input), []),
     /** Shows another state of it as the one that is typed from. */
     show: useCallback(
       (next: Base<Input>, shown: Input = next.input) => {
@@ -179,6 +182,7 @@ export function useDocument<Input extends FieldValues>(
   const waiting = useWaiting(about);
   const refusal = waiting?.refusal ?? null;
   const saved = doc?.input ?? empty;
+  const isNew = doc === null;
 
   const [draft] = useState(() => openDraft(kind, heldAs) ?? refusedAs(kind, about));
   const form = useForm<Input>({
@@ -188,10 +192,10 @@ export function useDocument<Input extends FieldValues>(
     reValidateMode: 'onSubmit',
     shouldFocusError: false,
   });
-  const input = useWatch({ control: form.control }) as Input;
+  const input = useShared(useWatch({ control: form.control }) as Input);
   const differs = !sameInput(input, saved);
   const first = draft?.base ?? { version: doc?.version ?? 0, input: saved };
-  const { base, baseVersion, noteSent, show } = useFollowing({
+  const { base, baseVersion, noteSent, isSent, show } = useFollowing({
     doc,
     saved,
     form,
@@ -202,10 +206,11 @@ export function useDocument<Input extends FieldValues>(
 
   // What is typed is held while it differs from what is saved: at once, so that nothing is lost whatever comes next.
   useEffect(() => {
-    if (differs) void holdDraft(kind, heldAs, { input, base: base.current });
+    // A new one that is saved goes on under its own address.
+    if (differs && !(isNew && isSent(input))) void holdDraft(kind, heldAs, { input, base: base.current });
     else dropDraft(kind, heldAs);
     // oxlint-disable-next-line react/exhaustive-effect-dependencies -- what it started from is held with it, also where that is told only now
-  }, [kind, heldAs, input, differs, base, baseVersion]);
+  }, [kind, heldAs, input, differs, base, baseVersion, isNew, isSent]);
 
   const send = (next: Input) => {
     const saving = saveDoc(kind, id, { base: base.current, input: next });
@@ -232,7 +237,7 @@ export function useDocument<Input extends FieldValues>(
     otherTab: useOtherTab(kind.kind.name, heldAs),
     /** Somebody saved it since what is typed here began. */
     isOvertaken: differs && doc !== null && doc.version > baseVersion,
-    status: statusOf({ isNew: doc === null, differs, waiting }),
+    status: statusOf({ isNew, differs, waiting }),
     change: (next: Input) => changeIn(form, input, next),
     replace: (next: Input) => form.reset(next),
     /** Saves what is typed: on this device at once, on the server as soon as that answers. */

@@ -33,7 +33,7 @@ export function useDocumentCommands<Input extends FieldValues>(
   const putBack = (typed: Input) => open.replace(typed);
   const told = async (outcome: Promise<Outcome>, input: Input) => {
     const { state, ...more } = await outcome;
-    if (state === 'sent') notices.tell(`“${nameOf(input)}” is kept.`);
+    if (state === 'sent') notices.tell(`Saved “${nameOf(input)}”.`);
     else if (state === 'waiting') notices.tell(SAVED_HERE);
     else if ('refusal' in more && more.refusal.code !== 'changed-elsewhere') notices.tell(more.refusal.words);
   };

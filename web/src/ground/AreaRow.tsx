@@ -1,10 +1,10 @@
 import { lazyPart } from '../ui/lazyPart.ts';
-import { Box, IconButton, chakra } from '@chakra-ui/react';
+import { IconButton, chakra } from '@chakra-ui/react';
 import { toResult } from '@steady-scatter/core/errors';
 import { lengthUnitFor, readSize, retypeSize } from '@steady-scatter/core/fields';
 import type { AreaUnit } from '@steady-scatter/core/quantities';
 import { X } from 'lucide-react';
-import { Suspense } from 'react';
+import { memo, Suspense } from 'react';
 import { useWatch } from 'react-hook-form';
 import { useSheet, useSheetForm } from '../sheet/sheet.tsx';
 import { TypedTerm } from '../sheet/TypedTerm.tsx';
@@ -20,6 +20,14 @@ const SiteNote = lazyPart(() => import('./SiteNote.tsx'));
 /** Columns of the list of areas, shared by its heading, rows and foot. */
 const WIDE = '1.1fr 1.5fr 130px 130px 36px';
 export const COLUMNS = { base: '1fr auto 44px', md: WIDE, _print: WIDE };
+const AUTO = { md: 'auto', _print: 'auto' };
+/** Where each cell stands: on a phone the name and its button over the size and the amount. */
+const CELLS = {
+  name: { gridRow: { base: 1, ...AUTO }, gridColumn: { base: '1 / 3', ...AUTO } },
+  measured: { gridRow: { base: 2, ...AUTO }, gridColumn: { base: '1 / 2', ...AUTO } },
+  amount: { textAlign: 'right', gridRow: { base: 2, ...AUTO }, gridColumn: { base: '2 / 4', ...AUTO } },
+  remove: { textAlign: 'right', gridRow: { base: 1, ...AUTO }, gridColumn: { base: 3, ...AUTO } },
+} as const;
 
 const NameInput = chakra('input', {
   base: {
@@ -37,7 +45,7 @@ const NameInput = chakra('input', {
   },
 });
 
-function SizeTerm({ index, position }: { index: number; position: string }) {
+const SizeTerm = memo(function SizeTermOf({ index, position }: { index: number; position: string }) {
   const form = useSheetForm();
   const area = `worksheet.areas.${index}` as const;
   const { size, unit, from } = useWatch({ control: form.control, name: area });
@@ -72,11 +80,72 @@ function SizeTerm({ index, position }: { index: number; position: string }) {
       }
     />
   );
+});
+
+/** What an area is called. */
+const NameField = memo(function NameFieldOf({ index }: { index: number }) {
+  const form = useSheetForm();
+  return (
+    <NameInput
+      {...form.register(`worksheet.areas.${index}.name`)}
+      aria-label={`Name of area ${index + 1}`}
+      placeholder="Front lawn"
+      maxLength={120}
+      autoComplete="off"
+      data-flow
+    />
+  );
+});
+
+interface RemoveProps {
+  index: number;
+  position: string;
+  onRemove(index: number): void;
 }
 
-type Props = { index: number; onRemove(): void; showIn: { area: ShowIn; amount: ShowIn } };
+const RemoveArea = memo(function RemoveAreaOf({ index, position, onRemove }: RemoveProps) {
+  return (
+    <IconButton
+      aria-label={`Remove ${position}`}
+      variant="ghost"
+      size="sm"
+      color="ink.soft"
+      onClick={() => onRemove(index)}
+    >
+      <X size={18} />
+    </IconButton>
+  );
+});
 
-/** One piece of ground: its name, its size as typed, and what it takes. */
+const Row = chakra('div', {
+  base: {
+    borderBottomWidth: '1px',
+    borderColor: 'line',
+    paddingY: { base: '8px', md: '5px' },
+    fontSize: '17px',
+    '& > [data-cells]': {
+      display: 'grid',
+      gridTemplateColumns: COLUMNS,
+      columnGap: '12px',
+      alignItems: 'center',
+      '& > *': { minWidth: 0 },
+    },
+    '& [data-cell=name]': CELLS.name,
+    '& [data-cell=measured]': CELLS.measured,
+    '& [data-cell=size]': { textAlign: 'right', hideBelow: 'md' },
+    '& [data-cell=amount]': CELLS.amount,
+    '& [data-cell=remove]': CELLS.remove,
+    '& > [data-notes]:empty': { display: 'none' },
+  },
+});
+
+interface Props {
+  index: number;
+  showIn: { area: ShowIn; amount: ShowIn };
+  onRemove(index: number): void;
+}
+
+/** One piece of ground: its name, its size as typed, and what it takes. What of it is as before is not drawn anew. */
 export function AreaRow({ index, onRemove, showIn }: Props) {
   const form = useSheetForm();
   const { name, size, from } = useWatch({ control: form.control, name: `worksheet.areas.${index}` });
@@ -86,71 +155,25 @@ export function AreaRow({ index, onRemove, showIn }: Props) {
   const result = (role: string, label: string, show: ShowIn) =>
     line && <ResultTerm term={termOf(line, role)} label={`${label} of ${position}`} showIn={show} />;
   return (
-    <Box
-      role="row"
-      borderBottomWidth="1px"
-      borderColor="line"
-      paddingY={{ base: '8px', md: '5px' }}
-      fontSize="17px"
-    >
-      <Box
-        display="grid"
-        gridTemplateColumns={COLUMNS}
-        columnGap="12px"
-        alignItems="center"
-        css={{ '& > *': { minWidth: 0 } }}
-      >
-        <Box
-          role="cell"
-          gridRow={{ base: 1, md: 'auto', _print: 'auto' }}
-          gridColumn={{ base: '1 / 3', md: 'auto', _print: 'auto' }}
-        >
-          <NameInput
-            {...form.register(`worksheet.areas.${index}.name`)}
-            aria-label={`Name of area ${index + 1}`}
-            placeholder="Front lawn"
-            maxLength={120}
-            autoComplete="off"
-            data-flow
-          />
-        </Box>
-        <Box
-          role="cell"
-          gridRow={{ base: 2, md: 'auto', _print: 'auto' }}
-          gridColumn={{ base: '1 / 2', md: 'auto', _print: 'auto' }}
-        >
+    <Row role="row">
+      <div data-cells>
+        <div role="cell" data-cell="name">
+          <NameField index={index} />
+        </div>
+        <div role="cell" data-cell="measured">
           <SizeTerm index={index} position={position} />
-        </Box>
-        <Box role="cell" textAlign="right" hideBelow="md">
+        </div>
+        <div role="cell" data-cell="size">
           {result('area.size', 'Size', showIn.area)}
-        </Box>
-        <Box
-          role="cell"
-          textAlign="right"
-          gridRow={{ base: 2, md: 'auto', _print: 'auto' }}
-          gridColumn={{ base: '2 / 4', md: 'auto', _print: 'auto' }}
-        >
+        </div>
+        <div role="cell" data-cell="amount">
           {result('area.amount', 'Amount', showIn.amount)}
-        </Box>
-        <Box
-          role="cell"
-          gridRow={{ base: 1, md: 'auto', _print: 'auto' }}
-          gridColumn={{ base: 3, md: 'auto', _print: 'auto' }}
-          data-noprint
-          textAlign="right"
-        >
-          <IconButton
-            aria-label={`Remove ${position}`}
-            variant="ghost"
-            size="sm"
-            color="ink.soft"
-            onClick={onRemove}
-          >
-            <X size={18} />
-          </IconButton>
-        </Box>
-      </Box>
-      <Box role="cell" _empty={{ display: 'none' }}>
+        </div>
+        <div role="cell" data-cell="remove" data-noprint>
+          <RemoveArea index={index} position={position} onRemove={onRemove} />
+        </div>
+      </div>
+      <div role="cell" data-notes>
         {from && (
           <Suspense fallback={null}>
             <SiteNote index={index} from={from} />
@@ -161,7 +184,7 @@ export function AreaRow({ index, onRemove, showIn }: Props) {
           input={size}
           onUse={(text) => form.setValue(`worksheet.areas.${index}.size`, text, { shouldDirty: true })}
         />
-      </Box>
-    </Box>
+      </div>
+    </Row>
   );
 }

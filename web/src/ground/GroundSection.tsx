@@ -13,6 +13,7 @@ import { useSheet, useSheetForm } from '../sheet/sheet.tsx';
 import { useShowIn } from '../sheet/useShowIn.ts';
 import { useCommands } from '../commands/CommandsProvider.tsx';
 import { PanelButton } from '../ui/PanelButton.tsx';
+import { useStable } from '../ui/useStable.ts';
 import { Section } from '../ui/Section.tsx';
 import { termOf } from '../ui/termShown.ts';
 import { useNotices } from '../notices/notices.tsx';
@@ -76,6 +77,7 @@ export const GroundSection = memo(function Ground({ onEnter }: { onEnter(): void
   const { fields, add, take, remove } = useAreas();
   const areas = useWatch({ control: useSheetForm().control, name: 'worksheet.areas' });
   const showIn = { area: useShowIn('area'), amount: useShowIn('amount') };
+  const removeArea = useStable(remove);
   const full = fields.length >= MAX_AREAS;
   useCommands([{ id: 'add-area', label: 'Add an area', keys: 'Alt+A', run: () => !full && add() }]);
   return (
@@ -99,7 +101,7 @@ export const GroundSection = memo(function Ground({ onEnter }: { onEnter(): void
           <Heading end>Weigh out</Heading>
         </Box>
         {fields.map((area, index) => (
-          <AreaRow key={area.id} index={index} onRemove={() => remove(index)} showIn={showIn} />
+          <AreaRow key={area.id} index={index} onRemove={removeArea} showIn={showIn} />
         ))}
       </Box>
       <Questions about={['areas.']} />

@@ -67,12 +67,12 @@ export default function SiteChoices({ place, chosen, onChoose }: Props) {
       {error && sites.length === 0 && <Box>{explain(error)}</Box>}
       {(value !== '' || more > 0) && (
         <Box marginBottom="8px">
-          <SearchField label="Look for a site or an area" value={value} onChange={onChange} />
+          <SearchField label="Search sites and areas" value={value} onChange={onChange} />
         </Box>
       )}
       {hasCome && value === '' && found.length === 0 && (
         <Box>
-          No site is kept yet. <Link to="/sites/new">Measure one</Link>, and its areas can be chosen here.
+          No site yet. <Link to="/sites/new">Measure one</Link>, and its areas can be chosen here.
         </Box>
       )}
       {sites.map((site) => {

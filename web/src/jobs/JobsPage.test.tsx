@@ -24,7 +24,7 @@ beforeEach(() => {
   );
   asked.mockReset().mockResolvedValue({ items: [], next: null, total: 0 });
 });
-const row = (name: string) => screen.getByRole('link', { name }).closest<HTMLElement>('[role=row]')!;
+const row = (name: string) => screen.getByRole('link', { name }).closest<HTMLElement>('tr')!;
 
 describe('the list of jobs', () => {
   it('tells of each what it needs, with what, on how much, and what to weigh out', () => {
@@ -38,7 +38,7 @@ describe('the list of jobs', () => {
 
   it('marks those that break a rule, by the rules and the soil tests of today', () => {
     inApp(<JobsPage />);
-    const marked = screen.getAllByText(/rules? broken/).map((mark) => within(mark.closest<HTMLElement>('[role=row]')!).getByRole('link').textContent); // prettier-ignore
+    const marked = screen.getAllByText(/rules? broken/).map((mark) => within(mark.closest<HTMLElement>('tr')!).getByRole('link').textContent); // prettier-ignore
     expect(new Set(marked)).toEqual(
       new Set(['Lake front, September feed', 'School pitch, after top dressing', 'Fall feed, lake front']),
     );
@@ -47,10 +47,10 @@ describe('the list of jobs', () => {
 
   it('is sought through by the server, and says when nothing is called that', async () => {
     const person = inApp(<JobsPage />);
-    await person.type(screen.getByRole('searchbox', { name: 'Look for a job' }), 'zzz');
+    await person.type(screen.getByRole('searchbox', { name: 'Search jobs' }), 'zzz');
     await waitFor(() => expect(asked).toHaveBeenCalledWith(jobs, 'list', expect.objectContaining({ query: { q: 'zzz' } }))); // prettier-ignore
     expect(await screen.findByText(/^No match/)).toBeTruthy();
-    await person.clear(screen.getByRole('searchbox', { name: 'Look for a job' }));
+    await person.clear(screen.getByRole('searchbox', { name: 'Search jobs' }));
     expect(await screen.findByRole('link', { name: 'Spring feed, lake front' })).toBeTruthy();
   });
 
@@ -74,6 +74,6 @@ describe('the list of jobs', () => {
   it('while there is none, says what one is', () => {
     keepList(KIND, {}, []);
     inApp(<JobsPage />);
-    expect(screen.getByText('Nothing is kept yet')).toBeTruthy();
+    expect(screen.getByText('No jobs yet')).toBeTruthy();
   });
 });

@@ -50,7 +50,7 @@ type Props = {
 export function SheetHeading({ isSample, status, isOvertaken, otherTab, wrong, refusal }: Props) {
   const { register } = useSheetForm();
   const words = [
-    isOvertaken ? 'not kept yet, and changed elsewhere meanwhile' : STATUS_WORDS[status],
+    isOvertaken ? 'unsaved changes, and changed elsewhere meanwhile' : STATUS_WORDS[status],
     otherTab ? 'also typed on in another tab' : null,
   ]
     .filter(Boolean)

@@ -70,7 +70,7 @@ export function SheetPage({ job }: { job: Doc<JobInput> | null }) {
   const canDiscard = differs || status === 'refused';
   const { discard } = commands;
   useCommands([
-    { id: 'keep', label: job ? 'Keep the changes' : 'Keep this job', keys: 'Ctrl+S', run: save },
+    { id: 'keep', label: job ? 'Save changes' : 'Save job', keys: 'Ctrl+S', run: save },
     ...(job ? [{ id: 'duplicate', label: 'Duplicate this job', run: () => void duplicate() }] : []),
     ...(job ? [{ id: 'delete', label: 'Delete this job', run: () => void commands.remove(job) }] : []),
     ...(canDiscard ? [{ id: 'drop', label: 'Drop what is not kept', run: discard }] : []),
@@ -94,10 +94,10 @@ export function SheetPage({ job }: { job: Doc<JobInput> | null }) {
             {job && <CommandButton icon={CopyPlus} label="Duplicate" onClick={() => void duplicate()} />}
             {job && <CommandButton icon={Trash2} label="Delete" onClick={() => void commands.remove(job)} />}
             {canDiscard && (
-              <CommandButton icon={RotateCcw} label={job ? 'Drop changes' : 'Clear'} onClick={discard} />
+              <CommandButton icon={RotateCcw} label={job ? 'Discard changes' : 'Clear'} onClick={discard} />
             )}
             <Button variant={isSaved ? 'outline' : 'solid'} loading={commands.isPending} onClick={save}>
-              {SAVED_WORDS[status] ?? (job ? 'Keep changes' : 'Keep this job')}
+              {SAVED_WORDS[status] ?? (job ? 'Save changes' : 'Save job')}
             </Button>
           </>
         }

@@ -3,7 +3,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import { MISSING, ORIGINS, termText, type Origin, type Working } from '@steady-scatter/core/working';
 import { worksheetText } from '@steady-scatter/core/worksheet';
 import { Copy, Printer } from 'lucide-react';
-import { Suspense, useMemo, useState, type ReactNode } from 'react';
+import { memo, Suspense, useMemo, useState, type ReactNode } from 'react';
 import { useWatch } from 'react-hook-form';
 import { AnswerBar } from '../worksheet/AnswerBar.tsx';
 import { AnswerPanel } from '../worksheet/AnswerPanel.tsx';
@@ -86,7 +86,7 @@ function useSheetActs() {
 }
 
 /** What the underlines of the terms say. */
-const Legend = () => (
+const Legend = memo(() => (
   <Box display="flex" gap="18px" flexWrap="wrap" fontSize="14px" color="ink.soft" data-noprint>
     {SHOWN_ORIGINS.map((origin) => (
       <chakra.span key={origin} css={UNDERLINE[origin]} paddingX="3px">
@@ -95,7 +95,7 @@ const Legend = () => (
     ))}
     <span>no underline: worked out; open it for its figures and units</span>
   </Box>
-);
+));
 
 /** A worksheet on screen: heading and acts, the tape, the working on the left and the answer on the right. */
 export function SheetView({ heading, acts }: { heading: ReactNode; acts: ReactNode }) {

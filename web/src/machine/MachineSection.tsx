@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { Box, Button, chakra } from '@chakra-ui/react';
 import { showQuantity, UNITS } from '@steady-scatter/core/quantities';
 import { rigKind } from '@steady-scatter/core/machines';
@@ -173,7 +174,7 @@ const useCharts = () =>
   useQuery({ queryKey: [...keysOf(AIMS.kind).lists, 'whole'], queryFn: () => allLines(AIMS) }, queries);
 
 /** The machine that this sheet is spread with: its chart, the mark for the rate, and the spacing that is passed. */
-export default function MachineSection({ onEnter }: { onEnter(): void }) {
+export default memo(function MachineSection({ onEnter }: { onEnter(): void }) {
   const form = useSheetForm();
   const { errorAt } = useSheet();
   const spread = useWatch({ control: form.control, name: 'worksheet.spread' });
@@ -244,4 +245,4 @@ export default function MachineSection({ onEnter }: { onEnter(): void }) {
       )}
     </Section>
   ); // prettier-ignore
-}
+});

@@ -77,7 +77,7 @@ function Finder({
               label="From a soil test"
               value=""
               options={[
-                { id: '', label: soilTests.length === 0 ? 'none is kept yet' : 'take the needs of …' },
+                { id: '', label: soilTests.length === 0 ? 'none yet' : 'take the needs of …' },
                 ...soilTests.map(({ id, input: { name, onDay } }) => ({
                   id,
                   label: `${name}, ${dayText(onDay)}`,

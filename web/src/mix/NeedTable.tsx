@@ -3,6 +3,7 @@ import type { InputError } from '@steady-scatter/core/errors';
 import type { MixInput } from '@steady-scatter/core/mix';
 import { NUTRIENTS, SOIL_NUTRIENTS, statedForm } from '@steady-scatter/core/need';
 import { UNITS } from '@steady-scatter/core/quantities';
+import { fieldsOfPart } from '../documents/fields.ts';
 import { fieldBox } from '../ui/fieldBox.ts';
 import { errorId, FieldErrors } from '../ui/FieldErrors.tsx';
 
@@ -29,6 +30,7 @@ const isZero = (text: string): boolean => /^\s*0+([.,]0*)?\s*$/.test(text);
 /** What the ground needs of each nutrient, and the most that may come. A 0 means none, unless it is waived. */
 export function NeedTable({ input, errorAt, onChange }: Props) {
   const { needs, form, unit } = input;
+  const { set } = fieldsOfPart(needs, onChange, errorAt);
   // What was put down before matters to rules alone.
   const byRules = input.ruleSetId !== '';
   const parts: readonly Part[] = byRules ? ['amount', 'most', 'before'] : ['amount', 'most'];
@@ -58,8 +60,6 @@ export function NeedTable({ input, errorAt, onChange }: Props) {
           {SOIL_NUTRIENTS.map((id) => {
             const { symbol, name } = NUTRIENTS[statedForm(id, form)];
             const row = needs[id];
-            const set = (more: Partial<typeof row>) => onChange({ ...needs, [id]: { ...row, ...more } });
-
             return (
               <tr key={id}>
                 <chakra.th scope="row" {...cell} fontWeight="semibold" whiteSpace="nowrap">
@@ -78,7 +78,7 @@ export function NeedTable({ input, errorAt, onChange }: Props) {
                         value={row[part]}
                         aria-invalid={error !== undefined}
                         aria-describedby={errorId(error)}
-                        onChange={(event) => set({ [part]: event.target.value })}
+                        onChange={(event) => set(`${id}.${part}`, event.target.value)}
                       />
                     </chakra.td>
                   );
@@ -98,7 +98,7 @@ export function NeedTable({ input, errorAt, onChange }: Props) {
                         height="20px"
                         accentColor="act"
                         checked={row.waived}
-                        onChange={(event) => set({ waived: event.target.checked })}
+                        onChange={(event) => set(`${id}.waived`, event.target.checked)}
                       />
                       take what comes
                     </chakra.label>
@@ -116,7 +116,7 @@ export function NeedTable({ input, errorAt, onChange }: Props) {
               key={`${id}.${part}`}
               error={errorAt(`needs.${id}.${part}`)}
               input={needs[id][part]}
-              onUse={(text) => onChange({ ...needs, [id]: { ...needs[id], [part]: text } })}
+              onUse={(text) => set(`${id}.${part}`, text)}
             />
           )),
         )}

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { Box, Button } from '@chakra-ui/react';
 import { toResult } from '@steady-scatter/core/errors';
 import { readSize, retypeSize } from '@steady-scatter/core/fields';
@@ -75,11 +76,11 @@ function labelSentence(
 }
 
 /** The label read backwards: what its own coverage puts down, beside what was asked for. */
-export function LabelSection({ onEnter }: { onEnter(): void }) {
+export const LabelSection = memo(function LabelSectionOf({ onEnter }: { onEnter(): void }) {
   const { answer, errorAt } = useSheet();
   const form = useSheetForm();
   const notices = useNotices();
-  const worksheet = useWatch({ control: form.control, name: 'worksheet' });
+  const worksheet = useSheet().worksheet;
   const rate = useShowIn('rate');
   const { label } = answer.lines;
   const sentence = labelSentence(answer, NEED_OF[worksheet.need.nutrient].name);
@@ -122,4 +123,4 @@ export function LabelSection({ onEnter }: { onEnter(): void }) {
       )}
     </Section>
   );
-}
+});

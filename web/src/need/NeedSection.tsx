@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { chakra } from '@chakra-ui/react';
 import { toResult } from '@steady-scatter/core/errors';
 import { readGrade, readNeed, retypeNeed, splitUnit, weightPart } from '@steady-scatter/core/need';
@@ -136,8 +137,7 @@ function NeedOfTerm() {
 }
 
 function FractionTerm() {
-  const form = useSheetForm();
-  const { need, product } = useWatch({ control: form.control, name: 'worksheet' });
+  const { need, product } = useSheet().worksheet;
   if (need.nutrient === 'ai') {
     return (
       <TypedTerm
@@ -156,10 +156,10 @@ function FractionTerm() {
 const FIELDS = ['need.amount', 'product.grade', 'product.load', 'product.density.text'] as const;
 
 /** What the ground needs, and the product rate that puts it down. */
-export function NeedSection({ onEnter }: { onEnter(): void }) {
+export const NeedSection = memo(function NeedSectionOf({ onEnter }: { onEnter(): void }) {
   const { answer, errorAt } = useSheet();
   const form = useSheetForm();
-  const { need, product } = useWatch({ control: form.control, name: 'worksheet' });
+  const { need, product } = useSheet().worksheet;
   const rate = useShowIn('rate');
   const hasGrade = toResult(() => readGrade(product.grade, '')).value !== null;
   return (
@@ -206,4 +206,4 @@ export function NeedSection({ onEnter }: { onEnter(): void }) {
       <Questions about={['need.', 'product.']} />
     </Section>
   );
-}
+});

@@ -106,7 +106,7 @@ export default function ProductChoices({ place }: { place: PanelPlace }) {
         <Search
           autoFocus
           type="search"
-          aria-label="Look for a product on the shelf"
+          aria-label="Search the shelf"
           placeholder="Name or grade"
           value={value}
           onChange={(event) => onChange(event.target.value)}

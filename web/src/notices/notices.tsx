@@ -15,25 +15,52 @@ export interface Notices {
   tell(text: string): void;
   /** An undo that fails says so. */
   undoable(text: string, undo: () => unknown): void;
+  /** Undoes what was told last with a way back; false: there is none. */
+  undoLast(): boolean;
 }
 
 const NoticesContext = createContext<Notices | null>(null);
 
+/** @param add shows a message */
+function noticesBy(add: (notice: Omit<Notice, 'id'>) => void): Notices {
+  let last: (() => void) | null = null;
+  const tell = (text: string) => add({ text });
+  const run = async (undo: () => unknown) => {
+    try {
+      await undo();
+    } catch (error) {
+      tell(explain(error));
+    }
+  };
+  return {
+    tell,
+    undoable(text, undo) {
+      // Pressed there or here, it is undone once.
+      let isDone = false;
+      const once = () => {
+        if (last === once) last = null;
+        if (isDone) return;
+        isDone = true;
+        void run(undo);
+      };
+      last = once;
+      add({ text, undo: once });
+    },
+    undoLast() {
+      const undo = last;
+      undo?.();
+      return undo !== null;
+    },
+  };
+}
+
 /** Holds the messages. How they are drawn is there from the start: it is what tells of trouble. */
 export function NoticesProvider({ children }: { children: ReactNode }) {
   const [said, setSaid] = useState<readonly Notice[]>([]);
-  const notices = useMemo<Notices>(() => {
-    const add = (notice: Omit<Notice, 'id'>) => setSaid((all) => [...all, { ...notice, id: all.length }]);
-    const tell = (text: string) => add({ text });
-    const run = async (undo: () => unknown) => {
-      try {
-        await undo();
-      } catch (error) {
-        tell(explain(error));
-      }
-    };
-    return { tell, undoable: (text, undo) => add({ text, undo: () => void run(undo) }) };
-  }, []);
+  const notices = useMemo(
+    () => noticesBy((notice) => setSaid((all) => [...all, { ...notice, id: all.length }])),
+    [],
+  );
   return (
     <NoticesContext value={notices}>
       {children}

@@ -22,7 +22,7 @@ const count = (number: number, one: string, many = `${one}s`): string =>
 
 const Drop = ({ onFile }: { onFile(file: File): void }) => (
   <FileDrop accept=".csv,.tsv,.txt,text/csv" act="Choose a CSV file" onFile={onFile}>
-    or drop it here. Its first line names the columns. Nothing is kept before you have seen what is in it.
+    or drop it here. Its first line names the columns. Nothing is saved before you have seen what is in it.
     <chakra.details marginTop="6px" color="ink.soft" fontSize="15px">
       <chakra.summary cursor="pointer" minHeight="44px" paddingTop="10px" display="list-item">
         Columns that are understood

@@ -1,4 +1,4 @@
-import { Box, Button, chakra, IconButton } from '@chakra-ui/react';
+import { Box, Button, chakra } from '@chakra-ui/react';
 import { RATE_AREAS, UNITS, type UnitId } from '@steady-scatter/core/quantities';
 import {
   PRODUCT_KIND_IDS,
@@ -10,11 +10,14 @@ import {
 } from '@steady-scatter/core/products';
 import { Plus, X } from 'lucide-react';
 import type { DocFormProps } from '../documents/DocPage.tsx';
+import { isWrongAt } from '../documents/fields.ts';
 import { Choice } from '../ui/Choice.tsx';
 import { fieldBox } from '../ui/fieldBox.ts';
+import { CardChoice } from '../ui/CardChoice.tsx';
 import { Fields, NotesField } from '../ui/formParts.tsx';
+import { StatedDefault } from '../ui/StatedDefault.tsx';
+import { DeleteButton } from '../ui/DeleteButton.tsx';
 import { LabelledField } from '../ui/LabelledField.tsx';
-import { Section } from '../ui/Section.tsx';
 import { ScoopCard } from './ScoopCard.tsx';
 import { HAND_WEIGHTS, unitChoices } from '../ui/unitChoices.ts';
 
@@ -47,8 +50,8 @@ const Unit = <Id extends UnitId>({ label, value, options, onChange }: UnitProps<
 );
 
 const GRADE_BASES: readonly { id: GradeBasis; label: string }[] = [
-  { id: 'weight', label: 'percent of the weight' },
-  { id: 'volume', label: 'grams in 100 mL (w/v)' },
+  { id: 'weight', label: 'weight' },
+  { id: 'volume', label: 'volume (g in 100 mL)' },
 ];
 const sprayUnits = unitChoices(rateUnits('liquid'));
 
@@ -68,210 +71,251 @@ export function withKind(input: ProductInput, kind: ProductKind): ProductInput {
 
 type Props = DocFormProps<ProductInput>;
 
-function Settings({ input, onChange }: Pick<Props, 'input' | 'onChange'>) {
-  const { settings } = input;
-  const set = (at: number, more: Partial<(typeof settings)[number]>) =>
-    onChange({
-      ...input,
-      settings: settings.map((one, index) => (index === at ? Object.assign({}, one, more) : one)),
-    });
+const joined = (parts: readonly (string | false)[], none: string) => parts.filter(Boolean).join(', ') || none;
+
+/** What makes it this product: kind, name, analysis, and what one package holds and covers. */
+function Questions({ input, onChange, bind, field }: Props) {
+  const { form } = evaluateLabelFacts(input);
+  const isCarrier = input.kind === 'granular-carrier';
+  const feeds = input.kind.endsWith('fertilizer');
   return (
-    <Section heading="Settings printed on it, with the pace they assume">
+    <>
+      <CardChoice<ProductKind>
+        label="Kind"
+        value={input.kind}
+        options={PRODUCT_KIND_IDS.map((id) => ({ id, label: PRODUCT_KINDS[id].words }))}
+        onChange={(kind) => onChange(withKind(input, kind))}
+      />
+      <Fields>
+        <LabelledField label="Name" placeholder="Lake feed 24-0-8" {...field('name')} />
+        {feeds && <LabelledField label="Grade" placeholder="24-0-8 + 2 S" {...field('grade')} />}
+        {feeds && form === 'liquid' && (
+          <Choice label="Percent by" options={GRADE_BASES} {...bind('gradeBasis')} />
+        )}
+        {isCarrier && <LabelledField label="Active ingredient" {...field('activeIngredient')} />}
+        {isCarrier && (
+          <LabelledField label="Active ingredient content" placeholder="0.43 %" {...field('load')} />
+        )}
+        {form === 'liquid' && <Density label="Density" bind={bind} field={field} />}
+        <LabelledField
+          label="Package size"
+          {...field('package.size')}
+          unit={
+            <Unit<ProductInput['package']['unit']>
+              label="Unit of the package"
+              options={PACK_UNITS[form]}
+              {...bind('package.unit')}
+            />
+          }
+        />
+        <LabelledField
+          label="One package covers"
+          {...field('coverage.size')}
+          unit={<Unit label="Unit of the coverage" options={AREAS} {...bind('coverage.unit')} />}
+        />
+      </Fields>
+    </>
+  );
+}
+
+const Density = ({ label, bind, field }: Pick<Props, 'bind' | 'field'> & { label: string }) => (
+  <LabelledField
+    label={label}
+    {...field('density.text')}
+    unit={<Unit label="Unit of the density" options={['kg/L', 'g/L', 'lb/gal']} {...bind('density.unit')} />}
+  />
+);
+
+function Stock(props: Props) {
+  const { input, field } = props;
+  const text = joined(
+    [
+      input.price.trim() !== '' && `${input.price.trim()} a package`,
+      input.stock.trim() !== '' && `${input.stock.trim()} in stock`,
+    ],
+    'No price and no stock noted',
+  );
+  return (
+    <StatedDefault name="price and stock" text={text} isWrong={isWrongAt(props, 'price', 'stock')}>
+      <LabelledField label="Package price" placeholder="24.50" inputMode="decimal" {...field('price')} />
+      <LabelledField label="Packages in stock" placeholder="3.5" inputMode="decimal" {...field('stock')} />
+    </StatedDefault>
+  );
+}
+
+function SlowRelease(props: Props) {
+  const { input, field } = props;
+  if (!input.kind.endsWith('fertilizer')) return null;
+  const share = input.slowShare.trim();
+  return (
+    <StatedDefault
+      name="slow release"
+      text={
+        share === ''
+          ? 'No slow-release nitrogen'
+          : `Slow-release share of the nitrogen: ${share.endsWith('%') ? share : `${share} %`}`
+      }
+      isWrong={isWrongAt(props, 'slowShare')}
+    >
+      <LabelledField label="Slow-release share" placeholder="50 %" {...field('slowShare')} />
+    </StatedDefault>
+  );
+}
+
+function LabelRates(props: Props) {
+  const { input, bind, field } = props;
+  const { form } = evaluateLabelFacts(input);
+  const { low, high, mostAtOnce, mostPerYear, unit } = input.labelRate;
+  const days = input.leastIntervalDays.trim();
+  const text = joined(
+    [
+      low.trim() !== '' && `from ${low.trim()}`,
+      high.trim() !== '' && `up to ${high.trim()}`,
+      mostAtOnce.trim() !== '' && `${mostAtOnce.trim()} at once`,
+      mostPerYear.trim() !== '' && `${mostPerYear.trim()} in a year`,
+      days !== '' && `${days} days apart`,
+    ],
+    '',
+  );
+  return (
+    <StatedDefault
+      name="label rates"
+      text={text === '' ? 'The label sets no rates' : `Label rates, ${UNITS[unit].symbol}: ${text}`}
+      isWrong={isWrongAt(
+        props,
+        'labelRate.low',
+        'labelRate.high',
+        'labelRate.mostAtOnce',
+        'labelRate.mostPerYear',
+        'leastIntervalDays',
+      )}
+    >
+      <LabelledField label="Lowest rate" inputMode="decimal" {...field('labelRate.low')} />
+      <LabelledField label="Highest rate" inputMode="decimal" {...field('labelRate.high')} />
+      <LabelledField label="Most at once" inputMode="decimal" {...field('labelRate.mostAtOnce')} />
+      <LabelledField label="Most in a year" inputMode="decimal" {...field('labelRate.mostPerYear')} />
+      <Choice label="Rate unit" options={unitChoices(rateUnits(form))} {...bind('labelRate.unit')} />
+      <LabelledField
+        label="Least interval, days"
+        placeholder="28"
+        inputMode="numeric"
+        {...field('leastIntervalDays')}
+      />
+    </StatedDefault>
+  );
+}
+
+function SprayVolume(props: Props) {
+  const { input, bind, field } = props;
+  const { form } = evaluateLabelFacts(input);
+  if (form !== 'liquid' && input.kind !== 'soluble-fertilizer') return null;
+  const { low, high, unit } = input.carrier;
+  const text = joined(
+    [low.trim() !== '' && `from ${low.trim()}`, high.trim() !== '' && `up to ${high.trim()}`],
+    '',
+  );
+  return (
+    <StatedDefault
+      name="spray volume"
+      text={text === '' ? 'The label sets no spray volume' : `Spray volume, ${UNITS[unit].symbol}: ${text}`}
+      isWrong={isWrongAt(props, 'carrier.low', 'carrier.high')}
+    >
+      <LabelledField label="Least spray volume" inputMode="decimal" {...field('carrier.low')} />
+      <LabelledField label="Most spray volume" inputMode="decimal" {...field('carrier.high')} />
+      <Choice label="Spray volume unit" options={sprayUnits} {...bind('carrier.unit')} />
+    </StatedDefault>
+  );
+}
+
+/** Settings that are printed on the label, each with its machine and pace. */
+function PrintedSettings({ input: { settings }, bind, add, removeAt }: Props) {
+  return (
+    <StatedDefault
+      name="printed settings"
+      text={
+        settings.length === 0
+          ? 'No settings noted from the label'
+          : `${settings.length === 1 ? 'One setting' : `${settings.length} settings`} noted from the label`
+      }
+    >
       {settings.map((one, at) => (
         <Box
           // oxlint-disable-next-line react/no-array-index-key -- rows have no other identity
           key={at}
+          gridColumn="1 / -1"
           display="grid"
           gridTemplateColumns="2fr 1fr 1fr 44px"
           gap="10px"
           alignItems="end"
-          marginBottom="8px"
         >
-          <LabelledField label="Machine" value={one.machine} onChange={(machine) => set(at, { machine })} />
-          <LabelledField label="Setting" value={one.setting} onChange={(setting) => set(at, { setting })} />
-          <LabelledField
-            label="Pace"
-            value={one.pace}
-            placeholder="3 mph"
-            onChange={(pace) => set(at, { pace })}
+          <LabelledField label="Machine" {...bind(`settings.${at}.machine`)} />
+          <LabelledField label="Setting" {...bind(`settings.${at}.setting`)} />
+          <LabelledField label="Pace" placeholder="3 mph" {...bind(`settings.${at}.pace`)} />
+          <DeleteButton
+            act="Remove"
+            name={`the setting for ${one.machine || 'this machine'}`}
+            icon={X}
+            onDelete={() => removeAt('settings', at)}
           />
-          <IconButton
-            aria-label={`Remove the setting for ${one.machine || 'this machine'}`}
-            variant="ghost"
-            minHeight="44px"
-            onClick={() => onChange({ ...input, settings: settings.toSpliced(at, 1) })}
-          >
-            <X size={18} />
-          </IconButton>
         </Box>
       ))}
       <Button
         variant="ghost"
         marginLeft="-10px"
         minHeight="44px"
-        onClick={() =>
-          onChange({ ...input, settings: [...settings, { machine: '', setting: '', pace: '' }] })
-        }
+        justifySelf="start"
+        onClick={() => add('settings', { machine: '', setting: '', pace: '' })}
       >
-        <Plus size={18} /> Add a setting
+        <Plus size={18} /> Add setting
       </Button>
-    </Section>
+    </StatedDefault>
+  );
+}
+
+function Grain(props: Props) {
+  const { input, bind, field } = props;
+  const { form } = evaluateLabelFacts(input);
+  const text = joined(
+    [
+      input.lot.trim() !== '' && `Lot ${input.lot.trim()}`,
+      input.grainSize.trim() !== '' && `grain size ${input.grainSize.trim()}`,
+      form === 'dry' &&
+        input.density.text.trim() !== '' &&
+        `${input.density.text.trim()} ${UNITS[input.density.unit].symbol} in bulk`,
+    ],
+    'Lot and grain size are not noted',
+  );
+  return (
+    <StatedDefault
+      name="lot and grain size"
+      text={text}
+      isWrong={isWrongAt(props, 'lot', 'grainSize', 'density.text')}
+    >
+      <LabelledField label="Lot" {...field('lot')} />
+      <LabelledField label="Grain size number" {...field('grainSize')} />
+      {form === 'dry' && <Density label="Bulk density" bind={bind} field={field} />}
+    </StatedDefault>
   );
 }
 
 /** A product typed in from its label. */
 export function ProductForm(props: Props) {
-  const { input, errorAt, onChange, bind } = props;
-  const { form } = evaluateLabelFacts(input);
-  const { density, package: pack, coverage, labelRate, carrier } = input;
-  const text = (
-    field:
-      | 'name'
-      | 'grade'
-      | 'slowShare'
-      | 'activeIngredient'
-      | 'load'
-      | 'price'
-      | 'stock'
-      | 'leastIntervalDays'
-      | 'grainSize'
-      | 'lot',
-    label: string,
-    placeholder = '',
-  ) => (
-    <LabelledField
-      label={label}
-      placeholder={placeholder}
-      value={input[field]}
-      error={errorAt(field)}
-      onChange={(value) => onChange({ ...input, [field]: value })}
-    />
-  );
-  const rate = (field: 'low' | 'high' | 'mostAtOnce' | 'mostPerYear', label: string) => (
-    <LabelledField
-      label={label}
-      value={labelRate[field]}
-      error={errorAt(`labelRate.${field}`)}
-      onChange={(value) => onChange({ ...input, labelRate: { ...labelRate, [field]: value } })}
-    />
-  );
-  const spray = (field: 'low' | 'high', label: string) => (
-    <LabelledField
-      label={label}
-      value={carrier[field]}
-      error={errorAt(`carrier.${field}`)}
-      onChange={(value) => onChange({ ...input, carrier: { ...carrier, [field]: value } })}
-    />
-  );
-  const mixed = form === 'liquid' || input.kind === 'soluble-fertilizer';
-  const isCarrier = input.kind === 'granular-carrier';
-  const feeds = input.kind.endsWith('fertilizer');
   return (
     <>
-      <Section heading="What it is">
-        <Fields>
-          {text('name', 'Name', 'Lake feed 24-0-8')}
-          <Choice
-            label="Kind"
-            value={input.kind}
-            options={PRODUCT_KIND_IDS.map((id) => ({ id, label: PRODUCT_KINDS[id].words }))}
-            onChange={(kind) => onChange(withKind(input, kind))}
-          />
-          {feeds && text('grade', 'Grade', '24-0-8 + 2 S')}
-          {feeds && form === 'liquid' && (
-            <Choice label="The percentages are" options={GRADE_BASES} {...bind('gradeBasis')} />
-          )}
-          {feeds && text('slowShare', 'Slow-release share of the nitrogen', '50 %')}
-          {isCarrier && text('activeIngredient', 'Active ingredient')}
-          {isCarrier && text('load', 'Active ingredient in the product', '0.43 %')}
-          {(form === 'liquid' || input.density.text !== '') && (
-            <LabelledField
-              label={form === 'liquid' ? 'Density' : 'Bulk density'}
-              value={density.text}
-              error={errorAt('density.text')}
-              onChange={(value) => onChange({ ...input, density: { ...density, text: value } })}
-              unit={
-                <Unit
-                  label="Unit of the density"
-                  value={density.unit}
-                  options={['kg/L', 'g/L', 'lb/gal']}
-                  onChange={(unit) => onChange({ ...input, density: { ...density, unit } })}
-                />
-              }
-            />
-          )}
-        </Fields>
-      </Section>
-      <Section heading="Package, price and stock">
-        <Fields>
-          <LabelledField
-            label="In one package"
-            value={pack.size}
-            error={errorAt('package.size')}
-            onChange={(size) => onChange({ ...input, package: { ...pack, size } })}
-            unit={
-              <Unit<UnitId>
-                label="Unit of the package"
-                value={pack.unit}
-                options={PACK_UNITS[form]}
-                onChange={(unit) =>
-                  onChange({ ...input, package: { ...pack, unit: unit as typeof pack.unit } })
-                }
-              />
-            }
-          />
-          {text('price', 'Price of one package', '24.50')}
-          {text('stock', 'Packages in stock', '3.5')}
-        </Fields>
-      </Section>
-      <Section heading="Rates on the label">
-        <Fields>
-          <LabelledField
-            label="One package covers"
-            value={coverage.size}
-            error={errorAt('coverage.size')}
-            onChange={(size) => onChange({ ...input, coverage: { ...coverage, size } })}
-            unit={
-              <Unit
-                label="Unit of the coverage"
-                value={coverage.unit}
-                options={AREAS}
-                onChange={(unit) => onChange({ ...input, coverage: { ...coverage, unit } })}
-              />
-            }
-          />
-          {rate('low', 'Lowest rate')}
-          {rate('high', 'Highest rate')}
-          {rate('mostAtOnce', 'Most at once')}
-          {rate('mostPerYear', 'Most in a year')}
-          <Choice
-            label="Rates are in"
-            value={labelRate.unit}
-            options={unitChoices(rateUnits(form))}
-            onChange={(unit) => onChange({ ...input, labelRate: { ...labelRate, unit } })}
-          />
-          {text('leastIntervalDays', 'Least days between two applications', '28')}
-          {mixed && spray('low', 'Least spray volume')}
-          {mixed && spray('high', 'Most spray volume')}
-          {mixed && (
-            <Choice
-              label="Spray volumes are in"
-              value={carrier.unit}
-              options={sprayUnits}
-              onChange={(unit) => onChange({ ...input, carrier: { ...carrier, unit } })}
-            />
-          )}
-        </Fields>
-      </Section>
-      <ScoopCard {...props} />
-      <Settings input={input} onChange={onChange} />
-      <Section heading="Also">
-        <Fields>
-          {text('grainSize', 'Grain size number')}
-          {text('lot', 'Lot')}
-        </Fields>
-        <NotesField label="Notes" {...bind('notes')} />
-      </Section>
+      <Questions {...props} />
+      <Box as="section" aria-label="Also on the label" marginTop="20px" maxWidth="900px">
+        <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
+          Also on the label
+        </Box>
+        <SlowRelease {...props} />
+        <LabelRates {...props} />
+        <SprayVolume {...props} />
+        <PrintedSettings {...props} />
+        <Stock {...props} />
+        <Grain {...props} />
+        <ScoopCard {...props} />
+      </Box>
+      <NotesField label="Notes" {...props.bind('notes')} />
     </>
   );
 }

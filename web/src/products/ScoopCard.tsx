@@ -1,12 +1,13 @@
-import { Box, Button, IconButton } from '@chakra-ui/react';
+import { Box, Button } from '@chakra-ui/react';
 import { evaluateScoop, scoopLine } from '@steady-scatter/core/loads';
 import type { MassUnit } from '@steady-scatter/core/quantities';
 import type { ProductInput } from '@steady-scatter/core/products';
 import { Plus, X } from 'lucide-react';
 import type { DocFormProps } from '../documents/DocPage.tsx';
 import { Choice } from '../ui/Choice.tsx';
+import { DeleteButton } from '../ui/DeleteButton.tsx';
 import { LabelledField } from '../ui/LabelledField.tsx';
-import { Section } from '../ui/Section.tsx';
+import { StatedDefault } from '../ui/StatedDefault.tsx';
 import { WorkingLine } from '../ui/WorkingLine.tsx';
 
 const UNITS: readonly { id: MassUnit; label: string }[] = [
@@ -17,77 +18,66 @@ const UNITS: readonly { id: MassUnit; label: string }[] = [
 ];
 
 /** One's own scoop, weighed full of this product: amounts are then told in scoops too. */
-export function ScoopCard({ input, errorAt, onChange }: DocFormProps<ProductInput>) {
+export function ScoopCard({ input, errorAt, bind, field, set }: DocFormProps<ProductInput>) {
   const { scoop } = input;
-  const set = (more: Partial<typeof scoop>) => onChange({ ...input, scoop: { ...scoop, ...more } });
   const { reading } = evaluateScoop(scoop, 'scoop');
   // There is always one empty weighing to type into.
   const weighings = scoop.weighings.length === 0 ? [''] : scoop.weighings;
+  const text =
+    scoop.name.trim() === '' && scoop.weighings.length === 0
+      ? 'No scoop weighed'
+      : `Scoop: ${scoop.name.trim() || 'unnamed'}${reading ? '' : ', not weighed yet'}`;
+  const isWrong =
+    errorAt('scoop.tare') !== undefined || weighings.some((_, at) => errorAt(`scoop.weighings.${at}`));
   return (
-    <Section heading="My scoop of it, weighed">
-      <Box
-        display="grid"
-        gap="14px"
-        gridTemplateColumns={{ base: '1fr 1fr', md: 'repeat(auto-fill, minmax(170px, 1fr))' }}
-        alignItems="start"
-      >
-        <LabelledField
-          label="Which scoop"
-          placeholder="red scoop, struck off"
-          value={scoop.name}
-          onChange={(name) => set({ name })}
-        />
-        <LabelledField
-          label="Empty"
-          placeholder="0.12"
-          value={scoop.tare}
-          error={errorAt('scoop.tare')}
-          onChange={(tare) => set({ tare })}
-        />
-        {weighings.map((value, at) => (
-          <LabelledField
-            // oxlint-disable-next-line react/no-array-index-key -- weighings have no other identity
-            key={at}
-            label={weighings.length === 1 ? 'Full' : `Full, time ${at + 1}`}
-            placeholder="1.05"
-            value={value}
-            error={errorAt(`scoop.weighings.${at}`)}
-            onChange={(text) => set({ weighings: weighings.with(at, text) })}
-            unit={
-              weighings.length > 1 && (
-                <IconButton
-                  aria-label={`Remove weighing ${at + 1}`}
-                  variant="ghost"
-                  minHeight="44px"
-                  onClick={() => set({ weighings: weighings.toSpliced(at, 1) })}
-                >
-                  <X size={18} />
-                </IconButton>
-              )
-            }
-          />
-        ))}
-        <Choice
-          label="Weights are in"
-          value={scoop.unit}
-          options={UNITS}
-          onChange={(unit) => set({ unit })}
-        />
-      </Box>
-      <Button
-        variant="ghost"
-        marginLeft="-10px"
-        minHeight="44px"
-        onClick={() => set({ weighings: [...weighings, ''] })}
-      >
-        <Plus size={18} /> Weigh it once more
-      </Button>
-      {reading && <WorkingLine working={scoopLine(reading, scoop)} size="plain" />}
-      {reading && reading.scatter === null && (
-        <Box fontSize="15px" color="ink.soft">
-          One weighing shows no scatter. Weigh two or three more to see how alike your scoops are.
+    <StatedDefault name="scoop" text={text} isWrong={isWrong}>
+      <Box gridColumn="1 / -1">
+        <Box
+          display="grid"
+          gap="14px"
+          gridTemplateColumns={{ base: '1fr 1fr', md: 'repeat(auto-fill, minmax(170px, 1fr))' }}
+          alignItems="start"
+        >
+          <LabelledField label="Scoop name" placeholder="red scoop, struck off" {...bind('scoop.name')} />
+          <LabelledField label="Empty weight" placeholder="0.12" {...field('scoop.tare')} />
+          {weighings.map((value, at) => (
+            <LabelledField
+              // oxlint-disable-next-line react/no-array-index-key -- weighings have no other identity
+              key={at}
+              label={weighings.length === 1 ? 'Full weight' : `Full weight ${at + 1}`}
+              placeholder="1.05"
+              value={value}
+              error={errorAt(`scoop.weighings.${at}`)}
+              onChange={(text) => set('scoop.weighings', weighings.with(at, text))}
+              unit={
+                weighings.length > 1 && (
+                  <DeleteButton
+                    act="Remove"
+                    name={`weighing ${at + 1}`}
+                    icon={X}
+                    onDelete={() => set('scoop.weighings', weighings.toSpliced(at, 1))}
+                  />
+                )
+              }
+            />
+          ))}
+          <Choice label="Weight unit" options={UNITS} {...bind('scoop.unit')} />
         </Box>
-      )}
-    </Section>
+        <Button
+          variant="ghost"
+          marginLeft="-10px"
+          minHeight="44px"
+          onClick={() => set('scoop.weighings', [...weighings, ''])}
+        >
+          <Plus size={18} /> Add weighing
+        </Button>
+        {reading && <WorkingLine working={scoopLine(reading, scoop)} size="plain" />}
+        {reading && reading.scatter === null && (
+          <Box fontSize="15px" color="ink.soft">
+            One weighing shows no scatter. Weigh two or three more to see how alike your scoops are.
+          </Box>
+        )}
+      </Box>
+    </StatedDefault>
   );
 }

@@ -1,7 +1,6 @@
 import { Box, Button } from '@chakra-ui/react';
 import { showQuantity } from '@steady-scatter/core/quantities';
 import { labelRange } from '@steady-scatter/core/regulations';
-import { useWatch } from 'react-hook-form';
 import { useSheet, useSheetForm } from '../sheet/sheet.tsx';
 import { useNotices } from '../notices/notices.tsx';
 import { Section } from '../ui/Section.tsx';
@@ -25,7 +24,7 @@ const OFF_WORDS = {
 /** The label's own range of rates, and how one application stands to it. */
 export function LabelRangeSection() {
   const { answer } = useSheet();
-  const worksheet = useWatch({ control: useSheetForm().control, name: 'worksheet' });
+  const worksheet = useSheet().worksheet;
   const change = useNeedChange();
   const range = labelRange(answer, worksheet);
   if (!range) return null;

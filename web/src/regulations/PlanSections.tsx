@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { Box, Button } from '@chakra-ui/react';
 import { inScoops } from '@steady-scatter/core/loads';
 import { showQuantity, UNITS, type MassUnit } from '@steady-scatter/core/quantities';
@@ -26,7 +27,7 @@ const CARRIER_MEANS = [
 function SpraySection() {
   const { answer, errorAt } = useSheet();
   const form = useSheetForm();
-  const { carrier, product } = useWatch({ control: form.control, name: 'worksheet' });
+  const { carrier, product } = useSheet().worksheet;
   const { form: state } = PRODUCT_KINDS[product.kind];
   if (state === 'dry' && product.kind !== 'soluble-fertilizer') return null;
   const { carrierLow, carrierHigh } = answer.reading.product;
@@ -190,7 +191,8 @@ function PortionsSection() {
 function OrderSection() {
   const { answer, errorAt } = useSheet();
   const form = useSheetForm();
-  const [worksheet, name] = useWatch({ control: form.control, name: ['worksheet', 'name'] });
+  const { worksheet } = useSheet();
+  const name = useWatch({ control: form.control, name: 'name' });
   const { order } = answer.numbers;
   if (!order) return null;
   const { stock, price } = worksheet.product;
@@ -238,7 +240,7 @@ function OrderSection() {
 }
 
 /** What a sheet is planned by besides its amount: the label's range, water, scoops, portions and rules. */
-export default function PlanSections() {
+export default memo(function PlanSections() {
   return (
     <>
       <LabelRangeSection />
@@ -249,4 +251,4 @@ export default function PlanSections() {
       <RulesSection />
     </>
   );
-}
+});

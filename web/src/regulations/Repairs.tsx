@@ -6,14 +6,13 @@ import {
   type RuleCheck,
 } from '@steady-scatter/core/regulations';
 import { lessNeed } from '@steady-scatter/core/worksheet';
-import { useWatch } from 'react-hook-form';
-import { useSheet, useSheetForm } from '../sheet/sheet.tsx';
+import { useSheet } from '../sheet/sheet.tsx';
 import { useSheetChange } from '../sheet/useSheetChange.ts';
 
 /** What can be done about broken rules: ask for less, split, or leave more days between. */
 export function Repairs({ checks }: { checks: readonly RuleCheck[] }) {
   const { answer } = useSheet();
-  const input = useWatch({ control: useSheetForm().control, name: 'worksheet' });
+  const input = useSheet().worksheet;
   const change = useSheetChange();
   const broken = checks.filter(({ state }) => state === 'broken');
   if (broken.length === 0) return null;

@@ -24,25 +24,21 @@ import { unitChoices } from '../ui/unitChoices.ts';
 const KINDS = RULE_KIND_IDS.map((id) => ({ id, label: RULE_KINDS[id].words }));
 const OF = NUTRIENT_IDS.map((id) => ({ id, label: `${NUTRIENTS[id].symbol}, ${NUTRIENTS[id].name}` }));
 
-interface RowProps extends Pick<DocFormProps<RuleSetInput>, 'errorAt'> {
+interface RowProps extends DocFormProps<RuleSetInput> {
   rule: RuleInput;
   at: number;
   rateUnit: string;
-  onChange(rule: RuleInput): void;
-  onRemove(): void;
 }
 
-function RuleRow({ rule, at, rateUnit, errorAt, onChange, onRemove }: RowProps) {
+function RuleRow({ rule, at, rateUnit, bind, field, removeAt }: RowProps) {
   const { number, ofNutrient } = RULE_KINDS[rule.kind];
   const unit = { rate: rateUnit, percent: '%', years: 'years old' }[number];
-  const text = (field: 'amount' | 'from' | 'to', label: string, placeholder: string) => (
+  const text = (name: 'amount' | 'from' | 'to', label: string, placeholder: string) => (
     <LabelledField
       label={label}
       placeholder={placeholder}
-      value={rule[field]}
-      error={errorAt(`rules.${at}.${field}`)}
-      unit={field === 'amount' && <Box whiteSpace="nowrap">{unit}</Box>}
-      onChange={(value) => onChange({ ...rule, [field]: value })}
+      unit={name === 'amount' && <Box whiteSpace="nowrap">{unit}</Box>}
+      {...field(`rules.${at}.${name}`)}
     />
   );
   return (
@@ -57,20 +53,10 @@ function RuleRow({ rule, at, rateUnit, errorAt, onChange, onRemove }: RowProps) 
       borderColor="line"
     >
       <Box gridColumn={{ base: '1 / -1', lg: 'auto' }}>
-        <Choice
-          label={`Rule ${at + 1}`}
-          value={rule.kind}
-          options={KINDS}
-          onChange={(kind) => onChange({ ...rule, kind })}
-        />
+        <Choice label={`Rule ${at + 1}`} options={KINDS} {...bind(`rules.${at}.kind`)} />
       </Box>
       {ofNutrient ? (
-        <Choice
-          label="Of"
-          value={rule.nutrient}
-          options={OF}
-          onChange={(nutrient) => onChange({ ...rule, nutrient })}
-        />
+        <Choice label="Of" options={OF} {...bind(`rules.${at}.nutrient`)} />
       ) : (
         <Box hideBelow="lg" />
       )}
@@ -82,7 +68,7 @@ function RuleRow({ rule, at, rateUnit, errorAt, onChange, onRemove }: RowProps) 
         variant="ghost"
         minHeight="44px"
         marginTop="22px"
-        onClick={onRemove}
+        onClick={() => removeAt('rules', at)}
       >
         <X size={18} />
       </IconButton>
@@ -90,7 +76,8 @@ function RuleRow({ rule, at, rateUnit, errorAt, onChange, onRemove }: RowProps) 
   );
 }
 
-function RuleSetForm({ input, errorAt, onChange, bind, field }: DocFormProps<RuleSetInput>) {
+function RuleSetForm(props: DocFormProps<RuleSetInput>) {
+  const { input, bind, field, add } = props;
   const { rules } = input;
   return (
     <>
@@ -103,21 +90,13 @@ function RuleSetForm({ input, errorAt, onChange, bind, field }: DocFormProps<Rul
       </Section>
       <Section heading="Each rule, and the season in which it holds (month-day; empty for the whole year)">
         {rules.map((rule, at) => (
-          <RuleRow
-            key={rule.id}
-            rule={rule}
-            at={at}
-            rateUnit={UNITS[input.unit].symbol}
-            errorAt={errorAt}
-            onChange={(changed) => onChange({ ...input, rules: rules.with(at, changed) })}
-            onRemove={() => onChange({ ...input, rules: rules.toSpliced(at, 1) })}
-          />
+          <RuleRow {...props} key={rule.id} rule={rule} at={at} rateUnit={UNITS[input.unit].symbol} />
         ))}
         <Button
           variant="ghost"
           marginLeft="-10px"
           minHeight="44px"
-          onClick={() => onChange({ ...input, rules: [...rules, blankRule(newId())] })}
+          onClick={() => add('rules', blankRule(newId()))}
         >
           <Plus size={18} /> Add a rule
         </Button>

@@ -1,4 +1,4 @@
-import { DocList } from '../documents/DocList.tsx';
+import { DocList } from '../documents/list/DocList.tsx';
 import { ShelfTabs } from '../shell/ShelfTabs.tsx';
 import { RULE_SETS } from '../kinds/useRuleSets.ts';
 
@@ -11,7 +11,7 @@ export default function RuleSetsPage() {
       tabs={<ShelfTabs />}
       empty="No rules are typed in yet. Copy them from your code, your contract or your advice: at most 1 lb N on each 1000 ft² at once, say. Every sheet can then be held against them."
       columns={[
-        { header: 'Rules', end: true, cell: ({ rules }) => rules },
+        { header: 'Rules', by: 'rules', end: true, cell: ({ rules }) => rules },
         { header: 'From', wide: true, cell: ({ source }) => source || '—' },
       ]}
     />

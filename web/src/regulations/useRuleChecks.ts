@@ -31,7 +31,7 @@ const plain = (text: string): string => text.trim().toLowerCase();
 function useOthers(): PlannedJob[] {
   const { answer } = useSheet();
   const { id } = useParams();
-  const { areas, product } = useWatch({ control: useSheetForm().control, name: 'worksheet' });
+  const { areas, product } = useSheet().worksheet;
   const isAsked = answer.reading.product.leastIntervalDays !== null && areas.some(({ from }) => from);
   const ground = areas.flatMap(({ from }) => (from ? [from.area] : [])).slice(0, MAX_ASKED);
   const { data } = useList(JOBS, { filter: [`uses:${ground.join()}`], limit: MAX_PAGE }, isAsked);

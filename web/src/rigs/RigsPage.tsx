@@ -1,7 +1,7 @@
 import type { ReadableOf, rigs } from '@steady-scatter/contract';
 import { RIG_KINDS } from '@steady-scatter/core/machines';
 import { BenchTabs } from '../shell/BenchTabs.tsx';
-import { DocList } from '../documents/DocList.tsx';
+import { DocList } from '../documents/list/DocList.tsx';
 import { dayText } from '../ui/dayText.ts';
 import { today } from '../ui/today.ts';
 import { RIGS } from '../kinds/useRigs.ts';
@@ -23,11 +23,11 @@ export default function RigsPage() {
       kind={RIGS}
       heading="Machines"
       tabs={<BenchTabs />}
-      empty="No machine is kept yet. Type in its name and the marks of its gate, and the bench can say which one to set."
+      empty="No machine yet. Type in its name and the marks of its gate, and the bench can say which one to set."
       columns={[
-        { header: 'Kind', wide: true, cell: ({ kind }) => RIG_KINDS[kind].words },
+        { header: 'Kind', by: 'kind', wide: true, cell: ({ kind }) => RIG_KINDS[kind].words },
         { header: 'Control', cell: scaleText },
-        { header: 'Next service', wide: true, cell: dueText },
+        { header: 'Next service', by: 'dueDay', wide: true, cell: dueText },
       ]}
     />
   );

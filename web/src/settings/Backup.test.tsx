@@ -24,7 +24,7 @@ it('asks before everything gives way, and leaves all as it is', async () => {
   const person = inApp(<Backup />);
   await person.upload(screen.getByLabelText('Backup to restore'), file);
   expect(screen.getByRole('alert').textContent).toContain(
-    'april.zip in place of everything that is kept now?',
+    'april.zip in place of everything that is stored now?',
   );
   await person.click(screen.getByRole('button', { name: 'Leave it' }));
   expect(screen.queryByRole('alert')).toBeNull();

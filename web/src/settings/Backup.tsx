@@ -8,8 +8,8 @@ import { BACKUP_PATH, restoreBackup } from './restoreBackup.ts';
 /** Asks once more: what is kept now gives way. */
 const Sure = ({ name, isBusy, onYes, onNo }: { name: string; isBusy: boolean; onYes(): void; onNo(): void }) => (
   <Box role="alert" borderWidth="2px" borderColor="warn" borderRadius="8px" padding="12px" marginTop="10px">
-    <b>{name} in place of everything that is kept now?</b>
-    <Box marginTop="4px">What is kept now is set aside on the machine, not deleted. Phones have to be paired again.</Box>
+    <b>{name} in place of everything that is stored now?</b>
+    <Box marginTop="4px">What is stored now is set aside on the machine, not deleted. Phones have to be paired again.</Box>
     <Box display="flex" gap="10px" marginTop="10px">
       <Button variant="solid" minHeight="44px" loading={isBusy} onClick={onYes}>
         Restore it
@@ -67,7 +67,7 @@ export function Backup() {
         <Sure name={chosen.name} isBusy={isBusy} onYes={() => void restore(chosen)} onNo={() => setChosen(null)} />
       )}
       <Box fontSize="15px" color="ink.soft" marginTop="8px">
-        One is kept by itself each day on the machine, for fourteen days. Restoring is done at the machine itself.
+        One is made by itself each day on the machine, for fourteen days. Restoring is done at the machine itself.
       </Box>
     </>
   ); // prettier-ignore

@@ -1,16 +1,14 @@
 import { Box, Button } from '@chakra-ui/react';
 import { questionsOf } from '@steady-scatter/core/worksheet';
-import { useWatch } from 'react-hook-form';
-import { useSheet, useSheetForm } from './sheet.tsx';
+import { useSheet } from './sheet.tsx';
 import { useSheetChange } from './useSheetChange.ts';
 import { WarningActs, WarningBox } from '../ui/WarningBox.tsx';
 
 /** What is asked about the entries of one part of the sheet: the likely reading is one act away, and so is "it is right". */
 export function Questions({ about }: { about: readonly string[] }) {
   const { answer } = useSheet();
-  const form = useSheetForm();
   const change = useSheetChange();
-  const input = useWatch({ control: form.control, name: 'worksheet' });
+  const input = useSheet().worksheet;
   const asked = questionsOf({ input, ...answer }).filter(({ field }) => about.some((part) => field.startsWith(part))); // prettier-ignore
   return asked.map(({ id, text, likely }) => (
     <WarningBox key={id} marginTop="10px" data-noprint>

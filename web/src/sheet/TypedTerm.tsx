@@ -1,10 +1,10 @@
 import type { Origin } from '@steady-scatter/core/working';
-import type { ReactNode } from 'react';
+import { memo, type ReactNode } from 'react';
 import { useController, type FieldPathByValue } from 'react-hook-form';
 import { errorId } from '../ui/FieldErrors.tsx';
 import { TermInput } from '../ui/TermInput.tsx';
 import type { SheetForm } from './sheetForms.ts';
-import { useSheet } from './sheet.tsx';
+import { useSheet, type Sheet } from './sheet.tsx';
 
 interface Props {
   /** Path of the text in the form; without `worksheet.` it is the path of its error. */
@@ -19,16 +19,26 @@ interface Props {
   onSettled?(): void;
 }
 
-/** A term of the open sheet that is typed in place; its error waits for a pause in the typing. */
-export function TypedTerm({ name, onTyped, onSettled, ...rest }: Props) {
+interface FieldProps extends Props, Pick<Sheet, 'typingIn' | 'doneTyping'> {
+  path: string;
+  errorId: string | undefined;
+}
+
+/** The field itself: not drawn anew when something else of the sheet comes to another result. */
+const TermField = memo(function TermFieldOf({
+  name,
+  path,
+  typingIn,
+  doneTyping,
+  onTyped,
+  onSettled,
+  ...rest
+}: FieldProps) {
   const { field } = useController<SheetForm, typeof name>({ name });
-  const { errorAt, typingIn, doneTyping } = useSheet();
-  const path = name.replace('worksheet.', '');
   return (
     <TermInput
       {...rest}
       {...field}
-      errorId={errorId(errorAt(path))}
       onChange={(event) => {
         typingIn(path);
         field.onChange(event);
@@ -39,6 +49,21 @@ export function TypedTerm({ name, onTyped, onSettled, ...rest }: Props) {
         doneTyping();
         onSettled?.();
       }}
+    />
+  );
+});
+
+/** A term of the open sheet that is typed in place; its error waits for a pause in the typing. */
+export function TypedTerm(props: Props) {
+  const { errorAt, typingIn, doneTyping } = useSheet();
+  const path = props.name.replace('worksheet.', '');
+  return (
+    <TermField
+      {...props}
+      path={path}
+      errorId={errorId(errorAt(path))}
+      typingIn={typingIn}
+      doneTyping={doneTyping}
     />
   );
 }

@@ -1,5 +1,5 @@
 import type { InputError } from '@steady-scatter/core/errors';
-import { answerWorksheet, type WorksheetAnswer } from '@steady-scatter/core/worksheet';
+import { answerWorksheet, type WorksheetAnswer, type WorksheetInput } from '@steady-scatter/core/worksheet';
 import {
   createContext,
   use,
@@ -13,11 +13,14 @@ import {
 } from 'react';
 import { FormProvider, useFormContext, useWatch, type UseFormReturn } from 'react-hook-form';
 import { usePreferences } from '../settings/PreferencesProvider.tsx';
+import { useShared } from '../ui/useShared.ts';
 import type { SheetForm } from './sheetForms.ts';
 
 /** What every part of an open sheet shares: the live answer, and errors that are ready to be said. */
 export interface Sheet {
   readonly answer: WorksheetAnswer;
+  /** What the answer is of: on a large sheet a moment behind what is being typed. */
+  readonly worksheet: WorksheetInput;
   /** The error of a field, unless somebody is typing in it right now. */
   errorAt(field: string): InputError | undefined;
   /** Marks a field as being typed in: its error waits until the typing pauses. */
@@ -52,22 +55,23 @@ function useTyping() {
 
 /** Works the sheet out at each keystroke and shares the answer. */
 export function SheetProvider({ form, children }: { form: UseFormReturn<SheetForm>; children: ReactNode }) {
-  const typed = useWatch({ control: form.control, name: 'worksheet' });
+  const typed = useShared(useWatch({ control: form.control, name: 'worksheet' }));
   // On a large sheet a key is shown at once; what it comes to follows, and gives way to the next key.
   const resting = useDeferredValue(typed);
   const worksheet = typed.areas.length > MANY_AREAS ? resting : typed;
   const { units } = usePreferences().preferences;
   const { field: quiet, typingIn, doneTyping } = useTyping();
-  const answer = useMemo(() => answerWorksheet(worksheet, units), [worksheet, units]);
+  const answer = useShared(useMemo(() => answerWorksheet(worksheet, units), [worksheet, units]));
   const sheet = useMemo<Sheet>(
     () => ({
       answer,
+      worksheet,
       errorAt: (field) =>
         field === quiet ? undefined : answer.errors.find((error) => error.field === field),
       typingIn,
       doneTyping,
     }),
-    [answer, quiet, typingIn, doneTyping],
+    [answer, worksheet, quiet, typingIn, doneTyping],
   );
   return (
     <FormProvider {...form}>

@@ -1,5 +1,6 @@
 import { UNITS } from '@steady-scatter/core/quantities';
 import type { ShownIn } from '@steady-scatter/core/worksheet';
+import { useMemo } from 'react';
 import { useWatch } from 'react-hook-form';
 import { MASS_CHOICES, RATE_CHOICES, symbolOf, VOLUME_CHOICES, VOLUME_RATE_CHOICES } from '../units/units.ts';
 import { AREA_CHOICES } from '../units/areas.ts';
@@ -19,9 +20,13 @@ export function useShowIn(kind: keyof ShownIn): ShowIn {
   const form = useSheetForm();
   const { kind: measures } = UNITS[useSheet().answer.units[kind]];
   const shownIn = useWatch({ control: form.control, name: 'worksheet.shownIn' });
-  return {
-    chosen: shownIn[kind],
-    options: CHOICES[measures as keyof typeof CHOICES].map((id) => ({ id, symbol: symbolOf(id) })),
-    onPick: (id) => form.setValue('worksheet.shownIn', { ...shownIn, [kind]: id }, { shouldDirty: true }),
-  };
+  const chosen = shownIn[kind];
+  return useMemo(
+    () => ({
+      chosen,
+      options: CHOICES[measures as keyof typeof CHOICES].map((id) => ({ id, symbol: symbolOf(id) })),
+      onPick: (id) => form.setValue(`worksheet.shownIn.${kind}`, id as never, { shouldDirty: true }),
+    }),
+    [chosen, measures, kind, form],
+  );
 }

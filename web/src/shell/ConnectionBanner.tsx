@@ -101,7 +101,7 @@ export function ConnectionBanner() {
       {!holds && (
         <Strip>
           This device cannot hold what you type: its storage is full or not allowed. Do not close this page
-          before everything is kept.
+          before everything is saved.
         </Strip>
       )}
       {clockIsWrong && (

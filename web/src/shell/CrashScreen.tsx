@@ -17,7 +17,7 @@ export function CrashScreen({ error }: Pick<FallbackProps, 'error'>) {
     >
       <title>Something broke · Steady Scatter</title>
       <chakra.h1 fontSize="26px" fontWeight="bold" marginBottom="10px">
-        {outOfDate ? 'A newer version is there' : 'This screen broke'}
+        {outOfDate ? 'New version available' : 'This screen broke'}
       </chakra.h1>
       <Box marginBottom="22px">
         What you typed is held in this browser. Load the page again to go on from there.

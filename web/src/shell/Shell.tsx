@@ -5,6 +5,7 @@ import { useLocation, useNavigate } from 'react-router';
 import { useCommandRegistry, useCommands } from '../commands/CommandsProvider.tsx';
 import { connectionStore } from '../api/connection.ts';
 import { usePreferences } from '../settings/PreferencesProvider.tsx';
+import { useNotices } from '../notices/notices.tsx';
 import { CrashScreen } from './CrashScreen.tsx';
 import { ConnectionBanner } from './ConnectionBanner.tsx';
 import { PairScreen } from './PairScreen.tsx';
@@ -29,10 +30,12 @@ function useShellActs() {
   const navigate = useNavigate();
   const { open } = useCommandRegistry();
   const { isNight, change } = usePreferences();
+  const { undoLast } = useNotices();
   useCommands([
     { id: 'go-to', label: 'Go to a job, an area or an act', keys: 'Ctrl+K', run: () => open('go-to') },
     { id: 'find', label: 'Go to, with one key', keys: '/', run: () => open('go-to') },
     { id: 'new', label: 'New sheet', keys: 'n', run: () => void navigate('/') },
+    { id: 'quick-test', label: 'Quick test', keys: 'q', run: () => void navigate('/bench/quick') },
     { id: 'jobs', label: 'Jobs', keys: 'j', run: () => void navigate('/jobs') },
     { id: 'shelf', label: 'Shelf', keys: 's', run: () => void navigate('/shelf') },
     {
@@ -41,6 +44,7 @@ function useShellActs() {
       keys: 't',
       run: () => change({ theme: isNight ? 'day' : 'night' }),
     },
+    { id: 'undo-last', label: 'Undo', keys: 'Ctrl+Z', restsWhileTyping: true, run: () => void undoLast() },
     { id: 'settings', label: 'Settings', keys: ',', run: () => open('settings') },
     { id: 'shortcuts', label: 'List the shortcuts', keys: '?', run: () => open('shortcuts') },
   ]);

@@ -9,6 +9,7 @@ import {
   type Surface,
 } from '@steady-scatter/core/ground';
 import type { AreaUnit } from '@steady-scatter/core/quantities';
+import { asChoice } from '../documents/fields.ts';
 import { Choice } from '../ui/Choice.tsx';
 import { Fields, NotesField } from '../ui/formParts.tsx';
 import { Section } from '../ui/Section.tsx';
@@ -19,8 +20,8 @@ const choices = <Id extends string>(table: Readonly<Record<Id, string>>) =>
   (Object.keys(table) as Id[]).map((id) => ({ id, label: table[id] }));
 
 const HOLDS = [
-  { id: 'sum', label: 'a sum sheet' },
-  { id: 'placed', label: 'a placed drawing' },
+  { id: 'sum', label: 'added up' },
+  { id: 'placed', label: 'placed on a plan' },
 ] as const satisfies readonly { id: LayoutMode; label: string }[];
 const TREATED = [
   { id: 'yes', label: 'yes' },
@@ -28,30 +29,15 @@ const TREATED = [
 ] as const;
 
 /** What an area is, besides its size. */
-export function AreaFacts({ area, paces, onChange }: AreaProps & { paces: PacesResult }) {
+export function AreaFacts({ area, paces, bind, onChange }: AreaProps & { paces: PacesResult }) {
   return (
     <Section heading="What it is">
       <Fields>
-        <Choice<Surface>
-          label="Surface"
-          value={area.surface}
-          options={choices(SURFACES)}
-          onChange={(surface) => onChange({ ...area, surface }, 'surface')}
-        />
-        <Choice<Slope>
-          label="Slope"
-          value={area.slope}
-          options={choices(SLOPES)}
-          onChange={(slope) => onChange({ ...area, slope }, 'slope')}
-        />
-        <Choice
-          label="Treated"
-          value={area.treated ? 'yes' : 'no'}
-          options={TREATED}
-          onChange={(treated) => onChange({ ...area, treated: treated === 'yes' }, 'treated')}
-        />
+        <Choice<Surface> label="Surface" options={choices(SURFACES)} {...bind('surface')} />
+        <Choice<Slope> label="Slope" options={choices(SLOPES)} {...bind('slope')} />
+        <Choice label="Treated" options={TREATED} {...asChoice(bind('treated'), 'yes', 'no')} />
         <Choice<LayoutMode>
-          label="Held as"
+          label="Parts"
           value={area.layoutMode}
           options={HOLDS}
           onChange={(layoutMode) => {
@@ -62,18 +48,9 @@ export function AreaFacts({ area, paces, onChange }: AreaProps & { paces: PacesR
             onChange({ ...area, layoutMode, parts }, 'layoutMode');
           }}
         />
-        <Choice<AreaUnit>
-          label="Size shown in"
-          value={area.shownIn}
-          options={SIZE_CHOICES}
-          onChange={(shownIn) => onChange({ ...area, shownIn }, 'shownIn')}
-        />
+        <Choice<AreaUnit> label="Size shown in" options={SIZE_CHOICES} {...bind('shownIn')} />
       </Fields>
-      <NotesField
-        label="Notes on this area"
-        value={area.notes}
-        onChange={(notes) => onChange({ ...area, notes }, 'notes')}
-      />
+      <NotesField label="Notes on this area" {...bind('notes')} />
     </Section>
   );
 }

@@ -12,6 +12,7 @@ import {
 import { bandText, MISSING } from '@steady-scatter/core/working';
 import { Trash2 } from 'lucide-react';
 import { Suspense, useDeferredValue, useMemo, useState } from 'react';
+import { fieldsOfPart, type FieldsOf } from '../documents/fields.ts';
 import { FieldErrors } from '../ui/FieldErrors.tsx';
 import { goOnWithEnter } from '../ui/goOnWithEnter.ts';
 import { BigNumber } from '../ui/BigNumber.tsx';
@@ -27,14 +28,14 @@ import { usePartActs } from './usePartActs.ts';
 
 const AreaDrawing = lazyPart(() => import('./drawing/AreaDrawing.tsx'));
 
-export interface AreaProps {
+export interface AreaProps extends FieldsOf<SiteAreaInput> {
   area: SiteAreaInput;
   /** Error at a path within the area. */
   errorAt(path: string): InputError | undefined;
   onChange(area: SiteAreaInput, about: string): void;
 }
 
-interface Props extends AreaProps {
+interface Props extends Pick<AreaProps, 'area' | 'errorAt' | 'onChange'> {
   paces: PacesResult;
   history: { readonly can: { undo: boolean; redo: boolean }; undo(): void; redo(): void };
   onRemove(): void;
@@ -75,7 +76,10 @@ export function AreaSheet({ area: kept, paces, errorAt, onChange, onRemove, hist
   const line = useMemo(() => measuredLine(area, reading), [area, reading]);
   const acts = usePartActs({ area: kept, paces, onChange, choose: setChosen });
   // What a drag does not change is not drawn anew at each step of it.
-  const props = useMemo(() => ({ area: kept, errorAt, onChange }), [kept, errorAt, onChange]);
+  const props = useMemo(
+    () => ({ area: kept, errorAt, onChange, ...fieldsOfPart(kept, onChange, errorAt) }),
+    [kept, errorAt, onChange],
+  );
   const facts = useMemo(() => <AreaFacts {...props} paces={paces} />, [props, paces]);
   const edges = useMemo(() => <EdgesSection {...props} />, [props]);
   const quick = useMemo(() => <QuickAdd onAdd={acts.addQuick} onShape={acts.addShape} />, [acts]);
@@ -96,9 +100,8 @@ export function AreaSheet({ area: kept, paces, errorAt, onChange, onRemove, hist
             label="Name of the area"
             placeholder="Front lawn"
             maxLength={120}
-            value={area.name}
             data-flow
-            onChange={(name) => onChange({ ...kept, name }, 'name')}
+            {...props.bind('name')}
           />
         </Box>
         <Section heading="Parts, as you would call them out">
@@ -116,7 +119,7 @@ export function AreaSheet({ area: kept, paces, errorAt, onChange, onRemove, hist
           <Section heading={line.label}>
             <WorkingLine
               working={line}
-              names={{ ...names, area: 'Size', treatable: 'Treatable', heldBack: 'Held back' }}
+              names={{ ...names, area: 'Size', treatable: 'Treatable', heldBack: 'Buffer (not treated)' }}
               size="plain"
             />
           </Section>

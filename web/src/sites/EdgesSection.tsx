@@ -25,17 +25,9 @@ interface RowProps extends AreaProps {
   at: number;
 }
 
-function EdgeRow({ edge, at, area, errorAt, onChange }: RowProps) {
-  const set = (more: Partial<EdgeInput>, about: string) =>
-    onChange({ ...area, edges: area.edges.with(at, { ...edge, ...more }) }, `${edge.id}.${about}`);
-  const field = (name: 'from' | 'to' | 'length' | 'buffer', label: string, placeholder: string) => (
-    <LabelledField
-      label={label}
-      placeholder={placeholder}
-      value={edge[name]}
-      error={errorAt(`edges.${at}.${name}`)}
-      onChange={(text) => set({ [name]: text }, name)}
-    />
+function EdgeRow({ edge, at, area, errorAt, bind, field, set, removeAt }: RowProps) {
+  const text = (name: 'from' | 'to' | 'length' | 'buffer', label: string, placeholder: string) => (
+    <LabelledField label={label} placeholder={placeholder} {...field(`edges.${at}.${name}`)} />
   );
   return (
     <Box borderBottomWidth="1px" borderColor="line" paddingY="8px">
@@ -45,30 +37,20 @@ function EdgeRow({ edge, at, area, errorAt, onChange }: RowProps) {
         gridTemplateColumns="repeat(auto-fill, minmax(132px, 1fr))"
         alignItems="start"
       >
-        <Choice<EdgeKind>
-          label="Beyond it"
-          value={edge.kind}
-          options={OF}
-          onChange={(kind) => set({ kind }, 'kind')}
-        />
-        <Choice<Along>
-          label="Where"
-          value={edge.along}
-          options={WHERE}
-          onChange={(along) => set({ along }, 'along')}
-        />
+        <Choice<EdgeKind> label="Borders on" options={OF} {...bind(`edges.${at}.kind`)} />
+        <Choice<Along> label="Where" options={WHERE} {...bind(`edges.${at}.along`)} />
         {edge.along === 'side' && area.parts.length > 1 && (
           <Choice
             label="Of which part"
             value={edge.part || (area.parts[0]?.id ?? '')}
             options={area.parts.map((part) => ({ id: part.id, label: partText(part) }))}
-            onChange={(part) => set({ part }, 'part')}
+            onChange={(part) => set(`edges.${at}.part`, part)}
           />
         )}
-        {edge.along === 'side' && field('from', 'From corner', '1')}
-        {edge.along === 'side' && field('to', 'To corner', '2')}
-        {edge.along === 'length' && field('length', 'Length of this edge', '60 ft')}
-        {field('buffer', 'Distance to keep', 'none')}
+        {edge.along === 'side' && text('from', 'From corner', '1')}
+        {edge.along === 'side' && text('to', 'To corner', '2')}
+        {edge.along === 'length' && text('length', 'Length of this edge', '60 ft')}
+        {text('buffer', 'Distance to keep', 'none')}
         <Box alignSelf="end">
           <IconButton
             aria-label={`Remove the edge to ${EDGE_KINDS[edge.kind]}`}
@@ -76,7 +58,7 @@ function EdgeRow({ edge, at, area, errorAt, onChange }: RowProps) {
             color="ink.soft"
             minWidth="44px"
             minHeight="44px"
-            onClick={() => onChange({ ...area, edges: area.edges.toSpliced(at, 1) }, '')}
+            onClick={() => removeAt('edges', at)}
           >
             <Trash2 size={18} />
           </IconButton>
@@ -89,9 +71,7 @@ function EdgeRow({ edge, at, area, errorAt, onChange }: RowProps) {
 
 /** Edges that matter, with the distance to keep from each. */
 export function EdgesSection(props: AreaProps) {
-  const { area, onChange } = props;
-  const add = () =>
-    onChange({ ...area, edges: [...area.edges, blankEdge(newId(), lengthUnitFor(area.shownIn))] }, '');
+  const { area, add } = props;
   return (
     <Section
       heading="Edges that matter: water, drains, pavement, neighbours"
@@ -105,7 +85,7 @@ export function EdgesSection(props: AreaProps) {
         minHeight="44px"
         marginLeft="-12px"
         disabled={area.edges.length >= 40}
-        onClick={add}
+        onClick={() => add('edges', blankEdge(newId(), lengthUnitFor(area.shownIn)))}
       >
         <Plus size={18} /> Add an edge
       </Button>

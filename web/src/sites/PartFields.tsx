@@ -6,22 +6,26 @@ import {
   shapeOf,
   type BoundaryInput,
   type MeasuredBy,
-  type PartInput,
   type Placing,
+  type PartInput,
   type ShapeKind,
   type ShapeInput,
 } from '@steady-scatter/core/ground';
 import { fromSi, readNumber, showExact, toSi, UNITS, type LengthUnit } from '@steady-scatter/core/quantities';
 import { useState } from 'react';
+import { asChoice, fieldsOfPart, type FieldsOf } from '../documents/fields.ts';
 import { Choice } from '../ui/Choice.tsx';
+import { sentence } from '../ui/sentence.ts';
 import { LabelledField } from '../ui/LabelledField.tsx';
 import { LENGTH_CHOICES } from './units.ts';
+
+type OnChange = (part: PartInput, about: string) => void;
 
 interface Props {
   part: PartInput;
   isPlaced: boolean;
   errorAt(path: string): InputError | undefined;
-  onChange(part: PartInput, about: string): void;
+  onChange: OnChange;
 }
 
 const SIGNS = [
@@ -50,8 +54,6 @@ function nameOf(kind: ShapeKind, at: number): string {
   const nth = Math.floor((at - repeats.from) / names.length) + 1;
   return `${names[(at - repeats.from) % names.length]} ${nth}`;
 }
-
-const sentence = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 
 /** A list grows by one more empty entry as its last one is typed. */
 function grown(kind: ShapeKind, lengths: readonly string[]): readonly string[] {
@@ -97,62 +99,54 @@ function PlaceField({
 }
 
 /** Where a part lies on a placed drawing, typed. */
-function PlacingFields({ part, onChange }: Pick<Props, 'part' | 'onChange'>) {
-  const { symbol } = UNITS[part.unit];
-  const set = (more: Partial<Placing>) => onChange({ ...part, at: { ...part.at, ...more } }, 'at');
+function PlacingFields({ unit, at, set }: FieldsOf<Placing> & { unit: LengthUnit; at: Placing }) {
+  const { symbol } = UNITS[unit];
   return (
     <Narrow>
       <PlaceField
         label="To the right"
         unit={symbol}
-        value={fromSi(part.at.x, part.unit)}
-        onSet={(x) => set({ x: toSi(x, part.unit) })}
+        value={fromSi(at.x, unit)}
+        onSet={(x) => set('x', toSi(x, unit))}
       />
       <PlaceField
         label="Upwards"
         unit={symbol}
-        value={fromSi(part.at.y, part.unit)}
-        onSet={(y) => set({ y: toSi(y, part.unit) })}
+        value={fromSi(at.y, unit)}
+        onSet={(y) => set('y', toSi(y, unit))}
       />
-      <PlaceField label="Turned left" unit="°" value={part.at.turn} onSet={(turn) => set({ turn })} />
+      <PlaceField label="Turned left" unit="°" value={at.turn} onSet={(turn) => set('turn', turn)} />
     </Narrow>
   );
 }
 
-function BoundaryFields({ part, errorAt, onChange }: Omit<Props, 'part'> & { part: BoundaryInput }) {
+function BoundaryFields({ bind, field }: FieldsOf<BoundaryInput>) {
   return (
     <Narrow>
-      <Choice
-        label="This part"
-        value={part.cut ? 'cut' : 'add'}
-        options={SIGNS}
-        onChange={(sign) => onChange({ ...part, cut: sign === 'cut' }, 'cut')}
-      />
-      <LabelledField
-        label="A point may be off by"
-        placeholder="3 m"
-        value={part.off}
-        error={errorAt('off')}
-        onChange={(off) => onChange({ ...part, off }, 'off')}
-      />
+      <Choice label="This part" options={SIGNS} {...asChoice(bind('cut'), 'cut', 'add')} />
+      <LabelledField label="A point may be off by" placeholder="3 m" {...field('off')} />
     </Narrow>
   );
 }
 
-function ShapeFields({ part, errorAt, onChange }: Omit<Props, 'part'> & { part: ShapeInput }) {
+function ShapeFields({
+  part,
+  bind,
+  field,
+  onChange,
+}: FieldsOf<ShapeInput> & { part: ShapeInput; onChange: OnChange }) {
   const { symbol } = UNITS[part.unit];
   return (
     <>
       <Narrow>
-        {part.lengths.map((length, at) => (
+        {part.lengths.map((_, at) => (
           <LabelledField
             // oxlint-disable-next-line react/no-array-index-key -- the place in the list is what the length is
             key={at}
             label={sentence(nameOf(part.kind, at))}
             unit={part.kind === 'walk' && at % 2 === 1 ? '°' : part.by === 'paces' ? 'paces' : symbol}
-            value={length}
             data-flow
-            error={errorAt(`lengths.${at}`)}
+            {...field(`lengths.${at}`)}
             onChange={(text) =>
               onChange({ ...part, lengths: grown(part.kind, part.lengths.with(at, text)) }, `lengths.${at}`)
             }
@@ -160,38 +154,17 @@ function ShapeFields({ part, errorAt, onChange }: Omit<Props, 'part'> & { part: 
         ))}
       </Narrow>
       <Narrow>
-        <Choice
-          label="This part"
-          value={part.cut ? 'cut' : 'add'}
-          options={SIGNS}
-          onChange={(sign) => onChange({ ...part, cut: sign === 'cut' }, 'cut')}
-        />
+        <Choice label="This part" options={SIGNS} {...asChoice(bind('cut'), 'cut', 'add')} />
         <Choice<ShapeKind>
           label="Shape"
           value={part.kind}
           options={KINDS}
           onChange={(kind) => onChange(asKind(part, kind), 'kind')}
         />
-        <Choice<MeasuredBy>
-          label="Measured"
-          value={part.by}
-          options={BY}
-          onChange={(by) => onChange({ ...part, by }, 'by')}
-        />
-        <Choice<LengthUnit>
-          label="Bare lengths in"
-          value={part.unit}
-          options={LENGTH_CHOICES}
-          onChange={(unit) => onChange({ ...part, unit }, 'unit')}
-        />
+        <Choice<MeasuredBy> label="Measured" options={BY} {...bind('by')} />
+        <Choice<LengthUnit> label="Length unit" options={LENGTH_CHOICES} {...bind('unit')} />
         {part.by === 'estimate' && (
-          <LabelledField
-            label="It may be off by"
-            placeholder="20 %"
-            value={part.within}
-            error={errorAt('within')}
-            onChange={(within) => onChange({ ...part, within }, 'within')}
-          />
+          <LabelledField label="It may be off by" placeholder="20 %" {...field('within')} />
         )}
       </Narrow>
     </>
@@ -200,15 +173,20 @@ function ShapeFields({ part, errorAt, onChange }: Omit<Props, 'part'> & { part: 
 
 /** The lengths of a part and how they were found. */
 export function PartFields({ part, isPlaced, errorAt, onChange }: Props) {
-  const props = { isPlaced, errorAt, onChange };
   return (
     <Box display="grid" gap="10px" padding="8px 8px 16px">
       {part.kind === 'boundary' ? (
-        <BoundaryFields part={part} {...props} />
+        <BoundaryFields {...fieldsOfPart(part, onChange, errorAt)} />
       ) : (
-        <ShapeFields part={part} {...props} />
+        <ShapeFields part={part} onChange={onChange} {...fieldsOfPart(part, onChange, errorAt)} />
       )}
-      {isPlaced && <PlacingFields part={part} onChange={onChange} />}
+      {isPlaced && (
+        <PlacingFields
+          unit={part.unit}
+          at={part.at}
+          {...fieldsOfPart(part.at, (at) => onChange({ ...part, at }, 'at'), errorAt)}
+        />
+      )}
     </Box>
   );
 }

@@ -1,6 +1,6 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { lengthUnitFor } from '@steady-scatter/core/fields';
-import { showLength, type RowsResult, type RowsInput } from '@steady-scatter/core/ground';
+import { showLength, type RowsResult } from '@steady-scatter/core/ground';
 import { UNITS, type AreaUnit } from '@steady-scatter/core/quantities';
 import { MISSING } from '@steady-scatter/core/working';
 import { Choice } from '../ui/Choice.tsx';
@@ -17,36 +17,23 @@ const SPACING_METHODS = [
 ] as const satisfies readonly { id: keyof RowsResult; words: string }[];
 
 /** Row length, in each way that is known; only where there are rows. */
-export function RowsSection({ area, rows, errorAt, onChange }: AreaProps & { rows: RowsResult }) {
+export function RowsSection({ area, rows, bind, field }: AreaProps & { rows: RowsResult }) {
   const input = area.rows;
   const isTyped = [input.spacing, input.own, input.count, input.length].some((text) => text !== '');
   if (area.surface !== 'row-crop' && !isTyped) return null;
   const unit = lengthUnitFor(area.shownIn);
-  const field = (name: 'spacing' | 'own' | 'count' | 'length', label: string, placeholder: string) => (
-    <LabelledField
-      label={label}
-      placeholder={placeholder}
-      value={input[name]}
-      error={errorAt(`rows.${name}`)}
-      onChange={(text) =>
-        onChange({ ...area, rows: { ...input, [name]: text } satisfies RowsInput }, `rows.${name}`)
-      }
-    />
+  const text = (name: 'spacing' | 'own' | 'count' | 'length', label: string, placeholder: string) => (
+    <LabelledField label={label} placeholder={placeholder} {...field(`rows.${name}`)} />
   );
   const known = SPACING_METHODS.filter(({ id }) => rows[id] !== null);
   return (
     <Section heading="Rows">
       <Fields>
-        {field('spacing', 'Between two rows', '1.5 m')}
-        {field('count', 'Number of rows', '24')}
-        {field('length', 'Length of a row', '46 m')}
-        {field('own', `Your own figure, row length on each ${UNITS[input.per].symbol}`, '6600 m')}
-        <Choice<AreaUnit>
-          label="Own figure is on each"
-          value={input.per}
-          options={SIZE_CHOICES}
-          onChange={(per) => onChange({ ...area, rows: { ...input, per } }, 'rows.per')}
-        />
+        {text('spacing', 'Row spacing', '1.5 m')}
+        {text('count', 'Number of rows', '24')}
+        {text('length', 'Length of a row', '46 m')}
+        {text('own', `Your own figure, row length on each ${UNITS[input.per].symbol}`, '6600 m')}
+        <Choice<AreaUnit> label="Own figure is on each" options={SIZE_CHOICES} {...bind('rows.per')} />
       </Fields>
       {known.length > 0 && (
         <chakra.dl marginTop="10px" fontSize="17px">

@@ -1,5 +1,4 @@
 import { Box, Button } from '@chakra-ui/react';
-import type { InputError } from '@steady-scatter/core/errors';
 import { lengthUnitFor } from '@steady-scatter/core/fields';
 import {
   showLength,
@@ -10,6 +9,7 @@ import {
   type WrittenFormat,
 } from '@steady-scatter/core/ground';
 import { showNumber, type LengthUnit } from '@steady-scatter/core/quantities';
+import type { FieldsOf } from '../documents/fields.ts';
 import { Choice } from '../ui/Choice.tsx';
 import { Fields, NotesField } from '../ui/formParts.tsx';
 import { LabelledField } from '../ui/LabelledField.tsx';
@@ -18,11 +18,9 @@ import { saveFile } from '../ui/saveFile.ts';
 import { Section } from '../ui/Section.tsx';
 import { LENGTH_CHOICES } from './units.ts';
 
-interface Props {
+interface Props extends FieldsOf<SiteInput> {
   input: SiteInput;
   reading: SiteResult;
-  errorAt(field: string): InputError | undefined;
-  onChange(next: SiteInput, about: string): void;
 }
 
 const Said = ({ children }: { children: React.ReactNode }) => (
@@ -32,45 +30,27 @@ const Said = ({ children }: { children: React.ReactNode }) => (
 );
 
 /** One's own pace and wheel, from a line of known length. */
-function PaceSection({ input, reading: { paces }, errorAt, onChange }: Props) {
-  const { pace } = input;
-  const set = (more: Partial<SiteInput['pace']>, about: string) =>
-    onChange({ ...input, pace: { ...pace, ...more } }, `pace.${about}`);
+function PaceSection({ input, reading: { paces }, bind, field }: Props) {
   const lengthUnit = lengthUnitFor(input.areas[0]?.shownIn ?? 'm2');
   const walked = paces.pace;
   return (
     <Section heading="Your pace and your wheel" noPrint>
       <Fields>
-        <LabelledField
-          label="A line of known length"
-          placeholder="100 ft"
-          value={pace.line}
-          error={errorAt('pace.line')}
-          onChange={(line) => set({ line }, 'line')}
-        />
-        <Choice<LengthUnit>
-          label="Bare lengths here are in"
-          value={pace.unit}
-          options={LENGTH_CHOICES}
-          onChange={(unit) => set({ unit }, 'unit')}
-        />
-        {pace.walks.map((walk, at) => (
+        <LabelledField label="A line of known length" placeholder="100 ft" {...field('pace.line')} />
+        <Choice<LengthUnit> label="Length unit" options={LENGTH_CHOICES} {...bind('pace.unit')} />
+        {input.pace.walks.map((_, at) => (
           <LabelledField
             // oxlint-disable-next-line react/no-array-index-key -- the walk's number is its identity
             key={at}
             label={`Paces on walk ${at + 1}`}
-            value={walk}
             inputMode="decimal"
-            error={errorAt(`pace.walks.${at}`)}
-            onChange={(text) => set({ walks: pace.walks.with(at, text) }, `walks.${at}`)}
+            {...field(`pace.walks.${at}`)}
           />
         ))}
         <LabelledField
           label="What the wheel shows for the line"
           placeholder="as the line"
-          value={pace.wheel}
-          error={errorAt('pace.wheel')}
-          onChange={(wheel) => set({ wheel }, 'wheel')}
+          {...field('pace.wheel')}
         />
       </Fields>
       {walked && (
@@ -90,10 +70,8 @@ function PaceSection({ input, reading: { paces }, errorAt, onChange }: Props) {
 }
 
 /** Where the site lies, and the site as a file. */
-function PlaceSection({ input, reading, errorAt, onChange }: Props) {
+function PlaceSection({ input, reading, field }: Props) {
   const notices = useNotices();
-  const set = (more: Partial<SiteInput['place']>, about: string) =>
-    onChange({ ...input, place: { ...input.place, ...more } }, `place.${about}`);
   const save = (format: WrittenFormat) => {
     if (!reading.place) {
       document.querySelector<HTMLElement>('#site-place input')?.focus();
@@ -106,20 +84,8 @@ function PlaceSection({ input, reading, errorAt, onChange }: Props) {
   return (
     <Section id="site-place" heading="Where the zero of the drawing lies" noPrint>
       <Fields>
-        <LabelledField
-          label="Latitude, degrees"
-          placeholder="47.4012"
-          value={input.place.lat}
-          error={errorAt('place.lat')}
-          onChange={(lat) => set({ lat }, 'lat')}
-        />
-        <LabelledField
-          label="Longitude, degrees"
-          placeholder="-31.2043"
-          value={input.place.lon}
-          error={errorAt('place.lon')}
-          onChange={(lon) => set({ lon }, 'lon')}
-        />
+        <LabelledField label="Latitude, degrees" placeholder="47.4012" {...field('place.lat')} />
+        <LabelledField label="Longitude, degrees" placeholder="-31.2043" {...field('place.lon')} />
       </Fields>
       <Box display="flex" flexWrap="wrap" gap="8px" alignItems="center" marginTop="10px">
         <Box color="ink.soft" fontSize="15px">
@@ -137,16 +103,11 @@ function PlaceSection({ input, reading, errorAt, onChange }: Props) {
 
 /** What belongs to a site as a whole. */
 export function SiteFacts(props: Props) {
-  const { input, onChange } = props;
   return (
     <Box maxWidth="1100px" marginTop="28px" borderTopWidth="1px" borderColor="line" paddingTop="18px">
       <PaceSection {...props} />
       <PlaceSection {...props} />
-      <NotesField
-        label="Notes on the site"
-        value={input.notes}
-        onChange={(notes) => onChange({ ...input, notes }, 'notes')}
-      />
+      <NotesField label="Notes on the site" {...props.bind('notes')} />
     </Box>
   );
 }

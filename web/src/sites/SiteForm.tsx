@@ -14,6 +14,7 @@ import { Suspense, useMemo, useState } from 'react';
 import { v7 as newId } from 'uuid';
 import { useCommands } from '../commands/CommandsProvider.tsx';
 import type { DocFormProps } from '../documents/DocPage.tsx';
+import { fieldsOfPart } from '../documents/fields.ts';
 import { useSystem } from '../settings/useSystem.ts';
 import { LabelledField } from '../ui/LabelledField.tsx';
 import { useNotices } from '../notices/notices.tsx';
@@ -135,6 +136,7 @@ export function SiteForm({
 }: DocFormProps<SiteInput> & { isSample: boolean }) {
   const history = useHistory(input, onChange);
   const areas = useAreas(input, history.change, history.undo);
+  const fields = fieldsOfPart(input, history.change, errorAt);
   const reading = useMemo(() => evaluateSite(input), [input]);
   const [importing, setImporting] = useState(false);
   useCommands([
@@ -148,13 +150,7 @@ export function SiteForm({
     <>
       <Box display="flex" flexWrap="wrap" gap="6px 28px" alignItems="end" marginBottom="10px">
         <Box flex="0 1 420px">
-          <LabelledField
-            label="Name of the site"
-            placeholder="Lake front park"
-            value={input.name}
-            error={errorAt('name')}
-            onChange={(name) => history.change({ ...input, name }, 'name')}
-          />
+          <LabelledField label="Name of the site" placeholder="Lake front park" {...fields.field('name')} />
         </Box>
         <PlanAct site={input} isSample={isSample} />
         <SiteTotal reading={reading} input={input} />
@@ -204,7 +200,7 @@ export function SiteForm({
           onRemove={areas.remove}
         />
       )}
-      <SiteFacts input={input} reading={reading} errorAt={errorAt} onChange={history.change} />
+      <SiteFacts {...fields} input={input} reading={reading} />
     </>
   );
 }

@@ -9,6 +9,7 @@ import {
 import { UNITS } from '@steady-scatter/core/quantities';
 import { Link } from 'react-router';
 import { DocPage, type DocFormProps } from '../documents/DocPage.tsx';
+import { isWrongAt } from '../documents/fields.ts';
 import { useDocs } from '../documents/docs.ts';
 import { SITES } from '../kinds/useSites.ts';
 import { RATE_CHOICES } from '../units/units.ts';
@@ -16,6 +17,7 @@ import { usePreferences } from '../settings/PreferencesProvider.tsx';
 import { Choice } from '../ui/Choice.tsx';
 import { LabelledField } from '../ui/LabelledField.tsx';
 import { Section } from '../ui/Section.tsx';
+import { StatedDefault } from '../ui/StatedDefault.tsx';
 import { today } from '../ui/today.ts';
 import { Fields, NotesField } from '../ui/formParts.tsx';
 import { SOIL_TESTS } from '../kinds/useSoilTests.ts';
@@ -27,7 +29,7 @@ const FORMS = [
 ] as const;
 
 /** The site or the area that was sampled, where it is measured here. */
-function GroundChoice({ input, onChange }: Pick<DocFormProps<SoilTestInput>, 'input' | 'onChange'>) {
+function GroundChoice({ input, set }: Pick<DocFormProps<SoilTestInput>, 'input' | 'set'>) {
   const { data: sites = [] } = useDocs(SITES);
   const value = input.site === '' ? '' : `${input.site}/${input.area}`;
   return (
@@ -43,48 +45,39 @@ function GroundChoice({ input, onChange }: Pick<DocFormProps<SoilTestInput>, 'in
       ]}
       onChange={(id) => {
         const [site = '', area = ''] = id.split('/');
-        onChange({ ...input, site, area });
+        set('site', site);
+        set('area', area);
       }}
     />
   );
 }
 
-function SoilTestForm({ input, errorAt, onChange, bind }: DocFormProps<SoilTestInput>) {
-  const text = (field: 'name' | 'onDay' | 'lab' | 'ph', label: string, placeholder = '', type = 'text') => (
-    <LabelledField
-      label={label}
-      placeholder={placeholder}
-      type={type}
-      value={input[field]}
-      error={errorAt(field)}
-      onChange={(value) => onChange({ ...input, [field]: value })}
-    />
-  );
+function SoilTestForm(props: DocFormProps<SoilTestInput>) {
+  const { input, set, bind, field } = props;
+  const symbol = UNITS[input.unit].symbol;
+  const form = FORMS.find(({ id }) => id === input.form)!;
+  const said = [input.lab.trim(), input.ph.trim() && `pH ${input.ph.trim()}`].filter(Boolean).join(', ');
   return (
     <>
-      <Section heading="Which ground, when, by whom">
+      <Section heading="Where and when">
         <Fields>
-          {text('name', 'Ground that was sampled', 'School pitch')}
-          {text('onDay', 'Day of the sampling', '', 'date')}
-          <GroundChoice input={input} onChange={onChange} />
-          {text('lab', 'Laboratory')}
+          <LabelledField label="Ground" placeholder="School pitch" {...field('name')} />
+          <LabelledField label="Sampling day" type="date" {...field('onDay')} />
+          <GroundChoice input={input} set={set} />
         </Fields>
       </Section>
-      <Section heading="What it says the ground needs in a year">
+      <Section heading={`Need in a year, ${symbol}`}>
         <Fields>
-          <Choice label="Phosphorus and potassium are stated as" options={FORMS} {...bind('form')} />
-          <Choice label="Needs are in" options={unitChoices(RATE_CHOICES)} {...bind('unit')} />
           {SOIL_NUTRIENTS.map((id) => {
-            const { symbol, name } = NUTRIENTS[statedForm(id, input.form)];
+            const nutrient = NUTRIENTS[statedForm(id, input.form)];
             return (
               <LabelledField
                 key={id}
-                label={`${symbol}, ${name}`}
+                label={`${nutrient.symbol}, ${nutrient.name}`}
                 placeholder="not stated"
-                value={input.needs[id]}
-                error={errorAt(`needs.${id}`)}
-                unit={<Box whiteSpace="nowrap">{UNITS[input.unit].symbol}</Box>}
-                onChange={(value) => onChange({ ...input, needs: { ...input.needs, [id]: value } })}
+                inputMode="decimal"
+                unit={<Box whiteSpace="nowrap">{symbol}</Box>}
+                {...field(`needs.${id}`)}
               />
             );
           })}
@@ -93,11 +86,25 @@ function SoilTestForm({ input, errorAt, onChange, bind }: DocFormProps<SoilTestI
           0 means that nothing is wanted: a mix then brings none. Leave empty what the sheet does not state.
         </Box>
       </Section>
-      <Section heading="Also on the sheet">
-        <Fields>{text('ph', 'pH', '6.2')}</Fields>
-        <NotesField label="Lime" {...bind('limeNote')} />
-        <NotesField label="Notes" {...bind('notes')} />
-      </Section>
+      <Box as="section" aria-label="Assumed" maxWidth="820px">
+        <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
+          Assumed
+        </Box>
+        <StatedDefault name="units" text={`Needs are in ${symbol}, stated as ${form.label}`}>
+          <Choice label="Need unit" options={unitChoices(RATE_CHOICES)} {...bind('unit')} />
+          <Choice label="Phosphorus and potassium as" options={FORMS} {...bind('form')} />
+        </StatedDefault>
+        <StatedDefault
+          name="laboratory and pH"
+          text={said === '' ? 'Laboratory and pH are not noted' : said}
+          isWrong={isWrongAt(props, 'lab', 'ph')}
+        >
+          <LabelledField label="Laboratory" {...field('lab')} />
+          <LabelledField label="pH" placeholder="6.2" inputMode="decimal" {...field('ph')} />
+        </StatedDefault>
+      </Box>
+      <NotesField label="Lime" {...bind('limeNote')} />
+      <NotesField label="Notes" {...bind('notes')} />
     </>
   );
 }

@@ -2,7 +2,7 @@ import { Button } from '@chakra-ui/react';
 import type { ReadableOf, soilTests } from '@steady-scatter/contract';
 import { UNITS, type MassPerAreaUnit } from '@steady-scatter/core/quantities';
 import { Link } from 'react-router';
-import { DocList } from '../documents/DocList.tsx';
+import { DocList } from '../documents/list/DocList.tsx';
 import { ShelfTabs } from '../shell/ShelfTabs.tsx';
 import { dayText } from '../ui/dayText.ts';
 import { SOIL_TESTS } from '../kinds/useSoilTests.ts';
@@ -18,12 +18,12 @@ export default function SoilTestsPage() {
       kind={SOIL_TESTS}
       heading="Soil tests"
       tabs={<ShelfTabs />}
-      empty="No soil test is kept yet. Type in what the laboratory says the ground needs: 40 kg N, 0 P₂O₅ and 90 K₂O on each ha, say. A mix from the shelf can then be found for it."
+      empty="No soil test yet. Type in what the laboratory says the ground needs: 40 kg N, 0 P₂O₅ and 90 K₂O on each ha, say. A mix from the shelf can then be found for it."
       columns={[
-        { header: 'Sampled', cell: ({ onDay }) => dayText(onDay) },
+        { header: 'Sampled', by: 'onDay', oneLine: true, cell: ({ onDay }) => dayText(onDay) },
         { header: 'Needs', cell: needsText },
-        { header: 'pH', end: true, wide: true, cell: ({ ph }) => ph ?? '—' },
-        { header: 'Laboratory', wide: true, cell: ({ lab }) => lab || '—' },
+        { header: 'pH', by: 'ph', end: true, wide: true, cell: ({ ph }) => ph ?? '—' },
+        { header: 'Laboratory', by: 'lab', wide: true, cell: ({ lab }) => lab || '—' },
       ]}
       renderAct={({ id }) => (
         <Button asChild size="sm" minHeight="44px" hideBelow="md">

@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto';
-import { cleanup } from '@testing-library/react';
+import { cleanup, configure } from '@testing-library/react';
 import { afterEach, vi } from 'vitest';
 
 // What a browser has and jsdom does not.
@@ -16,4 +16,6 @@ vi.stubGlobal(
     disconnect() {}
   },
 );
+// What is waited for comes late where the machine is busy; nothing waits for the sake of waiting.
+configure({ asyncUtilTimeout: 8000 });
 afterEach(cleanup);

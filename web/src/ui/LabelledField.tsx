@@ -1,6 +1,6 @@
 import { Box, chakra } from '@chakra-ui/react';
 import type { InputError } from '@steady-scatter/core/errors';
-import { useId, type ComponentProps, type ReactNode } from 'react';
+import { memo, useId, type ComponentProps, type ReactNode } from 'react';
 import { errorId, FieldErrors } from './FieldErrors.tsx';
 import { fieldBox } from './fieldBox.ts';
 
@@ -16,7 +16,14 @@ type Props = Omit<ComponentProps<typeof Input>, 'onChange' | 'value'> & {
 };
 
 /** A field of a form with its label over it, its unit after it and its sentence under it. */
-export function LabelledField({ label, value, onChange, error, unit, ...rest }: Props) {
+export const LabelledField = memo(function LabelledFieldOf({
+  label,
+  value,
+  onChange,
+  error,
+  unit,
+  ...rest
+}: Props) {
   const id = useId();
   return (
     <Box minWidth={0}>
@@ -38,4 +45,4 @@ export function LabelledField({ label, value, onChange, error, unit, ...rest }: 
       <FieldErrors error={error} input={value} onUse={onChange} />
     </Box>
   );
-}
+});

@@ -1,5 +1,6 @@
 import { lazyPart } from './lazyPart.ts';
 import { chakra } from '@chakra-ui/react';
+import { memo } from 'react';
 import { bandText, MISSING, termText, type Term } from '@steady-scatter/core/working';
 
 import { UNDERLINE } from './origin.ts';
@@ -35,7 +36,7 @@ const Figures = ({ term }: { term: Term }) => (
 );
 
 /** A term that is not typed. With a value it opens to tell its origin, its figures before rounding, and other units. */
-export function ResultTerm({
+export const ResultTerm = memo(function ResultTermOf({
   term,
   label,
   showIn,
@@ -55,4 +56,4 @@ export function ResultTerm({
       <Figures term={term} />
     </PanelButton>
   );
-}
+});

@@ -6,7 +6,7 @@ import { today } from '../ui/today.ts';
 import type { WidthProps } from './widthProps.ts';
 
 /** The spacing that is accepted, by whom and since when. */
-export function Accept({ input, on, onChange }: WidthProps) {
+export function Accept({ input, on, bind, set }: WidthProps) {
   const { lookedM, recommendedM } = on.reading;
   const { accepted } = input;
   const spacing = input.looked.text === '' ? recommendedM : lookedM;
@@ -18,14 +18,10 @@ export function Accept({ input, on, onChange }: WidthProps) {
         </Box>
         <Box display="flex" gap="10px" alignItems="end" flexWrap="wrap" marginTop="6px">
           <Box width="220px">
-            <LabelledField
-              label="By"
-              value={accepted.by}
-              onChange={(by) => onChange({ ...input, accepted: { ...accepted, by } })}
-            />
+            <LabelledField label="By" {...bind('accepted.by')} />
           </Box>
-          <Button minHeight="44px" onClick={() => onChange({ ...input, accepted: null })}>
-            Take it back
+          <Button minHeight="44px" onClick={() => set('accepted', null)}>
+            Undo
           </Button>
         </Box>
       </Box>
@@ -38,9 +34,7 @@ export function Accept({ input, on, onChange }: WidthProps) {
       minHeight={{ base: '60px', md: '48px' }}
       fontSize="17px"
       marginTop="14px"
-      onClick={() =>
-        onChange({ ...input, accepted: { text, unit: input.layout.unit, onDay: today(), by: '' } })
-      }
+      onClick={() => set('accepted', { text, unit: input.layout.unit, onDay: today(), by: '' })}
     >
       Pass {text} apart
     </Button>

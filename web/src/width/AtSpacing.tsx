@@ -15,10 +15,10 @@ const UnevenChart = lazyPart(() => import('./UnevenChart.tsx'));
 const REST_MS = 250;
 
 /** The spacing under the finger: it follows at once, and what is typed changes when the finger rests. */
-function useSlide({ input, on, onChange }: WidthProps) {
+function useSlide({ input, on, set }: WidthProps) {
   const [slid, setSlid] = useState<string | null>(null);
   const unit = input.layout.unit;
-  const settle = useStable((text: string) => onChange({ ...input, looked: { text, unit } }));
+  const settle = useStable((text: string) => set('looked', { text, unit }));
   useEffect(() => {
     if (slid === null) return undefined;
     const timer = setTimeout(() => {

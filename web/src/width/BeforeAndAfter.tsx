@@ -5,7 +5,7 @@ import { useWidthTests } from '../kinds/useWidthTests.ts';
 import type { WidthProps } from './widthProps.ts';
 
 /** Held against the test from before something was changed. */
-export function BeforeAndAfter({ input, on, onChange }: WidthProps) {
+export function BeforeAndAfter({ input, on, bind }: WidthProps) {
   const { data: tests = [] } = useWidthTests();
   const others = tests.filter(({ input: each }) => each.rig === input.rig && each.name !== input.name && each.spacingMethod === 'trays'); // prettier-ignore
   if (others.length === 0) return null;
@@ -18,12 +18,11 @@ export function BeforeAndAfter({ input, on, onChange }: WidthProps) {
     <Box marginTop="14px" maxWidth="420px" data-noprint>
       <Choice
         label="Against the test before the change"
-        value={input.before}
         options={[
           { id: '', label: 'none' },
           ...others.map(({ id, input: each }) => ({ id, label: each.name })),
         ]}
-        onChange={(before) => onChange({ ...input, before })}
+        {...bind('before')}
       />
       {compare() && <Box marginTop="6px">{compare()}</Box>}
     </Box>

@@ -2,6 +2,7 @@ import { blankWidthTest, evaluateWidthTest, type WidthTestInput } from '@steady-
 import { screen } from '@testing-library/react';
 import { useState } from 'react';
 import { beforeEach, expect, it } from 'vitest';
+import { formProps } from '../testing/formProps.ts';
 import { inApp, keepDemo } from '../testing/inApp.tsx';
 import { Catches } from './Catches.tsx';
 
@@ -20,7 +21,7 @@ function Page({ onChange }: { onChange(input: WidthTestInput): void }) {
     set(next);
     onChange(next);
   };
-  return <Catches input={input} errorAt={() => undefined} onChange={change} reading={LATE} />;
+  return <Catches {...formProps(input, change)} reading={LATE} />;
 }
 
 it('asks for the trays as they stand now, whatever is still being worked out, and keeps each catch', async () => {

@@ -42,18 +42,18 @@ const KIND_UNIT = { mass: '', count: 'granules', height: 'mm' };
 export function Catches({
   input,
   errorAt,
-  onChange,
+  set,
   reading,
-}: Pick<DocFormProps<WidthTestInput>, 'input' | 'errorAt' | 'onChange'> & { reading: WidthResult }) {
+}: DocFormProps<WidthTestInput> & { reading: WidthResult }) {
   const [wanted, setOpen] = useState(0);
   const open = Math.min(wanted, Math.max(0, input.rows.length - 1));
   // As they are now: the reading may still be that of the layout before.
   const positions = useMemo(() => positionsOf(input.layout), [input.layout]);
   const row = input.rows[open] ?? [];
   const unit = input.kind === 'mass' ? UNITS[input.unit].symbol : KIND_UNIT[input.kind];
-  const set = (at: number, text: string) => {
+  const type = (at: number, text: string) => {
     const whole = positions.map((_, index) => (index === at ? text : (row[index] ?? '')));
-    onChange({ ...input, rows: input.rows.length === 0 ? [whole] : input.rows.with(open, whole) });
+    set('rows', input.rows.length === 0 ? [whole] : input.rows.with(open, whole));
   };
   const place = (xM: number) => {
     const { number } = showQuantity(Math.abs(xM), input.layout.unit, 3);
@@ -68,7 +68,7 @@ export function Catches({
         levels={levels}
         trays={reading.trays.trays}
         labelOf={(xM) => `${place(xM)} ${UNITS[input.layout.unit].symbol}`}
-        onLevel={set}
+        onLevel={type}
       />
       <Box display="flex" flexWrap="wrap" gap="4px" marginY="6px" alignItems="center" data-noprint>
         {input.rows.length > 1 &&
@@ -88,13 +88,13 @@ export function Catches({
           minHeight="44px"
           disabled={input.rows.length >= MAX_ROWS}
           onClick={() => {
-            onChange({ ...input, rows: [...input.rows, positions.map(() => '')] });
+            set('rows', [...input.rows, positions.map(() => '')]);
             setOpen(input.rows.length);
           }}
         >
           <Plus size={18} /> Another row of trays
         </Button>
-        <CsvActs input={input} onChange={onChange} />
+        <CsvActs input={input} set={set} />
       </Box>
       <Box
         display="grid"
@@ -115,7 +115,7 @@ export function Catches({
                 autoComplete="off"
                 inputMode="decimal"
                 aria-invalid={error !== undefined}
-                onChange={(event) => set(at, event.target.value)}
+                onChange={(event) => type(at, event.target.value)}
               />
             </chakra.label>
           );
@@ -128,7 +128,7 @@ export function Catches({
         <WarningBox key={id} marginTop="10px">
           <b>▲ Is this right?</b> {text}
           <Box marginTop="8px">
-            <Button minHeight="44px" onClick={() => onChange({ ...input, confirmed: [...input.confirmed, id] })}>
+            <Button minHeight="44px" onClick={() => set('confirmed', [...input.confirmed, id])}>
               It is right
             </Button>
           </Box>

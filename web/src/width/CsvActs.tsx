@@ -2,6 +2,7 @@ import { Button, chakra } from '@chakra-ui/react';
 import { readTraysTable, traysTable, type WidthTestInput } from '@steady-scatter/core/width';
 import { Download, Upload } from 'lucide-react';
 import { useRef } from 'react';
+import type { DocFormProps } from '../documents/DocPage.tsx';
 import { loadPart } from '../api/lazyCall.ts';
 import { useNotices } from '../notices/notices.tsx';
 import { saveFile } from '../ui/saveFile.ts';
@@ -10,7 +11,7 @@ const MAX_BYTES = 1_000_000;
 const papa = async () => (await loadPart(() => import('papaparse'))).default;
 
 /** The trays as a CSV file, out and in. */
-export function CsvActs({ input, onChange }: { input: WidthTestInput; onChange(input: WidthTestInput): void }) {
+export function CsvActs({ input, set }: Pick<DocFormProps<WidthTestInput>, 'input' | 'set'>) {
   const chooser = useRef<HTMLInputElement>(null);
   const notices = useNotices();
   async function save() {
@@ -22,9 +23,11 @@ export function CsvActs({ input, onChange }: { input: WidthTestInput; onChange(i
       if (file.size > MAX_BYTES) throw new Error('The file has more than 1 MB, which is more than trays ever take.');
       const { data } = (await papa()).parse<string[]>((await file.text()).replace(/^\ufeff/, ''), { skipEmptyLines: true });
       const rows = data.map((cells) => cells.map((cell) => cell.replace(/^'(?=[=+\-@])/, '')));
-      const before = input;
-      onChange({ ...input, ...readTraysTable(rows, input) });
-      notices.undoable(`Took the trays of ${file.name}.`, () => onChange(before));
+      const read = readTraysTable(rows, input);
+      for (const [name, value] of Object.entries(read)) set(name as keyof typeof read, value);
+      notices.undoable(`Took the trays of ${file.name}.`, () => {
+        for (const name of Object.keys(read) as (keyof typeof read)[]) set(name, input[name]);
+      });
     } catch (error) {
       notices.tell(error instanceof Error ? error.message : String(error));
     }

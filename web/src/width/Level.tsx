@@ -7,7 +7,7 @@ import { Choice } from '../ui/Choice.tsx';
 import type { WidthProps } from './widthProps.ts';
 
 /** The level: what the trays caught against what the bench weighed at the same setting. */
-export function Level({ input, on, onChange }: WidthProps) {
+export function Level({ input, on, bind }: WidthProps) {
   const shelf = useMachineShelf(input.rig);
   const same = shelf.calibrations;
   const chosen = same.find(({ id }) => id === input.calibration)?.input;
@@ -32,9 +32,8 @@ export function Level({ input, on, onChange }: WidthProps) {
     <Box marginTop="14px" maxWidth="420px" data-noprint>
       <Choice
         label="Level from a weigh test"
-        value={input.calibration}
         options={[{ id: '', label: 'none chosen' }, ...same.map(({ id, input: each }) => ({ id, label: each.name }))]}
-        onChange={(calibration) => onChange({ ...input, calibration })}
+{...bind('calibration')}
       />
       {text() && <Box marginTop="6px">{text()}</Box>}
     </Box>

@@ -62,7 +62,7 @@ const marksOver = (marks: MarksHolder, ink: Ink): Plugin<'scatter'> => ({
     ctx.lineTo(right, py);
     ctx.stroke();
     ctx.textAlign = 'left';
-    ctx.fillText(`the most you bear, ${limit} %`, left + 6, py - 6);
+    ctx.fillText(`maximum CV, ${limit} %`, left + 6, py - 6);
     ctx.setLineDash([]);
     const line = (value: number, colour: string, width: number, words: string, above: boolean) => {
       const px = x.getPixelForValue(value);

@@ -14,7 +14,8 @@ import { Confidence } from './Confidence.tsx';
 import type { WidthProps } from './widthProps.ts';
 
 /** The spacing to pass at and why, what comes of it on the ground, and what to change in the machine. */
-export function WidthAnswer({ input, on, rig, onChange }: WidthProps & { rig: RigInput | null }) {
+export function WidthAnswer({ rig, ...props }: WidthProps & { rig: RigInput | null }) {
+  const { input, on } = props;
   const { reading } = on;
   const { recommendedM, pattern, sweeps } = reading;
   const shown = recommendedM === null ? null : showQuantity(recommendedM, input.layout.unit, 3);
@@ -30,8 +31,8 @@ export function WidthAnswer({ input, on, rig, onChange }: WidthProps & { rig: Ri
         {recommendationText(reading, input)}
       </Box>
       {sweeps && <Confidence input={input} on={on} />}
-      <Accept input={input} on={on} onChange={onChange} />
-      <AtSpacing input={input} on={on} onChange={onChange} />
+      <Accept {...props} />
+      <AtSpacing {...props} />
       {faults.length > 0 && (
         <Box marginTop="14px">
           {faults.map((fault) => (
@@ -58,8 +59,8 @@ export function WidthAnswer({ input, on, rig, onChange }: WidthProps & { rig: Ri
       )}
       {(isMore || input.calibration !== '' || input.before !== '') && (
         <>
-          <Level input={input} on={on} onChange={onChange} />
-          <BeforeAndAfter input={input} on={on} onChange={onChange} />
+          <Level {...props} />
+          <BeforeAndAfter {...props} />
         </>
       )}
     </AnswerBox>

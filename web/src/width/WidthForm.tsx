@@ -1,23 +1,27 @@
 import { Box } from '@chakra-ui/react';
 import type { InputError } from '@steady-scatter/core/errors';
 import type { WidthTestInput } from '@steady-scatter/core/width';
+import { useState } from 'react';
 import type { DocFormProps } from '../documents/DocPage.tsx';
 import { useRigs } from '../kinds/useRigs.ts';
 import { goOnWithEnter } from '../ui/goOnWithEnter.ts';
 import { NotesField } from '../ui/formParts.tsx';
 import { Catches } from './Catches.tsx';
-import { LayoutFields, ThrowFields } from './ThrowFields.tsx';
+import { WidthAim } from './WidthAim.tsx';
 import { useWidth } from './useWidth.ts';
 import { WidthAnswer } from './WidthAnswer.tsx';
 
 /** A width test: what was thrown and caught on the left, the spacing to pass at on the right. */
 export function WidthForm(props: DocFormProps<WidthTestInput>) {
-  const { input, errorAt, onChange, bind } = props;
+  const { input, errorAt, bind } = props;
   const on = useWidth(input);
   const { data: rigs = [] } = useRigs();
   const rig = rigs.find(({ id }) => id === input.rig)?.input ?? null;
   const errorIn = (field: string): InputError | undefined => errorAt(field);
   const usesTrays = input.spacingMethod === 'trays';
+  // A test that was made is looked at by its catches; one that begins, by what it asks. Where it stands it stays.
+  const [isMade] = useState(() => input.rows.some((row) => row.some((text) => text.trim() !== '')));
+  const aim = <WidthAim {...props} />;
   // On a phone: what is set out first while nothing is caught, then the catches and the answer.
   const hasCatches = on.reading.pattern !== null;
   const loose = on.reading.errors.find(({ field, code }) => field === 'rows.0.0' && code === 'trays.nothing');
@@ -30,9 +34,7 @@ export function WidthForm(props: DocFormProps<WidthTestInput>) {
       onKeyDown={goOnWithEnter}
     >
       <Box minWidth={0} display={{ base: 'contents', lg: 'block' }}>
-        <Box order={hasCatches ? 3 : 1}>
-          <ThrowFields {...props} />
-        </Box>
+        {!(isMade && usesTrays) && <Box order={hasCatches ? 3 : 1}>{aim}</Box>}
         {usesTrays && (
           <Box order={hasCatches ? 1 : 3} minWidth={0}>
             <Catches {...props} errorAt={errorIn} reading={on.reading} />
@@ -43,17 +45,13 @@ export function WidthForm(props: DocFormProps<WidthTestInput>) {
             ▲ {loose.message}
           </Box>
         )}
-        {usesTrays && (
-          <Box order={hasCatches ? 4 : 2}>
-            <LayoutFields {...props} />
-          </Box>
-        )}
+        {isMade && usesTrays && <Box order={3}>{aim}</Box>}
         <Box order={6}>
           <NotesField label="Notes" {...bind('notes')} />
         </Box>
       </Box>
       <Box order={hasCatches ? 2 : 5} minWidth={0}>
-        <WidthAnswer input={input} on={on} rig={rig} onChange={onChange} />
+        <WidthAnswer {...props} on={on} rig={rig} />
       </Box>
     </Box>
   );

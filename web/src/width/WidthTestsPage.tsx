@@ -3,7 +3,7 @@ import { showQuantity, type LengthUnit } from '@steady-scatter/core/quantities';
 import { SPACING_METHODS } from '@steady-scatter/core/width';
 import { MISSING } from '@steady-scatter/core/working';
 import { BenchTabs } from '../shell/BenchTabs.tsx';
-import { DocList } from '../documents/DocList.tsx';
+import { DocList } from '../documents/list/DocList.tsx';
 import { dayText } from '../ui/dayText.ts';
 import { useList } from '../documents/docs.ts';
 import { RIGS } from '../kinds/useRigs.ts';

@@ -1,12 +1,11 @@
 import { showQuantity } from '@steady-scatter/core/quantities';
 import type { WidthTestInput } from '@steady-scatter/core/width';
+import type { DocFormProps } from '../documents/DocPage.tsx';
 import type { WidthOnScreen } from './useWidth.ts';
 
 /** What each part of the answer is given. */
-export interface WidthProps {
-  readonly input: WidthTestInput;
+export interface WidthProps extends DocFormProps<WidthTestInput> {
   readonly on: WidthOnScreen;
-  onChange(input: WidthTestInput): void;
 }
 
 /** A spacing in the unit of the trays. */

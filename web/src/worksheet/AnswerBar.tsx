@@ -1,10 +1,11 @@
+import { memo } from 'react';
 import { Box } from '@chakra-ui/react';
 import { MISSING } from '@steady-scatter/core/working';
 import { useSheet } from '../sheet/sheet.tsx';
 import { termShown } from '../ui/termShown.ts';
 
 /** On a phone the answer stays in sight over the rail while the sheet is typed. */
-export function AnswerBar() {
+export const AnswerBar = memo(function AnswerBarOf() {
   const { answer } = useSheet();
   const shown = termShown(answer.lines.total, 'total.amount');
   const { packages } = answer.numbers;
@@ -43,4 +44,4 @@ export function AnswerBar() {
       )}
     </Box>
   );
-}
+});

@@ -6,16 +6,15 @@ import { RATE_AREAS } from '@steady-scatter/core/quantities';
 import { isNutrient } from '@steady-scatter/core/products';
 import { bandText, MISSING, termText } from '@steady-scatter/core/working';
 import type { DeliveredLine, WorksheetAnswer, WorksheetInput } from '@steady-scatter/core/worksheet';
-import { Suspense } from 'react';
-import { useWatch } from 'react-hook-form';
-import { useSheet, useSheetForm } from '../sheet/sheet.tsx';
+import { memo, Suspense } from 'react';
+import { useSheet } from '../sheet/sheet.tsx';
 import { BigNumber } from '../ui/BigNumber.tsx';
 import { termOf, termShown } from '../ui/termShown.ts';
 import { Bags } from './Bags.tsx';
 
 const BrokenRules = lazyPart(() => import('../regulations/BrokenRules.tsx'));
 
-const PART_WORDS = { asked: 'as asked', along: 'comes along', none: 'none' } as const;
+const PART_WORDS = { asked: 'as asked', along: 'also delivers', none: 'none' } as const;
 
 /** What still stands between the sheet and its answer, as the next act. */
 export function nextAct(
@@ -117,10 +116,9 @@ function Delivered() {
 }
 
 /** The one big number of the sheet, what to take, and everything that it puts down. */
-export function AnswerPanel({ onBroken }: { onBroken(rules: number): void }) {
+export const AnswerPanel = memo(function AnswerPanelOf({ onBroken }: { onBroken(rules: number): void }) {
   const { answer } = useSheet();
-  const form = useSheetForm();
-  const worksheet = useWatch({ control: form.control, name: 'worksheet' });
+  const worksheet = useSheet().worksheet;
   const shown = termShown(answer.lines.total, 'total.amount');
   const next = nextAct(answer, worksheet);
   return (
@@ -161,4 +159,4 @@ export function AnswerPanel({ onBroken }: { onBroken(rules: number): void }) {
       </Box>
     </AnswerBox>
   );
-}
+});

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { Box } from '@chakra-ui/react';
 import { showQuantity } from '@steady-scatter/core/quantities';
 import type { ComponentProps } from 'react';
@@ -37,7 +38,7 @@ function OnceOver({ working, showIn }: Pick<ComponentProps<typeof WorkingLine>, 
 } // prettier-ignore
 
 /** In all: the whole amount, the packages it takes, how far one goes, and the check back to the need. */
-export function LoadSection({ onEnter }: { onEnter(): void }) {
+export const LoadSection = memo(function LoadSectionOf({ onEnter }: { onEnter(): void }) {
   const { answer, errorAt } = useSheet();
   const form = useSheetForm();
   const input = useWatch({ control: form.control, name: 'worksheet.product.package.size' });
@@ -77,4 +78,4 @@ export function LoadSection({ onEnter }: { onEnter(): void }) {
       </Box>
     </Section>
   );
-}
+});

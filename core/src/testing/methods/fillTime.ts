@@ -68,10 +68,10 @@ export const fillTimeMethod: Method = {
   },
   fields: () => [
     mass('tare', 'Empty container', '0.74 kg', 'before', { optional: true, mayBeNone: true }),
-    mass('content', 'Full container (or its content alone)', '4.6 kg', 'before'),
+    mass('content', 'Content weight', '4.6 kg', 'before'),
     COURSE,
     ...COURSE_TIMES,
-    { id: 'fillTime', label: 'Time to fill it', kind: 'time', placeholder: '155 s', at: 'walk' },
+    { id: 'fillTime', label: 'Fill time', kind: 'time', placeholder: '155 s', at: 'walk' },
   ],
   work(readings, { width, outlets, rows }) {
     const [course, fill] = [readings['course']!, readings['fillTime']!];

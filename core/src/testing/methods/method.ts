@@ -139,14 +139,14 @@ export const tare = (label: string): MethodField =>
   mass('tare', label, '0.74 kg', 'before', { mayBeNone: true });
 export const LENGTH: MethodField = {
   id: 'length',
-  label: 'Length of the strip',
+  label: 'Strip length',
   kind: 'length',
   placeholder: '60 ft',
   at: 'course',
 };
 export const PASSES: MethodField = {
   id: 'passes',
-  label: 'Times over it',
+  label: 'Passes',
   kind: 'count',
   placeholder: '1',
   at: 'course',
@@ -154,7 +154,7 @@ export const PASSES: MethodField = {
 };
 export const WALK_TIME: MethodField = {
   id: 'time',
-  label: 'Time over the strip',
+  label: 'Strip time',
   kind: 'time',
   placeholder: 'if it was timed',
   at: 'walk',

@@ -53,13 +53,13 @@ export const runOutMethod: Method = {
     called: { before: 'Weigh in', course: 'The ground' },
   },
   fields: () => [
-    mass('tare', 'Empty container, if it was weighed in one', '1.2 lb', 'before', {
+    mass('tare', 'Empty container', '1.2 lb', 'before', {
       optional: true,
       mayBeNone: true,
     }),
-    mass('load', 'Load', '9.0 lb', 'before'),
-    { id: 'area', label: 'Ground it went on', kind: 'area', placeholder: '900 ft2', at: 'course' },
-    mass('left', 'What is left, weighed the same way', '1.25 lb', 'after', { mayBeNone: true }),
+    mass('load', 'Load weight', '9.0 lb', 'before'),
+    { id: 'area', label: 'Area covered', kind: 'area', placeholder: '900 ft2', at: 'course' },
+    mass('left', 'Weight left', '1.25 lb', 'after', { mayBeNone: true }),
   ],
   work({ load, left, area, tare: empty }, { width, runWidthM }) {
     // Nothing left was not weighed in the container.

@@ -19,7 +19,7 @@ export const sweepUpMethod: Method = {
     LENGTH,
     PASSES,
     WALK_TIME,
-    mass('gross', 'Container and product', '1.92 kg', 'after'),
+    mass('gross', 'Full container', '1.92 kg', 'after'),
   ],
   suits({ kind, tools, isPesticide }) {
     const drops = rigKind(kind).width === 'hopper';

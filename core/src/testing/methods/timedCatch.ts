@@ -59,8 +59,8 @@ export const timedCatchMethod: Method = {
     ...perOutlet(tare('Empty bucket'), outlets),
     COURSE,
     ...COURSE_TIMES,
-    { id: 'catchTime', label: 'Time of the catch', kind: 'time', placeholder: '20 s', at: 'walk' },
-    ...perOutlet(mass('gross', 'Bucket and product', '3.10 kg', 'after'), outlets),
+    { id: 'catchTime', label: 'Catch time', kind: 'time', placeholder: '20 s', at: 'walk' },
+    ...perOutlet(mass('gross', 'Full bucket', '3.10 kg', 'after'), outlets),
   ],
   isWhole: (readings, outlets) => catchesOf(readings, outlets) !== null,
   work(readings, basis) {

@@ -19,7 +19,7 @@ export const trayMethod: Method = {
     LENGTH,
     PASSES,
     WALK_TIME,
-    mass('gross', 'Tray and product', '1.92 kg', 'after'),
+    mass('gross', 'Full tray', '1.92 kg', 'after'),
   ],
   suits({ kind, tools }) {
     if (rigKind(kind).width !== 'hopper')

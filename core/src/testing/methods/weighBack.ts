@@ -34,11 +34,11 @@ export const weighBackMethod: Method = {
     called: { before: 'Weigh in' },
   },
   fields: () => [
-    mass('in', 'Before the strip', '48.60 lb', 'before'),
+    mass('in', 'Weight before', '48.60 lb', 'before'),
     LENGTH,
     PASSES,
     WALK_TIME,
-    mass('left', 'After the strip', '44.95 lb', 'after', { mayBeNone: true }),
+    mass('left', 'Weight after', '44.95 lb', 'after', { mayBeNone: true }),
   ],
   work: ({ in: inKg, left, length, passes }, basis) => ({
     ...ofEachRow(

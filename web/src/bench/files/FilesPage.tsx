@@ -58,10 +58,10 @@ export default function FilesPage() {
   }
   return (
     <>
-      <title>Files of tests · Steady Scatter</title>
+      <title>Import and export · Steady Scatter</title>
       <TopBar>
         <chakra.h1 fontSize="21px" fontWeight="bold">
-          Files of tests
+          Import and export
         </chakra.h1>
       </TopBar>
       <BenchTabs />

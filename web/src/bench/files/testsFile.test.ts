@@ -1,3 +1,4 @@
+import { TEST_COLUMNS } from '@steady-scatter/core/testing';
 import type { RigInput } from '@steady-scatter/core/machines';
 import {
   evaluateCalibration,
@@ -85,8 +86,48 @@ describe('CSV', () => {
   });
   it('names the line that is wrong', () => {
     const lines = testsCsv(SHELF).split('\r\n');
-    const at = lines.findIndex((line) => line.includes('Before the strip'));
-    const broken = lines.with(at, lines[at]!.replace('Before the strip', 'Before the walk')).join('\r\n');
+    const at = lines.findIndex((line) => line.includes('Weight before'));
+    const broken = lines.with(at, lines[at]!.replace('Weight before', 'Before the walk')).join('\r\n');
     expect(() => readTestsText(broken, 'tests.csv', SHELF)).toThrow(`At line ${at + 1}: This is no reading`);
   });
+});
+
+it('a file that was written when readings were called otherwise is read all the same', () => {
+  const earlier = testsCsv(SHELF)
+    .replaceAll('Weight before:', 'Before the strip:')
+    .replaceAll('Weight after:', 'After the strip:')
+    .replaceAll('Strip length:', 'Length of the strip:')
+    .replaceAll('Strip time:', 'Time over the strip:')
+    .replaceAll('Full bucket', 'Bucket and product')
+    .replace('Excluded because', '"Struck out, because"');
+  const readings = (text: string) =>
+    readTestsText(text, 'tests.csv', SHELF).calibrations.map(({ input }) =>
+      input.runs.map(({ readings: read, excluded }) => ({ read, excluded })),
+    );
+  expect(earlier).toContain('Before the strip:');
+  expect(SHELF.calibrations.flatMap(({ input }) => input.runs).some(({ excluded }) => excluded !== '')).toBe(
+    true,
+  );
+  expect(readings(earlier)).toEqual(readings(testsCsv(SHELF)));
+});
+
+it('each outlet of such a file goes into its own reading', () => {
+  const rig = SHELF.rigs.find(({ input }) => input.kind === 'row-distributor')!;
+  const cells: Readonly<Record<string, string>> = {
+    Machine: rig.input.name,
+    Calibration: 'Two outlets, long ago',
+    Method: 'timed catch standing still',
+    Day: '2024-04-10',
+    Setting: '5',
+    'Unit of the rate': 'kg/ha',
+    'Struck out, because': 'a bucket fell over',
+    Readings:
+      'Empty bucket, outlet 1: 0.5 kg; Bucket and product, outlet 1: 1.6 kg; Bucket and product, outlet 2: 1.9 kg',
+  };
+  const columns = TEST_COLUMNS.map((each) => (each === 'Excluded because' ? 'Struck out, because' : each));
+  const quoted = (text: string) => `"${text}"`;
+  const text = [columns, columns.map((column) => cells[column] ?? '')].map((row) => row.map(quoted).join(',')).join('\r\n'); // prettier-ignore
+  const [run] = readTestsText(text, 'tests.csv', SHELF).calibrations[0]!.input.runs;
+  expect(run!.readings).toEqual({ 'tare.1': '0.5 kg', 'gross.1': '1.6 kg', 'gross.2': '1.9 kg' });
+  expect(run!.excluded).toBe('a bucket fell over');
 });

@@ -31,8 +31,8 @@ const AT_HAND: readonly (readonly [keyof Omit<ToolsInput, 'scale'>, string])[] =
 interface Props {
   input: CalibrationInput;
   on: CalibrationContext;
-  /** The round that is begun. */
-  round: number;
+  /** The test run that is begun. */
+  number: number;
   onTools(tools: ToolsInput): void;
   onBegin(method: MethodId): void;
 }
@@ -54,7 +54,7 @@ const Row = chakra('button', {
 });
 
 /** From what is at hand: which test suits best and why, which others can be done, what to bring, and how much to spread. */
-export function ChooseMethod({ input, on, round, onTools, onBegin }: Props) {
+export function ChooseMethod({ input, on, number, onTools, onBegin }: Props) {
   const { tools } = input;
   const choices = chooseMethod({
     kind: on.bench.kind,
@@ -124,7 +124,7 @@ export function ChooseMethod({ input, on, round, onTools, onBegin }: Props) {
         alignSelf="start"
       >
         <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
-          Round {round}
+          Test run {number}
         </Box>
         <Box fontSize={{ base: '26px', md: '30px' }} fontWeight="bold" lineHeight="1.15" marginBottom="10px">
           {METHODS[chosen.method].words.charAt(0).toUpperCase() + METHODS[chosen.method].words.slice(1)}
@@ -152,7 +152,7 @@ export function ChooseMethod({ input, on, round, onTools, onBegin }: Props) {
               marginTop="18px"
               onClick={() => onBegin(chosen.method)}
             >
-              Begin round {round}
+              Begin test run {number}
             </Button>
           </>
         ) : (

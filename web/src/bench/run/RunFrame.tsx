@@ -16,7 +16,7 @@ import type { LiveState } from './useLiveDocument.ts';
 interface FrameProps {
   id: string;
   name: string;
-  round: number;
+  number: number;
   method: MethodId | null;
   note: ReactNode;
   /** Leaves room for what stands at the foot of a phone. */
@@ -24,14 +24,14 @@ interface FrameProps {
   children: ReactNode;
 }
 
-/** What stands around a round. */
-export function RunFrame({ id, name, round, method, note, hasFoot, children }: FrameProps) {
+/** What stands around a test run. */
+export function RunFrame({ id, name, number, method, note, hasFoot, children }: FrameProps) {
   const navigate = useNavigate();
   const leave = () => void navigate(`/bench/${id}`);
   useCommands([{ id: 'leave-run', label: 'Back to the bench', keys: 'Alt+B', run: leave }]);
   return (
     <>
-      <title>{`Round ${round} · ${name} · Steady Scatter`}</title>
+      <title>{`Test run ${number} · ${name} · Steady Scatter`}</title>
       <TopBar
         acts={
           <>
@@ -44,7 +44,7 @@ export function RunFrame({ id, name, round, method, note, hasFoot, children }: F
           {name}
         </chakra.h1>
         <chakra.span fontSize="16px" color="ink.soft">
-          round {round}
+          test run {number}
           {method ? `, ${METHODS[method].words}` : ''}
         </chakra.span>
         {note}

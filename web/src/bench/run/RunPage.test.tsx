@@ -55,26 +55,28 @@ const openHere = (id: string, more: Partial<RunInput> = {}) =>
 const button = (name: RegExp | string) => screen.getByRole('button', { name });
 const begin = async () => {
   const person = inApp(<RunPage />, `/bench/${ID}/run`);
-  await person.click(await screen.findByRole('button', { name: 'Begin round 1' }));
-  await screen.findByLabelText('Before the strip');
+  await person.click(await screen.findByRole('button', { name: 'Begin test run 1' }));
+  await screen.findByLabelText('Weight before');
   return person;
 };
 /** Types what a strip needs and asks what it came to. */
 async function walk(person: Awaited<ReturnType<typeof begin>>) {
   for (const [label, text] of [
-    ['Before the strip', '48.00'],
-    ['Length of the strip', '100'],
-    ['After the strip', '45.05'],
+    ['Weight before', '48.00'],
+    ['Strip length', '100'],
+    ['Weight after', '45.05'],
   ] as const) {
     // oxlint-disable no-await-in-loop -- one after the other
     await person.clear(screen.getByLabelText(label));
     await person.type(screen.getByLabelText(label), text);
   }
-  await person.click(button('Finish this run'));
+  if (screen.queryByRole('button', { name: 'All of it is right' }))
+    await person.click(button('All of it is right'));
+  await person.click(button('Finish test run'));
   await screen.findByRole('region', { name: 'What it came to' });
 }
 
-describe('a round', () => {
+describe('a test run', () => {
   it('is a document of its own while it is made, and a row once it is done', async () => {
     const person = await begin();
     await waitFor(() => expect(server.of('openRuns')).toHaveLength(1));
@@ -92,23 +94,23 @@ describe('a round', () => {
   it('leads to the next one, which begins at the mark that is advised', async () => {
     const person = await begin();
     await walk(person);
-    await person.click(button(/^Next round at/));
+    await person.click(button(/^Next test run at/));
     await waitFor(() => expect(server.rows.size).toBe(1));
     await waitFor(() => expect(server.of('openRuns')).toHaveLength(1));
-    expect(await screen.findByText(/^round 2/)).toBeTruthy();
-    expect(screen.getByLabelText('Length of the strip')).toHaveProperty('value', '100');
+    expect(await screen.findByText(/^test run 2/)).toBeTruthy();
+    expect(screen.getByLabelText('Strip length')).toHaveProperty('value', '100');
   });
 
   it('is begun and done without a connection, and sent when there is one', async () => {
     const person = inApp(<RunPage />, `/bench/${ID}/run`);
-    await screen.findByRole('button', { name: 'Begin round 1' });
+    await screen.findByRole('button', { name: 'Begin test run 1' });
     server.isSilent = true;
-    await person.click(button('Begin round 1'));
-    await screen.findByLabelText('Before the strip');
+    await person.click(button('Begin test run 1'));
+    await screen.findByLabelText('Weight before');
     await walk(person);
     expect(screen.getByText('saved on this device')).toBeTruthy();
-    await person.click(button(/^Next round at/));
-    expect(await screen.findByText(/^round 2/)).toBeTruthy();
+    await person.click(button(/^Next test run at/));
+    expect(await screen.findByText(/^test run 2/)).toBeTruthy();
     await waitFor(() => expect(waitingHere().map(({ entry }) => entry.what)).toEqual(['row', 'document']));
     act(() => server.comeBack());
     await waitFor(() => expect(waitingHere()).toEqual([]));
@@ -119,7 +121,7 @@ describe('a round', () => {
   it('broken off before anything was read it is gone', async () => {
     const person = await begin();
     await waitFor(() => expect(server.of('openRuns')).toHaveLength(1));
-    await person.click(button('Break this round off'));
+    await person.click(button('Cancel this test run'));
     await waitFor(() => expect(server.of('openRuns')).toEqual([]));
     expect(server.rows.size).toBe(0);
   });
@@ -127,8 +129,38 @@ describe('a round', () => {
   it('broken off with a reading it is a row with that reason', async () => {
     openHere('q');
     const person = inApp(<RunPage />, `/bench/${ID}/run`);
-    await person.click(await screen.findByRole('button', { name: 'Break this round off' }));
+    await person.click(await screen.findByRole('button', { name: 'Cancel this test run' }));
     await waitFor(() => expect([...server.rows.values()]).toMatchObject([{ id: 'q', input: { excluded: 'broken off' } }])); // prettier-ignore
+  });
+});
+
+describe('a test run that is cancelled', () => {
+  it('is gone on with by one press, with what was read, as a run of its own', async () => {
+    openHere('u');
+    const person = inApp(<RunPage />, `/bench/${ID}/run`);
+    await person.click(await screen.findByRole('button', { name: 'Cancel this test run' }));
+    await waitFor(() => expect(server.rows.size).toBe(1));
+    await person.click(await screen.findByRole('button', { name: 'Undo' }));
+    await waitFor(() => expect(server.of('openRuns')).toHaveLength(1));
+    expect(server.of('openRuns')[0]).toMatchObject({ input: { calibration: ID, readings: { in: '48.00' }, excluded: '' } }); // prettier-ignore
+    expect(server.of('openRuns')[0]!.id).not.toBe('u');
+    // What was appended of it stays beside.
+    expect(server.rows.size).toBe(1);
+  });
+});
+
+describe('what is looked over before', () => {
+  it('is not passed silently: what is not ticked is told once', async () => {
+    openHere('v', { step: 'checks', readings: { in: '48.00', left: '45.05', length: '100' } });
+    const person = inApp(<RunPage />, `/bench/${ID}/run`);
+    await person.click(await screen.findByLabelText('gate shut before filling'));
+    await person.click(button('Finish test run'));
+    const told = screen.getAllByRole('alert').map(({ textContent }) => textContent).join(' '); // prettier-ignore
+    expect(told).toContain('Not checked: hopper clean and dry');
+    expect(told).not.toContain('gate shut before filling;');
+    expect(screen.queryByRole('region', { name: 'What it came to' })).toBeNull();
+    await person.click(button('Finish test run'));
+    expect(await screen.findByRole('region', { name: 'What it came to' })).toBeTruthy();
   });
 });
 
@@ -136,7 +168,7 @@ describe('with other devices', () => {
   it('the one that is under way is gone on with', async () => {
     openHere('o');
     inApp(<RunPage />, `/bench/${ID}/run`);
-    expect(await screen.findByLabelText('Before the strip')).toHaveProperty('value', '48.00');
+    expect(await screen.findByLabelText('Weight before')).toHaveProperty('value', '48.00');
   });
 
   it('of two that are under way one is chosen, or another begun', async () => {
@@ -145,21 +177,21 @@ describe('with other devices', () => {
     inApp(<RunPage />, `/bench/${ID}/run`);
     expect(await screen.findByRole('link', { name: /^Go on at 14/ })).toBeTruthy();
     expect(screen.getByRole('link', { name: /^Go on at 11/ })).toBeTruthy();
-    expect(button('Begin round 3')).toBeTruthy();
+    expect(button('Begin test run 3')).toBeTruthy();
   });
 
   it('another one is begun beside it', async () => {
     openHere('o');
     const person = inApp(<RunPage />, `/bench/${ID}/run`);
     await person.click(await screen.findByRole('link', { name: 'Begin another one beside it' }));
-    await person.click(await screen.findByRole('button', { name: 'Begin round 2' }));
+    await person.click(await screen.findByRole('button', { name: 'Begin test run 2' }));
     await waitFor(() => expect(server.of('openRuns')).toHaveLength(2));
   });
 
   it('one that was done meanwhile says so', async () => {
     server.rows.set('o', { id: 'o', subject: ID, first: null, occurredAt: '2026-04-10T12:00:00.000Z', schemaVersion: 1, input: strip('o') }); // prettier-ignore
     inApp(<RunPage />, `/bench/${ID}/run/o`);
-    expect(await screen.findByText('Round 1 is done')).toBeTruthy();
+    expect(await screen.findByText('Test run 1 is done')).toBeTruthy();
   });
 
   it('one that is nowhere says so', async () => {
@@ -167,12 +199,12 @@ describe('with other devices', () => {
     expect(await screen.findByText('This open test run is not here')).toBeTruthy();
   });
 
-  it('a round that was begun here and never got there is still here after the page was loaded again', async () => {
+  it('a test run that was begun here and never got there is still here after the page was loaded again', async () => {
     server.isSilent = true;
     await beginOpenRun('o', openRunOf(strip('o', { step: 'before' }), ID, AIM));
     server.comeBack();
     inApp(<RunPage />, `/bench/${ID}/run/o`);
-    expect(await screen.findByLabelText('Before the strip')).toHaveProperty('value', '48.00');
+    expect(await screen.findByLabelText('Weight before')).toHaveProperty('value', '48.00');
     await waitFor(() => expect(server.of('openRuns').map(({ id }) => id)).toEqual(['o']));
   });
 });

@@ -78,9 +78,9 @@ function Begin({ doc, aim }: OfCalibration) {
   const open = runs.filter(({ step }) => step !== '');
   if (open.length === 1 && !asked.has('another'))
     return <Navigate replace to={`/bench/${doc.id}/run/${open[0]!.id}`} />;
-  const round = runs.length + 1;
+  const number = runs.length + 1;
   return (
-    <RunFrame id={doc.id} name={input.name} round={round} method={null} hasFoot={false} note={<RunNote calibration={doc.id} of={[aim]} />}>
+    <RunFrame id={doc.id} name={input.name} number={number} method={null} hasFoot={false} note={<RunNote calibration={doc.id} of={[aim]} />}>
       {open.length > 0 && (
         <Section heading="Under way">
           {open.map(({ id, setting, method }) => (
@@ -95,7 +95,7 @@ function Begin({ doc, aim }: OfCalibration) {
       <ChooseMethod
         input={input}
         on={on}
-        round={round}
+        number={number}
         onTools={(tools) => aim.type({ ...aim.input, tools })}
         onBegin={(method) => {
           aim.commit(aim.input);
@@ -133,7 +133,7 @@ function LiveRun({ doc, aim, open }: OfCalibration & { open: Doc<OpenRunInput> }
   };
   const leave = () => void navigate(`/bench/${id}`);
   return (
-    <RunFrame id={id} name={input.name} round={at + 1} method={run.method} hasFoot={!isDone} note={<RunNote calibration={id} of={[live, aim]} />}>
+    <RunFrame id={id} name={input.name} number={at + 1} method={run.method} hasFoot={!isDone} note={<RunNote calibration={id} of={[live, aim]} />}>
       {isDone ? (
         <TestRunResult
           input={input}
@@ -186,7 +186,7 @@ function LiveRun({ doc, aim, open }: OfCalibration & { open: Doc<OpenRunInput> }
                 leave();
               }}
             >
-              Break this round off
+              Cancel this test run
             </Button>
             <Button asChild variant="ghost" minHeight="44px">
               <Link to={`/bench/${id}/run?another`}>Begin another one beside it</Link>
@@ -202,13 +202,13 @@ function LiveRun({ doc, aim, open }: OfCalibration & { open: Doc<OpenRunInput> }
 function OneRun({ runId, ...of }: OfCalibration & { runId: string }) {
   const { data: doc, error, refetch } = useDoc(OPEN_RUNS, runId);
   const { id, input } = of.doc;
-  const round = input.runs.findIndex((each) => each.id === runId && each.step === '');
+  const done = input.runs.findIndex((each) => each.id === runId && each.step === '');
   // It ended here: the page that comes next is on its way.
   if (hasEnded(runId)) return null;
-  if (round >= 0)
+  if (done >= 0)
     return (
       <Message
-        heading={`Round ${round + 1} is done`}
+        heading={`Test run ${done + 1} is done`}
         text="It was gone through with on another device."
         to={`/bench/${id}`}
         act="To the bench"

@@ -94,16 +94,27 @@ function Drawing({ input, run, at, on }: Pick<Props, 'input' | 'run' | 'at' | 'o
 export function RunSteps(props: Props) {
   const { input, run, at, on, steps, errorAt, onType, onFirstFlow, onGo, onTried, onNothing } = props;
   const [lacking, setLacking] = useState<readonly string[]>([]);
+  const [unticked, setUnticked] = useState<readonly string[]>([]);
+  const isTold = unticked.length > 0;
   const current = Math.max(0, steps.findIndex(({ id }) => id === run.step)); // prettier-ignore
   const timed = timedStep(props);
   const isLast = current === steps.length - 1;
   const why = adviceText(on.reading, input, on.product?.kind)?.why;
   const go = (step: Step['id'] | 'result') => {
     setLacking([]);
+    setUnticked([]);
     onGo(step);
+  };
+  /** What is not ticked is told once before it is passed. */
+  const asksForChecks = (): boolean => {
+    const left = on.beforeUse.filter((line) => !run.checked.includes(line));
+    if (left.length === 0 || isTold) return false;
+    setUnticked(left);
+    return true;
   };
   const goOn = (from: number) => {
     const missing = missingIn(steps[from]!, props);
+    if (steps[from]!.id === 'checks' && asksForChecks()) return;
     if (missing.length === 0) go(from === steps.length - 1 ? 'result' : steps[from + 1]!.id);
     else {
       onTried();
@@ -111,6 +122,7 @@ export function RunSteps(props: Props) {
     }
   };
   const finish = () => {
+    if (steps.some(({ id }) => id === 'checks') && asksForChecks()) return;
     const missing = steps.flatMap((step) => missingIn(step, props));
     if (missing.length === 0 && on.reading.runs[at]?.worked) go('result');
     else {
@@ -121,6 +133,11 @@ export function RunSteps(props: Props) {
   const lackingLine = lacking.length > 0 && (
     <Box role="alert" color="warn" fontWeight="semibold" fontSize="17px" marginBottom="8px">
       ▲ Still missing: {lacking.join(', ')}.
+    </Box>
+  );
+  const untickedLine = isTold && (
+    <Box role="alert" color="warn" fontWeight="semibold" fontSize="17px" marginBottom="8px">
+      ▲ Not checked: {unticked.join('; ')}. Tick what is right, or press again to go on without.
     </Box>
   );
   const read = on.reading.runs[at];
@@ -181,9 +198,10 @@ export function RunSteps(props: Props) {
           </Box>
         )}
         <Box marginTop="18px">
+          {untickedLine}
           {lackingLine}
           <Button variant="solid" minHeight="52px" fontSize="17px" onClick={finish}>
-            Finish this run
+            Finish test run
           </Button>
         </Box>
       </Box>
@@ -199,6 +217,7 @@ export function RunSteps(props: Props) {
         padding="10px 16px"
         zIndex="9"
       >
+        {untickedLine}
         {lackingLine}
         <Box display="grid" gridTemplateColumns="auto 1fr" gap="10px">
           <Button
@@ -211,7 +230,7 @@ export function RunSteps(props: Props) {
             Back
           </Button>
           <Button variant="solid" minHeight="60px" fontSize="19px" onClick={() => (isLast ? finish() : goOn(current))}>
-            {isLast ? 'What did it come to?' : `Next: ${steps[current + 1]?.heading.toLowerCase()}`}
+            {isLast ? 'Show result' : `Next: ${steps[current + 1]?.heading.toLowerCase()}`}
           </Button>
         </Box>
       </Box>

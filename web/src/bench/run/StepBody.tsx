@@ -69,7 +69,7 @@ function SetMark({ input, run, at, on, errorAt, onType, onFirstFlow }: StepProps
       {asksFlow && (
         <Box marginTop="10px">
           First open it slowly: note the mark where product begins to run. That takes no scale and saves a
-          round.
+          test run.
           <Box maxWidth="240px" marginTop="6px">
             <LabelledField
               label="It begins to run at"

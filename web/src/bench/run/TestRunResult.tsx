@@ -16,6 +16,8 @@ import {
   type RunInput,
 } from '@steady-scatter/core/testing';
 import { useState } from 'react';
+import type { DocFormProps } from '../../documents/DocPage.tsx';
+import { fieldsOfPart } from '../../documents/fields.ts';
 import { BigNumber } from '../../ui/BigNumber.tsx';
 import { LabelledField } from '../../ui/LabelledField.tsx';
 import { WorkingLine } from '../../ui/WorkingLine.tsx';
@@ -50,37 +52,41 @@ function Strike({ run, onStrike }: { run: RunInput; onStrike(why: string): void 
   if (run.excluded !== '')
     return (
       <Box marginTop="10px">
-        Struck out: {run.excluded}.{' '}
+        Excluded: {run.excluded}.{' '}
         <Button variant="ghost" minHeight="44px" onClick={() => onStrike('')}>
-          Let it count
+          Count it again
         </Button>
       </Box>
     );
   if (why === null)
     return (
       <Button minHeight={{ base: '56px', md: '44px' }} onClick={() => setWhy('')}>
-        Strike it out
+        Exclude it
       </Button>
     );
   return (
     <Box display="flex" gap="10px" alignItems="end" flexWrap="wrap" flex="1 1 300px">
       <Box flex="1 1 220px">
         <LabelledField
-          label="Struck out, because"
+          label="Excluded because"
           placeholder="gate was open at the start"
           value={why}
           onChange={setWhy}
         />
       </Box>
       <Button minHeight="44px" disabled={why.trim() === ''} onClick={() => onStrike(why.trim())}>
-        Strike it out
+        Exclude it
       </Button>
     </Box>
   );
 }
 
 /** The pace that was walked becomes the working one: the other way out where a run was walked too fast or too slow. */
-function TakePace({ run, input, onChange }: Pick<Props, 'run' | 'input' | 'onChange'>) {
+function TakePace({
+  run,
+  input,
+  set,
+}: Pick<DocFormProps<CalibrationInput>, 'input' | 'set'> & { run: RunInput }) {
   const { length, course, time, courseTime } = run.readings;
   const pace = {
     course: length ?? course ?? '',
@@ -88,11 +94,7 @@ function TakePace({ run, input, onChange }: Pick<Props, 'run' | 'input' | 'onCha
     time: time || courseTime || '',
   };
   return (
-    <Button
-      minHeight={{ base: '56px', md: '44px' }}
-      marginTop="8px"
-      onClick={() => onChange({ ...input, pace })}
-    >
+    <Button minHeight={{ base: '56px', md: '44px' }} marginTop="8px" onClick={() => set('pace', pace)}>
       Work at this pace: {pace.course} in {pace.time} s
     </Button>
   );
@@ -115,8 +117,7 @@ export function TestRunResult({ input, run, at, on, onChange, onNext, onRedo, on
   ).runs[0];
   const coarse = coarseText(read, reading.tolerance, input);
   const isDone = reading.advice !== null && isEnded(reading.advice.because);
-  const set = (more: Partial<RunInput>) =>
-    onChange({ ...input, runs: input.runs.with(at, { ...run, ...more }) });
+  const { bind, set } = fieldsOfPart(input, onChange, () => undefined);
   return (
     <Box
       display="grid"
@@ -146,25 +147,20 @@ export function TestRunResult({ input, run, at, on, onChange, onNext, onRedo, on
           )}
         </Box>
         <Said lines={runRemarks(run, read, reading, input)} />
-        {read.pace?.isApart && <TakePace run={run} input={input} onChange={onChange} />}
+        {read.pace?.isApart && <TakePace run={run} input={input} set={set} />}
         {coarse && <Said lines={[coarse]} />}
         <Box marginTop="12px" maxWidth="460px">
-          <LabelledField
-            label="Note"
-            placeholder="what was seen"
-            value={run.note}
-            onChange={(note) => set({ note })}
-          />
+          <LabelledField label="Note" placeholder="what was seen" {...bind(`runs.${at}.note`)} />
         </Box>
         <Box display="flex" gap="10px" flexWrap="wrap" marginTop="12px" alignItems="end">
           <Button minHeight={{ base: '56px', md: '44px' }} onClick={onRedo}>
             Take a reading anew
           </Button>
-          <Strike run={run} onStrike={(excluded) => set({ excluded })} />
+          <Strike run={run} onStrike={(why) => set(`runs.${at}.excluded`, why)} />
         </Box>
       </Box>
       <AnswerBox padding={{ base: '16px', md: '22px' }} alignSelf="start">
-        <PlausibilityQuestions input={input} reading={reading} onChange={onChange} />
+        <PlausibilityQuestions input={input} reading={reading} set={set} />
         <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
           {text?.act ?? 'Set to'}
         </Box>
@@ -180,7 +176,7 @@ export function TestRunResult({ input, run, at, on, onChange, onNext, onRedo, on
         <Box display="flex" gap="10px" flexWrap="wrap" marginTop="18px">
           {text && reading.advice?.because !== 'settled' && (
             <Button variant={isDone ? 'outline' : 'solid'} minHeight="60px" fontSize="18px" onClick={onNext}>
-              Next round at {text.mark}
+              Next test run at {text.mark}
             </Button>
           )}
           <Button

@@ -1,5 +1,7 @@
 import { Box } from '@chakra-ui/react';
-import type { MethodField } from '@steady-scatter/core/testing';
+import { isBareNumber } from '@steady-scatter/core/quantities';
+import { unitsOf, type MethodField } from '@steady-scatter/core/testing';
+import { readingUnit } from '../readingUnit.ts';
 import { LabelledField } from '../../ui/LabelledField.tsx';
 import type { StepProps } from './steps.ts';
 
@@ -22,17 +24,26 @@ export const Cautions = ({ lines }: { lines: readonly string[] }) =>
   );
 
 /** A reading of the run, as large as a gloved thumb needs it. */
-export function ReadingField({ field, run, at, errorAt, onType }: { field: MethodField } & StepProps) {
+export function ReadingField({ field, input, run, at, errorAt, onType }: { field: MethodField } & StepProps) {
+  const text = run.readings[field.id] ?? '';
+  const hasUnit = text.trim() !== '' && !isBareNumber(text);
   return (
     <LabelledField
       label={field.optional ? `${field.label} (may be left out)` : field.label}
       placeholder={field.placeholder}
-      value={run.readings[field.id] ?? ''}
+      value={text}
       data-flow
       minHeight={{ base: '60px', md: '48px' }}
       fontSize={{ base: '24px', md: '19px' }}
       fontVariantNumeric="tabular-nums"
-      inputMode="text"
+      inputMode="decimal"
+      unit={
+        !hasUnit && (
+          <Box fontSize="18px" whiteSpace="nowrap">
+            {readingUnit(field, unitsOf(run, input))}
+          </Box>
+        )
+      }
       error={errorAt(`runs.${at}.readings.${field.id}`)}
       onChange={(text) => onType({ readings: { ...run.readings, [field.id]: text } })}
     />

@@ -1,10 +1,13 @@
 import {
   isEmptyRun,
+  openRunOf,
   type CalibrationAim,
   type OpenRunInput,
   type RunInput,
 } from '@steady-scatter/core/testing';
 import { calibrations, openRuns } from '@steady-scatter/contract';
+import { useNavigate } from 'react-router';
+import { v7 as newId } from 'uuid';
 import { explain } from '../../api/explain.ts';
 import { queries } from '../../api/queries.ts';
 import { docActs, keysOf } from '../../documents/docs.ts';
@@ -36,11 +39,19 @@ function gone(id: string): void {
 /** Ends runs: what was measured is appended, what was not even begun goes. */
 export function useEndRun(calibration: string) {
   const notices = useNotices();
+  const navigate = useNavigate();
   const refresh = () => void docActs(OPEN_RUNS).refresh();
   const told = async ({ outcome }: Saving) => {
     const became = await outcome;
     if (became.state === 'refused') notices.tell(became.refusal.words);
     refresh();
+  };
+  /** What was cancelled is gone on with as another run with the same readings: what was appended of it stays. */
+  const goOnAgain = async (run: RunInput, on: CalibrationAim) => {
+    const id = newId();
+    await beginOpenRun(id, openRunOf({ ...run, id, row: '', excluded: '' }, calibration, on));
+    refresh();
+    await navigate(`/bench/${calibration}/run/${id}`);
   };
   return {
     /** Appends it; it is held on this device at once, and sent when something answers. */
@@ -50,6 +61,7 @@ export function useEndRun(calibration: string) {
     },
     /** Ends one that is not gone through with: what was read stays, with a word on why it does not count. */
     breakOff(run: RunInput, on: CalibrationAim, isStored: boolean): void {
+      notices.undoable('Test run cancelled.', () => goOnAgain(run, on));
       if (!isEmptyRun(run)) {
         this.finish({ ...run, excluded: run.excluded || 'broken off' }, on);
         return;

@@ -1,12 +1,12 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
 import type { Kind } from '@steady-scatter/contract';
 import { useState } from 'react';
-import { explain } from '../api/explain.ts';
-import { dayText } from '../ui/dayText.ts';
-import { useNotices } from '../notices/notices.tsx';
-import { SampleBadge } from '../ui/SampleBadge.tsx';
-import { docActs, useRemoved } from './docs.ts';
-import { removingOf } from './removing.ts';
+import { explain } from '../../api/explain.ts';
+import { dayText } from '../../ui/dayText.ts';
+import { useNotices } from '../../notices/notices.tsx';
+import { SampleBadge } from '../../ui/SampleBadge.tsx';
+import { docActs, useRemoved } from '../docs.ts';
+import { removingOf } from '../removing.ts';
 
 /** What was taken off a list, asked for when somebody looks for it; each can be put back. */
 export function RemovedList({ kind }: { kind: Kind }) {

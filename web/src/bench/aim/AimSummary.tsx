@@ -1,7 +1,7 @@
 import { Box, Button } from '@chakra-ui/react';
 import { UNITS } from '@steady-scatter/core/quantities';
 import type { CalibrationInput } from '@steady-scatter/core/testing';
-import type { CalibrationContext } from './calibrationContext.ts';
+import type { CalibrationContext } from '../calibrationContext.ts';
 
 /** The aim in one line, while it is not being changed. */
 export function AimSummary({
@@ -14,7 +14,8 @@ export function AimSummary({
   onOpen(): void;
 }) {
   const { target, width, pace } = input;
-  const bare = (text: string, unit: keyof typeof UNITS) => (/[a-z'"%]/i.test(text) ? text : `${text} ${UNITS[unit].symbol}`); // prettier-ignore
+  const bare = (text: string, unit: keyof typeof UNITS) =>
+    /[a-z'"%]/i.test(text) ? text : `${text} ${UNITS[unit].symbol}`;
   const parts = [
     on.rig?.name ?? 'no machine chosen',
     input.product,
@@ -26,11 +27,20 @@ export function AimSummary({
     input.second && `${on.rig?.second.name} at ${input.second}`,
   ].filter(Boolean);
   return (
-    <Box as="section" aria-label="What is calibrated" display="flex" gap="4px 14px" flexWrap="wrap" alignItems="baseline" marginBottom="14px" fontSize="17px">
+    <Box
+      as="section"
+      aria-label="What is calibrated"
+      display="flex"
+      gap="4px 14px"
+      flexWrap="wrap"
+      alignItems="baseline"
+      marginBottom="14px"
+      fontSize="17px"
+    >
       <Box minWidth={0}>{parts.join(' · ')}</Box>
       <Button variant="ghost" minHeight="44px" paddingX="8px" marginLeft="-8px" onClick={onOpen} data-noprint>
         Change
       </Button>
     </Box>
-  ); // prettier-ignore
+  );
 }

@@ -1,18 +1,31 @@
+import { rigKind } from '@steady-scatter/core/machines';
 import { calibrationFor, calibrationOn, type CalibrationInput } from '@steady-scatter/core/testing';
-import type { AimProps } from './AimFields.tsx';
+import { latestAccepted, useWidthTests } from '../../kinds/useWidthTests.ts';
+import type { AimProps } from './aimProps.ts';
 
 /** "Red push spreader, Lake feed 24-0-8": what a calibration is called when nobody said otherwise. */
-const nameFor = (rig: string, product: string): string => [rig, product].filter(Boolean).join(', ').slice(0, 120); // prettier-ignore
+const nameFor = (rig: string, product: string): string =>
+  [rig, product].filter(Boolean).join(', ').slice(0, 120);
 
 /** The machine and the product: taking one fills in what is known of it. */
 export function useTaking({ input, onChange, shelf: { rigs, products }, on }: AimProps) {
+  const { data: tests = [] } = useWidthTests();
   const isNamed = input.name.trim() !== '' && input.name !== nameFor(on.rig?.name ?? '', input.product);
-  const named = (next: CalibrationInput, rig: string) => (isNamed ? next : { ...next, name: nameFor(rig, next.product) }); // prettier-ignore
+  const named = (next: CalibrationInput, rig: string) =>
+    isNamed ? next : { ...next, name: nameFor(rig, next.product) };
   return {
     rig(id: string) {
       const rig = rigs.find((each) => each.id === id)?.input;
       if (!rig) return onChange({ ...input, rig: id });
-      return onChange(named(calibrationOn(input, id, rig), rig.name));
+      const accepted =
+        rigKind(rig.kind).width === 'pass spacing' && latestAccepted(tests, id)?.input.accepted;
+      const isOpen = input.width.text.trim() === '' || input.runs.length === 0;
+      // The spacing that was found by trays goes before the usual one.
+      const width =
+        accepted && isOpen
+          ? { text: accepted.text, unit: accepted.unit, by: 'chosen' as const }
+          : input.width;
+      return onChange(named(calibrationOn({ ...input, width }, id, rig), rig.name));
     },
     product(id: string) {
       const product = products.find((each) => each.id === id)?.input;

@@ -18,10 +18,11 @@ import { v7 as newId } from 'uuid';
 import { useCommands } from '../commands/CommandsProvider.tsx';
 import type { DocFormProps } from '../documents/DocPage.tsx';
 import { fieldBox } from '../ui/fieldBox.ts';
+import { FieldErrors } from '../ui/FieldErrors.tsx';
 import { Section } from '../ui/Section.tsx';
 import { today } from '../ui/today.ts';
 import type { CalibrationContext } from './calibrationContext.ts';
-import { ROUND_COLUMNS, RunRow } from './RunRow.tsx';
+import { OpenRun, RUN_COLUMNS, RunLine } from './RunRow.tsx';
 
 /** Rows that are drawn at once; all runs are worked out and drawn on the chart. */
 const MAX_ROWS = 40;
@@ -32,7 +33,7 @@ const Select = chakra('select', { base: { ...fieldBox, minHeight: { base: '56px'
 const COURSE = new Set(['length', 'passes', 'course']);
 
 /** Adds a run that was made and written down elsewhere. */
-function useTypedRuns({ input, onChange }: Pick<DocFormProps<CalibrationInput>, 'input' | 'onChange'>, on: CalibrationContext) {
+function useTypedRuns({ input, add }: Pick<DocFormProps<CalibrationInput>, 'input' | 'add'>, on: CalibrationContext) {
   const [open, setOpen] = useState<string | null>(null);
   const [picked, setPicked] = useState<MethodId | null>(null);
   const last = input.runs.at(-1);
@@ -49,26 +50,33 @@ function useTypedRuns({ input, onChange }: Pick<DocFormProps<CalibrationInput>, 
       const kept = last?.method === method ? keptReadings(input, method, on.bench.outlets) : {};
       const readings = Object.fromEntries(Object.entries(kept).filter(([field]) => COURSE.has(field)));
       const width = input.width.text.trim() === '' ? null : input.width;
-      onChange({ ...input, runs: [...input.runs, { ...blankRun(id, today(), method), setting, readings, width }] });
+      add('runs', { ...blankRun(id, today(), method), setting, readings, width });
       setOpen(id);
     },
   };
 } // prettier-ignore
 
-/** All rounds in their order, what comes next, and a run typed in by hand. */
-export function Rounds(props: DocFormProps<CalibrationInput> & { on: CalibrationContext; id: string | null }) {
-  const { input, errorAt, onChange, on, id: calibration } = props;
+interface Props extends DocFormProps<CalibrationInput> {
+  /** What was worked out: a moment behind what is being typed. */
+  resting: CalibrationInput;
+  on: CalibrationContext;
+  id: string | null;
+}
+
+/** All test runs in their order, what comes next, and a run typed in by hand. */
+export function TestRuns({ resting, ...props }: Props) {
+  const { input, on, id: calibration } = props;
   const runs = useTypedRuns(props, on);
-  useCommands([{ id: 'add-run', label: 'Type in a run', keys: 'Alt+R', run: runs.add }]);
+  useCommands([{ id: 'add-run', label: 'Type in a test run', keys: 'Alt+R', run: runs.add }]);
   const { advice } = on.reading;
   const next = advice && !isEnded(advice.because) ? advice : null;
   const [showsAll, setShowsAll] = useState(false);
   const first = showsAll ? 0 : Math.max(0, input.runs.length - MAX_ROWS);
   return (
-    <Section heading="Rounds">
+    <Section heading="Test runs">
       {input.runs.length > 0 && (
-        <Box display="grid" gridTemplateColumns={ROUND_COLUMNS} gap="10px" paddingX="8px" paddingBottom="6px" fontSize="14px" fontWeight="semibold" color="ink.soft" textAlign="right">
-          <Box textAlign="left">Round</Box>
+        <Box display="grid" gridTemplateColumns={RUN_COLUMNS} gap="10px" paddingX="8px" paddingBottom="6px" fontSize="14px" fontWeight="semibold" color="ink.soft" textAlign="right">
+          <Box textAlign="left">Run</Box>
           <Box>Setting</Box>
           <Box hideBelow="md">Put out</Box>
           <Box>Rate, {UNITS[input.target.unit].symbol}</Box>
@@ -77,26 +85,20 @@ export function Rounds(props: DocFormProps<CalibrationInput> & { on: Calibration
       )}
       {first > 0 && (
         <Button variant="ghost" minHeight="44px" marginLeft="-12px" onClick={() => setShowsAll(true)}>
-          Show the {first} rounds before these
+          Show the {first} test runs before these
         </Button>
       )}
       {input.runs.map((run, at) => at < first ? null : (
-        <RunRow
-          key={run.id}
-          run={run}
-          at={at}
-          calibration={input}
-          on={on}
-          isOpen={runs.open === run.id}
-          errorAt={errorAt}
-          path={`/bench/${calibration}/run/${run.id}`}
-          onToggle={() => runs.setOpen(runs.open === run.id ? null : run.id)}
-          onChange={(changed) => onChange({ ...input, runs: input.runs.with(at, changed) })}
-          onRemove={() => onChange({ ...input, runs: input.runs.filter(({ id }) => id !== run.id) })}
-        />
+        <Box key={run.id} borderTopWidth="1px" borderColor="line">
+          <RunLine run={run} at={at} resting={resting} on={on} isOpen={runs.open === run.id} onOpen={runs.setOpen} />
+          {runs.open === run.id && (
+            <OpenRun {...props} run={run} at={at} path={`/bench/${calibration}/run/${run.id}`} />
+          )}
+          <FieldErrors error={props.errorAt(`runs.${at}`)} input="" />
+        </Box>
       ))}
       {next && input.runs.length > 0 && (
-        <Box display="grid" gridTemplateColumns={ROUND_COLUMNS} gap="10px" padding="10px 8px" borderY="1px solid" borderColor="line" color="ink.soft" textAlign="right" fontSize="17px">
+        <Box display="grid" gridTemplateColumns={RUN_COLUMNS} gap="10px" padding="10px 8px" borderY="1px solid" borderColor="line" color="ink.soft" textAlign="right" fontSize="17px">
           <Box textAlign="left">{input.runs.filter((run) => !isEmptyRun(run)).length + 1}</Box>
           <b>{next.mark.label}</b>
           <Box hideBelow="md">next</Box>
@@ -105,7 +107,7 @@ export function Rounds(props: DocFormProps<CalibrationInput> & { on: Calibration
         </Box>
       )}
       <Box display="flex" flexWrap="wrap" gap="8px" marginTop="12px" data-noprint>
-        <Select aria-label="Method of the run to type in" value={runs.method} onChange={(event) => runs.setPicked(event.target.value as MethodId)}>
+        <Select aria-label="Method of the test run" value={runs.method} onChange={(event) => runs.setPicked(event.target.value as MethodId)}>
           {methodsFor(on.bench.kind).map((id) => (
             <option key={id} value={id}>
               {METHODS[id].words}
@@ -113,7 +115,7 @@ export function Rounds(props: DocFormProps<CalibrationInput> & { on: Calibration
           ))}
         </Select>
         <Button minHeight={{ base: '56px', md: '44px' }} disabled={input.runs.length >= MAX_RUNS} onClick={runs.add}>
-          <Plus size={18} /> Type in a run
+          <Plus size={18} /> Type in a test run
         </Button>
       </Box>
     </Section>

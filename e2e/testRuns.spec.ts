@@ -1,5 +1,7 @@
 import { expect, test, type Page } from '@playwright/test';
 import {
+  aimAt,
+  change,
   answer,
   bigNumber,
   expectAccessible,
@@ -7,7 +9,7 @@ import {
   next,
   PHONE,
   plain,
-  startRounds,
+  startTestRuns,
   strip,
 } from './support.ts';
 
@@ -17,10 +19,10 @@ test.describe('on a phone', () => {
   test.use(PHONE);
 
   test('a machine is right after three settings, and its card tells it', async ({ page }) => {
-    await startRounds(page, 'Red spreader, meal', 'Red push spreader', '5', { 'The scale reads to': '0.05' });
+    await startTestRuns(page, 'Red spreader, meal', 'Red push spreader', '5', { 'Scale step': '0.05' });
     await expect(page.getByRole('region', { name: 'Plan' })).toContainText('A strip of');
     await expectAccessible(page);
-    await page.getByRole('button', { name: 'Begin round 1' }).click();
+    await page.getByRole('button', { name: 'Begin test run 1' }).click();
     await expect(page.getByText('1 of 6: Look it over')).toBeVisible();
     await page.getByRole('button', { name: 'All of it is right' }).click();
     await expectAccessible(page);
@@ -29,48 +31,49 @@ test.describe('on a phone', () => {
     await expect(page.getByLabel('or another mark')).toHaveValue('11');
     await next(page);
     await next(page);
-    await expect(page.getByRole('alert').filter({ hasText: 'Still missing: before the strip.' })).toBeVisible();
+    await expect(page.getByRole('alert').filter({ hasText: 'Still missing: weight before.' })).toBeVisible();
     await page.getByRole('button', { name: 'Back' }).click();
     await strip(page, '48.00', '44.55');
     // 3.45 lb on 100 x 9 ft are 3.83: in proportion from first flow, 4 + 7 x 5 / 3.83.
     await expect(answer(page)).toContainText('13');
     await expect(answer(page)).toContainText('it is a guess');
     await expectAccessible(page);
-    await page.getByRole('button', { name: 'Next round at 13' }).click();
-    // Looked over once today: the second round begins at the mark.
+    await page.getByRole('button', { name: 'Next test run at 13' }).click();
+    // Looked over once today: the second test run begins at the mark.
     await expect(page.getByText('2 of 6: Set the machine')).toBeVisible();
     await strip(page, '44.55', '39.70');
-    await page.getByRole('button', { name: 'Next round at 12.5' }).click();
+    await page.getByRole('button', { name: 'Next test run at 12.5' }).click();
     await strip(page, '39.70', '35.15');
     await expect(answer(page)).toContainText('Run it again');
-    await page.getByRole('button', { name: 'Next round at 12.5' }).click();
+    await page.getByRole('button', { name: 'Next test run at 12.5' }).click();
     await strip(page, '35.15', '30.65');
     await expect(answer(page)).toContainText('within 5 %, and sure enough');
     await page.getByRole('button', { name: 'To signing off' }).click();
-    await page.getByRole('button', { name: 'Keep at 12.5' }).click();
+    await page.getByRole('button', { name: 'Sign off at 12.5' }).click();
     await page.getByLabel('By', { exact: true }).fill('M. Orr');
-    await page.getByRole('button', { name: 'Keep this calibration' }).click();
-    await expect(page.getByRole('button', { name: 'Kept' })).toBeVisible();
+    await page.getByRole('button', { name: 'Save calibration' }).click();
+    await expect(page.getByRole('button', { name: 'Saved' })).toBeVisible();
     await expect(page.getByText(/^12.5, since .* fresh/)).toBeVisible();
     await page.goto('/bench/cards');
     await page.getByLabel(/^Red spreader, meal/).check();
     await expect(page.getByRole('article', { name: /^Card of Red push spreader/ }).last()).toContainText('12.5');
   });
 
-  test('a round outlives a reload and a lost connection; a second device goes on with it', async ({ page, context, browser }) => {
-    await startRounds(page, 'Red spreader, broken off', 'Red push spreader', '5', { 'The scale reads to': '0.05' });
-    await page.getByRole('button', { name: 'Begin round 1' }).click();
+  test('a test run outlives a reload and a lost connection; a second device goes on with it', async ({ page, context, browser }) => {
+    await startTestRuns(page, 'Red spreader, broken off', 'Red push spreader', '5', { 'Scale step': '0.05' });
+    await page.getByRole('button', { name: 'Begin test run 1' }).click();
+    await page.getByRole('button', { name: 'All of it is right' }).click();
     await next(page);
     await next(page);
-    await page.getByLabel('Before the strip').fill('48.00');
+    await page.getByLabel('Weight before').fill('48.00');
     // Typed and not gone on from: held in the browser.
     await page.waitForTimeout(400);
     await page.reload();
-    await expect(page.getByLabel('Before the strip')).toHaveValue('48.00');
+    await expect(page.getByLabel('Weight before')).toHaveValue('48.00');
     await context.setOffline(true);
     await next(page);
     await expect(page.getByText('saved on this device', { exact: true })).toBeVisible();
-    await page.getByLabel('Length of the strip').fill('100');
+    await page.getByLabel('Strip length').fill('100');
     await context.setOffline(false);
     await expect(page.getByText('The server answers again.')).toBeVisible();
     await next(page);
@@ -81,8 +84,8 @@ test.describe('on a phone', () => {
     await other.goto(page.url());
     await expect(other.getByText('5 of 6: Walk it')).toBeVisible();
     await next(other);
-    await other.getByLabel('After the strip').fill('45.60');
-    await other.getByRole('button', { name: 'What did it come to?' }).click();
+    await other.getByLabel('Weight after').fill('45.60');
+    await other.getByRole('button', { name: 'Show result' }).click();
     await expect(other.getByRole('region', { name: 'What it came to' })).toBeVisible();
     // The first one follows along.
     await expect(page.getByRole('region', { name: 'What it came to' })).toBeVisible();
@@ -91,13 +94,14 @@ test.describe('on a phone', () => {
 
   test('the watch: by tap, the time goes into its field', async ({ page }) => {
     await page.clock.install();
-    await startRounds(page, 'Red spreader, timed', 'Red push spreader', '5', { 'The scale reads to': '0.05' });
-    await page.getByRole('button', { name: 'Begin round 1' }).click();
+    await startTestRuns(page, 'Red spreader, timed', 'Red push spreader', '5', { 'Scale step': '0.05' });
+    await page.getByRole('button', { name: 'Begin test run 1' }).click();
+    await page.getByRole('button', { name: 'All of it is right' }).click();
     await next(page);
     await next(page);
-    await page.getByLabel('Before the strip').fill('48.00');
+    await page.getByLabel('Weight before').fill('48.00');
     await next(page);
-    await page.getByLabel('Length of the strip').fill('100');
+    await page.getByLabel('Strip length').fill('100');
     await next(page);
     // 120 ft in 27.2 s is the machine's pace: 22.7 s for 100 ft.
     await expect(page.getByText('Aim for 22.7 s')).toBeVisible();
@@ -106,7 +110,7 @@ test.describe('on a phone', () => {
     await page.getByRole('button', { name: /Press at the line/ }).click();
     await page.clock.runFor(1200);
     await page.getByRole('button', { name: /Press at the end/ }).click();
-    await expect(page.getByLabel(/^Time over the strip/)).toHaveValue('1.2 s');
+    await expect(page.getByLabel(/^Strip time/)).toHaveValue('1.2 s');
     await page.getByRole('button', { name: 'Practise the pace first' }).click();
     await page.getByRole('button', { name: /practice/ }).click();
     await page.clock.runFor(700);
@@ -120,37 +124,37 @@ test.describe('on a phone', () => {
 
 test('a timed catch with two outlets at a desk, by keyboard: space is the watch, outlets are told apart', async ({ page }) => {
   await page.goto('/bench/new');
-  await page.getByLabel('Machine', { exact: true }).selectOption({ label: 'Two-row distributor' });
-  await page.getByLabel('Name', { exact: true }).fill('Distributor, catch');
-  await page.getByLabel('Bare weights in').selectOption('kg');
-  await page.getByLabel('Bare lengths in').selectOption('m');
-  await page.getByLabel('Rates are in').selectOption('kg/ha');
-  await page.getByLabel('Rate', { exact: true }).fill('850');
-  await page.getByLabel('The scale reads to').fill('0.01');
+  await aimAt(page, 'Distributor, catch', 'Two-row distributor', '850');
+  await change(page, 'units');
+  await page.getByLabel('Weight unit').selectOption('kg');
+  await page.getByLabel('Length unit').selectOption('m');
+  await page.getByLabel('Rate unit').selectOption('kg/ha');
+  await page.getByLabel('Scale step', { exact: true }).fill('0.01');
   await page.keyboard.press('Alt+S');
   await page.getByLabel('A scale').selectOption('small');
   await expect(page.getByRole('button', { name: /^catch under the row outlets, suits best/ })).toBeVisible();
   await expect(page.getByRole('button', { name: /^weigh back .* not here/ })).toBeDisabled();
   await page.getByRole('button', { name: /^timed catch standing still/ }).click();
   await expectAccessible(page);
-  await page.getByRole('button', { name: 'Begin round 1' }).click();
+  await page.getByRole('button', { name: 'Begin test run 1' }).click();
   await expect(page.getByRole('region', { name: 'Weigh out' })).toBeVisible();
+  await page.getByRole('button', { name: 'All of it is right' }).click();
   await expectAccessible(page);
   for (const outlet of [1, 2]) await page.getByLabel(`Empty bucket, outlet ${outlet}`).fill('0.50');
-  await page.getByLabel('Course at working pace').fill('30.0');
-  await page.getByLabel('Time over the course').fill('33.3');
-  await page.getByLabel('Time of the catch').fill('');
+  await page.getByLabel('Course length').fill('30.0');
+  await page.getByLabel('Course time', { exact: true }).fill('33.3');
+  await page.getByLabel('Catch time').fill('');
   await page.getByRole('heading', { name: /Weigh out/ }).click();
   await page.keyboard.press('Space');
   await page.waitForTimeout(900);
   await page.keyboard.press('Space');
   // The first time that is missing: none is needed for the course any more, so it is the catch.
-  await expect(page.getByLabel('Time, run 2')).toHaveValue(/^\d(\.\d)? s$/);
-  await page.getByLabel('Time, run 2').fill('');
-  await page.getByLabel('Time of the catch').fill('20.0');
-  await page.getByLabel('Bucket and product, outlet 1').fill('1.60');
-  await page.getByLabel('Bucket and product, outlet 2').fill('1.85');
-  await page.getByRole('button', { name: 'Finish this run' }).click();
+  await expect(page.getByLabel('Course time, run 2')).toHaveValue(/^\d(\.\d)? s$/);
+  await page.getByLabel('Course time, run 2').fill('');
+  await page.getByLabel('Catch time').fill('20.0');
+  await page.getByLabel('Full bucket, outlet 1').fill('1.60');
+  await page.getByLabel('Full bucket, outlet 2').fill('1.85');
+  await page.getByRole('button', { name: 'Finish test run' }).click();
   await expect(page.getByRole('region', { name: 'What it came to' })).toContainText(/Outlets gave 1\.10, 1\.35 kg: 20 % apart/);
   // 2.45 kg in 20 s over 30 m in 33.3 s at 6600 m on a hectare.
   await expect.poll(() => lineText(page, 'Run at 5.5')).toMatch(/= 900 kg \/ ha ±70$/);
@@ -158,29 +162,30 @@ test('a timed catch with two outlets at a desk, by keyboard: space is the watch,
 }); // prettier-ignore
 
 test('a sweep-up in US units says what a coarse scale cannot tell; a slip of a unit is asked about', async ({ page }) => {
-  await startRounds(page, 'Green, sweep-up', 'Green drop spreader', '6', {});
+  await startTestRuns(page, 'Green, sweep-up', 'Green drop spreader', '6', {});
   await page.getByRole('button', { name: 'To the bench' }).click();
-  await page.getByRole('button', { name: 'Change' }).click();
-  await page.getByLabel('Bare weights in').selectOption('lb');
-  await page.getByLabel('Bare lengths in').selectOption('ft');
-  await page.getByLabel('Hopper').fill('3.00 ft');
-  await page.getByLabel('The scale reads to').fill('0.1');
-  await page.getByLabel('Method of the run to type in').selectOption('catch');
-  await page.getByRole('button', { name: 'Type in a run' }).click();
-  await page.getByLabel('Container and product').fill('1.3');
+  await page.getByRole('button', { name: 'Change', exact: true }).click();
+  for (const what of ['units', 'width', 'scale step']) await change(page, what);
+  await page.getByLabel('Weight unit').selectOption('lb');
+  await page.getByLabel('Length unit').selectOption('ft');
+  await page.getByLabel('Hopper width').fill('3.00 ft');
+  await page.getByLabel('Scale step', { exact: true }).fill('0.1');
+  await page.getByLabel('Method of the test run').selectOption('catch');
+  await page.getByRole('button', { name: 'Type in a test run' }).click();
+  await page.getByLabel('Full container').fill('1.3');
   await page.getByLabel('Empty container').fill('1.0');
-  await page.getByLabel('Length of the strip').fill('20');
+  await page.getByLabel('Strip length').fill('20');
   await expect.poll(() => page.getByRole('group', { name: 'Run at F' }).count()).toBeGreaterThan(0);
   await expect(page.getByText(/cannot tell 3\.6 from 6\.4/)).toBeVisible();
   await page.getByLabel('Empty container').fill('1.4');
   await expect(page.getByRole('alert')).toContainText('a full container has to be heavier');
   await page.getByLabel('Empty container').fill('0');
-  await page.getByLabel('Container and product').fill('40');
-  await page.getByLabel('Length of the strip').fill('15');
+  await page.getByLabel('Full container').fill('40');
+  await page.getByLabel('Strip length').fill('15');
   await expect(answer(page).getByRole('alert')).toContainText('comes to 150 times the rate');
   await page.getByRole('button', { name: 'It is right' }).click();
   await expect(answer(page).getByRole('alert')).toHaveCount(0);
-  await page.getByLabel('Length of the strip').fill('5 in');
+  await page.getByLabel('Strip length').fill('5 in');
   await expect(page.getByRole('alert')).toContainText('no spreader puts down');
   await page.getByLabel('Setting', { exact: true }).fill('Q');
   await expect(page.getByText('There is no mark Q on this scale; it runs from A to M.')).toBeVisible();
@@ -190,16 +195,16 @@ test('runs far apart ask which to keep; a reading taken anew stays beside the ol
   await page.goto('/bench');
   await page.getByRole('link', { name: 'Green drop spreader, sample carrier' }).click();
   await expect(answer(page).getByRole('alert')).toContainText('Runs at D differ by');
-  await page.getByRole('button', { name: 'Strike out run 3' }).click();
+  await page.getByRole('button', { name: 'Exclude run 3' }).click();
   await expect(answer(page).getByRole('alert')).toHaveCount(0);
-  await page.getByRole('button', { name: /^Round 1\s+at C/ }).click();
-  await page.getByLabel('Tray and product').fill('0.910');
-  await page.getByRole('button', { name: 'Keep this calibration' }).click();
-  await expect(page.getByRole('button', { name: 'Kept' })).toBeVisible();
+  await page.getByRole('button', { name: /^Test run 1\s+at C/ }).click();
+  await page.getByLabel('Full tray').fill('0.910');
+  await page.getByRole('button', { name: 'Save calibration' }).click();
+  await expect(page.getByRole('button', { name: 'Saved' })).toBeVisible();
   await expect(page.getByText('0.905 (taken anew)')).toBeVisible();
   await page.reload();
   await expect.poll(() => mark(page)).not.toBe('');
-  await page.getByRole('button', { name: /^Round 1\s+at C/ }).click();
-  await expect(page.getByLabel('Tray and product')).toHaveValue('0.910');
+  await page.getByRole('button', { name: /^Test run 1\s+at C/ }).click();
+  await expect(page.getByLabel('Full tray')).toHaveValue('0.910');
   await expect(page.getByText('0.905 (taken anew)')).toBeVisible();
 });

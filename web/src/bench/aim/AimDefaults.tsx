@@ -1,0 +1,200 @@
+import { Box } from '@chakra-ui/react';
+import { rigKind, type RigKind } from '@steady-scatter/core/machines';
+import { UNITS, type LengthUnit, type MassUnit } from '@steady-scatter/core/quantities';
+import { STARTS, type BenchRateUnit, type StartId } from '@steady-scatter/core/testing';
+import { useEffect, useRef } from 'react';
+import { asChoice, isWrongAt } from '../../documents/fields.ts';
+import { latestAccepted, useWidthTests } from '../../kinds/useWidthTests.ts';
+import { LENGTH_CHOICES } from '../../sites/units.ts';
+import { Choice } from '../../ui/Choice.tsx';
+import { LabelledField } from '../../ui/LabelledField.tsx';
+import { StatedDefault } from '../../ui/StatedDefault.tsx';
+import { HAND_WEIGHTS, unitChoices } from '../../ui/unitChoices.ts';
+import { LANE_RATE_CHOICES, RATE_CHOICES, ROW_RATE_CHOICES } from '../../units/units.ts';
+import type { AimProps } from './aimProps.ts';
+import {
+  firstText,
+  paceSaid,
+  productText,
+  scaleStepText,
+  toleranceText,
+  unitsText,
+  widthText,
+} from './aimTexts.ts';
+import { LabelLines } from './LabelLines.tsx';
+
+const WEIGHTS = unitChoices(HAND_WEIGHTS);
+const BY = [
+  { id: 'chosen', label: 'planned' },
+  { id: 'measured', label: 'measured by tape' },
+] as const;
+const LIMIT = [
+  { id: 'no', label: 'a goal' },
+  { id: 'yes', label: 'a limit' },
+] as const;
+const WIDTH_LABELS = { hopper: 'Hopper width', 'pass spacing': 'Pass spacing', 'row spacing': 'Row spacing' };
+
+/** Rates that a machine is asked for: on the ground, and on a length of what it treats; the one that stands is among them. */
+function rateChoices(kind: RigKind | null, stands: BenchRateUnit): readonly BenchRateUnit[] {
+  const treats = kind ? rigKind(kind).treats : [];
+  const offered: readonly BenchRateUnit[] = [
+    ...RATE_CHOICES,
+    ...(treats.includes('rows') ? ROW_RATE_CHOICES : []),
+    ...(treats.includes('lanes') ? LANE_RATE_CHOICES : []),
+  ];
+  return offered.includes(stands) ? offered : [...offered, stands];
+}
+
+/** The step of the scale that this machine was weighed with last; null: none was stated. */
+const lastScaleStep = ({ shelf, id }: AimProps): string | null =>
+  shelf.calibrations.findLast((each) => each.id !== id && each.input.scaleStep.trim() !== '')?.input
+    .scaleStep ?? null;
+
+/** The scale that the machine was weighed with last is taken once, as soon as it is known. */
+function useLastScaleStep(props: AimProps): string | null {
+  const { input, id, set } = props;
+  const last = lastScaleStep(props);
+  const filledFor = useRef('');
+  useEffect(() => {
+    if (id !== null || last === null || filledFor.current === input.rig) return;
+    filledFor.current = input.rig;
+    if (input.scaleStep === '') set('scaleStep', last);
+  }, [id, last, input.rig, input.scaleStep, set]);
+  return last;
+}
+
+function WidthDefault({ input, on, bind, field, errorAt }: AimProps) {
+  const { data: tests = [] } = useWidthTests();
+  const spread = on.rig ? rigKind(on.rig.kind).width : 'pass spacing';
+  const label = on.reading.dimension === 'massPerLaneLength' ? 'Lane width' : WIDTH_LABELS[spread];
+  return (
+    <StatedDefault
+      name="width"
+      text={widthText(input, on.rig, latestAccepted(tests, input.rig)?.input.accepted ?? null)}
+      isWrong={errorAt('width.text') !== undefined || (input.rig !== '' && input.width.text.trim() === '')}
+    >
+      <LabelledField
+        label={label}
+        placeholder={spread === 'row spacing' ? '1.5 m, or 6600 m/ha' : '9 ft'}
+        data-flow
+        {...field('width.text')}
+      />
+      <Choice label="Width is" options={BY} {...bind('width.by')} />
+    </StatedDefault>
+  );
+}
+
+function FirstSetting(props: AimProps) {
+  const { input, on, bind, shelf, id } = props;
+  const others = shelf.calibrations.filter(
+    (other) => other.id !== id && other.input.rig === input.rig && input.rig !== '',
+  );
+  return (
+    <StatedDefault name="first setting" text={firstText(input, on)}>
+      <Choice
+        label="First setting"
+        options={(Object.keys(STARTS) as StartId[]).map((start) => ({ id: start, label: STARTS[start] }))}
+        {...bind('start')}
+      />
+      {(input.start === 'shape' || others.length > 0) && (
+        <Choice
+          label="Chart to go by"
+          options={[
+            { id: '', label: 'none chosen' },
+            ...others.map((other) => ({ id: other.id, label: other.input.name })),
+          ]}
+          {...bind('shape')}
+        />
+      )}
+      <Box gridColumn="1 / -1">
+        <LabelLines {...props} />
+      </Box>
+    </StatedDefault>
+  );
+}
+
+function UnitsDefault({ input, on, bind, set }: AimProps) {
+  return (
+    <StatedDefault name="units" text={unitsText(input)}>
+      <Choice<MassUnit> label="Weight unit" options={WEIGHTS} {...bind('units.mass')} />
+      <Choice<LengthUnit>
+        label="Length unit"
+        value={input.units.length}
+        options={LENGTH_CHOICES}
+        onChange={(length) => {
+          set('units.length', length);
+          set('width.unit', length);
+          set('pace.unit', length);
+        }}
+      />
+      <Choice<BenchRateUnit>
+        label="Rate unit"
+        options={rateChoices(on.rig?.kind ?? null, input.target.unit).map((unit) => ({
+          id: unit,
+          label: UNITS[unit].symbol,
+        }))}
+        {...bind('target.unit')}
+      />
+    </StatedDefault>
+  );
+}
+
+/** Everything else of a calibration: what is taken, where from, and a way to change each. */
+export function AimDefaults(props: AimProps) {
+  const { input, on, bind, field } = props;
+  const lastStep = useLastScaleStep(props);
+  const second = on.bench.second.marks;
+  return (
+    <Box as="section" aria-label="Assumed" marginBottom="18px">
+      <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
+        Assumed
+      </Box>
+      <WidthDefault {...props} />
+      <StatedDefault
+        name="pace"
+        text={paceSaid(input, on.rig)}
+        isWrong={isWrongAt(props, 'pace.course', 'pace.time')}
+      >
+        <LabelledField label="Course length" placeholder="120 ft" data-flow {...field('pace.course')} />
+        <LabelledField label="Course time, s" placeholder="27.2" data-flow {...field('pace.time')} />
+      </StatedDefault>
+      <StatedDefault
+        name="scale step"
+        text={scaleStepText(input, lastStep)}
+        isWrong={isWrongAt(props, 'scaleStep')}
+      >
+        <LabelledField label="Scale step" placeholder="0.05 lb" data-flow {...field('scaleStep')} />
+      </StatedDefault>
+      <StatedDefault name="tolerance" text={toleranceText(input)} isWrong={isWrongAt(props, 'tolerance')}>
+        <LabelledField label="Tolerance, %" placeholder="5" inputMode="decimal" {...field('tolerance')} />
+        <Choice label="Target is" options={LIMIT} {...asChoice(bind('isCeiling'), 'yes', 'no')} />
+      </StatedDefault>
+      <FirstSetting {...props} />
+      {second.length > 0 && (
+        <StatedDefault
+          name="second control"
+          text={`${on.rig?.second.name || 'Second control'} stays at ${input.second || 'its usual mark'}`}
+          isWrong={isWrongAt(props, 'second')}
+        >
+          <LabelledField
+            label="Second control at"
+            placeholder={second[1]?.label ?? ''}
+            {...field('second')}
+          />
+        </StatedDefault>
+      )}
+      <StatedDefault name="lot and grain size" text={productText(input)}>
+        <LabelledField label="Lot" placeholder="TH-2603" {...bind('lot')} />
+        <LabelledField label="Grain size" placeholder="215, or medium" {...bind('grain')} />
+      </StatedDefault>
+      <UnitsDefault {...props} />
+      <StatedDefault
+        name="name"
+        text={input.name.trim() === '' ? 'It has no name yet' : `Saved as “${input.name}”`}
+        isWrong={isWrongAt(props, 'name')}
+      >
+        <LabelledField label="Name" placeholder="Red spreader, lake feed" {...field('name')} />
+      </StatedDefault>
+    </Box>
+  );
+}

@@ -1,0 +1,160 @@
+import { Box, Button } from '@chakra-ui/react';
+import { rigKind } from '@steady-scatter/core/machines';
+import { PRODUCT_KINDS } from '@steady-scatter/core/products';
+import { UNITS } from '@steady-scatter/core/quantities';
+import { isEmptyRun } from '@steady-scatter/core/testing';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { CardChoice } from '../../ui/CardChoice.tsx';
+import { Choice } from '../../ui/Choice.tsx';
+import { LabelledField } from '../../ui/LabelledField.tsx';
+import type { AimProps } from './aimProps.ts';
+import { scaleText } from './aimTexts.ts';
+import { useOfferedRates } from './useOfferedRates.ts';
+import { useTaking } from './useTaking.ts';
+
+/** Cards that stand side by side before the rest goes into a list. */
+const MAX_CARDS = 5;
+
+/** Where a machine is made, to come back with it and with what is answered already. */
+function newMachinePath({ product, target }: AimProps['input']): string {
+  const then = new URLSearchParams({
+    ...(product && { product }),
+    ...(target.amount && { rate: target.amount }),
+  });
+  return `/bench/rigs/new?then=${encodeURIComponent(`/bench/new?${then}`)}`;
+}
+
+function MachineQuestion(props: AimProps) {
+  const { input, shelf, id } = props;
+  const take = useTaking(props);
+  const dry = shelf.rigs.filter(({ input: rig }) => rigKind(rig.kind).puts !== 'wet');
+  const isFixed = input.rig !== '' && input.runs.some((run) => !isEmptyRun(run));
+  return (
+    <CardChoice
+      label="Machine"
+      value={input.rig === '' ? null : input.rig}
+      options={dry
+        .filter((rig) => !isFixed || rig.id === input.rig)
+        .map((rig) => ({ id: rig.id, label: rig.input.name, detail: scaleText(rig.input.control) }))}
+      onChange={take.rig}
+    >
+      {isFixed ? (
+        <Box fontSize="15px" color="ink.soft" flexBasis="100%">
+          Its test runs belong to this machine.{' '}
+          <Link to="/bench/new">New calibration for another machine</Link>
+        </Box>
+      ) : (
+        <Button asChild variant="outline" minHeight="56px" borderStyle="dashed">
+          <Link to={id === null ? newMachinePath(input) : '/bench/rigs/new'}>New machine</Link>
+        </Button>
+      )}
+    </CardChoice>
+  );
+}
+
+const OTHER = 'other';
+
+function ProductQuestion(props: AimProps) {
+  const { input, shelf } = props;
+  const take = useTaking(props);
+  const dry = shelf.products.filter(({ input: product }) => PRODUCT_KINDS[product.kind].form === 'dry');
+  const chosen = dry.find(({ id }) => id === input.productId);
+  const first = dry.slice(0, MAX_CARDS);
+  // What was chosen from the list stands among the cards.
+  const cards = chosen && !first.includes(chosen) ? [...first.slice(0, -1), chosen] : first;
+  const [isOther, setOther] = useState(!chosen && input.product !== '');
+  const lotText = (lot: string, grain: string) =>
+    [lot && `lot ${lot}`, grain && `grain ${grain}`].filter(Boolean).join(', ');
+  return (
+    <CardChoice
+      label="Product"
+      value={isOther ? OTHER : (chosen?.id ?? null)}
+      options={[
+        ...cards.map(({ id, input: { name, lot, grainSize } }) => ({
+          id,
+          label: name,
+          detail: lotText(lot, grainSize),
+        })),
+        { id: OTHER, label: 'Another product' },
+      ]}
+      onChange={(id) => {
+        setOther(id === OTHER);
+        take.product(id === OTHER ? '' : id);
+      }}
+    >
+      {isOther && (
+        <Box flexBasis="100%" display="grid" gap="10px" gridTemplateColumns={{ base: '1fr', md: '1fr 1fr' }}>
+          {dry.length > cards.length && (
+            <Choice
+              label="On the shelf"
+              value=""
+              options={[
+                { id: '', label: 'choose one' },
+                ...dry
+                  .filter((each) => !cards.includes(each))
+                  .map(({ id, input: { name } }) => ({ id, label: name })),
+              ]}
+              onChange={(id) => {
+                setOther(false);
+                take.product(id);
+              }}
+            />
+          )}
+          <LabelledField
+            label="Product name"
+            placeholder="Lake feed 24-0-8"
+            value={input.product}
+            onChange={take.productName}
+          />
+        </Box>
+      )}
+    </CardChoice>
+  );
+}
+
+const TYPED = 'typed';
+
+function RateQuestion({ input, on, field, set }: AimProps) {
+  const { amount, unit } = input.target;
+  const offers = useOfferedRates(input.product, on.product, unit);
+  const [isTyping, setTyping] = useState(false);
+  const offered = offers.find((offer) => offer.amount === amount);
+  const isTyped = isTyping || (amount !== '' && !offered) || offers.length === 0;
+  return (
+    <CardChoice
+      label="Target rate"
+      value={isTyped ? TYPED : (offered?.amount ?? null)}
+      options={[
+        ...offers.map(({ amount: id, label, detail }) => ({ id, label, detail })),
+        ...(offers.length === 0 ? [] : [{ id: TYPED, label: 'Type a rate' }]),
+      ]}
+      onChange={(id) => {
+        setTyping(id === TYPED);
+        if (id !== TYPED) set('target.amount', id);
+      }}
+    >
+      {isTyped && (
+        <Box flex="0 1 220px">
+          <LabelledField
+            label="Rate"
+            placeholder="3.33"
+            data-flow
+            inputMode="decimal"
+            unit={<Box whiteSpace="nowrap">{UNITS[unit].symbol}</Box>}
+            {...field('target.amount')}
+          />
+        </Box>
+      )}
+    </CardChoice>
+  );
+}
+
+/** What changes the answer: which machine, which product, which rate. */
+export const AimQuestions = (props: AimProps) => (
+  <Box as="section" aria-label="What is calibrated">
+    <MachineQuestion {...props} />
+    <ProductQuestion {...props} />
+    <RateQuestion {...props} />
+  </Box>
+);

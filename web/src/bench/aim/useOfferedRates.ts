@@ -1,0 +1,60 @@
+import type { jobs, ReadableOf } from '@steady-scatter/contract';
+import { labelRate } from '@steady-scatter/core/need';
+import { evaluateProduct, type ProductInput } from '@steady-scatter/core/products';
+import { fromSi, isUnitOf, showExact, showQuantity } from '@steady-scatter/core/quantities';
+import type { BenchRateUnit } from '@steady-scatter/core/testing';
+import { readable, useList } from '../../documents/docs.ts';
+import { JOBS } from '../../kinds/useJobs.ts';
+
+/** A rate that is known from elsewhere. */
+export interface OfferedRate {
+  /** As it is typed: "3.33333". */
+  readonly amount: string;
+  readonly label: string;
+  readonly detail: string;
+}
+
+const MAX_OFFERED = 4;
+
+/** Rates of the product's label: what one package covers, and the range that it allows. */
+function labelRates(product: ProductInput): { rateSi: number; detail: string }[] {
+  const { package: pack, coverage, labelLow, labelHigh } = evaluateProduct(product);
+  const covers = pack && coverage ? labelRate(pack.si, coverage.areaM2) : null;
+  return [
+    { rateSi: covers, detail: 'the label: what one package covers' },
+    { rateSi: labelLow, detail: 'lowest rate on the label' },
+    { rateSi: labelHigh, detail: 'highest rate on the label' },
+  ].flatMap(({ rateSi, detail }) => (rateSi === null ? [] : [{ rateSi, detail }]));
+}
+
+type JobLine = ReadableOf<typeof jobs>;
+
+/** Rates of a product as amounts in a unit, each once: from jobs, the latest first, then from the label. */
+export function offersOf(
+  lines: readonly JobLine[],
+  product: { readonly name: string; readonly input: ProductInput | null },
+  unit: BenchRateUnit,
+): OfferedRate[] {
+  if (!isUnitOf('massPerArea', unit)) return [];
+  const fromJobs = lines
+    .filter((line) => line.product === product.name && line.rateOnceSi !== null)
+    .map(({ rateOnceSi, name }) => ({ rateSi: rateOnceSi!, detail: `from the job “${name}”` }));
+  const all = [...fromJobs, ...(product.input ? labelRates(product.input) : [])];
+  const offers = new Map<string, OfferedRate>();
+  for (const { rateSi, detail } of all) {
+    const { number, unit: symbol } = showQuantity(rateSi, unit);
+    const label = `${number} ${symbol}`;
+    if (!offers.has(label)) offers.set(label, { amount: showExact(fromSi(rateSi, unit), 4), label, detail });
+  }
+  return [...offers.values()].slice(0, MAX_OFFERED);
+}
+
+/** The rates that this product is put down at, by jobs and by its label. */
+export function useOfferedRates(
+  name: string,
+  input: ProductInput | null,
+  unit: BenchRateUnit,
+): OfferedRate[] {
+  const { data } = useList(JOBS, { q: name, limit: 20 }, name !== '');
+  return offersOf(readable<typeof jobs>(data?.lines ?? []), { name, input }, unit);
+}

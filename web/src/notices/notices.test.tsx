@@ -1,0 +1,48 @@
+import { ChakraProvider } from '@chakra-ui/react';
+import { act, renderHook, screen, waitFor } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import type { ReactNode } from 'react';
+import { beforeEach, expect, it, vi } from 'vitest';
+import { NotTaken } from '../api/errors.ts';
+import { system } from '../theme/index.ts';
+import { NoticesProvider, useNotices, type Notices } from './notices.tsx';
+
+const wrapper = ({ children }: { children: ReactNode }) => (
+  <ChakraProvider value={system}>
+    <NoticesProvider>{children}</NoticesProvider>
+  </ChakraProvider>
+);
+let notices: Notices;
+beforeEach(() => {
+  notices = renderHook(useNotices, { wrapper }).result.current;
+});
+
+it('what was done last is undone, and once', () => {
+  const [first, second] = [vi.fn(), vi.fn()];
+  act(() => notices.undoable('Deleted one.', first));
+  act(() => notices.undoable('Deleted two.', second));
+  expect(notices.undoLast()).toBe(true);
+  expect(second).toHaveBeenCalledTimes(1);
+  // There is nothing else to go back on: what came before has its own button.
+  expect(notices.undoLast()).toBe(false);
+  expect(first).not.toHaveBeenCalled();
+});
+
+it('by its button it is undone once too, and the key does nothing then', async () => {
+  const undo = vi.fn();
+  act(() => notices.undoable('Deleted it.', undo));
+  await userEvent.click(await screen.findByRole('button', { name: 'Undo' }));
+  expect(notices.undoLast()).toBe(false);
+  expect(undo).toHaveBeenCalledTimes(1);
+});
+
+it('an undo that fails says why', async () => {
+  act(() => notices.undoable('Deleted it.', () => Promise.reject(new NotTaken('It was changed meanwhile.'))));
+  act(() => void notices.undoLast());
+  await waitFor(() => expect(screen.getByText('It was changed meanwhile.')).toBeTruthy());
+});
+
+it('nothing was done: there is nothing to undo', () => {
+  act(() => notices.tell('Saved.'));
+  expect(notices.undoLast()).toBe(false);
+});
