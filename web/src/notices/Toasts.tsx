@@ -25,6 +25,8 @@ function undoAndStay(undo: () => void): void {
 
 function show(toaster: ReturnType<typeof newToaster>, { text, undo }: Notice): void {
   toaster.create({
+    // What stands there already is not said a second time beside it; what can be undone is each its own.
+    ...(!undo && { id: text }),
     description: text,
     closable: true,
     duration: (undo ? SECONDS_TO_UNDO : SECONDS_TO_READ) * 1000,

@@ -46,3 +46,12 @@ it('nothing was done: there is nothing to undo', () => {
   act(() => notices.tell('Saved.'));
   expect(notices.undoLast()).toBe(false);
 });
+
+it('what stands there already is not said a second time beside it', async () => {
+  act(() => notices.tell('The server answers again.'));
+  await screen.findByText('The server answers again.');
+  act(() => notices.tell('The server answers again.'));
+  act(() => notices.tell('Saved.'));
+  await screen.findByText('Saved.');
+  expect(screen.getAllByText('The server answers again.')).toHaveLength(1);
+});
