@@ -48,10 +48,12 @@ it('nothing was done: there is nothing to undo', () => {
 });
 
 it('what stands there already is not said a second time beside it', async () => {
-  act(() => notices.tell('The server answers again.'));
-  await screen.findByText('The server answers again.');
-  act(() => notices.tell('The server answers again.'));
-  act(() => notices.tell('Saved.'));
-  await screen.findByText('Saved.');
+  for (const text of ['The server answers again.', 'The server answers again.', 'Saved.']) {
+    await act(async () => {
+      notices.tell(text);
+      await new Promise((drawn) => setTimeout(drawn, 50));
+    });
+    await screen.findByText(text);
+  }
   expect(screen.getAllByText('The server answers again.')).toHaveLength(1);
 });
