@@ -2,7 +2,7 @@ import { SAVED_WORDS, STATUS_WORDS } from './statusWords.ts';
 import { Box, Button, chakra } from '@chakra-ui/react';
 import type { InputError } from '@steady-scatter/core/errors';
 import { RotateCcw } from 'lucide-react';
-import { useDeferredValue, useMemo, useState, type ReactNode } from 'react';
+import { memo, useDeferredValue, useMemo, useState, type ReactNode } from 'react';
 import type { FieldValues } from 'react-hook-form';
 import { useParams } from 'react-router';
 import { useCommands } from '../commands/CommandsProvider.tsx';
@@ -14,7 +14,8 @@ import { useDoc, type Doc } from './docs.ts';
 import type { DocumentKind } from './documentKind.ts';
 import { fieldsOf, type FieldsOf } from './fields.ts';
 import { removingOf } from './removing.ts';
-import { useDocument } from './useDocument.ts';
+import { useDocument, type DocumentStatus } from './useDocument.ts';
+import { useStable } from '../ui/useStable.ts';
 import { useDocumentCommands } from './useDocumentCommands.tsx';
 
 /** What the form of a thing is given. */
@@ -65,6 +66,55 @@ const RefusalNotice = ({ words, onDecide }: { words: string; onDecide: (() => vo
   </Box>
 );
 
+interface HeadingProps {
+  kind: Parameters<typeof removingOf>[0] & { readonly words: { readonly one: string } };
+  /** What it is called; empty: nothing yet. */
+  name: string;
+  /** Null: a new one. */
+  doc: Doc<unknown> | null;
+  status: DocumentStatus;
+  /** Something is typed over what is saved. */
+  differs: boolean;
+  isPending: boolean;
+  acts: ReactNode;
+  onRemove(): void;
+  onDiscard(): void;
+  onSave(): void;
+}
+
+/** What it is and how far it has got on the left, what can be done with it on the right. */
+const Heading = memo(function HeadingOf(props: HeadingProps) {
+  const { kind, name, doc, status, differs, isPending, acts, onRemove, onDiscard, onSave } = props;
+  const removing = removingOf(kind);
+  const isSaved = status === 'saved' || status === 'on-device';
+  return (
+    <TopBar
+      acts={
+        <>
+          {acts}
+          {doc && <CommandButton icon={removing.icon} label={removing.act} onClick={onRemove} />}
+          {(differs || status === 'refused') && (
+            <CommandButton icon={RotateCcw} label="Discard changes" onClick={onDiscard} />
+          )}
+          <Button variant={isSaved ? 'outline' : 'solid'} loading={isPending} onClick={onSave}>
+            {SAVED_WORDS[status] ?? `Save ${kind.words.one}`}
+          </Button>
+        </>
+      }
+    >
+      <chakra.h1 fontSize="21px" fontWeight="bold" overflowWrap="anywhere">
+        {doc ? name : `New ${kind.words.one}`}
+      </chakra.h1>
+      {doc?.isSample && <SampleBadge />}
+      {STATUS_WORDS[status] && (
+        <chakra.span fontSize="15px" color="ink.soft">
+          {STATUS_WORDS[status]}
+        </chakra.span>
+      )}
+    </TopBar>
+  );
+});
+
 function DocSheet<Input extends FieldValues>({
   kind,
   doc,
@@ -80,7 +130,6 @@ function DocSheet<Input extends FieldValues>({
   const commands = useDocumentCommands(kind, doc, open);
   const [tried, setTried] = useState(false);
   const { one } = kind.kind.words;
-  const removing = removingOf(kind.kind);
   // What is wrong is said after the key is shown.
   const resting = useDeferredValue(input);
   const errors = useMemo(() => kind.kind.evaluate(resting).errors, [kind, resting]);
@@ -94,48 +143,30 @@ function DocSheet<Input extends FieldValues>({
     setTried(true);
     void open.form.handleSubmit(() => commands.save(then), toFirstError)();
   };
-  useCommands([
-    { id: `keep-${kind.kind.name}`, label: `Save ${one}`, keys: 'Ctrl+S', run: () => save(onSaved ?? null) },
-  ]);
+  const onSave = useStable(() => save(onSaved ?? null));
+  const onDiscard = useStable(commands.discard);
+  const onRemove = useStable(() => doc && void commands.remove(doc));
+  // What it offers hangs on what is saved, not on what is typed.
+  // oxlint-disable-next-line react/exhaustive-deps -- pages write it anew at each render
+  const acts = useMemo(() => doc && renderActs?.(doc), [doc]);
+  useCommands([{ id: `keep-${kind.kind.name}`, label: `Save ${one}`, keys: 'Ctrl+S', run: onSave }]);
   const isSaved = status === 'saved' || status === 'on-device';
 
   return (
     <>
       <title>{`${kind.kind.nameOf(input) || `New ${one}`} · Steady Scatter`}</title>
-      <TopBar
-        acts={
-          <>
-            {doc && renderActs?.(doc)}
-            {doc && (
-              <CommandButton
-                icon={removing.icon}
-                label={removing.act}
-                onClick={() => void commands.remove(doc)}
-              />
-            )}
-            {(differs || status === 'refused') && (
-              <CommandButton icon={RotateCcw} label="Discard changes" onClick={commands.discard} />
-            )}
-            <Button
-              variant={isSaved ? 'outline' : 'solid'}
-              loading={commands.isPending}
-              onClick={() => save(onSaved ?? null)}
-            >
-              {SAVED_WORDS[status] ?? `Save ${one}`}
-            </Button>
-          </>
-        }
-      >
-        <chakra.h1 fontSize="21px" fontWeight="bold" overflowWrap="anywhere">
-          {doc ? kind.kind.nameOf(doc.input) : `New ${one}`}
-        </chakra.h1>
-        {doc?.isSample && <SampleBadge />}
-        {STATUS_WORDS[status] && (
-          <chakra.span fontSize="15px" color="ink.soft">
-            {STATUS_WORDS[status]}
-          </chakra.span>
-        )}
-      </TopBar>
+      <Heading
+        kind={kind.kind}
+        name={doc ? kind.kind.nameOf(doc.input) : ''}
+        doc={doc}
+        status={status}
+        differs={differs}
+        isPending={commands.isPending}
+        acts={acts}
+        onRemove={onRemove}
+        onDiscard={onDiscard}
+        onSave={onSave}
+      />
       <Box
         as="main"
         id="main"

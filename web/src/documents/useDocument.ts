@@ -181,7 +181,7 @@ export function useDocument<Input extends FieldValues>(
   const about = aboutDocument(kind.kind.name, id);
   const waiting = useWaiting(about);
   const refusal = waiting?.refusal ?? null;
-  const saved = doc?.input ?? empty;
+  const saved = useShared(doc?.input ?? empty);
   const isNew = doc === null;
 
   const [draft] = useState(() => openDraft(kind, heldAs) ?? refusedAs(kind, about));
@@ -192,7 +192,7 @@ export function useDocument<Input extends FieldValues>(
     reValidateMode: 'onSubmit',
     shouldFocusError: false,
   });
-  const input = useShared(useWatch({ control: form.control }) as Input);
+  const input = useShared(useWatch({ control: form.control }) as Input, saved);
   const differs = !sameInput(input, saved);
   const first = draft?.base ?? { version: doc?.version ?? 0, input: saved };
   const { base, baseVersion, noteSent, isSent, show } = useFollowing({

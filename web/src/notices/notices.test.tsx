@@ -48,12 +48,13 @@ it('nothing was done: there is nothing to undo', () => {
 });
 
 it('what stands there already is not said a second time beside it', async () => {
-  for (const text of ['The server answers again.', 'The server answers again.', 'Saved.']) {
-    await act(async () => {
+  const told = (text: string) =>
+    act(async () => {
       notices.tell(text);
       await new Promise((drawn) => setTimeout(drawn, 50));
     });
-    await screen.findByText(text);
-  }
+  await told('The server answers again.');
+  await told('The server answers again.');
+  await told('Saved.');
   expect(screen.getAllByText('The server answers again.')).toHaveLength(1);
 });

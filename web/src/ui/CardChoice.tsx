@@ -1,5 +1,6 @@
 import { Box, chakra } from '@chakra-ui/react';
-import { useId, type ReactNode } from 'react';
+import { memo, useId, type ReactNode } from 'react';
+import { useStable } from './useStable.ts';
 
 const Card = chakra('label', {
   base: {
@@ -48,6 +49,25 @@ interface Props<Id extends string> {
   children?: ReactNode;
 }
 
+interface AnswerProps<Id extends string> extends CardOption<Id> {
+  /** Of the question. */
+  name: string;
+  isChosen: boolean;
+  isDisabled: boolean;
+  choose(id: Id): void;
+}
+
+const Answer = memo(function AnswerOf(props: AnswerProps<string>) {
+  const { id, label, detail, picture, name, isChosen, isDisabled, choose } = props;
+  return (
+    <Card>
+      <input type="radio" name={name} checked={isChosen} disabled={isDisabled} onChange={() => choose(id)} />
+      {picture}
+      <span>{label}</span> {detail && <small>{detail}</small>}
+    </Card>
+  );
+}) as <Id extends string>(props: AnswerProps<Id>) => ReactNode;
+
 /** A question with its answers side by side, each a card that can be pressed. */
 export function CardChoice<Id extends string>({
   label,
@@ -59,6 +79,7 @@ export function CardChoice<Id extends string>({
   children,
 }: Props<Id>) {
   const name = useId();
+  const choose = useStable(onChange);
   return (
     <Box
       as="fieldset"
@@ -83,17 +104,14 @@ export function CardChoice<Id extends string>({
         minWidth={0}
       >
         {options.map((option) => (
-          <Card key={option.id}>
-            <input
-              type="radio"
-              name={name}
-              checked={option.id === value}
-              disabled={isFixed && option.id !== value}
-              onChange={() => onChange(option.id)}
-            />
-            {option.picture}
-            <span>{option.label}</span> {option.detail && <small>{option.detail}</small>}
-          </Card>
+          <Answer
+            key={option.id}
+            {...option}
+            name={name}
+            isChosen={option.id === value}
+            isDisabled={isFixed && option.id !== value}
+            choose={choose}
+          />
         ))}
         {children}
       </Box>

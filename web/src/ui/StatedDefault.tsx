@@ -1,5 +1,5 @@
 import { Box, Button } from '@chakra-ui/react';
-import { useId, useState, type ReactNode } from 'react';
+import { memo, useId, useState, type ReactNode } from 'react';
 
 interface Props {
   /** What it is about: "pass spacing". */
@@ -12,37 +12,51 @@ interface Props {
   children: ReactNode;
 }
 
+interface LineProps extends Pick<Props, 'name' | 'text' | 'picture'> {
+  isOpen: boolean;
+  /** Id of its fields. */
+  fields: string;
+  setOpen(isOpen: boolean): void;
+}
+
+const Line = memo(function LineOf({ name, text, picture, isOpen, fields, setOpen }: LineProps) {
+  return (
+    <Box
+      display="flex"
+      alignItems="center"
+      justifyContent="space-between"
+      gap="14px"
+      paddingY="4px"
+      borderColor="line"
+      borderBottomWidth={isOpen ? 0 : '1px'}
+    >
+      <Box fontSize="17px" minWidth={0} overflowWrap="anywhere" display="flex" gap="14px" alignItems="center">
+        {picture}
+        {text}
+      </Box>
+      <Button
+        variant="ghost"
+        flex="0 0 auto"
+        minHeight={{ base: '56px', md: '44px' }}
+        aria-expanded={isOpen}
+        aria-controls={fields}
+        aria-label={isOpen ? `Done with ${name}` : `Change ${name}`}
+        onClick={() => setOpen(!isOpen)}
+      >
+        {isOpen ? 'done' : 'change'}
+      </Button>
+    </Box>
+  );
+});
+
 /** What is assumed, in a line, and its fields one press away. */
-export function StatedDefault({ name, text, picture, isWrong = false, children }: Props) {
+export function StatedDefault({ isWrong = false, children, ...line }: Props) {
   const [wanted, setOpen] = useState(false);
   const isOpen = wanted || isWrong;
   const id = useId();
   return (
-    <Box borderBottomWidth="1px" borderColor="line" paddingY="4px">
-      <Box display="flex" alignItems="center" justifyContent="space-between" gap="14px">
-        <Box
-          fontSize="17px"
-          minWidth={0}
-          overflowWrap="anywhere"
-          display="flex"
-          gap="14px"
-          alignItems="center"
-        >
-          {picture}
-          {text}
-        </Box>
-        <Button
-          variant="ghost"
-          flex="0 0 auto"
-          minHeight={{ base: '56px', md: '44px' }}
-          aria-expanded={isOpen}
-          aria-controls={id}
-          aria-label={isOpen ? `Done with ${name}` : `Change ${name}`}
-          onClick={() => setOpen(!isOpen)}
-        >
-          {isOpen ? 'done' : 'change'}
-        </Button>
-      </Box>
+    <>
+      <Line {...line} isOpen={isOpen} fields={id} setOpen={setOpen} />
       {isOpen && (
         <Box
           id={id}
@@ -50,11 +64,13 @@ export function StatedDefault({ name, text, picture, isWrong = false, children }
           gap="10px 14px"
           gridTemplateColumns="repeat(auto-fill, minmax(170px, 1fr))"
           alignItems="start"
-          paddingBottom="10px"
+          paddingBottom="14px"
+          borderBottomWidth="1px"
+          borderColor="line"
         >
           {children}
         </Box>
       )}
-    </Box>
+    </>
   );
 }

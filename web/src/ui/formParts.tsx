@@ -1,5 +1,5 @@
 import { Box, chakra } from '@chakra-ui/react';
-import type { ReactNode } from 'react';
+import { memo, type ReactNode } from 'react';
 import { fieldBox } from './fieldBox.ts';
 
 /** Fields of a form side by side, as many as fit. */
@@ -28,9 +28,11 @@ const Notes = chakra('textarea', {
 type NotesProps = { label: string; value: string; onChange(text: string): void };
 
 /** A longer text in a form. */
-export const NotesField = ({ label, value, onChange }: NotesProps) => (
-  <chakra.label display="block" marginTop="14px" fontSize="15px" fontWeight="semibold" color="ink.soft">
-    {label}
-    <Notes value={value} maxLength={4000} onChange={(event) => onChange(event.target.value)} />
-  </chakra.label>
-);
+export const NotesField = memo(function NotesFieldOf({ label, value, onChange }: NotesProps) {
+  return (
+    <chakra.label display="block" marginTop="14px" fontSize="15px" fontWeight="semibold" color="ink.soft">
+      {label}
+      <Notes value={value} maxLength={4000} onChange={(event) => onChange(event.target.value)} />
+    </chakra.label>
+  );
+});
