@@ -16,6 +16,7 @@ export default defineConfig({
           isolate: false,
         },
       },
+      { test: { name: 'words', root: 'words', include: ['src/**/*.test.ts'], isolate: false } },
       { test: { name: 'contract', root: 'contract', include: ['src/**/*.test.ts'], isolate: false } },
       {
         test: {

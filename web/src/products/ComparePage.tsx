@@ -142,7 +142,7 @@ function ComparisonTable({ products, lines, of, onPutOnJob }: TableProps) {
                 key={products[at]?.id}
                 {...cell}
                 fontFamily="figure"
-                fontWeight="700"
+                fontWeight="bold"
                 fontSize="30px"
                 css={{ fontStretch: '82%' }}
               >

@@ -124,7 +124,6 @@ export default function SettingsDialog({ onClose }: { onClose(): void }) {
         <Switch.Root
           checked={preferences.singleKeys}
           onCheckedChange={({ checked }) => change({ singleKeys: checked })}
-          colorPalette="green"
         >
           <Switch.HiddenInput />
           <Switch.Control>

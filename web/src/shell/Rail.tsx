@@ -39,11 +39,11 @@ const itemStyle = {
   whiteSpace: 'nowrap',
   color: 'rail.ink',
   cursor: 'pointer',
-  _hover: { bg: 'whiteAlpha.200' },
+  _hover: { bg: 'rgba(255, 255, 255, 0.08)' },
 } as const;
 
 const RoomLink = chakra(NavLink, {
-  base: { ...itemStyle, '&.active': { bg: 'whiteAlpha.300', color: 'white', fontWeight: 'bold' } },
+  base: { ...itemStyle, '&.active': { bg: 'rgba(255, 255, 255, 0.16)', color: 'white', fontWeight: 'bold' } },
 });
 const Tool = chakra('button', { base: itemStyle });
 
@@ -98,7 +98,7 @@ export function Rail() {
       <Box
         hideBelow="md"
         fontFamily="figure"
-        fontWeight="800"
+        fontWeight="bold"
         fontSize="19px"
         lineHeight="1"
         textAlign="center"

@@ -26,7 +26,7 @@ const StopLink = chakra('a', {
     borderRight: '2px solid',
     borderColor: 'tape.ink',
     outlineOffset: '-4px',
-    _hover: { bg: 'blackAlpha.100' },
+    _hover: { bg: 'rgba(0, 0, 0, 0.08)' },
     '&[aria-current]': { bg: 'tape.ink', color: 'tape' },
   },
 });
@@ -41,7 +41,7 @@ export function Tape({ stops, current }: { stops: readonly Stop[]; current: stri
       bg="tape"
       color="tape.ink"
       borderBottom="2px solid"
-      borderColor="blackAlpha.400"
+      borderColor="rgba(0, 0, 0, 0.36)"
       backgroundImage="repeating-linear-gradient(90deg, rgb(0 0 0 / 0.55) 0 1px, transparent 1px 12px)"
       backgroundSize="100% 8px"
       backgroundRepeat="no-repeat"

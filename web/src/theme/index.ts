@@ -1,11 +1,16 @@
-// Theme: semantic tokens for day and night, type, and the few recipes that are ours.
-// Everything with a colour, a font or a focus ring gets it from here.
-import { createSystem, defaultConfig, defineConfig } from '@chakra-ui/react';
-import { button, sectionHeading } from './recipes.ts';
-import { fonts, semanticColors } from './tokens.ts';
+// Theme: semantic tokens for day and night, type, and a recipe for each part of the library that is used.
+// Everything with a colour, a font or a focus ring gets it from here. The library's own tokens and recipes are left out: they weigh more
+// than all of this app's screens, and are made ready at each start.
+import { createSystem, defaultBaseConfig, defineConfig } from '@chakra-ui/react';
+import { recipes, slotRecipes } from './recipes.ts';
+import { fonts, fontWeights, semanticColors, shadows } from './tokens.ts';
 
 const config = defineConfig({
+  preflight: true,
+  cssVarsPrefix: 'chakra',
   globalCss: {
+    '*': { '--global-font-body': 'fonts.body', '--global-color-border': 'colors.line' },
+    '*::placeholder': { color: 'ink.soft', opacity: 0.85 },
     'html, body': { bg: 'ground', color: 'ink', fontFamily: 'body', fontSize: '16px', lineHeight: 1.4 },
     '*:focus-visible': { outline: '3px solid', outlineColor: 'water', outlineOffset: '2px' },
     '*, *::before, *::after': {
@@ -19,10 +24,13 @@ const config = defineConfig({
     '[data-noprint]': { '@media print': { display: 'none !important' } },
   },
   theme: {
-    tokens: { fonts },
+    breakpoints: { sm: '480px', md: '768px', lg: '1024px', xl: '1280px' },
+    keyframes: { spin: { '100%': { transform: 'rotate(360deg)' } } },
+    tokens: { fonts, fontWeights, shadows },
     semanticTokens: { colors: semanticColors },
-    recipes: { button, sectionHeading },
+    recipes,
+    slotRecipes,
   },
 });
 
-export const system = createSystem(defaultConfig, config);
+export const system = createSystem(defaultBaseConfig, config);

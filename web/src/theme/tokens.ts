@@ -40,3 +40,13 @@ export const fonts = {
   body: { value: '"Atkinson Hyperlegible Next Variable", system-ui, sans-serif' },
   figure: { value: '"Archivo Variable", "Atkinson Hyperlegible Next Variable", sans-serif' },
 };
+
+export const fontWeights = {
+  normal: { value: '400' },
+  medium: { value: '500' },
+  semibold: { value: '600' },
+  bold: { value: '700' },
+};
+
+/** Under what stands over the screen. */
+export const shadows = { over: { value: '0 8px 24px rgba(0, 0, 0, 0.25)' } };

@@ -22,7 +22,7 @@ export function BigNumber({ number, unit, live = false }: Props) {
     <>
       <Box
         fontFamily="figure"
-        fontWeight="700"
+        fontWeight="bold"
         fontSize={size}
         lineHeight="0.95"
         letterSpacing="-0.015em"
@@ -31,7 +31,7 @@ export function BigNumber({ number, unit, live = false }: Props) {
         aria-hidden={live}
       >
         {number}
-        <chakra.span fontSize="36px" fontWeight="600" letterSpacing="0" marginLeft="10px">
+        <chakra.span fontSize="36px" fontWeight="semibold" letterSpacing="0" marginLeft="10px">
           {unit}
         </chakra.span>
       </Box>

@@ -22,7 +22,7 @@ const Figures = ({ term }: { term: Term }) => (
     color={term.strong ? 'ink' : undefined}
     css={term.strong ? undefined : UNDERLINE[term.origin]}
   >
-    <chakra.span fontWeight={term.strong ? 'extrabold' : 'inherit'} fontVariantNumeric="tabular-nums">
+    <chakra.span fontWeight={term.strong ? 'bold' : 'inherit'} fontVariantNumeric="tabular-nums">
       {term.shown?.number ?? MISSING}
     </chakra.span>
     {term.shown?.unit && (

@@ -30,7 +30,7 @@ export const AnswerBar = memo(function AnswerBarOf() {
     >
       <Box
         fontFamily="figure"
-        fontWeight="700"
+        fontWeight="bold"
         fontSize="34px"
         lineHeight="52px"
         css={{ fontStretch: '82%' }}

@@ -33,7 +33,7 @@ export function CardFace({ card, link }: { card: Card; link: string }) {
           <Box fontSize="14px">{card.control}</Box>
           <Box
             fontFamily="figure"
-            fontWeight="700"
+            fontWeight="bold"
             fontSize="84px"
             lineHeight="0.9"
             css={{ fontStretch: '82%' }}

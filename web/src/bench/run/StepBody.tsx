@@ -13,7 +13,7 @@ import { Timing } from './Timing.tsx';
 const Big = ({ children }: { children: string }) => (
   <Box
     fontFamily="figure"
-    fontWeight="700"
+    fontWeight="bold"
     fontSize={{ base: children.length > 4 ? '52px' : '112px', md: children.length > 4 ? '40px' : '72px' }}
     lineHeight="1"
     css={{ fontStretch: '82%' }}

@@ -73,7 +73,7 @@ export function Stopwatch({
       <Face ref={face} type="button" aria-pressed={watch.isRunning} onClick={act}>
         <Box
           fontFamily="figure"
-          fontWeight="700"
+          fontWeight="bold"
           fontSize={{ base: '64px', md: '52px' }}
           lineHeight="1"
           fontVariantNumeric="tabular-nums"
