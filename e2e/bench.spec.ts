@@ -97,7 +97,7 @@ test('a phone that is not paired is asked for the code', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'Pair this device' })).toBeVisible();
   await expectAccessible(page);
   await page.getByLabel('Code').fill('1111 1111');
-  await page.getByRole('button', { name: 'Pair it' }).click();
+  await page.getByRole('button', { name: 'Pair this device' }).click();
   await expect(page.getByRole('alert')).toContainText('It has eight digits');
 }); // prettier-ignore
 

@@ -67,7 +67,7 @@ test('a newer version is told and taken while a form is dirty; another page goes
     await page.reload();
     await page.getByLabel('Name of the job').fill('Typed before the update');
     await expect(page.getByText('New version available.')).toBeVisible();
-    await page.getByRole('button', { name: 'Load it' }).click();
+    await page.getByRole('button', { name: 'Load new version' }).click();
     await expect(page.locator('meta[name=version]')).toHaveCount(1);
     await expect(page.getByLabel('Name of the job')).toHaveValue('Typed before the update');
 

@@ -160,7 +160,7 @@ test.describe('on a phone', () => {
     await expect(page.getByText('take 1 package', { exact: true })).toBeInViewport();
     const width = await page.evaluate(() => document.documentElement.scrollWidth);
     expect(width).toBeLessThanOrEqual(390);
-    for (const link of await page.getByRole('navigation', { name: 'Rooms' }).getByRole('link').all()) {
+    for (const link of await page.getByRole('navigation', { name: 'Main places' }).getByRole('link').all()) {
       expect((await link.boundingBox())?.height).toBeGreaterThanOrEqual(56);
     }
     await expectAccessible(page);

@@ -1,6 +1,7 @@
 import { lazyPart } from './ui/lazyPart.ts';
 import { Suspense } from 'react';
 import { BrowserRouter, Route, Routes } from 'react-router';
+import { say } from '@steady-scatter/words/shell';
 import { CommandsProvider } from './commands/CommandsProvider.tsx';
 import JobPage from './jobs/JobPage.tsx';
 import { SheetPage } from './jobs/SheetPage.tsx';
@@ -34,12 +35,7 @@ const ComparePage = lazyPart(() => import('./products/ComparePage.tsx'));
 const ComponentRoom = lazyPart(() => import('./room/ComponentRoom.tsx'));
 
 const notHere = (
-  <Message
-    heading="There is nothing at this address"
-    text="It may be an old link. What you typed on sheets is safe."
-    act="Go to the worksheet"
-    to="/"
-  />
+  <Message heading={say('shell.nothingHere')} text={say('shell.oldLink')} act={say('shell.toSheet')} to="/" />
 );
 
 /** Every address of the app. The new sheet is what opens first; everything else is loaded when it is asked for. */

@@ -18,6 +18,7 @@ import {
   type StoredDocument,
 } from '@steady-scatter/contract';
 import * as z from 'zod';
+import { say } from '@steady-scatter/words/common';
 import { noteAnswer, noteForgotten, noteInstallation, notePaired, noteSilence } from './connection.ts';
 import { ApiProblem, Unreachable } from './errors.ts';
 
@@ -43,8 +44,8 @@ export async function readProblem(response: Response): Promise<ApiProblem> {
   if (known) return new ApiProblem(known);
   const { status } = response;
   const words = unknownProblem.safeParse(told).data ?? {
-    title: 'No proper answer',
-    detail: `The server answered ${status} without saying why.`,
+    title: say('common.noProperAnswer'),
+    detail: say('common.answeredWithoutWhy', { status }),
   };
   return new ApiProblem({ type: problemType('failed'), status, title: words.title, detail: words.detail });
 }
@@ -84,7 +85,7 @@ async function callRoute(
   } catch (error) {
     if (error instanceof DOMException && error.name === 'AbortError') throw error;
     noteSilence(askedAt);
-    throw new Unreachable('The server does not answer.');
+    throw new Unreachable(say('common.serverSilent'));
   }
   // A server whose database is down cannot keep anything either.
   if (response.status === 503) noteSilence();

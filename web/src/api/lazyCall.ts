@@ -1,3 +1,4 @@
+import { say } from '@steady-scatter/words/common';
 import { atHand, type AtHand } from './atHand.ts';
 import { connectionStore, noteSilence, noteUpdate, serverAnswers } from './connection.ts';
 import { Renewed, Unreachable } from './errors.ts';
@@ -14,10 +15,10 @@ export async function loadPart<Part>(load: () => Promise<Part>): Promise<Part> {
   } catch {
     if (await serverAnswers()) {
       noteUpdate();
-      throw new Renewed('This part of the page is not there any more.');
+      throw new Renewed(say('common.partGone'));
     }
     noteSilence();
-    throw new Unreachable('The server does not answer.');
+    throw new Unreachable(say('common.serverSilent'));
   }
 }
 

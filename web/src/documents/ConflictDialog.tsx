@@ -1,6 +1,7 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
 import { differencesBetween, merged, type Difference, type Side } from '@steady-scatter/core/fields';
 import { useId, useMemo, useState } from 'react';
+import { say } from '@steady-scatter/words/common';
 import { Panel } from '../ui/Panel.tsx';
 import { placeOf, valueText } from './fieldWords.ts';
 import type { Conflict } from './useDocument.ts';
@@ -31,7 +32,9 @@ function ValueChoice({ label, difference, side, onChoose }: ChoiceProps) {
     <Box as="fieldset" borderTopWidth="1px" borderColor="line" paddingY="10px">
       <chakra.legend fontSize="15px" fontWeight="semibold" color="ink.soft" float="left" width="100%">
         {label}
-        {difference.changedBy === 'both' && <chakra.span color="warn"> · both changed it</chakra.span>}
+        {difference.changedBy === 'both' && (
+          <chakra.span color="warn"> {say('common.bothChanged')}</chakra.span>
+        )}
       </chakra.legend>
       <Box display="grid" gridTemplateColumns={{ base: '1fr', md: '1fr 1fr' }} gap="6px 16px" clear="both">
         {(['mine', 'theirs'] as const).map((choice) => (
@@ -47,7 +50,7 @@ function ValueChoice({ label, difference, side, onChoose }: ChoiceProps) {
             <input type="radio" name={name} checked={side === choice} onChange={() => onChoose(choice)} />
             <span>
               <chakra.span color="ink.soft">{WHOSE[choice]}: </chakra.span>
-              <b>{valueText(difference[choice]) ?? 'not there'}</b>
+              <b>{valueText(difference[choice]) ?? say('common.notThere')}</b>
             </span>
           </chakra.label>
         ))}
@@ -58,18 +61,18 @@ function ValueChoice({ label, difference, side, onChoose }: ChoiceProps) {
 
 const Deleted = <Input,>({ one, conflict, onSave, onTakeTheirs, onClose }: ConflictProps<Input>) => (
   <Panel
-    title="Deleted elsewhere"
+    title={say('common.deletedElsewhere')}
     onClose={onClose}
     footer={
       <>
-        <Button onClick={onTakeTheirs}>Leave it deleted</Button>
+        <Button onClick={onTakeTheirs}>{say('common.leaveDeleted')}</Button>
         <Button variant="solid" onClick={() => onSave(conflict.mine)}>
-          Restore it with mine
+          {say('common.restoreMine')}
         </Button>
       </>
     }
   >
-    Somebody deleted this {one} since you opened it. What you typed is still on this screen.
+    {say('common.deletedElsewhereWhy', { one })}
   </Panel>
 );
 
@@ -89,23 +92,21 @@ export default function ConflictDialog<Input>(props: ConflictProps<Input>) {
   const sideOf = (path: string): Side => chosen[path] ?? proposed.get(path) ?? 'mine';
   return (
     <Panel
-      title="Changed elsewhere"
+      title={say('common.changedElsewhere')}
       size="lg"
       onClose={onClose}
       footer={
         <>
-          <Button onClick={onTakeTheirs}>Show their version</Button>
-          <Button onClick={() => onSave(mine)}>Keep my version</Button>
+          <Button onClick={onTakeTheirs}>{say('common.showTheirs')}</Button>
+          <Button onClick={() => onSave(mine)}>{say('common.keepMine')}</Button>
           <Button variant="solid" onClick={() => onSave(merged(mine, theirs.input, sideOf))}>
-            Save what is chosen
+            {say('common.saveChosen')}
           </Button>
         </>
       }
     >
       <Box marginBottom="10px">
-        {found.length === 0
-          ? 'Both sides read the same; keep either.'
-          : `Somebody saved a change of this ${one} since you opened it. Choose value by value, or one side as a whole.`}
+        {found.length === 0 ? say('common.sidesAlike') : say('common.changedElsewhereWhy', { one })}
       </Box>
       {found.map((difference) => (
         <ValueChoice

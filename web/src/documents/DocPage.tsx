@@ -5,6 +5,7 @@ import { RotateCcw } from 'lucide-react';
 import { memo, useDeferredValue, useMemo, useState, type ReactNode } from 'react';
 import type { FieldValues } from 'react-hook-form';
 import { useParams } from 'react-router';
+import { say } from '@steady-scatter/words/common';
 import { useCommands } from '../commands/CommandsProvider.tsx';
 import { CommandButton } from '../ui/CommandButton.tsx';
 import { OpeningMessage } from './OpeningMessage.tsx';
@@ -57,10 +58,10 @@ const RefusalNotice = ({ words, onDecide }: { words: string; onDecide: (() => vo
     padding="14px"
     marginBottom="18px"
   >
-    <b>{onDecide ? 'Changed elsewhere.' : 'Not kept.'}</b> {words}
+    <b>{onDecide ? say('common.changedElsewhereStop') : say('common.notSaved')}</b> {words}
     {onDecide && (
       <Button marginLeft="14px" onClick={onDecide}>
-        Compare
+        {say('common.compare')}
       </Button>
     )}
   </Box>
@@ -94,16 +95,16 @@ const Heading = memo(function HeadingOf(props: HeadingProps) {
           {acts}
           {doc && <CommandButton icon={removing.icon} label={removing.act} onClick={onRemove} />}
           {(differs || status === 'refused') && (
-            <CommandButton icon={RotateCcw} label="Discard changes" onClick={onDiscard} />
+            <CommandButton icon={RotateCcw} label={say('common.discardChanges')} onClick={onDiscard} />
           )}
           <Button variant={isSaved ? 'outline' : 'solid'} loading={isPending} onClick={onSave}>
-            {SAVED_WORDS[status] ?? `Save ${kind.words.one}`}
+            {SAVED_WORDS[status] ?? say('common.saveOne', { one: kind.words.one })}
           </Button>
         </>
       }
     >
       <chakra.h1 fontSize="21px" fontWeight="bold" overflowWrap="anywhere">
-        {doc ? name : `New ${kind.words.one}`}
+        {doc ? name : say('common.newOne', { one: kind.words.one })}
       </chakra.h1>
       {doc?.isSample && <SampleBadge />}
       {STATUS_WORDS[status] && (
@@ -149,12 +150,14 @@ function DocSheet<Input extends FieldValues>({
   // What it offers hangs on what is saved, not on what is typed.
   // oxlint-disable-next-line react/exhaustive-deps -- pages write it anew at each render
   const acts = useMemo(() => doc && renderActs?.(doc), [doc]);
-  useCommands([{ id: `keep-${kind.kind.name}`, label: `Save ${one}`, keys: 'Ctrl+S', run: onSave }]);
+  useCommands([
+    { id: `keep-${kind.kind.name}`, label: say('common.saveOne', { one }), keys: 'Ctrl+S', run: onSave },
+  ]);
   const isSaved = status === 'saved' || status === 'on-device';
 
   return (
     <>
-      <title>{`${kind.kind.nameOf(input) || `New ${one}`} · Steady Scatter`}</title>
+      <title>{say('common.pageTitle', { name: kind.kind.nameOf(input) || `New ${one}` })}</title>
       <Heading
         kind={kind.kind}
         name={doc ? kind.kind.nameOf(doc.input) : ''}

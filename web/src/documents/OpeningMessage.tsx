@@ -1,3 +1,4 @@
+import { say } from '@steady-scatter/words/common';
 import { ApiProblem } from '../api/errors.ts';
 import { explain } from '../api/explain.ts';
 import { Message } from '../ui/Message.tsx';
@@ -16,22 +17,22 @@ export function OpeningMessage({ one, home, error, onAgain }: Props) {
   if (error instanceof ApiProblem && error.is('not-found', 'invalid')) {
     return (
       <Message
-        heading={`This ${one} is not here`}
-        text="It may have been deleted."
+        heading={say('common.notHere', { one })}
+        text={say('common.maybeDeleted')}
         to={home.path}
-        act={`See ${home.label}`}
+        act={say('common.seeHome', { home: home.label })}
       />
     );
   }
   if (error) {
     return (
       <Message
-        heading={`The ${one} could not be opened`}
+        heading={say('common.notOpened', { one })}
         text={explain(error)}
         onAct={onAgain}
-        act="Try again"
+        act={say('common.tryAgain')}
       />
     );
   }
-  return <Message heading={`Opening the ${one} …`} text="" />;
+  return <Message heading={say('common.opening', { one })} text="" />;
 }

@@ -1,5 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import { useSyncExternalStore } from 'react';
+import { say } from '@steady-scatter/words/common';
 import { connectionStore } from '../api/connection.ts';
 
 /** Says that a list is not all there is. */
@@ -8,7 +9,7 @@ export function PartialNote() {
   if (reachable) return null;
   return (
     <Box role="note" color="ink.soft" marginBottom="10px">
-      No connection: this is what this device has.
+      {say('common.partial')}
     </Box>
   );
 }

@@ -1,18 +1,19 @@
 import { UNITS } from '@steady-scatter/core/quantities';
 import type { Difference } from '@steady-scatter/core/fields';
+import { say } from '@steady-scatter/words/common';
 
 /** Words of fields whose names do not read like them. */
 const WORDS: Readonly<Record<string, string>> = {
-  onDay: 'Day',
+  onDay: say('field.onDay'),
   worksheet: '',
   product: '',
-  need: 'Need',
-  coverage: 'Covers',
-  carrier: 'Spray volume',
-  areas: 'Area',
-  shownIn: 'Shown in',
-  rig: 'Machine',
-  productId: 'Product',
+  need: say('field.need'),
+  coverage: say('field.coverage'),
+  carrier: say('field.carrier'),
+  areas: say('field.area'),
+  shownIn: say('field.shownIn'),
+  rig: say('field.machine'),
+  productId: say('field.product'),
 };
 
 /** "slowRelease" as a person reads it: "Slow release". */
@@ -29,9 +30,9 @@ type Named = { readonly id?: unknown; readonly name?: unknown };
 function itemName(id: string, ...things: readonly unknown[]): string {
   for (const thing of things) {
     const found = Array.isArray(thing) ? (thing as Named[]).find((item) => item.id === id) : undefined;
-    if (found) return typeof found.name === 'string' && found.name !== '' ? found.name : 'no name';
+    if (found) return typeof found.name === 'string' && found.name !== '' ? found.name : say('common.noName');
   }
-  return 'no name';
+  return say('common.noName');
 }
 
 const isRecord = (value: unknown): value is Record<string, unknown> =>
@@ -66,7 +67,7 @@ function withUnit(thing: Record<string, unknown>): string {
     key !== 'unit' && key !== 'id' && typeof text === 'string' && text !== '' ? [text] : [],
   );
   const shown = said.map((text) => (/^[\d.,\s]+$/.test(text) ? `${text} ${unitText(unit)}`.trim() : text));
-  return shown.join(' ') || 'nothing typed';
+  return shown.join(' ') || say('common.nothingTyped');
 }
 
 /** A thing of several values: its name, and what else is typed of it. */
@@ -74,17 +75,18 @@ function partsText(thing: Record<string, unknown>): string {
   const { name } = thing;
   const texts = Object.entries(thing)
     .filter(([key]) => key !== 'name' && key !== 'id')
+    .filter(([, value]) => value !== false && value !== null && value !== '')
     .map(([, value]) => valueText(value))
-    .filter((text) => text !== null && text !== 'nothing typed' && text !== 'no');
-  return [name, ...texts].filter(Boolean).join(', ') || 'nothing typed';
+    .filter((text) => text !== say('common.nothingTyped'));
+  return [name, ...texts].filter(Boolean).join(', ') || say('common.nothingTyped');
 }
 
 /** A value as it is typed; null: it is not there. */
 export function valueText(value: unknown): string | null {
   if (value === undefined) return null;
-  if (value === null || value === '') return 'nothing typed';
-  if (typeof value === 'boolean') return value ? 'yes' : 'no';
-  if (Array.isArray(value)) return value.map(valueText).filter(Boolean).join(', ') || 'none';
+  if (value === null || value === '') return say('common.nothingTyped');
+  if (typeof value === 'boolean') return value ? say('common.yes') : say('common.no');
+  if (Array.isArray(value)) return value.map(valueText).filter(Boolean).join(', ') || say('common.nothing');
   if (!isRecord(value)) return JSON.stringify(value).replace(/^"|"$/g, '');
   return 'unit' in value ? withUnit(value) : partsText(value);
 }

@@ -2,6 +2,7 @@ import { lazyPart } from '../ui/lazyPart.ts';
 import { Suspense, useState, type ReactNode } from 'react';
 import type { FieldValues } from 'react-hook-form';
 import { useNavigate } from 'react-router';
+import { say } from '@steady-scatter/words/common';
 import { explain } from '../api/explain.ts';
 import type { Outcome } from '../outbox/index.ts';
 import { useNotices } from '../notices/notices.tsx';
@@ -17,7 +18,7 @@ const ConflictDialog = lazyPart(() => import('./ConflictDialog.tsx')) as unknown
 
 type Open<Input extends FieldValues> = ReturnType<typeof useDocument<Input>>;
 
-export const SAVED_HERE = 'Saved on this device. It goes to the server as soon as that answers.';
+export const SAVED_HERE = say('common.savedHere');
 
 /** What can be done with an open document from its screen: saving, discarding, deleting, and deciding where somebody else changed it. */
 export function useDocumentCommands<Input extends FieldValues>(
@@ -33,7 +34,7 @@ export function useDocumentCommands<Input extends FieldValues>(
   const putBack = (typed: Input) => open.replace(typed);
   const told = async (outcome: Promise<Outcome>, input: Input) => {
     const { state, ...more } = await outcome;
-    if (state === 'sent') notices.tell(`Saved “${nameOf(input)}”.`);
+    if (state === 'sent') notices.tell(say('common.savedNamed', { name: nameOf(input) }));
     else if (state === 'waiting') notices.tell(SAVED_HERE);
     else if ('refusal' in more && more.refusal.code !== 'changed-elsewhere') notices.tell(more.refusal.words);
   };
@@ -67,7 +68,7 @@ export function useDocumentCommands<Input extends FieldValues>(
     const theirs = open.conflict?.theirs ?? null;
     if (theirs) {
       const typed = await open.takeTheirs(theirs);
-      notices.undoable('Now showing their version.', () => putBack(typed));
+      notices.undoable(say('common.nowTheirs'), () => putBack(typed));
       return;
     }
     await open.forget();
@@ -98,7 +99,7 @@ export function useDocumentCommands<Input extends FieldValues>(
     save,
     discard() {
       const typed = open.discard();
-      notices.undoable('Dropped what was not kept.', () => putBack(typed));
+      notices.undoable(say('common.discarded'), () => putBack(typed));
     },
     async remove({ id, input }: Doc<Input>) {
       const { remove, restore } = docActs(kind);

@@ -1,5 +1,6 @@
 import { Box, Button, createToaster, Portal, Toast, Toaster } from '@chakra-ui/react';
 import { useEffect, useRef, useState } from 'react';
+import { say } from '@steady-scatter/words/common';
 import type { Notice } from './notices.tsx';
 
 const SECONDS_TO_READ = 5;
@@ -30,7 +31,7 @@ function show(toaster: ReturnType<typeof newToaster>, { text, undo }: Notice): v
     description: text,
     closable: true,
     duration: (undo ? SECONDS_TO_UNDO : SECONDS_TO_READ) * 1000,
-    ...(undo && { action: { label: 'Undo', onClick: () => undoAndStay(undo) } }),
+    ...(undo && { action: { label: say('common.undo'), onClick: () => undoAndStay(undo) } }),
   });
 }
 
@@ -64,7 +65,7 @@ export function Toasts({ notices }: { notices: readonly Notice[] }) {
                 </Button>
               </Toast.ActionTrigger>
             )}
-            <Toast.CloseTrigger color="paper" aria-label="Close this message" />
+            <Toast.CloseTrigger color="paper" aria-label={say('common.closeMessage')} />
           </Toast.Root>
         )}
       </Toaster>

@@ -6,6 +6,7 @@ import {
   type Kind,
   type StoredDocument,
 } from '@steady-scatter/contract';
+import { say } from '@steady-scatter/words/common';
 import type { AtHand } from '../api/atHand.ts';
 import type { CallInput } from '../api/call.ts';
 import { Unreachable } from '../api/errors.ts';
@@ -14,7 +15,7 @@ import { outbox, type DocumentEntry } from '../outbox/index.ts';
 import { documentsOf, rowsOf, type Kept } from './keep.ts';
 import { listed } from './lines.ts';
 
-const notHere = () => new Unreachable('The server does not answer, and this device does not have it.');
+const notHere = () => new Unreachable(say('common.silentNotHere'));
 
 /** What was saved here of a kind and waits. */
 const waitingOf = (kind: Kind): DocumentEntry[] =>

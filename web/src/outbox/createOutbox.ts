@@ -1,4 +1,5 @@
 import { onlineManager, type Mutation, type QueryClient } from '@tanstack/react-query';
+import { say } from '@steady-scatter/words/common';
 import type { HeldTable, Tabs } from '../device/index.ts';
 import type { Base, Entry, Outcome, Refusal, Saving, Waiting } from './entries.ts';
 
@@ -73,10 +74,12 @@ export function createOutbox({ client, rows, tabs, send, isPassing, refusalOf, i
     if (meant !== null && here !== null && meant !== here)
       return {
         code: 'other-installation',
-        words: 'It was saved for another installation, or for this one before it was restored.',
+        words: say('common.otherInstallation'),
       };
     const missing = all().find(({ entry, refusal }) => refusal !== null && needs.includes(entry.about));
-    return missing ? { code: 'held-back', words: `It waits for “${missing.entry.name}”.` } : null;
+    return missing
+      ? { code: 'held-back', words: say('common.waitsFor', { name: missing.entry.name }) }
+      : null;
   }
 
   async function sendOne({ id }: Entry): Promise<void> {

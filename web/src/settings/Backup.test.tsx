@@ -26,7 +26,7 @@ it('asks before everything gives way, and leaves all as it is', async () => {
   expect(screen.getByRole('alert').textContent).toContain(
     'april.zip in place of everything that is stored now?',
   );
-  await person.click(screen.getByRole('button', { name: 'Leave it' }));
+  await person.click(screen.getByRole('button', { name: 'Cancel' }));
   expect(screen.queryByRole('alert')).toBeNull();
   expect(asked).toEqual([]);
 });
@@ -36,7 +36,7 @@ it('says why a backup is refused', async () => {
   answer = new Response(JSON.stringify({ type: '/problems/not-restored', title: 'Not restored', status: 422, detail }), { status: 422 }); // prettier-ignore
   const person = inApp(<Backup />);
   await person.upload(screen.getByLabelText('Backup to restore'), file);
-  await person.click(screen.getByRole('button', { name: 'Restore it' }));
+  await person.click(screen.getByRole('button', { name: 'Restore backup' }));
   expect(await screen.findByText(detail)).toBeTruthy();
   expect(asked).toEqual(['/api/restore']);
 });

@@ -1,5 +1,6 @@
 import { Box, Button } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
+import { say } from '@steady-scatter/words/shell';
 import { call } from '../api/lazyCall.ts';
 import { queries } from '../api/queries.ts';
 import { explain } from '../api/explain.ts';
@@ -13,7 +14,7 @@ export function Devices() {
     queries,
   );
   const notices = useNotices();
-  if (devices.length === 0) return <Box fontSize="15px">None is paired.</Box>;
+  if (devices.length === 0) return <Box fontSize="15px">{say('shell.noPhones')}</Box>;
   async function forget(id: string) {
     try {
       await call('forgetDevice', { params: { id } });
@@ -24,12 +25,7 @@ export function Devices() {
   }
   return devices.map(({ id, name, since }) => (
     <Box key={id} display="flex" gap="10px" alignItems="center" justifyContent="space-between" minHeight="44px">
-      <span>
-        {name}, since {dayText(since.slice(0, 10))}
-      </span>
-      <Button size="sm" minHeight="44px" onClick={() => void forget(id)}>
-        Forget it
-      </Button>
+      <span>{say('shell.phoneSince', { name, day: dayText(since.slice(0, 10)) })}</span><Button size="sm" minHeight="44px" onClick={() => void forget(id)}>{say('shell.forgetPhone')}</Button>
     </Box>
   )); // prettier-ignore
 }

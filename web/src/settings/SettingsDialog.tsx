@@ -1,6 +1,7 @@
 import { Box, Button, chakra, HStack, Switch } from '@chakra-ui/react';
 import type { ShownIn } from '@steady-scatter/core/worksheet';
 import type { ReactNode } from 'react';
+import { say } from '@steady-scatter/words/shell';
 import { AREA_CHOICES } from '../units/areas.ts';
 import { MASS_CHOICES, RATE_CHOICES, symbolOf } from '../units/units.ts';
 import { Panel } from '../ui/Panel.tsx';
@@ -10,9 +11,9 @@ import { THEMES, UNIT_SETS, type ThemeChoice } from './preferences.ts';
 import { usePreferences } from './PreferencesProvider.tsx';
 
 const KINDS = [
-  { kind: 'rate', label: 'Rates', choices: RATE_CHOICES },
-  { kind: 'amount', label: 'Amounts', choices: MASS_CHOICES },
-  { kind: 'area', label: 'Areas', choices: AREA_CHOICES },
+  { kind: 'rate', label: say('shell.unitsRates'), choices: RATE_CHOICES },
+  { kind: 'amount', label: say('shell.unitsAmounts'), choices: MASS_CHOICES },
+  { kind: 'area', label: say('shell.unitsAreas'), choices: AREA_CHOICES },
 ] as const satisfies readonly { kind: keyof ShownIn; label: string; choices: readonly string[] }[];
 
 const Select = chakra('select', {
@@ -41,26 +42,32 @@ function Choices<T extends string>({
   chosen,
   onPick,
 }: {
-  options: readonly T[];
+  options: readonly { readonly id: T; readonly label: string }[];
   chosen: T | null;
   onPick(option: T): void;
 }) {
   return (
     <HStack gap="8px" flexWrap="wrap">
-      {options.map((option) => (
+      {options.map(({ id, label }) => (
         <Button
-          key={option}
+          key={id}
           minHeight="44px"
-          variant={option === chosen ? 'solid' : 'outline'}
-          aria-pressed={option === chosen}
-          onClick={() => onPick(option)}
+          variant={id === chosen ? 'solid' : 'outline'}
+          aria-pressed={id === chosen}
+          onClick={() => onPick(id)}
         >
-          {option}
+          {label}
         </Button>
       ))}
     </HStack>
   );
 }
+
+const UNIT_SET_NAMES = {
+  typed: say('shell.asTyped'),
+  us: say('shell.unitsUs'),
+  metric: say('shell.unitsMetric'),
+} as const;
 
 const sameUnits = (a: ShownIn, b: ShownIn): boolean => KINDS.every(({ kind }) => a[kind] === b[kind]);
 
@@ -69,11 +76,11 @@ function Units() {
   const { units } = preferences;
   const sets = Object.keys(UNIT_SETS) as (keyof typeof UNIT_SETS)[];
   return (
-    <Group title="Show worked-out values in">
+    <Group title={say('shell.unitsTitle')}>
       <Choices
-        options={sets}
-        chosen={sets.find((name) => sameUnits(UNIT_SETS[name], units)) ?? null}
-        onPick={(name) => change({ units: UNIT_SETS[name] })}
+        options={sets.map((id) => ({ id, label: UNIT_SET_NAMES[id] }))}
+        chosen={sets.find((id) => sameUnits(UNIT_SETS[id], units)) ?? null}
+        onPick={(id) => change({ units: UNIT_SETS[id] })}
       />
       <Box marginTop="12px" display="grid" gap="8px">
         {KINDS.map(({ kind, label, choices }) => (
@@ -89,7 +96,7 @@ function Units() {
               value={units[kind] ?? ''}
               onChange={(event) => change({ units: { ...units, [kind]: event.target.value || null } })}
             >
-              <option value="">as typed</option>
+              <option value="">{say('shell.asTyped')}</option>
               {choices.map((id) => (
                 <option key={id} value={id}>
                   {symbolOf(id)}
@@ -100,7 +107,7 @@ function Units() {
         ))}
       </Box>
       <Box fontSize="15px" color="ink.soft" marginTop="8px">
-        What you typed stays as you typed it. Units set on a sheet go before these.
+        {say('shell.unitsWhy')}
       </Box>
     </Group>
   );
@@ -111,16 +118,16 @@ export default function SettingsDialog({ onClose }: { onClose(): void }) {
   const { preferences, change } = usePreferences();
   const themes = Object.keys(THEMES) as ThemeChoice[];
   return (
-    <Panel title="Settings" onClose={onClose}>
-      <Group title="Light">
+    <Panel title={say('shell.settings')} onClose={onClose}>
+      <Group title={say('shell.light')}>
         <Choices
-          options={themes.map((theme) => THEMES[theme])}
-          chosen={THEMES[preferences.theme]}
-          onPick={(words) => change({ theme: themes.find((theme) => THEMES[theme] === words) ?? 'system' })}
+          options={themes.map((id) => ({ id, label: THEMES[id] }))}
+          chosen={preferences.theme}
+          onPick={(theme) => change({ theme })}
         />
       </Group>
       <Units />
-      <Group title="Keys">
+      <Group title={say('shell.keys')}>
         <Switch.Root
           checked={preferences.singleKeys}
           onCheckedChange={({ checked }) => change({ singleKeys: checked })}
@@ -129,13 +136,13 @@ export default function SettingsDialog({ onClose }: { onClose(): void }) {
           <Switch.Control>
             <Switch.Thumb />
           </Switch.Control>
-          <Switch.Label fontSize="16px">Single keys are shortcuts</Switch.Label>
+          <Switch.Label fontSize="16px">{say('shell.singleKeys')}</Switch.Label>
         </Switch.Root>
       </Group>
-      <Group title="Backup">
+      <Group title={say('shell.backup')}>
         <Backup />
       </Group>
-      <Group title="Paired phones">
+      <Group title={say('shell.phones')}>
         <Devices />
       </Group>
     </Panel>

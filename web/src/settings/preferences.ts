@@ -1,6 +1,11 @@
 import { AS_TYPED, shownIn, type ShownIn } from '@steady-scatter/core/worksheet';
+import { say } from '@steady-scatter/words/shell';
 
-export const THEMES = { system: 'as this device', day: 'day', night: 'night' } as const;
+export const THEMES = {
+  system: say('shell.themeSystem'),
+  day: say('shell.themeDayChoice'),
+  night: say('shell.themeNightChoice'),
+} as const;
 export type ThemeChoice = keyof typeof THEMES;
 
 /** What a person likes: never changes what was typed, only how things are shown and reached. */
@@ -15,8 +20,8 @@ export const DEFAULTS: Preferences = { theme: 'system', units: AS_TYPED, singleK
 
 /** Units set all at once; everything else is mixed. */
 export const UNIT_SETS = {
-  'as typed': AS_TYPED,
-  US: { rate: 'lb/1000 ft2', amount: 'lb', area: 'ft2' },
+  typed: AS_TYPED,
+  us: { rate: 'lb/1000 ft2', amount: 'lb', area: 'ft2' },
   metric: { rate: 'kg/ha', amount: 'kg', area: 'm2' },
 } as const satisfies Record<string, ShownIn>;
 

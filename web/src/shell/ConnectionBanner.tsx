@@ -1,6 +1,7 @@
 import { lazyPart } from '../ui/lazyPart.ts';
 import { Box, Button } from '@chakra-ui/react';
 import { Suspense, useEffect, useState, useSyncExternalStore, type ReactNode } from 'react';
+import { say } from '@steady-scatter/words/shell';
 import { connectionStore } from '../api/connection.ts';
 import { call } from '../api/lazyCall.ts';
 import { queries } from '../api/queries.ts';
@@ -50,15 +51,14 @@ function useComeback(reachable: boolean) {
     return () => {
       clearInterval(timer);
       window.removeEventListener('online', askHealth);
-      notices.tell('The server answers again.');
+      notices.tell(say('shell.answersAgain'));
       void queries.invalidateQueries();
     };
   }, [reachable, notices]);
 }
 
 /** That nothing answers, and what waits for it. */
-const silenceText = (waiting: number): string =>
-  `The server does not answer. ${waiting > 0 ? `${waiting} saved on this device, not on the server yet.` : 'You can go on.'}`;
+const silenceText = (waiting: number): string => say('shell.silent', { waiting });
 
 /** Says when the server does not answer, what waits on this device, when this browser holds nothing, and when this device's clock is far off. */
 export function ConnectionBanner() {
@@ -77,14 +77,16 @@ export function ConnectionBanner() {
       {!reachable && (
         <Strip>
           {silenceText(waiting.length - refused)}
-          <StripButton onClick={askHealth}>Try now</StripButton>
-          {waiting.length > 0 && <StripButton onClick={() => setOpen(true)}>Show</StripButton>}
+          <StripButton onClick={askHealth}>{say('shell.tryNow')}</StripButton>
+          {waiting.length > 0 && (
+            <StripButton onClick={() => setOpen(true)}>{say('shell.showWaiting')}</StripButton>
+          )}
         </Strip>
       )}
       {refused > 0 && (
         <Strip>
-          {refused} not taken by the server: decide what to do.
-          <StripButton onClick={() => setOpen(true)}>Decide</StripButton>
+          {say('shell.refused', { count: refused })}
+          <StripButton onClick={() => setOpen(true)}>{say('shell.decide')}</StripButton>
         </Strip>
       )}
       {isOpen && (
@@ -94,19 +96,12 @@ export function ConnectionBanner() {
       )}
       {updated && (
         <Strip>
-          New version available. What you typed stays.
-          <StripButton onClick={() => void takeUpdate()}>Load it</StripButton>
+          {say('shell.newVersion')}
+          <StripButton onClick={() => void takeUpdate()}>{say('shell.loadVersion')}</StripButton>
         </Strip>
       )}
-      {!holds && (
-        <Strip>
-          This device cannot hold what you type: its storage is full or not allowed. Do not close this page
-          before everything is saved.
-        </Strip>
-      )}
-      {clockIsWrong && (
-        <Strip>This device’s clock is far from the server’s. Check the day before you keep a job.</Strip>
-      )}
+      {!holds && <Strip>{say('shell.cannotHold')}</Strip>}
+      {clockIsWrong && <Strip>{say('shell.clockFar')}</Strip>}
     </>
   );
 }

@@ -1,5 +1,6 @@
 import type { FallbackProps } from 'react-error-boundary';
 import { Box, Button, chakra } from '@chakra-ui/react';
+import { say } from '@steady-scatter/words/shell';
 
 const NEW_VERSION = /dynamically imported module|module script failed/i;
 
@@ -15,25 +16,24 @@ export function CrashScreen({ error }: Pick<FallbackProps, 'error'>) {
       padding={{ base: '40px 20px', md: '90px 40px' }}
       fontSize="18px"
     >
-      <title>Something broke · Steady Scatter</title>
+      <title>{say('shell.brokeTitle')}</title>
       <chakra.h1 fontSize="26px" fontWeight="bold" marginBottom="10px">
-        {outOfDate ? 'New version available' : 'This screen broke'}
+        {outOfDate ? say('shell.newVersionHeading') : say('shell.screenBroke')}
       </chakra.h1>
       <Box marginBottom="22px">
-        What you typed is held in this browser. Load the page again to go on from there.
-        {!outOfDate && ' If it breaks again, start with a new sheet; kept jobs are safe on the server.'}
+        {say('shell.brokeGoOn')} {!outOfDate && say('shell.brokeAgain')}
       </Box>
       <Box display="flex" gap="10px" flexWrap="wrap">
         <Button variant="solid" minHeight="48px" onClick={() => window.location.reload()}>
-          Load again
+          {say('shell.loadAgain')}
         </Button>
         <Button minHeight="48px" onClick={() => window.location.assign('/jobs')}>
-          See the jobs
+          {say('shell.seeJobs')}
         </Button>
       </Box>
       {!outOfDate && (
         <Box marginTop="26px" fontSize="15px" color="ink.soft" overflowWrap="anywhere">
-          What it said: {words}
+          {say('shell.brokeSaid', { words })}
         </Box>
       )}
     </Box>

@@ -3,6 +3,7 @@ import { useEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Hit } from '@steady-scatter/contract';
 import { useQuery } from '@tanstack/react-query';
+import { say } from '@steady-scatter/words/shell';
 import { call } from '../api/lazyCall.ts';
 import { queries } from '../api/queries.ts';
 import { useList } from '../documents/docs.ts';
@@ -126,17 +127,17 @@ export default function GoTo({ acts, onClose }: { acts: readonly Command[]; onCl
   const box = useKeysFromAnywhere(onKeyDown);
 
   return (
-    <Panel title="Go to" onClose={onClose} size="md">
+    <Panel title={say('shell.goTo')} onClose={onClose} size="md">
       <Find
         ref={box}
         role="combobox"
-        aria-label="Find anything stored, or something to do"
+        aria-label={say('shell.goToLabel')}
         aria-expanded
         aria-controls="go-to-list"
         aria-activedescendant={active?.id}
         autoFocus
         autoComplete="off"
-        placeholder="A job, a site, a product, or what to do"
+        placeholder={say('shell.goToHint')}
         value={input}
         onChange={(event) => {
           setInput(event.target.value);
@@ -144,14 +145,14 @@ export default function GoTo({ acts, onClose }: { acts: readonly Command[]; onCl
         }}
         onKeyDown={onKeyDown}
       />
-      <Box id="go-to-list" role="listbox" aria-label="Found" marginTop="10px" minHeight="200px">
+      <Box id="go-to-list" role="listbox" aria-label={say('shell.found')} marginTop="10px" minHeight="200px">
         {found.map((entry) => (
           <Option key={entry.id} entry={entry} active={entry === active} onPick={() => pick(entry)} />
         ))}
       </Box>
       {hits && found.length === 0 && (
         <Box role="status" padding="10px 12px">
-          No match
+          {say('shell.noMatch')}
         </Box>
       )}
     </Panel>

@@ -1,6 +1,7 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
 import { KINDS } from '@steady-scatter/contract';
 import { Link } from 'react-router';
+import { say } from '@steady-scatter/words/shell';
 import { HOMES } from '../documents/homes.ts';
 import { outbox, useOutbox, type Entry, type Waiting } from '../outbox/index.ts';
 import { dayText } from '../ui/dayText.ts';
@@ -12,7 +13,7 @@ const pageOf = (entry: Entry): string =>
   entry.what === 'document' ? `${HOMES[entry.kind].path}/${entry.documentId}` : `/bench/${entry.row.subject}`;
 
 const whatOf = (entry: Entry): string =>
-  entry.what === 'document' ? KINDS[entry.kind].words.one : 'test run';
+  entry.what === 'document' ? KINDS[entry.kind].words.one : say('shell.testRun');
 
 function Act({ children, onClick }: { children: string; onClick(): void }) {
   return (
@@ -30,18 +31,18 @@ function Acts({ entry, refusal, onClose }: Waiting & { onClose(): void }) {
       {refusal.code === 'changed-elsewhere' && (
         <Button asChild minHeight="44px" variant="solid">
           <Link to={pageOf(entry)} onClick={onClose}>
-            Compare
+            {say('common.compare')}
           </Link>
         </Button>
       )}
       {refusal.code === 'other-installation' ? (
-        <Act onClick={() => void outbox.adopt(entry.id)}>Send it here</Act>
+        <Act onClick={() => void outbox.adopt(entry.id)}>{say('shell.sendHere')}</Act>
       ) : (
         refusal.code !== 'changed-elsewhere' && (
-          <Act onClick={() => void outbox.again(entry.id)}>Send again</Act>
+          <Act onClick={() => void outbox.again(entry.id)}>{say('shell.sendAgain')}</Act>
         )
       )}
-      <Act onClick={() => void outbox.drop(entry.id)}>Delete from this device</Act>
+      <Act onClick={() => void outbox.drop(entry.id)}>{say('shell.deleteHere')}</Act>
     </Box>
   );
 }
@@ -52,12 +53,12 @@ export default function OutboxPanel({ onClose }: { onClose(): void }) {
   const save = () => saveFile('not-on-the-server.json', 'application/json', JSON.stringify(all, null, 2));
   return (
     <Panel
-      title="On this device, not on the server"
+      title={say('shell.waitingTitle')}
       size="lg"
       onClose={onClose}
-      footer={<Button onClick={save}>Export JSON</Button>}
+      footer={<Button onClick={save}>{say('shell.exportJson')}</Button>}
     >
-      {all.length === 0 && 'Everything is on the server.'}
+      {all.length === 0 && say('shell.allSent')}
       {all.map((waiting) => (
         <Box key={waiting.entry.id} borderTopWidth="1px" borderColor="line" paddingY="10px">
           <b>{waiting.entry.name}</b>{' '}
@@ -65,7 +66,7 @@ export default function OutboxPanel({ onClose }: { onClose(): void }) {
             {whatOf(waiting.entry)}, {dayText(waiting.entry.at.slice(0, 10))}
           </chakra.span>
           <Box color={waiting.refusal ? 'warn' : 'ink.soft'}>
-            {waiting.refusal ? `▲ ${waiting.refusal.words}` : 'Waits until the server answers.'}
+            {waiting.refusal ? `▲ ${waiting.refusal.words}` : say('shell.waits')}
           </Box>
           <Acts {...waiting} onClose={onClose} />
         </Box>

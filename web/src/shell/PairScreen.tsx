@@ -1,5 +1,6 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
 import { useState, useSyncExternalStore } from 'react';
+import { say } from '@steady-scatter/words/shell';
 import { connectionStore, notePaired } from '../api/connection.ts';
 import { queries } from '../api/queries.ts';
 import { explain } from '../api/explain.ts';
@@ -15,7 +16,7 @@ export function PairScreen() {
   const [trouble, setTrouble] = useState<string | null>(null);
   async function pair() {
     try {
-      await call('pair', { body: { code, name: name.trim() || 'a phone' } });
+      await call('pair', { body: { code, name: name.trim() || say('shell.aPhone') } });
       notePaired(true);
       await queries.invalidateQueries();
     } catch (error) {
@@ -24,13 +25,12 @@ export function PairScreen() {
   }
   return (
     <Box as="main" id="main" maxWidth="460px" padding={{ base: '28px 20px', md: '70px 40px' }}>
-      <title>Pair this device · Steady Scatter</title>
+      <title>{say('shell.pairTitle')}</title>
       <chakra.h1 fontSize="26px" fontWeight="bold" marginBottom="10px">
-        Pair this device
+        {say('shell.pair')}
       </chakra.h1>
       <Box fontSize="18px" marginBottom="18px">
-        {forgotten && 'This device was forgotten, and what it held of the crew is deleted. '}
-        It is asked once. The code stands where Steady Scatter was started, and there under “On a phone”.
+        {forgotten && say('shell.forgotten')} {say('shell.pairWhere')}
       </Box>
       <Box
         as="form"
@@ -42,7 +42,7 @@ export function PairScreen() {
         }}
       >
         <LabelledField
-          label="Code"
+          label={say('shell.pairCode')}
           placeholder="1234 5678"
           value={code}
           inputMode="numeric"
@@ -51,8 +51,8 @@ export function PairScreen() {
           onChange={setCode}
         />
         <LabelledField
-          label="What this device is called"
-          placeholder="M. Orr’s phone"
+          label={say('shell.pairName')}
+          placeholder={say('shell.pairNameHint')}
           value={name}
           minHeight="56px"
           onChange={setName}
@@ -63,7 +63,7 @@ export function PairScreen() {
           </Box>
         )}
         <Button type="submit" variant="solid" minHeight="60px" fontSize="18px">
-          Pair it
+          {say('shell.pairDo')}
         </Button>
       </Box>
       <SecureSteps />

@@ -13,16 +13,17 @@ import {
   type LucideIcon,
 } from 'lucide-react';
 import { NavLink } from 'react-router';
+import { say } from '@steady-scatter/words/shell';
 import { useCommandRegistry } from '../commands/CommandsProvider.tsx';
 import { usePreferences } from '../settings/PreferencesProvider.tsx';
 
 /** The rooms of the app. Only what is built stands here. */
 export const ROOMS: readonly { to: string; label: string; icon: LucideIcon }[] = [
-  { to: '/', label: 'New sheet', icon: SquarePen },
-  { to: '/jobs', label: 'Jobs', icon: ClipboardList },
-  { to: '/sites', label: 'Sites', icon: LandPlot },
-  { to: '/bench', label: 'Bench', icon: Gauge },
-  { to: '/shelf', label: 'Shelf', icon: Package },
+  { to: '/', label: say('shell.newSheet'), icon: SquarePen },
+  { to: '/jobs', label: say('shell.jobs'), icon: ClipboardList },
+  { to: '/sites', label: say('shell.sites'), icon: LandPlot },
+  { to: '/bench', label: say('shell.bench'), icon: Gauge },
+  { to: '/shelf', label: say('shell.shelf'), icon: Package },
 ];
 
 const itemStyle = {
@@ -56,19 +57,19 @@ function Tools() {
     <>
       <Tool type="button" marginTop={{ md: 'auto' }} onClick={() => open('go-to')}>
         <Search size={20} aria-hidden />
-        Go to
+        {say('shell.goTo')}
       </Tool>
       <Tool type="button" hideBelow="md" onClick={() => change({ theme: isNight ? 'day' : 'night' })}>
         <Light size={20} aria-hidden />
-        {isNight ? 'Day' : 'Night'}
+        {isNight ? say('shell.day') : say('shell.night')}
       </Tool>
       <Tool type="button" onClick={() => open('settings')}>
         <Settings2 size={20} aria-hidden />
-        Settings
+        {say('shell.settings')}
       </Tool>
       <Tool type="button" hideBelow="md" onClick={() => open('shortcuts')}>
         <Keyboard size={20} aria-hidden />
-        Keys
+        {say('shell.keysTool')}
       </Tool>
     </>
   );
@@ -79,7 +80,7 @@ export function Rail() {
   return (
     <Box
       as="nav"
-      aria-label="Rooms"
+      aria-label={say('shell.places')}
       data-noprint
       position="fixed"
       zIndex="10"

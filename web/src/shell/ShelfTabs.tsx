@@ -1,12 +1,13 @@
+import { say } from '@steady-scatter/words/shell';
 import { RoomTabs } from '../ui/RoomTabs.tsx';
 
 const TABS = [
-  { to: '/shelf', label: 'Products' },
-  { to: '/shelf/compare', label: 'Labels side by side' },
-  { to: '/shelf/soil', label: 'Soil tests' },
-  { to: '/shelf/mix', label: 'Find a mix' },
-  { to: '/shelf/rules', label: 'Rules' },
+  { to: '/shelf', label: say('shelf.products') },
+  { to: '/shelf/compare', label: say('shelf.labels') },
+  { to: '/shelf/soil', label: say('shelf.soilTests') },
+  { to: '/shelf/mix', label: say('shelf.mix') },
+  { to: '/shelf/rules', label: say('shelf.rules') },
 ] as const;
 
 /** What stands in the room of the shelf: products, and what turns a need into them. */
-export const ShelfTabs = () => <RoomTabs label="On the shelf" tabs={TABS} />;
+export const ShelfTabs = () => <RoomTabs label={say('shelf.tabs')} tabs={TABS} />;

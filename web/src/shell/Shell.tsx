@@ -2,6 +2,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useEffect, useRef, useSyncExternalStore, type ReactNode } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { useLocation, useNavigate } from 'react-router';
+import { say } from '@steady-scatter/words/shell';
 import { useCommandRegistry, useCommands } from '../commands/CommandsProvider.tsx';
 import { connectionStore } from '../api/connection.ts';
 import { usePreferences } from '../settings/PreferencesProvider.tsx';
@@ -32,21 +33,27 @@ function useShellActs() {
   const { isNight, change } = usePreferences();
   const { undoLast } = useNotices();
   useCommands([
-    { id: 'go-to', label: 'Go to a job, an area or an act', keys: 'Ctrl+K', run: () => open('go-to') },
-    { id: 'find', label: 'Go to, with one key', keys: '/', run: () => open('go-to') },
-    { id: 'new', label: 'New sheet', keys: 'n', run: () => void navigate('/') },
-    { id: 'quick-test', label: 'Quick test', keys: 'q', run: () => void navigate('/bench/quick') },
-    { id: 'jobs', label: 'Jobs', keys: 'j', run: () => void navigate('/jobs') },
-    { id: 'shelf', label: 'Shelf', keys: 's', run: () => void navigate('/shelf') },
+    { id: 'go-to', label: say('command.goTo'), keys: 'Ctrl+K', run: () => open('go-to') },
+    { id: 'find', label: say('command.goToKey'), keys: '/', run: () => open('go-to') },
+    { id: 'new', label: say('shell.newSheet'), keys: 'n', run: () => void navigate('/') },
+    { id: 'quick-test', label: say('shell.quickTest'), keys: 'q', run: () => void navigate('/bench/quick') },
+    { id: 'jobs', label: say('shell.jobs'), keys: 'j', run: () => void navigate('/jobs') },
+    { id: 'shelf', label: say('shell.shelf'), keys: 's', run: () => void navigate('/shelf') },
     {
       id: 'light',
-      label: isNight ? 'Day theme' : 'Night theme',
+      label: isNight ? say('shell.themeDay') : say('shell.themeNight'),
       keys: 't',
       run: () => change({ theme: isNight ? 'day' : 'night' }),
     },
-    { id: 'undo-last', label: 'Undo', keys: 'Ctrl+Z', restsWhileTyping: true, run: () => void undoLast() },
-    { id: 'settings', label: 'Settings', keys: ',', run: () => open('settings') },
-    { id: 'shortcuts', label: 'List the shortcuts', keys: '?', run: () => open('shortcuts') },
+    {
+      id: 'undo-last',
+      label: say('common.undo'),
+      keys: 'Ctrl+Z',
+      restsWhileTyping: true,
+      run: () => void undoLast(),
+    },
+    { id: 'settings', label: say('shell.settings'), keys: ',', run: () => open('settings') },
+    { id: 'shortcuts', label: say('command.shortcuts'), keys: '?', run: () => open('shortcuts') },
   ]);
 }
 
@@ -73,7 +80,7 @@ export function Shell({ children }: { children: ReactNode }) {
   const { paired } = useSyncExternalStore(connectionStore.subscribe, connectionStore.get);
   return (
     <>
-      <SkipLink href="#main">Skip to the sheet</SkipLink>
+      <SkipLink href="#main">{say('shell.skip')}</SkipLink>
       <Rail />
       <Box
         ref={screen}

@@ -1,12 +1,13 @@
 import { Box, chakra } from '@chakra-ui/react';
+import { say } from '@steady-scatter/words/shell';
 import { Panel } from '../ui/Panel.tsx';
 import { usePreferences } from '../settings/PreferencesProvider.tsx';
 import { isSingleKey, type Command } from '../commands/commands.ts';
 
 const ALWAYS: readonly { keys: string; label: string }[] = [
-  { keys: 'Enter', label: 'Go on to the next thing to type' },
-  { keys: 'Tab', label: 'Go on to the next field, unit or act' },
-  { keys: 'Esc', label: 'Close what is open' },
+  { keys: 'Enter', label: say('key.enter') },
+  { keys: 'Tab', label: say('key.tab') },
+  { keys: 'Esc', label: say('key.escape') },
 ];
 
 const Key = chakra('kbd', {
@@ -29,7 +30,7 @@ export default function ShortcutList({ acts, onClose }: { acts: readonly Command
     keys && (singleKeys || !isSingleKey(keys)) ? [{ keys, label }] : [],
   );
   return (
-    <Panel title="Shortcuts" onClose={onClose}>
+    <Panel title={say('shell.shortcuts')} onClose={onClose}>
       <chakra.dl
         display="grid"
         gridTemplateColumns="auto 1fr"

@@ -1,4 +1,5 @@
 import { Box, chakra } from '@chakra-ui/react';
+import { say } from '@steady-scatter/words/shell';
 
 /** One stop on the tape: where it leads, what it holds or still lacks. */
 export interface Stop {
@@ -36,7 +37,7 @@ export function Tape({ stops, current }: { stops: readonly Stop[]; current: stri
   return (
     <Box
       as="nav"
-      aria-label="Stops of the job"
+      aria-label={say('shell.stops')}
       data-noprint
       bg="tape"
       color="tape.ink"

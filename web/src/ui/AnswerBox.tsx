@@ -1,11 +1,12 @@
 import { Box, type BoxProps } from '@chakra-ui/react';
+import { say } from '@steady-scatter/words/common';
 
 /** The sheet of paper that an answer stands on. */
 export function AnswerBox(props: BoxProps) {
   return (
     <Box
       as="section"
-      aria-label="Answer"
+      aria-label={say('common.answer')}
       bg="paper"
       borderWidth="1px"
       borderColor="line"

@@ -1,5 +1,6 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
 import { suggestion, type InputError } from '@steady-scatter/core/errors';
+import { say } from '@steady-scatter/words/common';
 
 const idOf = (field: string) => `error-${field.replaceAll('.', '-')}`;
 
@@ -33,7 +34,7 @@ export function FieldErrors({ error, input, onUse }: Props) {
       {error.message}
       {instead && onUse && (
         <Button size="xs" marginLeft="10px" onClick={() => onUse(instead)}>
-          Use {instead}
+          {say('common.useInstead', { instead })}
         </Button>
       )}
     </Box>

@@ -1,6 +1,7 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
 import { Upload } from 'lucide-react';
 import { useRef, type DragEvent, type ReactNode } from 'react';
+import { say } from '@steady-scatter/words/common';
 
 interface Props {
   /** Endings that the browser offers. */
@@ -37,7 +38,7 @@ export function FileDrop({ accept, act, onFile, children }: Props) {
         ref={input}
         type="file"
         accept={accept}
-        aria-label="File to import"
+        aria-label={say('common.fileToImport')}
         srOnly
         onChange={(event) => {
           take(event.target.files);

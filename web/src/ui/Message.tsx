@@ -1,5 +1,6 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
 import { Link } from 'react-router';
+import { say } from '@steady-scatter/words/common';
 
 type Props = { heading: string; text: string; act?: string; to?: string; onAct?: () => void };
 
@@ -7,7 +8,7 @@ type Props = { heading: string; text: string; act?: string; to?: string; onAct?:
 export function Message({ heading, text, act, to, onAct }: Props) {
   return (
     <Box as="main" id="main" maxWidth="560px" padding={{ base: '40px 20px', md: '90px 40px' }}>
-      <title>{`${heading} · Steady Scatter`}</title>
+      <title>{say('common.pageTitle', { name: heading })}</title>
       <chakra.h1 fontSize="26px" fontWeight="bold" marginBottom="10px">
         {heading}
       </chakra.h1>

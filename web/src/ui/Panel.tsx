@@ -1,5 +1,6 @@
 import { CloseButton, Dialog, Portal } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
+import { say } from '@steady-scatter/words/common';
 
 type Props = {
   title: string;
@@ -31,7 +32,7 @@ export function Panel({ title, children, onClose, size = 'sm', footer }: Props) 
             <Dialog.Body fontSize="16px">{children}</Dialog.Body>
             {footer && <Dialog.Footer flexWrap="wrap">{footer}</Dialog.Footer>}
             <Dialog.CloseTrigger asChild>
-              <CloseButton size="md" variant="ghost" aria-label="Close" />
+              <CloseButton size="md" variant="ghost" aria-label={say('common.close')} />
             </Dialog.CloseTrigger>
           </Dialog.Content>
         </Dialog.Positioner>

@@ -1,5 +1,6 @@
 import { Box, Button, Stack } from '@chakra-ui/react';
 import { ORIGINS, type Term } from '@steady-scatter/core/working';
+import { say } from '@steady-scatter/words/common';
 import type { PanelPlace } from './PanelButton.tsx';
 import type { ShowIn } from './ResultTerm.tsx';
 import { SmallPanel } from './SmallPanel.tsx';
@@ -8,13 +9,17 @@ type Props = { place: PanelPlace; term: Term; label: string; showIn?: ShowIn | u
 
 /** Where a worked-out value comes from, its figures before rounding, and the units it can be shown in. */
 export default function ResultDetails({ place, term, label, showIn }: Props) {
-  const choices = showIn ? [{ id: null, symbol: 'Not set here' }, ...showIn.options] : [];
+  const choices = showIn ? [{ id: null, symbol: say('common.notSetHere') }, ...showIn.options] : [];
   return (
     <SmallPanel place={place} label={label} width="280px">
       <Box fontSize="14px" color="ink.soft">
         {label}, {ORIGINS[term.origin]}
       </Box>
-      {term.unrounded && <Box fontVariantNumeric="tabular-nums">{term.unrounded} before rounding</Box>}
+      {term.unrounded && (
+        <Box fontVariantNumeric="tabular-nums">
+          {say('common.beforeRounding', { unrounded: term.unrounded })}
+        </Box>
+      )}
       <Stack gap="4px" marginTop="10px" direction="row" flexWrap="wrap">
         {choices.map(({ id, symbol }) => (
           <Button

@@ -1,5 +1,6 @@
 import { Box, Button } from '@chakra-ui/react';
 import { memo, useId, useState, type ReactNode } from 'react';
+import { say } from '@steady-scatter/words/common';
 
 interface Props {
   /** What it is about: "pass spacing". */
@@ -40,7 +41,7 @@ const Line = memo(function LineOf({ name, text, picture, isOpen, fields, setOpen
         minHeight={{ base: '56px', md: '44px' }}
         aria-expanded={isOpen}
         aria-controls={fields}
-        aria-label={isOpen ? `Done with ${name}` : `Change ${name}`}
+        aria-label={isOpen ? say('common.doneWith', { name }) : say('common.changeNamed', { name })}
         onClick={() => setOpen(!isOpen)}
       >
         {isOpen ? 'done' : 'change'}

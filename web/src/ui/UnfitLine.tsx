@@ -1,5 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
+import { say } from '@steady-scatter/words/common';
 import { DeleteButton } from './DeleteButton.tsx';
 
 interface Props {
@@ -13,7 +14,7 @@ interface Props {
 export const UnfitLine = ({ name, act, onDelete }: Props) => (
   <Box display="flex" justifyContent="space-between" alignItems="center" gap="12px" minHeight="44px">
     <Box color="warn" fontWeight="semibold">
-      ▲ “{name}” cannot be shown: something in it is not readable.
+      {say('common.unfit', { name })}
     </Box>
     <Box display="flex" gap="6px" alignItems="center">
       {act}

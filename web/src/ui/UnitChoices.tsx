@@ -1,13 +1,14 @@
 import { Box, chakra, SegmentGroup, Stack } from '@chakra-ui/react';
 import type { UnitChange } from '@steady-scatter/core/quantities';
 import { useState } from 'react';
+import { say } from '@steady-scatter/words/common';
 import type { PanelPlace } from './PanelButton.tsx';
 import { SmallPanel } from './SmallPanel.tsx';
 import type { UnitOption } from './UnitPicker.tsx';
 
 const CHANGES: { value: UnitChange; label: string }[] = [
-  { value: 'convert', label: 'Convert the value' },
-  { value: 'keep-number', label: 'Keep the number' },
+  { value: 'convert', label: say('common.convertValue') },
+  { value: 'keep-number', label: say('common.keepNumber') },
 ];
 
 const Choice = chakra('button', {

@@ -1,6 +1,7 @@
 import { lazyPart } from './lazyPart.ts';
 import type { UnitChange } from '@steady-scatter/core/quantities';
 import { ChevronDown } from 'lucide-react';
+import { say } from '@steady-scatter/words/common';
 
 import { UNDERLINE } from './origin.ts';
 import { PanelButton } from './PanelButton.tsx';
@@ -34,10 +35,10 @@ export function UnitPicker<Id extends string>({
   onPick,
   ...rest
 }: Props<Id>) {
-  const words = `Change the ${label}`;
+  const words = say('common.changeUnitOf', { label });
   return (
     <PanelButton
-      aria-label={`${words}${shown && `, now ${shown}`}`}
+      aria-label={`${words}${shown && say('common.nowShown', { shown })}`}
       {...(underlined && { color: 'ink', borderColor: 'ink', css: UNDERLINE.typed })}
       renderPanel={(place) => (
         <UnitChoices

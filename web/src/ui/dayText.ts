@@ -1,3 +1,4 @@
+import { say } from '@steady-scatter/words/common';
 const FORMAT = new Intl.DateTimeFormat('en', {
   day: 'numeric',
   month: 'short',
@@ -9,7 +10,7 @@ const FORMAT = new Intl.DateTimeFormat('en', {
 export function dayText(day: string): string {
   if (day.trim() === '') return '';
   const time = Date.parse(`${day}T00:00:00Z`);
-  if (Number.isNaN(time)) return `“${day}”, which is no day`;
+  if (Number.isNaN(time)) return say('common.noDay', { day });
   const parts = Object.fromEntries(FORMAT.formatToParts(time).map(({ type, value }) => [type, value]));
   return `${parts['day']} ${parts['month']} ${parts['year']}`;
 }

@@ -9,6 +9,7 @@ import {
 import { expose } from 'comlink';
 import Papa from 'papaparse';
 import { v7 as newId } from 'uuid';
+import { say } from '@steady-scatter/words/common';
 import { callDocuments } from '../api/call.ts';
 
 /** A row that cannot be taken, and why. */
@@ -63,9 +64,7 @@ type RowVisit = (row: string[], at: number, broken: string | null) => Promise<vo
 async function encodingOf(file: Blob): Promise<string> {
   const head = new Uint8Array(await file.slice(0, 65_536).arrayBuffer());
   if (head.includes(0) && !(head[0] === 0xff && head[1] === 0xfe)) {
-    throw new FileTrouble(
-      'This is not a table as text. In your spreadsheet choose “save as CSV”, and take that file.',
-    );
+    throw new FileTrouble(say('file.notText'));
   }
   if (head[0] === 0xff && head[1] === 0xfe) return 'utf-16le';
   try {
@@ -84,11 +83,8 @@ async function encodingOf(file: Blob): Promise<string> {
 
 /** Goes through a file row by row, a piece of it in memory at a time. */
 async function eachRow(file: File, visit: RowVisit, onProgress: (share: number) => void): Promise<string> {
-  if (file.size === 0) throw new FileTrouble('This file is empty.');
-  if (file.size > MAX_BYTES)
-    throw new FileTrouble(
-      'This file is larger than 50 MB. Split it into smaller ones and take them one by one.',
-    );
+  if (file.size === 0) throw new FileTrouble(say('file.empty'));
+  if (file.size > MAX_BYTES) throw new FileTrouble(say('file.tooLarge'));
   const encoding = await encodingOf(file);
   return new Promise((resolve, reject) => {
     let at = 0;
@@ -102,9 +98,7 @@ async function eachRow(file: File, visit: RowVisit, onProgress: (share: number) 
         separator = meta.delimiter;
         const broken = new Map(
           errors.flatMap(({ type, row }) =>
-            type === 'Quotes' && row !== undefined
-              ? [[row, 'A quotation mark is opened and not closed here.']]
-              : [],
+            type === 'Quotes' && row !== undefined ? [[row, say('file.openQuote')]] : [],
           ),
         );
         const visitAll = async () => {
@@ -154,8 +148,8 @@ async function eachProduct(
       if (at === 0) {
         columns = columnsOf(row);
         if (!columns.includes('name')) {
-          const found = row.length === 1 ? 'The whole first line is one cell; perhaps its separator is none of , ; tab |.' : `Found: ${row.slice(0, 8).join(', ')}.`; // prettier-ignore
-          throw new FileTrouble(`The first line has to name the columns, one of them “Name”. ${found}`);
+          const found = row.length === 1 ? say('file.oneCell') : say('file.found', { columns: row.slice(0, 8).join(', ') }); // prettier-ignore
+          throw new FileTrouble(say('file.nameColumns', { found }));
         }
         visit.headings(row, columns);
         return undefined;

@@ -2,6 +2,7 @@ import { Box, Button, chakra } from '@chakra-ui/react';
 import type { Kind } from '@steady-scatter/contract';
 import { Download, Plus } from 'lucide-react';
 import { Link } from 'react-router';
+import { rich, say } from '@steady-scatter/words/common';
 import { explain } from '../../api/explain.ts';
 import { useNotices } from '../../notices/notices.tsx';
 import { fieldBox } from '../../ui/fieldBox.ts';
@@ -17,6 +18,7 @@ import { MoreButton } from './MoreButton.tsx';
 import { RemovedList } from './RemovedList.tsx';
 import { useListTable } from './useListTable.ts';
 import { useRemoval } from './useRemoval.ts';
+import { richly, TAGS } from '../../ui/richly.tsx';
 
 const Select = chakra('select', { base: fieldBox });
 const noMark = () => null;
@@ -32,7 +34,7 @@ function Narrowing<Of extends Kind>({ table, many }: { table: Table<Of>; many: s
   if (!isLong && !isSought && search.value === '') return null;
   return (
     <Box display="flex" flexWrap="wrap" gap="10px" marginBottom="6px">
-      <SearchField label={`Search ${many}`} {...search} />
+      <SearchField label={say('common.searchMany', { many })} {...search} />
       {filters.map(({ label, column, all, options }) => (
         <Select
           key={column}
@@ -64,19 +66,19 @@ const Ticked = ({ count, act, onDelete, onClear }: TickedProps) =>
   count === 0 ? null : (
     <Box
       role="group"
-      aria-label="Selected"
+      aria-label={say('common.selected')}
       display="flex"
       gap="10px"
       alignItems="center"
       flexWrap="wrap"
       marginBottom="6px"
     >
-      <b>{count} selected</b>
+      {richly(rich('common.countSelected', { ...TAGS, count }))}
       <Button minHeight="44px" onClick={onDelete}>
         {act} {count}
       </Button>
       <Button minHeight="44px" variant="ghost" onClick={onClear}>
-        Clear selection
+        {say('common.clearSelection')}
       </Button>
     </Box>
   );
@@ -93,9 +95,9 @@ export function DocList<Of extends Kind>(props: DocListProps<Of>) {
   if (list.error && !list.data) {
     return (
       <Message
-        heading={`${heading} could not be read`}
+        heading={say('common.listNotRead', { heading })}
         text={explain(list.error)}
-        act="Try again"
+        act={say('common.tryAgain')}
         onAct={() => void list.refetch()}
       />
     );
@@ -108,14 +110,14 @@ export function DocList<Of extends Kind>(props: DocListProps<Of>) {
 
   return (
     <>
-      <title>{`${heading} · Steady Scatter`}</title>
+      <title>{say('common.pageTitle', { name: heading })}</title>
       <TopBar
         acts={
           <>
             {renderActs?.(ticked)}
             <Button variant="solid" asChild>
               <Link to={props.newPath ?? `${kind.home.path}/new`}>
-                <Plus size={18} /> {props.newLabel ?? `New ${words.one}`}
+                <Plus size={18} /> {props.newLabel ?? say('common.newOne', { one: words.one })}
               </Link>
             </Button>
           </>
@@ -131,7 +133,7 @@ export function DocList<Of extends Kind>(props: DocListProps<Of>) {
         <Narrowing table={table} many={words.many} />
         {list.data && lines.length === 0 && (
           <Box padding="20px 0" fontSize="18px" maxWidth="600px">
-            {isSought ? 'No match. Try fewer letters.' : empty}
+            {isSought ? say('common.noMatchFewer') : empty}
           </Box>
         )}
         <Ticked
@@ -159,7 +161,7 @@ export function DocList<Of extends Kind>(props: DocListProps<Of>) {
                     minHeight="44px"
                     onClick={() => void saveRaw(kind.kind, line, notices.tell)}
                   >
-                    <Download size={16} /> Export
+                    <Download size={16} /> {say('common.export')}
                   </Button>
                 )}
                 onDelete={(line) => void remove([line])}

@@ -5,6 +5,7 @@ import { useWindowVirtualizer } from '@tanstack/react-virtual';
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import { useRef, type ReactNode } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
+import { say } from '@steady-scatter/words/common';
 import { aboutDocument, useWaiting } from '../../outbox/index.ts';
 import { DeleteButton } from '../../ui/DeleteButton.tsx';
 import { NameLink } from '../../ui/NameLink.tsx';
@@ -101,7 +102,7 @@ function Heading<Line>({ header, column }: HeadingProps<Line>) {
 function WaitingMark({ kind, id }: { kind: Kind; id: string }) {
   const waiting = useWaiting(aboutDocument(kind.name, id));
   if (!waiting) return null;
-  return <span data-mark>{waiting.refusal ? '▲ not taken: open it' : '● waiting to be sent'}</span>;
+  return <span data-mark>{waiting.refusal ? say('common.rowRefused') : say('common.rowWaiting')}</span>;
 }
 
 interface LineProps<Of extends Kind>
@@ -130,7 +131,12 @@ function Line<Of extends Kind>({
     <>
       <td data-tick>
         <label>
-          <input type="checkbox" aria-label={`Select ${name}`} checked={isTicked} onChange={onTick} />
+          <input
+            type="checkbox"
+            aria-label={say('common.selectRow', { name })}
+            checked={isTicked}
+            onChange={onTick}
+          />
         </label>
       </td>
       <td>

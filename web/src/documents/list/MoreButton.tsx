@@ -1,5 +1,6 @@
 import { Button } from '@chakra-ui/react';
 import type { KindWords } from '@steady-scatter/contract';
+import { say } from '@steady-scatter/words/common';
 
 interface Props {
   list: {
@@ -20,6 +21,6 @@ export const MoreButton = ({ list, words }: Props) =>
       loading={list.isFetchingNextPage}
       onClick={() => void list.fetchNextPage()}
     >
-      Show more of {list.data?.total} {words.many}
+      {say('common.showMore', { total: list.data?.total ?? 0, many: words.many })}
     </Button>
   );

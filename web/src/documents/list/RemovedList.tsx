@@ -1,6 +1,7 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
 import type { Kind } from '@steady-scatter/contract';
 import { useState } from 'react';
+import { say } from '@steady-scatter/words/common';
 import { explain } from '../../api/explain.ts';
 import { dayText } from '../../ui/dayText.ts';
 import { useNotices } from '../../notices/notices.tsx';
@@ -17,7 +18,7 @@ export function RemovedList({ kind }: { kind: Kind }) {
   async function putBack(id: string, name: string) {
     try {
       await docActs({ kind }).restore(id);
-      notices.tell(`“${name}” is on the list again.`);
+      notices.tell(say('common.restored', { name }));
     } catch (failure) {
       notices.tell(explain(failure));
     }
@@ -34,7 +35,7 @@ export function RemovedList({ kind }: { kind: Kind }) {
         {done} {kind.words.many}
       </Button>
       {isOpen && error && <Box role="alert">{explain(error)}</Box>}
-      {isOpen && items?.length === 0 && <Box fontSize="16px">None.</Box>}
+      {isOpen && items?.length === 0 && <Box fontSize="16px">{say('common.none')}</Box>}
       {isOpen && items && items.length > 0 && (
         <chakra.ul aria-label={`${done} ${kind.words.many}`} listStyleType="none" maxWidth="760px">
           {items.map(({ id, name, isSample, removedAt }) => (
@@ -56,10 +57,10 @@ export function RemovedList({ kind }: { kind: Kind }) {
               <Button
                 size="sm"
                 minHeight="44px"
-                aria-label={`Put ${name} back`}
+                aria-label={say('common.restoreNamed', { name })}
                 onClick={() => void putBack(id, name)}
               >
-                Put back
+                {say('common.restore')}
               </Button>
             </chakra.li>
           ))}

@@ -1,0 +1,6 @@
+import { common } from './en/common.ts';
+import { shell } from './en/shell.ts';
+import { sayer } from './say.ts';
+
+/** What stands around every screen: places, settings, what waits, and what is said when something breaks. */
+export const { say, rich } = sayer({ ...common, ...shell });
