@@ -156,7 +156,7 @@ const NUMERIC: Readonly<Record<string, readonly fc.Arbitrary<unknown>[]>> = {
   mismatchOf: [numbers, numbers],
   mismatchText: [fc.record({ times: numbers }), fc.constant('9 ft'), fc.constant('18 ft')],
   isTurned: [fc.integer(), mode],
-  compareInWords: [numbers],
+  compareRates: [numbers],
   portionDays: [fc.constantFrom('2026-04-18', 'x', ''), numbers, fc.option(numbers)],
 }; // prettier-ignore
 

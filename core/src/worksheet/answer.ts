@@ -10,7 +10,7 @@ import { workNumbers, type WorksheetNumbers } from './numbers.ts';
 import { evaluateWorksheet, type WorksheetResult } from './readings.ts';
 import type { ShownIn, WorksheetInput } from './worksheetInput.ts';
 import { chooseUnits, type SheetUnits } from './units.ts';
-import { compareInWords, type Comparison } from './comparison.ts';
+import { compareRates, type Comparison } from './comparison.ts';
 import {
   areaLine,
   backLine,
@@ -115,7 +115,7 @@ export function answerWorksheet(input: WorksheetInput, preferred: ShownIn): Work
     labelDelivers: (numbers.label?.delivered ?? []).map((line) =>
       deliveredLine(line, input.need.nutrient, units.delivered),
     ),
-    labelAgainstNeed: numbers.label?.timesNeed ? compareInWords(numbers.label.timesNeed) : null,
+    labelAgainstNeed: numbers.label?.timesNeed ? compareRates(numbers.label.timesNeed) : null,
     delivered: numbers.delivered.map((line) => deliveredLine(line, input.need.nutrient, units.delivered)),
     left: numbers.packages && showQuantity(numbers.packages.leftSi, units.amount),
     errors: [...reading.errors, ...(error ? [error] : []), ...mixErrors(numbers, reading)],

@@ -23,7 +23,7 @@ export type { OnceOver, TankMix, WorksheetNumbers } from './numbers.ts';
 export { questionsOf, type Question } from './questions.ts';
 export type { SheetUnits } from './units.ts';
 export { orderTable } from './orderTable.ts';
-export { compareInWords, type Comparison } from './comparison.ts';
+export { compareRates, type Comparison } from './comparison.ts';
 export {
   answerWorksheet,
   lessNeed,

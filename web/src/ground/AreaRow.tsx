@@ -6,6 +6,7 @@ import type { AreaUnit } from '@steady-scatter/core/quantities';
 import { X } from 'lucide-react';
 import { memo, Suspense } from 'react';
 import { useWatch } from 'react-hook-form';
+import { say } from '@steady-scatter/words/sheet';
 import { useSheet, useSheetForm } from '../sheet/sheet.tsx';
 import { TypedTerm } from '../sheet/TypedTerm.tsx';
 import { needsUnit, symbolOf } from '../units/units.ts';
@@ -54,8 +55,8 @@ const SizeTerm = memo(function SizeTermOf({ index, position }: { index: number; 
   return (
     <TypedTerm
       name={`${area}.size`}
-      label={`${position}, measured as`}
-      placeholder="62 x 38 ft"
+      label={say('area.measured', { position })}
+      placeholder={say('area.sizeHint')}
       origin={isSides || from ? 'measured' : 'typed'}
       onTyped={() => {
         // A size that was typed over is no longer that of the site.
@@ -63,7 +64,7 @@ const SizeTerm = memo(function SizeTermOf({ index, position }: { index: number; 
       }}
       unit={
         <UnitPicker<AreaUnit>
-          label={`unit of ${position}`}
+          label={say('area.unitOf', { position })}
           current={reading?.unit ?? unit}
           shown={needsUnit(size) ? symbolOf(isSides ? lengthUnitFor(unit) : unit) : ''}
           options={AREA_CHOICES.map((id) => ({
@@ -88,8 +89,8 @@ const NameField = memo(function NameFieldOf({ index }: { index: number }) {
   return (
     <NameInput
       {...form.register(`worksheet.areas.${index}.name`)}
-      aria-label={`Name of area ${index + 1}`}
-      placeholder="Front lawn"
+      aria-label={say('area.nameOf', { number: index + 1 })}
+      placeholder={say('area.nameHint')}
       maxLength={120}
       autoComplete="off"
       data-flow
@@ -106,7 +107,7 @@ interface RemoveProps {
 const RemoveArea = memo(function RemoveAreaOf({ index, position, onRemove }: RemoveProps) {
   return (
     <IconButton
-      aria-label={`Remove ${position}`}
+      aria-label={say('area.remove', { position })}
       variant="ghost"
       size="sm"
       color="ink.soft"
@@ -151,9 +152,11 @@ export function AreaRow({ index, onRemove, showIn }: Props) {
   const { name, size, from } = useWatch({ control: form.control, name: `worksheet.areas.${index}` });
   const { answer, errorAt } = useSheet();
   const line = answer.lines.areas[index];
-  const position = name.trim() || `Area ${index + 1}`;
+  const position = name.trim() || say('area.number', { number: index + 1 });
   const result = (role: string, label: string, show: ShowIn) =>
-    line && <ResultTerm term={termOf(line, role)} label={`${label} of ${position}`} showIn={show} />;
+    line && (
+      <ResultTerm term={termOf(line, role)} label={say('area.valueOf', { label, position })} showIn={show} />
+    );
   return (
     <Row role="row">
       <div data-cells>
@@ -164,10 +167,10 @@ export function AreaRow({ index, onRemove, showIn }: Props) {
           <SizeTerm index={index} position={position} />
         </div>
         <div role="cell" data-cell="size">
-          {result('area.size', 'Size', showIn.area)}
+          {result('area.size', say('area.size'), showIn.area)}
         </div>
         <div role="cell" data-cell="amount">
-          {result('area.amount', 'Amount', showIn.amount)}
+          {result('area.amount', say('area.amount'), showIn.amount)}
         </div>
         <div role="cell" data-cell="remove" data-noprint>
           <RemoveArea index={index} position={position} onRemove={onRemove} />

@@ -7,6 +7,7 @@ import { LandPlot, Plus } from 'lucide-react';
 
 import { useFieldArray, useWatch } from 'react-hook-form';
 import { v7 as newId } from 'uuid';
+import { say } from '@steady-scatter/words/sheet';
 import type { SheetForm } from '../sheet/sheetForms.ts';
 import { Questions } from '../sheet/Questions.tsx';
 import { useSheet, useSheetForm } from '../sheet/sheet.tsx';
@@ -66,7 +67,9 @@ function useAreas() {
       remove(index);
       focusAfterRemoval(index);
       if (gone.name === '' && gone.size === '') return;
-      notices.undoable(`Removed ${gone.name || 'an area'}.`, () => insert(index, gone));
+      notices.undoable(say('area.removed', { name: gone.name || say('area.anArea') }), () =>
+        insert(index, gone),
+      );
     },
   };
 }
@@ -79,10 +82,10 @@ export const GroundSection = memo(function Ground({ onEnter }: { onEnter(): void
   const showIn = { area: useShowIn('area'), amount: useShowIn('amount') };
   const removeArea = useStable(remove);
   const full = fields.length >= MAX_AREAS;
-  useCommands([{ id: 'add-area', label: 'Add an area', keys: 'Alt+A', run: () => !full && add() }]);
+  useCommands([{ id: 'add-area', label: say('area.add'), keys: 'Alt+A', run: () => !full && add() }]);
   return (
-    <Section id="ground" heading="Where it goes" onEnter={onEnter}>
-      <Box role="table" aria-label="Areas">
+    <Section id="ground" heading={say('ground.heading')} onEnter={onEnter}>
+      <Box role="table" aria-label={say('ground.areas')}>
         <Box
           role="row"
           display={{ base: 'none', md: 'grid', _print: 'grid' }}
@@ -95,10 +98,10 @@ export const GroundSection = memo(function Ground({ onEnter }: { onEnter(): void
           borderBottomWidth="1px"
           borderColor="line"
         >
-          <Heading>Area</Heading>
-          <Heading>Measured as</Heading>
-          <Heading end>Size</Heading>
-          <Heading end>Weigh out</Heading>
+          <Heading>{say('ground.area')}</Heading>
+          <Heading>{say('ground.measuredAs')}</Heading>
+          <Heading end>{say('ground.size')}</Heading>
+          <Heading end>{say('ground.weighOut')}</Heading>
         </Box>
         {fields.map((area, index) => (
           <AreaRow key={area.id} index={index} onRemove={removeArea} showIn={showIn} />
@@ -129,7 +132,7 @@ export const GroundSection = memo(function Ground({ onEnter }: { onEnter(): void
             onClick={add}
             disabled={full}
           >
-            <Plus size={18} /> Add an area
+            <Plus size={18} /> {say('area.add')}
           </Button>
           <PanelButton
             disabled={full}
@@ -141,9 +144,9 @@ export const GroundSection = memo(function Ground({ onEnter }: { onEnter(): void
             paddingX="10px"
             renderPanel={(place) => <SiteChoices place={place} chosen={areas} onChoose={take} />}
           >
-            <LandPlot size={18} aria-hidden /> Choose from a site
+            <LandPlot size={18} aria-hidden /> {say('ground.fromSite')}
           </PanelButton>
-          {full && <Box fontSize="14px">A sheet holds {MAX_AREAS} areas; keep the rest as another job.</Box>}
+          {full && <Box fontSize="14px">{say('ground.full', { max: MAX_AREAS })}</Box>}
         </Box>
         <Box
           textAlign="right"

@@ -5,6 +5,7 @@ import { MAX_AREAS, type AreaInput } from '@steady-scatter/core/worksheet';
 import { Check } from 'lucide-react';
 import { Link } from 'react-router';
 import { v7 as newId } from 'uuid';
+import { say } from '@steady-scatter/words/sheet';
 import { explain } from '../api/explain.ts';
 import { useSome, type Doc } from '../documents/docs.ts';
 import { FEW, SearchField } from '../documents/SearchField.tsx';
@@ -41,7 +42,13 @@ function choicesOf({ id: site, input }: Doc<SiteInput>): Choosable[] {
     if (!treatableM2) return [];
     const size = measuredSize(treatableM2, measured.bandM2, shownIn);
     const from = { site, area: id };
-    const area = { id: newId(), name: name || `Area ${at + 1}`, size, unit: shownIn, from };
+    const area = {
+      id: newId(),
+      name: name || say('area.number', { number: at + 1 }),
+      size,
+      unit: shownIn,
+      from,
+    };
     return [{ area, isTreated: treated }];
   });
 }
@@ -63,16 +70,17 @@ export default function SiteChoices({ place, chosen, onChoose }: Props) {
   const room = MAX_AREAS - chosen.length;
   const choose = (areas: readonly Choosable[]) => onChoose(areas.slice(0, room).map(({ area }) => area));
   return (
-    <SmallPanel place={place} label="Areas of the sites" width="360px">
+    <SmallPanel place={place} label={say('site.choices')} width="360px">
       {error && sites.length === 0 && <Box>{explain(error)}</Box>}
       {(value !== '' || more > 0) && (
         <Box marginBottom="8px">
-          <SearchField label="Search sites and areas" value={value} onChange={onChange} />
+          <SearchField label={say('site.search')} value={value} onChange={onChange} />
         </Box>
       )}
       {hasCome && value === '' && found.length === 0 && (
         <Box>
-          No site yet. <Link to="/sites/new">Measure one</Link>, and its areas can be chosen here.
+          {say('site.none')} <Link to="/sites/new">{say('site.measure')}</Link>
+          {say('site.noneThen')}
         </Box>
       )}
       {sites.map((site) => {
@@ -86,7 +94,7 @@ export default function SiteChoices({ place, chosen, onChoose }: Props) {
               </Box>
               {left.length > 1 && (
                 <Button size="xs" minHeight="36px" onClick={() => choose(left)}>
-                  All {left.length}
+                  {say('site.all', { count: left.length })}
                 </Button>
               )}
             </Box>
@@ -99,12 +107,12 @@ export default function SiteChoices({ place, chosen, onChoose }: Props) {
               >
                 <chakra.span flex={1} overflowWrap="anywhere">
                   {area.name}
-                  {!isTreated && ', not treated'}
+                  {!isTreated && say('site.notTreated')}
                 </chakra.span>
                 <chakra.span whiteSpace="nowrap" fontVariantNumeric="tabular-nums">
                   {area.size}
                 </chakra.span>
-                {isChosen(area) && <Check size={18} aria-label="on the sheet" />}
+                {isChosen(area) && <Check size={18} aria-label={say('site.onSheet')} />}
               </Choice>
             ))}
           </Box>
@@ -112,7 +120,7 @@ export default function SiteChoices({ place, chosen, onChoose }: Props) {
       })}
       {more > 0 && (
         <Box fontSize="14px" color="ink.soft" padding="6px 10px">
-          and {more} more sites: type a part of the name
+          {say('site.more', { more })}
         </Box>
       )}
     </SmallPanel>

@@ -5,6 +5,7 @@ import type { AreaOrigin } from '@steady-scatter/core/worksheet';
 import { useMemo } from 'react';
 import { useWatch } from 'react-hook-form';
 import { Link } from 'react-router';
+import { say } from '@steady-scatter/words/sheet';
 import { useSheetForm } from '../sheet/sheet.tsx';
 import { useDoc } from '../documents/docs.ts';
 import { SITES } from '../kinds/useSites.ts';
@@ -28,7 +29,7 @@ export default function SiteNote({ index, from }: { index: number; from: AreaOri
       : measuredSize(treatableM2, measured.bandM2, area.shownIn);
   const take = (text: string) => {
     form.setValue(`worksheet.areas.${index}.size`, text, { shouldDirty: true });
-    notices.undoable(`${area.name} has the size of now.`, () =>
+    notices.undoable(say('site.updated', { name: area.name }), () =>
       form.setValue(`worksheet.areas.${index}.size`, size, { shouldDirty: true }),
     );
   };
@@ -43,15 +44,15 @@ export default function SiteNote({ index, from }: { index: number; from: AreaOri
       alignItems="center"
     >
       <span>
-        from <Link to={`/sites/${site.id}`}>{site.input.name}</Link>
+        {say('site.from')} <Link to={`/sites/${site.id}`}>{site.input.name}</Link>
       </span>
       {now !== null && (
         <>
           <Box color="warn" fontWeight="semibold">
-            ▲ measured anew since: {now}
+            {say('site.measuredSince', { now })}
           </Box>
           <Button size="xs" minHeight="36px" onClick={() => take(now)}>
-            Take it
+            {say('site.update')}
           </Button>
         </>
       )}

@@ -1,4 +1,5 @@
 import { useParams } from 'react-router';
+import { say } from '@steady-scatter/words/sheet';
 import { OpeningMessage } from '../documents/OpeningMessage.tsx';
 import { SheetPage } from './SheetPage.tsx';
 import { useDoc } from '../documents/docs.ts';
@@ -9,5 +10,7 @@ export default function JobPage() {
   const { id = null } = useParams();
   const { data, error, refetch } = useDoc(JOBS, id);
   if (data) return <SheetPage key={data.id} job={data} />;
-  return <OpeningMessage one="job" home={JOBS.home} error={error} onAgain={() => void refetch()} />;
+  return (
+    <OpeningMessage one={say('job.one')} home={JOBS.home} error={error} onAgain={() => void refetch()} />
+  );
 }

@@ -3,6 +3,7 @@ import type { PackageUnit } from '@steady-scatter/core/loads';
 import { showQuantity, UNITS, type AreaUnit, type UnitId } from '@steady-scatter/core/quantities';
 import { MISSING } from '@steady-scatter/core/working';
 import { useMemo } from 'react';
+import { say } from '@steady-scatter/words/sheet';
 import { DocList } from '../documents/list/DocList.tsx';
 import type { ListColumn, MarksProps } from '../documents/list/listColumns.ts';
 import { JOBS } from '../kinds/useJobs.ts';
@@ -29,11 +30,17 @@ const groundText = ({ areas, totalM2, areaUnit }: JobLine, { area: preferred }: 
   `${areas} ${areas === 1 ? 'area' : 'areas'}, ${shown(totalM2, preferred ?? (areaUnit as AreaUnit))}`;
 
 const columnsIn = (units: Units): ListColumn<JobLine>[] => [
-  { header: 'Day', by: 'onDay', wide: true, oneLine: true, cell: ({ onDay }) => dayText(onDay) },
-  { header: 'Need', wide: true, cell: ({ need }) => need || MISSING },
-  { header: 'Product', by: 'product', wide: true, cell: ({ product }) => product || MISSING },
-  { header: 'Ground', by: 'totalM2', wide: true, end: true, cell: (line) => groundText(line, units) },
-  { header: 'Weigh out', by: 'amountSi', end: true, cell: (line) => amountText(line, units) },
+  { header: say('jobs.day'), by: 'onDay', wide: true, oneLine: true, cell: ({ onDay }) => dayText(onDay) },
+  { header: say('jobs.need'), wide: true, cell: ({ need }) => need || MISSING },
+  { header: say('jobs.product'), by: 'product', wide: true, cell: ({ product }) => product || MISSING },
+  {
+    header: say('jobs.ground'),
+    by: 'totalM2',
+    wide: true,
+    end: true,
+    cell: (line) => groundText(line, units),
+  },
+  { header: say('ground.weighOut'), by: 'amountSi', end: true, cell: (line) => amountText(line, units) },
 ];
 
 /** Which jobs break a rule, by the rules and the soil tests of today. */
@@ -42,15 +49,17 @@ function BrokenMarks({ lines, children }: MarksProps<JobLine>) {
   return children(({ id }) => {
     const count = broken.get(id) ?? 0;
     if (count === 0) return null;
-    return <span data-mark>▲ {count === 1 ? 'rule broken' : `${count} rules broken`}</span>;
+    return (
+      <span data-mark>▲ {count === 1 ? say('rules.oneBroken') : say('rules.manyBroken', { count })}</span>
+    );
   });
 }
 
 const EMPTY = (
   <>
-    <b>No jobs yet</b>
-    <br />A job is a worksheet with a name and a day: 0.8 lb N on each 1000 ft² from 24-0-8, on three areas.
-    Work one out, then save it.
+    <b>{say('jobs.none')}</b>
+    <br />
+    {say('jobs.teach')}
   </>
 );
 
@@ -61,11 +70,11 @@ export default function JobsPage() {
   return (
     <DocList
       kind={JOBS}
-      heading="Jobs"
+      heading={say('jobs.heading')}
       tabs={null}
       nameHeader="Job"
       newPath="/"
-      newLabel="New sheet"
+      newLabel={say('jobs.new')}
       columns={columns}
       detail={({ onDay, product }) => [dayText(onDay), product].filter(Boolean).join(', ')}
       Marks={BrokenMarks}

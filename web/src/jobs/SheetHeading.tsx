@@ -1,5 +1,6 @@
 import { STATUS_WORDS } from '../documents/statusWords.ts';
 import { Button, chakra } from '@chakra-ui/react';
+import { say } from '@steady-scatter/words/sheet';
 import type { DocumentStatus } from '../documents/useDocument.ts';
 import { useSheetForm } from '../sheet/sheet.tsx';
 import { SampleBadge } from '../ui/SampleBadge.tsx';
@@ -50,24 +51,24 @@ type Props = {
 export function SheetHeading({ isSample, status, isOvertaken, otherTab, wrong, refusal }: Props) {
   const { register } = useSheetForm();
   const words = [
-    isOvertaken ? 'unsaved changes, and changed elsewhere meanwhile' : STATUS_WORDS[status],
-    otherTab ? 'also typed on in another tab' : null,
+    isOvertaken ? say('job.overtaken') : STATUS_WORDS[status],
+    otherTab ? say('job.otherTab') : null,
   ]
     .filter(Boolean)
     .join('; ');
   return (
     <>
-      <chakra.h1 srOnly>Worksheet</chakra.h1>
+      <chakra.h1 srOnly>{say('job.worksheet')}</chakra.h1>
       <Title
         {...register('name')}
-        aria-label="Name of the job"
-        placeholder="Name this job"
+        aria-label={say('job.name')}
+        placeholder={say('job.nameHint')}
         maxLength={120}
         autoComplete="off"
         aria-invalid={wrong !== undefined}
         aria-describedby={wrong && 'error-name'}
       />
-      <Day {...register('onDay')} type="date" aria-label="Day of the job" />
+      <Day {...register('onDay')} type="date" aria-label={say('job.day')} />
       {isSample && <SampleBadge />}
       {words && (
         <chakra.span fontSize="15px" color="ink.soft" data-noprint>
@@ -79,7 +80,7 @@ export function SheetHeading({ isSample, status, isOvertaken, otherTab, wrong, r
           ▲ {refusal.words}
           {refusal.onDecide && (
             <Button size="sm" minHeight="44px" marginLeft="10px" onClick={refusal.onDecide}>
-              Compare
+              {say('common.compare')}
             </Button>
           )}
         </chakra.span>

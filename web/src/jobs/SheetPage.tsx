@@ -5,6 +5,7 @@ import { useEffect, useState } from 'react';
 import type { UseFormReturn } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import { v7 as newId } from 'uuid';
+import { say } from '@steady-scatter/words/sheet';
 import { explain } from '../api/explain.ts';
 import { useCommands } from '../commands/CommandsProvider.tsx';
 import type { Doc } from '../documents/docs.ts';
@@ -42,7 +43,7 @@ function useDuplicate(form: UseFormReturn<SheetForm>) {
     const [id, copy] = [newId(), copyOf(form.getValues())];
     try {
       await saveNew(JOBS, id, copy);
-      notices.tell(`This is the copy, “${copy.name}”.`);
+      notices.tell(say('job.copied', { name: copy.name }));
       await navigate(`/jobs/${id}`);
     } catch (error) {
       notices.tell(explain(error));
@@ -70,10 +71,10 @@ export function SheetPage({ job }: { job: Doc<JobInput> | null }) {
   const canDiscard = differs || status === 'refused';
   const { discard } = commands;
   useCommands([
-    { id: 'keep', label: job ? 'Save changes' : 'Save job', keys: 'Ctrl+S', run: save },
-    ...(job ? [{ id: 'duplicate', label: 'Duplicate this job', run: () => void duplicate() }] : []),
-    ...(job ? [{ id: 'delete', label: 'Delete this job', run: () => void commands.remove(job) }] : []),
-    ...(canDiscard ? [{ id: 'drop', label: 'Drop what is not kept', run: discard }] : []),
+    { id: 'keep', label: job ? say('job.saveChanges') : say('job.save'), keys: 'Ctrl+S', run: save },
+    ...(job ? [{ id: 'duplicate', label: say('job.duplicateCommand'), run: () => void duplicate() }] : []),
+    ...(job ? [{ id: 'delete', label: say('job.deleteCommand'), run: () => void commands.remove(job) }] : []),
+    ...(canDiscard ? [{ id: 'drop', label: say('common.discardChanges'), run: discard }] : []),
   ]);
 
   return (
@@ -91,13 +92,25 @@ export function SheetPage({ job }: { job: Doc<JobInput> | null }) {
         }
         acts={
           <>
-            {job && <CommandButton icon={CopyPlus} label="Duplicate" onClick={() => void duplicate()} />}
-            {job && <CommandButton icon={Trash2} label="Delete" onClick={() => void commands.remove(job)} />}
+            {job && (
+              <CommandButton icon={CopyPlus} label={say('job.duplicate')} onClick={() => void duplicate()} />
+            )}
+            {job && (
+              <CommandButton
+                icon={Trash2}
+                label={say('common.delete')}
+                onClick={() => void commands.remove(job)}
+              />
+            )}
             {canDiscard && (
-              <CommandButton icon={RotateCcw} label={job ? 'Discard changes' : 'Clear'} onClick={discard} />
+              <CommandButton
+                icon={RotateCcw}
+                label={job ? say('common.discardChanges') : say('job.clear')}
+                onClick={discard}
+              />
             )}
             <Button variant={isSaved ? 'outline' : 'solid'} loading={commands.isPending} onClick={save}>
-              {SAVED_WORDS[status] ?? (job ? 'Save changes' : 'Save job')}
+              {SAVED_WORDS[status] ?? (job ? say('job.saveChanges') : say('job.save'))}
             </Button>
           </>
         }

@@ -1,10 +1,12 @@
 import { lazyPart } from '../ui/lazyPart.ts';
 import { Box, chakra } from '@chakra-ui/react';
+import { textWithUnit } from '@steady-scatter/core/quantities';
 import { MISSING, ORIGINS, termText, type Origin, type Working } from '@steady-scatter/core/working';
 import { worksheetText } from '@steady-scatter/core/worksheet';
 import { Copy, Printer } from 'lucide-react';
 import { memo, Suspense, useMemo, useState, type ReactNode } from 'react';
 import { useWatch } from 'react-hook-form';
+import { say } from '@steady-scatter/words/sheet';
 import { AnswerBar } from '../worksheet/AnswerBar.tsx';
 import { AnswerPanel } from '../worksheet/AnswerPanel.tsx';
 import { GroundSection } from '../ground/GroundSection.tsx';
@@ -39,29 +41,34 @@ function useStops(broken: number): Stop[] {
   return [
     {
       id: 'need',
-      label: 'Need',
-      holds: rate === MISSING ? 'nutrient and grade' : rate,
+      label: say('stop.need'),
+      holds: rate === MISSING ? say('stop.needLacks') : rate,
       lacks: rate === MISSING,
     },
     {
       id: 'ground',
-      label: 'Ground',
+      label: say('stop.ground'),
       holds:
         sized === 0
-          ? 'no size yet'
+          ? say('stop.groundLacks')
           : `${sized} ${sized === 1 ? 'area' : 'areas'}, ${roleText(lines.total, 'total.area')}`,
       lacks: sized === 0,
     },
     {
       id: 'rig',
-      label: 'Rig',
-      holds: spread.calibration === '' ? 'no machine yet' : `passes ${spread.width.text || 'as its chart'}`,
+      label: say('stop.machine'),
+      holds:
+        spread.calibration === ''
+          ? say('stop.machineLacks')
+          : spread.width.text
+            ? say('stop.passes', { width: textWithUnit(spread.width.text, spread.width.unit) })
+            : say('stop.passesByChart'),
       lacks: spread.calibration === '',
     },
     {
       id: 'load',
-      label: 'Load',
-      holds: numbers.amountSi === null ? 'nothing to weigh yet' : broken > 0 ? '▲ rule broken' : roleText(lines.total, 'total.amount'), // prettier-ignore
+      label: say('stop.load'),
+      holds: numbers.amountSi === null ? say('stop.loadLacks') : broken > 0 ? say('stop.ruleBroken') : roleText(lines.total, 'total.amount'), // prettier-ignore
       lacks: numbers.amountSi === null || broken > 0,
     },
   ];
@@ -75,11 +82,7 @@ function useSheetActs() {
     async copy() {
       const name = form.getValues('name').trim();
       const copied = await copyText([name, worksheetText(answer)].filter(Boolean).join('\n'));
-      notices.tell(
-        copied
-          ? 'The working is copied.'
-          : 'This browser does not let a page copy. Select the lines and copy them by hand.',
-      );
+      notices.tell(copied ? say('working.copied') : say('working.notCopied'));
     },
     print: () => window.print(),
   };
@@ -93,7 +96,7 @@ const Legend = memo(() => (
         {ORIGINS[origin]}
       </chakra.span>
     ))}
-    <span>no underline: worked out; open it for its figures and units</span>
+    <span>{say('working.legend')}</span>
   </Box>
 ));
 
@@ -106,11 +109,11 @@ export function SheetView({ heading, acts }: { heading: ReactNode; acts: ReactNo
   const stops = useStops(broken);
   const { copy, print } = useSheetActs();
   useCommands([
-    { id: 'copy', label: 'Copy the working', keys: 'c', run: () => void copy() },
-    { id: 'print', label: 'Print this sheet', keys: 'p', run: print },
+    { id: 'copy', label: say('working.copy'), keys: 'c', run: () => void copy() },
+    { id: 'print', label: say('working.print'), keys: 'p', run: print },
     ...stops.map(({ id, label }, at) => ({
       id: `stop.${id}`,
-      label: `Stop: ${label}`,
+      label: say('stop.go', { label }),
       keys: `Alt+${at + 1}`,
       run: () => goToStop(id),
     })),
@@ -118,12 +121,12 @@ export function SheetView({ heading, acts }: { heading: ReactNode; acts: ReactNo
   const { name, grade } = useWatch({ control: useSheetForm().control, name: 'worksheet.product' });
   return (
     <Box onKeyDown={goOnWithEnter}>
-      <title>{name || grade ? `${name || grade} · Steady Scatter` : 'Steady Scatter'}</title>
+      <title>{name || grade ? say('common.pageTitle', { name: name || grade }) : 'Steady Scatter'}</title>
       <TopBar
         acts={
           <>
-            <CommandButton icon={Copy} label="Copy" onClick={copy} />
-            <CommandButton icon={Printer} label="Print" onClick={print} />
+            <CommandButton icon={Copy} label={say('working.copyShort')} onClick={copy} />
+            <CommandButton icon={Printer} label={say('working.printShort')} onClick={print} />
             {acts}
           </>
         }

@@ -19,6 +19,7 @@ import type { SpreadInput } from '@steady-scatter/core/worksheet';
 import { useWatch } from 'react-hook-form';
 import { Link, useParams } from 'react-router';
 import { useQuery } from '@tanstack/react-query';
+import { rich, say } from '@steady-scatter/words/sheet';
 import { explain } from '../api/explain.ts';
 import { queries } from '../api/queries.ts';
 import { calibrationContext, useMachineShelf, type CalibrationContext } from '../bench/calibrationContext.ts';
@@ -33,6 +34,7 @@ import { fieldBox } from '../ui/fieldBox.ts';
 import { Section } from '../ui/Section.tsx';
 import { termOf } from '../ui/termShown.ts';
 import { WarningActs, WarningBox } from '../ui/WarningBox.tsx';
+import { richly, TAGS } from '../ui/richly.tsx';
 
 const Select = chakra('select', { base: { ...fieldBox, maxWidth: '100%' } });
 
@@ -55,11 +57,9 @@ function Setting({
   const { answer } = useSheet();
   const { rateSi, times: over } = answer.numbers.once;
   const set = (more: Partial<SpreadInput>) => form.setValue('worksheet.spread', { ...spread, ...more }, { shouldDirty: true }); // prettier-ignore
-  if (rateSi === null)
-    return <Box fontSize="16px">Type the need and the product, and its mark stands here.</Box>;
+  if (rateSi === null) return <Box fontSize="16px">{say('machine.lacksRate')}</Box>;
   const plan = spreadPlan(on.reading, rateSi, answer.reading.passedM, spread.recomputed, input.isCeiling);
-  if (!plan)
-    return <Box fontSize="16px">This chart has no rates yet: test at least two settings on the bench.</Box>;
+  if (!plan) return <Box fontSize="16px">{say('machine.lacksRates')}</Box>;
   const { found, workedM, passedM, times } = plan;
   const { unit } = spread.width;
   const [worked, passed] = [lengthOf(workedM, unit), lengthOf(passedM, unit)];
@@ -71,14 +71,10 @@ function Setting({
           {answer.lines.once.label}: {termText(termOf(answer.lines.once, 'once.rate'))}
         </Box>
       )}
-      <Box>
-        Set {on.rig?.control.name ?? 'it'} to <b>{found.line.mark.label}</b>: {markText(found, input.target.unit)}
-        {input.second && `, ${on.rig?.second.name} at ${input.second}`}.
+      <Box>{richly(rich('machine.set', { ...TAGS, control: on.rig?.control.name || say('machine.control'), mark: found.line.mark.label, rate: markText(found, input.target.unit) }))}{input.second && say('machine.second', { name: on.rig?.second.name ?? '', second: input.second })}.
       </Box>
       {found.beyond && (
-        <Box color="warn" fontWeight="semibold">
-          ▲ This rate lies {found.beyond} what was tested. Run it there before trusting the mark.
-        </Box>
+        <Box color="warn" fontWeight="semibold">{say('machine.beyond', { side: found.beyond })}</Box>
       )}
       {(age.state === 'stale' || age.state === 'ageing') && (
         <Box color={age.state === 'stale' ? 'warn' : 'ink'} fontWeight={age.state === 'stale' ? 'semibold' : 'normal'}>
@@ -87,23 +83,14 @@ function Setting({
       )}
       {times !== null && rigKind(on.bench.kind).width === 'pass spacing' && (
         <WarningBox marginTop="10px" data-noprint>
-          <b>▲ Two spacings.</b> {mismatchText({ times }, worked, passed)}
-          <WarningActs>
-            <Button minHeight="44px" onClick={() => set({ width: { text: worked, unit }, recomputed: false })}>
-              Pass {worked} apart
-            </Button>
-            <Button minHeight="44px" onClick={() => set({ recomputed: true })}>
-              Work the chart out for {passed}
-            </Button>
+          {richly(rich('machine.twoSpacings', { ...TAGS, text: mismatchText({ times }, worked, passed) }))}<WarningActs>
+            <Button minHeight="44px" onClick={() => set({ width: { text: worked, unit }, recomputed: false })}>{say('machine.passAt', { worked })}</Button>
+            <Button minHeight="44px" onClick={() => set({ recomputed: true })}>{say('machine.workOutAt', { passed })}</Button>
           </WarningActs>
         </WarningBox>
       )}
       {spread.recomputed && (
-        <Box fontSize="16px">
-          The chart was tested for passes {worked} apart and is worked out for {passed}.{' '}
-          <Button variant="ghost" minHeight="36px" paddingX="8px" onClick={() => set({ recomputed: false })}>
-            Not any more
-          </Button>
+        <Box fontSize="16px">{say('machine.workedOutFor', { worked, passed })}{' '}<Button variant="ghost" minHeight="36px" paddingX="8px" onClick={() => set({ recomputed: false })}>{say('machine.notAnyMore')}</Button>
         </Box>
       )}
     </Box>
@@ -119,21 +106,18 @@ function OtherProduct({ match, id, input, spread }: { match: ChartMatch; id: str
   const withShape = new URLSearchParams([...asked, ['shape', id]]);
   return (
     <WarningBox marginTop="10px" fontSize="17px">
-      <b>▲ Another product.</b> This chart was made with {match.chart}. {match.sheet} runs out differently: test it first.
-      <WarningActs data-noprint>
+      {richly(rich('machine.otherProduct', { ...TAGS, chart: match.chart, sheet: match.sheet }))}<WarningActs data-noprint>
         <Button asChild minHeight="44px">
-          <Link to={`/bench/new?${asked}`}>Test {match.sheet}</Link>
+          <Link to={`/bench/new?${asked}`}>{say('machine.test', { sheet: match.sheet })}</Link>
         </Button>
         <Button asChild minHeight="44px" variant="outline">
-          <Link to={`/bench/new?${withShape}`}>Test it with this chart’s shape as first guess</Link>
+          <Link to={`/bench/new?${withShape}`}>{say('machine.testByShape')}</Link>
         </Button>
         <Button
           minHeight="44px"
           variant="outline"
           onClick={() => form.setValue('worksheet.spread', { ...spread, sameProduct: sameProductKey(match) }, { shouldDirty: true })}
-        >
-          Same product, other name
-        </Button>
+        >{say('machine.sameProduct')}</Button>
       </WarningActs>
     </WarningBox>
   );
@@ -147,22 +131,19 @@ function MatchNote({ match, spread }: { match: ChartMatch; spread: SpreadInput }
     <>
       {match.is === 'said-same' && (
         <Box fontSize="16px">
-          {match.sheet} and {match.chart} are one product under two names, as you said.{' '}
-          <Button
+          {say('machine.twoNames', { sheet: match.sheet, chart: match.chart })}{' '}<Button
             variant="ghost"
             minHeight="36px"
             paddingX="8px"
             data-noprint
             onClick={() => form.setValue('worksheet.spread', { ...spread, sameProduct: '' }, { shouldDirty: true })}
-          >
-            They are not
-          </Button>
+          >{say('machine.notSame')}</Button>
         </Box>
       )}
-      {match.is === 'same-grade' && <Box fontSize="16px">Matched by the grade alone: the chart was made with {match.chart}.</Box>}
+      {match.is === 'same-grade' && <Box fontSize="16px">{say('machine.byGrade', { chart: match.chart })}</Box>}
       {match.differs.length > 0 && (
         <Box color={isOtherGrain ? 'warn' : 'ink'} fontWeight={isOtherGrain ? 'semibold' : 'normal'}>
-          {isOtherGrain ? '▲ The chart was made with another grain size: test it again.' : 'The chart was made with another lot.'}
+          {isOtherGrain ? say('machine.otherGrain') : say('machine.otherLot')}
         </Box>
       )}
     </>
@@ -198,35 +179,35 @@ export default memo(function MachineSection({ onEnter }: { onEnter(): void }) {
     else void fetchDoc(AIMS, id).then(({ input }) => put(id, input), (failed: unknown) => notices.tell(explain(failed))); // prettier-ignore
   };
   return (
-    <Section id="rig" heading="The machine" onEnter={onEnter} noPrint={!chosen}>
+    <Section id="rig" heading={say('machine.heading')} onEnter={onEnter} noPrint={!chosen}>
       <Box display="flex" flexWrap="wrap" gap="8px 14px" alignItems="center" fontSize="17px">
         <Select
-          aria-label="Chart of a machine"
+          aria-label={say('machine.chart')}
           value={chosen ? spread.calibration : ''}
           minHeight="44px"
           onChange={(event) => choose(event.target.value)}
           data-noprint
         >
-          <option value="">no machine chosen</option>
+          <option value="">{say('machine.none')}</option>
           {lines.map(({ id, name, setting }) => (
             <option key={id} value={id}>
               {name}
-              {setting ? `, at ${setting}` : ', not signed off'}
+              {setting ? say('machine.at', { setting }) : say('machine.notSigned')}
             </option>
           ))}
         </Select>
         {chosen && (
           <TypedTerm
             name="worksheet.spread.width.text"
-            label="Pass spacing of this job"
+            label={say('machine.spacing')}
             placeholder={chosen.input.width.text}
             origin="typed"
-            unit={<chakra.span>&nbsp;{/[a-z'"]/i.test(spread.width.text) ? '' : UNITS[spread.width.unit].symbol} between passes</chakra.span>}
+            unit={<chakra.span>&nbsp;{say('machine.spacingUnit', { symbol: /[a-z'"]/i.test(spread.width.text) ? '' : UNITS[spread.width.unit].symbol })}</chakra.span>}
           />
         )}
         {chosen && (
           <Box asChild fontSize="15px" textDecoration="underline" data-noprint>
-            <Link to={`/bench/${chosen.id}`}>its chart</Link>
+            <Link to={`/bench/${chosen.id}`}>{say('machine.itsChart')}</Link>
           </Box>
         )}
       </Box>
@@ -238,7 +219,7 @@ export default memo(function MachineSection({ onEnter }: { onEnter(): void }) {
           <Setting input={chosen.input} on={on} spread={spread} />
           {job && (
             <Box asChild fontSize="15px" textDecoration="underline" data-noprint>
-              <Link to={`/bench/cards?of=${chosen.id}&job=${job}`}>Card for this job</Link>
+              <Link to={`/bench/cards?of=${chosen.id}&job=${job}`}>{say('machine.card')}</Link>
             </Box>
           )}
         </>

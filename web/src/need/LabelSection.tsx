@@ -7,6 +7,7 @@ import type { AreaUnit } from '@steady-scatter/core/quantities';
 import { NEED_OF } from '@steady-scatter/core/products';
 import { needFromLabel, type WorksheetAnswer } from '@steady-scatter/core/worksheet';
 import { useWatch } from 'react-hook-form';
+import { say } from '@steady-scatter/words/sheet';
 import { AREA_CHOICES } from '../units/areas.ts';
 import { useSheet, useSheetForm } from '../sheet/sheet.tsx';
 import { TypedTerm } from '../sheet/TypedTerm.tsx';
@@ -26,12 +27,12 @@ function CoverageTerm() {
   return (
     <TypedTerm
       name="worksheet.product.coverage.size"
-      label="Ground that one package covers"
+      label={say('label.coverage')}
       placeholder="12 000"
       origin="label"
       unit={
         <UnitPicker<AreaUnit>
-          label="unit of the coverage"
+          label={say('label.coverageUnit')}
           current={reading?.unit ?? unit}
           shown={needsUnit(size) ? symbolOf(unit) : ''}
           options={AREA_CHOICES.map((id) => ({
@@ -63,16 +64,15 @@ function labelSentence(
       ({ shown, nutrient }) =>
         `${shown.number} ${shown.unit.replace(' /', ` ${NUTRIENTS[nutrient].symbol} /`)}`,
     );
-  const brings = along.length > 0 ? ` It also brings ${along.join(', ')}.` : '';
-  if (!labelAgainstNeed) return labelDelivers.length > 0 && brings !== '' ? brings.trim() : null;
-  const { verdict, words } = labelAgainstNeed;
-  const asked =
-    verdict === 'same'
-      ? 'as you asked for'
-      : words.endsWith('as much')
-        ? 'as you asked for'
-        : 'than you asked for';
-  return `The label’s rate puts down ${words.replace('as much', `as much ${nutrientName}`).replace(/(more|less)$/, `$1 ${nutrientName}`)} ${asked}.${brings}`;
+  const brings = along.length > 0 ? say('label.brings', { nutrients: along.join(', ') }) : null;
+  if (!labelAgainstNeed) return brings;
+  const { verdict } = labelAgainstNeed;
+  const compared = say('label.compared', {
+    verdict,
+    amount: verdict === 'same' ? '' : verdict === 'times' ? labelAgainstNeed.times : labelAgainstNeed.percent,
+    nutrient: nutrientName,
+  });
+  return brings === null ? compared : `${compared} ${brings}`;
 }
 
 /** The label read backwards: what its own coverage puts down, beside what was asked for. */
@@ -90,7 +90,7 @@ export const LabelSection = memo(function LabelSectionOf({ onEnter }: { onEnter(
   const takeNeed = (text: string) => {
     const before = worksheet.need.amount;
     form.setValue('worksheet.need.amount', text, { shouldDirty: true });
-    notices.undoable('The need is now what the label puts down.', () =>
+    notices.undoable(say('label.needIsLabels'), () =>
       form.setValue('worksheet.need.amount', before, { shouldDirty: true }),
     );
   };
@@ -99,10 +99,10 @@ export const LabelSection = memo(function LabelSectionOf({ onEnter }: { onEnter(
     <Section heading={label.label} onEnter={onEnter}>
       <WorkingLine
         working={label}
-        names={{ 'label.rate': 'Rate on the label', 'label.nutrient': 'Nutrient at the label’s rate' }}
+        names={{ 'label.rate': say('label.rate'), 'label.nutrient': say('label.nutrient') }}
         showIn={{ 'label.rate': rate }}
         editors={{
-          'label.package': <PackageTerm label="Package on the label" unitLabel="unit on the label" />,
+          'label.package': <PackageTerm label={say('label.package')} unitLabel={say('label.unit')} />,
           'coverage.size': <CoverageTerm />,
         }}
       />
@@ -116,7 +116,7 @@ export const LabelSection = memo(function LabelSectionOf({ onEnter }: { onEnter(
           {sentence}
           {need && differs && (
             <Button size="sm" marginLeft="10px" data-noprint onClick={() => takeNeed(need)}>
-              Ask for what the label gives
+              {say('label.take')}
             </Button>
           )}
         </Box>

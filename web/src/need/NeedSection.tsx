@@ -6,6 +6,7 @@ import { RATE_AREAS, UNITS, type RateAreaUnit, type UnitChange } from '@steady-s
 import { isNutrient, NEED_OF, NEED_OF_IDS, type NeedOf, type RateUnit } from '@steady-scatter/core/products';
 import { withNeedOf } from '@steady-scatter/core/worksheet';
 import { useWatch } from 'react-hook-form';
+import { say } from '@steady-scatter/words/sheet';
 import { useSheet, useSheetForm } from '../sheet/sheet.tsx';
 import { Questions } from '../sheet/Questions.tsx';
 import { TypedTerm } from '../sheet/TypedTerm.tsx';
@@ -58,14 +59,14 @@ function AmountTerm({ autoFocus }: { autoFocus: boolean }) {
   return (
     <TypedTerm
       name="worksheet.need.amount"
-      label="Amount needed"
+      label={say('need.amount')}
       placeholder="0.8"
       origin="typed"
       autoFocus={autoFocus}
       onSettled={settle}
       unit={
         <UnitPicker
-          label="unit of the need"
+          label={say('need.unit')}
           current={amount}
           shown={needsUnit(need.amount) ? symbolOf(amount) : ''}
           options={choices.map((id) => ({
@@ -85,7 +86,7 @@ function PerAreaTerm() {
   const [amount, area] = splitUnit(unit);
   return (
     <UnitPicker<RateAreaUnit>
-      label="area that the need is given on"
+      label={say('need.per')}
       current={area}
       shown={RATE_AREAS[area].symbol}
       underlined
@@ -121,7 +122,7 @@ function NeedOfTerm() {
     });
   return (
     <Select
-      aria-label="What is needed"
+      aria-label={say('need.heading')}
       borderColor="ink"
       css={UNDERLINE.typed}
       value={of}
@@ -140,12 +141,7 @@ function FractionTerm() {
   const { need, product } = useSheet().worksheet;
   if (need.nutrient === 'ai') {
     return (
-      <TypedTerm
-        name="worksheet.product.load"
-        label="Active ingredient in the product"
-        placeholder="0.43 %"
-        origin="label"
-      />
+      <TypedTerm name="worksheet.product.load" label={say('need.load')} placeholder="0.43 %" origin="label" />
     );
   }
   const read = toResult(() => readGrade(product.grade, 'grade')).value;
@@ -166,7 +162,7 @@ export const NeedSection = memo(function NeedSectionOf({ onEnter }: { onEnter():
     <Section id="need" heading={answer.lines.need.label} onEnter={onEnter}>
       <WorkingLine
         working={answer.lines.need}
-        names={{ rate: 'Product rate' }}
+        names={{ rate: say('need.rate') }}
         showIn={{ rate }}
         editors={{
           'need.amount': <AmountTerm autoFocus={need.amount === ''} />,
@@ -176,7 +172,7 @@ export const NeedSection = memo(function NeedSectionOf({ onEnter }: { onEnter():
           grade: (
             <TypedTerm
               name="worksheet.product.grade"
-              label="Grade on the label"
+              label={say('need.grade')}
               placeholder="24-0-8"
               origin="label"
             />
@@ -184,8 +180,8 @@ export const NeedSection = memo(function NeedSectionOf({ onEnter }: { onEnter():
           density: (
             <TypedTerm
               name="worksheet.product.density.text"
-              label="Density on the label"
-              placeholder="1.28 kg/L"
+              label={say('need.density')}
+              placeholder={say('need.densityHint')}
               origin="label"
             />
           ),

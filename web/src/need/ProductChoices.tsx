@@ -8,6 +8,7 @@ import {
 } from '@steady-scatter/core/products';
 import { withProduct, type Replaced, type WorksheetInput } from '@steady-scatter/core/worksheet';
 import { useState } from 'react';
+import { say } from '@steady-scatter/words/sheet';
 import { explain } from '../api/explain.ts';
 import { useSheetForm } from '../sheet/sheet.tsx';
 import { useSheetChange } from '../sheet/useSheetChange.ts';
@@ -36,13 +37,13 @@ const Choice = chakra('button', {
 const MAX_SHOWN = 40;
 
 const FACT_WORDS: Readonly<Record<Replaced['fact'], string>> = {
-  grade: 'grade',
-  load: 'active ingredient',
-  slowShare: 'slow share',
-  density: 'density',
-  package: 'package',
-  coverage: 'coverage',
-  price: 'price',
+  grade: say('product.grade'),
+  load: say('product.load'),
+  slowShare: say('product.slowShare'),
+  density: say('product.density'),
+  package: say('product.package'),
+  coverage: say('product.coverage'),
+  price: say('product.price'),
 };
 
 /** A product that was picked and would replace what was typed by hand. */
@@ -72,29 +73,21 @@ export default function ProductChoices({ place }: { place: PanelPlace }) {
   };
   const pick = (id: string) =>
     void fetchDoc(PRODUCTS, id).then(
-      ({ input: product }) =>
-        take(product, `“${product.name}” is on the sheet, with its label as it stands now.`),
+      ({ input: product }) => take(product, say('product.taken', { name: product.name })),
       (failed: unknown) => setTrouble(explain(failed)),
     );
   const system = systemOf(form.getValues('worksheet.need.unit'));
 
   if (asked)
     return (
-      <SmallPanel place={place} label="Product of this sheet" width="340px">
-        <Box fontSize="16px" marginBottom="10px">
-          The label says otherwise than what you input:{' '}
-          {asked.replaced.map(({ fact, from, to }) => `${FACT_WORDS[fact]} ${to} instead of ${from}`).join('; ')}.
-        </Box>
-        <Choice type="button" autoFocus onClick={() => put(asked)}>
-          Take what the label says
-        </Choice>
-        <Choice type="button" onClick={() => place.close()}>
-          Leave the sheet as it is
-        </Choice>
+      <SmallPanel place={place} label={say('product.choices')} width="340px">
+        <Box fontSize="16px" marginBottom="10px">{say('product.differs', { facts: asked.replaced.map(({ fact, from, to }) => say('product.factChanged', { fact: FACT_WORDS[fact], to, from })).join('; ') })}</Box>
+        <Choice type="button" autoFocus onClick={() => put(asked)}>{say('product.takeLabel')}</Choice>
+        <Choice type="button" onClick={() => place.close()}>{say('product.keepSheet')}</Choice>
       </SmallPanel>
     ); // prettier-ignore
   return (
-    <SmallPanel place={place} label="Product of this sheet" width="340px">
+    <SmallPanel place={place} label={say('product.choices')} width="340px">
       {trouble && (
         <Box role="alert" marginBottom="8px">
           {trouble}
@@ -106,8 +99,8 @@ export default function ProductChoices({ place }: { place: PanelPlace }) {
         <Search
           autoFocus
           type="search"
-          aria-label="Search the shelf"
-          placeholder="Name or grade"
+          aria-label={say('product.search')}
+          placeholder={say('product.searchHint')}
           value={value}
           onChange={(event) => onChange(event.target.value)}
         />
@@ -119,18 +112,18 @@ export default function ProductChoices({ place }: { place: PanelPlace }) {
       ))}
       {more > 0 && (
         <Box fontSize="14px" color="ink.soft" padding="6px 10px">
-          and {more} more: type a part of the name
+          {say('product.more', { more })}
         </Box>
       )}
       <Box fontSize="14px" color="ink.soft" padding="10px 10px 2px">
-        Not on the shelf: an empty label
+        {say('product.empty')}
       </Box>
       {PRODUCT_KIND_IDS.map((kind) => (
         <Choice
           key={kind}
           type="button"
           onClick={() =>
-            take(blankProduct(kind, system), `The sheet has an empty label: ${PRODUCT_KINDS[kind].words}.`)
+            take(blankProduct(kind, system), say('product.emptied', { kind: PRODUCT_KINDS[kind].words }))
           }
         >
           {PRODUCT_KINDS[kind].words}

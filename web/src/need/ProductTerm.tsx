@@ -3,6 +3,7 @@ import { Box } from '@chakra-ui/react';
 import { ChevronDown } from 'lucide-react';
 
 import { useWatch } from 'react-hook-form';
+import { say } from '@steady-scatter/words/sheet';
 import { useSheetForm } from '../sheet/sheet.tsx';
 import { PanelButton } from '../ui/PanelButton.tsx';
 
@@ -15,10 +16,10 @@ export function ProductTerm() {
     <Box marginTop="4px" fontSize="16px" data-noprint={name === '' ? '' : undefined}>
       <PanelButton
         marginLeft="-3px"
-        aria-label={name ? `Product ${name}, change it` : undefined}
+        aria-label={name ? say('product.change', { name }) : undefined}
         renderPanel={(place) => <ProductChoices place={place} />}
       >
-        {name || 'Take a product from the shelf'}
+        {name || say('product.choose')}
         <ChevronDown size={16} aria-hidden />
       </PanelButton>
     </Box>

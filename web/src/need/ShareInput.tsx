@@ -3,6 +3,7 @@ import { toResult } from '@steady-scatter/core/errors';
 import { fractionOf, NUTRIENTS, withShare, type Grade, type Nutrient } from '@steady-scatter/core/need';
 import { showExact } from '@steady-scatter/core/quantities';
 import { useState } from 'react';
+import { say } from '@steady-scatter/words/sheet';
 import { useSheetForm } from '../sheet/sheet.tsx';
 import { TermInput } from '../ui/TermInput.tsx';
 
@@ -23,7 +24,7 @@ export function ShareInput({ grade, nutrient }: { grade: Grade; nutrient: Nutrie
   return (
     <>
       <TermInput
-        label={`Share of ${NUTRIENTS[nutrient].name} in the product`}
+        label={say('need.share', { name: NUTRIENTS[nutrient].name })}
         origin="label"
         value={input ?? shown}
         errorId={error ? 'error-share' : undefined}

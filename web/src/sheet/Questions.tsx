@@ -1,8 +1,10 @@
 import { Box, Button } from '@chakra-ui/react';
 import { questionsOf } from '@steady-scatter/core/worksheet';
+import { rich, say } from '@steady-scatter/words/sheet';
 import { useSheet } from './sheet.tsx';
 import { useSheetChange } from './useSheetChange.ts';
 import { WarningActs, WarningBox } from '../ui/WarningBox.tsx';
+import { richly, TAGS } from '../ui/richly.tsx';
 
 /** What is asked about the entries of one part of the sheet: the likely reading is one act away, and so is "it is right". */
 export function Questions({ about }: { about: readonly string[] }) {
@@ -13,21 +15,16 @@ export function Questions({ about }: { about: readonly string[] }) {
   return asked.map(({ id, text, likely }) => (
     <WarningBox key={id} marginTop="10px" data-noprint>
       <Box fontSize="16px">
-        <b>▲ Is this right?</b> {text}
-      </Box>
+        {richly(rich('doubt.ask', { ...TAGS, text }))}</Box>
       <WarningActs>
         {likely && (
-          <Button minHeight="44px" onClick={() => change(likely.sheet, `Now ${likely.label}.`)}>
-            It is {likely.label}
-          </Button>
+          <Button minHeight="44px" onClick={() => change(likely.sheet, say('doubt.now', { value: likely.label }))}>{say('doubt.use', { value: likely.label })}</Button>
         )}
         <Button
           minHeight="44px"
           variant="outline"
-          onClick={() => change({ ...input, confirmed: [...input.confirmed, id] }, 'It stands as typed.')}
-        >
-          It is right as typed
-        </Button>
+          onClick={() => change({ ...input, confirmed: [...input.confirmed, id] }, say('doubt.stands'))}
+        >{say('doubt.asTyped')}</Button>
       </WarningActs>
     </WarningBox>
   )); // prettier-ignore

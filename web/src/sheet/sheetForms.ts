@@ -1,5 +1,6 @@
 import { blankWorksheet, type JobInput, type ShownIn } from '@steady-scatter/core/worksheet';
 import { v7 as newId } from 'uuid';
+import { say } from '@steady-scatter/words/sheet';
 import { preferredSystem } from '../settings/useSystem.ts';
 import { today } from '../ui/today.ts';
 
@@ -16,5 +17,9 @@ export const blankForm = ({ rate, area }: ShownIn): SheetForm => ({
 /** The same sheet for today under another name, with areas of its own. */
 export function copyOf({ name, worksheet }: SheetForm): SheetForm {
   const areas = worksheet.areas.map((area) => ({ ...area, id: newId() }));
-  return { name: `${name} (copy)`.slice(-120), onDay: today(), worksheet: { ...worksheet, areas } };
+  return {
+    name: say('job.copyName', { name }).slice(-120),
+    onDay: today(),
+    worksheet: { ...worksheet, areas },
+  };
 }

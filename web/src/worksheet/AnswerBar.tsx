@@ -1,6 +1,7 @@
 import { memo } from 'react';
 import { Box } from '@chakra-ui/react';
 import { MISSING } from '@steady-scatter/core/working';
+import { say } from '@steady-scatter/words/sheet';
 import { useSheet } from '../sheet/sheet.tsx';
 import { termShown } from '../ui/termShown.ts';
 
@@ -37,11 +38,7 @@ export const AnswerBar = memo(function AnswerBarOf() {
       >
         {shown?.number ?? MISSING} <small>{shown?.unit}</small>
       </Box>
-      {packages && (
-        <Box>
-          take {packages.whole} {packages.whole === 1 ? 'package' : 'packages'}
-        </Box>
-      )}
+      {packages && <Box>{say('load.take', { count: packages.whole })}</Box>}
     </Box>
   );
 });

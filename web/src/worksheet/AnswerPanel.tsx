@@ -7,14 +7,20 @@ import { isNutrient } from '@steady-scatter/core/products';
 import { bandText, MISSING, termText } from '@steady-scatter/core/working';
 import type { DeliveredLine, WorksheetAnswer, WorksheetInput } from '@steady-scatter/core/worksheet';
 import { memo, Suspense } from 'react';
+import { rich, say } from '@steady-scatter/words/sheet';
 import { useSheet } from '../sheet/sheet.tsx';
 import { BigNumber } from '../ui/BigNumber.tsx';
 import { termOf, termShown } from '../ui/termShown.ts';
 import { Bags } from './Bags.tsx';
+import { richly, TAGS } from '../ui/richly.tsx';
 
 const BrokenRules = lazyPart(() => import('../regulations/BrokenRules.tsx'));
 
-const PART_WORDS = { asked: 'as asked', along: 'also delivers', none: 'none' } as const;
+const PART_WORDS = {
+  asked: say('gives.asked'),
+  along: say('gives.incidental'),
+  none: say('gives.none'),
+} as const;
 
 /** What still stands between the sheet and its answer, as the next act. */
 export function nextAct(
@@ -22,27 +28,27 @@ export function nextAct(
   { need, product }: WorksheetInput,
 ): string | null {
   if (numbers.amountSi !== null)
-    return numbers.unsized === 0 ? null : `${numbers.unsized} named area without a size is left out.`;
-  if (errors.length === 1) return 'One entry cannot be read yet; the sentence under it says why.';
-  if (errors.length > 1)
-    return `${errors.length} entries cannot be read yet; the sentences under them say why.`;
-  if (need.amount.trim() === '') return 'Type how much nutrient each area needs.';
-  if (isNutrient(need.nutrient) && product.grade.trim() === '') return 'Type the grade from the label.';
-  if (numbers.rateSi === null && need.nutrient === 'ai')
-    return 'Type how much active ingredient the product holds.';
-  if (numbers.rateSi === null) return 'Type the density from the label.';
-  return 'Type the size of the ground.';
+    return numbers.unsized === 0 ? null : say('answer.unsized', { unsized: numbers.unsized });
+  if (errors.length === 1) return say('answer.oneUnread');
+  if (errors.length > 1) return say('answer.manyUnread', { count: errors.length });
+  if (need.amount.trim() === '') return say('answer.lacksNeed');
+  if (isNutrient(need.nutrient) && product.grade.trim() === '') return say('answer.lacksGrade');
+  if (numbers.rateSi === null && need.nutrient === 'ai') return say('answer.lacksLoad');
+  if (numbers.rateSi === null) return say('answer.lacksDensity');
+  return say('answer.lacksSize');
 }
 
 function TakeLine() {
   const { answer } = useSheet();
   const { packages } = answer.numbers;
   if (!packages || !answer.left) return null;
-  const noun = packages.whole === 1 ? 'package' : 'packages';
   const sizeText = termShown(answer.lines.packages, 'package.size')?.number ?? '';
-  const sure = packages.wholeAtMost > packages.whole ? `, or ${packages.wholeAtMost} to be sure` : '';
-  const sentence = `Take ${packages.whole} ${noun} of ${sizeText}${sure}`;
-  const left = `${answer.left.number} ${answer.left.unit} is left for the shelf`;
+  const sentence = say('load.takeOf', {
+    count: packages.whole,
+    size: sizeText,
+    more: packages.wholeAtMost > packages.whole ? packages.wholeAtMost : 0,
+  });
+  const left = say('answer.left', { number: answer.left.number, unit: answer.left.unit });
   return (
     <Box display="flex" gap="14px" alignItems="center" marginTop="14px">
       <Box flexShrink={0} maxWidth="55%">
@@ -67,10 +73,14 @@ function OnceOver() {
   if (once.times < 2 || once.rateSi === null) return null;
   return (
     <Box marginTop="12px" fontSize="17px">
-      <b>
-        {lines.once.label}: {termText(termOf(lines.once, 'once.amount'))}
-      </b>
-      , at {termText(termOf(lines.once, 'once.rate'))}
+      {richly(
+        rich('answer.portion', {
+          ...TAGS,
+          label: lines.once.label,
+          amount: termText(termOf(lines.once, 'once.amount')),
+          rate: termText(termOf(lines.once, 'once.rate')),
+        }),
+      )}
     </Box>
   );
 }
@@ -102,7 +112,7 @@ function Delivered() {
   return (
     <Box marginTop={{ base: '18px', _print: '4px' }}>
       <Box fontSize="15px" fontWeight="semibold" color="ink.soft" marginBottom="4px">
-        This puts down, on each {area}
+        {say('answer.gives', { area })}
       </Box>
       <chakra.table width="100%" fontSize="17px">
         <chakra.tbody>
@@ -136,7 +146,7 @@ export const AnswerPanel = memo(function AnswerPanelOf({ onBroken }: { onBroken(
     >
       <Box>
         <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
-          {answer.reading.product.form === 'liquid' ? 'Measure out, in all' : 'Weigh out, in all'}
+          {answer.reading.product.form === 'liquid' ? say('answer.measureOut') : say('answer.weighOut')}
         </Box>
         <BigNumber
           number={shown?.number ?? MISSING}

@@ -3,6 +3,7 @@ import { Box } from '@chakra-ui/react';
 import { showQuantity } from '@steady-scatter/core/quantities';
 import type { ComponentProps } from 'react';
 import { useWatch } from 'react-hook-form';
+import { say } from '@steady-scatter/words/sheet';
 import { useSheet, useSheetForm } from '../sheet/sheet.tsx';
 import { useShowIn } from '../sheet/useShowIn.ts';
 import { FieldErrors } from '../ui/FieldErrors.tsx';
@@ -11,11 +12,11 @@ import { WorkingLine } from '../ui/WorkingLine.tsx';
 import { PackageTerm } from './PackageTerm.tsx';
 
 const NAMES = {
-  rate: 'Product rate',
-  'total.area': 'All the ground',
-  'total.amount': 'Amount in all',
-  covers: 'Ground that one package covers at this rate',
-  back: 'Nutrient put down',
+  rate: say('load.rate'),
+  'total.area': say('load.ground'),
+  'total.amount': say('load.amount'),
+  covers: say('load.covers'),
+  back: say('load.back'),
 };
 
 /** One time over the ground: its rate, and what each area takes of it. */
@@ -24,14 +25,14 @@ function OnceOver({ working, showIn }: Pick<ComponentProps<typeof WorkingLine>, 
   const each = numbers.areas.flatMap(({ id, amountSi }, at) => {
     if (amountSi === null) return [];
     const { number, unit } = showQuantity(amountSi / numbers.once.times, units.amount);
-    return [{ id, text: `${reading.areas[at]?.name || `Area ${at + 1}`} ${number} ${unit}` }];
+    return [{ id, text: `${reading.areas[at]?.name || say('area.number', { number: at + 1 })} ${number} ${unit}` }];
   });
   return (
     <Box marginY="6px">
       <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
         {working.label}
       </Box>
-      <WorkingLine working={working} names={{ ...NAMES, 'once.rate': 'Rate this time', 'once.amount': 'Amount this time' }} {...(showIn ? { showIn } : {})} size="plain" />
+      <WorkingLine working={working} names={{ ...NAMES, 'once.rate': say('load.rateOnce'), 'once.amount': say('load.amountOnce') }} {...(showIn ? { showIn } : {})} size="plain" />
       {each.length > 1 && <Box fontSize="16px">{each.map(({ text }) => text).join('; ')}</Box>}
     </Box>
   );
@@ -58,7 +59,9 @@ export const LoadSection = memo(function LoadSectionOf({ onEnter }: { onEnter():
         working={packages}
         names={NAMES}
         showIn={showIn}
-        editors={{ 'package.size': <PackageTerm label="Package size" unitLabel="unit of the package" /> }}
+        editors={{
+          'package.size': <PackageTerm label={say('load.package')} unitLabel="unit of the package" />,
+        }}
       />
       <FieldErrors
         error={errorAt('product.package.size')}
