@@ -70,7 +70,13 @@ const MARKS = /[{}<']/;
 export function sayer<const Messages extends Catalogue>(
   messages: Messages,
   language = 'en-US',
-): { readonly say: Say<Messages>; readonly rich: SayRich<Messages> } {
+): {
+  readonly say: Say<Messages>;
+  readonly rich: SayRich<Messages>;
+  /** "A, B and C". */
+  list(items: readonly string[]): string;
+} {
+  const lists = new Intl.ListFormat(language);
   const read = new Map<keyof Messages, IntlMessageFormat>();
   const messageOf = (id: keyof Messages): IntlMessageFormat => {
     const known = read.get(id) ?? new IntlMessageFormat(messages[id] ?? '', language);
@@ -82,6 +88,7 @@ export function sayer<const Messages extends Catalogue>(
       const text: string = messages[id] ?? '';
       return MARKS.test(text) ? String(messageOf(id).format(values as Record<string, string>)) : text;
     },
+    list: (items) => lists.format(items),
     rich<Part>(id: keyof Messages, values: unknown) {
       const said = messageOf(id).format<Part>(values as Record<string, Part>);
       return Array.isArray(said) ? said : [said];

@@ -3,4 +3,4 @@ import { shell } from './en/shell.ts';
 import { sayer } from './say.ts';
 
 /** What stands around every screen: places, settings, what waits, and what is said when something breaks. */
-export const { say, rich } = sayer({ ...common, ...shell });
+export const { list, rich, say } = sayer({ ...common, ...shell });

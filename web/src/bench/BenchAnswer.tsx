@@ -5,6 +5,7 @@ import { adviceText, correctionText, type CalibrationInput } from '@steady-scatt
 import { MISSING } from '@steady-scatter/core/working';
 import { Play } from 'lucide-react';
 import { memo, Suspense } from 'react';
+import { say } from '@steady-scatter/words/bench';
 import { BigNumber } from '../ui/BigNumber.tsx';
 import type { DocFormProps } from '../documents/DocPage.tsx';
 import type { CalibrationContext } from './calibrationContext.ts';
@@ -15,9 +16,9 @@ const SettingChart = lazyPart(() => import('./SettingChart.tsx'));
 
 /** What is missing before a mark can be told. */
 function missingText({ rig, bench, reading }: CalibrationContext): string {
-  if (!rig) return 'Say which machine it is: its marks are needed to say what to set.';
-  if (bench.scale.marks.length < 2) return 'Type the marks of the machine’s control on its own page.';
-  return reading.targetSi === null ? 'Type the rate that is wanted.' : '';
+  if (!rig) return say('answer.lacksMachine');
+  if (bench.scale.marks.length < 2) return say('answer.lacksMarks');
+  return reading.targetSi === null ? say('answer.lacksRate') : '';
 }
 
 /** The mark to set now and why, the curve behind it, and the way to the next test run. */
@@ -37,7 +38,7 @@ export const BenchAnswer = memo(function BenchAnswerOf({
       <Box display="flex" flexWrap="wrap" gap="4px 24px" alignItems="center">
         <Box flex="0 0 auto">
           <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
-            {text?.act ?? 'Set to'}
+            {text?.act ?? say('answer.setTo')}
           </Box>
           <BigNumber number={text?.mark ?? MISSING} unit="" live />
         </Box>
@@ -47,7 +48,7 @@ export const BenchAnswer = memo(function BenchAnswerOf({
       </Box>
       <Box display="flex" gap="10px" marginTop="12px" data-noprint>
         <Button variant="solid" minHeight={{ base: '60px', md: '48px' }} fontSize="17px" onClick={onStart}>
-          <Play size={18} /> {isGoing ? 'Go on with the test run' : `Start test run ${input.runs.length + 1}`}
+          <Play size={18} /> {isGoing ? say('answer.goOn') : say('answer.start', { number: input.runs.length + 1 })}
         </Button>
       </Box>
       <Suspense fallback={null}>

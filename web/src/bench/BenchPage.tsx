@@ -5,6 +5,7 @@ import { adviceText, type BenchRateUnit } from '@steady-scatter/core/testing';
 import { MISSING } from '@steady-scatter/core/working';
 import { Timer } from 'lucide-react';
 import { Link } from 'react-router';
+import { say } from '@steady-scatter/words/bench';
 import { DocList } from '../documents/list/DocList.tsx';
 import type { ListColumn } from '../documents/list/listColumns.ts';
 import { useDoc } from '../documents/docs.ts';
@@ -22,11 +23,11 @@ type Line = ReadableOf<typeof calibrations>;
 function NextMark({ id, rig }: Pick<Line, 'id' | 'rig'>) {
   const shelf = useMachineShelf(rig);
   const input = shelf.calibrations.find((each) => each.id === id)?.input;
-  if (!input) return rig === '' ? 'no machine chosen' : MISSING;
-  if (input.runs.length === 0) return 'not begun';
+  if (!input) return rig === '' ? say('list.noMachine') : MISSING;
+  if (input.runs.length === 0) return say('list.notBegun');
   const { reading, product } = calibrationContext(input, shelf, id);
   const text = adviceText(reading, input, product?.kind);
-  return text ? `next: ${text.act.toLowerCase()} ${text.mark}` : 'no machine chosen';
+  return text ? say('list.next', { act: text.act.toLowerCase(), mark: text.mark }) : say('list.noMachine');
 }
 
 /** Whether a chart still holds: by its machine and its product as they are now. */
@@ -52,10 +53,10 @@ const COLUMNS: readonly ListColumn<Line>[] = [
     header: 'Setting',
     by: 'signedOn',
     cell: ({ id, rig, setting, signedOn }) =>
-      setting ? `at ${setting}, since ${dayText(signedOn)}` : <NextMark id={id} rig={rig} />,
+      setting ? say('list.signed', { setting, dayText: dayText(signedOn) }) : <NextMark id={id} rig={rig} />,
   },
   {
-    header: 'Its chart',
+    header: say('list.chart'),
     wide: true,
     cell: ({ id, rig, productId, signedOn }) =>
       signedOn ? <Holds id={id} rig={rig} productId={productId} /> : MISSING,
@@ -67,16 +68,16 @@ export default function BenchPage() {
   return (
     <DocList
       kind={AIMS}
-      heading="Bench"
+      heading={say('list.heading')}
       tabs={<BenchTabs />}
       renderActs={() => (
         <Button asChild>
           <Link to="/bench/quick">
-            <Timer size={18} /> Quick test
+            <Timer size={18} /> {say('quick.title')}
           </Link>
         </Button>
       )}
-      empty="No machine is calibrated yet. Say which machine and what rate, walk a strip of 100 ft with 48.00 lb before it and 45.05 lb after it, and the bench says what to set next."
+      empty={say('list.teach')}
       columns={COLUMNS}
     />
   );

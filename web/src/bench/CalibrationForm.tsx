@@ -3,6 +3,7 @@ import type { InputError } from '@steady-scatter/core/errors';
 import type { CalibrationInput } from '@steady-scatter/core/testing';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
+import { say } from '@steady-scatter/words/bench';
 import { useCommands } from '../commands/CommandsProvider.tsx';
 import type { DocFormWithWayOn } from '../documents/DocPage.tsx';
 import { goOnWithEnter } from '../ui/goOnWithEnter.ts';
@@ -35,9 +36,7 @@ export function CalibrationForm(props: DocFormWithWayOn<CalibrationInput> & { id
     ({ field }) => !field.startsWith('runs.') && !field.startsWith('name'),
   );
   const start = useStable(() => keepThen((kept) => void navigate(`/bench/${kept}/run`)));
-  useCommands([
-    { id: 'start-test-run', label: 'Start a test run, or go on with it', keys: 'Alt+S', run: start },
-  ]);
+  useCommands([{ id: 'start-test-run', label: say('command.start'), keys: 'Alt+S', run: start }]);
   const fields: typeof props = {
     ...props,
     errorAt: errorIn,
@@ -61,16 +60,14 @@ export function CalibrationForm(props: DocFormWithWayOn<CalibrationInput> & { id
               <AimQuestions {...aim} />
               <AimDefaults {...aim} />
               {id !== null && !isWrong && (
-                <Button minHeight="44px" marginBottom="18px" onClick={() => setOpen(false)}>
-                  Done
-                </Button>
+                <Button minHeight="44px" marginBottom="18px" onClick={() => setOpen(false)}>{say('aim.done')}</Button>
               )}
             </>
           )}
           <LastRun input={resting} on={on} />
           <TestRuns {...fields} resting={resting} on={on} id={id} />
           <SignOff input={input} on={on} bind={bind} set={set} />
-          <NotesField label="Notes" {...bind('notes')} />
+          <NotesField label={say('bench.notes')} {...bind('notes')} />
         </Box>
         <Box minWidth={0} order={{ base: asks ? 2 : 1, lg: 2 }} display="grid" gap="20px" position={{ lg: asks ? 'sticky' : 'static' }} top="12px">
           <BenchAnswer input={resting} on={on} set={set} onStart={start} />

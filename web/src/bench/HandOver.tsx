@@ -2,6 +2,7 @@ import { lazyPart } from '../ui/lazyPart.ts';
 import { Box } from '@chakra-ui/react';
 import { Smartphone } from 'lucide-react';
 import { Suspense, useState } from 'react';
+import { say } from '@steady-scatter/words/bench';
 import { CommandButton } from '../ui/CommandButton.tsx';
 
 const HandOverPanel = lazyPart(() => import('./HandOverPanel.tsx'));
@@ -11,7 +12,7 @@ export function HandOver({ path }: { path: string }) {
   const [isOpen, setOpen] = useState(false);
   return (
     <Box hideBelow="md">
-      <CommandButton icon={Smartphone} label="On a phone" onClick={() => setOpen(true)} />
+      <CommandButton icon={Smartphone} label={say('phone.open')} onClick={() => setOpen(true)} />
       {isOpen && (
         <Suspense fallback={null}>
           <HandOverPanel path={path} onClose={() => setOpen(false)} />

@@ -1,6 +1,7 @@
 import { memo } from 'react';
 import { UNITS } from '@steady-scatter/core/quantities';
 import { methodOf, runLine, unitsOf, type CalibrationInput } from '@steady-scatter/core/testing';
+import { say } from '@steady-scatter/words/bench';
 import { Section } from '../ui/Section.tsx';
 import { WorkingLine } from '../ui/WorkingLine.tsx';
 import type { CalibrationContext } from './calibrationContext.ts';
@@ -21,8 +22,8 @@ export const LastRun = memo(function LastRunOf({
   const read = on.reading.runs[at];
   if (!run || !read?.worked) return null;
   return (
-    <Section heading={`Test run ${at + 1}, setting ${run.setting}`}>
-      <WorkingLine working={runLine(run, read, input, on.bench)} names={{ rate: 'Rate' }} />
+    <Section heading={say('bench.lastRun', { number: at + 1, setting: run.setting })}>
+      <WorkingLine working={runLine(run, read, input, on.bench)} names={{ rate: say('result.rate') }} />
       {read.lengthM !== null && (
         <StripDrawing
           lengthM={read.lengthM}

@@ -1,7 +1,9 @@
 import { Box, Button } from '@chakra-ui/react';
 import type { CalibrationResult, CalibrationInput } from '@steady-scatter/core/testing';
+import { rich, say } from '@steady-scatter/words/bench';
 import type { DocFormProps } from '../documents/DocPage.tsx';
 import { WarningActs, WarningBox } from '../ui/WarningBox.tsx';
+import { richly, TAGS } from '../ui/richly.tsx';
 
 interface Props extends Pick<DocFormProps<CalibrationInput>, 'input' | 'set'> {
   reading: CalibrationResult;
@@ -17,9 +19,7 @@ export function PlausibilityQuestions({ input, reading: { plausibility }, set }:
     <>
       {plausibility.slice(0, MAX_AT_ONCE).map(({ id, text, yes, runs }) => (
         <WarningBox key={id} marginBottom="12px">
-          <Box fontSize="17px">
-            <b>▲ Is this right?</b> {text}
-          </Box>
+          <Box fontSize="17px">{richly(rich('doubt.ask', { ...TAGS, text }))}</Box>
           <WarningActs>
             <Button
               minHeight={{ base: '56px', md: '44px' }}
@@ -33,9 +33,9 @@ export function PlausibilityQuestions({ input, reading: { plausibility }, set }:
                 <Button
                   key={run}
                   minHeight={{ base: '56px', md: '44px' }}
-                  onClick={() => set(`runs.${at}.excluded`, 'it went wrong')}
+                  onClick={() => set(`runs.${at}.excluded`, say('doubt.wentWrong'))}
                 >
-                  Exclude run {at + 1}
+                  {say('doubt.exclude', { number: at + 1 })}
                 </Button>
               );
             })}
@@ -44,7 +44,9 @@ export function PlausibilityQuestions({ input, reading: { plausibility }, set }:
       ))}
       {more > 0 && (
         <Box fontSize="16px" marginBottom="12px">
-          {more === 1 ? 'One more question comes' : `${more} more questions come`} after these.
+          {say('doubt.more', {
+            more,
+          })}
         </Box>
       )}
     </>

@@ -1,9 +1,11 @@
 import { Box } from '@chakra-ui/react';
 import { lookUpText, paceText, showRate, type CalibrationInput } from '@steady-scatter/core/testing';
 import { memo, useState } from 'react';
+import { rich, say } from '@steady-scatter/words/bench';
 import { LabelledField } from '../ui/LabelledField.tsx';
 import { Section } from '../ui/Section.tsx';
 import type { CalibrationContext } from './calibrationContext.ts';
+import { richly, TAGS } from '../ui/richly.tsx';
 
 /** Every mark over what was tested, with its rate; and "I need 3.2", which mark is that? */
 export const RateTable = memo(function RateTableOf({
@@ -21,7 +23,7 @@ export const RateTable = memo(function RateTableOf({
   const { unit } = showRate(1, 0, input.target.unit);
   const pace = paceText(on.reading.chartPaceMPerS, input.units.length);
   return (
-    <Section heading={`Rates over what was tested, ${unit}`}>
+    <Section heading={say('table.heading', { unit })}>
       <Box
         as="ul"
         listStyleType="none"
@@ -52,12 +54,12 @@ export const RateTable = memo(function RateTableOf({
         ))}
       </Box>
       <Box fontSize="15px" color="ink.soft" marginTop="4px">
-        ● tested; the others by the curve{pace === '' ? '' : `. At ${pace}`}
+        {say('table.legend', { pace: pace || 'none' })}
       </Box>
       <Box display="flex" gap="14px" alignItems="end" flexWrap="wrap" marginTop="8px" data-noprint>
         <Box width="150px">
           <LabelledField
-            label="I need"
+            label={say('table.need')}
             placeholder="3.2"
             value={asked}
             error={found.error ?? undefined}
@@ -65,11 +67,7 @@ export const RateTable = memo(function RateTableOf({
           />
         </Box>
         <Box aria-live="polite" fontSize="17px" paddingBottom="10px" flex="1 1 220px">
-          {found.mark && (
-            <>
-              <b>Set {found.mark}</b>: {found.text}
-            </>
-          )}
+          {found.mark && <>{richly(rich('table.set', { ...TAGS, mark: found.mark, text: found.text }))}</>}
         </Box>
       </Box>
     </Section>

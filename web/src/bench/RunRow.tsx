@@ -18,6 +18,7 @@ import { MISSING } from '@steady-scatter/core/working';
 import { ChevronDown } from 'lucide-react';
 import { memo } from 'react';
 import { Link } from 'react-router';
+import { say } from '@steady-scatter/words/bench';
 import type { DocFormProps } from '../documents/DocPage.tsx';
 import { sameInput } from '../documents/sameInput.ts';
 import { useWaitingRow } from '../events/appended.ts';
@@ -71,7 +72,7 @@ function RunFields({ run, at, on, errorAt, set, bind, field }: Props) {
     run.earlier.filter(({ field }) => field === id).map(({ text, why }) => `${text} (${why})`);
   return (
     <Fields>
-      <LabelledField label="Setting" data-flow {...field(`runs.${at}.setting`)} />
+      <LabelledField label={say('run.setting')} data-flow {...field(`runs.${at}.setting`)} />
       {methodOf(run.method)
         .fields(on.bench.outlets)
         .map(({ id, label, placeholder }) => (
@@ -88,25 +89,29 @@ function RunFields({ run, at, on, errorAt, set, bind, field }: Props) {
             />
             {earlierOf(id).length > 0 && (
               <Box fontSize="15px" color="ink.soft">
-                before: <chakra.s>{earlierOf(id).join(', ')}</chakra.s>
+                {say('run.before')} <chakra.s>{earlierOf(id).join(', ')}</chakra.s>
               </Box>
             )}
           </Box>
         ))}
-      <LabelledField label="Day" type="date" {...field(`runs.${at}.onDay`)} />
-      <LabelledField label="Excluded because" placeholder="it counts" {...bind(`runs.${at}.excluded`)} />
+      <LabelledField label={say('run.day')} type="date" {...field(`runs.${at}.onDay`)} />
+      <LabelledField
+        label={say('run.excludedBecause')}
+        placeholder={say('run.counts')}
+        {...bind(`runs.${at}.excluded`)}
+      />
       <CheckLine
-        label="Nothing came out"
+        label={say('run.nothingOut')}
         checked={run.noFlow}
         onChange={() => set(`runs.${at}.noFlow`, !run.noFlow)}
       />
-      <LabelledField label="Note" {...bind(`runs.${at}.note`)} />
+      <LabelledField label={say('run.note')} {...bind(`runs.${at}.note`)} />
     </Fields>
   );
 }
 
 const symbolsOf = ({ mass, length }: CalibrationInput['units']): string =>
-  `${UNITS[mass].symbol} and ${UNITS[length].symbol}`;
+  say('run.units', { mass: UNITS[mass].symbol, length: UNITS[length].symbol });
 
 /** A run that the server did not take when it was sent: it stays in this browser. */
 function Refused({ id }: { id: string }) {
@@ -115,13 +120,13 @@ function Refused({ id }: { id: string }) {
   const { entry, refusal } = waiting;
   return (
     <Box role="alert" color="warn" fontWeight="semibold" marginTop="10px">
-      ▲ On this device alone: {refusal.words}
+      {say('run.refused', { why: refusal.words })}
       <Box display="flex" gap="10px" marginTop="6px">
         <Button minHeight="44px" onClick={() => void outbox.again(entry.id)}>
-          Send it again
+          {say('run.sendAgain')}
         </Button>
         <Button minHeight="44px" onClick={() => void outbox.drop(entry.id)}>
-          Drop it
+          {say('run.drop')}
         </Button>
       </Box>
     </Box>
@@ -160,11 +165,11 @@ export const RunLine = memo(function RunLineOf({
       onClick={() => onOpen(isOpen ? null : run.id)}
     >
       <span data-cell="number">
-        <span data-sr>Test run </span>
+        <span data-sr>{say('run.word')} </span>
         {at + 1}
       </span>
       <b>
-        <span data-sr> at </span>
+        <span data-sr> {say('run.at')} </span>
         {run.setting || MISSING}
       </b>
       <span data-cell="out">{net ? `${net.number} ${net.unit}` : MISSING}</span>
@@ -173,9 +178,9 @@ export const RunLine = memo(function RunLineOf({
       </span>
       <span data-cell="against">
         {run.step !== ''
-          ? 'under way'
+          ? say('run.underWay')
           : isExcluded
-            ? `excluded: ${run.excluded}`
+            ? say('run.excluded', { reason: run.excluded })
             : againstText(read, reading.targetSi)}
       </span>
       <ChevronDown size={18} aria-hidden />
@@ -197,19 +202,19 @@ export function OpenRun(props: Props) {
     <Box padding="10px 8px 16px">
       <Box fontSize="16px" marginBottom="10px">
         {METHODS[run.method].words}, {dayText(run.onDay)}
-        {run.container ? `, in ${run.container}` : ''}
+        {run.container ? say('run.inContainer', { container: run.container }) : ''}
         {!sameInput(units, calibration.units) && (
           <>
-            , its numbers without a unit are {symbolsOf(units)}{' '}
+            {say('run.otherUnits', { symbolsOf: symbolsOf(units) })}{' '}
             <Button size="sm" minHeight="44px" onClick={() => set(`runs.${at}.units`, calibration.units)}>
-              They are {symbolsOf(calibration.units)}
+              {say('run.takeUnits', { units: symbolsOf(calibration.units) })}
             </Button>
           </>
         )}
       </Box>
       {isMade ? (
         <Button asChild minHeight="44px">
-          <Link to={path}>Go on with this test run</Link>
+          <Link to={path}>{say('run.goOn')}</Link>
         </Button>
       ) : (
         <RunFields {...props} />
@@ -217,12 +222,16 @@ export function OpenRun(props: Props) {
       <Refused id={run.row} />
       {isEmptyRun(run) && run.row === '' && !isMade && (
         <Button variant="ghost" minHeight="44px" marginLeft="-12px" onClick={() => removeAt('runs', at)}>
-          Delete this empty run
+          {say('run.deleteEmpty')}
         </Button>
       )}
       <Box marginTop="10px">
-        <WorkingLine working={runLine(run, read, calibration, bench)} names={{ rate: 'Rate' }} size="plain" />
-        {atWork && <WorkingLine working={atWork} names={{ rate: 'Rate at the pace of work' }} size="plain" />}
+        <WorkingLine
+          working={runLine(run, read, calibration, bench)}
+          names={{ rate: say('result.rate') }}
+          size="plain"
+        />
+        {atWork && <WorkingLine working={atWork} names={{ rate: say('run.rateAtWork') }} size="plain" />}
       </Box>
       {[...runRemarks(run, read, reading, calibration), coarse]
         .filter((text) => text !== null)

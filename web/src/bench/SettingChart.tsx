@@ -10,6 +10,7 @@ import {
 import { Chart, LinearScale, LineElement, PointElement, Filler, type ChartData, type Plugin } from 'chart.js';
 import { memo, useMemo } from 'react';
 import { Scatter } from 'react-chartjs-2';
+import { say } from '@steady-scatter/words/bench';
 import { FIGURES, useInk, type Ink } from '../charts/useInk.ts';
 import type { CalibrationContext } from './calibrationContext.ts';
 import { chartOptions } from './chartOptions.ts';
@@ -123,7 +124,7 @@ function SettingChartOf({ input, on: { reading, bench, rig }, marks }: Props) {
   const ink = useInk();
   const { unit } = input.target;
   const picture = useMemo(() => settingPicture(reading, unit, bench.kind), [reading, unit, bench.kind]);
-  const control = rig?.control.name || 'setting';
+  const control = rig?.control.name || say('chart.control');
   const options = useMemo(
     () => chartOptions({ marks, unit: UNITS[unit].symbol, ink, control, tops: [picture.target?.y ?? 0] }),
     [marks, unit, ink, control, picture],
@@ -132,8 +133,8 @@ function SettingChartOf({ input, on: { reading, bench, rig }, marks }: Props) {
     const because = reading.advice?.because;
     const keeps = because === 'settled' || because === 'usable';
     return {
-      target: `wanted ${input.target.amount} ±${input.tolerance} %`,
-      next: `${keeps ? 'keep' : 'try'} ${reading.advice?.mark.label ?? ''}`,
+      target: say('chart.wanted', { amount: input.target.amount, tolerance: input.tolerance }),
+      next: say(keeps ? 'chart.keep' : 'chart.try', { mark: reading.advice?.mark.label ?? '' }),
     };
   }, [reading, input.target.amount, input.tolerance]);
   const data = useMemo(() => dataOf({ picture, said, ink }), [picture, said, ink]);
@@ -141,17 +142,12 @@ function SettingChartOf({ input, on: { reading, bench, rig }, marks }: Props) {
   return (
     <Box marginTop="12px">
       <Box height={{ base: '280px', md: '320px' }}>
-        <Scatter
-          role="img"
-          aria-label="Setting against rate: the runs, their means with bands, and the curve. The table below has the rates."
-          data={data}
-          options={options}
-          plugins={PLUGINS}
-        />
+        <Scatter role="img" aria-label={say('chart.label')} data={data} options={options} plugins={PLUGINS} />
       </Box>
       <Box fontSize="14px" color="ink.soft">
-        ● mean of a mark with its band, ○ one run, ▢ the mark to set
-        {picture.slower.length > 0 ? '; dotted a tenth slower, dashed a tenth faster' : ''}
+        {say('chart.legend', {
+          paces: picture.slower.length > 0 ? 'shown' : 'none',
+        })}
       </Box>
     </Box>
   );

@@ -7,12 +7,14 @@ import {
   type CalibrationInput,
   type Freshness,
 } from '@steady-scatter/core/testing';
+import { rich, say } from '@steady-scatter/words/bench';
 import type { DocFormProps } from '../documents/DocPage.tsx';
 import { dayText } from '../ui/dayText.ts';
 import { LabelledField } from '../ui/LabelledField.tsx';
 import { Section } from '../ui/Section.tsx';
 import { today } from '../ui/today.ts';
 import type { CalibrationContext } from './calibrationContext.ts';
+import { richly, TAGS } from '../ui/richly.tsx';
 
 interface Props extends Pick<DocFormProps<CalibrationInput>, 'input' | 'bind' | 'set'> {
   on: CalibrationContext;
@@ -20,10 +22,10 @@ interface Props extends Pick<DocFormProps<CalibrationInput>, 'input' | 'bind' | 
 
 /** How a chart stands, in a word; a sign besides, so that it is not told by colour alone. */
 export const FRESH_WORDS: Readonly<Record<Freshness, string>> = {
-  none: 'not signed off',
-  fresh: '● fresh',
-  ageing: '◐ ageing',
-  stale: '▲ stale',
+  none: say('fresh.none'),
+  fresh: say('fresh.fresh'),
+  ageing: say('fresh.ageing'),
+  stale: say('fresh.stale'),
 };
 
 export const ageOf = (
@@ -40,7 +42,7 @@ function sinceText(input: CalibrationInput): string | null {
   const since = new Set(runsSince(input));
   const numbers = input.runs.flatMap(({ id }, at) => (since.has(id) ? [at + 1] : []));
   if (numbers.length === 0) return null;
-  return numbers.length === 1 ? `Test run ${numbers[0]} is new since then.` : `Test runs ${numbers.join(', ')} are new since then.`; // prettier-ignore
+  return say('sign.since', { count: numbers.length, numbers: numbers.join(', ') });
 }
 
 /** The setting that is kept, what it rests on, by whom and since when, and whether it still holds. */
@@ -54,13 +56,12 @@ export function SignOff({ input, on, bind, set }: Props) {
   if (!signOff) {
     if (!advice || advice.standing === 'open') return null;
     return (
-      <Section heading="Sign it off">
+      <Section heading={say('sign.heading')}>
         <Box fontSize="16px" marginBottom="8px">
-          It becomes this machine’s chart for {input.product || 'this product'}, at this pace and pass
-          spacing.
+          {say('sign.what', { product: input.product || say('sign.thisProduct') })}
         </Box>
         <Button variant="solid" minHeight="52px" onClick={() => sign(advice.mark.label)}>
-          Sign off at {advice.mark.label}
+          {say('sign.off', { mark: advice.mark.label })}
         </Button>
       </Section>
     );
@@ -69,9 +70,16 @@ export function SignOff({ input, on, bind, set }: Props) {
   const since = sinceText(input);
   const moved = advice && advice.standing !== 'open' && advice.mark.label !== signOff.setting;
   return (
-    <Section heading="Signed off">
+    <Section heading={say('sign.done')}>
       <Box fontSize="19px">
-        <b>{signOff.setting}</b>, since {dayText(signOff.onDay)}. {FRESH_WORDS[age.state]}
+        {richly(
+          rich('sign.signedOn', {
+            ...TAGS,
+            setting: signOff.setting,
+            day: dayText(signOff.onDay),
+            state: FRESH_WORDS[age.state],
+          }),
+        )}
         {age.reasons.length > 0 && `: ${age.reasons.join('; ')}`}.
       </Box>
       <Box
@@ -82,23 +90,27 @@ export function SignOff({ input, on, bind, set }: Props) {
         marginTop="8px"
         maxWidth="640px"
       >
-        <LabelledField label="By" {...bind('signOff.by')} />
-        <LabelledField label="The product was" placeholder="dry, no dust" {...bind('signOff.state')} />
+        <LabelledField label={say('sign.by')} {...bind('signOff.by')} />
+        <LabelledField
+          label={say('sign.state')}
+          placeholder={say('sign.stateHint')}
+          {...bind('signOff.state')}
+        />
       </Box>
       <Box display="flex" gap="10px" flexWrap="wrap" marginTop="10px">
         <Button minHeight="44px" onClick={() => set('signOff', null)}>
-          Undo sign-off
+          {say('sign.undo')}
         </Button>
         {advice && advice.standing !== 'open' && (moved || since || age.state !== 'fresh') && (
           <Button minHeight="44px" onClick={() => sign(advice.mark.label)}>
-            Sign off anew at {advice.mark.label}
+            {say('sign.again', { mark: advice.mark.label })}
           </Button>
         )}
       </Box>
       {since && <Box marginTop="6px">{since}</Box>}
       {moved && (
         <Box color="warn" fontWeight="semibold" marginTop="6px">
-          ▲ The runs now speak for {advice.mark.label}.
+          {say('sign.moved', { mark: advice.mark.label })}
         </Box>
       )}
     </Section>

@@ -4,10 +4,12 @@ import { UNITS } from '@steady-scatter/core/quantities';
 import { readWidth, rigKind } from '@steady-scatter/core/machines';
 import type { CalibrationInput } from '@steady-scatter/core/testing';
 import { mismatchOf, mismatchText } from '@steady-scatter/core/width';
+import { rich, say } from '@steady-scatter/words/bench';
 import { latestAccepted, useWidthTests } from '../kinds/useWidthTests.ts';
 import type { DocFormProps } from '../documents/DocPage.tsx';
 import type { CalibrationContext } from './calibrationContext.ts';
 import { WarningActs, WarningBox } from '../ui/WarningBox.tsx';
+import { richly, TAGS } from '../ui/richly.tsx';
 
 interface Props extends Pick<DocFormProps<CalibrationInput>, 'input' | 'set'> {
   on: CalibrationContext;
@@ -29,20 +31,26 @@ export function SpacingQuestion({ input, on, set }: Props) {
     : `${input.width.text} ${UNITS[input.width.unit].symbol}`;
   return (
     <WarningBox marginBottom="12px">
-      <b>▲ Two spacings.</b> “{latest.input.name}” says to pass {accepted.text} apart.{' '}
-      {mismatchText(mismatch, own, accepted.text)}
+      {richly(
+        rich('spacing.two', {
+          ...TAGS,
+          test: latest.input.name,
+          accepted: accepted.text,
+          text: mismatchText(mismatch, own, accepted.text),
+        }),
+      )}
       <WarningActs>
         <Button
           minHeight={{ base: '56px', md: '44px' }}
           onClick={() => set('width', { text: accepted.text, unit: accepted.unit, by: 'chosen' })}
         >
-          Work the rates out for {accepted.text}
+          {say('spacing.workOut', { accepted: accepted.text })}
         </Button>
         <Button
           minHeight={{ base: '56px', md: '44px' }}
           onClick={() => set('confirmed', [...input.confirmed, id])}
         >
-          Keep passing {own} apart
+          {say('spacing.keep', { own })}
         </Button>
       </WarningActs>
     </WarningBox>

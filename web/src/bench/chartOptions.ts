@@ -1,5 +1,6 @@
 import type { Mark } from '@steady-scatter/core/machines';
 import type { ChartOptions } from 'chart.js';
+import { say } from '@steady-scatter/words/bench';
 import { CHART_FONT, chartAxis } from '../charts/chartAxis.ts';
 import type { Ink } from '../charts/useInk.ts';
 
@@ -20,7 +21,7 @@ export function chartOptions({ marks, unit, ink, control, tops }: Asked): ChartO
     events: [],
     scales: {
       x: {
-        ...chartAxis(`mark on the ${control}`, ink),
+        ...chartAxis(say('chart.axis', { control }), ink),
         min: 0,
         max: marks.at(-1)?.opening ?? 10,
         grid: { display: false },

@@ -3,6 +3,7 @@ import { rigKind, type RigKind } from '@steady-scatter/core/machines';
 import { UNITS, type LengthUnit, type MassUnit } from '@steady-scatter/core/quantities';
 import { STARTS, type BenchRateUnit, type StartId } from '@steady-scatter/core/testing';
 import { useEffect, useRef } from 'react';
+import { say } from '@steady-scatter/words/bench';
 import { asChoice, isWrongAt } from '../../documents/fields.ts';
 import { latestAccepted, useWidthTests } from '../../kinds/useWidthTests.ts';
 import { LENGTH_CHOICES } from '../../sites/units.ts';
@@ -25,14 +26,18 @@ import { LabelLines } from './LabelLines.tsx';
 
 const WEIGHTS = unitChoices(HAND_WEIGHTS);
 const BY = [
-  { id: 'chosen', label: 'planned' },
-  { id: 'measured', label: 'measured by tape' },
+  { id: 'chosen', label: say('aim.planned') },
+  { id: 'measured', label: say('aim.measured') },
 ] as const;
 const LIMIT = [
-  { id: 'no', label: 'a goal' },
-  { id: 'yes', label: 'a limit' },
+  { id: 'no', label: say('aim.goal') },
+  { id: 'yes', label: say('aim.limit') },
 ] as const;
-const WIDTH_LABELS = { hopper: 'Hopper width', 'pass spacing': 'Pass spacing', 'row spacing': 'Row spacing' };
+const WIDTH_LABELS = {
+  hopper: say('aim.hopperWidth'),
+  'pass spacing': say('aim.passSpacing'),
+  'row spacing': say('aim.rowSpacing'),
+};
 
 /** Rates that a machine is asked for: on the ground, and on a length of what it treats; the one that stands is among them. */
 function rateChoices(kind: RigKind | null, stands: BenchRateUnit): readonly BenchRateUnit[] {
@@ -66,10 +71,10 @@ function useLastScaleStep(props: AimProps): string | null {
 function WidthDefault({ input, on, bind, field, errorAt }: AimProps) {
   const { data: tests = [] } = useWidthTests();
   const spread = on.rig ? rigKind(on.rig.kind).width : 'pass spacing';
-  const label = on.reading.dimension === 'massPerLaneLength' ? 'Lane width' : WIDTH_LABELS[spread];
+  const label = on.reading.dimension === 'massPerLaneLength' ? say('aim.laneWidth') : WIDTH_LABELS[spread];
   return (
     <StatedDefault
-      name="width"
+      name={say('part.width')}
       text={widthText(input, on.rig, latestAccepted(tests, input.rig)?.input.accepted ?? null)}
       isWrong={errorAt('width.text') !== undefined || (input.rig !== '' && input.width.text.trim() === '')}
     >
@@ -79,7 +84,7 @@ function WidthDefault({ input, on, bind, field, errorAt }: AimProps) {
         data-flow
         {...field('width.text')}
       />
-      <Choice label="Width is" options={BY} {...bind('width.by')} />
+      <Choice label={say('aim.widthIs')} options={BY} {...bind('width.by')} />
     </StatedDefault>
   );
 }
@@ -90,17 +95,17 @@ function FirstSetting(props: AimProps) {
     (other) => other.id !== id && other.input.rig === input.rig && input.rig !== '',
   );
   return (
-    <StatedDefault name="first setting" text={firstText(input, on)}>
+    <StatedDefault name={say('part.first')} text={firstText(input, on)}>
       <Choice
-        label="First setting"
+        label={say('aim.first')}
         options={(Object.keys(STARTS) as StartId[]).map((start) => ({ id: start, label: STARTS[start] }))}
         {...bind('start')}
       />
       {(input.start === 'shape' || others.length > 0) && (
         <Choice
-          label="Chart to go by"
+          label={say('aim.shape')}
           options={[
-            { id: '', label: 'none chosen' },
+            { id: '', label: say('aim.noShape') },
             ...others.map((other) => ({ id: other.id, label: other.input.name })),
           ]}
           {...bind('shape')}
@@ -115,10 +120,10 @@ function FirstSetting(props: AimProps) {
 
 function UnitsDefault({ input, on, bind, set }: AimProps) {
   return (
-    <StatedDefault name="units" text={unitsText(input)}>
-      <Choice<MassUnit> label="Weight unit" options={WEIGHTS} {...bind('units.mass')} />
+    <StatedDefault name={say('part.units')} text={unitsText(input)}>
+      <Choice<MassUnit> label={say('aim.massUnit')} options={WEIGHTS} {...bind('units.mass')} />
       <Choice<LengthUnit>
-        label="Length unit"
+        label={say('aim.lengthUnit')}
         value={input.units.length}
         options={LENGTH_CHOICES}
         onChange={(length) => {
@@ -128,7 +133,7 @@ function UnitsDefault({ input, on, bind, set }: AimProps) {
         }}
       />
       <Choice<BenchRateUnit>
-        label="Rate unit"
+        label={say('aim.rateUnit')}
         options={rateChoices(on.rig?.kind ?? null, input.target.unit).map((unit) => ({
           id: unit,
           label: UNITS[unit].symbol,
@@ -145,55 +150,77 @@ export function AimDefaults(props: AimProps) {
   const lastStep = useLastScaleStep(props);
   const second = on.bench.second.marks;
   return (
-    <Box as="section" aria-label="Assumed" marginBottom="18px">
+    <Box as="section" aria-label={say('aim.assumed')} marginBottom="18px">
       <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
-        Assumed
+        {say('aim.assumed')}
       </Box>
       <WidthDefault {...props} />
       <StatedDefault
-        name="pace"
+        name={say('part.pace')}
         text={paceSaid(input, on.rig)}
         isWrong={isWrongAt(props, 'pace.course', 'pace.time')}
       >
-        <LabelledField label="Course length" placeholder="120 ft" data-flow {...field('pace.course')} />
-        <LabelledField label="Course time, s" placeholder="27.2" data-flow {...field('pace.time')} />
+        <LabelledField
+          label={say('aim.course')}
+          placeholder={say('aim.courseHint')}
+          data-flow
+          {...field('pace.course')}
+        />
+        <LabelledField label={say('aim.time')} placeholder="27.2" data-flow {...field('pace.time')} />
       </StatedDefault>
       <StatedDefault
-        name="scale step"
+        name={say('part.scaleStep')}
         text={scaleStepText(input, lastStep)}
         isWrong={isWrongAt(props, 'scaleStep')}
       >
-        <LabelledField label="Scale step" placeholder="0.05 lb" data-flow {...field('scaleStep')} />
+        <LabelledField
+          label={say('aim.scaleStep')}
+          placeholder={say('aim.scaleStepHint')}
+          data-flow
+          {...field('scaleStep')}
+        />
       </StatedDefault>
-      <StatedDefault name="tolerance" text={toleranceText(input)} isWrong={isWrongAt(props, 'tolerance')}>
-        <LabelledField label="Tolerance, %" placeholder="5" inputMode="decimal" {...field('tolerance')} />
-        <Choice label="Target is" options={LIMIT} {...asChoice(bind('isCeiling'), 'yes', 'no')} />
+      <StatedDefault
+        name={say('part.tolerance')}
+        text={toleranceText(input)}
+        isWrong={isWrongAt(props, 'tolerance')}
+      >
+        <LabelledField
+          label={say('aim.tolerance')}
+          placeholder="5"
+          inputMode="decimal"
+          {...field('tolerance')}
+        />
+        <Choice label={say('aim.targetIs')} options={LIMIT} {...asChoice(bind('isCeiling'), 'yes', 'no')} />
       </StatedDefault>
       <FirstSetting {...props} />
       {second.length > 0 && (
         <StatedDefault
-          name="second control"
-          text={`${on.rig?.second.name || 'Second control'} stays at ${input.second || 'its usual mark'}`}
+          name={say('part.second')}
+          text={say('aim.secondStays', {
+            control: on.rig?.second.name || say('aim.second'),
+            mark: input.second || say('aim.usualMark'),
+          })}
           isWrong={isWrongAt(props, 'second')}
         >
           <LabelledField
-            label="Second control at"
+            label={say('aim.secondAt')}
             placeholder={second[1]?.label ?? ''}
             {...field('second')}
           />
         </StatedDefault>
       )}
-      <StatedDefault name="lot and grain size" text={productText(input)}>
-        <LabelledField label="Lot" placeholder="TH-2603" {...bind('lot')} />
-        <LabelledField label="Grain size" placeholder="215, or medium" {...bind('grain')} />
+      <StatedDefault name={say('part.lot')} text={productText(input)}>
+        <LabelledField label={say('aim.lot')} placeholder={say('aim.lotHint')} {...bind('lot')} />
+        <LabelledField label={say('aim.grain')} placeholder={say('aim.grainHint')} {...bind('grain')} />
       </StatedDefault>
       <UnitsDefault {...props} />
       <StatedDefault
-        name="name"
-        text={input.name.trim() === '' ? 'It has no name yet' : `Saved as “${input.name}”`}
+        name={say('part.name')}
+        text={input.name.trim() === '' ? say('aim.noName') : say('aim.savedAs', { name: input.name })}
         isWrong={isWrongAt(props, 'name')}
       >
-        <LabelledField label="Name" placeholder="Red spreader, lake feed" {...field('name')} />
+        <LabelledField label={say('aim.name')} placeholder={say('aim.nameHint')} {...field('name')} />
       </StatedDefault>
     </Box>
   );

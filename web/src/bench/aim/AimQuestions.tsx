@@ -5,6 +5,7 @@ import { UNITS } from '@steady-scatter/core/quantities';
 import { isEmptyRun } from '@steady-scatter/core/testing';
 import { useState } from 'react';
 import { Link } from 'react-router';
+import { say } from '@steady-scatter/words/bench';
 import { CardChoice } from '../../ui/CardChoice.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { LabelledField } from '../../ui/LabelledField.tsx';
@@ -32,7 +33,7 @@ function MachineQuestion(props: AimProps) {
   const isFixed = input.rig !== '' && input.runs.some((run) => !isEmptyRun(run));
   return (
     <CardChoice
-      label="Machine"
+      label={say('aim.machine')}
       value={input.rig === '' ? null : input.rig}
       options={dry
         .filter((rig) => !isFixed || rig.id === input.rig)
@@ -41,12 +42,11 @@ function MachineQuestion(props: AimProps) {
     >
       {isFixed ? (
         <Box fontSize="15px" color="ink.soft" flexBasis="100%">
-          Its test runs belong to this machine.{' '}
-          <Link to="/bench/new">New calibration for another machine</Link>
+          {say('aim.machineFixed')} <Link to="/bench/new">{say('aim.otherMachine')}</Link>
         </Box>
       ) : (
         <Button asChild variant="outline" minHeight="56px" borderStyle="dashed">
-          <Link to={id === null ? newMachinePath(input) : '/bench/rigs/new'}>New machine</Link>
+          <Link to={id === null ? newMachinePath(input) : '/bench/rigs/new'}>{say('aim.newMachine')}</Link>
         </Button>
       )}
     </CardChoice>
@@ -65,10 +65,10 @@ function ProductQuestion(props: AimProps) {
   const cards = chosen && !first.includes(chosen) ? [...first.slice(0, -1), chosen] : first;
   const [isOther, setOther] = useState(!chosen && input.product !== '');
   const lotText = (lot: string, grain: string) =>
-    [lot && `lot ${lot}`, grain && `grain ${grain}`].filter(Boolean).join(', ');
+    [lot && say('aim.lotOf', { lot }), grain && say('aim.grainOf', { grain })].filter(Boolean).join(', ');
   return (
     <CardChoice
-      label="Product"
+      label={say('aim.product')}
       value={isOther ? OTHER : (chosen?.id ?? null)}
       options={[
         ...cards.map(({ id, input: { name, lot, grainSize } }) => ({
@@ -76,7 +76,7 @@ function ProductQuestion(props: AimProps) {
           label: name,
           detail: lotText(lot, grainSize),
         })),
-        { id: OTHER, label: 'Another product' },
+        { id: OTHER, label: say('aim.otherProduct') },
       ]}
       onChange={(id) => {
         setOther(id === OTHER);
@@ -87,10 +87,10 @@ function ProductQuestion(props: AimProps) {
         <Box flexBasis="100%" display="grid" gap="10px" gridTemplateColumns={{ base: '1fr', md: '1fr 1fr' }}>
           {dry.length > cards.length && (
             <Choice
-              label="On the shelf"
+              label={say('aim.onShelf')}
               value=""
               options={[
-                { id: '', label: 'choose one' },
+                { id: '', label: say('aim.chooseOne') },
                 ...dry
                   .filter((each) => !cards.includes(each))
                   .map(({ id, input: { name } }) => ({ id, label: name })),
@@ -102,8 +102,8 @@ function ProductQuestion(props: AimProps) {
             />
           )}
           <LabelledField
-            label="Product name"
-            placeholder="Lake feed 24-0-8"
+            label={say('aim.productName')}
+            placeholder={say('aim.productHint')}
             value={input.product}
             onChange={take.productName}
           />
@@ -123,11 +123,11 @@ function RateQuestion({ input, on, field, set }: AimProps) {
   const isTyped = isTyping || (amount !== '' && !offered) || offers.length === 0;
   return (
     <CardChoice
-      label="Target rate"
+      label={say('aim.rate')}
       value={isTyped ? TYPED : (offered?.amount ?? null)}
       options={[
         ...offers.map(({ amount: id, label, detail }) => ({ id, label, detail })),
-        ...(offers.length === 0 ? [] : [{ id: TYPED, label: 'Type a rate' }]),
+        ...(offers.length === 0 ? [] : [{ id: TYPED, label: say('aim.typeRate') }]),
       ]}
       onChange={(id) => {
         setTyping(id === TYPED);
@@ -137,7 +137,7 @@ function RateQuestion({ input, on, field, set }: AimProps) {
       {isTyped && (
         <Box flex="0 1 220px">
           <LabelledField
-            label="Rate"
+            label={say('aim.rateTyped')}
             placeholder="3.33"
             data-flow
             inputMode="decimal"
@@ -152,7 +152,7 @@ function RateQuestion({ input, on, field, set }: AimProps) {
 
 /** What changes the answer: which machine, which product, which rate. */
 export const AimQuestions = (props: AimProps) => (
-  <Box as="section" aria-label="What is calibrated">
+  <Box as="section" aria-label={say('aim.heading')}>
     <MachineQuestion {...props} />
     <ProductQuestion {...props} />
     <RateQuestion {...props} />

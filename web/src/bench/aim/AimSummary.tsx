@@ -1,6 +1,7 @@
 import { Box, Button } from '@chakra-ui/react';
 import { UNITS } from '@steady-scatter/core/quantities';
 import type { CalibrationInput } from '@steady-scatter/core/testing';
+import { say } from '@steady-scatter/words/bench';
 import type { CalibrationContext } from '../calibrationContext.ts';
 
 /** The aim in one line, while it is not being changed. */
@@ -17,19 +18,26 @@ export function AimSummary({
   const bare = (text: string, unit: keyof typeof UNITS) =>
     /[a-z'"%]/i.test(text) ? text : `${text} ${UNITS[unit].symbol}`;
   const parts = [
-    on.rig?.name ?? 'no machine chosen',
+    on.rig?.name ?? say('list.noMachine'),
     input.product,
     target.amount &&
-      `${input.isCeiling ? 'at most ' : ''}${bare(target.amount, target.unit)} ±${input.tolerance} %`,
+      say('aim.target', {
+        limit: input.isCeiling ? 'yes' : 'no',
+        rate: bare(target.amount, target.unit),
+        tolerance: input.tolerance,
+      }),
     width.text &&
-      `${bare(width.text, width.unit)} ${/\//.test(width.text) ? 'of row' : width.by === 'chosen' ? 'between passes' : 'wide'}`,
-    pace.time && `${bare(pace.course, pace.unit)} in ${bare(pace.time, 's')}`,
-    input.second && `${on.rig?.second.name} at ${input.second}`,
+      say('aim.widthOf', {
+        width: bare(width.text, width.unit),
+        kind: width.text.includes('/') ? 'rows' : width.by === 'chosen' ? 'passes' : 'tape',
+      }),
+    pace.time && say('aim.paceOf', { course: bare(pace.course, pace.unit), time: bare(pace.time, 's') }),
+    input.second && say('aim.secondOf', { control: on.rig?.second.name ?? '', mark: input.second }),
   ].filter(Boolean);
   return (
     <Box
       as="section"
-      aria-label="What is calibrated"
+      aria-label={say('aim.heading')}
       display="flex"
       gap="4px 14px"
       flexWrap="wrap"
@@ -39,7 +47,7 @@ export function AimSummary({
     >
       <Box minWidth={0}>{parts.join(' · ')}</Box>
       <Button variant="ghost" minHeight="44px" paddingX="8px" marginLeft="-8px" onClick={onOpen} data-noprint>
-        Change
+        {say('aim.change')}
       </Button>
     </Box>
   );

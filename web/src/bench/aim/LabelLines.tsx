@@ -1,6 +1,7 @@
 import { Box, Button } from '@chakra-ui/react';
 import { UNITS } from '@steady-scatter/core/quantities';
 import { Plus } from 'lucide-react';
+import { say } from '@steady-scatter/words/bench';
 import { DeleteButton } from '../../ui/DeleteButton.tsx';
 import { LabelledField } from '../../ui/LabelledField.tsx';
 import type { AimProps } from './aimProps.ts';
@@ -10,10 +11,14 @@ export function LabelLines({ input: { label, target }, field, add, removeAt }: A
   return (
     <Box marginTop="14px" maxWidth="560px">
       <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
-        What the label lists for this machine
+        {say('label.heading')}
       </Box>
       <Box maxWidth="180px">
-        <LabelledField label="at a pace of" placeholder="3 mph" {...field('label.pace')} />
+        <LabelledField
+          label={say('label.pace')}
+          placeholder={say('label.paceHint')}
+          {...field('label.pace')}
+        />
       </Box>
       {label.lines.map((_, at) => (
         <Box
@@ -25,14 +30,14 @@ export function LabelLines({ input: { label, target }, field, add, removeAt }: A
           alignItems="end"
           marginTop="6px"
         >
-          <LabelledField label="Setting" {...field(`label.lines.${at}.setting`)} />
+          <LabelledField label={say('run.setting')} {...field(`label.lines.${at}.setting`)} />
           <LabelledField
-            label={`puts down, ${UNITS[target.unit].symbol}`}
+            label={say('label.rate', { unit: UNITS[target.unit].symbol })}
             {...field(`label.lines.${at}.amount`)}
           />
           <DeleteButton
-            act="Remove"
-            name={`line ${at + 1} of the label`}
+            act={say('label.remove')}
+            name={say('label.line', { number: at + 1 })}
             onDelete={() => removeAt('label.lines', at)}
           />
         </Box>
@@ -43,7 +48,7 @@ export function LabelLines({ input: { label, target }, field, add, removeAt }: A
         marginLeft="-12px"
         onClick={() => add('label.lines', { setting: '', amount: '' })}
       >
-        <Plus size={18} /> Add a line of the label
+        <Plus size={18} /> {say('label.add')}
       </Button>
     </Box>
   );

@@ -2,12 +2,13 @@ import { rigKind, scaleLine, type RigInput, type ScaleInput } from '@steady-scat
 import { textWithUnit, UNITS, type UnitId } from '@steady-scatter/core/quantities';
 import type { CalibrationInput } from '@steady-scatter/core/testing';
 import type { AcceptedInput } from '@steady-scatter/core/width';
+import { say } from '@steady-scatter/words/bench';
 import { dayText } from '../../ui/dayText.ts';
 import type { CalibrationContext } from '../calibrationContext.ts';
 
 /** The marks of a control in a line; that there are none yet is said. */
 export const scaleText = (scale: ScaleInput): string =>
-  scaleLine({ ...scale, firstFlow: '' }) || 'no marks yet';
+  scaleLine({ ...scale, firstFlow: '' }) || say('said.noMarks');
 
 type Lengths = { readonly text: string; readonly unit: UnitId };
 const isSame = (a: Lengths, b: Lengths): boolean =>
@@ -21,51 +22,64 @@ export function widthText(
 ): string {
   const spread = rig ? rigKind(rig.kind).width : 'pass spacing';
   if (width.text.trim() === '')
-    return spread === 'row spacing' ? 'Row spacing is not set' : 'Pass spacing is not set';
+    return spread === 'row spacing' ? say('said.rowsUnset') : say('said.passesUnset');
   const length = textWithUnit(width.text, width.unit);
-  const from =
-    accepted && isSame(width, accepted)
-      ? `, from the tray test of ${dayText(accepted.onDay)}`
-      : rig && isSame(width, rig.width)
-        ? ', as this machine usually goes'
-        : '';
-  if (spread === 'hopper') return `The hopper is ${length} wide${from}`;
-  return spread === 'row spacing' ? `Rows ${length} apart${from}` : `Passes ${length} apart${from}`;
+  const isTested = accepted !== null && isSame(width, accepted);
+  return say('said.width', {
+    kind: spread === 'hopper' ? 'hopper' : spread === 'row spacing' ? 'rows' : 'passes',
+    length,
+    from: isTested ? 'trays' : rig && isSame(width, rig.width) ? 'usual' : 'typed',
+    day: isTested ? dayText(accepted.onDay) : '',
+  });
 }
 
 /** The pace of work, and where it was taken from. */
 export function paceSaid({ pace }: CalibrationInput, rig: RigInput | null): string {
-  if (pace.course.trim() === '' || pace.time.trim() === '') return 'Pace: as the test runs are walked';
+  if (pace.course.trim() === '' || pace.time.trim() === '') return say('said.paceWalked');
   const isUsual = rig?.pace.time === pace.time && rig.pace.course === pace.course;
-  return `Pace ${textWithUnit(pace.course, pace.unit)} in ${textWithUnit(pace.time, 's')}${isUsual ? ', this machine’s usual' : ''}`;
+  return say('said.pace', {
+    course: textWithUnit(pace.course, pace.unit),
+    time: textWithUnit(pace.time, 's'),
+    usual: isUsual ? 'yes' : 'no',
+  });
 }
 
 export const scaleStepText = ({ scaleStep, units }: CalibrationInput, last: string | null): string =>
   scaleStep.trim() === ''
-    ? 'Scale reads to the last digit of each weighing'
-    : `Scale reads to ${textWithUnit(scaleStep, units.mass)}${scaleStep === last ? ', as last time' : ''}`;
+    ? say('said.scaleUnknown')
+    : say('said.scale', {
+        step: textWithUnit(scaleStep, units.mass),
+        last: scaleStep === last ? 'yes' : 'no',
+      });
 
 export const toleranceText = ({ tolerance, isCeiling }: CalibrationInput): string =>
-  `Good enough is within ${tolerance.trim() || '5'} %; the target is ${isCeiling ? 'a limit' : 'a goal'}`;
+  say('said.tolerance', { tolerance: tolerance.trim() || '5', kind: isCeiling ? 'limit' : 'goal' });
 
 const BEGINS = {
-  low: 'low, since too much does more harm than too little',
-  middle: 'in the middle of the scale',
-  label: 'at the label’s setting',
-  shape: 'where another product’s chart points',
+  low: say('begins.low'),
+  middle: say('begins.middle'),
+  label: say('begins.label'),
+  shape: say('begins.shape'),
 } as const;
 
 /** Where the first test run begins. */
 export function firstText({ start }: CalibrationInput, { reading }: CalibrationContext): string {
   const from = reading.advice?.start.from;
-  if (from) return `First setting: ${BEGINS[from]}`;
-  return `First setting: ${start === 'auto' ? 'by what is known' : BEGINS[start]}`;
+  if (from) return say('said.first', { begins: BEGINS[from] });
+  return say('said.first', { begins: start === 'auto' ? say('begins.known') : BEGINS[start] });
 }
 
 export const productText = ({ lot, grain }: CalibrationInput): string =>
-  [lot.trim() && `Lot ${lot.trim()}`, grain.trim() && `grain size ${grain.trim()}`]
+  [
+    lot.trim() && say('said.lot', { lot: lot.trim() }),
+    grain.trim() && say('said.grain', { grain: grain.trim() }),
+  ]
     .filter(Boolean)
-    .join(', ') || 'Lot and grain size are not noted';
+    .join(', ') || say('said.noLot');
 
 export const unitsText = ({ units, target }: CalibrationInput): string =>
-  `Numbers without a unit are ${UNITS[units.mass].symbol} and ${UNITS[units.length].symbol}; rates in ${UNITS[target.unit].symbol}`;
+  say('said.units', {
+    mass: UNITS[units.mass].symbol,
+    length: UNITS[units.length].symbol,
+    rate: UNITS[target.unit].symbol,
+  });

@@ -3,6 +3,7 @@ import { labelRate } from '@steady-scatter/core/need';
 import { evaluateProduct, type ProductInput } from '@steady-scatter/core/products';
 import { fromSi, isUnitOf, showExact, showQuantity } from '@steady-scatter/core/quantities';
 import type { BenchRateUnit } from '@steady-scatter/core/testing';
+import { say } from '@steady-scatter/words/bench';
 import { readable, useList } from '../../documents/docs.ts';
 import { JOBS } from '../../kinds/useJobs.ts';
 
@@ -21,9 +22,9 @@ function labelRates(product: ProductInput): { rateSi: number; detail: string }[]
   const { package: pack, coverage, labelLow, labelHigh } = evaluateProduct(product);
   const covers = pack && coverage ? labelRate(pack.si, coverage.areaM2) : null;
   return [
-    { rateSi: covers, detail: 'the label: what one package covers' },
-    { rateSi: labelLow, detail: 'lowest rate on the label' },
-    { rateSi: labelHigh, detail: 'highest rate on the label' },
+    { rateSi: covers, detail: say('offer.coverage') },
+    { rateSi: labelLow, detail: say('offer.low') },
+    { rateSi: labelHigh, detail: say('offer.high') },
   ].flatMap(({ rateSi, detail }) => (rateSi === null ? [] : [{ rateSi, detail }]));
 }
 
@@ -38,7 +39,7 @@ export function offersOf(
   if (!isUnitOf('massPerArea', unit)) return [];
   const fromJobs = lines
     .filter((line) => line.product === product.name && line.rateOnceSi !== null)
-    .map(({ rateOnceSi, name }) => ({ rateSi: rateOnceSi!, detail: `from the job “${name}”` }));
+    .map(({ rateOnceSi, name }) => ({ rateSi: rateOnceSi!, detail: say('offer.job', { name }) }));
   const all = [...fromJobs, ...(product.input ? labelRates(product.input) : [])];
   const offers = new Map<string, OfferedRate>();
   for (const { rateSi, detail } of all) {

@@ -1,9 +1,16 @@
 import { IdCard } from 'lucide-react';
 import { useNavigate } from 'react-router';
+import { say } from '@steady-scatter/words/bench';
 import { CommandButton } from '../../ui/CommandButton.tsx';
 
 /** To the card of one calibration. */
 export function CardAct({ id }: { id: string }) {
   const navigate = useNavigate();
-  return <CommandButton icon={IdCard} label="Card" onClick={() => void navigate(`/bench/cards?of=${id}`)} />;
+  return (
+    <CommandButton
+      icon={IdCard}
+      label={say('card.act')}
+      onClick={() => void navigate(`/bench/cards?of=${id}`)}
+    />
+  );
 }

@@ -1,5 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import type { Card } from '@steady-scatter/core/testing';
+import { say } from '@steady-scatter/words/bench';
 import { QrCode } from '../../ui/QrCode.tsx';
 
 /** A card as it will be printed: black on white, so that it reads behind foil in the sun. */
@@ -7,7 +8,7 @@ export function CardFace({ card, link }: { card: Card; link: string }) {
   return (
     <Box
       as="article"
-      aria-label={`Card of ${card.machine} for ${card.product}`}
+      aria-label={say('card.of', { machine: card.machine, product: card.product })}
       bg="white"
       color="black"
       borderWidth="1px"
@@ -90,14 +91,14 @@ export function CardFace({ card, link }: { card: Card; link: string }) {
           {card.state && (
             <>
               <br />
-              product {card.state}
+              {say('card.state', { state: card.state })}
             </>
           )}
           <br />
-          Come to the mark from the closed side.
+          {say('card.closedSide')}
         </Box>
         <Box width="84px" flexShrink={0}>
-          <QrCode text={link} label="Leads to this chart" />
+          <QrCode text={link} label={say('card.leads')} />
         </Box>
       </Box>
     </Box>

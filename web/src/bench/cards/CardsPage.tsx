@@ -5,6 +5,7 @@ import { answerWorksheet, AS_TYPED } from '@steady-scatter/core/worksheet';
 import { FileText } from 'lucide-react';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
+import { say } from '@steady-scatter/words/bench';
 import { loadPart } from '../../api/lazyCall.ts';
 import { useHere } from '../../api/useHere.ts';
 import { useDoc } from '../../documents/docs.ts';
@@ -75,16 +76,16 @@ export default function CardsPage() {
     setPending(true);
     try {
       const { cardsPdf } = await loadPart(() => import('./cardPdf.ts'));
-      saveFile(`cards ${size}.pdf`, 'application/pdf', await cardsPdf(chosen, size));
+      saveFile(say('card.file', { size }), 'application/pdf', await cardsPdf(chosen, size));
     } catch {
-      notices.tell('The cards could not be made. Try again when the connection is back.');
+      notices.tell(say('card.failed'));
     } finally {
       setPending(false);
     }
   }
   return (
     <>
-      <title>Cards · Steady Scatter</title>
+      <title>{say('card.title')}</title>
       <TopBar
         acts={
           <Button
@@ -93,12 +94,12 @@ export default function CardsPage() {
             disabled={chosen.length === 0}
             onClick={() => void save()}
           >
-            <FileText size={18} /> Save {chosen.length === 1 ? 'the card' : `${chosen.length} cards`} as PDF
+            <FileText size={18} /> {say('card.save', { count: chosen.length })}
           </Button>
         }
       >
         <chakra.h1 fontSize="21px" fontWeight="bold">
-          Cards
+          {say('card.heading')}
         </chakra.h1>
       </TopBar>
       <BenchTabs />
@@ -112,13 +113,10 @@ export default function CardsPage() {
       >
         <Box data-noprint>
           {cards.length === 0 ? (
-            <Box fontSize="18px">
-              Nothing is signed off yet. Test a machine until it is right, keep its mark, and its card stands
-              here.
-            </Box>
+            <Box fontSize="18px">{say('card.none')}</Box>
           ) : (
             <>
-              <Choice<CardSize> label="Paper" value={size} options={SIZES} onChange={setSize} />
+              <Choice<CardSize> label={say('card.paper')} value={size} options={SIZES} onChange={setSize} />
               <Box marginTop="14px">
                 {cards.map(({ id, name, age }) => (
                   <CheckLine
@@ -131,7 +129,7 @@ export default function CardsPage() {
               </Box>
               {chosen.some(({ age }) => age.state === 'stale') && (
                 <Box color="warn" fontWeight="semibold" marginTop="10px">
-                  ▲ A stale chart misleads whoever reads its card. Test it again before you hang it.
+                  {say('card.stale')}
                 </Box>
               )}
             </>

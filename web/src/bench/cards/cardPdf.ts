@@ -1,5 +1,6 @@
 import type { Card } from '@steady-scatter/core/testing';
 import type { Content, ContentStack, ContentTable, TableCell } from 'pdfmake/interfaces';
+import { say } from '@steady-scatter/words/bench';
 import { pdfOf, PT_PER_MM } from '../../print/pdf.ts';
 import { CARD_SIZES, type CardSize } from './cardSizes.ts';
 
@@ -31,7 +32,7 @@ function faceOf({ card, link }: Printed): Content {
       { table: { widths: ['*', '*'], body: lines }, layout: 'lightHorizontalLines', margin: [0, 4, 0, 6] },
       {
         columns: [
-          { width: '*', fontSize: 10, stack: [card.signed, ...(card.state ? [`product ${card.state}`] : []), 'Come to the mark from the closed side.'] }, // prettier-ignore
+          { width: '*', fontSize: 10, stack: [card.signed, ...(card.state ? [say('card.state', { state: card.state })] : []), say('card.closedSide')] }, // prettier-ignore
           { width: 76, qr: link, fit: 76 },
         ],
       },
@@ -51,7 +52,7 @@ export function cardsPdf(printed: readonly Printed[], size: CardSize): Promise<B
   const isSingle = across * down === 1;
   const base = {
     pageSize: { width: mm(page.width), height: mm(page.height) },
-    info: { title: `Cards: ${printed.map(({ card }) => card.machine).join(', ')}` },
+    info: { title: say('card.pdfTitle', { map: printed.map(({ card }) => card.machine).join(', ') }) },
   };
   if (isSingle) {
     const content = printed.map((each, at) => sheetBreak(at, { stack: [faceOf(each)] }));

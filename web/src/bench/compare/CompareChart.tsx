@@ -3,6 +3,7 @@ import { UNITS } from '@steady-scatter/core/quantities';
 import { settingPicture, type BenchRateUnit } from '@steady-scatter/core/testing';
 import { Chart, LinearScale, LineElement, PointElement, type ChartData } from 'chart.js';
 import { Scatter } from 'react-chartjs-2';
+import { list, say } from '@steady-scatter/words/bench';
 import { useInk, type Ink } from '../../charts/useInk.ts';
 import { chartOptions } from '../chartOptions.ts';
 import { styleOf, type Compared } from './compared.ts';
@@ -52,7 +53,7 @@ export default function CompareChart({ compared }: { compared: readonly Compared
     marks: isOneScale ? widest : widest.map(({ opening }) => ({ opening, label: String(opening) })),
     unit: UNITS[unit].symbol,
     ink,
-    control: isOneScale ? compared[0]?.on.rig?.control.name || 'control' : 'scale, in steps from shut',
+    control: isOneScale ? compared[0]?.on.rig?.control.name || say('compare.control') : say('compare.steps'),
     tops: [0],
   });
   return (
@@ -61,15 +62,14 @@ export default function CompareChart({ compared }: { compared: readonly Compared
         <Scatter
           key={JSON.stringify([compared.map(({ id }) => id), ink.ink])}
           role="img"
-          aria-label={`Rates by setting of ${compared.map(({ input }) => input.name).join(' and ')}`}
+          aria-label={say('compare.chart', { names: list(compared.map(({ input }) => input.name)) })}
           data={dataOf(compared, unit, ink)}
           options={options}
         />
       </Box>
       {!isOneScale && (
         <Box fontSize="15px" color="ink.soft" marginTop="8px">
-          Scales of different machines are counted in steps from shut. A setting is never copied from one
-          machine to another.
+          {say('compare.never')}
         </Box>
       )}
     </>

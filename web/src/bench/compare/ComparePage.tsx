@@ -2,6 +2,7 @@ import { lazyPart } from '../../ui/lazyPart.ts';
 import { Box, chakra } from '@chakra-ui/react';
 import { Suspense, useState } from 'react';
 import { useSearchParams } from 'react-router';
+import { say } from '@steady-scatter/words/bench';
 import { dayText } from '../../ui/dayText.ts';
 import { NameLink } from '../../ui/NameLink.tsx';
 import { TopBar } from '../../ui/TopBar.tsx';
@@ -17,8 +18,8 @@ const Cell = chakra('td', { base: { padding: '8px 14px 8px 0', verticalAlign: 'm
 const nameOf = ({ input, on }: Compared): string =>
   [
     input.name,
-    input.signOff && `at ${input.signOff.setting}`,
-    `${on.reading.advice?.means.length ?? 0} settings tested`,
+    input.signOff && say('compare.at', { setting: input.signOff.setting }),
+    say('compare.tested', { count: on.reading.advice?.means.length ?? 0 }),
   ]
     .filter(Boolean)
     .join(', ');
@@ -52,18 +53,16 @@ export default function ComparePage() {
   };
   return (
     <>
-      <title>Side by side · Steady Scatter</title>
+      <title>{say('compare.title')}</title>
       <TopBar>
         <chakra.h1 fontSize="21px" fontWeight="bold">
-          Side by side
+          {say('compare.heading')}
         </chakra.h1>
       </TopBar>
       <BenchTabs />
       <Box as="main" id="main" padding={{ base: '0 16px 24px', md: '4px 24px 24px' }}>
         {tested.length === 0 ? (
-          <Box fontSize="18px">
-            A chart needs two settings tested. Then machines and products stand here side by side.
-          </Box>
+          <Box fontSize="18px">{say('compare.none')}</Box>
         ) : (
           <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: '400px 1fr' }} gap="28px">
             <Box>
@@ -87,13 +86,13 @@ export default function ComparePage() {
           </Box>
         )}
         <chakra.h2 fontSize="19px" fontWeight="bold" marginTop="28px" marginBottom="6px">
-          What happened to each machine
+          {say('compare.history')}
         </chakra.h2>
         <chakra.table width="100%" fontSize="16px">
           <tbody>
             {machineHistory(shelf.rigs, all).map(({ day, machine, what, link }) => (
               <chakra.tr key={`${day}${machine}${what}`} borderTopWidth="1px" borderColor="line">
-                <Cell whiteSpace="nowrap">{day === '' ? 'no day' : dayText(day)}</Cell>
+                <Cell whiteSpace="nowrap">{day === '' ? say('compare.noDay') : dayText(day)}</Cell>
                 <Cell fontWeight="bold">{machine}</Cell>
                 <Cell>{link ? <NameLink to={link}>{what}</NameLink> : what}</Cell>
               </chakra.tr>

@@ -1,4 +1,5 @@
 import type { RigInput } from '@steady-scatter/core/machines';
+import { say } from '@steady-scatter/words/bench';
 import type { Doc } from '../../documents/docs.ts';
 import { ageOf, FRESH_WORDS } from '../SignOff.tsx';
 import type { Compared } from './compared.ts';
@@ -13,18 +14,28 @@ export interface Happened {
 }
 
 function testsOf({ id, input, on }: Compared): Happened[] {
-  const machine = on.rig?.name ?? 'no machine';
+  const machine = on.rig?.name ?? say('compare.noMachine');
   const product = input.product || input.name;
   const link = `/bench/${id}`;
   const days = [...new Set(input.runs.map(({ onDay }) => onDay))];
   const tested = days.map((day) => {
     const count = input.runs.filter(({ onDay }) => onDay === day).length;
-    return { day, machine, what: `${product}: ${count === 1 ? 'one run' : `${count} runs`}`, link };
+    return {
+      day,
+      machine,
+      what: `${product}: ${count === 1 ? say('compare.oneRun') : say('compare.runs', { count })}`,
+      link,
+    };
   });
   const { signOff } = input;
   if (!signOff) return tested;
-  const by = signOff.by ? ` by ${signOff.by}` : '';
-  const what = `${product}: kept at ${signOff.setting}${by} (${FRESH_WORDS[ageOf(input, on).state]})`;
+  const by = signOff.by ? say('compare.by', { by: signOff.by }) : '';
+  const what = say('compare.kept', {
+    product,
+    setting: signOff.setting,
+    by,
+    state: FRESH_WORDS[ageOf(input, on).state],
+  });
   return [...tested, { day: signOff.onDay, machine, what, link }];
 }
 
@@ -37,7 +48,7 @@ export function machineHistory(
     input.services.map(({ onDay, what }) => ({
       day: onDay,
       machine: input.name,
-      what: `worked on: ${what}`,
+      what: say('compare.service', { what }),
       link: null,
     })),
   );

@@ -1,6 +1,7 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
 import { Download } from 'lucide-react';
 import { useState } from 'react';
+import { say } from '@steady-scatter/words/bench';
 import { explain } from '../../api/explain.ts';
 import { loadPart } from '../../api/lazyCall.ts';
 import { FileDrop } from '../../ui/FileDrop.tsx';
@@ -29,7 +30,7 @@ export default function FilesPage() {
       if (kind === 'json') saveFile(`tests-${today()}.json`, 'application/json', testsJson(shelf));
       else saveFile(`tests-${today()}.csv`, 'text/csv;charset=utf-8', '\ufeff', testsCsv(shelf));
     } catch (error) {
-      notices.tell(`${explain(error)} Nothing was saved.`);
+      notices.tell(say('files.notSaved', { explain: explain(error) }));
     }
   }
   async function look(file: File) {
@@ -49,41 +50,34 @@ export default function FilesPage() {
       const undo = await takeTests(wanted);
       setFound(null);
       notices.undoable(
-        `Took in ${wanted.calibrations.length === 1 ? 'one calibration' : `${wanted.calibrations.length} calibrations`}.`,
+        say('files.taken', {
+          count: wanted.calibrations.length,
+        }),
         undo,
       );
     } catch (error) {
-      setTrouble(`${explain(error)} Nothing was taken.`);
+      setTrouble(say('files.notTaken', { why: explain(error) }));
     }
   }
   return (
     <>
-      <title>Import and export · Steady Scatter</title>
+      <title>{say('files.title')}</title>
       <TopBar>
-        <chakra.h1 fontSize="21px" fontWeight="bold">
-          Import and export
-        </chakra.h1>
+        <chakra.h1 fontSize="21px" fontWeight="bold">{say('files.heading')}</chakra.h1>
       </TopBar>
       <BenchTabs />
       <Box as="main" id="main" padding={{ base: '0 16px 24px', md: '4px 24px 24px' }} maxWidth="900px">
-        <Section heading="Save all tests">
-          <Box fontSize="16px" marginBottom="10px">
-            JSON holds everything, machines and excluded runs included, and comes back whole. CSV has a row for each run,
-            for a spreadsheet; it comes back too, by the names of the machines.
-          </Box>
+        <Section heading={say('files.export')}>
+          <Box fontSize="16px" marginBottom="10px">{say('files.exportWhy')}</Box>
           <Box display="flex" gap="10px" flexWrap="wrap">
             <Button minHeight="48px" onClick={() => void save('json')}>
-              <Download size={18} /> Tests as JSON
-            </Button>
+              <Download size={18} />{' '}{say('files.json')}</Button>
             <Button minHeight="48px" onClick={() => void save('csv')}>
-              <Download size={18} /> Runs as CSV
-            </Button>
+              <Download size={18} />{' '}{say('files.csv')}</Button>
           </Box>
         </Section>
-        <Section heading="Bring tests in">
-          <FileDrop accept=".json,.csv" act="Choose a file of tests" onFile={(file) => void look(file)}>
-            or drop it here: JSON or CSV as saved above. Nothing is taken before you have seen it.
-          </FileDrop>
+        <Section heading={say('files.import')}>
+          <FileDrop accept=".json,.csv" act={say('files.choose')} onFile={(file) => void look(file)}>{say('files.drop')}</FileDrop>
           {trouble && (
             <Box role="alert" color="warn" fontWeight="semibold">
               ▲ {trouble}
@@ -94,13 +88,11 @@ export default function FilesPage() {
               <Box as="ul" listStyleType="none">
                 {found.calibrations.map(({ id, input, machine }) => (
                   <Box as="li" key={id} borderTopWidth="1px" borderColor="line" paddingY="8px">
-                    <b>{input.name}</b>, {machine}, {input.runs.length} {input.runs.length === 1 ? 'run' : 'runs'}
+                    <b>{input.name}</b>, {machine}, {say('files.runs', { count: input.runs.length })}
                   </Box>
                 ))}
               </Box>
-              <Button variant="solid" minHeight="48px" marginTop="10px" onClick={() => void take(found)}>
-                Take {found.calibrations.length === 1 ? 'this calibration' : `these ${found.calibrations.length} calibrations`}
-              </Button>
+              <Button variant="solid" minHeight="48px" marginTop="10px" onClick={() => void take(found)}>{say('files.take', { count: found.calibrations.length })}</Button>
             </Box>
           )}
         </Section>

@@ -11,6 +11,7 @@ import {
 } from '@steady-scatter/core/testing';
 import Papa from 'papaparse';
 import { v7 as newId } from 'uuid';
+import { say } from '@steady-scatter/words/bench';
 import { calibrationContext, type BenchShelf } from '../calibrationContext.ts';
 
 /** What a file of tests brings: machines that are new, and calibrations with the machine each is of. */
@@ -54,7 +55,9 @@ function fromJson(text: string, shelf: BenchShelf): TestsToTake {
   const read = testsFile.safeParse(value);
   if (!read.success) {
     const [issue] = read.error.issues;
-    throw new Error(`${issue?.path.length ? `At ${issue.path.join('.')}: ` : ''}${issue?.message ?? ''}`);
+    throw new Error(
+      `${issue?.path.length ? say('files.at', { join: issue.path.join('.') }) : ''}${issue?.message ?? ''}`,
+    );
   }
   const known = new Set(shelf.rigs.map(({ id }) => id));
   const rigs = read.data.rigs.filter(({ id }) => !known.has(id));
@@ -64,7 +67,7 @@ function fromJson(text: string, shelf: BenchShelf): TestsToTake {
     calibrations: read.data.calibrations.map(({ id, input }) => ({
       id,
       input: names.has(input.rig) ? input : { ...input, rig: '' },
-      machine: names.get(input.rig) ?? 'no machine',
+      machine: names.get(input.rig) ?? say('compare.noMachine'),
     })),
   };
 }
@@ -89,7 +92,7 @@ function fromCsv(text: string, shelf: BenchShelf): TestsToTake {
       const rig = shelf.rigs.find((each) => each.input.name.toLowerCase() === machine.toLowerCase());
       const [wrong] = evaluateCalibration(input).errors;
       if (wrong) throw new InputError(wrong.code, { ...wrong.facts, field: wrong.field, hint: wrong.hint });
-      return { id: newId(), input: { ...input, rig: rig?.id ?? '' }, machine: rig?.input.name ?? `no machine called ${machine} here` }; // prettier-ignore
+      return { id: newId(), input: { ...input, rig: rig?.id ?? '' }, machine: rig?.input.name ?? say('files.unknownMachine', { machine }) }; // prettier-ignore
     }),
   };
 }

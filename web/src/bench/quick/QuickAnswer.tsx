@@ -9,6 +9,7 @@ import {
   type QuickResult,
 } from '@steady-scatter/core/testing';
 import { MISSING } from '@steady-scatter/core/working';
+import { say } from '@steady-scatter/words/bench';
 import { BigNumber } from '../../ui/BigNumber.tsx';
 import { WorkingLine } from '../../ui/WorkingLine.tsx';
 import { StripDrawing } from '../run/StripDrawing.tsx';
@@ -23,16 +24,16 @@ interface Props {
 
 /** What the number rests on, and what would make it surer. */
 function bandText({ mean }: QuickResult, band: string): string {
-  if (!mean) return 'Type the readings: the rate stands here as soon as they make one.';
+  if (!mean) return say('quick.lacks');
   const percent = `${showExact(mean.uRelative * 100, 2)} %`;
   return mean.runs === 1
-    ? `±${band} (${percent}), from one run. A second run on fresh ground tells how steady it is.`
-    : `±${band} (${percent}), the mean of ${mean.runs} runs.`;
+    ? say('quick.oneRun', { band, percent })
+    : say('quick.mean', { band, percent, runs: mean.runs });
 }
 
 /** Every run with its rate, once there are two. */
 const RunList = ({ input, result, at, onOpen }: Props) => (
-  <Box as="ul" listStyleType="none" aria-label="Runs" marginTop="8px">
+  <Box as="ul" listStyleType="none" aria-label={say('quick.runs')} marginTop="8px">
     {result.runs.map((run, index) => {
       const shown = showRun(run, input.target.unit);
       return (
@@ -45,7 +46,10 @@ const RunList = ({ input, result, at, onOpen }: Props) => (
             fontWeight={index === at ? 'bold' : 'normal'}
             onClick={() => onOpen(index)}
           >
-            Run {index + 1}: {shown ? `${shown.number} ${shown.unit}` : 'not complete'}
+            {say('quick.run', {
+              number: index + 1,
+              rate: shown ? `${shown.number} ${shown.unit}` : 'none',
+            })}
           </Button>
         </Box>
       );
@@ -63,9 +67,9 @@ export function QuickAnswer(props: Props) {
   const read = result.runs[at]!;
   const { length } = input.units;
   return (
-    <Box as="section" aria-label="Answer">
+    <Box as="section" aria-label={say('quick.answer')}>
       <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
-        Rate
+        {say('quick.rate')}
       </Box>
       <BigNumber number={shown?.number ?? MISSING} unit={UNITS[unit].symbol} live />
       <Box fontSize="17px" marginTop="8px" minHeight="52px">
@@ -73,7 +77,11 @@ export function QuickAnswer(props: Props) {
       </Box>
       {read.worked && (
         <Box marginTop="6px">
-          <WorkingLine working={runLine(run, read, input, NO_RIG)} names={{ rate: 'Rate' }} size="plain" />
+          <WorkingLine
+            working={runLine(run, read, input, NO_RIG)}
+            names={{ rate: say('result.rate') }}
+            size="plain"
+          />
         </Box>
       )}
       {input.runs.length > 1 && <RunList {...props} />}

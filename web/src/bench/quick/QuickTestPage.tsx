@@ -13,6 +13,7 @@ import { UNITS } from '@steady-scatter/core/quantities';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { v7 as newId } from 'uuid';
+import { say } from '@steady-scatter/words/bench';
 import { fieldsOf, type FieldsOf } from '../../documents/fields.ts';
 import { useDocument } from '../../documents/useDocument.ts';
 import { CALIBRATIONS } from '../../kinds/useCalibrations.ts';
@@ -32,7 +33,7 @@ function MethodTabs({ method, onPick }: { method: QuickMethod; onPick(method: Qu
   return (
     <Box
       role="group"
-      aria-label="Method"
+      aria-label={say('quick.method')}
       display="flex"
       gap="8px"
       marginBottom="6px"
@@ -88,7 +89,7 @@ function Readings({ input, at, field }: ReadingsProps) {
       {needed.map(line)}
       {run.method !== 'run-out' && (
         <QuickField
-          label={run.method === 'tray' ? 'Hopper width' : 'Pass spacing'}
+          label={run.method === 'tray' ? say('aim.hopperWidth') : say('aim.passSpacing')}
           unit={UNITS[input.width.unit].symbol}
           placeholder="9"
           {...field('width.text')}
@@ -97,7 +98,7 @@ function Readings({ input, at, field }: ReadingsProps) {
       {opened && optional.map(line)}
       {!opened && optional.length > 0 && (
         <Button variant="ghost" minHeight="56px" marginLeft="-12px" onClick={() => setMore(true)}>
-          More: {optional.map(({ label }) => label.toLowerCase()).join(', ')}
+          {say('quick.more', { fields: optional.map(({ label }) => label.toLowerCase()).join(', ') })}
         </Button>
       )}
     </>
@@ -165,17 +166,20 @@ export default function QuickTestPage() {
 
   return (
     <>
-      <title>Quick test · Steady Scatter</title>
+      <title>{say('quick.pageTitle')}</title>
       <TopBar
         acts={
           <>
-            {open.differs && <Button onClick={clear}>Clear</Button>}
+            {open.differs && <Button onClick={clear}>{say('quick.clear')}</Button>}
             <Button asChild hideBelow="md">
-              <Link to="/bench/new">New calibration</Link>
+              <Link to="/bench/new">{say('quick.newCalibration')}</Link>
             </Button>
             <Button
               onClick={() => test.pickUnits(other)}
-              aria-label={`Units: ${UNIT_SETS[shownIn].label}. Switch to ${UNIT_SETS[other].label}`}
+              aria-label={say('quick.units', {
+                now: UNIT_SETS[shownIn].label,
+                other: UNIT_SETS[other].label,
+              })}
             >
               {UNIT_SETS[shownIn].label}
             </Button>
@@ -183,7 +187,7 @@ export default function QuickTestPage() {
         }
       >
         <chakra.h1 fontSize="21px" fontWeight="bold">
-          Quick test
+          {say('quick.title')}
         </chakra.h1>
       </TopBar>
       <Box
@@ -228,7 +232,7 @@ export default function QuickTestPage() {
           ) : (
             <Box display="flex" gap="10px">
               <Button minHeight="60px" flex="1" disabled={!result.mean} onClick={test.nextRun}>
-                Next run
+                {say('quick.next')}
               </Button>
               <Button
                 variant="solid"
@@ -238,7 +242,7 @@ export default function QuickTestPage() {
                 disabled={!result.mean}
                 onClick={() => setSaving(true)}
               >
-                Save to a machine
+                {say('quick.save')}
               </Button>
             </Box>
           )}

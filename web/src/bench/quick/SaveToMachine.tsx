@@ -3,6 +3,7 @@ import { blankRig, rigKind } from '@steady-scatter/core/machines';
 import { calibrationOn, type CalibrationInput } from '@steady-scatter/core/testing';
 import { useState } from 'react';
 import { v7 as newId } from 'uuid';
+import { say } from '@steady-scatter/words/bench';
 import { saveNew } from '../../documents/saving.ts';
 import { RIGS, useRigs } from '../../kinds/useRigs.ts';
 import { explain } from '../../api/explain.ts';
@@ -35,7 +36,7 @@ export function SaveToMachine({ input, onSave, onCancel }: Props) {
 
   async function save() {
     if (chosen === NEW && name.trim() === '') {
-      setProblem('Name the machine: “Red push spreader”.');
+      setProblem(say('quick.nameMachine'));
       return;
     }
     const known = dry.find(({ id }) => id === chosen)?.input;
@@ -58,7 +59,7 @@ export function SaveToMachine({ input, onSave, onCancel }: Props) {
   return (
     <Box
       as="form"
-      aria-label="Save to a machine"
+      aria-label={say('quick.save')}
       display="grid"
       gap="12px"
       onSubmit={(event) => {
@@ -67,33 +68,33 @@ export function SaveToMachine({ input, onSave, onCancel }: Props) {
       }}
     >
       <Choice
-        label="Machine"
+        label={say('aim.machine')}
         value={chosen}
         options={[
           ...dry.map(({ id, input: each }) => ({ id, label: each.name })),
-          { id: NEW, label: 'New machine' },
+          { id: NEW, label: say('aim.newMachine') },
         ]}
         onChange={setRig}
       />
       {chosen === NEW && (
         <LabelledField
-          label="Machine name"
-          placeholder="Red push spreader"
+          label={say('quick.machineName')}
+          placeholder={say('quick.machineHint')}
           value={name}
           onChange={setName}
           autoFocus
         />
       )}
       <LabelledField
-        label="Setting"
+        label={say('run.setting')}
         placeholder="11"
         value={setting}
         onChange={setSetting}
         minHeight="56px"
       />
       <LabelledField
-        label="Product"
-        placeholder="Lake feed 24-0-8"
+        label={say('aim.product')}
+        placeholder={say('aim.productHint')}
         value={product}
         onChange={setProduct}
         minHeight="56px"
@@ -105,10 +106,10 @@ export function SaveToMachine({ input, onSave, onCancel }: Props) {
       )}
       <Box display="flex" gap="10px">
         <Button type="button" minHeight="56px" flex="1" onClick={onCancel}>
-          Cancel
+          {say('quick.cancel')}
         </Button>
         <Button type="submit" variant="solid" minHeight="56px" flex="2">
-          Save test
+          {say('quick.saveTest')}
         </Button>
       </Box>
     </Box>

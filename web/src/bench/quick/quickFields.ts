@@ -5,20 +5,21 @@ import {
   type MethodField,
   type QuickMethod,
 } from '@steady-scatter/core/testing';
+import { say } from '@steady-scatter/words/bench';
 
 /** What a way of testing is called here. */
 export const METHOD_NAMES: Readonly<Record<QuickMethod, string>> = {
-  'weigh-back': 'Weigh back',
-  catch: 'Catch',
-  'timed-catch': 'Timed catch',
-  'run-out': 'Run out',
-  tray: 'Tray',
+  'weigh-back': say('quick.weighBack'),
+  catch: say('quick.catch'),
+  'timed-catch': say('quick.timedCatch'),
+  'run-out': say('quick.runOut'),
+  tray: say('quick.tray'),
 };
 
 /** The two sets of units that a quick test is typed in. */
 export const UNIT_SETS = {
-  us: { label: 'lb, ft', units: { mass: 'lb', length: 'ft' }, rate: 'lb/1000 ft2' },
-  metric: { label: 'kg, m', units: { mass: 'kg', length: 'm' }, rate: 'kg/ha' },
+  us: { label: say('quick.us'), units: { mass: 'lb', length: 'ft' }, rate: 'lb/1000 ft2' },
+  metric: { label: say('quick.metric'), units: { mass: 'kg', length: 'm' }, rate: 'kg/ha' },
 } as const satisfies Record<
   string,
   { label: string; units: { mass: MassUnit; length: LengthUnit }; rate: BenchRateUnit }

@@ -8,24 +8,25 @@ import {
   type ToolsInput,
 } from '@steady-scatter/core/testing';
 import { useState } from 'react';
+import { say } from '@steady-scatter/words/bench';
 import { Choice } from '../../ui/Choice.tsx';
 import { Section } from '../../ui/Section.tsx';
 import type { CalibrationContext } from '../calibrationContext.ts';
 import { CheckLine } from '../../ui/CheckLine.tsx';
 
 const SCALES = [
-  { id: 'machine', label: 'one that carries the machine' },
-  { id: 'small', label: 'a small one' },
-  { id: 'none', label: 'none' },
+  { id: 'machine', label: say('scale.machine') },
+  { id: 'small', label: say('scale.small') },
+  { id: 'none', label: say('scale.none') },
 ] as const;
 
 const AT_HAND: readonly (readonly [keyof Omit<ToolsInput, 'scale'>, string])[] = [
-  ['ground', 'ground that may have the product'],
-  ['tarp', 'a wide tarp'],
-  ['floor', 'a smooth floor to sweep'],
-  ['tray', 'a tray that hangs under the hopper'],
-  ['helper', 'a helper'],
-  ['wind', 'there is wind'],
+  ['ground', say('hand.ground')],
+  ['tarp', say('hand.tarp')],
+  ['floor', say('hand.floor')],
+  ['tray', say('hand.tray')],
+  ['helper', say('hand.helper')],
+  ['wind', say('hand.wind')],
 ];
 
 interface Props {
@@ -74,10 +75,10 @@ export function ChooseMethod({ input, on, number, onTools, onBegin }: Props) {
       gap={{ base: '20px', lg: '36px' }}
     >
       <Box order={{ base: 2, lg: 1 }} minWidth={0}>
-        <Section heading="At hand">
+        <Section heading={say('choose.atHand')}>
           <Box maxWidth="340px">
             <Choice
-              label="A scale"
+              label={say('choose.scale')}
               value={tools.scale}
               options={SCALES}
               onChange={(scale) => onTools({ ...tools, scale })}
@@ -94,7 +95,7 @@ export function ChooseMethod({ input, on, number, onTools, onBegin }: Props) {
             ))}
           </Box>
         </Section>
-        <Section heading="Ways to test it">
+        <Section heading={say('choose.ways')}>
           {choices.map(({ method, possible, why }) => (
             <Row
               key={method}
@@ -105,7 +106,11 @@ export function ChooseMethod({ input, on, number, onTools, onBegin }: Props) {
             >
               <chakra.b fontSize="17px" color={possible ? 'ink' : 'ink.soft'}>
                 {METHODS[method].words}
-                {method === proposed.method && possible ? ', suits best' : possible ? '' : ', not here'}
+                {method === proposed.method && possible
+                  ? say('choose.best')
+                  : possible
+                    ? ''
+                    : say('choose.notHere')}
               </chakra.b>
               <Box fontSize="16px">{why}</Box>
             </Row>
@@ -114,7 +119,7 @@ export function ChooseMethod({ input, on, number, onTools, onBegin }: Props) {
       </Box>
       <Box
         as="section"
-        aria-label="Plan"
+        aria-label={say('choose.plan')}
         order={{ base: 1, lg: 2 }}
         bg="paper"
         borderWidth="1px"
@@ -124,7 +129,7 @@ export function ChooseMethod({ input, on, number, onTools, onBegin }: Props) {
         alignSelf="start"
       >
         <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
-          Test run {number}
+          {say('choose.run', { number })}
         </Box>
         <Box fontSize={{ base: '26px', md: '30px' }} fontWeight="bold" lineHeight="1.15" marginBottom="10px">
           {METHODS[chosen.method].words.charAt(0).toUpperCase() + METHODS[chosen.method].words.slice(1)}
@@ -133,11 +138,11 @@ export function ChooseMethod({ input, on, number, onTools, onBegin }: Props) {
           <>
             <Box fontSize="17px">{METHODS[chosen.method].how}</Box>
             <Box fontSize="15px" fontWeight="semibold" color="ink.soft" marginTop="14px">
-              Bring
+              {say('choose.bring')}
             </Box>
             <Box fontSize="17px">{chosen.bring.join(', ')}.</Box>
             <Box fontSize="15px" fontWeight="semibold" color="ink.soft" marginTop="14px">
-              How much
+              {say('choose.howMuch')}
             </Box>
             {plan.map((line) => (
               <Box key={line} fontSize="17px" marginTop="2px">
@@ -152,7 +157,7 @@ export function ChooseMethod({ input, on, number, onTools, onBegin }: Props) {
               marginTop="18px"
               onClick={() => onBegin(chosen.method)}
             >
-              Begin test run {number}
+              {say('choose.begin', { number })}
             </Button>
           </>
         ) : (

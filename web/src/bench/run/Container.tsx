@@ -1,6 +1,7 @@
 import { textWithUnit } from '@steady-scatter/core/quantities';
 import { unitsOf } from '@steady-scatter/core/testing';
 import { Box, Button, chakra } from '@chakra-ui/react';
+import { say } from '@steady-scatter/words/bench';
 import { fieldBox } from '../../ui/fieldBox.ts';
 import { LabelledField } from '../../ui/LabelledField.tsx';
 import { useCalibrations } from '../../kinds/useCalibrations.ts';
@@ -29,10 +30,10 @@ export function Container({ run, onType }: StepProps) {
     <Box display="grid" gap="10px" marginTop="10px">
       {known.length > 0 && (
         <chakra.label display="block" fontSize="15px" color="ink.soft" fontWeight="semibold">
-          One that was weighed before
+          {say('container.known')}
           <br />
           <Select value="" onChange={(event) => take(event.target.value)}>
-            <option value="">choose …</option>
+            <option value="">{say('container.choose')}</option>
             {known.map(({ name, tare }) => (
               <option key={name} value={name}>
                 {name}, {tare}
@@ -42,8 +43,8 @@ export function Container({ run, onType }: StepProps) {
         </chakra.label>
       )}
       <LabelledField
-        label="What it is called"
-        placeholder="blue bucket"
+        label={say('container.name')}
+        placeholder={say('container.nameHint')}
         value={run.container}
         minHeight={{ base: '56px', md: '44px' }}
         onChange={(container) => onType({ container })}
@@ -54,7 +55,7 @@ export function Container({ run, onType }: StepProps) {
         aria-pressed={run.readings['tare'] === '0'}
         onClick={() => onType({ readings: { ...run.readings, tare: '0' } })}
       >
-        The scale was zeroed with it: net
+        {say('container.zeroed')}
       </Button>
     </Box>
   );

@@ -1,11 +1,12 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
+import { say } from '@steady-scatter/words/bench';
 import type { DocumentStatus } from '../../documents/useDocument.ts';
 import type { LiveState } from './useLiveDocument.ts';
 
 const WORDS: Readonly<Record<Exclude<DocumentStatus, 'refused'>, string>> = {
-  new: 'saved on this device',
-  draft: 'saved on this device',
-  'on-device': 'saved on this device',
+  new: say('saved.here'),
+  draft: say('saved.here'),
+  'on-device': say('saved.here'),
   saved: 'kept',
 };
 
@@ -14,19 +15,19 @@ export function KeptNote({ status, refusal, takeTheirs, saveMine }: LiveState) {
   if (takeTheirs && saveMine)
     return (
       <Box role="alert" color="warn" fontWeight="semibold">
-        ▲ Another device went on with this.{' '}
+        {say('saved.conflict')}{' '}
         <Button size="sm" minHeight="44px" onClick={() => void takeTheirs()}>
-          Show their version
+          {say('common.showTheirs')}
         </Button>{' '}
         <Button size="sm" minHeight="44px" onClick={() => void saveMine()}>
-          Keep my version
+          {say('common.keepMine')}
         </Button>
       </Box>
     );
   if (status === 'refused')
     return (
       <Box role="alert" color="warn" fontWeight="semibold">
-        ▲ Not kept yet: {refusal?.words}
+        {say('saved.refused', { why: refusal?.words ?? '' })}
       </Box>
     );
   return (

@@ -1,6 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import { againstWanted } from '@steady-scatter/core/drawing';
 import type { ChartPoint } from '@steady-scatter/core/testing';
+import { say } from '@steady-scatter/words/bench';
 
 const [WIDE, HIGH] = [520, 84];
 const [LEFT, RIGHT] = [10, 510];
@@ -33,7 +34,7 @@ export function ResultBand({ rate, target, label }: Props) {
           <circle cx={at(value.at)} cy="33" r="8" />
         </Box>
         <text x={at(wanted.at)} y="72" textAnchor="middle" fontSize="16" fill="currentColor">
-          wanted
+          {say('result.wanted')}
         </text>
         <text x={LEFT} y="72" fontSize="16" fill="currentColor">
           0

@@ -3,6 +3,7 @@ import { METHODS, type MethodId } from '@steady-scatter/core/testing';
 import { ArrowLeft } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { useNavigate } from 'react-router';
+import { say } from '@steady-scatter/words/bench';
 import { useCommands } from '../../commands/CommandsProvider.tsx';
 import type { DocumentStatus } from '../../documents/useDocument.ts';
 import { useOutbox, type Waiting } from '../../outbox/index.ts';
@@ -28,15 +29,15 @@ interface FrameProps {
 export function RunFrame({ id, name, number, method, note, hasFoot, children }: FrameProps) {
   const navigate = useNavigate();
   const leave = () => void navigate(`/bench/${id}`);
-  useCommands([{ id: 'leave-run', label: 'Back to the bench', keys: 'Alt+B', run: leave }]);
+  useCommands([{ id: 'leave-run', label: say('frame.back'), keys: 'Alt+B', run: leave }]);
   return (
     <>
-      <title>{`Test run ${number} · ${name} · Steady Scatter`}</title>
+      <title>{say('frame.title', { number, name })}</title>
       <TopBar
         acts={
           <>
             <HandOver path={`/bench/${id}/run`} />
-            <CommandButton icon={ArrowLeft} label="To the bench" onClick={leave} />
+            <CommandButton icon={ArrowLeft} label={say('frame.toBench')} onClick={leave} />
           </>
         }
       >
@@ -44,8 +45,7 @@ export function RunFrame({ id, name, number, method, note, hasFoot, children }: 
           {name}
         </chakra.h1>
         <chakra.span fontSize="16px" color="ink.soft">
-          test run {number}
-          {method ? `, ${METHODS[method].words}` : ''}
+          {say('frame.about', { number, method: method ? METHODS[method].words : 'none' })}
         </chakra.span>
         {note}
       </TopBar>

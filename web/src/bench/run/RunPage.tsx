@@ -17,6 +17,7 @@ import {
 import { useMemo, useState } from 'react';
 import { Link, Navigate, useNavigate, useParams, useSearchParams } from 'react-router';
 import { v7 as newId } from 'uuid';
+import { say } from '@steady-scatter/words/bench';
 import { useDoc, type Doc } from '../../documents/docs.ts';
 import { Message } from '../../ui/Message.tsx';
 import { OpeningMessage } from '../../documents/OpeningMessage.tsx';
@@ -82,12 +83,10 @@ function Begin({ doc, aim }: OfCalibration) {
   return (
     <RunFrame id={doc.id} name={input.name} number={number} method={null} hasFoot={false} note={<RunNote calibration={doc.id} of={[aim]} />}>
       {open.length > 0 && (
-        <Section heading="Under way">
+        <Section heading={say('page.underWay')}>
           {open.map(({ id, setting, method }) => (
             <Button key={id} asChild minHeight="56px" marginRight="10px">
-              <Link to={`/bench/${doc.id}/run/${id}`}>
-                Go on at {setting || 'its mark'}, {METHODS[method].words}
-              </Link>
+              <Link to={`/bench/${doc.id}/run/${id}`}>{say('page.goOn', { setting: setting || say('page.itsMark'), method: METHODS[method].words })}</Link>
             </Button>
           ))}
         </Section>
@@ -185,11 +184,9 @@ function LiveRun({ doc, aim, open }: OfCalibration & { open: Doc<OpenRunInput> }
                 end.breakOff(run, aim.input, open.version > 0);
                 leave();
               }}
-            >
-              Cancel this test run
-            </Button>
+            >{say('page.cancel')}</Button>
             <Button asChild variant="ghost" minHeight="44px">
-              <Link to={`/bench/${id}/run?another`}>Begin another one beside it</Link>
+              <Link to={`/bench/${id}/run?another`}>{say('page.beginOther')}</Link>
             </Button>
           </Box>
         </>
@@ -208,14 +205,14 @@ function OneRun({ runId, ...of }: OfCalibration & { runId: string }) {
   if (done >= 0)
     return (
       <Message
-        heading={`Test run ${done + 1} is done`}
-        text="It was gone through with on another device."
+        heading={say('page.done', { number: done + 1 })}
+        text={say('page.doneElsewhere')}
         to={`/bench/${id}`}
-        act="To the bench"
+        act={say('frame.toBench')}
       />
     );
   if (doc) return <LiveRun key={runId} {...of} open={doc} />;
-  return <OpeningMessage one={OPEN_RUNS.kind.words.one} home={{ path: `/bench/${id}`, label: 'its calibration' }} error={error} onAgain={() => void refetch()} />; // prettier-ignore
+  return <OpeningMessage one={OPEN_RUNS.kind.words.one} home={{ path: `/bench/${id}`, label: say('page.itsCalibration') }} error={error} onAgain={() => void refetch()} />; // prettier-ignore
 }
 
 function OfOne({ doc, runId }: { doc: Doc<CalibrationInput>; runId: string | null }) {

@@ -11,6 +11,7 @@ import {
   type Step,
 } from '@steady-scatter/core/testing';
 import { useState } from 'react';
+import { say } from '@steady-scatter/words/bench';
 import { WorkingLine } from '../../ui/WorkingLine.tsx';
 import type { CalibrationContext } from '../calibrationContext.ts';
 import { StepBody } from './StepBody.tsx';
@@ -34,9 +35,10 @@ interface Props {
 
 /** What of a step is still missing, or cannot be. */
 function missingIn({ fields, id }: Step, { run, at, errorAt }: Props): string[] {
-  if (id === 'set' && run.setting.trim() === '') return ['the setting'];
+  if (id === 'set' && run.setting.trim() === '') return [say('step.setting')];
   return fields.flatMap((field) => {
-    if (errorAt(`runs.${at}.readings.${field.id}`)) return [`a readable ${field.label.toLowerCase()}`];
+    if (errorAt(`runs.${at}.readings.${field.id}`))
+      return [say('step.readable', { toLowerCase: field.label.toLowerCase() })];
     const isThere = (run.readings[field.id] ?? '').trim() !== '';
     return isThere || field.optional || field.otherwise !== undefined ? [] : [field.label.toLowerCase()];
   });
@@ -66,7 +68,11 @@ const Progress = ({ steps, current }: { steps: readonly Step[]; current: number 
     backgroundSize="100% 8px"
     backgroundRepeat="no-repeat"
   >
-    {current + 1} of {steps.length}: {steps[current]?.heading}
+    {say('step.current', {
+      number: current + 1,
+      count: steps.length,
+      heading: steps[current]?.heading ?? '',
+    })}
   </Box>
 );
 
@@ -127,17 +133,17 @@ export function RunSteps(props: Props) {
     if (missing.length === 0 && on.reading.runs[at]?.worked) go('result');
     else {
       onTried();
-      setLacking(missing.length > 0 ? missing : on.reading.widthM === null ? ['the pass spacing, on the bench'] : ['readings that can be']); // prettier-ignore
+      setLacking(missing.length > 0 ? missing : on.reading.widthM === null ? [say('step.spacing')] : [say('step.readings')]); // prettier-ignore
     }
   };
   const lackingLine = lacking.length > 0 && (
     <Box role="alert" color="warn" fontWeight="semibold" fontSize="17px" marginBottom="8px">
-      ▲ Still missing: {lacking.join(', ')}.
+      {say('step.missing', { fields: lacking.join(', ') })}
     </Box>
   );
   const untickedLine = isTold && (
     <Box role="alert" color="warn" fontWeight="semibold" fontSize="17px" marginBottom="8px">
-      ▲ Not checked: {unticked.join('; ')}. Tick what is right, or press again to go on without.
+      {say('step.unchecked', { checks: unticked.join('; ') })}
     </Box>
   );
   const read = on.reading.runs[at];
@@ -182,9 +188,7 @@ export function RunSteps(props: Props) {
               onFirstFlow={onFirstFlow}
             />
             {step.id === 'walk' && (
-              <Button variant="ghost" minHeight={{ base: '56px', md: '44px' }} marginLeft="-12px" marginTop="6px" onClick={onNothing}>
-                Nothing came out
-              </Button>
+              <Button variant="ghost" minHeight={{ base: '56px', md: '44px' }} marginLeft="-12px" marginTop="6px" onClick={onNothing}>{say('run.nothingOut')}</Button>
             )}
             <Box hideFrom="md">{(step.id === 'course' || (step.id === 'walk' && !isStanding(run))) && <Drawing {...props} />}</Box>
           </Box>
@@ -200,9 +204,7 @@ export function RunSteps(props: Props) {
         <Box marginTop="18px">
           {untickedLine}
           {lackingLine}
-          <Button variant="solid" minHeight="52px" fontSize="17px" onClick={finish}>
-            Finish test run
-          </Button>
+          <Button variant="solid" minHeight="52px" fontSize="17px" onClick={finish}>{say('step.finish')}</Button>
         </Box>
       </Box>
       <Box
@@ -226,11 +228,9 @@ export function RunSteps(props: Props) {
             fontSize="18px"
             disabled={current === 0}
             onClick={() => go(steps[current - 1]!.id)}
-          >
-            Back
-          </Button>
+          >{say('step.back')}</Button>
           <Button variant="solid" minHeight="60px" fontSize="19px" onClick={() => (isLast ? finish() : goOn(current))}>
-            {isLast ? 'Show result' : `Next: ${steps[current + 1]?.heading.toLowerCase()}`}
+            {isLast ? say('step.show') : say('step.next', { heading: steps[current + 1]?.heading.toLowerCase() ?? '' })}
           </Button>
         </Box>
       </Box>

@@ -1,6 +1,7 @@
 import { Box, Button } from '@chakra-ui/react';
 import { MARKS_READABLE } from '@steady-scatter/core/machines';
 import { fillAimOf, fillAimText, methodOf } from '@steady-scatter/core/testing';
+import { say } from '@steady-scatter/words/bench';
 import { dayText } from '../../ui/dayText.ts';
 import { today } from '../../ui/today.ts';
 import { LabelledField } from '../../ui/LabelledField.tsx';
@@ -32,9 +33,7 @@ function Checks({ run, on, onType }: StepProps) {
   return (
     <Box>
       {due.map(({ id, what, dueDay }) => (
-        <Box key={id} color="warn" fontWeight="semibold" marginBottom="6px">
-          ▲ Due since {dayText(dueDay)}: {what}
-        </Box>
+        <Box key={id} color="warn" fontWeight="semibold" marginBottom="6px">{say('step.due', { day: dayText(dueDay), what })}</Box>
       ))}
       <Box display="grid" gridTemplateColumns={{ base: '1fr', md: '1fr 1fr' }} columnGap="20px" marginBottom="8px">
         {lines.map((line) => (
@@ -42,14 +41,10 @@ function Checks({ run, on, onType }: StepProps) {
         ))}
       </Box>
       {left.length > 1 && (
-        <Button minHeight={{ base: '56px', md: '44px' }} onClick={() => onType({ checked: lines })}>
-          All of it is right
-        </Button>
+        <Button minHeight={{ base: '56px', md: '44px' }} onClick={() => onType({ checked: lines })}>{say('step.allRight')}</Button>
       )}
       {left.includes(MARKS_READABLE) && run.checked.length > 0 && (
-        <Box marginTop="8px" fontSize="16px">
-          Marks that cannot be read: scratch or pencil your own beside the scale, and list them on the machine’s page.
-        </Box>
+        <Box marginTop="8px" fontSize="16px">{say('step.ownMarks')}</Box>
       )}
     </Box>
   ); // prettier-ignore
@@ -63,17 +58,16 @@ function SetMark({ input, run, at, on, errorAt, onType, onFirstFlow }: StepProps
     <Box>
       <Box fontSize="16px" color="ink.soft">
         {rig?.control.name || 'setting'}
-        {rig?.control.readAt ? `, read at the ${rig.control.readAt}` : ''}
+        {rig?.control.readAt ? say('step.readAt', { place: rig.control.readAt }) : ''}
       </Box>
       <Big>{run.setting || '—'}</Big>
       {asksFlow && (
         <Box marginTop="10px">
-          First open it slowly: note the mark where product begins to run. That takes no scale and saves a
-          test run.
+          {say('step.flow')}
           <Box maxWidth="240px" marginTop="6px">
             <LabelledField
-              label="It begins to run at"
-              placeholder="not noted"
+              label={say('step.flowAt')}
+              placeholder={say('step.flowHint')}
               value={input.firstFlow}
               minHeight={{ base: '56px', md: '44px' }}
               error={errorAt('firstFlow')}
@@ -84,7 +78,7 @@ function SetMark({ input, run, at, on, errorAt, onType, onFirstFlow }: StepProps
       )}
       <Box maxWidth="240px" marginTop="10px">
         <LabelledField
-          label="or another mark"
+          label={say('step.otherMark')}
           value={run.setting}
           minHeight={{ base: '56px', md: '44px' }}
           data-flow

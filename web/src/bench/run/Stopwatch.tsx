@@ -1,5 +1,6 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
 import { useEffect, useRef } from 'react';
+import { say } from '@steady-scatter/words/bench';
 import { useStopwatch } from './useStopwatch.ts';
 
 const Face = chakra('button', {
@@ -33,7 +34,7 @@ interface Props {
   onLap(seconds: number): void;
 }
 
-const LINES = ['at the line', 'at the end'] as const;
+const LINES = [say('watch.line'), say('watch.end')] as const;
 
 const isTyping = (target: EventTarget | null): boolean => target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT|BUTTON|A)$/.test(target.tagName); // prettier-ignore
 
@@ -83,18 +84,20 @@ export function Stopwatch({
           <chakra.span fontSize="28px"> s</chakra.span>
         </Box>
         <Box fontSize="17px" fontWeight="semibold" marginTop="6px">
-          {watch.isRunning ? `Press ${ends[1]}` : `Press ${ends[0]}${label && `, ${label}`}`}
-          {aimS !== null && `. Aim for ${aimS.toFixed(1)} s`}
+          {watch.isRunning
+            ? say('watch.press', { when: ends[1] })
+            : say('watch.pressFor', { when: ends[0], label: label && `, ${label}` })}
+          {aimS !== null && say('watch.aim', { seconds: aimS.toFixed(1) })}
         </Box>
       </Face>
       {last?.doubtful && (
         <Box role="alert" color="warn" fontWeight="semibold" marginTop="6px">
-          ▲ The device slept or its clock was set while this ran. Time it again.
+          {say('watch.slept')}
         </Box>
       )}
       {running && count > 0 && (
         <Button minHeight={{ base: '56px', md: '44px' }} marginTop="8px" onClick={watch.clear}>
-          Begin again
+          {say('watch.again')}
         </Button>
       )}
     </Box>

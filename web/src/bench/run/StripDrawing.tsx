@@ -1,5 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
+import { say } from '@steady-scatter/words/bench';
 
 interface Props {
   /** Metres; null while it is not typed. */
@@ -50,13 +51,17 @@ export function StripDrawing({ lengthM, widthM, length, width, inside, passes, s
         viewBox={`0 0 ${WIDE} ${HIGH}`}
         width="100%"
         role="img"
-        aria-label={`The ${standing ? 'course' : 'strip'}: ${length || 'length not typed'} by ${width || 'width not typed'}`}
+        aria-label={say('strip.label', {
+          kind: standing ? 'course' : 'strip',
+          length: length || say('strip.lengthUntyped'),
+          width: width || say('strip.widthUntyped'),
+        })}
       >
         <Label x={STRIP.left} y={22}>
-          {standing ? 'start the watch' : 'open here'}
+          {standing ? say('strip.start') : say('strip.open')}
         </Label>
         <Label x={STRIP.right} y={22}>
-          {standing ? 'stop it' : 'shut here'}
+          {standing ? say('strip.stop') : say('strip.shut')}
         </Label>
         <Box
           asChild
@@ -91,8 +96,8 @@ export function StripDrawing({ lengthM, widthM, length, width, inside, passes, s
         </Box>
         <Label x={(STRIP.left + STRIP.right) / 2} y={180}>
           {length}
-          {passes > 1 ? `, ${passes} times over` : ''}
-          {isKnown && !toScale ? ' (not to scale)' : ''}
+          {passes > 1 ? say('strip.times', { passes }) : ''}
+          {isKnown && !toScale ? say('strip.noScale') : ''}
         </Label>
       </svg>
     </Box>

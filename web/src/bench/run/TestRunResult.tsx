@@ -16,6 +16,7 @@ import {
   type RunInput,
 } from '@steady-scatter/core/testing';
 import { useState } from 'react';
+import { say } from '@steady-scatter/words/bench';
 import type { DocFormProps } from '../../documents/DocPage.tsx';
 import { fieldsOfPart } from '../../documents/fields.ts';
 import { BigNumber } from '../../ui/BigNumber.tsx';
@@ -52,30 +53,30 @@ function Strike({ run, onStrike }: { run: RunInput; onStrike(why: string): void 
   if (run.excluded !== '')
     return (
       <Box marginTop="10px">
-        Excluded: {run.excluded}.{' '}
+        {say('result.excluded', { reason: run.excluded })}{' '}
         <Button variant="ghost" minHeight="44px" onClick={() => onStrike('')}>
-          Count it again
+          {say('result.include')}
         </Button>
       </Box>
     );
   if (why === null)
     return (
       <Button minHeight={{ base: '56px', md: '44px' }} onClick={() => setWhy('')}>
-        Exclude it
+        {say('result.exclude')}
       </Button>
     );
   return (
     <Box display="flex" gap="10px" alignItems="end" flexWrap="wrap" flex="1 1 300px">
       <Box flex="1 1 220px">
         <LabelledField
-          label="Excluded because"
-          placeholder="gate was open at the start"
+          label={say('run.excludedBecause')}
+          placeholder={say('result.excludeHint')}
           value={why}
           onChange={setWhy}
         />
       </Box>
       <Button minHeight="44px" disabled={why.trim() === ''} onClick={() => onStrike(why.trim())}>
-        Exclude it
+        {say('result.exclude')}
       </Button>
     </Box>
   );
@@ -95,7 +96,7 @@ function TakePace({
   };
   return (
     <Button minHeight={{ base: '56px', md: '44px' }} marginTop="8px" onClick={() => set('pace', pace)}>
-      Work at this pace: {pace.course} in {pace.time} s
+      {say('result.paceOfRun', { course: pace.course, time: pace.time })}
     </Button>
   );
 }
@@ -124,9 +125,9 @@ export function TestRunResult({ input, run, at, on, onChange, onNext, onRedo, on
       gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) minmax(0, 1fr)' }}
       gap={{ base: '18px', lg: '36px' }}
     >
-      <Box as="section" aria-label="What it came to">
+      <Box as="section" aria-label={say('result.heading')}>
         <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
-          At {run.setting} it put down{atWork ? ', at the pace of work' : ''}
+          {say('result.delivered', { setting: run.setting, pace: atWork ? 'work' : 'own' })}
         </Box>
         <BigNumber
           number={shown?.number ?? '—'}
@@ -137,24 +138,30 @@ export function TestRunResult({ input, run, at, on, onChange, onNext, onRedo, on
           <ResultBand
             rate={{ ...own, band: own.y * bandOfRun(read) }}
             target={picture.target}
-            label={`The rate of this run against the ${input.target.amount} that is wanted`}
+            label={say('result.band', { amount: input.target.amount })}
           />
         )}
         <Box marginTop="10px">
-          <WorkingLine working={runLine(run, read, input, bench)} names={{ rate: 'Rate' }} size="plain" />
-          {atWork && (
-            <WorkingLine working={atWork} names={{ rate: 'Rate at the pace of work' }} size="plain" />
-          )}
+          <WorkingLine
+            working={runLine(run, read, input, bench)}
+            names={{ rate: say('result.rate') }}
+            size="plain"
+          />
+          {atWork && <WorkingLine working={atWork} names={{ rate: say('run.rateAtWork') }} size="plain" />}
         </Box>
         <Said lines={runRemarks(run, read, reading, input)} />
         {read.pace?.isApart && <TakePace run={run} input={input} set={set} />}
         {coarse && <Said lines={[coarse]} />}
         <Box marginTop="12px" maxWidth="460px">
-          <LabelledField label="Note" placeholder="what was seen" {...bind(`runs.${at}.note`)} />
+          <LabelledField
+            label={say('run.note')}
+            placeholder={say('result.noteHint')}
+            {...bind(`runs.${at}.note`)}
+          />
         </Box>
         <Box display="flex" gap="10px" flexWrap="wrap" marginTop="12px" alignItems="end">
           <Button minHeight={{ base: '56px', md: '44px' }} onClick={onRedo}>
-            Take a reading anew
+            {say('result.again')}
           </Button>
           <Strike run={run} onStrike={(why) => set(`runs.${at}.excluded`, why)} />
         </Box>
@@ -162,21 +169,20 @@ export function TestRunResult({ input, run, at, on, onChange, onNext, onRedo, on
       <AnswerBox padding={{ base: '16px', md: '22px' }} alignSelf="start">
         <PlausibilityQuestions input={input} reading={reading} set={set} />
         <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
-          {text?.act ?? 'Set to'}
+          {text?.act ?? say('answer.setTo')}
         </Box>
         <BigNumber number={text?.mark ?? '—'} unit="" />
         <Box fontSize="17px" marginTop="8px">
-          {text?.why ??
-            'Say which machine it is and what rate is wanted: then the bench says what to set next.'}
+          {text?.why ?? say('result.lacks')}
         </Box>
         <Said lines={correctionText(reading, input, bench.kind)} />
         {reading.advice?.standing !== 'open' && on.afterUse.length > 0 && (
-          <Said lines={[`When you are done: ${on.afterUse.join('; ')}.`]} />
+          <Said lines={[say('result.after', { checks: on.afterUse.join('; ') })]} />
         )}
         <Box display="flex" gap="10px" flexWrap="wrap" marginTop="18px">
           {text && reading.advice?.because !== 'settled' && (
             <Button variant={isDone ? 'outline' : 'solid'} minHeight="60px" fontSize="18px" onClick={onNext}>
-              Next test run at {text.mark}
+              {say('result.next', { mark: text.mark })}
             </Button>
           )}
           <Button
@@ -185,7 +191,7 @@ export function TestRunResult({ input, run, at, on, onChange, onNext, onRedo, on
             fontSize="18px"
             onClick={onDone}
           >
-            {reading.advice?.standing === 'open' ? 'Enough for now' : 'To signing off'}
+            {reading.advice?.standing === 'open' ? say('result.enough') : say('result.toSign')}
           </Button>
         </Box>
       </AnswerBox>

@@ -2,6 +2,7 @@ import { Box, Button } from '@chakra-ui/react';
 import { showExact } from '@steady-scatter/core/quantities';
 import { practiceText, timeToAim, type MethodField } from '@steady-scatter/core/testing';
 import { useState } from 'react';
+import { say } from '@steady-scatter/words/bench';
 import type { StepProps } from './steps.ts';
 import { Stopwatch } from './Stopwatch.tsx';
 
@@ -9,7 +10,7 @@ import { Stopwatch } from './Stopwatch.tsx';
 const nextTime = (times: readonly MethodField[], readings: StepProps['run']['readings']): MethodField =>
   times.find(({ id }) => !readings[id]?.trim()) ?? times.at(-1)!;
 
-const CATCH_ENDS = ['as you open', 'as you shut'] as const;
+const CATCH_ENDS = [say('timing.open'), say('timing.shut')] as const;
 
 /** Times by the watch, or typed; and a pace practised first. */
 export function Timing(props: StepProps & { times: readonly MethodField[] }) {
@@ -20,7 +21,8 @@ export function Timing(props: StepProps & { times: readonly MethodField[] }) {
   const isCatch = times.some(({ id }) => id === 'catchTime' || id === 'fillTime');
   const next = nextTime(times, run.readings);
   const aimS = timeToAim(input, run, at, on.reading, next);
-  const place = times.length > 1 ? `time ${times.indexOf(next) + 1} of ${times.length}` : '';
+  const place =
+    times.length > 1 ? say('timing.which', { number: times.indexOf(next) + 1, count: times.length }) : '';
   return (
     <Box>
       {practising ? (
@@ -31,15 +33,13 @@ export function Timing(props: StepProps & { times: readonly MethodField[] }) {
             aimS={aimS}
             running
             listens={listens}
-            label="practice"
+            label={say('timing.practice')}
             onLap={(seconds) => setWalks((before) => [...before, seconds])}
           />
           <Box fontSize="17px" marginTop="8px" aria-live="polite">
-            {lengthM === null ? 'Type the length of the course first.' : practiceText(lengthM, walks, aimS)}
+            {lengthM === null ? say('timing.lacksCourse') : practiceText(lengthM, walks, aimS)}
           </Box>
-          <Button minHeight={{ base: '56px', md: '44px' }} marginTop="8px" onClick={() => setPractising(false)}>
-            Time it for real
-          </Button>
+          <Button minHeight={{ base: '56px', md: '44px' }} marginTop="8px" onClick={() => setPractising(false)}>{say('timing.real')}</Button>
         </>
       ) : (
         <>
@@ -53,9 +53,7 @@ export function Timing(props: StepProps & { times: readonly MethodField[] }) {
             onLap={(seconds) => onType({ readings: { ...run.readings, [next.id]: `${showExact(Number(seconds.toFixed(1)), 6)} s` } })}
           />
           {!isCatch && (
-            <Button variant="ghost" minHeight={{ base: '56px', md: '44px' }} onClick={() => { setWalks([]); setPractising(true); }}>
-              Practise the pace first
-            </Button>
+            <Button variant="ghost" minHeight={{ base: '56px', md: '44px' }} onClick={() => { setWalks([]); setPractising(true); }}>{say('timing.practise')}</Button>
           )}
         </>
       )}

@@ -1,6 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import { isBareNumber } from '@steady-scatter/core/quantities';
 import { unitsOf, type MethodField } from '@steady-scatter/core/testing';
+import { say } from '@steady-scatter/words/bench';
 import { readingUnit } from '../readingUnit.ts';
 import { LabelledField } from '../../ui/LabelledField.tsx';
 import type { StepProps } from './steps.ts';
@@ -29,7 +30,7 @@ export function ReadingField({ field, input, run, at, errorAt, onType }: { field
   const hasUnit = text.trim() !== '' && !isBareNumber(text);
   return (
     <LabelledField
-      label={field.optional ? `${field.label} (may be left out)` : field.label}
+      label={field.optional ? say('step.optional', { label: field.label }) : field.label}
       placeholder={field.placeholder}
       value={text}
       data-flow

@@ -8,6 +8,7 @@ import {
 import { calibrations, openRuns } from '@steady-scatter/contract';
 import { useNavigate } from 'react-router';
 import { v7 as newId } from 'uuid';
+import { say } from '@steady-scatter/words/bench';
 import { explain } from '../../api/explain.ts';
 import { queries } from '../../api/queries.ts';
 import { docActs, keysOf } from '../../documents/docs.ts';
@@ -61,9 +62,9 @@ export function useEndRun(calibration: string) {
     },
     /** Ends one that is not gone through with: what was read stays, with a word on why it does not count. */
     breakOff(run: RunInput, on: CalibrationAim, isStored: boolean): void {
-      notices.undoable('Test run cancelled.', () => goOnAgain(run, on));
+      notices.undoable(say('open.cancelled'), () => goOnAgain(run, on));
       if (!isEmptyRun(run)) {
-        this.finish({ ...run, excluded: run.excluded || 'broken off' }, on);
+        this.finish({ ...run, excluded: run.excluded || say('open.reason') }, on);
         return;
       }
       gone(run.id);
