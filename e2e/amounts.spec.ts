@@ -37,7 +37,7 @@ test('a chart of another product gives no setting, and leads to its own test', a
   await expect(machine).toContainText('Set slide to');
   await page.getByRole('button', { name: 'They are not' }).click();
   await expect(machine).not.toContainText(/Set .* to/);
-  await page.getByRole('link', { name: 'Test it with this chart’s shape as first guess' }).click();
+  await page.getByRole('link', { name: 'Test it, with this chart’s shape as first guess' }).click();
   await expect(page.getByLabel('Rate', { exact: true })).toHaveValue(/^1\.50 lb/);
   await expect(page.getByRole('radio', { name: /^Two-row distributor/ })).toBeChecked();
   await expect(page.getByText('Lake feed 24-0-8').first()).toBeAttached();
@@ -60,7 +60,7 @@ test.describe('on a phone', () => {
     }
     await next(page);
     await page.getByRole('button', { name: 'Nothing came out' }).click();
-    await expect(page.getByRole('region', { name: 'What it came to' })).toContainText('first flow lies above this mark');
+    await expect(page.getByRole('region', { name: 'Result' })).toContainText('first flow lies above this mark');
     await expect(answer(page)).toContainText('Half way from there to fully open');
     await expectAccessible(page);
     // Half way from 4.5 to 20, never above it.

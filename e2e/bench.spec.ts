@@ -83,8 +83,8 @@ test('tests go out as JSON and CSV and come back; what is wrong with a file is s
   await give('tests.csv', csv.bytes.toString());
   await expect(page.getByText(/^Red spreader, lake feed, Red push spreader, 6 runs/)).toBeVisible();
   await give('tests.json', JSON.stringify({ ...file, calibrations: [{ ...file.calibrations[0], input: { ...file.calibrations[0]!.input, name: 'Came back' } }] }));
-  await page.getByRole('button', { name: 'Take this calibration' }).click();
-  await expect(page.getByText('Took in one calibration.')).toBeVisible();
+  await page.getByRole('button', { name: 'Import this calibration' }).click();
+  await expect(page.getByText('Imported one calibration.')).toBeVisible();
   await page.goto('/bench');
   await expect(page.getByRole('link', { name: 'Came back' })).toBeVisible();
 }); // prettier-ignore

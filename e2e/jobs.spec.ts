@@ -70,7 +70,7 @@ test('nothing wrong is kept', async ({ page }) => {
 
 test('a removed area comes back to its place', async ({ page }) => {
   await typeSheet(page, 'Undo an area');
-  await page.getByRole('button', { name: 'Add an area' }).click();
+  await page.getByRole('button', { name: 'Add area' }).click();
   await page.getByLabel('area 2, measured as').fill('100 m2');
   await page.getByRole('button', { name: 'Remove Bandstand lawn' }).click();
   await expect(page.getByLabel('Name of area 1')).toHaveValue('');

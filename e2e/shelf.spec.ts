@@ -60,7 +60,7 @@ test('a label is typed in, three products are held side by side, and one is put 
     await page.getByLabel(`Select ${name}`).check();
   }
   await page.getByRole('button', { name: 'Compare 3' }).click();
-  const table = page.getByRole('region', { name: 'Labels side by side' });
+  const table = page.getByRole('region', { name: 'Compare labels' });
   await expect(table.getByRole('columnheader')).toHaveCount(3);
   await expect(table.getByRole('row', { name: /^Price of what is needed/ })).toContainText('2.75 per lb N');
   await expect(table.getByRole('row', { name: /^One package covers/ })).toContainText('12 000 ft²');
@@ -132,7 +132,7 @@ test.describe(`axe by day and night`, () => {
     await expect(page.getByLabel('Grade', { exact: true })).toHaveValue('24-0-8');
     await expectAccessibleDayAndNight(page);
     await page.goto('/shelf/compare');
-    await expect(page.getByRole('region', { name: 'Labels side by side' })).toBeVisible();
+    await expect(page.getByRole('region', { name: 'Compare labels' })).toBeVisible();
     await expectAccessibleDayAndNight(page);
   });
 });

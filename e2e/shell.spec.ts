@@ -28,7 +28,7 @@ test('the label read backwards, either way round, on one sheet', async ({ page }
   await expect(line(page, 'One package at this rate')).toContainText('12 000 ft²');
   await page.getByLabel('Amount needed').fill('1 lb');
   await expect(section).toContainText('puts down 20.0 % less nitrogen than you asked for');
-  await page.getByRole('button', { name: 'Ask for what the label gives' }).click();
+  await page.getByRole('button', { name: 'Use the label’s rate' }).click();
   await expect(page.getByLabel('Amount needed')).toHaveValue('0.8 lb');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByLabel('Amount needed')).toHaveValue('1 lb');
@@ -155,7 +155,7 @@ test('a tour by keyboard alone: find an area, change, keep, list the keys, delet
   await page.keyboard.press('?');
   const keys = page.getByRole('dialog', { name: 'Shortcuts' });
   await expect(keys).toContainText('Ctrl+S');
-  await expect(keys).toContainText('Add an area');
+  await expect(keys).toContainText('Add area');
   await page.keyboard.press('Escape');
   await expect(keys).toHaveCount(0);
 

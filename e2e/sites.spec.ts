@@ -253,11 +253,11 @@ test('areas chosen on a sheet bring their size and band, and tell when they were
   await expect(page.getByRole('button', { name: 'Saved' })).toBeVisible();
 
   await page.goto(job);
-  await expect(page.getByText(/measured anew since: 1\s900 ft²/)).toBeVisible();
+  await expect(page.getByText(/measured again since: 1\s900 ft²/)).toBeVisible();
   await expect.poll(() => big(page)).toBe('10.0 lb ±0.3');
   await page.getByRole('button', { name: 'Take it' }).click();
   await expect.poll(() => big(page)).toBe('9.5 lb ±0.3');
-  await expect(page.getByText(/measured anew since/)).toHaveCount(0);
+  await expect(page.getByText(/measured again since/)).toHaveCount(0);
   await page.getByLabel('Upper bank, measured as').fill('1 900');
   await expect(page.getByText('from Weir bank')).toHaveCount(0);
 });

@@ -137,7 +137,7 @@ export async function strip(page: Page, before: string, after: string) {
   await next(page);
   await page.getByLabel('Weight after').fill(after);
   await page.getByRole('button', { name: 'Show result' }).click();
-  await expect(page.getByRole('region', { name: 'What it came to' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Result' })).toBeVisible();
 }
 
 /** Waits until the app's files and the crew's documents are on the device. */

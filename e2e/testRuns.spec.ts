@@ -48,7 +48,7 @@ test.describe('on a phone', () => {
     await page.getByRole('button', { name: 'Next test run at 12.5' }).click();
     await strip(page, '35.15', '30.65');
     await expect(answer(page)).toContainText('within 5 %, and sure enough');
-    await page.getByRole('button', { name: 'To signing off' }).click();
+    await page.getByRole('button', { name: 'Go to sign-off' }).click();
     await page.getByRole('button', { name: 'Sign off at 12.5' }).click();
     await page.getByLabel('By', { exact: true }).fill('M. Orr');
     await page.getByRole('button', { name: 'Save calibration' }).click();
@@ -86,9 +86,9 @@ test.describe('on a phone', () => {
     await next(other);
     await other.getByLabel('Weight after').fill('45.60');
     await other.getByRole('button', { name: 'Show result' }).click();
-    await expect(other.getByRole('region', { name: 'What it came to' })).toBeVisible();
+    await expect(other.getByRole('region', { name: 'Result' })).toBeVisible();
     // The first one follows along.
-    await expect(page.getByRole('region', { name: 'What it came to' })).toBeVisible();
+    await expect(page.getByRole('region', { name: 'Result' })).toBeVisible();
     await other.close();
   });
 
@@ -111,7 +111,7 @@ test.describe('on a phone', () => {
     await page.clock.runFor(1200);
     await page.getByRole('button', { name: /Press at the end/ }).click();
     await expect(page.getByLabel(/^Strip time/)).toHaveValue('1.2 s');
-    await page.getByRole('button', { name: 'Practise the pace first' }).click();
+    await page.getByRole('button', { name: 'Practice the pace first' }).click();
     await page.getByRole('button', { name: /practice/ }).click();
     await page.clock.runFor(700);
     await page.getByRole('button', { name: /Press at the end/ }).click();
@@ -155,7 +155,7 @@ test('a timed catch with two outlets at a desk, by keyboard: space is the watch,
   await page.getByLabel('Full bucket, outlet 1').fill('1.60');
   await page.getByLabel('Full bucket, outlet 2').fill('1.85');
   await page.getByRole('button', { name: 'Finish test run' }).click();
-  await expect(page.getByRole('region', { name: 'What it came to' })).toContainText(/Outlets gave 1\.10, 1\.35 kg: 20 % apart/);
+  await expect(page.getByRole('region', { name: 'Result' })).toContainText(/Outlets gave 1\.10, 1\.35 kg: 20 % apart/);
   // 2.45 kg in 20 s over 30 m in 33.3 s at 6600 m on a hectare.
   await expect.poll(() => lineText(page, 'Run at 5.5')).toMatch(/= 900 kg \/ ha ±70$/);
   await expectAccessible(page);

@@ -65,7 +65,7 @@ test('a row of 17 trays is typed, the spacing slid, accepted, and the bench and 
   await page.getByRole('button', { name: 'Work the chart out for 4.5 ft' }).click();
   await expect(alert).toHaveCount(0);
   await expect(page.getByText(/^Set gate to 8.5: 3.03/)).toBeVisible();
-  await page.getByRole('button', { name: 'Not any more' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
   await page.getByRole('button', { name: 'Pass 9 ft apart' }).click();
   await expect(alert).toHaveCount(0);
   await expect(page.getByText(/^Set gate to 11: 3.24/)).toBeVisible();

@@ -26,11 +26,11 @@ test('three areas in mixed units, a need in metric, and units changed in place',
   await page.getByLabel('Amount needed').fill('40 kg/ha');
   await page.getByLabel('Grade on the label').fill('24-0-8');
   await page.getByLabel('area 1, measured as').fill('62 x 38 ft');
-  await page.getByRole('button', { name: 'Add an area' }).click();
+  await page.getByRole('button', { name: 'Add area' }).click();
   await expect(page.getByLabel('Name of area 2')).toBeFocused();
   await page.keyboard.type('Slipway bank');
   await page.getByLabel('Slipway bank, measured as').fill('690 m2');
-  await page.getByRole('button', { name: 'Add an area' }).click();
+  await page.getByRole('button', { name: 'Add area' }).click();
   await page.getByLabel('area 3, measured as').fill('0.17 ac');
   // (2356 ft2 + 690 m2 + 0.17 ac) x 40 kg/ha / 0.24
   await expect(bigNumber(page)).toHaveText('26.6 kg');

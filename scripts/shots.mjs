@@ -106,7 +106,7 @@ async function finishTestRun(page) {
   await page.getByLabel('Catch time').fill('20.0');
   await page.getByLabel('Full bucket').fill('16.9');
   await page.getByRole('button', { name: 'Finish test run' }).click();
-  await page.getByRole('region', { name: 'What it came to' }).waitFor();
+  await page.getByRole('region', { name: 'Result' }).waitFor();
   await page.getByText('kept', { exact: true }).waitFor();
 }
 

@@ -16,9 +16,9 @@ const SettingChart = lazyPart(() => import('./SettingChart.tsx'));
 
 /** What is missing before a mark can be told. */
 function missingText({ rig, bench, reading }: CalibrationContext): string {
-  if (!rig) return say('answer.lacksMachine');
-  if (bench.scale.marks.length < 2) return say('answer.lacksMarks');
-  return reading.targetSi === null ? say('answer.lacksRate') : '';
+  if (!rig) return say('bench.answer.lacksMachine');
+  if (bench.scale.marks.length < 2) return say('bench.answer.lacksMarks');
+  return reading.targetSi === null ? say('bench.answer.lacksRate') : '';
 }
 
 /** The mark to set now and why, the curve behind it, and the way to the next test run. */
@@ -38,7 +38,7 @@ export const BenchAnswer = memo(function BenchAnswerOf({
       <Box display="flex" flexWrap="wrap" gap="4px 24px" alignItems="center">
         <Box flex="0 0 auto">
           <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
-            {text?.act ?? say('answer.setTo')}
+            {text?.act ?? say('bench.answer.setTo')}
           </Box>
           <BigNumber number={text?.mark ?? MISSING} unit="" live />
         </Box>
@@ -48,7 +48,7 @@ export const BenchAnswer = memo(function BenchAnswerOf({
       </Box>
       <Box display="flex" gap="10px" marginTop="12px" data-noprint>
         <Button variant="solid" minHeight={{ base: '60px', md: '48px' }} fontSize="17px" onClick={onStart}>
-          <Play size={18} /> {isGoing ? say('answer.goOn') : say('answer.start', { number: input.runs.length + 1 })}
+          <Play size={18} /> {isGoing ? say('bench.answer.goOn') : say('bench.answer.start', { number: input.runs.length + 1 })}
         </Button>
       </Box>
       <Suspense fallback={null}>

@@ -23,11 +23,13 @@ type Line = ReadableOf<typeof calibrations>;
 function NextMark({ id, rig }: Pick<Line, 'id' | 'rig'>) {
   const shelf = useMachineShelf(rig);
   const input = shelf.calibrations.find((each) => each.id === id)?.input;
-  if (!input) return rig === '' ? say('list.noMachine') : MISSING;
-  if (input.runs.length === 0) return say('list.notBegun');
+  if (!input) return rig === '' ? say('bench.list.noMachine') : MISSING;
+  if (input.runs.length === 0) return say('bench.list.notBegun');
   const { reading, product } = calibrationContext(input, shelf, id);
   const text = adviceText(reading, input, product?.kind);
-  return text ? say('list.next', { act: text.act.toLowerCase(), mark: text.mark }) : say('list.noMachine');
+  return text
+    ? say('bench.list.next', { act: text.act.toLowerCase(), mark: text.mark })
+    : say('bench.list.noMachine');
 }
 
 /** Whether a chart still holds: by its machine and its product as they are now. */
@@ -53,10 +55,14 @@ const COLUMNS: readonly ListColumn<Line>[] = [
     header: 'Setting',
     by: 'signedOn',
     cell: ({ id, rig, setting, signedOn }) =>
-      setting ? say('list.signed', { setting, dayText: dayText(signedOn) }) : <NextMark id={id} rig={rig} />,
+      setting ? (
+        say('bench.list.signed', { setting, dayText: dayText(signedOn) })
+      ) : (
+        <NextMark id={id} rig={rig} />
+      ),
   },
   {
-    header: say('list.chart'),
+    header: say('bench.list.chart'),
     wide: true,
     cell: ({ id, rig, productId, signedOn }) =>
       signedOn ? <Holds id={id} rig={rig} productId={productId} /> : MISSING,
@@ -68,16 +74,16 @@ export default function BenchPage() {
   return (
     <DocList
       kind={AIMS}
-      heading={say('list.heading')}
+      heading={say('bench.list.heading')}
       tabs={<BenchTabs />}
       renderActs={() => (
         <Button asChild>
           <Link to="/bench/quick">
-            <Timer size={18} /> {say('quick.title')}
+            <Timer size={18} /> {say('bench.quick.title')}
           </Link>
         </Button>
       )}
-      empty={say('list.teach')}
+      empty={say('bench.list.teach')}
       columns={COLUMNS}
     />
   );

@@ -36,7 +36,7 @@ export function CalibrationForm(props: DocFormWithWayOn<CalibrationInput> & { id
     ({ field }) => !field.startsWith('runs.') && !field.startsWith('name'),
   );
   const start = useStable(() => keepThen((kept) => void navigate(`/bench/${kept}/run`)));
-  useCommands([{ id: 'start-test-run', label: say('command.start'), keys: 'Alt+S', run: start }]);
+  useCommands([{ id: 'start-test-run', label: say('bench.command.start'), keys: 'Alt+S', run: start }]);
   const fields: typeof props = {
     ...props,
     errorAt: errorIn,
@@ -60,7 +60,7 @@ export function CalibrationForm(props: DocFormWithWayOn<CalibrationInput> & { id
               <AimQuestions {...aim} />
               <AimDefaults {...aim} />
               {id !== null && !isWrong && (
-                <Button minHeight="44px" marginBottom="18px" onClick={() => setOpen(false)}>{say('aim.done')}</Button>
+                <Button minHeight="44px" marginBottom="18px" onClick={() => setOpen(false)}>{say('bench.aim.done')}</Button>
               )}
             </>
           )}

@@ -12,7 +12,7 @@ export function HandOver({ path }: { path: string }) {
   const [isOpen, setOpen] = useState(false);
   return (
     <Box hideBelow="md">
-      <CommandButton icon={Smartphone} label={say('phone.open')} onClick={() => setOpen(true)} />
+      <CommandButton icon={Smartphone} label={say('bench.phone.open')} onClick={() => setOpen(true)} />
       {isOpen && (
         <Suspense fallback={null}>
           <HandOverPanel path={path} onClose={() => setOpen(false)} />

@@ -12,11 +12,11 @@ export default function HandOverPanel({ path, onClose }: { path: string; onClose
   const { data: here } = useHere();
   const base = here?.publicUrl ?? here?.secureAddresses[0] ?? here?.addresses[0] ?? (isOwnName(location.hostname) ? null : location.origin); // prettier-ignore
   return (
-    <Panel title={say('phone.title')} onClose={onClose}>
+    <Panel title={say('bench.phone.title')} onClose={onClose}>
       {base ? (
         <>
           <Box bg="white" padding="10px" borderRadius="8px" width="240px">
-            <QrCode text={`${base}${path}`} label={say('phone.code')} />
+            <QrCode text={`${base}${path}`} label={say('bench.phone.code')} />
           </Box>
           <Box marginTop="10px" overflowWrap="anywhere">
             {base}
@@ -24,19 +24,20 @@ export default function HandOverPanel({ path, onClose }: { path: string; onClose
           </Box>
           {here?.hasAuthority && here.addresses[0] && (
             <Box marginTop="10px">
-              {richly(rich('phone.notTrusted', { ...TAGS, addresses: here.addresses[0] }))}
+              {richly(rich('bench.phone.notTrusted', { ...TAGS, addresses: here.addresses[0] }))}
             </Box>
           )}
           {here?.code && (
-            <Box marginTop="10px">{richly(rich('phone.pair', { ...TAGS, code: here.code }))}</Box>
+            <Box marginTop="10px">{richly(rich('bench.phone.pair', { ...TAGS, code: here.code }))}</Box>
           )}
           <Box marginTop="10px" color="ink.soft">
-            {say('phone.follows')}
+            {say('bench.phone.follows')}
           </Box>
         </>
       ) : (
         <Box>
-          {say('phone.closed')} <chakra.code>{say('phone.command')}</chakra.code> {say('phone.closedThen')}
+          {say('bench.phone.closed')} <chakra.code>{say('bench.phone.command')}</chakra.code>{' '}
+          {say('bench.phone.closedThen')}
         </Box>
       )}
     </Panel>

@@ -38,6 +38,6 @@ it('is answered with yes, or by excluding the run that it is about', async () =>
   const person = inApp(<PlausibilityQuestions input={input} reading={doubts(1)} set={set} />);
   await person.click(screen.getByRole('button', { name: 'It is right' }));
   expect(set).toHaveBeenLastCalledWith('confirmed', ['far.0']);
-  await person.click(screen.getByRole('button', { name: 'Exclude run 1' }));
+  await person.click(screen.getByRole('button', { name: 'Exclude test run 1' }));
   expect(set).toHaveBeenLastCalledWith('runs.0.excluded', 'it went wrong');
 });

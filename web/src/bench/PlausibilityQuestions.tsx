@@ -19,7 +19,7 @@ export function PlausibilityQuestions({ input, reading: { plausibility }, set }:
     <>
       {plausibility.slice(0, MAX_AT_ONCE).map(({ id, text, yes, runs }) => (
         <WarningBox key={id} marginBottom="12px">
-          <Box fontSize="17px">{richly(rich('doubt.ask', { ...TAGS, text }))}</Box>
+          <Box fontSize="17px">{richly(rich('bench.doubt.ask', { ...TAGS, text }))}</Box>
           <WarningActs>
             <Button
               minHeight={{ base: '56px', md: '44px' }}
@@ -33,9 +33,9 @@ export function PlausibilityQuestions({ input, reading: { plausibility }, set }:
                 <Button
                   key={run}
                   minHeight={{ base: '56px', md: '44px' }}
-                  onClick={() => set(`runs.${at}.excluded`, say('doubt.wentWrong'))}
+                  onClick={() => set(`runs.${at}.excluded`, say('bench.doubt.wentWrong'))}
                 >
-                  {say('doubt.exclude', { number: at + 1 })}
+                  {say('bench.doubt.exclude', { number: at + 1 })}
                 </Button>
               );
             })}
@@ -44,7 +44,7 @@ export function PlausibilityQuestions({ input, reading: { plausibility }, set }:
       ))}
       {more > 0 && (
         <Box fontSize="16px" marginBottom="12px">
-          {say('doubt.more', {
+          {say('bench.doubt.more', {
             more,
           })}
         </Box>

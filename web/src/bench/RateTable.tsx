@@ -23,7 +23,7 @@ export const RateTable = memo(function RateTableOf({
   const { unit } = showRate(1, 0, input.target.unit);
   const pace = paceText(on.reading.chartPaceMPerS, input.units.length);
   return (
-    <Section heading={say('table.heading', { unit })}>
+    <Section heading={say('bench.table.heading', { unit })}>
       <Box
         as="ul"
         listStyleType="none"
@@ -54,12 +54,12 @@ export const RateTable = memo(function RateTableOf({
         ))}
       </Box>
       <Box fontSize="15px" color="ink.soft" marginTop="4px">
-        {say('table.legend', { pace: pace || 'none' })}
+        {say('bench.table.legend', { pace: pace || 'none' })}
       </Box>
       <Box display="flex" gap="14px" alignItems="end" flexWrap="wrap" marginTop="8px" data-noprint>
         <Box width="150px">
           <LabelledField
-            label={say('table.need')}
+            label={say('bench.table.need')}
             placeholder="3.2"
             value={asked}
             error={found.error ?? undefined}
@@ -67,7 +67,9 @@ export const RateTable = memo(function RateTableOf({
           />
         </Box>
         <Box aria-live="polite" fontSize="17px" paddingBottom="10px" flex="1 1 220px">
-          {found.mark && <>{richly(rich('table.set', { ...TAGS, mark: found.mark, text: found.text }))}</>}
+          {found.mark && (
+            <>{richly(rich('bench.table.set', { ...TAGS, mark: found.mark, text: found.text }))}</>
+          )}
         </Box>
       </Box>
     </Section>

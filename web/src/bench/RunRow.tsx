@@ -72,7 +72,7 @@ function RunFields({ run, at, on, errorAt, set, bind, field }: Props) {
     run.earlier.filter(({ field }) => field === id).map(({ text, why }) => `${text} (${why})`);
   return (
     <Fields>
-      <LabelledField label={say('run.setting')} data-flow {...field(`runs.${at}.setting`)} />
+      <LabelledField label={say('bench.run.setting')} data-flow {...field(`runs.${at}.setting`)} />
       {methodOf(run.method)
         .fields(on.bench.outlets)
         .map(({ id, label, placeholder }) => (
@@ -89,29 +89,29 @@ function RunFields({ run, at, on, errorAt, set, bind, field }: Props) {
             />
             {earlierOf(id).length > 0 && (
               <Box fontSize="15px" color="ink.soft">
-                {say('run.before')} <chakra.s>{earlierOf(id).join(', ')}</chakra.s>
+                {say('bench.run.before')} <chakra.s>{earlierOf(id).join(', ')}</chakra.s>
               </Box>
             )}
           </Box>
         ))}
-      <LabelledField label={say('run.day')} type="date" {...field(`runs.${at}.onDay`)} />
+      <LabelledField label={say('bench.run.day')} type="date" {...field(`runs.${at}.onDay`)} />
       <LabelledField
-        label={say('run.excludedBecause')}
-        placeholder={say('run.counts')}
+        label={say('bench.run.excludedBecause')}
+        placeholder={say('bench.run.counts')}
         {...bind(`runs.${at}.excluded`)}
       />
       <CheckLine
-        label={say('run.nothingOut')}
+        label={say('bench.run.nothingOut')}
         checked={run.noFlow}
         onChange={() => set(`runs.${at}.noFlow`, !run.noFlow)}
       />
-      <LabelledField label={say('run.note')} {...bind(`runs.${at}.note`)} />
+      <LabelledField label={say('bench.run.note')} {...bind(`runs.${at}.note`)} />
     </Fields>
   );
 }
 
 const symbolsOf = ({ mass, length }: CalibrationInput['units']): string =>
-  say('run.units', { mass: UNITS[mass].symbol, length: UNITS[length].symbol });
+  say('bench.run.units', { mass: UNITS[mass].symbol, length: UNITS[length].symbol });
 
 /** A run that the server did not take when it was sent: it stays in this browser. */
 function Refused({ id }: { id: string }) {
@@ -120,13 +120,13 @@ function Refused({ id }: { id: string }) {
   const { entry, refusal } = waiting;
   return (
     <Box role="alert" color="warn" fontWeight="semibold" marginTop="10px">
-      {say('run.refused', { why: refusal.words })}
+      {say('bench.run.refused', { why: refusal.words })}
       <Box display="flex" gap="10px" marginTop="6px">
         <Button minHeight="44px" onClick={() => void outbox.again(entry.id)}>
-          {say('run.sendAgain')}
+          {say('bench.run.sendAgain')}
         </Button>
         <Button minHeight="44px" onClick={() => void outbox.drop(entry.id)}>
-          {say('run.drop')}
+          {say('bench.run.drop')}
         </Button>
       </Box>
     </Box>
@@ -165,11 +165,11 @@ export const RunLine = memo(function RunLineOf({
       onClick={() => onOpen(isOpen ? null : run.id)}
     >
       <span data-cell="number">
-        <span data-sr>{say('run.word')} </span>
+        <span data-sr>{say('bench.run.word')} </span>
         {at + 1}
       </span>
       <b>
-        <span data-sr> {say('run.at')} </span>
+        <span data-sr> {say('bench.run.at')} </span>
         {run.setting || MISSING}
       </b>
       <span data-cell="out">{net ? `${net.number} ${net.unit}` : MISSING}</span>
@@ -178,9 +178,9 @@ export const RunLine = memo(function RunLineOf({
       </span>
       <span data-cell="against">
         {run.step !== ''
-          ? say('run.underWay')
+          ? say('bench.run.underWay')
           : isExcluded
-            ? say('run.excluded', { reason: run.excluded })
+            ? say('bench.run.excluded', { reason: run.excluded })
             : againstText(read, reading.targetSi)}
       </span>
       <ChevronDown size={18} aria-hidden />
@@ -202,19 +202,19 @@ export function OpenRun(props: Props) {
     <Box padding="10px 8px 16px">
       <Box fontSize="16px" marginBottom="10px">
         {METHODS[run.method].words}, {dayText(run.onDay)}
-        {run.container ? say('run.inContainer', { container: run.container }) : ''}
+        {run.container ? say('bench.run.inContainer', { container: run.container }) : ''}
         {!sameInput(units, calibration.units) && (
           <>
-            {say('run.otherUnits', { symbolsOf: symbolsOf(units) })}{' '}
+            {say('bench.run.otherUnits', { symbolsOf: symbolsOf(units) })}{' '}
             <Button size="sm" minHeight="44px" onClick={() => set(`runs.${at}.units`, calibration.units)}>
-              {say('run.takeUnits', { units: symbolsOf(calibration.units) })}
+              {say('bench.run.takeUnits', { units: symbolsOf(calibration.units) })}
             </Button>
           </>
         )}
       </Box>
       {isMade ? (
         <Button asChild minHeight="44px">
-          <Link to={path}>{say('run.goOn')}</Link>
+          <Link to={path}>{say('bench.run.goOn')}</Link>
         </Button>
       ) : (
         <RunFields {...props} />
@@ -222,16 +222,18 @@ export function OpenRun(props: Props) {
       <Refused id={run.row} />
       {isEmptyRun(run) && run.row === '' && !isMade && (
         <Button variant="ghost" minHeight="44px" marginLeft="-12px" onClick={() => removeAt('runs', at)}>
-          {say('run.deleteEmpty')}
+          {say('bench.run.deleteEmpty')}
         </Button>
       )}
       <Box marginTop="10px">
         <WorkingLine
           working={runLine(run, read, calibration, bench)}
-          names={{ rate: say('result.rate') }}
+          names={{ rate: say('bench.result.rate') }}
           size="plain"
         />
-        {atWork && <WorkingLine working={atWork} names={{ rate: say('run.rateAtWork') }} size="plain" />}
+        {atWork && (
+          <WorkingLine working={atWork} names={{ rate: say('bench.run.rateAtWork') }} size="plain" />
+        )}
       </Box>
       {[...runRemarks(run, read, reading, calibration), coarse]
         .filter((text) => text !== null)

@@ -124,7 +124,7 @@ function SettingChartOf({ input, on: { reading, bench, rig }, marks }: Props) {
   const ink = useInk();
   const { unit } = input.target;
   const picture = useMemo(() => settingPicture(reading, unit, bench.kind), [reading, unit, bench.kind]);
-  const control = rig?.control.name || say('chart.control');
+  const control = rig?.control.name || say('bench.chart.control');
   const options = useMemo(
     () => chartOptions({ marks, unit: UNITS[unit].symbol, ink, control, tops: [picture.target?.y ?? 0] }),
     [marks, unit, ink, control, picture],
@@ -133,8 +133,8 @@ function SettingChartOf({ input, on: { reading, bench, rig }, marks }: Props) {
     const because = reading.advice?.because;
     const keeps = because === 'settled' || because === 'usable';
     return {
-      target: say('chart.wanted', { amount: input.target.amount, tolerance: input.tolerance }),
-      next: say(keeps ? 'chart.keep' : 'chart.try', { mark: reading.advice?.mark.label ?? '' }),
+      target: say('bench.chart.wanted', { amount: input.target.amount, tolerance: input.tolerance }),
+      next: say(keeps ? 'bench.chart.keep' : 'bench.chart.try', { mark: reading.advice?.mark.label ?? '' }),
     };
   }, [reading, input.target.amount, input.tolerance]);
   const data = useMemo(() => dataOf({ picture, said, ink }), [picture, said, ink]);
@@ -142,10 +142,16 @@ function SettingChartOf({ input, on: { reading, bench, rig }, marks }: Props) {
   return (
     <Box marginTop="12px">
       <Box height={{ base: '280px', md: '320px' }}>
-        <Scatter role="img" aria-label={say('chart.label')} data={data} options={options} plugins={PLUGINS} />
+        <Scatter
+          role="img"
+          aria-label={say('bench.chart.label')}
+          data={data}
+          options={options}
+          plugins={PLUGINS}
+        />
       </Box>
       <Box fontSize="14px" color="ink.soft">
-        {say('chart.legend', {
+        {say('bench.chart.legend', {
           paces: picture.slower.length > 0 ? 'shown' : 'none',
         })}
       </Box>

@@ -22,10 +22,10 @@ interface Props extends Pick<DocFormProps<CalibrationInput>, 'input' | 'bind' | 
 
 /** How a chart stands, in a word; a sign besides, so that it is not told by colour alone. */
 export const FRESH_WORDS: Readonly<Record<Freshness, string>> = {
-  none: say('fresh.none'),
-  fresh: say('fresh.fresh'),
-  ageing: say('fresh.ageing'),
-  stale: say('fresh.stale'),
+  none: say('bench.fresh.none'),
+  fresh: say('bench.fresh.fresh'),
+  ageing: say('bench.fresh.ageing'),
+  stale: say('bench.fresh.stale'),
 };
 
 export const ageOf = (
@@ -42,7 +42,7 @@ function sinceText(input: CalibrationInput): string | null {
   const since = new Set(runsSince(input));
   const numbers = input.runs.flatMap(({ id }, at) => (since.has(id) ? [at + 1] : []));
   if (numbers.length === 0) return null;
-  return say('sign.since', { count: numbers.length, numbers: numbers.join(', ') });
+  return say('bench.sign.since', { count: numbers.length, numbers: numbers.join(', ') });
 }
 
 /** The setting that is kept, what it rests on, by whom and since when, and whether it still holds. */
@@ -56,12 +56,12 @@ export function SignOff({ input, on, bind, set }: Props) {
   if (!signOff) {
     if (!advice || advice.standing === 'open') return null;
     return (
-      <Section heading={say('sign.heading')}>
+      <Section heading={say('bench.sign.heading')}>
         <Box fontSize="16px" marginBottom="8px">
-          {say('sign.what', { product: input.product || say('sign.thisProduct') })}
+          {say('bench.sign.what', { product: input.product || say('bench.sign.thisProduct') })}
         </Box>
         <Button variant="solid" minHeight="52px" onClick={() => sign(advice.mark.label)}>
-          {say('sign.off', { mark: advice.mark.label })}
+          {say('bench.sign.off', { mark: advice.mark.label })}
         </Button>
       </Section>
     );
@@ -70,10 +70,10 @@ export function SignOff({ input, on, bind, set }: Props) {
   const since = sinceText(input);
   const moved = advice && advice.standing !== 'open' && advice.mark.label !== signOff.setting;
   return (
-    <Section heading={say('sign.done')}>
+    <Section heading={say('bench.sign.done')}>
       <Box fontSize="19px">
         {richly(
-          rich('sign.signedOn', {
+          rich('bench.sign.signedOn', {
             ...TAGS,
             setting: signOff.setting,
             day: dayText(signOff.onDay),
@@ -90,27 +90,27 @@ export function SignOff({ input, on, bind, set }: Props) {
         marginTop="8px"
         maxWidth="640px"
       >
-        <LabelledField label={say('sign.by')} {...bind('signOff.by')} />
+        <LabelledField label={say('bench.sign.by')} {...bind('signOff.by')} />
         <LabelledField
-          label={say('sign.state')}
-          placeholder={say('sign.stateHint')}
+          label={say('bench.sign.state')}
+          placeholder={say('bench.sign.stateHint')}
           {...bind('signOff.state')}
         />
       </Box>
       <Box display="flex" gap="10px" flexWrap="wrap" marginTop="10px">
         <Button minHeight="44px" onClick={() => set('signOff', null)}>
-          {say('sign.undo')}
+          {say('bench.sign.undo')}
         </Button>
         {advice && advice.standing !== 'open' && (moved || since || age.state !== 'fresh') && (
           <Button minHeight="44px" onClick={() => sign(advice.mark.label)}>
-            {say('sign.again', { mark: advice.mark.label })}
+            {say('bench.sign.again', { mark: advice.mark.label })}
           </Button>
         )}
       </Box>
       {since && <Box marginTop="6px">{since}</Box>}
       {moved && (
         <Box color="warn" fontWeight="semibold" marginTop="6px">
-          {say('sign.moved', { mark: advice.mark.label })}
+          {say('bench.sign.moved', { mark: advice.mark.label })}
         </Box>
       )}
     </Section>

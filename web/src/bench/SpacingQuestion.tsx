@@ -32,7 +32,7 @@ export function SpacingQuestion({ input, on, set }: Props) {
   return (
     <WarningBox marginBottom="12px">
       {richly(
-        rich('spacing.two', {
+        rich('bench.spacing.two', {
           ...TAGS,
           test: latest.input.name,
           accepted: accepted.text,
@@ -44,13 +44,13 @@ export function SpacingQuestion({ input, on, set }: Props) {
           minHeight={{ base: '56px', md: '44px' }}
           onClick={() => set('width', { text: accepted.text, unit: accepted.unit, by: 'chosen' })}
         >
-          {say('spacing.workOut', { accepted: accepted.text })}
+          {say('bench.spacing.workOut', { accepted: accepted.text })}
         </Button>
         <Button
           minHeight={{ base: '56px', md: '44px' }}
           onClick={() => set('confirmed', [...input.confirmed, id])}
         >
-          {say('spacing.keep', { own })}
+          {say('bench.spacing.keep', { own })}
         </Button>
       </WarningActs>
     </WarningBox>

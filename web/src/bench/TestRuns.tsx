@@ -68,24 +68,24 @@ interface Props extends DocFormProps<CalibrationInput> {
 export function TestRuns({ resting, ...props }: Props) {
   const { input, on, id: calibration } = props;
   const runs = useTypedRuns(props, on);
-  useCommands([{ id: 'add-run', label: say('runs.typeIn'), keys: 'Alt+R', run: runs.add }]);
+  useCommands([{ id: 'add-run', label: say('bench.runs.typeIn'), keys: 'Alt+R', run: runs.add }]);
   const { advice } = on.reading;
   const next = advice && !isEnded(advice.because) ? advice : null;
   const [showsAll, setShowsAll] = useState(false);
   const first = showsAll ? 0 : Math.max(0, input.runs.length - MAX_ROWS);
   return (
-    <Section heading={say('runs.heading')}>
+    <Section heading={say('bench.runs.heading')}>
       {input.runs.length > 0 && (
         <Box display="grid" gridTemplateColumns={RUN_COLUMNS} gap="10px" paddingX="8px" paddingBottom="6px" fontSize="14px" fontWeight="semibold" color="ink.soft" textAlign="right">
-          <Box textAlign="left">{say('runs.number')}</Box>
-          <Box>{say('run.setting')}</Box>
-          <Box hideBelow="md">{say('runs.delivered')}</Box>
-          <Box>{say('runs.rate', { unit: UNITS[input.target.unit].symbol })}</Box>
-          <Box textAlign="left">{say('runs.against', { target: input.target.amount || say('runs.theTarget') })}</Box>
+          <Box textAlign="left">{say('bench.runs.number')}</Box>
+          <Box>{say('bench.run.setting')}</Box>
+          <Box hideBelow="md">{say('bench.runs.delivered')}</Box>
+          <Box>{say('bench.runs.rate', { unit: UNITS[input.target.unit].symbol })}</Box>
+          <Box textAlign="left">{say('bench.runs.against', { target: input.target.amount || say('bench.runs.theTarget') })}</Box>
         </Box>
       )}
       {first > 0 && (
-        <Button variant="ghost" minHeight="44px" marginLeft="-12px" onClick={() => setShowsAll(true)}>{say('runs.earlier', { count: first })}</Button>
+        <Button variant="ghost" minHeight="44px" marginLeft="-12px" onClick={() => setShowsAll(true)}>{say('bench.runs.earlier', { count: first })}</Button>
       )}
       {input.runs.map((run, at) => at < first ? null : (
         <Box key={run.id} borderTopWidth="1px" borderColor="line">
@@ -100,13 +100,13 @@ export function TestRuns({ resting, ...props }: Props) {
         <Box display="grid" gridTemplateColumns={RUN_COLUMNS} gap="10px" padding="10px 8px" borderY="1px solid" borderColor="line" color="ink.soft" textAlign="right" fontSize="17px">
           <Box textAlign="left">{input.runs.filter((run) => !isEmptyRun(run)).length + 1}</Box>
           <b>{next.mark.label}</b>
-          <Box hideBelow="md">{say('runs.next')}</Box>
-          <Box>{next.expected === null ? '' : say('runs.expected', { rate: showRate(next.expected, 0, input.target.unit).number })}</Box>
-          <Box textAlign="left">{next.isGuess ? say('runs.guess') : say('runs.try')}</Box>
+          <Box hideBelow="md">{say('bench.runs.next')}</Box>
+          <Box>{next.expected === null ? '' : say('bench.runs.expected', { rate: showRate(next.expected, 0, input.target.unit).number })}</Box>
+          <Box textAlign="left">{next.isGuess ? say('bench.runs.guess') : say('bench.runs.try')}</Box>
         </Box>
       )}
       <Box display="flex" flexWrap="wrap" gap="8px" marginTop="12px" data-noprint>
-        <Select aria-label={say('runs.method')} value={runs.method} onChange={(event) => runs.setPicked(event.target.value as MethodId)}>
+        <Select aria-label={say('bench.runs.method')} value={runs.method} onChange={(event) => runs.setPicked(event.target.value as MethodId)}>
           {methodsFor(on.bench.kind).map((id) => (
             <option key={id} value={id}>
               {METHODS[id].words}
@@ -114,7 +114,7 @@ export function TestRuns({ resting, ...props }: Props) {
           ))}
         </Select>
         <Button minHeight={{ base: '56px', md: '44px' }} disabled={input.runs.length >= MAX_RUNS} onClick={runs.add}>
-          <Plus size={18} />{' '}{say('runs.typeIn')}</Button>
+          <Plus size={18} />{' '}{say('bench.runs.typeIn')}</Button>
       </Box>
     </Section>
   );

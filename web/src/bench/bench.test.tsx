@@ -81,35 +81,35 @@ describe('what a run came to', () => {
       calibration([strip('a', { setting: '8', readings: { in: '48.00', left: '46.40', length: '100' } })]),
       onNext,
     );
-    expect(text('What it came to')).toContain('1.78 lb / 1000 ft²');
+    expect(text('Result')).toContain('1.78 lb / 1000 ft²');
     expect(screen.getByRole('region', { name: 'Answer' }).textContent).toContain('it is a guess');
     await person.click(screen.getByRole('button', { name: 'Next test run at 11.5' }));
     expect(onNext).toHaveBeenCalled();
   });
   it('nothing: that bounds first flow, and the next mark lies half way up', () => {
     result(calibration([strip('a', { setting: '4.5', noFlow: true, readings: {} })]));
-    expect(text('What it came to')).toContain('Nothing came out: first flow lies above this mark.');
+    expect(text('Result')).toContain('Nothing came out: first flow lies above this mark.');
     expect(screen.getByRole('button', { name: 'Next test run at 12' })).toBeTruthy();
   });
   it('at another pace it does not count, until that pace is the one of work', async () => {
     const { person, input } = result(calibration([strip('a', timed('10'))]));
-    expect(text('What it came to')).toContain('it does not count');
+    expect(text('Result')).toContain('it does not count');
     await person.click(screen.getByRole('button', { name: 'Work at this pace: 100\' 0" in 10 s' }));
     expect(input().pace).toEqual({ course: '100\' 0"', unit: 'ft', time: '10' });
-    expect(text('What it came to')).not.toContain('it does not count');
+    expect(text('Result')).not.toContain('it does not count');
   });
   it('a little off the pace it is brought to that of work, and both stand in the line', () => {
     result(calibration([strip('a', timed('20.6'))]));
-    expect(text('What it came to')).toContain('at the pace of work');
-    expect(text('What it came to')).not.toContain('it does not count');
+    expect(text('Result')).toContain('at the pace of work');
+    expect(text('Result')).not.toContain('it does not count');
   });
   it('struck out with its reason, and let count again', async () => {
     const { person, input } = result(calibration([strip('a')]));
-    await person.click(screen.getByRole('button', { name: 'Exclude it' }));
+    await person.click(screen.getByRole('button', { name: 'Exclude this test run' }));
     await person.type(screen.getByLabelText(/because/i), 'tyre flat');
-    await person.click(screen.getByRole('button', { name: 'Exclude it' }));
+    await person.click(screen.getByRole('button', { name: 'Exclude this test run' }));
     expect(input().runs[0]!.excluded).toBe('tyre flat');
-    await person.click(screen.getByRole('button', { name: 'Count it again' }));
+    await person.click(screen.getByRole('button', { name: 'Include it again' }));
     expect(input().runs[0]!.excluded).toBe('');
   });
 });
@@ -162,7 +162,7 @@ describe('a run in the list that is not like the others', () => {
   it('typed in other units than those of the calibration it says so, and can be set right', async () => {
     const { person, input } = open(strip('a', { units: { mass: 'kg', length: 'm' } }));
     expect(screen.getByText(/its numbers without a unit are kg and m/)).toBeTruthy();
-    await person.click(screen.getByRole('button', { name: 'They are lb and ft' }));
+    await person.click(screen.getByRole('button', { name: 'Read them as lb and ft' }));
     expect(input().runs[0]!.units).toEqual({ mass: 'lb', length: 'ft' });
     expect(screen.queryByText(/without a unit/)).toBeNull();
   });
@@ -171,8 +171,8 @@ describe('a run in the list that is not like the others', () => {
     vi.mocked(callEvents).mockRejectedValue(new NotTaken('The day is none.'));
     await append('testRuns', row, { name: 'run', needs: [] }).outcome;
     const { person } = open(strip('a', { row: 'a' }));
-    expect(screen.getByRole('alert').textContent).toContain('On this device alone: The day is none.');
-    await person.click(screen.getByRole('button', { name: 'Drop it' }));
+    expect(screen.getByRole('alert').textContent).toContain('Saved on this device alone: The day is none.');
+    await person.click(screen.getByRole('button', { name: 'Delete it' }));
     await waitFor(() => expect(screen.queryByRole('alert')).toBeNull());
     await waitFor(() => expect(waitingHere()).toEqual([]));
   });
@@ -208,7 +208,7 @@ describe('signing off', () => {
       <SignOff {...formProps(input, set)} on={calibrationContext(input, SHELF)} />
     ));
     expect(screen.getByText('Test run 3 is new since then.')).toBeTruthy();
-    expect(screen.getByRole('button', { name: 'Sign off anew at 11' })).toBeTruthy();
+    expect(screen.getByRole('button', { name: 'Sign off again at 11' })).toBeTruthy();
   });
   it.each([
     ['one run', [strip('a')]],

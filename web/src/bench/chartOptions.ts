@@ -21,7 +21,7 @@ export function chartOptions({ marks, unit, ink, control, tops }: Asked): ChartO
     events: [],
     scales: {
       x: {
-        ...chartAxis(say('chart.axis', { control }), ink),
+        ...chartAxis(say('bench.chart.axis', { control }), ink),
         min: 0,
         max: marks.at(-1)?.opening ?? 10,
         grid: { display: false },

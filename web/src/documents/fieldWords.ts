@@ -4,16 +4,16 @@ import { say } from '@steady-scatter/words/common';
 
 /** Words of fields whose names do not read like them. */
 const WORDS: Readonly<Record<string, string>> = {
-  onDay: say('field.onDay'),
+  onDay: say('common.field.onDay'),
   worksheet: '',
   product: '',
-  need: say('field.need'),
-  coverage: say('field.coverage'),
-  carrier: say('field.carrier'),
-  areas: say('field.area'),
-  shownIn: say('field.shownIn'),
-  rig: say('field.machine'),
-  productId: say('field.product'),
+  need: say('common.field.need'),
+  coverage: say('common.field.coverage'),
+  carrier: say('common.field.carrier'),
+  areas: say('common.field.area'),
+  shownIn: say('common.field.shownIn'),
+  rig: say('common.field.machine'),
+  productId: say('common.field.product'),
 };
 
 /** "slowRelease" as a person reads it: "Slow release". */

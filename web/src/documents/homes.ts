@@ -3,13 +3,13 @@ import { say } from '@steady-scatter/words/common';
 
 /** Where the list of each kind stands, and what that place is called. */
 export const HOMES = {
-  jobs: { path: '/jobs', label: say('home.jobs') },
-  products: { path: '/shelf', label: say('home.shelf') },
-  sites: { path: '/sites', label: say('home.sites') },
-  rigs: { path: '/bench/rigs', label: say('home.machines') },
-  calibrations: { path: '/bench', label: say('home.bench') },
-  openRuns: { path: '/bench', label: say('home.bench') },
-  widthTests: { path: '/bench/width', label: say('home.widths') },
-  soilTests: { path: '/shelf/soil', label: say('home.soilTests') },
-  ruleSets: { path: '/shelf/rules', label: say('home.rules') },
+  jobs: { path: '/jobs', label: say('common.home.jobs') },
+  products: { path: '/shelf', label: say('common.home.shelf') },
+  sites: { path: '/sites', label: say('common.home.sites') },
+  rigs: { path: '/bench/rigs', label: say('common.home.machines') },
+  calibrations: { path: '/bench', label: say('common.home.bench') },
+  openRuns: { path: '/bench', label: say('common.home.bench') },
+  widthTests: { path: '/bench/width', label: say('common.home.widths') },
+  soilTests: { path: '/shelf/soil', label: say('common.home.soilTests') },
+  ruleSets: { path: '/shelf/rules', label: say('common.home.rules') },
 } as const satisfies Readonly<Record<KindName, { readonly path: string; readonly label: string }>>;

@@ -55,8 +55,8 @@ const SizeTerm = memo(function SizeTermOf({ index, position }: { index: number; 
   return (
     <TypedTerm
       name={`${area}.size`}
-      label={say('area.measured', { position })}
-      placeholder={say('area.sizeHint')}
+      label={say('sheet.area.measured', { position })}
+      placeholder={say('sheet.area.sizeHint')}
       origin={isSides || from ? 'measured' : 'typed'}
       onTyped={() => {
         // A size that was typed over is no longer that of the site.
@@ -64,7 +64,7 @@ const SizeTerm = memo(function SizeTermOf({ index, position }: { index: number; 
       }}
       unit={
         <UnitPicker<AreaUnit>
-          label={say('area.unitOf', { position })}
+          label={say('sheet.area.unitOf', { position })}
           current={reading?.unit ?? unit}
           shown={needsUnit(size) ? symbolOf(isSides ? lengthUnitFor(unit) : unit) : ''}
           options={AREA_CHOICES.map((id) => ({
@@ -89,8 +89,8 @@ const NameField = memo(function NameFieldOf({ index }: { index: number }) {
   return (
     <NameInput
       {...form.register(`worksheet.areas.${index}.name`)}
-      aria-label={say('area.nameOf', { number: index + 1 })}
-      placeholder={say('area.nameHint')}
+      aria-label={say('sheet.area.nameOf', { number: index + 1 })}
+      placeholder={say('sheet.area.nameHint')}
       maxLength={120}
       autoComplete="off"
       data-flow
@@ -107,7 +107,7 @@ interface RemoveProps {
 const RemoveArea = memo(function RemoveAreaOf({ index, position, onRemove }: RemoveProps) {
   return (
     <IconButton
-      aria-label={say('area.remove', { position })}
+      aria-label={say('sheet.area.remove', { position })}
       variant="ghost"
       size="sm"
       color="ink.soft"
@@ -152,10 +152,14 @@ export function AreaRow({ index, onRemove, showIn }: Props) {
   const { name, size, from } = useWatch({ control: form.control, name: `worksheet.areas.${index}` });
   const { answer, errorAt } = useSheet();
   const line = answer.lines.areas[index];
-  const position = name.trim() || say('area.number', { number: index + 1 });
+  const position = name.trim() || say('sheet.area.number', { number: index + 1 });
   const result = (role: string, label: string, show: ShowIn) =>
     line && (
-      <ResultTerm term={termOf(line, role)} label={say('area.valueOf', { label, position })} showIn={show} />
+      <ResultTerm
+        term={termOf(line, role)}
+        label={say('sheet.area.valueOf', { label, position })}
+        showIn={show}
+      />
     );
   return (
     <Row role="row">
@@ -167,10 +171,10 @@ export function AreaRow({ index, onRemove, showIn }: Props) {
           <SizeTerm index={index} position={position} />
         </div>
         <div role="cell" data-cell="size">
-          {result('area.size', say('area.size'), showIn.area)}
+          {result('area.size', say('sheet.area.size'), showIn.area)}
         </div>
         <div role="cell" data-cell="amount">
-          {result('area.amount', say('area.amount'), showIn.amount)}
+          {result('area.amount', say('sheet.area.amount'), showIn.amount)}
         </div>
         <div role="cell" data-cell="remove" data-noprint>
           <RemoveArea index={index} position={position} onRemove={onRemove} />

@@ -67,7 +67,7 @@ function useAreas() {
       remove(index);
       focusAfterRemoval(index);
       if (gone.name === '' && gone.size === '') return;
-      notices.undoable(say('area.removed', { name: gone.name || say('area.anArea') }), () =>
+      notices.undoable(say('sheet.area.removed', { name: gone.name || say('sheet.area.anArea') }), () =>
         insert(index, gone),
       );
     },
@@ -82,10 +82,10 @@ export const GroundSection = memo(function Ground({ onEnter }: { onEnter(): void
   const showIn = { area: useShowIn('area'), amount: useShowIn('amount') };
   const removeArea = useStable(remove);
   const full = fields.length >= MAX_AREAS;
-  useCommands([{ id: 'add-area', label: say('area.add'), keys: 'Alt+A', run: () => !full && add() }]);
+  useCommands([{ id: 'add-area', label: say('sheet.area.add'), keys: 'Alt+A', run: () => !full && add() }]);
   return (
-    <Section id="ground" heading={say('ground.heading')} onEnter={onEnter}>
-      <Box role="table" aria-label={say('ground.areas')}>
+    <Section id="ground" heading={say('sheet.ground.heading')} onEnter={onEnter}>
+      <Box role="table" aria-label={say('sheet.ground.areas')}>
         <Box
           role="row"
           display={{ base: 'none', md: 'grid', _print: 'grid' }}
@@ -98,10 +98,10 @@ export const GroundSection = memo(function Ground({ onEnter }: { onEnter(): void
           borderBottomWidth="1px"
           borderColor="line"
         >
-          <Heading>{say('ground.area')}</Heading>
-          <Heading>{say('ground.measuredAs')}</Heading>
-          <Heading end>{say('ground.size')}</Heading>
-          <Heading end>{say('ground.weighOut')}</Heading>
+          <Heading>{say('sheet.ground.area')}</Heading>
+          <Heading>{say('sheet.ground.measuredAs')}</Heading>
+          <Heading end>{say('sheet.ground.size')}</Heading>
+          <Heading end>{say('sheet.ground.weighOut')}</Heading>
         </Box>
         {fields.map((area, index) => (
           <AreaRow key={area.id} index={index} onRemove={removeArea} showIn={showIn} />
@@ -132,7 +132,7 @@ export const GroundSection = memo(function Ground({ onEnter }: { onEnter(): void
             onClick={add}
             disabled={full}
           >
-            <Plus size={18} /> {say('area.add')}
+            <Plus size={18} /> {say('sheet.area.add')}
           </Button>
           <PanelButton
             disabled={full}
@@ -144,9 +144,9 @@ export const GroundSection = memo(function Ground({ onEnter }: { onEnter(): void
             paddingX="10px"
             renderPanel={(place) => <SiteChoices place={place} chosen={areas} onChoose={take} />}
           >
-            <LandPlot size={18} aria-hidden /> {say('ground.fromSite')}
+            <LandPlot size={18} aria-hidden /> {say('sheet.ground.fromSite')}
           </PanelButton>
-          {full && <Box fontSize="14px">{say('ground.full', { max: MAX_AREAS })}</Box>}
+          {full && <Box fontSize="14px">{say('sheet.ground.full', { max: MAX_AREAS })}</Box>}
         </Box>
         <Box
           textAlign="right"

@@ -44,7 +44,7 @@ function choicesOf({ id: site, input }: Doc<SiteInput>): Choosable[] {
     const from = { site, area: id };
     const area = {
       id: newId(),
-      name: name || say('area.number', { number: at + 1 }),
+      name: name || say('sheet.area.number', { number: at + 1 }),
       size,
       unit: shownIn,
       from,
@@ -70,17 +70,17 @@ export default function SiteChoices({ place, chosen, onChoose }: Props) {
   const room = MAX_AREAS - chosen.length;
   const choose = (areas: readonly Choosable[]) => onChoose(areas.slice(0, room).map(({ area }) => area));
   return (
-    <SmallPanel place={place} label={say('site.choices')} width="360px">
+    <SmallPanel place={place} label={say('sheet.site.choices')} width="360px">
       {error && sites.length === 0 && <Box>{explain(error)}</Box>}
       {(value !== '' || more > 0) && (
         <Box marginBottom="8px">
-          <SearchField label={say('site.search')} value={value} onChange={onChange} />
+          <SearchField label={say('sheet.site.search')} value={value} onChange={onChange} />
         </Box>
       )}
       {hasCome && value === '' && found.length === 0 && (
         <Box>
-          {say('site.none')} <Link to="/sites/new">{say('site.measure')}</Link>
-          {say('site.noneThen')}
+          {say('sheet.site.none')} <Link to="/sites/new">{say('sheet.site.measure')}</Link>
+          {say('sheet.site.noneThen')}
         </Box>
       )}
       {sites.map((site) => {
@@ -94,7 +94,7 @@ export default function SiteChoices({ place, chosen, onChoose }: Props) {
               </Box>
               {left.length > 1 && (
                 <Button size="xs" minHeight="36px" onClick={() => choose(left)}>
-                  {say('site.all', { count: left.length })}
+                  {say('sheet.site.all', { count: left.length })}
                 </Button>
               )}
             </Box>
@@ -107,12 +107,12 @@ export default function SiteChoices({ place, chosen, onChoose }: Props) {
               >
                 <chakra.span flex={1} overflowWrap="anywhere">
                   {area.name}
-                  {!isTreated && say('site.notTreated')}
+                  {!isTreated && say('sheet.site.notTreated')}
                 </chakra.span>
                 <chakra.span whiteSpace="nowrap" fontVariantNumeric="tabular-nums">
                   {area.size}
                 </chakra.span>
-                {isChosen(area) && <Check size={18} aria-label={say('site.onSheet')} />}
+                {isChosen(area) && <Check size={18} aria-label={say('sheet.site.onSheet')} />}
               </Choice>
             ))}
           </Box>
@@ -120,7 +120,7 @@ export default function SiteChoices({ place, chosen, onChoose }: Props) {
       })}
       {more > 0 && (
         <Box fontSize="14px" color="ink.soft" padding="6px 10px">
-          {say('site.more', { more })}
+          {say('sheet.site.more', { more })}
         </Box>
       )}
     </SmallPanel>

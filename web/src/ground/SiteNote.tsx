@@ -29,7 +29,7 @@ export default function SiteNote({ index, from }: { index: number; from: AreaOri
       : measuredSize(treatableM2, measured.bandM2, area.shownIn);
   const take = (text: string) => {
     form.setValue(`worksheet.areas.${index}.size`, text, { shouldDirty: true });
-    notices.undoable(say('site.updated', { name: area.name }), () =>
+    notices.undoable(say('sheet.site.updated', { name: area.name }), () =>
       form.setValue(`worksheet.areas.${index}.size`, size, { shouldDirty: true }),
     );
   };
@@ -44,15 +44,15 @@ export default function SiteNote({ index, from }: { index: number; from: AreaOri
       alignItems="center"
     >
       <span>
-        {say('site.from')} <Link to={`/sites/${site.id}`}>{site.input.name}</Link>
+        {say('sheet.site.from')} <Link to={`/sites/${site.id}`}>{site.input.name}</Link>
       </span>
       {now !== null && (
         <>
           <Box color="warn" fontWeight="semibold">
-            {say('site.measuredSince', { now })}
+            {say('sheet.site.measuredSince', { now })}
           </Box>
           <Button size="xs" minHeight="36px" onClick={() => take(now)}>
-            {say('site.update')}
+            {say('sheet.site.update')}
           </Button>
         </>
       )}

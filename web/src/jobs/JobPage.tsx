@@ -11,6 +11,11 @@ export default function JobPage() {
   const { data, error, refetch } = useDoc(JOBS, id);
   if (data) return <SheetPage key={data.id} job={data} />;
   return (
-    <OpeningMessage one={say('job.one')} home={JOBS.home} error={error} onAgain={() => void refetch()} />
+    <OpeningMessage
+      one={say('sheet.job.one')}
+      home={JOBS.home}
+      error={error}
+      onAgain={() => void refetch()}
+    />
   );
 }

@@ -30,17 +30,28 @@ const groundText = ({ areas, totalM2, areaUnit }: JobLine, { area: preferred }: 
   `${areas} ${areas === 1 ? 'area' : 'areas'}, ${shown(totalM2, preferred ?? (areaUnit as AreaUnit))}`;
 
 const columnsIn = (units: Units): ListColumn<JobLine>[] => [
-  { header: say('jobs.day'), by: 'onDay', wide: true, oneLine: true, cell: ({ onDay }) => dayText(onDay) },
-  { header: say('jobs.need'), wide: true, cell: ({ need }) => need || MISSING },
-  { header: say('jobs.product'), by: 'product', wide: true, cell: ({ product }) => product || MISSING },
   {
-    header: say('jobs.ground'),
+    header: say('sheet.jobs.day'),
+    by: 'onDay',
+    wide: true,
+    oneLine: true,
+    cell: ({ onDay }) => dayText(onDay),
+  },
+  { header: say('sheet.jobs.need'), wide: true, cell: ({ need }) => need || MISSING },
+  { header: say('sheet.jobs.product'), by: 'product', wide: true, cell: ({ product }) => product || MISSING },
+  {
+    header: say('sheet.jobs.ground'),
     by: 'totalM2',
     wide: true,
     end: true,
     cell: (line) => groundText(line, units),
   },
-  { header: say('ground.weighOut'), by: 'amountSi', end: true, cell: (line) => amountText(line, units) },
+  {
+    header: say('sheet.ground.weighOut'),
+    by: 'amountSi',
+    end: true,
+    cell: (line) => amountText(line, units),
+  },
 ];
 
 /** Which jobs break a rule, by the rules and the soil tests of today. */
@@ -50,16 +61,18 @@ function BrokenMarks({ lines, children }: MarksProps<JobLine>) {
     const count = broken.get(id) ?? 0;
     if (count === 0) return null;
     return (
-      <span data-mark>▲ {count === 1 ? say('rules.oneBroken') : say('rules.manyBroken', { count })}</span>
+      <span data-mark>
+        ▲ {count === 1 ? say('sheet.rules.oneBroken') : say('sheet.rules.manyBroken', { count })}
+      </span>
     );
   });
 }
 
 const EMPTY = (
   <>
-    <b>{say('jobs.none')}</b>
+    <b>{say('sheet.jobs.none')}</b>
     <br />
-    {say('jobs.teach')}
+    {say('sheet.jobs.teach')}
   </>
 );
 
@@ -70,11 +83,11 @@ export default function JobsPage() {
   return (
     <DocList
       kind={JOBS}
-      heading={say('jobs.heading')}
+      heading={say('sheet.jobs.heading')}
       tabs={null}
       nameHeader="Job"
       newPath="/"
-      newLabel={say('jobs.new')}
+      newLabel={say('sheet.jobs.new')}
       columns={columns}
       detail={({ onDay, product }) => [dayText(onDay), product].filter(Boolean).join(', ')}
       Marks={BrokenMarks}

@@ -51,24 +51,24 @@ type Props = {
 export function SheetHeading({ isSample, status, isOvertaken, otherTab, wrong, refusal }: Props) {
   const { register } = useSheetForm();
   const words = [
-    isOvertaken ? say('job.overtaken') : STATUS_WORDS[status],
-    otherTab ? say('job.otherTab') : null,
+    isOvertaken ? say('sheet.job.overtaken') : STATUS_WORDS[status],
+    otherTab ? say('sheet.job.otherTab') : null,
   ]
     .filter(Boolean)
     .join('; ');
   return (
     <>
-      <chakra.h1 srOnly>{say('job.worksheet')}</chakra.h1>
+      <chakra.h1 srOnly>{say('sheet.job.worksheet')}</chakra.h1>
       <Title
         {...register('name')}
-        aria-label={say('job.name')}
-        placeholder={say('job.nameHint')}
+        aria-label={say('sheet.job.name')}
+        placeholder={say('sheet.job.nameHint')}
         maxLength={120}
         autoComplete="off"
         aria-invalid={wrong !== undefined}
         aria-describedby={wrong && 'error-name'}
       />
-      <Day {...register('onDay')} type="date" aria-label={say('job.day')} />
+      <Day {...register('onDay')} type="date" aria-label={say('sheet.job.day')} />
       {isSample && <SampleBadge />}
       {words && (
         <chakra.span fontSize="15px" color="ink.soft" data-noprint>
@@ -80,7 +80,7 @@ export function SheetHeading({ isSample, status, isOvertaken, otherTab, wrong, r
           ▲ {refusal.words}
           {refusal.onDecide && (
             <Button size="sm" minHeight="44px" marginLeft="10px" onClick={refusal.onDecide}>
-              {say('common.compare')}
+              {say('sheet.common.compare')}
             </Button>
           )}
         </chakra.span>

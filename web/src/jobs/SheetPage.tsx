@@ -43,7 +43,7 @@ function useDuplicate(form: UseFormReturn<SheetForm>) {
     const [id, copy] = [newId(), copyOf(form.getValues())];
     try {
       await saveNew(JOBS, id, copy);
-      notices.tell(say('job.copied', { name: copy.name }));
+      notices.tell(say('sheet.job.copied', { name: copy.name }));
       await navigate(`/jobs/${id}`);
     } catch (error) {
       notices.tell(explain(error));
@@ -71,10 +71,19 @@ export function SheetPage({ job }: { job: Doc<JobInput> | null }) {
   const canDiscard = differs || status === 'refused';
   const { discard } = commands;
   useCommands([
-    { id: 'keep', label: job ? say('job.saveChanges') : say('job.save'), keys: 'Ctrl+S', run: save },
-    ...(job ? [{ id: 'duplicate', label: say('job.duplicateCommand'), run: () => void duplicate() }] : []),
-    ...(job ? [{ id: 'delete', label: say('job.deleteCommand'), run: () => void commands.remove(job) }] : []),
-    ...(canDiscard ? [{ id: 'drop', label: say('common.discardChanges'), run: discard }] : []),
+    {
+      id: 'keep',
+      label: job ? say('sheet.job.saveChanges') : say('sheet.job.save'),
+      keys: 'Ctrl+S',
+      run: save,
+    },
+    ...(job
+      ? [{ id: 'duplicate', label: say('sheet.job.duplicateCommand'), run: () => void duplicate() }]
+      : []),
+    ...(job
+      ? [{ id: 'delete', label: say('sheet.job.deleteCommand'), run: () => void commands.remove(job) }]
+      : []),
+    ...(canDiscard ? [{ id: 'drop', label: say('sheet.common.discardChanges'), run: discard }] : []),
   ]);
 
   return (
@@ -93,24 +102,28 @@ export function SheetPage({ job }: { job: Doc<JobInput> | null }) {
         acts={
           <>
             {job && (
-              <CommandButton icon={CopyPlus} label={say('job.duplicate')} onClick={() => void duplicate()} />
+              <CommandButton
+                icon={CopyPlus}
+                label={say('sheet.job.duplicate')}
+                onClick={() => void duplicate()}
+              />
             )}
             {job && (
               <CommandButton
                 icon={Trash2}
-                label={say('common.delete')}
+                label={say('sheet.common.delete')}
                 onClick={() => void commands.remove(job)}
               />
             )}
             {canDiscard && (
               <CommandButton
                 icon={RotateCcw}
-                label={job ? say('common.discardChanges') : say('job.clear')}
+                label={job ? say('sheet.common.discardChanges') : say('sheet.job.clear')}
                 onClick={discard}
               />
             )}
             <Button variant={isSaved ? 'outline' : 'solid'} loading={commands.isPending} onClick={save}>
-              {SAVED_WORDS[status] ?? (job ? say('job.saveChanges') : say('job.save'))}
+              {SAVED_WORDS[status] ?? (job ? say('sheet.job.saveChanges') : say('sheet.job.save'))}
             </Button>
           </>
         }

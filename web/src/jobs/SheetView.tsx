@@ -41,34 +41,34 @@ function useStops(broken: number): Stop[] {
   return [
     {
       id: 'need',
-      label: say('stop.need'),
-      holds: rate === MISSING ? say('stop.needLacks') : rate,
+      label: say('sheet.stop.need'),
+      holds: rate === MISSING ? say('sheet.stop.needLacks') : rate,
       lacks: rate === MISSING,
     },
     {
       id: 'ground',
-      label: say('stop.ground'),
+      label: say('sheet.stop.ground'),
       holds:
         sized === 0
-          ? say('stop.groundLacks')
+          ? say('sheet.stop.groundLacks')
           : `${sized} ${sized === 1 ? 'area' : 'areas'}, ${roleText(lines.total, 'total.area')}`,
       lacks: sized === 0,
     },
     {
       id: 'rig',
-      label: say('stop.machine'),
+      label: say('sheet.stop.machine'),
       holds:
         spread.calibration === ''
-          ? say('stop.machineLacks')
+          ? say('sheet.stop.machineLacks')
           : spread.width.text
-            ? say('stop.passes', { width: textWithUnit(spread.width.text, spread.width.unit) })
-            : say('stop.passesByChart'),
+            ? say('sheet.stop.passes', { width: textWithUnit(spread.width.text, spread.width.unit) })
+            : say('sheet.stop.passesByChart'),
       lacks: spread.calibration === '',
     },
     {
       id: 'load',
-      label: say('stop.load'),
-      holds: numbers.amountSi === null ? say('stop.loadLacks') : broken > 0 ? say('stop.ruleBroken') : roleText(lines.total, 'total.amount'), // prettier-ignore
+      label: say('sheet.stop.load'),
+      holds: numbers.amountSi === null ? say('sheet.stop.loadLacks') : broken > 0 ? say('sheet.stop.ruleBroken') : roleText(lines.total, 'total.amount'), // prettier-ignore
       lacks: numbers.amountSi === null || broken > 0,
     },
   ];
@@ -82,7 +82,7 @@ function useSheetActs() {
     async copy() {
       const name = form.getValues('name').trim();
       const copied = await copyText([name, worksheetText(answer)].filter(Boolean).join('\n'));
-      notices.tell(copied ? say('working.copied') : say('working.notCopied'));
+      notices.tell(copied ? say('sheet.working.copied') : say('sheet.working.notCopied'));
     },
     print: () => window.print(),
   };
@@ -96,7 +96,7 @@ const Legend = memo(() => (
         {ORIGINS[origin]}
       </chakra.span>
     ))}
-    <span>{say('working.legend')}</span>
+    <span>{say('sheet.working.legend')}</span>
   </Box>
 ));
 
@@ -109,11 +109,11 @@ export function SheetView({ heading, acts }: { heading: ReactNode; acts: ReactNo
   const stops = useStops(broken);
   const { copy, print } = useSheetActs();
   useCommands([
-    { id: 'copy', label: say('working.copy'), keys: 'c', run: () => void copy() },
-    { id: 'print', label: say('working.print'), keys: 'p', run: print },
+    { id: 'copy', label: say('sheet.working.copy'), keys: 'c', run: () => void copy() },
+    { id: 'print', label: say('sheet.working.print'), keys: 'p', run: print },
     ...stops.map(({ id, label }, at) => ({
       id: `stop.${id}`,
-      label: say('stop.go', { label }),
+      label: say('sheet.stop.go', { label }),
       keys: `Alt+${at + 1}`,
       run: () => goToStop(id),
     })),
@@ -121,12 +121,14 @@ export function SheetView({ heading, acts }: { heading: ReactNode; acts: ReactNo
   const { name, grade } = useWatch({ control: useSheetForm().control, name: 'worksheet.product' });
   return (
     <Box onKeyDown={goOnWithEnter}>
-      <title>{name || grade ? say('common.pageTitle', { name: name || grade }) : 'Steady Scatter'}</title>
+      <title>
+        {name || grade ? say('sheet.common.pageTitle', { name: name || grade }) : 'Steady Scatter'}
+      </title>
       <TopBar
         acts={
           <>
-            <CommandButton icon={Copy} label={say('working.copyShort')} onClick={copy} />
-            <CommandButton icon={Printer} label={say('working.printShort')} onClick={print} />
+            <CommandButton icon={Copy} label={say('sheet.working.copyShort')} onClick={copy} />
+            <CommandButton icon={Printer} label={say('sheet.working.printShort')} onClick={print} />
             {acts}
           </>
         }

@@ -15,6 +15,7 @@ import {
 } from '@steady-scatter/core/testing';
 import { useEffect, useMemo } from 'react';
 import { v7 as newId } from 'uuid';
+import { say } from '@steady-scatter/words/shelf';
 import { queries } from '../api/queries.ts';
 import { documentKind, type Asked, type DocumentKind } from '../documents/documentKind.ts';
 import { allDocs, docActs, keysOf, useDocs, useStored, useWhere, type Doc } from '../documents/docs.ts';
@@ -109,7 +110,7 @@ export function appendRun(
     schemaVersion: EVENTS.testRuns.schemaVersion,
     input: testRunOf(run, on),
   };
-  const name = `${on.name}, test run${run.setting ? ` at ${run.setting}` : ''}`;
+  const name = say('shelf.testRun.of', { machine: on.name, setting: run.setting || 'none' });
   return { row: row.id, ...append('testRuns', row, { name, needs: [aboutAim(calibration)] }) };
 }
 

@@ -39,7 +39,7 @@ it('another product leads to its own test, with what is known of it', () => {
   const plainTest = new URL(screen.getByRole('link', { name: /^Test Pond feed/ }).getAttribute('href')!, 'http://x');
   expect(plainTest.searchParams.get('rate')).toBe('1.50 lb / 1000 ft²');
   expect(plainTest.searchParams.has('shape')).toBe(false);
-  const withShape = screen.getByRole('link', { name: 'Test it with this chart’s shape as first guess' });
+  const withShape = screen.getByRole('link', { name: 'Test it, with this chart’s shape as first guess' });
   expect(withShape.getAttribute('href')).toContain('shape=0197a200-5a1e-7301-9c3e-3a5b0003e001');
 }); // prettier-ignore
 
@@ -65,7 +65,7 @@ it('a spacing that is not the chart’s is one act from either way out', async (
   expect(machine()).toContain('Two spacings');
   await person.click(screen.getByRole('button', { name: 'Work the chart out for 4.5 ft' }));
   expect(worksheet().spread.recomputed).toBe(true);
-  await person.click(screen.getByRole('button', { name: 'Not any more' }));
+  await person.click(screen.getByRole('button', { name: 'Undo' }));
   await person.click(screen.getByRole('button', { name: 'Pass 9 ft apart' }));
   expect(worksheet().spread).toMatchObject({ width: { text: '9 ft' }, recomputed: false });
 });

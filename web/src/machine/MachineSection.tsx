@@ -57,9 +57,9 @@ function Setting({
   const { answer } = useSheet();
   const { rateSi, times: over } = answer.numbers.once;
   const set = (more: Partial<SpreadInput>) => form.setValue('worksheet.spread', { ...spread, ...more }, { shouldDirty: true }); // prettier-ignore
-  if (rateSi === null) return <Box fontSize="16px">{say('machine.lacksRate')}</Box>;
+  if (rateSi === null) return <Box fontSize="16px">{say('sheet.machine.lacksRate')}</Box>;
   const plan = spreadPlan(on.reading, rateSi, answer.reading.passedM, spread.recomputed, input.isCeiling);
-  if (!plan) return <Box fontSize="16px">{say('machine.lacksRates')}</Box>;
+  if (!plan) return <Box fontSize="16px">{say('sheet.machine.lacksRates')}</Box>;
   const { found, workedM, passedM, times } = plan;
   const { unit } = spread.width;
   const [worked, passed] = [lengthOf(workedM, unit), lengthOf(passedM, unit)];
@@ -71,10 +71,10 @@ function Setting({
           {answer.lines.once.label}: {termText(termOf(answer.lines.once, 'once.rate'))}
         </Box>
       )}
-      <Box>{richly(rich('machine.set', { ...TAGS, control: on.rig?.control.name || say('machine.control'), mark: found.line.mark.label, rate: markText(found, input.target.unit) }))}{input.second && say('machine.second', { name: on.rig?.second.name ?? '', second: input.second })}.
+      <Box>{richly(rich('sheet.machine.set', { ...TAGS, control: on.rig?.control.name || say('sheet.machine.control'), mark: found.line.mark.label, rate: markText(found, input.target.unit) }))}{input.second && say('sheet.machine.second', { name: on.rig?.second.name ?? '', second: input.second })}.
       </Box>
       {found.beyond && (
-        <Box color="warn" fontWeight="semibold">{say('machine.beyond', { side: found.beyond })}</Box>
+        <Box color="warn" fontWeight="semibold">{say('sheet.machine.beyond', { side: found.beyond })}</Box>
       )}
       {(age.state === 'stale' || age.state === 'ageing') && (
         <Box color={age.state === 'stale' ? 'warn' : 'ink'} fontWeight={age.state === 'stale' ? 'semibold' : 'normal'}>
@@ -83,14 +83,14 @@ function Setting({
       )}
       {times !== null && rigKind(on.bench.kind).width === 'pass spacing' && (
         <WarningBox marginTop="10px" data-noprint>
-          {richly(rich('machine.twoSpacings', { ...TAGS, text: mismatchText({ times }, worked, passed) }))}<WarningActs>
-            <Button minHeight="44px" onClick={() => set({ width: { text: worked, unit }, recomputed: false })}>{say('machine.passAt', { worked })}</Button>
-            <Button minHeight="44px" onClick={() => set({ recomputed: true })}>{say('machine.workOutAt', { passed })}</Button>
+          {richly(rich('sheet.machine.twoSpacings', { ...TAGS, text: mismatchText({ times }, worked, passed) }))}<WarningActs>
+            <Button minHeight="44px" onClick={() => set({ width: { text: worked, unit }, recomputed: false })}>{say('sheet.machine.passAt', { worked })}</Button>
+            <Button minHeight="44px" onClick={() => set({ recomputed: true })}>{say('sheet.machine.workOutAt', { passed })}</Button>
           </WarningActs>
         </WarningBox>
       )}
       {spread.recomputed && (
-        <Box fontSize="16px">{say('machine.workedOutFor', { worked, passed })}{' '}<Button variant="ghost" minHeight="36px" paddingX="8px" onClick={() => set({ recomputed: false })}>{say('machine.notAnyMore')}</Button>
+        <Box fontSize="16px">{say('sheet.machine.workedOutFor', { worked, passed })}{' '}<Button variant="ghost" minHeight="36px" paddingX="8px" onClick={() => set({ recomputed: false })}>{say('sheet.machine.notAnyMore')}</Button>
         </Box>
       )}
     </Box>
@@ -106,18 +106,18 @@ function OtherProduct({ match, id, input, spread }: { match: ChartMatch; id: str
   const withShape = new URLSearchParams([...asked, ['shape', id]]);
   return (
     <WarningBox marginTop="10px" fontSize="17px">
-      {richly(rich('machine.otherProduct', { ...TAGS, chart: match.chart, sheet: match.sheet }))}<WarningActs data-noprint>
+      {richly(rich('sheet.machine.otherProduct', { ...TAGS, chart: match.chart, sheet: match.sheet }))}<WarningActs data-noprint>
         <Button asChild minHeight="44px">
-          <Link to={`/bench/new?${asked}`}>{say('machine.test', { sheet: match.sheet })}</Link>
+          <Link to={`/bench/new?${asked}`}>{say('sheet.machine.test', { sheet: match.sheet })}</Link>
         </Button>
         <Button asChild minHeight="44px" variant="outline">
-          <Link to={`/bench/new?${withShape}`}>{say('machine.testByShape')}</Link>
+          <Link to={`/bench/new?${withShape}`}>{say('sheet.machine.testByShape')}</Link>
         </Button>
         <Button
           minHeight="44px"
           variant="outline"
           onClick={() => form.setValue('worksheet.spread', { ...spread, sameProduct: sameProductKey(match) }, { shouldDirty: true })}
-        >{say('machine.sameProduct')}</Button>
+        >{say('sheet.machine.sameProduct')}</Button>
       </WarningActs>
     </WarningBox>
   );
@@ -131,19 +131,19 @@ function MatchNote({ match, spread }: { match: ChartMatch; spread: SpreadInput }
     <>
       {match.is === 'said-same' && (
         <Box fontSize="16px">
-          {say('machine.twoNames', { sheet: match.sheet, chart: match.chart })}{' '}<Button
+          {say('sheet.machine.twoNames', { sheet: match.sheet, chart: match.chart })}{' '}<Button
             variant="ghost"
             minHeight="36px"
             paddingX="8px"
             data-noprint
             onClick={() => form.setValue('worksheet.spread', { ...spread, sameProduct: '' }, { shouldDirty: true })}
-          >{say('machine.notSame')}</Button>
+          >{say('sheet.machine.notSame')}</Button>
         </Box>
       )}
-      {match.is === 'same-grade' && <Box fontSize="16px">{say('machine.byGrade', { chart: match.chart })}</Box>}
+      {match.is === 'same-grade' && <Box fontSize="16px">{say('sheet.machine.byGrade', { chart: match.chart })}</Box>}
       {match.differs.length > 0 && (
         <Box color={isOtherGrain ? 'warn' : 'ink'} fontWeight={isOtherGrain ? 'semibold' : 'normal'}>
-          {isOtherGrain ? say('machine.otherGrain') : say('machine.otherLot')}
+          {isOtherGrain ? say('sheet.machine.otherGrain') : say('sheet.machine.otherLot')}
         </Box>
       )}
     </>
@@ -179,35 +179,35 @@ export default memo(function MachineSection({ onEnter }: { onEnter(): void }) {
     else void fetchDoc(AIMS, id).then(({ input }) => put(id, input), (failed: unknown) => notices.tell(explain(failed))); // prettier-ignore
   };
   return (
-    <Section id="rig" heading={say('machine.heading')} onEnter={onEnter} noPrint={!chosen}>
+    <Section id="rig" heading={say('sheet.machine.heading')} onEnter={onEnter} noPrint={!chosen}>
       <Box display="flex" flexWrap="wrap" gap="8px 14px" alignItems="center" fontSize="17px">
         <Select
-          aria-label={say('machine.chart')}
+          aria-label={say('sheet.machine.chart')}
           value={chosen ? spread.calibration : ''}
           minHeight="44px"
           onChange={(event) => choose(event.target.value)}
           data-noprint
         >
-          <option value="">{say('machine.none')}</option>
+          <option value="">{say('sheet.machine.none')}</option>
           {lines.map(({ id, name, setting }) => (
             <option key={id} value={id}>
               {name}
-              {setting ? say('machine.at', { setting }) : say('machine.notSigned')}
+              {setting ? say('sheet.machine.at', { setting }) : say('sheet.machine.notSigned')}
             </option>
           ))}
         </Select>
         {chosen && (
           <TypedTerm
             name="worksheet.spread.width.text"
-            label={say('machine.spacing')}
+            label={say('sheet.machine.spacing')}
             placeholder={chosen.input.width.text}
             origin="typed"
-            unit={<chakra.span>&nbsp;{say('machine.spacingUnit', { symbol: /[a-z'"]/i.test(spread.width.text) ? '' : UNITS[spread.width.unit].symbol })}</chakra.span>}
+            unit={<chakra.span>&nbsp;{say('sheet.machine.spacingUnit', { symbol: /[a-z'"]/i.test(spread.width.text) ? '' : UNITS[spread.width.unit].symbol })}</chakra.span>}
           />
         )}
         {chosen && (
           <Box asChild fontSize="15px" textDecoration="underline" data-noprint>
-            <Link to={`/bench/${chosen.id}`}>{say('machine.itsChart')}</Link>
+            <Link to={`/bench/${chosen.id}`}>{say('sheet.machine.itsChart')}</Link>
           </Box>
         )}
       </Box>
@@ -219,7 +219,7 @@ export default memo(function MachineSection({ onEnter }: { onEnter(): void }) {
           <Setting input={chosen.input} on={on} spread={spread} />
           {job && (
             <Box asChild fontSize="15px" textDecoration="underline" data-noprint>
-              <Link to={`/bench/cards?of=${chosen.id}&job=${job}`}>{say('machine.card')}</Link>
+              <Link to={`/bench/cards?of=${chosen.id}&job=${job}`}>{say('sheet.machine.card')}</Link>
             </Box>
           )}
         </>

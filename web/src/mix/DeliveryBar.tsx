@@ -1,11 +1,12 @@
 import { Box, chakra } from '@chakra-ui/react';
 import type { MixLines } from '@steady-scatter/core/mix';
+import { say } from '@steady-scatter/words/shelf';
 import { WorkingLine } from '../ui/WorkingLine.tsx';
 
 const STANDING = {
-  met: { words: 'met', color: 'fine' },
-  short: { words: 'short', color: 'warn' },
-  over: { words: 'over', color: 'warn' },
+  met: { words: say('shelf.need.met'), color: 'fine' },
+  short: { words: say('shelf.need.short'), color: 'warn' },
+  over: { words: say('shelf.need.over'), color: 'warn' },
   along: { words: '', color: 'ink.soft' },
 } as const;
 

@@ -11,14 +11,15 @@ import {
 import { showExact, type MassPerAreaUnit } from '@steady-scatter/core/quantities';
 import type { ProductInput } from '@steady-scatter/core/products';
 import { useState } from 'react';
+import { say } from '@steady-scatter/words/shelf';
 import { BigNumber } from '../ui/BigNumber.tsx';
 import { WorkingLine } from '../ui/WorkingLine.tsx';
 import { DeliveryBar } from './DeliveryBar.tsx';
 
 const HEADINGS = {
-  met: 'The cheapest mix that meets every need',
-  nearly: 'No mix meets every need. This one comes nearest.',
-  nothing: 'Nothing on the shelf helps with this',
+  met: say('shelf.mix.met'),
+  nearly: say('shelf.mix.nearly'),
+  nothing: say('shelf.mix.nothing'),
 } as const;
 
 interface Props {
@@ -53,13 +54,13 @@ function Options({
 }) {
   if (options.length < 2) return null;
   return (
-    <Box role="group" aria-label="Number of products" display="flex" flexWrap="wrap" gap="8px" marginBottom="12px">
+    <Box role="group" aria-label={say('shelf.mix.countOf')} display="flex" flexWrap="wrap" gap="8px" marginBottom="12px">
       {options.map((mix, at) => {
         const dearer = options[at - 1];
-        const saves = dearer ? `, saves ${showExact((1 - mix.centsPerM2 / dearer.centsPerM2) * 100, 2)} %` : '';
+        const saves = dearer ? say('shelf.mix.saves', { showExact: showExact((1 - mix.centsPerM2 / dearer.centsPerM2) * 100, 2) }) : '';
         return (
           <Button key={mix.parts.length} minHeight="44px" aria-pressed={at === chosen} variant={at === chosen ? 'solid' : 'outline'} onClick={() => onChoose(at)}>
-            {mix.parts.length === 1 ? 'One product' : `${mix.parts.length} products`}
+            {mix.parts.length === 1 ? say('shelf.mix.one') : say('shelf.mix.many', { count: mix.parts.length })}
             {saves}
           </Button>
         );
@@ -108,11 +109,13 @@ export function MixAnswer({ answer, unit, areaM2, tolerance, productOf, onPutOnJ
             <Parts lines={lines} />
           </Box>
           <Button variant="solid" marginTop="12px" onClick={() => onPutOnJobs(lines)}>
-            {lines.parts.length === 1 ? 'Put it on a job' : `Put them on ${lines.parts.length} jobs`}
+            {lines.parts.length === 1
+              ? say('shelf.mix.toJob')
+              : say('shelf.mix.toJobs', { count: lines.parts.length })}
           </Button>
           <Box marginTop="18px">
             <Box fontSize="15px" fontWeight="semibold" color="ink.soft" paddingBottom="4px">
-              What it puts down
+              {say('shelf.mix.delivers')}
             </Box>
             {lines.deliveries
               .filter(({ delivery }) => delivery.need.kgPerM2 > 0 || delivery.kgPerM2 > 0)
@@ -130,7 +133,7 @@ export function MixAnswer({ answer, unit, areaM2, tolerance, productOf, onPutOnJ
       {leftOut.length > 0 && (
         <chakra.details marginTop="8px" color="ink.soft" fontSize="15px">
           <chakra.summary cursor="pointer" minHeight="44px" display="list-item" paddingTop="10px">
-            {leftOut.length} {leftOut.length === 1 ? 'product is' : 'products are'} left out
+            {say('shelf.mix.leftOut', { count: leftOut.length })}
           </chakra.summary>
           {leftOut.map(({ id, name, reason }) => (
             <Box key={id}>

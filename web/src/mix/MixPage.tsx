@@ -4,6 +4,7 @@ import { UNITS } from '@steady-scatter/core/quantities';
 import type { ProductInput } from '@steady-scatter/core/products';
 import { useMemo } from 'react';
 import { useSearchParams } from 'react-router';
+import { say } from '@steady-scatter/words/shelf';
 import { explain } from '../api/explain.ts';
 import { AREA_CHOICES } from '../units/areas.ts';
 import { useDocs, type Doc } from '../documents/docs.ts';
@@ -71,13 +72,16 @@ function Finder({
       alignItems="start"
     >
       <Box minWidth={0}>
-        <Section heading="What the ground needs">
+        <Section heading={say('shelf.mix.needs')}>
           <Fields>
             <Choice
-              label="From a soil test"
+              label={say('shelf.mix.fromSoil')}
               value=""
               options={[
-                { id: '', label: soilTests.length === 0 ? 'none yet' : 'take the needs of …' },
+                {
+                  id: '',
+                  label: soilTests.length === 0 ? say('shelf.mix.noSoil') : say('shelf.mix.chooseSoil'),
+                },
                 ...soilTests.map(({ id, input: { name, onDay } }) => ({
                   id,
                   label: `${name}, ${dayText(onDay)}`,
@@ -89,13 +93,13 @@ function Finder({
               }}
             />
             <LabelledField
-              label="Name"
-              placeholder="School pitch"
+              label={say('shelf.mix.name')}
+              placeholder={say('shelf.mix.nameHint')}
               value={input.name}
               onChange={(name) => change({ name })}
             />
             <Choice
-              label="Needs are in"
+              label={say('shelf.mix.unit')}
               value={input.unit}
               options={unitChoices(RATE_CHOICES)}
               onChange={(unit) => change({ unit })}
@@ -105,32 +109,32 @@ function Finder({
             <NeedTable input={input} errorAt={errorAt} onChange={(needs) => change({ needs })} />
           </Box>
         </Section>
-        <Section heading="How near, by which rules, on how much ground">
+        <Section heading={say('shelf.mix.limits')}>
           <Fields>
             <LabelledField
-              label="A need may go over by"
+              label={say('shelf.mix.over')}
               value={input.tolerance}
               error={errorAt('tolerance')}
               unit="%"
               onChange={(tolerance) => change({ tolerance })}
             />
             <Choice
-              label="Rules of"
+              label={say('shelf.mix.rules')}
               value={input.ruleSetId}
               options={[
-                { id: '', label: 'none' },
+                { id: '', label: say('shelf.mix.noRules') },
                 ...sets.map(({ id, input: { name } }) => ({ id, label: name })),
               ]}
               onChange={(ruleSetId) => change({ ruleSetId })}
             />
             <LabelledField
-              label="Ground in all"
+              label={say('shelf.mix.ground')}
               placeholder="690"
               value={input.ground.size}
               error={errorAt('ground.size')}
               unit={
                 <chakra.select
-                  aria-label="Unit of the ground"
+                  aria-label={say('shelf.mix.groundUnit')}
                   bg="transparent"
                   minHeight="44px"
                   value={input.ground.unit}
@@ -157,18 +161,18 @@ function Finder({
                 checked={input.fromStock}
                 onChange={(event) => change({ fromStock: event.target.checked })}
               />
-              Use no more than what stands on the shelf
+              {say('shelf.mix.stockOnly')}
             </Tick>
           )}
         </Section>
-        <Section heading="From these products">
+        <Section heading={say('shelf.mix.products')}>
           <Tick>
             <Check
               type="checkbox"
               checked={input.mixesForms}
               onChange={(event) => change({ mixesForms: event.target.checked })}
             />
-            Dry and liquid products together
+            {say('shelf.mix.dryAndLiquid')}
           </Tick>
           <Box display="grid" gridTemplateColumns={{ base: '1fr', md: '1fr 1fr' }} columnGap="20px">
             {feeding.map(({ id, input: { name } }) => (
@@ -186,7 +190,7 @@ function Finder({
       </Box>
       <Box
         as="section"
-        aria-label="The mix"
+        aria-label={say('shelf.mix.answer')}
         aria-busy={state.status === 'searching'}
         bg="paper"
         borderWidth="1px"
@@ -206,14 +210,10 @@ function Finder({
         )}
         {!request && (
           <Box fontSize="17px">
-            {reading.errors.length > 0
-              ? 'An entry cannot be read yet; the sentence under it says why.'
-              : 'Type what the ground needs, or take it from a soil test: the cheapest mix from the shelf stands here at once.'}
+            {reading.errors.length > 0 ? say('shelf.mix.unreadable') : say('shelf.mix.lacks')}
           </Box>
         )}
-        {state.status === 'failed' && (
-          <Box color="warn">The search did not start in this browser. Reload the page.</Box>
-        )}
+        {state.status === 'failed' && <Box color="warn">{say('shelf.mix.noWorker')}</Box>}
       </Box>
     </Box>
   );
@@ -228,19 +228,19 @@ export default function MixPage() {
   if (error && !shelf) {
     return (
       <Message
-        heading="The shelf could not be read"
+        heading={say('shelf.notRead')}
         text={explain(error)}
-        act="Try again"
+        act={say('shelf.common.tryAgain')}
         onAct={() => void refetch()}
       />
     );
   }
   return (
     <>
-      <title>Find a mix · Steady Scatter</title>
+      <title>{say('shelf.mix.title')}</title>
       <TopBar>
         <chakra.h1 fontSize="21px" fontWeight="bold">
-          Find a mix
+          {say('shelf.mix.heading')}
         </chakra.h1>
       </TopBar>
       <ShelfTabs />

@@ -3,6 +3,7 @@ import type { InputError } from '@steady-scatter/core/errors';
 import type { MixInput } from '@steady-scatter/core/mix';
 import { NUTRIENTS, SOIL_NUTRIENTS, statedForm } from '@steady-scatter/core/need';
 import { UNITS } from '@steady-scatter/core/quantities';
+import { say } from '@steady-scatter/words/shelf';
 import { fieldsOfPart } from '../documents/fields.ts';
 import { fieldBox } from '../ui/fieldBox.ts';
 import { errorId, FieldErrors } from '../ui/FieldErrors.tsx';
@@ -20,9 +21,9 @@ interface Props {
 
 type Part = 'amount' | 'most' | 'before';
 const LABELS: Readonly<Record<Part, { words: string; placeholder: string }>> = {
-  amount: { words: 'Need of', placeholder: 'not asked' },
-  most: { words: 'Most', placeholder: 'no limit' },
-  before: { words: 'Already this year:', placeholder: '0' },
+  amount: { words: say('shelf.need.of'), placeholder: say('shelf.need.notAsked') },
+  most: { words: say('shelf.need.most'), placeholder: say('shelf.need.noLimit') },
+  before: { words: say('shelf.need.already'), placeholder: '0' },
 };
 
 const isZero = (text: string): boolean => /^\s*0+([.,]0*)?\s*$/.test(text);
@@ -40,17 +41,19 @@ export function NeedTable({ input, errorAt, onChange }: Props) {
         <chakra.thead fontSize="14px" color="ink.soft">
           <tr>
             <chakra.th scope="col" {...cell}>
-              Nutrient
+              {say('shelf.need.nutrient')}
             </chakra.th>
             <chakra.th scope="col" {...cell}>
-              <chakra.span whiteSpace="nowrap">Need, {UNITS[unit].symbol}</chakra.span>
+              <chakra.span whiteSpace="nowrap">
+                {say('shelf.need.heading', { unit: UNITS[unit].symbol })}
+              </chakra.span>
             </chakra.th>
             <chakra.th scope="col" {...cell}>
-              At most
+              {say('shelf.need.atMost')}
             </chakra.th>
             {byRules && (
               <chakra.th scope="col" {...cell}>
-                Already this year
+                {say('shelf.need.alreadyHeading')}
               </chakra.th>
             )}
             <td />
@@ -100,7 +103,7 @@ export function NeedTable({ input, errorAt, onChange }: Props) {
                         checked={row.waived}
                         onChange={(event) => set(`${id}.waived`, event.target.checked)}
                       />
-                      take what comes
+                      {say('shelf.need.takeAny')}
                     </chakra.label>
                   )}
                 </chakra.td>

@@ -5,6 +5,7 @@ import type { ProductInput } from '@steady-scatter/core/products';
 import { blankWorksheet } from '@steady-scatter/core/worksheet';
 import { useNavigate } from 'react-router';
 import { v7 as newId } from 'uuid';
+import { say } from '@steady-scatter/words/shelf';
 import { explain } from '../api/explain.ts';
 import type { Doc } from '../documents/docs.ts';
 import { saveNew } from '../documents/saving.ts';
@@ -17,7 +18,7 @@ export function usePutOnJobs(input: MixInput, shelf: readonly Doc<ProductInput>[
   const notices = useNotices();
   const navigate = useNavigate();
   return async ({ parts }: MixLines) => {
-    const name = input.name.trim() || 'Mix';
+    const name = input.name.trim() || say('shelf.mix.jobName');
     const soFar = SOIL_NUTRIENTS.flatMap((id) => {
       const { before } = input.needs[id];
       return before.trim() === '' ? [] : [{ nutrient: statedForm(id, input.form), amount: before }];
@@ -49,9 +50,7 @@ export function usePutOnJobs(input: MixInput, shelf: readonly Doc<ProductInput>[
         ids.push(jobId);
       }
       notices.undoable(
-        ids.length === 1
-          ? 'The mix is a job now.'
-          : `The mix is ${ids.length} jobs now, one for each product.`,
+        ids.length === 1 ? say('shelf.mix.oneJob') : say('shelf.mix.manyJobs', { count: ids.length }),
         () => Promise.all(ids.map((id) => jobActs.remove(id))),
       );
       await navigate(ids.length === 1 ? `/jobs/${ids[0]}` : '/jobs');

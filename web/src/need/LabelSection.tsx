@@ -27,12 +27,12 @@ function CoverageTerm() {
   return (
     <TypedTerm
       name="worksheet.product.coverage.size"
-      label={say('label.coverage')}
+      label={say('sheet.label.coverage')}
       placeholder="12 000"
       origin="label"
       unit={
         <UnitPicker<AreaUnit>
-          label={say('label.coverageUnit')}
+          label={say('sheet.label.coverageUnit')}
           current={reading?.unit ?? unit}
           shown={needsUnit(size) ? symbolOf(unit) : ''}
           options={AREA_CHOICES.map((id) => ({
@@ -64,10 +64,10 @@ function labelSentence(
       ({ shown, nutrient }) =>
         `${shown.number} ${shown.unit.replace(' /', ` ${NUTRIENTS[nutrient].symbol} /`)}`,
     );
-  const brings = along.length > 0 ? say('label.brings', { nutrients: along.join(', ') }) : null;
+  const brings = along.length > 0 ? say('sheet.label.brings', { nutrients: along.join(', ') }) : null;
   if (!labelAgainstNeed) return brings;
   const { verdict } = labelAgainstNeed;
-  const compared = say('label.compared', {
+  const compared = say('sheet.label.compared', {
     verdict,
     amount: verdict === 'same' ? '' : verdict === 'times' ? labelAgainstNeed.times : labelAgainstNeed.percent,
     nutrient: nutrientName,
@@ -90,7 +90,7 @@ export const LabelSection = memo(function LabelSectionOf({ onEnter }: { onEnter(
   const takeNeed = (text: string) => {
     const before = worksheet.need.amount;
     form.setValue('worksheet.need.amount', text, { shouldDirty: true });
-    notices.undoable(say('label.needIsLabels'), () =>
+    notices.undoable(say('sheet.label.needIsLabels'), () =>
       form.setValue('worksheet.need.amount', before, { shouldDirty: true }),
     );
   };
@@ -99,10 +99,15 @@ export const LabelSection = memo(function LabelSectionOf({ onEnter }: { onEnter(
     <Section heading={label.label} onEnter={onEnter}>
       <WorkingLine
         working={label}
-        names={{ 'label.rate': say('label.rate'), 'label.nutrient': say('label.nutrient') }}
+        names={{
+          'label.rate': say('sheet.label.rate'),
+          'label.nutrient': say('sheet.label.nutrient'),
+        }}
         showIn={{ 'label.rate': rate }}
         editors={{
-          'label.package': <PackageTerm label={say('label.package')} unitLabel={say('label.unit')} />,
+          'label.package': (
+            <PackageTerm label={say('sheet.label.package')} unitLabel={say('sheet.label.unit')} />
+          ),
           'coverage.size': <CoverageTerm />,
         }}
       />
@@ -116,7 +121,7 @@ export const LabelSection = memo(function LabelSectionOf({ onEnter }: { onEnter(
           {sentence}
           {need && differs && (
             <Button size="sm" marginLeft="10px" data-noprint onClick={() => takeNeed(need)}>
-              {say('label.take')}
+              {say('sheet.label.take')}
             </Button>
           )}
         </Box>

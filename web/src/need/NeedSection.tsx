@@ -59,14 +59,14 @@ function AmountTerm({ autoFocus }: { autoFocus: boolean }) {
   return (
     <TypedTerm
       name="worksheet.need.amount"
-      label={say('need.amount')}
+      label={say('sheet.need.amount')}
       placeholder="0.8"
       origin="typed"
       autoFocus={autoFocus}
       onSettled={settle}
       unit={
         <UnitPicker
-          label={say('need.unit')}
+          label={say('sheet.need.unit')}
           current={amount}
           shown={needsUnit(need.amount) ? symbolOf(amount) : ''}
           options={choices.map((id) => ({
@@ -86,7 +86,7 @@ function PerAreaTerm() {
   const [amount, area] = splitUnit(unit);
   return (
     <UnitPicker<RateAreaUnit>
-      label={say('need.per')}
+      label={say('sheet.need.per')}
       current={area}
       shown={RATE_AREAS[area].symbol}
       underlined
@@ -122,7 +122,7 @@ function NeedOfTerm() {
     });
   return (
     <Select
-      aria-label={say('need.heading')}
+      aria-label={say('sheet.need.heading')}
       borderColor="ink"
       css={UNDERLINE.typed}
       value={of}
@@ -141,7 +141,12 @@ function FractionTerm() {
   const { need, product } = useSheet().worksheet;
   if (need.nutrient === 'ai') {
     return (
-      <TypedTerm name="worksheet.product.load" label={say('need.load')} placeholder="0.43 %" origin="label" />
+      <TypedTerm
+        name="worksheet.product.load"
+        label={say('sheet.need.load')}
+        placeholder="0.43 %"
+        origin="label"
+      />
     );
   }
   const read = toResult(() => readGrade(product.grade, 'grade')).value;
@@ -149,7 +154,12 @@ function FractionTerm() {
 }
 
 /** Fields of the need line whose sentences stand under it, in its order. */
-const FIELDS = ['need.amount', 'product.grade', 'product.load', 'product.density.text'] as const;
+const FIELDS = [
+  'need.amount',
+  'product.grade',
+  'product.load',
+  'product.density.text',
+] as const;
 
 /** What the ground needs, and the product rate that puts it down. */
 export const NeedSection = memo(function NeedSectionOf({ onEnter }: { onEnter(): void }) {
@@ -162,7 +172,7 @@ export const NeedSection = memo(function NeedSectionOf({ onEnter }: { onEnter():
     <Section id="need" heading={answer.lines.need.label} onEnter={onEnter}>
       <WorkingLine
         working={answer.lines.need}
-        names={{ rate: say('need.rate') }}
+        names={{ rate: say('sheet.need.rate') }}
         showIn={{ rate }}
         editors={{
           'need.amount': <AmountTerm autoFocus={need.amount === ''} />,
@@ -172,7 +182,7 @@ export const NeedSection = memo(function NeedSectionOf({ onEnter }: { onEnter():
           grade: (
             <TypedTerm
               name="worksheet.product.grade"
-              label={say('need.grade')}
+              label={say('sheet.need.grade')}
               placeholder="24-0-8"
               origin="label"
             />
@@ -180,8 +190,8 @@ export const NeedSection = memo(function NeedSectionOf({ onEnter }: { onEnter():
           density: (
             <TypedTerm
               name="worksheet.product.density.text"
-              label={say('need.density')}
-              placeholder={say('need.densityHint')}
+              label={say('sheet.need.density')}
+              placeholder={say('sheet.need.densityHint')}
               origin="label"
             />
           ),

@@ -23,14 +23,14 @@ it('what it would replace is asked; left as it is, nothing changes', async () =>
   const { person, worksheet } = open();
   await person.click(await choose('Organic meal 8-3-1'));
   expect(screen.getByText(/grade 8-3-1 instead of 24-0-8/)).toBeTruthy();
-  await person.click(await choose('Leave the sheet as it is'));
+  await person.click(await choose('Keep the sheet'));
   expect(worksheet().product.grade).toBe('24-0-8');
 });
 
 it('what the label says is taken when it is asked for, and can be taken back', async () => {
   const { person, worksheet } = open();
   await person.click(await choose('Organic meal 8-3-1'));
-  await person.click(await choose('Take what the label says'));
+  await person.click(await choose('Use the label'));
   expect(worksheet().product.grade).toBe('8-3-1');
   await person.click(await screen.findByRole('button', { name: 'Undo' }));
   expect(worksheet().product.grade).toBe('24-0-8');

@@ -37,13 +37,13 @@ const Choice = chakra('button', {
 const MAX_SHOWN = 40;
 
 const FACT_WORDS: Readonly<Record<Replaced['fact'], string>> = {
-  grade: say('product.grade'),
-  load: say('product.load'),
-  slowShare: say('product.slowShare'),
-  density: say('product.density'),
-  package: say('product.package'),
-  coverage: say('product.coverage'),
-  price: say('product.price'),
+  grade: say('sheet.product.grade'),
+  load: say('sheet.product.load'),
+  slowShare: say('sheet.product.slowShare'),
+  density: say('sheet.product.density'),
+  package: say('sheet.product.package'),
+  coverage: say('sheet.product.coverage'),
+  price: say('sheet.product.price'),
 };
 
 /** A product that was picked and would replace what was typed by hand. */
@@ -73,21 +73,21 @@ export default function ProductChoices({ place }: { place: PanelPlace }) {
   };
   const pick = (id: string) =>
     void fetchDoc(PRODUCTS, id).then(
-      ({ input: product }) => take(product, say('product.taken', { name: product.name })),
+      ({ input: product }) => take(product, say('sheet.product.taken', { name: product.name })),
       (failed: unknown) => setTrouble(explain(failed)),
     );
   const system = systemOf(form.getValues('worksheet.need.unit'));
 
   if (asked)
     return (
-      <SmallPanel place={place} label={say('product.choices')} width="340px">
-        <Box fontSize="16px" marginBottom="10px">{say('product.differs', { facts: asked.replaced.map(({ fact, from, to }) => say('product.factChanged', { fact: FACT_WORDS[fact], to, from })).join('; ') })}</Box>
-        <Choice type="button" autoFocus onClick={() => put(asked)}>{say('product.takeLabel')}</Choice>
-        <Choice type="button" onClick={() => place.close()}>{say('product.keepSheet')}</Choice>
+      <SmallPanel place={place} label={say('sheet.product.choices')} width="340px">
+        <Box fontSize="16px" marginBottom="10px">{say('sheet.product.differs', { facts: asked.replaced.map(({ fact, from, to }) => say('sheet.product.factChanged', { fact: FACT_WORDS[fact], to, from })).join('; ') })}</Box>
+        <Choice type="button" autoFocus onClick={() => put(asked)}>{say('sheet.product.takeLabel')}</Choice>
+        <Choice type="button" onClick={() => place.close()}>{say('sheet.product.keepSheet')}</Choice>
       </SmallPanel>
     ); // prettier-ignore
   return (
-    <SmallPanel place={place} label={say('product.choices')} width="340px">
+    <SmallPanel place={place} label={say('sheet.product.choices')} width="340px">
       {trouble && (
         <Box role="alert" marginBottom="8px">
           {trouble}
@@ -99,8 +99,8 @@ export default function ProductChoices({ place }: { place: PanelPlace }) {
         <Search
           autoFocus
           type="search"
-          aria-label={say('product.search')}
-          placeholder={say('product.searchHint')}
+          aria-label={say('sheet.product.search')}
+          placeholder={say('sheet.product.searchHint')}
           value={value}
           onChange={(event) => onChange(event.target.value)}
         />
@@ -112,18 +112,21 @@ export default function ProductChoices({ place }: { place: PanelPlace }) {
       ))}
       {more > 0 && (
         <Box fontSize="14px" color="ink.soft" padding="6px 10px">
-          {say('product.more', { more })}
+          {say('sheet.product.more', { more })}
         </Box>
       )}
       <Box fontSize="14px" color="ink.soft" padding="10px 10px 2px">
-        {say('product.empty')}
+        {say('sheet.product.empty')}
       </Box>
       {PRODUCT_KIND_IDS.map((kind) => (
         <Choice
           key={kind}
           type="button"
           onClick={() =>
-            take(blankProduct(kind, system), say('product.emptied', { kind: PRODUCT_KINDS[kind].words }))
+            take(
+              blankProduct(kind, system),
+              say('sheet.product.emptied', { kind: PRODUCT_KINDS[kind].words }),
+            )
           }
         >
           {PRODUCT_KINDS[kind].words}

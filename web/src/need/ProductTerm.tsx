@@ -16,10 +16,10 @@ export function ProductTerm() {
     <Box marginTop="4px" fontSize="16px" data-noprint={name === '' ? '' : undefined}>
       <PanelButton
         marginLeft="-3px"
-        aria-label={name ? say('product.change', { name }) : undefined}
+        aria-label={name ? say('sheet.product.change', { name }) : undefined}
         renderPanel={(place) => <ProductChoices place={place} />}
       >
-        {name || say('product.choose')}
+        {name || say('sheet.product.choose')}
         <ChevronDown size={16} aria-hidden />
       </PanelButton>
     </Box>

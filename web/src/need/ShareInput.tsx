@@ -24,7 +24,7 @@ export function ShareInput({ grade, nutrient }: { grade: Grade; nutrient: Nutrie
   return (
     <>
       <TermInput
-        label={say('need.share', { name: NUTRIENTS[nutrient].name })}
+        label={say('sheet.need.share', { name: NUTRIENTS[nutrient].name })}
         origin="label"
         value={input ?? shown}
         errorId={error ? 'error-share' : undefined}

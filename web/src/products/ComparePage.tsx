@@ -16,6 +16,7 @@ import { worksheetFor } from '@steady-scatter/core/worksheet';
 import type { ReactNode } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { v7 as newId } from 'uuid';
+import { say } from '@steady-scatter/words/shelf';
 import { explain } from '../api/explain.ts';
 import type { Doc } from '../documents/docs.ts';
 import { saveNew } from '../documents/saving.ts';
@@ -61,9 +62,9 @@ function useComparedNeed() {
 
 const text = (shown: Shown | null): string => (shown ? `${shown.number} ${shown.unit}` : MISSING);
 const AGAINST = {
-  below: 'below the label’s lowest rate',
-  within: 'within the label’s rates',
-  above: 'above the label’s highest rate',
+  below: say('shelf.range.below'),
+  within: say('shelf.range.within'),
+  above: say('shelf.range.above'),
 } as const;
 
 /** "0.267 lb K₂O": the area that it stands on is that of the need. */
@@ -73,26 +74,26 @@ function otherNutrients({ delivered, rate }: LabelLines, of: NeedOf): string {
     ({ nutrient: other, shown }) =>
       `${shown.number} ${shown.unit.replace(/ \/.*/, '')} ${NUTRIENTS[other].symbol}`,
   );
-  return texts.join(', ') || (rate ? 'nothing' : MISSING);
+  return texts.join(', ') || (rate ? say('shelf.compare.nothing') : MISSING);
 }
 
 /** The rows of the comparison: what each is called, and what it shows of one product. */
 const ROWS: readonly { label: string; show(lines: LabelLines, show: NeedOf): ReactNode }[] = [
   {
-    label: 'Working',
+    label: say('shelf.compare.working'),
     show: (lines) =>
       lines.error ? lines.error.message : <WorkingLine working={lines.working} size="plain" />,
   },
-  { label: 'Also puts down', show: otherNutrients },
-  { label: 'Quick nitrogen', show: (lines) => text(lines.quick) },
-  { label: 'Slow nitrogen', show: (lines) => text(lines.slow) },
-  { label: 'One package covers', show: (lines) => text(lines.packageCovers) },
-  { label: 'The stock covers', show: (lines) => text(lines.stockCovers) },
-  { label: 'Price', show: (lines) => text(lines.pricePerArea) },
-  { label: 'Price of what is needed', show: (lines) => text(lines.pricePerWanted) },
+  { label: say('shelf.compare.incidental'), show: otherNutrients },
+  { label: say('shelf.compare.quick'), show: (lines) => text(lines.quick) },
+  { label: say('shelf.compare.slow'), show: (lines) => text(lines.slow) },
+  { label: say('shelf.compare.covers'), show: (lines) => text(lines.packageCovers) },
+  { label: say('shelf.compare.stockCovers'), show: (lines) => text(lines.stockCovers) },
+  { label: say('shelf.compare.price'), show: (lines) => text(lines.pricePerArea) },
+  { label: say('shelf.compare.priceNeeded'), show: (lines) => text(lines.pricePerWanted) },
   {
-    label: 'By the label',
-    show: (lines) => (lines.againstLabel ? AGAINST[lines.againstLabel] : 'no range given'),
+    label: say('shelf.compare.byLabel'),
+    show: (lines) => (lines.againstLabel ? AGAINST[lines.againstLabel] : say('shelf.compare.noRange')),
   },
 ];
 
@@ -112,7 +113,7 @@ function ComparisonTable({ products, lines, of, onPutOnJob }: TableProps) {
     textAlign: 'left',
   } as const;
   return (
-    <Box overflowX="auto" tabIndex={0} role="region" aria-label="Labels side by side">
+    <Box overflowX="auto" tabIndex={0} role="region" aria-label={say('shelf.compare.heading')}>
       <chakra.table fontSize="16px" width="100%">
         <thead>
           <tr>
@@ -126,7 +127,7 @@ function ComparisonTable({ products, lines, of, onPutOnJob }: TableProps) {
                 </Link>
                 <Box fontWeight="medium" color="ink.soft" fontSize="15px">
                   {input.grade || MISSING}
-                  {at === best && ', costs least'}
+                  {at === best && say('shelf.compare.cheapest')}
                 </Box>
               </chakra.th>
             ))}
@@ -135,7 +136,7 @@ function ComparisonTable({ products, lines, of, onPutOnJob }: TableProps) {
         <tbody>
           <chakra.tr borderTopWidth="1px" borderColor="line.strong">
             <chakra.th scope="row" {...cell} minWidth="130px">
-              Rate
+              {say('shelf.compare.rate')}
             </chakra.th>
             {lines.map(({ rate }, at) => (
               <chakra.td
@@ -167,7 +168,7 @@ function ComparisonTable({ products, lines, of, onPutOnJob }: TableProps) {
             {products.map((product, at) => (
               <chakra.td key={product.id} {...cell}>
                 <Button minHeight="44px" disabled={!lines[at]?.rate} onClick={() => onPutOnJob(product)}>
-                  Put on a job
+                  {say('shelf.compare.toJob')}
                 </Button>
               </chakra.td>
             ))}
@@ -187,9 +188,9 @@ export default function ComparePage() {
   if (failed && !shelf)
     return (
       <Message
-        heading="The shelf could not be read"
+        heading={say('shelf.notRead')}
         text={explain(failed)}
-        act="Try again"
+        act={say('shelf.common.tryAgain')}
         onAct={() => void refetch()}
       />
     );
@@ -205,7 +206,7 @@ export default function ComparePage() {
     try {
       const id = newId();
       await saveNew(JOBS, id, { name: input.name, onDay: today(), worksheet });
-      notices.tell(`“${input.name}” is a job now, with the label as it stands today.`);
+      notices.tell(say('shelf.compare.isJob', { name: input.name }));
       await navigate(`/jobs/${id}`);
     } catch (failure) {
       notices.tell(explain(failure));
@@ -214,10 +215,10 @@ export default function ComparePage() {
 
   return (
     <>
-      <title>Compare labels · Steady Scatter</title>
+      <title>{say('shelf.compare.title')}</title>
       <TopBar>
         <chakra.h1 fontSize="21px" fontWeight="bold">
-          Labels side by side
+          {say('shelf.compare.heading')}
         </chakra.h1>
       </TopBar>
       <ShelfTabs />
@@ -230,16 +231,16 @@ export default function ComparePage() {
           marginBottom="14px"
           fontSize="17px"
         >
-          For
+          {say('shelf.compare.for')}
           <Field
-            aria-label="Amount needed"
+            aria-label={say('shelf.compare.amount')}
             value={amount}
             aria-invalid={error !== null}
             aria-describedby={error ? 'error-amount' : undefined}
             onChange={(event) => set('amount', event.target.value)}
           />
           <Select
-            aria-label="Unit of the need"
+            aria-label={say('shelf.compare.unit')}
             value={unit}
             onChange={(event) => set('unit', event.target.value)}
           >
@@ -249,8 +250,12 @@ export default function ComparePage() {
               </option>
             ))}
           </Select>
-          of
-          <Select aria-label="What is needed" value={of} onChange={(event) => set('of', event.target.value)}>
+          {say('shelf.compare.of')}
+          <Select
+            aria-label={say('shelf.compare.what')}
+            value={of}
+            onChange={(event) => set('of', event.target.value)}
+          >
             {COMPARED.map((id) => (
               <option key={id} value={id}>
                 {isNutrient(id) ? `${NEED_OF[id].symbol}, ${NEED_OF[id].name}` : NEED_OF[id].symbol}
@@ -267,9 +272,7 @@ export default function ComparePage() {
             onPutOnJob={(product) => void putOnJob(product)}
           />
         )}
-        {shelf && products.length === 0 && (
-          <Box fontSize="18px">No product on the shelf holds that by its label.</Box>
-        )}
+        {shelf && products.length === 0 && <Box fontSize="18px">{say('shelf.compare.none')}</Box>}
       </Box>
     </>
   );

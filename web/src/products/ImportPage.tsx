@@ -4,6 +4,7 @@ import { PRODUCT_KINDS, SHELF_CSV, type ProductInput } from '@steady-scatter/cor
 import { MISSING } from '@steady-scatter/core/working';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
+import { say } from '@steady-scatter/words/shelf';
 import { callDocuments } from '../api/lazyCall.ts';
 import { explain } from '../api/explain.ts';
 import { FileDrop } from '../ui/FileDrop.tsx';
@@ -17,18 +18,14 @@ import { PRODUCTS, productActs, useShelf } from '../kinds/useProducts.ts';
 import { useShelfFile } from './useShelfFile.ts';
 
 const cell = { padding: '6px 14px 6px 0', textAlign: 'left', verticalAlign: 'top' } as const;
-const count = (number: number, one: string, many = `${one}s`): string =>
-  `${number.toLocaleString('en-US').replace(/,/g, '\u202f')} ${number === 1 ? one : many}`;
-
 const Drop = ({ onFile }: { onFile(file: File): void }) => (
-  <FileDrop accept=".csv,.tsv,.txt,text/csv" act="Choose a CSV file" onFile={onFile}>
-    or drop it here. Its first line names the columns. Nothing is saved before you have seen what is in it.
+  <FileDrop accept=".csv,.tsv,.txt,text/csv" act={say('shelf.import.choose')} onFile={onFile}>
+    {say('shelf.import.drop')}
     <chakra.details marginTop="6px" color="ink.soft" fontSize="15px">
       <chakra.summary cursor="pointer" minHeight="44px" paddingTop="10px" display="list-item">
-        Columns that are understood
+        {say('shelf.import.columns')}
       </chakra.summary>
-      {SHELF_CSV.map(({ heading }) => heading).join(', ')}. Numbers can carry their units: 40 lb, 12 000 ft2,
-      3 lb/1000 ft2.
+      {say('shelf.import.known', { columns: SHELF_CSV.map(({ heading }) => heading).join(', ') })}
     </chakra.details>
   </FileDrop>
 );
@@ -38,9 +35,16 @@ function Understood({ preview }: { preview: FilePreview }) {
   const { separator, decimalComma, known, unknown } = preview;
   return (
     <Box fontSize="15px" color="ink.soft" maxWidth="760px" marginBottom="14px">
-      Columns are separated by {separator}.{decimalComma && ' Commas are read as decimal marks.'} Understood:{' '}
-      {known.map(({ heading, as }) => (heading.trim() === as ? as : `${heading} as ${as}`)).join(', ')}.
-      {unknown.length > 0 && ` Not understood, and left out: ${unknown.slice(0, 12).join(', ')}.`}
+      {say('shelf.import.separator', { separator })}
+      {decimalComma && say('shelf.import.decimal')}{' '}
+      {say('shelf.import.understood', {
+        columns: known
+          .map(({ heading, as }) =>
+            heading.trim() === as ? as : say('shelf.import.columnAs', { heading, as }),
+          )
+          .join(', '),
+      })}
+      {unknown.length > 0 && say('shelf.import.notUnderstood', { columns: unknown.slice(0, 12).join(', ') })}
     </Box>
   );
 }
@@ -48,18 +52,18 @@ function Understood({ preview }: { preview: FilePreview }) {
 function BadRows({ preview: { bad, badRows } }: { preview: FilePreview }) {
   if (bad === 0) return null;
   return (
-    <Section heading={`${count(bad, 'row')} cannot be taken`}>
+    <Section heading={say('shelf.import.bad', { count: bad })}>
       <chakra.table fontSize="16px" width="100%" maxWidth="960px">
         <chakra.thead fontSize="14px" color="ink.soft">
           <tr>
             <chakra.th scope="col" {...cell} width="64px">
-              Row
+              {say('shelf.import.row')}
             </chakra.th>
             <chakra.th scope="col" {...cell} width="30%">
-              Name
+              {say('shelf.import.name')}
             </chakra.th>
             <chakra.th scope="col" {...cell}>
-              Why
+              {say('shelf.import.why')}
             </chakra.th>
           </tr>
         </chakra.thead>
@@ -79,23 +83,25 @@ function BadRows({ preview: { bad, badRows } }: { preview: FilePreview }) {
           ))}
         </tbody>
       </chakra.table>
-      {bad > badRows.length && <Box marginTop="6px">and {count(bad - badRows.length, 'more')}.</Box>}
+      {bad > badRows.length && (
+        <Box marginTop="6px">{say('shelf.import.moreRows', { count: bad - badRows.length })}</Box>
+      )}
     </Section>
   );
 }
 
 /** What of a label is shown before it is taken; `wide` ones are left out on a phone. */
 const SHOWN: readonly { heading: string; wide?: boolean; of(input: ProductInput): string }[] = [
-  { heading: 'Name', of: ({ name }) => name },
-  { heading: 'Kind', wide: true, of: ({ kind }) => PRODUCT_KINDS[kind].words },
-  { heading: 'Grade', of: ({ grade }) => grade },
+  { heading: say('shelf.import.name'), of: ({ name }) => name },
+  { heading: say('shelf.import.kind'), wide: true, of: ({ kind }) => PRODUCT_KINDS[kind].words },
+  { heading: say('shelf.import.grade'), of: ({ grade }) => grade },
   {
-    heading: 'Package',
+    heading: say('shelf.import.package'),
     wide: true,
     of: ({ package: { size, unit } }) => textWithUnit(size, unit),
   },
-  { heading: 'Price', wide: true, of: ({ price }) => price },
-  { heading: 'In stock', wide: true, of: ({ stock }) => stock },
+  { heading: say('shelf.import.price'), wide: true, of: ({ price }) => price },
+  { heading: say('shelf.import.stock'), wide: true, of: ({ stock }) => stock },
 ];
 const shownOn = (wide = false) => (wide ? { base: 'none', md: 'table-cell' } : 'table-cell');
 
@@ -104,7 +110,9 @@ function GoodRows({ preview: { good, goodRows } }: { preview: FilePreview }) {
   return (
     <Section
       heading={
-        good > goodRows.length ? `The first ${goodRows.length} that can be taken` : 'What can be taken'
+        good > goodRows.length
+          ? say('shelf.import.firstGood', { count: goodRows.length })
+          : say('shelf.import.good')
       }
     >
       <chakra.table fontSize="16px" width="100%" maxWidth="960px">
@@ -146,9 +154,9 @@ export default function ImportPage() {
   if (error && !shelf) {
     return (
       <Message
-        heading="The shelf could not be read"
+        heading={say('shelf.notRead')}
         text={explain(error)}
-        act="Try again"
+        act={say('shelf.common.tryAgain')}
         onAct={() => void refetch()}
       />
     );
@@ -160,12 +168,10 @@ export default function ImportPage() {
     const ids = await keep();
     await productActs.refresh();
     if (!ids) {
-      notices.tell(
-        'Not all of it was kept: the server did not take a part. What is on the shelf now stays; take the file again for the rest.',
-      );
+      notices.tell(say('shelf.import.partly'));
       return;
     }
-    notices.undoable(`${count(ids.length, 'product')} put on the shelf.`, async () => {
+    notices.undoable(say('shelf.import.done', { count: ids.length }), async () => {
       for (let at = 0; at < ids.length; at += 5000) {
         // oxlint-disable-next-line no-await-in-loop
         await callDocuments(PRODUCTS.kind, 'removeMany', { body: { ids: ids.slice(at, at + 5000) } });
@@ -177,10 +183,10 @@ export default function ImportPage() {
 
   return (
     <>
-      <title>Import products · Steady Scatter</title>
+      <title>{say('shelf.import.title')}</title>
       <TopBar>
         <chakra.h1 fontSize="21px" fontWeight="bold">
-          Import products
+          {say('shelf.import.heading')}
         </chakra.h1>
       </TopBar>
       <ShelfTabs />
@@ -201,7 +207,7 @@ export default function ImportPage() {
         {busy && (
           <Progress.Root value={state.share * 100} maxWidth="760px" marginBottom="16px">
             <Progress.Label>
-              {state.status === 'reading' ? 'Looking through the file …' : 'Putting it on the shelf …'}
+              {state.status === 'reading' ? say('shelf.import.reading') : say('shelf.import.saving')}
             </Progress.Label>
             <Progress.Track>
               <Progress.Range bg="act" />
@@ -211,9 +217,9 @@ export default function ImportPage() {
         {preview && (
           <>
             <Box fontSize="20px" fontWeight="bold" marginBottom="6px" aria-live="polite">
-              {count(preview.good, 'product')} can be taken
-              {preview.bad > 0 && `, ${count(preview.bad, 'row')} cannot`}
-              {preview.twice > 0 && `, ${preview.twice} ${preview.twice === 1 ? 'is' : 'are'} there already`}.
+              {say('shelf.import.canBe', { count: preview.good })}
+              {preview.bad > 0 && say('shelf.import.cannot', { count: preview.bad })}
+              {preview.twice > 0 && say('shelf.import.twice', { count: preview.twice })}.
             </Box>
             <Understood preview={preview} />
             {preview.twice > 0 && (
@@ -226,11 +232,12 @@ export default function ImportPage() {
                   checked={takeTwice}
                   onChange={(event) => setTakeTwice(event.target.checked)}
                 />
-                Take those too whose name is there already:{' '}
-                {preview.twiceRows
-                  .slice(0, 3)
-                  .map(({ name, row }) => `${name} (row ${row})`)
-                  .join(', ')}
+                {say('shelf.import.takeTwice', {
+                  names: preview.twiceRows
+                    .slice(0, 3)
+                    .map(({ name, row }) => say('shelf.import.inRow', { name, row }))
+                    .join(', '),
+                })}
                 {preview.twice > 3 && ' …'}
               </chakra.label>
             )}
@@ -241,7 +248,7 @@ export default function ImportPage() {
               disabled={busy || preview.good === 0}
               onClick={() => void onKeep()}
             >
-              Put {count(preview.good, 'product')} on the shelf
+              {say('shelf.import.do', { count: preview.good })}
             </Button>
             <BadRows preview={preview} />
             <GoodRows preview={preview} />

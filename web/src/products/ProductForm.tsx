@@ -9,6 +9,7 @@ import {
   type ProductInput,
 } from '@steady-scatter/core/products';
 import { Plus, X } from 'lucide-react';
+import { say } from '@steady-scatter/words/shelf';
 import type { DocFormProps } from '../documents/DocPage.tsx';
 import { isWrongAt } from '../documents/fields.ts';
 import { Choice } from '../ui/Choice.tsx';
@@ -50,8 +51,8 @@ const Unit = <Id extends UnitId>({ label, value, options, onChange }: UnitProps<
 );
 
 const GRADE_BASES: readonly { id: GradeBasis; label: string }[] = [
-  { id: 'weight', label: 'weight' },
-  { id: 'volume', label: 'volume (g in 100 mL)' },
+  { id: 'weight', label: say('shelf.product.byWeight') },
+  { id: 'volume', label: say('shelf.product.byVolume') },
 ];
 const sprayUnits = unitChoices(rateUnits('liquid'));
 
@@ -81,37 +82,43 @@ function Questions({ input, onChange, bind, field }: Props) {
   return (
     <>
       <CardChoice<ProductKind>
-        label="Kind"
+        label={say('shelf.product.kind')}
         value={input.kind}
         options={PRODUCT_KIND_IDS.map((id) => ({ id, label: PRODUCT_KINDS[id].words }))}
         onChange={(kind) => onChange(withKind(input, kind))}
       />
       <Fields>
-        <LabelledField label="Name" placeholder="Lake feed 24-0-8" {...field('name')} />
-        {feeds && <LabelledField label="Grade" placeholder="24-0-8 + 2 S" {...field('grade')} />}
-        {feeds && form === 'liquid' && (
-          <Choice label="Percent by" options={GRADE_BASES} {...bind('gradeBasis')} />
-        )}
-        {isCarrier && <LabelledField label="Active ingredient" {...field('activeIngredient')} />}
-        {isCarrier && (
-          <LabelledField label="Active ingredient content" placeholder="0.43 %" {...field('load')} />
-        )}
-        {form === 'liquid' && <Density label="Density" bind={bind} field={field} />}
         <LabelledField
-          label="Package size"
+          label={say('shelf.product.name')}
+          placeholder={say('shelf.product.nameHint')}
+          {...field('name')}
+        />
+        {feeds && (
+          <LabelledField label={say('shelf.product.grade')} placeholder="24-0-8 + 2 S" {...field('grade')} />
+        )}
+        {feeds && form === 'liquid' && (
+          <Choice label={say('shelf.product.percentBy')} options={GRADE_BASES} {...bind('gradeBasis')} />
+        )}
+        {isCarrier && <LabelledField label={say('shelf.product.active')} {...field('activeIngredient')} />}
+        {isCarrier && (
+          <LabelledField label={say('shelf.product.activeContent')} placeholder="0.43 %" {...field('load')} />
+        )}
+        {form === 'liquid' && <Density label={say('shelf.product.density')} bind={bind} field={field} />}
+        <LabelledField
+          label={say('shelf.product.package')}
           {...field('package.size')}
           unit={
             <Unit<ProductInput['package']['unit']>
-              label="Unit of the package"
+              label={say('shelf.product.packageUnit')}
               options={PACK_UNITS[form]}
               {...bind('package.unit')}
             />
           }
         />
         <LabelledField
-          label="One package covers"
+          label={say('shelf.product.coverage')}
           {...field('coverage.size')}
-          unit={<Unit label="Unit of the coverage" options={AREAS} {...bind('coverage.unit')} />}
+          unit={<Unit label={say('shelf.product.coverageUnit')} options={AREAS} {...bind('coverage.unit')} />}
         />
       </Fields>
     </>
@@ -122,7 +129,13 @@ const Density = ({ label, bind, field }: Pick<Props, 'bind' | 'field'> & { label
   <LabelledField
     label={label}
     {...field('density.text')}
-    unit={<Unit label="Unit of the density" options={['kg/L', 'g/L', 'lb/gal']} {...bind('density.unit')} />}
+    unit={
+      <Unit
+        label={say('shelf.product.densityUnit')}
+        options={['kg/L', 'g/L', 'lb/gal']}
+        {...bind('density.unit')}
+      />
+    }
   />
 );
 
@@ -130,15 +143,25 @@ function Stock(props: Props) {
   const { input, field } = props;
   const text = joined(
     [
-      input.price.trim() !== '' && `${input.price.trim()} a package`,
-      input.stock.trim() !== '' && `${input.stock.trim()} in stock`,
+      input.price.trim() !== '' && say('shelf.product.priceOf', { price: input.price.trim() }),
+      input.stock.trim() !== '' && say('shelf.product.stockOf', { stock: input.stock.trim() }),
     ],
-    'No price and no stock noted',
+    say('shelf.product.noPrice'),
   );
   return (
-    <StatedDefault name="price and stock" text={text} isWrong={isWrongAt(props, 'price', 'stock')}>
-      <LabelledField label="Package price" placeholder="24.50" inputMode="decimal" {...field('price')} />
-      <LabelledField label="Packages in stock" placeholder="3.5" inputMode="decimal" {...field('stock')} />
+    <StatedDefault name={say('shelf.part.price')} text={text} isWrong={isWrongAt(props, 'price', 'stock')}>
+      <LabelledField
+        label={say('shelf.product.price')}
+        placeholder="24.50"
+        inputMode="decimal"
+        {...field('price')}
+      />
+      <LabelledField
+        label={say('shelf.product.stock')}
+        placeholder="3.5"
+        inputMode="decimal"
+        {...field('stock')}
+      />
     </StatedDefault>
   );
 }
@@ -149,15 +172,15 @@ function SlowRelease(props: Props) {
   const share = input.slowShare.trim();
   return (
     <StatedDefault
-      name="slow release"
+      name={say('shelf.part.slow')}
       text={
         share === ''
-          ? 'No slow-release nitrogen'
-          : `Slow-release share of the nitrogen: ${share.endsWith('%') ? share : `${share} %`}`
+          ? say('shelf.product.noSlow')
+          : say('shelf.product.slowOf', { share: share.endsWith('%') ? share : `${share} %` })
       }
       isWrong={isWrongAt(props, 'slowShare')}
     >
-      <LabelledField label="Slow-release share" placeholder="50 %" {...field('slowShare')} />
+      <LabelledField label={say('shelf.product.slow')} placeholder="50 %" {...field('slowShare')} />
     </StatedDefault>
   );
 }
@@ -169,18 +192,22 @@ function LabelRates(props: Props) {
   const days = input.leastIntervalDays.trim();
   const text = joined(
     [
-      low.trim() !== '' && `from ${low.trim()}`,
-      high.trim() !== '' && `up to ${high.trim()}`,
-      mostAtOnce.trim() !== '' && `${mostAtOnce.trim()} at once`,
-      mostPerYear.trim() !== '' && `${mostPerYear.trim()} in a year`,
-      days !== '' && `${days} days apart`,
+      low.trim() !== '' && say('shelf.rates.from', { low: low.trim() }),
+      high.trim() !== '' && say('shelf.rates.to', { high: high.trim() }),
+      mostAtOnce.trim() !== '' && say('shelf.rates.once', { most: mostAtOnce.trim() }),
+      mostPerYear.trim() !== '' && say('shelf.rates.year', { most: mostPerYear.trim() }),
+      days !== '' && say('shelf.rates.days', { days }),
     ],
     '',
   );
   return (
     <StatedDefault
-      name="label rates"
-      text={text === '' ? 'The label sets no rates' : `Label rates, ${UNITS[unit].symbol}: ${text}`}
+      name={say('shelf.part.rates')}
+      text={
+        text === ''
+          ? say('shelf.rates.none')
+          : say('shelf.rates.of', { unit: UNITS[unit].symbol, rates: text })
+      }
       isWrong={isWrongAt(
         props,
         'labelRate.low',
@@ -190,13 +217,25 @@ function LabelRates(props: Props) {
         'leastIntervalDays',
       )}
     >
-      <LabelledField label="Lowest rate" inputMode="decimal" {...field('labelRate.low')} />
-      <LabelledField label="Highest rate" inputMode="decimal" {...field('labelRate.high')} />
-      <LabelledField label="Most at once" inputMode="decimal" {...field('labelRate.mostAtOnce')} />
-      <LabelledField label="Most in a year" inputMode="decimal" {...field('labelRate.mostPerYear')} />
-      <Choice label="Rate unit" options={unitChoices(rateUnits(form))} {...bind('labelRate.unit')} />
+      <LabelledField label={say('shelf.rates.low')} inputMode="decimal" {...field('labelRate.low')} />
+      <LabelledField label={say('shelf.rates.high')} inputMode="decimal" {...field('labelRate.high')} />
       <LabelledField
-        label="Least interval, days"
+        label={say('shelf.rates.mostOnce')}
+        inputMode="decimal"
+        {...field('labelRate.mostAtOnce')}
+      />
+      <LabelledField
+        label={say('shelf.rates.mostYear')}
+        inputMode="decimal"
+        {...field('labelRate.mostPerYear')}
+      />
+      <Choice
+        label={say('shelf.rates.unit')}
+        options={unitChoices(rateUnits(form))}
+        {...bind('labelRate.unit')}
+      />
+      <LabelledField
+        label={say('shelf.rates.interval')}
         placeholder="28"
         inputMode="numeric"
         {...field('leastIntervalDays')}
@@ -211,18 +250,25 @@ function SprayVolume(props: Props) {
   if (form !== 'liquid' && input.kind !== 'soluble-fertilizer') return null;
   const { low, high, unit } = input.carrier;
   const text = joined(
-    [low.trim() !== '' && `from ${low.trim()}`, high.trim() !== '' && `up to ${high.trim()}`],
+    [
+      low.trim() !== '' && say('shelf.rates.from', { low: low.trim() }),
+      high.trim() !== '' && say('shelf.rates.to', { high: high.trim() }),
+    ],
     '',
   );
   return (
     <StatedDefault
-      name="spray volume"
-      text={text === '' ? 'The label sets no spray volume' : `Spray volume, ${UNITS[unit].symbol}: ${text}`}
+      name={say('shelf.part.carrier')}
+      text={
+        text === ''
+          ? say('shelf.carrier.none')
+          : say('shelf.carrier.of', { unit: UNITS[unit].symbol, volumes: text })
+      }
       isWrong={isWrongAt(props, 'carrier.low', 'carrier.high')}
     >
-      <LabelledField label="Least spray volume" inputMode="decimal" {...field('carrier.low')} />
-      <LabelledField label="Most spray volume" inputMode="decimal" {...field('carrier.high')} />
-      <Choice label="Spray volume unit" options={sprayUnits} {...bind('carrier.unit')} />
+      <LabelledField label={say('shelf.carrier.low')} inputMode="decimal" {...field('carrier.low')} />
+      <LabelledField label={say('shelf.carrier.high')} inputMode="decimal" {...field('carrier.high')} />
+      <Choice label={say('shelf.carrier.unit')} options={sprayUnits} {...bind('carrier.unit')} />
     </StatedDefault>
   );
 }
@@ -231,11 +277,13 @@ function SprayVolume(props: Props) {
 function PrintedSettings({ input: { settings }, bind, add, removeAt }: Props) {
   return (
     <StatedDefault
-      name="printed settings"
+      name={say('shelf.part.settings')}
       text={
         settings.length === 0
-          ? 'No settings noted from the label'
-          : `${settings.length === 1 ? 'One setting' : `${settings.length} settings`} noted from the label`
+          ? say('shelf.settings.none')
+          : say('shelf.settings.of', {
+              count: settings.length,
+            })
       }
     >
       {settings.map((one, at) => (
@@ -248,12 +296,16 @@ function PrintedSettings({ input: { settings }, bind, add, removeAt }: Props) {
           gap="10px"
           alignItems="end"
         >
-          <LabelledField label="Machine" {...bind(`settings.${at}.machine`)} />
-          <LabelledField label="Setting" {...bind(`settings.${at}.setting`)} />
-          <LabelledField label="Pace" placeholder="3 mph" {...bind(`settings.${at}.pace`)} />
+          <LabelledField label={say('shelf.settings.machine')} {...bind(`settings.${at}.machine`)} />
+          <LabelledField label={say('shelf.settings.setting')} {...bind(`settings.${at}.setting`)} />
+          <LabelledField
+            label={say('shelf.settings.pace')}
+            placeholder={say('shelf.settings.paceHint')}
+            {...bind(`settings.${at}.pace`)}
+          />
           <DeleteButton
-            act="Remove"
-            name={`the setting for ${one.machine || 'this machine'}`}
+            act={say('shelf.settings.remove')}
+            name={say('shelf.settings.named', { machine: one.machine || say('shelf.settings.thisMachine') })}
             icon={X}
             onDelete={() => removeAt('settings', at)}
           />
@@ -266,7 +318,7 @@ function PrintedSettings({ input: { settings }, bind, add, removeAt }: Props) {
         justifySelf="start"
         onClick={() => add('settings', { machine: '', setting: '', pace: '' })}
       >
-        <Plus size={18} /> Add setting
+        <Plus size={18} /> {say('shelf.settings.add')}
       </Button>
     </StatedDefault>
   );
@@ -277,23 +329,23 @@ function Grain(props: Props) {
   const { form } = evaluateLabelFacts(input);
   const text = joined(
     [
-      input.lot.trim() !== '' && `Lot ${input.lot.trim()}`,
-      input.grainSize.trim() !== '' && `grain size ${input.grainSize.trim()}`,
+      input.lot.trim() !== '' && say('shelf.lot.of', { lot: input.lot.trim() }),
+      input.grainSize.trim() !== '' && say('shelf.lot.grain', { grain: input.grainSize.trim() }),
       form === 'dry' &&
         input.density.text.trim() !== '' &&
-        `${input.density.text.trim()} ${UNITS[input.density.unit].symbol} in bulk`,
+        say('shelf.lot.bulk', { density: input.density.text.trim(), unit: UNITS[input.density.unit].symbol }),
     ],
-    'Lot and grain size are not noted',
+    say('shelf.lot.none'),
   );
   return (
     <StatedDefault
-      name="lot and grain size"
+      name={say('shelf.part.lot')}
       text={text}
       isWrong={isWrongAt(props, 'lot', 'grainSize', 'density.text')}
     >
-      <LabelledField label="Lot" {...field('lot')} />
-      <LabelledField label="Grain size number" {...field('grainSize')} />
-      {form === 'dry' && <Density label="Bulk density" bind={bind} field={field} />}
+      <LabelledField label={say('shelf.lot.lot')} {...field('lot')} />
+      <LabelledField label={say('shelf.lot.grainNumber')} {...field('grainSize')} />
+      {form === 'dry' && <Density label={say('shelf.lot.bulkDensity')} bind={bind} field={field} />}
     </StatedDefault>
   );
 }
@@ -303,9 +355,9 @@ export function ProductForm(props: Props) {
   return (
     <>
       <Questions {...props} />
-      <Box as="section" aria-label="Also on the label" marginTop="20px" maxWidth="900px">
+      <Box as="section" aria-label={say('shelf.product.also')} marginTop="20px" maxWidth="900px">
         <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
-          Also on the label
+          {say('shelf.product.also')}
         </Box>
         <SlowRelease {...props} />
         <LabelRates {...props} />
@@ -315,7 +367,7 @@ export function ProductForm(props: Props) {
         <Grain {...props} />
         <ScoopCard {...props} />
       </Box>
-      <NotesField label="Notes" {...props.bind('notes')} />
+      <NotesField label={say('shelf.product.notes')} {...props.bind('notes')} />
     </>
   );
 }

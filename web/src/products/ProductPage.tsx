@@ -2,6 +2,7 @@ import { useSystem } from '../settings/useSystem.ts';
 import { blankProduct } from '@steady-scatter/core/products';
 import { Scale } from 'lucide-react';
 import { useNavigate } from 'react-router';
+import { say } from '@steady-scatter/words/shelf';
 import { DocPage } from '../documents/DocPage.tsx';
 import { CommandButton } from '../ui/CommandButton.tsx';
 import { ProductForm } from './ProductForm.tsx';
@@ -19,7 +20,7 @@ export default function ProductPage() {
       renderActs={({ id }) => (
         <CommandButton
           icon={Scale}
-          label="Compare"
+          label={say('shelf.common.compare')}
           onClick={() => void navigate(`/shelf/compare?products=${id}`)}
         />
       )}

@@ -3,6 +3,7 @@ import { evaluateScoop, scoopLine } from '@steady-scatter/core/loads';
 import type { MassUnit } from '@steady-scatter/core/quantities';
 import type { ProductInput } from '@steady-scatter/core/products';
 import { Plus, X } from 'lucide-react';
+import { say } from '@steady-scatter/words/shelf';
 import type { DocFormProps } from '../documents/DocPage.tsx';
 import { Choice } from '../ui/Choice.tsx';
 import { DeleteButton } from '../ui/DeleteButton.tsx';
@@ -25,12 +26,15 @@ export function ScoopCard({ input, errorAt, bind, field, set }: DocFormProps<Pro
   const weighings = scoop.weighings.length === 0 ? [''] : scoop.weighings;
   const text =
     scoop.name.trim() === '' && scoop.weighings.length === 0
-      ? 'No scoop weighed'
-      : `Scoop: ${scoop.name.trim() || 'unnamed'}${reading ? '' : ', not weighed yet'}`;
+      ? say('shelf.scoop.none')
+      : say('shelf.scoop.named', {
+          name: scoop.name.trim() || say('shelf.scoop.unnamed'),
+          weighed: reading ? 'yes' : 'no',
+        });
   const isWrong =
     errorAt('scoop.tare') !== undefined || weighings.some((_, at) => errorAt(`scoop.weighings.${at}`));
   return (
-    <StatedDefault name="scoop" text={text} isWrong={isWrong}>
+    <StatedDefault name={say('shelf.part.scoop')} text={text} isWrong={isWrong}>
       <Box gridColumn="1 / -1">
         <Box
           display="grid"
@@ -38,13 +42,21 @@ export function ScoopCard({ input, errorAt, bind, field, set }: DocFormProps<Pro
           gridTemplateColumns={{ base: '1fr 1fr', md: 'repeat(auto-fill, minmax(170px, 1fr))' }}
           alignItems="start"
         >
-          <LabelledField label="Scoop name" placeholder="red scoop, struck off" {...bind('scoop.name')} />
-          <LabelledField label="Empty weight" placeholder="0.12" {...field('scoop.tare')} />
+          <LabelledField
+            label={say('shelf.scoop.name')}
+            placeholder={say('shelf.scoop.nameHint')}
+            {...bind('scoop.name')}
+          />
+          <LabelledField label={say('shelf.scoop.empty')} placeholder="0.12" {...field('scoop.tare')} />
           {weighings.map((value, at) => (
             <LabelledField
               // oxlint-disable-next-line react/no-array-index-key -- weighings have no other identity
               key={at}
-              label={weighings.length === 1 ? 'Full weight' : `Full weight ${at + 1}`}
+              label={
+                weighings.length === 1
+                  ? say('shelf.scoop.full')
+                  : say('shelf.scoop.fullAt', { number: at + 1 })
+              }
               placeholder="1.05"
               value={value}
               error={errorAt(`scoop.weighings.${at}`)}
@@ -52,8 +64,8 @@ export function ScoopCard({ input, errorAt, bind, field, set }: DocFormProps<Pro
               unit={
                 weighings.length > 1 && (
                   <DeleteButton
-                    act="Remove"
-                    name={`weighing ${at + 1}`}
+                    act={say('shelf.settings.remove')}
+                    name={say('shelf.scoop.weighing', { number: at + 1 })}
                     icon={X}
                     onDelete={() => set('scoop.weighings', weighings.toSpliced(at, 1))}
                   />
@@ -61,7 +73,7 @@ export function ScoopCard({ input, errorAt, bind, field, set }: DocFormProps<Pro
               }
             />
           ))}
-          <Choice label="Weight unit" options={UNITS} {...bind('scoop.unit')} />
+          <Choice label={say('shelf.scoop.unit')} options={UNITS} {...bind('scoop.unit')} />
         </Box>
         <Button
           variant="ghost"
@@ -69,12 +81,12 @@ export function ScoopCard({ input, errorAt, bind, field, set }: DocFormProps<Pro
           minHeight="44px"
           onClick={() => set('scoop.weighings', [...weighings, ''])}
         >
-          <Plus size={18} /> Add weighing
+          <Plus size={18} /> {say('shelf.scoop.add')}
         </Button>
         {reading && <WorkingLine working={scoopLine(reading, scoop)} size="plain" />}
         {reading && reading.scatter === null && (
           <Box fontSize="15px" color="ink.soft">
-            One weighing shows no scatter. Weigh two or three more to see how alike your scoops are.
+            {say('shelf.scoop.one')}
           </Box>
         )}
       </Box>

@@ -4,6 +4,7 @@ import { textWithUnit, type UnitId } from '@steady-scatter/core/quantities';
 import { MISSING } from '@steady-scatter/core/working';
 import { Download, Scale, Upload } from 'lucide-react';
 import { useNavigate } from 'react-router';
+import { say } from '@steady-scatter/words/shelf';
 import { explain } from '../api/explain.ts';
 import { useCommands } from '../commands/CommandsProvider.tsx';
 import { allDocs } from '../documents/docs.ts';
@@ -23,28 +24,34 @@ const MAX_COMPARED = 6;
 const COLUMNS: readonly ListColumn<ShelfLine>[] = [
   { header: 'Kind', by: 'kind', wide: true, cell: ({ kind }) => PRODUCT_KINDS[kind].words },
   {
-    header: 'Analysis',
+    header: say('shelf.analysis'),
     by: 'grade',
-    cell: ({ grade, load }) => grade || (load && `${load} load`) || MISSING,
+    cell: ({ grade, load }) => grade || (load && say('shelf.load', { load })) || MISSING,
   },
   {
-    header: 'Package',
+    header: say('shelf.package'),
     by: 'packageSi',
     wide: true,
     end: true,
     cell: ({ package: size, packageUnit }) =>
       size === '' ? MISSING : textWithUnit(size, packageUnit as UnitId),
   },
-  { header: 'Price each', by: 'priceCents', wide: true, end: true, cell: ({ price }) => price || MISSING },
-  { header: 'In stock', by: 'stockPackages', end: true, cell: ({ stock }) => stock || MISSING },
+  {
+    header: say('shelf.price'),
+    by: 'priceCents',
+    wide: true,
+    end: true,
+    cell: ({ price }) => price || MISSING,
+  },
+  { header: say('shelf.stock'), by: 'stockPackages', end: true, cell: ({ stock }) => stock || MISSING },
   { header: 'Lot', by: 'lot', wide: true, cell: ({ lot }) => lot || MISSING },
 ];
 
 const FILTERS = [
   {
-    label: 'Kind of product',
+    label: say('shelf.kind'),
     column: 'kind',
-    all: 'all kinds',
+    all: say('shelf.allKinds'),
     options: PRODUCT_KIND_IDS.map((id) => ({ id, label: PRODUCT_KINDS[id].words })),
   },
 ];
@@ -55,8 +62,8 @@ function ShelfActs({ ticked }: { ticked: readonly string[] }) {
   const navigate = useNavigate();
   const compare = () => void navigate(`/shelf/compare?products=${ticked.slice(0, MAX_COMPARED).join(',')}`);
   useCommands([
-    { id: 'new-product', label: 'New product', keys: 'a', run: () => void navigate('/shelf/new') },
-    { id: 'compare', label: 'Compare labels for a need', keys: 'v', run: compare },
+    { id: 'new-product', label: say('shelf.new'), keys: 'a', run: () => void navigate('/shelf/new') },
+    { id: 'compare', label: say('shelf.compareCommand'), keys: 'v', run: compare },
   ]);
   async function save() {
     try {
@@ -73,11 +80,19 @@ function ShelfActs({ ticked }: { ticked: readonly string[] }) {
     <>
       <CommandButton
         icon={Scale}
-        label={ticked.length > 0 ? `Compare ${Math.min(ticked.length, MAX_COMPARED)}` : 'Compare all'}
+        label={
+          ticked.length > 0
+            ? say('shelf.compareCount', { count: Math.min(ticked.length, MAX_COMPARED) })
+            : say('shelf.compareAll')
+        }
         onClick={compare}
       />
-      <CommandButton icon={Download} label="Export" onClick={() => void save()} />
-      <CommandButton icon={Upload} label="Import" onClick={() => void navigate('/shelf/import')} />
+      <CommandButton icon={Download} label={say('shelf.common.export')} onClick={() => void save()} />
+      <CommandButton
+        icon={Upload}
+        label={say('shelf.import')}
+        onClick={() => void navigate('/shelf/import')}
+      />
     </>
   );
 }
@@ -87,14 +102,16 @@ export default function ShelfPage() {
   return (
     <DocList
       kind={PRODUCTS}
-      heading="Shelf"
+      heading={say('shelf.heading')}
       tabs={<ShelfTabs />}
       nameHeader="Product"
       columns={COLUMNS}
       filters={FILTERS}
-      detail={({ kind, lot }) => [PRODUCT_KINDS[kind].words, lot && `lot ${lot}`].filter(Boolean).join(', ')}
+      detail={({ kind, lot }) =>
+        [PRODUCT_KINDS[kind].words, lot && say('shelf.lot.short', { lot })].filter(Boolean).join(', ')
+      }
       renderActs={(ticked) => <ShelfActs ticked={ticked} />}
-      empty="Nothing stands on the shelf yet. Type a product in from its label: what it holds, how much is in a package, what it costs."
+      empty={say('shelf.teach')}
     />
   );
 }

@@ -1,4 +1,5 @@
 import { useEffect, useMemo, useState } from 'react';
+import { say } from '@steady-scatter/words/shelf';
 import { startWork, useWork } from '../workers/useWork.ts';
 import type { FilePreview, ReadOptions, ShelfFile } from '../workers/shelfFile.worker.ts';
 
@@ -17,7 +18,7 @@ interface Looked {
   readonly trouble: string | null;
 }
 
-const UNKNOWN_TROUBLE = 'The file could not be read to its end. Save it as CSV once more, and take that.';
+const UNKNOWN_TROUBLE = say('shelf.import.unreadable');
 
 const open = () => new Worker(new URL('../workers/shelfFile.worker.ts', import.meta.url), { type: 'module' }); // prettier-ignore
 

@@ -15,16 +15,16 @@ export function Questions({ about }: { about: readonly string[] }) {
   return asked.map(({ id, text, likely }) => (
     <WarningBox key={id} marginTop="10px" data-noprint>
       <Box fontSize="16px">
-        {richly(rich('doubt.ask', { ...TAGS, text }))}</Box>
+        {richly(rich('sheet.doubt.ask', { ...TAGS, text }))}</Box>
       <WarningActs>
         {likely && (
-          <Button minHeight="44px" onClick={() => change(likely.sheet, say('doubt.now', { value: likely.label }))}>{say('doubt.use', { value: likely.label })}</Button>
+          <Button minHeight="44px" onClick={() => change(likely.sheet, say('sheet.doubt.now', { value: likely.label }))}>{say('sheet.doubt.use', { value: likely.label })}</Button>
         )}
         <Button
           minHeight="44px"
           variant="outline"
-          onClick={() => change({ ...input, confirmed: [...input.confirmed, id] }, say('doubt.stands'))}
-        >{say('doubt.asTyped')}</Button>
+          onClick={() => change({ ...input, confirmed: [...input.confirmed, id] }, say('sheet.doubt.stands'))}
+        >{say('sheet.doubt.asTyped')}</Button>
       </WarningActs>
     </WarningBox>
   )); // prettier-ignore

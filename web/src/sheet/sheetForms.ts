@@ -18,7 +18,7 @@ export const blankForm = ({ rate, area }: ShownIn): SheetForm => ({
 export function copyOf({ name, worksheet }: SheetForm): SheetForm {
   const areas = worksheet.areas.map((area) => ({ ...area, id: newId() }));
   return {
-    name: say('job.copyName', { name }).slice(-120),
+    name: say('sheet.job.copyName', { name }).slice(-120),
     onDay: today(),
     worksheet: { ...worksheet, areas },
   };

@@ -72,7 +72,7 @@ it('tells when the server falls silent, and when it answers again', () => {
 it('tells on every screen that this device holds nothing, until it holds again', () => {
   inApp(<ConnectionBanner />);
   act(() => noteHolding(false));
-  expect(strip(/cannot hold what you type/)).toBeTruthy();
+  expect(strip(/cannot save what you type/)).toBeTruthy();
   act(() => noteHolding(true));
-  expect(strip(/cannot hold what you type/)).toBeNull();
+  expect(strip(/cannot save what you type/)).toBeNull();
 });

@@ -14,9 +14,9 @@ function secureAddress({ secureAddresses }: Here): string | null {
 }
 
 const PHONES = [
-  [say('secure.apple'), say('secure.appleHow')],
-  ['Android', say('secure.androidHow')],
-  [say('secure.desktop'), say('secure.desktopHow')],
+  [say('shell.secure.apple'), say('shell.secure.appleHow')],
+  ['Android', say('shell.secure.androidHow')],
+  [say('shell.secure.desktop'), say('shell.secure.desktopHow')],
 ] as const;
 
 /** How a phone comes to the encrypted address, where this page is not: what it lacks, the certificate, and the way there. */
@@ -25,16 +25,16 @@ export function SecureSteps() {
   if (window.isSecureContext) return null;
   const address = here ? secureAddress(here) : null;
   return (
-    <Box as="section" aria-label={say('secure.address')} marginTop="24px">
+    <Box as="section" aria-label={say('shell.secure.address')} marginTop="24px">
       <Box color="ink.soft">{LACKS}</Box>
       {here && address && (
         <chakra.ol paddingLeft="22px" marginTop="10px" display="grid" gap="10px" listStyleType="decimal">
           {here.hasAuthority && (
             <li>
               <chakra.a href={AUTHORITY_PATH} textDecoration="underline" fontWeight="semibold">
-                {say('secure.download')}
+                {say('shell.secure.download')}
               </chakra.a>{' '}
-              {say('secure.trust')}
+              {say('shell.secure.trust')}
               {PHONES.map(([phone, steps]) => (
                 <Box key={phone} marginTop="6px">
                   <b>{phone}:</b> {steps}
@@ -43,7 +43,7 @@ export function SecureSteps() {
             </li>
           )}
           <li>
-            {say('secure.open')}{' '}
+            {say('shell.secure.open')}{' '}
             <chakra.a href={address} textDecoration="underline" fontWeight="semibold" overflowWrap="anywhere">
               {address}
             </chakra.a>

@@ -33,8 +33,8 @@ function useShellActs() {
   const { isNight, change } = usePreferences();
   const { undoLast } = useNotices();
   useCommands([
-    { id: 'go-to', label: say('command.goTo'), keys: 'Ctrl+K', run: () => open('go-to') },
-    { id: 'find', label: say('command.goToKey'), keys: '/', run: () => open('go-to') },
+    { id: 'go-to', label: say('shell.command.goTo'), keys: 'Ctrl+K', run: () => open('go-to') },
+    { id: 'find', label: say('shell.command.goToKey'), keys: '/', run: () => open('go-to') },
     { id: 'new', label: say('shell.newSheet'), keys: 'n', run: () => void navigate('/') },
     { id: 'quick-test', label: say('shell.quickTest'), keys: 'q', run: () => void navigate('/bench/quick') },
     { id: 'jobs', label: say('shell.jobs'), keys: 'j', run: () => void navigate('/jobs') },
@@ -47,13 +47,13 @@ function useShellActs() {
     },
     {
       id: 'undo-last',
-      label: say('common.undo'),
+      label: say('shell.common.undo'),
       keys: 'Ctrl+Z',
       restsWhileTyping: true,
       run: () => void undoLast(),
     },
     { id: 'settings', label: say('shell.settings'), keys: ',', run: () => open('settings') },
-    { id: 'shortcuts', label: say('command.shortcuts'), keys: '?', run: () => open('shortcuts') },
+    { id: 'shortcuts', label: say('shell.command.shortcuts'), keys: '?', run: () => open('shortcuts') },
   ]);
 }
 

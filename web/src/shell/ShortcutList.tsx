@@ -5,9 +5,9 @@ import { usePreferences } from '../settings/PreferencesProvider.tsx';
 import { isSingleKey, type Command } from '../commands/commands.ts';
 
 const ALWAYS: readonly { keys: string; label: string }[] = [
-  { keys: 'Enter', label: say('key.enter') },
-  { keys: 'Tab', label: say('key.tab') },
-  { keys: 'Esc', label: say('key.escape') },
+  { keys: 'Enter', label: say('shell.key.enter') },
+  { keys: 'Tab', label: say('shell.key.tab') },
+  { keys: 'Esc', label: say('shell.key.escape') },
 ];
 
 const Key = chakra('kbd', {

@@ -8,6 +8,7 @@ import {
 } from '@steady-scatter/core/need';
 import { UNITS } from '@steady-scatter/core/quantities';
 import { Link } from 'react-router';
+import { say } from '@steady-scatter/words/shelf';
 import { DocPage, type DocFormProps } from '../documents/DocPage.tsx';
 import { isWrongAt } from '../documents/fields.ts';
 import { useDocs } from '../documents/docs.ts';
@@ -24,8 +25,8 @@ import { SOIL_TESTS } from '../kinds/useSoilTests.ts';
 import { unitChoices } from '../ui/unitChoices.ts';
 
 const FORMS = [
-  { id: 'oxide', label: 'P₂O₅ and K₂O' },
-  { id: 'elemental', label: 'elemental P and K' },
+  { id: 'oxide', label: say('shelf.soil.oxide') },
+  { id: 'elemental', label: say('shelf.soil.element') },
 ] as const;
 
 /** The site or the area that was sampled, where it is measured here. */
@@ -34,13 +35,13 @@ function GroundChoice({ input, set }: Pick<DocFormProps<SoilTestInput>, 'input' 
   const value = input.site === '' ? '' : `${input.site}/${input.area}`;
   return (
     <Choice
-      label="Site or area"
+      label={say('shelf.soil.site')}
       value={value}
       options={[
-        { id: '', label: 'not said' },
+        { id: '', label: say('shelf.soil.noSite') },
         ...sites.flatMap(
           ({ id, input: site }) =>
-          [{ id: '', name: 'all of it' }].concat(site.areas.map(({ id: area, name }) => ({ id: area, name }))).map((part) => ({ id: `${id}/${part.id}`, label: `${site.name}, ${part.name}` })), // prettier-ignore
+          [{ id: '', name: say('shelf.soil.wholeSite') }].concat(site.areas.map(({ id: area, name }) => ({ id: area, name }))).map((part) => ({ id: `${id}/${part.id}`, label: `${site.name}, ${part.name}` })), // prettier-ignore
         ),
       ]}
       onChange={(id) => {
@@ -56,17 +57,23 @@ function SoilTestForm(props: DocFormProps<SoilTestInput>) {
   const { input, set, bind, field } = props;
   const symbol = UNITS[input.unit].symbol;
   const form = FORMS.find(({ id }) => id === input.form)!;
-  const said = [input.lab.trim(), input.ph.trim() && `pH ${input.ph.trim()}`].filter(Boolean).join(', ');
+  const said = [input.lab.trim(), input.ph.trim() && say('shelf.soil.phOf', { ph: input.ph.trim() })]
+    .filter(Boolean)
+    .join(', ');
   return (
     <>
-      <Section heading="Where and when">
+      <Section heading={say('shelf.soil.where')}>
         <Fields>
-          <LabelledField label="Ground" placeholder="School pitch" {...field('name')} />
-          <LabelledField label="Sampling day" type="date" {...field('onDay')} />
+          <LabelledField
+            label={say('shelf.soil.ground')}
+            placeholder={say('shelf.soil.groundHint')}
+            {...field('name')}
+          />
+          <LabelledField label={say('shelf.soil.day')} type="date" {...field('onDay')} />
           <GroundChoice input={input} set={set} />
         </Fields>
       </Section>
-      <Section heading={`Need in a year, ${symbol}`}>
+      <Section heading={say('shelf.soil.needs', { unit: symbol })}>
         <Fields>
           {SOIL_NUTRIENTS.map((id) => {
             const nutrient = NUTRIENTS[statedForm(id, input.form)];
@@ -74,7 +81,7 @@ function SoilTestForm(props: DocFormProps<SoilTestInput>) {
               <LabelledField
                 key={id}
                 label={`${nutrient.symbol}, ${nutrient.name}`}
-                placeholder="not stated"
+                placeholder={say('shelf.soil.notStated')}
                 inputMode="decimal"
                 unit={<Box whiteSpace="nowrap">{symbol}</Box>}
                 {...field(`needs.${id}`)}
@@ -83,28 +90,36 @@ function SoilTestForm(props: DocFormProps<SoilTestInput>) {
           })}
         </Fields>
         <Box fontSize="15px" color="ink.soft" marginTop="6px">
-          0 means that nothing is wanted: a mix then brings none. Leave empty what the sheet does not state.
+          {say('shelf.soil.zero')}
         </Box>
       </Section>
-      <Box as="section" aria-label="Assumed" maxWidth="820px">
+      <Box as="section" aria-label={say('shelf.soil.assumed')} maxWidth="820px">
         <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
-          Assumed
+          {say('shelf.soil.assumed')}
         </Box>
-        <StatedDefault name="units" text={`Needs are in ${symbol}, stated as ${form.label}`}>
-          <Choice label="Need unit" options={unitChoices(RATE_CHOICES)} {...bind('unit')} />
-          <Choice label="Phosphorus and potassium as" options={FORMS} {...bind('form')} />
+        <StatedDefault
+          name={say('shelf.part.units')}
+          text={say('shelf.soil.units', { unit: symbol, form: form.label })}
+        >
+          <Choice label={say('shelf.soil.unit')} options={unitChoices(RATE_CHOICES)} {...bind('unit')} />
+          <Choice label={say('shelf.soil.form')} options={FORMS} {...bind('form')} />
         </StatedDefault>
         <StatedDefault
-          name="laboratory and pH"
-          text={said === '' ? 'Laboratory and pH are not noted' : said}
+          name={say('shelf.part.laboratory')}
+          text={said === '' ? say('shelf.soil.noLaboratory') : said}
           isWrong={isWrongAt(props, 'lab', 'ph')}
         >
-          <LabelledField label="Laboratory" {...field('lab')} />
-          <LabelledField label="pH" placeholder="6.2" inputMode="decimal" {...field('ph')} />
+          <LabelledField label={say('shelf.soil.laboratory')} {...field('lab')} />
+          <LabelledField
+            label={say('shelf.soil.ph')}
+            placeholder="6.2"
+            inputMode="decimal"
+            {...field('ph')}
+          />
         </StatedDefault>
       </Box>
-      <NotesField label="Lime" {...bind('limeNote')} />
-      <NotesField label="Notes" {...bind('notes')} />
+      <NotesField label={say('shelf.soil.lime')} {...bind('limeNote')} />
+      <NotesField label={say('shelf.soil.notes')} {...bind('notes')} />
     </>
   );
 }
@@ -121,7 +136,7 @@ export default function SoilTestPage() {
       renderActs={({ id }) => (
         <Button asChild>
           <Link to={`/shelf/mix?soil=${id}`}>
-            <chakra.span>Find a mix</chakra.span>
+            <chakra.span>{say('shelf.soil.mix')}</chakra.span>
           </Link>
         </Button>
       )}

@@ -2,6 +2,7 @@ import { Button } from '@chakra-ui/react';
 import type { ReadableOf, soilTests } from '@steady-scatter/contract';
 import { UNITS, type MassPerAreaUnit } from '@steady-scatter/core/quantities';
 import { Link } from 'react-router';
+import { say } from '@steady-scatter/words/shelf';
 import { DocList } from '../documents/list/DocList.tsx';
 import { ShelfTabs } from '../shell/ShelfTabs.tsx';
 import { dayText } from '../ui/dayText.ts';
@@ -9,25 +10,27 @@ import { SOIL_TESTS } from '../kinds/useSoilTests.ts';
 
 /** "120 N, 0 P2O5, 80 K2O kg / ha" */
 const needsText = ({ needs, unit }: ReadableOf<typeof soilTests>): string =>
-  needs.length === 0 ? 'no needs stated' : `${needs.join(', ')}  ${UNITS[unit as MassPerAreaUnit].symbol}`;
+  needs.length === 0
+    ? say('shelf.soil.noNeeds')
+    : `${needs.join(', ')}  ${UNITS[unit as MassPerAreaUnit].symbol}`;
 
 /** All soil tests of the crew. */
 export default function SoilTestsPage() {
   return (
     <DocList
       kind={SOIL_TESTS}
-      heading="Soil tests"
+      heading={say('shelf.soil.heading')}
       tabs={<ShelfTabs />}
-      empty="No soil test yet. Type in what the laboratory says the ground needs: 40 kg N, 0 P₂O₅ and 90 K₂O on each ha, say. A mix from the shelf can then be found for it."
+      empty={say('shelf.soil.teach')}
       columns={[
         { header: 'Sampled', by: 'onDay', oneLine: true, cell: ({ onDay }) => dayText(onDay) },
-        { header: 'Needs', cell: needsText },
+        { header: say('shelf.soil.needsHeading'), cell: needsText },
         { header: 'pH', by: 'ph', end: true, wide: true, cell: ({ ph }) => ph ?? '—' },
         { header: 'Laboratory', by: 'lab', wide: true, cell: ({ lab }) => lab || '—' },
       ]}
       renderAct={({ id }) => (
         <Button asChild size="sm" minHeight="44px" hideBelow="md">
-          <Link to={`/shelf/mix?soil=${id}`}>Find a mix</Link>
+          <Link to={`/shelf/mix?soil=${id}`}>{say('shelf.soil.mix')}</Link>
         </Button>
       )}
     />

@@ -9,7 +9,7 @@ beforeEach(() => keepDemo());
 function Line({ isWrong = false }: { isWrong?: boolean }) {
   const [text, set] = useState('5');
   return (
-    <StatedDefault name="tolerance" text={`Good enough is within ${text} %`} isWrong={isWrong}>
+    <StatedDefault name="tolerance" text={`Tolerance ${text} %`} isWrong={isWrong}>
       <input aria-label="Tolerance, %" value={text} onChange={(event) => set(event.target.value)} />
     </StatedDefault>
   );
@@ -22,7 +22,7 @@ it('says what is taken, and shows its field when somebody wants to change it', a
   expect(change.getAttribute('aria-expanded')).toBe('false');
   await person.click(change);
   await person.type(screen.getByLabelText('Tolerance, %'), '0');
-  expect(screen.getByText('Good enough is within 50 %')).toBeTruthy();
+  expect(screen.getByText('Tolerance 50 %')).toBeTruthy();
   await person.click(screen.getByRole('button', { name: 'Done with tolerance' }));
   expect(screen.queryByLabelText('Tolerance, %')).toBeNull();
 });

@@ -64,7 +64,7 @@ type RowVisit = (row: string[], at: number, broken: string | null) => Promise<vo
 async function encodingOf(file: Blob): Promise<string> {
   const head = new Uint8Array(await file.slice(0, 65_536).arrayBuffer());
   if (head.includes(0) && !(head[0] === 0xff && head[1] === 0xfe)) {
-    throw new FileTrouble(say('file.notText'));
+    throw new FileTrouble(say('common.file.notText'));
   }
   if (head[0] === 0xff && head[1] === 0xfe) return 'utf-16le';
   try {
@@ -83,8 +83,8 @@ async function encodingOf(file: Blob): Promise<string> {
 
 /** Goes through a file row by row, a piece of it in memory at a time. */
 async function eachRow(file: File, visit: RowVisit, onProgress: (share: number) => void): Promise<string> {
-  if (file.size === 0) throw new FileTrouble(say('file.empty'));
-  if (file.size > MAX_BYTES) throw new FileTrouble(say('file.tooLarge'));
+  if (file.size === 0) throw new FileTrouble(say('common.file.empty'));
+  if (file.size > MAX_BYTES) throw new FileTrouble(say('common.file.tooLarge'));
   const encoding = await encodingOf(file);
   return new Promise((resolve, reject) => {
     let at = 0;
@@ -98,7 +98,7 @@ async function eachRow(file: File, visit: RowVisit, onProgress: (share: number) 
         separator = meta.delimiter;
         const broken = new Map(
           errors.flatMap(({ type, row }) =>
-            type === 'Quotes' && row !== undefined ? [[row, say('file.openQuote')]] : [],
+            type === 'Quotes' && row !== undefined ? [[row, say('common.file.openQuote')]] : [],
           ),
         );
         const visitAll = async () => {
@@ -148,8 +148,8 @@ async function eachProduct(
       if (at === 0) {
         columns = columnsOf(row);
         if (!columns.includes('name')) {
-          const found = row.length === 1 ? say('file.oneCell') : say('file.found', { columns: row.slice(0, 8).join(', ') }); // prettier-ignore
-          throw new FileTrouble(say('file.nameColumns', { found }));
+          const found = row.length === 1 ? say('common.file.oneCell') : say('common.file.found', { columns: row.slice(0, 8).join(', ') }); // prettier-ignore
+          throw new FileTrouble(say('common.file.nameColumns', { found }));
         }
         visit.headings(row, columns);
         return undefined;

@@ -38,7 +38,7 @@ export const AnswerBar = memo(function AnswerBarOf() {
       >
         {shown?.number ?? MISSING} <small>{shown?.unit}</small>
       </Box>
-      {packages && <Box>{say('load.take', { count: packages.whole })}</Box>}
+      {packages && <Box>{say('sheet.load.take', { count: packages.whole })}</Box>}
     </Box>
   );
 });

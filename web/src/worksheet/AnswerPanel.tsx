@@ -17,9 +17,9 @@ import { richly, TAGS } from '../ui/richly.tsx';
 const BrokenRules = lazyPart(() => import('../regulations/BrokenRules.tsx'));
 
 const PART_WORDS = {
-  asked: say('gives.asked'),
-  along: say('gives.incidental'),
-  none: say('gives.none'),
+  asked: say('sheet.gives.asked'),
+  along: say('sheet.gives.incidental'),
+  none: say('sheet.gives.none'),
 } as const;
 
 /** What still stands between the sheet and its answer, as the next act. */
@@ -28,14 +28,14 @@ export function nextAct(
   { need, product }: WorksheetInput,
 ): string | null {
   if (numbers.amountSi !== null)
-    return numbers.unsized === 0 ? null : say('answer.unsized', { unsized: numbers.unsized });
-  if (errors.length === 1) return say('answer.oneUnread');
-  if (errors.length > 1) return say('answer.manyUnread', { count: errors.length });
-  if (need.amount.trim() === '') return say('answer.lacksNeed');
-  if (isNutrient(need.nutrient) && product.grade.trim() === '') return say('answer.lacksGrade');
-  if (numbers.rateSi === null && need.nutrient === 'ai') return say('answer.lacksLoad');
-  if (numbers.rateSi === null) return say('answer.lacksDensity');
-  return say('answer.lacksSize');
+    return numbers.unsized === 0 ? null : say('sheet.answer.unsized', { unsized: numbers.unsized });
+  if (errors.length === 1) return say('sheet.answer.oneUnread');
+  if (errors.length > 1) return say('sheet.answer.manyUnread', { count: errors.length });
+  if (need.amount.trim() === '') return say('sheet.answer.lacksNeed');
+  if (isNutrient(need.nutrient) && product.grade.trim() === '') return say('sheet.answer.lacksGrade');
+  if (numbers.rateSi === null && need.nutrient === 'ai') return say('sheet.answer.lacksLoad');
+  if (numbers.rateSi === null) return say('sheet.answer.lacksDensity');
+  return say('sheet.answer.lacksSize');
 }
 
 function TakeLine() {
@@ -43,12 +43,12 @@ function TakeLine() {
   const { packages } = answer.numbers;
   if (!packages || !answer.left) return null;
   const sizeText = termShown(answer.lines.packages, 'package.size')?.number ?? '';
-  const sentence = say('load.takeOf', {
+  const sentence = say('sheet.load.takeOf', {
     count: packages.whole,
     size: sizeText,
     more: packages.wholeAtMost > packages.whole ? packages.wholeAtMost : 0,
   });
-  const left = say('answer.left', { number: answer.left.number, unit: answer.left.unit });
+  const left = say('sheet.answer.left', { number: answer.left.number, unit: answer.left.unit });
   return (
     <Box display="flex" gap="14px" alignItems="center" marginTop="14px">
       <Box flexShrink={0} maxWidth="55%">
@@ -74,7 +74,7 @@ function OnceOver() {
   return (
     <Box marginTop="12px" fontSize="17px">
       {richly(
-        rich('answer.portion', {
+        rich('sheet.answer.portion', {
           ...TAGS,
           label: lines.once.label,
           amount: termText(termOf(lines.once, 'once.amount')),
@@ -112,7 +112,7 @@ function Delivered() {
   return (
     <Box marginTop={{ base: '18px', _print: '4px' }}>
       <Box fontSize="15px" fontWeight="semibold" color="ink.soft" marginBottom="4px">
-        {say('answer.gives', { area })}
+        {say('sheet.answer.gives', { area })}
       </Box>
       <chakra.table width="100%" fontSize="17px">
         <chakra.tbody>
@@ -146,7 +146,9 @@ export const AnswerPanel = memo(function AnswerPanelOf({ onBroken }: { onBroken(
     >
       <Box>
         <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
-          {answer.reading.product.form === 'liquid' ? say('answer.measureOut') : say('answer.weighOut')}
+          {answer.reading.product.form === 'liquid'
+            ? say('sheet.answer.measureOut')
+            : say('sheet.answer.weighOut')}
         </Box>
         <BigNumber
           number={shown?.number ?? MISSING}

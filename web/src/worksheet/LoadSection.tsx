@@ -12,11 +12,11 @@ import { WorkingLine } from '../ui/WorkingLine.tsx';
 import { PackageTerm } from './PackageTerm.tsx';
 
 const NAMES = {
-  rate: say('load.rate'),
-  'total.area': say('load.ground'),
-  'total.amount': say('load.amount'),
-  covers: say('load.covers'),
-  back: say('load.back'),
+  rate: say('sheet.load.rate'),
+  'total.area': say('sheet.load.ground'),
+  'total.amount': say('sheet.load.amount'),
+  covers: say('sheet.load.covers'),
+  back: say('sheet.load.back'),
 };
 
 /** One time over the ground: its rate, and what each area takes of it. */
@@ -25,14 +25,14 @@ function OnceOver({ working, showIn }: Pick<ComponentProps<typeof WorkingLine>, 
   const each = numbers.areas.flatMap(({ id, amountSi }, at) => {
     if (amountSi === null) return [];
     const { number, unit } = showQuantity(amountSi / numbers.once.times, units.amount);
-    return [{ id, text: `${reading.areas[at]?.name || say('area.number', { number: at + 1 })} ${number} ${unit}` }];
+    return [{ id, text: `${reading.areas[at]?.name || say('sheet.area.number', { number: at + 1 })} ${number} ${unit}` }];
   });
   return (
     <Box marginY="6px">
       <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
         {working.label}
       </Box>
-      <WorkingLine working={working} names={{ ...NAMES, 'once.rate': say('load.rateOnce'), 'once.amount': say('load.amountOnce') }} {...(showIn ? { showIn } : {})} size="plain" />
+      <WorkingLine working={working} names={{ ...NAMES, 'once.rate': say('sheet.load.rateOnce'), 'once.amount': say('sheet.load.amountOnce') }} {...(showIn ? { showIn } : {})} size="plain" />
       {each.length > 1 && <Box fontSize="16px">{each.map(({ text }) => text).join('; ')}</Box>}
     </Box>
   );
@@ -60,7 +60,7 @@ export const LoadSection = memo(function LoadSectionOf({ onEnter }: { onEnter():
         names={NAMES}
         showIn={showIn}
         editors={{
-          'package.size': <PackageTerm label={say('load.package')} unitLabel="unit of the package" />,
+          'package.size': <PackageTerm label={say('sheet.load.package')} unitLabel="unit of the package" />,
         }}
       />
       <FieldErrors

@@ -26,17 +26,17 @@ import { LabelLines } from './LabelLines.tsx';
 
 const WEIGHTS = unitChoices(HAND_WEIGHTS);
 const BY = [
-  { id: 'chosen', label: say('aim.planned') },
-  { id: 'measured', label: say('aim.measured') },
+  { id: 'chosen', label: say('bench.aim.planned') },
+  { id: 'measured', label: say('bench.aim.measured') },
 ] as const;
 const LIMIT = [
-  { id: 'no', label: say('aim.goal') },
-  { id: 'yes', label: say('aim.limit') },
+  { id: 'no', label: say('bench.aim.goal') },
+  { id: 'yes', label: say('bench.aim.limit') },
 ] as const;
 const WIDTH_LABELS = {
-  hopper: say('aim.hopperWidth'),
-  'pass spacing': say('aim.passSpacing'),
-  'row spacing': say('aim.rowSpacing'),
+  hopper: say('bench.aim.hopperWidth'),
+  'pass spacing': say('bench.aim.passSpacing'),
+  'row spacing': say('bench.aim.rowSpacing'),
 };
 
 /** Rates that a machine is asked for: on the ground, and on a length of what it treats; the one that stands is among them. */
@@ -71,10 +71,11 @@ function useLastScaleStep(props: AimProps): string | null {
 function WidthDefault({ input, on, bind, field, errorAt }: AimProps) {
   const { data: tests = [] } = useWidthTests();
   const spread = on.rig ? rigKind(on.rig.kind).width : 'pass spacing';
-  const label = on.reading.dimension === 'massPerLaneLength' ? say('aim.laneWidth') : WIDTH_LABELS[spread];
+  const label =
+    on.reading.dimension === 'massPerLaneLength' ? say('bench.aim.laneWidth') : WIDTH_LABELS[spread];
   return (
     <StatedDefault
-      name={say('part.width')}
+      name={say('bench.part.width')}
       text={widthText(input, on.rig, latestAccepted(tests, input.rig)?.input.accepted ?? null)}
       isWrong={errorAt('width.text') !== undefined || (input.rig !== '' && input.width.text.trim() === '')}
     >
@@ -84,7 +85,7 @@ function WidthDefault({ input, on, bind, field, errorAt }: AimProps) {
         data-flow
         {...field('width.text')}
       />
-      <Choice label={say('aim.widthIs')} options={BY} {...bind('width.by')} />
+      <Choice label={say('bench.aim.widthIs')} options={BY} {...bind('width.by')} />
     </StatedDefault>
   );
 }
@@ -95,17 +96,17 @@ function FirstSetting(props: AimProps) {
     (other) => other.id !== id && other.input.rig === input.rig && input.rig !== '',
   );
   return (
-    <StatedDefault name={say('part.first')} text={firstText(input, on)}>
+    <StatedDefault name={say('bench.part.first')} text={firstText(input, on)}>
       <Choice
-        label={say('aim.first')}
+        label={say('bench.aim.first')}
         options={(Object.keys(STARTS) as StartId[]).map((start) => ({ id: start, label: STARTS[start] }))}
         {...bind('start')}
       />
       {(input.start === 'shape' || others.length > 0) && (
         <Choice
-          label={say('aim.shape')}
+          label={say('bench.aim.shape')}
           options={[
-            { id: '', label: say('aim.noShape') },
+            { id: '', label: say('bench.aim.noShape') },
             ...others.map((other) => ({ id: other.id, label: other.input.name })),
           ]}
           {...bind('shape')}
@@ -120,10 +121,10 @@ function FirstSetting(props: AimProps) {
 
 function UnitsDefault({ input, on, bind, set }: AimProps) {
   return (
-    <StatedDefault name={say('part.units')} text={unitsText(input)}>
-      <Choice<MassUnit> label={say('aim.massUnit')} options={WEIGHTS} {...bind('units.mass')} />
+    <StatedDefault name={say('bench.part.units')} text={unitsText(input)}>
+      <Choice<MassUnit> label={say('bench.aim.massUnit')} options={WEIGHTS} {...bind('units.mass')} />
       <Choice<LengthUnit>
-        label={say('aim.lengthUnit')}
+        label={say('bench.aim.lengthUnit')}
         value={input.units.length}
         options={LENGTH_CHOICES}
         onChange={(length) => {
@@ -133,7 +134,7 @@ function UnitsDefault({ input, on, bind, set }: AimProps) {
         }}
       />
       <Choice<BenchRateUnit>
-        label={say('aim.rateUnit')}
+        label={say('bench.aim.rateUnit')}
         options={rateChoices(on.rig?.kind ?? null, input.target.unit).map((unit) => ({
           id: unit,
           label: UNITS[unit].symbol,
@@ -150,77 +151,91 @@ export function AimDefaults(props: AimProps) {
   const lastStep = useLastScaleStep(props);
   const second = on.bench.second.marks;
   return (
-    <Box as="section" aria-label={say('aim.assumed')} marginBottom="18px">
+    <Box as="section" aria-label={say('bench.aim.assumed')} marginBottom="18px">
       <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
-        {say('aim.assumed')}
+        {say('bench.aim.assumed')}
       </Box>
       <WidthDefault {...props} />
       <StatedDefault
-        name={say('part.pace')}
+        name={say('bench.part.pace')}
         text={paceSaid(input, on.rig)}
         isWrong={isWrongAt(props, 'pace.course', 'pace.time')}
       >
         <LabelledField
-          label={say('aim.course')}
-          placeholder={say('aim.courseHint')}
+          label={say('bench.aim.course')}
+          placeholder={say('bench.aim.courseHint')}
           data-flow
           {...field('pace.course')}
         />
-        <LabelledField label={say('aim.time')} placeholder="27.2" data-flow {...field('pace.time')} />
+        <LabelledField label={say('bench.aim.time')} placeholder="27.2" data-flow {...field('pace.time')} />
       </StatedDefault>
       <StatedDefault
-        name={say('part.scaleStep')}
+        name={say('bench.part.scaleStep')}
         text={scaleStepText(input, lastStep)}
         isWrong={isWrongAt(props, 'scaleStep')}
       >
         <LabelledField
-          label={say('aim.scaleStep')}
-          placeholder={say('aim.scaleStepHint')}
+          label={say('bench.aim.scaleStep')}
+          placeholder={say('bench.aim.scaleStepHint')}
           data-flow
           {...field('scaleStep')}
         />
       </StatedDefault>
       <StatedDefault
-        name={say('part.tolerance')}
+        name={say('bench.part.tolerance')}
         text={toleranceText(input)}
         isWrong={isWrongAt(props, 'tolerance')}
       >
         <LabelledField
-          label={say('aim.tolerance')}
+          label={say('bench.aim.tolerance')}
           placeholder="5"
           inputMode="decimal"
           {...field('tolerance')}
         />
-        <Choice label={say('aim.targetIs')} options={LIMIT} {...asChoice(bind('isCeiling'), 'yes', 'no')} />
+        <Choice
+          label={say('bench.aim.targetIs')}
+          options={LIMIT}
+          {...asChoice(bind('isCeiling'), 'yes', 'no')}
+        />
       </StatedDefault>
       <FirstSetting {...props} />
       {second.length > 0 && (
         <StatedDefault
-          name={say('part.second')}
-          text={say('aim.secondStays', {
-            control: on.rig?.second.name || say('aim.second'),
-            mark: input.second || say('aim.usualMark'),
+          name={say('bench.part.second')}
+          text={say('bench.aim.secondStays', {
+            control: on.rig?.second.name || say('bench.aim.second'),
+            mark: input.second || say('bench.aim.usualMark'),
           })}
           isWrong={isWrongAt(props, 'second')}
         >
           <LabelledField
-            label={say('aim.secondAt')}
+            label={say('bench.aim.secondAt')}
             placeholder={second[1]?.label ?? ''}
             {...field('second')}
           />
         </StatedDefault>
       )}
-      <StatedDefault name={say('part.lot')} text={productText(input)}>
-        <LabelledField label={say('aim.lot')} placeholder={say('aim.lotHint')} {...bind('lot')} />
-        <LabelledField label={say('aim.grain')} placeholder={say('aim.grainHint')} {...bind('grain')} />
+      <StatedDefault name={say('bench.part.lot')} text={productText(input)}>
+        <LabelledField label={say('bench.aim.lot')} placeholder={say('bench.aim.lotHint')} {...bind('lot')} />
+        <LabelledField
+          label={say('bench.aim.grain')}
+          placeholder={say('bench.aim.grainHint')}
+          {...bind('grain')}
+        />
       </StatedDefault>
       <UnitsDefault {...props} />
       <StatedDefault
-        name={say('part.name')}
-        text={input.name.trim() === '' ? say('aim.noName') : say('aim.savedAs', { name: input.name })}
+        name={say('bench.part.name')}
+        text={
+          input.name.trim() === '' ? say('bench.aim.noName') : say('bench.aim.savedAs', { name: input.name })
+        }
         isWrong={isWrongAt(props, 'name')}
       >
-        <LabelledField label={say('aim.name')} placeholder={say('aim.nameHint')} {...field('name')} />
+        <LabelledField
+          label={say('bench.aim.name')}
+          placeholder={say('bench.aim.nameHint')}
+          {...field('name')}
+        />
       </StatedDefault>
     </Box>
   );

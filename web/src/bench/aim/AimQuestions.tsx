@@ -33,7 +33,7 @@ function MachineQuestion(props: AimProps) {
   const isFixed = input.rig !== '' && input.runs.some((run) => !isEmptyRun(run));
   return (
     <CardChoice
-      label={say('aim.machine')}
+      label={say('bench.aim.machine')}
       value={input.rig === '' ? null : input.rig}
       options={dry
         .filter((rig) => !isFixed || rig.id === input.rig)
@@ -42,11 +42,13 @@ function MachineQuestion(props: AimProps) {
     >
       {isFixed ? (
         <Box fontSize="15px" color="ink.soft" flexBasis="100%">
-          {say('aim.machineFixed')} <Link to="/bench/new">{say('aim.otherMachine')}</Link>
+          {say('bench.aim.machineFixed')} <Link to="/bench/new">{say('bench.aim.otherMachine')}</Link>
         </Box>
       ) : (
         <Button asChild variant="outline" minHeight="56px" borderStyle="dashed">
-          <Link to={id === null ? newMachinePath(input) : '/bench/rigs/new'}>{say('aim.newMachine')}</Link>
+          <Link to={id === null ? newMachinePath(input) : '/bench/rigs/new'}>
+            {say('bench.aim.newMachine')}
+          </Link>
         </Button>
       )}
     </CardChoice>
@@ -65,10 +67,12 @@ function ProductQuestion(props: AimProps) {
   const cards = chosen && !first.includes(chosen) ? [...first.slice(0, -1), chosen] : first;
   const [isOther, setOther] = useState(!chosen && input.product !== '');
   const lotText = (lot: string, grain: string) =>
-    [lot && say('aim.lotOf', { lot }), grain && say('aim.grainOf', { grain })].filter(Boolean).join(', ');
+    [lot && say('bench.aim.lotOf', { lot }), grain && say('bench.aim.grainOf', { grain })]
+      .filter(Boolean)
+      .join(', ');
   return (
     <CardChoice
-      label={say('aim.product')}
+      label={say('bench.aim.product')}
       value={isOther ? OTHER : (chosen?.id ?? null)}
       options={[
         ...cards.map(({ id, input: { name, lot, grainSize } }) => ({
@@ -76,7 +80,7 @@ function ProductQuestion(props: AimProps) {
           label: name,
           detail: lotText(lot, grainSize),
         })),
-        { id: OTHER, label: say('aim.otherProduct') },
+        { id: OTHER, label: say('bench.aim.otherProduct') },
       ]}
       onChange={(id) => {
         setOther(id === OTHER);
@@ -87,10 +91,10 @@ function ProductQuestion(props: AimProps) {
         <Box flexBasis="100%" display="grid" gap="10px" gridTemplateColumns={{ base: '1fr', md: '1fr 1fr' }}>
           {dry.length > cards.length && (
             <Choice
-              label={say('aim.onShelf')}
+              label={say('bench.aim.onShelf')}
               value=""
               options={[
-                { id: '', label: say('aim.chooseOne') },
+                { id: '', label: say('bench.aim.chooseOne') },
                 ...dry
                   .filter((each) => !cards.includes(each))
                   .map(({ id, input: { name } }) => ({ id, label: name })),
@@ -102,8 +106,8 @@ function ProductQuestion(props: AimProps) {
             />
           )}
           <LabelledField
-            label={say('aim.productName')}
-            placeholder={say('aim.productHint')}
+            label={say('bench.aim.productName')}
+            placeholder={say('bench.aim.productHint')}
             value={input.product}
             onChange={take.productName}
           />
@@ -123,11 +127,11 @@ function RateQuestion({ input, on, field, set }: AimProps) {
   const isTyped = isTyping || (amount !== '' && !offered) || offers.length === 0;
   return (
     <CardChoice
-      label={say('aim.rate')}
+      label={say('bench.aim.rate')}
       value={isTyped ? TYPED : (offered?.amount ?? null)}
       options={[
         ...offers.map(({ amount: id, label, detail }) => ({ id, label, detail })),
-        ...(offers.length === 0 ? [] : [{ id: TYPED, label: say('aim.typeRate') }]),
+        ...(offers.length === 0 ? [] : [{ id: TYPED, label: say('bench.aim.typeRate') }]),
       ]}
       onChange={(id) => {
         setTyping(id === TYPED);
@@ -137,7 +141,7 @@ function RateQuestion({ input, on, field, set }: AimProps) {
       {isTyped && (
         <Box flex="0 1 220px">
           <LabelledField
-            label={say('aim.rateTyped')}
+            label={say('bench.aim.rateTyped')}
             placeholder="3.33"
             data-flow
             inputMode="decimal"
@@ -152,7 +156,7 @@ function RateQuestion({ input, on, field, set }: AimProps) {
 
 /** What changes the answer: which machine, which product, which rate. */
 export const AimQuestions = (props: AimProps) => (
-  <Box as="section" aria-label={say('aim.heading')}>
+  <Box as="section" aria-label={say('bench.aim.heading')}>
     <MachineQuestion {...props} />
     <ProductQuestion {...props} />
     <RateQuestion {...props} />

@@ -18,26 +18,27 @@ export function AimSummary({
   const bare = (text: string, unit: keyof typeof UNITS) =>
     /[a-z'"%]/i.test(text) ? text : `${text} ${UNITS[unit].symbol}`;
   const parts = [
-    on.rig?.name ?? say('list.noMachine'),
+    on.rig?.name ?? say('bench.list.noMachine'),
     input.product,
     target.amount &&
-      say('aim.target', {
+      say('bench.aim.target', {
         limit: input.isCeiling ? 'yes' : 'no',
         rate: bare(target.amount, target.unit),
         tolerance: input.tolerance,
       }),
     width.text &&
-      say('aim.widthOf', {
+      say('bench.aim.widthOf', {
         width: bare(width.text, width.unit),
         kind: width.text.includes('/') ? 'rows' : width.by === 'chosen' ? 'passes' : 'tape',
       }),
-    pace.time && say('aim.paceOf', { course: bare(pace.course, pace.unit), time: bare(pace.time, 's') }),
-    input.second && say('aim.secondOf', { control: on.rig?.second.name ?? '', mark: input.second }),
+    pace.time &&
+      say('bench.aim.paceOf', { course: bare(pace.course, pace.unit), time: bare(pace.time, 's') }),
+    input.second && say('bench.aim.secondOf', { control: on.rig?.second.name ?? '', mark: input.second }),
   ].filter(Boolean);
   return (
     <Box
       as="section"
-      aria-label={say('aim.heading')}
+      aria-label={say('bench.aim.heading')}
       display="flex"
       gap="4px 14px"
       flexWrap="wrap"
@@ -47,7 +48,7 @@ export function AimSummary({
     >
       <Box minWidth={0}>{parts.join(' · ')}</Box>
       <Button variant="ghost" minHeight="44px" paddingX="8px" marginLeft="-8px" onClick={onOpen} data-noprint>
-        {say('aim.change')}
+        {say('bench.aim.change')}
       </Button>
     </Box>
   );

@@ -11,12 +11,12 @@ export function LabelLines({ input: { label, target }, field, add, removeAt }: A
   return (
     <Box marginTop="14px" maxWidth="560px">
       <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
-        {say('label.heading')}
+        {say('bench.label.heading')}
       </Box>
       <Box maxWidth="180px">
         <LabelledField
-          label={say('label.pace')}
-          placeholder={say('label.paceHint')}
+          label={say('bench.label.pace')}
+          placeholder={say('bench.label.paceHint')}
           {...field('label.pace')}
         />
       </Box>
@@ -30,14 +30,14 @@ export function LabelLines({ input: { label, target }, field, add, removeAt }: A
           alignItems="end"
           marginTop="6px"
         >
-          <LabelledField label={say('run.setting')} {...field(`label.lines.${at}.setting`)} />
+          <LabelledField label={say('bench.run.setting')} {...field(`label.lines.${at}.setting`)} />
           <LabelledField
-            label={say('label.rate', { unit: UNITS[target.unit].symbol })}
+            label={say('bench.label.rate', { unit: UNITS[target.unit].symbol })}
             {...field(`label.lines.${at}.amount`)}
           />
           <DeleteButton
-            act={say('label.remove')}
-            name={say('label.line', { number: at + 1 })}
+            act={say('bench.label.remove')}
+            name={say('bench.label.line', { number: at + 1 })}
             onDelete={() => removeAt('label.lines', at)}
           />
         </Box>
@@ -48,7 +48,7 @@ export function LabelLines({ input: { label, target }, field, add, removeAt }: A
         marginLeft="-12px"
         onClick={() => add('label.lines', { setting: '', amount: '' })}
       >
-        <Plus size={18} /> {say('label.add')}
+        <Plus size={18} /> {say('bench.label.add')}
       </Button>
     </Box>
   );

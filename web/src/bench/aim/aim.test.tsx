@@ -140,7 +140,7 @@ describe('what is assumed', () => {
     fresh();
     const assumed = within(screen.getByRole('region', { name: 'Assumed' }));
     expect(assumed.queryAllByRole('textbox')).toEqual([]);
-    expect(assumed.getByText('Good enough is within 5 %; the target is a goal')).toBeTruthy();
+    expect(assumed.getByText('Tolerance 5 %; the target is a goal')).toBeTruthy();
   });
   it('is changed one line at a time, and says the new value', async () => {
     const { person, input } = fresh();
@@ -151,7 +151,7 @@ describe('what is assumed', () => {
     expect(input()).toMatchObject({ tolerance: '10', isCeiling: true });
     await person.click(screen.getByRole('button', { name: 'Done with tolerance' }));
     expect(screen.queryByLabelText('Tolerance, %')).toBeNull();
-    expect(screen.getByText('Good enough is within 10 %; the target is a limit')).toBeTruthy();
+    expect(screen.getByText('Tolerance 10 %; the target is a limit')).toBeTruthy();
   });
   it('one length unit counts for spacing and pace alike', async () => {
     const { person, input } = fresh();
@@ -174,7 +174,7 @@ it.each([
     { ...blankScale(), style: 'own' as const, own: 'shut, thin, thick', closed: 'shut' },
     'shut, thin, thick, closed at shut',
   ],
-  [blankScale(), 'no marks yet'],
+  [blankScale(), 'no scale yet'],
 ])('marks in a line: %#', (scale, text) => expect(scaleText(scale)).toBe(text));
 
 it('a hopper has a width of its own, rows a distance', () => {

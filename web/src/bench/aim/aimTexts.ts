@@ -8,7 +8,7 @@ import type { CalibrationContext } from '../calibrationContext.ts';
 
 /** The marks of a control in a line; that there are none yet is said. */
 export const scaleText = (scale: ScaleInput): string =>
-  scaleLine({ ...scale, firstFlow: '' }) || say('said.noMarks');
+  scaleLine({ ...scale, firstFlow: '' }) || say('bench.said.noMarks');
 
 type Lengths = { readonly text: string; readonly unit: UnitId };
 const isSame = (a: Lengths, b: Lengths): boolean =>
@@ -22,10 +22,10 @@ export function widthText(
 ): string {
   const spread = rig ? rigKind(rig.kind).width : 'pass spacing';
   if (width.text.trim() === '')
-    return spread === 'row spacing' ? say('said.rowsUnset') : say('said.passesUnset');
+    return spread === 'row spacing' ? say('bench.said.rowsUnset') : say('bench.said.passesUnset');
   const length = textWithUnit(width.text, width.unit);
   const isTested = accepted !== null && isSame(width, accepted);
-  return say('said.width', {
+  return say('bench.said.width', {
     kind: spread === 'hopper' ? 'hopper' : spread === 'row spacing' ? 'rows' : 'passes',
     length,
     from: isTested ? 'trays' : rig && isSame(width, rig.width) ? 'usual' : 'typed',
@@ -35,9 +35,9 @@ export function widthText(
 
 /** The pace of work, and where it was taken from. */
 export function paceSaid({ pace }: CalibrationInput, rig: RigInput | null): string {
-  if (pace.course.trim() === '' || pace.time.trim() === '') return say('said.paceWalked');
+  if (pace.course.trim() === '' || pace.time.trim() === '') return say('bench.said.paceWalked');
   const isUsual = rig?.pace.time === pace.time && rig.pace.course === pace.course;
-  return say('said.pace', {
+  return say('bench.said.pace', {
     course: textWithUnit(pace.course, pace.unit),
     time: textWithUnit(pace.time, 's'),
     usual: isUsual ? 'yes' : 'no',
@@ -46,39 +46,39 @@ export function paceSaid({ pace }: CalibrationInput, rig: RigInput | null): stri
 
 export const scaleStepText = ({ scaleStep, units }: CalibrationInput, last: string | null): string =>
   scaleStep.trim() === ''
-    ? say('said.scaleUnknown')
-    : say('said.scale', {
+    ? say('bench.said.scaleUnknown')
+    : say('bench.said.scale', {
         step: textWithUnit(scaleStep, units.mass),
         last: scaleStep === last ? 'yes' : 'no',
       });
 
 export const toleranceText = ({ tolerance, isCeiling }: CalibrationInput): string =>
-  say('said.tolerance', { tolerance: tolerance.trim() || '5', kind: isCeiling ? 'limit' : 'goal' });
+  say('bench.said.tolerance', { tolerance: tolerance.trim() || '5', kind: isCeiling ? 'limit' : 'goal' });
 
 const BEGINS = {
-  low: say('begins.low'),
-  middle: say('begins.middle'),
-  label: say('begins.label'),
-  shape: say('begins.shape'),
+  low: say('bench.begins.low'),
+  middle: say('bench.begins.middle'),
+  label: say('bench.begins.label'),
+  shape: say('bench.begins.shape'),
 } as const;
 
 /** Where the first test run begins. */
 export function firstText({ start }: CalibrationInput, { reading }: CalibrationContext): string {
   const from = reading.advice?.start.from;
-  if (from) return say('said.first', { begins: BEGINS[from] });
-  return say('said.first', { begins: start === 'auto' ? say('begins.known') : BEGINS[start] });
+  if (from) return say('bench.said.first', { begins: BEGINS[from] });
+  return say('bench.said.first', { begins: start === 'auto' ? say('bench.begins.known') : BEGINS[start] });
 }
 
 export const productText = ({ lot, grain }: CalibrationInput): string =>
   [
-    lot.trim() && say('said.lot', { lot: lot.trim() }),
-    grain.trim() && say('said.grain', { grain: grain.trim() }),
+    lot.trim() && say('bench.said.lot', { lot: lot.trim() }),
+    grain.trim() && say('bench.said.grain', { grain: grain.trim() }),
   ]
     .filter(Boolean)
-    .join(', ') || say('said.noLot');
+    .join(', ') || say('bench.said.noLot');
 
 export const unitsText = ({ units, target }: CalibrationInput): string =>
-  say('said.units', {
+  say('bench.said.units', {
     mass: UNITS[units.mass].symbol,
     length: UNITS[units.length].symbol,
     rate: UNITS[target.unit].symbol,

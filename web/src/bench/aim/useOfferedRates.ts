@@ -22,9 +22,9 @@ function labelRates(product: ProductInput): { rateSi: number; detail: string }[]
   const { package: pack, coverage, labelLow, labelHigh } = evaluateProduct(product);
   const covers = pack && coverage ? labelRate(pack.si, coverage.areaM2) : null;
   return [
-    { rateSi: covers, detail: say('offer.coverage') },
-    { rateSi: labelLow, detail: say('offer.low') },
-    { rateSi: labelHigh, detail: say('offer.high') },
+    { rateSi: covers, detail: say('bench.offer.coverage') },
+    { rateSi: labelLow, detail: say('bench.offer.low') },
+    { rateSi: labelHigh, detail: say('bench.offer.high') },
   ].flatMap(({ rateSi, detail }) => (rateSi === null ? [] : [{ rateSi, detail }]));
 }
 
@@ -39,7 +39,7 @@ export function offersOf(
   if (!isUnitOf('massPerArea', unit)) return [];
   const fromJobs = lines
     .filter((line) => line.product === product.name && line.rateOnceSi !== null)
-    .map(({ rateOnceSi, name }) => ({ rateSi: rateOnceSi!, detail: say('offer.job', { name }) }));
+    .map(({ rateOnceSi, name }) => ({ rateSi: rateOnceSi!, detail: say('bench.offer.job', { name }) }));
   const all = [...fromJobs, ...(product.input ? labelRates(product.input) : [])];
   const offers = new Map<string, OfferedRate>();
   for (const { rateSi, detail } of all) {

@@ -9,7 +9,7 @@ export function CardAct({ id }: { id: string }) {
   return (
     <CommandButton
       icon={IdCard}
-      label={say('card.act')}
+      label={say('bench.card.act')}
       onClick={() => void navigate(`/bench/cards?of=${id}`)}
     />
   );

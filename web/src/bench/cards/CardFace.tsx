@@ -8,7 +8,7 @@ export function CardFace({ card, link }: { card: Card; link: string }) {
   return (
     <Box
       as="article"
-      aria-label={say('card.of', { machine: card.machine, product: card.product })}
+      aria-label={say('bench.card.of', { machine: card.machine, product: card.product })}
       bg="white"
       color="black"
       borderWidth="1px"
@@ -91,14 +91,14 @@ export function CardFace({ card, link }: { card: Card; link: string }) {
           {card.state && (
             <>
               <br />
-              {say('card.state', { state: card.state })}
+              {say('bench.card.state', { state: card.state })}
             </>
           )}
           <br />
-          {say('card.closedSide')}
+          {say('bench.card.closedSide')}
         </Box>
         <Box width="84px" flexShrink={0}>
-          <QrCode text={link} label={say('card.leads')} />
+          <QrCode text={link} label={say('bench.card.leads')} />
         </Box>
       </Box>
     </Box>

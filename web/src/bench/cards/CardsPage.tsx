@@ -76,16 +76,16 @@ export default function CardsPage() {
     setPending(true);
     try {
       const { cardsPdf } = await loadPart(() => import('./cardPdf.ts'));
-      saveFile(say('card.file', { size }), 'application/pdf', await cardsPdf(chosen, size));
+      saveFile(say('bench.card.file', { size }), 'application/pdf', await cardsPdf(chosen, size));
     } catch {
-      notices.tell(say('card.failed'));
+      notices.tell(say('bench.card.failed'));
     } finally {
       setPending(false);
     }
   }
   return (
     <>
-      <title>{say('card.title')}</title>
+      <title>{say('bench.card.title')}</title>
       <TopBar
         acts={
           <Button
@@ -94,12 +94,12 @@ export default function CardsPage() {
             disabled={chosen.length === 0}
             onClick={() => void save()}
           >
-            <FileText size={18} /> {say('card.save', { count: chosen.length })}
+            <FileText size={18} /> {say('bench.card.save', { count: chosen.length })}
           </Button>
         }
       >
         <chakra.h1 fontSize="21px" fontWeight="bold">
-          {say('card.heading')}
+          {say('bench.card.heading')}
         </chakra.h1>
       </TopBar>
       <BenchTabs />
@@ -113,10 +113,15 @@ export default function CardsPage() {
       >
         <Box data-noprint>
           {cards.length === 0 ? (
-            <Box fontSize="18px">{say('card.none')}</Box>
+            <Box fontSize="18px">{say('bench.card.none')}</Box>
           ) : (
             <>
-              <Choice<CardSize> label={say('card.paper')} value={size} options={SIZES} onChange={setSize} />
+              <Choice<CardSize>
+                label={say('bench.card.paper')}
+                value={size}
+                options={SIZES}
+                onChange={setSize}
+              />
               <Box marginTop="14px">
                 {cards.map(({ id, name, age }) => (
                   <CheckLine
@@ -129,7 +134,7 @@ export default function CardsPage() {
               </Box>
               {chosen.some(({ age }) => age.state === 'stale') && (
                 <Box color="warn" fontWeight="semibold" marginTop="10px">
-                  {say('card.stale')}
+                  {say('bench.card.stale')}
                 </Box>
               )}
             </>

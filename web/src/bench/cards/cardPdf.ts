@@ -32,7 +32,7 @@ function faceOf({ card, link }: Printed): Content {
       { table: { widths: ['*', '*'], body: lines }, layout: 'lightHorizontalLines', margin: [0, 4, 0, 6] },
       {
         columns: [
-          { width: '*', fontSize: 10, stack: [card.signed, ...(card.state ? [say('card.state', { state: card.state })] : []), say('card.closedSide')] }, // prettier-ignore
+          { width: '*', fontSize: 10, stack: [card.signed, ...(card.state ? [say('bench.card.state', { state: card.state })] : []), say('bench.card.closedSide')] }, // prettier-ignore
           { width: 76, qr: link, fit: 76 },
         ],
       },
@@ -52,7 +52,7 @@ export function cardsPdf(printed: readonly Printed[], size: CardSize): Promise<B
   const isSingle = across * down === 1;
   const base = {
     pageSize: { width: mm(page.width), height: mm(page.height) },
-    info: { title: say('card.pdfTitle', { map: printed.map(({ card }) => card.machine).join(', ') }) },
+    info: { title: say('bench.card.pdfTitle', { map: printed.map(({ card }) => card.machine).join(', ') }) },
   };
   if (isSingle) {
     const content = printed.map((each, at) => sheetBreak(at, { stack: [faceOf(each)] }));

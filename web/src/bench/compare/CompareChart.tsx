@@ -53,7 +53,9 @@ export default function CompareChart({ compared }: { compared: readonly Compared
     marks: isOneScale ? widest : widest.map(({ opening }) => ({ opening, label: String(opening) })),
     unit: UNITS[unit].symbol,
     ink,
-    control: isOneScale ? compared[0]?.on.rig?.control.name || say('compare.control') : say('compare.steps'),
+    control: isOneScale
+      ? compared[0]?.on.rig?.control.name || say('bench.compare.control')
+      : say('bench.compare.steps'),
     tops: [0],
   });
   return (
@@ -62,14 +64,14 @@ export default function CompareChart({ compared }: { compared: readonly Compared
         <Scatter
           key={JSON.stringify([compared.map(({ id }) => id), ink.ink])}
           role="img"
-          aria-label={say('compare.chart', { names: list(compared.map(({ input }) => input.name)) })}
+          aria-label={say('bench.compare.chart', { names: list(compared.map(({ input }) => input.name)) })}
           data={dataOf(compared, unit, ink)}
           options={options}
         />
       </Box>
       {!isOneScale && (
         <Box fontSize="15px" color="ink.soft" marginTop="8px">
-          {say('compare.never')}
+          {say('bench.compare.never')}
         </Box>
       )}
     </>

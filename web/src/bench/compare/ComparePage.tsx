@@ -18,8 +18,8 @@ const Cell = chakra('td', { base: { padding: '8px 14px 8px 0', verticalAlign: 'm
 const nameOf = ({ input, on }: Compared): string =>
   [
     input.name,
-    input.signOff && say('compare.at', { setting: input.signOff.setting }),
-    say('compare.tested', { count: on.reading.advice?.means.length ?? 0 }),
+    input.signOff && say('bench.compare.at', { setting: input.signOff.setting }),
+    say('bench.compare.tested', { count: on.reading.advice?.means.length ?? 0 }),
   ]
     .filter(Boolean)
     .join(', ');
@@ -53,16 +53,16 @@ export default function ComparePage() {
   };
   return (
     <>
-      <title>{say('compare.title')}</title>
+      <title>{say('bench.compare.title')}</title>
       <TopBar>
         <chakra.h1 fontSize="21px" fontWeight="bold">
-          {say('compare.heading')}
+          {say('bench.compare.heading')}
         </chakra.h1>
       </TopBar>
       <BenchTabs />
       <Box as="main" id="main" padding={{ base: '0 16px 24px', md: '4px 24px 24px' }}>
         {tested.length === 0 ? (
-          <Box fontSize="18px">{say('compare.none')}</Box>
+          <Box fontSize="18px">{say('bench.compare.none')}</Box>
         ) : (
           <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: '400px 1fr' }} gap="28px">
             <Box>
@@ -86,13 +86,13 @@ export default function ComparePage() {
           </Box>
         )}
         <chakra.h2 fontSize="19px" fontWeight="bold" marginTop="28px" marginBottom="6px">
-          {say('compare.history')}
+          {say('bench.compare.history')}
         </chakra.h2>
         <chakra.table width="100%" fontSize="16px">
           <tbody>
             {machineHistory(shelf.rigs, all).map(({ day, machine, what, link }) => (
               <chakra.tr key={`${day}${machine}${what}`} borderTopWidth="1px" borderColor="line">
-                <Cell whiteSpace="nowrap">{day === '' ? say('compare.noDay') : dayText(day)}</Cell>
+                <Cell whiteSpace="nowrap">{day === '' ? say('bench.compare.noDay') : dayText(day)}</Cell>
                 <Cell fontWeight="bold">{machine}</Cell>
                 <Cell>{link ? <NameLink to={link}>{what}</NameLink> : what}</Cell>
               </chakra.tr>

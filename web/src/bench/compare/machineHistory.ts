@@ -14,7 +14,7 @@ export interface Happened {
 }
 
 function testsOf({ id, input, on }: Compared): Happened[] {
-  const machine = on.rig?.name ?? say('compare.noMachine');
+  const machine = on.rig?.name ?? say('bench.compare.noMachine');
   const product = input.product || input.name;
   const link = `/bench/${id}`;
   const days = [...new Set(input.runs.map(({ onDay }) => onDay))];
@@ -23,14 +23,14 @@ function testsOf({ id, input, on }: Compared): Happened[] {
     return {
       day,
       machine,
-      what: `${product}: ${count === 1 ? say('compare.oneRun') : say('compare.runs', { count })}`,
+      what: `${product}: ${count === 1 ? say('bench.compare.oneRun') : say('bench.compare.runs', { count })}`,
       link,
     };
   });
   const { signOff } = input;
   if (!signOff) return tested;
-  const by = signOff.by ? say('compare.by', { by: signOff.by }) : '';
-  const what = say('compare.kept', {
+  const by = signOff.by ? say('bench.compare.by', { by: signOff.by }) : '';
+  const what = say('bench.compare.kept', {
     product,
     setting: signOff.setting,
     by,
@@ -48,7 +48,7 @@ export function machineHistory(
     input.services.map(({ onDay, what }) => ({
       day: onDay,
       machine: input.name,
-      what: say('compare.service', { what }),
+      what: say('bench.compare.service', { what }),
       link: null,
     })),
   );

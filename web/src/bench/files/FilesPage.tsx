@@ -30,7 +30,7 @@ export default function FilesPage() {
       if (kind === 'json') saveFile(`tests-${today()}.json`, 'application/json', testsJson(shelf));
       else saveFile(`tests-${today()}.csv`, 'text/csv;charset=utf-8', '\ufeff', testsCsv(shelf));
     } catch (error) {
-      notices.tell(say('files.notSaved', { explain: explain(error) }));
+      notices.tell(say('bench.files.notSaved', { explain: explain(error) }));
     }
   }
   async function look(file: File) {
@@ -50,34 +50,34 @@ export default function FilesPage() {
       const undo = await takeTests(wanted);
       setFound(null);
       notices.undoable(
-        say('files.taken', {
+        say('bench.files.taken', {
           count: wanted.calibrations.length,
         }),
         undo,
       );
     } catch (error) {
-      setTrouble(say('files.notTaken', { why: explain(error) }));
+      setTrouble(say('bench.files.notTaken', { why: explain(error) }));
     }
   }
   return (
     <>
-      <title>{say('files.title')}</title>
+      <title>{say('bench.files.title')}</title>
       <TopBar>
-        <chakra.h1 fontSize="21px" fontWeight="bold">{say('files.heading')}</chakra.h1>
+        <chakra.h1 fontSize="21px" fontWeight="bold">{say('bench.files.heading')}</chakra.h1>
       </TopBar>
       <BenchTabs />
       <Box as="main" id="main" padding={{ base: '0 16px 24px', md: '4px 24px 24px' }} maxWidth="900px">
-        <Section heading={say('files.export')}>
-          <Box fontSize="16px" marginBottom="10px">{say('files.exportWhy')}</Box>
+        <Section heading={say('bench.files.export')}>
+          <Box fontSize="16px" marginBottom="10px">{say('bench.files.exportWhy')}</Box>
           <Box display="flex" gap="10px" flexWrap="wrap">
             <Button minHeight="48px" onClick={() => void save('json')}>
-              <Download size={18} />{' '}{say('files.json')}</Button>
+              <Download size={18} />{' '}{say('bench.files.json')}</Button>
             <Button minHeight="48px" onClick={() => void save('csv')}>
-              <Download size={18} />{' '}{say('files.csv')}</Button>
+              <Download size={18} />{' '}{say('bench.files.csv')}</Button>
           </Box>
         </Section>
-        <Section heading={say('files.import')}>
-          <FileDrop accept=".json,.csv" act={say('files.choose')} onFile={(file) => void look(file)}>{say('files.drop')}</FileDrop>
+        <Section heading={say('bench.files.import')}>
+          <FileDrop accept=".json,.csv" act={say('bench.files.choose')} onFile={(file) => void look(file)}>{say('bench.files.drop')}</FileDrop>
           {trouble && (
             <Box role="alert" color="warn" fontWeight="semibold">
               ▲ {trouble}
@@ -88,11 +88,11 @@ export default function FilesPage() {
               <Box as="ul" listStyleType="none">
                 {found.calibrations.map(({ id, input, machine }) => (
                   <Box as="li" key={id} borderTopWidth="1px" borderColor="line" paddingY="8px">
-                    <b>{input.name}</b>, {machine}, {say('files.runs', { count: input.runs.length })}
+                    <b>{input.name}</b>, {machine}, {say('bench.files.runs', { count: input.runs.length })}
                   </Box>
                 ))}
               </Box>
-              <Button variant="solid" minHeight="48px" marginTop="10px" onClick={() => void take(found)}>{say('files.take', { count: found.calibrations.length })}</Button>
+              <Button variant="solid" minHeight="48px" marginTop="10px" onClick={() => void take(found)}>{say('bench.files.take', { count: found.calibrations.length })}</Button>
             </Box>
           )}
         </Section>

@@ -56,7 +56,7 @@ function fromJson(text: string, shelf: BenchShelf): TestsToTake {
   if (!read.success) {
     const [issue] = read.error.issues;
     throw new Error(
-      `${issue?.path.length ? say('files.at', { join: issue.path.join('.') }) : ''}${issue?.message ?? ''}`,
+      `${issue?.path.length ? say('bench.files.at', { join: issue.path.join('.') }) : ''}${issue?.message ?? ''}`,
     );
   }
   const known = new Set(shelf.rigs.map(({ id }) => id));
@@ -67,7 +67,7 @@ function fromJson(text: string, shelf: BenchShelf): TestsToTake {
     calibrations: read.data.calibrations.map(({ id, input }) => ({
       id,
       input: names.has(input.rig) ? input : { ...input, rig: '' },
-      machine: names.get(input.rig) ?? say('compare.noMachine'),
+      machine: names.get(input.rig) ?? say('bench.compare.noMachine'),
     })),
   };
 }
@@ -92,7 +92,7 @@ function fromCsv(text: string, shelf: BenchShelf): TestsToTake {
       const rig = shelf.rigs.find((each) => each.input.name.toLowerCase() === machine.toLowerCase());
       const [wrong] = evaluateCalibration(input).errors;
       if (wrong) throw new InputError(wrong.code, { ...wrong.facts, field: wrong.field, hint: wrong.hint });
-      return { id: newId(), input: { ...input, rig: rig?.id ?? '' }, machine: rig?.input.name ?? say('files.unknownMachine', { machine }) }; // prettier-ignore
+      return { id: newId(), input: { ...input, rig: rig?.id ?? '' }, machine: rig?.input.name ?? say('bench.files.unknownMachine', { machine }) }; // prettier-ignore
     }),
   };
 }

@@ -24,16 +24,16 @@ interface Props {
 
 /** What the number rests on, and what would make it surer. */
 function bandText({ mean }: QuickResult, band: string): string {
-  if (!mean) return say('quick.lacks');
+  if (!mean) return say('bench.quick.lacks');
   const percent = `${showExact(mean.uRelative * 100, 2)} %`;
   return mean.runs === 1
-    ? say('quick.oneRun', { band, percent })
-    : say('quick.mean', { band, percent, runs: mean.runs });
+    ? say('bench.quick.oneRun', { band, percent })
+    : say('bench.quick.mean', { band, percent, runs: mean.runs });
 }
 
 /** Every run with its rate, once there are two. */
 const RunList = ({ input, result, at, onOpen }: Props) => (
-  <Box as="ul" listStyleType="none" aria-label={say('quick.runs')} marginTop="8px">
+  <Box as="ul" listStyleType="none" aria-label={say('bench.quick.runs')} marginTop="8px">
     {result.runs.map((run, index) => {
       const shown = showRun(run, input.target.unit);
       return (
@@ -46,7 +46,7 @@ const RunList = ({ input, result, at, onOpen }: Props) => (
             fontWeight={index === at ? 'bold' : 'normal'}
             onClick={() => onOpen(index)}
           >
-            {say('quick.run', {
+            {say('bench.quick.run', {
               number: index + 1,
               rate: shown ? `${shown.number} ${shown.unit}` : 'none',
             })}
@@ -67,9 +67,9 @@ export function QuickAnswer(props: Props) {
   const read = result.runs[at]!;
   const { length } = input.units;
   return (
-    <Box as="section" aria-label={say('quick.answer')}>
+    <Box as="section" aria-label={say('bench.quick.answer')}>
       <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
-        {say('quick.rate')}
+        {say('bench.quick.rate')}
       </Box>
       <BigNumber number={shown?.number ?? MISSING} unit={UNITS[unit].symbol} live />
       <Box fontSize="17px" marginTop="8px" minHeight="52px">
@@ -79,7 +79,7 @@ export function QuickAnswer(props: Props) {
         <Box marginTop="6px">
           <WorkingLine
             working={runLine(run, read, input, NO_RIG)}
-            names={{ rate: say('result.rate') }}
+            names={{ rate: say('bench.result.rate') }}
             size="plain"
           />
         </Box>

@@ -33,7 +33,7 @@ function MethodTabs({ method, onPick }: { method: QuickMethod; onPick(method: Qu
   return (
     <Box
       role="group"
-      aria-label={say('quick.method')}
+      aria-label={say('bench.quick.method')}
       display="flex"
       gap="8px"
       marginBottom="6px"
@@ -89,7 +89,7 @@ function Readings({ input, at, field }: ReadingsProps) {
       {needed.map(line)}
       {run.method !== 'run-out' && (
         <QuickField
-          label={run.method === 'tray' ? say('aim.hopperWidth') : say('aim.passSpacing')}
+          label={run.method === 'tray' ? say('bench.aim.hopperWidth') : say('bench.aim.passSpacing')}
           unit={UNITS[input.width.unit].symbol}
           placeholder="9"
           {...field('width.text')}
@@ -98,7 +98,7 @@ function Readings({ input, at, field }: ReadingsProps) {
       {opened && optional.map(line)}
       {!opened && optional.length > 0 && (
         <Button variant="ghost" minHeight="56px" marginLeft="-12px" onClick={() => setMore(true)}>
-          {say('quick.more', { fields: optional.map(({ label }) => label.toLowerCase()).join(', ') })}
+          {say('bench.quick.more', { fields: optional.map(({ label }) => label.toLowerCase()).join(', ') })}
         </Button>
       )}
     </>
@@ -166,17 +166,17 @@ export default function QuickTestPage() {
 
   return (
     <>
-      <title>{say('quick.pageTitle')}</title>
+      <title>{say('bench.quick.pageTitle')}</title>
       <TopBar
         acts={
           <>
-            {open.differs && <Button onClick={clear}>{say('quick.clear')}</Button>}
+            {open.differs && <Button onClick={clear}>{say('bench.quick.clear')}</Button>}
             <Button asChild hideBelow="md">
-              <Link to="/bench/new">{say('quick.newCalibration')}</Link>
+              <Link to="/bench/new">{say('bench.quick.newCalibration')}</Link>
             </Button>
             <Button
               onClick={() => test.pickUnits(other)}
-              aria-label={say('quick.units', {
+              aria-label={say('bench.quick.units', {
                 now: UNIT_SETS[shownIn].label,
                 other: UNIT_SETS[other].label,
               })}
@@ -187,7 +187,7 @@ export default function QuickTestPage() {
         }
       >
         <chakra.h1 fontSize="21px" fontWeight="bold">
-          {say('quick.title')}
+          {say('bench.quick.title')}
         </chakra.h1>
       </TopBar>
       <Box
@@ -232,7 +232,7 @@ export default function QuickTestPage() {
           ) : (
             <Box display="flex" gap="10px">
               <Button minHeight="60px" flex="1" disabled={!result.mean} onClick={test.nextRun}>
-                {say('quick.next')}
+                {say('bench.quick.next')}
               </Button>
               <Button
                 variant="solid"
@@ -242,7 +242,7 @@ export default function QuickTestPage() {
                 disabled={!result.mean}
                 onClick={() => setSaving(true)}
               >
-                {say('quick.save')}
+                {say('bench.quick.save')}
               </Button>
             </Box>
           )}

@@ -36,7 +36,7 @@ export function SaveToMachine({ input, onSave, onCancel }: Props) {
 
   async function save() {
     if (chosen === NEW && name.trim() === '') {
-      setProblem(say('quick.nameMachine'));
+      setProblem(say('bench.quick.nameMachine'));
       return;
     }
     const known = dry.find(({ id }) => id === chosen)?.input;
@@ -59,7 +59,7 @@ export function SaveToMachine({ input, onSave, onCancel }: Props) {
   return (
     <Box
       as="form"
-      aria-label={say('quick.save')}
+      aria-label={say('bench.quick.save')}
       display="grid"
       gap="12px"
       onSubmit={(event) => {
@@ -68,33 +68,33 @@ export function SaveToMachine({ input, onSave, onCancel }: Props) {
       }}
     >
       <Choice
-        label={say('aim.machine')}
+        label={say('bench.aim.machine')}
         value={chosen}
         options={[
           ...dry.map(({ id, input: each }) => ({ id, label: each.name })),
-          { id: NEW, label: say('aim.newMachine') },
+          { id: NEW, label: say('bench.aim.newMachine') },
         ]}
         onChange={setRig}
       />
       {chosen === NEW && (
         <LabelledField
-          label={say('quick.machineName')}
-          placeholder={say('quick.machineHint')}
+          label={say('bench.quick.machineName')}
+          placeholder={say('bench.quick.machineHint')}
           value={name}
           onChange={setName}
           autoFocus
         />
       )}
       <LabelledField
-        label={say('run.setting')}
+        label={say('bench.run.setting')}
         placeholder="11"
         value={setting}
         onChange={setSetting}
         minHeight="56px"
       />
       <LabelledField
-        label={say('aim.product')}
-        placeholder={say('aim.productHint')}
+        label={say('bench.aim.product')}
+        placeholder={say('bench.aim.productHint')}
         value={product}
         onChange={setProduct}
         minHeight="56px"
@@ -106,10 +106,10 @@ export function SaveToMachine({ input, onSave, onCancel }: Props) {
       )}
       <Box display="flex" gap="10px">
         <Button type="button" minHeight="56px" flex="1" onClick={onCancel}>
-          {say('quick.cancel')}
+          {say('bench.quick.cancel')}
         </Button>
         <Button type="submit" variant="solid" minHeight="56px" flex="2">
-          {say('quick.saveTest')}
+          {say('bench.quick.saveTest')}
         </Button>
       </Box>
     </Box>

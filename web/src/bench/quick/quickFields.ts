@@ -9,17 +9,17 @@ import { say } from '@steady-scatter/words/bench';
 
 /** What a way of testing is called here. */
 export const METHOD_NAMES: Readonly<Record<QuickMethod, string>> = {
-  'weigh-back': say('quick.weighBack'),
-  catch: say('quick.catch'),
-  'timed-catch': say('quick.timedCatch'),
-  'run-out': say('quick.runOut'),
-  tray: say('quick.tray'),
+  'weigh-back': say('bench.quick.weighBack'),
+  catch: say('bench.quick.catch'),
+  'timed-catch': say('bench.quick.timedCatch'),
+  'run-out': say('bench.quick.runOut'),
+  tray: say('bench.quick.tray'),
 };
 
 /** The two sets of units that a quick test is typed in. */
 export const UNIT_SETS = {
-  us: { label: say('quick.us'), units: { mass: 'lb', length: 'ft' }, rate: 'lb/1000 ft2' },
-  metric: { label: say('quick.metric'), units: { mass: 'kg', length: 'm' }, rate: 'kg/ha' },
+  us: { label: say('bench.quick.us'), units: { mass: 'lb', length: 'ft' }, rate: 'lb/1000 ft2' },
+  metric: { label: say('bench.quick.metric'), units: { mass: 'kg', length: 'm' }, rate: 'kg/ha' },
 } as const satisfies Record<
   string,
   { label: string; units: { mass: MassUnit; length: LengthUnit }; rate: BenchRateUnit }

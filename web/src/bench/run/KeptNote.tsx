@@ -4,9 +4,9 @@ import type { DocumentStatus } from '../../documents/useDocument.ts';
 import type { LiveState } from './useLiveDocument.ts';
 
 const WORDS: Readonly<Record<Exclude<DocumentStatus, 'refused'>, string>> = {
-  new: say('saved.here'),
-  draft: say('saved.here'),
-  'on-device': say('saved.here'),
+  new: say('bench.saved.here'),
+  draft: say('bench.saved.here'),
+  'on-device': say('bench.saved.here'),
   saved: 'kept',
 };
 
@@ -15,19 +15,19 @@ export function KeptNote({ status, refusal, takeTheirs, saveMine }: LiveState) {
   if (takeTheirs && saveMine)
     return (
       <Box role="alert" color="warn" fontWeight="semibold">
-        {say('saved.conflict')}{' '}
+        {say('bench.saved.conflict')}{' '}
         <Button size="sm" minHeight="44px" onClick={() => void takeTheirs()}>
-          {say('common.showTheirs')}
+          {say('bench.common.showTheirs')}
         </Button>{' '}
         <Button size="sm" minHeight="44px" onClick={() => void saveMine()}>
-          {say('common.keepMine')}
+          {say('bench.common.keepMine')}
         </Button>
       </Box>
     );
   if (status === 'refused')
     return (
       <Box role="alert" color="warn" fontWeight="semibold">
-        {say('saved.refused', { why: refusal?.words ?? '' })}
+        {say('bench.saved.refused', { why: refusal?.words ?? '' })}
       </Box>
     );
   return (

@@ -73,7 +73,7 @@ async function walk(person: Awaited<ReturnType<typeof begin>>) {
   if (screen.queryByRole('button', { name: 'All of it is right' }))
     await person.click(button('All of it is right'));
   await person.click(button('Finish test run'));
-  await screen.findByRole('region', { name: 'What it came to' });
+  await screen.findByRole('region', { name: 'Result' });
 }
 
 describe('a test run', () => {
@@ -130,7 +130,7 @@ describe('a test run', () => {
     openHere('q');
     const person = inApp(<RunPage />, `/bench/${ID}/run`);
     await person.click(await screen.findByRole('button', { name: 'Cancel this test run' }));
-    await waitFor(() => expect([...server.rows.values()]).toMatchObject([{ id: 'q', input: { excluded: 'broken off' } }])); // prettier-ignore
+    await waitFor(() => expect([...server.rows.values()]).toMatchObject([{ id: 'q', input: { excluded: 'cancelled' } }])); // prettier-ignore
   });
 });
 
@@ -158,9 +158,9 @@ describe('what is looked over before', () => {
     const told = screen.getAllByRole('alert').map(({ textContent }) => textContent).join(' '); // prettier-ignore
     expect(told).toContain('Not checked: hopper clean and dry');
     expect(told).not.toContain('gate shut before filling;');
-    expect(screen.queryByRole('region', { name: 'What it came to' })).toBeNull();
+    expect(screen.queryByRole('region', { name: 'Result' })).toBeNull();
     await person.click(button('Finish test run'));
-    expect(await screen.findByRole('region', { name: 'What it came to' })).toBeTruthy();
+    expect(await screen.findByRole('region', { name: 'Result' })).toBeTruthy();
   });
 });
 
@@ -183,7 +183,7 @@ describe('with other devices', () => {
   it('another one is begun beside it', async () => {
     openHere('o');
     const person = inApp(<RunPage />, `/bench/${ID}/run`);
-    await person.click(await screen.findByRole('link', { name: 'Begin another one beside it' }));
+    await person.click(await screen.findByRole('link', { name: 'Begin another one' }));
     await person.click(await screen.findByRole('button', { name: 'Begin test run 2' }));
     await waitFor(() => expect(server.of('openRuns')).toHaveLength(2));
   });

@@ -83,10 +83,10 @@ function Begin({ doc, aim }: OfCalibration) {
   return (
     <RunFrame id={doc.id} name={input.name} number={number} method={null} hasFoot={false} note={<RunNote calibration={doc.id} of={[aim]} />}>
       {open.length > 0 && (
-        <Section heading={say('page.underWay')}>
+        <Section heading={say('bench.page.underWay')}>
           {open.map(({ id, setting, method }) => (
             <Button key={id} asChild minHeight="56px" marginRight="10px">
-              <Link to={`/bench/${doc.id}/run/${id}`}>{say('page.goOn', { setting: setting || say('page.itsMark'), method: METHODS[method].words })}</Link>
+              <Link to={`/bench/${doc.id}/run/${id}`}>{say('bench.page.goOn', { setting: setting || say('bench.page.itsMark'), method: METHODS[method].words })}</Link>
             </Button>
           ))}
         </Section>
@@ -184,9 +184,9 @@ function LiveRun({ doc, aim, open }: OfCalibration & { open: Doc<OpenRunInput> }
                 end.breakOff(run, aim.input, open.version > 0);
                 leave();
               }}
-            >{say('page.cancel')}</Button>
+            >{say('bench.page.cancel')}</Button>
             <Button asChild variant="ghost" minHeight="44px">
-              <Link to={`/bench/${id}/run?another`}>{say('page.beginOther')}</Link>
+              <Link to={`/bench/${id}/run?another`}>{say('bench.page.beginOther')}</Link>
             </Button>
           </Box>
         </>
@@ -205,14 +205,14 @@ function OneRun({ runId, ...of }: OfCalibration & { runId: string }) {
   if (done >= 0)
     return (
       <Message
-        heading={say('page.done', { number: done + 1 })}
-        text={say('page.doneElsewhere')}
+        heading={say('bench.page.done', { number: done + 1 })}
+        text={say('bench.page.doneElsewhere')}
         to={`/bench/${id}`}
-        act={say('frame.toBench')}
+        act={say('bench.frame.toBench')}
       />
     );
   if (doc) return <LiveRun key={runId} {...of} open={doc} />;
-  return <OpeningMessage one={OPEN_RUNS.kind.words.one} home={{ path: `/bench/${id}`, label: say('page.itsCalibration') }} error={error} onAgain={() => void refetch()} />; // prettier-ignore
+  return <OpeningMessage one={OPEN_RUNS.kind.words.one} home={{ path: `/bench/${id}`, label: say('bench.page.itsCalibration') }} error={error} onAgain={() => void refetch()} />; // prettier-ignore
 }
 
 function OfOne({ doc, runId }: { doc: Doc<CalibrationInput>; runId: string | null }) {

@@ -35,10 +35,10 @@ interface Props {
 
 /** What of a step is still missing, or cannot be. */
 function missingIn({ fields, id }: Step, { run, at, errorAt }: Props): string[] {
-  if (id === 'set' && run.setting.trim() === '') return [say('step.setting')];
+  if (id === 'set' && run.setting.trim() === '') return [say('bench.step.setting')];
   return fields.flatMap((field) => {
     if (errorAt(`runs.${at}.readings.${field.id}`))
-      return [say('step.readable', { toLowerCase: field.label.toLowerCase() })];
+      return [say('bench.step.readable', { toLowerCase: field.label.toLowerCase() })];
     const isThere = (run.readings[field.id] ?? '').trim() !== '';
     return isThere || field.optional || field.otherwise !== undefined ? [] : [field.label.toLowerCase()];
   });
@@ -68,7 +68,7 @@ const Progress = ({ steps, current }: { steps: readonly Step[]; current: number 
     backgroundSize="100% 8px"
     backgroundRepeat="no-repeat"
   >
-    {say('step.current', {
+    {say('bench.step.current', {
       number: current + 1,
       count: steps.length,
       heading: steps[current]?.heading ?? '',
@@ -133,17 +133,17 @@ export function RunSteps(props: Props) {
     if (missing.length === 0 && on.reading.runs[at]?.worked) go('result');
     else {
       onTried();
-      setLacking(missing.length > 0 ? missing : on.reading.widthM === null ? [say('step.spacing')] : [say('step.readings')]); // prettier-ignore
+      setLacking(missing.length > 0 ? missing : on.reading.widthM === null ? [say('bench.step.spacing')] : [say('bench.step.readings')]); // prettier-ignore
     }
   };
   const lackingLine = lacking.length > 0 && (
     <Box role="alert" color="warn" fontWeight="semibold" fontSize="17px" marginBottom="8px">
-      {say('step.missing', { fields: lacking.join(', ') })}
+      {say('bench.step.missing', { fields: lacking.join(', ') })}
     </Box>
   );
   const untickedLine = isTold && (
     <Box role="alert" color="warn" fontWeight="semibold" fontSize="17px" marginBottom="8px">
-      {say('step.unchecked', { checks: unticked.join('; ') })}
+      {say('bench.step.unchecked', { checks: unticked.join('; ') })}
     </Box>
   );
   const read = on.reading.runs[at];
@@ -188,7 +188,7 @@ export function RunSteps(props: Props) {
               onFirstFlow={onFirstFlow}
             />
             {step.id === 'walk' && (
-              <Button variant="ghost" minHeight={{ base: '56px', md: '44px' }} marginLeft="-12px" marginTop="6px" onClick={onNothing}>{say('run.nothingOut')}</Button>
+              <Button variant="ghost" minHeight={{ base: '56px', md: '44px' }} marginLeft="-12px" marginTop="6px" onClick={onNothing}>{say('bench.run.nothingOut')}</Button>
             )}
             <Box hideFrom="md">{(step.id === 'course' || (step.id === 'walk' && !isStanding(run))) && <Drawing {...props} />}</Box>
           </Box>
@@ -204,7 +204,7 @@ export function RunSteps(props: Props) {
         <Box marginTop="18px">
           {untickedLine}
           {lackingLine}
-          <Button variant="solid" minHeight="52px" fontSize="17px" onClick={finish}>{say('step.finish')}</Button>
+          <Button variant="solid" minHeight="52px" fontSize="17px" onClick={finish}>{say('bench.step.finish')}</Button>
         </Box>
       </Box>
       <Box
@@ -228,9 +228,9 @@ export function RunSteps(props: Props) {
             fontSize="18px"
             disabled={current === 0}
             onClick={() => go(steps[current - 1]!.id)}
-          >{say('step.back')}</Button>
+          >{say('bench.step.back')}</Button>
           <Button variant="solid" minHeight="60px" fontSize="19px" onClick={() => (isLast ? finish() : goOn(current))}>
-            {isLast ? say('step.show') : say('step.next', { heading: steps[current + 1]?.heading.toLowerCase() ?? '' })}
+            {isLast ? say('bench.step.show') : say('bench.step.next', { heading: steps[current + 1]?.heading.toLowerCase() ?? '' })}
           </Button>
         </Box>
       </Box>

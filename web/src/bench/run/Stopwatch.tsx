@@ -34,7 +34,7 @@ interface Props {
   onLap(seconds: number): void;
 }
 
-const LINES = [say('watch.line'), say('watch.end')] as const;
+const LINES = [say('bench.watch.line'), say('bench.watch.end')] as const;
 
 const isTyping = (target: EventTarget | null): boolean => target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT|BUTTON|A)$/.test(target.tagName); // prettier-ignore
 
@@ -85,19 +85,19 @@ export function Stopwatch({
         </Box>
         <Box fontSize="17px" fontWeight="semibold" marginTop="6px">
           {watch.isRunning
-            ? say('watch.press', { when: ends[1] })
-            : say('watch.pressFor', { when: ends[0], label: label && `, ${label}` })}
-          {aimS !== null && say('watch.aim', { seconds: aimS.toFixed(1) })}
+            ? say('bench.watch.press', { when: ends[1] })
+            : say('bench.watch.pressFor', { when: ends[0], label: label && `, ${label}` })}
+          {aimS !== null && say('bench.watch.aim', { seconds: aimS.toFixed(1) })}
         </Box>
       </Face>
       {last?.doubtful && (
         <Box role="alert" color="warn" fontWeight="semibold" marginTop="6px">
-          {say('watch.slept')}
+          {say('bench.watch.slept')}
         </Box>
       )}
       {running && count > 0 && (
         <Button minHeight={{ base: '56px', md: '44px' }} marginTop="8px" onClick={watch.clear}>
-          {say('watch.again')}
+          {say('bench.watch.again')}
         </Button>
       )}
     </Box>

@@ -51,17 +51,17 @@ export function StripDrawing({ lengthM, widthM, length, width, inside, passes, s
         viewBox={`0 0 ${WIDE} ${HIGH}`}
         width="100%"
         role="img"
-        aria-label={say('strip.label', {
+        aria-label={say('bench.strip.label', {
           kind: standing ? 'course' : 'strip',
-          length: length || say('strip.lengthUntyped'),
-          width: width || say('strip.widthUntyped'),
+          length: length || say('bench.strip.lengthUntyped'),
+          width: width || say('bench.strip.widthUntyped'),
         })}
       >
         <Label x={STRIP.left} y={22}>
-          {standing ? say('strip.start') : say('strip.open')}
+          {standing ? say('bench.strip.start') : say('bench.strip.open')}
         </Label>
         <Label x={STRIP.right} y={22}>
-          {standing ? say('strip.stop') : say('strip.shut')}
+          {standing ? say('bench.strip.stop') : say('bench.strip.shut')}
         </Label>
         <Box
           asChild
@@ -96,8 +96,8 @@ export function StripDrawing({ lengthM, widthM, length, width, inside, passes, s
         </Box>
         <Label x={(STRIP.left + STRIP.right) / 2} y={180}>
           {length}
-          {passes > 1 ? say('strip.times', { passes }) : ''}
-          {isKnown && !toScale ? say('strip.noScale') : ''}
+          {passes > 1 ? say('bench.strip.times', { passes }) : ''}
+          {isKnown && !toScale ? say('bench.strip.noScale') : ''}
         </Label>
       </svg>
     </Box>

@@ -53,30 +53,30 @@ function Strike({ run, onStrike }: { run: RunInput; onStrike(why: string): void 
   if (run.excluded !== '')
     return (
       <Box marginTop="10px">
-        {say('result.excluded', { reason: run.excluded })}{' '}
+        {say('bench.result.excluded', { reason: run.excluded })}{' '}
         <Button variant="ghost" minHeight="44px" onClick={() => onStrike('')}>
-          {say('result.include')}
+          {say('bench.result.include')}
         </Button>
       </Box>
     );
   if (why === null)
     return (
       <Button minHeight={{ base: '56px', md: '44px' }} onClick={() => setWhy('')}>
-        {say('result.exclude')}
+        {say('bench.result.exclude')}
       </Button>
     );
   return (
     <Box display="flex" gap="10px" alignItems="end" flexWrap="wrap" flex="1 1 300px">
       <Box flex="1 1 220px">
         <LabelledField
-          label={say('run.excludedBecause')}
-          placeholder={say('result.excludeHint')}
+          label={say('bench.run.excludedBecause')}
+          placeholder={say('bench.result.excludeHint')}
           value={why}
           onChange={setWhy}
         />
       </Box>
       <Button minHeight="44px" disabled={why.trim() === ''} onClick={() => onStrike(why.trim())}>
-        {say('result.exclude')}
+        {say('bench.result.exclude')}
       </Button>
     </Box>
   );
@@ -96,7 +96,7 @@ function TakePace({
   };
   return (
     <Button minHeight={{ base: '56px', md: '44px' }} marginTop="8px" onClick={() => set('pace', pace)}>
-      {say('result.paceOfRun', { course: pace.course, time: pace.time })}
+      {say('bench.result.paceOfRun', { course: pace.course, time: pace.time })}
     </Button>
   );
 }
@@ -125,9 +125,9 @@ export function TestRunResult({ input, run, at, on, onChange, onNext, onRedo, on
       gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) minmax(0, 1fr)' }}
       gap={{ base: '18px', lg: '36px' }}
     >
-      <Box as="section" aria-label={say('result.heading')}>
+      <Box as="section" aria-label={say('bench.result.heading')}>
         <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
-          {say('result.delivered', { setting: run.setting, pace: atWork ? 'work' : 'own' })}
+          {say('bench.result.delivered', { setting: run.setting, pace: atWork ? 'work' : 'own' })}
         </Box>
         <BigNumber
           number={shown?.number ?? '—'}
@@ -138,30 +138,32 @@ export function TestRunResult({ input, run, at, on, onChange, onNext, onRedo, on
           <ResultBand
             rate={{ ...own, band: own.y * bandOfRun(read) }}
             target={picture.target}
-            label={say('result.band', { amount: input.target.amount })}
+            label={say('bench.result.band', { amount: input.target.amount })}
           />
         )}
         <Box marginTop="10px">
           <WorkingLine
             working={runLine(run, read, input, bench)}
-            names={{ rate: say('result.rate') }}
+            names={{ rate: say('bench.result.rate') }}
             size="plain"
           />
-          {atWork && <WorkingLine working={atWork} names={{ rate: say('run.rateAtWork') }} size="plain" />}
+          {atWork && (
+            <WorkingLine working={atWork} names={{ rate: say('bench.run.rateAtWork') }} size="plain" />
+          )}
         </Box>
         <Said lines={runRemarks(run, read, reading, input)} />
         {read.pace?.isApart && <TakePace run={run} input={input} set={set} />}
         {coarse && <Said lines={[coarse]} />}
         <Box marginTop="12px" maxWidth="460px">
           <LabelledField
-            label={say('run.note')}
-            placeholder={say('result.noteHint')}
+            label={say('bench.run.note')}
+            placeholder={say('bench.result.noteHint')}
             {...bind(`runs.${at}.note`)}
           />
         </Box>
         <Box display="flex" gap="10px" flexWrap="wrap" marginTop="12px" alignItems="end">
           <Button minHeight={{ base: '56px', md: '44px' }} onClick={onRedo}>
-            {say('result.again')}
+            {say('bench.result.again')}
           </Button>
           <Strike run={run} onStrike={(why) => set(`runs.${at}.excluded`, why)} />
         </Box>
@@ -169,20 +171,20 @@ export function TestRunResult({ input, run, at, on, onChange, onNext, onRedo, on
       <AnswerBox padding={{ base: '16px', md: '22px' }} alignSelf="start">
         <PlausibilityQuestions input={input} reading={reading} set={set} />
         <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
-          {text?.act ?? say('answer.setTo')}
+          {text?.act ?? say('bench.answer.setTo')}
         </Box>
         <BigNumber number={text?.mark ?? '—'} unit="" />
         <Box fontSize="17px" marginTop="8px">
-          {text?.why ?? say('result.lacks')}
+          {text?.why ?? say('bench.result.lacks')}
         </Box>
         <Said lines={correctionText(reading, input, bench.kind)} />
         {reading.advice?.standing !== 'open' && on.afterUse.length > 0 && (
-          <Said lines={[say('result.after', { checks: on.afterUse.join('; ') })]} />
+          <Said lines={[say('bench.result.after', { checks: on.afterUse.join('; ') })]} />
         )}
         <Box display="flex" gap="10px" flexWrap="wrap" marginTop="18px">
           {text && reading.advice?.because !== 'settled' && (
             <Button variant={isDone ? 'outline' : 'solid'} minHeight="60px" fontSize="18px" onClick={onNext}>
-              {say('result.next', { mark: text.mark })}
+              {say('bench.result.next', { mark: text.mark })}
             </Button>
           )}
           <Button
@@ -191,7 +193,7 @@ export function TestRunResult({ input, run, at, on, onChange, onNext, onRedo, on
             fontSize="18px"
             onClick={onDone}
           >
-            {reading.advice?.standing === 'open' ? say('result.enough') : say('result.toSign')}
+            {reading.advice?.standing === 'open' ? say('bench.result.enough') : say('bench.result.toSign')}
           </Button>
         </Box>
       </AnswerBox>

@@ -125,7 +125,7 @@ it('what was taken off the list is asked for when somebody looks for it, and put
   expect(asked).not.toHaveBeenCalled();
   await person.click(screen.getByRole('button', { name: 'Deleted soil tests' }));
   expect(await screen.findByText('18 Apr 2026')).toBeTruthy();
-  await person.click(screen.getByRole('button', { name: 'Put Old test back' }));
+  await person.click(screen.getByRole('button', { name: 'Restore Old test' }));
   expect(asked).toHaveBeenCalledWith(soilTests, 'restore', { params: { id: '7' } });
   expect(await screen.findByText('“Old test” is on the list again.')).toBeTruthy();
 });
