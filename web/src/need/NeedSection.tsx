@@ -154,12 +154,7 @@ function FractionTerm() {
 }
 
 /** Fields of the need line whose sentences stand under it, in its order. */
-const FIELDS = [
-  'need.amount',
-  'product.grade',
-  'product.load',
-  'product.density.text',
-] as const;
+const FIELDS = ['need.amount', 'product.grade', 'product.load', 'product.density.text'] as const;
 
 /** What the ground needs, and the product rate that puts it down. */
 export const NeedSection = memo(function NeedSectionOf({ onEnter }: { onEnter(): void }) {

@@ -75,7 +75,7 @@ describe('what else the label says', () => {
     await change(person, 'label rates');
     await person.type(screen.getByLabelText('Lowest rate'), '3');
     await person.type(screen.getByLabelText('Highest rate'), '4.2');
-    await person.type(screen.getByLabelText('Least interval, days'), '28');
+    await person.type(screen.getByLabelText('Shortest interval, days'), '28');
     expect(also.getByText('Label rates, lb / 1000 ft²: from 3, up to 4.2, 28 days apart')).toBeTruthy();
     expect(input().labelRate).toMatchObject({ low: '3', high: '4.2' });
   });

@@ -73,7 +73,7 @@ it('says what was not found', async () => {
 it('an empty shelf says what stands on one, and asks for no search', () => {
   keepList(KIND, {}, []);
   inApp(<ShelfPage />);
-  expect(screen.getByText(/Nothing stands on the shelf yet/)).toBeTruthy();
+  expect(screen.getByText(/The shelf is empty/)).toBeTruthy();
   expect(screen.queryByLabelText('Search products')).toBeNull();
 });
 

@@ -1,8 +1,10 @@
 import { Box } from '@chakra-ui/react';
 import { useEffect } from 'react';
+import { rich, say } from '@steady-scatter/words/rules';
 import { Repairs } from './Repairs.tsx';
 import { useRuleChecks } from './useRuleChecks.ts';
 import { WarningBox } from '../ui/WarningBox.tsx';
+import { richly, TAGS } from '../ui/richly.tsx';
 
 /** What is broken stands at the answer, with what would mend it one act away. */
 export default function BrokenRules({ onCount }: { onCount(broken: number): void }) {
@@ -15,8 +17,8 @@ export default function BrokenRules({ onCount }: { onCount(broken: number): void
     <WarningBox marginTop="12px" _print={{ borderWidth: 0, padding: 0, marginTop: '4px' }}>
       {broken.map(({ id, rule, overBy }) => (
         <Box key={id} fontSize="16px">
-          <b>▲ Rule broken:</b> {rule}
-          {overBy && `, by ${overBy.number} ${overBy.unit}`}.
+          {richly(rich('rules.broken.rule', { ...TAGS, rule }))}
+          {overBy && say('rules.broken.by', { amount: overBy.number, unit: overBy.unit })}.
         </Box>
       ))}
       <Repairs checks={checks} />

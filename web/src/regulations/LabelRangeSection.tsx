@@ -1,6 +1,7 @@
 import { Box, Button } from '@chakra-ui/react';
 import { showQuantity } from '@steady-scatter/core/quantities';
 import { labelRange } from '@steady-scatter/core/regulations';
+import { say } from '@steady-scatter/words/rules';
 import { useSheet, useSheetForm } from '../sheet/sheet.tsx';
 import { useNotices } from '../notices/notices.tsx';
 import { Section } from '../ui/Section.tsx';
@@ -17,8 +18,8 @@ function useNeedChange() {
 }
 
 const OFF_WORDS = {
-  below: 'This rate is below the label’s lowest.',
-  above: 'This rate is above the label’s highest. The label decides.',
+  below: say('rules.range.below'),
+  above: say('rules.range.above'),
 };
 
 /** The label's own range of rates, and how one application stands to it. */
@@ -34,7 +35,7 @@ export function LabelRangeSection() {
     return `${number} ${unit}`;
   };
   return (
-    <Section heading="The label’s range of rates" noPrint={off === null}>
+    <Section heading={say('rules.range.heading')} noPrint={off === null}>
       <Box display="flex" flexWrap="wrap" gap="10px 18px" alignItems="center" fontSize="17px">
         {ends.map(({ end, si, need }) => (
           <Box key={end}>
@@ -44,16 +45,16 @@ export function LabelRangeSection() {
                 size="sm"
                 marginLeft="8px"
                 data-noprint
-                onClick={() => change(need, `The need is now that of the label’s ${end} rate.`)}
+                onClick={() => change(need, say('rules.range.needIs', { end }))}
               >
-                Use the {end}
+                {say('rules.range.use', { end })}
               </Button>
             )}
           </Box>
         ))}
         {rateSi !== null && (
           <Box fontWeight="bold">
-            {answer.reading.split.portions > 1 ? 'each portion' : 'chosen'} {shown(rateSi)}
+            {answer.reading.split.portions > 1 ? say('rules.range.portion') : 'chosen'} {shown(rateSi)}
           </Box>
         )}
       </Box>

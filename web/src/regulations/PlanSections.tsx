@@ -6,6 +6,7 @@ import { portionsOf, type Portion } from '@steady-scatter/core/regulations';
 import { PRODUCT_KINDS } from '@steady-scatter/core/products';
 import { orderTable } from '@steady-scatter/core/worksheet';
 import { useWatch } from 'react-hook-form';
+import { say } from '@steady-scatter/words/rules';
 import { useSheet, useSheetForm } from '../sheet/sheet.tsx';
 import { TypedTerm } from '../sheet/TypedTerm.tsx';
 import { dayText } from '../ui/dayText.ts';
@@ -19,8 +20,8 @@ import { WorkingLine } from '../ui/WorkingLine.tsx';
 import { RulesSection } from './RulesSection.tsx';
 
 const CARRIER_MEANS = [
-  { id: 'mix', label: 'of the finished mix, product and water together' },
-  { id: 'water', label: 'of the water alone' },
+  { id: 'mix', label: say('rules.spray.ofMix') },
+  { id: 'water', label: say('rules.spray.ofWater') },
 ] as const;
 
 /** How much finished mix the ground takes, for what is put down with water. */
@@ -33,10 +34,10 @@ function SpraySection() {
   const { carrierLow, carrierHigh } = answer.reading.product;
   const range = [carrierLow, carrierHigh].map((si) => si !== null && showQuantity(si, carrier.unit).number);
   return (
-    <Section heading="Spray mix">
+    <Section heading={say('rules.spray.heading')}>
       <Box maxWidth="360px" marginBottom="8px" data-noprint>
         <Choice
-          label="Spray volume is"
+          label={say('rules.spray.means')}
           value={carrier.means}
           options={CARRIER_MEANS}
           onChange={(means) => form.setValue('worksheet.carrier.means', means, { shouldDirty: true })}
@@ -44,12 +45,12 @@ function SpraySection() {
       </Box>
       <WorkingLine
         working={answer.lines.mix}
-        names={{ mix: 'Finished mix', 'mix.water': 'Water', 'mix.product': 'Product' }}
+        names={{ mix: say('rules.spray.mix'), 'mix.water': 'Water', 'mix.product': 'Product' }}
         editors={{
           'carrier.amount': (
             <TypedTerm
               name="worksheet.carrier.amount"
-              label="Spray volume"
+              label={say('rules.spray.volume')}
               placeholder={`500 ${UNITS[carrier.unit].symbol}`}
               origin="typed"
             />
@@ -60,7 +61,12 @@ function SpraySection() {
       <Questions about={['carrier.']} />
       {(range[0] || range[1]) && (
         <Box fontSize="15px" color="ink.soft">
-          The label allows {range.filter(Boolean).join(' to ')} {UNITS[carrier.unit].symbol}.
+          {say('rules.spray.allows', {
+            ends: range[0] ? (range[1] ? 'both' : 'low') : 'high',
+            low: range[0] || '',
+            high: range[1] || '',
+            unit: UNITS[carrier.unit].symbol,
+          })}
         </Box>
       )}
     </Section>
@@ -75,11 +81,16 @@ function ScoopsSection() {
   const weighed = reading.product.scoop;
   if (!weighed || numbers.amountSi === null || reading.product.form === 'liquid') return null;
   const pieces = numbers.areas.flatMap(({ amountSi }, at) =>
-    amountSi === null ? [] : [{ name: reading.areas[at]?.name || `Area ${at + 1}`, amountSi }],
+    amountSi === null
+      ? []
+      : [{ name: reading.areas[at]?.name || say('rules.area', { number: at + 1 }), amountSi }],
   );
   return (
-    <Section heading="In scoops">
-      {[...(pieces.length > 1 ? pieces : []), { name: 'In all', amountSi: numbers.amountSi }].map((one) => (
+    <Section heading={say('rules.scoop.heading')}>
+      {[
+        ...(pieces.length > 1 ? pieces : []),
+        { name: say('rules.scoop.all'), amountSi: numbers.amountSi },
+      ].map((one) => (
         <Box
           key={one.name}
           data-noprint={one.name === 'In all' ? undefined : ''}
@@ -110,17 +121,19 @@ const PortionLine = ({ portion }: { portion: Portion }) => (
       <WorkingLine working={portion.working} size="plain" />
     </Box>
     <Box fontSize="15px" color="ink.soft">
-      puts down{' '}
-      {portion.delivers
-        .map(({ shown, symbol }) => `${shown.number} ${shown.unit.replace(' /', ` ${symbol} /`)}`)
-        .join(', ') || 'no nutrients by its label'}
+      {say('rules.portion.delivers', {
+        nutrients:
+          portion.delivers
+            .map(({ shown, symbol }) => `${shown.number} ${shown.unit.replace(' /', ` ${symbol} /`)}`)
+            .join(', ') || say('rules.portion.noNutrients'),
+      })}
     </Box>
   </Box>
 );
 
 const DIRECTIONS = [
-  { id: 'one', label: 'one direction' },
-  { id: 'two', label: 'two directions, half rate each' },
+  { id: 'one', label: say('rules.portion.one') },
+  { id: 'two', label: say('rules.portion.two') },
 ] as const;
 
 /** The whole put down in portions: half now and half after a look, or little and often. */
@@ -137,30 +150,30 @@ function PortionsSection() {
   const set = (portions: string, days: string) =>
     form.setValue('worksheet.split', { portions, everyDays: days, directions }, { shouldDirty: true });
   return (
-    <Section heading="In portions and directions" noPrint={answer.numbers.once.times === 1}>
+    <Section heading={say('rules.portion.heading')} noPrint={answer.numbers.once.times === 1}>
       <Box display="flex" flexWrap="wrap" alignItems="baseline" gap="6px 10px" fontSize="17px">
         <TypedTerm
           name="worksheet.split.portions"
-          label="Number of portions"
+          label={say('rules.portion.count')}
           placeholder="1"
           origin="typed"
-          unit={<Box as="span">&nbsp;{input.trim() === '1' ? 'portion' : 'portions'}</Box>}
+          unit={<Box as="span"> {say('rules.portion.unit', { count: input.trim() === '1' ? 1 : 2 })}</Box>}
         />
         <TypedTerm
           name="worksheet.split.everyDays"
-          label="Days between two portions"
+          label={say('rules.portion.days')}
           placeholder="28"
           origin="typed"
-          unit={<Box as="span">&nbsp;days apart</Box>}
+          unit={<Box as="span"> {say('rules.portion.apart')}</Box>}
         />
         {input === '' && (
           <Button size="sm" data-noprint onClick={() => set('2', '28')}>
-            Half now, half after four weeks
+            {say('rules.portion.halves')}
           </Button>
         )}
         {input !== '' && (
           <Button size="sm" variant="ghost" data-noprint onClick={() => set('', '')}>
-            All at once
+            {say('rules.portion.once')}
           </Button>
         )}
       </Box>
@@ -168,7 +181,7 @@ function PortionsSection() {
       <FieldErrors error={errorAt('split.everyDays')} input={everyDays} />
       <Box maxWidth="360px" marginTop="8px" data-noprint>
         <Choice
-          label="Over the ground"
+          label={say('rules.portion.pattern')}
           value={directions}
           options={DIRECTIONS}
           onChange={(way) => form.setValue('worksheet.split.directions', way, { shouldDirty: true })}
@@ -180,7 +193,7 @@ function PortionsSection() {
         ))}
       {split.portions > 1 && (
         <Box fontSize="16px" marginTop="6px">
-          Look at the ground before each further portion, and leave it out where the first was enough.
+          {say('rules.portion.look')}
         </Box>
       )}
     </Section>
@@ -200,12 +213,12 @@ function OrderSection() {
     <Section heading={answer.lines.order.label} noPrint={stock === ''}>
       <WorkingLine
         working={answer.lines.order}
-        names={{ 'order.exact': 'Packages for all the ground', 'order.cost': 'Cost' }}
+        names={{ 'order.exact': say('rules.order.packages'), 'order.cost': 'Cost' }}
         editors={{
           'product.stock': (
             <TypedTerm
               name="worksheet.product.stock"
-              label="Packages in stock"
+              label={say('rules.order.stock')}
               placeholder="0"
               origin="typed"
             />
@@ -213,8 +226,8 @@ function OrderSection() {
           'product.price': (
             <TypedTerm
               name="worksheet.product.price"
-              label="Price of a package"
-              placeholder="price"
+              label={say('rules.order.price')}
+              placeholder={say('rules.order.priceHint')}
               origin="label"
             />
           ),
@@ -224,7 +237,7 @@ function OrderSection() {
       <FieldErrors error={errorAt('product.price')} input={price} />
       {order.buyAtMost > order.buy && (
         <Box fontSize="16px" marginTop="4px">
-          If the ground is as large as its ± allows, it takes {order.buyAtMost - order.buy} more.
+          {say('rules.order.more', { count: order.buyAtMost - order.buy })}
         </Box>
       )}
       <Button
@@ -233,7 +246,7 @@ function OrderSection() {
         data-noprint
         onClick={() => void saveOrder(orderTable(answer, worksheet), name || 'order')}
       >
-        Save the order sheet (CSV)
+        {say('rules.order.save')}
       </Button>
     </Section>
   );

@@ -6,6 +6,7 @@ import {
   type RuleCheck,
 } from '@steady-scatter/core/regulations';
 import { lessNeed } from '@steady-scatter/core/worksheet';
+import { say } from '@steady-scatter/words/rules';
 import { useSheet } from '../sheet/sheet.tsx';
 import { useSheetChange } from '../sheet/useSheetChange.ts';
 
@@ -24,29 +25,23 @@ export function Repairs({ checks }: { checks: readonly RuleCheck[] }) {
   return (
     <Box display="flex" flexWrap="wrap" gap="10px" marginTop="10px" alignItems="center" data-noprint>
       {less && (
-        <Button onClick={() => change({ ...input, need: { ...input.need, amount: less } }, 'The need is now the most that is allowed.')}>
-          Use the most allowed: {less}
-        </Button>
+        <Button onClick={() => change({ ...input, need: { ...input.need, amount: less } }, say('rules.repair.needIs'))}>{say('rules.repair.use', { most: less })}</Button>
       )}
       {portions !== null && (
         <Button
           onClick={() =>
             change(
               { ...input, split: { ...input.split, portions: String(portions), everyDays: input.split.everyDays || String(answer.reading.product.leastIntervalDays ?? 28) } },
-              `The whole is now put down in ${portions} portions.`,
+              say('rules.repair.split', { portions }),
             )
           }
-        >
-          Split in {portions}
-        </Button>
+        >{say('rules.repair.splitDo', { portions })}</Button>
       )}
       {days !== null && (
-        <Button onClick={() => change({ ...input, split: { ...input.split, everyDays: String(days) } }, `The portions are now ${days} days apart.`)}>
-          Put {days} days between
-        </Button>
+        <Button onClick={() => change({ ...input, split: { ...input.split, everyDays: String(days) } }, say('rules.repair.apart', { days }))}>{say('rules.repair.apartDo', { days })}</Button>
       )}
-      {share === 0 && <Box>Nothing of this product is allowed here now. Choose another product.</Box>}
-      {isHelpless && <Box>No lower rate would keep this rule. Choose another product, another day, or get a soil test.</Box>}
+      {share === 0 && <Box>{say('rules.repair.nothing')}</Box>}
+      {isHelpless && <Box>{say('rules.repair.noLower')}</Box>}
     </Box>
   ); // prettier-ignore
 }

@@ -11,6 +11,7 @@ import {
 } from '@steady-scatter/core/regulations';
 import { Plus, X } from 'lucide-react';
 import { v7 as newId } from 'uuid';
+import { say } from '@steady-scatter/words/rules';
 import { DocPage, type DocFormProps } from '../documents/DocPage.tsx';
 import { RATE_CHOICES } from '../units/units.ts';
 import { usePreferences } from '../settings/PreferencesProvider.tsx';
@@ -32,7 +33,7 @@ interface RowProps extends DocFormProps<RuleSetInput> {
 
 function RuleRow({ rule, at, rateUnit, bind, field, removeAt }: RowProps) {
   const { number, ofNutrient } = RULE_KINDS[rule.kind];
-  const unit = { rate: rateUnit, percent: '%', years: 'years old' }[number];
+  const unit = { rate: rateUnit, percent: '%', years: say('rules.rule.years') }[number];
   const text = (name: 'amount' | 'from' | 'to', label: string, placeholder: string) => (
     <LabelledField
       label={label}
@@ -53,10 +54,14 @@ function RuleRow({ rule, at, rateUnit, bind, field, removeAt }: RowProps) {
       borderColor="line"
     >
       <Box gridColumn={{ base: '1 / -1', lg: 'auto' }}>
-        <Choice label={`Rule ${at + 1}`} options={KINDS} {...bind(`rules.${at}.kind`)} />
+        <Choice
+          label={say('rules.rule.number', { number: at + 1 })}
+          options={KINDS}
+          {...bind(`rules.${at}.kind`)}
+        />
       </Box>
       {ofNutrient ? (
-        <Choice label="Of" options={OF} {...bind(`rules.${at}.nutrient`)} />
+        <Choice label={say('rules.rule.of')} options={OF} {...bind(`rules.${at}.nutrient`)} />
       ) : (
         <Box hideBelow="lg" />
       )}
@@ -64,7 +69,7 @@ function RuleRow({ rule, at, rateUnit, bind, field, removeAt }: RowProps) {
       {text('from', 'From', '03-01')}
       {text('to', 'To', '05-31')}
       <IconButton
-        aria-label={`Remove rule ${at + 1}`}
+        aria-label={say('rules.rule.remove', { number: at + 1 })}
         variant="ghost"
         minHeight="44px"
         marginTop="22px"
@@ -81,14 +86,18 @@ function RuleSetForm(props: DocFormProps<RuleSetInput>) {
   const { rules } = input;
   return (
     <>
-      <Section heading="Which rules">
+      <Section heading={say('rules.set.heading')}>
         <Fields>
-          <LabelledField label="Name" placeholder="Town rules" {...field('name')} />
-          <Choice label="Limits are in" options={unitChoices(RATE_CHOICES)} {...bind('unit')} />
+          <LabelledField
+            label={say('rules.set.name')}
+            placeholder={say('rules.set.nameHint')}
+            {...field('name')}
+          />
+          <Choice label={say('rules.set.unit')} options={unitChoices(RATE_CHOICES)} {...bind('unit')} />
         </Fields>
-        <NotesField label="Where they come from" {...bind('source')} />
+        <NotesField label={say('rules.set.source')} {...bind('source')} />
       </Section>
-      <Section heading="Each rule, and the season in which it holds (month-day; empty for the whole year)">
+      <Section heading={say('rules.set.rules')}>
         {rules.map((rule, at) => (
           <RuleRow {...props} key={rule.id} rule={rule} at={at} rateUnit={UNITS[input.unit].symbol} />
         ))}
@@ -98,11 +107,11 @@ function RuleSetForm(props: DocFormProps<RuleSetInput>) {
           minHeight="44px"
           onClick={() => add('rules', blankRule(newId()))}
         >
-          <Plus size={18} /> Add a rule
+          <Plus size={18} /> {say('rules.set.add')}
         </Button>
       </Section>
       <chakra.p fontSize="15px" color="ink.soft">
-        These are your own notes of the rules. Labels, codes and licensed practice go before them.
+        {say('rules.set.yours')}
       </chakra.p>
     </>
   );

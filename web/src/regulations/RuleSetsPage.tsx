@@ -1,3 +1,4 @@
+import { say } from '@steady-scatter/words/rules';
 import { DocList } from '../documents/list/DocList.tsx';
 import { ShelfTabs } from '../shell/ShelfTabs.tsx';
 import { RULE_SETS } from '../kinds/useRuleSets.ts';
@@ -7,9 +8,9 @@ export default function RuleSetsPage() {
   return (
     <DocList
       kind={RULE_SETS}
-      heading="Rules"
+      heading={say('rules.list.heading')}
       tabs={<ShelfTabs />}
-      empty="No rules are typed in yet. Copy them from your code, your contract or your advice: at most 1 lb N on each 1000 ft² at once, say. Every sheet can then be held against them."
+      empty={say('rules.list.teach')}
       columns={[
         { header: 'Rules', by: 'rules', end: true, cell: ({ rules }) => rules },
         { header: 'From', wide: true, cell: ({ source }) => source || '—' },

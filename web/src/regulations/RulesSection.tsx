@@ -5,6 +5,7 @@ import type { RuleCheck } from '@steady-scatter/core/regulations';
 import type { RuleFactsInput } from '@steady-scatter/core/worksheet';
 import { useWatch } from 'react-hook-form';
 import { Link } from 'react-router';
+import { say } from '@steady-scatter/words/rules';
 import { useSheet, useSheetForm } from '../sheet/sheet.tsx';
 import { useDocs } from '../documents/docs.ts';
 import { SOIL_TESTS } from '../kinds/useSoilTests.ts';
@@ -17,9 +18,9 @@ import { useRuleChecks } from './useRuleChecks.ts';
 import { RULE_SETS } from '../kinds/useRuleSets.ts';
 
 const STATES = {
-  kept: { sign: '✓', words: 'kept', color: 'fine' },
-  broken: { sign: '▲', words: 'broken', color: 'warn' },
-  unknown: { sign: '?', words: 'cannot tell: the label does not say', color: 'ink.soft' },
+  kept: { sign: '✓', words: say('rules.check.kept'), color: 'fine' },
+  broken: { sign: '▲', words: say('rules.check.broken'), color: 'warn' },
+  unknown: { sign: '?', words: say('rules.check.unknown'), color: 'ink.soft' },
 } as const;
 
 const isKept = ({ state }: RuleCheck): boolean => state === 'kept';
@@ -31,7 +32,9 @@ function CheckLine({ check }: { check: RuleCheck }) {
       <Box display="flex" flexWrap="wrap" columnGap="12px" alignItems="baseline">
         <chakra.span color={color} fontWeight="bold">
           <chakra.span aria-hidden>{sign}</chakra.span> {words}
-          {check.overBy && check.state === 'broken' && `, by ${check.overBy.number} ${check.overBy.unit}`}
+          {check.overBy &&
+            check.state === 'broken' &&
+            say('rules.check.by', { amount: check.overBy.number, unit: check.overBy.unit })}
         </chakra.span>
         <Box color="ink.soft" fontSize="15px">
           {check.rule}
@@ -54,18 +57,18 @@ function SoilTestChoice({ input, onChange }: { input: RuleFactsInput; onChange(m
   const remark = (test: SoilTestInput): string => {
     const isOld = Number(onDay.slice(0, 4)) - Number(test.onDay.slice(0, 4)) - (onDay.slice(5) < test.onDay.slice(5) ? 1 : 0) >= years;
     const isOther = test.site !== '' && ground.length > 0 && !isTestOf(test, ground);
-    return [isOther && 'other ground', isOld && 'too old'].filter(Boolean).join(', ');
+    return [isOther && say('rules.soil.other'), isOld && say('rules.soil.old')].filter(Boolean).join(', ');
   };
   // Of this ground and young first.
   const listed = tests.map(({ id, input: test }) => ({ id, test, remark: remark(test) })).toSorted((a, b) => a.remark.length - b.remark.length || b.test.onDay.localeCompare(a.test.onDay));
   const isByDay = input.soilTest === '' && input.soilTestDay !== '';
   return (
     <Choice
-      label="Soil test of this ground"
+      label={say('rules.soil.label')}
       value={input.soilTest || (isByDay ? 'day' : '')}
       options={[
-        { id: '', label: 'none' },
-        ...(isByDay ? [{ id: 'day', label: `${dayText(input.soilTestDay)}, by its day alone` }] : []),
+        { id: '', label: say('rules.soil.none') },
+        ...(isByDay ? [{ id: 'day', label: say('rules.soil.byDay', { dayText: dayText(input.soilTestDay) }) }] : []),
         ...listed.map(({ id, test, remark: told }) => ({ id, label: `${dayText(test.onDay)}, ${test.name}${told ? ` (${told})` : ''}` })),
       ]}
       onChange={(id) => id !== 'day' && onChange({ soilTest: id, soilTestDay: tests.find((test) => test.id === id)?.input.onDay ?? '' })}
@@ -97,7 +100,9 @@ export function RulesSection() {
 
   return (
     <Section
-      heading={setName === null ? 'By the rules' : `By the rules of ${setName}`}
+      heading={
+        setName === null ? say('rules.check.heading') : say('rules.check.headingOf', { name: setName })
+      }
       noPrint={setName === null}
     >
       <Box
@@ -108,10 +113,10 @@ export function RulesSection() {
         data-noprint
       >
         <Choice
-          label="Rules of"
+          label={say('rules.check.set')}
           value={input.setId}
           options={[
-            { id: '', label: sets.length === 0 ? 'no rules typed in yet' : 'none' },
+            { id: '', label: sets.length === 0 ? say('rules.check.noSets') : 'none' },
             ...sets.map(({ id, input: { name } }) => ({ id, label: name })),
           ]}
           onChange={(setId) => set({ setId, ...(setName === null ? { unit: answer.units.delivered } : {}) })}
@@ -120,7 +125,7 @@ export function RulesSection() {
         {yearly.map((nutrient) => (
           <LabelledField
             key={nutrient}
-            label={`${NUTRIENTS[nutrient].symbol} put down earlier this year`}
+            label={say('rules.check.earlier', { nutrient: NUTRIENTS[nutrient].symbol })}
             placeholder="0"
             value={amountOf(nutrient)}
             error={errorAt(`rules.soFar.${input.soFar.findIndex((one) => one.nutrient === nutrient)}.amount`)}
@@ -132,13 +137,13 @@ export function RulesSection() {
       {sets.length === 0 && (
         <Box marginTop="6px" fontSize="16px" data-noprint>
           <chakra.span textDecoration="underline" textUnderlineOffset="4px">
-            <Link to="/shelf/rules/new">Type in your town’s or your contract’s rules</Link>
+            <Link to="/shelf/rules/new">{say('rules.check.typeIn')}</Link>
           </chakra.span>
-          , and each sheet is held against them.
+          {say('rules.check.typeInThen')}
         </Box>
       )}
       {open.length > 0 && (
-        <chakra.ul marginTop="10px" aria-label="Rules that are not kept" padding={0}>
+        <chakra.ul marginTop="10px" aria-label={say('rules.check.brokenList')} padding={0}>
           {open.map((check) => (
             <CheckLine key={check.id} check={check} />
           ))}
@@ -149,10 +154,12 @@ export function RulesSection() {
           <chakra.summary cursor="pointer" minHeight="44px" paddingTop="10px" display="list-item">
             <chakra.span color="fine" fontWeight="bold">
               <span aria-hidden>✓</span>{' '}
-              {kept.length === 1 ? 'One rule is kept' : `${kept.length} rules are kept`}
+              {kept.length === 1
+                ? say('rules.check.oneKept')
+                : say('rules.check.manyKept', { count: kept.length })}
             </chakra.span>
           </chakra.summary>
-          <chakra.ul aria-label="Rules that are kept" padding={0}>
+          <chakra.ul aria-label={say('rules.check.keptList')} padding={0}>
             {kept.map((check) => (
               <CheckLine key={check.id} check={check} />
             ))}

@@ -1,3 +1,4 @@
+import { say } from '@steady-scatter/words/rules';
 import { loadPart } from '../api/lazyCall.ts';
 import { saveFile } from '../ui/saveFile.ts';
 
@@ -5,5 +6,5 @@ import { saveFile } from '../ui/saveFile.ts';
 export async function saveOrder(rows: string[][], name: string): Promise<void> {
   const { default: Papa } = await loadPart(() => import('papaparse'));
   const text = Papa.unparse(rows, { escapeFormulae: true, newline: '\r\n' });
-  saveFile(`${name} order.csv`, 'text/csv;charset=utf-8', '\ufeff', text);
+  saveFile(say('rules.order.file', { name }), 'text/csv;charset=utf-8', '\ufeff', text);
 }

@@ -12,6 +12,7 @@ import {
 import { textWithUnit, UNITS, type LengthUnit, type MassUnit } from '@steady-scatter/core/quantities';
 import { Plus } from 'lucide-react';
 import { v7 as newId } from 'uuid';
+import { say } from '@steady-scatter/words/rigs';
 import type { DocFormProps } from '../documents/DocPage.tsx';
 import { isWrongAt } from '../documents/fields.ts';
 import { LENGTH_CHOICES } from '../sites/units.ts';
@@ -31,20 +32,24 @@ type Props = DocFormProps<RigInput>;
 
 const WEIGHTS = unitChoices(['lb', 'kg']);
 const FEEDS = [
-  { id: 'own-rows', label: 'a row each' },
-  { id: 'one-row', label: 'all one row' },
+  { id: 'own-rows', label: say('rigs.outlet.rows') },
+  { id: 'one-row', label: say('rigs.outlet.oneRow') },
 ] as const;
 const WIDTHS = {
-  hopper: { label: 'Hopper width', said: 'Hopper width is', missing: 'Hopper width is not set' },
+  hopper: {
+    label: say('rigs.width.hopper'),
+    said: say('rigs.width.hopperIs'),
+    missing: say('rigs.width.hopperUnset'),
+  },
   'pass spacing': {
-    label: 'Pass spacing',
-    said: 'Usual pass spacing is',
-    missing: 'Usual pass spacing is not set',
+    label: say('rigs.width.passes'),
+    said: say('rigs.width.passesIs'),
+    missing: say('rigs.width.passesUnset'),
   },
   'row spacing': {
-    label: 'Row spacing',
-    said: 'Usual row spacing is',
-    missing: 'Usual row spacing is not set',
+    label: say('rigs.width.rows'),
+    said: say('rigs.width.rowsIs'),
+    missing: say('rigs.width.rowsUnset'),
   },
 } as const;
 
@@ -54,7 +59,7 @@ function Questions(props: Props & { isNew: boolean }) {
   const { puts } = rigKind(input.kind);
   const kinds = (
     <CardChoice<RigKind>
-      label="Kind"
+      label={say('rigs.kind')}
       isGrid
       options={RIG_KIND_IDS.map((id) => ({
         id,
@@ -70,7 +75,7 @@ function Questions(props: Props & { isNew: boolean }) {
         kinds
       ) : (
         <StatedDefault
-          name="kind"
+          name={say('rigs.part.kind')}
           text={RIG_KINDS[input.kind].words}
           picture={<RigDrawing kind={input.kind} />}
         >
@@ -78,10 +83,14 @@ function Questions(props: Props & { isNew: boolean }) {
         </StatedDefault>
       )}
       <Fields>
-        <LabelledField label="Name" placeholder="Red push spreader" {...field('name')} />
-        {puts !== 'wet' && <ScaleField {...props} of="control" label="Scale" />}
+        <LabelledField label={say('rigs.name')} placeholder={say('rigs.nameHint')} {...field('name')} />
+        {puts !== 'wet' && <ScaleField {...props} of="control" label={say('rigs.scale')} />}
         {puts !== 'wet' && (
-          <LabelledField label="Hopper holds" placeholder="50 lb" {...field('hopper.size')} />
+          <LabelledField
+            label={say('rigs.hopper')}
+            placeholder={say('rigs.hopperHint')}
+            {...field('hopper.size')}
+          />
         )}
       </Fields>
     </>
@@ -96,12 +105,15 @@ function WidthAndPace(props: Props) {
   const isOdd = paceMPerS !== null && !paceIsUsual;
   const pace =
     input.pace.time.trim() === ''
-      ? 'Usual pace is not set'
-      : `Usual pace is ${textWithUnit(input.pace.course, input.pace.unit)} in ${textWithUnit(input.pace.time, 's')}`;
+      ? say('rigs.pace.unset')
+      : say('rigs.pace.is', {
+          course: textWithUnit(input.pace.course, input.pace.unit),
+          time: textWithUnit(input.pace.time, 's'),
+        });
   return (
     <>
       <StatedDefault
-        name="width"
+        name={say('rigs.part.width')}
         text={
           input.width.text.trim() === ''
             ? missing
@@ -109,14 +121,22 @@ function WidthAndPace(props: Props) {
         }
         isWrong={isWrongAt(props, 'width.text')}
       >
-        <LabelledField label={label} placeholder="9 ft" {...field('width.text')} />
+        <LabelledField label={label} placeholder={say('rigs.width.hint')} {...field('width.text')} />
       </StatedDefault>
-      <StatedDefault name="pace" text={pace} isWrong={isWrongAt(props, 'pace.course', 'pace.time') || isOdd}>
-        <LabelledField label="Course length" placeholder="120 ft" {...field('pace.course')} />
-        <LabelledField label="Course time, s" placeholder="27.2" {...field('pace.time')} />
+      <StatedDefault
+        name={say('rigs.part.pace')}
+        text={pace}
+        isWrong={isWrongAt(props, 'pace.course', 'pace.time') || isOdd}
+      >
+        <LabelledField
+          label={say('rigs.pace.course')}
+          placeholder={say('rigs.pace.courseHint')}
+          {...field('pace.course')}
+        />
+        <LabelledField label={say('rigs.pace.time')} placeholder="27.2" {...field('pace.time')} />
         {isOdd && (
           <Box color="warn" fontWeight="semibold" gridColumn="1 / -1">
-            ▲ That pace is hard to hold with this machine. Check the course and the time.
+            {say('rigs.pace.doubt')}
           </Box>
         )}
       </StatedDefault>
@@ -131,12 +151,17 @@ function Outlets(props: Props) {
   const feeds = FEEDS.find(({ id }) => id === input.outlets.feeds)!;
   return (
     <StatedDefault
-      name="outlets"
-      text={count === '1' ? 'One outlet' : `${count} outlets, ${feeds.label}`}
+      name={say('rigs.part.outlets')}
+      text={count === '1' ? say('rigs.outlet.one') : say('rigs.outlet.many', { count, feeds: feeds.label })}
       isWrong={isWrongAt(props, 'outlets.count')}
     >
-      <LabelledField label="Outlets" placeholder="1" inputMode="numeric" {...field('outlets.count')} />
-      <Choice<Feeds> label="They feed" options={FEEDS} {...bind('outlets.feeds')} />
+      <LabelledField
+        label={say('rigs.outlet.count')}
+        placeholder="1"
+        inputMode="numeric"
+        {...field('outlets.count')}
+      />
+      <Choice<Feeds> label={say('rigs.outlet.feeds')} options={FEEDS} {...bind('outlets.feeds')} />
     </StatedDefault>
   );
 }
@@ -148,26 +173,42 @@ function Controls(props: Props) {
   return (
     <>
       <StatedDefault
-        name="control"
-        text={`The scale is on the ${control.name.trim() || 'control'}${control.readAt.trim() ? `, read at ${control.readAt.trim()}` : ''}`}
+        name={say('rigs.part.control')}
+        text={say('rigs.control.on', {
+          control: control.name.trim() || say('rigs.control.unnamed'),
+          place: control.readAt.trim() || 'none',
+        })}
       >
-        <LabelledField label="Control name" placeholder="gate" {...bind('control.name')} />
-        <LabelledField label="Read at" placeholder="left edge of the pointer" {...bind('control.readAt')} />
+        <LabelledField
+          label={say('rigs.control.name')}
+          placeholder={say('rigs.control.nameHint')}
+          {...bind('control.name')}
+        />
+        <LabelledField
+          label={say('rigs.control.readAt')}
+          placeholder={say('rigs.control.readAtHint')}
+          {...bind('control.readAt')}
+        />
       </StatedDefault>
       <StatedDefault
-        name="second control"
+        name={say('rigs.part.second')}
         text={
-          line === '' ? 'No second control' : `Second control: ${second.name.trim() || 'unnamed'}, ${line}`
+          line === ''
+            ? say('rigs.second.none')
+            : say('rigs.second.is', {
+                control: second.name.trim() || say('rigs.second.unnamed'),
+                scale: line,
+              })
         }
         isWrong={evaluateRig(input).second.errors.length > 0}
       >
         <LabelledField
-          label="Second control name"
-          placeholder="impeller speed"
+          label={say('rigs.second.name')}
+          placeholder={say('rigs.second.nameHint')}
           {...props.bind('second.name')}
         />
         <Box gridColumn={{ md: 'span 2' }}>
-          <ScaleField {...props} of="second" label="Second scale" />
+          <ScaleField {...props} of="second" label={say('rigs.second.scale')} />
         </Box>
       </StatedDefault>
     </>
@@ -184,11 +225,14 @@ function Services(props: Props) {
     .toSorted()[0];
   const text =
     services.length === 0
-      ? 'No service noted'
-      : `${services.length === 1 ? 'One service' : `${services.length} services`} noted${due ? `, due again ${dayText(due)}` : ''}`;
+      ? say('rigs.service.none')
+      : say('rigs.service.is', {
+          count: services.length,
+          due: due ? dayText(due) : 'none',
+        });
   const isWrong = services.some((_, at) => isWrongAt(props, `services.${at}.onDay`, `services.${at}.dueDay`));
   return (
-    <StatedDefault name="service" text={text} isWrong={isWrong}>
+    <StatedDefault name={say('rigs.part.service')} text={text} isWrong={isWrong}>
       {services.map((service, at) => (
         <Box
           key={service.id}
@@ -198,10 +242,14 @@ function Services(props: Props) {
           gridTemplateColumns={{ base: '1fr', md: '170px 1fr 170px 44px' }}
           alignItems="end"
         >
-          <LabelledField label="Day" type="date" {...field(`services.${at}.onDay`)} />
-          <LabelledField label="Work done" {...bind(`services.${at}.what`)} />
-          <LabelledField label="Due again" type="date" {...field(`services.${at}.dueDay`)} />
-          <DeleteButton act="Remove" name={`service ${at + 1}`} onDelete={() => removeAt('services', at)} />
+          <LabelledField label={say('rigs.service.day')} type="date" {...field(`services.${at}.onDay`)} />
+          <LabelledField label={say('rigs.service.work')} {...bind(`services.${at}.what`)} />
+          <LabelledField label={say('rigs.service.due')} type="date" {...field(`services.${at}.dueDay`)} />
+          <DeleteButton
+            act={say('rigs.service.remove')}
+            name={say('rigs.service.number', { number: at + 1 })}
+            onDelete={() => removeAt('services', at)}
+          />
         </Box>
       ))}
       <Button
@@ -211,7 +259,7 @@ function Services(props: Props) {
         justifySelf="start"
         onClick={() => add('services', { id: newId(), onDay: today(), what: '', dueDay: '' })}
       >
-        <Plus size={18} /> Add service
+        <Plus size={18} /> {say('rigs.service.add')}
       </Button>
     </StatedDefault>
   );
@@ -233,11 +281,15 @@ function Checks({ input, set }: Props) {
   );
   return (
     <StatedDefault
-      name="checks"
-      text={`${before.length} checks before use and ${after.length} after${own > 0 ? `, ${own} of your own` : ''}`}
+      name={say('rigs.part.checks')}
+      text={say('rigs.checks.are', {
+        before: before.length,
+        after: after.length,
+        own,
+      })}
     >
-      {list('before', 'Own checks before use, a line each', before)}
-      {list('after', 'Own checks after use, a line each', after)}
+      {list('before', say('rigs.checks.before'), before)}
+      {list('after', say('rigs.checks.after'), after)}
     </StatedDefault>
   );
 }
@@ -245,12 +297,15 @@ function Checks({ input, set }: Props) {
 function BareUnits({ input, bind, set }: Props) {
   return (
     <StatedDefault
-      name="units"
-      text={`Numbers without a unit are ${UNITS[input.hopper.unit].symbol} and ${UNITS[input.width.unit].symbol}`}
+      name={say('rigs.part.units')}
+      text={say('rigs.units.are', {
+        mass: UNITS[input.hopper.unit].symbol,
+        length: UNITS[input.width.unit].symbol,
+      })}
     >
-      <Choice<MassUnit> label="Weight unit" options={WEIGHTS} {...bind('hopper.unit')} />
+      <Choice<MassUnit> label={say('rigs.units.mass')} options={WEIGHTS} {...bind('hopper.unit')} />
       <Choice<LengthUnit>
-        label="Length unit"
+        label={say('rigs.units.length')}
         value={input.width.unit}
         options={LENGTH_CHOICES}
         onChange={(unit) => {
@@ -268,9 +323,9 @@ export function RigForm(props: Props & { isNew: boolean }) {
   return (
     <>
       <Questions {...props} />
-      <Box as="section" aria-label="Assumed" marginTop="20px" maxWidth="820px">
+      <Box as="section" aria-label={say('rigs.assumed')} marginTop="20px" maxWidth="820px">
         <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
-          Assumed
+          {say('rigs.assumed')}
         </Box>
         <WidthAndPace {...props} />
         {isDry && <Controls {...props} />}
@@ -278,7 +333,7 @@ export function RigForm(props: Props & { isNew: boolean }) {
         <Services {...props} />
         <BareUnits {...props} />
       </Box>
-      <NotesField label="Notes" {...props.bind('notes')} />
+      <NotesField label={say('rigs.notes')} {...props.bind('notes')} />
     </>
   );
 }

@@ -1,5 +1,6 @@
 import type { ReadableOf, rigs } from '@steady-scatter/contract';
 import { RIG_KINDS } from '@steady-scatter/core/machines';
+import { say } from '@steady-scatter/words/rigs';
 import { BenchTabs } from '../shell/BenchTabs.tsx';
 import { DocList } from '../documents/list/DocList.tsx';
 import { dayText } from '../ui/dayText.ts';
@@ -8,12 +9,14 @@ import { RIGS } from '../kinds/useRigs.ts';
 
 /** "gate 0 to 20, by 0.5 steps: 37 marks" */
 const scaleText = ({ control, marks, firstMark, lastMark }: ReadableOf<typeof rigs>): string =>
-  marks === 0 ? 'marks not typed yet' : `${control}, ${marks} marks: ${firstMark} to ${lastMark}`;
+  marks === 0
+    ? say('rigs.list.noScale')
+    : say('rigs.list.scale', { control, count: marks, first: firstMark, last: lastMark });
 
 /** The next service that is due, or nothing. */
 function dueText({ dueDay }: ReadableOf<typeof rigs>): string {
-  if (dueDay === '') return 'nothing due';
-  return dueDay <= today() ? `▲ due since ${dayText(dueDay)}` : dayText(dueDay);
+  if (dueDay === '') return say('rigs.list.nothingDue');
+  return dueDay <= today() ? say('rigs.list.due', { day: dayText(dueDay) }) : dayText(dueDay);
 }
 
 /** All machines of the crew. */
@@ -21,13 +24,13 @@ export default function RigsPage() {
   return (
     <DocList
       kind={RIGS}
-      heading="Machines"
+      heading={say('rigs.list.heading')}
       tabs={<BenchTabs />}
-      empty="No machine yet. Type in its name and the marks of its gate, and the bench can say which one to set."
+      empty={say('rigs.list.teach')}
       columns={[
         { header: 'Kind', by: 'kind', wide: true, cell: ({ kind }) => RIG_KINDS[kind].words },
         { header: 'Control', cell: scaleText },
-        { header: 'Next service', by: 'dueDay', wide: true, cell: dueText },
+        { header: say('rigs.list.nextService'), by: 'dueDay', wide: true, cell: dueText },
       ]}
     />
   );

@@ -2,6 +2,7 @@ import { Box } from '@chakra-ui/react';
 import { toResult } from '@steady-scatter/core/errors';
 import { evaluateScale, readScaleLine, scaleLine, type RigInput } from '@steady-scatter/core/machines';
 import { useState } from 'react';
+import { say } from '@steady-scatter/words/rigs';
 import type { DocFormProps } from '../documents/DocPage.tsx';
 import { LabelledField } from '../ui/LabelledField.tsx';
 
@@ -22,7 +23,7 @@ export function ScaleField({ of, label, input, set }: Props) {
     <Box>
       <LabelledField
         label={label}
-        placeholder="0 to 30 by 1/2, closed at 0"
+        placeholder={say('rigs.scaleHint')}
         value={text}
         error={read.error ?? undefined}
         maxLength={2000}
@@ -36,8 +37,8 @@ export function ScaleField({ of, label, input, set }: Props) {
       />
       <Box fontSize="15px" color="ink.soft" marginTop="2px">
         {marks.length > 1
-          ? `${marks.length} marks, ${marks[0]!.label} is shut, ${marks.at(-1)!.label} is fully open.`
-          : 'Or letters: A to M. Or your own marks: shut, thin line, thick line.'}
+          ? say('rigs.scaleRead', { count: marks.length, first: marks[0]!.label, last: marks.at(-1)!.label })
+          : say('rigs.scaleHelp')}
       </Box>
     </Box>
   );

@@ -12,6 +12,7 @@ import {
 import { bandText, MISSING } from '@steady-scatter/core/working';
 import { Trash2 } from 'lucide-react';
 import { Suspense, useDeferredValue, useMemo, useState } from 'react';
+import { say } from '@steady-scatter/words/sites';
 import { fieldsOfPart, type FieldsOf } from '../documents/fields.ts';
 import { FieldErrors } from '../ui/FieldErrors.tsx';
 import { goOnWithEnter } from '../ui/goOnWithEnter.ts';
@@ -46,7 +47,7 @@ function Answer({ area, reading }: { area: SiteAreaInput; reading: ReturnType<ty
   const { treatableM2, measured } = reading;
   const shown = treatableM2 === null ? null : showSize(treatableM2, measured.bandM2, area.shownIn);
   return (
-    <Box as="section" aria-label="Answer">
+    <Box as="section" aria-label={say('sites.area.answer')}>
       {/* As high for every number, so that the drawing stays where it is under a finger. */}
       <Box height="92px" display="flex" flexDirection="column" justifyContent="end">
         <BigNumber
@@ -97,14 +98,14 @@ export function AreaSheet({ area: kept, paces, errorAt, onChange, onRemove, hist
       <Box minWidth={0} order={{ base: 2, lg: 1 }}>
         <Box marginBottom="14px">
           <LabelledField
-            label="Name of the area"
-            placeholder="Front lawn"
+            label={say('sites.area.name')}
+            placeholder={say('sites.area.nameHint')}
             maxLength={120}
             data-flow
             {...props.bind('name')}
           />
         </Box>
-        <Section heading="Parts, as you would call them out">
+        <Section heading={say('sites.area.callOut')}>
           {quick}
           <PartList
             area={area}
@@ -119,7 +120,7 @@ export function AreaSheet({ area: kept, paces, errorAt, onChange, onRemove, hist
           <Section heading={line.label}>
             <WorkingLine
               working={line}
-              names={{ ...names, area: 'Size', treatable: 'Treatable', heldBack: 'Buffer (not treated)' }}
+              names={{ ...names, area: 'Size', treatable: 'Treatable', heldBack: say('sites.area.buffer') }}
               size="plain"
             />
           </Section>
@@ -128,7 +129,7 @@ export function AreaSheet({ area: kept, paces, errorAt, onChange, onRemove, hist
         {edges}
         <RowsSection {...props} rows={reading.rows} />
         <Button variant="ghost" minHeight="44px" marginLeft="-12px" onClick={onRemove}>
-          <Trash2 size={18} /> Remove this area
+          <Trash2 size={18} /> {say('sites.area.remove')}
         </Button>
         <FieldErrors error={errorAt('parts')} input="" />
       </Box>

@@ -11,6 +11,7 @@ import {
 } from '@steady-scatter/core/ground';
 import { Plus, Trash2 } from 'lucide-react';
 import { v7 as newId } from 'uuid';
+import { say } from '@steady-scatter/words/sites';
 import { Choice } from '../ui/Choice.tsx';
 import { FieldErrors } from '../ui/FieldErrors.tsx';
 import { LabelledField } from '../ui/LabelledField.tsx';
@@ -37,23 +38,23 @@ function EdgeRow({ edge, at, area, errorAt, bind, field, set, removeAt }: RowPro
         gridTemplateColumns="repeat(auto-fill, minmax(132px, 1fr))"
         alignItems="start"
       >
-        <Choice<EdgeKind> label="Borders on" options={OF} {...bind(`edges.${at}.kind`)} />
-        <Choice<Along> label="Where" options={WHERE} {...bind(`edges.${at}.along`)} />
+        <Choice<EdgeKind> label={say('sites.edge.borders')} options={OF} {...bind(`edges.${at}.kind`)} />
+        <Choice<Along> label={say('sites.edge.where')} options={WHERE} {...bind(`edges.${at}.along`)} />
         {edge.along === 'side' && area.parts.length > 1 && (
           <Choice
-            label="Of which part"
+            label={say('sites.edge.part')}
             value={edge.part || (area.parts[0]?.id ?? '')}
             options={area.parts.map((part) => ({ id: part.id, label: partText(part) }))}
             onChange={(part) => set(`edges.${at}.part`, part)}
           />
         )}
-        {edge.along === 'side' && text('from', 'From corner', '1')}
-        {edge.along === 'side' && text('to', 'To corner', '2')}
-        {edge.along === 'length' && text('length', 'Length of this edge', '60 ft')}
-        {text('buffer', 'Distance to keep', 'none')}
+        {edge.along === 'side' && text('from', say('sites.edge.from'), '1')}
+        {edge.along === 'side' && text('to', say('sites.edge.to'), '2')}
+        {edge.along === 'length' && text('length', say('sites.edge.length'), '60 ft')}
+        {text('buffer', say('sites.edge.distance'), 'none')}
         <Box alignSelf="end">
           <IconButton
-            aria-label={`Remove the edge to ${EDGE_KINDS[edge.kind]}`}
+            aria-label={say('sites.edge.remove', { kind: EDGE_KINDS[edge.kind] })}
             variant="ghost"
             color="ink.soft"
             minWidth="44px"
@@ -73,10 +74,7 @@ function EdgeRow({ edge, at, area, errorAt, bind, field, set, removeAt }: RowPro
 export function EdgesSection(props: AreaProps) {
   const { area, add } = props;
   return (
-    <Section
-      heading="Edges that matter: water, drains, pavement, neighbours"
-      noPrint={area.edges.length === 0}
-    >
+    <Section heading={say('sites.edge.heading')} noPrint={area.edges.length === 0}>
       {area.edges.map((edge, at) => (
         <EdgeRow key={edge.id} {...props} edge={edge} at={at} />
       ))}
@@ -87,7 +85,7 @@ export function EdgesSection(props: AreaProps) {
         disabled={area.edges.length >= 40}
         onClick={() => add('edges', blankEdge(newId(), lengthUnitFor(area.shownIn)))}
       >
-        <Plus size={18} /> Add an edge
+        <Plus size={18} /> {say('sites.edge.add')}
       </Button>
     </Section>
   );

@@ -13,6 +13,7 @@ import {
 import { showExact, showNumber, showQuantity, type LengthUnit } from '@steady-scatter/core/quantities';
 import { useState } from 'react';
 import { v7 as newId } from 'uuid';
+import { say } from '@steady-scatter/words/sites';
 import { useSystem } from '../settings/useSystem.ts';
 import { FileDrop } from '../ui/FileDrop.tsx';
 import { Section } from '../ui/Section.tsx';
@@ -32,7 +33,7 @@ const offOf = ({ offM }: Surveyed, unit: LengthUnit): string => {
 };
 
 function partsOf(found: Surveyed, file: string, unit: LengthUnit): BoundaryInput[] {
-  const told = `${file}${found.kind === 'walk' ? ', walked edge' : ''}`.slice(0, 300);
+  const told = `${file}${found.kind === 'walk' ? say('sites.file.walked') : ''}`.slice(0, 300);
   return found.pieces.map((outlines) => ({
     id: newId(),
     kind: 'boundary',
@@ -53,12 +54,17 @@ function sentences(found: Surveyed, unit: LengthUnit): string[] {
     return `${number} ${symbol}`;
   };
   return [
-    `${showExact(points)} points${corners < points ? `, ${showExact(corners)} of them kept; that changes the area by ${showNumber(changed * 100, 2)} %` : ''}.`,
+    say('sites.file.points', {
+      points: showExact(points),
+      isCut: corners < points ? 'yes' : 'no',
+      corners: showExact(corners),
+      percent: showNumber(changed * 100, 2),
+    }),
     ...(kind === 'walk' && gapM > 0.01
-      ? [isOpen ? `The walk ends ${length(gapM)} from where it began: the last side is a guess.` : `Closed over a gap of ${length(gapM)}.`] // prettier-ignore
+      ? [isOpen ? say('sites.file.gapGuess', { gap: length(gapM) }) : say('sites.file.gapClosed', { gap: length(gapM) })] // prettier-ignore
       : []),
-    ...(kind === 'walk' && jitterM > 0 ? [`Neighbouring points jitter by about ${length(jitterM)}.`] : []),
-    ...(crossed ? [`The edge crosses itself; it was untangled into ${pieces.length === 1 ? 'one piece' : `${pieces.length} pieces`}.`] : []), // prettier-ignore
+    ...(kind === 'walk' && jitterM > 0 ? [say('sites.file.jitter', { jitter: length(jitterM) })] : []),
+    ...(crossed ? [say('sites.file.crosses', { pieces: pieces.length })] : []), // prettier-ignore
   ];
 }
 
@@ -91,19 +97,19 @@ export default function ImportSection({ site, onTake }: Props) {
   }
 
   return (
-    <Section heading="Boundary from a file" noPrint>
+    <Section heading={say('sites.file.heading')} noPrint>
       <FileDrop
         accept=".geojson,.json,.kml,.gpx,.csv,.txt"
-        act="Choose a boundary file"
+        act={say('sites.file.choose')}
         onFile={(file) => {
           setLeft(new Set());
           setAsked({ file, swapped: false });
         }}
       >
-        or drop it here: GeoJSON, KML, GPX, or a CSV file of points. Nothing is taken before you have seen it.
+        {say('sites.file.drop')}
       </FileDrop>
       {isReading && (
-        <Progress.Root value={share * 100} maxWidth="460px" aria-label="Reading the file">
+        <Progress.Root value={share * 100} maxWidth="460px" aria-label={say('sites.file.reading')}>
           <Progress.Track>
             <Progress.Range />
           </Progress.Track>
@@ -114,7 +120,7 @@ export default function ImportSection({ site, onTake }: Props) {
           ▲ {trouble.sentence}{' '}
           {trouble.looksSwapped && asked && (
             <Button size="sm" onClick={() => setAsked({ ...asked, swapped: true })}>
-              Read it the other way round
+              {say('sites.file.swap')}
             </Button>
           )}
         </Box>
@@ -161,7 +167,7 @@ export default function ImportSection({ site, onTake }: Props) {
                       }
                     />
                     <Box minWidth={0}>
-                      <b>{found.name || `Boundary ${at + 1}`}</b>, {number} {symbol}
+                      <b>{found.name || say('sites.file.boundary', { number: at + 1 })}</b>, {number} {symbol}
                       <Box fontSize="15px" color="ink.soft">
                         {sentences(found, unit).join(' ')}
                       </Box>
@@ -177,12 +183,12 @@ export default function ImportSection({ site, onTake }: Props) {
             disabled={wanted.length === 0 || wanted.length > room}
             onClick={take}
           >
-            {wanted.length === 1 ? 'Take it as an area' : `Take these ${wanted.length} areas`}
+            {wanted.length === 1
+              ? say('sites.file.takeOne')
+              : say('sites.file.takeMany', { count: wanted.length })}
           </Button>
           {wanted.length > room && (
-            <Box marginTop="6px">
-              A site holds {MAX_SITE_AREAS} areas; there is room for {room} more.
-            </Box>
+            <Box marginTop="6px">{say('sites.file.full', { max: MAX_SITE_AREAS, room })}</Box>
           )}
         </>
       )}

@@ -13,6 +13,7 @@ import {
 } from '@steady-scatter/core/ground';
 import { fromSi, readNumber, showExact, toSi, UNITS, type LengthUnit } from '@steady-scatter/core/quantities';
 import { useState } from 'react';
+import { say } from '@steady-scatter/words/sites';
 import { asChoice, fieldsOfPart, type FieldsOf } from '../documents/fields.ts';
 import { Choice } from '../ui/Choice.tsx';
 import { sentence } from '../ui/sentence.ts';
@@ -29,8 +30,8 @@ interface Props {
 }
 
 const SIGNS = [
-  { id: 'add', label: 'adds ground' },
-  { id: 'cut', label: 'is cut out' },
+  { id: 'add', label: say('sites.part.adds') },
+  { id: 'cut', label: say('sites.part.cut') },
 ] as const;
 const KINDS = SHAPE_KINDS.map((id) => ({ id, label: shapeOf(id).words }));
 const BY = (Object.keys(MEASURED_BY) as MeasuredBy[]).map((id) => ({ id, label: MEASURED_BY[id] }));
@@ -104,18 +105,23 @@ function PlacingFields({ unit, at, set }: FieldsOf<Placing> & { unit: LengthUnit
   return (
     <Narrow>
       <PlaceField
-        label="To the right"
+        label={say('sites.part.right')}
         unit={symbol}
         value={fromSi(at.x, unit)}
         onSet={(x) => set('x', toSi(x, unit))}
       />
       <PlaceField
-        label="Upwards"
+        label={say('sites.part.up')}
         unit={symbol}
         value={fromSi(at.y, unit)}
         onSet={(y) => set('y', toSi(y, unit))}
       />
-      <PlaceField label="Turned left" unit="°" value={at.turn} onSet={(turn) => set('turn', turn)} />
+      <PlaceField
+        label={say('sites.part.turned')}
+        unit="°"
+        value={at.turn}
+        onSet={(turn) => set('turn', turn)}
+      />
     </Narrow>
   );
 }
@@ -123,8 +129,8 @@ function PlacingFields({ unit, at, set }: FieldsOf<Placing> & { unit: LengthUnit
 function BoundaryFields({ bind, field }: FieldsOf<BoundaryInput>) {
   return (
     <Narrow>
-      <Choice label="This part" options={SIGNS} {...asChoice(bind('cut'), 'cut', 'add')} />
-      <LabelledField label="A point may be off by" placeholder="3 m" {...field('off')} />
+      <Choice label={say('sites.part.role')} options={SIGNS} {...asChoice(bind('cut'), 'cut', 'add')} />
+      <LabelledField label={say('sites.part.pointBand')} placeholder="3 m" {...field('off')} />
     </Narrow>
   );
 }
@@ -154,17 +160,17 @@ function ShapeFields({
         ))}
       </Narrow>
       <Narrow>
-        <Choice label="This part" options={SIGNS} {...asChoice(bind('cut'), 'cut', 'add')} />
+        <Choice label={say('sites.part.role')} options={SIGNS} {...asChoice(bind('cut'), 'cut', 'add')} />
         <Choice<ShapeKind>
-          label="Shape"
+          label={say('sites.part.shape')}
           value={part.kind}
           options={KINDS}
           onChange={(kind) => onChange(asKind(part, kind), 'kind')}
         />
-        <Choice<MeasuredBy> label="Measured" options={BY} {...bind('by')} />
-        <Choice<LengthUnit> label="Length unit" options={LENGTH_CHOICES} {...bind('unit')} />
+        <Choice<MeasuredBy> label={say('sites.part.measured')} options={BY} {...bind('by')} />
+        <Choice<LengthUnit> label={say('sites.part.unit')} options={LENGTH_CHOICES} {...bind('unit')} />
         {part.by === 'estimate' && (
-          <LabelledField label="It may be off by" placeholder="20 %" {...field('within')} />
+          <LabelledField label={say('sites.part.band')} placeholder="20 %" {...field('within')} />
         )}
       </Narrow>
     </>

@@ -10,6 +10,7 @@ import {
 import { MISSING } from '@steady-scatter/core/working';
 import { Minus, Plus, Trash2 } from 'lucide-react';
 import { memo } from 'react';
+import { say } from '@steady-scatter/words/sites';
 import { FieldErrors } from '../ui/FieldErrors.tsx';
 import { PartFields } from './PartFields.tsx';
 import type { PartActs } from './usePartActs.ts';
@@ -60,7 +61,7 @@ const PartRow = memo(function PartRow({
     <Box as="li" borderBottomWidth="1px" borderColor="line">
       <Box display="flex" alignItems="center">
         <Row type="button" aria-expanded={isOpen} onClick={() => onChoose(isOpen ? null : part.id)}>
-          <Sign size={16} aria-label={part.cut ? 'cut out' : 'added'} />
+          <Sign size={16} aria-label={part.cut ? say('sites.part.cutOut') : 'added'} />
           <chakra.span flex={1} overflowWrap="anywhere">
             {text}
           </chakra.span>
@@ -69,7 +70,7 @@ const PartRow = memo(function PartRow({
           </chakra.span>
         </Row>
         <IconButton
-          aria-label={`Remove ${text}`}
+          aria-label={say('sites.part.remove', { part: text })}
           variant="ghost"
           color="ink.soft"
           minWidth="44px"
@@ -110,7 +111,7 @@ export function PartList({ area, reading, chosen, errorAt, acts, onChoose }: Pro
     return `${number} ${unit}`;
   };
   return (
-    <Box as="ul" listStyleType="none" aria-label="Parts">
+    <Box as="ul" listStyleType="none" aria-label={say('sites.part.list')}>
       {area.parts.map((part, at) => (
         <PartRow
           key={part.id}

@@ -1,6 +1,7 @@
 import type { SiteInput } from '@steady-scatter/core/ground';
 import { FileText } from 'lucide-react';
 import { useState } from 'react';
+import { say } from '@steady-scatter/words/sites';
 import { useCommands } from '../commands/CommandsProvider.tsx';
 import { loadPart } from '../api/lazyCall.ts';
 import { CommandButton } from '../ui/CommandButton.tsx';
@@ -18,18 +19,23 @@ export function PlanAct({ site, isSample }: { site: SiteInput; isSample: boolean
     try {
       const { sitePdf } = await loadPart(() => import('./plan/sitePdf.ts'));
       saveFile(
-        `${site.name.trim()} plan.pdf`,
+        say('sites.plan.file', { trim: site.name.trim() }),
         'application/pdf',
         await sitePdf(site, isSample, dayText(today())),
       );
     } catch {
-      notices.tell('The plan could not be made. Try again when the connection is back.');
+      notices.tell(say('sites.plan.failed'));
     } finally {
       setPending(false);
     }
   }
-  useCommands([{ id: 'plan', label: 'Save the plan as a PDF', keys: 'p', run: () => void save() }]);
+  useCommands([{ id: 'plan', label: say('sites.plan.command'), keys: 'p', run: () => void save() }]);
   return (
-    <CommandButton icon={FileText} label="Plan as PDF" loading={isPending} onClick={() => void save()} />
+    <CommandButton
+      icon={FileText}
+      label={say('sites.plan.act')}
+      loading={isPending}
+      onClick={() => void save()}
+    />
   );
 }

@@ -8,6 +8,7 @@ import {
   type ShapeKind,
 } from '@steady-scatter/core/ground';
 import { useId, useState } from 'react';
+import { say } from '@steady-scatter/words/sites';
 import { useCommands } from '../commands/CommandsProvider.tsx';
 import { errorId, FieldErrors } from '../ui/FieldErrors.tsx';
 import { fieldBox } from '../ui/fieldBox.ts';
@@ -39,7 +40,7 @@ export function QuickAdd({
   useCommands([
     {
       id: 'call-out',
-      label: 'Call out a part',
+      label: say('sites.quick.command'),
       keys: 'Alt+P',
       run: () => document.getElementById(id)?.focus(),
     },
@@ -56,8 +57,8 @@ export function QuickAdd({
       <Box display="flex" gap="8px" flexWrap={{ base: 'wrap', md: 'nowrap' }}>
         <Input
           id={id}
-          aria-label="Call out a part"
-          placeholder="62 x 38, or -circle 6 to cut out"
+          aria-label={say('sites.quick.label')}
+          placeholder={say('sites.quick.hint')}
           value={input}
           autoComplete="off"
           aria-invalid={error !== undefined}
@@ -73,15 +74,15 @@ export function QuickAdd({
           }}
         />
         <Button minHeight={{ base: '56px', md: '44px' }} onClick={add}>
-          Add
+          {say('sites.quick.add')}
         </Button>
         <Shapes
-          aria-label="Add a shape"
+          aria-label={say('sites.quick.shape')}
           value=""
           onChange={(event) => onShape(event.target.value as ShapeKind)}
         >
           <option value="" disabled>
-            or a shape …
+            {say('sites.quick.orShape')}
           </option>
           {SHAPE_KINDS.map((kind) => (
             <option key={kind} value={kind}>

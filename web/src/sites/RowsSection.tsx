@@ -3,6 +3,7 @@ import { lengthUnitFor } from '@steady-scatter/core/fields';
 import { showLength, type RowsResult } from '@steady-scatter/core/ground';
 import { UNITS, type AreaUnit } from '@steady-scatter/core/quantities';
 import { MISSING } from '@steady-scatter/core/working';
+import { say } from '@steady-scatter/words/sites';
 import { Choice } from '../ui/Choice.tsx';
 import { Fields } from '../ui/formParts.tsx';
 import { LabelledField } from '../ui/LabelledField.tsx';
@@ -11,9 +12,9 @@ import type { AreaProps } from './AreaSheet.tsx';
 import { SIZE_CHOICES } from './units.ts';
 
 const SPACING_METHODS = [
-  { id: 'byCountM', words: 'counted rows' },
-  { id: 'byOwnM', words: 'your own figure' },
-  { id: 'bySpacingM', words: 'area ÷ row spacing' },
+  { id: 'byCountM', words: say('sites.rows.counted') },
+  { id: 'byOwnM', words: say('sites.rows.own') },
+  { id: 'bySpacingM', words: say('sites.rows.spacingWay') },
 ] as const satisfies readonly { id: keyof RowsResult; words: string }[];
 
 /** Row length, in each way that is known; only where there are rows. */
@@ -27,13 +28,13 @@ export function RowsSection({ area, rows, bind, field }: AreaProps & { rows: Row
   );
   const known = SPACING_METHODS.filter(({ id }) => rows[id] !== null);
   return (
-    <Section heading="Rows">
+    <Section heading={say('sites.rows.heading')}>
       <Fields>
-        {text('spacing', 'Row spacing', '1.5 m')}
-        {text('count', 'Number of rows', '24')}
-        {text('length', 'Length of a row', '46 m')}
-        {text('own', `Your own figure, row length on each ${UNITS[input.per].symbol}`, '6600 m')}
-        <Choice<AreaUnit> label="Own figure is on each" options={SIZE_CHOICES} {...bind('rows.per')} />
+        {text('spacing', say('sites.rows.spacing'), '1.5 m')}
+        {text('count', say('sites.rows.count'), '24')}
+        {text('length', say('sites.rows.length'), '46 m')}
+        {text('own', say('sites.rows.figure', { unit: UNITS[input.per].symbol }), '6600 m')}
+        <Choice<AreaUnit> label={say('sites.rows.per')} options={SIZE_CHOICES} {...bind('rows.per')} />
       </Fields>
       {known.length > 0 && (
         <chakra.dl marginTop="10px" fontSize="17px">
@@ -45,8 +46,10 @@ export function RowsSection({ area, rows, bind, field }: AreaProps & { rows: Row
                   {number} {symbol}
                 </chakra.dd>
                 <chakra.dt color="ink.soft">
-                  of row, by {words}
-                  {at === 0 && known.length > 1 ? '; this one counts' : ''}
+                  {say('sites.rows.by', {
+                    way: words,
+                    counts: at === 0 && known.length > 1 ? 'yes' : 'no',
+                  })}
                 </chakra.dt>
               </Box>
             );

@@ -9,6 +9,7 @@ import {
   type WrittenFormat,
 } from '@steady-scatter/core/ground';
 import { showNumber, type LengthUnit } from '@steady-scatter/core/quantities';
+import { rich, say } from '@steady-scatter/words/sites';
 import type { FieldsOf } from '../documents/fields.ts';
 import { Choice } from '../ui/Choice.tsx';
 import { Fields, NotesField } from '../ui/formParts.tsx';
@@ -17,6 +18,7 @@ import { useNotices } from '../notices/notices.tsx';
 import { saveFile } from '../ui/saveFile.ts';
 import { Section } from '../ui/Section.tsx';
 import { LENGTH_CHOICES } from './units.ts';
+import { richly, TAGS } from '../ui/richly.tsx';
 
 interface Props extends FieldsOf<SiteInput> {
   input: SiteInput;
@@ -34,36 +36,45 @@ function PaceSection({ input, reading: { paces }, bind, field }: Props) {
   const lengthUnit = lengthUnitFor(input.areas[0]?.shownIn ?? 'm2');
   const walked = paces.pace;
   return (
-    <Section heading="Your pace and your wheel" noPrint>
+    <Section heading={say('sites.pace.heading')} noPrint>
       <Fields>
-        <LabelledField label="A line of known length" placeholder="100 ft" {...field('pace.line')} />
-        <Choice<LengthUnit> label="Length unit" options={LENGTH_CHOICES} {...bind('pace.unit')} />
+        <LabelledField
+          label={say('sites.pace.line')}
+          placeholder={say('sites.pace.lineHint')}
+          {...field('pace.line')}
+        />
+        <Choice<LengthUnit> label={say('sites.pace.unit')} options={LENGTH_CHOICES} {...bind('pace.unit')} />
         {input.pace.walks.map((_, at) => (
           <LabelledField
             // oxlint-disable-next-line react/no-array-index-key -- the walk's number is its identity
             key={at}
-            label={`Paces on walk ${at + 1}`}
+            label={say('sites.pace.walk', { number: at + 1 })}
             inputMode="decimal"
             {...field(`pace.walks.${at}`)}
           />
         ))}
         <LabelledField
-          label="What the wheel shows for the line"
-          placeholder="as the line"
+          label={say('sites.pace.wheel')}
+          placeholder={say('sites.pace.wheelHint')}
           {...field('pace.wheel')}
         />
       </Fields>
       {walked && (
         <Said>
-          Your pace is <b>{showLength(walked.paceM, lengthUnit === 'ft' ? 'ft' : 'm').number}</b>{' '}
-          {lengthUnit === 'ft' ? 'ft' : 'm'}
-          {walked.scatter === null
-            ? ', from a single walk. Three walks tell how steady it is.'
-            : `, from ${walked.walks} walks that differ by ${showNumber(walked.scatter * 100, 2)} %. An area in paces is ±${showNumber(walked.areaBand * 100, 2)} % for that alone.`}
+          {richly(
+            rich('sites.pace.is', {
+              ...TAGS,
+              pace: showLength(walked.paceM, lengthUnit === 'ft' ? 'ft' : 'm').number,
+              unit: lengthUnit === 'ft' ? 'ft' : 'm',
+              walks: walked.scatter === null ? 1 : walked.walks,
+              percent: showNumber((walked.scatter ?? 0) * 100, 2),
+              band: showNumber(walked.areaBand * 100, 2),
+            }),
+          )}
         </Said>
       )}
       {paces.wheelFactor !== 1 && (
-        <Said>What the wheel shows is taken times {showNumber(paces.wheelFactor, 4)}.</Said>
+        <Said>{say('sites.pace.wheelTimes', { factor: showNumber(paces.wheelFactor, 4) })}</Said>
       )}
     </Section>
   );
@@ -75,21 +86,21 @@ function PlaceSection({ input, reading, field }: Props) {
   const save = (format: WrittenFormat) => {
     if (!reading.place) {
       document.querySelector<HTMLElement>('#site-place input')?.focus();
-      notices.tell('Say first where the site lies: its latitude and longitude.');
+      notices.tell(say('sites.place.lacks'));
       return;
     }
     const text = writeSite(input, reading, reading.place, format);
     saveFile(`${input.name.trim() || 'site'}.${format}`, WRITTEN[format].type, text);
   };
   return (
-    <Section id="site-place" heading="Where the zero of the drawing lies" noPrint>
+    <Section id="site-place" heading={say('sites.place.heading')} noPrint>
       <Fields>
-        <LabelledField label="Latitude, degrees" placeholder="47.4012" {...field('place.lat')} />
-        <LabelledField label="Longitude, degrees" placeholder="-31.2043" {...field('place.lon')} />
+        <LabelledField label={say('sites.place.latitude')} placeholder="47.4012" {...field('place.lat')} />
+        <LabelledField label={say('sites.place.longitude')} placeholder="-31.2043" {...field('place.lon')} />
       </Fields>
       <Box display="flex" flexWrap="wrap" gap="8px" alignItems="center" marginTop="10px">
         <Box color="ink.soft" fontSize="15px">
-          Save the boundaries as
+          {say('sites.place.save')}
         </Box>
         {(Object.keys(WRITTEN) as WrittenFormat[]).map((format) => (
           <Button key={format} size="sm" minHeight="44px" onClick={() => save(format)}>
@@ -107,7 +118,7 @@ export function SiteFacts(props: Props) {
     <Box maxWidth="1100px" marginTop="28px" borderTopWidth="1px" borderColor="line" paddingTop="18px">
       <PaceSection {...props} />
       <PlaceSection {...props} />
-      <NotesField label="Notes on the site" {...props.bind('notes')} />
+      <NotesField label={say('sites.notes')} {...props.bind('notes')} />
     </Box>
   );
 }

@@ -12,6 +12,7 @@ import {
 import { FileUp, Plus } from 'lucide-react';
 import { Suspense, useMemo, useState } from 'react';
 import { v7 as newId } from 'uuid';
+import { rich, say } from '@steady-scatter/words/sites';
 import { useCommands } from '../commands/CommandsProvider.tsx';
 import type { DocFormProps } from '../documents/DocPage.tsx';
 import { fieldsOfPart } from '../documents/fields.ts';
@@ -22,6 +23,7 @@ import { AreaSheet } from './AreaSheet.tsx';
 import { PlanAct } from './PlanAct.tsx';
 import { SiteFacts } from './SiteFacts.tsx';
 import { aboutOf, useHistory } from './useHistory.ts';
+import { richly, TAGS } from '../ui/richly.tsx';
 
 const ImportSection = lazyPart(() => import('./ImportSection.tsx'));
 
@@ -42,7 +44,8 @@ const Tab = chakra('button', {
   },
 });
 
-const areaName = ({ name }: SiteAreaInput, at: number): string => name.trim() || `Area ${at + 1}`;
+const areaName = ({ name }: SiteAreaInput, at: number): string =>
+  name.trim() || say('sites.area.number', { number: at + 1 });
 
 /** The areas of a site side by side as tabs; arrow keys go from one to the next. */
 function AreaTabs({
@@ -57,7 +60,7 @@ function AreaTabs({
   return (
     <Box
       role="tablist"
-      aria-label="Areas of this site"
+      aria-label={say('sites.area.list')}
       display="flex"
       flexWrap="wrap"
       onKeyDown={(event) => {
@@ -111,7 +114,7 @@ function useAreas(input: SiteInput, change: (next: SiteInput, about: string) => 
       const left = input.areas.toSpliced(open, 1);
       change({ ...input, areas: left.length > 0 ? left : [blankSiteArea(newId(), system)] }, '');
       setOpen(Math.max(0, open - 1));
-      notices.undoable(`Removed ${areaName(area, open)}.`, undo);
+      notices.undoable(say('sites.area.removed', { area: areaName(area, open) }), undo);
     },
   };
 }
@@ -122,7 +125,7 @@ function SiteTotal({ reading: { totals, areas }, input }: { reading: SiteResult;
   const { number, unit, band } = showSize(totals.treatableM2, totals.bandM2, input.areas[0]?.shownIn ?? 'm2');
   return (
     <Box paddingBottom="10px" fontSize="17px">
-      To treat on this site: <b>{number}</b> {unit} {band && `±${band}`}
+      {richly(rich('sites.toTreat', { ...TAGS, number, unit }))} {band && `±${band}`}
     </Box>
   );
 }
@@ -140,9 +143,9 @@ export function SiteForm({
   const reading = useMemo(() => evaluateSite(input), [input]);
   const [importing, setImporting] = useState(false);
   useCommands([
-    { id: 'undo', label: 'Undo', keys: 'Ctrl+Z', run: history.undo },
-    { id: 'redo', label: 'Redo', keys: 'Ctrl+Y', run: history.redo },
-    { id: 'add-area', label: 'Add an area', keys: 'Alt+A', run: areas.addEmpty },
+    { id: 'undo', label: say('common.undo'), keys: 'Ctrl+Z', run: history.undo },
+    { id: 'redo', label: say('sites.redo'), keys: 'Ctrl+Y', run: history.redo },
+    { id: 'add-area', label: say('sites.area.add'), keys: 'Alt+A', run: areas.addEmpty },
   ]);
   const area = input.areas[areas.open];
   const errorsAt = (path: string): InputError | undefined => errorAt(`areas.${areas.open}.${path}`);
@@ -150,7 +153,11 @@ export function SiteForm({
     <>
       <Box display="flex" flexWrap="wrap" gap="6px 28px" alignItems="end" marginBottom="10px">
         <Box flex="0 1 420px">
-          <LabelledField label="Name of the site" placeholder="Lake front park" {...fields.field('name')} />
+          <LabelledField
+            label={say('sites.name')}
+            placeholder={say('sites.nameHint')}
+            {...fields.field('name')}
+          />
         </Box>
         <PlanAct site={input} isSample={isSample} />
         <SiteTotal reading={reading} input={input} />
@@ -167,7 +174,7 @@ export function SiteForm({
       >
         <AreaTabs areas={input.areas} current={areas.open} onOpen={areas.setOpen} />
         <Button variant="ghost" minHeight="44px" onClick={areas.addEmpty}>
-          <Plus size={18} /> Add an area
+          <Plus size={18} /> {say('sites.area.add')}
         </Button>
         <Button
           variant="ghost"
@@ -175,7 +182,7 @@ export function SiteForm({
           aria-expanded={importing}
           onClick={() => setImporting(!importing)}
         >
-          <FileUp size={18} /> Boundary from a file
+          <FileUp size={18} /> {say('sites.file.act')}
         </Button>
       </Box>
       {importing && (

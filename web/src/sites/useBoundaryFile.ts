@@ -1,5 +1,6 @@
 import type { Place } from '@steady-scatter/core/ground';
 import { useState } from 'react';
+import { say } from '@steady-scatter/words/sites';
 import type { BoundaryAnswer, BoundaryFileWorker } from '../workers/boundaryFile.worker.ts';
 import { useWork } from '../workers/useWork.ts';
 
@@ -9,7 +10,7 @@ interface Asked {
 }
 
 const UNKNOWN = {
-  sentence: 'The file could not be read to its end. Export it once more.',
+  sentence: say('sites.file.unreadable'),
   looksSwapped: false,
 };
 

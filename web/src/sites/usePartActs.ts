@@ -15,6 +15,7 @@ import {
 import type { LengthUnit } from '@steady-scatter/core/quantities';
 import { v7 as newId } from 'uuid';
 import { useMemo } from 'react';
+import { say } from '@steady-scatter/words/sites';
 import { useNotices } from '../notices/notices.tsx';
 
 type Notices = ReturnType<typeof useNotices>;
@@ -51,7 +52,7 @@ const partActs = ({ area, paces, onChange, choose }: Wanted, notices: Notices): 
   const withParts = (parts: readonly PartInput[]): SiteAreaInput => ({ ...area, parts });
   const add = (kind: ShapeKind, cut: boolean, lengths: readonly string[]) => {
     if (area.parts.length >= MAX_PARTS) {
-      notices.tell(`An area holds ${MAX_PARTS} parts. Measure the rest as another area.`);
+      notices.tell(say('sites.part.full', { max: MAX_PARTS }));
       return;
     }
     const { unit, by } = likeLast(area);

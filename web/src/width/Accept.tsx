@@ -1,9 +1,11 @@
 import { Box, Button } from '@chakra-ui/react';
 import { handySpacing } from '@steady-scatter/core/width';
+import { rich, say } from '@steady-scatter/words/width';
 import { dayText } from '../ui/dayText.ts';
 import { LabelledField } from '../ui/LabelledField.tsx';
 import { today } from '../ui/today.ts';
 import type { WidthProps } from './widthProps.ts';
+import { richly, TAGS } from '../ui/richly.tsx';
 
 /** The spacing that is accepted, by whom and since when. */
 export function Accept({ input, on, bind, set }: WidthProps) {
@@ -14,14 +16,14 @@ export function Accept({ input, on, bind, set }: WidthProps) {
     return (
       <Box marginTop="14px">
         <Box fontSize="18px">
-          Pass <b>{accepted.text}</b> apart, since {dayText(accepted.onDay)}.
+          {richly(rich('width.accepted', { ...TAGS, spacing: accepted.text, day: dayText(accepted.onDay) }))}
         </Box>
         <Box display="flex" gap="10px" alignItems="end" flexWrap="wrap" marginTop="6px">
           <Box width="220px">
-            <LabelledField label="By" {...bind('accepted.by')} />
+            <LabelledField label={say('width.by')} {...bind('accepted.by')} />
           </Box>
           <Button minHeight="44px" onClick={() => set('accepted', null)}>
-            Undo
+            {say('common.undo')}
           </Button>
         </Box>
       </Box>
@@ -36,7 +38,7 @@ export function Accept({ input, on, bind, set }: WidthProps) {
       marginTop="14px"
       onClick={() => set('accepted', { text, unit: input.layout.unit, onDay: today(), by: '' })}
     >
-      Pass {text} apart
+      {say('width.accept', { spacing: text })}
     </Button>
   );
 }

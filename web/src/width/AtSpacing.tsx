@@ -4,6 +4,7 @@ import { toResult } from '@steady-scatter/core/errors';
 import { readPositive } from '@steady-scatter/core/quantities';
 import { groundAt, groundRemarks, meanLine } from '@steady-scatter/core/width';
 import { Suspense, useEffect, useMemo, useState } from 'react';
+import { say } from '@steady-scatter/words/width';
 import { useStable } from '../ui/useStable.ts';
 import { WorkingLine } from '../ui/WorkingLine.tsx';
 import { Look } from './Look.tsx';
@@ -29,7 +30,7 @@ function useSlide({ input, on, set }: WidthProps) {
   }, [slid, settle]);
   const text = slid ?? input.looked.text;
   const wanted = { kind: 'length', bareUnit: unit, field: 'looked' } as const;
-  const typedM = toResult(() => readPositive(text, wanted, 'The pass spacing').si).value;
+  const typedM = toResult(() => readPositive(text, wanted, say('width.at.spacing')).si).value;
   return {
     text,
     slide: setSlid,

@@ -1,5 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import { changeText } from '@steady-scatter/core/width';
+import { say } from '@steady-scatter/words/width';
 import { Choice } from '../ui/Choice.tsx';
 import { useWidthTests } from '../kinds/useWidthTests.ts';
 import type { WidthProps } from './widthProps.ts';
@@ -17,9 +18,9 @@ export function BeforeAndAfter({ input, on, bind }: WidthProps) {
   return (
     <Box marginTop="14px" maxWidth="420px" data-noprint>
       <Choice
-        label="Against the test before the change"
+        label={say('width.before.label')}
         options={[
-          { id: '', label: 'none' },
+          { id: '', label: say('width.before.none') },
           ...others.map(({ id, input: each }) => ({ id, label: each.name })),
         ]}
         {...bind('before')}

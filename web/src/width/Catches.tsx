@@ -5,6 +5,7 @@ import { readNumber, showExact, showQuantity, UNITS } from '@steady-scatter/core
 import { MAX_ROWS, positionsOf, type WidthResult, type WidthTestInput } from '@steady-scatter/core/width';
 import { Plus } from 'lucide-react';
 import { useMemo, useState } from 'react';
+import { rich, say } from '@steady-scatter/words/width';
 import type { DocFormProps } from '../documents/DocPage.tsx';
 import { FieldErrors } from '../ui/FieldErrors.tsx';
 import { fieldBox } from '../ui/fieldBox.ts';
@@ -12,6 +13,7 @@ import { Section } from '../ui/Section.tsx';
 import { CsvActs } from './CsvActs.tsx';
 import { Tubes } from './Tubes.tsx';
 import { WarningBox } from '../ui/WarningBox.tsx';
+import { richly, TAGS } from '../ui/richly.tsx';
 
 const Catch = chakra('input', {
   base: {
@@ -62,7 +64,7 @@ export function Catches({
   };
   const levels = positions.map((_, at) => toResult(() => readNumber(row[at] ?? '', 'row')).value);
   return (
-    <Section heading={`What each tray caught${unit ? `, ${unit}` : ''}`}>
+    <Section heading={say('width.catch.label', { unit: unit || 'none' })}>
       <Tubes
         positionsM={positions}
         levels={levels}
@@ -79,9 +81,7 @@ export function Catches({
               type="button"
               aria-pressed={at === open}
               onClick={() => setOpen(at)}
-            >
-              row {at + 1}
-            </RowTab>
+            >{say('width.catch.row', { number: at + 1 })}</RowTab>
           ))}
         <Button
           variant="ghost"
@@ -92,8 +92,7 @@ export function Catches({
             setOpen(input.rows.length);
           }}
         >
-          <Plus size={18} /> Another row of trays
-        </Button>
+          <Plus size={18} />{' '}{say('width.catch.addRow')}</Button>
         <CsvActs input={input} set={set} />
       </Box>
       <Box
@@ -109,7 +108,7 @@ export function Catches({
             <chakra.label key={at} display="block" textAlign="center" fontSize="14px" color="ink.soft">
               {place(xM)}
               <Catch
-                aria-label={`Tray ${at + 1} at ${place(xM)} ${UNITS[input.layout.unit].symbol}${input.rows.length > 1 ? `, row ${open + 1}` : ''}`}
+                aria-label={say('width.catch.tray', { number: at + 1, place: place(xM), unit: UNITS[input.layout.unit].symbol, row: input.rows.length > 1 ? open + 1 : 0 })}
                 value={row[at] ?? ''}
                 data-flow
                 autoComplete="off"
@@ -126,11 +125,8 @@ export function Catches({
       ))}
       {reading.trays.plausibility.map(({ id, text }) => (
         <WarningBox key={id} marginTop="10px">
-          <b>▲ Is this right?</b> {text}
-          <Box marginTop="8px">
-            <Button minHeight="44px" onClick={() => set('confirmed', [...input.confirmed, id])}>
-              It is right
-            </Button>
+          {richly(rich('width.doubt.ask', { ...TAGS, text }))}<Box marginTop="8px">
+            <Button minHeight="44px" onClick={() => set('confirmed', [...input.confirmed, id])}>{say('width.doubt.right')}</Button>
           </Box>
         </WarningBox>
       ))}
@@ -146,9 +142,9 @@ function Scatter({ reading: { trays } }: { reading: WidthResult }) {
   const typical = middleOf(scatters);
   return (
     <Box fontSize="15px" color="ink.soft" marginTop="6px">
-      {filled > 0 && `${filled} missing, put in straight between their neighbours (dashed). `}
+      {filled > 0 && say('width.catch.missing', { count: filled })}
       {typical !== null &&
-        `${trays.rows.length} rows, averaged; a tray differs by ${showExact(typical * 100, 2)} % from row to row.`}
+        say('width.catch.rows', { rows: trays.rows.length, percent: showExact(typical * 100, 2) })}
     </Box>
   );
 }

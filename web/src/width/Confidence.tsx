@@ -1,5 +1,6 @@
 import { Box, Button } from '@chakra-ui/react';
 import { showExact } from '@steady-scatter/core/quantities';
+import { say } from '@steady-scatter/words/width';
 import { useConfidence } from './useConfidence.ts';
 import { lengthText, type WidthProps } from './widthProps.ts';
 
@@ -9,25 +10,18 @@ export function Confidence({ input, on }: Pick<WidthProps, 'input' | 'on'>) {
   if (share !== null)
     return (
       <Box fontSize="15px" color="ink.soft" marginTop="6px" display="flex" gap="10px" alignItems="center">
-        Working out how sure that is: {Math.round(100 * share)} %
+        {say('width.sure.working', { percent: Math.round(100 * share) })}
         <Button size="sm" minHeight="36px" onClick={stop}>
-          Stop
+          {say('width.sure.stop')}
         </Button>
       </Box>
     );
   if (!found) return null;
   const band = found.widestM[input.passPattern];
   const cv = found.cv[input.passPattern];
-  const from =
-    found.from === 'rows'
-      ? 'from how the rows differ'
-      : 'from the reading of the trays alone; three rows would tell more';
+  const from = found.from === 'rows' ? say('width.sure.fromRows') : say('width.sure.fromReading');
   return (
     <Box fontSize="16px" marginTop="6px">
-      {band
-        ? `The widest even spacing lies between ${lengthText(band.low, input)} and ${lengthText(band.high, input)}`
-        : 'Often enough no spacing was even'}
-      ; CV here between {showExact(100 * cv.low, 2)} and {showExact(100 * cv.high, 2)} % ({from}).
-    </Box>
+      {say('width.sure.band', { isKnown: band ? 'yes' : 'no', narrow: band ? lengthText(band.low, input) : '', wide: band ? lengthText(band.high, input) : '', low: showExact(100 * cv.low, 2), high: showExact(100 * cv.high, 2), from })}</Box>
   ); // prettier-ignore
 }

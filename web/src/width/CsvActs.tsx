@@ -2,6 +2,7 @@ import { Button, chakra } from '@chakra-ui/react';
 import { readTraysTable, traysTable, type WidthTestInput } from '@steady-scatter/core/width';
 import { Download, Upload } from 'lucide-react';
 import { useRef } from 'react';
+import { say } from '@steady-scatter/words/width';
 import type { DocFormProps } from '../documents/DocPage.tsx';
 import { loadPart } from '../api/lazyCall.ts';
 import { useNotices } from '../notices/notices.tsx';
@@ -25,7 +26,7 @@ export function CsvActs({ input, set }: Pick<DocFormProps<WidthTestInput>, 'inpu
       const rows = data.map((cells) => cells.map((cell) => cell.replace(/^'(?=[=+\-@])/, '')));
       const read = readTraysTable(rows, input);
       for (const [name, value] of Object.entries(read)) set(name as keyof typeof read, value);
-      notices.undoable(`Took the trays of ${file.name}.`, () => {
+      notices.undoable(say('width.csv.taken', { file: file.name }), () => {
         for (const name of Object.keys(read) as (keyof typeof read)[]) set(name, input[name]);
       });
     } catch (error) {
@@ -35,13 +36,12 @@ export function CsvActs({ input, set }: Pick<DocFormProps<WidthTestInput>, 'inpu
   return (
     <>
       <Button variant="ghost" minHeight="44px" onClick={() => void save()}>
-        <Download size={18} /> Trays as CSV
-      </Button>
+        <Download size={18} />{' '}{say('width.csv.export')}</Button>
       <chakra.input
         ref={chooser}
         type="file"
         accept=".csv,.txt"
-        aria-label="Trays from a CSV file"
+        aria-label={say('width.csv.label')}
         srOnly
         tabIndex={-1}
         onChange={(event) => {
@@ -51,8 +51,7 @@ export function CsvActs({ input, set }: Pick<DocFormProps<WidthTestInput>, 'inpu
         }}
       />
       <Button variant="ghost" minHeight="44px" onClick={() => chooser.current?.click()}>
-        <Upload size={18} /> Trays from a file
-      </Button>
+        <Upload size={18} />{' '}{say('width.csv.import')}</Button>
     </>
   );
 } // prettier-ignore

@@ -2,6 +2,7 @@ import { Box } from '@chakra-ui/react';
 import { showQuantity, systemOf } from '@steady-scatter/core/quantities';
 import { outputAt } from '@steady-scatter/core/testing';
 import { levelText } from '@steady-scatter/core/width';
+import { say } from '@steady-scatter/words/width';
 import { calibrationContext, useMachineShelf } from '../bench/calibrationContext.ts';
 import { Choice } from '../ui/Choice.tsx';
 import type { WidthProps } from './widthProps.ts';
@@ -17,8 +18,7 @@ export function Level({ input, on, bind }: WidthProps) {
   const { caughtKgPerM } = on.reading;
   const text = (): string | null => {
     if (!chosen) return null;
-    if (outputKgPerM === null)
-      return `That chart has no mark ${input.setting || 'yet'}: say at which setting the trays were thrown over.`;
+    if (outputKgPerM === null) return say('width.level.noMark', { setting: input.setting || '—' });
     if (caughtKgPerM !== null) return levelText(caughtKgPerM, outputKgPerM);
     const at = on.reading.lookedM;
     if (at === null) return null;
@@ -26,13 +26,13 @@ export function Level({ input, on, bind }: WidthProps) {
       outputKgPerM / at,
       systemOf(chosen.target.unit) === 'us' ? 'lb/1000 ft2' : 'kg/ha',
     );
-    return `The shape is from the trays, the level from weighing: ${mean.number} ${mean.unit} on average at this spacing.`;
+    return say('width.level.is', { mean: mean.number, unit: mean.unit });
   };
   return (
     <Box marginTop="14px" maxWidth="420px" data-noprint>
       <Choice
-        label="Level from a weigh test"
-        options={[{ id: '', label: 'none chosen' }, ...same.map(({ id, input: each }) => ({ id, label: each.name }))]}
+        label={say('width.level.label')}
+        options={[{ id: '', label: say('width.level.none') }, ...same.map(({ id, input: each }) => ({ id, label: each.name }))]}
 {...bind('calibration')}
       />
       {text() && <Box marginTop="6px">{text()}</Box>}

@@ -1,6 +1,7 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
 import { fromSi, showExact, UNITS } from '@steady-scatter/core/quantities';
 import type { WidthResult, WidthTestInput } from '@steady-scatter/core/width';
+import { say } from '@steady-scatter/words/width';
 import { LabelledField } from '../ui/LabelledField.tsx';
 import { lengthText } from './widthProps.ts';
 
@@ -26,12 +27,12 @@ export function Look({ input, reading: { sweeps, throwM }, text, lookedM, onSlid
   return (
     <Box marginTop="12px" data-noprint>
       <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
-        Look at another spacing
+        {say('width.look.label')}
       </Box>
       <Box display="grid" gridTemplateColumns="1fr 120px" gap="12px" alignItems="center">
         <Slider
           type="range"
-          aria-label="Pass spacing looked at"
+          aria-label={say('width.look.slider')}
           aria-valuetext={lengthText(lookedM, input)}
           min={fromSi(least, unit)}
           max={fromSi(throwM ?? lookedM, unit)}
@@ -41,7 +42,7 @@ export function Look({ input, reading: { sweeps, throwM }, text, lookedM, onSlid
         />
         <LabelledField
           label={UNITS[unit].symbol}
-          aria-label="Pass spacing"
+          aria-label={say('width.look.spacing')}
           value={text}
           placeholder={showExact(value, 4)}
           onChange={onType}
@@ -49,7 +50,7 @@ export function Look({ input, reading: { sweeps, throwM }, text, lookedM, onSlid
       </Box>
       {text !== '' && (
         <Button variant="ghost" minHeight="44px" marginLeft="-12px" onClick={() => onType('')}>
-          Back to the recommended one
+          {say('width.look.back')}
         </Button>
       )}
     </Box>

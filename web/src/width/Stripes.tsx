@@ -7,6 +7,7 @@ import {
   type Pattern,
   type WidthTestInput,
 } from '@steady-scatter/core/width';
+import { say } from '@steady-scatter/words/width';
 
 const [WIDE, HIGH] = [1000, 330];
 const PASSES = 4;
@@ -39,7 +40,7 @@ export function Stripes({ pattern, ground, spacingM, passPattern, limit, spacing
         viewBox={`0 0 ${WIDE} ${HIGH}`}
         width="100%"
         role="img"
-        aria-label={`Four passes ${spacing} apart: what each puts down, their sum, and the stripes on the ground`}
+        aria-label={say('width.stripes.label', { spacing })}
       >
         <Box asChild fill="tape" opacity="0.45">
           <rect
@@ -69,8 +70,7 @@ export function Stripes({ pattern, ground, spacingM, passPattern, limit, spacing
             </Box>
             <Box asChild fill="ink" fontSize={{ base: '38px', md: '30px' }}>
               <text x={at(pass * spacingM)} y="26" textAnchor="middle">
-                {isTurned(pass, passPattern) ? '↓' : '↑'} pass {pass + 1}
-              </text>
+                {say('width.stripes.pass', { arrow: isTurned(pass, passPattern) ? '↓' : '↑', number: pass + 1 })}</text>
             </Box>
           </g>
         ))}
@@ -89,9 +89,7 @@ export function Stripes({ pattern, ground, spacingM, passPattern, limit, spacing
           </g>
         </Box>
         <Box asChild fill="ink" fontSize={{ base: '38px', md: '30px' }}>
-          <text x={WIDE / 2} y={HIGH - 16} textAnchor="middle">
-            what it would look like from above: stronger is more
-          </text>
+          <text x={WIDE / 2} y={HIGH - 16} textAnchor="middle">{say('width.stripes.above')}</text>
         </Box>
       </svg>
     </Box>

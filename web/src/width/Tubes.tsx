@@ -3,6 +3,7 @@ import { niceStep } from '@steady-scatter/core/drawing';
 import { showExact } from '@steady-scatter/core/quantities';
 import type { TraysResult } from '@steady-scatter/core/width';
 import { useRef, type PointerEvent } from 'react';
+import { say } from '@steady-scatter/words/width';
 
 const [WIDE, HIGH] = [1000, 214];
 const FLOOR = 168;
@@ -45,7 +46,7 @@ export function Tubes({ positionsM, levels, trays, labelOf, onLevel }: Props) {
         viewBox={`0 0 ${WIDE} ${HIGH}`}
         width="100%"
         role="img"
-        aria-label="The trays across the throw, with what each caught. The fields beside have the figures."
+        aria-label={say('width.tubes.label')}
       >
         <Box asChild stroke="ink" strokeWidth="3" fill="soft">
           <g>

@@ -4,6 +4,7 @@ import type { WidthResult } from '@steady-scatter/core/width';
 import { Chart, LinearScale, LineElement, PointElement, type ChartData, type ChartOptions, type Plugin } from 'chart.js'; // prettier-ignore
 import { useEffect, useMemo, useRef } from 'react';
 import { Scatter } from 'react-chartjs-2';
+import { say } from '@steady-scatter/words/width';
 import { chartAxis } from '../charts/chartAxis.ts';
 import { FIGURES, useInk, type Ink } from '../charts/useInk.ts';
 
@@ -62,7 +63,7 @@ const marksOver = (marks: MarksHolder, ink: Ink): Plugin<'scatter'> => ({
     ctx.lineTo(right, py);
     ctx.stroke();
     ctx.textAlign = 'left';
-    ctx.fillText(`maximum CV, ${limit} %`, left + 6, py - 6);
+    ctx.fillText(say('width.chart.limit', { limit }), left + 6, py - 6);
     ctx.setLineDash([]);
     const line = (value: number, colour: string, width: number, words: string, above: boolean) => {
       const px = x.getPixelForValue(value);
@@ -78,7 +79,7 @@ const marksOver = (marks: MarksHolder, ink: Ink): Plugin<'scatter'> => ({
       ctx.fillText(words, px + (isRight ? -6 : 6), above ? top + 14 : top + 32);
     };
     if (recommended !== null) line(recommended, ink.act, 4, 'recommended', true);
-    if (looked !== null && looked !== recommended) line(looked, ink.ink, 2, 'looked at', false);
+    if (looked !== null && looked !== recommended) line(looked, ink.ink, 2, say('width.chart.looked'), false);
     ctx.restore();
   },
 });
@@ -89,8 +90,8 @@ function optionsOf(unit: LengthUnit, ink: Ink): ChartOptions<'scatter'> {
     maintainAspectRatio: false,
     events: [],
     scales: {
-      x: chartAxis(`pass spacing, ${UNITS[unit].symbol}`, ink),
-      y: { ...chartAxis('CV, %', ink), min: 0, suggestedMax: 40 },
+      x: chartAxis(say('width.chart.spacing', { unit: UNITS[unit].symbol }), ink),
+      y: { ...chartAxis(say('width.chart.cv'), ink), min: 0, suggestedMax: 40 },
     },
     plugins: { legend: { display: false }, tooltip: { enabled: false } },
   };
@@ -137,14 +138,14 @@ export default function UnevenChart({ reading, unit, lookedM }: Props) {
           key={ink.ink}
           ref={chart}
           role="img"
-          aria-label="How uneven passes are at each pass spacing, with the limit and the recommended spacing"
+          aria-label={say('width.chart.label')}
           data={data}
           options={options}
           plugins={[plugin]}
         />
       </Box>
       <Box fontSize="14px" color="ink.soft">
-        whole line back and forth, dashed all one way
+        {say('width.chart.legend')}
       </Box>
     </Box>
   );

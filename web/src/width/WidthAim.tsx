@@ -11,6 +11,7 @@ import {
   type SpacingMethod,
   type WidthTestInput,
 } from '@steady-scatter/core/width';
+import { say } from '@steady-scatter/words/width';
 import { useRigs } from '../kinds/useRigs.ts';
 import type { DocFormProps } from '../documents/DocPage.tsx';
 import { isWrongAt } from '../documents/fields.ts';
@@ -42,23 +43,28 @@ function Questions({ input, set, bind, field }: Props) {
   return (
     <>
       <CardChoice
-        label="Machine"
+        label={say('width.aim.machine')}
         value={input.rig === '' ? null : input.rig}
         options={throwing.map(({ id, input: rig }) => ({ id, label: rig.name }))}
         onChange={(id) => {
           const rig = throwing.find((each) => each.id === id)?.input;
           set('rig', id);
-          if (rig && input.name.trim() === '') set('name', `${rig.name}, width`);
+          if (rig && input.name.trim() === '') set('name', say('width.aim.nameFor', { machine: rig.name }));
         }}
       />
       <CardChoice<SpacingMethod>
-        label="Spacing by"
+        label={say('width.aim.method')}
         options={SPACING_METHOD_IDS.map((id) => ({ id, label: SPACING_METHODS[id] }))}
         {...bind('spacingMethod')}
       >
         {input.spacingMethod !== 'trays' && (
           <Box flexBasis="100%" maxWidth="220px">
-            <LabelledField label="Full throw" placeholder="18 ft" data-flow {...field('throw.text')} />
+            <LabelledField
+              label={say('width.aim.throw')}
+              placeholder={say('width.aim.throwHint')}
+              data-flow
+              {...field('throw.text')}
+            />
           </Box>
         )}
       </CardChoice>
@@ -70,9 +76,19 @@ function Questions({ input, set, bind, field }: Props) {
 function layoutText({ layout, tray, passes }: WidthTestInput): string {
   const trays =
     layout.positions.trim() === ''
-      ? `${layout.count} trays ${textWithUnit(layout.spacing, layout.unit)} apart${layout.gap.trim() === '' ? '' : `, ${textWithUnit(layout.gap, layout.unit)} left for the wheels`}`
-      : `Trays at ${layout.positions.trim()} ${UNITS[layout.unit].symbol}`;
-  return `${trays}, ${tray.length} × ${tray.width} ${UNITS[tray.unit].symbol} each, ${passes} passes over them`;
+      ? say('width.aim.traysAre', {
+          count: layout.count,
+          spacing: textWithUnit(layout.spacing, layout.unit),
+          gap: layout.gap.trim() === '' ? 'none' : textWithUnit(layout.gap, layout.unit),
+        })
+      : say('width.aim.traysAt', { positions: layout.positions.trim(), unit: UNITS[layout.unit].symbol });
+  return say('width.aim.traysOf', {
+    trays,
+    length: tray.length,
+    width: tray.width,
+    unit: UNITS[tray.unit].symbol,
+    passes,
+  });
 }
 
 function TrayLayout(props: Props) {
@@ -80,7 +96,7 @@ function TrayLayout(props: Props) {
   const isTyped = input.layout.positions.trim() !== '';
   return (
     <StatedDefault
-      name="tray layout"
+      name={say('width.part.layout')}
       text={layoutText(input)}
       isWrong={isWrongAt(
         props,
@@ -93,22 +109,44 @@ function TrayLayout(props: Props) {
         'passes',
       )}
     >
-      {!isTyped && <LabelledField label="Trays" placeholder="17" data-flow {...field('layout.count')} />}
       {!isTyped && (
-        <LabelledField label="Tray spacing" placeholder="0.5" data-flow {...field('layout.spacing')} />
+        <LabelledField label={say('width.aim.trays')} placeholder="17" data-flow {...field('layout.count')} />
       )}
       {!isTyped && (
-        <LabelledField label="Gap for the wheels" placeholder="none" data-flow {...field('layout.gap')} />
+        <LabelledField
+          label={say('width.aim.traySpacing')}
+          placeholder="0.5"
+          data-flow
+          {...field('layout.spacing')}
+        />
+      )}
+      {!isTyped && (
+        <LabelledField
+          label={say('width.aim.gap')}
+          placeholder={say('width.aim.gapHint')}
+          data-flow
+          {...field('layout.gap')}
+        />
       )}
       <LabelledField
-        label="Positions, left −"
+        label={say('width.aim.positions')}
         placeholder="-2 -1 -0.5 0 0.5 1 2"
         {...field('layout.positions')}
       />
-      <LabelledField label="Tray length" placeholder="0.5" data-flow {...field('tray.length')} />
-      <LabelledField label="Tray width" placeholder="0.3" data-flow {...field('tray.width')} />
-      <Choice<LengthUnit> label="Tray size unit" options={LENGTH_CHOICES} {...bind('tray.unit')} />
-      <LabelledField label="Passes over them" placeholder="3" data-flow {...field('passes')} />
+      <LabelledField
+        label={say('width.aim.trayLength')}
+        placeholder="0.5"
+        data-flow
+        {...field('tray.length')}
+      />
+      <LabelledField
+        label={say('width.aim.trayWidth')}
+        placeholder="0.3"
+        data-flow
+        {...field('tray.width')}
+      />
+      <Choice<LengthUnit> label={say('width.aim.trayUnit')} options={LENGTH_CHOICES} {...bind('tray.unit')} />
+      <LabelledField label={say('width.aim.passes')} placeholder="3" data-flow {...field('passes')} />
     </StatedDefault>
   );
 }
@@ -118,31 +156,55 @@ function Reading(props: Props) {
   const isWeighed = input.kind === 'mass';
   const step = input.scaleStep.trim();
   const text = isWeighed
-    ? `Weights in ${UNITS[input.unit].symbol}, ${step === '' ? 'to their last digit' : `to ${textWithUnit(step, input.unit)}`}`
+    ? say('width.aim.weights', {
+        unit: UNITS[input.unit].symbol,
+        step: step === '' ? 'none' : textWithUnit(step, input.unit),
+      })
     : sentence(CATCH_KINDS[input.kind]);
   return (
-    <StatedDefault name="reading" text={text} isWrong={isWrongAt(props, 'scaleStep')}>
-      <Choice<CatchKind> label="Reading" options={KINDS} {...bind('kind')} />
-      {isWeighed && <Choice<MassUnit> label="Weight unit" options={WEIGHTS} {...bind('unit')} />}
-      {isWeighed && <LabelledField label="Scale step" placeholder="its last digit" {...field('scaleStep')} />}
+    <StatedDefault name={say('width.part.reading')} text={text} isWrong={isWrongAt(props, 'scaleStep')}>
+      <Choice<CatchKind> label={say('width.aim.reading')} options={KINDS} {...bind('kind')} />
+      {isWeighed && (
+        <Choice<MassUnit> label={say('width.aim.massUnit')} options={WEIGHTS} {...bind('unit')} />
+      )}
+      {isWeighed && (
+        <LabelledField
+          label={say('width.aim.scaleStep')}
+          placeholder={say('width.aim.scaleStepHint')}
+          {...field('scaleStep')}
+        />
+      )}
     </StatedDefault>
   );
 }
 
 function Passes(props: Props) {
   const { input, set, bind, field } = props;
-  const deflector = input.deflector ? ', side deflector down: for trim passes' : '';
+  const deflector = input.deflector ? say('width.aim.deflectorDown') : '';
   return (
     <StatedDefault
-      name="passes and evenness"
-      text={`${sentence(PASS_PATTERNS[input.passPattern])}; maximum CV ${input.limit.trim() || '15'} %${deflector}`}
+      name={say('width.part.passes')}
+      text={say('width.aim.pattern', {
+        pattern: sentence(PASS_PATTERNS[input.passPattern]),
+        limit: input.limit.trim() || '15',
+        deflector,
+      })}
       isWrong={isWrongAt(props, 'limit')}
     >
-      <Choice<PassPattern> label="Passes go" options={MODE_CHOICES} {...bind('passPattern')} />
-      <LabelledField label="Maximum CV, %" placeholder="15" inputMode="decimal" {...field('limit')} />
+      <Choice<PassPattern>
+        label={say('width.aim.passesGo')}
+        options={MODE_CHOICES}
+        {...bind('passPattern')}
+      />
+      <LabelledField
+        label={say('width.aim.limit')}
+        placeholder="15"
+        inputMode="decimal"
+        {...field('limit')}
+      />
       <Box gridColumn="1 / -1">
         <CheckLine
-          label="Side deflector down: a pattern for trim passes"
+          label={say('width.aim.deflector')}
           checked={input.deflector}
           onChange={() => set('deflector', !input.deflector)}
         />
@@ -155,20 +217,24 @@ function Circumstances(props: Props) {
   const { input, bind, field } = props;
   const said = [
     input.product.trim(),
-    input.setting.trim() && `at ${input.setting.trim()}`,
+    input.setting.trim() && say('width.aim.atSetting', { setting: input.setting.trim() }),
     dayText(input.onDay),
   ]
     .filter(Boolean)
     .join(', ');
   return (
     <StatedDefault
-      name="product, setting and day"
-      text={said === '' ? 'Product, setting and day are not noted' : said}
+      name={say('width.part.about')}
+      text={said === '' ? say('width.aim.aboutNone') : said}
       isWrong={isWrongAt(props, 'onDay')}
     >
-      <LabelledField label="Product" placeholder="Lake feed 24-0-8" {...bind('product')} />
-      <LabelledField label="Setting" placeholder="11" {...bind('setting')} />
-      <LabelledField label="Day" type="date" {...field('onDay')} />
+      <LabelledField
+        label={say('width.aim.product')}
+        placeholder={say('width.aim.productHint')}
+        {...bind('product')}
+      />
+      <LabelledField label={say('width.aim.setting')} placeholder="11" {...bind('setting')} />
+      <LabelledField label={say('width.aim.day')} type="date" {...field('onDay')} />
     </StatedDefault>
   );
 }
@@ -180,9 +246,12 @@ function Lengths({ input, set }: Props) {
     set('looked.unit', unit);
   };
   return (
-    <StatedDefault name="units" text={`Lengths without a unit are ${UNITS[input.layout.unit].symbol}`}>
+    <StatedDefault
+      name={say('width.part.units')}
+      text={say('width.aim.lengths', { unit: UNITS[input.layout.unit].symbol })}
+    >
       <Choice<LengthUnit>
-        label="Length unit"
+        label={say('width.aim.lengthUnit')}
         value={input.layout.unit}
         options={LENGTH_CHOICES}
         onChange={setUnit}
@@ -198,9 +267,9 @@ export function WidthAim(props: Props) {
   return (
     <>
       <Questions {...props} />
-      <Box as="section" aria-label="Assumed" marginBottom="18px">
+      <Box as="section" aria-label={say('width.aim.assumed')} marginBottom="18px">
         <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
-          Assumed
+          {say('width.aim.assumed')}
         </Box>
         {usesTrays && <TrayLayout {...props} />}
         {usesTrays && <Reading {...props} />}
@@ -208,11 +277,19 @@ export function WidthAim(props: Props) {
         <Circumstances {...props} />
         <Lengths {...props} />
         <StatedDefault
-          name="name"
-          text={input.name.trim() === '' ? 'It has no name yet' : `Saved as “${input.name}”`}
+          name={say('width.part.name')}
+          text={
+            input.name.trim() === ''
+              ? say('width.aim.noName')
+              : say('width.aim.savedAs', { name: input.name })
+          }
           isWrong={isWrongAt(props, 'name')}
         >
-          <LabelledField label="Name" placeholder="Red spreader, trays" {...field('name')} />
+          <LabelledField
+            label={say('width.aim.name')}
+            placeholder={say('width.aim.nameHint')}
+            {...field('name')}
+          />
         </StatedDefault>
       </Box>
     </>

@@ -5,6 +5,7 @@ import type { RigInput } from '@steady-scatter/core/machines';
 import { faultsOf, faultTexts, recommendationText } from '@steady-scatter/core/width';
 import { MISSING } from '@steady-scatter/core/working';
 import { useState } from 'react';
+import { say } from '@steady-scatter/words/width';
 import { BigNumber } from '../ui/BigNumber.tsx';
 import { Accept } from './Accept.tsx';
 import { AtSpacing } from './AtSpacing.tsx';
@@ -24,7 +25,7 @@ export function WidthAnswer({ rig, ...props }: WidthProps & { rig: RigInput | nu
   return (
     <AnswerBox>
       <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
-        {input.deflector ? 'For trim passes' : 'Passes apart'}
+        {input.deflector ? say('width.answer.trim') : say('width.answer.spacing')}
       </Box>
       <BigNumber number={shown?.number ?? MISSING} unit={shown?.unit ?? ''} live />
       <Box fontSize="17px" marginTop="8px">
@@ -41,7 +42,7 @@ export function WidthAnswer({ rig, ...props }: WidthProps & { rig: RigInput | nu
             </Box>
           ))}
           <Box fontSize="16px" marginTop="6px">
-            Change one thing, test again, and hold the two against each other.
+            {say('width.answer.changeOne')}
           </Box>
         </Box>
       )}
@@ -54,7 +55,7 @@ export function WidthAnswer({ rig, ...props }: WidthProps & { rig: RigInput | nu
           aria-expanded={isMore || input.calibration !== '' || input.before !== ''}
           onClick={() => setMore(!isMore)}
         >
-          Level and comparison
+          {say('width.answer.more')}
         </Button>
       )}
       {(isMore || input.calibration !== '' || input.before !== '') && (

@@ -2,6 +2,7 @@ import { Box } from '@chakra-ui/react';
 import type { InputError } from '@steady-scatter/core/errors';
 import type { WidthTestInput } from '@steady-scatter/core/width';
 import { useState } from 'react';
+import { say } from '@steady-scatter/words/width';
 import type { DocFormProps } from '../documents/DocPage.tsx';
 import { useRigs } from '../kinds/useRigs.ts';
 import { goOnWithEnter } from '../ui/goOnWithEnter.ts';
@@ -47,7 +48,7 @@ export function WidthForm(props: DocFormProps<WidthTestInput>) {
         )}
         {isMade && usesTrays && <Box order={3}>{aim}</Box>}
         <Box order={6}>
-          <NotesField label="Notes" {...bind('notes')} />
+          <NotesField label={say('width.notes')} {...bind('notes')} />
         </Box>
       </Box>
       <Box order={hasCatches ? 2 : 5} minWidth={0}>

@@ -1,6 +1,7 @@
 import type { WidthTestInput } from '@steady-scatter/core/width';
 import { FileText } from 'lucide-react';
 import { useState } from 'react';
+import { say } from '@steady-scatter/words/width';
 import { loadPart } from '../api/lazyCall.ts';
 import { useRigs } from '../kinds/useRigs.ts';
 import { CommandButton } from '../ui/CommandButton.tsx';
@@ -21,10 +22,17 @@ export function WidthReportAct({ input, isSample }: { input: WidthTestInput; isS
       const pdf = await widthPdf(input, machine, isSample, dayText(input.onDay));
       saveFile(`${input.name.trim()}.pdf`, 'application/pdf', pdf);
     } catch {
-      notices.tell('The report could not be made. Try again when the connection is back.');
+      notices.tell(say('width.report.failed'));
     } finally {
       setPending(false);
     }
   }
-  return <CommandButton icon={FileText} label="Report" loading={isPending} onClick={() => void save()} />;
+  return (
+    <CommandButton
+      icon={FileText}
+      label={say('width.report.act')}
+      loading={isPending}
+      onClick={() => void save()}
+    />
+  );
 }

@@ -2,6 +2,7 @@ import { MAX_PAGE, type ReadableOf, type widthTests } from '@steady-scatter/cont
 import { showQuantity, type LengthUnit } from '@steady-scatter/core/quantities';
 import { SPACING_METHODS } from '@steady-scatter/core/width';
 import { MISSING } from '@steady-scatter/core/working';
+import { say } from '@steady-scatter/words/width';
 import { BenchTabs } from '../shell/BenchTabs.tsx';
 import { DocList } from '../documents/list/DocList.tsx';
 import { dayText } from '../ui/dayText.ts';
@@ -11,10 +12,10 @@ import { WIDTH_TESTS } from '../kinds/useWidthTests.ts';
 
 const spacingOf = (line: ReadableOf<typeof widthTests>): string => {
   const { accepted, acceptedOn, recommendedM, deflector, lengthUnit } = line;
-  if (accepted !== '') return `${accepted}, since ${dayText(acceptedOn)}`;
-  if (recommendedM === null) return deflector ? 'for trim passes' : MISSING;
+  if (accepted !== '') return say('width.list.accepted', { spacing: accepted, day: dayText(acceptedOn) });
+  if (recommendedM === null) return deflector ? say('width.list.trim') : MISSING;
   const { number, unit } = showQuantity(recommendedM, lengthUnit as LengthUnit);
-  return `${number} ${unit} recommended`;
+  return say('width.list.recommended', { number, unit });
 };
 
 /** All width tests: which machine, by which habit, and the spacing that came of it. */
@@ -23,9 +24,9 @@ export default function WidthTestsPage() {
   return (
     <DocList
       kind={WIDTH_TESTS}
-      heading="Widths"
+      heading={say('width.list.heading')}
       tabs={<BenchTabs />}
-      empty="No throw is measured yet. Set out a row of trays across it, say 17 of them half a metre apart, pass over them three times, and type what each caught: the widest spacing that is still even comes out."
+      empty={say('width.list.teach')}
       columns={[
         {
           header: 'Machine',
@@ -36,9 +37,9 @@ export default function WidthTestsPage() {
           header: 'By',
           wide: true,
           cell: ({ spacingMethod, deflector }) =>
-            `${SPACING_METHODS[spacingMethod]}${deflector ? ', deflector down' : ''}`,
+            `${SPACING_METHODS[spacingMethod]}${deflector ? say('width.list.deflector') : ''}`,
         },
-        { header: 'Pass spacing', cell: spacingOf },
+        { header: say('width.list.spacing'), cell: spacingOf },
       ]}
     />
   );

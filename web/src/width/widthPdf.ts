@@ -12,6 +12,7 @@ import {
 } from '@steady-scatter/core/width';
 import { workingText } from '@steady-scatter/core/working';
 import type { Content, TableCell } from 'pdfmake/interfaces';
+import { say } from '@steady-scatter/words/width';
 import { pdfOf } from '../print/pdf.ts';
 
 const [WIDE, HIGH] = [500, 150];
@@ -55,14 +56,14 @@ export function widthPdf(
   const facts = [
     machine,
     input.product,
-    input.setting && `setting ${input.setting}`,
+    input.setting && say('width.report.setting', { setting: input.setting }),
     SPACING_METHODS[input.spacingMethod],
-    input.deflector && 'deflector down',
-    throwM !== null && `throw ${length(throwM)}`,
+    input.deflector && say('width.report.deflector'),
+    throwM !== null && say('width.report.throw', { length: length(throwM) }),
   ].filter(Boolean);
   const rows: TableCell[][] = trays.trays.map(({ xM, isFilled }, at) => [
     showExact(xM / UNITS[unit].toSi, 4).replace('−', '-'),
-    input.rows.map((row) => row[at] || (isFilled ? 'put in' : '—')).join(', '),
+    input.rows.map((row) => row[at] || (isFilled ? say('width.report.putIn') : '—')).join(', '),
   ]);
   const half = Math.ceil(rows.length / 2);
   const table = (part: TableCell[][]): Content => ({
@@ -71,7 +72,7 @@ export function widthPdf(
       body: [
         [
           { text: UNITS[unit].symbol, bold: true },
-          { text: 'caught', bold: true },
+          { text: say('width.report.caught'), bold: true },
         ],
         ...part,
       ],
@@ -79,7 +80,7 @@ export function widthPdf(
     layout: 'lightHorizontalLines',
     fontSize: 9,
   });
-  const head = `${input.name.trim() || 'Width test'}, ${day}${isSample ? ', sample' : ''}`;
+  const head = `${input.name.trim() || say('width.report.title')}, ${day}${isSample ? say('width.report.sample') : ''}`;
   return pdfOf({
     pageSize: 'A4',
     pageMargins: [42, 40, 42, 32],
@@ -87,16 +88,19 @@ export function widthPdf(
     content: [
       { text: head, fontSize: 17, bold: true },
       { text: facts.join(', '), margin: [0, 2, 0, 8] },
-      { text: input.accepted ? `Pass ${input.accepted.text} apart${input.accepted.by ? `, ${input.accepted.by}` : ''}` : `Recommended: ${length(recommendedM)}`, fontSize: 20, bold: true }, // prettier-ignore
+      { text: input.accepted ? say('width.report.accepted', { spacing: input.accepted.text, by: input.accepted.by || 'none' }) : say('width.report.recommended', { length: length(recommendedM) }), fontSize: 20, bold: true }, // prettier-ignore
       { text: recommendationText(reading, input), margin: [0, 2, 0, 10] },
       ...(trays.trays.length > 0
-        ? [{ text: 'What each tray got, left to right', bold: true }, { svg: barsSvg(trays.trays.map(({ deposit }) => deposit)), width: 510, margin: [0, 4, 0, 8] as [number, number, number, number] }] // prettier-ignore
+        ? [{ text: say('width.report.trays'), bold: true }, { svg: barsSvg(trays.trays.map(({ deposit }) => deposit)), width: 510, margin: [0, 4, 0, 8] as [number, number, number, number] }] // prettier-ignore
         : []),
       ...(sweeps
-        ? [{ text: `CV against pass spacing, ${PASS_PATTERNS[input.passPattern]}, from ${length(sweeps[input.passPattern].spacingM[0] ?? null)} to ${length(throwM)}; dashed the limit of ${showExact(100 * limit, 3)} %`, bold: true }, { svg: sweepSvg(sweeps[input.passPattern], limit), width: 510, margin: [0, 4, 0, 8] as [number, number, number, number] }] // prettier-ignore
+        ? [{ text: say('width.report.chart', { pattern: PASS_PATTERNS[input.passPattern], from: length(sweeps[input.passPattern].spacingM[0] ?? null), to: length(throwM), limit: showExact(100 * limit, 3) }), bold: true }, { svg: sweepSvg(sweeps[input.passPattern], limit), width: 510, margin: [0, 4, 0, 8] as [number, number, number, number] }] // prettier-ignore
         : []),
       ...(ground
-        ? [{ text: `At ${length(lookedM)}`, bold: true }, ...groundRemarks(reading, ground, input)]
+        ? [
+            { text: say('width.report.at', { length: length(lookedM) }), bold: true },
+            ...groundRemarks(reading, ground, input),
+          ]
         : []),
       ...(mean
         ? [{ text: workingText(mean), margin: [0, 4, 0, 8] as [number, number, number, number] }]

@@ -11,6 +11,7 @@ import {
 import { Download, Redo2, Undo2 } from 'lucide-react';
 import { useId, useMemo, useState, type KeyboardEvent } from 'react';
 import { Layer, Shape, Stage } from 'react-konva';
+import { say } from '@steady-scatter/words/sites';
 import { CommandButton } from '../../ui/CommandButton.tsx';
 import { saveFile } from '../../ui/saveFile.ts';
 import { drawnOutlines } from '../drawnOutlines.ts';
@@ -95,17 +96,24 @@ export default function AreaDrawing(props: Props) {
 
   function saveSvg() {
     const plan = planSvg(area, reading, 277, 190, 'sans-serif');
-    if (plan) saveFile(`${area.name.trim() || 'area'} 1-${plan.scale}.svg`, 'image/svg+xml', plan.svg);
+    if (plan)
+      saveFile(
+        say('sites.draw.file', { value: area.name.trim() || 'area', scale: plan.scale }),
+        'image/svg+xml',
+        plan.svg,
+      );
   }
 
-  const described = area.parts.map((part) => `${part.cut ? 'cut out ' : ''}${partText(part)}`).join('; ');
+  const described = area.parts
+    .map((part) => `${part.cut ? say('sites.draw.cut') : ''}${partText(part)}`)
+    .join('; ');
   return (
     <Box marginTop="14px">
       <Box
         ref={box}
         role="group"
         tabIndex={0}
-        aria-label={`Drawing to scale. ${described || 'Nothing is drawn yet.'}`}
+        aria-label={say('sites.draw.label', { parts: described || say('sites.draw.nothing') })}
         aria-describedby={helpId}
         bg="paper"
         borderWidth="1px"
@@ -177,16 +185,24 @@ export default function AreaDrawing(props: Props) {
         )}
       </Box>
       <Box display="flex" flexWrap="wrap" gap="8px" alignItems="center" marginTop="8px" data-noprint>
-        <CommandButton icon={Undo2} label="Undo" disabled={!history.can.undo} onClick={history.undo} />
-        <CommandButton icon={Redo2} label="Redo" disabled={!history.can.redo} onClick={history.redo} />
-        <CommandButton icon={Download} label="Drawing as SVG" onClick={saveSvg} />
+        <CommandButton
+          icon={Undo2}
+          label={say('common.undo')}
+          disabled={!history.can.undo}
+          onClick={history.undo}
+        />
+        <CommandButton
+          icon={Redo2}
+          label={say('sites.redo')}
+          disabled={!history.can.redo}
+          onClick={history.redo}
+        />
+        <CommandButton icon={Download} label={say('sites.draw.svg')} onClick={saveSvg} />
         <Button aria-pressed={snaps} variant={snaps ? 'solid' : 'outline'} onClick={() => setSnaps(!snaps)}>
-          Snap
+          {say('sites.draw.snap')}
         </Button>
         <Box id={helpId} fontSize="14px" color="ink.soft" flex="1 1 240px">
-          {isPlaced
-            ? 'Drag a part to move it, its yellow points to size it. With a part chosen, arrow keys move it and R turns it.'
-            : 'Drawn to scale beside each other; parts of a sum sheet have no place. Drag the yellow points to size the chosen one.'}
+          {isPlaced ? say('sites.draw.placedHelp') : say('sites.draw.sumHelp')}
         </Box>
       </Box>
     </Box>

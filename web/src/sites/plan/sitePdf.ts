@@ -13,6 +13,7 @@ import {
 } from '@steady-scatter/core/ground';
 import { workingText } from '@steady-scatter/core/working';
 import type { Content } from 'pdfmake/interfaces';
+import { say } from '@steady-scatter/words/sites';
 import { pdfOf, PRINT_FONT, PT_PER_MM } from '../../print/pdf.ts';
 import { planSvg } from './planSvg.ts';
 
@@ -26,8 +27,8 @@ const edgeLines = (area: SiteAreaInput, reading: SiteAreaResult): string[] =>
     const unit = area.edges[at]?.unit ?? 'm';
     const { number, unit: symbol } = showLength(bufferM, unit);
     return bufferM > 0
-      ? `Keep ${number} ${symbol} from the ${EDGE_KINDS[of]}.`
-      : `Beyond it: ${EDGE_KINDS[of]}.`;
+      ? say('sites.plan.keep', { distance: number, unit: symbol, edge: EDGE_KINDS[of] })
+      : say('sites.plan.beyond', { edge: EDGE_KINDS[of] });
   });
 
 function pageOf(area: SiteAreaInput, at: number, reading: SiteAreaResult, isLast: boolean): Content {
@@ -37,14 +38,14 @@ function pageOf(area: SiteAreaInput, at: number, reading: SiteAreaResult, isLast
   const rows = area.parts.map((part, index) => {
     const areaM2 = reading.measured.parts[index]?.areaM2 ?? null;
     const shown = areaM2 === null ? null : showSize(areaM2, 0, area.shownIn);
-    return [`${part.cut ? 'less ' : ''}${partText(part)}`, { text: shown ? `${shown.number} ${shown.unit}` : '—', alignment: 'right' as const }]; // prettier-ignore
+    return [`${part.cut ? say('sites.plan.less') : ''}${partText(part)}`, { text: shown ? `${shown.number} ${shown.unit}` : '—', alignment: 'right' as const }]; // prettier-ignore
   });
-  const facts = `${SURFACES[area.surface]}, ${SLOPES[area.slope]}${area.treated ? '' : ', not treated'}`;
+  const facts = `${SURFACES[area.surface]}, ${SLOPES[area.slope]}${area.treated ? '' : say('sites.plan.notTreated')}`;
   return {
     stack: [
-      { text: area.name.trim() || `Area ${at + 1}`, fontSize: 17, bold: true },
+      { text: area.name.trim() || say('sites.area.number', { number: at + 1 }), fontSize: 17, bold: true },
       {
-        text: size ? `${size.number} ${size.unit}${bandOf(size.band)}  ` : 'not measured yet  ',
+        text: size ? `${size.number} ${size.unit}${bandOf(size.band)}  ` : say('sites.plan.unmeasured'),
         fontSize: 22,
         bold: true,
         margin: [0, 2, 0, 0],
@@ -68,7 +69,11 @@ function pageOf(area: SiteAreaInput, at: number, reading: SiteAreaResult, isLast
  */
 export function sitePdf(site: SiteInput, isSample: boolean, day: string): Promise<Blob> {
   const reading = evaluateSite(site);
-  const head = `${site.name.trim() || 'Site'}, plan of ${day}${isSample ? ', sample' : ''}`;
+  const head = say('sites.plan.title', {
+    site: site.name.trim() || say('sites.plan.site'),
+    day,
+    sample: isSample ? 'yes' : 'no',
+  });
   return pdfOf({
     pageSize: 'A4',
     pageMargins: [42, 48, 42, 42],
