@@ -16,9 +16,9 @@ test('an excluded run does not count, and stays; marks and rates are looked up',
   await page.getByRole('link', { name: 'Red spreader, lake feed' }).click();
   await expect.poll(() => mark(page)).toBe('11');
   await expect(why(page)).toContainText('from 3 runs');
-  await page.getByLabel('I need').fill('4.4');
+  await page.getByLabel('Rate needed').fill('4.4');
   await expect(page.getByText(/^Set 12.5: 4.30/)).toBeVisible();
-  await page.getByLabel('I need').fill('9');
+  await page.getByLabel('Rate needed').fill('9');
   await expect(page.getByText(/above what was tested/)).toBeVisible();
   await page.getByRole('button', { name: /^Test run 3\s+at 11.*excluded/ }).click();
   await page.getByLabel('Excluded because').fill('');
@@ -54,7 +54,7 @@ test('machines and products side by side, and what happened to each', async ({ p
   await expect(page.locator('canvas')).toBeVisible();
   await page.getByLabel(/Two-row distributor/).check();
   await expect(page.getByText('A setting is never copied from one machine to another')).toBeVisible();
-  await expect(page.getByRole('row', { name: /Red push spreader.*worked on: New gate cable/ })).toBeVisible();
+  await expect(page.getByRole('row', { name: /Red push spreader.*serviced: New gate cable/ })).toBeVisible();
   await expectAccessible(page);
 });
 
@@ -81,7 +81,7 @@ test('tests go out as JSON and CSV and come back; what is wrong with a file is s
   await expect(alert).toContainText('these columns are missing');
 
   await give('tests.csv', csv.bytes.toString());
-  await expect(page.getByText(/^Red spreader, lake feed, Red push spreader, 6 runs/)).toBeVisible();
+  await expect(page.getByText(/^Red spreader, lake feed, Red push spreader, 6 test runs/)).toBeVisible();
   await give('tests.json', JSON.stringify({ ...file, calibrations: [{ ...file.calibrations[0], input: { ...file.calibrations[0]!.input, name: 'Came back' } }] }));
   await page.getByRole('button', { name: 'Import this calibration' }).click();
   await expect(page.getByText('Imported one calibration.')).toBeVisible();

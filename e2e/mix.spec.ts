@@ -43,7 +43,7 @@ test('a soil test is typed in, the cheapest mix is found for it, and put on jobs
   await expectAccessible(page);
   // What brings phosphate is left out, since none is wanted.
   await expect(theMix(page)).toContainText(/products are left out/);
-  await page.getByLabel('A need may go over by').fill('0');
+  await page.getByLabel('Tolerance over a need').fill('0');
   for (const name of [
     'Lake feed 24-0-8',
     'Liquid nitrogen 28-0-0',
@@ -61,17 +61,17 @@ test('a soil test is typed in, the cheapest mix is found for it, and put on jobs
   await expect(theMix(page)).toContainText('No mix of fewer than 2 products meets the needs');
 
   // The school's contract allows 180 kg N in a year: with 165 put down there are 15 left.
-  await page.getByLabel('Rules of').selectOption({ label: 'School contract' });
+  await page.getByLabel('Rules', { exact: true }).selectOption({ label: 'School contract' });
   await page.getByLabel('Already this year: nitrogen').fill('165');
   await expect(theMix(page)).toContainText(
     'Nitrogen stays 15.0 kg / ha short: held back by most in a year: nitrogen',
   );
-  await page.getByLabel('Rules of').selectOption({ label: 'none' });
+  await page.getByLabel('Rules', { exact: true }).selectOption({ label: 'none' });
 
   await page.getByRole('checkbox', { name: 'Straight nitrogen 46-0-0' }).uncheck();
   await expect(theMix(page)).toContainText('Nitrogen stays 30.0 kg / ha short');
   await page.getByRole('checkbox', { name: 'Straight nitrogen 46-0-0' }).check();
-  await page.getByRole('button', { name: 'Put them on 2 jobs' }).click();
+  await page.getByRole('button', { name: 'Make 2 jobs of it' }).click();
   await expect(page.getByRole('heading', { name: 'Jobs' })).toBeVisible();
   await page.getByRole('link', { name: 'Boat house lawn: Potash 0-0-60' }).click();
   await expect(bigNumber(page)).toHaveText('8.33 kg');
@@ -98,7 +98,7 @@ test('rules are typed in, a sheet breaks them, and one act keeps them', async ({
   await page.getByRole('button', { name: 'Save set of rules' }).click();
   await expect(page.getByRole('alert')).toContainText('Type a number here');
   await page.getByLabel('Limit', { exact: true }).fill('0.7');
-  await page.getByRole('button', { name: 'Add a rule' }).click();
+  await page.getByRole('button', { name: 'Add rule' }).click();
   await page.getByLabel('Rule 2', { exact: true }).selectOption('most-in-a-year');
   await page.getByLabel('Limit', { exact: true }).nth(1).fill('2');
   await page.getByLabel('From', { exact: true }).nth(1).fill('13-01');
@@ -110,10 +110,10 @@ test('rules are typed in, a sheet breaks them, and one act keeps them', async ({
   await expectAccessible(page);
 
   await openSample(page, 'Fall feed, lake front');
-  await page.getByLabel('Rules of').selectOption({ label: 'Creek rules' });
-  const broken = page.getByRole('list', { name: 'Rules that are not kept' });
+  await page.getByLabel('Rule set').selectOption({ label: 'Creek rules' });
+  const broken = page.getByRole('list', { name: 'Rules that are broken' });
   await expect(broken).toContainText('broken, by');
-  await page.getByLabel('N put down earlier this year').fill('1.5');
+  await page.getByLabel('N applied earlier this year').fill('1.5');
   // Two of the town's, and the label's own highest rate.
   await expect(broken.getByRole('listitem')).toHaveCount(3);
   await expectAccessible(page);
@@ -121,7 +121,7 @@ test('rules are typed in, a sheet breaks them, and one act keeps them', async ({
   await expect(broken).toHaveCount(0);
   await expect(page.getByLabel('Amount needed')).toHaveValue('0.5 lb');
   await page.getByRole('button', { name: 'Undo' }).click();
-  await page.getByLabel('N put down earlier this year').fill('');
+  await page.getByLabel('N applied earlier this year').fill('');
   await page.getByRole('button', { name: 'Split in 2' }).click();
   await expect(broken).toHaveCount(0);
   expect(await lineText(page, 'Portion 2 of 2')).toContain('÷ 2 =');
@@ -161,7 +161,7 @@ test('a product is taken from the shelf on a new sheet, and its scoop weighed', 
   await expect(kept(page)).toBeVisible();
 
   await page.goto('/');
-  await page.getByRole('button', { name: 'Take a product from the shelf' }).click();
+  await page.getByRole('button', { name: 'Choose a product from the shelf' }).click();
   await page.getByLabel('Search the shelf').fill('organic');
   await page.getByRole('button', { name: 'Organic meal 8-3-1' }).click();
   await page.getByLabel('Amount needed').fill('40 kg/ha');
@@ -191,20 +191,22 @@ test('a messy CSV: good rows are taken, bad ones are named, and it can be undone
   await page.goto('/shelf/import');
   const file = page.getByLabel('File to import');
   await file.setInputFiles(csv(MESSY));
-  await expect(page.getByText('2 products can be taken, 5 rows cannot, 1 is there already.')).toBeVisible();
+  await expect(
+    page.getByText('2 products can be imported, 5 rows cannot, 1 is there already.'),
+  ).toBeVisible();
   await expect(
     page.getByText('Columns are separated by semicolons. Commas are read as decimal marks.'),
   ).toBeVisible();
   await expect(page.getByText('left out: Colour')).toBeVisible();
-  const bad = page.getByRole('region', { name: '5 rows cannot be taken' });
+  const bad = page.getByRole('region', { name: '5 rows cannot be imported' });
   await expect(bad.getByRole('row', { name: /^3 / })).toContainText('adds up to 110 %');
   await expect(bad.getByRole('row', { name: /^6 / })).toContainText('is a formula of a spreadsheet');
   await expect(bad.getByRole('row', { name: /^7 / })).toContainText('pure potassium chloride has 52.4 %');
   await expectAccessible(page);
-  await page.getByLabel('Take those too').check();
-  await expect(page.getByRole('button', { name: 'Put 3 products on the shelf' })).toBeEnabled();
-  await page.getByLabel('Take those too').uncheck();
-  await page.getByRole('button', { name: 'Put 2 products on the shelf' }).click();
+  await page.getByLabel('Import those too').check();
+  await expect(page.getByRole('button', { name: 'Import 3 products' })).toBeEnabled();
+  await page.getByLabel('Import those too').uncheck();
+  await page.getByRole('button', { name: 'Import 2 products' }).click();
   await expect(page.getByRole('link', { name: 'Harbour feed' })).toBeVisible();
   await page.getByRole('link', { name: 'Harbour feed' }).click();
   await expect(page.getByLabel('Notes')).toHaveValue('says "slow";\non two lines');
@@ -229,7 +231,7 @@ test('files that are no tables are refused in a sentence', async ({ page }) => {
   await file.setInputFiles(csv(Buffer.from([0x50, 0x4b, 3, 4, 0, 0, 0]), 'shelf.xlsx'));
   await expect(says).toContainText('save as CSV');
   await file.setInputFiles(csv('Name\tGrade\nFeed for tabs\t24-0-8\nOpen "quote\t1-1-1\n'));
-  await expect(page.getByRole('button', { name: /Put \d products? on the shelf/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /Import \d products?/ })).toBeVisible();
   await file.setInputFiles(csv(Buffer.from('Name,Notes\nD\xfcnger,\xbd sack\n', 'latin1')));
   await expect(page.getByRole('cell', { name: 'Dünger' })).toBeVisible();
 });
@@ -237,7 +239,7 @@ test('files that are no tables are refused in a sentence', async ({ page }) => {
 test('what is exported is neutral for a spreadsheet, and comes back', async ({ page }) => {
   await page.goto('/shelf/import');
   await page.getByLabel('File to import').setInputFiles(csv(`Name,Notes\n'=SUM(A1),'+1\n`));
-  await page.getByRole('button', { name: 'Put 1 product on the shelf' }).click();
+  await page.getByRole('button', { name: 'Import 1 product' }).click();
   await expect(page.getByRole('link', { name: '=SUM(A1)' })).toBeVisible();
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Export' }).click();
@@ -250,7 +252,7 @@ test('what is exported is neutral for a spreadsheet, and comes back', async ({ p
   await expect(page.getByRole('link', { name: '=SUM(A1)' })).toHaveCount(0);
   await page.goto('/shelf/import');
   await page.getByLabel('File to import').setInputFiles(csv(text));
-  await expect(page.getByRole('button', { name: 'Put 1 product on the shelf' })).toBeEnabled();
+  await expect(page.getByRole('button', { name: 'Import 1 product' })).toBeEnabled();
   await expect(page.getByText(/rows? cannot/)).toHaveCount(0);
 });
 

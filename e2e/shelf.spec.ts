@@ -80,7 +80,7 @@ test('a label is typed in, three products are held side by side, and one is put 
   await page.getByLabel('Amount needed').fill('0,8');
   await expect(page.getByRole('alert')).toContainText('Write 0.8 if it marks a decimal');
   await page.getByRole('button', { name: 'Use 0.8' }).click();
-  await table.getByRole('button', { name: 'Put on a job' }).first().click();
+  await table.getByRole('button', { name: 'Make a job of it' }).first().click();
   await expect(page.getByLabel('Name of the job')).toHaveValue('Half bag from the shed');
   expect(await lineText(page, 'What the label does')).toContain(
     '= 3.33 lb / 1000 ft² × 24 % in 24-0-8 = 0.800 lb N',

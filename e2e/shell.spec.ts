@@ -182,7 +182,7 @@ test('single keys can be switched off', async ({ page }) => {
   await page.goto('/jobs');
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
   await page.keyboard.press(',');
-  await page.getByText('Single keys are shortcuts').click();
+  await page.getByText('Use single keys as shortcuts').click();
   await page.keyboard.press('Escape');
   await expect(page.getByRole('dialog')).toHaveCount(0);
   await page.keyboard.press('n');

@@ -160,7 +160,7 @@ test('a walked edge comes in from a GPX file and goes out as GeoJSON; what is wr
   await chooseFile(page, 'walk.gpx', gpx());
   await expect(page.getByText('Orchard walk')).toBeVisible();
   await expect(page.getByText(/Closed over a gap of/)).toBeVisible();
-  await page.getByRole('button', { name: 'Take it as an area' }).click();
+  await page.getByRole('button', { name: 'Import as an area' }).click();
   await expect(page.getByRole('tab', { name: 'Orchard walk' })).toBeVisible();
   await expect(page.getByLabel('Latitude, degrees')).toHaveValue('47.4');
   // 80 x 50 + 80 x 12 / 2 m2, and what ±10 ft along the edge makes of it.
@@ -269,9 +269,7 @@ test('the order for a plan: stock off first, rounded up once', async ({ page }) 
   await page.getByLabel('Packages in stock').fill('0.2');
   await page.getByLabel('Price of a package').fill('40');
   await expect.poll(line).toMatch(/^0\.500 packages − .* in stock, so buy 1 × .* = 40\.00$/);
-  const { bytes } = await saved(page, () =>
-    page.getByRole('button', { name: 'Save the order sheet' }).click(),
-  );
+  const { bytes } = await saved(page, () => page.getByRole('button', { name: 'Export the order' }).click());
   const rows = bytes.toString().trim().split('\r\n');
   expect(rows[1]).toMatch(/^Bandstand lawn,2867,51\.\d+,11\.7\d+,0\.2/);
   expect(rows.slice(-2)).toEqual(['To buy,1,,,', 'Cost,40.00,,,'].map((row) => row.replace(/,+$/, '')));

@@ -195,7 +195,7 @@ test('runs far apart ask which to keep; a reading taken anew stays beside the ol
   await page.goto('/bench');
   await page.getByRole('link', { name: 'Green drop spreader, sample carrier' }).click();
   await expect(answer(page).getByRole('alert')).toContainText('Runs at D differ by');
-  await page.getByRole('button', { name: 'Exclude run 3' }).click();
+  await page.getByRole('button', { name: 'Exclude test run 3' }).click();
   await expect(answer(page).getByRole('alert')).toHaveCount(0);
   await page.getByRole('button', { name: /^Test run 1\s+at C/ }).click();
   await page.getByLabel('Full tray').fill('0.910');

@@ -88,7 +88,7 @@ test.describe('when it goes wrong', () => {
       }
     });
     await typeSheet(page, 'Nothing held');
-    await expect(page.getByText('This device cannot hold what you type')).toBeVisible();
+    await expect(page.getByText('This device cannot save what you type')).toBeVisible();
     await keep(page, 'Save job');
     await expect(kept(page)).toBeVisible();
   });

@@ -8,8 +8,8 @@ import { run } from './run.mjs';
 import { say } from './say.mjs';
 
 const SOURCES = {
-  web: ['core', 'contract', 'web', 'package-lock.json'],
-  server: ['core', 'contract', 'server', 'demo', 'package-lock.json'],
+  web: ['core', 'words', 'contract', 'web', 'package-lock.json'],
+  server: ['core', 'words', 'contract', 'server', 'demo', 'package-lock.json'],
 };
 
 /** @param {readonly string[]} places */

@@ -80,7 +80,7 @@ export function SheetHeading({ isSample, status, isOvertaken, otherTab, wrong, r
           ▲ {refusal.words}
           {refusal.onDecide && (
             <Button size="sm" minHeight="44px" marginLeft="10px" onClick={refusal.onDecide}>
-              {say('sheet.common.compare')}
+              {say('common.compare')}
             </Button>
           )}
         </chakra.span>

@@ -83,7 +83,7 @@ export function SheetPage({ job }: { job: Doc<JobInput> | null }) {
     ...(job
       ? [{ id: 'delete', label: say('sheet.job.deleteCommand'), run: () => void commands.remove(job) }]
       : []),
-    ...(canDiscard ? [{ id: 'drop', label: say('sheet.common.discardChanges'), run: discard }] : []),
+    ...(canDiscard ? [{ id: 'drop', label: say('common.discardChanges'), run: discard }] : []),
   ]);
 
   return (
@@ -111,14 +111,14 @@ export function SheetPage({ job }: { job: Doc<JobInput> | null }) {
             {job && (
               <CommandButton
                 icon={Trash2}
-                label={say('sheet.common.delete')}
+                label={say('common.delete')}
                 onClick={() => void commands.remove(job)}
               />
             )}
             {canDiscard && (
               <CommandButton
                 icon={RotateCcw}
-                label={job ? say('sheet.common.discardChanges') : say('sheet.job.clear')}
+                label={job ? say('common.discardChanges') : say('sheet.job.clear')}
                 onClick={discard}
               />
             )}

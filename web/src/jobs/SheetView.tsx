@@ -121,9 +121,7 @@ export function SheetView({ heading, acts }: { heading: ReactNode; acts: ReactNo
   const { name, grade } = useWatch({ control: useSheetForm().control, name: 'worksheet.product' });
   return (
     <Box onKeyDown={goOnWithEnter}>
-      <title>
-        {name || grade ? say('sheet.common.pageTitle', { name: name || grade }) : 'Steady Scatter'}
-      </title>
+      <title>{name || grade ? say('common.pageTitle', { name: name || grade }) : 'Steady Scatter'}</title>
       <TopBar
         acts={
           <>

@@ -230,7 +230,7 @@ export default function MixPage() {
       <Message
         heading={say('shelf.notRead')}
         text={explain(error)}
-        act={say('shelf.common.tryAgain')}
+        act={say('common.tryAgain')}
         onAct={() => void refetch()}
       />
     );

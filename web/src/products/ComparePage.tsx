@@ -190,7 +190,7 @@ export default function ComparePage() {
       <Message
         heading={say('shelf.notRead')}
         text={explain(failed)}
-        act={say('shelf.common.tryAgain')}
+        act={say('common.tryAgain')}
         onAct={() => void refetch()}
       />
     );

@@ -35,8 +35,7 @@ function Understood({ preview }: { preview: FilePreview }) {
   const { separator, decimalComma, known, unknown } = preview;
   return (
     <Box fontSize="15px" color="ink.soft" maxWidth="760px" marginBottom="14px">
-      {say('shelf.import.separator', { separator })}
-      {decimalComma && say('shelf.import.decimal')}{' '}
+      {say('shelf.import.separator', { separator })} {decimalComma && say('shelf.import.decimal')}{' '}
       {say('shelf.import.understood', {
         columns: known
           .map(({ heading, as }) =>
@@ -156,7 +155,7 @@ export default function ImportPage() {
       <Message
         heading={say('shelf.notRead')}
         text={explain(error)}
-        act={say('shelf.common.tryAgain')}
+        act={say('common.tryAgain')}
         onAct={() => void refetch()}
       />
     );

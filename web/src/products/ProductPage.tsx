@@ -20,7 +20,7 @@ export default function ProductPage() {
       renderActs={({ id }) => (
         <CommandButton
           icon={Scale}
-          label={say('shelf.common.compare')}
+          label={say('common.compare')}
           onClick={() => void navigate(`/shelf/compare?products=${id}`)}
         />
       )}

@@ -87,7 +87,7 @@ function ShelfActs({ ticked }: { ticked: readonly string[] }) {
         }
         onClick={compare}
       />
-      <CommandButton icon={Download} label={say('shelf.common.export')} onClick={() => void save()} />
+      <CommandButton icon={Download} label={say('common.export')} onClick={() => void save()} />
       <CommandButton
         icon={Upload}
         label={say('shelf.import')}

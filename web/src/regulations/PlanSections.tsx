@@ -89,11 +89,11 @@ function ScoopsSection() {
     <Section heading={say('rules.scoop.heading')}>
       {[
         ...(pieces.length > 1 ? pieces : []),
-        { name: say('rules.scoop.all'), amountSi: numbers.amountSi },
+        { name: say('rules.scoop.all'), amountSi: numbers.amountSi, isAll: true },
       ].map((one) => (
         <Box
           key={one.name}
-          data-noprint={one.name === 'In all' ? undefined : ''}
+          data-noprint={'isAll' in one ? undefined : ''}
           display="flex"
           flexWrap="wrap"
           columnGap="10px"

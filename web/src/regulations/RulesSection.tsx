@@ -18,7 +18,7 @@ import { useRuleChecks } from './useRuleChecks.ts';
 import { RULE_SETS } from '../kinds/useRuleSets.ts';
 
 const STATES = {
-  kept: { sign: '✓', words: say('rules.check.kept'), color: 'fine' },
+  kept: { sign: '✓', words: say('rules.check.met'), color: 'fine' },
   broken: { sign: '▲', words: say('rules.check.broken'), color: 'warn' },
   unknown: { sign: '?', words: say('rules.check.unknown'), color: 'ink.soft' },
 } as const;
@@ -159,7 +159,7 @@ export function RulesSection() {
                 : say('rules.check.manyKept', { count: kept.length })}
             </chakra.span>
           </chakra.summary>
-          <chakra.ul aria-label={say('rules.check.keptList')} padding={0}>
+          <chakra.ul aria-label={say('rules.check.metList')} padding={0}>
             {kept.map((check) => (
               <CheckLine key={check.id} check={check} />
             ))}

@@ -1,3 +1,4 @@
+import { say } from '@steady-scatter/words/common';
 import { FILE_ROUTES } from '@steady-scatter/contract';
 import { readProblem } from '../api/call.ts';
 import { noteSilence, serverAnswers } from '../api/connection.ts';
@@ -27,7 +28,7 @@ export async function restoreBackup(file: Blob): Promise<void> {
     });
   } catch {
     noteSilence();
-    throw new Unreachable('The server does not answer.');
+    throw new Unreachable(say('common.serverSilent'));
   }
   if (!response.ok) throw await readProblem(response);
   await pause(GONE_MS);

@@ -31,7 +31,7 @@ function Acts({ entry, refusal, onClose }: Waiting & { onClose(): void }) {
       {refusal.code === 'changed-elsewhere' && (
         <Button asChild minHeight="44px" variant="solid">
           <Link to={pageOf(entry)} onClick={onClose}>
-            {say('shell.common.compare')}
+            {say('common.compare')}
           </Link>
         </Button>
       )}

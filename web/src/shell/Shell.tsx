@@ -47,7 +47,7 @@ function useShellActs() {
     },
     {
       id: 'undo-last',
-      label: say('shell.common.undo'),
+      label: say('common.undo'),
       keys: 'Ctrl+Z',
       restsWhileTyping: true,
       run: () => void undoLast(),

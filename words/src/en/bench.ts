@@ -223,8 +223,6 @@ export const bench = {
   'bench.compare.noMachine': 'no machine',
   'bench.compare.oneRun': 'one run',
   'bench.compare.runs': '{count} runs',
-  'bench.compare.by': ' by {by}',
-  'bench.compare.kept': '{product}: signed off at {setting}{by} ({state})',
   'bench.compare.service': 'serviced: {what}',
   'bench.files.notSaved': '{explain} Nothing was saved.',
   'bench.files.taken': 'Imported {count, plural, one {one calibration} other {# calibrations}}.',
@@ -295,8 +293,6 @@ export const bench = {
   'bench.container.zeroed': 'Scale was zeroed with it: net',
   'bench.saved.here': 'saved on this device',
   'bench.saved.conflict': '▲ Another device went on with this.',
-  'bench.common.showTheirs': 'Show their version',
-  'bench.common.keepMine': 'Keep my version',
   'bench.saved.refused': '▲ Not saved on the server: {why}',
   'bench.result.wanted': 'target',
   'bench.frame.back': 'Back to the bench',
@@ -343,8 +339,6 @@ export const bench = {
   'bench.strip.open': 'open here',
   'bench.strip.stop': 'stop it',
   'bench.strip.shut': 'shut here',
-  'bench.strip.times': ', {passes} times over',
-  'bench.strip.noScale': ' (not to scale)',
   'bench.result.excluded': 'Excluded: {reason}.',
   'bench.result.include': 'Include it again',
   'bench.result.exclude': 'Exclude this test run',
@@ -364,10 +358,10 @@ export const bench = {
   'bench.timing.open': 'as you open',
   'bench.timing.shut': 'as you shut',
   'bench.timing.which': 'time {number} of {count}',
-  'bench.timing.practice': 'practice',
+  'bench.timing.practiceLabel': 'practice',
   'bench.timing.lacksCourse': 'Type the length of the course first.',
   'bench.timing.real': 'Time the real run',
-  'bench.timing.practise': 'Practice the pace first',
+  'bench.timing.practice': 'Practice the pace first',
   'bench.step.optional': '{label} (optional)',
   'bench.open.cancelled': 'Test run cancelled.',
   'bench.open.reason': 'cancelled',
@@ -391,4 +385,8 @@ export const bench = {
   'bench.result.rate': 'Rate',
   'bench.said.width':
     '{kind, select, hopper {The hopper is {length} wide} rows {Rows {length} apart} other {Passes {length} apart}}{from, select, trays {, from the tray test of {day}} usual {, as this machine usually goes} other {}}',
+  'bench.compare.signedOff':
+    '{product}: signed off at {setting}{by, select, none {} other { by {by}}} ({state})',
+  'bench.strip.caption':
+    '{length}{passes, plural, one {} other {, # times over}}{scale, select, yes {} other { (not to scale)}}',
 } as const;

@@ -46,7 +46,7 @@ export const rules = {
   'rules.repair.apartDo': 'Put {days} days between',
   'rules.repair.nothing': 'Nothing of this product is allowed here now. Choose another product.',
   'rules.repair.noLower':
-    'No lower rate would keep this rule. Choose another product, another day, or get a soil test.',
+    'No lower rate meets this rule. Choose another product, another day, or get a soil test.',
   'rules.rule.years': 'years old',
   'rules.rule.number': 'Rule {number}',
   'rules.rule.of': 'Of',
@@ -63,7 +63,7 @@ export const rules = {
   'rules.list.heading': 'Rules',
   'rules.list.teach':
     'No rules yet. Copy them from your code, your contract or your advice: at most 1 lb N on each 1000 ft² at once, say. Every sheet is checked against them then.',
-  'rules.check.kept': 'met',
+  'rules.check.met': 'met',
   'rules.check.broken': 'broken',
   'rules.check.unknown': 'cannot tell: the label does not say',
   'rules.check.by': ', by {amount} {unit}',
@@ -82,7 +82,7 @@ export const rules = {
   'rules.check.brokenList': 'Rules that are broken',
   'rules.check.oneKept': 'One rule is met',
   'rules.check.manyKept': '{count} rules are met',
-  'rules.check.keptList': 'Rules that are met',
+  'rules.check.metList': 'Rules that are met',
   'rules.order.file': '{name} order.csv',
   'rules.portion.noNutrients': 'no nutrients by its label',
 } as const;

@@ -2,7 +2,6 @@
 export const width = {
   'width.accepted': 'Pass <b>{spacing}</b> apart, since {day}.',
   'width.by': 'By',
-  'common.undo': 'Undo',
   'width.accept': 'Pass {spacing} apart',
   'width.at.spacing': 'The pass spacing',
   'width.before.label': 'Compare with the test before the change',
@@ -106,7 +105,7 @@ export const width = {
   'width.list.recommended': '{number} {unit} recommended',
   'width.list.heading': 'Widths',
   'width.list.teach':
-    'No throw is measured yet. Set out a row of trays across it, say 17 of them half a metre apart, pass over them three times, and type what each caught: the widest spacing that is still even comes out.',
+    'No throw is measured yet. Set out a row of trays across it, say 17 of them 20 in apart, pass over them three times, and type what each caught: it shows the widest spacing that is still even.',
   'width.list.deflector': ', deflector down',
   'width.list.spacing': 'Pass spacing',
   'width.report.setting': 'setting {setting}',

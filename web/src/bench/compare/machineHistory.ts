@@ -29,11 +29,10 @@ function testsOf({ id, input, on }: Compared): Happened[] {
   });
   const { signOff } = input;
   if (!signOff) return tested;
-  const by = signOff.by ? say('bench.compare.by', { by: signOff.by }) : '';
-  const what = say('bench.compare.kept', {
+  const what = say('bench.compare.signedOff', {
     product,
     setting: signOff.setting,
-    by,
+    by: signOff.by || 'none',
     state: FRESH_WORDS[ageOf(input, on).state],
   });
   return [...tested, { day: signOff.onDay, machine, what, link }];

@@ -17,10 +17,10 @@ export function KeptNote({ status, refusal, takeTheirs, saveMine }: LiveState) {
       <Box role="alert" color="warn" fontWeight="semibold">
         {say('bench.saved.conflict')}{' '}
         <Button size="sm" minHeight="44px" onClick={() => void takeTheirs()}>
-          {say('bench.common.showTheirs')}
+          {say('common.showTheirs')}
         </Button>{' '}
         <Button size="sm" minHeight="44px" onClick={() => void saveMine()}>
-          {say('bench.common.keepMine')}
+          {say('common.keepMine')}
         </Button>
       </Box>
     );

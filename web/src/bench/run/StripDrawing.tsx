@@ -95,9 +95,7 @@ export function StripDrawing({ lengthM, widthM, length, width, inside, passes, s
           <path d={`M${STRIP.left} 152H${STRIP.right}M${STRIP.left} 146v12M${STRIP.right} 146v12`} />
         </Box>
         <Label x={(STRIP.left + STRIP.right) / 2} y={180}>
-          {length}
-          {passes > 1 ? say('bench.strip.times', { passes }) : ''}
-          {isKnown && !toScale ? say('bench.strip.noScale') : ''}
+          {say('bench.strip.caption', { length, passes, scale: isKnown && !toScale ? 'no' : 'yes' })}
         </Label>
       </svg>
     </Box>

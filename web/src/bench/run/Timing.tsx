@@ -35,7 +35,7 @@ export function Timing(props: StepProps & { times: readonly MethodField[] }) {
             aimS={aimS}
             running
             listens={listens}
-            label={say('bench.timing.practice')}
+            label={say('bench.timing.practiceLabel')}
             onLap={(seconds) => setWalks((before) => [...before, seconds])}
           />
           <Box fontSize="17px" marginTop="8px" aria-live="polite">
@@ -55,7 +55,7 @@ export function Timing(props: StepProps & { times: readonly MethodField[] }) {
             onLap={(seconds) => onType({ readings: { ...run.readings, [next.id]: `${showExact(Number(seconds.toFixed(1)), 6)} s` } })}
           />
           {!isCatch && (
-            <Button variant="ghost" minHeight={{ base: '56px', md: '44px' }} onClick={() => { setWalks([]); setPractising(true); }}>{say('bench.timing.practise')}</Button>
+            <Button variant="ghost" minHeight={{ base: '56px', md: '44px' }} onClick={() => { setWalks([]); setPractising(true); }}>{say('bench.timing.practice')}</Button>
           )}
         </>
       )}
