@@ -21,7 +21,7 @@ test('the label read backwards, either way round, on one sheet', async ({ page }
     '40 lb covers 12 000 ft² = 3.33 lb / 1000 ft² × 24 % in 24-0-8 = 0.800 lb N / 1000 ft²',
   );
   const section = page.getByRole('region', { name: 'What the label does' });
-  await expect(section).toContainText('It also brings 0.267 lb K₂O');
+  await expect(section).toContainText('It also delivers 0.267 lb K₂O');
 
   await page.getByLabel('Amount needed').fill('0.8 lb');
   await expect(section).toContainText('The label’s rate puts down as much nitrogen as you asked for.');

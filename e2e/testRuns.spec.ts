@@ -78,7 +78,7 @@ test.describe('on a phone', () => {
     await expect(page.getByText('The server answers again.')).toBeVisible();
     await next(page);
     await expect(page.getByText('5 of 6: Walk it')).toBeVisible();
-    await expect(page.getByText('kept', { exact: true })).toBeVisible();
+    await expect(page.getByText('saved', { exact: true })).toBeVisible();
 
     const other = await browser.newPage(PHONE);
     await other.goto(page.url());

@@ -32,6 +32,7 @@ const pwa = VitePWA({
 
 export default defineConfig({
   plugins: [react(), pwa],
+  define: { PSEUDO_LANGUAGE: JSON.stringify(process.env['PSEUDO'] === '1') },
   build: {
     outDir: 'dist',
     target: 'es2023',

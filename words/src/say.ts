@@ -1,4 +1,9 @@
 import { IntlMessageFormat } from 'intl-messageformat';
+import { pseudo } from './pseudo.ts';
+
+/** Set where the app is built to be looked at in a language that is longer. */
+declare const PSEUDO_LANGUAGE: boolean | undefined;
+const isPseudo = typeof PSEUDO_LANGUAGE !== 'undefined' && PSEUDO_LANGUAGE;
 
 /** In the text of a message, or inside the braces of an argument. */
 type Place = 'text' | 'argument';
@@ -79,14 +84,17 @@ export function sayer<const Messages extends Catalogue>(
   const lists = new Intl.ListFormat(language);
   const read = new Map<keyof Messages, IntlMessageFormat>();
   const messageOf = (id: keyof Messages): IntlMessageFormat => {
-    const known = read.get(id) ?? new IntlMessageFormat(messages[id] ?? '', language);
+    const text = messages[id] ?? '';
+    const known = read.get(id) ?? new IntlMessageFormat(isPseudo ? pseudo(text) : text, language);
     read.set(id, known);
     return known;
   };
   return {
     say(id, ...[values]) {
       const text: string = messages[id] ?? '';
-      return MARKS.test(text) ? String(messageOf(id).format(values as Record<string, string>)) : text;
+      return isPseudo || MARKS.test(text)
+        ? String(messageOf(id).format(values as Record<string, string>))
+        : text;
     },
     list: (items) => lists.format(items),
     rich<Part>(id: keyof Messages, values: unknown) {

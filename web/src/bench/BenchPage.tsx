@@ -46,13 +46,13 @@ function Holds({ id, rig, productId }: Pick<Line, 'id' | 'rig' | 'productId'>) {
 
 const COLUMNS: readonly ListColumn<Line>[] = [
   {
-    header: 'Rate',
+    header: say('bench.list.rate'),
     end: true,
     wide: true,
     cell: ({ target, targetUnit }) => (target ? `${target} ${UNITS[targetUnit as BenchRateUnit].symbol}` : MISSING), // prettier-ignore
   },
   {
-    header: 'Setting',
+    header: say('bench.list.setting'),
     by: 'signedOn',
     cell: ({ id, rig, setting, signedOn }) =>
       setting ? (

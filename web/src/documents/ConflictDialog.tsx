@@ -16,7 +16,7 @@ export interface ConflictProps<Input> {
   onClose(): void;
 }
 
-const WHOSE = { mine: 'Mine', theirs: 'Theirs' } as const;
+const WHOSE = { mine: say('common.mine'), theirs: say('common.theirs') } as const;
 
 interface ChoiceProps {
   label: string;

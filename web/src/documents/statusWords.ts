@@ -12,6 +12,6 @@ export const STATUS_WORDS = {
 
 /** What stands in place of saving where there is nothing to save; the server has it, or this device alone. */
 export const SAVED_WORDS: Readonly<Partial<Record<DocumentStatus, string>>> = {
-  saved: 'Saved',
+  saved: say('common.saved'),
   'on-device': say('common.onDevice'),
 };

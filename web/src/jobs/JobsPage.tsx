@@ -27,7 +27,7 @@ function amountText({ amountSi, amountUnit }: JobLine, { amount: preferred }: Un
 }
 
 const groundText = ({ areas, totalM2, areaUnit }: JobLine, { area: preferred }: Units): string =>
-  `${areas} ${areas === 1 ? 'area' : 'areas'}, ${shown(totalM2, preferred ?? (areaUnit as AreaUnit))}`;
+  say('sheet.jobs.areas', { count: areas, size: shown(totalM2, preferred ?? (areaUnit as AreaUnit)) });
 
 const columnsIn = (units: Units): ListColumn<JobLine>[] => [
   {

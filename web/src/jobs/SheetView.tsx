@@ -51,7 +51,7 @@ function useStops(broken: number): Stop[] {
       holds:
         sized === 0
           ? say('sheet.stop.groundLacks')
-          : `${sized} ${sized === 1 ? 'area' : 'areas'}, ${roleText(lines.total, 'total.area')}`,
+          : say('sheet.jobs.areas', { count: sized, size: roleText(lines.total, 'total.area') }),
       lacks: sized === 0,
     },
     {

@@ -22,7 +22,12 @@ type ShelfLine = ReadableOf<typeof products>;
 const MAX_COMPARED = 6;
 
 const COLUMNS: readonly ListColumn<ShelfLine>[] = [
-  { header: 'Kind', by: 'kind', wide: true, cell: ({ kind }) => PRODUCT_KINDS[kind].words },
+  {
+    header: say('shelf.shelf.kindHeading'),
+    by: 'kind',
+    wide: true,
+    cell: ({ kind }) => PRODUCT_KINDS[kind].words,
+  },
   {
     header: say('shelf.analysis'),
     by: 'grade',
@@ -44,7 +49,7 @@ const COLUMNS: readonly ListColumn<ShelfLine>[] = [
     cell: ({ price }) => price || MISSING,
   },
   { header: say('shelf.stock'), by: 'stockPackages', end: true, cell: ({ stock }) => stock || MISSING },
-  { header: 'Lot', by: 'lot', wide: true, cell: ({ lot }) => lot || MISSING },
+  { header: say('shelf.lot.lot'), by: 'lot', wide: true, cell: ({ lot }) => lot || MISSING },
 ];
 
 const FILTERS = [

@@ -54,7 +54,8 @@ export function LabelRangeSection() {
         ))}
         {rateSi !== null && (
           <Box fontWeight="bold">
-            {answer.reading.split.portions > 1 ? say('rules.range.portion') : 'chosen'} {shown(rateSi)}
+            {answer.reading.split.portions > 1 ? say('rules.range.portion') : say('rules.range.chosen')}{' '}
+            {shown(rateSi)}
           </Box>
         )}
       </Box>

@@ -45,7 +45,11 @@ function SpraySection() {
       </Box>
       <WorkingLine
         working={answer.lines.mix}
-        names={{ mix: say('rules.spray.mix'), 'mix.water': 'Water', 'mix.product': 'Product' }}
+        names={{
+          mix: say('rules.spray.mix'),
+          'mix.water': say('rules.spray.water'),
+          'mix.product': say('rules.spray.product'),
+        }}
         editors={{
           'carrier.amount': (
             <TypedTerm
@@ -116,7 +120,7 @@ const PortionLine = ({ portion }: { portion: Portion }) => (
   <Box paddingY="6px" borderBottomWidth="1px" borderColor="line">
     <Box display="flex" flexWrap="wrap" columnGap="14px" alignItems="baseline">
       <Box minWidth="104px" color="ink.soft">
-        {portion.onDay ? dayText(portion.onDay) : 'later'}
+        {portion.onDay ? dayText(portion.onDay) : say('rules.portion.later')}
       </Box>
       <WorkingLine working={portion.working} size="plain" />
     </Box>

@@ -65,9 +65,9 @@ function RuleRow({ rule, at, rateUnit, bind, field, removeAt }: RowProps) {
       ) : (
         <Box hideBelow="lg" />
       )}
-      {text('amount', 'Limit', number === 'rate' ? '1' : number === 'percent' ? '25' : '3')}
-      {text('from', 'From', '03-01')}
-      {text('to', 'To', '05-31')}
+      {text('amount', say('rules.rule.limit'), number === 'rate' ? '1' : number === 'percent' ? '25' : '3')}
+      {text('from', say('rules.rule.from'), '03-01')}
+      {text('to', say('rules.rule.to'), '05-31')}
       <IconButton
         aria-label={say('rules.rule.remove', { number: at + 1 })}
         variant="ghost"

@@ -12,8 +12,8 @@ export default function RuleSetsPage() {
       tabs={<ShelfTabs />}
       empty={say('rules.list.teach')}
       columns={[
-        { header: 'Rules', by: 'rules', end: true, cell: ({ rules }) => rules },
-        { header: 'From', wide: true, cell: ({ source }) => source || '—' },
+        { header: say('rules.list.rules'), by: 'rules', end: true, cell: ({ rules }) => rules },
+        { header: say('rules.list.source'), wide: true, cell: ({ source }) => source || '—' },
       ]}
     />
   );

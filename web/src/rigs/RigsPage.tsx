@@ -28,8 +28,8 @@ export default function RigsPage() {
       tabs={<BenchTabs />}
       empty={say('rigs.list.teach')}
       columns={[
-        { header: 'Kind', by: 'kind', wide: true, cell: ({ kind }) => RIG_KINDS[kind].words },
-        { header: 'Control', cell: scaleText },
+        { header: say('rigs.list.kind'), by: 'kind', wide: true, cell: ({ kind }) => RIG_KINDS[kind].words },
+        { header: say('rigs.list.control'), cell: scaleText },
         { header: say('rigs.list.nextService'), by: 'dueDay', wide: true, cell: dueText },
       ]}
     />

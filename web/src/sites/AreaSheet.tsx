@@ -85,7 +85,7 @@ export function AreaSheet({ area: kept, paces, errorAt, onChange, onRemove, hist
   const edges = useMemo(() => <EdgesSection {...props} />, [props]);
   const quick = useMemo(() => <QuickAdd onAdd={acts.addQuick} onShape={acts.addShape} />, [acts]);
   const names = Object.fromEntries(
-    line.parts.flatMap((part) => (part.type === 'term' ? [[part.role, 'Part']] : [])),
+    line.parts.flatMap((part) => (part.type === 'term' ? [[part.role, say('sites.area.part')]] : [])),
   );
   return (
     <Box
@@ -120,7 +120,12 @@ export function AreaSheet({ area: kept, paces, errorAt, onChange, onRemove, hist
           <Section heading={line.label}>
             <WorkingLine
               working={line}
-              names={{ ...names, area: 'Size', treatable: 'Treatable', heldBack: say('sites.area.buffer') }}
+              names={{
+                ...names,
+                area: say('sites.area.size'),
+                treatable: say('sites.area.treatable'),
+                heldBack: say('sites.area.buffer'),
+              }}
               size="plain"
             />
           </Section>

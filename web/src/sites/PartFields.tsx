@@ -150,7 +150,13 @@ function ShapeFields({
             // oxlint-disable-next-line react/no-array-index-key -- the place in the list is what the length is
             key={at}
             label={sentence(nameOf(part.kind, at))}
-            unit={part.kind === 'walk' && at % 2 === 1 ? '°' : part.by === 'paces' ? 'paces' : symbol}
+            unit={
+              part.kind === 'walk' && at % 2 === 1
+                ? '°'
+                : part.by === 'paces'
+                  ? say('sites.part.paces')
+                  : symbol
+            }
             data-flow
             {...field(`lengths.${at}`)}
             onChange={(text) =>

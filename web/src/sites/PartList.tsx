@@ -61,7 +61,7 @@ const PartRow = memo(function PartRow({
     <Box as="li" borderBottomWidth="1px" borderColor="line">
       <Box display="flex" alignItems="center">
         <Row type="button" aria-expanded={isOpen} onClick={() => onChoose(isOpen ? null : part.id)}>
-          <Sign size={16} aria-label={part.cut ? say('sites.part.cutOut') : 'added'} />
+          <Sign size={16} aria-label={part.cut ? say('sites.part.cutOut') : say('sites.part.added')} />
           <chakra.span flex={1} overflowWrap="anywhere">
             {text}
           </chakra.span>

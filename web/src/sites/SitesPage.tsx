@@ -22,7 +22,7 @@ export default function SitesPage() {
       empty={say('sites.list.teach')}
       columns={[
         {
-          header: 'Areas',
+          header: say('sites.list.areas'),
           wide: true,
           cell: ({ areaNames }) => areaNames.join(', '),
         },

@@ -23,10 +23,15 @@ export default function SoilTestsPage() {
       tabs={<ShelfTabs />}
       empty={say('shelf.soil.teach')}
       columns={[
-        { header: 'Sampled', by: 'onDay', oneLine: true, cell: ({ onDay }) => dayText(onDay) },
+        {
+          header: say('shelf.soil.sampled'),
+          by: 'onDay',
+          oneLine: true,
+          cell: ({ onDay }) => dayText(onDay),
+        },
         { header: say('shelf.soil.needsHeading'), cell: needsText },
         { header: 'pH', by: 'ph', end: true, wide: true, cell: ({ ph }) => ph ?? '—' },
-        { header: 'Laboratory', by: 'lab', wide: true, cell: ({ lab }) => lab || '—' },
+        { header: say('shelf.soil.laboratory'), by: 'lab', wide: true, cell: ({ lab }) => lab || '—' },
       ]}
       renderAct={({ id }) => (
         <Button asChild size="sm" minHeight="44px" hideBelow="md">

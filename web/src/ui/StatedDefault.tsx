@@ -44,7 +44,7 @@ const Line = memo(function LineOf({ name, text, picture, isOpen, fields, setOpen
         aria-label={isOpen ? say('common.doneWith', { name }) : say('common.changeNamed', { name })}
         onClick={() => setOpen(!isOpen)}
       >
-        {isOpen ? 'done' : 'change'}
+        {isOpen ? say('common.done') : say('common.change')}
       </Button>
     </Box>
   );

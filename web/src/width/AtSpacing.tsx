@@ -78,7 +78,7 @@ export function AtSpacing(props: WidthProps) {
       ))}
       {mean && (
         <Box marginTop="8px">
-          <WorkingLine working={mean} names={{ mean: 'Mean' }} size="plain" />
+          <WorkingLine working={mean} names={{ mean: say('width.at.mean') }} size="plain" />
         </Box>
       )}
     </>

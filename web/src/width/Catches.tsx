@@ -38,7 +38,7 @@ const RowTab = chakra('button', {
   },
 });
 
-const KIND_UNIT = { mass: '', count: 'granules', height: 'mm' };
+const KIND_UNIT = { mass: '', count: say('width.catch.granules'), height: 'mm' };
 
 /** What each tray caught: typed down the row, Enter goes to the next, or dragged in the drawing; a row for each repeat. */
 export function Catches({

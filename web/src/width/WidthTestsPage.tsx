@@ -29,7 +29,7 @@ export default function WidthTestsPage() {
       empty={say('width.list.teach')}
       columns={[
         {
-          header: 'Machine',
+          header: say('width.list.machine'),
           wide: true,
           cell: ({ rig }) => data?.lines.find(({ id }) => id === rig)?.name ?? MISSING,
         },

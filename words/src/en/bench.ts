@@ -389,4 +389,8 @@ export const bench = {
     '{product}: signed off at {setting}{by, select, none {} other { by {by}}} ({state})',
   'bench.strip.caption':
     '{length}{passes, plural, one {} other {, # times over}}{scale, select, yes {} other { (not to scale)}}',
+  'bench.list.rate': 'Rate',
+  'bench.list.setting': 'Setting',
+  'bench.saved.done': 'saved',
+  'bench.unit.times': 'times',
 } as const;

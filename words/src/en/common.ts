@@ -114,4 +114,9 @@ export const common = {
   'common.yes': 'yes',
   'common.no': 'no',
   'common.nothing': 'none',
+  'common.mine': 'Mine',
+  'common.theirs': 'Theirs',
+  'common.saved': 'Saved',
+  'common.done': 'done',
+  'common.change': 'change',
 } as const;

@@ -77,4 +77,6 @@ export const rigs = {
   'rigs.scaleHelp': 'Or letters: A to M. Or your own marks: shut, thin line, thick line.',
   'rigs.second.unnamed': 'unnamed',
   'rigs.control.unnamed': 'control',
+  'rigs.list.kind': 'Kind',
+  'rigs.list.control': 'Control',
 } as const;

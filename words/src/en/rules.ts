@@ -85,4 +85,13 @@ export const rules = {
   'rules.check.metList': 'Rules that are met',
   'rules.order.file': '{name} order.csv',
   'rules.portion.noNutrients': 'no nutrients by its label',
+  'rules.range.chosen': 'chosen',
+  'rules.spray.water': 'Water',
+  'rules.spray.product': 'Product',
+  'rules.portion.later': 'later',
+  'rules.rule.limit': 'Limit',
+  'rules.rule.from': 'From',
+  'rules.rule.to': 'To',
+  'rules.list.rules': 'Rules',
+  'rules.list.source': 'Source',
 } as const;

@@ -184,4 +184,5 @@ export const sheet = {
   'sheet.product.package': 'package',
   'sheet.product.coverage': 'coverage',
   'sheet.product.price': 'price',
+  'sheet.jobs.areas': '{count, plural, one {# area} other {# areas}}, {size}',
 } as const;

@@ -241,4 +241,6 @@ export const shelf = {
   'shelf.import.columnAs': '{heading} as {as}',
   'shelf.import.inRow': '{name} (row {row})',
   'shelf.scoop.unnamed': 'unnamed',
+  'shelf.shelf.kindHeading': 'Kind',
+  'shelf.soil.sampled': 'Sampled',
 } as const;

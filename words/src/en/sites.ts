@@ -128,4 +128,11 @@ export const sites = {
   'sites.part.full': 'An area holds {max} parts. Measure the rest as another area.',
   'sites.draw.nothing': 'Nothing is drawn yet.',
   'sites.plan.site': 'Site',
+  'sites.area.part': 'Part',
+  'sites.area.size': 'Size',
+  'sites.area.treatable': 'Treatable',
+  'sites.part.paces': 'paces',
+  'sites.part.added': 'added',
+  'sites.list.areas': 'Areas',
+  'sites.draw.area': 'area',
 } as const;

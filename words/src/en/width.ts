@@ -121,4 +121,7 @@ export const width = {
   'width.report.chart':
     'CV against pass spacing, {pattern}, from {from} to {to}; dashed the limit of {limit} %',
   'width.report.at': 'At {length}',
+  'width.at.mean': 'Mean',
+  'width.catch.granules': 'granules',
+  'width.list.machine': 'Machine',
 } as const;

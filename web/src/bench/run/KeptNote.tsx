@@ -7,7 +7,7 @@ const WORDS: Readonly<Record<Exclude<DocumentStatus, 'refused'>, string>> = {
   new: say('bench.saved.here'),
   draft: say('bench.saved.here'),
   'on-device': say('bench.saved.here'),
-  saved: 'kept',
+  saved: say('bench.saved.done'),
 };
 
 /** How far what is typed has got. */

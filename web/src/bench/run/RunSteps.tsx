@@ -198,7 +198,7 @@ export function RunSteps(props: Props) {
         <Drawing {...props} />
         {read && (
           <Box marginTop="10px">
-            <WorkingLine working={runLine(run, read, input, on.bench)} names={{ rate: 'Rate' }} size="plain" />
+            <WorkingLine working={runLine(run, read, input, on.bench)} names={{ rate: say('bench.result.rate') }} size="plain" />
           </Box>
         )}
         <Box marginTop="18px">

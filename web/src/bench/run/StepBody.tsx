@@ -57,7 +57,7 @@ function SetMark({ input, run, at, on, errorAt, onType, onFirstFlow }: StepProps
   return (
     <Box>
       <Box fontSize="16px" color="ink.soft">
-        {rig?.control.name || 'setting'}
+        {rig?.control.name || say('bench.chart.control')}
         {rig?.control.readAt ? say('bench.step.readAt', { place: rig.control.readAt }) : ''}
       </Box>
       <Big>{run.setting || '—'}</Big>
