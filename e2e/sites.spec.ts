@@ -212,7 +212,7 @@ test('buffers are counted apart, rows told in each way', async ({ page }) => {
   await expect
     .poll(() => lineText(page, 'Placed drawing'))
     .toMatch(/− 0\.0\d+ acre within buffers = 2\.42 acre ±0\.04/);
-  await page.getByLabel('Distance to keep').fill('30');
+  await page.getByLabel('Buffer distance').fill('30');
   await expect.poll(() => lineText(page, 'Placed drawing')).toMatch(/− 0\.(19\d|20\d) acre within buffers/);
   await openArea(page, 'Market garden', 'Currants');
   const rows = page.getByRole('region', { name: 'Rows' });
@@ -255,7 +255,7 @@ test('areas chosen on a sheet bring their size and band, and tell when they were
   await page.goto(job);
   await expect(page.getByText(/measured again since: 1\s900 ft²/)).toBeVisible();
   await expect.poll(() => big(page)).toBe('10.0 lb ±0.3');
-  await page.getByRole('button', { name: 'Take it' }).click();
+  await page.getByRole('button', { name: 'Update' }).click();
   await expect.poll(() => big(page)).toBe('9.5 lb ±0.3');
   await expect(page.getByText(/measured again since/)).toHaveCount(0);
   await page.getByLabel('Upper bank, measured as').fill('1 900');

@@ -131,7 +131,7 @@ test('a timed catch with two outlets at a desk, by keyboard: space is the watch,
   await page.getByLabel('Rate unit').selectOption('kg/ha');
   await page.getByLabel('Scale step', { exact: true }).fill('0.01');
   await page.keyboard.press('Alt+S');
-  await page.getByLabel('A scale').selectOption('small');
+  await page.getByLabel('Scale', { exact: true }).selectOption('small');
   await expect(page.getByRole('button', { name: /^catch under the row outlets, suits best/ })).toBeVisible();
   await expect(page.getByRole('button', { name: /^weigh back .* not here/ })).toBeDisabled();
   await page.getByRole('button', { name: /^timed catch standing still/ }).click();

@@ -14,6 +14,7 @@ import { say } from '@steady-scatter/words/bench';
 import { FIGURES, useInk, type Ink } from '../charts/useInk.ts';
 import type { CalibrationContext } from './calibrationContext.ts';
 import { chartOptions } from './chartOptions.ts';
+import { ChartBox } from '../charts/ChartBox.tsx';
 
 Chart.register(LinearScale, PointElement, LineElement, Filler);
 
@@ -141,7 +142,7 @@ function SettingChartOf({ input, on: { reading, bench, rig }, marks }: Props) {
   if (marks.length === 0 || (!picture.target && picture.runs.length === 0)) return null;
   return (
     <Box marginTop="12px">
-      <Box height={{ base: '280px', md: '320px' }}>
+      <ChartBox height={{ base: '280px', md: '320px' }}>
         <Scatter
           role="img"
           aria-label={say('bench.chart.label')}
@@ -149,7 +150,7 @@ function SettingChartOf({ input, on: { reading, bench, rig }, marks }: Props) {
           options={options}
           plugins={PLUGINS}
         />
-      </Box>
+      </ChartBox>
       <Box fontSize="14px" color="ink.soft">
         {say('bench.chart.legend', {
           paces: picture.slower.length > 0 ? 'shown' : 'none',

@@ -44,7 +44,7 @@ export function NeedTable({ input, errorAt, onChange }: Props) {
               {say('shelf.need.nutrient')}
             </chakra.th>
             <chakra.th scope="col" {...cell}>
-              <chakra.span whiteSpace="nowrap">
+              <chakra.span whiteSpace={{ md: 'nowrap' }}>
                 {say('shelf.need.heading', { unit: UNITS[unit].symbol })}
               </chakra.span>
             </chakra.th>
@@ -65,7 +65,7 @@ export function NeedTable({ input, errorAt, onChange }: Props) {
             const row = needs[id];
             return (
               <tr key={id}>
-                <chakra.th scope="row" {...cell} fontWeight="semibold" whiteSpace="nowrap">
+                <chakra.th scope="row" {...cell} fontWeight="semibold" whiteSpace={{ md: 'nowrap' }}>
                   {symbol}
                   <chakra.span color="ink.soft" fontWeight="medium" hideBelow="md">
                     , {name}

@@ -36,8 +36,11 @@ const itemStyle = {
   flex: { base: 1, md: 'none' },
   minHeight: { base: '56px', md: '52px' },
   borderRadius: '8px',
+  minWidth: 0,
   fontSize: { base: '12px', md: '13px' },
-  whiteSpace: 'nowrap',
+  lineHeight: 1.15,
+  textAlign: 'center',
+  overflowWrap: 'anywhere',
   color: 'rail.ink',
   cursor: 'pointer',
   _hover: { bg: 'rgba(255, 255, 255, 0.08)' },
@@ -93,8 +96,8 @@ export function Rail() {
       display="flex"
       flexDirection={{ base: 'row', md: 'column' }}
       alignItems="center"
-      gap="4px"
-      padding={{ base: '4px 8px', md: '14px 4px' }}
+      gap={{ base: '2px', md: '4px' }}
+      padding={{ base: '4px 4px', md: '14px 4px' }}
     >
       <Box
         hideBelow="md"

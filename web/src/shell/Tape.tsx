@@ -19,8 +19,9 @@ export function goToStop(id: string): void {
 const StopLink = chakra('a', {
   base: {
     position: 'relative',
-    flex: { base: '1 1 0', md: '0 0 210px' },
+    flex: '1 1 0',
     minWidth: 0,
+    maxWidth: { md: '210px' },
     padding: '14px 12px 8px 14px',
     fontSize: '14px',
     lineHeight: 1.25,

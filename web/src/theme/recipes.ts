@@ -6,11 +6,11 @@ const button = defineRecipe({
     display: 'inline-flex',
     alignItems: 'center',
     justifyContent: 'center',
-    flexShrink: 0,
-    whiteSpace: 'nowrap',
+    maxWidth: '100%',
     verticalAlign: 'middle',
     userSelect: 'none',
     lineHeight: 1.2,
+    paddingY: '4px',
     borderWidth: '1px',
     borderColor: 'transparent',
     borderRadius: '8px',
@@ -21,9 +21,9 @@ const button = defineRecipe({
   },
   variants: {
     size: {
-      xs: { height: '32px', minWidth: '32px', paddingX: '10px', gap: '4px', fontSize: '14px' },
-      sm: { height: '36px', minWidth: '36px', paddingX: '14px', gap: '8px', fontSize: '15px' },
-      md: { height: '40px', minWidth: '40px', paddingX: '16px', gap: '8px', fontSize: '15px' },
+      xs: { minHeight: '32px', minWidth: '32px', paddingX: '10px', gap: '4px', fontSize: '14px' },
+      sm: { minHeight: '36px', minWidth: '36px', paddingX: '14px', gap: '8px', fontSize: '15px' },
+      md: { minHeight: '40px', minWidth: '40px', paddingX: '16px', gap: '8px', fontSize: '15px' },
     },
     variant: {
       solid: { bg: 'act', color: 'act.ink', _hover: { bg: 'act.strong' } },

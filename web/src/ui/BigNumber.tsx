@@ -23,7 +23,7 @@ export function BigNumber({ number, unit, live = false }: Props) {
       <Box
         fontFamily="figure"
         fontWeight="bold"
-        fontSize={size}
+        fontSize={`min(${size}, 26vw)`}
         lineHeight="0.95"
         letterSpacing="-0.015em"
         css={{ fontStretch: '82%' }}
@@ -31,7 +31,7 @@ export function BigNumber({ number, unit, live = false }: Props) {
         aria-hidden={live}
       >
         {number}
-        <chakra.span fontSize="36px" fontWeight="semibold" letterSpacing="0" marginLeft="10px">
+        <chakra.span fontSize="min(36px, 10vw)" fontWeight="semibold" letterSpacing="0" marginLeft="10px">
           {unit}
         </chakra.span>
       </Box>

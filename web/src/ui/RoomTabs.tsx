@@ -27,8 +27,8 @@ export const RoomTabs = ({ label, tabs }: Props) => (
     as="nav"
     aria-label={label}
     display="flex"
+    flexWrap="wrap"
     gap="4px 20px"
-    overflowX="auto"
     paddingX={{ base: '16px', md: '24px' }}
     marginBottom="10px"
     data-noprint

@@ -7,6 +7,7 @@ import { Scatter } from 'react-chartjs-2';
 import { say } from '@steady-scatter/words/width';
 import { chartAxis } from '../charts/chartAxis.ts';
 import { FIGURES, useInk, type Ink } from '../charts/useInk.ts';
+import { ChartBox } from '../charts/ChartBox.tsx';
 
 Chart.register(LinearScale, PointElement, LineElement);
 
@@ -133,7 +134,7 @@ export default function UnevenChart({ reading, unit, lookedM }: Props) {
   if (!data) return null;
   return (
     <Box>
-      <Box height={{ base: '250px', md: '270px' }}>
+      <ChartBox height={{ base: '250px', md: '270px' }}>
         <Scatter
           key={ink.ink}
           ref={chart}
@@ -143,7 +144,7 @@ export default function UnevenChart({ reading, unit, lookedM }: Props) {
           options={options}
           plugins={[plugin]}
         />
-      </Box>
+      </ChartBox>
       <Box fontSize="14px" color="ink.soft">
         {say('width.chart.legend')}
       </Box>

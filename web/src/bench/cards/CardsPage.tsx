@@ -108,7 +108,7 @@ export default function CardsPage() {
         id="main"
         padding={{ base: '0 16px 24px', md: '4px 24px 24px' }}
         display="grid"
-        gridTemplateColumns={{ base: '1fr', lg: '380px 1fr' }}
+        gridTemplateColumns={{ base: 'minmax(0, 1fr)', lg: '380px minmax(0, 1fr)' }}
         gap="28px"
       >
         <Box data-noprint>

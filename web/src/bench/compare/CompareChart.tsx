@@ -7,6 +7,7 @@ import { list, say } from '@steady-scatter/words/bench';
 import { useInk, type Ink } from '../../charts/useInk.ts';
 import { chartOptions } from '../chartOptions.ts';
 import { styleOf, type Compared } from './compared.ts';
+import { ChartBox } from '../../charts/ChartBox.tsx';
 
 Chart.register(LinearScale, PointElement, LineElement);
 
@@ -60,7 +61,7 @@ export default function CompareChart({ compared }: { compared: readonly Compared
   });
   return (
     <>
-      <Box height={{ base: '300px', md: '420px' }}>
+      <ChartBox height={{ base: '300px', md: '420px' }}>
         <Scatter
           key={JSON.stringify([compared.map(({ id }) => id), ink.ink])}
           role="img"
@@ -68,7 +69,7 @@ export default function CompareChart({ compared }: { compared: readonly Compared
           data={dataOf(compared, unit, ink)}
           options={options}
         />
-      </Box>
+      </ChartBox>
       {!isOneScale && (
         <Box fontSize="15px" color="ink.soft" marginTop="8px">
           {say('bench.compare.never')}
