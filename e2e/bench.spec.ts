@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test, type Page } from '@playwright/test';
 import { extractText, getDocumentProxy } from 'unpdf';
-import { bigNumber, expectAccessible, PHONE, plain } from './support.ts';
+import { bigNumber, expectAccessible, plain } from './support.ts';
 
 const mark = async (page: Page) => plain((await bigNumber(page).textContent()) ?? '');
 const why = (page: Page) => page.getByRole('region', { name: 'Answer' });
@@ -100,33 +100,3 @@ test('a phone that is not paired is asked for the code', async ({ page }) => {
   await page.getByRole('button', { name: 'Pair this device' }).click();
   await expect(page.getByRole('alert')).toContainText('It has eight digits');
 }); // prettier-ignore
-
-for (const [name, size] of [
-  ['desk', null],
-  ['phone', PHONE],
-] as const) {
-  test(`the bench is accessible at a ${name}`, async ({ page }) => {
-    if (size) await page.setViewportSize(size.viewport);
-    for (const [path, link] of [
-      ['/bench', 'Red spreader, lake feed'],
-      ['/bench/rigs', 'Red push spreader'],
-    ] as const) {
-      await page.goto(path);
-      await expect(page.getByRole('link', { name: link, exact: true })).toBeVisible();
-      await expectAccessible(page);
-      await page.getByRole('link', { name: link, exact: true }).click();
-      await expect(page.getByRole('button', { name: 'Saved' })).toBeVisible();
-      await page.waitForTimeout(300);
-      await expectAccessible(page);
-      const wide = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
-      expect(wide).toBeLessThanOrEqual(0);
-    }
-    for (const path of ['/bench/files', '/bench/cards', '/bench/compare', '/bench/new']) {
-      await page.goto(path);
-      await page.waitForTimeout(500);
-      await expectAccessible(page);
-      const wide = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
-      expect([path, wide <= 0]).toEqual([path, true]);
-    }
-  });
-}

@@ -1,17 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
-import {
-  change,
-  bigNumber,
-  expectAccessible,
-  expectAccessibleDayAndNight,
-  kept,
-  line,
-  lineText,
-  openSample,
-  PHONE,
-  plain,
-} from './support.ts';
+import { change, bigNumber, expectAccessible, kept, line, lineText, openSample, plain } from './support.ts';
 
 const theMix = (page: Page) => page.getByRole('region', { name: 'The mix' });
 const textOf = async (page: Page) => plain(await theMix(page).innerText());
@@ -40,7 +29,6 @@ test('a soil test is typed in, the cheapest mix is found for it, and put on jobs
   await page.getByRole('link', { name: 'Find a mix', exact: true }).first().click();
   await expect(theMix(page)).toContainText('The cheapest mix that meets every need');
   await expect(page.getByLabel('Need of nitrogen')).toHaveValue('30');
-  await expectAccessible(page);
   // What brings phosphate is left out, since none is wanted.
   await expect(theMix(page)).toContainText(/products are left out/);
   await page.getByLabel('Tolerance over a need').fill('0');
@@ -107,7 +95,6 @@ test('rules are typed in, a sheet breaks them, and one act keeps them', async ({
   await page.getByLabel('To', { exact: true }).nth(1).fill('12-31');
   await page.getByRole('button', { name: 'Save set of rules' }).click();
   await expect(kept(page)).toBeVisible();
-  await expectAccessible(page);
 
   await openSample(page, 'Fall feed, lake front');
   await page.getByLabel('Rule set').selectOption({ label: 'Creek rules' });
@@ -254,24 +241,4 @@ test('what is exported is neutral for a spreadsheet, and comes back', async ({ p
   await page.getByLabel('File to import').setInputFiles(csv(text));
   await expect(page.getByRole('button', { name: 'Import 1 product' })).toBeEnabled();
   await expect(page.getByText(/rows? cannot/)).toHaveCount(0);
-});
-
-test.describe(`axe by day and night`, () => {
-  test.use(PHONE);
-  test('finds nothing on soil tests, rules, mix and import, and they fit a phone', async ({ page }) => {
-    for (const path of [
-      '/shelf/soil',
-      '/shelf/soil/new',
-      '/shelf/rules',
-      '/shelf/rules/new',
-      '/shelf/mix',
-      '/shelf/import',
-    ]) {
-      await page.goto(path);
-      await expect(page.getByRole('main')).toBeVisible();
-      await page.waitForLoadState('networkidle');
-      expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
-      await expectAccessibleDayAndNight(page);
-    }
-  });
 });

@@ -1,13 +1,5 @@
 import { expect, test } from '@playwright/test';
-import {
-  change,
-  bigNumber,
-  expectAccessible,
-  expectAccessibleDayAndNight,
-  lineText,
-  PHONE,
-  plain,
-} from './support.ts';
+import { change, bigNumber, expectAccessible, lineText, plain } from './support.ts';
 
 const names = async (page: import('@playwright/test').Page) =>
   (await page.getByRole('row').getByRole('link').allTextContents()).map(plain);
@@ -121,31 +113,4 @@ test('a product that was changed elsewhere shows it and lets choose', async ({ p
   await expect(dialog.getByRole('group', { name: 'Stock' })).toContainText('Theirs: 9');
   await dialog.getByRole('button', { name: 'Show their version' }).click();
   await expect(page.getByLabel('Packages in stock')).toHaveValue('9');
-});
-
-test.describe(`axe by day and night`, () => {
-  test('finds nothing on the shelf, a label and the comparison', async ({ page }) => {
-    await page.goto('/shelf');
-    await expect(page.getByRole('link', { name: 'Lake feed 24-0-8' })).toBeVisible();
-    await expectAccessibleDayAndNight(page);
-    await page.getByRole('link', { name: 'Lake feed 24-0-8' }).click();
-    await expect(page.getByLabel('Grade', { exact: true })).toHaveValue('24-0-8');
-    await expectAccessibleDayAndNight(page);
-    await page.goto('/shelf/compare');
-    await expect(page.getByRole('region', { name: 'Compare labels' })).toBeVisible();
-    await expectAccessibleDayAndNight(page);
-  });
-});
-
-test.describe('on a phone', () => {
-  test.use(PHONE);
-  test('the shelf, a label and the comparison fit', async ({ page }) => {
-    for (const path of ['/shelf', '/shelf/new', '/shelf/compare']) {
-      await page.goto(path);
-      await expect(page.getByRole('main')).toBeVisible();
-      await page.waitForLoadState('networkidle');
-      expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
-      await expectAccessible(page);
-    }
-  });
 });

@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test, type Page } from '@playwright/test';
 import { extractText, getDocumentProxy } from 'unpdf';
-import { bigNumber, expectAccessible, lineText, PHONE, plain } from './support.ts';
+import { bigNumber, expectAccessible, lineText, plain } from './support.ts';
 
 const big = async (page: Page) => plain((await bigNumber(page).textContent()) ?? '');
 
@@ -275,22 +275,12 @@ test('the order for a plan: stock off first, rounded up once', async ({ page }) 
   expect(rows.slice(-2)).toEqual(['To buy,1,,,', 'Cost,40.00,,,'].map((row) => row.replace(/,+$/, '')));
 });
 
-for (const [name, size] of [
-  ['desk', null],
-  ['phone', PHONE],
-] as const) {
-  test(`sites are accessible at a ${name}`, async ({ page }) => {
-    if (size) await page.setViewportSize(size.viewport);
-    await page.goto('/sites');
-    await expectAccessible(page);
-    await openArea(page, 'Lake front', 'Slipway bank');
-    await page
-      .getByRole('button', { name: /baseline with offsets/ })
-      .first()
-      .click();
-    await page.getByRole('button', { name: 'Boundary from a file' }).click();
-    await expectAccessible(page);
-    const wide = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
-    expect(wide).toBeLessThanOrEqual(0);
-  });
-}
+test('choosing a shape and a file are accessible', async ({ page }) => {
+  await openArea(page, 'Lake front', 'Slipway bank');
+  await page
+    .getByRole('button', { name: /baseline with offsets/ })
+    .first()
+    .click();
+  await page.getByRole('button', { name: 'Boundary from a file' }).click();
+  await expectAccessible(page);
+});

@@ -44,12 +44,16 @@ export async function expectAccessible(page: Page, within = 'html'): Promise<voi
   expect(await findings(page, within, WCAG_22_AA)).toEqual([]);
 }
 
+/** What axe finds of colors, once it is there. */
+export const findContrast = (page: Page): Promise<string[]> =>
+  findings(page, 'html', { runOnly: ['color-contrast'] });
+
 /** The same by day, and by night what a night can change: its colors. */
 export async function expectAccessibleDayAndNight(page: Page): Promise<void> {
   await expectAccessible(page);
   await page.emulateMedia({ colorScheme: 'dark' });
   await expect(page.locator('html')).toHaveClass(/dark/);
-  expect(await findings(page, 'html', { runOnly: ['color-contrast'] })).toEqual([]);
+  expect(await findContrast(page)).toEqual([]);
   await page.emulateMedia({ colorScheme: 'light' });
   await expect(page.locator('html')).toHaveClass(/light/);
 }

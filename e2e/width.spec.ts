@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test, type Page } from '@playwright/test';
 import { extractText, getDocumentProxy } from 'unpdf';
-import { change, bigNumber, expectAccessible, openSample, PHONE, plain } from './support.ts';
+import { change, bigNumber, expectAccessible, openSample, plain } from './support.ts';
 
 const ROW = '0 .3 .9 1.8 2.7 3.3 3.6 3.8 3.9 3.7 3.4 3.0 2.3 1.5 .7 .2 0'.split(' ');
 const big = async (page: Page) => plain((await bigNumber(page).textContent()) ?? '');
@@ -104,7 +104,7 @@ test('trays as CSV and back; a report of one page', async ({ page }) => {
     const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name }).click()]);
     return readFile(await download.path());
   };
-  const csv = (await saved('Trays as CSV')).toString();
+  const csv = (await saved('Export trays (CSV)')).toString();
   expect(csv.split('\r\n')[0]).toContain('"Place, ft",Row 1,Row 2,Row 3');
   const pdf = await getDocumentProxy(new Uint8Array(await saved('Report')));
   const { text, totalPages } = await extractText(pdf);
@@ -133,24 +133,3 @@ test('half and full throw by tape, and where they are told apart', async ({ page
   await page.getByRole('radio', { name: /^half the throw apart/ }).check({ force: true });
   await expect.poll(() => big(page)).toBe('9.00 ft');
 });
-
-for (const [name, size] of [
-  ['desk', null],
-  ['phone', PHONE],
-] as const) {
-  test(`widths are accessible at a ${name}`, async ({ page }) => {
-    if (size) await page.setViewportSize(size.viewport);
-    await page.goto('/bench/width');
-    await expect(page.getByRole('link', { name: 'Yard truck, half the throw' })).toBeVisible();
-    await expectAccessible(page);
-    for (const link of ['Red spreader, trays in April', 'Red spreader, deflector down']) {
-      await page.goto('/bench/width');
-      await page.getByRole('link', { name: link }).click();
-      await expect(page.getByRole('button', { name: 'Saved' })).toBeVisible();
-      await page.waitForTimeout(500);
-      await expectAccessible(page);
-      const wide = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
-      expect(wide).toBeLessThanOrEqual(0);
-    }
-  });
-}

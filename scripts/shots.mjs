@@ -107,7 +107,7 @@ async function finishTestRun(page) {
   await page.getByLabel('Full bucket').fill('16.9');
   await page.getByRole('button', { name: 'Finish test run' }).click();
   await page.getByRole('region', { name: 'Result' }).waitFor();
-  await page.getByText('kept', { exact: true }).waitFor();
+  await page.getByText('saved', { exact: true }).waitFor();
 }
 
 /** @param {import('@playwright/test').Page} page */

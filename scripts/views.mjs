@@ -3,6 +3,7 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { onInstance } from './lib/onInstance.mjs';
+import { viewsOf } from './lib/views.mjs';
 import { note, printTable } from './soak/table.mjs';
 
 const WIDTHS = [320, 390, 768, 1024, 1280, 1920];
@@ -12,28 +13,6 @@ const WCAG_22_AA = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
 const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
 /** @typedef {import('@playwright/test').Page} Page */
-
-/** @param {string} address @returns {Promise<string[]>} */
-async function views(address) {
-  /** @param {string} kind @param {number} [count] @returns {Promise<string[]>} */
-  const ids = async (kind, count = 1) =>
-    /** @type {{ items: { id: string }[] }} */ (
-      await (await fetch(`${address}/api/${kind}?limit=${count}`)).json()
-    ).items.map(({ id }) => id);
-  const [jobs, sites, calibrations, rigs, widths, products, soil, rules] = await Promise.all([
-    ids('jobs', 3), ids('sites'), ids('calibrations', 3), ids('rigs', 2), ids('width-tests'), ids('products', 2), ids('soil-tests'), ids('rule-sets'),
-  ]); // prettier-ignore
-  /** @param {string} path @param {readonly string[]} of */
-  const each = (path, of) => of.map((id) => `${path}/${id}`);
-  return [
-    '/', '/jobs', ...each('/jobs', jobs), '/sites', '/sites/new', ...each('/sites', sites),
-    '/bench', '/bench/quick', '/bench/new', ...each('/bench', calibrations), `/bench/${calibrations[0]}/run`,
-    '/bench/rigs', '/bench/rigs/new', ...each('/bench/rigs', rigs), '/bench/width', '/bench/width/new', ...each('/bench/width', widths),
-    '/bench/compare', '/bench/cards', '/bench/files',
-    '/shelf', '/shelf/new', ...each('/shelf', products), '/shelf/compare', '/shelf/import', '/shelf/mix', '/shelf/soil', '/shelf/soil/new',
-    ...each('/shelf/soil', soil), '/shelf/rules', '/shelf/rules/new', ...each('/shelf/rules', rules), '/no-such-page',
-  ]; // prettier-ignore
-}
 
 /** What reaches over the right edge, the widest of it first. @param {Page} page */
 const over = (page) =>
@@ -89,7 +68,7 @@ if (process.argv.includes('longer')) process.env['PSEUDO'] = '1';
 await onInstance(
   async ({ browser, address }) => {
     const page = await browser.newPage({ reducedMotion: 'reduce' });
-    for (const path of await views(address)) {
+    for (const path of await viewsOf(address)) {
       // oxlint-disable-next-line no-await-in-loop -- one after the other
       await page.goto(`${address}${path}`);
       // oxlint-disable-next-line no-await-in-loop

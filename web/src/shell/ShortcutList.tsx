@@ -32,6 +32,8 @@ export default function ShortcutList({ acts, onClose }: { acts: readonly Command
   return (
     <Panel title={say('shell.shortcuts')} onClose={onClose}>
       <chakra.dl
+        // It may be longer than its dialog: the arrow keys scroll it then.
+        tabIndex={0}
         display="grid"
         gridTemplateColumns="auto 1fr"
         columnGap="18px"

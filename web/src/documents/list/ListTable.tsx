@@ -46,7 +46,12 @@ const Table = chakra('table', {
       fontSize: '15px',
       color: 'ink.soft',
     },
-    '& [data-mark]': { color: 'warn', fontWeight: 'semibold', fontSize: '15px', whiteSpace: { sm: 'nowrap' } },
+    '& [data-mark]': {
+      color: 'warn',
+      fontWeight: 'semibold',
+      fontSize: '15px',
+      whiteSpace: { sm: 'nowrap' },
+    },
     '& th button': {
       minHeight: '40px',
       display: 'inline-flex',

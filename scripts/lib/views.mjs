@@ -1,0 +1,24 @@
+/**
+ * Where every view of the app is found, with the sample data: those of a thing with one that there is.
+ * @param {string} address @returns {Promise<string[]>}
+ */
+export async function viewsOf(address) {
+  /** @param {string} kind @param {number} [count] @returns {Promise<string[]>} */
+  const ids = async (kind, count = 1) =>
+    /** @type {{ items: { id: string }[] }} */ (
+      await (await fetch(`${address}/api/${kind}?limit=${count}`)).json()
+    ).items.map(({ id }) => id);
+  const [jobs, sites, calibrations, rigs, widths, products, soil, rules] = await Promise.all([
+    ids('jobs', 3), ids('sites'), ids('calibrations', 3), ids('rigs', 2), ids('width-tests'), ids('products', 2), ids('soil-tests'), ids('rule-sets'),
+  ]); // prettier-ignore
+  /** @param {string} path @param {readonly string[]} of */
+  const each = (path, of) => of.map((id) => `${path}/${id}`);
+  return [
+    '/', '/jobs', ...each('/jobs', jobs), '/sites', '/sites/new', ...each('/sites', sites),
+    '/bench', '/bench/quick', '/bench/new', ...each('/bench', calibrations), `/bench/${calibrations[0]}/run`,
+    '/bench/rigs', '/bench/rigs/new', ...each('/bench/rigs', rigs), '/bench/width', '/bench/width/new', ...each('/bench/width', widths),
+    '/bench/compare', '/bench/cards', '/bench/files',
+    '/shelf', '/shelf/new', ...each('/shelf', products), '/shelf/compare', '/shelf/import', '/shelf/mix', '/shelf/soil', '/shelf/soil/new',
+    ...each('/shelf/soil', soil), '/shelf/rules', '/shelf/rules/new', ...each('/shelf/rules', rules), '/no-such-page',
+  ]; // prettier-ignore
+}
