@@ -4,6 +4,7 @@ import { once, type Columns, type Kind } from './kinds/kind.ts';
 import type { ColumnsOf, InputOf } from './kinds/index.ts';
 import type { Route } from './route.ts';
 import { none, nothing } from './route.ts';
+import { spaced } from './spaced.ts';
 
 /** Ids are UUIDs of version 7, made by the client, so that a repeated write is harmless. */
 const byId = z.object({ id: z.uuid({ error: 'This has to be an id: a UUID.' }) });
@@ -132,13 +133,14 @@ const idList = z.strictObject({
 });
 
 function routesOf(kind: Kind) {
-  const { path, words } = kind;
+  const { path, name } = kind;
+  const many = spaced(name);
   const single = { path: `${path}/:id`, params: byId, query: nothing, body: none } as const;
   return {
     list: {
       method: 'get',
       path,
-      summary: `Lists the ${words.many} that are stored, a page at a time`,
+      summary: `Lists the ${many} that are stored, a page at a time`,
       params: nothing,
       query: listQuery,
       body: none,
@@ -147,7 +149,7 @@ function routesOf(kind: Kind) {
     several: {
       method: 'get',
       path: `${path}/documents`,
-      summary: `Reads some ${words.many} by their ids`,
+      summary: `Reads some ${many} by their ids`,
       params: nothing,
       query: idList,
       body: none,
@@ -156,7 +158,7 @@ function routesOf(kind: Kind) {
     removed: {
       method: 'get',
       path: `${path}/removed`,
-      summary: `Lists the ${words.many} that were taken off the list last; each can be restored`,
+      summary: `Lists the ${many} that were taken off the list last; each can be restored`,
       params: nothing,
       query: nothing,
       body: none,
@@ -165,40 +167,40 @@ function routesOf(kind: Kind) {
     read: {
       ...single,
       method: 'get',
-      summary: `Reads one ${words.one} as it was typed`,
+      summary: `Reads one of ${many} as it was typed`,
       answer: documentOf(kind),
     },
     raw: {
       ...single,
       path: `${path}/:id/raw`,
       method: 'get',
-      summary: `Hands over a ${words.one} as it is stored, also one that cannot be read`,
+      summary: `Hands over one of ${many} as it is stored, also one that cannot be read`,
       answer: rawDocument,
     },
     write: {
       ...single,
       method: 'put',
-      summary: `Stores a new ${words.one} or changes one; the same write twice is harmless`,
+      summary: `Stores a new one of ${many} or changes one; the same write twice is harmless`,
       body: documentWrite.extend({ input: kind.schema }),
       answer: documentOf(kind),
     },
     remove: {
       ...single,
       method: 'delete',
-      summary: `Takes a ${words.one} off the list; it can be restored`,
+      summary: `Takes one of ${many} off the list; it can be restored`,
       answer: none,
     },
     restore: {
       ...single,
       method: 'post',
       path: `${path}/:id/restore`,
-      summary: `Puts a deleted ${words.one} back on the list`,
+      summary: `Puts a deleted one of ${many} back on the list`,
       answer: documentOf(kind),
     },
     addMany: {
       method: 'post',
       path: `${path}/batch`,
-      summary: `Stores many new ${words.many} at once, all of them or none; twice is harmless`,
+      summary: `Stores many new ${many} at once, all of them or none; twice is harmless`,
       params: nothing,
       query: nothing,
       body: documentBatch,
@@ -207,7 +209,7 @@ function routesOf(kind: Kind) {
     removeMany: {
       method: 'post',
       path: `${path}/batch/delete`,
-      summary: `Takes many ${words.many} off the list at once; each can be restored`,
+      summary: `Takes many ${many} off the list at once; each can be restored`,
       params: nothing,
       query: nothing,
       body: documentIds,

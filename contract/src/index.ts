@@ -57,7 +57,6 @@ export {
   type Column,
   type Columns,
   type Kind,
-  type KindWords,
   type RowOf,
   type Shape,
 } from './kinds/kind.ts';

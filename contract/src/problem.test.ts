@@ -5,8 +5,15 @@ const codes = Object.keys(PROBLEMS) as ProblemCode[];
 const facts = { errors: [{ path: ['name'], code: 'name.empty', message: 'It needs a name.', hint: null }], theirs: null }; // prettier-ignore
 
 it.each(codes)('%s is told apart by its type, and keeps what it carries', (code) => {
-  const { status, title, detail } = PROBLEMS[code];
-  const read = problem.parse({ type: problemType(code), status, title, detail, requestId: '1', ...facts });
+  const { status } = PROBLEMS[code];
+  const read = problem.parse({
+    type: problemType(code),
+    status,
+    title: 'Its title',
+    detail: 'Its sentence.',
+    requestId: '1',
+    ...facts,
+  });
   expect(read.type).toBe(`/problems/${code}`);
   if (code === 'invalid' || code === 'would-lose') expect(read).toMatchObject({ errors: facts.errors });
   if (code === 'changed-elsewhere') expect(read).toMatchObject({ theirs: null });

@@ -9,36 +9,36 @@ export const fieldProblem = z.object({
 });
 
 /**
- * All problems that the API answers with. What a client decides, it decides by the code in `type`; title and detail are for people.
- * docs/problems.md lists them for whoever calls the API.
+ * All problems that the API answers with, and the status of each. What a client decides, it decides by the code in `type`; title and
+ * detail are for people, and stand in the catalogue of what is said. docs/problems.md lists them for whoever calls the API.
  */
 export const PROBLEMS = {
-  invalid: { status: 400, title: 'Something here cannot be kept', detail: 'Something in this request cannot be read.' },
-  unreadable: { status: 400, title: 'Not readable', detail: 'The request is not readable JSON in UTF-8.' },
-  'not-paired': { status: 401, title: 'Not paired', detail: 'This device is not paired yet. Type the code that stands where Steady Scatter was started.' },
-  'device-forgotten': { status: 401, title: 'Forgotten', detail: 'This device was forgotten at the machine that Steady Scatter runs on. What it held of the crew is deleted from it.' },
-  'foreign-origin': { status: 403, title: 'From another site', detail: 'Only pages of this address may change anything here.' },
-  'only-here': { status: 403, title: 'Only at the machine itself', detail: 'This can be done on the machine that Steady Scatter runs on, and nowhere else.' },
-  'wrong-code': { status: 403, title: 'Another code', detail: 'That is not the code. It has eight digits and stands where Steady Scatter was started; it is another one after each start.' },
-  'not-found': { status: 404, title: 'Not found', detail: 'There is nothing at this address.' },
-  'changed-elsewhere': { status: 409, title: 'Changed elsewhere', detail: 'This was changed elsewhere since you opened it.' },
-  'id-taken': { status: 409, title: 'Id taken', detail: 'Something else is kept under this id. Make a new one.' },
-  'other-installation': { status: 409, title: 'Meant for another installation', detail: 'This was meant for another installation, or for this one before it was restored.' },
-  'subject-deleted': { status: 409, title: 'Deleted meanwhile', detail: 'What this belongs to was deleted. Restore it first.' },
-  'too-large': { status: 413, title: 'Too large', detail: 'That is more than this can take at once.' },
-  'unsupported-type': { status: 415, title: 'Not readable', detail: 'The request is not readable JSON in UTF-8.' },
-  'later-version': { status: 422, title: 'Written by a later version', detail: 'This was written by a later version of Steady Scatter than the server is. It stays where it was typed, and can be stored when the server is brought up to date.' },
-  'would-lose': { status: 422, title: 'Something measured would be lost', detail: 'Something measured would be lost.' },
-  'too-much-work': { status: 422, title: 'Too much to work out', detail: 'This takes too long to work out. Simplify its outlines or its edges, or make several of it.' },
-  'not-restored': { status: 422, title: 'Not restored', detail: 'This backup cannot be restored. Nothing was changed.' },
-  'too-many-codes': { status: 429, title: 'Too many wrong codes', detail: 'Too many wrong codes. Wait ten minutes.' },
-  'too-many-requests': { status: 429, title: 'Too many requests', detail: 'Too many requests at once. Try again in a minute.' },
-  'unreadable-document': { status: 500, title: 'Not readable any more', detail: 'This is stored in a way that cannot be read any more. It can be exported as it stands, and deleted, in its list.' },
-  failed: { status: 500, title: 'Something went wrong', detail: 'The server could not do this. Nothing was changed.' },
-  'database-down': { status: 503, title: 'Database not reachable', detail: 'The database does not answer. What you typed stays here; try again in a moment.' },
-  busy: { status: 503, title: 'Busy', detail: 'Too much is being kept at once. Try again in a moment.' },
-  'disk-full': { status: 507, title: 'Disk full', detail: 'The disk of the machine that keeps this is full, so nothing more can be kept. What you typed stays here. Make room there, then try again.' },
-} as const satisfies Record<string, { status: number; title: string; detail: string }>; // prettier-ignore
+  invalid: { status: 400 },
+  unreadable: { status: 400 },
+  'not-paired': { status: 401 },
+  'device-forgotten': { status: 401 },
+  'foreign-origin': { status: 403 },
+  'only-here': { status: 403 },
+  'wrong-code': { status: 403 },
+  'not-found': { status: 404 },
+  'changed-elsewhere': { status: 409 },
+  'id-taken': { status: 409 },
+  'other-installation': { status: 409 },
+  'subject-deleted': { status: 409 },
+  'too-large': { status: 413 },
+  'unsupported-type': { status: 415 },
+  'later-version': { status: 422 },
+  'would-lose': { status: 422 },
+  'too-much-work': { status: 422 },
+  'not-restored': { status: 422 },
+  'too-many-codes': { status: 429 },
+  'too-many-requests': { status: 429 },
+  'unreadable-document': { status: 500 },
+  failed: { status: 500 },
+  'database-down': { status: 503 },
+  busy: { status: 503 },
+  'disk-full': { status: 507 },
+} as const satisfies Record<string, { status: number }>;
 
 export type ProblemCode = keyof typeof PROBLEMS;
 

@@ -1,6 +1,7 @@
-import { KINDS, kindOf, type DocumentWrite, type Kind } from '@steady-scatter/contract';
+import { EVENTS, KINDS, kindOf, type DocumentWrite, type Kind } from '@steady-scatter/contract';
 import { InputError } from '@steady-scatter/core/errors';
 import { renamed, type Json } from '@steady-scatter/core/fields';
+import { manyOf, oneOf } from '@steady-scatter/words/things';
 import type { Express } from 'express';
 import { pino } from 'pino';
 import request from 'supertest';
@@ -33,7 +34,6 @@ afterAll(() => harness.close());
 const bins = kindOf({
   name: 'bins',
   path: '/api/bins',
-  words: { one: 'bin', many: 'bins' },
   schema: z.object({
     name: z.string().max(40),
     fillPercent: z.string(),
@@ -290,4 +290,9 @@ describe('a list, page by page', () => {
     const { headers } = await request(app).get('/api/jobs').set('Accept-Encoding', 'gzip').expect(200);
     expect(headers['content-encoding']).toBe('gzip');
   });
+});
+
+it.each([...Object.keys(KINDS), ...Object.keys(EVENTS)])('one and many of %s have a name', (name) => {
+  expect(oneOf(name)).toMatch(/^[a-z ]+[^s]$/);
+  expect(manyOf(name)).toMatch(/^[a-z ]+s$/);
 });

@@ -3,9 +3,10 @@ import type { AppendedRow, UpgradeStep } from '@steady-scatter/core/fields';
 import { versionAfter } from '@steady-scatter/core/fields';
 import * as z from 'zod';
 import { MAX_READ } from '../documents.ts';
-import { once, type KindWords } from '../kinds/kind.ts';
+import { once } from '../kinds/kind.ts';
 import type { KindName } from '../kinds/index.ts';
 import { none, nothing, type Route } from '../route.ts';
+import { spaced } from '../spaced.ts';
 
 /** Most rows that are read at once. */
 export const MAX_EVENTS = 500;
@@ -15,7 +16,6 @@ interface EventEntry<Input> {
   /** Its name in code and files: the plural, as in `testRuns`. */
   readonly name: string;
   readonly path: `/api/${string}`;
-  readonly words: KindWords;
   /** The kind of the documents that it belongs to. */
   readonly subject: KindName;
   /** The kind of the document, under the same id, that it was made as until it was done; it goes when the row is appended. */
@@ -114,12 +114,12 @@ const eventQuery = z.strictObject({
 export type EventQuery = z.output<typeof eventQuery>;
 
 function routesOf(event: EventKind) {
-  const { path, words } = event;
+  const { path, name } = event;
   return {
     append: {
       method: 'post',
       path,
-      summary: `Appends a ${words.one}; the same one twice is harmless`,
+      summary: `Appends one of ${spaced(name)}; the same one twice is harmless`,
       params: nothing,
       query: nothing,
       body: eventAppend.extend({ input: event.schema }),
@@ -128,7 +128,7 @@ function routesOf(event: EventKind) {
     list: {
       method: 'get',
       path,
-      summary: `Hands over ${words.many} in the order in which they came`,
+      summary: `Hands over ${spaced(name)} in the order in which they came`,
       params: nothing,
       query: eventQuery,
       body: none,

@@ -10,7 +10,6 @@ import { eventOf } from './event.ts';
 export const testRuns = eventOf<TestRunInput>({
   name: 'testRuns',
   path: '/api/test-runs',
-  words: { one: 'test run', many: 'test runs' },
   subject: 'calibrations',
   schema: testRunInput,
   upgrades: [],

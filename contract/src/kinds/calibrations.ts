@@ -11,7 +11,6 @@ import { dayColumn, idColumn, kindOf, said, shortText, siColumn } from './kind.t
 export const calibrations = kindOf({
   name: 'calibrations',
   path: '/api/calibrations',
-  words: { one: 'calibration', many: 'calibrations' },
   schema: calibrationAim,
   upgrades: calibrationUpgrades,
   evaluate: (input: CalibrationAim) => evaluateCalibration({ ...input, runs: [] }),

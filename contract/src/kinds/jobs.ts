@@ -8,7 +8,6 @@ import { countColumn, dayColumn, idColumn, kindOf, listColumn, said, shortText, 
 export const jobs = kindOf({
   name: 'jobs',
   path: '/api/jobs',
-  words: { one: 'job', many: 'jobs' },
   schema: jobInput,
   upgrades: jobUpgrades,
   evaluate: evaluateJob,

@@ -29,18 +29,11 @@ export type RowOf<Of extends Columns> = {
   readonly [Name in keyof Of]: Of[Name] extends Column<infer Value> ? Value : never;
 };
 
-/** What a person calls a kind, in sentences. */
-export interface KindWords {
-  readonly one: string;
-  readonly many: string;
-}
-
 /** Everything that is told of a kind: routes, tables, lists, search, files and backup are made from it. */
 export interface KindEntry<Name extends string, Input, Result, Of extends Columns> {
   /** Its name in code and files: the plural, as in `soilTests`. */
   readonly name: Name;
   readonly path: `/api/${string}`;
-  readonly words: KindWords;
   /** Reads a document of this version; what it does not know it leaves out. */
   readonly schema: z.ZodType<Input>;
   /** How documents of earlier versions become one of this version. */
@@ -81,7 +74,7 @@ interface WithErrors {
 }
 
 /** What it takes to read something stored: document or event. */
-export type Shape<Input = unknown> = Pick<Kind<string, Input>, 'schema' | 'upgrades' | 'schemaVersion' | 'words'> & {
+export type Shape<Input = unknown> = Pick<Kind<string, Input>, 'name' | 'schema' | 'upgrades' | 'schemaVersion'> & {
   evaluate(input: Input): WithErrors;
 }; // prettier-ignore
 

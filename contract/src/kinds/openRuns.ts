@@ -5,7 +5,6 @@ import { dayColumn, idColumn, kindOf, said, shortText } from './kind.ts';
 export const openRuns = kindOf({
   name: 'openRuns',
   path: '/api/open-runs',
-  words: { one: 'open test run', many: 'open test runs' },
   schema: openRunInput,
   upgrades: [],
   // What is being typed may be anything yet; it is looked at when it is appended.

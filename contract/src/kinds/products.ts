@@ -8,7 +8,6 @@ const productKind: Column<ProductInput['kind']> = { type: 'text', schema: z.enum
 export const products = kindOf({
   name: 'products',
   path: '/api/products',
-  words: { one: 'product', many: 'products' },
   schema: productInput,
   upgrades: productUpgrades,
   evaluate: evaluateProduct,

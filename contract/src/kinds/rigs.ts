@@ -8,7 +8,6 @@ const rigKind: Column<RigInput['kind']> = { type: 'text', schema: z.enum(RIG_KIN
 export const rigs = kindOf({
   name: 'rigs',
   path: '/api/rigs',
-  words: { one: 'machine', many: 'machines' },
   schema: rigInput,
   upgrades: rigUpgrades,
   evaluate: evaluateRig,

@@ -5,7 +5,6 @@ import { countColumn, kindOf, said, shortText } from './kind.ts';
 export const ruleSets = kindOf({
   name: 'ruleSets',
   path: '/api/rule-sets',
-  words: { one: 'set of rules', many: 'sets of rules' },
   schema: ruleSetInput,
   upgrades: [],
   evaluate: evaluateRuleSet,

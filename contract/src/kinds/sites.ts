@@ -6,7 +6,6 @@ import { kindOf, listColumn, said, shortText, siColumn } from './kind.ts';
 export const sites = kindOf({
   name: 'sites',
   path: '/api/sites',
-  words: { one: 'site', many: 'sites' },
   schema: siteInput,
   upgrades: siteUpgrades,
   evaluate: evaluateSite,

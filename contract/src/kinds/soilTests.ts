@@ -6,7 +6,6 @@ import { dayColumn, idColumn, kindOf, listColumn, said, shortText, siColumn } fr
 export const soilTests = kindOf({
   name: 'soilTests',
   path: '/api/soil-tests',
-  words: { one: 'soil test', many: 'soil tests' },
   schema: soilTestInput,
   upgrades: soilTestUpgrades,
   evaluate: evaluateSoilTest,

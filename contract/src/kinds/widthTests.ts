@@ -8,7 +8,6 @@ const spacingMethod: Column<WidthTestInput['spacingMethod']> = { type: 'text', s
 export const widthTests = kindOf({
   name: 'widthTests',
   path: '/api/width-tests',
-  words: { one: 'width test', many: 'width tests' },
   schema: widthTestInput,
   upgrades: widthTestUpgrades,
   evaluate: (input: WidthTestInput) => evaluateWidthTest(input),

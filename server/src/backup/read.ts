@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto';
 import { createInterface } from 'node:readline';
 import { Transform, type Readable } from 'node:stream';
 import { openPromise, type Entry, type ZipFile } from 'yauzl';
+import { say } from '@steady-scatter/words/server';
 import { manifest, MANIFEST, MAX_BYTES, MAX_RATIO, UnfitArchive, type Manifest } from './format.ts';
 
 const MAX_MANIFEST_BYTES = 1_000_000;
@@ -14,10 +15,8 @@ export interface Archive {
   close(): void;
 }
 
-const damaged = (what: string): UnfitArchive =>
-  new UnfitArchive(`This backup is damaged: ${what}. Nothing was changed; try another one.`);
-const foreign = (): UnfitArchive =>
-  new UnfitArchive('This is no backup of Steady Scatter. Nothing was changed; choose a file that it made.');
+const damaged = (what: string): UnfitArchive => new UnfitArchive(say('server.backup.damaged', { what }));
+const foreign = (): UnfitArchive => new UnfitArchive(say('server.backup.none'));
 
 /** The entries by name; refuses what an archive of ours never holds. */
 async function entriesOf(zip: ZipFile): Promise<Map<string, Entry>> {
@@ -25,10 +24,10 @@ async function entriesOf(zip: ZipFile): Promise<Map<string, Entry>> {
   let bytes = 0;
   for await (const entry of zip.eachEntry()) {
     const { fileName, uncompressedSize, compressedSize } = entry;
-    if (entries.has(fileName)) throw damaged(`${fileName} stands in it twice`);
+    if (entries.has(fileName)) throw damaged(say('server.backup.twice', { file: fileName }));
     bytes += uncompressedSize;
     if (bytes > MAX_BYTES || uncompressedSize > 10_000 + compressedSize * MAX_RATIO)
-      throw damaged('it would unpack to far more than it holds');
+      throw damaged(say('server.backup.bomb'));
     entries.set(fileName, entry);
   }
   return entries;
@@ -44,7 +43,7 @@ async function readManifest(zip: ZipFile, entry: Entry): Promise<Manifest> {
   try {
     said = JSON.parse(Buffer.concat(pieces).toString('utf8'));
   } catch {
-    throw damaged('its manifest cannot be read');
+    throw damaged(say('server.backup.manifest'));
   }
   const read = manifest.safeParse(said);
   if (!read.success) throw foreign();
@@ -53,10 +52,10 @@ async function readManifest(zip: ZipFile, entry: Entry): Promise<Manifest> {
 
 /** Refuses an archive whose entries are not those of its manifest, to the byte. */
 async function check(zip: ZipFile, entries: ReadonlyMap<string, Entry>, { files }: Manifest): Promise<void> {
-  if (entries.size !== files.length + 1) throw damaged('it holds other files than its manifest names');
+  if (entries.size !== files.length + 1) throw damaged(say('server.backup.others'));
   for (const { name, table, bytes, sha256 } of files) {
     const entry = entries.get(name);
-    if (!entry || name !== `rows/${table}.jsonl`) throw damaged(`${name} is not in it`);
+    if (!entry || name !== `rows/${table}.jsonl`) throw damaged(say('server.backup.missing', { file: name }));
     const hash = createHash('sha256');
     let seen = 0;
     // oxlint-disable-next-line no-await-in-loop -- one entry after the other
@@ -64,7 +63,8 @@ async function check(zip: ZipFile, entries: ReadonlyMap<string, Entry>, { files 
       hash.update(piece as Buffer);
       seen += (piece as Buffer).length;
     }
-    if (seen !== bytes || hash.digest('hex') !== sha256) throw damaged(`${name} is not as it was written`);
+    if (seen !== bytes || hash.digest('hex') !== sha256)
+      throw damaged(say('server.backup.changed', { file: name }));
   }
 }
 
@@ -78,7 +78,7 @@ function lineGuard(): Transform {
     transform(piece: Buffer, _encoding, done) {
       const last = piece.lastIndexOf(10);
       length = last < 0 ? length + piece.length : piece.length - last;
-      done(length > MAX_LINE ? damaged('a row is too long') : null, piece);
+      done(length > MAX_LINE ? damaged(say('server.backup.longRow')) : null, piece);
     },
   });
 }
@@ -112,9 +112,9 @@ export async function openArchive(file: string): Promise<Archive> {
           try {
             row = JSON.parse(line);
           } catch {
-            throw damaged(`a row of ${table} cannot be read`);
+            throw damaged(say('server.backup.unreadableRow', { table }));
           }
-          if (typeof row !== 'object' || row === null || Array.isArray(row)) throw damaged(`a row of ${table} is none`); // prettier-ignore
+          if (typeof row !== 'object' || row === null || Array.isArray(row)) throw damaged(say('server.backup.noRow', { table })); // prettier-ignore
           yield row as Record<string, unknown>;
         }
       },
@@ -124,6 +124,6 @@ export async function openArchive(file: string): Promise<Archive> {
     zip.close();
     if (error instanceof UnfitArchive) throw error;
     // What the zip reader says: names that climb, sizes that lie, a cut end.
-    throw new UnfitArchive(damaged('it cannot be unpacked').message, { cause: error });
+    throw new UnfitArchive(damaged(say('server.backup.packed')).message, { cause: error });
   }
 }

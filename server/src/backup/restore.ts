@@ -1,4 +1,5 @@
 import type { Connection as Talk } from 'mariadb';
+import { say } from '@steady-scatter/words/server';
 import { openSequelize, readConnection } from '../database.ts';
 import { MIGRATION_NAMES, migrate } from '../migrations/index.ts';
 import { defineModels } from '../models/index.ts';
@@ -25,7 +26,7 @@ async function fill(talk: Talk, archive: Archive, table: string, expected: numbe
     if (!first) return;
     const columns = Object.keys(first);
     if (!waiting.every((row) => Object.keys(row).join() === columns.join()) || !columns.every((it) => known.has(it)))
-      throw new UnfitArchive(`This backup is damaged: a row of ${table} has other columns. Nothing was changed.`); // prettier-ignore
+      throw new UnfitArchive(say('server.backup.columns', { table })); // prettier-ignore
     const place = `(${columns.map(() => '?').join(', ')})`;
     await talk.query(
       `INSERT INTO \`${table}\` (${columns.map((it) => `\`${it}\``).join(', ')}) VALUES ${waiting.map(() => place).join(', ')}`,
@@ -40,7 +41,7 @@ async function fill(talk: Talk, archive: Archive, table: string, expected: numbe
   }
   await insert();
   if (done !== expected)
-    throw new UnfitArchive(`This backup is damaged: ${table} has ${done} rows in place of ${expected}. Nothing was changed.`); // prettier-ignore
+    throw new UnfitArchive(say('server.backup.rows', { table, found: done, expected })); // prettier-ignore
 }
 
 /**
@@ -52,7 +53,7 @@ export async function checkArchive(file: string): Promise<void> {
   const { manifest, close } = await openArchive(file);
   close();
   if (!MIGRATION_NAMES.includes(manifest.schema))
-    throw new UnfitArchive('This backup was made by a later version of Steady Scatter. Bring this one up to date first, then restore it.'); // prettier-ignore
+    throw new UnfitArchive(say('server.backup.later')); // prettier-ignore
 }
 
 /**
@@ -75,7 +76,7 @@ export async function restoreArchive(connectionFile: string, file: string): Prom
       await talk.query('SET foreign_key_checks = 0');
       for (const { table, rows } of files) {
         if (!tables.has(table) || LEFT_OUT.has(table))
-          throw new UnfitArchive(`This backup is damaged: there is no such table as ${table}. Nothing was changed.`); // prettier-ignore
+          throw new UnfitArchive(say('server.backup.table', { table })); // prettier-ignore
         // oxlint-disable-next-line no-await-in-loop -- one table after the other
         await fill(talk, archive, table, rows);
       }
@@ -85,8 +86,8 @@ export async function restoreArchive(connectionFile: string, file: string): Prom
     await migrate(sequelize);
   } catch (error) {
     if (error instanceof UnfitArchive) throw error;
-    const said = error instanceof Error ? error.message.split('\n')[0] : String(error);
-    throw new UnfitArchive(`This backup cannot be restored: ${said} Nothing was changed.`, { cause: error });
+    const [said = ''] = String(error instanceof Error ? error.message : error).split('\n');
+    throw new UnfitArchive(say('server.backup.failed', { why: said }), { cause: error });
   } finally {
     archive.close();
     await sequelize.close();

@@ -7,6 +7,7 @@ import { Transform } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { FILE_ROUTES } from '@steady-scatter/contract';
 import { Router, type Request } from 'express';
+import { say } from '@steady-scatter/words/server';
 import type { Connection } from '../database.ts';
 import { plainProblem } from '../problems/HttpProblem.ts';
 import type { Disk } from '../running/disk.ts';
@@ -26,8 +27,7 @@ export interface Backups {
 /** Largest archive that is taken in, bytes. */
 const MAX_BYTES = 512 * 2 ** 20;
 
-const tooLarge = () =>
-  plainProblem('too-large', 'A backup that is restored here may have 512 MB. A larger one: npm run restore.');
+const tooLarge = () => plainProblem('too-large', say('server.backup.large'));
 
 function upTo(most: number): Transform {
   let seen = 0;
@@ -73,8 +73,7 @@ export function backupRoutes(backups: Backups, disk: Disk): Router {
   // oxlint-disable-next-line no-async-endpoint-handlers -- Express 5 takes what is rejected
   router.post(FILE_ROUTES.restore.path, async (request, response) => {
     onlyLead(request.actor);
-    if (!backups.restore)
-      throw plainProblem('not-found', 'Nothing can be restored here. Use npm run restore.');
+    if (!backups.restore) throw plainProblem('not-found', say('server.backup.elsewhere'));
     if (disk.isFull()) throw plainProblem('disk-full');
     await takeIn(request, backups);
     response.status(204).end();

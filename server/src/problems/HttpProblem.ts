@@ -1,5 +1,6 @@
 import { PROBLEMS, problemType, type ProblemCode, type ProblemFacts } from '@steady-scatter/contract';
 import type { InputError } from '@steady-scatter/core/errors';
+import { problemWords, say } from '@steady-scatter/words/server';
 
 /** What may be said in place of the catalogue's own sentence. */
 interface Words {
@@ -12,7 +13,7 @@ export class HttpProblem<Code extends ProblemCode = ProblemCode> extends Error {
   readonly facts: object;
 
   constructor(code: Code, facts: ProblemFacts<Code> & Words) {
-    const { detail = PROBLEMS[code].detail, ...rest } = facts;
+    const { detail = problemWords(code).detail, ...rest } = facts;
     super(detail);
     this.code = code;
     this.facts = rest;
@@ -24,8 +25,15 @@ export class HttpProblem<Code extends ProblemCode = ProblemCode> extends Error {
 
   /** As it goes over the wire. */
   body(requestId: unknown): object {
-    const { status, title } = PROBLEMS[this.code];
-    return { type: problemType(this.code), title, status, detail: this.message, requestId, ...this.facts };
+    const { title } = problemWords(this.code);
+    return {
+      type: problemType(this.code),
+      title,
+      status: this.status,
+      detail: this.message,
+      requestId,
+      ...this.facts,
+    };
   }
 }
 
@@ -35,12 +43,13 @@ export const plainProblem = (
   detail?: string,
 ): HttpProblem => new HttpProblem(code, detail === undefined ? {} : { detail });
 
-export const notFound = (what: string): HttpProblem =>
-  plainProblem('not-found', `There is no ${what} here. It may have been deleted.`);
+/** @param one what it is called: "job" */
+export const notFound = (one: string): HttpProblem =>
+  plainProblem('not-found', say('server.noSuch', { one }));
 
 /** A change that would overwrite or drop what was measured. */
 export const wouldLose = (lost: readonly InputError[]): HttpProblem =>
   new HttpProblem('would-lose', {
-    detail: lost[0]?.message ?? PROBLEMS['would-lose'].detail,
+    detail: lost[0]?.message ?? problemWords('would-lose').detail,
     errors: lost.map(({ field, code, message, hint }) => ({ path: field.split('.'), code, message, hint })),
   });

@@ -1,4 +1,5 @@
 import type { ErrorRequestHandler, RequestHandler } from 'express';
+import { say } from '@steady-scatter/words/server';
 import { logged } from '../running/log.ts';
 import { isDatabaseDown, isDiskFull } from './databaseTrouble.ts';
 import { HttpProblem, plainProblem } from './HttpProblem.ts';
@@ -26,7 +27,7 @@ function problemOf(error: unknown): HttpProblem {
 export const noSuchRoute: RequestHandler = (request) => {
   throw plainProblem(
     'not-found',
-    `There is nothing at ${request.method} ${request.originalUrl.split('?')[0]}.`,
+    say('server.nothingAt', { method: request.method, path: request.originalUrl.split('?')[0] ?? '' }),
   );
 };
 

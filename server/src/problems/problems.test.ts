@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { problem, PROBLEMS, type ProblemCode } from '@steady-scatter/contract';
+import { problemWords } from '@steady-scatter/words/server';
 import { ConnectionError, DatabaseError, TimeoutError } from 'sequelize';
 import { describe, expect, it } from 'vitest';
 import { isDatabaseDown, isDiskFull, isMet } from './databaseTrouble.ts';
@@ -15,12 +16,12 @@ it.each(codes)('%s is answered as the contract describes it', (code) => {
 it('the page that lists them lists all of them, with their status and title, and no others', () => {
   const page = readFileSync(new URL('../../../docs/problems.md', import.meta.url), 'utf8');
   const listed = [...page.matchAll(/^\| `\/problems\/([\w-]+)` *\| (\d+) +\| (.+?) +\|$/gm)].map(([, code, status, title]) => [code, Number(status), title]); // prettier-ignore
-  expect(listed).toEqual(codes.map((code) => [code, PROBLEMS[code].status, PROBLEMS[code].title]));
+  expect(listed).toEqual(codes.map((code) => [code, PROBLEMS[code].status, problemWords(code).title]));
 });
 
 it('says its own sentence where one is given, and the catalogue’s where none is', () => {
   expect(plainProblem('not-found', 'There is no job here.').body('1')).toMatchObject({ detail: 'There is no job here.', status: 404 }); // prettier-ignore
-  expect(plainProblem('busy').body('1')).toMatchObject({ detail: PROBLEMS.busy.detail });
+  expect(plainProblem('busy').body('1')).toMatchObject({ detail: problemWords('busy').detail });
 });
 
 describe('what the database means is told by its codes', () => {

@@ -1,3 +1,4 @@
+import { oneOf } from '@steady-scatter/words/things';
 import {
   MAX_REMOVED,
   type Kind,
@@ -47,7 +48,7 @@ export interface DocumentService extends ReturnType<typeof listService> {
 
 export type { AnyLine, Page };
 
-const absent = (kind: Kind) => notFound(`${kind.words.one} with this id`);
+const absent = (kind: Kind) => notFound(oneOf(kind.name));
 
 /** @param input what the row holds, where that was read already */
 const wireOf = (kind: Kind, row: DocumentRow, input: unknown = readStored(kind, row)): AnyDocument => ({
@@ -286,13 +287,7 @@ export function documentService(sequelize: Sequelize): DocumentService {
     async removeMany(actor, kind, ids) {
       const gone = { deletedAt: new Date(), ...changedBy(actor) };
       await transact(sequelize, async (transaction) => {
-        await onlyOwn(
-          actor,
-          kind,
-          ids,
-          () => notFound(`${kind.words.one} with one of these ids`),
-          transaction,
-        );
+        await onlyOwn(actor, kind, ids, () => notFound(oneOf(kind.name)), transaction);
         await DocumentRow.update(gone, { where: { crewId: actor.crewId, kind: kind.name, id: [...ids], deletedAt: null }, silent: true, transaction }); // prettier-ignore
         await dropLine(summaryModel(sequelize, kind), ids, transaction);
       });

@@ -1,3 +1,5 @@
+import { oneOf } from '@steady-scatter/words/things';
+import { say } from '@steady-scatter/words/server';
 import {
   isLaterSchema,
   readInput,
@@ -79,18 +81,17 @@ export function eventService(sequelize: Sequelize, now: () => Date = () => new D
     const kind = kindNamed(event.subject);
     const where = { id, crewId, kind: kind.name };
     const row = await DocumentRow.findOne({ where, transaction, lock: transaction.LOCK.SHARE });
-    if (!row) throw notFound(`${kind.words.one} with this id`);
+    if (!row) throw notFound(oneOf(kind.name));
     return { row, kind };
   }
 
   /** What a row says anew is of the same document; it may come later than the row. */
   async function checkFirst(event: EventKind, { id, first, subject }: EventAppend, transaction: Transaction) {
     if (first === null) return;
-    if (first === id)
-      throw invalidField('first', 'event.itself', 'A row cannot say itself anew: leave “first” empty.');
+    if (first === id) throw invalidField('first', 'event.itself', say('server.event.ownFirst'));
     const named = await EventRow.findOne({ where: { id: first }, transaction });
     if (named && (named.kind !== event.name || named.subjectId !== subject))
-      throw invalidField('first', 'event.other', `“first” names a row of something else. It has to be a ${event.words.one} of the same ${kindNamed(event.subject).words.one}.`); // prettier-ignore
+      throw invalidField('first', 'event.other', say('server.event.other', { one: oneOf(event.name), of: oneOf(event.subject) })); // prettier-ignore
   }
 
   /** What a row was made as until it was done is not open any more. */
@@ -128,14 +129,14 @@ export function eventService(sequelize: Sequelize, now: () => Date = () => new D
         if (of.deletedAt)
           throw plainProblem(
             'subject-deleted',
-            `The ${kind.words.one} that this ${event.words.one} belongs to was deleted. Restore it first.`,
+            say('server.event.deleted', { of: oneOf(kind.name), one: oneOf(event.name) }),
           );
         const recordedAt = now();
         if (Date.parse(occurredAt) > recordedAt.getTime() + AHEAD_MS)
           throw invalidField(
             'occurredAt',
             'event.future',
-            `A ${event.words.one} cannot have happened later than now. Set the clock of the device that it was made on.`,
+            say('server.event.later', { one: oneOf(event.name) }),
           );
         await checkFirst(event, asked, transaction);
         const said = readSaid(event, asked, readStored(kind, of));

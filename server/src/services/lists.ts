@@ -8,6 +8,7 @@ import {
 } from '@steady-scatter/contract';
 import { Op, type Sequelize, type WhereOptions } from 'sequelize';
 import * as z from 'zod';
+import { say } from '@steady-scatter/words/server';
 import type { Actor } from '../actor.ts';
 import { sortableOf, summaryModel, type SummaryRow } from '../models/summaries.ts';
 import { invalidQuery } from '../problems/invalid.ts';
@@ -27,10 +28,7 @@ function decode(text: string, sort: string): Cursor {
   } catch {
     // Told below.
   }
-  throw invalidQuery(
-    'cursor',
-    'This is not the end of a page of this list, sorted like this. Begin at the first page.',
-  );
+  throw invalidQuery('cursor', say('server.list.page'));
 }
 
 /** The column and the direction that a list is sorted by. */
@@ -38,7 +36,8 @@ function sortOf(kind: Kind, asked: string | undefined): { sort: string; column: 
   const sort = asked ?? kind.sort;
   const column = sort.replace(/^-/, '');
   const known = ['name', 'changedAt', ...sortableOf(kind)];
-  if (!known.includes(column)) throw invalidQuery('sort', `This list can be sorted by ${known.join(', ')}.`);
+  if (!known.includes(column))
+    throw invalidQuery('sort', say('server.list.sort', { columns: known.join(', ') }));
   return { sort, column, isDown: sort.startsWith('-') };
 }
 
@@ -69,13 +68,13 @@ function valueOf(kind: Kind, column: string, text: string): string | number | bo
   const type = kind.columns[column]?.type;
   if (type === 'flag') {
     if (text !== 'true' && text !== 'false')
-      throw invalidQuery('filter', `The column ${column} is true or false.`);
+      throw invalidQuery('filter', say('server.list.flag', { column }));
     return text === 'true';
   }
   if (type !== 'si' && type !== 'count') return text;
   const value = Number(text);
   if (text.trim() === '' || !Number.isFinite(value))
-    throw invalidQuery('filter', `The column ${column} holds numbers: ${column}>=100, say.`);
+    throw invalidQuery('filter', say('server.list.number', { column }));
   return value;
 }
 
@@ -83,7 +82,7 @@ function filterOf(sequelize: Sequelize, kind: Kind, filter: string): WhereOption
   const { column, operator, text } = splitFilter(filter);
   if (column === 'uses') {
     const { data: ids, error } = z.array(z.uuid()).max(100).safeParse(text.split(','));
-    if (error) throw invalidQuery('filter', 'After uses: stand ids, apart by commas.');
+    if (error) throw invalidQuery('filter', say('server.list.links'));
     const list = ids.map((id) => sequelize.escape(id)).join(', ');
     return {
       id: { [Op.in]: sequelize.literal(`(SELECT fromId FROM documentLinks WHERE toId IN (${list}))`) },
@@ -91,7 +90,7 @@ function filterOf(sequelize: Sequelize, kind: Kind, filter: string): WhereOption
   }
   const known = ['name', 'isSample', ...sortableOf(kind)];
   if (!known.includes(column))
-    throw invalidQuery('filter', `This list can be filtered by uses, ${known.join(', ')}.`);
+    throw invalidQuery('filter', say('server.list.filter', { columns: known.join(', ') }));
   if (column === 'isSample') return { isSample: text === 'true' };
   return { [column]: { [OPERATORS[operator]]: valueOf(kind, column, text) } };
 }

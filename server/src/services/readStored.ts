@@ -1,3 +1,4 @@
+import { oneOf } from '@steady-scatter/words/things';
 import type { Shape } from '@steady-scatter/contract';
 import { isJson, upgraded, type Json } from '@steady-scatter/core/fields';
 import type { DocumentRow } from '../models/index.ts';
@@ -27,6 +28,6 @@ export function readStored(
     if (!isJson(stored)) throw new Error('It is no table of fields.');
     return kind.schema.parse(upgraded(kind.upgrades, schemaVersion, stored)) as Json;
   } catch (cause) {
-    throw new UnreadableRow(kind.words.one, id, cause);
+    throw new UnreadableRow(oneOf(kind.name), id, cause);
   }
 }

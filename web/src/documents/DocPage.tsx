@@ -18,6 +18,7 @@ import { removingOf } from './removing.ts';
 import { useDocument, type DocumentStatus } from './useDocument.ts';
 import { useStable } from '../ui/useStable.ts';
 import { useDocumentCommands } from './useDocumentCommands.tsx';
+import { oneOf } from '@steady-scatter/words/things';
 
 /** What the form of a thing is given. */
 export interface DocFormProps<Input extends FieldValues> extends FieldsOf<Input> {
@@ -68,7 +69,7 @@ const RefusalNotice = ({ words, onDecide }: { words: string; onDecide: (() => vo
 );
 
 interface HeadingProps {
-  kind: Parameters<typeof removingOf>[0] & { readonly words: { readonly one: string } };
+  kind: Parameters<typeof removingOf>[0];
   /** What it is called; empty: nothing yet. */
   name: string;
   /** Null: a new one. */
@@ -98,13 +99,13 @@ const Heading = memo(function HeadingOf(props: HeadingProps) {
             <CommandButton icon={RotateCcw} label={say('common.discardChanges')} onClick={onDiscard} />
           )}
           <Button variant={isSaved ? 'outline' : 'solid'} loading={isPending} onClick={onSave}>
-            {SAVED_WORDS[status] ?? say('common.saveOne', { one: kind.words.one })}
+            {SAVED_WORDS[status] ?? say('common.saveOne', { one: oneOf(kind.name) })}
           </Button>
         </>
       }
     >
       <chakra.h1 fontSize="21px" fontWeight="bold" overflowWrap="anywhere">
-        {doc ? name : say('common.newOne', { one: kind.words.one })}
+        {doc ? name : say('common.newOne', { one: oneOf(kind.name) })}
       </chakra.h1>
       {doc?.isSample && <SampleBadge />}
       {STATUS_WORDS[status] && (
@@ -130,7 +131,7 @@ function DocSheet<Input extends FieldValues>({
   const { input, differs, refusal, status } = open;
   const commands = useDocumentCommands(kind, doc, open);
   const [tried, setTried] = useState(false);
-  const { one } = kind.kind.words;
+  const one = oneOf(kind.kind.name);
   // What is wrong is said after the key is shown.
   const resting = useDeferredValue(input);
   const errors = useMemo(() => kind.kind.evaluate(resting).errors, [kind, resting]);
@@ -201,6 +202,11 @@ export function DocPage<Input extends FieldValues>(props: Props<Input>) {
   if (id === null) return <DocSheet key={props.askedAs ?? 'new'} {...props} doc={null} />;
   if (data) return <DocSheet key={data.id} {...props} doc={data} />;
   return (
-    <OpeningMessage one={kind.kind.words.one} home={kind.home} error={error} onAgain={() => void refetch()} />
+    <OpeningMessage
+      one={oneOf(kind.kind.name)}
+      home={kind.home}
+      error={error}
+      onAgain={() => void refetch()}
+    />
   );
 }

@@ -3,6 +3,7 @@ import { connectionStore } from '../api/connection.ts';
 import { NotTaken } from '../api/errors.ts';
 import { aboutDocument, outbox, type DocumentEntry, type Saving } from '../outbox/index.ts';
 import type { DocumentKind } from './documentKind.ts';
+import { oneOf } from '@steady-scatter/words/things';
 
 /** What is saved of a document: what it started from, and what it is now. */
 export interface Save<Input> {
@@ -33,7 +34,7 @@ export function saveDoc<Input>(
     what: 'document',
     about: aboutDocument(kind.name, id),
     needs,
-    name: kind.nameOf(input) || kind.words.one,
+    name: kind.nameOf(input) || oneOf(kind.name),
     at: new Date().toISOString(),
     installation: connectionStore.get().installation,
     kind: kind.name as DocumentEntry['kind'],

@@ -11,6 +11,7 @@ import { docActs, type Doc } from './docs.ts';
 import type { DocumentKind } from './documentKind.ts';
 import { removingOf } from './removing.ts';
 import type { useDocument } from './useDocument.ts';
+import { oneOf } from '@steady-scatter/words/things';
 
 const ConflictDialog = lazyPart(() => import('./ConflictDialog.tsx')) as unknown as <Input>(
   props: ConflictProps<Input>,
@@ -78,7 +79,7 @@ export function useDocumentCommands<Input extends FieldValues>(
   const decide = open.conflict && open.conflict !== dismissed && (
     <Suspense fallback={null}>
       <ConflictDialog
-        one={kind.kind.words.one}
+        one={oneOf(kind.kind.name)}
         conflict={open.conflict}
         onClose={() => setDismissed(open.conflict)}
         onSave={(input) => {

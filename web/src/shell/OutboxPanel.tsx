@@ -7,13 +7,14 @@ import { outbox, useOutbox, type Entry, type Waiting } from '../outbox/index.ts'
 import { dayText } from '../ui/dayText.ts';
 import { Panel } from '../ui/Panel.tsx';
 import { saveFile } from '../ui/saveFile.ts';
+import { oneOf } from '@steady-scatter/words/things';
 
 /** Where somebody decides what becomes of one that was refused. */
 const pageOf = (entry: Entry): string =>
   entry.what === 'document' ? `${HOMES[entry.kind].path}/${entry.documentId}` : `/bench/${entry.row.subject}`;
 
 const whatOf = (entry: Entry): string =>
-  entry.what === 'document' ? KINDS[entry.kind].words.one : say('shell.testRun');
+  entry.what === 'document' ? oneOf(KINDS[entry.kind].name) : say('shell.testRun');
 
 function Act({ children, onClick }: { children: string; onClick(): void }) {
   return (

@@ -2,6 +2,7 @@ import { KINDS, type Hit } from '@steady-scatter/contract';
 import { HOMES } from '../documents/homes.ts';
 import { dayText } from '../ui/dayText.ts';
 import type { Command } from '../commands/commands.ts';
+import { oneOf } from '@steady-scatter/words/things';
 
 /** Something the go-to box can find. */
 export interface Entry {
@@ -32,7 +33,7 @@ const NO_BREAK = '\u00a0';
 export const hitEntries = (hits: readonly Hit[], open: (path: string) => void): Entry[] =>
   hits.map(({ kind, id, name, found, onDay }) => ({
     id: `${kind}.${id}`,
-    kind: KINDS[kind].words.one,
+    kind: oneOf(KINDS[kind].name),
     label: name,
     detail: [found ?? '', onDay ? dayText(onDay).replaceAll(' ', NO_BREAK) : '']
       .filter((part) => part !== '')

@@ -3,10 +3,12 @@ import { common } from './common.ts';
 import { rigs } from './rigs.ts';
 import { rules } from './rules.ts';
 import { sheet } from './sheet.ts';
+import { server } from './server.ts';
 import { shelf } from './shelf.ts';
 import { shell } from './shell.ts';
 import { sites } from './sites.ts';
+import { things } from './things.ts';
 import { width } from './width.ts';
 
 /** All that is said in English, by the screens that say it. What runs takes one part of it: each screen loads its own. */
-export const EN = { common, shell, sheet, bench, shelf, rigs, rules, sites, width } as const;
+export const EN = { common, shell, sheet, bench, shelf, rigs, rules, sites, width, things, server } as const;

@@ -36,6 +36,7 @@ import { TestRunResult } from './TestRunResult.tsx';
 import { RunFrame, RunNote } from './RunFrame.tsx';
 import { useLiveDocument, type Live } from './useLiveDocument.ts';
 import { beginOpenRun, hasEnded, useEndRun } from './useOpenRun.ts';
+import { oneOf } from '@steady-scatter/words/things';
 
 /** Where product begins to run moves the mark of a first, cautious run. */
 function markAfterFlow(input: CalibrationInput, id: string, run: RunInput, shelf: BenchShelf): string {
@@ -212,7 +213,7 @@ function OneRun({ runId, ...of }: OfCalibration & { runId: string }) {
       />
     );
   if (doc) return <LiveRun key={runId} {...of} open={doc} />;
-  return <OpeningMessage one={OPEN_RUNS.kind.words.one} home={{ path: `/bench/${id}`, label: say('bench.page.itsCalibration') }} error={error} onAgain={() => void refetch()} />; // prettier-ignore
+  return <OpeningMessage one={oneOf(OPEN_RUNS.kind.name)} home={{ path: `/bench/${id}`, label: say('bench.page.itsCalibration') }} error={error} onAgain={() => void refetch()} />; // prettier-ignore
 }
 
 function OfOne({ doc, runId }: { doc: Doc<CalibrationInput>; runId: string | null }) {
@@ -228,7 +229,7 @@ export default function RunPage() {
   if (data) return <OfOne key={data.id} doc={data} runId={run} />;
   return (
     <OpeningMessage
-      one={CALIBRATIONS.kind.words.one}
+      one={oneOf(CALIBRATIONS.kind.name)}
       home={CALIBRATIONS.home}
       error={error}
       onAgain={() => void refetch()}

@@ -3,6 +3,7 @@ import type { Kind } from '@steady-scatter/contract';
 import { Download, Plus } from 'lucide-react';
 import { Link } from 'react-router';
 import { rich, say } from '@steady-scatter/words/common';
+import { manyOf, oneOf } from '@steady-scatter/words/things';
 import { explain } from '../../api/explain.ts';
 import { useNotices } from '../../notices/notices.tsx';
 import { fieldBox } from '../../ui/fieldBox.ts';
@@ -87,7 +88,7 @@ const Ticked = ({ count, act, onDelete, onClear }: TickedProps) =>
 export function DocList<Of extends Kind>(props: DocListProps<Of>) {
   const { kind, heading, tabs, renderActs, columns, empty, detail, renderAct } = props;
   const Marks = props.Marks ?? NoMarks;
-  const { words } = kind.kind;
+  const many = manyOf(kind.kind.name);
   const table = useListTable(props);
   const { list, lines, readable, ticked, untick, isSought } = table;
   const notices = useNotices();
@@ -117,7 +118,7 @@ export function DocList<Of extends Kind>(props: DocListProps<Of>) {
             {renderActs?.(ticked)}
             <Button variant="solid" asChild>
               <Link to={props.newPath ?? `${kind.home.path}/new`}>
-                <Plus size={18} /> {props.newLabel ?? say('common.newOne', { one: words.one })}
+                <Plus size={18} /> {props.newLabel ?? say('common.newOne', { one: oneOf(kind.kind.name) })}
               </Link>
             </Button>
           </>
@@ -130,7 +131,7 @@ export function DocList<Of extends Kind>(props: DocListProps<Of>) {
       {tabs}
       <Box as="main" id="main" padding={{ base: '0 16px 24px', md: '4px 24px 24px' }}>
         <PartialNote />
-        <Narrowing table={table} many={words.many} />
+        <Narrowing table={table} many={many} />
         {list.data && lines.length === 0 && (
           <Box padding="20px 0" fontSize="18px" maxWidth="600px">
             {isSought ? say('common.noMatchFewer') : empty}
@@ -169,7 +170,7 @@ export function DocList<Of extends Kind>(props: DocListProps<Of>) {
             )}
           </Marks>
         )}
-        <MoreButton list={list} words={words} />
+        <MoreButton list={list} many={many} />
         <RemovedList kind={kind.kind} />
       </Box>
     </>

@@ -1,5 +1,4 @@
 import { Button } from '@chakra-ui/react';
-import type { KindWords } from '@steady-scatter/contract';
 import { say } from '@steady-scatter/words/common';
 
 interface Props {
@@ -9,11 +8,12 @@ interface Props {
     readonly isFetchingNextPage: boolean;
     fetchNextPage(): unknown;
   };
-  words: KindWords;
+  /** What they are called. */
+  many: string;
 }
 
 /** Asks for the next page of a list; nothing where there is none. */
-export const MoreButton = ({ list, words }: Props) =>
+export const MoreButton = ({ list, many }: Props) =>
   list.hasNextPage && (
     <Button
       marginTop="12px"
@@ -21,6 +21,6 @@ export const MoreButton = ({ list, words }: Props) =>
       loading={list.isFetchingNextPage}
       onClick={() => void list.fetchNextPage()}
     >
-      {say('common.showMore', { total: list.data?.total ?? 0, many: words.many })}
+      {say('common.showMore', { total: list.data?.total ?? 0, many })}
     </Button>
   );

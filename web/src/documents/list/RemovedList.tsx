@@ -8,6 +8,7 @@ import { useNotices } from '../../notices/notices.tsx';
 import { SampleBadge } from '../../ui/SampleBadge.tsx';
 import { docActs, useRemoved } from '../docs.ts';
 import { removingOf } from '../removing.ts';
+import { manyOf } from '@steady-scatter/words/things';
 
 /** What was taken off a list, asked for when somebody looks for it; each can be put back. */
 export function RemovedList({ kind }: { kind: Kind }) {
@@ -32,12 +33,12 @@ export function RemovedList({ kind }: { kind: Kind }) {
         aria-expanded={isOpen}
         onClick={() => setOpen(!isOpen)}
       >
-        {done} {kind.words.many}
+        {done} {manyOf(kind.name)}
       </Button>
       {isOpen && error && <Box role="alert">{explain(error)}</Box>}
       {isOpen && items?.length === 0 && <Box fontSize="16px">{say('common.none')}</Box>}
       {isOpen && items && items.length > 0 && (
-        <chakra.ul aria-label={`${done} ${kind.words.many}`} listStyleType="none" maxWidth="760px">
+        <chakra.ul aria-label={`${done} ${manyOf(kind.name)}`} listStyleType="none" maxWidth="760px">
           {items.map(({ id, name, isSample, removedAt }) => (
             <chakra.li
               key={id}

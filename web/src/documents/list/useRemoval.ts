@@ -3,6 +3,7 @@ import { explain } from '../../api/explain.ts';
 import { useNotices } from '../../notices/notices.tsx';
 import { docActs } from '../docs.ts';
 import { removingOf } from '../removing.ts';
+import { manyOf } from '@steady-scatter/words/things';
 
 /** Takes lines off a list, one or several, with one way back for all of them. */
 export function useRemoval(kind: Kind) {
@@ -26,7 +27,7 @@ export function useRemoval(kind: Kind) {
       return;
     }
     document.getElementById('list-heading')?.focus();
-    const what = gone.length === 1 ? `“${gone[0]!.name}”` : `${gone.length} ${kind.words.many}`;
+    const what = gone.length === 1 ? `“${gone[0]!.name}”` : `${gone.length} ${manyOf(kind.name)}`;
     notices.undoable([`${done} ${what}.`, problem].filter(Boolean).join(' '), async () => {
       await Promise.all(gone.map(({ id }) => restore(id)));
     });

@@ -1,0 +1,23 @@
+/** What is stored and what is measured, by the names of their kinds: one of it, and many. */
+export const things = {
+  'things.calibrations.one': 'calibration',
+  'things.calibrations.many': 'calibrations',
+  'things.jobs.one': 'job',
+  'things.jobs.many': 'jobs',
+  'things.openRuns.one': 'open test run',
+  'things.openRuns.many': 'open test runs',
+  'things.products.one': 'product',
+  'things.products.many': 'products',
+  'things.rigs.one': 'machine',
+  'things.rigs.many': 'machines',
+  'things.ruleSets.one': 'rule set',
+  'things.ruleSets.many': 'rule sets',
+  'things.sites.one': 'site',
+  'things.sites.many': 'sites',
+  'things.soilTests.one': 'soil test',
+  'things.soilTests.many': 'soil tests',
+  'things.widthTests.one': 'width test',
+  'things.widthTests.many': 'width tests',
+  'things.testRuns.one': 'test run',
+  'things.testRuns.many': 'test runs',
+} as const;
