@@ -137,7 +137,7 @@ test('copies the working as text', async ({ page, context }) => {
 test('a whole job prints on one page, without the tools of the screen', async ({ page }) => {
   await page.goto('/jobs');
   await page.getByRole('link', { name: 'Fall feed, lake front' }).click();
-  await expect(bigNumber(page)).toHaveText('30.7 lb');
+  await expect(bigNumber(page)).toHaveText('29.0 lb');
   await page.emulateMedia({ media: 'print' });
   await expect(page.getByRole('navigation')).toHaveCount(0);
   await expect(page.getByRole('columnheader', { name: 'Measured as' })).toBeVisible();

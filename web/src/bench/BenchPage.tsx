@@ -56,7 +56,7 @@ const COLUMNS: readonly ListColumn<Line>[] = [
     by: 'signedOn',
     cell: ({ id, rig, setting, signedOn }) =>
       setting ? (
-        say('bench.list.signed', { setting, dayText: dayText(signedOn) })
+        say('bench.list.signed', { setting, day: dayText(signedOn) })
       ) : (
         <NextMark id={id} rig={rig} />
       ),

@@ -24,7 +24,7 @@ export default function HandOverPanel({ path, onClose }: { path: string; onClose
           </Box>
           {here?.hasAuthority && here.addresses[0] && (
             <Box marginTop="10px">
-              {richly(rich('bench.phone.notTrusted', { ...TAGS, addresses: here.addresses[0] }))}
+              {richly(rich('bench.phone.notTrusted', { ...TAGS, address: here.addresses[0] }))}
             </Box>
           )}
           {here?.code && (

@@ -23,7 +23,7 @@ const MAX_COMPARED = 6;
 
 const COLUMNS: readonly ListColumn<ShelfLine>[] = [
   {
-    header: say('shelf.shelf.kindHeading'),
+    header: say('shelf.kindHeading'),
     by: 'kind',
     wide: true,
     cell: ({ kind }) => PRODUCT_KINDS[kind].words,

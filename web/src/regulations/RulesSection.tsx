@@ -68,7 +68,7 @@ function SoilTestChoice({ input, onChange }: { input: RuleFactsInput; onChange(m
       value={input.soilTest || (isByDay ? 'day' : '')}
       options={[
         { id: '', label: say('rules.soil.none') },
-        ...(isByDay ? [{ id: 'day', label: say('rules.soil.byDay', { dayText: dayText(input.soilTestDay) }) }] : []),
+        ...(isByDay ? [{ id: 'day', label: say('rules.soil.byDay', { day: dayText(input.soilTestDay) }) }] : []),
         ...listed.map(({ id, test, remark: told }) => ({ id, label: `${dayText(test.onDay)}, ${test.name}${told ? ` (${told})` : ''}` })),
       ]}
       onChange={(id) => id !== 'day' && onChange({ soilTest: id, soilTestDay: tests.find((test) => test.id === id)?.input.onDay ?? '' })}

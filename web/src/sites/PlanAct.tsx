@@ -19,7 +19,7 @@ export function PlanAct({ site, isSample }: { site: SiteInput; isSample: boolean
     try {
       const { sitePdf } = await loadPart(() => import('./plan/sitePdf.ts'));
       saveFile(
-        say('sites.plan.file', { trim: site.name.trim() }),
+        say('sites.plan.file', { site: site.name.trim() }),
         'application/pdf',
         await sitePdf(site, isSample, dayText(today())),
       );

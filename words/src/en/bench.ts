@@ -9,7 +9,7 @@ export const bench = {
   'bench.list.noMachine': 'no machine chosen',
   'bench.list.notBegun': 'no test run yet',
   'bench.list.next': 'next: {act} {mark}',
-  'bench.list.signed': 'at {setting}, since {dayText}',
+  'bench.list.signed': 'at {setting}, since {day}',
   'bench.list.chart': 'Its chart',
   'bench.list.heading': 'Bench',
   'bench.quick.title': 'Quick test',
@@ -22,7 +22,7 @@ export const bench = {
   'bench.phone.title': 'Go on with it on a phone',
   'bench.phone.code': 'Opens this on a phone',
   'bench.phone.notTrusted':
-    'A phone that does not trust this installation yet opens <b>{addresses}</b> first: it says how.',
+    'A phone that does not trust this installation yet opens <b>{address}</b> first: it says how.',
   'bench.phone.pair': 'A new phone is asked once for <b>{code}</b>.',
   'bench.phone.follows': 'Each step is saved as it is done, and this page follows along.',
   'bench.phone.closed':
@@ -202,7 +202,7 @@ export const bench = {
     'Nothing is signed off yet. Test a machine, sign its setting off, and its card stands here.',
   'bench.card.paper': 'Paper',
   'bench.card.stale': '▲ A stale chart misleads whoever reads its card. Test it again before you hang it.',
-  'bench.card.pdfTitle': 'Cards: {map}',
+  'bench.card.pdfTitle': 'Cards: {machines}',
   'bench.paper.a6': 'A6, one to a sheet',
   'bench.paper.inch': '4 × 6 in, one to a sheet',
   'bench.paper.a4': 'A4, four A6 to cut apart',
@@ -239,7 +239,7 @@ export const bench = {
   'bench.files.drop':
     'or drop it here: JSON or CSV as exported above. You see what is in it before anything is imported.',
   'bench.files.take': 'Import {count, plural, one {this calibration} other {these # calibrations}}',
-  'bench.files.at': 'At {join}: ',
+  'bench.files.at': 'At {place}: ',
   'bench.files.unknownMachine': 'no machine called {machine} here',
   'bench.quick.lacks': 'Type the readings: the rate stands here as soon as they are enough.',
   'bench.quick.oneRun':

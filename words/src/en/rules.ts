@@ -71,7 +71,7 @@ export const rules = {
   'rules.soil.old': 'too old',
   'rules.soil.label': 'Soil test of this ground',
   'rules.soil.none': 'none',
-  'rules.soil.byDay': '{dayText}, by its day alone',
+  'rules.soil.byDay': '{day}, by its day alone',
   'rules.check.heading': 'Rules',
   'rules.check.headingOf': 'Rules of {name}',
   'rules.check.set': 'Rule set',

@@ -8,7 +8,7 @@ export const shelf = {
   'shelf.mix.nearly': 'No mix meets every need. This one comes nearest.',
   'shelf.mix.nothing': 'Nothing on the shelf helps with this',
   'shelf.mix.countOf': 'Number of products',
-  'shelf.mix.saves': ', saves {showExact} %',
+  'shelf.mix.saves': ', saves {percent} %',
   'shelf.mix.one': 'One product',
   'shelf.mix.many': '{count} products',
   'shelf.mix.toJob': 'Make a job of it',
@@ -241,6 +241,6 @@ export const shelf = {
   'shelf.import.columnAs': '{heading} as {as}',
   'shelf.import.inRow': '{name} (row {row})',
   'shelf.scoop.unnamed': 'unnamed',
-  'shelf.shelf.kindHeading': 'Kind',
+  'shelf.kindHeading': 'Kind',
   'shelf.soil.sampled': 'Sampled',
 } as const;

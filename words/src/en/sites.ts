@@ -59,7 +59,7 @@ export const sites = {
   'sites.part.cutOut': 'cut out',
   'sites.part.remove': 'Remove {part}',
   'sites.part.list': 'Parts',
-  'sites.plan.file': '{trim} plan.pdf',
+  'sites.plan.file': '{site} plan.pdf',
   'sites.plan.failed': 'The plan could not be made. Try again when the connection is back.',
   'sites.plan.command': 'Export the plan as PDF',
   'sites.plan.act': 'Plan as PDF',
@@ -109,7 +109,7 @@ export const sites = {
   'sites.list.teach':
     'No site yet. Measure one as you would call it out to a helper: 62 x 38, less a circle of 6. Its areas can then be chosen on every job, with how far each size may be off.',
   'sites.list.toTreat': 'To treat',
-  'sites.draw.file': '{value} 1-{scale}.svg',
+  'sites.draw.file': '{area} 1-{scale}.svg',
   'sites.draw.cut': 'cut out ',
   'sites.draw.label': 'Drawing to scale. {parts}',
   'sites.draw.svg': 'Drawing as SVG',

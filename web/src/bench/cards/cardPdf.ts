@@ -52,7 +52,9 @@ export function cardsPdf(printed: readonly Printed[], size: CardSize): Promise<B
   const isSingle = across * down === 1;
   const base = {
     pageSize: { width: mm(page.width), height: mm(page.height) },
-    info: { title: say('bench.card.pdfTitle', { map: printed.map(({ card }) => card.machine).join(', ') }) },
+    info: {
+      title: say('bench.card.pdfTitle', { machines: printed.map(({ card }) => card.machine).join(', ') }),
+    },
   };
   if (isSingle) {
     const content = printed.map((each, at) => sheetBreak(at, { stack: [faceOf(each)] }));

@@ -56,7 +56,7 @@ function fromJson(text: string, shelf: BenchShelf): TestsToTake {
   if (!read.success) {
     const [issue] = read.error.issues;
     throw new Error(
-      `${issue?.path.length ? say('bench.files.at', { join: issue.path.join('.') }) : ''}${issue?.message ?? ''}`,
+      `${issue?.path.length ? say('bench.files.at', { place: issue.path.join('.') }) : ''}${issue?.message ?? ''}`,
     );
   }
   const known = new Set(shelf.rigs.map(({ id }) => id));

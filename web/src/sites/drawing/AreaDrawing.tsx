@@ -98,7 +98,7 @@ export default function AreaDrawing(props: Props) {
     const plan = planSvg(area, reading, 277, 190, 'sans-serif');
     if (plan)
       saveFile(
-        say('sites.draw.file', { value: area.name.trim() || say('sites.draw.area'), scale: plan.scale }),
+        say('sites.draw.file', { area: area.name.trim() || say('sites.draw.area'), scale: plan.scale }),
         'image/svg+xml',
         plan.svg,
       );
