@@ -393,4 +393,9 @@ export const bench = {
   'bench.list.setting': 'Setting',
   'bench.saved.done': 'saved',
   'bench.unit.times': 'times',
+  'bench.compare.notYet': 'Not on the chart yet',
+  'bench.compare.lacksMachine': 'Its machine is not chosen.',
+  'bench.compare.lacksScale': 'The scale of its machine is not typed.',
+  'bench.compare.lacksTests':
+    '{count, plural, =0 {No setting} one {# setting} other {# settings}} tested: a curve needs 2.',
 } as const;

@@ -11,15 +11,16 @@ import { BenchTabs } from '../../shell/BenchTabs.tsx';
 import { CheckLine } from '../../ui/CheckLine.tsx';
 import { STYLES, styleOf, type Compared } from './compared.ts';
 import { machineHistory } from './machineHistory.ts';
+import { isComparable, NotCompared, settingsTested } from './NotCompared.tsx';
 
 const CompareChart = lazyPart(() => import('./CompareChart.tsx'));
 const Cell = chakra('td', { base: { padding: '8px 14px 8px 0', verticalAlign: 'middle' } });
 
-const nameOf = ({ input, on }: Compared): string =>
+const nameOf = (one: Compared): string =>
   [
-    input.name,
-    input.signOff && say('bench.compare.at', { setting: input.signOff.setting }),
-    say('bench.compare.tested', { count: on.reading.advice?.means.length ?? 0 }),
+    one.input.name,
+    one.input.signOff && say('bench.compare.at', { setting: one.input.signOff.setting }),
+    say('bench.compare.tested', { count: settingsTested(one) }),
   ]
     .filter(Boolean)
     .join(', ');
@@ -41,7 +42,7 @@ export default function ComparePage() {
   const all = shelf.calibrations.map(
     ({ id, input }): Compared => ({ id, input, on: calibrationContext(input, shelf, id) }),
   );
-  const tested = all.filter(({ on }) => (on.reading.advice?.means.length ?? 0) > 1);
+  const tested = all.filter(isComparable);
   const chosen =
     picked !== null || wanted.length > 0
       ? tested.filter(({ id }) => wanted.includes(id))
@@ -62,7 +63,10 @@ export default function ComparePage() {
       <BenchTabs />
       <Box as="main" id="main" padding={{ base: '0 16px 24px', md: '4px 24px 24px' }}>
         {tested.length === 0 ? (
-          <Box fontSize="18px">{say('bench.compare.none')}</Box>
+          <>
+            <Box fontSize="18px">{say('bench.compare.none')}</Box>
+            <NotCompared those={all} />
+          </>
         ) : (
           <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: '400px 1fr' }} gap="28px">
             <Box>
@@ -77,6 +81,7 @@ export default function ComparePage() {
                   />
                 );
               })}
+              <NotCompared those={all.filter((one) => !isComparable(one))} />
             </Box>
             <Box minWidth={0}>
               <Suspense fallback={<Box height="420px" />}>
