@@ -1,3 +1,4 @@
+import { Box } from '@chakra-ui/react';
 import {
   placeParts,
   evaluateSiteArea,
@@ -8,12 +9,13 @@ import {
   type Slope,
   type Surface,
 } from '@steady-scatter/core/ground';
-import type { AreaUnit } from '@steady-scatter/core/quantities';
+import { UNITS, type AreaUnit } from '@steady-scatter/core/quantities';
 import { say } from '@steady-scatter/words/sites';
 import { asChoice } from '../documents/fields.ts';
 import { Choice } from '../ui/Choice.tsx';
-import { Fields, NotesField } from '../ui/formParts.tsx';
-import { Section } from '../ui/Section.tsx';
+import { NotesField } from '../ui/formParts.tsx';
+import { sentence } from '../ui/sentence.ts';
+import { StatedDefault } from '../ui/StatedDefault.tsx';
 import type { AreaProps } from './AreaSheet.tsx';
 import { SIZE_CHOICES } from './units.ts';
 
@@ -29,33 +31,54 @@ const TREATED = [
   { id: 'no', label: say('sites.treated.no') },
 ] as const;
 
-/** What an area is, besides its size. */
+/** What an area is besides its size, in lines; each can be changed. */
 export function AreaFacts({ area, paces, bind, onChange }: AreaProps & { paces: PacesResult }) {
+  const { surface, slope, treated, layoutMode, shownIn, notes } = area;
   return (
-    <Section heading={say('sites.area.about')}>
-      <Fields>
+    <Box as="section" aria-label={say('sites.area.about')} marginBottom="28px">
+      <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
+        {say('sites.area.about')}
+      </Box>
+      <StatedDefault
+        name={say('sites.part.ground')}
+        text={sentence(say('sites.area.groundIs', { surface: SURFACES[surface], slope: SLOPES[slope] }))}
+      >
         <Choice<Surface> label={say('sites.area.surface')} options={choices(SURFACES)} {...bind('surface')} />
         <Choice<Slope> label={say('sites.area.slope')} options={choices(SLOPES)} {...bind('slope')} />
+      </StatedDefault>
+      <StatedDefault
+        name={say('sites.part.treated')}
+        text={treated ? say('sites.area.isTreated') : say('sites.area.notTreated')}
+      >
         <Choice
           label={say('sites.area.treated')}
           options={TREATED}
           {...asChoice(bind('treated'), 'yes', 'no')}
         />
+      </StatedDefault>
+      <StatedDefault
+        name={say('sites.part.layout')}
+        text={say('sites.area.layoutIs', { mode: layoutMode, unit: UNITS[shownIn].symbol })}
+      >
         <Choice<LayoutMode>
           label={say('sites.area.parts')}
-          value={area.layoutMode}
+          value={layoutMode}
           options={HOLDS}
-          onChange={(layoutMode) => {
+          onChange={(next) => {
             const parts =
-              layoutMode === 'placed'
+              next === 'placed'
                 ? placeParts(area.parts, evaluateSiteArea(area, paces, '').measured.parts)
                 : area.parts;
-            onChange({ ...area, layoutMode, parts }, 'layoutMode');
+            onChange({ ...area, layoutMode: next, parts }, 'layoutMode');
           }}
         />
         <Choice<AreaUnit> label={say('sites.area.unit')} options={SIZE_CHOICES} {...bind('shownIn')} />
-      </Fields>
-      <NotesField label={say('sites.area.notes')} {...bind('notes')} />
-    </Section>
+      </StatedDefault>
+      <StatedDefault name={say('sites.part.notes')} text={notes.trim() || say('sites.area.noNotes')}>
+        <Box gridColumn="1 / -1">
+          <NotesField label={say('sites.area.notes')} {...bind('notes')} />
+        </Box>
+      </StatedDefault>
+    </Box>
   );
 }

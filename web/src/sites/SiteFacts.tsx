@@ -1,4 +1,5 @@
 import { Box, Button } from '@chakra-ui/react';
+import type { InputError } from '@steady-scatter/core/errors';
 import { lengthUnitFor } from '@steady-scatter/core/fields';
 import {
   showLength,
@@ -10,18 +11,20 @@ import {
 } from '@steady-scatter/core/ground';
 import { showNumber, type LengthUnit } from '@steady-scatter/core/quantities';
 import { rich, say } from '@steady-scatter/words/sites';
-import type { FieldsOf } from '../documents/fields.ts';
+import { isWrongAt, type FieldsOf } from '../documents/fields.ts';
 import { Choice } from '../ui/Choice.tsx';
 import { Fields, NotesField } from '../ui/formParts.tsx';
 import { LabelledField } from '../ui/LabelledField.tsx';
 import { useNotices } from '../notices/notices.tsx';
 import { saveFile } from '../ui/saveFile.ts';
 import { Section } from '../ui/Section.tsx';
+import { StatedDefault } from '../ui/StatedDefault.tsx';
 import { LENGTH_CHOICES } from './units.ts';
 import { richly, TAGS } from '../ui/richly.tsx';
 
 interface Props extends FieldsOf<SiteInput> {
   input: SiteInput;
+  errorAt(field: string): InputError | undefined;
   reading: SiteResult;
 }
 
@@ -32,12 +35,31 @@ const Said = ({ children }: { children: React.ReactNode }) => (
 );
 
 /** One's own pace and wheel, from a line of known length. */
-function PaceSection({ input, reading: { paces }, bind, field }: Props) {
+function PaceDefault(props: Props) {
+  const {
+    input,
+    reading: { paces },
+    bind,
+    field,
+  } = props;
   const lengthUnit = lengthUnitFor(input.areas[0]?.shownIn ?? 'm2');
   const walked = paces.pace;
+  const isWrong = isWrongAt(
+    props,
+    'pace.line',
+    'pace.wheel',
+    ...input.pace.walks.map((_, at) => `pace.walks.${at}`),
+  );
+  const text = walked
+    ? say('sites.pace.walked', {
+        pace: showLength(walked.paceM, lengthUnit === 'ft' ? 'ft' : 'm').number,
+        unit: lengthUnit === 'ft' ? 'ft' : 'm',
+        walks: walked.walks,
+      })
+    : say('sites.pace.none');
   return (
-    <Section heading={say('sites.pace.heading')} noPrint>
-      <Fields>
+    <Box data-noprint marginBottom="18px">
+      <StatedDefault name={say('sites.part.pace')} text={text} isWrong={isWrong}>
         <LabelledField
           label={say('sites.pace.line')}
           placeholder={say('sites.pace.lineHint')}
@@ -58,25 +80,27 @@ function PaceSection({ input, reading: { paces }, bind, field }: Props) {
           placeholder={say('sites.pace.wheelHint')}
           {...field('pace.wheel')}
         />
-      </Fields>
-      {walked && (
-        <Said>
-          {richly(
-            rich('sites.pace.is', {
-              ...TAGS,
-              pace: showLength(walked.paceM, lengthUnit === 'ft' ? 'ft' : 'm').number,
-              unit: lengthUnit === 'ft' ? 'ft' : 'm',
-              walks: walked.scatter === null ? 1 : walked.walks,
-              percent: showNumber((walked.scatter ?? 0) * 100, 2),
-              band: showNumber(walked.areaBand * 100, 2),
-            }),
+        <Box gridColumn="1 / -1">
+          {walked && (
+            <Said>
+              {richly(
+                rich('sites.pace.is', {
+                  ...TAGS,
+                  pace: showLength(walked.paceM, lengthUnit === 'ft' ? 'ft' : 'm').number,
+                  unit: lengthUnit === 'ft' ? 'ft' : 'm',
+                  walks: walked.scatter === null ? 1 : walked.walks,
+                  percent: showNumber((walked.scatter ?? 0) * 100, 2),
+                  band: showNumber(walked.areaBand * 100, 2),
+                }),
+              )}
+            </Said>
           )}
-        </Said>
-      )}
-      {paces.wheelFactor !== 1 && (
-        <Said>{say('sites.pace.wheelTimes', { factor: showNumber(paces.wheelFactor, 4) })}</Said>
-      )}
-    </Section>
+          {paces.wheelFactor !== 1 && (
+            <Said>{say('sites.pace.wheelTimes', { factor: showNumber(paces.wheelFactor, 4) })}</Said>
+          )}
+        </Box>
+      </StatedDefault>
+    </Box>
   );
 }
 
@@ -116,7 +140,7 @@ function PlaceSection({ input, reading, field }: Props) {
 export function SiteFacts(props: Props) {
   return (
     <Box maxWidth="1100px" marginTop="28px" borderTopWidth="1px" borderColor="line" paddingTop="18px">
-      <PaceSection {...props} />
+      <PaceDefault {...props} />
       <PlaceSection {...props} />
       <NotesField label={say('sites.notes')} {...props.bind('notes')} />
     </Box>

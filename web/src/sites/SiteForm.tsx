@@ -207,7 +207,7 @@ export function SiteForm({
           onRemove={areas.remove}
         />
       )}
-      <SiteFacts {...fields} input={input} reading={reading} />
+      <SiteFacts {...fields} errorAt={errorAt} input={input} reading={reading} />
     </>
   );
 }
