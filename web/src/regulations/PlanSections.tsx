@@ -161,7 +161,12 @@ function PortionsSection() {
           label={say('rules.portion.count')}
           placeholder="1"
           origin="typed"
-          unit={<Box as="span"> {say('rules.portion.unit', { count: input.trim() === '1' ? 1 : 2 })}</Box>}
+          unit={
+            <Box as="span">
+              {' '}
+              {say('rules.portion.unit', { count: ['', '1'].includes(input.trim()) ? 1 : 2 })}
+            </Box>
+          }
         />
         <TypedTerm
           name="worksheet.split.everyDays"
@@ -217,7 +222,7 @@ function OrderSection() {
     <Section heading={answer.lines.order.label} noPrint={stock === ''}>
       <WorkingLine
         working={answer.lines.order}
-        names={{ 'order.exact': say('rules.order.packages'), 'order.cost': 'Cost' }}
+        names={{ 'order.exact': say('rules.order.packages'), 'order.cost': say('rules.order.cost') }}
         editors={{
           'product.stock': (
             <TypedTerm

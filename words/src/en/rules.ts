@@ -15,7 +15,7 @@ export const rules = {
   'rules.spray.mix': 'Finished mix',
   'rules.spray.volume': 'Spray volume',
   'rules.spray.allows':
-    'The label allows {ends, select, both {{low} to {high}} low {{low} or more} other {up to {high}}} {unit}.',
+    'The label allows {ends, select, both {{low} to {high} {unit}} low {{low} {unit} or more} other {up to {high} {unit}}}.',
   'rules.area': 'Area {number}',
   'rules.scoop.heading': 'In scoops',
   'rules.scoop.all': 'In all',
@@ -94,4 +94,5 @@ export const rules = {
   'rules.rule.to': 'To',
   'rules.list.rules': 'Rules',
   'rules.list.source': 'Source',
+  'rules.order.cost': 'Cost',
 } as const;
