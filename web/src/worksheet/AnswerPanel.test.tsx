@@ -21,7 +21,7 @@ describe('what still stands between the sheet and its answer', () => {
     ['two entries', { areas: [{ ...area, size: 'big' }] }, { grade: '240-8' }, '2 entries cannot be read'],
     ['the active ingredient', { need: { ...need, nutrient: 'ai', amount: '1' } }, { kind: 'granular-carrier' }, 'Type how much active ingredient the product holds.'],
   ] as const)('%s', (_, more, product, sentence) => {
-    open(more as Partial<WorksheetInput>, product as Partial<ProductInput>);
+    open(more, product);
     expect(text()).toContain(sentence);
     expect(text()).toContain('—');
   }); // prettier-ignore
