@@ -52,14 +52,7 @@ export { sites } from './kinds/sites.ts';
 export { soilTests } from './kinds/soilTests.ts';
 export { widthTests } from './kinds/widthTests.ts';
 export { KIND_NAMES, KINDS, type ColumnsOf, type InputOf, type KindName } from './kinds/index.ts';
-export {
-  kindOf,
-  type Column,
-  type Columns,
-  type Kind,
-  type RowOf,
-  type Shape,
-} from './kinds/kind.ts';
+export { kindOf, type Column, type Columns, type Kind, type RowOf, type Shape } from './kinds/kind.ts';
 export { MAX_PAGE, splitFilter, type ListAsk, type ListFilter, type ListQuery } from './listQuery.ts';
 export { allRoutes, openApi, openApiPath } from './openapi.ts';
 export {
