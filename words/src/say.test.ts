@@ -1,7 +1,7 @@
 import { expect, expectTypeOf, it } from 'vitest';
 import { sayer, type TagsOf, type ValuesOf } from './say.ts';
 
-const { say, rich } = sayer({
+const { list, say, rich } = sayer({
   'test.plain': 'Save job',
   'test.named': 'Saved “{name}”.',
   'test.many': '{count, plural, one {# test run of {machine}} other {# test runs of {machine}}}',
@@ -27,6 +27,31 @@ it('makes parts of what is tagged', () => {
     { bold: ['12'] },
     ' now',
   ]);
+});
+
+it('joins what is listed as a person does', () => {
+  expect([list([]), list(['A']), list(['A', 'B']), list(['A', 'B', 'C'])]).toEqual([
+    '',
+    'A',
+    'A and B',
+    'A, B, and C',
+  ]);
+});
+
+it('an apostrophe is one, beside a name and alone', () => {
+  const { say: plain } = sayer({ 'test.own': 'Nobody’s {name}', 'test.straight': "It's here" });
+  expect([plain('test.own', { name: 'field' }), plain('test.straight')]).toEqual([
+    'Nobody’s field',
+    'It’s here'.replace('’', "'"),
+  ]);
+});
+
+it('speaks another language by its plurals', () => {
+  const { say: russian } = sayer(
+    { 'test.runs': '{count, plural, one {# one} few {# few} other {# many}}' },
+    'ru',
+  );
+  expect([1, 3, 5].map((count) => russian('test.runs', { count }))).toEqual(['1 one', '3 few', '5 many']);
 });
 
 it('takes what a name is written with as it is', () => {
