@@ -23,7 +23,10 @@ export const LastRun = memo(function LastRunOf({
   if (!run || !read?.worked) return null;
   return (
     <Section heading={say('bench.lastRun', { number: at + 1, setting: run.setting })}>
-      <WorkingLine working={runLine(run, read, input, on.bench)} names={{ rate: say('bench.result.rate') }} />
+      <WorkingLine
+        working={runLine(run, read, input, on.bench)}
+        names={{ rate: say('testRun.result.rate') }}
+      />
       {read.lengthM !== null && (
         <StripDrawing
           lengthM={read.lengthM}

@@ -205,7 +205,7 @@ export function OpenRun(props: Props) {
         {run.container ? say('bench.run.inContainer', { container: run.container }) : ''}
         {!sameInput(units, calibration.units) && (
           <>
-            {say('bench.run.otherUnits', { symbolsOf: symbolsOf(units) })}{' '}
+            {say('bench.run.otherUnits', { units: symbolsOf(units) })}{' '}
             <Button size="sm" minHeight="44px" onClick={() => set(`runs.${at}.units`, calibration.units)}>
               {say('bench.run.takeUnits', { units: symbolsOf(calibration.units) })}
             </Button>
@@ -228,7 +228,7 @@ export function OpenRun(props: Props) {
       <Box marginTop="10px">
         <WorkingLine
           working={runLine(run, read, calibration, bench)}
-          names={{ rate: say('bench.result.rate') }}
+          names={{ rate: say('testRun.result.rate') }}
           size="plain"
         />
         {atWork && (

@@ -42,7 +42,7 @@ function Understood({ preview }: { preview: FilePreview }) {
             heading.trim() === as ? as : say('shelf.import.columnAs', { heading, as }),
           )
           .join(', '),
-      })}
+      })}{' '}
       {unknown.length > 0 && say('shelf.import.notUnderstood', { columns: unknown.slice(0, 12).join(', ') })}
     </Box>
   );

@@ -1,5 +1,5 @@
-import { Box, Button, chakra } from '@chakra-ui/react';
-import { RATE_AREAS, UNITS, type UnitId } from '@steady-scatter/core/quantities';
+import { Box, chakra } from '@chakra-ui/react';
+import { UNITS, type UnitId } from '@steady-scatter/core/quantities';
 import {
   PRODUCT_KIND_IDS,
   PRODUCT_KINDS,
@@ -8,7 +8,6 @@ import {
   type ProductKind,
   type ProductInput,
 } from '@steady-scatter/core/products';
-import { Plus, X } from 'lucide-react';
 import { say } from '@steady-scatter/words/shelf';
 import type { DocFormProps } from '../documents/DocPage.tsx';
 import { isWrongAt } from '../documents/fields.ts';
@@ -17,22 +16,15 @@ import { fieldBox } from '../ui/fieldBox.ts';
 import { CardChoice } from '../ui/CardChoice.tsx';
 import { Fields, NotesField } from '../ui/formParts.tsx';
 import { StatedDefault } from '../ui/StatedDefault.tsx';
-import { DeleteButton } from '../ui/DeleteButton.tsx';
 import { LabelledField } from '../ui/LabelledField.tsx';
 import { ScoopCard } from './ScoopCard.tsx';
-import { HAND_WEIGHTS, unitChoices } from '../ui/unitChoices.ts';
+import { HAND_WEIGHTS } from '../ui/unitChoices.ts';
+import { joined, rateUnits } from './labelTexts.ts';
+import { LabelRates, PrintedSettings, SprayVolume } from './LabelLimits.tsx';
 
 const Select = chakra('select', { base: fieldBox });
 const PACK_UNITS = { dry: HAND_WEIGHTS, liquid: ['gal', 'qt', 'fl oz', 'L', 'mL'] } as const;
-const RATE_TOPS = { dry: HAND_WEIGHTS, liquid: ['fl oz', 'gal', 'L', 'mL'] } as const;
 const AREAS = ['ft2', 'm2', 'acre', 'ha'] as const;
-const rateUnits = <Form extends 'dry' | 'liquid'>(form: Form) =>
-  RATE_TOPS[form].flatMap((top) =>
-    (Object.keys(RATE_AREAS) as (keyof typeof RATE_AREAS)[]).map(
-      (area) => `${top}/${area}` as `${(typeof RATE_TOPS)[Form][number]}/${typeof area}`,
-    ),
-  );
-
 type UnitProps<Id extends UnitId> = {
   label: string;
   value: Id;
@@ -54,8 +46,6 @@ const GRADE_BASES: readonly { id: GradeBasis; label: string }[] = [
   { id: 'weight', label: say('shelf.product.byWeight') },
   { id: 'volume', label: say('shelf.product.byVolume') },
 ];
-const sprayUnits = unitChoices(rateUnits('liquid'));
-
 /** Units that fit another kind of product: a liquid is measured by volume, all else by weight. */
 export function withKind(input: ProductInput, kind: ProductKind): ProductInput {
   const { form } = PRODUCT_KINDS[kind];
@@ -71,8 +61,6 @@ export function withKind(input: ProductInput, kind: ProductKind): ProductInput {
 }
 
 type Props = DocFormProps<ProductInput>;
-
-const joined = (parts: readonly (string | false)[], none: string) => parts.filter(Boolean).join(', ') || none;
 
 /** What makes it this product: kind, name, analysis, and what one package holds and covers. */
 function Questions({ input, onChange, bind, field }: Props) {
@@ -181,145 +169,6 @@ function SlowRelease(props: Props) {
       isWrong={isWrongAt(props, 'slowShare')}
     >
       <LabelledField label={say('shelf.product.slow')} placeholder="50 %" {...field('slowShare')} />
-    </StatedDefault>
-  );
-}
-
-function LabelRates(props: Props) {
-  const { input, bind, field } = props;
-  const { form } = evaluateLabelFacts(input);
-  const { low, high, mostAtOnce, mostPerYear, unit } = input.labelRate;
-  const days = input.leastIntervalDays.trim();
-  const text = joined(
-    [
-      low.trim() !== '' && say('shelf.rates.from', { low: low.trim() }),
-      high.trim() !== '' && say('shelf.rates.to', { high: high.trim() }),
-      mostAtOnce.trim() !== '' && say('shelf.rates.once', { most: mostAtOnce.trim() }),
-      mostPerYear.trim() !== '' && say('shelf.rates.year', { most: mostPerYear.trim() }),
-      days !== '' && say('shelf.rates.days', { days }),
-    ],
-    '',
-  );
-  return (
-    <StatedDefault
-      name={say('shelf.part.rates')}
-      text={
-        text === ''
-          ? say('shelf.rates.none')
-          : say('shelf.rates.of', { unit: UNITS[unit].symbol, rates: text })
-      }
-      isWrong={isWrongAt(
-        props,
-        'labelRate.low',
-        'labelRate.high',
-        'labelRate.mostAtOnce',
-        'labelRate.mostPerYear',
-        'leastIntervalDays',
-      )}
-    >
-      <LabelledField label={say('shelf.rates.low')} inputMode="decimal" {...field('labelRate.low')} />
-      <LabelledField label={say('shelf.rates.high')} inputMode="decimal" {...field('labelRate.high')} />
-      <LabelledField
-        label={say('shelf.rates.mostOnce')}
-        inputMode="decimal"
-        {...field('labelRate.mostAtOnce')}
-      />
-      <LabelledField
-        label={say('shelf.rates.mostYear')}
-        inputMode="decimal"
-        {...field('labelRate.mostPerYear')}
-      />
-      <Choice
-        label={say('shelf.rates.unit')}
-        options={unitChoices(rateUnits(form))}
-        {...bind('labelRate.unit')}
-      />
-      <LabelledField
-        label={say('shelf.rates.interval')}
-        placeholder="28"
-        inputMode="numeric"
-        {...field('leastIntervalDays')}
-      />
-    </StatedDefault>
-  );
-}
-
-function SprayVolume(props: Props) {
-  const { input, bind, field } = props;
-  const { form } = evaluateLabelFacts(input);
-  if (form !== 'liquid' && input.kind !== 'soluble-fertilizer') return null;
-  const { low, high, unit } = input.carrier;
-  const text = joined(
-    [
-      low.trim() !== '' && say('shelf.rates.from', { low: low.trim() }),
-      high.trim() !== '' && say('shelf.rates.to', { high: high.trim() }),
-    ],
-    '',
-  );
-  return (
-    <StatedDefault
-      name={say('shelf.part.carrier')}
-      text={
-        text === ''
-          ? say('shelf.carrier.none')
-          : say('shelf.carrier.of', { unit: UNITS[unit].symbol, volumes: text })
-      }
-      isWrong={isWrongAt(props, 'carrier.low', 'carrier.high')}
-    >
-      <LabelledField label={say('shelf.carrier.low')} inputMode="decimal" {...field('carrier.low')} />
-      <LabelledField label={say('shelf.carrier.high')} inputMode="decimal" {...field('carrier.high')} />
-      <Choice label={say('shelf.carrier.unit')} options={sprayUnits} {...bind('carrier.unit')} />
-    </StatedDefault>
-  );
-}
-
-/** Settings that are printed on the label, each with its machine and pace. */
-function PrintedSettings({ input: { settings }, bind, add, removeAt }: Props) {
-  return (
-    <StatedDefault
-      name={say('shelf.part.settings')}
-      text={
-        settings.length === 0
-          ? say('shelf.settings.none')
-          : say('shelf.settings.of', {
-              count: settings.length,
-            })
-      }
-    >
-      {settings.map((one, at) => (
-        <Box
-          // oxlint-disable-next-line react/no-array-index-key -- rows have no other identity
-          key={at}
-          gridColumn="1 / -1"
-          display="grid"
-          gridTemplateColumns="2fr 1fr 1fr 44px"
-          gap="10px"
-          alignItems="end"
-        >
-          <LabelledField label={say('shelf.settings.machine')} {...bind(`settings.${at}.machine`)} />
-          <LabelledField label={say('shelf.settings.setting')} {...bind(`settings.${at}.setting`)} />
-          <LabelledField
-            label={say('shelf.settings.pace')}
-            placeholder={say('shelf.settings.paceHint')}
-            {...bind(`settings.${at}.pace`)}
-          />
-          <DeleteButton
-            act={say('shelf.settings.remove')}
-            name={say('shelf.settings.named', { machine: one.machine || say('shelf.settings.thisMachine') })}
-            icon={X}
-            onDelete={() => removeAt('settings', at)}
-          />
-        </Box>
-      ))}
-      <Button
-        variant="ghost"
-        marginLeft="-10px"
-        minHeight="44px"
-        justifySelf="start"
-        onClick={() => add('settings', { machine: '', setting: '', pace: '' })}
-      >
-        <Plus size={18} /> {say('shelf.settings.add')}
-      </Button>
     </StatedDefault>
   );
 }

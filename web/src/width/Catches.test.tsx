@@ -34,3 +34,15 @@ it('asks for the trays as they stand now, whatever is still being worked out, an
   expect(input.rows).toEqual([['1', '2.5', '4', '2.4', '1']]);
   expect(screen.getAllByRole('textbox')).toEqual(fields);
 });
+
+it('what is missing and how the rows differ are two sentences', () => {
+  const input = {
+    ...START,
+    rows: [
+      ['1', '2.5', '4', '', '1'],
+      ['1.2', '2.4', '4.1', '2.4', '1'],
+    ],
+  };
+  inApp(<Catches {...formProps(input, () => undefined)} reading={evaluateWidthTest(input)} />);
+  expect(screen.getByText(/missing, put in straight/).textContent).toMatch(/\(dashed\)\. 2 rows, averaged; .* from row to row\.$/); // prettier-ignore
+});

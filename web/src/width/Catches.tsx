@@ -142,7 +142,7 @@ function Scatter({ reading: { trays } }: { reading: WidthResult }) {
   const typical = middleOf(scatters);
   return (
     <Box fontSize="15px" color="ink.soft" marginTop="6px">
-      {filled > 0 && say('width.catch.missing', { count: filled })}
+      {filled > 0 && say('width.catch.missing', { count: filled })}{' '}
       {typical !== null &&
         say('width.catch.rows', { rows: trays.rows.length, percent: showExact(typical * 100, 2) })}
     </Box>

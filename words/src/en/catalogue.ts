@@ -7,8 +7,22 @@ import { server } from './server.ts';
 import { shelf } from './shelf.ts';
 import { shell } from './shell.ts';
 import { sites } from './sites.ts';
+import { testRun } from './testRun.ts';
 import { things } from './things.ts';
 import { width } from './width.ts';
 
 /** All that is said in English, by the screens that say it. What runs takes one part of it: each screen loads its own. */
-export const EN = { common, shell, sheet, bench, shelf, rigs, rules, sites, width, things, server } as const;
+export const EN = {
+  common,
+  shell,
+  sheet,
+  bench,
+  testRun,
+  shelf,
+  rigs,
+  rules,
+  sites,
+  width,
+  things,
+  server,
+} as const;

@@ -79,7 +79,7 @@ export function QuickAnswer(props: Props) {
         <Box marginTop="6px">
           <WorkingLine
             working={runLine(run, read, input, NO_RIG)}
-            names={{ rate: say('bench.result.rate') }}
+            names={{ rate: say('testRun.result.rate') }}
             size="plain"
           />
         </Box>

@@ -15,18 +15,18 @@ import type { CalibrationContext } from '../calibrationContext.ts';
 import { CheckLine } from '../../ui/CheckLine.tsx';
 
 const SCALES = [
-  { id: 'machine', label: say('bench.scale.machine') },
-  { id: 'small', label: say('bench.scale.small') },
-  { id: 'none', label: say('bench.scale.none') },
+  { id: 'machine', label: say('testRun.scale.machine') },
+  { id: 'small', label: say('testRun.scale.small') },
+  { id: 'none', label: say('testRun.scale.none') },
 ] as const;
 
 const AT_HAND: readonly (readonly [keyof Omit<ToolsInput, 'scale'>, string])[] = [
-  ['ground', say('bench.hand.ground')],
-  ['tarp', say('bench.hand.tarp')],
-  ['floor', say('bench.hand.floor')],
-  ['tray', say('bench.hand.tray')],
-  ['helper', say('bench.hand.helper')],
-  ['wind', say('bench.hand.wind')],
+  ['ground', say('testRun.hand.ground')],
+  ['tarp', say('testRun.hand.tarp')],
+  ['floor', say('testRun.hand.floor')],
+  ['tray', say('testRun.hand.tray')],
+  ['helper', say('testRun.hand.helper')],
+  ['wind', say('testRun.hand.wind')],
 ];
 
 interface Props {
@@ -75,10 +75,10 @@ export function ChooseMethod({ input, on, number, onTools, onBegin }: Props) {
       gap={{ base: '20px', lg: '36px' }}
     >
       <Box order={{ base: 2, lg: 1 }} minWidth={0}>
-        <Section heading={say('bench.choose.atHand')}>
+        <Section heading={say('testRun.choose.atHand')}>
           <Box maxWidth="340px">
             <Choice
-              label={say('bench.choose.scale')}
+              label={say('testRun.choose.scale')}
               value={tools.scale}
               options={SCALES}
               onChange={(scale) => onTools({ ...tools, scale })}
@@ -95,7 +95,7 @@ export function ChooseMethod({ input, on, number, onTools, onBegin }: Props) {
             ))}
           </Box>
         </Section>
-        <Section heading={say('bench.choose.ways')}>
+        <Section heading={say('testRun.choose.ways')}>
           {choices.map(({ method, possible, why }) => (
             <Row
               key={method}
@@ -107,10 +107,10 @@ export function ChooseMethod({ input, on, number, onTools, onBegin }: Props) {
               <chakra.b fontSize="17px" color={possible ? 'ink' : 'ink.soft'}>
                 {METHODS[method].words}
                 {method === proposed.method && possible
-                  ? say('bench.choose.best')
+                  ? say('testRun.choose.best')
                   : possible
                     ? ''
-                    : say('bench.choose.notHere')}
+                    : say('testRun.choose.notHere')}
               </chakra.b>
               <Box fontSize="16px">{why}</Box>
             </Row>
@@ -119,7 +119,7 @@ export function ChooseMethod({ input, on, number, onTools, onBegin }: Props) {
       </Box>
       <Box
         as="section"
-        aria-label={say('bench.choose.plan')}
+        aria-label={say('testRun.choose.plan')}
         order={{ base: 1, lg: 2 }}
         bg="paper"
         borderWidth="1px"
@@ -129,7 +129,7 @@ export function ChooseMethod({ input, on, number, onTools, onBegin }: Props) {
         alignSelf="start"
       >
         <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
-          {say('bench.choose.run', { number })}
+          {say('testRun.choose.run', { number })}
         </Box>
         <Box fontSize={{ base: '26px', md: '30px' }} fontWeight="bold" lineHeight="1.15" marginBottom="10px">
           {METHODS[chosen.method].words.charAt(0).toUpperCase() + METHODS[chosen.method].words.slice(1)}
@@ -138,11 +138,11 @@ export function ChooseMethod({ input, on, number, onTools, onBegin }: Props) {
           <>
             <Box fontSize="17px">{METHODS[chosen.method].how}</Box>
             <Box fontSize="15px" fontWeight="semibold" color="ink.soft" marginTop="14px">
-              {say('bench.choose.bring')}
+              {say('testRun.choose.bring')}
             </Box>
             <Box fontSize="17px">{chosen.bring.join(', ')}.</Box>
             <Box fontSize="15px" fontWeight="semibold" color="ink.soft" marginTop="14px">
-              {say('bench.choose.howMuch')}
+              {say('testRun.choose.howMuch')}
             </Box>
             {plan.map((line) => (
               <Box key={line} fontSize="17px" marginTop="2px">
@@ -157,7 +157,7 @@ export function ChooseMethod({ input, on, number, onTools, onBegin }: Props) {
               marginTop="18px"
               onClick={() => onBegin(chosen.method)}
             >
-              {say('bench.choose.begin', { number })}
+              {say('testRun.choose.begin', { number })}
             </Button>
           </>
         ) : (

@@ -30,10 +30,10 @@ export function Container({ run, onType }: StepProps) {
     <Box display="grid" gap="10px" marginTop="10px">
       {known.length > 0 && (
         <chakra.label display="block" fontSize="15px" color="ink.soft" fontWeight="semibold">
-          {say('bench.container.known')}
+          {say('testRun.container.known')}
           <br />
           <Select value="" onChange={(event) => take(event.target.value)}>
-            <option value="">{say('bench.container.choose')}</option>
+            <option value="">{say('testRun.container.choose')}</option>
             {known.map(({ name, tare }) => (
               <option key={name} value={name}>
                 {name}, {tare}
@@ -43,8 +43,8 @@ export function Container({ run, onType }: StepProps) {
         </chakra.label>
       )}
       <LabelledField
-        label={say('bench.container.name')}
-        placeholder={say('bench.container.nameHint')}
+        label={say('testRun.container.name')}
+        placeholder={say('testRun.container.nameHint')}
         value={run.container}
         minHeight={{ base: '56px', md: '44px' }}
         onChange={(container) => onType({ container })}
@@ -55,7 +55,7 @@ export function Container({ run, onType }: StepProps) {
         aria-pressed={run.readings['tare'] === '0'}
         onClick={() => onType({ readings: { ...run.readings, tare: '0' } })}
       >
-        {say('bench.container.zeroed')}
+        {say('testRun.container.zeroed')}
       </Button>
     </Box>
   );

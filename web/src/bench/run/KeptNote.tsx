@@ -4,10 +4,10 @@ import type { DocumentStatus } from '../../documents/useDocument.ts';
 import type { LiveState } from './useLiveDocument.ts';
 
 const WORDS: Readonly<Record<Exclude<DocumentStatus, 'refused'>, string>> = {
-  new: say('bench.saved.here'),
-  draft: say('bench.saved.here'),
-  'on-device': say('bench.saved.here'),
-  saved: say('bench.saved.done'),
+  new: say('testRun.saved.here'),
+  draft: say('testRun.saved.here'),
+  'on-device': say('testRun.saved.here'),
+  saved: say('testRun.saved.done'),
 };
 
 /** How far what is typed has got. */
@@ -15,7 +15,7 @@ export function KeptNote({ status, refusal, takeTheirs, saveMine }: LiveState) {
   if (takeTheirs && saveMine)
     return (
       <Box role="alert" color="warn" fontWeight="semibold">
-        {say('bench.saved.conflict')}{' '}
+        {say('testRun.saved.conflict')}{' '}
         <Button size="sm" minHeight="44px" onClick={() => void takeTheirs()}>
           {say('common.showTheirs')}
         </Button>{' '}
@@ -27,7 +27,7 @@ export function KeptNote({ status, refusal, takeTheirs, saveMine }: LiveState) {
   if (status === 'refused')
     return (
       <Box role="alert" color="warn" fontWeight="semibold">
-        {say('bench.saved.refused', { why: refusal?.words ?? '' })}
+        {say('testRun.saved.refused', { why: refusal?.words ?? '' })}
       </Box>
     );
   return (

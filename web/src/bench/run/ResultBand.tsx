@@ -34,7 +34,7 @@ export function ResultBand({ rate, target, label }: Props) {
           <circle cx={at(value.at)} cy="33" r="8" />
         </Box>
         <text x={at(wanted.at)} y="72" textAnchor="middle" fontSize="16" fill="currentColor">
-          {say('bench.result.wanted')}
+          {say('testRun.result.wanted')}
         </text>
         <text x={LEFT} y="72" fontSize="16" fill="currentColor">
           0

@@ -29,15 +29,15 @@ interface FrameProps {
 export function RunFrame({ id, name, number, method, note, hasFoot, children }: FrameProps) {
   const navigate = useNavigate();
   const leave = () => void navigate(`/bench/${id}`);
-  useCommands([{ id: 'leave-run', label: say('bench.frame.back'), keys: 'Alt+B', run: leave }]);
+  useCommands([{ id: 'leave-run', label: say('testRun.frame.back'), keys: 'Alt+B', run: leave }]);
   return (
     <>
-      <title>{say('bench.frame.title', { number, name })}</title>
+      <title>{say('testRun.frame.title', { number, name })}</title>
       <TopBar
         acts={
           <>
             <HandOver path={`/bench/${id}/run`} />
-            <CommandButton icon={ArrowLeft} label={say('bench.frame.toBench')} onClick={leave} />
+            <CommandButton icon={ArrowLeft} label={say('testRun.frame.toBench')} onClick={leave} />
           </>
         }
       >
@@ -45,7 +45,7 @@ export function RunFrame({ id, name, number, method, note, hasFoot, children }: 
           {name}
         </chakra.h1>
         <chakra.span fontSize="16px" color="ink.soft">
-          {say('bench.frame.about', { number, method: method ? METHODS[method].words : 'none' })}
+          {say('testRun.frame.about', { number, method: method ? METHODS[method].words : 'none' })}
         </chakra.span>
         {note}
       </TopBar>

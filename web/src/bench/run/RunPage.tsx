@@ -84,10 +84,10 @@ function Begin({ doc, aim }: OfCalibration) {
   return (
     <RunFrame id={doc.id} name={input.name} number={number} method={null} hasFoot={false} note={<RunNote calibration={doc.id} of={[aim]} />}>
       {open.length > 0 && (
-        <Section heading={say('bench.page.underWay')}>
+        <Section heading={say('testRun.page.underWay')}>
           {open.map(({ id, setting, method }) => (
             <Button key={id} asChild minHeight="56px" marginRight="10px">
-              <Link to={`/bench/${doc.id}/run/${id}`}>{say('bench.page.goOn', { setting: setting || say('bench.page.itsMark'), method: METHODS[method].words })}</Link>
+              <Link to={`/bench/${doc.id}/run/${id}`}>{say('testRun.page.goOn', { setting: setting || say('testRun.page.itsMark'), method: METHODS[method].words })}</Link>
             </Button>
           ))}
         </Section>
@@ -185,9 +185,9 @@ function LiveRun({ doc, aim, open }: OfCalibration & { open: Doc<OpenRunInput> }
                 end.breakOff(run, aim.input, open.version > 0);
                 leave();
               }}
-            >{say('bench.page.cancel')}</Button>
+            >{say('testRun.page.cancel')}</Button>
             <Button asChild variant="ghost" minHeight="44px">
-              <Link to={`/bench/${id}/run?another`}>{say('bench.page.beginOther')}</Link>
+              <Link to={`/bench/${id}/run?another`}>{say('testRun.page.beginOther')}</Link>
             </Button>
           </Box>
         </>
@@ -206,14 +206,14 @@ function OneRun({ runId, ...of }: OfCalibration & { runId: string }) {
   if (done >= 0)
     return (
       <Message
-        heading={say('bench.page.done', { number: done + 1 })}
-        text={say('bench.page.doneElsewhere')}
+        heading={say('testRun.page.done', { number: done + 1 })}
+        text={say('testRun.page.doneElsewhere')}
         to={`/bench/${id}`}
-        act={say('bench.frame.toBench')}
+        act={say('testRun.frame.toBench')}
       />
     );
   if (doc) return <LiveRun key={runId} {...of} open={doc} />;
-  return <OpeningMessage one={oneOf(OPEN_RUNS.kind.name)} home={{ path: `/bench/${id}`, label: say('bench.page.itsCalibration') }} error={error} onAgain={() => void refetch()} />; // prettier-ignore
+  return <OpeningMessage one={oneOf(OPEN_RUNS.kind.name)} home={{ path: `/bench/${id}`, label: say('testRun.page.itsCalibration') }} error={error} onAgain={() => void refetch()} />; // prettier-ignore
 }
 
 function OfOne({ doc, runId }: { doc: Doc<CalibrationInput>; runId: string | null }) {

@@ -35,10 +35,10 @@ interface Props {
 
 /** What of a step is still missing, or cannot be. */
 function missingIn({ fields, id }: Step, { run, at, errorAt }: Props): string[] {
-  if (id === 'set' && run.setting.trim() === '') return [say('bench.step.setting')];
+  if (id === 'set' && run.setting.trim() === '') return [say('testRun.step.setting')];
   return fields.flatMap((field) => {
     if (errorAt(`runs.${at}.readings.${field.id}`))
-      return [say('bench.step.readable', { toLowerCase: field.label.toLowerCase() })];
+      return [say('testRun.step.readable', { toLowerCase: field.label.toLowerCase() })];
     const isThere = (run.readings[field.id] ?? '').trim() !== '';
     return isThere || field.optional || field.otherwise !== undefined ? [] : [field.label.toLowerCase()];
   });
@@ -68,7 +68,7 @@ const Progress = ({ steps, current }: { steps: readonly Step[]; current: number 
     backgroundSize="100% 8px"
     backgroundRepeat="no-repeat"
   >
-    {say('bench.step.current', {
+    {say('testRun.step.current', {
       number: current + 1,
       count: steps.length,
       heading: steps[current]?.heading ?? '',
@@ -133,17 +133,17 @@ export function RunSteps(props: Props) {
     if (missing.length === 0 && on.reading.runs[at]?.worked) go('result');
     else {
       onTried();
-      setLacking(missing.length > 0 ? missing : on.reading.widthM === null ? [say('bench.step.spacing')] : [say('bench.step.readings')]); // prettier-ignore
+      setLacking(missing.length > 0 ? missing : on.reading.widthM === null ? [say('testRun.step.spacing')] : [say('testRun.step.readings')]); // prettier-ignore
     }
   };
   const lackingLine = lacking.length > 0 && (
     <Box role="alert" color="warn" fontWeight="semibold" fontSize="17px" marginBottom="8px">
-      {say('bench.step.missing', { fields: lacking.join(', ') })}
+      {say('testRun.step.missing', { fields: lacking.join(', ') })}
     </Box>
   );
   const untickedLine = isTold && (
     <Box role="alert" color="warn" fontWeight="semibold" fontSize="17px" marginBottom="8px">
-      {say('bench.step.unchecked', { checks: unticked.join('; ') })}
+      {say('testRun.step.unchecked', { checks: unticked.join('; ') })}
     </Box>
   );
   const read = on.reading.runs[at];
@@ -198,13 +198,13 @@ export function RunSteps(props: Props) {
         <Drawing {...props} />
         {read && (
           <Box marginTop="10px">
-            <WorkingLine working={runLine(run, read, input, on.bench)} names={{ rate: say('bench.result.rate') }} size="plain" />
+            <WorkingLine working={runLine(run, read, input, on.bench)} names={{ rate: say('testRun.result.rate') }} size="plain" />
           </Box>
         )}
         <Box marginTop="18px">
           {untickedLine}
           {lackingLine}
-          <Button variant="solid" minHeight="52px" fontSize="17px" onClick={finish}>{say('bench.step.finish')}</Button>
+          <Button variant="solid" minHeight="52px" fontSize="17px" onClick={finish}>{say('testRun.step.finish')}</Button>
         </Box>
       </Box>
       <Box
@@ -228,9 +228,9 @@ export function RunSteps(props: Props) {
             fontSize="18px"
             disabled={current === 0}
             onClick={() => go(steps[current - 1]!.id)}
-          >{say('bench.step.back')}</Button>
+          >{say('testRun.step.back')}</Button>
           <Button variant="solid" minHeight="60px" fontSize="19px" onClick={() => (isLast ? finish() : goOn(current))}>
-            {isLast ? say('bench.step.show') : say('bench.step.next', { heading: steps[current + 1]?.heading.toLowerCase() ?? '' })}
+            {isLast ? say('testRun.step.show') : say('testRun.step.next', { heading: steps[current + 1]?.heading.toLowerCase() ?? '' })}
           </Button>
         </Box>
       </Box>

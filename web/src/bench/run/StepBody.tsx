@@ -33,7 +33,7 @@ function Checks({ run, on, onType }: StepProps) {
   return (
     <Box>
       {due.map(({ id, what, dueDay }) => (
-        <Box key={id} color="warn" fontWeight="semibold" marginBottom="6px">{say('bench.step.due', { day: dayText(dueDay), what })}</Box>
+        <Box key={id} color="warn" fontWeight="semibold" marginBottom="6px">{say('testRun.step.due', { day: dayText(dueDay), what })}</Box>
       ))}
       <Box display="grid" gridTemplateColumns={{ base: '1fr', md: '1fr 1fr' }} columnGap="20px" marginBottom="8px">
         {lines.map((line) => (
@@ -41,10 +41,10 @@ function Checks({ run, on, onType }: StepProps) {
         ))}
       </Box>
       {left.length > 1 && (
-        <Button minHeight={{ base: '56px', md: '44px' }} onClick={() => onType({ checked: lines })}>{say('bench.step.allRight')}</Button>
+        <Button minHeight={{ base: '56px', md: '44px' }} onClick={() => onType({ checked: lines })}>{say('testRun.step.allRight')}</Button>
       )}
       {left.includes(MARKS_READABLE) && run.checked.length > 0 && (
-        <Box marginTop="8px" fontSize="16px">{say('bench.step.ownMarks')}</Box>
+        <Box marginTop="8px" fontSize="16px">{say('testRun.step.ownMarks')}</Box>
       )}
     </Box>
   ); // prettier-ignore
@@ -58,16 +58,16 @@ function SetMark({ input, run, at, on, errorAt, onType, onFirstFlow }: StepProps
     <Box>
       <Box fontSize="16px" color="ink.soft">
         {rig?.control.name || say('bench.chart.control')}
-        {rig?.control.readAt ? say('bench.step.readAt', { place: rig.control.readAt }) : ''}
+        {rig?.control.readAt ? say('testRun.step.readAt', { place: rig.control.readAt }) : ''}
       </Box>
       <Big>{run.setting || '—'}</Big>
       {asksFlow && (
         <Box marginTop="10px">
-          {say('bench.step.flow')}
+          {say('testRun.step.flow')}
           <Box maxWidth="240px" marginTop="6px">
             <LabelledField
-              label={say('bench.step.flowAt')}
-              placeholder={say('bench.step.flowHint')}
+              label={say('testRun.step.flowAt')}
+              placeholder={say('testRun.step.flowHint')}
               value={input.firstFlow}
               minHeight={{ base: '56px', md: '44px' }}
               error={errorAt('firstFlow')}
@@ -78,7 +78,7 @@ function SetMark({ input, run, at, on, errorAt, onType, onFirstFlow }: StepProps
       )}
       <Box maxWidth="240px" marginTop="10px">
         <LabelledField
-          label={say('bench.step.otherMark')}
+          label={say('testRun.step.otherMark')}
           value={run.setting}
           minHeight={{ base: '56px', md: '44px' }}
           data-flow

@@ -34,7 +34,7 @@ interface Props {
   onLap(seconds: number): void;
 }
 
-const LINES = [say('bench.watch.line'), say('bench.watch.end')] as const;
+const LINES = [say('testRun.watch.line'), say('testRun.watch.end')] as const;
 
 const isTyping = (target: EventTarget | null): boolean => target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT|BUTTON|A)$/.test(target.tagName); // prettier-ignore
 
@@ -85,19 +85,19 @@ export function Stopwatch({
         </Box>
         <Box fontSize="17px" fontWeight="semibold" marginTop="6px">
           {watch.isRunning
-            ? say('bench.watch.press', { when: ends[1] })
-            : say('bench.watch.pressFor', { when: ends[0], label: label && `, ${label}` })}
-          {aimS !== null && say('bench.watch.aim', { seconds: aimS.toFixed(1) })}
+            ? say('testRun.watch.press', { when: ends[1] })
+            : say('testRun.watch.pressFor', { when: ends[0], label: label && `, ${label}` })}
+          {aimS !== null && say('testRun.watch.aim', { seconds: aimS.toFixed(1) })}
         </Box>
       </Face>
       {last?.doubtful && (
         <Box role="alert" color="warn" fontWeight="semibold" marginTop="6px">
-          {say('bench.watch.slept')}
+          {say('testRun.watch.slept')}
         </Box>
       )}
       {running && count > 0 && (
         <Button minHeight={{ base: '56px', md: '44px' }} marginTop="8px" onClick={watch.clear}>
-          {say('bench.watch.again')}
+          {say('testRun.watch.again')}
         </Button>
       )}
     </Box>

@@ -51,17 +51,17 @@ export function StripDrawing({ lengthM, widthM, length, width, inside, passes, s
         viewBox={`0 0 ${WIDE} ${HIGH}`}
         width="100%"
         role="img"
-        aria-label={say('bench.strip.label', {
+        aria-label={say('testRun.strip.label', {
           kind: standing ? 'course' : 'strip',
-          length: length || say('bench.strip.lengthUntyped'),
-          width: width || say('bench.strip.widthUntyped'),
+          length: length || say('testRun.strip.lengthUntyped'),
+          width: width || say('testRun.strip.widthUntyped'),
         })}
       >
         <Label x={STRIP.left} y={22}>
-          {standing ? say('bench.strip.start') : say('bench.strip.open')}
+          {standing ? say('testRun.strip.start') : say('testRun.strip.open')}
         </Label>
         <Label x={STRIP.right} y={22}>
-          {standing ? say('bench.strip.stop') : say('bench.strip.shut')}
+          {standing ? say('testRun.strip.stop') : say('testRun.strip.shut')}
         </Label>
         <Box
           asChild
@@ -95,7 +95,7 @@ export function StripDrawing({ lengthM, widthM, length, width, inside, passes, s
           <path d={`M${STRIP.left} 152H${STRIP.right}M${STRIP.left} 146v12M${STRIP.right} 146v12`} />
         </Box>
         <Label x={(STRIP.left + STRIP.right) / 2} y={180}>
-          {say('bench.strip.caption', { length, passes, scale: isKnown && !toScale ? 'no' : 'yes' })}
+          {say('testRun.strip.caption', { length, passes, scale: isKnown && !toScale ? 'no' : 'yes' })}
         </Label>
       </svg>
     </Box>

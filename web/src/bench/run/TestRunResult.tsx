@@ -53,16 +53,16 @@ function Strike({ run, onStrike }: { run: RunInput; onStrike(why: string): void 
   if (run.excluded !== '')
     return (
       <Box marginTop="10px">
-        {say('bench.result.excluded', { reason: run.excluded })}{' '}
+        {say('testRun.result.excluded', { reason: run.excluded })}{' '}
         <Button variant="ghost" minHeight="44px" onClick={() => onStrike('')}>
-          {say('bench.result.include')}
+          {say('testRun.result.include')}
         </Button>
       </Box>
     );
   if (why === null)
     return (
       <Button minHeight={{ base: '56px', md: '44px' }} onClick={() => setWhy('')}>
-        {say('bench.result.exclude')}
+        {say('testRun.result.exclude')}
       </Button>
     );
   return (
@@ -70,13 +70,13 @@ function Strike({ run, onStrike }: { run: RunInput; onStrike(why: string): void 
       <Box flex="1 1 220px">
         <LabelledField
           label={say('bench.run.excludedBecause')}
-          placeholder={say('bench.result.excludeHint')}
+          placeholder={say('testRun.result.excludeHint')}
           value={why}
           onChange={setWhy}
         />
       </Box>
       <Button minHeight="44px" disabled={why.trim() === ''} onClick={() => onStrike(why.trim())}>
-        {say('bench.result.exclude')}
+        {say('testRun.result.exclude')}
       </Button>
     </Box>
   );
@@ -96,7 +96,7 @@ function TakePace({
   };
   return (
     <Button minHeight={{ base: '56px', md: '44px' }} marginTop="8px" onClick={() => set('pace', pace)}>
-      {say('bench.result.paceOfRun', { course: pace.course, time: pace.time })}
+      {say('testRun.result.paceOfRun', { course: pace.course, time: pace.time })}
     </Button>
   );
 }
@@ -125,9 +125,9 @@ export function TestRunResult({ input, run, at, on, onChange, onNext, onRedo, on
       gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) minmax(0, 1fr)' }}
       gap={{ base: '18px', lg: '36px' }}
     >
-      <Box as="section" aria-label={say('bench.result.heading')}>
+      <Box as="section" aria-label={say('testRun.result.heading')}>
         <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
-          {say('bench.result.delivered', { setting: run.setting, pace: atWork ? 'work' : 'own' })}
+          {say('testRun.result.delivered', { setting: run.setting, pace: atWork ? 'work' : 'own' })}
         </Box>
         <BigNumber
           number={shown?.number ?? '—'}
@@ -138,13 +138,13 @@ export function TestRunResult({ input, run, at, on, onChange, onNext, onRedo, on
           <ResultBand
             rate={{ ...own, band: own.y * bandOfRun(read) }}
             target={picture.target}
-            label={say('bench.result.band', { amount: input.target.amount })}
+            label={say('testRun.result.band', { amount: input.target.amount })}
           />
         )}
         <Box marginTop="10px">
           <WorkingLine
             working={runLine(run, read, input, bench)}
-            names={{ rate: say('bench.result.rate') }}
+            names={{ rate: say('testRun.result.rate') }}
             size="plain"
           />
           {atWork && (
@@ -157,13 +157,13 @@ export function TestRunResult({ input, run, at, on, onChange, onNext, onRedo, on
         <Box marginTop="12px" maxWidth="460px">
           <LabelledField
             label={say('bench.run.note')}
-            placeholder={say('bench.result.noteHint')}
+            placeholder={say('testRun.result.noteHint')}
             {...bind(`runs.${at}.note`)}
           />
         </Box>
         <Box display="flex" gap="10px" flexWrap="wrap" marginTop="12px" alignItems="end">
           <Button minHeight={{ base: '56px', md: '44px' }} onClick={onRedo}>
-            {say('bench.result.again')}
+            {say('testRun.result.again')}
           </Button>
           <Strike run={run} onStrike={(why) => set(`runs.${at}.excluded`, why)} />
         </Box>
@@ -175,16 +175,16 @@ export function TestRunResult({ input, run, at, on, onChange, onNext, onRedo, on
         </Box>
         <BigNumber number={text?.mark ?? '—'} unit="" />
         <Box fontSize="17px" marginTop="8px">
-          {text?.why ?? say('bench.result.lacks')}
+          {text?.why ?? say('testRun.result.lacks')}
         </Box>
         <Said lines={correctionText(reading, input, bench.kind)} />
         {reading.advice?.standing !== 'open' && on.afterUse.length > 0 && (
-          <Said lines={[say('bench.result.after', { checks: on.afterUse.join('; ') })]} />
+          <Said lines={[say('testRun.result.after', { checks: on.afterUse.join('; ') })]} />
         )}
         <Box display="flex" gap="10px" flexWrap="wrap" marginTop="18px">
           {text && reading.advice?.because !== 'settled' && (
             <Button variant={isDone ? 'outline' : 'solid'} minHeight="60px" fontSize="18px" onClick={onNext}>
-              {say('bench.result.next', { mark: text.mark })}
+              {say('testRun.result.next', { mark: text.mark })}
             </Button>
           )}
           <Button
@@ -193,7 +193,9 @@ export function TestRunResult({ input, run, at, on, onChange, onNext, onRedo, on
             fontSize="18px"
             onClick={onDone}
           >
-            {reading.advice?.standing === 'open' ? say('bench.result.enough') : say('bench.result.toSign')}
+            {reading.advice?.standing === 'open'
+              ? say('testRun.result.enough')
+              : say('testRun.result.toSign')}
           </Button>
         </Box>
       </AnswerBox>

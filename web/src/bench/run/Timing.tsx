@@ -10,7 +10,7 @@ import { Stopwatch } from './Stopwatch.tsx';
 const nextTime = (times: readonly MethodField[], readings: StepProps['run']['readings']): MethodField =>
   times.find(({ id }) => !readings[id]?.trim()) ?? times.at(-1)!;
 
-const CATCH_ENDS = [say('bench.timing.open'), say('bench.timing.shut')] as const;
+const CATCH_ENDS = [say('testRun.timing.open'), say('testRun.timing.shut')] as const;
 
 /** Times by the watch, or typed; and a pace practised first. */
 export function Timing(props: StepProps & { times: readonly MethodField[] }) {
@@ -23,7 +23,7 @@ export function Timing(props: StepProps & { times: readonly MethodField[] }) {
   const aimS = timeToAim(input, run, at, on.reading, next);
   const place =
     times.length > 1
-      ? say('bench.timing.which', { number: times.indexOf(next) + 1, count: times.length })
+      ? say('testRun.timing.which', { number: times.indexOf(next) + 1, count: times.length })
       : '';
   return (
     <Box>
@@ -35,13 +35,13 @@ export function Timing(props: StepProps & { times: readonly MethodField[] }) {
             aimS={aimS}
             running
             listens={listens}
-            label={say('bench.timing.practiceLabel')}
+            label={say('testRun.timing.practiceLabel')}
             onLap={(seconds) => setWalks((before) => [...before, seconds])}
           />
           <Box fontSize="17px" marginTop="8px" aria-live="polite">
-            {lengthM === null ? say('bench.timing.lacksCourse') : practiceText(lengthM, walks, aimS)}
+            {lengthM === null ? say('testRun.timing.lacksCourse') : practiceText(lengthM, walks, aimS)}
           </Box>
-          <Button minHeight={{ base: '56px', md: '44px' }} marginTop="8px" onClick={() => setPractising(false)}>{say('bench.timing.real')}</Button>
+          <Button minHeight={{ base: '56px', md: '44px' }} marginTop="8px" onClick={() => setPractising(false)}>{say('testRun.timing.real')}</Button>
         </>
       ) : (
         <>
@@ -55,7 +55,7 @@ export function Timing(props: StepProps & { times: readonly MethodField[] }) {
             onLap={(seconds) => onType({ readings: { ...run.readings, [next.id]: `${showExact(Number(seconds.toFixed(1)), 6)} s` } })}
           />
           {!isCatch && (
-            <Button variant="ghost" minHeight={{ base: '56px', md: '44px' }} onClick={() => { setWalks([]); setPractising(true); }}>{say('bench.timing.practice')}</Button>
+            <Button variant="ghost" minHeight={{ base: '56px', md: '44px' }} onClick={() => { setWalks([]); setPractising(true); }}>{say('testRun.timing.practice')}</Button>
           )}
         </>
       )}

@@ -30,7 +30,7 @@ export function ReadingField({ field, input, run, at, errorAt, onType }: { field
   const hasUnit = text.trim() !== '' && !isBareNumber(text);
   return (
     <LabelledField
-      label={field.optional ? say('bench.step.optional', { label: field.label }) : field.label}
+      label={field.optional ? say('testRun.step.optional', { label: field.label }) : field.label}
       placeholder={field.placeholder}
       value={text}
       data-flow

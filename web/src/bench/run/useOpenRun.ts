@@ -62,9 +62,9 @@ export function useEndRun(calibration: string) {
     },
     /** Ends one that is not gone through with: what was read stays, with a word on why it does not count. */
     breakOff(run: RunInput, on: CalibrationAim, isStored: boolean): void {
-      notices.undoable(say('bench.open.cancelled'), () => goOnAgain(run, on));
+      notices.undoable(say('testRun.open.cancelled'), () => goOnAgain(run, on));
       if (!isEmptyRun(run)) {
-        this.finish({ ...run, excluded: run.excluded || say('bench.open.reason') }, on);
+        this.finish({ ...run, excluded: run.excluded || say('testRun.open.reason') }, on);
         return;
       }
       gone(run.id);
