@@ -40,7 +40,7 @@ it('what is missing and how the rows differ are two sentences', () => {
     ...START,
     rows: [
       ['1', '2.5', '4', '', '1'],
-      ['1.2', '2.4', '4.1', '2.4', '1'],
+      ['1.2', '2.4', '4.1', '', '1'],
     ],
   };
   inApp(<Catches {...formProps(input, () => undefined)} reading={evaluateWidthTest(input)} />);
