@@ -15,15 +15,15 @@ test('an excluded run does not count, and stays; marks and rates are looked up',
   await page.goto('/bench');
   await page.getByRole('link', { name: 'Red spreader, lake feed' }).click();
   await expect.poll(() => mark(page)).toBe('11');
-  await expect(why(page)).toContainText('from 3 runs');
+  await expect(why(page)).toContainText('from 3 test runs');
   await page.getByLabel('Rate needed').fill('4.4');
   await expect(page.getByText(/^Set 12.5: 4.30/)).toBeVisible();
   await page.getByLabel('Rate needed').fill('9');
   await expect(page.getByText(/above what was tested/)).toBeVisible();
   await page.getByRole('button', { name: /^Test run 3\s+at 11.*excluded/ }).click();
   await page.getByLabel('Excluded because').fill('');
-  await expect(why(page)).not.toContainText('from 3 runs');
-  await expect(why(page).getByRole('alert')).toContainText('Runs at 11 differ');
+  await expect(why(page)).not.toContainText('from 3 test runs');
+  await expect(why(page).getByRole('alert')).toContainText('Test runs at 11 differ');
 });
 
 test('the cards: which still hold, and the PDF in each size', async ({ page }) => {
@@ -78,7 +78,7 @@ test('tests go out as JSON and CSV and come back; what is wrong with a file is s
   await give('wrong.json', JSON.stringify(wrong));
   await expect(alert).toContainText('has to be heavier');
   await give('shed.csv', 'Name,Rate\nRed,3');
-  await expect(alert).toContainText('these columns are missing');
+  await expect(alert).toContainText('Missing columns:');
 
   await give('tests.csv', csv.bytes.toString());
   await expect(page.getByText(/^Red spreader, lake feed, Red push spreader, 6 test runs/)).toBeVisible();

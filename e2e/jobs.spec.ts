@@ -19,7 +19,7 @@ test('keep, reload, open again, change, delete and undo', async ({ page }) => {
 
   await page.getByRole('link', { name: 'Jobs' }).click();
   const row = page.getByRole('row').filter({ hasText: name });
-  await expect(row).toContainText('1 lb N on each 1000 ft²');
+  await expect(row).toContainText('1 lb N / 1000 ft²');
   await expect(row).toContainText('18 Apr 2026');
   await expect(row).toContainText('9.82 lb');
   await row.getByRole('button', { name: `Delete ${name}` }).click();

@@ -52,12 +52,12 @@ test('a soil test is typed in, the cheapest mix is found for it, and put on jobs
   await page.getByLabel('Rules', { exact: true }).selectOption({ label: 'School contract' });
   await page.getByLabel('Already this year: nitrogen').fill('165');
   await expect(theMix(page)).toContainText(
-    'Nitrogen stays 15.0 kg / ha short: held back by most in a year: nitrogen',
+    'Nitrogen falls 15.0 kg / ha short. In the way: most nitrogen in a year',
   );
   await page.getByLabel('Rules', { exact: true }).selectOption({ label: 'none' });
 
   await page.getByRole('checkbox', { name: 'Straight nitrogen 46-0-0' }).uncheck();
-  await expect(theMix(page)).toContainText('Nitrogen stays 30.0 kg / ha short');
+  await expect(theMix(page)).toContainText('Nitrogen falls 30.0 kg / ha short');
   await page.getByRole('checkbox', { name: 'Straight nitrogen 46-0-0' }).check();
   await page.getByRole('button', { name: 'Make 2 jobs of it' }).click();
   await expect(page.getByRole('heading', { name: 'Jobs' })).toBeVisible();
@@ -118,7 +118,7 @@ test('low and high of a label, a liquid with its mix, and scoops of what was wei
   await openSample(page, 'Ball field, carrier before seeding');
   await expect(bigNumber(page)).toHaveText('33.5 kg');
   expect(await lineText(page, 'What the ground needs')).toContain(
-    '0.6 kg active ingredient on each ha ÷ 0.43 % in the product = 140 kg / ha',
+    '0.6 kg a.i. on each ha ÷ 0.43 % in the product = 140 kg / ha',
   );
   await page.getByRole('button', { name: 'Use the highest' }).click();
   await expect(page.getByLabel('Amount needed')).toHaveValue('0.688 kg');

@@ -50,7 +50,7 @@ test('an L-shaped lawn with a round bed is measured by keyboard alone', async ({
   await page.keyboard.press('Control+A');
   await page.keyboard.type('-ring 5');
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('alert')).toContainText('outer radius, inner radius');
+  await expect(page.getByRole('alert')).toContainText('outer radius and inner radius');
 
   await page.keyboard.press('Control+S');
   await expect(page.getByLabel('Name of the site')).toBeFocused();

@@ -41,7 +41,8 @@ export async function expectAccessible(page: Page, within = 'html'): Promise<voi
     ),
   );
   await page.evaluate(axeSource);
-  expect(await findings(page, within, WCAG_22_AA)).toEqual([]);
+  await expect(page.getByRole('main')).toBeAttached();
+  expect(await findings(page, within, WCAG_22_AA), page.url()).toEqual([]);
 }
 
 /** What axe finds of colors, once it is there. */

@@ -44,7 +44,7 @@ test.describe('on a phone', () => {
     await strip(page, '44.55', '39.70');
     await page.getByRole('button', { name: 'Next test run at 12.5' }).click();
     await strip(page, '39.70', '35.15');
-    await expect(answer(page)).toContainText('Run it again');
+    await expect(answer(page)).toContainText('Test it again');
     await page.getByRole('button', { name: 'Next test run at 12.5' }).click();
     await strip(page, '35.15', '30.65');
     await expect(answer(page)).toContainText('within 5 %, and sure enough');
@@ -155,7 +155,7 @@ test('a timed catch with two outlets at a desk, by keyboard: space is the watch,
   await page.getByLabel('Full bucket, outlet 1').fill('1.60');
   await page.getByLabel('Full bucket, outlet 2').fill('1.85');
   await page.getByRole('button', { name: 'Finish test run' }).click();
-  await expect(page.getByRole('region', { name: 'Result' })).toContainText(/Outlets gave 1\.10, 1\.35 kg: 20 % apart/);
+  await expect(page.getByRole('region', { name: 'Result' })).toContainText(/Outlets gave 1\.10 and 1\.35 kg: 20 % apart/);
   // 2.45 kg in 20 s over 30 m in 33.3 s at 6600 m on a hectare.
   await expect.poll(() => lineText(page, 'Run at 5.5')).toMatch(/= 900 kg \/ ha ±70$/);
   await expectAccessible(page);
@@ -186,7 +186,7 @@ test('a sweep-up in US units says what a coarse scale cannot tell; a slip of a u
   await page.getByRole('button', { name: 'It is right' }).click();
   await expect(answer(page).getByRole('alert')).toHaveCount(0);
   await page.getByLabel('Strip length').fill('5 in');
-  await expect(page.getByRole('alert')).toContainText('no spreader puts down');
+  await expect(page.getByRole('alert')).toContainText('no spreader delivers');
   await page.getByLabel('Setting', { exact: true }).fill('Q');
   await expect(page.getByText('There is no mark Q on this scale; it runs from A to M.')).toBeVisible();
 }); // prettier-ignore
@@ -194,7 +194,7 @@ test('a sweep-up in US units says what a coarse scale cannot tell; a slip of a u
 test('runs far apart ask which to keep; a reading taken anew stays beside the old one', async ({ page }) => {
   await page.goto('/bench');
   await page.getByRole('link', { name: 'Green drop spreader, sample carrier' }).click();
-  await expect(answer(page).getByRole('alert')).toContainText('Runs at D differ by');
+  await expect(answer(page).getByRole('alert')).toContainText('Test runs at D differ by');
   await page.getByRole('button', { name: 'Exclude test run 3' }).click();
   await expect(answer(page).getByRole('alert')).toHaveCount(0);
   await page.getByRole('button', { name: /^Test run 1\s+at C/ }).click();

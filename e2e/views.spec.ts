@@ -1,6 +1,10 @@
 import { expect, test } from '@playwright/test';
+import { CORE } from '@steady-scatter/words/en/core/index';
 import { viewsOf } from '../scripts/lib/views.mjs';
 import { expectAccessible, findContrast } from './support.ts';
+
+/** An id of something that core has to say. */
+const IDS = new RegExp(`\\b(?:${Object.keys(CORE).join('|')})\\.[a-z][\\w.-]+`);
 
 /** How far a page reaches over its right edge. */
 const over = `document.documentElement.scrollWidth - document.documentElement.clientWidth`;
@@ -16,6 +20,8 @@ for (const half of [0, 1])
     for (const view of views) {
       await page.goto(view);
       await expectAccessible(page);
+      // What a screen has no words for is told by its id.
+      expect([view, (await page.locator('body').innerText()).match(IDS)]).toEqual([view, null]);
       await page.setViewportSize({ width: 390, height: 844 });
       await page.emulateMedia({ colorScheme: 'dark' });
       await expect(page.locator('html')).toHaveClass(/dark/);

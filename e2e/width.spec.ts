@@ -37,7 +37,7 @@ test('a row of 17 trays is typed, the spacing slid, accepted, and the bench and 
   const slider = page.getByLabel('Pass spacing looked at');
   await slider.focus();
   await slider.fill('6');
-  await expect(answer(page)).toContainText('CV 26 %, beyond the 15 % that you bear');
+  await expect(answer(page)).toContainText('CV 26 %, beyond your limit of 15 %');
   await page.keyboard.press('ArrowLeft');
   await expect(page.getByLabel('Pass spacing', { exact: true })).toHaveValue('5.99');
   await page.getByLabel('Pass spacing', { exact: true }).fill('5');
@@ -53,7 +53,7 @@ test('a row of 17 trays is typed, the spacing slid, accepted, and the bench and 
   await page.goto('/bench');
   await page.getByRole('link', { name: 'Red spreader, lake feed', exact: true }).click();
   await expect(answer(page).getByRole('alert')).toContainText('says to pass 5.2 m apart');
-  await expect(answer(page).getByRole('alert')).toContainText('this will put down 0.53 times the rate');
+  await expect(answer(page).getByRole('alert')).toContainText('this will deliver 0.53 times the rate');
   await page.getByRole('button', { name: 'Work the rates out for 5.2 m' }).click();
   await expect(answer(page).getByRole('alert')).toHaveCount(0);
   await expect(page.getByRole('button', { name: /^Test run 1\s+at 8/ })).toContainText('0.62');
@@ -61,7 +61,7 @@ test('a row of 17 trays is typed, the spacing slid, accepted, and the bench and 
 
   await openSample(page, 'Spring feed, lake front');
   const alert = page.getByRole('alert');
-  await expect(alert).toContainText('Worked out for passes 9 ft apart and passed 4.5 ft apart, this will put down 2.0 times the rate.');
+  await expect(alert).toContainText('Worked out for passes 9 ft apart and passed 4.5 ft apart, this will deliver 2.0 times the rate.');
   await page.getByRole('button', { name: 'Work the chart out for 4.5 ft' }).click();
   await expect(alert).toHaveCount(0);
   await expect(page.getByText(/^Set gate to 8.5: 3.03/)).toBeVisible();
@@ -98,7 +98,7 @@ test('trays as CSV and back; a report of one page', async ({ page }) => {
   await page.goto('/bench/width');
   await page.getByRole('link', { name: 'Red spreader, trays in April' }).click();
   await expect.poll(() => big(page)).toBe('10.4 ft');
-  await expect(answer(page)).toContainText(/The trays kept 9\d % of what the machine puts out/);
+  await expect(answer(page)).toContainText(/The trays caught 9\d % of what the machine delivers/);
   await expect(answer(page)).toContainText(/CV was \d+ % before and is 10 % now/);
   const saved = async (name: string) => {
     const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name }).click()]);

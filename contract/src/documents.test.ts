@@ -19,7 +19,7 @@ const problemsOf = (read: () => unknown): [path: string, code: string][] => {
     return [];
   } catch (error) {
     if (!(error instanceof ZodError)) throw error;
-    return error.issues.map((issue) => [issue.path.join('.'), 'params' in issue ? String((issue.params as { code?: string }).code) : issue.code]); // prettier-ignore
+    return error.issues.map((issue) => [issue.path.join('.'), ('params' in issue && (issue.params as { code?: string }).code) || issue.code]); // prettier-ignore
   }
 };
 
@@ -42,7 +42,8 @@ describe.each(kinds)('%s', (name, kind) => {
       expect(Object.keys(line).toSorted()).toEqual(Object.keys(kind.columns).toSorted());
       for (const [column, { schema }] of Object.entries(kind.columns)) expect([column, schema.safeParse(line[column]).error]).toEqual([column, undefined]); // prettier-ignore
       expect(kind.nameOf(input)).toBe(input['name'] ?? '');
-      for (const text of kind.textsOf(input)) expect(text.trim()).not.toBe('');
+      for (const text of kind.textsOf(input, (what) => (typeof what === 'string' ? what : what.id)))
+        expect(text.trim()).not.toBe('');
       for (const id of kind.linksOf(input)) expect(known.has(id) || areas.has(id)).toBe(true);
     }
   });

@@ -58,7 +58,12 @@ export const testsFile = z
   .unknown()
   .superRefine((value, context) => {
     const { error } = toResult(() => checkTestsFile(value));
-    if (error) context.addIssue({ code: 'custom', message: error.message });
+    if (error)
+      context.addIssue({
+        code: 'custom',
+        message: error.message,
+        params: { code: error.code, sentence: error.sentence },
+      });
   })
   .pipe(
     z.object({

@@ -2,6 +2,7 @@ import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { describe, expect, it } from 'vitest';
+import { speak } from '@steady-scatter/words/everything';
 import * as core from './index.ts';
 
 // Every example in a doc comment is true: it is run, and what stands behind it is what comes out. A remark may follow the value.
@@ -73,6 +74,7 @@ const mixRequest = {
 
 /** What examples speak of, besides what core exports. */
 const EXAMPLES = {
+  speak,
   lakeFeed,
   label: core.evaluateProduct(lakeFeed),
   sheet,

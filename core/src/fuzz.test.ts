@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { afterAll, describe, expect, it } from 'vitest';
+import { speak } from '@steady-scatter/words/everything';
 import * as exported from './index.ts';
 import { InputError } from './index.ts';
 
@@ -111,7 +112,7 @@ const NUMERIC: Readonly<Record<string, readonly fc.Arbitrary<unknown>[]>> = {
   rowOutlets: [fc.record({ catches, lengthM: reading, rows: numbers, rowMPerM2: numbers })],
   fillAim: [fc.record({ targetSi: numbers, spacingM: numbers, containerKg: numbers, speedMPerS: numbers, outletsPerRow: numbers })],
   rateFromFill: [fc.record({ spacingM: numbers, containerKg: numbers, speedMPerS: numbers, outletsPerRow: numbers }), numbers],
-  fillAimText: [fc.record({ outputKgPerM: numbers, servesM: numbers, fillS: numbers }), fc.constantFrom('ft', 'm')],
+  fillAimRemark: [fc.record({ outputKgPerM: numbers, servesM: numbers, fillS: numbers }), fc.constantFrom('ft', 'm')],
   fromShape: [listed, fc.record({ setting: numbers, rate: numbers }), numbers],
   lookUp: [listed, numbers, numbers],
   starts: [few, numbers, fc.option(numbers), numbers, numbers, fc.option(listed)],
@@ -131,7 +132,7 @@ const NUMERIC: Readonly<Record<string, readonly fc.Arbitrary<unknown>[]>> = {
   timedPace: [numbers, few],
   timeToAimFor: [numbers, numbers],
   rateChangeAtPace: [numbers, numbers, metering],
-  practiceText: [numbers, few, fc.option(numbers)],
+  practice: [numbers, few, fc.option(numbers)],
   paceText: [fc.option(numbers), fc.constantFrom('ft', 'm')],
   speedText: [numbers, fc.constantFrom('ft', 'm')],
   showLeast: [numbers, units],
@@ -152,9 +153,9 @@ const NUMERIC: Readonly<Record<string, readonly fc.Arbitrary<unknown>[]>> = {
   depositOfPass: [pattern, numbers, mode, numbers, numbers],
   twoDirections: [numbers],
   handySpacing: [numbers, fc.constantFrom('ft', 'm')],
-  levelText: [numbers, numbers],
+  levelOf: [numbers, numbers],
   mismatchOf: [numbers, numbers],
-  mismatchText: [fc.record({ times: numbers }), fc.constant('9 ft'), fc.constant('18 ft')],
+  mismatchRemark: [fc.record({ times: numbers }), fc.constant('9 ft'), fc.constant('18 ft')],
   isTurned: [fc.integer(), mode],
   compareRates: [numbers],
   portionDays: [fc.constantFrom('2026-04-18', 'x', ''), numbers, fc.option(numbers)],
@@ -229,8 +230,9 @@ describe('documents with anything typed in them', () => {
       keeps(() => core.needFromLabel(answer, input));
       keeps(() => core.questionsOf({ input, ...answer }));
       keeps(() => core.portionsOf(answer.reading.split, onDay, answer));
-      keeps(() => core.orderTable(answer, input));
-      keeps(() => core.worksheetText(answer));
+      keeps(() => core.orderTable(answer, input, speak));
+      keeps(() => core.worksheetText(answer, speak));
+      keeps(() => core.needShown(input, answer));
       keeps(() => core.evaluateWorksheet(input));
       keeps(() =>
         core.evaluateJob({ name: pick(TEXTS, seed), onDay: pick(TEXTS, seed + 1), worksheet: input }),
@@ -271,7 +273,7 @@ describe('documents with anything typed in them', () => {
       keeps(() => core.searchNotes(answer));
       const cheapest = core.cheapestMix(answer);
       if (cheapest) keeps(() => core.mixLines(cheapest, { unit: 'kg/ha', areaM2: asked.areaM2, productOf: () => input })); // prettier-ignore
-      for (const miss of answer.misses) keeps(() => core.missInWords(miss, 'kg/ha'));
+      for (const miss of answer.misses) keeps(() => core.missReason(miss, 'kg/ha'));
     }));
   it('machines and their calibrations', () =>
     mangle((draw, seed) => {
@@ -287,22 +289,22 @@ describe('documents with anything typed in them', () => {
       const reading = keeps(() => core.evaluateCalibration(input, bench, null, core.machineRecord(CALIBRATIONS, { id: kept.id, input }, bench, '2026-11-26')))!; // prettier-ignore
       keeps(() => core.evaluateQuickTest(input));
       keeps(() => core.adviceText(reading, input, 'dry-fertilizer'));
-      for (const of of [core.correctionText, core.offersFor]) keeps(() => of(reading, input, rig.kind));
+      for (const of of [core.correctionTexts, core.offersFor]) keeps(() => of(reading, input, rig.kind));
       keeps(() => core.settingPicture(reading, input.target.unit, rig.kind));
       keeps(() => core.chartShape(reading));
       const rate = { si: reading.targetSi ?? 0, dimension: core.dimensionOf(input.target.unit) };
       keeps(() => core.perArea(rate, reading.widthM));
       keeps(() => core.rateIn(rate.dimension, 0.01, reading.widthM));
       keeps(() => core.rateAs(rate, 'massPerArea', reading.widthM));
-      keeps(() => core.lookUpText(reading, input, pick(TEXTS, seed)));
+      keeps(() => core.lookUpRate(reading, input, pick(TEXTS, seed)));
       const plan = keeps(() => core.spreadPlan(reading, 0.0163, 2.7, seed % 2 === 0, false));
-      if (plan) keeps(() => core.markText(plan.found, input.target.unit));
+      if (plan) keeps(() => core.markRemark(plan.found, input.target.unit));
       keeps(() => core.outputAt(reading, '11'));
       keeps(() => core.planFor('weigh-back', input, bench, reading));
       keeps(() => core.cardOf(input, rig, reading, '10 Apr', { kgPerM2: 0.01, purpose: 'a job' }));
       keeps(() => core.freshness(input, rig, { lot: 'a', grainSize: 'b' }, '2026-11-26'));
       keeps(() => core.readPace(input.pace, 'pace', core.collect()));
-      keeps(() => core.testsTable([{ machine: 'm', outlets: bench.outlets, input, reading }]));
+      keeps(() => core.testsTable([{ machine: 'm', outlets: bench.outlets, input, reading }], speak));
       keeps(() => core.runsSince(input));
       keeps(() => core.withRunIds(input, (id) => `${id}.`));
       keeps(() => core.runsToAppend(input, mangled(input, draw)));
@@ -315,11 +317,11 @@ describe('documents with anything typed in them', () => {
         keeps(() => core.runLine(run, read, input, bench));
         keeps(() => core.paceLine(run, read, input, reading.paceMPerS));
         keeps(() => core.runRemarks(run, read, reading, input));
-        keeps(() => core.coarseText(read, reading.tolerance, input));
+        keeps(() => core.coarseRemark(read, reading.tolerance, input));
         keeps(() => core.coarseness(read, reading.tolerance));
         for (const of of [core.bandOfRun, core.rateAtWork]) keeps(() => of(read));
         for (const of of [core.showRun, core.showAtWork]) keeps(() => of(read, input.target.unit));
-        keeps(() => core.againstText(read, reading.targetSi));
+        keeps(() => core.against(read, reading.targetSi));
         keeps(() => core.fillAimOf(input, run, reading, bench));
         for (const field of core.methodOf(run.method).fields(bench.outlets)) keeps(() => core.timeToAim(input, run, at, reading, field, bench)); // prettier-ignore
       });
@@ -343,8 +345,8 @@ describe('documents with anything typed in them', () => {
       const width = mangled(pick(DEMO.widthTests, seed).input as exported.WidthTestInput, draw);
       const read = keeps(() => core.evaluateWidthTest(width))!;
       keeps(() => core.evaluateTrays(width));
-      keeps(() => core.recommendationText(read, width));
-      keeps(() => core.traysTable(width));
+      keeps(() => core.recommendation(read, width));
+      keeps(() => core.traysTable(width, speak));
       if (read.lookedM === null) return;
       keeps(() => core.meanLine(read, read.lookedM!, width));
       if (!read.pattern) return;
@@ -358,14 +360,20 @@ describe('documents with anything typed in them', () => {
       keeps(() => core.readNumber(text, 'x'));
       for (const of of ['mass', 'length', 'area', 'speed', 'massPerArea'] as const) {
         keeps(() => core.readQuantity(text, { kind: of, bareUnit: null, field: 'x' }));
-        keeps(() => core.readPositive(text, { kind: of, bareUnit: core.KINDS[of].si, field: 'x' }, 'It'));
+        keeps(() =>
+          core.readPositive(
+            text,
+            { kind: of, bareUnit: core.KINDS[of].si, field: 'x' },
+            core.message('errors.what.size'),
+          ),
+        );
       }
       keeps(() => core.readSize(text, 'ft2', 'x'));
       keeps(() => core.readGrade(text, 'x'));
       keeps(() => core.readNeed(text, 'lb/1000 ft2', 'x'));
       keeps(() => core.readQuickPart(text, 'x'));
       keeps(() => core.readDay(text, 'x'));
-      keeps(() => core.readName(text, 'x', 'A'));
+      keeps(() => core.readName(text, 'x', core.message('errors.example.job')));
       keeps(() => core.evaluateRows({ ...core.blankRows('m', 'ha'), spacing: text, own: text, count: text, length: text }, 100, 'x')); // prettier-ignore
       keeps(() => core.isMeasuredSize(text, 'ft2', 100, 1));
     }
@@ -373,7 +381,7 @@ describe('documents with anything typed in them', () => {
 });
 
 /** Names that only tell words, build blanks, or work on what the tests above have worked out; files and drags have tests of their own. */
-const ELSEWHERE = /^(?:blank|againstWanted|barsOf|changeText|curveOf|dimensionsOf|heightOf|middleOf|niceStep|positionsOf|latestOf|withRuns|is|other|Input|toResult|suggestion|operator|word|term|bandText|workingText|columnsOf|rigKind|shapeOf|methodOf|methodsFor|cautionsFor|chooseMethod|stepsOf|splitUnit|weightPart|statedForm|unitSpelled|lengthUnitFor|areaUnitFor|sameProductKey|mayGiveSetting|partText|write|readBoundaryFile|evaluateBoundary|cleanBoundary|checkFile|origin|checkTests|readTests|readShelf|shelfTable|worksheetFor|readTraysTable|resample|unevenness|seeded|press|split|running|holdsOn|depositOfPasses|draggedLengths|groundArea|layOut|localPlane|measureArea|place|snapMove|evaluatePart|evaluateSiteArea|retype|cheapest|calibration|planText|standing|fillAimText|renamed|upgraded|versionAfter|systemOf|textWithUnit|readCount|readPercent|readWhole|meanOf|scatterOver|sumOf)/; // prettier-ignore
+const ELSEWHERE = /^(?:blank|againstWanted|barsOf|changeIn|curveOf|dimensionsOf|heightOf|middleOf|niceStep|positionsOf|latestOf|withRuns|is|other|Input|toResult|suggestion|eachOnce|leftOutReason|columnHeading|testHeading|bracket|operator|word|term|bandText|workingText|columnsOf|rigKind|shapeOf|methodOf|methodsFor|cautionsFor|chooseMethod|stepsOf|splitUnit|weightPart|statedForm|unitSpelled|lengthUnitFor|areaUnitFor|sameProductKey|mayGiveSetting|partName|write|readBoundaryFile|evaluateBoundary|cleanBoundary|checkFile|origin|checkTests|readTests|readShelf|shelfTable|worksheetFor|readTraysTable|resample|unevenness|seeded|press|split|running|holdsOn|depositOfPasses|draggedLengths|groundArea|layOut|localPlane|measureArea|place|snapMove|evaluatePart|evaluateSiteArea|retype|cheapest|calibration|planTexts|standing|fillAimRemark|renamed|upgraded|versionAfter|systemOf|textWithUnit|readCount|readPercent|readWhole|meanOf|scatterOver|sumOf)/; // prettier-ignore
 
 afterAll(() => {
   const functions = Object.entries(exported).filter(([, value]) => typeof value === 'function');

@@ -1,5 +1,6 @@
 // All rooms together, for the test that calls every function. Others import a room by its own name.
 // Core is pure computation: no interface, no network, no clock; SI inside, errors as data, every answer with its working.
+export * from './messages/index.ts';
 export * from './errors/index.ts';
 export * from './quantities/index.ts';
 export * from './fields/index.ts';

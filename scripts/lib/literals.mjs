@@ -4,7 +4,7 @@ import { parseSync } from 'vite';
 /** Attributes that are read out or shown. */
 const SAID = new Set(['aria-label', 'act', 'alt', 'detail', 'empty', 'heading', 'label', 'newLabel', 'placeholder', 'text', 'title']); // prettier-ignore
 /** A sentence, or the beginning of one; no path, style, unit or name of a font. */
-const SENTENCE = /^[▲●◐○“]? ?[A-Z…][a-z’]*[ ,.:]/;
+const SENTENCE = /^[▲●◐○“]? ?(?:[A-Z][a-z’]*[ ,.:]|…[ ,:])/;
 const WORDS = /[A-Za-z]{2}[^A-Za-z]+[a-z]{2}/;
 const LETTERS = /[A-Za-z]{2}/;
 /** The same in every language. */

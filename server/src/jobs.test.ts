@@ -82,7 +82,7 @@ describe('the list', () => {
     const body = await lines(app);
     expect(body.map(({ name }) => name)).toEqual(['Fall', 'Spring feed']);
     expect(body[1]).toMatchObject({
-      need: '0.8 lb N on each 1000 ft²',
+      need: '0.8 lb N / 1000 ft²',
       product: '24-0-8',
       areas: 2,
       amountUnit: 'lb',

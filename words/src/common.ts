@@ -3,3 +3,4 @@ import { sayer } from './say.ts';
 
 /** What every screen says. */
 export const { list, rich, say } = sayer(common);
+export { nameOf, speak } from './speak.ts';

@@ -4,3 +4,4 @@ import { sayer } from './say.ts';
 
 /** What is said of machines. */
 export const { list, rich, say } = sayer({ ...common, ...rigs });
+export { nameOf, speak } from './speak.ts';

@@ -4,3 +4,4 @@ import { sayer } from './say.ts';
 
 /** What stands around every screen: places, settings, what waits, and what is said when something breaks. */
 export const { list, rich, say } = sayer({ ...common, ...shell });
+export { nameOf, speak } from './speak.ts';

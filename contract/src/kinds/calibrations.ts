@@ -5,7 +5,7 @@ import {
   otherMachine,
   type CalibrationAim,
 } from '@steady-scatter/core/testing';
-import { dayColumn, idColumn, kindOf, said, shortText, siColumn } from './kind.ts';
+import { dayColumn, idColumn, kindOf, whole, shortText, siColumn } from './kind.ts';
 
 /** Machines calibrated for products: what is wanted and what was signed off. Test runs are appended beside them. */
 export const calibrations = kindOf({
@@ -41,7 +41,7 @@ export const calibrations = kindOf({
     signedOn: signOff?.onDay ?? '',
   }),
   nameOf: ({ name }) => name,
-  textsOf: ({ product, lot, notes }) => said([product, lot, notes]),
-  linksOf: ({ rig, productId, shape }) => said([rig, productId, shape]),
+  textsOf: ({ product, lot, notes }) => whole([product, lot, notes]),
+  linksOf: ({ rig, productId, shape }) => whole([rig, productId, shape]),
   refusesOnceMeasured: (before, after) => otherMachine(before, after),
 });

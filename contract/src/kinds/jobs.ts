@@ -1,8 +1,7 @@
 import { portionDays } from '@steady-scatter/core/regulations';
-import { workingText } from '@steady-scatter/core/working';
-import { evaluateJob, jobInput, jobUpgrades } from '@steady-scatter/core/worksheet';
+import { evaluateJob, jobInput, jobUpgrades, needShown } from '@steady-scatter/core/worksheet';
 import * as z from 'zod';
-import { countColumn, dayColumn, idColumn, kindOf, listColumn, said, shortText, siColumn } from './kind.ts';
+import { countColumn, dayColumn, idColumn, kindOf, listColumn, whole, shortText, siColumn } from './kind.ts';
 
 /** Jobs: worksheets under a name, for a day. */
 export const jobs = kindOf({
@@ -13,7 +12,7 @@ export const jobs = kindOf({
   evaluate: evaluateJob,
   columns: {
     onDay: dayColumn,
-    /** The need as typed, with its unit: "0.8 lb N on each 1000 ft²". */
+    /** The need as typed, with its unit: "0.8 lb N / 1000 ft²". */
     need: shortText,
     /** The product by its name on the shelf, else by its grade. */
     product: shortText,
@@ -35,11 +34,11 @@ export const jobs = kindOf({
   },
   sort: '-onDay',
   indexed: ['product', 'totalM2', 'amountSi'],
-  summarise({ onDay, worksheet }, { answer: { lines, numbers, units, reading } }) {
-    const { need, product, areas, rules, spread } = worksheet;
+  summarise({ onDay, worksheet }, { answer: { numbers, units, reading } }) {
+    const { product, areas, rules, spread } = worksheet;
     return {
       onDay,
-      need: need.amount === '' ? '' : workingText({ ...lines.need, parts: lines.need.parts.slice(0, 4) }),
+      need: needShown(worksheet, { reading }),
       product: product.name || product.grade,
       areas: numbers.areas.filter(({ areaM2 }) => areaM2 !== null).length,
       totalM2: numbers.totalM2,
@@ -50,13 +49,13 @@ export const jobs = kindOf({
       ruleSet: rules.setId,
       calibration: spread.calibration,
       days: portionDays(onDay, reading.split.portions, reading.split.everyDays),
-      areaNames: said(areas.map(({ name }) => name)),
+      areaNames: whole(areas.map(({ name }) => name)),
     };
   },
   nameOf: ({ name }) => name,
-  textsOf: ({ worksheet: { areas, product } }) => said([product.name || product.grade, ...areas.map(({ name }) => name)]), // prettier-ignore
+  textsOf: ({ worksheet: { areas, product } }) => whole([product.name || product.grade, ...areas.map(({ name }) => name)]), // prettier-ignore
   linksOf: ({ worksheet: { areas, rules, spread } }) => [
     ...areas.flatMap(({ from }) => (from ? [from.site, from.area] : [])),
-    ...said([rules.setId, rules.soilTest, spread.calibration]),
+    ...whole([rules.setId, rules.soilTest, spread.calibration]),
   ],
 });

@@ -1,6 +1,7 @@
 import type { InputError } from '@steady-scatter/core/errors';
 import { versionAfter, type Json, type UpgradeStep } from '@steady-scatter/core/fields';
 import * as z from 'zod';
+import type { Speak } from '@steady-scatter/core/messages';
 
 /** A column of a list: what it holds, and how the database keeps it. `list` is a list or a table in JSON: shown, not sorted by. */
 export interface Column<Value> {
@@ -50,8 +51,8 @@ export interface KindEntry<Name extends string, Input, Result, Of extends Column
   /** One has no name of its own: it is not searched for. */
   readonly isNameless?: boolean;
   nameOf(input: Input): string;
-  /** Texts that it is found by, besides its name. */
-  textsOf(input: Input): readonly string[];
+  /** Texts that it is found by, besides its name; what its kind is called among them. */
+  textsOf(input: Input, speak: Speak): readonly string[];
   /** Ids of what it leans on. */
   linksOf(input: Input): readonly string[];
   /** Why a change may not be stored; none: it may. */
@@ -106,4 +107,4 @@ export const kindOf = <
 });
 
 /** Texts that say something. */
-export const said = (texts: readonly string[]): string[] => texts.filter((each) => each.trim() !== '');
+export const whole = (texts: readonly string[]): string[] => texts.filter((each) => each.trim() !== '');

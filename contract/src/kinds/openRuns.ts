@@ -1,5 +1,5 @@
 import { lostReadings, openRunInput } from '@steady-scatter/core/testing';
-import { dayColumn, idColumn, kindOf, said, shortText } from './kind.ts';
+import { dayColumn, idColumn, kindOf, whole, shortText } from './kind.ts';
 
 /** Test runs that are being made: handed between devices until they are done and appended to their calibration. */
 export const openRuns = kindOf({
@@ -27,6 +27,6 @@ export const openRuns = kindOf({
   isNameless: true,
   nameOf: () => '',
   textsOf: () => [],
-  linksOf: ({ calibration }) => said([calibration]),
+  linksOf: ({ calibration }) => whole([calibration]),
   refuses: (before, after) => lostReadings(before, after),
 });

@@ -1,6 +1,7 @@
-import { evaluateProduct, PRODUCT_KIND_IDS, PRODUCT_KINDS, productInput, productUpgrades, type ProductInput } from '@steady-scatter/core/products'; // prettier-ignore
+import { evaluateProduct, PRODUCT_KIND_IDS, productInput, productUpgrades, type ProductInput } from '@steady-scatter/core/products'; // prettier-ignore
 import * as z from 'zod';
-import { kindOf, said, shortText, siColumn, type Column } from './kind.ts';
+import { message } from '@steady-scatter/core/messages';
+import { kindOf, whole, shortText, siColumn, type Column } from './kind.ts';
 
 const productKind: Column<ProductInput['kind']> = { type: 'text', schema: z.enum(PRODUCT_KIND_IDS) };
 
@@ -42,6 +43,6 @@ export const products = kindOf({
     grainSize,
   }),
   nameOf: ({ name }) => name,
-  textsOf: ({ kind, grade, lot, notes, activeIngredient }) => said([PRODUCT_KINDS[kind].words, grade, lot, notes, activeIngredient]), // prettier-ignore
+  textsOf: ({ kind, grade, lot, notes, activeIngredient }, speak) => whole([speak(message(`kinds.product.${kind}`)), grade, lot, notes, activeIngredient]), // prettier-ignore
   linksOf: () => [],
 });

@@ -1,6 +1,7 @@
-import { evaluateRig, RIG_KIND_IDS, RIG_KINDS, rigInput, rigUpgrades, type RigInput } from '@steady-scatter/core/machines'; // prettier-ignore
+import { evaluateRig, RIG_KIND_IDS, rigInput, rigUpgrades, type RigInput } from '@steady-scatter/core/machines'; // prettier-ignore
 import * as z from 'zod';
-import { countColumn, dayColumn, kindOf, said, shortText, siColumn, type Column } from './kind.ts';
+import { message } from '@steady-scatter/core/messages';
+import { countColumn, dayColumn, kindOf, whole, shortText, siColumn, type Column } from './kind.ts';
 
 const rigKind: Column<RigInput['kind']> = { type: 'text', schema: z.enum(RIG_KIND_IDS) };
 
@@ -29,9 +30,9 @@ export const rigs = kindOf({
     firstMark: marks[0]?.label ?? '',
     lastMark: marks.at(-1)?.label ?? '',
     hopperKg,
-    dueDay: said(services.map(({ dueDay }) => dueDay)).toSorted()[0] ?? '',
+    dueDay: whole(services.map(({ dueDay }) => dueDay)).toSorted()[0] ?? '',
   }),
   nameOf: ({ name }) => name,
-  textsOf: ({ kind, notes }) => said([RIG_KINDS[kind].words, notes]),
+  textsOf: ({ kind, notes }, speak) => whole([speak(message(`kinds.rig.${kind}`)), notes]),
   linksOf: () => [],
 });

@@ -1,5 +1,5 @@
 import { evaluateRuleSet, ruleSetInput } from '@steady-scatter/core/regulations';
-import { countColumn, kindOf, said, shortText } from './kind.ts';
+import { countColumn, kindOf, whole, shortText } from './kind.ts';
 
 /** Sets of rules, one for each place that the crew works in. */
 export const ruleSets = kindOf({
@@ -12,6 +12,6 @@ export const ruleSets = kindOf({
   sort: 'name',
   summarise: ({ rules, source }) => ({ rules: rules.length, source: source.slice(0, 400) }),
   nameOf: ({ name }) => name,
-  textsOf: ({ source }) => said([source]),
+  textsOf: ({ source }) => whole([source]),
   linksOf: () => [],
 });

@@ -1,6 +1,6 @@
 import { evaluateSite, siteInput, siteUpgrades } from '@steady-scatter/core/ground';
 import * as z from 'zod';
-import { kindOf, listColumn, said, shortText, siColumn } from './kind.ts';
+import { kindOf, listColumn, whole, shortText, siColumn } from './kind.ts';
 
 /** Sites, each with its measured areas. */
 export const sites = kindOf({
@@ -25,7 +25,7 @@ export const sites = kindOf({
     areaUnit: areas[0]?.shownIn ?? 'm2',
   }),
   nameOf: ({ name }) => name,
-  textsOf: ({ areas, notes }) => said([...areas.map(({ name }) => name), notes]),
+  textsOf: ({ areas, notes }) => whole([...areas.map(({ name }) => name), notes]),
   linksOf: () => [],
   isLarge: true,
 });

@@ -1,6 +1,6 @@
 import { evaluateSoilTest, NUTRIENTS, SOIL_NUTRIENTS, soilTestInput, soilTestUpgrades, statedForm } from '@steady-scatter/core/need'; // prettier-ignore
 import * as z from 'zod';
-import { dayColumn, idColumn, kindOf, listColumn, said, shortText, siColumn } from './kind.ts';
+import { dayColumn, idColumn, kindOf, listColumn, whole, shortText, siColumn } from './kind.ts';
 
 /** Soil tests, each of one piece of ground on one day. */
 export const soilTests = kindOf({
@@ -30,6 +30,6 @@ export const soilTests = kindOf({
     ph,
   }),
   nameOf: ({ name }) => name,
-  textsOf: ({ lab, notes }) => said([lab, notes]),
-  linksOf: ({ site, area }) => said([site, area]),
+  textsOf: ({ lab, notes }) => whole([lab, notes]),
+  linksOf: ({ site, area }) => whole([site, area]),
 });

@@ -1,8 +1,8 @@
-import { evaluateWidthTest, SPACING_METHOD_IDS, widthTestInput, widthTestUpgrades, type WidthTestInput } from '@steady-scatter/core/width'; // prettier-ignore
+import { evaluateWidthTest, SPACING_METHODS, widthTestInput, widthTestUpgrades, type WidthTestInput } from '@steady-scatter/core/width'; // prettier-ignore
 import * as z from 'zod';
-import { dayColumn, flagColumn, idColumn, kindOf, said, shortText, siColumn, type Column } from './kind.ts';
+import { dayColumn, flagColumn, idColumn, kindOf, whole, shortText, siColumn, type Column } from './kind.ts';
 
-const spacingMethod: Column<WidthTestInput['spacingMethod']> = { type: 'text', schema: z.enum(SPACING_METHOD_IDS) }; // prettier-ignore
+const spacingMethod: Column<WidthTestInput['spacingMethod']> = { type: 'text', schema: z.enum(SPACING_METHODS) }; // prettier-ignore
 
 /** How far machines throw, and how far apart to pass. */
 export const widthTests = kindOf({
@@ -40,6 +40,6 @@ export const widthTests = kindOf({
     acceptedOn: accepted?.onDay ?? '',
   }),
   nameOf: ({ name }) => name,
-  textsOf: ({ product, notes }) => said([product, notes]),
-  linksOf: ({ rig, calibration, before }) => said([rig, calibration, before]),
+  textsOf: ({ product, notes }) => whole([product, notes]),
+  linksOf: ({ rig, calibration, before }) => whole([rig, calibration, before]),
 });

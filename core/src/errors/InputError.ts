@@ -1,27 +1,24 @@
-import { WORDS, type ErrorCode } from './words.ts';
-
-/** Values that fill the braces of a sentence in the catalogue. */
-export type ErrorFacts = Readonly<Record<string, string | number>>;
+import { message, type Fact, type Facts, type Message } from '../messages/message.ts';
+import type { ErrorCode } from './codes.ts';
 
 const LONGEST_FACT = 60;
 
-function shorten(fact: string | number | null): string {
-  const text = fact === null ? '' : String(fact);
-  return text.length > LONGEST_FACT ? `${text.slice(0, LONGEST_FACT - 1)}…` : text;
-}
+const shorten = (fact: Fact | null): Fact => {
+  if (typeof fact !== 'string') return fact ?? '';
+  return fact.length > LONGEST_FACT ? `${fact.slice(0, LONGEST_FACT - 1)}…` : fact;
+};
 
 /**
  * Wrong input, as data: a stable `code`, the `field` it belongs to (a path such as `areas.2.size`), a
- * `hint` that would be right, and facts for the sentence. `message` is the sentence itself.
+ * `hint` that would be right, and facts for its sentence, which a catalogue of words has under the code.
  *
- * @example new InputError('name.empty', { field: 'name', hint: 'Spring feed' }).message
- * // 'Give it a name, for example Spring feed.'
+ * @example new InputError('number.empty', { field: 'amount', hint: '0.8' }).sentence // { id: 'errors.number.empty', facts: { hint: '0.8' } }
  */
 export class InputError extends Error {
   readonly code: ErrorCode;
   readonly field: string;
   readonly hint: string | null;
-  readonly facts: ErrorFacts;
+  readonly facts: Facts;
 
   constructor(
     code: ErrorCode,
@@ -29,17 +26,21 @@ export class InputError extends Error {
       field,
       hint = null,
       ...facts
-    }: { field: string; hint?: string | null } & Record<string, string | number | null>,
+    }: { field: string; hint?: string | null } & Readonly<Record<string, Fact | null>>,
   ) {
-    const filled = Object.fromEntries(
-      Object.entries({ ...facts, hint: hint ?? '' }).map(([name, fact]) => [name, shorten(fact)]),
-    );
-    super(WORDS[code].replace(/\{([\w-]+)\}/g, (_, name: string) => filled[name] ?? ''));
+    super(`${code} at ${field}`);
     this.name = 'InputError';
     this.code = code;
     this.field = field;
     this.hint = hint;
-    this.facts = filled;
+    this.facts = Object.fromEntries(
+      Object.entries({ ...facts, hint: hint ?? '' }).map(([name, fact]) => [name, shorten(fact)]),
+    );
+  }
+
+  /** Its sentence, to be said by a catalogue. */
+  get sentence(): Message {
+    return message(`errors.${this.code}`, this.facts);
   }
 
   /** The same error at another field. */

@@ -1,6 +1,5 @@
-// Errors: wrong input as data, and the one catalogue of what is said about it.
-// A code without words, or words without a code, fails a test.
+// Errors: wrong input as data. A code without words, or words without a code, fails the type check or a test.
 export { collect, type Collected } from './collect.ts';
-export { toResult, InputError, type ErrorFacts } from './InputError.ts';
+export { toResult, InputError } from './InputError.ts';
 export { suggestion } from './suggestion.ts';
-export { WORDS, type ErrorCode } from './words.ts';
+export { ERROR_CODES, type ErrorCode } from './codes.ts';

@@ -1,5 +1,5 @@
 import type { InputError } from './InputError.ts';
-import type { ErrorCode } from './words.ts';
+import type { ErrorCode } from './codes.ts';
 
 /** Errors whose hint is what was meant, not just what would be right. */
 const MEANT: ReadonlySet<ErrorCode> = new Set([
@@ -18,5 +18,6 @@ const MEANT: ReadonlySet<ErrorCode> = new Set([
 export function suggestion({ code, hint, facts }: InputError, input: string): string | null {
   if (MEANT.has(code)) return hint;
   if (code !== 'number.decimal-comma' || !hint || !/^[\d.]+$/.test(hint)) return null;
-  return input.replace(String(facts['input']), hint);
+  const typed = facts['input'];
+  return typeof typed === 'string' ? input.replace(typed, hint) : null;
 }

@@ -1,9 +1,11 @@
 import { expect, it } from 'vitest';
+import { speak } from '@steady-scatter/words/everything';
+import { message } from '../messages/index.ts';
 import { toResult } from '../errors/index.ts';
 import { readDay, readName } from './index.ts';
 
 it('reads names and days', () => {
-  expect(readName('  Spring  feed ', 'name', 'x')).toBe('Spring feed');
+  expect(readName('  Spring  feed ', 'name', message('errors.example.job'))).toBe('Spring feed');
   expect(readDay('2028-02-29', 'onDay')).toBe('2028-02-29');
 });
 
@@ -18,8 +20,10 @@ it.each(['', 'today', '2026-02-30', '2026-13-01', '0026-01-01', '2026-1-1'])(
 );
 
 it('refuses empty and endless names', () => {
-  expect(toResult(() => readName(' ', 'name', 'Spring feed')).error?.message).toBe(
-    'Give it a name, for example Spring feed.',
+  expect(speak(toResult(() => readName(' ', 'name', message('errors.example.job'))).error!.sentence)).toBe(
+    'Give it a name, for example Spring feed, lake front.',
   );
-  expect(toResult(() => readName('x'.repeat(10_000), 'name', 'x')).error?.code).toBe('text.too-long');
+  expect(
+    toResult(() => readName('x'.repeat(10_000), 'name', message('errors.example.job'))).error?.code,
+  ).toBe('text.too-long');
 });

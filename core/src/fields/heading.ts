@@ -1,3 +1,4 @@
+import type { Message } from '../messages/message.ts';
 import { InputError } from '../errors/InputError.ts';
 import { isCalendarDay } from './days.ts';
 
@@ -8,11 +9,11 @@ const LONGEST_NAME = 120;
  *
  * @param example a name that would be right, for the sentence
  * @throws InputError name.empty, text.too-long
- * @example readName('  Spring  feed ', 'name', 'Spring feed') // 'Spring feed'
+ * @example readName('  Spring  feed ', 'name', message('errors.example.job')) // 'Spring feed'
  */
-export function readName(input: string, field: string, example: string): string {
+export function readName(input: string, field: string, example: Message): string {
   const name = input.replace(/\s+/g, ' ').trim();
-  if (name === '') throw new InputError('name.empty', { field, hint: example });
+  if (name === '') throw new InputError('name.empty', { field, example });
   if (name.length > LONGEST_NAME)
     throw new InputError('text.too-long', { field, length: name.length, most: LONGEST_NAME });
   return name;

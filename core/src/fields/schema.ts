@@ -1,5 +1,6 @@
+import { message } from '../messages/message.ts';
 import * as z from 'zod';
-import { KINDS, type Kind } from '../quantities/kinds.ts';
+import type { Kind } from '../quantities/kinds.ts';
 import {
   isUnitOf,
   type AreaUnit,
@@ -40,7 +41,9 @@ export const keyOf = <Key extends string>(table: Readonly<Record<Key, unknown>>)
 /** The id of a unit of one of these kinds. */
 const unitOf = <Id extends UnitId>(...kinds: Kind[]) =>
   z.custom<Id>((id) => typeof id === 'string' && kinds.some((kind) => isUnitOf(kind, id)), {
-    error: `This has to be a unit for ${kinds.map((kind) => KINDS[kind].words).join(' or for ')}.`,
+    params: {
+      sentence: message('errors.unitFor', { kinds: kinds.map((kind) => message(`kinds.quantity.${kind}`)) }),
+    },
   });
 
 export const areaUnit = unitOf<AreaUnit>('area');

@@ -1,3 +1,4 @@
+import { message } from '../messages/message.ts';
 import { toResult, InputError } from '../errors/InputError.ts';
 import { FRACTION_SIGNS, isBareNumber, readNumber } from '../quantities/numbers.ts';
 import { readPositive } from '../quantities/quantity.ts';
@@ -66,11 +67,11 @@ function readBand(input: string, areaM2: number, bareUnit: AreaUnit, field: stri
   const percent = /^(.*?)\s*%$/.exec(input)?.[1];
   const { value } = toResult(() =>
     percent === undefined
-      ? readPositive(input, { kind: 'area', bareUnit, field }, 'The band').si / areaM2
+      ? readPositive(input, { kind: 'area', bareUnit, field }, message('errors.what.band')).si / areaM2
       : readNumber(percent, field) / 100,
   );
   if (value !== null && value >= 0 && value <= 1) return value;
-  throw new InputError('size.band', { field, input, hint: '7 400 ft2 ±3 %' });
+  throw new InputError('size.band', { field, hint: '7 400 ft2 ±3 %' });
 }
 
 const LAST_UNIT = new RegExp(`[^\\d\\s.,/${FRACTION_SIGNS}-]+\\s*$`);
@@ -94,7 +95,7 @@ function readRectangle(
   if (sides.length !== 2)
     throw new InputError('size.sides', { field, input, count: sides.length, hint: '62 x 38 ft' });
   const wanted = { kind: 'length', bareUnit: lengthUnitFor(bareUnit), field } as const;
-  const [length, width] = sides.map((side) => readPositive(side, wanted, 'Each side'));
+  const [length, width] = sides.map((side) => readPositive(side, wanted, message('errors.what.side')));
   const lengthUnit = length!.unit as LengthUnit;
   return {
     areaM2: length!.si * width!.si,
@@ -137,7 +138,7 @@ function readPiece(
 ): Pick<SizeResult, 'areaM2' | 'unit' | 'shape'> {
   const sides = splitSides(input);
   if (sides.length > 1) return readRectangle(input, sides, bareUnit, field);
-  const { si, unit } = readPositive(input, { kind: 'area', bareUnit, field }, 'The size');
+  const { si, unit } = readPositive(input, { kind: 'area', bareUnit, field }, message('errors.what.size'));
   return { areaM2: si, unit: unit as AreaUnit, shape: { kind: 'size' } };
 }
 

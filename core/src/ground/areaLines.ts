@@ -1,10 +1,10 @@
+import { message, type Message } from '../messages/message.ts';
 import { isBareNumber } from '../quantities/numbers.ts';
 import { fromSi } from '../quantities/convert.ts';
 import { showExact, showNumber, showQuantity, showWithUncertainty, type Shown } from '../quantities/show.ts';
 import { UNITS, type AreaUnit, type LengthUnit } from '../quantities/units.ts';
 import { operator, term, word, type Term, type Working } from '../working/working.ts';
-import { MEASURED_BY, type PartInput } from './parts.ts';
-import { shapeOf } from './shapes.ts';
+import type { PartInput } from './parts.ts';
 import type { SiteAreaResult } from './site.ts';
 import type { SiteAreaInput } from './siteInput.ts';
 
@@ -14,18 +14,20 @@ const MAX_LISTED = 5;
 /**
  * A part as somebody would call it out.
  *
- * @example partText(rectangle('p', '62', '38')) // '62 × 38 ft'
+ * @example speak(partName(rectangle('p', '62', '38'))) // '62 × 38 ft'
  */
-export function partText(part: PartInput): string {
-  if (part.kind === 'boundary') return part.from || 'boundary';
-  const { words } = shapeOf(part.kind);
+export function partName(part: PartInput): Message | string {
+  if (part.kind === 'boundary') return part.from || message('ground.boundary');
+  const shape = message(`kinds.shape.${part.kind}`);
   const lengths = part.lengths.map((length) => length.trim()).filter((length) => length !== '');
-  const unit = part.by === 'paces' ? 'paces' : UNITS[part.unit].symbol;
-  const name = part.kind === 'rectangle' ? '' : `${words} `;
-  if (lengths.length === 0) return words;
-  if (lengths.length > MAX_LISTED) return `${words}, ${lengths.length} lengths in ${unit}`;
+  const unit = part.by === 'paces' ? message('ground.paces') : UNITS[part.unit].symbol;
+  if (lengths.length === 0) return shape;
+  if (lengths.length > MAX_LISTED)
+    return message('ground.manyLengths', { shape, count: lengths.length, unit });
   const bare = lengths.every((length) => isBareNumber(length));
-  return `${name}${lengths.join(' × ')}${bare ? ` ${unit}` : ''}`;
+  const listed = lengths.join(' × ');
+  const size = bare ? message('ground.lengths', { listed, unit }) : listed;
+  return part.kind === 'rectangle' ? size : message('ground.shapeOf', { shape, size });
 }
 
 /**
@@ -58,7 +60,10 @@ interface Sized {
 
 const partTerm = ({ part, areaM2 }: Sized, unit: AreaUnit): Term =>
   term(`part.${part.id}`, showSize(areaM2, 0, unit), {
-    unrounded: `${partText(part)}, ${part.kind === 'boundary' ? 'from a file' : MEASURED_BY[part.by]}`,
+    unrounded: message('ground.measured', {
+      part: partName(part),
+      how: message(part.kind === 'boundary' ? 'ground.fromFile' : `kinds.measuredBy.${part.by}`),
+    }),
     origin: part.kind !== 'boundary' && part.by === 'estimate' ? 'estimated' : 'measured',
   });
 
@@ -74,7 +79,7 @@ function partsInLine(sized: readonly Sized[], unit: AreaUnit): Working['parts'] 
     const those = sized.filter(({ part }) => part.cut === cut);
     const sum = those.reduce((total, { areaM2 }) => total + areaM2, 0);
     const shown = term(cut ? 'cuts' : 'added', showSize(sum, 0, unit), { origin: 'measured' });
-    const told = word(`in ${those.length} ${cut ? 'cut-outs' : 'parts'}`);
+    const told = word(message(cut ? 'working.inCuts' : 'working.inParts', { count: those.length }));
     if (those.length === 0) return [];
     return cut ? [operator('−'), shown, told] : [shown, told];
   };
@@ -87,30 +92,26 @@ const WIDE_BAND = 0.1;
 /**
  * What an area comes to in a sentence: what is still missing, or what its band means.
  *
- * @example areaAdvice(lawn, evaluateSiteArea(lawn, paces, 'areas.0')) // 'Every amount worked out on it carries the same ±.'
+ * @example areaAdvice(lawn, evaluateSiteArea(lawn, paces, 'areas.0')).id // 'ground.advice.band'
  */
 export function areaAdvice(
   area: SiteAreaInput,
   { errors, treatableM2, measured, buffers }: SiteAreaResult,
-): string {
+): Message {
   const wrong = errors.length;
-  if (wrong > 0)
-    return `${wrong === 1 ? 'One entry' : `${wrong} entries`} cannot be used yet; the sentence under it says why.`;
-  if (treatableM2 === null) return 'Call out the first part, for example 62 x 38.';
-  if (!area.treated) return 'This area is not treated; it is left out of the site’s total.';
+  if (wrong > 0) return message('ground.advice.wrong', { count: wrong });
+  if (treatableM2 === null) return message('ground.advice.first');
+  if (!area.treated) return message('ground.advice.notTreated');
   const share = measured.bandM2 / treatableM2;
-  if (share > WIDE_BAND)
-    return `It may be off by ${showNumber(share * 100, 2)} %, and so may every amount on it. A tape would tell it better.`;
-  if (buffers.areaM2 > 0) return 'What buffers hold back is taken off.';
-  return share > 0
-    ? 'Every amount worked out on it carries the same ±.'
-    : 'Say how far the boundary may be off, and every amount will carry it.';
+  if (share > WIDE_BAND) return message('ground.advice.wide', { percent: showNumber(share * 100, 2) });
+  if (buffers.areaM2 > 0) return message('ground.advice.buffers');
+  return share > 0 ? message('ground.advice.band') : message('ground.advice.boundaryBand');
 }
 
 /**
  * How an area was measured: each part added or taken off, what buffers hold back, what is left to treat.
  *
- * @example measuredLine(lawn, evaluateSiteArea(lawn, paces, 'areas.0')).label // 'Sum sheet: parts add up, wherever they lie'
+ * @example measuredLine(lawn, evaluateSiteArea(lawn, paces, 'areas.0')).label // { id: 'working.sumSheet' }
  */
 export function measuredLine(area: SiteAreaInput, reading: SiteAreaResult): Working {
   const { measured, buffers, treatableM2 } = reading;
@@ -119,9 +120,7 @@ export function measuredLine(area: SiteAreaInput, reading: SiteAreaResult): Work
     const { areaM2 } = measured.parts[at]!;
     return areaM2 === null ? [] : [{ part, areaM2 }];
   });
-  const overlaps = measured.clipped
-    ? [word('with overlaps counted once and cut-outs only where there is ground')]
-    : [];
+  const overlaps = measured.clipped ? [word(message('working.overlaps'))] : [];
   const heldBack = buffers.areaM2 > 0;
   const size = (role: string, m2: number | null, strong: boolean) =>
     term(role, m2 === null ? null : showSize(m2, measured.bandM2, unit), {
@@ -131,7 +130,7 @@ export function measuredLine(area: SiteAreaInput, reading: SiteAreaResult): Work
     });
   return {
     id: 'measured',
-    label: area.layoutMode === 'sum' ? 'Sum sheet: parts add up, wherever they lie' : 'Placed drawing',
+    label: message(area.layoutMode === 'sum' ? 'working.sumSheet' : 'working.placed'),
     parts: [
       ...partsInLine(sized, unit),
       ...overlaps,
@@ -141,7 +140,7 @@ export function measuredLine(area: SiteAreaInput, reading: SiteAreaResult): Work
         ? [
             operator('−' as const),
             term('heldBack', showQuantity(buffers.areaM2, unit, 3)),
-            word('within buffers'),
+            word(message('working.withinBuffers')),
             operator('=' as const),
             size('treatable', treatableM2, true),
           ]

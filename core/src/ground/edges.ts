@@ -1,6 +1,7 @@
+import { message, type Message } from '../messages/message.ts';
 import * as z from 'zod';
 import { InputError } from '../errors/InputError.ts';
-import { keyOf, lengthUnit, partId, text, type InputOf } from '../fields/schema.ts';
+import { lengthUnit, partId, text, type InputOf } from '../fields/schema.ts';
 import { readNumber } from '../quantities/numbers.ts';
 import { readPositive } from '../quantities/quantity.ts';
 import type { LengthUnit } from '../quantities/units.ts';
@@ -9,28 +10,18 @@ import type { Outline } from './outline.ts';
 import type { PartResult } from './parts.ts';
 
 /** What lies beyond an edge and has to be kept clear of. */
-export const EDGE_KINDS = {
-  water: 'water',
-  drain: 'drain',
-  pavement: 'pavement',
-  neighbour: 'neighbour',
-} as const;
-export type EdgeKind = keyof typeof EDGE_KINDS;
+export const EDGE_KINDS = ['water', 'drain', 'pavement', 'neighbour'] as const;
+export type EdgeKind = (typeof EDGE_KINDS)[number];
 
 /** Where along an area it lies. */
-export const ALONG = {
-  all: 'all round the outside',
-  holes: 'round what is cut out',
-  side: 'from corner to corner of a part',
-  length: 'along a length of the edge',
-} as const;
-export type Along = keyof typeof ALONG;
+export const ALONG = ['all', 'holes', 'side', 'length'] as const;
+export type Along = (typeof ALONG)[number];
 
 /** An edge that matters, with the distance to keep from it. */
 export const edgeInput = z.object({
   id: partId,
-  kind: keyOf(EDGE_KINDS),
-  along: keyOf(ALONG),
+  kind: z.enum(EDGE_KINDS),
+  along: z.enum(ALONG),
   /** Id of the part whose side it is; empty: its first. */
   part: z.string().max(60),
   /** Corners of that part, counted from 1; both empty: all round it. */
@@ -104,12 +95,12 @@ export function evaluateEdge(
   field: string,
 ): EdgeResult {
   const { id, kind: of, along, buffer, length, unit } = edge;
-  const metres = (input: string, name: 'buffer' | 'length', what: string) =>
+  const metres = (input: string, name: 'buffer' | 'length', what: Message) =>
     readPositive(input, { kind: 'length', bareUnit: unit, field: `${field}.${name}` }, what).si;
-  const bufferM = buffer.trim() === '' ? 0 : metres(buffer, 'buffer', 'The buffer');
+  const bufferM = buffer.trim() === '' ? 0 : metres(buffer, 'buffer', message('errors.what.buffer'));
   const lined = (lines: EdgeResult['lines']): EdgeResult => ({ id, of, lines, bufferM, bandM2: 0 });
   if (along === 'length') {
-    const lengthM = length.trim() === '' ? 0 : metres(length, 'length', 'The length of the edge');
+    const lengthM = length.trim() === '' ? 0 : metres(length, 'length', message('errors.what.edgeLength'));
     return { ...lined([]), bandM2: lengthM * bufferM };
   }
   if (along === 'side') {

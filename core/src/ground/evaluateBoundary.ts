@@ -1,3 +1,4 @@
+import { message } from '../messages/message.ts';
 import { collect } from '../errors/collect.ts';
 import { InputError } from '../errors/InputError.ts';
 import { readPositive } from '../quantities/quantity.ts';
@@ -24,7 +25,7 @@ export function evaluateBoundary(part: BoundaryInput, field: string): PartResult
   const offM =
     readIfPresent(part.off, () => {
       const wanted = { kind: 'length', bareUnit: part.unit, field: `${field}.off` } as const;
-      return readPositive(part.off, wanted, 'How far a point may be off').si;
+      return readPositive(part.off, wanted, message('errors.what.pointOff')).si;
     }) ?? 0;
   const areaM2 = groundArea(groundOf(outlines));
   const [edge = []] = outlines;

@@ -1,3 +1,4 @@
+import { message } from '../messages/message.ts';
 import { readPercent } from '../fields/counts.ts';
 import { toResult, InputError } from '../errors/InputError.ts';
 import { isBareNumber, lastPlace, readNumber } from '../quantities/numbers.ts';
@@ -30,7 +31,7 @@ function readLength(input: string, at: number, part: ShapeInput, paces: PacesRes
     return { m: (degrees * Math.PI) / 180, uM: resolution / Math.sqrt(12), inPaces: false };
   }
   if (kind === 'known') {
-    const { si, resolutionSi } = readPositive(input, { kind: 'area', bareUnit: areaUnitFor(unit), field }, 'The size'); // prettier-ignore
+    const { si, resolutionSi } = readPositive(input, { kind: 'area', bareUnit: areaUnitFor(unit), field }, message('errors.what.size')); // prettier-ignore
     return { m: si, uM: resolutionSi / Math.sqrt(12), inPaces: false };
   }
   const inPaces = PACES.test(input) || (by === 'paces' && isBareNumber(input.replace(/^[-+]/, '')));
@@ -58,7 +59,11 @@ function readLength(input: string, at: number, part: ShapeInput, paces: PacesRes
 function checkLength(value: number, kind: ShapeKind, at: number, field: string): void {
   if (kind === 'polygon') return;
   if (value < 0 || (value === 0 && !mayBeZeroOrLess(kind, at)))
-    throw new InputError('quantity.not-positive', { field, what: 'Each length', hint: '62 ft' });
+    throw new InputError('quantity.not-positive', {
+      field,
+      what: message('errors.what.length'),
+      hint: '62 ft',
+    });
   if (value > 100_000) throw new InputError('size.too-large', { field, input: `${value} m` });
 }
 
@@ -95,7 +100,7 @@ export function evaluateShape(part: ShapeInput, paces: PacesResult, field: strin
   const enough = shape.repeats ? known.length >= shape.repeats.from + shape.repeats.least : true;
   const nothing = { id, cut, areaM2: null, uM2: 0, perPaceM2: 0, outlines: [], dimensions: null };
   if (shape.repeats && known.length > shape.repeats.from && !enough && errors.length === 0)
-    errors.push(new InputError('shape.too-few', { field, words: shape.words, least: String(shape.repeats.least / (kind === 'offsets' ? 1 : 2)) })); // prettier-ignore
+    errors.push(new InputError('shape.too-few', { field, shape: message(`kinds.shape.${kind}`), least: String(shape.repeats.least / (kind === 'offsets' ? 1 : 2)) })); // prettier-ignore
   if (known.length !== given.length || known.length === 0 || !enough) return { ...nothing, errors };
 
   const d = known.map(({ m }) => m);

@@ -45,6 +45,6 @@ export {
   type Surface,
 } from './siteInput.ts';
 export { siteUpgrades } from './siteUpgrades.ts';
-export { areaAdvice, measuredLine, partText, showLength, showSize } from './areaLines.ts';
+export { areaAdvice, measuredLine, partName, showLength, showSize } from './areaLines.ts';
 export { evaluateSite, evaluateSiteArea, type SiteAreaResult, type SiteResult } from './site.ts';
 export * from './files/index.ts';

@@ -1,3 +1,4 @@
+import { message, type Message } from '../messages/message.ts';
 import { readCount } from '../fields/counts.ts';
 import { meanOf, scatterOver } from '../numeric/spread.ts';
 import * as z from 'zod';
@@ -62,13 +63,13 @@ const ONE_WALK = 0.03;
  */
 export function evaluatePaces({ line, unit, walks, wheel }: PaceInput, field: string): PacesResult {
   const { errors, readIfPresent } = collect();
-  const length = (text: string, name: 'line' | 'wheel', what: string) =>
+  const length = (text: string, name: 'line' | 'wheel', what: Message) =>
     readIfPresent(
       text,
       () => readPositive(text, { kind: 'length', bareUnit: unit, field: `${field}.${name}` }, what).si,
     );
-  const lineM = length(line, 'line', 'The known line');
-  const wheelM = length(wheel, 'wheel', 'What the wheel shows');
+  const lineM = length(line, 'line', message('errors.what.knownLine'));
+  const wheelM = length(wheel, 'wheel', message('errors.what.wheel'));
   const counts = walks.flatMap((text, at) => {
     const wanted = { field: `${field}.walks.${at}`, hint: '61', most: Infinity, isPositive: true };
     const count = readIfPresent(text, () => readCount(text, wanted));

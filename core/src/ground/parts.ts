@@ -1,18 +1,13 @@
 import * as z from 'zod';
 import type { InputError } from '../errors/InputError.ts';
 import type { LengthUnit } from '../quantities/units.ts';
-import { keyOf, lengthUnit, partId, text, type InputOf } from '../fields/schema.ts';
+import { lengthUnit, partId, text, type InputOf } from '../fields/schema.ts';
 import type { Outline } from './outline.ts';
 import { SHAPE_KINDS, shapeOf, type ShapeKind } from './shapes.ts';
 
 /** How the lengths of a part were found. */
-export const MEASURED_BY = {
-  tape: 'by tape',
-  wheel: 'with a wheel',
-  paces: 'in paces',
-  estimate: 'estimated by eye',
-} as const;
-export type MeasuredBy = keyof typeof MEASURED_BY;
+export const MEASURED_BY = ['tape', 'wheel', 'paces', 'estimate'] as const;
+export type MeasuredBy = (typeof MEASURED_BY)[number];
 
 /** A drawing reaches no farther than the largest area does, m. */
 const metres = z.number().min(-1e6).max(1e6);
@@ -29,7 +24,7 @@ const shapeInput = z.object({
   /** In the order of the shape's dimensions; turning angles in degrees. */
   lengths: z.array(text).max(200),
   unit: lengthUnit,
-  by: keyOf(MEASURED_BY),
+  by: z.enum(MEASURED_BY),
   /** How far an estimate may be off, percent of its area. */
   within: text,
   at: placing,

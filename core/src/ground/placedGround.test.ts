@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { speak } from '@steady-scatter/words/everything';
 import { around, difference, groundArea, groundOf, intersection, union } from './clip.ts';
 import { blankPace, measureArea, evaluatePaces, type BoundaryInput, type Point } from './index.ts';
 
@@ -41,7 +42,7 @@ describe('placed ground', () => {
     const { areaM2, errors } = measureArea(over, 'placed', noPace, 'areas.0.parts');
     expect(areaM2).toBeNull();
     expect(errors).toMatchObject([{ code: 'area.tangled', field: 'areas.0.parts' }]);
-    expect(errors[0]!.message).toContain('more than 6000 points');
+    expect(speak(errors[0]!.sentence)).toContain('more than 6000 points');
   });
 
   it('as large, but each part by itself, is worked out', () => {

@@ -1,3 +1,4 @@
+import { message } from '../messages/message.ts';
 import { InputError } from '../errors/InputError.ts';
 import { FRACTION_SIGNS, isBareNumber } from '../quantities/numbers.ts';
 import { shapeOf, type ShapeKind } from './shapes.ts';
@@ -68,12 +69,16 @@ export function readQuickPart(input: string, field: string): QuickPart {
   )
     throw new InputError('shape.unreadable', { field, input, hint: EXAMPLE });
   const kind = called === 'triangle' && lengths.length === 3 ? 'three-sides' : called;
-  const { words, dimensions, repeats } = shapeOf(kind);
+  const { dimensions, repeats } = shapeOf(kind);
   const fits = repeats
     ? lengths.length >= repeats.from + repeats.least
     : lengths.length === dimensions.length;
   if (!fits && !(kind === 'rectangle' && lengths.length === 1))
-    throw new InputError('shape.count', { field, words, wanted: dimensions.join(', ') });
+    throw new InputError('shape.count', {
+      field,
+      shape: message(`kinds.shape.${kind}`),
+      wanted: dimensions.map((each) => message(`kinds.dimension.${each}`)),
+    });
   const square = kind === 'rectangle' && lengths.length === 1 ? [...lengths, ...lengths] : lengths;
   return { kind, cut: cut.test(text), lengths: square };
 }

@@ -1,3 +1,4 @@
+import { message, type Message } from '../messages/message.ts';
 import { readCount } from '../fields/counts.ts';
 import * as z from 'zod';
 import { finite, requirePositive } from '../errors/preconditions.ts';
@@ -74,16 +75,16 @@ export function evaluateRows(
   field: string,
 ): RowsResult {
   const { errors, readIfPresent } = collect();
-  const metres = (input: string, name: string, what: string) =>
+  const metres = (input: string, name: string, what: Message) =>
     readIfPresent(
       input,
       () => readPositive(input, { kind: 'length', bareUnit: unit, field: `${field}.${name}` }, what).si,
     );
-  const spacingM = metres(spacing, 'spacing', 'The row spacing');
+  const spacingM = metres(spacing, 'spacing', message('errors.what.rowSpacing'));
   const [figure, typedPer] = own.split(PER_AREA);
-  const ownM = metres(figure!, 'own', 'Your own figure');
-  const ownPerM2 = typedPer === undefined ? UNITS[per].toSi : readIfPresent(typedPer, () => readPositive(`1 ${typedPer}`, { kind: 'area', bareUnit: null, field: `${field}.own` }, 'The area').si); // prettier-ignore
-  const eachM = metres(length, 'length', 'The length of a row');
+  const ownM = metres(figure!, 'own', message('errors.what.ownFigure'));
+  const ownPerM2 = typedPer === undefined ? UNITS[per].toSi : readIfPresent(typedPer, () => readPositive(`1 ${typedPer}`, { kind: 'area', bareUnit: null, field: `${field}.own` }, message('errors.what.area')).si); // prettier-ignore
+  const eachM = metres(length, 'length', message('errors.what.rowLength'));
   const rows = readIfPresent(count, () =>
     readCount(count, { field: `${field}.count`, hint: '24', most: 100_000, isPositive: true }),
   );

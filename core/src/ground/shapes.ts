@@ -1,11 +1,38 @@
+import { message, type Message } from '../messages/message.ts';
 import { InputError } from '../errors/InputError.ts';
 import { crossesItself, outlineArea, roundOutline, type Point } from './outline.ts';
 
+/** A length or an angle that a shape is measured by. */
+export type Dimension =
+  | 'length'
+  | 'width'
+  | 'base'
+  | 'height'
+  | 'sideA'
+  | 'sideB'
+  | 'sideC'
+  | 'oneParallel'
+  | 'otherParallel'
+  | 'radius'
+  | 'outerRadius'
+  | 'innerRadius'
+  | 'side1'
+  | 'side2'
+  | 'side3'
+  | 'side4'
+  | 'diagonal'
+  | 'offsetDistance'
+  | 'offset'
+  | 'side'
+  | 'turn'
+  | 'size'
+  | 'x'
+  | 'y';
+
 /** How a shape is measured and worked out. Dimensions are metres (turning angles radians, a known size m2), in the order of `dimensions`. */
 interface Shape {
-  readonly words: string;
-  /** What each dimension is called; for a list the names of what repeats. */
-  readonly dimensions: readonly string[];
+  /** Each dimension; for a list what repeats. */
+  readonly dimensions: readonly Dimension[];
   /** From here on the dimensions repeat; null: there are just these. */
   readonly repeats: { readonly from: number; readonly least: number } | null;
   /** Says why the shape cannot be. `field` is that of the part. */
@@ -24,9 +51,9 @@ function heron(sides: readonly [number, number, number]): number {
   return Math.sqrt(Math.max(0, (a + (b + c)) * (c - (a - b)) * (c + (a - b)) * (a + (b - c)))) / 4;
 }
 
-function checkTriangle([a, b, c]: readonly [number, number, number], field: string, hint: string): void {
+function checkTriangle([a, b, c]: readonly [number, number, number], field: string, which: Message): void {
   const longest = Math.max(a, b, c);
-  if (longest >= a + b + c - longest) throw new InputError('shape.triangle', { field, hint });
+  if (longest >= a + b + c - longest) throw new InputError('shape.triangle', { field, which });
 }
 
 /** The third corner of a triangle on a base from the origin along x: `left` from its start, `right` from its end. */
@@ -66,7 +93,6 @@ const pointsOf = (d: readonly number[]): Point[] =>
 /** Every shape that ground is measured in. Sources: Euclidean geometry; offsets by the trapezoid rule. */
 export const SHAPES = {
   rectangle: {
-    words: 'rectangle',
     dimensions: ['length', 'width'],
     repeats: null,
     check: noCheck,
@@ -74,7 +100,6 @@ export const SHAPES = {
     outlines: ([l = 0, w = 0]) => [[point(0, 0), point(l, 0), point(l, w), point(0, w)]],
   },
   triangle: {
-    words: 'triangle, base and height',
     dimensions: ['base', 'height'],
     repeats: null,
     check: noCheck,
@@ -82,16 +107,14 @@ export const SHAPES = {
     outlines: ([b = 0, h = 0]) => [[point(0, 0), point(b, 0), point(b / 2, h)]],
   },
   'three-sides': {
-    words: 'triangle, three sides',
-    dimensions: ['side a', 'side b', 'side c'],
+    dimensions: ['sideA', 'sideB', 'sideC'],
     repeats: null,
-    check: ([a = 0, b = 0, c = 0], field) => checkTriangle([a, b, c], field, 'the longest of the three'),
+    check: ([a = 0, b = 0, c = 0], field) => checkTriangle([a, b, c], field, message('errors.which.longest')),
     area: ([a = 0, b = 0, c = 0]) => heron([a, b, c]),
     outlines: ([a = 0, b = 0, c = 0]) => [[point(0, 0), point(a, 0), apex(a, c, b, 1)]],
   },
   trapezoid: {
-    words: 'trapezoid',
-    dimensions: ['one parallel side', 'the other', 'height'],
+    dimensions: ['oneParallel', 'otherParallel', 'height'],
     repeats: null,
     check: noCheck,
     area: ([a = 0, b = 0, h = 0]) => ((a + b) / 2) * h,
@@ -100,7 +123,6 @@ export const SHAPES = {
     ],
   },
   circle: {
-    words: 'circle',
     dimensions: ['radius'],
     repeats: null,
     check: noCheck,
@@ -108,7 +130,6 @@ export const SHAPES = {
     outlines: ([r = 0]) => [roundOutline(r, r)],
   },
   'half-circle': {
-    words: 'half circle',
     dimensions: ['radius'],
     repeats: null,
     check: noCheck,
@@ -116,7 +137,6 @@ export const SHAPES = {
     outlines: ([r = 0]) => [roundOutline(r, r, Math.PI)],
   },
   ellipse: {
-    words: 'ellipse',
     dimensions: ['length', 'width'],
     repeats: null,
     check: noCheck,
@@ -124,8 +144,7 @@ export const SHAPES = {
     outlines: ([l = 0, w = 0]) => [roundOutline(l / 2, w / 2)],
   },
   ring: {
-    words: 'ring',
-    dimensions: ['outer radius', 'inner radius'],
+    dimensions: ['outerRadius', 'innerRadius'],
     repeats: null,
     check([outer = 0, inner = 0], field) {
       if (inner >= outer) throw new InputError('shape.ring', { field });
@@ -134,12 +153,11 @@ export const SHAPES = {
     outlines: ([outer = 0, inner = 0]) => [roundOutline(outer, outer), roundOutline(inner, inner)],
   },
   'four-sides': {
-    words: 'four sides and a diagonal',
-    dimensions: ['side 1', 'side 2', 'side 3', 'side 4', 'diagonal'],
+    dimensions: ['side1', 'side2', 'side3', 'side4', 'diagonal'],
     repeats: null,
     check([a = 0, b = 0, c = 0, d = 0, e = 0], field) {
-      checkTriangle([a, b, e], field, 'sides 1 and 2 with the diagonal');
-      checkTriangle([c, d, e], field, 'sides 3 and 4 with the diagonal');
+      checkTriangle([a, b, e], field, message('errors.which.sides12'));
+      checkTriangle([c, d, e], field, message('errors.which.sides34'));
     },
     area: ([a = 0, b = 0, c = 0, d = 0, e = 0]) => heron([a, b, e]) + heron([c, d, e]),
     outlines: ([a = 0, b = 0, c = 0, d = 0, e = 0]) => [
@@ -147,8 +165,7 @@ export const SHAPES = {
     ],
   },
   offsets: {
-    words: 'baseline with offsets',
-    dimensions: ['distance between offsets', 'offset'],
+    dimensions: ['offsetDistance', 'offset'],
     repeats: { from: 1, least: 2 },
     check: noCheck,
     area: ([step = 0, ...offsets]) =>
@@ -158,8 +175,7 @@ export const SHAPES = {
     ],
   },
   walk: {
-    words: 'sides and turning angles',
-    dimensions: ['side', 'then turn left'],
+    dimensions: ['side', 'turn'],
     repeats: { from: 0, least: 6 },
     check(d, field) {
       const { corners, gap, length } = walk(d);
@@ -171,7 +187,6 @@ export const SHAPES = {
     outlines: (d) => [walk(d).corners],
   },
   known: {
-    words: 'size already known',
     dimensions: ['size'],
     repeats: null,
     check: noCheck,
@@ -180,7 +195,6 @@ export const SHAPES = {
     outlines: ([size = 0]) => [[point(0, 0), point(Math.sqrt(size), 0), point(Math.sqrt(size), Math.sqrt(size)), point(0, Math.sqrt(size))]], // prettier-ignore
   },
   polygon: {
-    words: 'corners on a drawing',
     dimensions: ['x', 'y'],
     repeats: { from: 0, least: 6 },
     check(d, field) {

@@ -1,3 +1,4 @@
+import { message } from '../messages/message.ts';
 import { collect } from '../errors/collect.ts';
 import { InputError } from '../errors/InputError.ts';
 import { readName } from '../fields/heading.ts';
@@ -94,7 +95,7 @@ export interface SiteResult {
  */
 export function evaluateSite(site: SiteInput): SiteResult {
   const { errors, tryRead } = collect();
-  tryRead(() => readName(site.name, 'name', 'Lake front park'));
+  tryRead(() => readName(site.name, 'name', message('errors.example.site')));
   const place = tryRead(() => readPlace(site.place, 'place'));
   const paces = evaluatePaces(site.pace, 'pace');
   const areas = site.areas.map((area, at) => evaluateSiteArea(area, paces, `areas.${at}`));

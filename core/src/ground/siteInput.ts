@@ -1,5 +1,6 @@
+import { message } from '../messages/message.ts';
 import * as z from 'zod';
-import { areaUnit, keyOf, notes, ownIds, text, type InputOf } from '../fields/schema.ts';
+import { areaUnit, notes, ownIds, text, type InputOf } from '../fields/schema.ts';
 import { edgeInput } from './edges.ts';
 import { placeInput } from './geodetic.ts';
 import { blankPace, pacesInput } from './paces.ts';
@@ -7,22 +8,12 @@ import { partInput } from './parts.ts';
 import { blankRows, rowsInput } from './rows.ts';
 
 /** What lies on the ground. */
-export const SURFACES = {
-  turf: 'turf',
-  bed: 'bed',
-  'row-crop': 'row crop',
-  pavement: 'pavement',
-  gravel: 'gravel',
-} as const;
-export type Surface = keyof typeof SURFACES;
+export const SURFACES = ['turf', 'bed', 'row-crop', 'pavement', 'gravel'] as const;
+export type Surface = (typeof SURFACES)[number];
 
 /** How steep it is: it tells on pace, on throw and on what washes off. */
-export const SLOPES = {
-  level: 'level',
-  gentle: 'gentle, up to 10 %',
-  steep: 'steep, over 10 %',
-} as const;
-export type Slope = keyof typeof SLOPES;
+export const SLOPES = ['level', 'gentle', 'steep'] as const;
+export type Slope = (typeof SLOPES)[number];
 
 /** Most areas on a site, and most parts in an area. */
 export const MAX_SITE_AREAS = 200;
@@ -32,8 +23,8 @@ export const MAX_PARTS = 100;
 const siteAreaInput = z.object({
   id: z.uuid(),
   name: z.string().max(120),
-  surface: keyOf(SURFACES),
-  slope: keyOf(SLOPES),
+  surface: z.enum(SURFACES),
+  slope: z.enum(SLOPES),
   treated: z.boolean(),
   /** Its parts are added up wherever they lie, or placed on a plan. */
   layoutMode: z.enum(['sum', 'placed']),
@@ -58,7 +49,7 @@ export const siteInput = z.object({
   areas: z
     .array(siteAreaInput)
     .max(MAX_SITE_AREAS)
-    .refine(ownIds, { error: 'Each area has to have an id of its own.' }),
+    .refine(ownIds, { params: { sentence: message('errors.ownIds') } }),
 });
 export type SiteInput = InputOf<typeof siteInput>;
 

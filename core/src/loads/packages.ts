@@ -1,3 +1,4 @@
+import { message } from '../messages/message.ts';
 import { InputError } from '../errors/InputError.ts';
 import { readPositive, type Quantity } from '../quantities/quantity.ts';
 import { UNITS, type MassUnit, type VolumeUnit } from '../quantities/units.ts';
@@ -26,7 +27,7 @@ export function readPackage(input: string, bareUnit: PackageUnit, field: string)
     .replace(/(\d)-(?=[a-z])/i, '$1 ')
     .replace(/\s*\b(bags?|packages?|sacks?|boxes|box|pails?|jugs?|cans?|drums?)\b/i, '');
   const { kind } = UNITS[bareUnit];
-  const reading = readPositive(text, { kind, bareUnit, field }, 'The package');
+  const reading = readPositive(text, { kind, bareUnit, field }, message('errors.what.package'));
   if (reading.si > MAX_SI) throw new InputError('package.too-large', { field, input });
   return { ...reading, input, unit: reading.unit as PackageUnit };
 }
@@ -63,7 +64,11 @@ export function countPackages(amountSi: number, packageSi: number, bandSi = 0): 
     !Number.isFinite(packageSi) ||
     !(bandSi >= 0)
   )
-    throw new InputError('quantity.not-positive', { field: 'package', what: 'The package', hint: '40 lb' });
+    throw new InputError('quantity.not-positive', {
+      field: 'package',
+      what: message('errors.what.package'),
+      hint: '40 lb',
+    });
   const wholeFor = (count: number) => Math.max(0, Math.ceil(count - 1e-9 * Math.max(1, count)));
   const exact = amountSi / packageSi;
   const whole = wholeFor(exact);

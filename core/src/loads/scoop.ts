@@ -1,3 +1,4 @@
+import { message } from '../messages/message.ts';
 import { meanOf, scatterOver } from '../numeric/spread.ts';
 import { toResult, InputError } from '../errors/InputError.ts';
 import { readPositive, readQuantity } from '../quantities/quantity.ts';
@@ -36,7 +37,11 @@ export function evaluateScoop(
     if (input.trim() === '') return;
     const path = `${field}.weighings.${at}`;
     const { value, error } = toResult(() => {
-      const gross = readPositive(input, { kind: 'mass', bareUnit: unit, field: path }, 'The full scoop').si;
+      const gross = readPositive(
+        input,
+        { kind: 'mass', bareUnit: unit, field: path },
+        message('errors.what.fullScoop'),
+      ).si;
       const net = gross - (empty.value ?? 0);
       if (net > 0) return net;
       const hint = `more than ${showExact(fromSi(empty.value ?? 0, unit))} ${UNITS[unit].symbol}`;

@@ -1,3 +1,4 @@
+import { message } from '../messages/message.ts';
 import * as z from 'zod';
 import type { Collected } from '../errors/collect.ts';
 import { toResult } from '../errors/InputError.ts';
@@ -27,11 +28,18 @@ export function readPace(
   if (speed !== null && speed > 0) return speed;
   const courseM = readIfPresent(
     course,
-    () => readPositive(course, { kind: 'length', bareUnit: unit, field: `${field}.course` }, 'The course').si,
+    () =>
+      readPositive(
+        course,
+        { kind: 'length', bareUnit: unit, field: `${field}.course` },
+        message('errors.what.course'),
+      ).si,
   );
   const timeS = readIfPresent(
     time,
-    () => readPositive(time, { kind: 'time', bareUnit: 's', field: `${field}.time` }, 'The time').si,
+    () =>
+      readPositive(time, { kind: 'time', bareUnit: 's', field: `${field}.time` }, message('errors.what.time'))
+        .si,
   );
   return courseM !== null && timeS !== null ? courseM / timeS : null;
 }

@@ -1,3 +1,4 @@
+import { message, type Message } from '../messages/message.ts';
 import { readWhole } from '../fields/counts.ts';
 import { collect } from '../errors/collect.ts';
 import { InputError } from '../errors/InputError.ts';
@@ -23,10 +24,12 @@ export interface RigResult {
   /** Whether the usual pace lies where one walks or drives comfortably. */
   readonly paceIsUsual: boolean;
   /** All that is looked at: what the kind asks for, then own additions. */
-  readonly before: readonly string[];
-  readonly after: readonly string[];
+  readonly before: readonly (Message | string)[];
+  readonly after: readonly (Message | string)[];
   readonly errors: readonly InputError[];
 }
+
+const checkOf = (check: string): Message => message(`kinds.check.${check}`);
 
 /**
  * Reads a machine.
@@ -35,7 +38,7 @@ export interface RigResult {
  */
 export function evaluateRig(rig: RigInput): RigResult {
   const { errors, tryRead, readIfPresent } = collect();
-  tryRead(() => readName(rig.name, 'name', 'Red push spreader'));
+  tryRead(() => readName(rig.name, 'name', message('errors.example.rig')));
   const control = evaluateScale(rig.control, 'control');
   const second = evaluateScale(rig.second, 'second');
   const outlets = readIfPresent(rig.outlets.count, () =>
@@ -43,7 +46,7 @@ export function evaluateRig(rig: RigInput): RigResult {
   );
   const hopperKg = readIfPresent(
     rig.hopper.size,
-    () => readPositive(rig.hopper.size, { kind: 'mass', bareUnit: rig.hopper.unit, field: 'hopper.size' }, 'The hopper').si, // prettier-ignore
+    () => readPositive(rig.hopper.size, { kind: 'mass', bareUnit: rig.hopper.unit, field: 'hopper.size' }, message('errors.what.hopper')).si, // prettier-ignore
   );
   const widthM = readIfPresent(
     rig.width.text,
@@ -64,8 +67,8 @@ export function evaluateRig(rig: RigInput): RigResult {
     widthM,
     paceMPerS,
     paceIsUsual: paceMPerS === null || (paceMPerS >= pace[0] && paceMPerS <= pace[1]),
-    before: [...before, ...whole(rig.before)],
-    after: [...after, ...whole(rig.after)],
+    before: [...before.map(checkOf), ...whole(rig.before)],
+    after: [...after.map(checkOf), ...whole(rig.after)],
     errors: [...errors, ...control.errors, ...second.errors],
   };
 }

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { speak } from '@steady-scatter/words/everything';
 import { toResult } from '../errors/InputError.ts';
 import { blankRig, blankScale, readMark, evaluateRig, evaluateScale, type ScaleInput } from './index.ts';
 
@@ -22,7 +23,9 @@ describe('scales', () => {
     expect(readMark('7.50', read, 'setting').opening).toBe(7.5);
     expect(readMark('7½', read, 'setting').opening).toBe(7.5);
     for (const nothing of ['', ' ', '0x10', '-0.5', 'NaN']) expect(toResult(() => readMark(nothing, read, 'setting')).error?.code, nothing).toBe('scale.mark'); // prettier-ignore
-    expect(toResult(() => readMark('31', read, 'setting')).error?.message).toContain('runs from 0 to 30');
+    expect(speak(toResult(() => readMark('31', read, 'setting')).error!.sentence)).toContain(
+      'runs from 0 to 30',
+    );
     expect(toResult(() => readMark('7.3', read, 'setting')).error?.code).toBe('scale.mark');
   });
   it.each([
@@ -43,7 +46,7 @@ it('a machine: pace from a course, what its kind has looked at, errors with thei
   expect(read.errors).toEqual([]);
   expect(read.paceMPerS).toBeCloseTo(40 / 29.1, 12);
   expect(read.paceIsUsual).toBe(true);
-  expect(read.before).toContain('gate shut before filling');
+  expect(read.before.map(speak)).toContain('gate shut before filling');
   expect(read.before.at(-1)).toBe('tyre pressure');
   const wrong = evaluateRig({ ...rig, name: '', hopper: { size: '0', unit: 'kg' }, services: [{ id: 's', onDay: '2026-02-30', what: '', dueDay: '' }] }); // prettier-ignore
   expect(wrong.errors.map(({ field, code }) => [field, code])).toEqual([['name', 'name.empty'], ['hopper.size', 'quantity.not-positive'], ['services.0.onDay', 'date.unreadable']]); // prettier-ignore

@@ -45,7 +45,9 @@ describe('widths of rows', () => {
       12,
     );
     expect(readWidth({ text: '9', unit: 'ft', by: 'chosen' }, 'width').resolutionSi).toBe(0);
-    expect(() => readWidth({ text: '0 m/ha', unit: 'm', by: 'chosen' }, 'width')).toThrow('more than 0');
+    expect(() => readWidth({ text: '0 m/ha', unit: 'm', by: 'chosen' }, 'width')).toThrow(
+      'quantity.not-positive',
+    );
   });
 });
 

@@ -1,3 +1,4 @@
+import { message } from '../messages/message.ts';
 import * as z from 'zod';
 import { InputError } from '../errors/InputError.ts';
 import { readQuantity } from '../quantities/quantity.ts';
@@ -28,7 +29,12 @@ export function readWidth(
 ): { readonly si: number; readonly resolutionSi: number } {
   const [, row, area] = ROW_PER_AREA.exec(text.trim()) ?? [];
   const positive = (si: number) => {
-    if (!(si > 0)) throw new InputError('quantity.not-positive', { field, what: 'The width', hint: '9 ft' });
+    if (!(si > 0))
+      throw new InputError('quantity.not-positive', {
+        field,
+        what: message('errors.what.width'),
+        hint: '9 ft',
+      });
     return si;
   };
   if (row !== undefined && area !== undefined) {

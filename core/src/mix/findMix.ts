@@ -1,5 +1,6 @@
+import { message, eachOnce, type Message } from '../messages/message.ts';
 import { InputError } from '../errors/InputError.ts';
-import { NUTRIENTS, type Nutrient } from '../need/nutrients.ts';
+import type { Nutrient } from '../need/nutrients.ts';
 import { prepare, type Ingredient, type Limit, type Prepared } from './limits.ts';
 import { fewProducts } from './few.ts';
 import { solveMix, type Parts, type Rates } from './programme.ts';
@@ -41,7 +42,7 @@ export interface Miss {
   /** none-holds-it: no usable product holds it; else the limits that are reached. */
   readonly because:
     | { readonly kind: 'none-holds-it' }
-    | { readonly kind: 'limits'; readonly limits: readonly string[] };
+    | { readonly kind: 'limits'; readonly limits: readonly Message[] };
 }
 
 /** The answer of the mix finder. */
@@ -117,7 +118,7 @@ function reached(
   rates: Rates,
   mix: Mix,
   tolerance: number,
-): string[] {
+): Message[] {
   const holders = ingredients.filter(({ holds }) => holds(nutrient) > 0);
   const isReached = ({ per, most }: Limit) => {
     const used = ingredients.reduce((sum, one) => sum + per(one) * (rates.get(one.id) ?? 0), 0);
@@ -133,8 +134,8 @@ function reached(
       free.some(({ holds }) => holds(one.nutrient) > 0),
   );
   return [
-    ...pressing.map(({ words }) => words),
-    ...full.map((one) => `the need of ${NUTRIENTS[one.nutrient].name}, which is full`),
+    ...pressing.map(({ name }) => name),
+    ...full.map((one) => message('mix.limit.full', { nutrient: message(`kinds.nutrient.${one.nutrient}`) })),
   ];
 }
 
@@ -150,15 +151,14 @@ function missesOf(mix: Mix, prepared: Prepared, request: MixRequest, rates: Rate
     );
     const limits = [
       ...reached(nutrient, prepared, rates, mix, request.tolerance),
-      ...(unwanted ? ['what else its products bring, of which none may be put down'] : []),
+      ...(unwanted ? [message('mix.limit.brings')] : []),
     ];
     return [
       {
         nutrient,
         standing,
         kgPerM2: Math.abs(need.kgPerM2 - kgPerM2),
-        because:
-          held || unwanted ? { kind: 'limits', limits: [...new Set(limits)] } : { kind: 'none-holds-it' },
+        because: held || unwanted ? { kind: 'limits', limits: eachOnce(limits) } : { kind: 'none-holds-it' },
       },
     ];
   });

@@ -19,4 +19,4 @@ export {
   type MixInput,
 } from './typed.ts';
 export { mixLines, type MixLines } from './lines.ts';
-export { LEFT_OUT_WORDS, missInWords, searchNotes } from './words.ts';
+export { leftOutReason, missReason, searchNotes } from './words.ts';

@@ -1,5 +1,6 @@
+import { message, type Message } from '../messages/message.ts';
 import { fractionOf } from '../need/grade.ts';
-import { NUTRIENTS, type Nutrient } from '../need/nutrients.ts';
+import type { Nutrient } from '../need/nutrients.ts';
 import type { LeftOut, MixProduct, MixRequest } from './request.ts';
 
 /** A product that can be in the mix, per unit of it (kg, or L of a liquid). */
@@ -18,7 +19,7 @@ export interface Ingredient {
 export interface Limit {
   readonly key: string;
   /** What it is, to say when it stands in the way. */
-  readonly words: string;
+  readonly name: Message;
   readonly most: number;
   per(ingredient: Ingredient): number;
 }
@@ -46,13 +47,13 @@ function ingredientOf({ id, name, product }: MixProduct): Ingredient | LeftOut {
 
 /** Limits that each product sets for itself: its label's most at once, and what stands on the shelf. */
 function ownLimits({ id, name, product }: MixProduct, fromStockForM2: number | null): Limit[] {
-  const own = (key: string, words: string, most: number | null): Limit[] =>
-    most === null ? [] : [{ key, words, most, per: (one) => (one.id === id ? 1 : 0) }];
+  const own = (key: string, limit: Message, most: number | null): Limit[] =>
+    most === null ? [] : [{ key, name: limit, most, per: (one) => (one.id === id ? 1 : 0) }];
   const { mostAtOnce, labelHigh, stockPackages, package: pack } = product;
   const stock = fromStockForM2 === null ? null : ((stockPackages ?? 0) * (pack?.si ?? 0)) / fromStockForM2;
   return [
-    ...own(`label.${id}`, `the label’s highest rate of ${name}`, mostAtOnce ?? labelHigh),
-    ...own(`stock.${id}`, `the stock of ${name}`, stock),
+    ...own(`label.${id}`, message('mix.limit.label', { name }), mostAtOnce ?? labelHigh),
+    ...own(`stock.${id}`, message('mix.limit.stock', { name }), stock),
   ];
 }
 
@@ -63,24 +64,24 @@ function rulesOf({ needs, caps, quickCap, slowFloor }: MixRequest): Limit[] {
     ...none.map(({ nutrient }) => ({
       nutrient,
       kgPerM2: 0,
-      because: `no ${NUTRIENTS[nutrient].name} is wanted`,
+      because: message('mix.limit.unwanted', { nutrient: message(`kinds.nutrient.${nutrient}`) }),
     })),
   ];
   return [
     ...capped.map(
       ({ nutrient, kgPerM2, because }, at): Limit => ({
         key: `cap.${at}`,
-        words: because,
+        name: because,
         most: kgPerM2,
         per: ({ holds }) => holds(nutrient),
       }),
     ),
     ...(quickCap === null
       ? []
-      : [{ key: 'quick', words: 'the limit on quick nitrogen', most: quickCap, per: (one: Ingredient) => one.holds('N') * one.quick }]), // prettier-ignore
+      : [{ key: 'quick', name: message('mix.limit.quick'), most: quickCap, per: (one: Ingredient) => one.holds('N') * one.quick }]), // prettier-ignore
     ...(slowFloor === null
       ? []
-      : [{ key: 'slow', words: 'the least slow share of the nitrogen', most: 0, per: (one: Ingredient) => one.holds('N') * (slowFloor - (1 - one.quick)) }]), // prettier-ignore
+      : [{ key: 'slow', name: message('mix.limit.slow'), most: 0, per: (one: Ingredient) => one.holds('N') * (slowFloor - (1 - one.quick)) }]), // prettier-ignore
   ];
 }
 

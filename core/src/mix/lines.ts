@@ -1,3 +1,4 @@
+import { message } from '../messages/message.ts';
 import { systemOf } from '../quantities/units.ts';
 import { moneyText } from '../fields/money.ts';
 import { NUTRIENTS } from '../need/nutrients.ts';
@@ -64,8 +65,8 @@ function partLine(part: MixPart, { unit, areaM2, productOf }: Context): MixLines
       parts: [
         term('rate', showQuantity(part.rateSi, rateUnit), { strong: areaM2 === null }),
         ...onGround,
-        word('for'),
-        term('cost', { number: moneyText(areaM2 === null ? perArea : part.centsPerM2 * areaM2), unit: areaM2 === null ? `per ${RATE_AREAS[area].symbol}` : '' }), // prettier-ignore
+        word(message('working.for')),
+        term('cost', { number: moneyText(areaM2 === null ? perArea : part.centsPerM2 * areaM2), unit: areaM2 === null ? `/ ${RATE_AREAS[area].symbol}` : '' }), // prettier-ignore
       ],
     },
   };
@@ -77,13 +78,17 @@ function deliveryLine(
   unit: MassPerAreaUnit,
 ): MixLines['deliveries'][number] {
   const { nutrient, kgPerM2, need, from } = delivery;
-  const { symbol, name } = NUTRIENTS[nutrient];
+  const { symbol } = NUTRIENTS[nutrient];
   const shown = showQuantity(kgPerM2, unit);
   const wanted = showQuantity(need.kgPerM2, unit);
   const givers = from.flatMap((si, at) => (si > 0 ? [{ si, name: mix.parts[at]!.name }] : []));
   const sum = givers.flatMap((giver, at): (Term | Join)[] => [
     ...(at > 0 ? [operator('+')] : []),
-    term(`from.${at}`, { number: showQuantity(giver.si, unit).number, unit: `from ${giver.name}` }),
+    term(
+      `from.${at}`,
+      { number: showQuantity(giver.si, unit).number, unit: '' },
+      { of: message('working.from', { name: giver.name }) },
+    ),
   ]);
   return {
     delivery,
@@ -91,7 +96,7 @@ function deliveryLine(
     wanted,
     working: {
       id: `delivered.${nutrient}`,
-      label: `${symbol}, ${name}`,
+      label: message('working.nutrient', { symbol, name: message(`kinds.nutrient.${nutrient}`) }),
       parts: [
         ...(givers.length > 1 ? [...sum, operator('=')] : []),
         term(
@@ -99,10 +104,17 @@ function deliveryLine(
           { number: shown.number, unit: shown.unit.replace(' /', ` ${symbol} /`) },
           { strong: true },
         ),
-        ...(givers.length === 1 ? [word(`from ${givers[0]!.name}`)] : []),
+        ...(givers.length === 1 ? [word(message('working.from', { name: givers[0]!.name }))] : []),
         ...(need.kgPerM2 > 0
-          ? [word('of'), term('wanted', { number: wanted.number, unit: 'wanted' }, { origin: 'typed' })]
-          : [word(need.waived ? 'taken as it comes' : 'none wanted')]),
+          ? [
+              word(message('working.of')),
+              term(
+                'wanted',
+                { number: wanted.number, unit: '' },
+                { of: message('working.wanted'), origin: 'typed' },
+              ),
+            ]
+          : [word(message(need.waived ? 'working.asItComes' : 'working.noneWanted'))]),
       ],
     },
   };
@@ -114,7 +126,7 @@ function deliveryLine(
  * @param unit unit of the needs; liquids are shown by volume on the same area
  * @param areaM2 all the ground, m2, or null
  * @param productOf the label of a part
- * @example mixLines(cheapestMix(findMix(mixRequest)), { unit: 'kg/ha', areaM2: 690, productOf: () => lakeFeed }).perArea // { number: '90.00', unit: 'per ha' }
+ * @example mixLines(cheapestMix(findMix(mixRequest)), { unit: 'kg/ha', areaM2: 690, productOf: () => lakeFeed }).perArea // { number: '90.00', unit: '/ ha' }
  */
 export function mixLines(mix: Mix, context: Context): MixLines {
   const { unit, areaM2 } = context;
@@ -124,8 +136,8 @@ export function mixLines(mix: Mix, context: Context): MixLines {
     deliveries: mix.deliveries.map((delivery) => deliveryLine(delivery, mix, unit)),
     perArea: {
       number: moneyText(mix.centsPerM2 * RATE_AREAS[area].toSi),
-      unit: `per ${RATE_AREAS[area].symbol}`,
+      unit: `/ ${RATE_AREAS[area].symbol}`,
     },
-    inAll: areaM2 === null ? null : { number: moneyText(mix.centsPerM2 * areaM2), unit: 'in all' },
+    inAll: areaM2 === null ? null : { number: moneyText(mix.centsPerM2 * areaM2), unit: '' },
   };
 }

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { message } from '../messages/index.ts';
 import { blankProduct, evaluateProduct, type Nutrient, type ProductInput } from '../index.ts';
 import { cheapestMix, findMix, type MixRequest } from './index.ts';
 
@@ -108,7 +109,7 @@ describe('what cannot be met', () => {
     expect(strict.leftOut).toEqual([{ id: 'triple', name: 'triple', reason: 'brings-unwanted' }]);
     expect(strict.misses[0]?.because).toEqual({
       kind: 'limits',
-      limits: ['what else its products bring, of which none may be put down'],
+      limits: [message('mix.limit.brings')],
     });
     const waived = findMix(
       request({ products: shelf, needs: [needs[0]!, need('P2O5', 0, true), needs[2]!] }),
@@ -121,24 +122,38 @@ describe('what cannot be met', () => {
   });
 
   it('names the limit that stands in the way', () => {
-    const caps = [{ nutrient: 'N' as const, kgPerM2: 0.005, because: 'most at once: nitrogen' }];
+    const caps = [
+      {
+        nutrient: 'N' as const,
+        kgPerM2: 0.005,
+        because: message('checks.rule.most-at-once', { nutrient: 'nitrogen' }),
+      },
+    ];
     const answer = findMix(request({ products: SHELF, needs: NEEDS, caps }));
     expect(cheapestMix(answer)!.deliveries[0]!.kgPerM2).toBeCloseTo(0.005, 9);
     expect(answer.misses).toMatchObject([
-      { nutrient: 'N', standing: 'short', because: { kind: 'limits', limits: ['most at once: nitrogen'] } },
+      {
+        nutrient: 'N',
+        standing: 'short',
+        because: { kind: 'limits', limits: [{ id: 'checks.rule.most-at-once' }] },
+      },
     ]);
     const stock = [product('urea', '46-0-0', '50', { stock: '0.5' }), SHELF[1]!];
     const little = findMix(request({ products: stock, needs: NEEDS, fromStockForM2: 1e4 }));
     expect(little.misses.map(({ because }) => because)).toContainEqual({
       kind: 'limits',
-      limits: ['the stock of urea'],
+      limits: [message('mix.limit.stock', { name: 'urea' })],
     });
   });
 
   it('names the need that is full where products bring two things', () => {
     const answer = findMix(request({ products: [product('sulfate', '0-0-50 + 17 S', '50')], needs: [need('K2O', 90), need('S', 10)] })); // prettier-ignore
     expect(answer.misses).toMatchObject([
-      { nutrient: 'K2O', standing: 'short', because: { limits: ['the need of sulfur, which is full'] } },
+      {
+        nutrient: 'K2O',
+        standing: 'short',
+        because: { limits: [{ id: 'mix.limit.full', facts: { nutrient: { id: 'kinds.nutrient.S' } } }] },
+      },
     ]);
   });
 
@@ -151,9 +166,7 @@ describe('what cannot be met', () => {
     const answer = findMix(request({ products: odd, needs: NEEDS }));
     expect(answer).toMatchObject({ outcome: 'nothing', options: [] });
     expect(answer.leftOut.map(({ reason }) => reason)).toEqual(['no-price', 'no-analysis', 'no-density']);
-    expect(() => findMix(request({ products: SHELF, needs: [need('N', 0)] }))).toThrow(
-      'Type at least one need',
-    );
+    expect(() => findMix(request({ products: SHELF, needs: [need('N', 0)] }))).toThrow('mix.no-need');
   });
 });
 
@@ -214,7 +227,16 @@ const posed = problem.map(({ products, n, p, k, waived, tolerance, cap, quick, s
     products,
     needs: [need('N', n), need('P2O5', p, waived), need('K2O', k, waived)],
     tolerance,
-    caps: cap === null ? [] : [{ nutrient: 'N' as const, kgPerM2: cap / 1e4, because: 'cap' }],
+    caps:
+      cap === null
+        ? []
+        : [
+            {
+              nutrient: 'N' as const,
+              kgPerM2: cap / 1e4,
+              because: message('mix.limit.own', { nutrient: 'N' }),
+            },
+          ],
     quickCap: quick === null ? null : quick / 1e4,
     slowFloor,
   }),

@@ -1,3 +1,4 @@
+import type { Message } from '../messages/message.ts';
 import type { Nutrient } from '../need/nutrients.ts';
 import type { ProductResult } from '../products/evaluateProduct.ts';
 
@@ -20,7 +21,7 @@ export interface MixNeed {
 export interface MixCap {
   readonly nutrient: Nutrient;
   readonly kgPerM2: number;
-  readonly because: string;
+  readonly because: Message;
 }
 
 /** What a mix is asked for, SI. */

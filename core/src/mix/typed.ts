@@ -1,10 +1,10 @@
+import { message } from '../messages/message.ts';
 import { systemOf } from '../quantities/units.ts';
 import { readPercent } from '../fields/counts.ts';
 import { collect } from '../errors/collect.ts';
 import { InputError } from '../errors/InputError.ts';
 import { readSize } from '../fields/size.ts';
 import type { Nutrient } from '../need/nutrients.ts';
-import { otherForm } from '../need/nutrients.ts';
 import { SOIL_NUTRIENTS, statedForm, type SoilNutrient, type SoilTestInput } from '../need/soilTest.ts';
 import { readQuantity } from '../quantities/quantity.ts';
 import type { AreaUnit, MassPerAreaUnit } from '../quantities/units.ts';
@@ -115,7 +115,7 @@ export function evaluateMix(input: MixInput): MixResult {
     if (kgPerM2 !== null) needs.push({ nutrient, kgPerM2, waived: waived && kgPerM2 === 0 });
     // What is not asked for is shown as it comes along, P and K above all.
     else needs.push({ nutrient, kgPerM2: 0, waived: true });
-    if (cap !== null) caps.push({ nutrient, kgPerM2: cap, because: `your own most of ${otherForm(nutrient) ? nutrient.replace(/\d.*/, '') : nutrient}` }); // prettier-ignore
+    if (cap !== null) caps.push({ nutrient, kgPerM2: cap, because: message('mix.limit.own', { nutrient: message(`kinds.nutrient.${nutrient}`) }) }); // prettier-ignore
   }
   const share = readIfPresent(input.tolerance, () =>
     readPercent(input.tolerance, { field: 'tolerance', hint: '10 %' }),

@@ -1,3 +1,4 @@
+import { message } from '../messages/message.ts';
 import { readPercent } from '../fields/counts.ts';
 import { InputError } from '../errors/InputError.ts';
 import { showExact } from '../quantities/show.ts';
@@ -15,8 +16,8 @@ const EXAMPLE = '15-5-10 + 2 S + 1 Fe';
 
 /** Largest share that any compound has: pure potassium chloride for K, phosphorus pentoxide for P. */
 const ELEMENTAL_LIMIT = {
-  P: { most: 0.436427, limit: 'even pure P2O5 has 43.6 %' },
-  K: { most: 0.53, limit: 'pure potassium chloride has 52.4 %' },
+  P: { most: 0.436427, limit: message('errors.limit.phosphorus') },
+  K: { most: 0.53, limit: message('errors.limit.potassium') },
 } as const;
 
 type Fractions = Partial<Record<Nutrient, number>>;

@@ -1,7 +1,8 @@
+import { message } from '../messages/message.ts';
 import { finite, requirePositive } from '../errors/preconditions.ts';
 import { InputError } from '../errors/InputError.ts';
 import { fractionOf, type Grade } from './grade.ts';
-import { NUTRIENTS, type Nutrient } from './nutrients.ts';
+import type { Nutrient } from './nutrients.ts';
 
 /**
  * Volume of a liquid fertilizer for a need: `L/m2 = kg nutrient per m2 / (mass fraction x density)`. The label's
@@ -31,7 +32,7 @@ export function concentration(grade: Grade, nutrient: Nutrient, densityKgPerL: n
     throw new InputError('grade.lacks', {
       field: 'grade',
       grade: grade.input.trim(),
-      nutrient: NUTRIENTS[nutrient].name,
+      nutrient: message(`kinds.nutrient.${nutrient}`),
     });
   }
   requirePositive({ densityKgPerL });

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { speak } from '@steady-scatter/words/everything';
 import { toResult } from '../errors/index.ts';
 import { fromSi, toSi } from '../quantities/index.ts';
 import { deliveredAtRate, fractionOf, gradeText, inForm, labelRate, nutrientAtRate, NUTRIENT_IDS, productRate, readGrade, readNeed, retypeNeed, weightPart, withShare } from './index.ts'; // prettier-ignore
@@ -118,7 +119,7 @@ it('need -> rate -> back returns the need, for any product that holds the nutrie
 }); // prettier-ignore
 
 it('says which nutrient a product lacks', () => {
-  expect(toResult(() => productRate(0.004, 'P2O5', grade('24-0-8'))).error?.message).toBe(
+  expect(speak(toResult(() => productRate(0.004, 'P2O5', grade('24-0-8'))).error!.sentence)).toBe(
     '24-0-8 holds no phosphate. Choose a product with phosphate, or change what is needed.',
   );
 });

@@ -1,3 +1,4 @@
+import { message } from '../messages/message.ts';
 import { InputError } from '../errors/InputError.ts';
 import { readPositive, type Quantity } from '../quantities/quantity.ts';
 import { changedSi, showExact, type UnitChange } from '../quantities/show.ts';
@@ -36,7 +37,11 @@ const NUTRIENT_WORD = new RegExp(String.raw`\s+(${NUTRIENT_IDS.join('|')})(?=\s*
 export function readNeed(input: string, bareUnit: AnyRateUnit, field: string): NeedResult {
   const word = NUTRIENT_WORD.exec(input);
   const text = word ? input.replace(word[0], '') : input;
-  const reading = readPositive(text, { kind: UNITS[bareUnit].kind, bareUnit, field }, 'The need');
+  const reading = readPositive(
+    text,
+    { kind: UNITS[bareUnit].kind, bareUnit, field },
+    message('errors.what.need'),
+  );
   if (reading.si > MAX_PER_M2) throw new InputError('need.too-large', { field, input });
   const nutrient = word ? NUTRIENT_IDS.find((id) => id.toLowerCase() === word[1]!.toLowerCase())! : null;
   return { ...reading, input, unit: reading.unit as AnyRateUnit, nutrient };

@@ -8,15 +8,15 @@ const ELEMENTAL_SHARE = { P2O5: 0.436427, K2O: 0.830151 } as const;
 
 /** What a need or a label can be stated in. `oxide` names the oxide form of an element; `symbol` is for show. */
 export const NUTRIENTS = {
-  N: { symbol: 'N', name: 'nitrogen' },
-  P2O5: { symbol: 'P₂O₅', name: 'phosphate', elementalShare: ELEMENTAL_SHARE.P2O5, otherForm: 'P' },
-  K2O: { symbol: 'K₂O', name: 'potash', elementalShare: ELEMENTAL_SHARE.K2O, otherForm: 'K' },
-  P: { symbol: 'P', name: 'elemental phosphorus', elementalShare: 1, otherForm: 'P2O5' },
-  K: { symbol: 'K', name: 'elemental potassium', elementalShare: 1, otherForm: 'K2O' },
-  S: { symbol: 'S', name: 'sulfur' },
-  Ca: { symbol: 'Ca', name: 'calcium' },
-  Mg: { symbol: 'Mg', name: 'magnesium' },
-  Fe: { symbol: 'Fe', name: 'iron' },
+  N: { symbol: 'N' },
+  P2O5: { symbol: 'P₂O₅', elementalShare: ELEMENTAL_SHARE.P2O5, otherForm: 'P' },
+  K2O: { symbol: 'K₂O', elementalShare: ELEMENTAL_SHARE.K2O, otherForm: 'K' },
+  P: { symbol: 'P', elementalShare: 1, otherForm: 'P2O5' },
+  K: { symbol: 'K', elementalShare: 1, otherForm: 'K2O' },
+  S: { symbol: 'S' },
+  Ca: { symbol: 'Ca' },
+  Mg: { symbol: 'Mg' },
+  Fe: { symbol: 'Fe' },
 } as const;
 
 /** A nutrient in the form it is stated in. */

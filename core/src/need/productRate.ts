@@ -1,7 +1,8 @@
+import { message } from '../messages/message.ts';
 import { finite } from '../errors/preconditions.ts';
 import { InputError } from '../errors/InputError.ts';
 import { fractionOf, type Grade } from './grade.ts';
-import { NUTRIENTS, otherForm, type Nutrient } from './nutrients.ts';
+import { otherForm, type Nutrient } from './nutrients.ts';
 
 /**
  * How much product puts down a wanted mass of nutrient: `product rate = nutrient target / mass fraction`.
@@ -16,8 +17,7 @@ import { NUTRIENTS, otherForm, type Nutrient } from './nutrients.ts';
 export function productRate(needKgPerM2: number, nutrient: Nutrient, grade: Grade): number {
   const fraction = fractionOf(grade, nutrient);
   if (fraction <= 0) {
-    const { name } = NUTRIENTS[nutrient];
-    throw new InputError('grade.lacks', { field: 'grade', grade: grade.input.trim(), nutrient: name });
+    throw new InputError('grade.lacks', { field: 'grade', grade: grade.input.trim(), nutrient: message(`kinds.nutrient.${nutrient}`) }); // prettier-ignore
   }
   return finite(needKgPerM2 / fraction);
 }

@@ -1,3 +1,4 @@
+import { message } from '../messages/message.ts';
 import * as z from 'zod';
 import { collect } from '../errors/collect.ts';
 import { toResult, InputError } from '../errors/InputError.ts';
@@ -96,7 +97,7 @@ function readPh(input: string): number {
  */
 export function evaluateSoilTest(input: SoilTestInput): SoilTestResult {
   const { errors, tryRead } = collect();
-  tryRead(() => readName(input.name, 'name', 'School pitch'));
+  tryRead(() => readName(input.name, 'name', message('errors.example.soilTest')));
   tryRead(() => readDay(input.onDay, 'onDay'));
   const needs = SOIL_NUTRIENTS.flatMap((id): SoilNeed[] => {
     const text = input.needs[id];

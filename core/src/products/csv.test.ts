@@ -1,11 +1,12 @@
 import { expect, it } from 'vitest';
+import { speak } from '@steady-scatter/words/everything';
 import { blankProduct, columnsOf, readShelfRow, shelfTable, type ProductInput } from './index.ts';
 
 const read = (headings: string[], row: string[], decimalComma = false) =>
-  readShelfRow(columnsOf(headings), row, { decimalComma });
+  readShelfRow(columnsOf(headings, speak), row, { decimalComma, speak });
 
 it('knows headings as people write them, and takes each once', () => {
-  expect(columnsOf(['Product name', 'N-P-K', 'Bag size', 'QTY', 'Colour', 'name'])).toEqual([
+  expect(columnsOf(['Product name', 'N-P-K', 'Bag size', 'QTY', 'Colour', 'name'], speak)).toEqual([
     'name', 'grade', 'package', 'stock', null, null,
   ]); // prettier-ignore
 });
@@ -28,7 +29,7 @@ it('goes out and comes back the same', () => {
     lot: 'L-1',
     notes: 'two\nlines',
   }; // prettier-ignore
-  const [headings, row] = shelfTable([input]);
+  const [headings, row] = shelfTable([input], speak);
   const back = read(headings!, row!);
   expect(back.errors).toEqual([]);
   expect(back.input).toMatchObject({

@@ -1,3 +1,4 @@
+import { message } from '../messages/message.ts';
 import { readPrice } from '../fields/money.ts';
 import { readCount, readPercent } from '../fields/counts.ts';
 import { collect } from '../errors/collect.ts';
@@ -69,16 +70,16 @@ export function evaluateLabelFacts(input: ProductInput): ProductResult {
   const rate = (field: 'low' | 'high' | 'mostAtOnce' | 'mostPerYear') =>
     readIfPresent(labelRate[field], () => {
       const wanted = { kind: rateKind, bareUnit: labelRate.unit, field: `labelRate.${field}` } as const;
-      return readPositive(labelRate[field], wanted, 'The rate').si;
+      return readPositive(labelRate[field], wanted, message('errors.what.rate')).si;
     });
   const spray = (field: 'low' | 'high') =>
     readIfPresent(carrier[field], () => {
       const wanted = { kind: 'volumePerArea', bareUnit: carrier.unit, field: `carrier.${field}` } as const;
-      return readPositive(carrier[field], wanted, 'The spray volume').si;
+      return readPositive(carrier[field], wanted, message('errors.what.sprayVolume')).si;
     });
   const densityKgPerL = readIfPresent(density.text, () => {
     const wanted = { kind: 'density', bareUnit: density.unit, field: 'density.text' } as const;
-    return readPositive(density.text, wanted, 'The density').si;
+    return readPositive(density.text, wanted, message('errors.what.density')).si;
   });
   const scoop = evaluateScoop(input.scoop, 'scoop');
   const perVolume = input.gradeBasis === 'volume';
@@ -127,6 +128,6 @@ export function evaluateLabelFacts(input: ProductInput): ProductResult {
  */
 export function evaluateProduct(input: ProductInput): ProductResult {
   const facts = evaluateLabelFacts(input);
-  const { error } = toResult(() => readName(input.name, 'name', 'Lake feed 24-0-8'));
+  const { error } = toResult(() => readName(input.name, 'name', message('errors.example.product')));
   return error ? { ...facts, errors: [error, ...facts.errors] } : facts;
 }

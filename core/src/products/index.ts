@@ -16,5 +16,12 @@ export { evaluateLabelFacts, evaluateProduct, type ProductResult } from './evalu
 export { readLabel, type LabelNeed, type LabelResult } from './labelReader.ts';
 export { cheapest, labelLines, type LabelLines, type ShownNeed } from './labelLines.ts';
 export { isNutrient, NEED_OF, NEED_OF_IDS, delivered, rateForNeed, type NeedOf } from './wanted.ts';
-export { columnsOf, SHELF_CSV, shelfTable, type ColumnId, type ShelfColumn } from './shelfColumns.ts';
+export {
+  columnHeading,
+  columnsOf,
+  SHELF_CSV,
+  shelfTable,
+  type ColumnId,
+  type ShelfColumn,
+} from './shelfColumns.ts';
 export { readShelfRow, type RowOptions, type ShelfRowResult } from './shelfRow.ts';

@@ -1,3 +1,4 @@
+import { message } from '../messages/message.ts';
 import { systemOf } from '../quantities/units.ts';
 import { moneyText } from '../fields/money.ts';
 import type { InputError } from '../errors/InputError.ts';
@@ -47,7 +48,7 @@ const shownOr = (si: number | null, unit: UnitId): Shown | null =>
 
 /** Money to the hundredth: the smallest coin, whatever the figures. */
 const money = (cents: number | null, per: string): Shown | null =>
-  cents === null ? null : { number: moneyText(cents), unit: `per ${per}` };
+  cents === null ? null : { number: moneyText(cents), unit: `/ ${per}` };
 
 function workingOf(product: ProductResult, need: ShownNeed, rate: Shown | null): Working {
   const share = shareOf(product, need.of);
@@ -58,11 +59,15 @@ function workingOf(product: ProductResult, need: ShownNeed, rate: Shown | null):
   const density = product.kgPerSi;
   return {
     id: 'label-rate',
-    label: 'Rate for this need',
+    label: message('working.labelRate'),
     parts: [
       term(
         'need',
-        { number: asked, unit: UNITS[need.unit].symbol.replace(' /', ` ${symbol} /`) },
+        {
+          number: asked,
+          unit:
+            symbol === '' ? UNITS[need.unit].symbol : UNITS[need.unit].symbol.replace(' /', ` ${symbol} /`),
+        },
         { origin: 'typed' },
       ),
       operator('÷'),
@@ -77,7 +82,7 @@ function workingOf(product: ProductResult, need: ShownNeed, rate: Shown | null):
         : []),
       operator('='),
       term('rate', rate, { strong: true }),
-      ...(wet ? [word('of the liquid')] : []),
+      ...(wet ? [word(message('working.ofLiquid'))] : []),
     ],
   };
 }
@@ -118,7 +123,7 @@ export function labelLines(input: ProductInput, need: ShownNeed): LabelLines {
     ),
     pricePerWanted: money(
       centsPerKgWanted === null ? null : centsPerKgWanted * UNITS[big].toSi,
-      `${big} ${NEED_OF[need.of].symbol}`,
+      `${big} ${NEED_OF[need.of].symbol}`.trim(),
     ),
     againstLabel: reading.againstLabel,
     reading,

@@ -13,12 +13,12 @@ import type { MassPerAreaUnit, VolumePerAreaUnit } from '../quantities/units.ts'
 
 /** Kinds of product: the words for them, whether they go by weight or by volume, and what they put on the ground. */
 export const PRODUCT_KINDS = {
-  'dry-fertilizer': { words: 'dry fertilizer', form: 'dry', puts: 'nutrient' },
-  'soluble-fertilizer': { words: 'soluble fertilizer', form: 'dry', puts: 'nutrient' },
-  'liquid-fertilizer': { words: 'liquid fertilizer', form: 'liquid', puts: 'nutrient' },
-  'granular-carrier': { words: 'granular carrier', form: 'dry', puts: 'active ingredient' },
-  'dry-deicer': { words: 'dry de-icer', form: 'dry', puts: 'de-icer' },
-  'liquid-deicer': { words: 'liquid de-icer', form: 'liquid', puts: 'de-icer' },
+  'dry-fertilizer': { form: 'dry', puts: 'nutrient' },
+  'soluble-fertilizer': { form: 'dry', puts: 'nutrient' },
+  'liquid-fertilizer': { form: 'liquid', puts: 'nutrient' },
+  'granular-carrier': { form: 'dry', puts: 'active-ingredient' },
+  'dry-deicer': { form: 'dry', puts: 'de-icer' },
+  'liquid-deicer': { form: 'liquid', puts: 'de-icer' },
 } as const;
 
 export type ProductKind = keyof typeof PRODUCT_KINDS;

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { speak } from '@steady-scatter/words/everything';
 import {
   answerWorksheet,
   AS_TYPED,
@@ -160,15 +161,17 @@ describe('labels side by side', () => {
 
   it('shows a dry product in the units of the need', () => {
     const lines = labelLines(dry({ stock: '2', slowShare: '50' }), need);
-    expect(workingText(lines.working)).toBe('0.8 lb N / 1000 ft² ÷ 24 % = 3.33 lb / 1000 ft²');
+    expect(workingText(lines.working, speak)).toBe('0.8 lb N / 1000 ft² ÷ 24 % = 3.33 lb / 1000 ft²');
     expect([lines.packageCovers, lines.stockCovers, lines.pricePerArea, lines.pricePerWanted, lines.quick].map(text)).toEqual([
-      '12 000 ft²', '24 000 ft²', '2.20 per 1000 ft²', '2.75 per lb N', '0.400 lb / 1000 ft²',
+      '12 000 ft²', '24 000 ft²', '2.20 / 1000 ft²', '2.75 / lb N', '0.400 lb / 1000 ft²',
     ]); // prettier-ignore
   });
 
   it('shows a liquid by volume on the same area, with its density in the line', () => {
     const lines = labelLines(liquid(), { ...need, perM2: 0.0025, unit: 'kg/ha' });
-    expect(workingText(lines.working)).toBe('25 kg N / ha ÷ 28 % ÷ 1.28 kg/L = 69.8 L / ha of the liquid');
+    expect(workingText(lines.working, speak)).toBe(
+      '25 kg N / ha ÷ 28 % ÷ 1.28 kg/L = 69.8 L / ha of the liquid',
+    );
     expect(labelLines(liquid(), need).rate?.unit).toBe('fl oz / 1000 ft²');
   });
 

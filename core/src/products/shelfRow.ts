@@ -1,3 +1,4 @@
+import { message, type Speak } from '../messages/message.ts';
 import { toResult, InputError } from '../errors/InputError.ts';
 import { unitSpelled } from '../quantities/spelling.ts';
 import { isBareNumber } from '../quantities/numbers.ts';
@@ -17,6 +18,8 @@ import type { ColumnId } from './shelfColumns.ts';
 export interface RowOptions {
   /** A comma marks decimals, as in files whose columns are separated by semicolons. */
   readonly decimalComma: boolean;
+  /** What kinds are called in it. */
+  readonly speak: Speak;
 }
 
 /** One row of a table of products, as a label; `errors` says why it cannot stand on the shelf. */
@@ -39,7 +42,7 @@ const isFormula = (cell: string): boolean => /^[=@]/.test(cell) || /^[+-](?![\d.
 const pointed = (cell: string): string =>
   cell.replace(/\d[\d.]*,\d+/g, (number) => number.replace(/\./g, '').replace(',', '.'));
 
-function kindOf(input: string, cells: Cells): ProductKind {
+function kindOf(input: string, cells: Cells, speak: Speak): ProductKind {
   const text = input.trim().toLowerCase();
   if (text === '') {
     if (cells('load') !== '') return 'granular-carrier';
@@ -51,9 +54,11 @@ function kindOf(input: string, cells: Cells): ProductKind {
     );
     return wet || cells('density') !== '' ? 'liquid-fertilizer' : 'dry-fertilizer';
   }
-  const found = PRODUCT_KIND_IDS.find((id) => id === text || PRODUCT_KINDS[id].words === text);
+  const found = PRODUCT_KIND_IDS.find(
+    (id) => id === text || speak(message(`kinds.product.${id}`)).toLowerCase() === text,
+  );
   if (found) return found;
-  throw new InputError('kind.unknown', { field: 'kind', input, hint: Object.values(PRODUCT_KINDS).map(({ words }) => words).join(', ') }); // prettier-ignore
+  throw new InputError('kind.unknown', { field: 'kind', input, kinds: PRODUCT_KIND_IDS.map((id) => message(`kinds.product.${id}`)) }); // prettier-ignore
 }
 
 type Cells = (id: ColumnId) => string;
@@ -80,12 +85,12 @@ function gradeOf(cells: Cells): string {
  * @param columns what each cell is, as columnsOf says
  * @param row the cells, as they stand in the file
  * @returns the label, and every reason why the row cannot be taken: formulas, unknown kinds, whatever evaluateProduct finds
- * @example readShelfRow(['name', 'grade'], ['Feed', '24-0-8'], { decimalComma: false }).input.grade // '24-0-8'
+ * @example readShelfRow(['name', 'grade'], ['Feed', '24-0-8'], { decimalComma: false, speak }).input.grade // '24-0-8'
  */
 export function readShelfRow(
   columns: readonly (ColumnId | null)[],
   row: readonly string[],
-  { decimalComma }: RowOptions,
+  { decimalComma, speak }: RowOptions,
 ): ShelfRowResult {
   const errors: InputError[] = [];
   const texts = new Map<ColumnId, string>();
@@ -97,7 +102,7 @@ export function readShelfRow(
   });
   const cells: Cells = (id) => texts.get(id) ?? '';
 
-  const kind = toResult(() => kindOf(cells('kind'), cells));
+  const kind = toResult(() => kindOf(cells('kind'), cells, speak));
   if (kind.error) errors.push(kind.error);
   const { form } = PRODUCT_KINDS[kind.value ?? 'dry-fertilizer'];
   const pack = cells('package');

@@ -8,11 +8,11 @@ import type { ProductResult } from './evaluateProduct.ts';
 /** What a need is stated in: a nutrient, the active ingredient that a product carries, or the product itself. */
 export type NeedOf = Nutrient | 'ai' | 'product';
 
-/** How each is written in a line, and called in a sentence. */
-export const NEED_OF: Readonly<Record<NeedOf, { readonly symbol: string; readonly name: string }>> = {
+/** How each is written after its unit: "lb N", "lb a.i."; nothing for the product itself. */
+export const NEED_OF: Readonly<Record<NeedOf, { readonly symbol: string }>> = {
   ...NUTRIENTS,
-  ai: { symbol: 'active ingredient', name: 'active ingredient' },
-  product: { symbol: 'of product', name: 'product' },
+  ai: { symbol: 'a.i.' },
+  product: { symbol: '' },
 };
 
 export const NEED_OF_IDS = [...NUTRIENT_IDS, 'ai', 'product'] as const satisfies readonly NeedOf[];

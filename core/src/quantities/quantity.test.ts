@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { speak } from '@steady-scatter/words/everything';
 import { toResult } from '../errors/index.ts';
 import {
   fromSi,
@@ -104,7 +105,7 @@ describe('reading what people type', () => {
   }); // prettier-ignore
 
   it('says what would be right', () => {
-    expect(toResult(() => read('0,5 kg', 'mass')).error?.message).toBe(
+    expect(speak(toResult(() => read('0,5 kg', 'mass')).error!.sentence)).toBe(
       'The comma in 0,5 can be read two ways. Write 0.5 if it marks a decimal.',
     );
     expect(toResult(() => read('4 oz', 'volume')).error?.hint).toBe('4 fl oz');

@@ -1,3 +1,4 @@
+import { message, type Message } from '../messages/message.ts';
 import type { Unit } from './units.ts';
 import { InputError } from '../errors/InputError.ts';
 import { toSi } from './convert.ts';
@@ -43,7 +44,12 @@ function fail(
   { kind, field }: QuantityField,
   code: 'quantity.unreadable' | 'quantity.parts',
 ): never {
-  throw new InputError(code, { field, kind: KINDS[kind].words, hint: KINDS[kind].example, input });
+  throw new InputError(code, {
+    field,
+    kind: message(`kinds.quantity.${kind}`),
+    hint: KINDS[kind].example,
+    input,
+  });
 }
 
 /** The unit meant by a spelling with an optional denominator, in the kind the field wants. */
@@ -60,7 +66,12 @@ function resolveUnit(over: string, under: string | null, wanted: QuantityField, 
     throw new InputError('unit.which-ounce', { field, hint: input.replace(/oz|ounces?/i, 'fl oz') });
   }
   if (unitsSpelled(spelled).length > 0) {
-    throw new InputError('unit.other-kind', { field, unit: spelled.trim(), kind: KINDS[kind].words, hint });
+    throw new InputError('unit.other-kind', {
+      field,
+      unit: spelled.trim(),
+      kind: message(`kinds.quantity.${kind}`),
+      hint,
+    });
   }
   throw new InputError('unit.unknown', { field, unit: spelled.trim(), hint });
 }
@@ -114,11 +125,11 @@ export function readQuantity(input: string, wanted: QuantityField): Quantity {
 /**
  * As readQuantity, and refuses 0 and less.
  *
- * @param what how the quantity is called at the start of a sentence, for example "The size"
+ * @param what how the quantity is called at the start of a sentence, for example message('errors.what.size')
  * @throws InputError as readQuantity, and quantity.not-positive
- * @example readPositive('5 lb', { kind: 'mass', bareUnit: null, field: 'package' }, 'The package').si // 2.26796185
+ * @example readPositive('5 lb', { kind: 'mass', bareUnit: null, field: 'package' }, message('errors.what.package')).si // 2.26796185
  */
-export function readPositive(input: string, wanted: QuantityField, what: string): Quantity {
+export function readPositive(input: string, wanted: QuantityField, what: Message): Quantity {
   const quantity = readQuantity(input, wanted);
   if (quantity.si <= 0) {
     throw new InputError('quantity.not-positive', {

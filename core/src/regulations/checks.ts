@@ -1,3 +1,4 @@
+import { message } from '../messages/message.ts';
 import { inForm, NUTRIENTS } from '../need/nutrients.ts';
 import { evaluateSoilTest, type SoilTestInput } from '../need/soilTest.ts';
 import { showExact, showNumber, showQuantity } from '../quantities/show.ts';
@@ -30,29 +31,29 @@ function checkRule(rule: RuleResult, facts: RuleFacts, unit: MassPerAreaUnit): R
   const portionSi = facts.rateSi / portions;
   const { id, kind } = input;
   const nutrient = RULE_KINDS[kind].ofNutrient ? input.nutrient : 'N';
-  const { symbol, name } = NUTRIENTS[nutrient];
-  const words = RULE_KINDS[kind].words;
+  const { symbol } = NUTRIENTS[nutrient];
+  const ruled = message(`checks.rule.${kind}`, { nutrient: message(`kinds.nutrient.${nutrient}`) });
   const amount = (role: string, si: number | null, origin: Term['origin'] = 'computed') =>
     term(role, si === null ? null : withSymbol(showQuantity(si, unit), symbol), { origin });
   switch (kind) {
     case 'most-at-once': {
       const value = delivered(product, nutrient, portionSi);
-      return capCheck({ id, rule: `${words}: ${name}`, parts: [amount('portion', value)], value, before: 0, limit, unit, symbol, perPortion: true }, portions); // prettier-ignore
+      return capCheck({ id, rule: ruled, parts: [amount('portion', value)], value, before: 0, limit, unit, symbol, perPortion: true }, portions); // prettier-ignore
     }
     case 'most-in-a-year': {
       const value = delivered(product, nutrient, facts.rateSi);
       const before = earlier(soFar, nutrient);
       const sum = value === null ? null : before + value;
-      const parts = [amount('before', before, 'typed'), word('so far'), operator('+'), amount('this', value), operator('='), amount('sum', sum)]; // prettier-ignore
-      return capCheck({ id, rule: `${words}: ${name}`, parts, value, before, limit, unit, symbol, perPortion: false }, portions); // prettier-ignore
+      const parts = [amount('before', before, 'typed'), word(message('working.soFar')), operator('+'), amount('this', value), operator('='), amount('sum', sum)]; // prettier-ignore
+      return capCheck({ id, rule: ruled, parts, value, before, limit, unit, symbol, perPortion: false }, portions); // prettier-ignore
     }
     case 'quick-nitrogen': {
       const nitrogen = delivered(product, 'N', portionSi);
       const quick = product.slowShare === null ? null : 1 - product.slowShare;
       const value = nitrogen === 0 ? 0 : nitrogen === null || quick === null ? null : nitrogen * quick;
-      const share = quick === null ? null : { number: showExact(quick * 100, 4), unit: '% quick' };
-      const parts = [amount('portion', nitrogen), operator('×'), term('quick', share, { origin: 'label' }), operator('='), amount('quickN', value)]; // prettier-ignore
-      return capCheck({ id, rule: words, parts, value, before: 0, limit, unit, symbol, perPortion: true }, portions); // prettier-ignore
+      const share = quick === null ? null : { number: showExact(quick * 100, 4), unit: '%' };
+      const parts = [amount('portion', nitrogen), operator('×'), term('quick', share, { of: message('working.quick'), origin: 'label' }), operator('='), amount('quickN', value)]; // prettier-ignore
+      return capCheck({ id, rule: ruled, parts, value, before: 0, limit, unit, symbol, perPortion: true }, portions); // prettier-ignore
     }
     case 'slow-share':
       return checkSlowShare(rule, facts);
@@ -64,7 +65,7 @@ function checkRule(rule: RuleResult, facts: RuleFacts, unit: MassPerAreaUnit): R
 }
 
 function checkSlowShare({ input, limit }: RuleResult, { product, rateSi }: RuleFacts): RuleCheck {
-  const rule = RULE_KINDS['slow-share'].words;
+  const rule = message('checks.rule.slow-share');
   const feeds = (delivered(product, 'N', rateSi) ?? 0) > 0;
   const { slowShare } = product;
   const percent = (share: number | null) =>
@@ -72,10 +73,10 @@ function checkSlowShare({ input, limit }: RuleResult, { product, rateSi }: RuleF
   const parts = feeds
     ? [
         term('slow', percent(slowShare), { origin: 'label' }),
-        word('slow of at least'),
+        word(message('working.slowOfAtLeast')),
         term('limit', percent(limit), { origin: 'typed', strong: true }),
       ]
-    : [word('puts down no nitrogen')];
+    : [word(message('working.noNitrogen'))];
   const base = { id: input.id, rule, working: { id: input.id, label: rule, parts } };
   if (!feeds || (slowShare !== null && slowShare >= limit)) return { ...base, ...standing('kept') };
   if (slowShare === null) return { ...base, ...standing('unknown') };
@@ -84,22 +85,22 @@ function checkSlowShare({ input, limit }: RuleResult, { product, rateSi }: RuleF
 
 /** Phosphorus only with a soil test that is young enough, and no more of it than the test asks for. */
 function checkSoilTest({ input, limit }: RuleResult, facts: RuleFacts, unit: MassPerAreaUnit): RuleCheck {
-  const rule = `${RULE_KINDS['soil-test'].words} ${showExact(limit, 3)} years old`;
+  const rule = message('checks.soilTest', { years: limit });
   const phosphate = delivered(facts.product, 'P2O5', facts.rateSi) ?? 0;
   const { soilTest } = facts;
   const check = (parts: Working['parts'], how: Standing): RuleCheck => ({ id: input.id, rule, working: { id: input.id, label: rule, parts }, ...how }); // prettier-ignore
-  if (phosphate <= 0) return check([word('puts down no phosphorus')], standing('kept'));
-  if (soilTest === null) return check([word('no soil test is given')], standing('broken'));
+  if (phosphate <= 0) return check([word(message('working.noPhosphorus'))], standing('kept'));
+  if (soilTest === null) return check([word(message('working.noSoilTest'))], standing('broken'));
   const age = yearsBetween(soilTest.day, facts.onDay);
-  const told = [word('the soil test is'), term('age', { number: showNumber(Math.max(age, 0), 2), unit: 'years old' }, { strong: true })]; // prettier-ignore
+  const told = [word(message('working.soilTestIs')), term('age', { number: showNumber(Math.max(age, 0), 2), unit: '' }, { of: message('working.yearsOld'), strong: true })]; // prettier-ignore
   if (age < 0) return check(told, standing('broken'));
-  if (age >= limit) return check(told, standing('broken', { overBy: { number: showNumber(age - limit, 2), unit: 'years too old' } })); // prettier-ignore
+  if (age >= limit) return check(told, standing('broken', { overBy: { number: showNumber(age - limit, 2), unit: '', of: message('working.yearsTooOld') } })); // prettier-ignore
   const wanted = soilTest.phosphateKgPerM2;
   if (wanted === undefined) return check(told, standing('kept'));
-  if (wanted === null) return check([...told, word('and says nothing of phosphorus')], standing('broken'));
+  if (wanted === null) return check([...told, word(message('working.saysNothing'))], standing('broken'));
   const { symbol } = NUTRIENTS.P2O5;
   const amount = (role: string, si: number) => term(role, withSymbol(showQuantity(si, unit), symbol));
-  const parts = [...told, word('and this puts down', 'stop'), amount('this', phosphate), word('of a need of', 'stop'), amount('wanted', wanted)]; // prettier-ignore
+  const parts = [...told, word(message('working.andThisDelivers'), 'stop'), amount('this', phosphate), word(message('working.ofNeed'), 'stop'), amount('wanted', wanted)]; // prettier-ignore
   if (phosphate <= wanted * SLACK) return check(parts, standing('kept'));
   return check(parts, standing('broken', { overBy: amount('over', phosphate - wanted).shown, mostShare: wanted / phosphate })); // prettier-ignore
 }
@@ -111,7 +112,7 @@ function checkSoilTest({ input, limit }: RuleResult, facts: RuleFacts, unit: Mas
  * @param facts the rate, its day and portions, what was put down before
  * @param units nutrients in `need`, the product in `rate`
  * @returns one check for each rule that holds on the day, in their order, the label's last
- * @examplecheckRules(evaluateRuleSet(townRules).rules, { onDay: '2026-04-18', product: label, rateSi: 0.05, portions: 1, soFar: [], soilTest: null, everyDays: null, others: [], mixPerM2: null }, { need: 'lb/1000 ft2', rate: 'lb/1000 ft2' })[0].state // 'broken': more than 1 lb N on each 1000 ft2
+ * @example checkRules(evaluateRuleSet(townRules).rules, { onDay: '2026-04-18', product: label, rateSi: 0.05, portions: 1, soFar: [], soilTest: null, everyDays: null, others: [], mixPerM2: null }, { need: 'lb/1000 ft2', rate: 'lb/1000 ft2' })[0].state // 'broken': more than 1 lb N on each 1000 ft2
  */
 export const checkRules = (
   rules: readonly RuleResult[],

@@ -1,3 +1,4 @@
+import { message, type Message } from '../messages/message.ts';
 import { daysApart } from '../fields/days.ts';
 import { showExact, showQuantity } from '../quantities/show.ts';
 import type { RateUnit } from '../products/product.ts';
@@ -9,10 +10,10 @@ import { capCheck, standing, type RuleCheck, type RuleFacts, type Standing } fro
 export function checkSpray({ product, mixPerM2 }: RuleFacts): RuleCheck[] {
   const { carrierLow, carrierHigh } = product;
   if (mixPerM2 === null || (carrierLow === null && carrierHigh === null)) return [];
-  const rule = 'by the label: spray volume';
+  const rule = message('checks.label.carrier');
   const of = (role: string, si: number, origin: Term['origin'] = 'computed') => term(role, showQuantity(si, 'L/ha'), { origin }); // prettier-ignore
   const ends = [carrierLow, carrierHigh].flatMap((si) => (si === null ? [] : [si]));
-  const parts = [of('mix', mixPerM2), word('of at least', 'stop'), ...ends.flatMap((si, at) => [...(at > 0 ? [word('and at most', 'stop')] : []), of(`limit.${at}`, si, 'label')])]; // prettier-ignore
+  const parts = [of('mix', mixPerM2), word(message('working.ofAtLeast'), 'stop'), ...ends.flatMap((si, at) => [...(at > 0 ? [word(message('working.andAtMost'), 'stop')] : []), of(`limit.${at}`, si, 'label')])]; // prettier-ignore
   const short = carrierLow === null ? 0 : carrierLow - mixPerM2;
   const over = carrierHigh === null ? 0 : mixPerM2 - carrierHigh;
   const off = Math.max(short, over);
@@ -24,22 +25,22 @@ export function checkSpray({ product, mixPerM2 }: RuleFacts): RuleCheck[] {
 export function checkInterval(facts: RuleFacts): RuleCheck[] {
   const least = facts.product.leastIntervalDays;
   if (least === null || least <= 0) return [];
-  const rule = 'by the label: least days between two applications';
-  const days = (role: string, count: number, strong = false) => term(role, { number: showExact(count), unit: count === 1 ? 'day' : 'days' }, { strong }); // prettier-ignore
+  const rule = message('checks.label.interval');
+  const days = (role: string, count: number, strong = false) => term(role, { number: showExact(count), unit: '' }, { of: message('working.days', { count }), strong }); // prettier-ignore
   const check = (id: string, parts: Working['parts'], how: Standing): RuleCheck => ({ id, rule, working: { id, label: rule, parts }, ...how }); // prettier-ignore
-  const atLeast = [word('apart, at least'), days('limit', least, true)];
-  const broken = (apart: number, daysNeeded: number | null) => standing('broken', { overBy: days('short', least - apart).shown, daysNeeded }); // prettier-ignore
+  const atLeast = [word(message('working.apartAtLeast')), days('limit', least, true)];
+  const broken = (apart: number, daysNeeded: number | null) => standing('broken', { overBy: { number: showExact(least - apart), unit: '', of: message('working.days', { count: least - apart }) }, daysNeeded }); // prettier-ignore
   const own = (): RuleCheck[] => {
     const { portions, everyDays } = facts;
     if (portions < 2) return [];
-    if (everyDays === null) return [check('label.interval', [word('how far apart the portions go is not said'), ...atLeast.slice(1)], standing('unknown', { daysNeeded: least }))]; // prettier-ignore
-    return [check('label.interval', [word('portions'), days('apart', everyDays), ...atLeast], everyDays >= least ? standing('kept') : broken(everyDays, least))]; // prettier-ignore
+    if (everyDays === null) return [check('label.interval', [word(message('working.apartNotSaid')), ...atLeast.slice(1)], standing('unknown', { daysNeeded: least }))]; // prettier-ignore
+    return [check('label.interval', [word(message('working.portions')), days('apart', everyDays), ...atLeast], everyDays >= least ? standing('kept') : broken(everyDays, least))]; // prettier-ignore
   };
   const planned = portionDays(facts.onDay, facts.portions, facts.everyDays);
   const beside = facts.others.flatMap(({ name, days: theirs, isSameProduct }, at): RuleCheck[] => {
     const apart = Math.min(...planned.flatMap((day) => theirs.map((other) => daysApart(day, other))));
     if (!(apart < least)) return [];
-    const parts = [word(`“${name}” on the same ground`), days('apart', apart), ...atLeast];
+    const parts = [word(message('working.sameGround', { name })), days('apart', apart), ...atLeast];
     return [check(`label.interval.${at}`, parts, isSameProduct ? broken(apart, null) : standing('unknown'))];
   });
   return [...own(), ...beside];
@@ -48,12 +49,18 @@ export function checkInterval(facts: RuleFacts): RuleCheck[] {
 /** The label's own limits, held against the same facts. */
 export function checkLabel({ product, rateSi, portions }: RuleFacts, unit: RateUnit): RuleCheck[] {
   const { labelHigh, mostAtOnce, mostPerYear } = product;
-  const check = (id: string, rule: string, limit: number | null, value: number, perPortion: boolean) =>
+  const check = (id: string, rule: Message, limit: number | null, value: number, perPortion: boolean) =>
     limit === null
       ? []
       : [capCheck({ id, rule, parts: [term('rate', showQuantity(value, unit))], value, before: 0, limit, unit, symbol: '', perPortion }, portions)]; // prettier-ignore
   return [
-    ...check('label.at-once', 'by the label: most at once', mostAtOnce ?? labelHigh, rateSi / portions, true),
-    ...check('label.year', 'by the label: most in a year', mostPerYear, rateSi, false),
+    ...check(
+      'label.at-once',
+      message('checks.label.atOnce'),
+      mostAtOnce ?? labelHigh,
+      rateSi / portions,
+      true,
+    ),
+    ...check('label.year', message('checks.label.year'), mostPerYear, rateSi, false),
   ];
 }

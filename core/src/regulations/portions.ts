@@ -1,3 +1,4 @@
+import { message } from '../messages/message.ts';
 import { InputError } from '../errors/InputError.ts';
 import { requirePositive } from '../errors/preconditions.ts';
 import { deliveredAtRate } from '../need/productRate.ts';
@@ -58,14 +59,14 @@ export function portionsOf(
     onDay: at === 0 ? onDay : everyDays === null ? null : daysLater(onDay, at * everyDays),
     working: {
       id: `portion.${at + 1}`,
-      label: `Portion ${at + 1} of ${portions}`,
+      label: message('working.portion', { number: at + 1, portions }),
       parts: [
         term('total.amount', amountSi === null ? null : showQuantity(amountSi, units.amount)),
         operator('÷'),
         term('portions', { number: String(portions), unit: '' }, { origin: 'typed' }),
         operator('='),
         term('portion.amount', part(amountSi) === null ? null : showQuantity(part(amountSi)!, units.amount), { strong: true, unrounded: unrounded(part(amountSi), units.amount) }), // prettier-ignore
-        word('at', 'stop'),
+        word(message('working.at'), 'stop'),
         term('portion.rate', rate === null ? null : showQuantity(rate, units.rate)),
       ],
     },

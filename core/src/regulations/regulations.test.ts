@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { speak } from '@steady-scatter/words/everything';
 import {
   answerWorksheet,
   AS_TYPED,
@@ -81,7 +82,7 @@ describe('rules held against a sheet', () => {
     ['soil test, no phosphorus', rule('soil-test', '3'), {}, {}, { state: 'kept' }],
     ['soil test, none', rule('soil-test', '3'), {}, { grade: '10-10-10' }, { state: 'broken', overBy: null, mostShare: null }],
     ['soil test, young', rule('soil-test', '3'), facts({ soilTestDay: '2024-04-18' }), { grade: '10-10-10' }, { state: 'kept' }],
-    ['soil test, old', rule('soil-test', '3'), facts({ soilTestDay: '2022-10-18' }), { grade: '10-10-10' }, { state: 'broken', overBy: { number: '0.50', unit: 'years too old' } }],
+    ['soil test, old', rule('soil-test', '3'), facts({ soilTestDay: '2022-10-18' }), { grade: '10-10-10' }, { state: 'broken', overBy: { number: '0.50', of: { id: 'working.yearsTooOld' } } }],
     ['soil test, of tomorrow', rule('soil-test', '3'), facts({ soilTestDay: '2027-01-01' }), { grade: '10-10-10' }, { state: 'broken' }],
   ])('%s', (_, one, more, product, expected) => {
     const [found] = check([one], sheet(more, label(product))).checks;
@@ -92,7 +93,7 @@ describe('rules held against a sheet', () => {
   it('writes each as a line, and leaves out what is not in season', () => {
     const rules = [rule('most-in-a-year', '2'), rule('slow-share', '25', { from: '09-01', to: '02-28' })];
     const { checks } = check(rules, sheet(facts({ soFar: [{ nutrient: 'N', amount: '0.7' }] })));
-    expect(checks.map(({ working }) => workingText(working))).toEqual([
+    expect(checks.map(({ working }) => workingText(working, speak))).toEqual([
       '0.700 lb N / 1000 ft² so far + 0.800 lb N / 1000 ft² = 1.50 lb N / 1000 ft² of at most 2.00 lb N / 1000 ft²',
     ]);
     expect(check(rules, sheet(), '2026-12-31').checks).toHaveLength(2);
@@ -104,7 +105,7 @@ describe('rules held against a sheet', () => {
     const input = sheet({ need: { nutrient: 'N', amount: '25', unit: 'kg/ha' } }, liquid);
     const { checks } = check([], input);
     expect(
-      checks.map(({ rule: words, overBy }) => [words, overBy && `${overBy.number} ${overBy.unit}`]),
+      checks.map(({ rule: ruled, overBy }) => [speak(ruled), overBy && `${overBy.number} ${overBy.unit}`]),
     ).toEqual([
       ['by the label: most at once', '9.75 L / ha'],
       ['by the label: most in a year', '4.75 L / ha'],
@@ -166,7 +167,7 @@ it('puts the whole down in equal portions, each with its day, amount and nutrien
   const answer = answerWorksheet(input, AS_TYPED);
   const portions = portionsOf(answer.reading.split, '2026-02-14', answer);
   expect(portions.map(({ onDay }) => onDay)).toEqual(['2026-02-14', '2026-03-14', '2026-04-11']);
-  expect(workingText(portions[1]!.working)).toBe('24.7 lb ÷ 3 = 8.22 lb at 1.11 lb / 1000 ft²');
+  expect(workingText(portions[1]!.working, speak)).toBe('24.7 lb ÷ 3 = 8.22 lb at 1.11 lb / 1000 ft²');
   expect(portions[1]!.delivers.map(({ shown, symbol }) => `${shown.number} ${symbol}`)).toEqual([
     '0.267 N',
     '0.0889 K₂O',
@@ -174,7 +175,7 @@ it('puts the whole down in equal portions, each with its day, amount and nutrien
   const amount = portions[1]!.working.parts.find(
     (part) => part.type === 'term' && part.role === 'portion.amount',
   );
-  expect(amount?.type === 'term' && termText(amount)).toBe('8.22 lb');
+  expect(amount?.type === 'term' && termText(amount, speak)).toBe('8.22 lb');
   expect(
     portionsOf({ portions: 2, everyDays: null, directions: 1 }, '2026-02-14', answer)[1]?.onDay,
   ).toBeNull();
@@ -227,7 +228,7 @@ describe('a soil test is a limit on phosphorus', () => {
     expect(held(needs(''))).toMatchObject({ state: 'broken', mostShare: null });
   });
   it('that is too old allows none, whatever it wants', () => {
-    expect(held({ ...needs('5'), onDay: '2022-04-18' })).toMatchObject({ state: 'broken', overBy: { unit: 'years too old' } });
+    expect(held({ ...needs('5'), onDay: '2022-04-18' })).toMatchObject({ state: 'broken', overBy: { of: { id: 'working.yearsTooOld' } } });
   }); // prettier-ignore
   it('known by its day alone is held by its age', () => {
     expect(held(needs('0'), { soilTestDay: '2025-04-18' }).state).toBe('kept');
@@ -264,10 +265,12 @@ describe('least days between two applications', () => {
     expect(more).toEqual([]);
     expect(found).toMatchObject({
       state: 'broken',
-      overBy: { number: '12', unit: 'days' },
+      overBy: { number: '12', of: { id: 'working.days', facts: { count: 12 } } },
       daysNeeded: null,
     });
-    expect(workingText(found!.working)).toBe('“Spring” on the same ground 16 days apart, at least 28 days');
+    expect(workingText(found!.working, speak)).toBe(
+      '“Spring” on the same ground 16 days apart, at least 28 days',
+    );
   });
   it('of another product it is named and left to the reader', () => {
     expect(held({ portions: '1', everyDays: '', directions: 'one' }, [other(['2026-04-10'], false)])).toMatchObject([{ state: 'unknown' }]);

@@ -1,3 +1,4 @@
+import { message } from '../messages/message.ts';
 import { readCount, readPercent } from '../fields/counts.ts';
 import * as z from 'zod';
 import { toResult, InputError } from '../errors/InputError.ts';
@@ -8,13 +9,13 @@ import { isDayOfYear } from '../fields/days.ts';
 import { readName } from '../fields/heading.ts';
 import { massRateUnit, notes, text, type InputOf } from '../fields/schema.ts';
 
-/** Kinds of rule, with the words for each and what its number is. */
+/** Kinds of rule, with what the number of each is. */
 export const RULE_KINDS = {
-  'most-at-once': { words: 'most at once', number: 'rate', ofNutrient: true },
-  'most-in-a-year': { words: 'most in a year', number: 'rate', ofNutrient: true },
-  'quick-nitrogen': { words: 'most quick nitrogen at once', number: 'rate', ofNutrient: false },
-  'slow-share': { words: 'least slow share of the nitrogen', number: 'percent', ofNutrient: false },
-  'soil-test': { words: 'phosphorus only with a soil test under', number: 'years', ofNutrient: false },
+  'most-at-once': { number: 'rate', ofNutrient: true },
+  'most-in-a-year': { number: 'rate', ofNutrient: true },
+  'quick-nitrogen': { number: 'rate', ofNutrient: false },
+  'slow-share': { number: 'percent', ofNutrient: false },
+  'soil-test': { number: 'years', ofNutrient: false },
 } as const;
 
 export type RuleKind = keyof typeof RULE_KINDS;
@@ -84,7 +85,8 @@ function readLimit({ kind, amount }: RuleInput, unit: MassPerAreaUnit, field: st
   const { number } = RULE_KINDS[kind];
   if (number === 'rate') {
     if (/^\s*0+(\.0*)?\s*$/.test(amount)) return 0;
-    return readPositive(amount, { kind: 'massPerArea', bareUnit: unit, field }, 'The limit').si;
+    return readPositive(amount, { kind: 'massPerArea', bareUnit: unit, field }, message('errors.what.limit'))
+      .si;
   }
   if (number === 'percent') return readPercent(amount, { field, hint: '25 %' });
   return readCount(amount, { field, hint: '3', most: 50 });
@@ -98,7 +100,7 @@ function readSeason({ from, to }: RuleInput, path: string): RuleResult['season']
   ] as const) {
     // prettier-ignore
     if (!isDayOfYear(text))
-      throw new InputError('season.unreadable', { field: `${path}.${name}`, input: text || 'nothing', hint: '04-15' });
+      throw new InputError('season.unreadable', { field: `${path}.${name}`, input: text || message('errors.nothing'), hint: '04-15' });
   }
   return { from, to };
 }
@@ -110,7 +112,7 @@ function readSeason({ from, to }: RuleInput, path: string): RuleResult['season']
  * @example evaluateRuleSet(townRules).rules[0].limit // 0.00488 for "1 lb/1000 ft2"
  */
 export function evaluateRuleSet({ name, unit, rules }: RuleSetInput): RuleSetResult {
-  const named = toResult(() => readName(name, 'name', 'Town rules'));
+  const named = toResult(() => readName(name, 'name', message('errors.example.ruleSet')));
   const errors = named.error ? [named.error] : [];
   const read = rules.flatMap((input, at): RuleResult[] => {
     const { value, error } = toResult(() => ({

@@ -1,3 +1,4 @@
+import { message, type Message } from '../messages/message.ts';
 import { showQuantity, type Shown } from '../quantities/show.ts';
 import type { RateUnit } from '../products/product.ts';
 import type { ProductResult } from '../products/evaluateProduct.ts';
@@ -40,13 +41,13 @@ export interface PlannedJob {
 /** How one rule stands. */
 export interface RuleCheck {
   readonly id: string;
-  /** The rule in words. */
-  readonly rule: string;
+  /** The rule as it is said. */
+  readonly rule: Message;
   /** unknown: the label does not say what the rule asks about. */
   readonly state: 'kept' | 'broken' | 'unknown';
   readonly working: Working;
   /** By how much it is broken; null unless it is. */
-  readonly overBy: Shown | null;
+  readonly overBy: (Shown & { readonly of?: Message }) | null;
   /** The share of this rate that the rule allows, below 1 when it is broken; null where no lower rate would keep it. */
   readonly mostShare: number | null;
   /** Fewest portions in which the whole would keep it; null where splitting does not help. */
@@ -71,7 +72,7 @@ export const SLACK = 1 + 1e-9;
 
 interface Cap {
   readonly id: string;
-  readonly rule: string;
+  readonly rule: Message;
   readonly parts: readonly (Term | Join)[];
   readonly value: number | null;
   /** What was there before this rate. */
@@ -94,7 +95,11 @@ export function capCheck(cap: Cap, portions: number): RuleCheck {
   const working: Working = {
     id,
     label: rule,
-    parts: [...parts, word('of at most'), term('limit', shown(limit), { origin: 'typed', strong: true })],
+    parts: [
+      ...parts,
+      word(message('working.ofAtMost')),
+      term('limit', shown(limit), { origin: 'typed', strong: true }),
+    ],
   };
   const base = { id, rule, working };
   if (value === null) return { ...base, ...standing('unknown') };

@@ -1,3 +1,4 @@
+import { message, type Message } from '../messages/message.ts';
 import { showExact, showQuantity } from '../quantities/show.ts';
 import { PRODUCT_KINDS, type ProductKind } from '../products/product.ts';
 import type { RigKind } from '../machines/kinds.ts';
@@ -9,32 +10,23 @@ import type { CalibrationInput } from './calibrationInput.ts';
 import { corrections, type Correction } from './corrections.ts';
 import { isPerLength } from './rate.ts';
 import { paceText } from './showBench.ts';
-import type { Start } from './start.ts';
 
-/** What to do now, and why: a mark and one or two sentences. */
+/** What to do now, and why: a mark and the reason. */
 export interface AdviceText {
-  readonly act: string;
+  readonly act: 'again' | 'keep' | 'set';
   readonly mark: string;
-  readonly why: string;
+  readonly why: Message;
 }
 
 /** What too much of a product does, for the reason of a cautious beginning. */
-function harmOf(kind: ProductKind | null): string {
-  if (kind === null) return 'too much does more harm than too little';
+function harmOf(kind: ProductKind | null): 'unknown' | 'waste' | 'label' | 'burn' {
+  if (kind === null) return 'unknown';
   const { puts } = PRODUCT_KINDS[kind];
-  if (puts === 'de-icer') return 'too much is wasted and harms plants';
-  return puts === 'active ingredient' ? 'too much breaks the label' : 'too much burns';
+  if (puts === 'de-icer') return 'waste';
+  return puts === 'active-ingredient' ? 'label' : 'burn';
 }
 
-const STARTING: Readonly<Record<Start['from'], string>> = {
-  low: 'low, not quite half way from first flow to fully open',
-  middle: 'in the middle of the scale',
-  label: 'where the label says, looked up for your pace',
-  shape: 'where the other product’s chart gives this rate',
-};
-
 const percent = (share: number): string => `${showExact(share * 100, 2)} %`;
-const runsText = (count: number): string => (count === 1 ? 'one run' : `${count} runs`);
 
 /** The end of a search says it, not the next step. */
 const ENDED: ReadonlySet<Because> = new Set([
@@ -53,7 +45,7 @@ const ENDED: ReadonlySet<Because> = new Set([
 export const isEnded = (because: Because): boolean => ENDED.has(because);
 
 /**
- * The advice in words.
+ * The advice, as it is told.
  *
  * @param product kind of the product; null: not known
  * @returns null until the machine's scale and the rate are known
@@ -71,30 +63,31 @@ export function adviceText(
     return `${number} ${unit}`;
   };
   const mean = means.find(({ setting }) => setting === mark.opening);
-  const told = mean ? `${rate(mean.mean)} ±${percent(mean.uRelative)} from ${runsText(mean.runs)}` : '';
   const off = mean ? mean.mean / targetSi - 1 : 0;
-  const limit = isCeiling ? ' The rate is a limit, so the mark at or below it is taken.' : '';
-  const goal = isCeiling ? 'under the limit' : `within ${percent(tolerance)}`;
+  const told = mean
+    ? message('advice.told', { rate: rate(mean.mean), percent: percent(mean.uRelative), runs: mean.runs })
+    : '';
+  const goal = isCeiling
+    ? message('advice.underLimit')
+    : message('advice.within', { percent: percent(tolerance) });
   const uLast = runs.findLast(({ counts }) => counts)?.worked?.uReadings ?? 0;
-  const coarse = uLast > tolerance / 2 ? ', and the readings alone are coarse' : '';
-  const lowered = start.isLowered ? ' The rate is a limit: what you chose would begin higher.' : '';
-  const why: Readonly<Record<Because, () => string>> = {
-    start: () => `Nothing is tested yet. Begin ${STARTING[start.from]}${start.from === 'low' ? `, since ${harmOf(product)}` : ''}.${lowered}`, // prettier-ignore
-    'no-flow': () => 'Nothing came out so far: first flow lies above. Half way from there to fully open.',
-    shape: () => `The other product’s chart, scaled by your one test, points here. Test it.${limit}`,
-    proportion: () => 'One setting is tested. In proportion it would be this mark. Gates are not proportional, so it is a guess.', // prettier-ignore
-    curve: () => `The curve through your tests puts ${expected === null ? 'the rate' : rate(expected)} here. Test it.${limit}`, // prettier-ignore
-    beyond: () => `The rate lies beyond what was tested: a guess along the end of the curve.${limit}`,
-    beside: () => `The mark next to it only just fits. This one may be nearer: test it.${limit}`,
-    repeat: () => `Here it was ${told}. Run it again: ${runsText(mean?.runs ?? 1)} say${mean?.runs === 1 ? 's' : ''} too little${coarse}.`, // prettier-ignore
-    usable: () => `${told}: ${goal}. You can use it; another run would settle it.`,
-    settled: () => `${told}: ${goal}, and sure enough. ${signOff?.setting === mark.label ? 'Signed off.' : 'Sign it off.'}`, // prettier-ignore
-    'no-mark-fits': () => `${told}: ${percent(Math.abs(off))} ${off > 0 ? 'over' : 'under'}. The marks on both sides were tested, and none fits.${limit}`, // prettier-ignore
-    'all-over': () => `${told}. Even the lowest open mark puts down more than the limit.`,
-    'nothing-flows': () =>
-      'Nothing came out, even fully open. Look for a bridge, a blocked gate or a wet product.',
-  };
-  const act = because === 'repeat' ? 'Again at' : because === 'settled' || because === 'usable' ? 'Keep at' : 'Set to'; // prettier-ignore
+  const ceiling = isCeiling ? 'yes' : 'no';
+  const why: Readonly<Record<Because, () => Message>> = {
+    start: () => message('advice.start', { from: start.from, harm: harmOf(product), lowered: start.isLowered ? 'yes' : 'no' }),
+    'no-flow': () => message('advice.no-flow'),
+    shape: () => message('advice.shape', { ceiling }),
+    proportion: () => message('advice.proportion'),
+    curve: () => message('advice.curve', { rate: expected === null ? message('advice.theRate') : rate(expected), ceiling }),
+    beyond: () => message('advice.beyond', { ceiling }),
+    beside: () => message('advice.beside', { ceiling }),
+    repeat: () => message('advice.repeat', { told, runs: mean?.runs ?? 1, coarse: uLast > tolerance / 2 ? 'yes' : 'no' }),
+    usable: () => message('advice.usable', { told, goal }),
+    settled: () => message('advice.settled', { told, goal, signed: signOff?.setting === mark.label ? 'yes' : 'no' }),
+    'no-mark-fits': () => message('advice.no-mark-fits', { told, percent: percent(Math.abs(off)), side: off > 0 ? 'over' : 'under', ceiling }),
+    'all-over': () => message('advice.all-over', { told }),
+    'nothing-flows': () => message('advice.nothing-flows'),
+  }; // prettier-ignore
+  const act = because === 'repeat' ? 'again' : because === 'settled' || because === 'usable' ? 'keep' : 'set';
   return { act, mark: mark.label, why: why[because]() };
 }
 
@@ -135,27 +128,27 @@ export function offersFor(
 }
 
 /**
- * The offers in sentences.
+ * The offers, as they are told.
  *
- * @example correctionText(reading, calibration, 'push-rotary').length // 0
+ * @example correctionTexts(reading, calibration, 'push-rotary').length // 0
  */
-export function correctionText(
+export function correctionTexts(
   reading: CalibrationResult,
   input: Pick<CalibrationInput, 'isCeiling' | 'width' | 'pace'>,
   kind: RigKind,
-): string[] {
-  const sentence = (mark: string, way: Correction): string[] => {
+): Message[] {
+  const told = (mark: string, way: Correction): Message[] => {
     const more = way.factor > 1;
     if (way.by === 'pace') {
-      const hard = way.comfortable ? '' : ' That is hard to hold with this machine.';
-      const speed = reading.chartPaceMPerS === null ? `${percent(Math.abs(way.factor - 1))} ${more ? 'faster' : 'slower'}` : paceText(way.mPerS, input.pace.unit); // prettier-ignore
-      return [`At ${mark}, walk ${more ? 'faster' : 'slower'}: ${speed} meets the rate.${hard} A rotary throws ${more ? 'wider' : 'narrower'} then: look at the width again.`]; // prettier-ignore
+      const hard = way.comfortable ? 'no' : 'yes';
+      const by = more ? 'faster' : 'slower';
+      return reading.chartPaceMPerS === null
+        ? [message('advice.walkBy', { mark, by, percent: percent(Math.abs(way.factor - 1)), hard })]
+        : [message('advice.walk', { mark, by, pace: paceText(way.mPerS, input.pace.unit), hard })];
     }
     if (reading.widthM === null) return [];
     const { number, unit } = showQuantity(way.widthM, input.width.unit, 3);
-    return [`At ${mark}, pass ${more ? 'farther apart' : 'closer'}: ${number} ${unit} apart meets the rate, if the pattern stays even there.`]; // prettier-ignore
+    return [message('advice.pass', { mark, by: more ? 'wider' : 'closer', spacing: `${number} ${unit}` })];
   };
-  return offersFor(reading, input, kind).flatMap(({ mark, ways }) =>
-    ways.flatMap((way) => sentence(mark, way)),
-  );
+  return offersFor(reading, input, kind).flatMap(({ mark, ways }) => ways.flatMap((way) => told(mark, way)));
 }

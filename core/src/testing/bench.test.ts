@@ -1,4 +1,6 @@
 import { describe, expect, it } from 'vitest';
+import { speak } from '@steady-scatter/words/everything';
+import { message } from '../messages/index.ts';
 import { UNITS } from '../quantities/index.ts';
 import { blankRig, RIG_KIND_IDS, type RigKind } from '../machines/index.ts';
 import { blankProduct } from '../products/index.ts';
@@ -14,19 +16,19 @@ import {
   cautionsFor,
   chooseMethod,
   calibrationUpgrades,
-  correctionText,
+  correctionTexts,
   corrections,
   freshness,
   keepEarlier,
   leastNet,
   lookUpMark,
-  lookUpText,
+  lookUpRate,
   lostReadings,
   METHOD_IDS,
   methodOf,
   planTest,
-  planText,
-  practiceText,
+  planTexts,
+  practice,
   press,
   evaluateCalibration,
   readTests,
@@ -110,10 +112,10 @@ describe('reference cases as a person types them', () => {
     expect(reading.errors).toEqual([]);
     expect(1e4 * reading.runs[0]!.worked!.rateSi).toBeCloseTo(849.2, 6);
     expect(reading.runs[0]!.worked!.outlets!.imbalance).toBeCloseTo(0.09326425, 8);
-    expect(workingText(runLine(both, reading.runs[0]!, row, rig))).toContain(
+    expect(workingText(runLine(both, reading.runs[0]!, row, rig), speak)).toContain(
       '( 1.84 kg − 0 kg ) + ( 2.02 kg − 0 kg )',
     );
-    expect(runRemarks(both, reading.runs[0]!, reading, row).join(' ')).toContain('9.3 % apart');
+    expect(runRemarks(both, reading.runs[0]!, reading, row).map(speak).join(' ')).toContain('9.3 % apart');
     const swapped = evaluateCalibration({ ...row, runs: [{ ...both, readings: { ...both.readings, 'tare.2': '3' } }] }, rig); // prettier-ignore
     expect(swapped.errors[0]).toMatchObject({ field: 'runs.0.readings.tare.2', code: 'test.nothing-out' });
   });
@@ -123,7 +125,7 @@ describe('reference cases as a person types them', () => {
     const [first, second] = reading.runs;
     expect(first!.worked!.rateSi / PER_1000).toBeCloseTo(2.95 / 0.9, 6);
     expect(second!.worked!.rateSi / PER_1000).toBeCloseTo(2 * 8.611111, 4);
-    expect(runRemarks(input({ runs: [strip('11', '45.05', wide)] }).runs[0]!, first!, reading, input()).join(' ')).toContain('2 times the rate'); // prettier-ignore
+    expect(runRemarks(input({ runs: [strip('11', '45.05', wide)] }).runs[0]!, first!, reading, input()).map(speak).join(' ')).toContain('2 times the rate'); // prettier-ignore
   });
 });
 
@@ -141,9 +143,9 @@ describe('choosing a test', () => {
   ])('%s with %j: %s', (kind, tools, method) => expect(first(kind, tools)[0]).toMatchObject({ method, possible: true })); // prettier-ignore
   it('says why a method cannot be used', () => {
     const why = (kind: RigKind, tools: Partial<ToolsInput>, of: MethodId, isPesticide = false) => first(kind, tools, isPesticide).find(({ method }) => method === of)!; // prettier-ignore
-    expect(why('push-drop', {}, 'timed-catch')).toMatchObject({ possible: false, why: expect.stringContaining('Wheels drive') }); // prettier-ignore
+    expect(why('push-drop', {}, 'timed-catch')).toMatchObject({ possible: false, why: { id: 'methods.why.wheels' } }); // prettier-ignore
     expect(why('push-rotary', { scale: 'small', tarp: true, wind: true }, 'catch').possible).toBe(false);
-    expect(why('push-rotary', { scale: 'small', floor: true }, 'catch', true)).toMatchObject({ possible: false, why: expect.stringContaining('pesticide') }); // prettier-ignore
+    expect(why('push-rotary', { scale: 'small', floor: true }, 'catch', true)).toMatchObject({ possible: false, why: { id: 'methods.why.pesticide' } }); // prettier-ignore
     expect(first('boom', {}).every(({ possible }) => !possible)).toBe(true);
   });
   it('every kind and method has its steps, and each reading is asked for once', () => {
@@ -155,13 +157,9 @@ describe('choosing a test', () => {
       }
   });
   it('cautions stand where the act is', () => {
-    expect(cautionsFor('meter', { rig: 'vehicle', product: 'dry-deicer' })[0]).toContain(
-      'Lock out the drives',
-    );
-    expect(cautionsFor('meter', { rig: 'push-rotary', product: null }).join()).not.toContain('Lock out');
-    expect(cautionsFor('fill', { rig: 'push-drop', product: 'granular-carrier' }).join()).toContain(
-      'licence',
-    );
+    expect(cautionsFor('meter', { rig: 'vehicle', product: 'dry-deicer' })[0]?.id).toBe('cautions.lockOut');
+    expect(cautionsFor('meter', { rig: 'push-rotary', product: null }).map(({ id }) => id)).not.toContain('cautions.lockOut'); // prettier-ignore
+    expect(cautionsFor('fill', { rig: 'push-drop', product: 'granular-carrier' }).map(({ id }) => id)).toContain('cautions.pesticideLabel'); // prettier-ignore
   });
 });
 
@@ -171,14 +169,14 @@ describe('a plan before anyone walks', () => {
     const plan = planTest(wanted);
     expect(plan.netKg).toBeGreaterThanOrEqual(leastNet(wanted.scaleStepKg, 0.025));
     expect(plan.strip!.lengthM / 3.048).toBeCloseTo(Math.round(plan.strip!.lengthM / 3.048), 9);
-    expect(planText(plan, input(), 0.05)[0]).toBe('A strip of 60 ft: about 1.8 lb goes out.');
+    expect(speak(planTexts(plan, input(), 0.05)[0]!)).toBe('A strip of 60 ft: about 1.8 lb goes out.');
   });
   it('a coarser scale asks for fresh strips side by side, and for more than the hopper holds', () => {
     const coarse = planTest({ ...wanted, scaleStepKg: 1 * LB });
     expect(coarse.strip!.strips).toBeGreaterThan(1);
     expect(coarse.strip!.lengthM).toBeLessThanOrEqual(61);
     expect(coarse.overHopper).toBe(true);
-    expect(planText(coarse, input(), 0.05).join(' ')).toContain('more than it holds');
+    expect(planTexts(coarse, input(), 0.05).map(speak).join(' ')).toContain('more than it holds');
   });
   it('a catch is planned in seconds, a load in ground', () => {
     expect(planTest({ ...wanted, method: 'timed-catch' }).catchS! % 5).toBe(0);
@@ -191,7 +189,7 @@ describe('what is asked before it is believed', () => {
     const slip = run('8', 'catch', { gross: '40', tare: '0', length: '5' });
     const asked = read({ runs: [...TESTED, slip] });
     expect(asked.plausibility[0]).toMatchObject({ kind: 'far', runs: [slip.id] });
-    expect(asked.plausibility[0]!.text).toContain('270 times');
+    expect(speak(asked.plausibility[0]!.text)).toContain('270 times');
     expect(asked.runs.at(-1)!.counts).toBe(false);
     const answered = read({ runs: [...TESTED, slip], confirmed: [`far.${slip.id}`] });
     expect(answered.runs.at(-1)!.counts).toBe(true);
@@ -227,9 +225,9 @@ describe('correcting', () => {
     const coarse = benchRig({ ...redRig, control: { ...redRig.control, step: '5', to: '20' } });
     const runs = [strip('10', '46.0'), strip('15', '43.0'), strip('10', '46.0')];
     const between = input({ runs, pace: redRig.pace });
-    const lines = correctionText(evaluateCalibration(between, coarse), between, 'push-rotary');
-    expect(lines.join(' ')).toMatch(/At 10, walk slower: 100 ft in \d+ s meets the rate/);
-    expect(lines.join(' ')).toContain('pass closer');
+    const lines = correctionTexts(evaluateCalibration(between, coarse), between, 'push-rotary');
+    expect(lines.map(speak).join(' ')).toMatch(/At 10, walk slower: 100 ft in \d+ s meets the rate/);
+    expect(lines.map(speak).join(' ')).toContain('pass closer');
   });
 });
 
@@ -241,7 +239,7 @@ describe('how far a chart holds', () => {
     expect(state({}, redRig, null, '2026-09-01').state).toBe('ageing');
     expect(state({}, redRig, null, '2027-03-01')).toEqual({
       state: 'stale',
-      reasons: ['a season has passed'],
+      reasons: [message('fresh.season')],
     });
     expect(state({ signOff: null }).state).toBe('none');
   });
@@ -250,7 +248,7 @@ describe('how far a chart holds', () => {
       ...redRig,
       services: [{ id: 's', onDay: '2026-04-20', what: 'new gate cable', dueDay: '' }],
     };
-    expect(state({}, served).reasons).toEqual(['the machine was worked on since: new gate cable']);
+    expect(state({}, served).reasons).toEqual([message('fresh.service', { what: 'new gate cable' })]);
     expect(state({}, redRig, { lot: 'A', grainSize: '150' })).toMatchObject({ state: 'stale' });
     expect(state({}, redRig, { lot: 'B', grainSize: '215' })).toMatchObject({ state: 'ageing' });
     expect(state({}, { ...redRig, pace: { ...redRig.pace, time: '20' } })).toMatchObject({ state: 'stale' });
@@ -258,7 +256,9 @@ describe('how far a chart holds', () => {
   });
   it('the card says all that hangs on the machine', () => {
     const card = cardOf(signed, redRig, evaluateCalibration(signed, RED), '10 Apr 2026')!;
-    expect(card).toMatchObject({ machine: 'Red push spreader', product: 'Lake feed, grain 215, lot A', setting: '11', rate: '3.33', pace: '120 ft in 27.2 s', spacing: '9 ft between passes', signed: '10 Apr 2026, M. Orr' }); // prettier-ignore
+    expect(card).toMatchObject({ machine: 'Red push spreader', setting: '11', rate: '3.33', signed: '10 Apr 2026, M. Orr' }); // prettier-ignore
+    expect(card.product.map(speak)).toEqual(['Lake feed', 'grain 215', 'lot A']);
+    expect([card.pace, card.spacing].map(speak)).toEqual(['120 ft in 27.2 s', '9 ft between passes']);
     expect(card.lines.filter(({ isKept }) => isKept)).toEqual([
       { setting: '11', rate: '3.33', isKept: true },
     ]);
@@ -280,8 +280,10 @@ describe('looking up', () => {
       beyond: 'above',
       line: { mark: { label: '14' } },
     });
-    expect(lookUpText(read({ runs: TESTED }), input(), '0.5').text).toContain('below what was tested');
-    expect(lookUpText(read({ runs: TESTED }), input(), 'x').error?.code).toBe('quantity.unreadable');
+    expect(speak(lookUpRate(read({ runs: TESTED }), input(), '0.5').text!)).toContain(
+      'below what was tested',
+    );
+    expect(lookUpRate(read({ runs: TESTED }), input(), 'x').error?.code).toBe('quantity.unreadable');
   });
   it('the picture has the paces a tenth slower and faster, none where wheels meter', () => {
     const flow = settingPicture(read({ runs: TESTED }), 'lb/1000 ft2', 'push-rotary');
@@ -305,7 +307,7 @@ describe('where to begin', () => {
     expect(shaped.advice).toMatchObject({ because: 'shape' });
     // 2 lb at 10 here as there: 3.33 lies between 10 and 14.
     expect(Number(shaped.advice!.mark.label)).toBeGreaterThan(12);
-    expect(adviceText(shaped, input({ start: 'shape' }))!.why).toContain(
+    expect(speak(adviceText(shaped, input({ start: 'shape' }))!.why)).toContain(
       'The other product’s chart, scaled by your one test',
     );
   });
@@ -349,9 +351,9 @@ describe('the stopwatch', () => {
     expect(aim(1, 'time')).toBeCloseTo(30, 9);
   });
   it('practice says how steady and how far from the aim', () => {
-    expect(practiceText(40, [29.1, 28.4, 30.2], 27)).toBe('3 walks: 29.2 s on average, 3.1 % apart. 8.3 % slow: aim for 27 s. Not steady yet: count your steps aloud.'); // prettier-ignore
-    expect(practiceText(40, [29.1, 29.2], 29)).toContain('Steady enough');
-    expect(practiceText(40, [], null)).toContain('press at each end');
+    expect(speak(practice(40, [29.1, 28.4, 30.2], 27))).toBe('3 walks: 29.2 s on average, 3.1 % apart. 8.3 % slow: aim for 27 s. Not steady yet: count your steps aloud.'); // prettier-ignore
+    expect(speak(practice(40, [29.1, 29.2], 29))).toContain('Steady enough');
+    expect(speak(practice(40, [], null))).toContain('press at each end');
   });
 });
 
@@ -376,19 +378,19 @@ describe('nothing that was measured is lost', () => {
 });
 
 describe('tests as a table', () => {
-  const table = testsTable([{ machine: 'Red', outlets: 1, input: input({ runs: TESTED }), reading: read({ runs: TESTED }) }]); // prettier-ignore
+  const table = testsTable([{ machine: 'Red', outlets: 1, input: input({ runs: TESTED }), reading: read({ runs: TESTED }) }], speak); // prettier-ignore
   it('comes back as it went out', () => {
-    const [found] = readTests(table, (line) => `line ${line}`);
+    const [found] = readTests(table, (line) => `line ${line}`, speak);
     expect(found).toMatchObject({ machine: 'Red', input: { name: 'Red spreader, lake feed', target: input().target, width: { text: '9', unit: 'ft' } } }); // prettier-ignore
     expect(found!.input.runs.map(({ setting, readings }) => [setting, readings])).toEqual(TESTED.map(({ setting, readings }) => [setting, readings])); // prettier-ignore
     expect(evaluateCalibration({ ...found!.input, scaleStep: '0.05' }, RED).advice?.mark.label).toBe('11');
   });
   it.each([
-    [table.map((row) => row.slice(3)), 'tests.columns', 'line 1'],
-    [[table[0]!, table[1]!.with(9, 'thrown by hand')], 'kind.unknown', 'line 2'],
-    [[table[0]!, table[1]!.with(10, 'Weight: 3')], 'tests.reading', 'line 2'],
-    [[table[0]!, table[1]!.with(17, 'lb')], 'unit.other-kind', 'line 2'],
+    [table.map((row) => row.slice(3)), 'tests.columns', 'lines.1'],
+    [[table[0]!, table[1]!.with(9, 'thrown by hand')], 'kind.unknown', 'lines.2'],
+    [[table[0]!, table[1]!.with(10, 'Weight: 3')], 'tests.reading', 'lines.2'],
+    [[table[0]!, table[1]!.with(17, 'lb')], 'unit.other-kind', 'lines.2'],
   ])('%# says what is wrong and where', (rows, code, field) => {
-    expect(() => readTests(rows, () => 'x')).toThrow(expect.objectContaining({ code, field }));
+    expect(() => readTests(rows, () => 'x', speak)).toThrow(expect.objectContaining({ code, field }));
   });
 });

@@ -1,7 +1,8 @@
+import { message, type Message } from '../messages/message.ts';
 import { isBareNumber } from '../quantities/numbers.ts';
 import { showExact, showQuantity, type Shown } from '../quantities/show.ts';
 import { UNITS } from '../quantities/units.ts';
-import { operator, term, word, type Working } from '../working/working.ts';
+import { bracket, operator, term, word, type Working } from '../working/working.ts';
 import type { CalibrationResult } from './calibration.ts';
 import { areaUnitFor } from '../fields/size.ts';
 import { isRowPerArea, type WidthInput } from '../machines/width.ts';
@@ -41,9 +42,9 @@ const widthText = ({ text, unit }: WidthInput): string => withUnit(text, UNITS[u
 function termsOf(run: RunInput, calibration: CalibrationInput) {
   const { width } = calibration;
   const units = unitsOf(run, calibration);
-  const typedAs = (id: string, symbol: string) => {
+  const typedAs = (id: string, symbol: string, of: Message | null = null) => {
     const input = run.readings[id]?.trim() ?? '';
-    return term(id, input === '' ? null : { number: withUnit(input, symbol), unit: '' }, { origin: 'test' });
+    return term(id, input === '' ? null : { number: withUnit(input, symbol).trim(), unit: '' }, { of, origin: 'test' }); // prettier-ignore
   };
   const across = (role: string, of: WidthInput) =>
     term(role, of.text.trim() === '' ? null : { number: widthText(of), unit: '' }, { origin: of.by === 'measured' ? 'measured' : 'typed' }); // prettier-ignore
@@ -52,7 +53,7 @@ function termsOf(run: RunInput, calibration: CalibrationInput) {
     mass: (id: string) => typedAs(id, UNITS[units.mass].symbol),
     length: (id: string) => typedAs(id, UNITS[units.length].symbol),
     seconds: (id: string) => typedAs(id, 's'),
-    times: (id: string) => typedAs(id, 'times'),
+    times: (id: string) => typedAs(id, '', message('working.times')),
     area: (id: string) => typedAs(id, UNITS[areaUnitFor(units.length)].symbol),
     across: across('width', width),
     ownAcross: across('run.width', run.width ?? width),
@@ -62,8 +63,14 @@ function termsOf(run: RunInput, calibration: CalibrationInput) {
 /** What the line of a run is put together from. */
 function lineTermsOf(run: RunInput, calibration: CalibrationInput, { outlets, rows }: BenchRig): LineTerms {
   const { isTyped, mass, length, seconds, times: count, area, across, ownAcross } = termsOf(run, calibration);
-  const [open, close, by, over, less] = [word('('), word(')'), operator('×'), operator('÷'), operator('−')];
-  const times = (role: string, number: number, unit: string): Parts => (number > 1 ? [by, term(role, { number: String(number), unit })] : []); // prettier-ignore
+  const [open, close, by, over, less] = [
+    bracket('('),
+    bracket(')'),
+    operator('×'),
+    operator('÷'),
+    operator('−'),
+  ];
+  const times = (role: 'rows' | 'outlets', number: number): Parts => (number > 1 ? [by, term(role, { number: String(number), unit: '' }, { of: message(role === 'rows' ? 'working.rows' : 'working.outlets') })] : []); // prettier-ignore
   const net = (full: string, empty: string): Parts => [open, mass(full), ...(isTyped(empty) ? [less, mass(empty)] : []), close]; // prettier-ignore
   // A row machine's own length of row on an area is one over a width.
   const isRowLength = isRowPerArea(calibration.width.text);
@@ -94,7 +101,7 @@ function lineTermsOf(run: RunInput, calibration: CalibrationInput, { outlets, ro
       ]);
       return caught.length > 1 ? [open, ...all, close] : all;
     },
-    ground: (along) => ground(along, [...(isTyped('passes') ? [by, count('passes')] : []), ...times('rows', rows, 'rows')]), // prettier-ignore
+    ground: (along) => ground(along, [...(isTyped('passes') ? [by, count('passes')] : []), ...times('rows', rows)]), // prettier-ignore
     ofOneRow: (along) => ground(along, []),
     times,
     courseTime: () =>
@@ -113,7 +120,7 @@ function lineTermsOf(run: RunInput, calibration: CalibrationInput, { outlets, ro
 /**
  * A run as a line of arithmetic, from what was typed to its rate.
  *
- * @example runLine(calibration.runs[0], reading.runs[0], calibration, bench).label // 'Run at 8'
+ * @example runLine(calibration.runs[0], reading.runs[0], calibration, bench).label // { id: 'working.runAt', facts: { setting: '8' } }
  */
 export function runLine(
   run: RunInput,
@@ -122,12 +129,13 @@ export function runLine(
   rig: BenchRig,
 ): Working {
   const parts = run.noFlow
-    ? [word('nothing came out, so', 'stop')]
+    ? [word(message('working.nothingCameOut'), 'stop')]
     : [...methodOf(run.method).line(lineTermsOf(run, calibration, rig)), operator('=')];
   const rate = term('rate', showRun(reading, calibration.target.unit), { strong: true });
   return {
     id: `run.${run.id}`,
-    label: run.setting.trim() === '' ? 'Run' : `Run at ${run.setting}`,
+    label:
+      run.setting.trim() === '' ? message('working.run') : message('working.runAt', { setting: run.setting }),
     parts: [...parts, rate],
   };
 }
@@ -150,10 +158,10 @@ export function paceLine(
   const along = isTyped('length') ? 'length' : 'course';
   const time = isTyped('length') ? 'time' : 'courseTime';
   const isTimedOnce = !isTyped('courseTime.2') && !isTyped('courseTime.3');
-  const walked = isTimedOnce ? [word('('), length(along), operator('÷'), seconds(time), word(')')] : [term('walked', showSpeed(worked.paceMPerS, unitsOf(run, calibration).length))]; // prettier-ignore
+  const walked = isTimedOnce ? [bracket('('), length(along), operator('÷'), seconds(time), bracket(')')] : [term('walked', showSpeed(worked.paceMPerS, unitsOf(run, calibration).length))]; // prettier-ignore
   return {
     id: `run.${run.id}.pace`,
-    label: 'At the pace of work',
+    label: message('working.atPaceOfWork'),
     parts: [
       term('as-run', showQuantity(worked.rateSi, calibration.target.unit, 4)),
       operator('×'),
@@ -176,10 +184,10 @@ export function runRemarks(
   reading: RunResult,
   { targetSi, widthM: forM, paceMPerS }: CalibrationResult,
   calibration: CalibrationInput,
-): string[] {
+): Message[] {
   const { worked, widthM, pace } = reading;
   if (!worked) return [];
-  if (worked.rateSi === 0) return ['Nothing came out: first flow lies above this mark.'];
+  if (worked.rateSi === 0) return [message('remarks.noFlow')];
   const { outlets, outputKgPerM, paceMPerS: walked } = worked;
   const perMetre = showQuantity(outputKgPerM, 'g', 3).number;
   const rate = rateAtWork(reading)!.rateSi;
@@ -187,36 +195,59 @@ export function runRemarks(
   const { length, mass } = unitsOf(run, calibration);
   const isOther = walked && paceMPerS && pace && Math.abs(walked / paceMPerS - 1) > 0.02;
   const change = isOther ? 1 / pace.factor - 1 : 0;
+  const atPace = isOther && pace.factor !== 1 ? 'yes' : 'no';
   return [
-    `${perMetre} g out on each metre traveled${against === null ? '' : `, ${percentOff(against)} what is wanted${isOther && pace.factor !== 1 ? ' at the pace of work' : ''}`}.`,
+    against === null
+      ? message('remarks.out', { grams: perMetre })
+      : message('remarks.outAgainst', { grams: perMetre, off: offOf(against), atPace }),
     ...(isOther
-      ? [`It was walked at ${speedText(walked, length)}, and ${speedText(paceMPerS, length)} is the pace of work${pace.factor === 1 ? '. Its wheels meter alike at both' : `: that alone makes it ${percentOff(change)}`}.${pace.isApart ? ` More than ${showExact(MAX_PACE_APART * 100)} % apart, so it does not count: walk it again at working pace, or take this pace as that of work.` : ''}`]
+      ? [
+          message('remarks.pace', {
+            walked: speedText(walked, length),
+            work: speedText(paceMPerS, length),
+            alike: pace.factor === 1 ? 'yes' : 'no',
+            off: offOf(change),
+            apart: pace.isApart ? 'yes' : 'no',
+            most: showExact(MAX_PACE_APART * 100),
+          }),
+        ]
       : []),
     ...(outlets
-      ? [`Outlets gave ${outlets.netKg.map((kg) => showQuantity(kg, mass, 3).number).join(', ')} ${UNITS[mass].symbol}: ${showExact(outlets.imbalance * 100, 2)} % apart.${outlets.imbalance > 0.1 ? ' Look for a blocked or worn one.' : ''}`]
+      ? [
+          message('remarks.outlets', {
+            weights: outlets.netKg.map((kg) => showQuantity(kg, mass, 3).number),
+            unit: UNITS[mass].symbol,
+            percent: showExact(outlets.imbalance * 100, 2),
+            wide: outlets.imbalance > 0.1 ? 'yes' : 'no',
+          }),
+        ]
       : []),
     ...(!isPerLength(dimensionOf(calibration.target.unit)) && run.width && widthM && forM && Math.abs(widthM / forM - 1) > 0.01
-      ? [`It was run for passes ${widthText(run.width)} apart: here it is worked out for ${widthText(calibration.width)}, ${showExact(widthM / forM, 3)} times the rate.`]
+      ? [message('remarks.spacing', { run: widthText(run.width), now: widthText(calibration.width), times: showExact(widthM / forM, 3) })]
       : []),
   ]; // prettier-ignore
 }
 
-const percentOff = (share: number): string =>
-  Math.abs(share) < 0.0005 ? 'just' : `${showExact(Math.abs(share) * 100, 2)} % ${share > 0 ? 'over' : 'under'}`; // prettier-ignore
+/** How far off in percent, and to which side. */
+const offOf = (share: number): Message =>
+  message('remarks.off', {
+    side: Math.abs(share) < 0.0005 ? 'none' : share > 0 ? 'over' : 'under',
+    percent: showExact(Math.abs(share) * 100, 2),
+  });
 
 /**
- * How far a run is from the rate that is wanted, in a word: "10 % heavy".
+ * How far a run is from the rate that is wanted: "10 % heavy".
  *
  * @param targetSi null: not known
- * @returns nothing while one of them is missing
- * @example againstText(reading.runs[0], reading.targetSi) // '65 % light'
+ * @returns null while one of them is missing
+ * @example against(reading.runs[0], reading.targetSi).facts.percent // '65'
  */
-export function againstText(run: RunResult, targetSi: number | null): string {
+export function against(run: RunResult, targetSi: number | null): Message | null {
   const rate = rateAtWork(run);
-  if (!rate || targetSi === null) return '';
-  if (rate.rateSi === 0) return 'no flow';
-  if (run.pace?.isApart) return 'another pace';
+  if (!rate || targetSi === null) return null;
+  if (rate.rateSi === 0) return message('remarks.against.noFlow');
+  if (run.pace?.isApart) return message('remarks.against.otherPace');
   const off = rate.rateSi / targetSi - 1;
-  if (Math.abs(off) < 0.005) return 'right on';
-  return `${showExact(Math.abs(off) * 100, 2)} % ${off > 0 ? 'heavy' : 'light'}`;
+  if (Math.abs(off) < 0.005) return message('remarks.against.right');
+  return message(off > 0 ? 'remarks.against.heavy' : 'remarks.against.light', { percent: showExact(Math.abs(off) * 100, 2) }); // prettier-ignore
 }

@@ -33,7 +33,7 @@ export const NO_RIG: BenchRig = {
  */
 export function benchRig(input: RigInput): BenchRig {
   const { control, second, outlets, hopperKg, paceMPerS } = evaluateRig(input);
-  const feedsRows = rigKind(input.kind).width === 'row spacing' && input.outlets.feeds === 'own-rows';
+  const feedsRows = rigKind(input.kind).width === 'rows' && input.outlets.feeds === 'own-rows';
   const rows = feedsRows ? outlets : 1;
   return { kind: input.kind, scale: control, second, outlets, rows, hopperKg, paceMPerS };
 }

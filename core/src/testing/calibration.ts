@@ -1,3 +1,4 @@
+import { message } from '../messages/message.ts';
 import { collect } from '../errors/collect.ts';
 import { InputError } from '../errors/InputError.ts';
 import { readNumber } from '../quantities/numbers.ts';
@@ -76,12 +77,17 @@ function readLabel(
   const bareUnit = units.length === 'm' || units.length === 'cm' ? 'm/s' : 'mph';
   const labelPace = readIfPresent(
     label.pace,
-    () => readPositive(label.pace, { kind: 'speed', bareUnit, field: 'label.pace' }, 'The label’s pace').si,
+    () =>
+      readPositive(
+        label.pace,
+        { kind: 'speed', bareUnit, field: 'label.pace' },
+        message('errors.what.labelPace'),
+      ).si,
   );
   const points = label.lines.flatMap(({ setting, amount }, at) => {
     const field = `label.lines.${at}`;
     const mark = rig.scale.marks.length === 0 ? null : readIfPresent(setting, () => readMark(setting, rig.scale, `${field}.setting`)); // prettier-ignore
-    const rate = readIfPresent(amount, () => readPositive(amount, { kind: dimensionOf(target.unit), bareUnit: target.unit, field: `${field}.amount` }, 'The label’s rate').si); // prettier-ignore
+    const rate = readIfPresent(amount, () => readPositive(amount, { kind: dimensionOf(target.unit), bareUnit: target.unit, field: `${field}.amount` }, message('errors.what.labelRate')).si); // prettier-ignore
     return mark && rate !== null ? [{ setting: mark.opening, rate }] : [];
   });
   return points.length > 0 ? { points, paceMPerS: labelPace ?? paceMPerS } : null;
@@ -133,12 +139,12 @@ export function evaluateCalibration(
 ): CalibrationResult {
   const noted = collect();
   const { errors, tryRead, readIfPresent } = noted;
-  tryRead(() => readName(input.name, 'name', 'Red spreader, lake feed'));
+  tryRead(() => readName(input.name, 'name', message('errors.example.calibration')));
   const { target } = input;
   const dimension = dimensionOf(target.unit);
   const targetSi = readIfPresent(
     target.amount,
-    () => readPositive(target.amount, { kind: dimension, bareUnit: target.unit, field: 'target.amount' }, 'The rate').si, // prettier-ignore
+    () => readPositive(target.amount, { kind: dimension, bareUnit: target.unit, field: 'target.amount' }, message('errors.what.rate')).si, // prettier-ignore
   );
   const tolerance = readIfPresent(input.tolerance, () => readTolerance(input.tolerance)) ?? 0.05;
   const width = readIfPresent(input.width.text, () => readWidth(input.width, 'width.text'));

@@ -2,7 +2,6 @@ import * as z from 'zod';
 import {
   benchRateUnit,
   idOrNone,
-  keyOf,
   lengthUnit,
   massUnit,
   notes,
@@ -71,14 +70,8 @@ const signOffInput = z.object({
 export type SignOffInput = InputOf<typeof signOffInput>;
 
 /** Where a first test begins. */
-export const STARTS = {
-  auto: 'by what is known: another product’s chart, else the label, else low',
-  low: 'low: not quite half of the way from where it first runs to fully open',
-  label: 'at the label’s setting, for your pace',
-  middle: 'in the middle of the scale',
-  shape: 'where another product’s chart points',
-} as const;
-export type StartId = keyof typeof STARTS;
+export const STARTS = ['auto', 'low', 'label', 'middle', 'shape'] as const;
+export type StartId = (typeof STARTS)[number];
 
 /** What is wanted of a machine and a product, and what was signed off: what is stored of a calibration. Its test runs are appended beside it. */
 export const calibrationAim = z.object({
@@ -94,7 +87,7 @@ export const calibrationAim = z.object({
   tolerance: text,
   /** The target is the most that may be put down. */
   isCeiling: z.boolean(),
-  start: keyOf(STARTS),
+  start: z.enum(STARTS),
   /** Settings that a label lists, in the unit of the target, and the pace that it means: "3 mph". */
   label: z.object({
     pace: text,

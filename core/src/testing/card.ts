@@ -1,3 +1,4 @@
+import { message, type Message } from '../messages/message.ts';
 import { rigKind } from '../machines/kinds.ts';
 import type { RigInput } from '../machines/rigInput.ts';
 import { isBareNumber } from '../quantities/numbers.ts';
@@ -11,7 +12,8 @@ import { paceText, showRate } from './showBench.ts';
 /** What hangs on the machine: the printed chart. Every cell is text, ready to be drawn. */
 export interface Card {
   readonly machine: string;
-  readonly product: string;
+  /** The product, its grain and its lot. */
+  readonly product: readonly (Message | string)[];
   /** The accepted mark, and what it puts down. */
   readonly setting: string;
   readonly control: string;
@@ -19,10 +21,10 @@ export interface Card {
   /** Marks and rates around it, over what was tested. */
   readonly lines: readonly { readonly setting: string; readonly rate: string; readonly isKept: boolean }[];
   readonly rateUnit: string;
-  readonly pace: string;
-  readonly spacing: string;
+  readonly pace: Message | string;
+  readonly spacing: Message | string;
   /** What the second control stands at; empty: there is none. */
-  readonly second: string;
+  readonly second: Message | string;
   readonly state: string;
   readonly signed: string;
   /** What it is set for, where it is the card of a job; empty: the chart's own. */
@@ -38,10 +40,8 @@ export interface CardJob {
 
 const MAX_LINES = 9;
 
-/** What a width is the width of, after its figure. */
-const SPREAD_OVER = { hopper: 'wide', 'pass spacing': 'between passes', 'row spacing': 'between rows' };
-
-const named = (what: string, text: string): string => (text.trim() === '' ? '' : /[a-z]/i.test(text) && what === 'grain' ? text.trim() : `${what} ${text.trim()}`); // prettier-ignore
+const named = (what: 'grain' | 'lot', text: string): Message | string =>
+  text.trim() === '' || (/[a-z]/i.test(text) && what === 'grain') ? text.trim() : message(what === 'grain' ? 'card.grain' : 'card.lot', { text: text.trim() }); // prettier-ignore
 
 const withUnit = (text: string, unit: UnitId): string => (isBareNumber(text) ? `${text.trim()} ${UNITS[unit].symbol}` : text.trim()); // prettier-ignore
 
@@ -79,7 +79,7 @@ export function cardOf(
   const isTimed = pace.course.trim() !== '' && pace.time.trim() !== '';
   return {
     machine: rig.name,
-    product: [input.product, named('grain', signOff.grain), named('lot', signOff.lot)].filter((part) => part !== '').join(', '), // prettier-ignore
+    product: [input.product, named('grain', signOff.grain), named('lot', signOff.lot)].filter((part) => part !== ''), // prettier-ignore
     setting,
     control: rig.control.name,
     rate: kept < 0 ? '' : rate(chart[kept]!.rateSi).number,
@@ -89,12 +89,16 @@ export function cardOf(
       isKept: mark.label === setting,
     })),
     rateUnit: UNITS[target.unit].symbol,
-    pace: isTimed ? `${withUnit(pace.course, pace.unit)} in ${withUnit(pace.time, 's')}` : paceText(reading.chartPaceMPerS, pace.unit), // prettier-ignore
+    pace: isTimed ? message('card.pace', { course: withUnit(pace.course, pace.unit), time: withUnit(pace.time, 's') }) : paceText(reading.chartPaceMPerS, pace.unit), // prettier-ignore
     spacing:
       width.text.trim() === ''
         ? ''
-        : `${withUnit(width.text, width.unit)} ${/\//.test(width.text) ? 'of row' : SPREAD_OVER[rigKind(rig.kind).width]}`,
-    second: signOff.second === '' ? '' : `${rig.second.name} at ${signOff.second}`,
+        : message('card.spacing', {
+            width: withUnit(width.text, width.unit),
+            over: /\//.test(width.text) ? 'row' : rigKind(rig.kind).width,
+          }),
+    second:
+      signOff.second === '' ? '' : message('card.second', { control: rig.second.name, mark: signOff.second }),
     state: signOff.state,
     purpose: job?.purpose ?? '',
     signed: [day, signOff.by].filter((part) => part.trim() !== '').join(', '),

@@ -1,3 +1,4 @@
+import { message, type Message } from '../messages/message.ts';
 import { PRODUCT_KINDS, type ProductKind } from '../products/product.ts';
 import { rigKind, type RigKind } from '../machines/kinds.ts';
 
@@ -13,36 +14,28 @@ interface Situation {
 const DRIVEN = 2;
 
 /**
- * What to mind at an act of a test, a line each; they defer to the label, local codes and licensed practice.
+ * What to mind at an act of a test, each; they defer to the label, local codes and licensed practice.
  *
- * @example cautionsFor('meter', { rig: 'vehicle', product: 'dry-deicer' })[0] // 'Lock out the drives before hands go near a meter.'
+ * @example cautionsFor('meter', { rig: 'vehicle', product: 'dry-deicer' })[0].id // 'cautions.lockOut'
  */
-export function cautionsFor(act: Command, { rig, product }: Situation): string[] {
+export function cautionsFor(act: Command, { rig, product }: Situation): Message[] {
   const isPesticide = product === 'granular-carrier';
   const isDeicer = product !== null && PRODUCT_KINDS[product].puts === 'de-icer';
   const isDriven = rigKind(rig).pace[1] > DRIVEN;
-  const LINES: Readonly<Record<Command, readonly (string | false)[]>> = {
+  const LINES: Readonly<Record<Command, readonly (Message | false)[]>> = {
     fill: [
-      'Read the label first; gloves and eyes, and a mask where it dusts.',
-      'Lift a full bag with your knees, or in two halves.',
-      isPesticide && 'A pesticide carrier only as its label and your licence allow.',
-      'Shut the gate before filling, on a floor that can be swept.',
+      message('cautions.label'),
+      message('cautions.lift'),
+      isPesticide && message('cautions.pesticideLabel'),
+      message('cautions.gateShut'),
     ],
-    meter: [
-      isDriven && 'Lock out the drives before hands go near a meter.',
-      'Hands out of the hopper while anything can turn.',
-    ],
+    meter: [isDriven && message('cautions.lockOut'), message('cautions.hands')],
     walk: [
-      isDeicer ? 'Keep off water, drains and beds.' : 'Keep off water, drains and pavement.',
-      isDeicer
-        ? 'Keep people off the strip until it is swept.'
-        : 'Use fresh ground for each run: one strip twice has double, and may burn in heat.',
-      isPesticide && 'Keep children and animals off until the label allows.',
+      isDeicer ? message('cautions.keepOffWinter') : message('cautions.keepOff'),
+      isDeicer ? message('cautions.keepPeopleOff') : message('cautions.freshGround'),
+      isPesticide && message('cautions.keepChildrenOff'),
     ],
-    sweep: [
-      'Sweep strays off pavement and put them back.',
-      isPesticide && 'What was caught is still pesticide: keep it in its own marked container.',
-    ],
+    sweep: [message('cautions.sweep'), isPesticide && message('cautions.stillPesticide')],
   };
   return LINES[act].filter((line) => line !== false);
 }

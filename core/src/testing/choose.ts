@@ -1,14 +1,15 @@
+import { message, type Message } from '../messages/message.ts';
 import { rigKind, type RigKind } from '../machines/kinds.ts';
 import { METHOD_IDS, METHODS, type MethodId } from './methodTable.ts';
-import { no, type Situation } from './methods/method.ts';
+import { no, type Situation, type Tool } from './methods/method.ts';
 import type { ToolsInput } from './tools.ts';
 
 /** Whether a method can be used here, why or why not, and how well it suits. */
 export interface MethodChoice {
   readonly method: MethodId;
   readonly possible: boolean;
-  readonly why: string;
-  readonly bring: readonly string[];
+  readonly why: Message;
+  readonly bring: readonly Tool[];
 }
 
 const ALL_TOOLS: ToolsInput = {
@@ -41,7 +42,7 @@ export function chooseMethod(situation: Situation): MethodChoice[] {
   const isDry = rigKind(situation.kind).puts !== 'wet';
   return METHOD_IDS.map((method) => ({
     method,
-    verdict: isDry ? METHODS[method].suits(situation) : no('It sprays: its nozzles are caught, not its granules.'),
+    verdict: isDry ? METHODS[method].suits(situation) : no(message('methods.why.sprays')),
   }))
     .toSorted((a, b) => b.verdict[0] - a.verdict[0])
     .map(({ method, verdict: [score, why] }) => ({ method, possible: score > 0, why, bring: METHODS[method].needs })); // prettier-ignore

@@ -1,3 +1,4 @@
+import { message, type Message } from '../messages/message.ts';
 import { requirePositive } from '../errors/preconditions.ts';
 import { fromSi } from '../quantities/convert.ts';
 import { showExact, showQuantity } from '../quantities/show.ts';
@@ -47,15 +48,6 @@ export function coarseness(run: RunResult, tolerance: number): Coarse | null {
   return { because: others.toSorted((one, other) => other.u - one.u)[0]!.of };
 }
 
-const RULED_BY: Readonly<Record<Ruling, string>> = {
-  length: 'The length is coarse: measure it finer, or take a longer one.',
-  width: 'The width is coarse: measure it finer.',
-  area: 'The size of the ground is coarse: measure it finer, or take more ground.',
-  time: 'The watch is coarse: time it finer, or catch for longer.',
-  pace: 'It was walked at another pace than the work: walk it at working pace.',
-  timing: 'The pace was timed too few times: time the course three times.',
-};
-
 /**
  * Two figures, rounded up: what is asked for must not be too little.
  *
@@ -69,22 +61,26 @@ export function showLeast(kg: number, unit: MassUnit): string {
 }
 
 /**
- * The same in one or two sentences.
+ * What is told of it.
  *
- * @example coarseText(reading.runs[0], 0.05, calibration) // null: the scale is fine enough
+ * @example coarseRemark(reading.runs[0], 0.05, calibration) // null: the scale is fine enough
  */
-export function coarseText(run: RunResult, tolerance: number, calibration: CalibrationInput): string | null {
+export function coarseRemark(
+  run: RunResult,
+  tolerance: number,
+  calibration: CalibrationInput,
+): Message | null {
   const coarse = coarseness(run, tolerance);
   if (!coarse || !run.worked) return null;
   const band = bandOfRun(run);
   const { unit } = calibration.target;
-  const [low, high] = [1 - band, 1 + band].map((share) => showQuantity(Math.max(0, run.worked!.rateSi * share), unit, 2).number); // prettier-ignore
-  const told = `this run cannot tell ${low} from ${high}.`;
-  if (coarse.because !== 'weighing') return `${RULED_BY[coarse.because]} Until then ${told}`;
+  const [low = '', high = ''] = [1 - band, 1 + band].map((share) => showQuantity(Math.max(0, run.worked!.rateSi * share), unit, 2).number); // prettier-ignore
+  if (coarse.because !== 'weighing') return message('coarse.ruled', { why: message(`coarse.by.${coarse.because}`), low, high }); // prettier-ignore
   const mass = (kg: number, figures: number) => {
     const { number, unit: symbol } = showQuantity(kg, calibration.units.mass, figures);
     return `${number} ${symbol}`;
   };
   const { stepKg, netKg, leastKg } = coarse;
-  return `The scale reads to ${mass(stepKg, 1)} and you weighed ${mass(netKg, 2)}: ${told} Catch at least ${showLeast(leastKg, calibration.units.mass)}: a longer strip, or more passes on fresh ground.`;
+  const least = showLeast(leastKg, calibration.units.mass);
+  return message('coarse.weighing', { step: mass(stepKg, 1), net: mass(netKg, 2), low, high, least });
 }

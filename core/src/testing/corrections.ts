@@ -1,3 +1,4 @@
+import { message } from '../messages/message.ts';
 import { finite } from '../errors/preconditions.ts';
 import { InputError } from '../errors/InputError.ts';
 import { rigKind, type RigKind } from '../machines/kinds.ts';
@@ -35,7 +36,7 @@ export function corrections(
 ): Correction[] {
   const { meanKgPerM2, wantedKgPerM2, paceMPerS, widthM } = found;
   if (!Object.values(found).every((value) => value > 0 && Number.isFinite(value)))
-    throw new InputError('quantity.not-positive', { field: 'rate', what: 'A rate, a pace and a spacing', hint: '3.3 lb/1000 ft2' }); // prettier-ignore
+    throw new InputError('quantity.not-positive', { field: 'rate', what: message('errors.what.ratePaceSpacing'), hint: '3.3 lb/1000 ft2' }); // prettier-ignore
   const { metering, width, pace } = rigKind(kind);
   const factor = finite(meanKgPerM2 / wantedKgPerM2);
   const mPerS = finite(paceMPerS * factor);
@@ -43,8 +44,6 @@ export function corrections(
   const byPace = metering === 'flow' && (factor < 1 || mPerS <= pace[1]);
   return [
     ...(byPace ? [{ by: 'pace', factor, mPerS, comfortable } as const] : []),
-    ...(width === 'pass spacing'
-      ? [{ by: 'spacing', factor, widthM: finite(widthM * factor) } as const]
-      : []),
+    ...(width === 'passes' ? [{ by: 'spacing', factor, widthM: finite(widthM * factor) } as const] : []),
   ];
 }

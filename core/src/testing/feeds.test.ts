@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest';
+import { speak } from '@steady-scatter/words/everything';
 import {
   benchRig,
   blankCalibration,
   blankRun,
-  coarseText,
+  coarseRemark,
   fillAimOf,
   leastNet,
   machineRecord,
@@ -160,7 +161,8 @@ describe('a run that says too little', () => {
       ...more,
     });
     const reading = evaluateCalibration(asked, rig('one-row'));
-    return coarseText(reading.runs[0]!, reading.tolerance, asked);
+    const remark = coarseRemark(reading.runs[0]!, reading.tolerance, asked);
+    return remark && speak(remark);
   };
   it('off a coarse scale asks for at least so much, rounded up', () => {
     const text = told({ in: '10.0', left: '9.5', length: '30.00' });

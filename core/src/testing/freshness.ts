@@ -1,3 +1,4 @@
+import { message, type Message } from '../messages/message.ts';
 import { daysUntil } from '../fields/days.ts';
 import type { RigInput } from '../machines/rigInput.ts';
 import { rigKind } from '../machines/kinds.ts';
@@ -13,7 +14,7 @@ export type Freshness = 'none' | 'fresh' | 'ageing' | 'stale';
 /** Why a chart is not fresh. */
 export interface Age {
   readonly state: Freshness;
-  readonly reasons: readonly string[];
+  readonly reasons: readonly Message[];
 }
 
 /** What stands on the shelf today of the product that was tested. */
@@ -30,12 +31,12 @@ const SAME = 0.05;
 const differs = (a: string, b: string): boolean => a.trim() !== '' && b.trim() !== '' && a.trim().toLowerCase() !== b.trim().toLowerCase(); // prettier-ignore
 const apart = (a: number | null, b: number | null): boolean => a !== null && b !== null && Math.abs(a / b - 1) > SAME; // prettier-ignore
 
-type Reason = readonly [state: 'ageing' | 'stale', text: string];
+type Reason = readonly [state: 'ageing' | 'stale', text: Message];
 
 function ofTime(onDay: string, today: string): Reason[] {
   const days = daysUntil(onDay, today);
-  if (days > STALE_DAYS) return [['stale', 'a season has passed']];
-  return days > AGEING_DAYS ? [['ageing', `tested ${days} days ago`]] : [];
+  if (days > STALE_DAYS) return [['stale', message('fresh.season')]];
+  return days > AGEING_DAYS ? [['ageing', message('fresh.days', { days })]] : [];
 }
 
 function ofMachine(input: CalibrationAim, onDay: string, rig: RigInput): Reason[] {
@@ -44,9 +45,16 @@ function ofMachine(input: CalibrationAim, onDay: string, rig: RigInput): Reason[
   const usual = paceOf(rig.pace);
   const then = paceOf(input.signOff!.pace);
   return [
-    ...served.map(({ what }): Reason => ['stale', `the machine was worked on since: ${what}`]),
+    ...(served.length > 0
+      ? [
+          [
+            'stale',
+            message('fresh.service', { what: served.map(({ what }) => what.trim()).join('; ') }),
+          ] as const,
+        ]
+      : []),
     ...(rigKind(rig.kind).metering === 'flow' && apart(usual, then)
-      ? [['stale', 'the usual pace is another one now'] as const]
+      ? [['stale', message('fresh.pace')] as const]
       : []),
   ];
 }
@@ -73,13 +81,13 @@ export function freshness(
     ...ofTime(signOff.onDay, today),
     ...(rig ? ofMachine(input, signOff.onDay, rig) : []),
     ...(product && differs(product.grainSize, signOff.grain)
-      ? [['stale', `the grain is ${product.grainSize} now, it was ${signOff.grain}`] as const]
+      ? [['stale', message('fresh.grain', { now: product.grainSize, was: signOff.grain })] as const]
       : []),
     ...(product && differs(product.lot, signOff.lot)
-      ? [['ageing', `lot ${product.lot} is on the shelf now, tested was ${signOff.lot}`] as const]
+      ? [['ageing', message('fresh.lot', { now: product.lot, was: signOff.lot })] as const]
       : []),
     ...(apart(widthOf(input.width), widthOf(signOff.width))
-      ? [['stale', 'the pass spacing is another one now'] as const]
+      ? [['stale', message('fresh.spacing')] as const]
       : []),
   ];
   const state = reasons.some(([how]) => how === 'stale') ? 'stale' : reasons.length > 0 ? 'ageing' : 'fresh';

@@ -33,7 +33,7 @@ export { METHOD_IDS, METHODS, methodOf, type MethodId } from './methodTable.ts';
 export type { Method, MethodField, Moment, Worked } from './methods/method.ts';
 export { chooseMethod, methodsFor, type MethodChoice } from './choose.ts';
 export { blankTools, type ToolsInput } from './tools.ts';
-export { planFor, planTest, planText, type PlanWanted, type TestPlan } from './plan.ts';
+export { planFor, planTest, planTexts, type PlanWanted, type TestPlan } from './plan.ts';
 export { cautionsFor, type Command } from './cautions.ts';
 export {
   blankQuickTest,
@@ -90,20 +90,20 @@ export { bandOfRun, rateAtWork, unitsOf, type RunResult } from './readRun.ts';
 export { evaluateCalibration, chartShape, type CalibrationResult, type ChartLine } from './calibration.ts';
 export { machineRecord } from './machineRecord.ts';
 export { calibrationFor, calibrationOn } from './fromShelf.ts';
-export { fillAimOf, fillAimText, practiceText, timeToAim } from './practice.ts';
+export { fillAimOf, fillAimRemark, practice, timeToAim } from './practice.ts';
 export type { PlausibilityCheck } from './plausibility.ts';
 export { isEmptyRun, keepEarlier, lostReadings, otherMachine } from './keepsReadings.ts';
 export { corrections, type Correction } from './corrections.ts';
 export { freshness, type Age, type Freshness, type ProductNow } from './freshness.ts';
 export { paceText, showRate, speedText } from './showBench.ts';
-export { againstText, paceLine, runLine, runRemarks, showAtWork, showRun } from './benchLines.ts';
-export { adviceText, correctionText, isEnded, offersFor, type AdviceText } from './adviceText.ts';
-export { coarseness, coarseText, showLeast, type Coarse } from './coarse.ts';
+export { against, paceLine, runLine, runRemarks, showAtWork, showRun } from './benchLines.ts';
+export { adviceText, correctionTexts, isEnded, offersFor, type AdviceText } from './adviceText.ts';
+export { coarseness, coarseRemark, showLeast, type Coarse } from './coarse.ts';
 export { PACE_SPREAD, settingPicture, type ChartPoint, type SettingPicture } from './settingPicture.ts';
 export {
   lookUpMark,
-  lookUpText,
-  markText,
+  lookUpRate,
+  markRemark,
   outputAt,
   spreadPlan,
   type LookedUp,
@@ -111,7 +111,7 @@ export {
 } from './lookup.ts';
 export { chartMatch, mayGiveSetting, sameProductKey, type ChartMatch } from './chartMatch.ts';
 export { cardOf, type Card, type CardJob } from './card.ts';
-export { TEST_COLUMNS, testsTable, type TestedMachine } from './testsTable.ts';
+export { TEST_COLUMNS, testHeading, testsTable, type TestedMachine } from './testsTable.ts';
 export { checkTestsFile, readTests, TESTS_FORMAT, type TestsFound } from './readTests.ts';
 export type { TestResult, Width } from './methods/result.ts';
 export { weighBack, type WeighBack } from './methods/weighBack.ts';

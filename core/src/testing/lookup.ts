@@ -1,3 +1,4 @@
+import { message, type Message } from '../messages/message.ts';
 import { finite, requireFinite, requirePositive } from '../errors/preconditions.ts';
 import { toResult, type InputError } from '../errors/InputError.ts';
 import { readPositive } from '../quantities/quantity.ts';
@@ -45,32 +46,32 @@ export function lookUpMark(
 /**
  * What a mark that was looked up puts down, against what was asked.
  *
- * @example markText(lookUpMark(reading.chart, 0.0156, false), 'lb/1000 ft2') // '3.33 lb / 1000 ft², 4.3 % over'
+ * @example markRemark(lookUpMark(reading.chart, 0.0156, false), 'lb/1000 ft2').facts.percent // '4.3'
  */
-export function markText({ line, off }: LookedUp, rateUnit: BenchRateUnit): string {
+export function markRemark({ line, off }: LookedUp, rateUnit: BenchRateUnit): Message {
   const { number, unit } = showRate(line.rateSi, 0, rateUnit);
-  const side = Math.abs(off) < 5e-4 ? 'just that' : `${Math.abs(off * 100).toFixed(1)} % ${off > 0 ? 'over' : 'under'}`; // prettier-ignore
-  return `${number} ${unit}, ${side}`;
+  const side = Math.abs(off) < 5e-4 ? 'none' : off > 0 ? 'over' : 'under';
+  return message('lookUp.mark', { rate: `${number} ${unit}`, side, percent: Math.abs(off * 100).toFixed(1) });
 }
 
 /**
- * The same for a rate as typed, in a sentence.
+ * The same for a rate as typed.
  *
- * @example lookUpText(reading, calibration, '3.2').text // '3.33 lb / 1000 ft², 4.2 % over.'
+ * @example lookUpRate(reading, calibration, '3.2').mark // '11'
  */
-export function lookUpText(
+export function lookUpRate(
   { chart }: CalibrationResult,
   { target, isCeiling }: CalibrationInput,
   asked: string,
-): { mark: string | null; text: string; error: InputError | null } {
-  if (asked.trim() === '') return { mark: null, text: '', error: null };
+): { mark: string | null; text: Message | null; error: InputError | null } {
+  if (asked.trim() === '') return { mark: null, text: null, error: null };
   const wanted = { kind: dimensionOf(target.unit), bareUnit: target.unit, field: 'lookUp' } as const;
-  const { value, error } = toResult(() => readPositive(asked, wanted, 'The rate').si);
+  const { value, error } = toResult(() => readPositive(asked, wanted, message('errors.what.rate')).si);
   const found = value === null ? null : lookUpMark(chart, value, isCeiling);
-  if (!found) return { mark: null, text: '', error };
+  if (!found) return { mark: null, text: null, error };
   const { line, beyond } = found;
-  const warning = beyond ? ` That rate lies ${beyond} what was tested: run it there before trusting this.` : ''; // prettier-ignore
-  return { mark: line.mark.label, text: `${markText(found, target.unit)}.${warning}`, error: null };
+  const text = message('lookUp.rate', { found: markRemark(found, target.unit), beyond: beyond ?? 'no' });
+  return { mark: line.mark.label, text, error: null };
 }
 
 /** What a sheet's rate means for a machine's chart. */

@@ -27,7 +27,7 @@ export const METHOD_IDS = Object.keys(METHODS) as MethodId[];
 /**
  * A method of the table, whichever it is.
  *
- * @example methodOf('catch').words // 'sweep up or catch on a tarp'
+ * @example methodOf('catch').planned // 'strip'
  */
 export const methodOf = (id: MethodId): Method => METHODS[id];
 

@@ -1,3 +1,4 @@
+import { message } from '../messages/message.ts';
 import { meanOf, scatterOver } from '../numeric/spread.ts';
 import { finite, requirePositive } from '../errors/preconditions.ts';
 import { InputError } from '../errors/InputError.ts';
@@ -22,7 +23,7 @@ export interface PaceTimed {
 export function timedPace(courseM: number, timesS: readonly number[]): PaceTimed {
   if (timesS.length === 0) throw new InputError('number.empty', { field: 'time', hint: '27.5 s' });
   if (!(courseM > 0) || timesS.some((time) => !(time > 0)))
-    throw new InputError('quantity.not-positive', { field: 'time', what: 'A course and its time', hint: '40 m in 27.5 s' }); // prettier-ignore
+    throw new InputError('quantity.not-positive', { field: 'time', what: message('errors.what.courseAndTime'), hint: '40 m in 27.5 s' }); // prettier-ignore
   const meanS = meanOf(timesS);
   return { speedMPerS: finite(courseM / meanS), meanS, scatter: scatterOver(timesS) };
 }

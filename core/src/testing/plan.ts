@@ -1,3 +1,4 @@
+import { message, type Message } from '../messages/message.ts';
 import { finite } from '../errors/preconditions.ts';
 import { InputError } from '../errors/InputError.ts';
 import { showQuantity } from '../quantities/show.ts';
@@ -78,7 +79,7 @@ export function planTest(wanted: PlanWanted): TestPlan {
     speedMPerS: speed,
   } = wanted;
   if (![output, width, step, share, speed].every((value) => value > 0 && Number.isFinite(value)))
-    throw new InputError('quantity.not-positive', { field: 'plan', what: 'The rate, the spacing, the step of the scale and the pace', hint: '9 ft' }); // prettier-ignore
+    throw new InputError('quantity.not-positive', { field: 'plan', what: message('errors.what.planFigures'), hint: '9 ft' }); // prettier-ignore
   const { method, outputKgPerM, widthM, scaleStepKg, tolerance, speedMPerS, hopperKg, lengthUnit } = wanted;
   const least = leastNet(scaleStepKg, tolerance / 2);
   const { planned } = methodOf(method);
@@ -107,11 +108,11 @@ export function planTest(wanted: PlanWanted): TestPlan {
 }
 
 /**
- * A plan in sentences, in the units of the calibration.
+ * What is told of a plan, in the units of the calibration.
  *
- * @example planText(planTest({ method: 'weigh-back', outputKgPerM: 0.0446, widthM: 2.7, scaleStepKg: 0.0227, tolerance: 0.05, speedMPerS: 1.3, hopperKg: null, lengthUnit: 'ft' }), calibration, 0.05)[0] // 'A strip of 60 ft: about 1.8 lb goes out.'
+ * @example planTexts(planTest({ method: 'weigh-back', outputKgPerM: 0.0446, widthM: 2.7, scaleStepKg: 0.0227, tolerance: 0.05, speedMPerS: 1.3, hopperKg: null, lengthUnit: 'ft' }), calibration, 0.05)[0] // { id: 'plan.strip', facts: { length: '60 ft', amount: '1.8 lb' } }
  */
-export function planText(plan: TestPlan, { units, target }: CalibrationInput, tolerance: number): string[] {
+export function planTexts(plan: TestPlan, { units, target }: CalibrationInput, tolerance: number): Message[] {
   const mass = (kg: number) => {
     const { number, unit } = showQuantity(kg, units.mass, 2);
     return `${number} ${unit}`;
@@ -123,36 +124,34 @@ export function planText(plan: TestPlan, { units, target }: CalibrationInput, to
   const areaUnit = target.unit.includes('ft2') ? 'ft2' : 'm2';
   const { strip, catchS, areaM2, netKg, loadKg, overHopper, uExpected } = plan;
   const how = strip
-    ? `${strip.strips > 1 ? `${strip.strips} fresh strips of ${length(strip.lengthM)} each` : `A strip of ${length(strip.lengthM)}`}: about ${mass(netKg)} goes out.`
+    ? message('plan.strip', { strips: strip.strips, length: length(strip.lengthM), amount: mass(netKg) })
     : catchS
-      ? `Catch for ${catchS} s: about ${mass(netKg)}.`
-      : `Spread it on at least ${showQuantity(areaM2 ?? 0, areaUnit, 2).number} ${UNITS[areaUnit].symbol}.`;
-  const load = overHopper
-    ? `Fill the hopper: two runs and a reserve would be ${mass(loadKg)}, more than it holds, so fill again in between.`
-    : `Fill in about ${mass(loadKg)}: two runs, and as much again so that it feeds evenly.`;
+      ? message('plan.catch', { seconds: catchS, amount: mass(netKg) })
+      : message('plan.ground', {
+          area: `${showQuantity(areaM2 ?? 0, areaUnit, 2).number} ${UNITS[areaUnit].symbol}`,
+        });
+  const load = message(overHopper ? 'plan.overHopper' : 'plan.load', { amount: mass(loadKg) });
   const percent = `${showQuantity(uExpected * 100, 'kg', 2).number} %`;
-  const good = uExpected <= tolerance ? 'tight enough to settle it' : uExpected <= 2 * tolerance ? 'good enough to use; a third run would settle it' : 'still coarse'; // prettier-ignore
-  return [how, load, `Two such runs will be good to about ±${percent}: ${good}.`];
+  const good = uExpected <= tolerance ? 'tight' : uExpected <= 2 * tolerance ? 'usable' : 'coarse';
+  return [how, load, message('plan.good', { percent, good })];
 }
 
 /**
- * The plan for a calibration in sentences, or what is still missing for one.
+ * The plan for a calibration, or what is still missing for one.
  *
  * @param rig the machine
- * @example planFor('weigh-back', calibration, bench, reading)[0] // 'A strip of 60 ft: about 1.8 lb goes out.'
+ * @example planFor('weigh-back', calibration, bench, reading)[0].id // 'plan.strip'
  */
 export function planFor(
   method: MethodId,
   input: CalibrationInput,
   { hopperKg }: BenchRig,
   { targetSi, widthM, scaleStepKg, tolerance, paceMPerS, dimension }: CalibrationResult,
-): string[] {
+): Message[] {
   const isOnLength = isPerLength(dimension);
   const needsWidth = !isOnLength || methodOf(method).planned === 'ground';
-  if (targetSi === null || (needsWidth && widthM === null))
-    return ['Type the rate and the pass spacing, and the strip and the load are worked out before you walk.'];
-  if (scaleStepKg === null)
-    return ['Say what step your scale shows, and the strip and the load are worked out before you walk.'];
+  if (targetSi === null || (needsWidth && widthM === null)) return [message('plan.needsRate')];
+  if (scaleStepKg === null) return [message('plan.needsStep')];
   const plan = planTest({
     method,
     outputKgPerM: isOnLength ? targetSi : targetSi * (widthM ?? 1),
@@ -163,5 +162,5 @@ export function planFor(
     hopperKg,
     lengthUnit: input.units.length,
   });
-  return planText(plan, input, tolerance);
+  return planTexts(plan, input, tolerance);
 }

@@ -1,3 +1,4 @@
+import { message, type Message } from '../messages/message.ts';
 import { showExact, showQuantity } from '../quantities/show.ts';
 import type { BenchRig } from './benchRig.ts';
 import type { CalibrationInput } from './calibrationInput.ts';
@@ -11,9 +12,7 @@ export interface PlausibilityCheck {
   readonly kind: 'far' | 'apart' | 'overfilled' | 'no-flow' | 'tare';
   /** Runs that it is about. */
   readonly runs: readonly string[];
-  readonly text: string;
-  /** What answering with yes is called. */
-  readonly yes: string;
+  readonly text: Message;
 }
 
 /** So many times the rate that is wanted is more likely a slip of a unit than a wide gate. */
@@ -31,8 +30,12 @@ function farOut(
     if (!worked || worked.rateSi <= FAR * targetSi) return [];
     const times = showExact(worked.rateSi / targetSi, 2);
     const net = showQuantity(worked.netKg, input.units.mass, 3);
-    const text = `The run at ${input.runs[at]!.setting} comes to ${times} times the rate that is wanted, from ${net.number} ${net.unit}. Check the units of its weighings and lengths.`;
-    return [{ id: `far.${id}`, kind: 'far', runs: [id], text, yes: 'It is right' }];
+    const text = message('questions.far', {
+      setting: input.runs[at]!.setting,
+      times,
+      net: `${net.number} ${net.unit}`,
+    });
+    return [{ id: `far.${id}`, kind: 'far', runs: [id], text }];
   });
 }
 
@@ -49,9 +52,9 @@ function farApart(readings: readonly RunResult[]): PlausibilityCheck[] {
     const [low, high] = [ordered[0]!, ordered.at(-1)!];
     const apart = high.rate / low.rate - 1;
     if (apart <= APART) return [];
-    const text = `Runs at ${low.label} differ by ${showExact(apart * 100, 2)} %, which is more than scatter. Exclude the one that went wrong, or keep both.`;
+    const text = message('questions.apart', { setting: low.label, percent: showExact(apart * 100, 2) });
     const ids = [low.id, high.id];
-    return [{ id: `apart.${ids.toSorted().join('.')}`, kind: 'apart', runs: ids, text, yes: 'Keep both' }];
+    return [{ id: `apart.${ids.toSorted().join('.')}`, kind: 'apart', runs: ids, text }];
   });
 }
 
@@ -62,8 +65,8 @@ function contradicting(readings: readonly RunResult[]): PlausibilityCheck[] {
     if (!counts || !mark || worked?.rateSi !== 0) return [];
     const other = flowed.find((run) => run.mark!.opening <= mark.opening);
     if (!other) return [];
-    const text = `Nothing came out at ${mark.label}, and at ${other.mark!.label} it flowed. Look for a bridge in the hopper, or for a wrong mark, and exclude the run that went wrong.`;
-    return [{ id: `no-flow.${id}`, kind: 'no-flow', runs: [id], text, yes: 'Leave it out' }];
+    const text = message('questions.noFlow', { setting: mark.label, other: other.mark!.label });
+    return [{ id: `no-flow.${id}`, kind: 'no-flow', runs: [id], text }];
   });
 }
 
@@ -72,8 +75,8 @@ function emptyTare(input: CalibrationInput): PlausibilityCheck[] {
   return input.runs.flatMap(({ id, container, readings, excluded }): PlausibilityCheck[] => {
     const isNone = Object.entries(readings).some(([field, text]) => /^tare(\.\d+)?$/.test(field) && /^0+(\.0*)?(\s*\D+)?$/.test(text.trim())); // prettier-ignore
     if (!isNone || container.trim() === '' || excluded.trim() !== '') return [];
-    const text = `The empty ${container.trim()} is typed as 0. Was the scale zeroed with it on? Otherwise weigh it empty.`;
-    return [{ id: `tare.${id}`, kind: 'tare', runs: [id], text, yes: 'The scale was zeroed' }];
+    const text = message('questions.tare', { container: container.trim() });
+    return [{ id: `tare.${id}`, kind: 'tare', runs: [id], text }];
   });
 }
 
@@ -86,8 +89,8 @@ function overfilled(
   return readings.flatMap(({ id, worked }, at): PlausibilityCheck[] => {
     if (!worked || worked.netKg <= hopperKg) return [];
     const [net, hopper] = [worked.netKg, hopperKg].map((kg) => showQuantity(kg, input.units.mass, 3));
-    const text = `The run at ${input.runs[at]!.setting} put out ${net!.number} ${net!.unit}, and the hopper holds ${hopper!.number} ${hopper!.unit}. Was it filled again on the way?`;
-    return [{ id: `over.${id}`, kind: 'overfilled', runs: [id], text, yes: 'It was filled again' }];
+    const text = message('questions.overfilled', { setting: input.runs[at]!.setting, net: `${net!.number} ${net!.unit}`, hopper: `${hopper!.number} ${hopper!.unit}` }); // prettier-ignore
+    return [{ id: `over.${id}`, kind: 'overfilled', runs: [id], text }];
   });
 }
 

@@ -1,3 +1,4 @@
+import { message, type Message } from '../messages/message.ts';
 import { showExact, showQuantity } from '../quantities/show.ts';
 import type { LengthUnit } from '../quantities/units.ts';
 import { NO_RIG, type BenchRig } from './benchRig.ts';
@@ -15,25 +16,27 @@ import { readField, unitsOf } from './readRun.ts';
 const STEADY = 0.03;
 
 /**
- * How a practised pace went, in a sentence.
+ * How a practiced pace went.
  *
  * @param courseM length of the course, m, above 0
  * @param timesS times so far, s, each above 0
  * @param aimS the time to aim for; null: not known
- * @example practiceText(40, [29.1, 28.4, 30.2], 29) // '3 walks: 29.2 s on average, 3.1 % apart. …'
+ * @example practice(40, [29.1, 28.4, 30.2], 29).facts.mean // '29.2'
  */
-export function practiceText(courseM: number, timesS: readonly number[], aimS: number | null): string {
-  if (timesS.length === 0) return aimS === null ? 'Walk the course and press at each end.' : `Walk the course in ${showExact(aimS, 3)} s. Press at each end.`; // prettier-ignore
+export function practice(courseM: number, timesS: readonly number[], aimS: number | null): Message {
+  if (timesS.length === 0) return aimS === null ? message('practice.walk') : message('practice.walkIn', { seconds: showExact(aimS, 3) }); // prettier-ignore
   const { meanS, scatter } = timedPace(courseM, timesS);
-  const walks = `${timesS.length === 1 ? 'One walk' : `${timesS.length} walks`}: ${meanS.toFixed(1)} s on average`;
-  const apart = scatter === null ? '' : `, ${showExact(scatter * 100, 2)} % apart`;
   const off = aimS === null || !(aimS > 0) ? null : meanS / aimS - 1;
-  const aim =
-    off === null || Math.abs(off) < 0.02
-      ? ''
-      : ` ${showExact(Math.abs(off) * 100, 2)} % ${off > 0 ? 'slow' : 'fast'}: aim for ${showExact(aimS!, 3)} s.`;
-  const verdict = scatter === null ? ' Walk it twice more.' : scatter <= STEADY ? ' Steady enough.' : ' Not steady yet: count your steps aloud.'; // prettier-ignore
-  return `${walks}${apart}.${aim}${verdict}`;
+  const isOff = off !== null && Math.abs(off) >= 0.02;
+  return message('practice.walked', {
+    walks: timesS.length,
+    mean: meanS.toFixed(1),
+    scatter: scatter === null ? 'none' : scatter <= STEADY ? 'steady' : 'wide',
+    apart: showExact((scatter ?? 0) * 100, 2),
+    side: isOff ? (off > 0 ? 'slow' : 'fast') : 'none',
+    percent: showExact(Math.abs(off ?? 0) * 100, 2),
+    aim: showExact(aimS ?? 0, 3),
+  });
 }
 
 /**
@@ -62,13 +65,13 @@ export function fillAimOf(
 }
 
 /**
- * The same in a sentence: the first answer of that method.
+ * What is told of it: the first answer of that method.
  *
- * @example fillAimText({ outputKgPerM: 0.033, servesM: 139.39, fillS: 154.88 }, 'm') // 'One container serves 139 m of row. At the pace of work it has to fill in 155 s.'
+ * @example fillAimRemark({ outputKgPerM: 0.033, servesM: 139.39, fillS: 154.88 }, 'm') // { id: 'practice.fill', facts: { distance: '139 m', seconds: '155' } }
  */
-export function fillAimText({ servesM, fillS }: FillAim, unit: LengthUnit): string {
+export function fillAimRemark({ servesM, fillS }: FillAim, unit: LengthUnit): Message {
   const { number, unit: symbol } = showQuantity(servesM, unit, 3);
-  return `One container serves ${number} ${symbol} of row. At the pace of work it has to fill in ${showExact(fillS, 3)} s.`; // prettier-ignore
+  return message('practice.fill', { distance: `${number} ${symbol}`, seconds: showExact(fillS, 3) });
 }
 
 /**

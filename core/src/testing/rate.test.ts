@@ -91,8 +91,8 @@ describe('a machine that treats lanes', () => {
     const between = input({ amount: '240', unit: 'lb/lane-mile' }, { runs: [...input(LANE).runs, weighed('5', '189.5')] });
     const reading = evaluateCalibration(between, truck);
     expect(offersFor(reading, between, 'vehicle').flatMap(({ ways }) => ways.map(({ by }) => by))).not.toContain('spacing'); // prettier-ignore
-    expect(planFor('weigh-back', between, truck, reading)[0]).toMatch(/strip/);
-    expect(planFor('run-out', between, truck, reading)[0]).toMatch(/Type the rate and the pass spacing/);
+    expect(planFor('weigh-back', between, truck, reading)[0]?.id).toBe('plan.strip');
+    expect(planFor('run-out', between, truck, reading)[0]?.id).toBe('plan.needsRate');
     const { pace, width } = between;
     const signed = input(LANE, { width: { text: '12', unit: 'ft', by: 'chosen' }, signOff: { setting: '5', onDay: '2026-11-12', by: '', state: '', pace, width, second: '', lot: '', grain: '', runs: [] } }); // prettier-ignore
     const card = cardOf(signed, { ...blankRig('us'), name: 'Yard truck', kind: 'vehicle' }, evaluateCalibration(signed, truck), '12 Nov', { kgPerM2: 0.0265, purpose: 'a job' }); // prettier-ignore

@@ -1,3 +1,4 @@
+import { message } from '../messages/message.ts';
 import { collect } from '../errors/collect.ts';
 import { toResult, InputError } from '../errors/InputError.ts';
 import { readNumber } from '../quantities/numbers.ts';
@@ -80,7 +81,7 @@ function bareUnit({ kind }: MethodField, units: CalibrationInput['units']): Unit
 export function readScaleStep({ scaleStep, units }: CalibrationInput): number | null {
   if (scaleStep.trim() === '') return null;
   const wanted = { kind: 'mass', bareUnit: units.mass, field: 'scaleStep' } as const;
-  return readPositive(scaleStep, wanted, 'The step of the scale').si;
+  return readPositive(scaleStep, wanted, message('errors.what.scaleStep')).si;
 }
 
 /** One reading of a run, by what its method asks for. */

@@ -1,3 +1,4 @@
+import { message, type Message } from '../messages/message.ts';
 import { showExact, showQuantity, showWithUncertainty, type Shown } from '../quantities/show.ts';
 import type { BenchRateUnit } from './rate.ts';
 import { UNITS, type UnitId } from '../quantities/units.ts';
@@ -14,19 +15,21 @@ export const showRate = (kgPerM2: number, uRelative: number, unit: BenchRateUnit
     : showQuantity(kgPerM2, unit);
 
 /**
- * A pace in words: a course of a round length and the time for it.
+ * A pace as people time it: a course of a round length and the time for it.
  *
- * @example paceText(1.38, 'm') // '40 m in 29 s'
+ * @example paceText(1.38, 'm').facts.time // '29 s'
  */
-export function paceText(mPerS: number | null, unit: UnitId): string {
+export function paceText(mPerS: number | null, unit: UnitId): Message | '' {
   if (mPerS === null || !(mPerS > 0) || !Number.isFinite(mPerS)) return '';
   const isMetric = unit === 'm' || unit === 'cm' || unit === 'km' || unit === 'mm';
   const courseM = isMetric ? 40 : 100 * UNITS.ft.toSi;
   const course = isMetric ? '40 m' : '100 ft';
   const seconds = courseM / mPerS;
-  return Number.isFinite(seconds)
-    ? `${course} in ${showExact(Number(seconds.toFixed(seconds < 10 ? 1 : 0)))} s`
-    : '';
+  if (!Number.isFinite(seconds)) return '';
+  return message('card.pace', {
+    course,
+    time: `${showExact(Number(seconds.toFixed(seconds < 10 ? 1 : 0)))} s`,
+  });
 }
 
 /**

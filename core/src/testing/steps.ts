@@ -1,3 +1,4 @@
+import { message, type Message } from '../messages/message.ts';
 import { cautionsFor, type Command } from './cautions.ts';
 import type { MethodField, Moment } from './methods/method.ts';
 import { methodOf, type MethodId } from './methodTable.ts';
@@ -7,14 +8,12 @@ import type { ProductKind } from '../products/product.ts';
 /** One screen of a guided run. */
 export interface Step {
   readonly id: 'checks' | 'set' | 'before' | 'course' | 'walk' | 'after';
-  readonly heading: string;
-  /** What to do, one or two sentences. */
-  readonly how: string;
+  readonly heading: Message;
+  /** What to do. */
+  readonly how: Message;
   readonly fields: readonly MethodField[];
-  readonly cautions: readonly string[];
+  readonly cautions: readonly Message[];
 }
-
-const COME_TO_IT = 'Come to the mark from the closed side: gates have slack.';
 
 const ACT_OF: Readonly<Record<Step['id'], Command | null>> = {
   checks: null,
@@ -26,14 +25,12 @@ const ACT_OF: Readonly<Record<Step['id'], Command | null>> = {
 };
 
 /** What each moment is called, unless its method calls it otherwise. */
-const CALLED: Readonly<Record<Moment, string>> = {
-  before: 'Weigh it empty',
-  course: 'The course',
-  walk: 'Walk it',
-  after: 'Weigh out',
+const CALLED: Readonly<Record<Moment, Message>> = {
+  before: message('methods.moment.empty'),
+  course: message('methods.moment.course'),
+  walk: message('methods.moment.walk'),
+  after: message('methods.moment.weighOut'),
 };
-
-const ALL_IN_ONE = ' Caught all in one? Type it under outlet 1 alone.';
 
 /**
  * The screens of a guided run, in their order.
@@ -51,18 +48,23 @@ export function stepsOf(
   const fields = fieldsOf(outlets);
   const isApart = outlets > 1 && fields.some(({ id }) => id === 'gross.2');
   const at = (moment: Moment) => fields.filter((field) => field.at === moment);
-  const step = (id: Step['id'], heading: string, how: string, asked: readonly MethodField[] = []): Step => {
+  const step = (id: Step['id'], heading: Message, how: Message, asked: readonly MethodField[] = []): Step => {
     // Where nothing is spread, hands are at the meter instead.
     const act = id === 'walk' && planned === 'time' ? 'meter' : ACT_OF[id];
     return { id, heading, how, fields: asked, cautions: act ? cautionsFor(act, { rig, product }) : [] };
   };
   const called = { ...CALLED, ...steps.called };
   return [
-    step('checks', 'Look it over', 'Tick what is right. What is not right is mended first.'),
-    step('set', 'Set the machine', COME_TO_IT),
+    step('checks', message('methods.checks'), message('methods.checksHow')),
+    step('set', message('methods.set'), message('methods.setHow')),
     step('before', called.before, steps.before, at('before')),
-    step('course', called.course, 'Measure it with the tape, or keep the last one.', at('course')),
+    step('course', called.course, message('methods.courseHow'), at('course')),
     step('walk', called.walk, steps.walk, at('walk')),
-    step('after', called.after, `${steps.after}${isApart ? ALL_IN_ONE : ''}`, at('after')),
+    step(
+      'after',
+      called.after,
+      isApart ? message('methods.allInOne', { how: steps.after }) : steps.after,
+      at('after'),
+    ),
   ];
 }

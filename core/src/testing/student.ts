@@ -18,12 +18,12 @@ function within(t: number, degrees: number): number {
  * Student's t for a band of 95 %: the 97.5 % point.
  *
  * @param degrees degrees of freedom, a whole number from 1
- * @throws InputError count.whole
+ * @throws InputError number.unusable
  * @example student95(7) // 2.364624
  */
 export function student95(degrees: number): number {
   if (!Number.isInteger(degrees) || degrees < 1)
-    throw new InputError('count.whole', { field: 'degrees', most: 'any', input: String(degrees) });
+    throw new InputError('number.unusable', { field: 'degrees', input: String(degrees) });
   // Beyond that t differs from its limit of 1.959964 in the sixth digit.
   const counted = Math.min(degrees, 100_000);
   let [low, high] = [1.9, 13];

@@ -1,10 +1,11 @@
+import { message, type Message, type Speak } from '../messages/message.ts';
 import { fromSi } from '../quantities/convert.ts';
 import { isBareNumber } from '../quantities/numbers.ts';
 import { showExact } from '../quantities/show.ts';
 import { UNITS } from '../quantities/units.ts';
 import type { CalibrationResult } from './calibration.ts';
 import type { CalibrationInput, RunInput } from './calibrationInput.ts';
-import { METHODS, methodOf } from './methodTable.ts';
+import { methodOf } from './methodTable.ts';
 import { bandOfRun, unitsOf } from './readRun.ts';
 
 /** A calibration with what it is known by and what it comes to. */
@@ -15,37 +16,47 @@ export interface TestedMachine {
   readonly reading: CalibrationResult;
 }
 
-/** Headings of a table of tests: a row for each run. Readings stand in one cell, "Weight before: 48.00 lb; …". */
+/** Columns of a table of tests: a row for each run. Readings stand in one cell, "Weight before: 48.00 lb; …". */
 export const TEST_COLUMNS = [
-  'Calibration',
-  'Machine',
-  'Product',
-  'Lot',
-  'Wanted',
-  'Tolerance, %',
-  'Width',
-  'Day',
-  'Setting',
-  'Method',
-  'Readings',
-  'Bare weights in',
-  'Bare lengths in',
-  'Excluded because',
-  'Note',
-  'Rate',
-  '±',
-  'Unit of the rate',
+  'calibration',
+  'machine',
+  'product',
+  'lot',
+  'wanted',
+  'tolerance',
+  'width',
+  'day',
+  'setting',
+  'method',
+  'readings',
+  'massUnit',
+  'lengthUnit',
+  'excluded',
+  'note',
+  'rate',
+  'band',
+  'rateUnit',
 ] as const;
+export type TestColumn = (typeof TEST_COLUMNS)[number];
+
+/**
+ * What a column is called.
+ *
+ * @example speak(testHeading('massUnit')) // 'Weight unit'
+ */
+export const testHeading = (column: TestColumn): Message => message(`csv.tests.${column}`);
 
 /** What stands for the readings of a run that gave none. */
-export const NOTHING_CAME_OUT = 'nothing came out';
+export const NOTHING_CAME_OUT = message('csv.tests.noFlow');
 
-const readingsText = (run: RunInput, outlets: number): string =>
+const readingsText = (run: RunInput, outlets: number, speak: Speak): string =>
   run.noFlow
-    ? NOTHING_CAME_OUT
+    ? speak(NOTHING_CAME_OUT)
     : methodOf(run.method)
         .fields(outlets)
-        .flatMap(({ id, label }) => (run.readings[id]?.trim() ? [`${label}: ${run.readings[id]}`] : []))
+        .flatMap(({ id, label }) =>
+          run.readings[id]?.trim() ? [`${speak(label)}: ${run.readings[id]}`] : [],
+        )
         .join('; ');
 
 const plain = (number: string): string => number.replace(/\s/g, '');
@@ -53,9 +64,9 @@ const plain = (number: string): string => number.replace(/\s/g, '');
 /**
  * Tests as rows of cells, headings first.
  *
- * @example testsTable([{ machine: 'Red', outlets: 1, input: calibration, reading }])[1][8] // '8'
+ * @example testsTable([{ machine: 'Red', outlets: 1, input: calibration, reading }], speak)[1][8] // '8'
  */
-export function testsTable(tested: readonly TestedMachine[]): string[][] {
+export function testsTable(tested: readonly TestedMachine[], speak: Speak): string[][] {
   const rows = tested.flatMap(({ machine, outlets, input, reading }) =>
     input.runs.map((run, at) => {
       const read = reading.runs[at];
@@ -71,8 +82,8 @@ export function testsTable(tested: readonly TestedMachine[]): string[][] {
         isBareNumber(input.width.text) ? `${input.width.text} ${UNITS[input.width.unit].symbol}` : input.width.text, // prettier-ignore
         run.onDay,
         run.setting,
-        METHODS[run.method].words,
-        readingsText(run, outlets),
+        speak(message(`kinds.method.${run.method}`)),
+        readingsText(run, outlets, speak),
         unitsOf(run, input).mass,
         unitsOf(run, input).length,
         run.excluded,
@@ -83,5 +94,5 @@ export function testsTable(tested: readonly TestedMachine[]): string[][] {
       ];
     }),
   );
-  return [[...TEST_COLUMNS], ...rows];
+  return [TEST_COLUMNS.map((column) => speak(testHeading(column))), ...rows];
 }

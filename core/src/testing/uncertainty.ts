@@ -1,3 +1,4 @@
+import { message } from '../messages/message.ts';
 import { finite } from '../errors/preconditions.ts';
 import { resolutionU } from '../numeric/resolution.ts';
 import { InputError } from '../errors/InputError.ts';
@@ -65,6 +66,6 @@ export const relativeNet = ({ si, uSi }: Net): number => (si === 0 ? 0 : uSi / s
  * @example leastNet(0.1, 0.1) // 0.816497 lb on a scale that reads to 0.1 lb
  */
 export function leastNet(resolutionSi: number, within: number): number {
-  if (!(within > 0)) throw new InputError('quantity.not-positive', { field: 'within', what: 'The tolerance', hint: '5 %' }); // prettier-ignore
+  if (!(within > 0)) throw new InputError('quantity.not-positive', { field: 'within', what: message('errors.what.tolerance'), hint: '5 %' }); // prettier-ignore
   return finite((COVERAGE * Math.SQRT2 * resolutionU(resolutionSi)) / within);
 }

@@ -1,3 +1,4 @@
+import { message, type Message } from '../messages/message.ts';
 import { rigKind, type RigKind } from '../machines/kinds.ts';
 import { depositAt, leftShare, underPattern, throwOf, type Pattern } from './pattern.ts';
 
@@ -33,39 +34,15 @@ export function faultsOf(pattern: Pattern, widestM: number | null, usualM: numbe
   ];
 }
 
-const SIDE = (side: string, other: string) => ({
-  said: `More falls to the ${side} than to the ${other}.`,
-  rotary: `Usually the drop point: move it so that product lands later or earlier on the impeller, or look for a worn or clogged blade. A level machine first.`,
-  drop: `A drop spreader skews when its gate stands at an angle or one side of the hopper is caked.`,
-});
-
-const WORDS: Readonly<Record<Fault, { said: string; rotary: string; drop: string }>> = {
-  'left-heavy': SIDE('left', 'right'),
-  'right-heavy': SIDE('right', 'left'),
-  hollow: {
-    said: 'The middle gets too little.',
-    rotary: 'The impeller throws all of it outwards: slow it down, or lower the drop point; light product does this at high speed.',
-    drop: 'Look for a bridge or caked product in the middle of the hopper.',
-  },
-  peaked: {
-    said: 'Too much falls in the middle.',
-    rotary: 'The impeller is too slow or its blades are clogged, so product dribbles off it: walk faster, clean the blades, or speed it up.',
-    drop: 'Look for a bent gate in the middle of the hopper.',
-  },
-  narrow: {
-    said: 'It does not throw as far as you pass.',
-    rotary: 'Light or dusty product, a slow impeller or a slow pace: speed up, or pass closer.',
-    drop: 'Pass with the wheel track beside the last one: a drop spreader only covers its hopper.',
-  },
-}; // prettier-ignore
-
 /**
- * The faults in words: what is seen, and what on this kind of machine usually causes it.
+ * What is seen of each fault, and what on this kind of machine usually causes it.
  *
- * @example faultTexts(['hollow'], 'push-rotary')[0].try // 'The impeller throws all of it outwards: …'
+ * @example faultTexts(['hollow'], 'push-rotary')[0].try.id // 'pattern.try.rotary.hollow'
  */
-export const faultTexts = (faults: readonly Fault[], kind: RigKind): { said: string; try: string }[] =>
-  faults.map((fault) => {
-    const { said, rotary, drop } = WORDS[fault];
-    return { said, try: rigKind(kind).width === 'pass spacing' ? rotary : drop };
-  });
+export const faultTexts = (faults: readonly Fault[], kind: RigKind): { seen: Message; try: Message }[] => {
+  const type = rigKind(kind).width === 'passes' ? 'rotary' : 'drop';
+  return faults.map((fault) => ({
+    seen: message(`pattern.fault.${fault}`),
+    try: message(`pattern.try.${type}.${fault}`),
+  }));
+};

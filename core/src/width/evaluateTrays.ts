@@ -1,3 +1,4 @@
+import { message, type Message } from '../messages/message.ts';
 import { readWhole } from '../fields/counts.ts';
 import { meanOf, scatterOver } from '../numeric/spread.ts';
 import { InputError } from '../errors/InputError.ts';
@@ -22,7 +23,7 @@ export interface TrayReading {
 /** Something to ask before it is believed. */
 export interface TrayCheck {
   readonly id: string;
-  readonly text: string;
+  readonly text: Message;
 }
 
 export interface TraysResult {
@@ -71,9 +72,9 @@ export function positionsOf(
   const { count, spacing, gap, positions, unit } = layout;
   if (positions.trim() !== '') return tryRead(() => readPositions(positions, unit)) ?? [];
   const number = readIfPresent(count, () => readWhole(count, { field: 'layout.count', most: MAX_TRAYS }));
-  const length = (text: string, name: 'spacing' | 'gap', what: string) => readIfPresent(text, () => readPositive(text, { kind: 'length', bareUnit: unit, field: `layout.${name}` }, what).si); // prettier-ignore
-  const apartM = length(spacing, 'spacing', 'The distance of the trays');
-  const gapM = length(gap, 'gap', 'The gap for the wheels');
+  const length = (text: string, name: 'spacing' | 'gap', what: Message) => readIfPresent(text, () => readPositive(text, { kind: 'length', bareUnit: unit, field: `layout.${name}` }, what).si); // prettier-ignore
+  const apartM = length(spacing, 'spacing', message('errors.what.trayDistance'));
+  const gapM = length(gap, 'gap', message('errors.what.wheelGap'));
   if (number === null || apartM === null) return [];
   if (gapM === null) return Array.from({ length: number }, (_, at) => (at - (number - 1) / 2) * apartM);
   // Around a gap there is no tray in the middle: as many on each side.
@@ -112,7 +113,7 @@ function plausibilityChecks(
       const most = Math.max(...beside);
       const id = `tray.${index}.${at}.${input.rows[index]?.[at]}`;
       if (value === null || beside.length < 2 || most <= 0 || value < MANY_TIMES * most || input.confirmed.includes(id)) return []; // prettier-ignore
-      return [{ id, text: `Tray ${at + 1} caught ${input.rows[index]![at]}, ${showExact(value / most, 2)} times its neighbours. Look for a slip of the decimal point.` }]; // prettier-ignore
+      return [{ id, text: message('questions.tray', { number: at + 1, caught: input.rows[index]![at] ?? '', times: showExact(value / most, 2) }) }]; // prettier-ignore
     }),
   );
 }
@@ -128,8 +129,8 @@ export function evaluateTrays(input: WidthTestInput): TraysResult {
   const noted = collect();
   const { errors, readIfPresent } = noted;
   const xM = positionsOf(input.layout, noted);
-  const side = (text: string, name: 'length' | 'width', what: string) => readIfPresent(text, () => readPositive(text, { kind: 'length', bareUnit: input.tray.unit, field: `tray.${name}` }, what).si); // prettier-ignore
-  const [lengthM, widthM] = [side(input.tray.length, 'length', 'The length of a tray'), side(input.tray.width, 'width', 'The width of a tray')]; // prettier-ignore
+  const side = (text: string, name: 'length' | 'width', what: Message) => readIfPresent(text, () => readPositive(text, { kind: 'length', bareUnit: input.tray.unit, field: `tray.${name}` }, what).si); // prettier-ignore
+  const [lengthM, widthM] = [side(input.tray.length, 'length', message('errors.what.trayLength')), side(input.tray.width, 'width', message('errors.what.trayWidth'))]; // prettier-ignore
   const passes =
     readIfPresent(input.passes, () => readWhole(input.passes, { field: 'passes', most: 100 })) ?? 1;
   const isMass = input.kind === 'mass';
@@ -141,7 +142,7 @@ export function evaluateTrays(input: WidthTestInput): TraysResult {
   const spacingM = gaps.length === 0 ? null : gaps.toSorted((a, b) => a - b)[Math.floor(gaps.length / 2)]!;
   if (widthM !== null && gaps.length > 0 && Math.min(...gaps) < widthM - 1e-9)
     errors.push(new InputError('trays.overlap', { field: 'layout.spacing' }));
-  const stepKg = isMass ? readIfPresent(input.scaleStep, () => readPositive(input.scaleStep, { kind: 'mass', bareUnit: input.unit, field: 'scaleStep' }, 'The step of the scale').si) : null; // prettier-ignore
+  const stepKg = isMass ? readIfPresent(input.scaleStep, () => readPositive(input.scaleStep, { kind: 'mass', bareUnit: input.unit, field: 'scaleStep' }, message('errors.what.scaleStep')).si) : null; // prettier-ignore
   const uRows: number[][] = [];
   const values = input.rows.map((row, index) =>
     xM.map((_, at): number | null => {

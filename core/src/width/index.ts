@@ -6,7 +6,6 @@ export {
   depositOfPass,
   depositOfPasses,
   isTurned,
-  PASS_PATTERN_IDS,
   PASS_PATTERNS,
   overlay,
   twoDirections,
@@ -22,7 +21,6 @@ export {
   CATCH_KINDS,
   MAX_ROWS,
   MAX_TRAYS,
-  SPACING_METHOD_IDS,
   SPACING_METHODS,
   type AcceptedInput,
   type CatchKind,
@@ -40,13 +38,6 @@ export {
 } from './evaluateTrays.ts';
 export { groundAt, evaluateWidthTest, type OnGround, type WidthResult } from './widthTest.ts';
 export { faultsOf, faultTexts, type Fault } from './diagnose.ts';
-export { mismatchOf, mismatchText, type Mismatch } from './mismatch.ts';
-export {
-  changeText,
-  groundRemarks,
-  handySpacing,
-  levelText,
-  meanLine,
-  recommendationText,
-} from './widthLines.ts';
+export { mismatchOf, mismatchRemark, type Mismatch } from './mismatch.ts';
+export { changeIn, groundRemarks, handySpacing, levelOf, meanLine, recommendation } from './widthLines.ts';
 export { readTraysTable, traysTable } from './traysTable.ts';

@@ -1,3 +1,4 @@
+import { message, type Message } from '../messages/message.ts';
 import { finite, requirePositive } from '../errors/preconditions.ts';
 /** Two spacings that do not belong together. */
 export interface Mismatch {
@@ -23,9 +24,9 @@ export function mismatchOf(workedM: number, passedM: number): Mismatch | null {
 }
 
 /**
- * A mismatch in a sentence.
+ * What is said of a mismatch.
  *
- * @example mismatchText({ times: 2 }, '18 ft', '9 ft') // 'Worked out for passes 18 ft apart and passed 9 ft apart, this will put down 2.0 times the rate.'
+ * @example mismatchRemark({ times: 2 }, '18 ft', '9 ft') // { id: 'lookUp.mismatch', facts: { times: '2.0' } }
  */
-export const mismatchText = ({ times }: Mismatch, worked: string, passed: string): string =>
-  `Worked out for passes ${worked} apart and passed ${passed} apart, this will put down ${finite(times).toFixed(times < 0.95 ? 2 : 1)} times the rate.`;
+export const mismatchRemark = ({ times }: Mismatch, worked: string, passed: string): Message =>
+  message('lookUp.mismatch', { worked, passed, times: finite(times).toFixed(times < 0.95 ? 2 : 1) });

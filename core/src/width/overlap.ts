@@ -2,9 +2,8 @@ import { finite } from '../errors/preconditions.ts';
 import { depositAt, mirrored, requirePattern, requireSpacing, type Pattern } from './pattern.ts';
 
 /** Passes all in one heading, or every second one the other way. */
-export const PASS_PATTERNS = { 'one-way': 'all one way', 'back-and-forth': 'back and forth' } as const;
-export type PassPattern = keyof typeof PASS_PATTERNS;
-export const PASS_PATTERN_IDS = Object.keys(PASS_PATTERNS) as PassPattern[];
+export const PASS_PATTERNS = ['one-way', 'back-and-forth'] as const;
+export type PassPattern = (typeof PASS_PATTERNS)[number];
 
 /** What lies on the ground over one period of passes. */
 export interface Overlay {

@@ -1,3 +1,4 @@
+import { message, type Speak } from '../messages/message.ts';
 import { InputError } from '../errors/InputError.ts';
 import { showExact } from '../quantities/show.ts';
 import { UNITS } from '../quantities/units.ts';
@@ -7,14 +8,17 @@ import { MAX_ROWS, MAX_TRAYS, type WidthTestInput } from './widthInput.ts';
 /**
  * The trays of a test as rows of cells: the place of each, then what it caught in every row of trays.
  *
- * @example traysTable(trays)[1] // ['-4', '0']
+ * @example traysTable(trays, speak)[1] // ['-4', '0']
  */
-export function traysTable(input: WidthTestInput): string[][] {
+export function traysTable(input: WidthTestInput, speak: Speak): string[][] {
   const { unit } = input.layout;
   const positions = positionsOf(input.layout);
   const place = (xM: number) => `${xM < 0 ? '-' : ''}${showExact(Math.abs(xM) / UNITS[unit].toSi, 6).replace(/\s/g, '')}`; // prettier-ignore
   return [
-    [`Place, ${UNITS[unit].symbol}`, ...input.rows.map((_, at) => `Row ${at + 1}`)],
+    [
+      speak(message('csv.trays.place', { unit: UNITS[unit].symbol })),
+      ...input.rows.map((_, at) => speak(message('csv.trays.row', { number: at + 1 }))),
+    ],
     ...positions.map((xM, at) => [place(xM)].concat(input.rows.map((row) => row[at] ?? ''))),
   ];
 }
@@ -33,11 +37,11 @@ export function readTraysTable(
   const [head = [], ...lines] = cells;
   const columns = Math.max(...lines.map(({ length }) => length), head.length);
   if (lines.length < 3 || lines.length > MAX_TRAYS || columns < 2 || columns > MAX_ROWS + 1)
-    throw new InputError('trays.table', { field: 'line 1', input: `${lines.length} lines and ${columns} columns` }); // prettier-ignore
+    throw new InputError('trays.table', { field: 'lines.1', input: message('errors.found', { lines: lines.length, columns }) }); // prettier-ignore
   const wrong = lines.findIndex(([place = '']) => !/^[-−+]?\d/.test(place.trim()));
   if (wrong >= 0)
     throw new InputError('trays.table', {
-      field: `line ${wrong + 2}`,
+      field: `lines.${wrong + 2}`,
       input: lines[wrong]?.join(', ') ?? '',
     });
   return {

@@ -1,33 +1,15 @@
 import * as z from 'zod';
-import {
-  idOrNone,
-  keyOf,
-  lengthText,
-  lengthUnit,
-  massUnit,
-  notes,
-  text,
-  type InputOf,
-} from '../fields/schema.ts';
+import { idOrNone, lengthText, lengthUnit, massUnit, notes, text, type InputOf } from '../fields/schema.ts';
 import { paceInput } from '../machines/readPace.ts';
 import { PASS_PATTERNS } from './overlap.ts';
 
 /** Three habits of choosing a spacing, each honest about what it knows. */
-export const SPACING_METHODS = {
-  trays: 'a row of trays across the throw',
-  half: 'half the throw apart',
-  full: 'the full throw apart',
-} as const;
-export type SpacingMethod = keyof typeof SPACING_METHODS;
-export const SPACING_METHOD_IDS = Object.keys(SPACING_METHODS) as SpacingMethod[];
+export const SPACING_METHODS = ['trays', 'half', 'full'] as const;
+export type SpacingMethod = (typeof SPACING_METHODS)[number];
 
 /** What was read of each tray. */
-export const CATCH_KINDS = {
-  mass: 'weights',
-  count: 'granules counted',
-  height: 'heights in tubes',
-} as const;
-export type CatchKind = keyof typeof CATCH_KINDS;
+export const CATCH_KINDS = ['mass', 'count', 'height'] as const;
+export type CatchKind = (typeof CATCH_KINDS)[number];
 
 export const MAX_TRAYS = 200;
 export const MAX_ROWS = 12;
@@ -43,7 +25,7 @@ export const widthTestInput = z.object({
   second: text,
   onDay: text,
   pace: paceInput,
-  spacingMethod: keyOf(SPACING_METHODS),
+  spacingMethod: z.enum(SPACING_METHODS),
   /** All the width that is hit, by tape. */
   throw: lengthText,
   /** The side deflector is down: a pattern of its own, for trim passes. */
@@ -59,7 +41,7 @@ export const widthTestInput = z.object({
   }),
   tray: z.object({ length: text, width: text, unit: lengthUnit }),
   passes: text,
-  kind: keyOf(CATCH_KINDS),
+  kind: z.enum(CATCH_KINDS),
   unit: massUnit,
   /** Step of the scale; empty: the last digit. */
   scaleStep: text,
@@ -67,7 +49,7 @@ export const widthTestInput = z.object({
   rows: z.array(z.array(text).max(MAX_TRAYS)).max(MAX_ROWS),
   /** Most CV that is borne, percent: 15, or 20 for what forgives. */
   limit: text,
-  passPattern: keyOf(PASS_PATTERNS),
+  passPattern: z.enum(PASS_PATTERNS),
   /** The spacing that is looked at; empty: the recommended one. */
   looked: lengthText,
   /** Id of a calibration whose output brings the shape to its level. */

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { speak } from '@steady-scatter/words/everything';
 import { evaluateCalibration, spreadPlan, benchRig, blankCalibration, blankRun } from '../testing/index.ts';
 import { blankRig } from '../machines/index.ts';
 import {
@@ -8,14 +9,14 @@ import {
   groundAt,
   groundRemarks,
   handySpacing,
-  levelText,
+  levelOf,
   mismatchOf,
-  mismatchText,
+  mismatchRemark,
   patternOf,
   evaluateTrays,
   readTraysTable,
   evaluateWidthTest,
-  recommendationText,
+  recommendation,
   traysTable,
   type WidthTestInput,
 } from './index.ts';
@@ -68,7 +69,7 @@ describe('trays as typed', () => {
     const slip = { rows: [ROW.with(4, '27')] };
     expect(trays(slip).plausibility).toEqual([]);
     const [question] = trays({ rows: [ROW.with(4, '270')] }).plausibility;
-    expect(question!.text).toContain('Tray 5 caught 270, 82 times its neighbours');
+    expect(speak(question!.text)).toContain('Tray 5 caught 270, 82 times its neighbors');
     expect(trays({ rows: [ROW.with(4, '270')], confirmed: [question!.id] }).plausibility).toEqual([]);
   });
   it.each<[Partial<WidthTestInput>, string, string]>([
@@ -91,7 +92,7 @@ describe('trays as typed', () => {
     expect(evaluateWidthTest(input(many)).recommendedM).toBeGreaterThan(4);
   });
   it('as a table out and in', () => {
-    const table = traysTable(input({ rows: [ROW, ROW.with(3, '')] }));
+    const table = traysTable(input({ rows: [ROW, ROW.with(3, '')] }), speak);
     expect(table[1]).toEqual(['-4', '0', '0']);
     const back = readTraysTable(table, input());
     expect(evaluateTrays({ ...input(), ...back }).positionsM).toEqual(trays().positionsM);
@@ -99,7 +100,7 @@ describe('trays as typed', () => {
     expect(() => readTraysTable([['a'], ['b']], input())).toThrow(
       expect.objectContaining({ code: 'trays.table' }),
     );
-    expect(() => readTraysTable([['Place', 'Row'], ['x', '1'], ['0', '2'], ['1', '1']], input())).toThrow(expect.objectContaining({ field: 'line 2' })); // prettier-ignore
+    expect(() => readTraysTable([['Place', 'Row'], ['x', '1'], ['0', '2'], ['1', '1']], input())).toThrow(expect.objectContaining({ field: 'lines.2' })); // prettier-ignore
   });
 });
 
@@ -109,16 +110,16 @@ describe('three habits', () => {
       evaluateWidthTest(input({ spacingMethod, throw: { text: '10', unit: 'm' } }));
     expect(of('full').recommendedM).toBe(10);
     expect(of('half').recommendedM).toBe(5);
-    expect(recommendationText(of('full'), input({ spacingMethod: 'full' }))).toContain('striped');
-    expect(recommendationText(of('half'), input({ spacingMethod: 'half' }))).toContain(
+    expect(speak(recommendation(of('full'), input({ spacingMethod: 'full' })))).toContain('striped');
+    expect(speak(recommendation(of('half'), input({ spacingMethod: 'half' })))).toContain(
       'until trays were set out',
     );
-    expect(recommendationText(evaluateWidthTest(input()), input())).toContain('up to 5.43 m');
+    expect(speak(recommendation(evaluateWidthTest(input()), input()))).toContain('up to 5.43 m');
   });
   it('mixing them puts down double, and it is said', () => {
     expect(mismatchOf(10, 5)).toEqual({ times: 2 });
     expect(mismatchOf(5, 5.1)).toBeNull();
-    expect(mismatchText({ times: 2 }, '18 ft', '9 ft')).toContain('2.0 times the rate');
+    expect(speak(mismatchRemark({ times: 2 }, '18 ft', '9 ft'))).toContain('2.0 times the rate');
   });
   it('with the deflector down it is for trim passes: nothing is recommended for the field', () =>
     expect(evaluateWidthTest(input({ deflector: true }))).toMatchObject({
@@ -141,20 +142,26 @@ describe('what to change', () => {
     [[0, 1, 1, 2, 9, 2, 1, 1, 0], 'peaked'],
   ])('%j: %s', (row, fault) => expect(of(row)).toBe(fault));
   it('says what usually causes it on this kind of machine', () => {
-    expect(faultTexts(['hollow'], 'push-rotary')[0]!.try).toContain('impeller');
-    expect(faultTexts(['hollow'], 'push-drop')[0]!.try).toContain('hopper');
+    expect(speak(faultTexts(['hollow'], 'push-rotary')[0]!.try)).toContain('impeller');
+    expect(speak(faultTexts(['hollow'], 'push-drop')[0]!.try)).toContain('hopper');
     expect(faultsOf(patternOf([-1, 0, 1], [1, 1, 1]), 2, 5)).toEqual(['narrow']);
   });
   it('the level: what the trays kept of what was weighed', () => {
-    expect(levelText(0.87, 1)).toContain('87 %');
-    expect(levelText(0.87, 1)).toContain('bounced out');
-    expect(levelText(0.98, 1)).toContain('as it should be');
-    expect(levelText(1.2, 1)).toContain('cannot be');
+    expect(speak(levelOf(0.87, 1))).toContain('87 %');
+    expect(speak(levelOf(0.87, 1))).toContain('bounced out');
+    expect(speak(levelOf(0.98, 1))).toContain('as it should be');
+    expect(speak(levelOf(1.2, 1))).toContain('cannot be');
   });
   it('remarks at a spacing have the share, the hollow and the two directions', () => {
     const reading = evaluateWidthTest(input());
-    const lines = groundRemarks(reading, groundAt(reading.pattern!, 5.5, 'one-way'), input()).join(' ');
-    for (const words of ['CV 16 %, beyond the 15 %', '52.3 % falls to the left', 'it would be CV 11 %'])
+    const lines = groundRemarks(reading, groundAt(reading.pattern!, 5.5, 'one-way'), input())
+      .map(speak)
+      .join(' ');
+    for (const words of [
+      'CV 16 %, beyond your limit of 15 %',
+      '52.3 % falls to the left',
+      'it would be CV 11 %',
+    ])
       expect(lines).toContain(words);
   });
 });

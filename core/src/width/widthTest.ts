@@ -1,3 +1,4 @@
+import { message, type Message } from '../messages/message.ts';
 import { readPercent } from '../fields/counts.ts';
 import { collect } from '../errors/collect.ts';
 import { InputError } from '../errors/InputError.ts';
@@ -54,15 +55,15 @@ export function evaluateWidthTest(
   trays: TraysResult = evaluateTrays(input),
 ): WidthResult {
   const { errors, tryRead, readIfPresent } = collect();
-  tryRead(() => readName(input.name, 'name', 'Red spreader, lake feed, trays'));
+  tryRead(() => readName(input.name, 'name', message('errors.example.widthTest')));
   noteDay(tryRead, input.onDay, 'onDay');
-  const length = (text: string, unit: WidthTestInput['throw']['unit'], field: string, what: string) =>
+  const length = (text: string, unit: WidthTestInput['throw']['unit'], field: string, what: Message) =>
     readIfPresent(text, () => readPositive(text, { kind: 'length', bareUnit: unit, field }, what).si);
   const limit =
     readIfPresent(input.limit, () =>
       readPercent(input.limit, { field: 'limit', hint: '15', most: MAX_CV, isPositive: true }),
     ) ?? 0.15;
-  const byTape = length(input.throw.text, input.throw.unit, 'throw.text', 'The throw');
+  const byTape = length(input.throw.text, input.throw.unit, 'throw.text', message('errors.what.throw'));
   const usesTrays = input.spacingMethod === 'trays';
   const pattern = usesTrays && trays.trays.length > 0 ? patternOf(trays.trays.map(({ xM }) => xM), trays.trays.map(({ deposit }) => deposit)) : null; // prettier-ignore
   const isFar = trays.errors.some(({ code }) => code === 'trays.far');
@@ -72,9 +73,14 @@ export function evaluateWidthTest(
   const recommendedM = usesTrays ? (sweeps?.[input.passPattern].widestM ?? null) : byHabit;
   if (input.accepted) {
     noteDay(tryRead, input.accepted.onDay, 'accepted.onDay');
-    length(input.accepted.text, input.accepted.unit, 'accepted.text', 'The accepted spacing');
+    length(input.accepted.text, input.accepted.unit, 'accepted.text', message('errors.what.acceptedSpacing'));
   }
-  const looked = length(input.looked.text, input.looked.unit, 'looked.text', 'The pass spacing');
+  const looked = length(
+    input.looked.text,
+    input.looked.unit,
+    'looked.text',
+    message('errors.what.passSpacing'),
+  );
   return {
     trays,
     pattern,

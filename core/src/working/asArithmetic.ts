@@ -35,10 +35,8 @@ interface Value {
 
 const exact = (si: number, of: Dimension): Value => ({ low: si, high: si, of });
 
-/** Names of nutrients and other words that stand within a unit. */
-const NAMES =
-  /\b(?:N|P₂O₅|K₂O|P|K|S|Ca|Mg|Fe|of product|active ingredient|from .*|wanted|quick|slow)(?=\s*(?:\/|$))/g;
-const COUNTS = /\s*(?:times|packages?|rows|outlets|portions|directions|scoops?)$/;
+/** Names of nutrients that stand within a unit. */
+const NAMES = /\b(?:N|P₂O₅|K₂O|P|K|S|Ca|Mg|Fe|a\.i\.)(?=\s*(?:\/|$))/g;
 
 const plain = (text: string): string => text.replace(/\s*±.*$/, '').replace(/[\u202f\u2009]/g, '').replace(/−/g, '-').replace(NAMES, '').replace(/\s+/g, ' ').trim(); // prettier-ignore
 
@@ -64,7 +62,7 @@ function valueOf({ shown, origin }: Term): Value | null {
   if (percent) return withRounding(text, exact(Number(percent[1]) / 100, percent[2] ? [1, 0, 0, -1] : NONE), isRounded); // prettier-ignore
   const rowLength = /^([\d.]+) ?m\/ha$/.exec(text);
   if (rowLength) return exact(Number(rowLength[1]) / 1e4, [0, -1, 0, 0]);
-  const count = toResult(() => readNumber(text.replace(COUNTS, ''), '')).value;
+  const count = toResult(() => readNumber(text, '')).value;
   if (count !== null) return withRounding(text, exact(count, NONE), isRounded);
   for (const kind of Object.keys(KINDS) as Kind[]) {
     const of = DIMENSIONS[kind];
@@ -152,7 +150,7 @@ function split(parts: readonly (Term | Join)[], at: (part: Join) => boolean): (T
  */
 export function untrue({ parts }: Working): string[] {
   if (parts.some((part) => part.type === 'term' && part.shown === null)) return [];
-  const text = (some: readonly (Term | Join)[]) => some.map((part) => (part.type === 'term' ? `${part.shown!.number} ${part.shown!.unit}` : part.text)).join(' '); // prettier-ignore
+  const text = (some: readonly (Term | Join)[]) => some.map((part) => (part.type === 'term' ? `${part.shown!.number} ${part.shown!.unit}` : (part.reads ?? '…'))).join(' '); // prettier-ignore
   return split(parts, ({ reads }) => reads === 'stop').flatMap((statement) => {
     const sides = split(statement, ({ reads }) => reads === '=');
     return sides.slice(1).flatMap((right, at) => {

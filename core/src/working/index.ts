@@ -2,6 +2,7 @@
 // Shared by screens, prints and exports; none of them computes anything again.
 export {
   bandText,
+  bracket,
   MISSING,
   operator,
   ORIGINS,

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { speak } from '@steady-scatter/words/everything';
 import {
   answerWorksheet,
   AS_TYPED,
@@ -39,7 +40,7 @@ import {
   type WorksheetInput,
 } from '../index.ts';
 import { untrue } from './asArithmetic.ts';
-import { operator, term, word } from './index.ts';
+import { bracket, operator, term } from './index.ts';
 
 const DEMO = JSON.parse(readFileSync(new URL('../../../demo/tarn-hollow.json', import.meta.url), 'utf8')) as {
   jobs: { input: JobInput }[];
@@ -52,7 +53,7 @@ const DEMO = JSON.parse(readFileSync(new URL('../../../demo/tarn-hollow.json', i
 }; // prettier-ignore
 
 const isTrue = (line: Working | null) => {
-  if (line) expect(untrue(line), workingText(line)).toEqual([]);
+  if (line) expect(untrue(line), workingText(line, speak)).toEqual([]);
 };
 
 /** Every line that a sheet can show. */
@@ -206,7 +207,7 @@ describe('the reading of lines itself', () => {
     expect(untrue(line(input('40 lb'), operator('÷'), input('12 000 ft2'), operator('='), computed('3.43', 'lb / 1000 ft²')))).toHaveLength(1); // prettier-ignore
     // A missing bracket, a unit of another kind.
     expect(untrue(line(input('1.84 kg'), operator('+'), input('2.02 kg'), operator('÷'), input('2'), operator('='), computed('1.93', 'kg')))).toHaveLength(1); // prettier-ignore
-    expect(untrue(line(word('('), input('1.84 kg'), operator('+'), input('2.02 kg'), word(')'), operator('÷'), input('2'), operator('='), computed('1.93', 'kg')))).toEqual([]); // prettier-ignore
+    expect(untrue(line(bracket('('), input('1.84 kg'), operator('+'), input('2.02 kg'), bracket(')'), operator('÷'), input('2'), operator('='), computed('1.93', 'kg')))).toEqual([]); // prettier-ignore
     expect(untrue(line(input('2 kg'), operator('='), computed('2.00', 'm')))).toHaveLength(1);
   });
 });

@@ -1,16 +1,10 @@
+import type { Message, Speak } from '../messages/message.ts';
 import type { Shown } from '../quantities/show.ts';
 
-/** Where a value comes from, with the words for it. The interface draws each with its own underline. */
-export const ORIGINS = {
-  typed: 'typed',
-  measured: 'measured',
-  test: 'from a test',
-  label: 'from the label',
-  estimated: 'estimated',
-  computed: 'worked out',
-} as const;
+/** Where a value comes from. The interface draws each with its own underline. */
+export const ORIGINS = ['typed', 'measured', 'test', 'label', 'estimated', 'computed'] as const;
 
-export type Origin = keyof typeof ORIGINS;
+export type Origin = (typeof ORIGINS)[number];
 
 /** One value in a line of working. `shown` is null while the value is missing. */
 export interface Term {
@@ -18,8 +12,10 @@ export interface Term {
   /** Stable name of the term, for editors and tests: 'need.amount', 'rate'. */
   readonly role: string;
   readonly shown: Shown | null;
+  /** What is said behind the unit: "2 rows", "0.4 from Urea"; null: nothing. */
+  readonly of: Message | null;
   /** The value with more figures, before it was rounded for show; null where nothing was rounded. */
-  readonly unrounded: string | null;
+  readonly unrounded: string | Message | null;
   readonly origin: Origin;
   /** A result that the line is about. */
   readonly strong: boolean;
@@ -28,17 +24,18 @@ export interface Term {
 /** How a joining part is read when a line is worked out; null: it is said and counts nothing. `stop` ends a statement. */
 export type Reads = '+' | '−' | '×' | '÷' | '=' | '(' | ')' | 'stop' | null;
 
-/** An operator or a joining word between terms. */
+/** An operator, a bracket, or something said between terms. */
 export interface Join {
   readonly type: 'operator' | 'word';
-  readonly text: string;
+  readonly text: string | Message;
   readonly reads: Reads;
 }
 
 /** A line of arithmetic that reads like a person's own page. Screens, prints and exports draw this, none re-computes. */
 export interface Working {
   readonly id: string;
-  readonly label: string;
+  /** A name that was given, or what the line is. */
+  readonly label: Message | string;
   readonly parts: readonly (Term | Join)[];
 }
 
@@ -53,20 +50,20 @@ export const MISSING = '—';
 export const bandText = ({ band }: Shown): string => (band === undefined ? '' : ` ±${band}`);
 
 /**
- * A term as text: number and unit, or a dash.
+ * A term as text: number, unit and what is said behind it, or a dash.
  *
- * @example termText(term('rate', { number: '3.33', unit: 'lb / 1000 ft²' })) // '3.33 lb / 1000 ft²'
+ * @example termText(term('rate', { number: '3.33', unit: 'lb / 1000 ft²' }), speak) // '3.33 lb / 1000 ft²'
  */
-export const termText = ({ shown }: Term): string =>
-  shown ? `${shown.number} ${shown.unit}${bandText(shown)}`.trim() : MISSING;
+export const termText = ({ shown, of }: Pick<Term, 'shown' | 'of'>, speak: Speak): string =>
+  shown ? [shown.number, shown.unit, of && speak(of)].filter(Boolean).join(' ') + bandText(shown) : MISSING;
 
 /**
  * A line of working as plain text, to be copied.
  *
- * @example workingText(answer.lines.need) // '0.8 lb N on each 1000 ft² ÷ 24 % in 24-0-8 = 3.33 lb / 1000 ft²'
+ * @example workingText(answer.lines.need, speak) // '0.8 lb N on each 1000 ft² ÷ 24 % in 24-0-8 = 3.33 lb / 1000 ft²'
  */
-export const workingText = ({ parts }: Working): string =>
-  parts.map((part) => (part.type === 'term' ? termText(part) : part.text)).join(' ');
+export const workingText = ({ parts }: Working, speak: Speak): string =>
+  parts.map((part) => (part.type === 'term' ? termText(part, speak) : speak(part.text))).join(' ');
 
 /**
  * Builds a term; computed, weak and with nothing rounded unless said.
@@ -78,7 +75,7 @@ export function term(
   shown: Shown | null,
   more: Partial<Omit<Term, 'type' | 'role' | 'shown'>> = {},
 ): Term {
-  return { type: 'term', role, shown, unrounded: null, origin: 'computed', strong: false, ...more };
+  return { type: 'term', role, shown, of: null, unrounded: null, origin: 'computed', strong: false, ...more };
 }
 
 /**
@@ -93,13 +90,16 @@ export const operator = (text: '+' | '−' | '×' | '÷' | '='): Join => ({
 });
 
 /**
- * A joining word.
+ * A bracket.
+ *
+ * @example bracket('(').reads // '('
+ */
+export const bracket = (text: '(' | ')'): Join => ({ type: 'word', text, reads: text });
+
+/**
+ * Something said between terms.
  *
  * @param reads what it stands for, where it stands for something: "on each" divides, "so take" ends a statement
- * @example word('of').reads // null
+ * @example word(message('working.of')).reads // null
  */
-export const word = (text: string, reads: Reads = text === '(' || text === ')' ? text : null): Join => ({
-  type: 'word',
-  text,
-  reads,
-});
+export const word = (text: Message, reads: Reads = null): Join => ({ type: 'word', text, reads });

@@ -1,3 +1,4 @@
+import type { Speak } from '../messages/message.ts';
 import { toResult, InputError } from '../errors/InputError.ts';
 import { readNeed, splitUnit } from '../need/needField.ts';
 import { fromSi } from '../quantities/convert.ts';
@@ -173,9 +174,9 @@ export const lessNeed = (
 /**
  * The working of a worksheet as text to copy, one line each, incomplete lines left out.
  *
- * @example worksheetText(answer).split('\n')[0] // 'What the ground needs: 0.8 lb N on each 1000 ft² ÷ 24 % in 24-0-8 = 3.33 lb / 1000 ft²'
+ * @example worksheetText(answer, speak).split('\n')[0] // 'What the ground needs: 0.8 lb N on each 1000 ft² ÷ 24 % in 24-0-8 = 3.33 lb / 1000 ft²'
  */
-export function worksheetText({ lines, numbers }: WorksheetAnswer): string {
+export function worksheetText({ lines, numbers }: WorksheetAnswer, speak: Speak): string {
   const whole = ({ parts }: Working) => parts.every((part) => part.type !== 'term' || part.shown !== null);
   return [
     lines.need,
@@ -189,6 +190,6 @@ export function worksheetText({ lines, numbers }: WorksheetAnswer): string {
     lines.label,
   ]
     .filter(whole)
-    .map((line) => `${line.label}: ${workingText(line)}`)
+    .map((line) => `${speak(line.label)}: ${workingText(line, speak)}`)
     .join('\n');
 }

@@ -22,6 +22,7 @@ export { evaluateWorksheet, type AreaResult, type SplitResult, type WorksheetRes
 export type { OnceOver, TankMix, WorksheetNumbers } from './numbers.ts';
 export { questionsOf, type Question } from './questions.ts';
 export type { SheetUnits } from './units.ts';
+export { needShown } from './workings.ts';
 export { orderTable } from './orderTable.ts';
 export { compareRates, type Comparison } from './comparison.ts';
 export {

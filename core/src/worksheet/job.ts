@@ -1,3 +1,4 @@
+import { message } from '../messages/message.ts';
 import * as z from 'zod';
 import { InputError, toResult } from '../errors/InputError.ts';
 import { readDay, readName } from '../fields/heading.ts';
@@ -22,7 +23,7 @@ export interface JobResult {
 export function evaluateJob({ name, onDay, worksheet }: JobInput): JobResult {
   const answer = answerWorksheet(worksheet, AS_TYPED);
   const heading = [
-    toResult(() => readName(name, 'name', 'Spring feed, lake front')).error,
+    toResult(() => readName(name, 'name', message('errors.example.job'))).error,
     toResult(() => readDay(onDay, 'onDay')).error,
   ];
   return {

@@ -1,3 +1,4 @@
+import { message, type Speak } from '../messages/message.ts';
 import { moneyText } from '../fields/money.ts';
 import { fromSi } from '../quantities/convert.ts';
 import { showExact } from '../quantities/show.ts';
@@ -9,11 +10,12 @@ import type { WorksheetInput } from './worksheetInput.ts';
  * The order sheet of a plan as rows of cells: each area with its size and its amount, then everything together, packages,
  * stock, what to buy and what it costs.
  *
- * @example orderTable(answer, sheet)[0] // ['Area', 'Size, ft²', '±', 'Product, lb', '±']
+ * @example orderTable(answer, sheet, speak)[0] // ['Area', 'Size, ft²', '±', 'Product, lb', '±']
  */
 export function orderTable(
   { numbers, units, reading }: WorksheetAnswer,
   { product }: WorksheetInput,
+  speak: Speak,
 ): string[][] {
   const { rateSi, order } = numbers;
   const cell = (si: number | null, unit: UnitId) =>
@@ -27,21 +29,36 @@ export function orderTable(
     band(bandM2 * (rateSi ?? 0), units.amount),
   ];
   const areas = numbers.areas.flatMap(({ areaM2, bandM2, amountSi }, at) =>
-    areaM2 === null ? [] : [row(reading.areas[at]?.name || `Area ${at + 1}`, areaM2, bandM2, amountSi)],
+    areaM2 === null
+      ? []
+      : [
+          row(
+            reading.areas[at]?.name || speak(message('working.area', { number: at + 1 })),
+            areaM2,
+            bandM2,
+            amountSi,
+          ),
+        ],
   );
   const foot: [string, string][] = order
     ? [
-        ['Product', product.name || product.grade],
-        ['Packages', showExact(order.exact, 4)],
-        ['In stock', showExact(order.stock, 4)],
-        ['To buy', String(order.buy)],
-        ['Cost', order.costCents === null ? '' : moneyText(order.costCents)],
+        [speak(message('csv.order.product')), product.name || product.grade],
+        [speak(message('working.packages')), showExact(order.exact, 4)],
+        [speak(message('csv.order.stock')), showExact(order.stock, 4)],
+        [speak(message('csv.order.buy')), String(order.buy)],
+        [speak(message('csv.order.cost')), order.costCents === null ? '' : moneyText(order.costCents)],
       ]
     : [];
   return [
-    ['Area', `Size, ${UNITS[units.area].symbol}`, '±', `Product, ${UNITS[units.amount].symbol}`, '±'],
+    [
+      speak(message('csv.order.area')),
+      speak(message('csv.order.size', { unit: UNITS[units.area].symbol })),
+      '±',
+      speak(message('csv.order.amount', { unit: UNITS[units.amount].symbol })),
+      '±',
+    ],
     ...areas,
-    row('In all', numbers.totalM2, numbers.totalBandM2, numbers.amountSi),
+    row(speak(message('working.total')), numbers.totalM2, numbers.totalBandM2, numbers.amountSi),
     ...foot,
   ];
 }

@@ -1,3 +1,4 @@
+import { message, type Message } from '../messages/message.ts';
 import { systemOf } from '../quantities/units.ts';
 import { toResult } from '../errors/InputError.ts';
 import { readSize, retypeSize, type SizeResult } from '../fields/size.ts';
@@ -24,9 +25,9 @@ export interface Question {
     | 'spray-low';
   /** Path of the field that it is about. */
   readonly field: string;
-  readonly text: string;
+  readonly text: Message;
   /** The sheet as it was likely meant; null where that is not known. */
-  readonly likely: { readonly label: string; readonly sheet: WorksheetInput } | null;
+  readonly likely: { readonly label: Message | string; readonly sheet: WorksheetInput } | null;
 }
 
 interface Sheet {
@@ -68,7 +69,7 @@ function fractions({ input, reading }: Sheet): Question[] {
           id: `load-fraction:${load}`,
           kind: 'load-fraction' as const,
           field: 'product.load',
-          text: `${load} is read as ${load} %. Is the active ingredient ${asPercent(reading.product.load)} of the product?`,
+          text: message('questions.load', { typed: load, meant: asPercent(reading.product.load) }),
           likely: { label: asPercent(reading.product.load), sheet: withProductFact(input, { load: asPercent(reading.product.load) }) },
         }]
       : []),
@@ -77,7 +78,7 @@ function fractions({ input, reading }: Sheet): Question[] {
           id: `slow-fraction:${slowShare}`,
           kind: 'slow-fraction' as const,
           field: 'product.slowShare',
-          text: `${slowShare} is read as ${slowShare} %. Is ${asPercent(reading.product.slowShare)} of the nitrogen slow?`,
+          text: message('questions.slow', { typed: slowShare, meant: asPercent(reading.product.slowShare) }),
           likely: { label: asPercent(reading.product.slowShare), sheet: withProductFact(input, { slowShare: asPercent(reading.product.slowShare) }) },
         }]
       : []),
@@ -95,7 +96,7 @@ function highNeed({ input, reading }: Sheet): Question[] {
     id: `need-high:${input.need.amount}:${input.need.unit}`,
     kind: 'need-high',
     field: 'need.amount',
-    text: `${showExact(fromSi(need.si, need.unit), 4)} ${amountUnit} ${NEED_OF[of].symbol} on each ${area} at once burns. Is it ${tenth}?`,
+    text: message('questions.needHigh', { amount: `${showExact(fromSi(need.si, need.unit), 4)} ${amountUnit} ${NEED_OF[of].symbol}`, area, meant: tenth }),
     likely: { label: tenth, sheet: { ...input, need: { ...input.need, amount: tenth } } },
   }]; // prettier-ignore
 }
@@ -109,12 +110,13 @@ function highRate({ input, reading, numbers }: Sheet): Question[] {
   const rate = showQuantity(numbers.rateSi, need.unit);
   const amount = `${showExact(fromSi(need.si, need.unit), 4)} ${amountUnit}`;
   const unit = wider && (`${amountUnit}/${wider}` as WorksheetInput['need']['unit']);
+  const meant = unit && { amount, area: UNITS[unit].symbol.split(' / ')[1] ?? wider };
   return [{
     id: `rate-high:${input.need.amount}:${input.need.unit}`,
     kind: 'rate-high',
     field: 'need.amount',
-    text: `That comes to ${rate.number} ${rate.unit} of product, more than any spreader puts down.${unit ? ` Is it ${amount} on each ${UNITS[unit].symbol.split(' / ')[1]}?` : ' Check the number and the unit.'}`,
-    likely: unit && unit in UNITS ? { label: `${amount} on each ${UNITS[unit].symbol.split(' / ')[1]}`, sheet: { ...input, need: { ...input.need, amount, unit } } } : null,
+    text: message(meant ? 'questions.rateHigh' : 'questions.rateTooHigh', { rate: `${rate.number} ${rate.unit}`, ...meant }),
+    likely: unit && meant && unit in UNITS ? { label: message('questions.onEach', meant), sheet: { ...input, need: { ...input.need, amount, unit } } } : null,
   }]; // prettier-ignore
 }
 
@@ -126,13 +128,14 @@ function swapped({ input, reading }: Sheet): Question[] {
   if (!isSwapped) return [];
   const { package: packTyped, coverage: coverTyped } = input.product;
   const [size, ground] = [showExact(fromSi(coverage.areaM2, coverage.unit)), showExact(fromSi(pack.si, pack.unit))]; // prettier-ignore
+  const meant = { package: `${size} ${UNITS[pack.unit].symbol}`, ground: `${ground} ${UNITS[coverage.unit].symbol}` }; // prettier-ignore
   return [{
     id: `package-swapped:${packTyped.size}:${coverTyped.size}`,
     kind: 'package-swapped',
     field: 'product.coverage.size',
-    text: `A package of ${ground} ${UNITS[pack.unit].symbol} for ${size} ${UNITS[coverage.unit].symbol} stands the wrong way round. Is it ${size} ${UNITS[pack.unit].symbol} for ${ground} ${UNITS[coverage.unit].symbol}?`,
+    text: message('questions.swapped', { ...meant, typedPackage: `${ground} ${UNITS[pack.unit].symbol}`, typedGround: `${size} ${UNITS[coverage.unit].symbol}` }),
     likely: {
-      label: `${size} ${UNITS[pack.unit].symbol} covers ${ground} ${UNITS[coverage.unit].symbol}`,
+      label: message('questions.covers', meant),
       sheet: withProductFact(input, { package: { ...packTyped, size: `${size} ${pack.unit}` }, coverage: { ...coverTyped, size: `${ground} ${coverage.unit}` } }),
     },
   }]; // prettier-ignore
@@ -165,7 +168,7 @@ function oddUnits({ input, reading }: Sheet): Question[] {
       id: `area-unit:${area.id}:${area.size}:${area.unit}`,
       kind: 'area-unit',
       field: `areas.${index}.size`,
-      text: `${area.name.trim() || `Area ${index + 1}`} is far from the size of the others, which are in another unit. Is it ${retyped}?`,
+      text: message('questions.areaUnit', { area: area.name.trim() || message('working.area', { number: index + 1 }), meant: retyped }),
       likely: { label: retyped, sheet: { ...input, areas: input.areas.with(index, { ...area, size: retyped }) } },
     }];
   });
@@ -177,7 +180,7 @@ function lowSpray({ input, reading, numbers }: Sheet): Question[] {
   if (perM2 === null || perM2 >= LOW_SPRAY) return [];
   const unit = systemOf(input.carrier.unit) === 'us' ? 'gal/1000 ft2' : 'L/ha';
   const { number, unit: symbol } = showQuantity(perM2, unit);
-  const text = `${number} ${symbol} of mix wets nothing. Check the spray volume and its unit.`;
+  const text = message('questions.sprayLow', { volume: `${number} ${symbol}` });
   return [{ id: `spray-low:${input.carrier.amount}:${input.carrier.unit}`, kind: 'spray-low', field: 'carrier.amount', text, likely: null }]; // prettier-ignore
 }
 

@@ -1,3 +1,4 @@
+import { message } from '../messages/message.ts';
 import { readWhole } from '../fields/counts.ts';
 import type { SoFar } from '../need/soFar.ts';
 import { collect, type Collected } from '../errors/collect.ts';
@@ -82,7 +83,7 @@ export function evaluateWorksheet(input: WorksheetInput): WorksheetResult {
   const product = evaluateLabelFacts(input.product);
   errors.push(...product.errors.map((error) => error.under('product')));
   const { width } = input.spread;
-  const passedM = readIfPresent(width.text, () => readPositive(width.text, { kind: 'length', bareUnit: width.unit, field: 'spread.width.text' }, 'The pass spacing').si); // prettier-ignore
+  const passedM = readIfPresent(width.text, () => readPositive(width.text, { kind: 'length', bareUnit: width.unit, field: 'spread.width.text' }, message('errors.what.passSpacing')).si); // prettier-ignore
   noteDay(tryRead, rules.soilTestDay, 'rules.soilTestDay');
   return {
     need: readIfPresent(need.amount, () => readNeed(need.amount, need.unit, 'need.amount')),
@@ -99,7 +100,7 @@ export function evaluateWorksheet(input: WorksheetInput): WorksheetResult {
     }),
     carrierSi: readIfPresent(carrier.amount, () => {
       const wanted = { kind: 'volumePerArea', bareUnit: carrier.unit, field: 'carrier.amount' } as const;
-      return readPositive(carrier.amount, wanted, 'The spray volume').si;
+      return readPositive(carrier.amount, wanted, message('errors.what.sprayVolume')).si;
     }),
     split: readSplit(split, readIfPresent),
     soFar: readSoFar(rules, readIfPresent),

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { speak } from '@steady-scatter/words/everything';
 import {
   answerWorksheet,
   AS_TYPED,
@@ -38,7 +39,7 @@ describe('one time over the ground', () => {
     expect(numbers.once).toMatchObject({ times: 4, portions: 2, directions: 2 });
     expect(numbers.once.rateSi! / LB_1000).toBeCloseTo(0.833333, 6);
     expect(numbers.once.amountSi! / 0.45359237).toBeCloseTo(24.666667 / 4, 5);
-    expect(workingText(lines.once)).toBe('3.33 lb / 1000 ft² ÷ 2 portions ÷ 2 directions = 0.833 lb / 1000 ft² so in all 6.17 lb'); // prettier-ignore
+    expect(workingText(lines.once, speak)).toBe('3.33 lb / 1000 ft² ÷ 2 portions ÷ 2 directions = 0.833 lb / 1000 ft² so in all 6.17 lb'); // prettier-ignore
   });
   it('is the whole where nothing is split', () => {
     expect(answer(sheet()).numbers.once).toMatchObject({ times: 1, rateSi: answer(sheet()).numbers.rateSi });
@@ -49,7 +50,7 @@ describe('packages and spray', () => {
   it('one package, or two to be sure, when the ground may be larger', () => {
     const near = sheet({ product: feed({ package: { size: '25', unit: 'lb' } }), areas: [{ id: 'a', name: '', size: '7400 ft2 ±8 %', unit: 'ft2' }] }); // prettier-ignore
     expect(answer(near).numbers.packages).toMatchObject({ whole: 1, wholeAtMost: 2 });
-    expect(workingText(answer(near).lines.packages)).toContain('so take 1 or 2 to be sure');
+    expect(workingText(answer(near).lines.packages, speak)).toContain('so take 1 or 2 to be sure');
   });
   const liquid = feed({
     kind: 'liquid-fertilizer',
@@ -70,7 +71,7 @@ describe('packages and spray', () => {
 });
 
 describe('slips are asked about, with the likely reading one act away', () => {
-  const likely = (input: WorksheetInput) => asked(input).map(({ kind, likely: sheetMeant }) => [kind, sheetMeant?.label]); // prettier-ignore
+  const likely = (input: WorksheetInput) => asked(input).map(({ kind, likely: sheetMeant }) => [kind, sheetMeant && speak(sheetMeant.label)]); // prettier-ignore
   it.each<[string, Partial<WorksheetInput>, [string, string | undefined][]]>([
     ['a share of active ingredient as a fraction', { product: feed({ kind: 'granular-carrier', grade: '', load: '0.00172' }) }, [['load-fraction', '0.172 %']]],
     ['a slow share as a fraction', { product: feed({ slowShare: '0.2' }) }, [['slow-fraction', '20 %']]],

@@ -1,3 +1,4 @@
+import { message } from '../messages/message.ts';
 import { textWithUnit } from '../quantities/show.ts';
 import { systemOf } from '../quantities/units.ts';
 import { moneyText } from '../fields/money.ts';
@@ -48,7 +49,7 @@ function holding({ input, reading, numbers }: SheetContext, by: '×' | '÷'): Wo
     term('fraction', share === null ? null : { number: share, unit: perVolume ? '% (w/v)' : '%' }, {
       origin: 'label',
     }),
-    word(isNutrient(of) ? 'in' : 'in the product'),
+    word(message(isNutrient(of) ? 'working.in' : 'working.inProduct')),
     ...(isNutrient(of) ? [asTyped('grade', input.product.grade, 'label')] : []),
     ...(weighs
       ? [
@@ -59,17 +60,30 @@ function holding({ input, reading, numbers }: SheetContext, by: '×' | '÷'): Wo
   ];
 }
 
+/**
+ * What is needed, short: as typed, with its unit.
+ *
+ * @example needShown(sheet, answer) // '0.8 lb N / 1000 ft²'
+ */
+export function needShown({ need }: WorksheetInput, { reading }: Pick<SheetContext, 'reading'>): string {
+  if (need.amount.trim() === '') return '';
+  const [amount, area] = splitUnit(reading.need?.unit ?? need.unit);
+  const { symbol } = NEED_OF[need.nutrient];
+  const typed = textWithUnit(weightPart(need.amount), amount);
+  return [typed, symbol, '/', RATE_AREAS[area].symbol].filter(Boolean).join(' ');
+}
+
 export function needLine(context: SheetContext): Working {
   const { input, reading, numbers, units } = context;
   const { need } = input;
   const [amount, area] = splitUnit(reading.need?.unit ?? need.unit);
   return {
     id: 'need',
-    label: 'What the ground needs',
+    label: message('working.need'),
     parts: [
       asTyped('need.amount', textWithUnit(weightPart(need.amount), amount), 'typed'),
-      term('need.nutrient', { number: NEED_OF[need.nutrient].symbol, unit: '' }, { origin: 'typed' }),
-      word('on each', '÷'),
+      term('need.nutrient', { number: NEED_OF[need.nutrient].symbol, unit: '' }, { of: need.nutrient === 'product' ? message('working.ofProduct') : null, origin: 'typed' }), // prettier-ignore
+      word(message('working.onEach'), '÷'),
       term('need.per', { number: RATE_AREAS[area].symbol, unit: '' }, { origin: 'typed' }),
       ...holding(context, '÷'),
       operator('='),
@@ -86,7 +100,7 @@ export function areaLine({ input, reading, numbers, units }: SheetContext, index
   const bareUnit = isRectangle ? size.shape.lengthUnit : unit;
   return {
     id: `area.${input.areas[index]!.id}`,
-    label: name || `Area ${index + 1}`,
+    label: name || message('working.area', { number: index + 1 }),
     parts: [
       asTyped(
         'area.typed',
@@ -106,7 +120,7 @@ export function areaLine({ input, reading, numbers, units }: SheetContext, index
 export function totalLine({ numbers, units }: SheetContext): Working {
   return {
     id: 'total',
-    label: 'In all',
+    label: message('working.total'),
     parts: [
       worked('rate', numbers.rateSi, units.rate),
       operator('×'),
@@ -127,24 +141,27 @@ export function packageLine({ input, numbers, units }: SheetContext): Working {
   const { packages } = numbers;
   const exact = packages && {
     number: showNumber(packages.exact, 3),
-    unit: packages.exact === 1 ? 'package' : 'packages',
+    unit: '',
   };
   return {
     id: 'packages',
-    label: 'Packages',
+    label: message('working.packages'),
     parts: [
       worked('total.amount', numbers.amountSi, units.amount),
       operator('÷'),
       asTyped('package.size', textWithUnit(input.product.package.size, input.product.package.unit), 'label'),
       operator('='),
-      term('package.exact', exact, { unrounded: packages && showNumber(packages.exact, 7) }),
-      word('so take', 'stop'),
+      term('package.exact', exact, {
+        of: message('working.packageCount', { count: packages?.exact ?? 0 }),
+        unrounded: packages && showNumber(packages.exact, 7),
+      }),
+      word(message('working.soTake'), 'stop'),
       term('package.whole', packages && { number: String(packages.whole), unit: '' }, { strong: true }),
       ...(packages && packages.wholeAtMost > packages.whole
         ? [
-            word('or', 'stop'),
+            word(message('working.or'), 'stop'),
             term('package.atMost', { number: String(packages.wholeAtMost), unit: '' }),
-            word('to be sure'),
+            word(message('working.toBeSure')),
           ]
         : []),
     ],
@@ -155,15 +172,16 @@ export function packageLine({ input, numbers, units }: SheetContext): Working {
 export function orderLine({ input, numbers }: SheetContext): Working {
   const { order } = numbers;
   const { stock, price } = input.product;
-  const packages = (count: number) => (count === 1 ? 'package' : 'packages');
   return {
     id: 'order',
-    label: 'What to buy',
+    label: message('working.order'),
     parts: [
-      term('order.exact', order && { number: showNumber(order.exact, 3), unit: packages(order.exact) }),
+      term('order.exact', order && { number: showNumber(order.exact, 3), unit: '' }, {
+        of: message('working.packageCount', { count: order?.exact ?? 0 }),
+      }),
       operator('−'),
       asTyped('product.stock', stock, 'typed'),
-      word('in stock, so buy', 'stop'),
+      word(message('working.inStockSoBuy'), 'stop'),
       term('order.buy', order && { number: String(order.buy), unit: '' }, { strong: true }),
       operator('×'),
       asTyped('product.price', price, 'label'),
@@ -177,7 +195,7 @@ export function orderLine({ input, numbers }: SheetContext): Working {
 
 /** "0.800 lb / 1000 ft²" -> "0.800 lb N / 1000 ft²" */
 const perAreaOf = (symbol: string, line: Term): Term =>
-  line.shown
+  line.shown && symbol !== ''
     ? { ...line, shown: { ...line.shown, unit: line.shown.unit.replace(' /', ` ${symbol} /`) } }
     : line;
 
@@ -192,10 +210,13 @@ export function backLine(context: SheetContext): Working {
   const { grade, name } = input.product;
   return {
     id: 'back',
-    label: 'Back-check',
+    label: message('working.back'),
     parts: [
       worked('total.amount', numbers.amountSi, units.amount),
-      word(`of ${grade.trim() || name.trim() || 'the product'} on`, '÷'),
+      word(
+        message('working.ofOn', { product: grade.trim() || name.trim() || message('working.theProduct') }),
+        '÷',
+      ),
       worked('total.area', numbers.totalM2, units.area, false, numbers.totalBandM2),
       ...holding(context, '×'),
       operator('='),
@@ -210,10 +231,10 @@ export function labelLine(context: SheetContext): Working {
   const { package: pack, coverage } = input.product;
   return {
     id: 'label',
-    label: 'What the label does',
+    label: message('working.label'),
     parts: [
       asTyped('label.package', textWithUnit(pack.size, pack.unit), 'label'),
-      word('covers', '÷'),
+      word(message('working.coversWord'), '÷'),
       asTyped('coverage.size', textWithUnit(coverage.size, coverage.unit), 'label'),
       operator('='),
       worked('label.rate', numbers.label?.rateSi ?? null, units.rate),
@@ -239,26 +260,26 @@ export function mixLine({ input, reading, numbers, units }: SheetContext): Worki
   ] as const;
   const apart: Working['parts'] =
     means === 'mix'
-      ? [whole, word('of finished mix'), ...(isLiquid && mix ? [word('that is', 'stop'), whole, operator('−'), product, word('of product'), operator('='), water, word('of water')] : [])] // prettier-ignore
-      : [water, word('of water'), ...(isLiquid && mix ? [word('that is', 'stop'), water, operator('+'), product, word('of product'), operator('='), whole, word('of finished mix')] : [])]; // prettier-ignore
-  return { id: 'mix', label: 'Spray mix', parts: [...carried, ...apart] };
+      ? [whole, word(message('working.ofMix')), ...(isLiquid && mix ? [word(message('working.thatIs'), 'stop'), whole, operator('−'), product, word(message('working.ofProduct')), operator('='), water, word(message('working.ofWater'))] : [])] // prettier-ignore
+      : [water, word(message('working.ofWater')), ...(isLiquid && mix ? [word(message('working.thatIs'), 'stop'), water, operator('+'), product, word(message('working.ofProduct')), operator('='), whole, word(message('working.ofMix'))] : [])]; // prettier-ignore
+  return { id: 'mix', label: message('working.mix'), parts: [...carried, ...apart] };
 }
 
 /** One time over the ground: the rate that the machine is set for. */
 export function onceLine({ numbers, units }: SheetContext): Working {
   const { portions, directions, rateSi, amountSi } = numbers.once;
-  const by = (role: string, count: number, unit: string): Working['parts'] =>
-    count === 1 ? [] : [operator('÷'), term(role, { number: String(count), unit }, { origin: 'typed' })];
+  const by = (role: 'portions' | 'directions', count: number): Working['parts'] =>
+    count === 1 ? [] : [operator('÷'), term(role, { number: String(count), unit: '' }, { of: message(role === 'portions' ? 'working.portions' : 'working.directions'), origin: 'typed' })]; // prettier-ignore
   return {
     id: 'once',
-    label: directions === 2 ? 'This time, each way' : 'This time',
+    label: message(directions === 2 ? 'working.onceEachWay' : 'working.once'),
     parts: [
       worked('rate', numbers.rateSi, units.rate),
-      ...by('portions', portions, 'portions'),
-      ...by('directions', directions, 'directions'),
+      ...by('portions', portions),
+      ...by('directions', directions),
       operator('='),
       worked('once.rate', rateSi, units.rate, true),
-      word('so in all', 'stop'),
+      word(message('working.soInAll'), 'stop'),
       worked('once.amount', amountSi, units.amount),
     ],
   };
@@ -268,7 +289,7 @@ export function onceLine({ numbers, units }: SheetContext): Working {
 export function coversLine({ input, numbers, units }: SheetContext): Working {
   return {
     id: 'covers',
-    label: 'One package at this rate',
+    label: message('working.covers'),
     parts: [
       asTyped('label.package', textWithUnit(input.product.package.size, input.product.package.unit), 'label'),
       operator('÷'),

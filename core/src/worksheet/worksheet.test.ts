@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { speak } from '@steady-scatter/words/everything';
 import { blankProduct, type ProductInput } from '../products/index.ts';
 import { workingText } from '../working/index.ts';
 import {
@@ -32,10 +33,10 @@ describe('bands', () => {
     rows.map(([size, site], i) => ({ id: String(i), name: '', size, unit: 'ft2' as const, from: site ? of(site) : undefined })); // prettier-ignore
   it('goes from the size into the amount', () => {
     const { lines } = answer(sheet([], { areas: areas(['7 400 ft2 ±3 %']) }));
-    expect(plain(workingText(lines.areas[0]!))).toBe(
+    expect(plain(workingText(lines.areas[0]!, speak))).toBe(
       '7 400 ft2 ±3 % = 7 400 ft² ±200 × 3.33 lb / 1000 ft² = 24.7 lb ±0.7',
     );
-    expect(plain(workingText(lines.total))).toBe('3.33 lb / 1000 ft² × 7 400 ft² ±200 = 24.7 lb ±0.7');
+    expect(plain(workingText(lines.total, speak))).toBe('3.33 lb / 1000 ft² × 7 400 ft² ±200 = 24.7 lb ±0.7');
   });
   it('areas of one site add up, others combine in quadrature', () => {
     const bandFt2 = (...rows: [string, string?][]) =>
@@ -64,7 +65,7 @@ describe('a worksheet with three areas', () => {
   });
 
   it('writes lines that read like a page', () => {
-    expect(plain(worksheetText(three)).split('\n')).toEqual([
+    expect(plain(worksheetText(three, speak)).split('\n')).toEqual([
       'What the ground needs: 0.8 lb N on each 1000 ft² ÷ 24 % in 24-0-8 = 3.33 lb / 1000 ft²',
       'Bandstand: 62 × 38 ft = 2 360 ft² × 3.33 lb / 1000 ft² = 7.85 lb',
       'Bank: 330 m2 = 3 550 ft² × 3.33 lb / 1000 ft² = 11.8 lb',
@@ -107,8 +108,8 @@ describe('an incomplete worksheet', () => {
   it('is blank without errors', () => {
     const blank = answer(blankWorksheet('us', 'a'));
     expect(blank.errors).toEqual([]);
-    expect(workingText(blank.lines.need)).toBe('— N on each 1000 ft² ÷ — in — = —');
-    expect(worksheetText(blank)).toBe('');
+    expect(workingText(blank.lines.need, speak)).toBe('— N on each 1000 ft² ÷ — in — = —');
+    expect(worksheetText(blank, speak)).toBe('');
   });
 
   it('leaves a named area without a size out of the total, and says so', () => {
@@ -182,7 +183,7 @@ describe('the label read backwards', () => {
     const { numbers, lines, labelAgainstNeed, labelDelivers } = covering('12 000');
     expect(numbers.label!.timesNeed).toBeCloseTo(1, 12);
     expect(labelAgainstNeed).toEqual({ verdict: 'same' });
-    expect(plain(workingText(lines.label))).toBe(
+    expect(plain(workingText(lines.label, speak))).toBe(
       '40 lb covers 12 000 ft² = 3.33 lb / 1000 ft² × 24 % in 24-0-8 = 0.800 lb N / 1000 ft²',
     );
     expect(labelDelivers.map(({ shown }) => shown.number)).toEqual(['0.800', '0', '0.267']);
@@ -241,13 +242,13 @@ describe('what is not a dry fertilizer', () => {
     expect(numbers.mix!.waterL! * 1000).toBeCloseTo(32000 - 4464.285714, 5);
     expect(units).toMatchObject({ rate: 'L/ha', amount: 'L', delivered: 'kg/ha' });
     expect(left).toMatchObject({ unit: 'L', number: '5.54' });
-    expect(plain(workingText(lines.need))).toBe(
+    expect(plain(workingText(lines.need, speak))).toBe(
       '25 kg N on each ha ÷ 28 % in 28-0-0 ÷ 1.28 kg/L = 69.8 L / ha',
     );
-    expect(plain(workingText(lines.mix))).toBe(
+    expect(plain(workingText(lines.mix, speak))).toBe(
       '500 L / ha × 640 m² = 32.0 L of finished mix that is 32.0 L − 4.46 L of product = 27.5 L of water',
     );
-    expect(plain(workingText(lines.back))).toBe(
+    expect(plain(workingText(lines.back, speak))).toBe(
       '4.46 L of 28-0-0 on 640 m² × 28 % in 28-0-0 × 1.28 kg/L = 25.0 kg N / ha',
     );
   });
@@ -255,7 +256,9 @@ describe('what is not a dry fertilizer', () => {
   it('a label in grams per 100 mL needs no density', () => {
     const { numbers, lines } = ofLiquid({ gradeBasis: 'volume', density: { text: '', unit: 'kg/L' } });
     expect(numbers.rateSi! * 1e4).toBeCloseTo(25 / 0.28, 9);
-    expect(plain(workingText(lines.need))).toBe('25 kg N on each ha ÷ 28 % (w/v) in 28-0-0 = 89.3 L / ha');
+    expect(plain(workingText(lines.need, speak))).toBe(
+      '25 kg N on each ha ÷ 28 % (w/v) in 28-0-0 = 89.3 L / ha',
+    );
     expect(numbers.delivered[0]!.kgPerM2).toBeCloseTo(0.0025, 12);
   });
 
@@ -273,14 +276,14 @@ describe('what is not a dry fertilizer', () => {
       }),
     );
     expect(carrier.numbers.rateSi! * 1e4).toBeCloseTo(139.534884, 6);
-    expect(plain(workingText(carrier.lines.need))).toBe(
-      '0.6 kg active ingredient on each ha ÷ 0.43 % in the product = 140 kg / ha',
+    expect(plain(workingText(carrier.lines.need, speak))).toBe(
+      '0.6 kg a.i. on each ha ÷ 0.43 % in the product = 140 kg / ha',
     );
   });
 
   it('a rate of the product itself is taken as it is', () => {
     const direct = answer(sheet([['Lawn', '1000']], { need: { nutrient: 'product', amount: '3.2', unit: 'lb/1000 ft2' } })); // prettier-ignore
-    expect(plain(workingText(direct.lines.need))).toBe(
+    expect(plain(workingText(direct.lines.need, speak))).toBe(
       '3.2 lb of product on each 1000 ft² = 3.20 lb / 1000 ft²',
     );
     expect(direct.delivered[0]!.shown.number).toBe('0.768');

@@ -1,3 +1,4 @@
+import { message } from '../messages/message.ts';
 import * as z from 'zod';
 import {
   areaUnit,
@@ -50,7 +51,7 @@ export const worksheetInput = z.object({
   areas: z
     .array(areaInput)
     .max(MAX_AREAS)
-    .refine(ownIds, { error: 'Each area has to have an id of its own.' }),
+    .refine(ownIds, { params: { sentence: message('errors.ownIds') } }),
   /** Spray volume: of the finished mix, or of the water alone that the product is added to. */
   carrier: z.object({ amount: text, unit: volumeRateUnit, means: z.enum(['mix', 'water']) }),
   /**

@@ -1,6 +1,7 @@
 // What is stored of a document: worked out from what was typed by core, without a database.
 import { KINDS, readInput, type Kind, type KindName } from '@steady-scatter/contract';
 import { isJson, type Json } from '@steady-scatter/core/fields';
+import { speak } from '@steady-scatter/words/everything';
 import { MAX_TEXT } from '../models/summaries.ts';
 
 /** A line of a list, as it is kept. */
@@ -37,7 +38,7 @@ export function lineOf(kind: Kind, input: unknown): Line {
   ]);
   return {
     name: String(cut(kind.nameOf(input))),
-    texts: kind.textsOf(input).join('\n'),
+    texts: kind.textsOf(input, speak).join('\n'),
     isReadable: true,
     columns: Object.fromEntries(kept),
     links: [...new Set(kind.linksOf(input))],

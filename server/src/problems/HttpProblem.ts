@@ -1,6 +1,7 @@
 import { PROBLEMS, problemType, type ProblemCode, type ProblemFacts } from '@steady-scatter/contract';
 import type { InputError } from '@steady-scatter/core/errors';
 import { problemWords, say } from '@steady-scatter/words/server';
+import { speak } from '@steady-scatter/words/everything';
 
 /** What may be said in place of the catalogue's own sentence. */
 interface Words {
@@ -50,6 +51,11 @@ export const notFound = (one: string): HttpProblem =>
 /** A change that would overwrite or drop what was measured. */
 export const wouldLose = (lost: readonly InputError[]): HttpProblem =>
   new HttpProblem('would-lose', {
-    detail: lost[0]?.message ?? problemWords('would-lose').detail,
-    errors: lost.map(({ field, code, message, hint }) => ({ path: field.split('.'), code, message, hint })),
+    detail: lost[0] ? speak(lost[0].sentence) : problemWords('would-lose').detail,
+    errors: lost.map(({ field, code, sentence, hint }) => ({
+      path: field.split('.'),
+      code,
+      message: speak(sentence),
+      hint,
+    })),
   });

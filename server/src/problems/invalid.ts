@@ -1,5 +1,10 @@
 import type { ZodError, ZodType } from 'zod';
+import { speak } from '@steady-scatter/words/everything';
+import type { Message } from '@steady-scatter/core/messages';
 import { HttpProblem } from './HttpProblem.ts';
+
+const wordsOf = (what: unknown): string | undefined =>
+  what === undefined ? undefined : speak(what as Message);
 
 /** What somebody asked with and cannot be read, each wrong field with its path. */
 export function invalid(error: ZodError): HttpProblem {
@@ -8,7 +13,7 @@ export function invalid(error: ZodError): HttpProblem {
     return {
       path: issue.path.map((step) => (typeof step === 'number' ? step : String(step))),
       code: typeof params['code'] === 'string' ? params['code'] : `body.${issue.code}`,
-      message: issue.message,
+      message: wordsOf(params['sentence']) ?? issue.message,
       hint: typeof params['hint'] === 'string' ? params['hint'] : null,
     };
   });

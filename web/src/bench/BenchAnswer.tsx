@@ -1,11 +1,11 @@
 import { lazyPart } from '../ui/lazyPart.ts';
 import { Box, Button } from '@chakra-ui/react';
 import { AnswerBox } from '../ui/AnswerBox.tsx';
-import { adviceText, correctionText, type CalibrationInput } from '@steady-scatter/core/testing';
+import { adviceText, correctionTexts, type CalibrationInput } from '@steady-scatter/core/testing';
 import { MISSING } from '@steady-scatter/core/working';
 import { Play } from 'lucide-react';
 import { memo, Suspense } from 'react';
-import { say } from '@steady-scatter/words/bench';
+import { say, speak } from '@steady-scatter/words/bench';
 import { BigNumber } from '../ui/BigNumber.tsx';
 import type { DocFormProps } from '../documents/DocPage.tsx';
 import type { CalibrationContext } from './calibrationContext.ts';
@@ -38,12 +38,12 @@ export const BenchAnswer = memo(function BenchAnswerOf({
       <Box display="flex" flexWrap="wrap" gap="4px 24px" alignItems="center">
         <Box flex="0 0 auto">
           <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
-            {text?.act ?? say('bench.answer.setTo')}
+            {say('bench.answer.act', { act: text?.act ?? 'set' })}
           </Box>
           <BigNumber number={text?.mark ?? MISSING} unit="" live />
         </Box>
         <Box fontSize="17px" flex="1 1 240px" minHeight="48px">
-          {text?.why ?? missingText(on)}
+          {text ? speak(text.why) : missingText(on)}
         </Box>
       </Box>
       <Box display="flex" gap="10px" marginTop="12px" data-noprint>
@@ -54,7 +54,7 @@ export const BenchAnswer = memo(function BenchAnswerOf({
       <Suspense fallback={null}>
         <SettingChart input={input} on={on} marks={bench.scale.marks} />
       </Suspense>
-      {correctionText(reading, input, bench.kind).map((line) => (
+      {correctionTexts(reading, input, bench.kind).map(speak).map((line) => (
         <Box key={line} fontSize="16px" marginTop="8px">
           {line}
         </Box>

@@ -5,7 +5,7 @@ import { adviceText, type BenchRateUnit } from '@steady-scatter/core/testing';
 import { MISSING } from '@steady-scatter/core/working';
 import { Timer } from 'lucide-react';
 import { Link } from 'react-router';
-import { say } from '@steady-scatter/words/bench';
+import { say, speak } from '@steady-scatter/words/bench';
 import { DocList } from '../documents/list/DocList.tsx';
 import type { ListColumn } from '../documents/list/listColumns.ts';
 import { useDoc } from '../documents/docs.ts';
@@ -41,7 +41,7 @@ function Holds({ id, rig, productId }: Pick<Line, 'id' | 'rig' | 'productId'>) {
   if (!input) return MISSING;
   const machine = rigs?.find((each) => each.id === rig)?.input ?? null;
   const { state, reasons } = ageOf(input, { rig: machine, product: product?.input ?? null });
-  return state === 'none' ? MISSING : [FRESH_WORDS[state], ...reasons.slice(0, 1)].join(': ');
+  return state === 'none' ? MISSING : [FRESH_WORDS[state], ...reasons.slice(0, 1).map(speak)].join(': ');
 }
 
 const COLUMNS: readonly ListColumn<Line>[] = [

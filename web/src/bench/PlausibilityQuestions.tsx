@@ -1,6 +1,7 @@
 import { Box, Button } from '@chakra-ui/react';
 import type { CalibrationResult, CalibrationInput } from '@steady-scatter/core/testing';
-import { rich, say } from '@steady-scatter/words/bench';
+import { rich, say, speak } from '@steady-scatter/words/bench';
+import { message } from '@steady-scatter/core/messages';
 import type { DocFormProps } from '../documents/DocPage.tsx';
 import { WarningActs, WarningBox } from '../ui/WarningBox.tsx';
 import { richly, TAGS } from '../ui/richly.tsx';
@@ -17,15 +18,15 @@ export function PlausibilityQuestions({ input, reading: { plausibility }, set }:
   const more = plausibility.length - MAX_AT_ONCE;
   return (
     <>
-      {plausibility.slice(0, MAX_AT_ONCE).map(({ id, text, yes, runs }) => (
+      {plausibility.slice(0, MAX_AT_ONCE).map(({ id, kind, text, runs }) => (
         <WarningBox key={id} marginBottom="12px">
-          <Box fontSize="17px">{richly(rich('bench.doubt.ask', { ...TAGS, text }))}</Box>
+          <Box fontSize="17px">{richly(rich('bench.doubt.ask', { ...TAGS, text: speak(text) }))}</Box>
           <WarningActs>
             <Button
               minHeight={{ base: '56px', md: '44px' }}
               onClick={() => set('confirmed', [...input.confirmed, id])}
             >
-              {yes}
+              {speak(message(`questions.yes.${kind}`))}
             </Button>
             {runs.map((run) => {
               const at = input.runs.findIndex((each) => each.id === run);

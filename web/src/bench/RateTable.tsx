@@ -1,7 +1,7 @@
 import { Box } from '@chakra-ui/react';
-import { lookUpText, paceText, showRate, type CalibrationInput } from '@steady-scatter/core/testing';
+import { lookUpRate, paceText, showRate, type CalibrationInput } from '@steady-scatter/core/testing';
 import { memo, useState } from 'react';
-import { rich, say } from '@steady-scatter/words/bench';
+import { rich, say, speak } from '@steady-scatter/words/bench';
 import { LabelledField } from '../ui/LabelledField.tsx';
 import { Section } from '../ui/Section.tsx';
 import type { CalibrationContext } from './calibrationContext.ts';
@@ -19,9 +19,9 @@ export const RateTable = memo(function RateTableOf({
   const { chart, advice } = on.reading;
   if (chart.length < 2) return null;
   const kept = input.signOff?.setting ?? advice?.mark.label;
-  const found = lookUpText(on.reading, input, asked);
+  const found = lookUpRate(on.reading, input, asked);
   const { unit } = showRate(1, 0, input.target.unit);
-  const pace = paceText(on.reading.chartPaceMPerS, input.units.length);
+  const pace = speak(paceText(on.reading.chartPaceMPerS, input.units.length));
   return (
     <Section heading={say('bench.table.heading', { unit })}>
       <Box
@@ -67,8 +67,8 @@ export const RateTable = memo(function RateTableOf({
           />
         </Box>
         <Box aria-live="polite" fontSize="17px" paddingBottom="10px" flex="1 1 220px">
-          {found.mark && (
-            <>{richly(rich('bench.table.set', { ...TAGS, mark: found.mark, text: found.text }))}</>
+          {found.mark && found.text && (
+            <>{richly(rich('bench.table.set', { ...TAGS, mark: found.mark, text: speak(found.text) }))}</>
           )}
         </Box>
       </Box>

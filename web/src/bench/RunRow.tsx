@@ -1,10 +1,9 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
 import { showQuantity, UNITS } from '@steady-scatter/core/quantities';
 import {
-  againstText,
-  coarseText,
+  against,
+  coarseRemark,
   methodOf,
-  METHODS,
   runLine,
   runRemarks,
   showAtWork,
@@ -18,7 +17,7 @@ import { MISSING } from '@steady-scatter/core/working';
 import { ChevronDown } from 'lucide-react';
 import { memo } from 'react';
 import { Link } from 'react-router';
-import { say } from '@steady-scatter/words/bench';
+import { nameOf, say, speak } from '@steady-scatter/words/bench';
 import type { DocFormProps } from '../documents/DocPage.tsx';
 import { sameInput } from '../documents/sameInput.ts';
 import { useWaitingRow } from '../events/appended.ts';
@@ -78,7 +77,7 @@ function RunFields({ run, at, on, errorAt, set, bind, field }: Props) {
         .map(({ id, label, placeholder }) => (
           <Box key={id}>
             <LabelledField
-              label={label}
+              label={speak(label)}
               placeholder={placeholder}
               value={run.readings[id] ?? ''}
               inputMode="decimal"
@@ -156,6 +155,7 @@ export const RunLine = memo(function RunLineOf({
   if (!read) return null;
   const shown = showAtWork(read, resting.target.unit);
   const isExcluded = run.excluded.trim() !== '';
+  const off = against(read, reading.targetSi);
   const net = read.worked && showQuantity(read.worked.netKg, unitsOf(run, resting).mass, 3);
   return (
     <Toggle
@@ -181,7 +181,7 @@ export const RunLine = memo(function RunLineOf({
           ? say('bench.run.underWay')
           : isExcluded
             ? say('bench.run.excluded', { reason: run.excluded })
-            : againstText(read, reading.targetSi)}
+            : off && speak(off)}
       </span>
       <ChevronDown size={18} aria-hidden />
     </Toggle>
@@ -195,13 +195,13 @@ export function OpenRun(props: Props) {
   const read = reading.runs[at];
   if (!read) return null;
   const atWork = paceLine(run, read, calibration, reading.paceMPerS);
-  const coarse = coarseText(read, reading.tolerance, calibration);
+  const coarse = coarseRemark(read, reading.tolerance, calibration);
   const isMade = run.step !== '';
   const units = unitsOf(run, calibration);
   return (
     <Box padding="10px 8px 16px">
       <Box fontSize="16px" marginBottom="10px">
-        {METHODS[run.method].words}, {dayText(run.onDay)}
+        {nameOf('method', run.method)}, {dayText(run.onDay)}
         {run.container ? say('bench.run.inContainer', { container: run.container }) : ''}
         {!sameInput(units, calibration.units) && (
           <>
@@ -236,7 +236,8 @@ export function OpenRun(props: Props) {
         )}
       </Box>
       {[...runRemarks(run, read, reading, calibration), coarse]
-        .filter((text) => text !== null)
+        .filter((remark) => remark !== null)
+        .map(speak)
         .map((text) => (
           <Box key={text} fontSize="16px" marginTop="6px">
             {text}

@@ -7,7 +7,7 @@ import {
   type CalibrationInput,
   type Freshness,
 } from '@steady-scatter/core/testing';
-import { rich, say } from '@steady-scatter/words/bench';
+import { rich, say, speak } from '@steady-scatter/words/bench';
 import type { DocFormProps } from '../documents/DocPage.tsx';
 import { dayText } from '../ui/dayText.ts';
 import { LabelledField } from '../ui/LabelledField.tsx';
@@ -80,7 +80,7 @@ export function SignOff({ input, on, bind, set }: Props) {
             state: FRESH_WORDS[age.state],
           }),
         )}
-        {age.reasons.length > 0 && `: ${age.reasons.join('; ')}`}.
+        {age.reasons.length > 0 && `: ${age.reasons.map(speak).join('; ')}`}.
       </Box>
       <Box
         display="grid"

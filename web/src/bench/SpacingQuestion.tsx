@@ -3,8 +3,8 @@ import { toResult } from '@steady-scatter/core/errors';
 import { UNITS } from '@steady-scatter/core/quantities';
 import { readWidth, rigKind } from '@steady-scatter/core/machines';
 import type { CalibrationInput } from '@steady-scatter/core/testing';
-import { mismatchOf, mismatchText } from '@steady-scatter/core/width';
-import { rich, say } from '@steady-scatter/words/bench';
+import { mismatchOf, mismatchRemark } from '@steady-scatter/core/width';
+import { rich, say, speak } from '@steady-scatter/words/bench';
 import { latestAccepted, useWidthTests } from '../kinds/useWidthTests.ts';
 import type { DocFormProps } from '../documents/DocPage.tsx';
 import type { CalibrationContext } from './calibrationContext.ts';
@@ -21,7 +21,7 @@ export function SpacingQuestion({ input, on, set }: Props) {
   const { widthM } = on.reading;
   const latest = latestAccepted(tests, input.rig);
   const accepted = latest?.input.accepted;
-  if (!accepted || widthM === null || !on.rig || rigKind(on.rig.kind).width !== 'pass spacing') return null;
+  if (!accepted || widthM === null || !on.rig || rigKind(on.rig.kind).width !== 'passes') return null;
   const passedM = toResult(() => readWidth({ ...accepted, by: 'chosen' }, 'width').si).value;
   const mismatch = passedM === null ? null : mismatchOf(widthM, passedM);
   const id = `width.${latest.id}.${accepted.text}.${input.width.text}`;
@@ -36,7 +36,7 @@ export function SpacingQuestion({ input, on, set }: Props) {
           ...TAGS,
           test: latest.input.name,
           accepted: accepted.text,
-          text: mismatchText(mismatch, own, accepted.text),
+          text: speak(mismatchRemark(mismatch, own, accepted.text)),
         }),
       )}
       <WarningActs>

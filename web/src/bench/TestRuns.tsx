@@ -5,7 +5,6 @@ import {
   keptReadings,
   isEmptyRun,
   isEnded,
-  METHODS,
   methodsFor,
   MAX_RUNS,
   showRate,
@@ -15,7 +14,7 @@ import {
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { v7 as newId } from 'uuid';
-import { say } from '@steady-scatter/words/bench';
+import { nameOf, say } from '@steady-scatter/words/bench';
 import { useCommands } from '../commands/CommandsProvider.tsx';
 import type { DocFormProps } from '../documents/DocPage.tsx';
 import { fieldBox } from '../ui/fieldBox.ts';
@@ -109,7 +108,7 @@ export function TestRuns({ resting, ...props }: Props) {
         <Select aria-label={say('bench.runs.method')} value={runs.method} onChange={(event) => runs.setPicked(event.target.value as MethodId)}>
           {methodsFor(on.bench.kind).map((id) => (
             <option key={id} value={id}>
-              {METHODS[id].words}
+              {nameOf('method', id)}
             </option>
           ))}
         </Select>

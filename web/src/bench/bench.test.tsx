@@ -100,7 +100,7 @@ describe('what a run came to', () => {
   });
   it('a little off the pace it is brought to that of work, and both stand in the line', () => {
     result(calibration([strip('a', timed('20.6'))]));
-    expect(text('Result')).toContain('at the pace of work');
+    expect(text('Result')).toContain('at working pace');
     expect(text('Result')).not.toContain('it does not count');
   });
   it('struck out with its reason, and let count again', async () => {

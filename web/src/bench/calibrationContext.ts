@@ -12,6 +12,7 @@ import {
   type CalibrationInput,
 } from '@steady-scatter/core/testing';
 import { useMemo } from 'react';
+import { speak } from '@steady-scatter/words/bench';
 import { allDocs, type Doc } from '../documents/docs.ts';
 import { PRODUCTS, useShelf } from '../kinds/useProducts.ts';
 import { RIGS, useRigs } from '../kinds/useRigs.ts';
@@ -86,7 +87,7 @@ export function calibrationContext(
     bench,
     product: products.find((each) => each.id === input.productId)?.input ?? null,
     reading: evaluateCalibration(input, bench, shape, record),
-    beforeUse: rig ? evaluateRig(rig).before : [],
-    afterUse: rig ? evaluateRig(rig).after : [],
+    beforeUse: rig ? evaluateRig(rig).before.map(speak) : [],
+    afterUse: rig ? evaluateRig(rig).after.map(speak) : [],
   };
 }

@@ -7,7 +7,7 @@ import { LandPlot, Plus } from 'lucide-react';
 
 import { useFieldArray, useWatch } from 'react-hook-form';
 import { v7 as newId } from 'uuid';
-import { say } from '@steady-scatter/words/sheet';
+import { say, speak } from '@steady-scatter/words/sheet';
 import type { SheetForm } from '../sheet/sheetForms.ts';
 import { Questions } from '../sheet/Questions.tsx';
 import { useSheet, useSheetForm } from '../sheet/sheet.tsx';
@@ -156,7 +156,7 @@ export const GroundSection = memo(function Ground({ onEnter }: { onEnter(): void
           gridColumn={{ md: 3, _print: 3 }}
           paddingRight="3px"
         >
-          {termText(termOf(answer.lines.total, 'total.area'))}
+          {termText(termOf(answer.lines.total, 'total.area'), speak)}
         </Box>
         <Box
           textAlign="right"
@@ -165,7 +165,7 @@ export const GroundSection = memo(function Ground({ onEnter }: { onEnter(): void
           gridColumn={{ base: 2, md: 4, _print: 4 }}
           paddingRight="3px"
         >
-          {termText(termOf(answer.lines.total, 'total.amount'))}
+          {termText(termOf(answer.lines.total, 'total.amount'), speak)}
         </Box>
       </Box>
     </Section>

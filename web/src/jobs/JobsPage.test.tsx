@@ -30,7 +30,7 @@ describe('the list of jobs', () => {
   it('tells of each what it needs, with what, on how much, and what to weigh out', () => {
     inApp(<JobsPage />);
     expect(screen.getAllByRole('link', { name: /./ }).length).toBeGreaterThanOrEqual(LINES.length);
-    expect(row('Spring feed, lake front').textContent).toContain('0.8 lb N on each 1000 ft²');
+    expect(row('Spring feed, lake front').textContent).toContain('0.8 lb N / 1000 ft²');
     expect(row('Spring feed, lake front').textContent).toContain('Lake feed 24-0-8');
     expect(row('Spring feed, lake front').textContent).toMatch(/3 areas, 7\s510 ft²/);
     expect(row('Bowling green, liquid top-up').textContent).toContain('4.83 L');

@@ -5,7 +5,7 @@ import { useEffect, useState } from 'react';
 import type { UseFormReturn } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import { v7 as newId } from 'uuid';
-import { say } from '@steady-scatter/words/sheet';
+import { say, speak } from '@steady-scatter/words/sheet';
 import { explain } from '../api/explain.ts';
 import { useCommands } from '../commands/CommandsProvider.tsx';
 import type { Doc } from '../documents/docs.ts';
@@ -63,7 +63,7 @@ export function SheetPage({ job }: { job: Doc<JobInput> | null }) {
 
   const save = () => {
     const [wrong] = stoppingErrors(JOBS, form.getValues());
-    setWrongHeading(wrong?.message);
+    setWrongHeading(wrong && speak(wrong.sentence));
     if (wrong) form.setFocus(wrong.field as 'name' | 'onDay');
     else void commands.save();
   };

@@ -1,12 +1,12 @@
 import { lazyPart } from '../ui/lazyPart.ts';
 import { Box, chakra } from '@chakra-ui/react';
 import { textWithUnit } from '@steady-scatter/core/quantities';
-import { MISSING, ORIGINS, termText, type Origin, type Working } from '@steady-scatter/core/working';
+import { MISSING, termText, type Origin, type Working } from '@steady-scatter/core/working';
 import { worksheetText } from '@steady-scatter/core/worksheet';
 import { Copy, Printer } from 'lucide-react';
 import { memo, Suspense, useMemo, useState, type ReactNode } from 'react';
 import { useWatch } from 'react-hook-form';
-import { say } from '@steady-scatter/words/sheet';
+import { nameOf, say, speak } from '@steady-scatter/words/sheet';
 import { AnswerBar } from '../worksheet/AnswerBar.tsx';
 import { AnswerPanel } from '../worksheet/AnswerPanel.tsx';
 import { GroundSection } from '../ground/GroundSection.tsx';
@@ -29,7 +29,7 @@ const PlanSections = lazyPart(() => import('../regulations/PlanSections.tsx'));
 
 const SHOWN_ORIGINS = ['typed', 'measured', 'label'] as const satisfies readonly Origin[];
 
-const roleText = (line: Working, role: string): string => termText(termOf(line, role));
+const roleText = (line: Working, role: string): string => termText(termOf(line, role), speak);
 
 /** What each stop holds, or what it still lacks. */
 function useStops(broken: number): Stop[] {
@@ -81,7 +81,7 @@ function useSheetActs() {
   return {
     async copy() {
       const name = form.getValues('name').trim();
-      const copied = await copyText([name, worksheetText(answer)].filter(Boolean).join('\n'));
+      const copied = await copyText([name, worksheetText(answer, speak)].filter(Boolean).join('\n'));
       notices.tell(copied ? say('sheet.working.copied') : say('sheet.working.notCopied'));
     },
     print: () => window.print(),
@@ -93,7 +93,7 @@ const Legend = memo(() => (
   <Box display="flex" gap="18px" flexWrap="wrap" fontSize="14px" color="ink.soft" data-noprint>
     {SHOWN_ORIGINS.map((origin) => (
       <chakra.span key={origin} css={UNDERLINE[origin]} paddingX="3px">
-        {ORIGINS[origin]}
+        {nameOf('origin', origin)}
       </chakra.span>
     ))}
     <span>{say('sheet.working.legend')}</span>

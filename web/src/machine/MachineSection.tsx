@@ -5,7 +5,7 @@ import { rigKind } from '@steady-scatter/core/machines';
 import { PRODUCT_KINDS } from '@steady-scatter/core/products';
 import {
   chartMatch,
-  markText,
+  markRemark,
   mayGiveSetting,
   sameProductKey,
   spreadPlan,
@@ -13,13 +13,13 @@ import {
   type CalibrationInput,
   type ChartMatch,
 } from '@steady-scatter/core/testing';
-import { mismatchText } from '@steady-scatter/core/width';
+import { mismatchRemark } from '@steady-scatter/core/width';
 import { termText } from '@steady-scatter/core/working';
 import type { SpreadInput } from '@steady-scatter/core/worksheet';
 import { useWatch } from 'react-hook-form';
 import { Link, useParams } from 'react-router';
 import { useQuery } from '@tanstack/react-query';
-import { rich, say } from '@steady-scatter/words/sheet';
+import { rich, say, speak } from '@steady-scatter/words/sheet';
 import { explain } from '../api/explain.ts';
 import { queries } from '../api/queries.ts';
 import { calibrationContext, useMachineShelf, type CalibrationContext } from '../bench/calibrationContext.ts';
@@ -68,22 +68,22 @@ function Setting({
     <Box fontSize="17px">
       {over > 1 && (
         <Box fontSize="16px" color="ink.soft">
-          {answer.lines.once.label}: {termText(termOf(answer.lines.once, 'once.rate'))}
+          {speak(answer.lines.once.label)}: {termText(termOf(answer.lines.once, 'once.rate'), speak)}
         </Box>
       )}
-      <Box>{richly(rich('sheet.machine.set', { ...TAGS, control: on.rig?.control.name || say('sheet.machine.control'), mark: found.line.mark.label, rate: markText(found, input.target.unit) }))}{input.second && say('sheet.machine.second', { name: on.rig?.second.name ?? '', second: input.second })}.
+      <Box>{richly(rich('sheet.machine.set', { ...TAGS, control: on.rig?.control.name || say('sheet.machine.control'), mark: found.line.mark.label, rate: speak(markRemark(found, input.target.unit)) }))}{input.second && say('sheet.machine.second', { name: on.rig?.second.name ?? '', second: input.second })}.
       </Box>
       {found.beyond && (
         <Box color="warn" fontWeight="semibold">{say('sheet.machine.beyond', { side: found.beyond })}</Box>
       )}
       {(age.state === 'stale' || age.state === 'ageing') && (
         <Box color={age.state === 'stale' ? 'warn' : 'ink'} fontWeight={age.state === 'stale' ? 'semibold' : 'normal'}>
-          {FRESH_WORDS[age.state]}: {age.reasons.join('; ')}.
+          {FRESH_WORDS[age.state]}: {age.reasons.map(speak).join('; ')}.
         </Box>
       )}
-      {times !== null && rigKind(on.bench.kind).width === 'pass spacing' && (
+      {times !== null && rigKind(on.bench.kind).width === 'passes' && (
         <WarningBox marginTop="10px" data-noprint>
-          {richly(rich('sheet.machine.twoSpacings', { ...TAGS, text: mismatchText({ times }, worked, passed) }))}<WarningActs>
+          {richly(rich('sheet.machine.twoSpacings', { ...TAGS, text: speak(mismatchRemark({ times }, worked, passed)) }))}<WarningActs>
             <Button minHeight="44px" onClick={() => set({ width: { text: worked, unit }, recomputed: false })}>{say('sheet.machine.passAt', { worked })}</Button>
             <Button minHeight="44px" onClick={() => set({ recomputed: true })}>{say('sheet.machine.workOutAt', { passed })}</Button>
           </WarningActs>

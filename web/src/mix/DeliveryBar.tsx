@@ -1,6 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import type { MixLines } from '@steady-scatter/core/mix';
 import { say } from '@steady-scatter/words/shelf';
+import { NUTRIENTS } from '@steady-scatter/core/need';
 import { WorkingLine } from '../ui/WorkingLine.tsx';
 
 const STANDING = {
@@ -22,7 +23,7 @@ export function DeliveryBar({ line, tolerance }: Props) {
   return (
     <Box paddingY="8px" borderTopWidth="1px" borderColor="line">
       <Box display="flex" flexWrap="wrap" columnGap="12px" alignItems="baseline">
-        <chakra.b minWidth="44px">{working.label.split(',')[0]}</chakra.b>
+        <chakra.b minWidth="44px">{NUTRIENTS[delivery.nutrient].symbol}</chakra.b>
         <WorkingLine working={working} size="plain" />
         {words && (
           <chakra.span color={color} fontWeight="bold">

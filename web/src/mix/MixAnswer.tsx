@@ -1,7 +1,7 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
 import {
-  LEFT_OUT_WORDS,
-  missInWords,
+  leftOutReason,
+  missReason,
   mixLines,
   searchNotes,
   type Mix,
@@ -11,7 +11,7 @@ import {
 import { showExact, type MassPerAreaUnit } from '@steady-scatter/core/quantities';
 import type { ProductInput } from '@steady-scatter/core/products';
 import { useState } from 'react';
-import { say } from '@steady-scatter/words/shelf';
+import { say, speak } from '@steady-scatter/words/shelf';
 import { BigNumber } from '../ui/BigNumber.tsx';
 import { WorkingLine } from '../ui/WorkingLine.tsx';
 import { DeliveryBar } from './DeliveryBar.tsx';
@@ -88,7 +88,7 @@ export function MixAnswer({ answer, unit, areaM2, tolerance, productOf, onPutOnJ
         <>
           <BigNumber
             number={(lines.inAll ?? lines.perArea).number}
-            unit={(lines.inAll ?? lines.perArea).unit}
+            unit={lines.inAll ? say('shelf.mix.inAll') : lines.perArea.unit}
             live
           />
           {lines.inAll && (
@@ -100,7 +100,7 @@ export function MixAnswer({ answer, unit, areaM2, tolerance, productOf, onPutOnJ
       )}
       {misses.map((miss) => (
         <Box key={miss.nutrient} color="warn" fontWeight="semibold" marginTop="8px">
-          ▲ {missInWords(miss, unit)}
+          ▲ {speak(missReason(miss, unit))}
         </Box>
       ))}
       {lines && best && (
@@ -125,20 +125,20 @@ export function MixAnswer({ answer, unit, areaM2, tolerance, productOf, onPutOnJ
           </Box>
         </>
       )}
-      {searchNotes(answer).map((note) => (
-        <Box key={note} marginTop="10px" color="ink.soft">
-          {note}
-        </Box>
-      ))}
+      {searchNotes(answer)
+        .map(speak)
+        .map((note) => (
+          <Box key={note} marginTop="10px" color="ink.soft">
+            {note}
+          </Box>
+        ))}
       {leftOut.length > 0 && (
         <chakra.details marginTop="8px" color="ink.soft" fontSize="15px">
           <chakra.summary cursor="pointer" minHeight="44px" display="list-item" paddingTop="10px">
             {say('shelf.mix.leftOut', { count: leftOut.length })}
           </chakra.summary>
           {leftOut.map(({ id, name, reason }) => (
-            <Box key={id}>
-              {name} {LEFT_OUT_WORDS[reason]}.
-            </Box>
+            <Box key={id}>{speak(leftOutReason(name, reason))}</Box>
           ))}
         </chakra.details>
       )}

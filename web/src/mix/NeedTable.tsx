@@ -3,7 +3,7 @@ import type { InputError } from '@steady-scatter/core/errors';
 import type { MixInput } from '@steady-scatter/core/mix';
 import { NUTRIENTS, SOIL_NUTRIENTS, statedForm } from '@steady-scatter/core/need';
 import { UNITS } from '@steady-scatter/core/quantities';
-import { say } from '@steady-scatter/words/shelf';
+import { nameOf, say } from '@steady-scatter/words/shelf';
 import { fieldsOfPart } from '../documents/fields.ts';
 import { fieldBox } from '../ui/fieldBox.ts';
 import { errorId, FieldErrors } from '../ui/FieldErrors.tsx';
@@ -61,7 +61,9 @@ export function NeedTable({ input, errorAt, onChange }: Props) {
         </chakra.thead>
         <tbody>
           {SOIL_NUTRIENTS.map((id) => {
-            const { symbol, name } = NUTRIENTS[statedForm(id, form)];
+            const nutrient = statedForm(id, form);
+            const { symbol } = NUTRIENTS[nutrient];
+            const name = nameOf('nutrient', nutrient);
             const row = needs[id];
             return (
               <tr key={id}>

@@ -4,10 +4,9 @@ import { toResult } from '@steady-scatter/core/errors';
 import { readSize, retypeSize } from '@steady-scatter/core/fields';
 import { NUTRIENTS } from '@steady-scatter/core/need';
 import type { AreaUnit } from '@steady-scatter/core/quantities';
-import { NEED_OF } from '@steady-scatter/core/products';
 import { needFromLabel, type WorksheetAnswer } from '@steady-scatter/core/worksheet';
 import { useWatch } from 'react-hook-form';
-import { say } from '@steady-scatter/words/sheet';
+import { nameOf, say, speak } from '@steady-scatter/words/sheet';
 import { AREA_CHOICES } from '../units/areas.ts';
 import { useSheet, useSheetForm } from '../sheet/sheet.tsx';
 import { TypedTerm } from '../sheet/TypedTerm.tsx';
@@ -83,7 +82,7 @@ export const LabelSection = memo(function LabelSectionOf({ onEnter }: { onEnter(
   const worksheet = useSheet().worksheet;
   const rate = useShowIn('rate');
   const { label } = answer.lines;
-  const sentence = labelSentence(answer, NEED_OF[worksheet.need.nutrient].name);
+  const sentence = labelSentence(answer, nameOf('nutrient', worksheet.need.nutrient));
   const need = needFromLabel(answer, worksheet);
   const differs = answer.labelAgainstNeed?.verdict !== 'same';
 
@@ -96,7 +95,7 @@ export const LabelSection = memo(function LabelSectionOf({ onEnter }: { onEnter(
   };
 
   return (
-    <Section heading={label.label} onEnter={onEnter}>
+    <Section heading={speak(label.label)} onEnter={onEnter}>
       <WorkingLine
         working={label}
         names={{

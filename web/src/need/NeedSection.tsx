@@ -6,7 +6,8 @@ import { RATE_AREAS, UNITS, type RateAreaUnit, type UnitChange } from '@steady-s
 import { isNutrient, NEED_OF, NEED_OF_IDS, type NeedOf, type RateUnit } from '@steady-scatter/core/products';
 import { withNeedOf } from '@steady-scatter/core/worksheet';
 import { useWatch } from 'react-hook-form';
-import { say } from '@steady-scatter/words/sheet';
+import { nameOf, say, speak } from '@steady-scatter/words/sheet';
+import { message } from '@steady-scatter/core/messages';
 import { useSheet, useSheetForm } from '../sheet/sheet.tsx';
 import { Questions } from '../sheet/Questions.tsx';
 import { TypedTerm } from '../sheet/TypedTerm.tsx';
@@ -129,8 +130,8 @@ function NeedOfTerm() {
       onChange={(event) => choose(event.target.value as NeedOf)}
     >
       {NEED_OF_IDS.map((id) => (
-        <option key={id} value={id} label={NEED_OF[id].symbol}>
-          {isNutrient(id) ? `${NEED_OF[id].symbol}, ${NEED_OF[id].name}` : NEED_OF[id].symbol}
+        <option key={id} value={id} label={NEED_OF[id].symbol || speak(message('working.ofProduct'))}>
+          {isNutrient(id) ? `${NEED_OF[id].symbol}, ${nameOf('nutrient', id)}` : nameOf('nutrient', id)}
         </option>
       ))}
     </Select>
@@ -164,7 +165,7 @@ export const NeedSection = memo(function NeedSectionOf({ onEnter }: { onEnter():
   const rate = useShowIn('rate');
   const hasGrade = toResult(() => readGrade(product.grade, '')).value !== null;
   return (
-    <Section id="need" heading={answer.lines.need.label} onEnter={onEnter}>
+    <Section id="need" heading={speak(answer.lines.need.label)} onEnter={onEnter}>
       <WorkingLine
         working={answer.lines.need}
         names={{ rate: say('sheet.need.rate') }}

@@ -1,14 +1,9 @@
 import { systemOf } from '@steady-scatter/core/quantities';
 import { Box, chakra } from '@chakra-ui/react';
-import {
-  blankProduct,
-  PRODUCT_KIND_IDS,
-  PRODUCT_KINDS,
-  type ProductInput,
-} from '@steady-scatter/core/products';
+import { blankProduct, PRODUCT_KIND_IDS, type ProductInput } from '@steady-scatter/core/products';
 import { withProduct, type Replaced, type WorksheetInput } from '@steady-scatter/core/worksheet';
 import { useState } from 'react';
-import { say } from '@steady-scatter/words/sheet';
+import { nameOf, say } from '@steady-scatter/words/sheet';
 import { explain } from '../api/explain.ts';
 import { useSheetForm } from '../sheet/sheet.tsx';
 import { useSheetChange } from '../sheet/useSheetChange.ts';
@@ -123,13 +118,10 @@ export default function ProductChoices({ place }: { place: PanelPlace }) {
           key={kind}
           type="button"
           onClick={() =>
-            take(
-              blankProduct(kind, system),
-              say('sheet.product.emptied', { kind: PRODUCT_KINDS[kind].words }),
-            )
+            take(blankProduct(kind, system), say('sheet.product.emptied', { kind: nameOf('product', kind) }))
           }
         >
-          {PRODUCT_KINDS[kind].words}
+          {nameOf('product', kind)}
         </Choice>
       ))}
     </SmallPanel>

@@ -1,9 +1,9 @@
 import { Box } from '@chakra-ui/react';
 import { toResult } from '@steady-scatter/core/errors';
-import { fractionOf, NUTRIENTS, withShare, type Grade, type Nutrient } from '@steady-scatter/core/need';
+import { fractionOf, withShare, type Grade, type Nutrient } from '@steady-scatter/core/need';
 import { showExact } from '@steady-scatter/core/quantities';
 import { useState } from 'react';
-import { say } from '@steady-scatter/words/sheet';
+import { nameOf, say, speak } from '@steady-scatter/words/sheet';
 import { useSheetForm } from '../sheet/sheet.tsx';
 import { TermInput } from '../ui/TermInput.tsx';
 
@@ -24,7 +24,7 @@ export function ShareInput({ grade, nutrient }: { grade: Grade; nutrient: Nutrie
   return (
     <>
       <TermInput
-        label={say('sheet.need.share', { name: NUTRIENTS[nutrient].name })}
+        label={say('sheet.need.share', { name: nameOf('nutrient', nutrient) })}
         origin="label"
         value={input ?? shown}
         errorId={error ? 'error-share' : undefined}
@@ -36,7 +36,7 @@ export function ShareInput({ grade, nutrient }: { grade: Grade; nutrient: Nutrie
       />
       {error && (
         <Box id="error-share" role="alert" color="warn" fontSize="15px">
-          {error.message}
+          {speak(error.sentence)}
         </Box>
       )}
     </>

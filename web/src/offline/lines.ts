@@ -1,4 +1,5 @@
 import { splitFilter, type Kind, type ListAsk } from '@steady-scatter/contract';
+import { speak } from '@steady-scatter/words/common';
 import type { Kept, Line } from './keep.ts';
 
 /** The line of a document: as the server made it, or made here of what was saved here. */
@@ -28,7 +29,7 @@ function passes(kind: Kind, { doc }: Kept, line: Line, filter: string): boolean 
 
 /** Whether each of the words stands in its name or one of its texts. */
 function isFound(kind: Kind, { doc }: Kept, line: Line, q: string): boolean {
-  const texts = [line.name, ...kind.textsOf(doc.input)].join('\n').toLowerCase();
+  const texts = [line.name, ...kind.textsOf(doc.input, speak)].join('\n').toLowerCase();
   return q
     .toLowerCase()
     .split(/\s+/)

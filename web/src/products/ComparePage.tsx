@@ -16,7 +16,7 @@ import { worksheetFor } from '@steady-scatter/core/worksheet';
 import type { ReactNode } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { v7 as newId } from 'uuid';
-import { say } from '@steady-scatter/words/shelf';
+import { nameOf, say, speak } from '@steady-scatter/words/shelf';
 import { explain } from '../api/explain.ts';
 import type { Doc } from '../documents/docs.ts';
 import { saveNew } from '../documents/saving.ts';
@@ -82,7 +82,7 @@ const ROWS: readonly { label: string; show(lines: LabelLines, show: NeedOf): Rea
   {
     label: say('shelf.compare.working'),
     show: (lines) =>
-      lines.error ? lines.error.message : <WorkingLine working={lines.working} size="plain" />,
+      lines.error ? speak(lines.error.sentence) : <WorkingLine working={lines.working} size="plain" />,
   },
   { label: say('shelf.compare.incidental'), show: otherNutrients },
   { label: say('shelf.compare.quick'), show: (lines) => text(lines.quick) },
@@ -258,7 +258,7 @@ export default function ComparePage() {
           >
             {COMPARED.map((id) => (
               <option key={id} value={id}>
-                {isNutrient(id) ? `${NEED_OF[id].symbol}, ${NEED_OF[id].name}` : NEED_OF[id].symbol}
+                {isNutrient(id) ? `${NEED_OF[id].symbol}, ${nameOf('nutrient', id)}` : nameOf('nutrient', id)}
               </option>
             ))}
           </Select>

@@ -1,10 +1,10 @@
 import { textWithUnit } from '@steady-scatter/core/quantities';
 import { Box, Button, chakra, Progress } from '@chakra-ui/react';
-import { PRODUCT_KINDS, SHELF_CSV, type ProductInput } from '@steady-scatter/core/products';
+import { columnHeading, type ProductInput, SHELF_CSV } from '@steady-scatter/core/products';
 import { MISSING } from '@steady-scatter/core/working';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { say } from '@steady-scatter/words/shelf';
+import { nameOf, say, speak } from '@steady-scatter/words/shelf';
 import { callDocuments } from '../api/lazyCall.ts';
 import { explain } from '../api/explain.ts';
 import { FileDrop } from '../ui/FileDrop.tsx';
@@ -25,7 +25,7 @@ const Drop = ({ onFile }: { onFile(file: File): void }) => (
       <chakra.summary cursor="pointer" minHeight="44px" paddingTop="10px" display="list-item">
         {say('shelf.import.columns')}
       </chakra.summary>
-      {say('shelf.import.known', { columns: SHELF_CSV.map(({ heading }) => heading).join(', ') })}
+      {say('shelf.import.known', { columns: SHELF_CSV.map(({ id }) => speak(columnHeading(id))).join(', ') })}
     </chakra.details>
   </FileDrop>
 );
@@ -92,7 +92,7 @@ function BadRows({ preview: { bad, badRows } }: { preview: FilePreview }) {
 /** What of a label is shown before it is taken; `wide` ones are left out on a phone. */
 const SHOWN: readonly { heading: string; wide?: boolean; of(input: ProductInput): string }[] = [
   { heading: say('shelf.import.name'), of: ({ name }) => name },
-  { heading: say('shelf.import.kind'), wide: true, of: ({ kind }) => PRODUCT_KINDS[kind].words },
+  { heading: say('shelf.import.kind'), wide: true, of: ({ kind }) => nameOf('product', kind) },
   { heading: say('shelf.import.grade'), of: ({ grade }) => grade },
   {
     heading: say('shelf.import.package'),

@@ -8,7 +8,7 @@ import {
   type ProductKind,
   type ProductInput,
 } from '@steady-scatter/core/products';
-import { say } from '@steady-scatter/words/shelf';
+import { nameOf, say } from '@steady-scatter/words/shelf';
 import type { DocFormProps } from '../documents/DocPage.tsx';
 import { isWrongAt } from '../documents/fields.ts';
 import { Choice } from '../ui/Choice.tsx';
@@ -72,7 +72,7 @@ function Questions({ input, onChange, bind, field }: Props) {
       <CardChoice<ProductKind>
         label={say('shelf.product.kind')}
         value={input.kind}
-        options={PRODUCT_KIND_IDS.map((id) => ({ id, label: PRODUCT_KINDS[id].words }))}
+        options={PRODUCT_KIND_IDS.map((id) => ({ id, label: nameOf('product', id) }))}
         onChange={(kind) => onChange(withKind(input, kind))}
       />
       <Fields>

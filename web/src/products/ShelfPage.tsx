@@ -1,10 +1,10 @@
 import type { products, ReadableOf } from '@steady-scatter/contract';
-import { PRODUCT_KIND_IDS, PRODUCT_KINDS } from '@steady-scatter/core/products';
+import { PRODUCT_KIND_IDS } from '@steady-scatter/core/products';
 import { textWithUnit, type UnitId } from '@steady-scatter/core/quantities';
 import { MISSING } from '@steady-scatter/core/working';
 import { Download, Scale, Upload } from 'lucide-react';
 import { useNavigate } from 'react-router';
-import { say } from '@steady-scatter/words/shelf';
+import { nameOf, say } from '@steady-scatter/words/shelf';
 import { explain } from '../api/explain.ts';
 import { useCommands } from '../commands/CommandsProvider.tsx';
 import { allDocs } from '../documents/docs.ts';
@@ -26,7 +26,7 @@ const COLUMNS: readonly ListColumn<ShelfLine>[] = [
     header: say('shelf.kindHeading'),
     by: 'kind',
     wide: true,
-    cell: ({ kind }) => PRODUCT_KINDS[kind].words,
+    cell: ({ kind }) => nameOf('product', kind),
   },
   {
     header: say('shelf.analysis'),
@@ -57,7 +57,7 @@ const FILTERS = [
     label: say('shelf.kind'),
     column: 'kind',
     all: say('shelf.allKinds'),
-    options: PRODUCT_KIND_IDS.map((id) => ({ id, label: PRODUCT_KINDS[id].words })),
+    options: PRODUCT_KIND_IDS.map((id) => ({ id, label: nameOf('product', id) })),
   },
 ];
 
@@ -113,7 +113,7 @@ export default function ShelfPage() {
       columns={COLUMNS}
       filters={FILTERS}
       detail={({ kind, lot }) =>
-        [PRODUCT_KINDS[kind].words, lot && say('shelf.lot.short', { lot })].filter(Boolean).join(', ')
+        [nameOf('product', kind), lot && say('shelf.lot.short', { lot })].filter(Boolean).join(', ')
       }
       renderActs={(ticked) => <ShelfActs ticked={ticked} />}
       empty={say('shelf.teach')}

@@ -1,6 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import { useEffect } from 'react';
-import { rich, say } from '@steady-scatter/words/rules';
+import { rich, say, speak } from '@steady-scatter/words/rules';
+import { overText } from './overText.ts';
 import { Repairs } from './Repairs.tsx';
 import { useRuleChecks } from './useRuleChecks.ts';
 import { WarningBox } from '../ui/WarningBox.tsx';
@@ -17,8 +18,8 @@ export default function BrokenRules({ onCount }: { onCount(broken: number): void
     <WarningBox marginTop="12px" _print={{ borderWidth: 0, padding: 0, marginTop: '4px' }}>
       {broken.map(({ id, rule, overBy }) => (
         <Box key={id} fontSize="16px">
-          {richly(rich('rules.broken.rule', { ...TAGS, rule }))}
-          {overBy && say('rules.broken.by', { amount: overBy.number, unit: overBy.unit })}.
+          {richly(rich('rules.broken.rule', { ...TAGS, rule: speak(rule) }))}
+          {overBy && say('rules.broken.by', { amount: overText(overBy) })}.
         </Box>
       ))}
       <Repairs checks={checks} />

@@ -6,7 +6,7 @@ import { portionsOf, type Portion } from '@steady-scatter/core/regulations';
 import { PRODUCT_KINDS } from '@steady-scatter/core/products';
 import { orderTable } from '@steady-scatter/core/worksheet';
 import { useWatch } from 'react-hook-form';
-import { say } from '@steady-scatter/words/rules';
+import { say, speak } from '@steady-scatter/words/rules';
 import { useSheet, useSheetForm } from '../sheet/sheet.tsx';
 import { TypedTerm } from '../sheet/TypedTerm.tsx';
 import { dayText } from '../ui/dayText.ts';
@@ -219,7 +219,7 @@ function OrderSection() {
   if (!order) return null;
   const { stock, price } = worksheet.product;
   return (
-    <Section heading={answer.lines.order.label} noPrint={stock === ''}>
+    <Section heading={speak(answer.lines.order.label)} noPrint={stock === ''}>
       <WorkingLine
         working={answer.lines.order}
         names={{ 'order.exact': say('rules.order.packages'), 'order.cost': say('rules.order.cost') }}
@@ -253,7 +253,7 @@ function OrderSection() {
         size="sm"
         marginTop="8px"
         data-noprint
-        onClick={() => void saveOrder(orderTable(answer, worksheet), name || 'order')}
+        onClick={() => void saveOrder(orderTable(answer, worksheet, speak), name || 'order')}
       >
         {say('rules.order.save')}
       </Button>

@@ -11,7 +11,7 @@ import {
 } from '@steady-scatter/core/regulations';
 import { Plus, X } from 'lucide-react';
 import { v7 as newId } from 'uuid';
-import { say } from '@steady-scatter/words/rules';
+import { nameOf, say } from '@steady-scatter/words/rules';
 import { DocPage, type DocFormProps } from '../documents/DocPage.tsx';
 import { RATE_CHOICES } from '../units/units.ts';
 import { usePreferences } from '../settings/PreferencesProvider.tsx';
@@ -22,8 +22,8 @@ import { Section } from '../ui/Section.tsx';
 import { RULE_SETS } from '../kinds/useRuleSets.ts';
 import { unitChoices } from '../ui/unitChoices.ts';
 
-const KINDS = RULE_KIND_IDS.map((id) => ({ id, label: RULE_KINDS[id].words }));
-const OF = NUTRIENT_IDS.map((id) => ({ id, label: `${NUTRIENTS[id].symbol}, ${NUTRIENTS[id].name}` }));
+const KINDS = RULE_KIND_IDS.map((id) => ({ id, label: nameOf('rule', id) }));
+const OF = NUTRIENT_IDS.map((id) => ({ id, label: `${NUTRIENTS[id].symbol}, ${nameOf('nutrient', id)}` }));
 
 interface RowProps extends DocFormProps<RuleSetInput> {
   rule: RuleInput;

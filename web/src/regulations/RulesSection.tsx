@@ -5,7 +5,8 @@ import type { RuleCheck } from '@steady-scatter/core/regulations';
 import type { RuleFactsInput } from '@steady-scatter/core/worksheet';
 import { useWatch } from 'react-hook-form';
 import { Link } from 'react-router';
-import { say } from '@steady-scatter/words/rules';
+import { say, speak } from '@steady-scatter/words/rules';
+import { overText } from './overText.ts';
 import { useSheet, useSheetForm } from '../sheet/sheet.tsx';
 import { useDocs } from '../documents/docs.ts';
 import { SOIL_TESTS } from '../kinds/useSoilTests.ts';
@@ -34,10 +35,10 @@ function CheckLine({ check }: { check: RuleCheck }) {
           <chakra.span aria-hidden>{sign}</chakra.span> {words}
           {check.overBy &&
             check.state === 'broken' &&
-            say('rules.check.by', { amount: check.overBy.number, unit: check.overBy.unit })}
+            say('rules.check.by', { amount: overText(check.overBy) })}
         </chakra.span>
         <Box color="ink.soft" fontSize="15px">
-          {check.rule}
+          {speak(check.rule)}
         </Box>
       </Box>
       <WorkingLine working={check.working} size="plain" />

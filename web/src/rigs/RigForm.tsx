@@ -2,7 +2,6 @@ import { Box } from '@chakra-ui/react';
 import {
   evaluateRig,
   RIG_KIND_IDS,
-  RIG_KINDS,
   rigKind,
   scaleLine,
   type Feeds,
@@ -10,7 +9,7 @@ import {
   type RigKind,
 } from '@steady-scatter/core/machines';
 import { textWithUnit, UNITS, type LengthUnit, type MassUnit } from '@steady-scatter/core/quantities';
-import { say } from '@steady-scatter/words/rigs';
+import { nameOf, say } from '@steady-scatter/words/rigs';
 import type { DocFormProps } from '../documents/DocPage.tsx';
 import { isWrongAt } from '../documents/fields.ts';
 import { LENGTH_CHOICES } from '../sites/units.ts';
@@ -37,12 +36,12 @@ const WIDTHS = {
     said: say('rigs.width.hopperIs'),
     missing: say('rigs.width.hopperUnset'),
   },
-  'pass spacing': {
+  passes: {
     label: say('rigs.width.passes'),
     said: say('rigs.width.passesIs'),
     missing: say('rigs.width.passesUnset'),
   },
-  'row spacing': {
+  rows: {
     label: say('rigs.width.rows'),
     said: say('rigs.width.rowsIs'),
     missing: say('rigs.width.rowsUnset'),
@@ -59,7 +58,7 @@ function Questions(props: Props & { isNew: boolean }) {
       isGrid
       options={RIG_KIND_IDS.map((id) => ({
         id,
-        label: RIG_KINDS[id].words,
+        label: nameOf('rig', id),
         picture: <RigDrawing kind={id} />,
       }))}
       {...bind('kind')}
@@ -72,7 +71,7 @@ function Questions(props: Props & { isNew: boolean }) {
       ) : (
         <StatedDefault
           name={say('rigs.part.kind')}
-          text={RIG_KINDS[input.kind].words}
+          text={nameOf('rig', input.kind)}
           picture={<RigDrawing kind={input.kind} />}
         >
           <Box gridColumn="1 / -1">{kinds}</Box>
@@ -136,7 +135,7 @@ function WidthAndPace(props: Props) {
           </Box>
         )}
       </StatedDefault>
-      {puts !== 'wet' && width === 'row spacing' && <Outlets {...props} />}
+      {puts !== 'wet' && width === 'rows' && <Outlets {...props} />}
     </>
   );
 }

@@ -1,6 +1,5 @@
 import type { ReadableOf, rigs } from '@steady-scatter/contract';
-import { RIG_KINDS } from '@steady-scatter/core/machines';
-import { say } from '@steady-scatter/words/rigs';
+import { nameOf, say } from '@steady-scatter/words/rigs';
 import { BenchTabs } from '../shell/BenchTabs.tsx';
 import { DocList } from '../documents/list/DocList.tsx';
 import { dayText } from '../ui/dayText.ts';
@@ -28,7 +27,7 @@ export default function RigsPage() {
       tabs={<BenchTabs />}
       empty={say('rigs.list.teach')}
       columns={[
-        { header: say('rigs.list.kind'), by: 'kind', wide: true, cell: ({ kind }) => RIG_KINDS[kind].words },
+        { header: say('rigs.list.kind'), by: 'kind', wide: true, cell: ({ kind }) => nameOf('rig', kind) },
         { header: say('rigs.list.control'), cell: scaleText },
         { header: say('rigs.list.nextService'), by: 'dueDay', wide: true, cell: dueText },
       ]}

@@ -1,10 +1,11 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
 import { InputError } from '@steady-scatter/core/errors';
 import { blankProduct } from '@steady-scatter/core/products';
-import { ORIGINS, type Origin } from '@steady-scatter/core/working';
+import { ORIGINS } from '@steady-scatter/core/working';
 import { AS_TYPED, answerWorksheet, blankWorksheet } from '@steady-scatter/core/worksheet';
 import { Copy } from 'lucide-react';
 import type { ReactNode } from 'react';
+import { nameOf } from '@steady-scatter/words/common';
 import { Bags } from '../worksheet/Bags.tsx';
 import { Tape } from '../shell/Tape.tsx';
 import { CommandButton } from '../ui/CommandButton.tsx';
@@ -67,8 +68,8 @@ function Components() {
         <Tape stops={STOPS} current="a" />
       </Shown>
       <Shown name="TermInput, one of each origin, and wrong">
-        {(Object.keys(ORIGINS) as Origin[]).map((origin) => (
-          <TermInput key={origin} label={origin} origin={origin} defaultValue={ORIGINS[origin]} />
+        {ORIGINS.map((origin) => (
+          <TermInput key={origin} label={origin} origin={origin} defaultValue={nameOf('origin', origin)} />
         ))}
         <TermInput label="wrong" origin="label" defaultValue="240-8" errorId="error-grade" />
         <FieldErrors error={WRONG} input="240-8" onUse={doNothing} />

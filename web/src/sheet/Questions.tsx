@@ -1,6 +1,6 @@
 import { Box, Button } from '@chakra-ui/react';
 import { questionsOf } from '@steady-scatter/core/worksheet';
-import { rich, say } from '@steady-scatter/words/sheet';
+import { rich, say, speak } from '@steady-scatter/words/sheet';
 import { useSheet } from './sheet.tsx';
 import { useSheetChange } from './useSheetChange.ts';
 import { WarningActs, WarningBox } from '../ui/WarningBox.tsx';
@@ -15,10 +15,10 @@ export function Questions({ about }: { about: readonly string[] }) {
   return asked.map(({ id, text, likely }) => (
     <WarningBox key={id} marginTop="10px" data-noprint>
       <Box fontSize="16px">
-        {richly(rich('sheet.doubt.ask', { ...TAGS, text }))}</Box>
+        {richly(rich('sheet.doubt.ask', { ...TAGS, text: speak(text) }))}</Box>
       <WarningActs>
         {likely && (
-          <Button minHeight="44px" onClick={() => change(likely.sheet, say('sheet.doubt.now', { value: likely.label }))}>{say('sheet.doubt.use', { value: likely.label })}</Button>
+          <Button minHeight="44px" onClick={() => change(likely.sheet, say('sheet.doubt.now', { value: speak(likely.label) }))}>{say('sheet.doubt.use', { value: speak(likely.label) })}</Button>
         )}
         <Button
           minHeight="44px"

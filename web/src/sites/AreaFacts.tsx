@@ -10,7 +10,7 @@ import {
   type Surface,
 } from '@steady-scatter/core/ground';
 import { UNITS, type AreaUnit } from '@steady-scatter/core/quantities';
-import { say } from '@steady-scatter/words/sites';
+import { nameOf, say } from '@steady-scatter/words/sites';
 import { asChoice } from '../documents/fields.ts';
 import { Choice } from '../ui/Choice.tsx';
 import { NotesField } from '../ui/formParts.tsx';
@@ -18,9 +18,6 @@ import { sentence } from '../ui/sentence.ts';
 import { StatedDefault } from '../ui/StatedDefault.tsx';
 import type { AreaProps } from './AreaSheet.tsx';
 import { SIZE_CHOICES } from './units.ts';
-
-const choices = <Id extends string>(table: Readonly<Record<Id, string>>) =>
-  (Object.keys(table) as Id[]).map((id) => ({ id, label: table[id] }));
 
 const HOLDS = [
   { id: 'sum', label: say('sites.hold.sum') },
@@ -41,10 +38,20 @@ export function AreaFacts({ area, paces, bind, onChange }: AreaProps & { paces: 
       </Box>
       <StatedDefault
         name={say('sites.part.ground')}
-        text={sentence(say('sites.area.groundIs', { surface: SURFACES[surface], slope: SLOPES[slope] }))}
+        text={sentence(
+          say('sites.area.groundIs', { surface: nameOf('surface', surface), slope: nameOf('slope', slope) }),
+        )}
       >
-        <Choice<Surface> label={say('sites.area.surface')} options={choices(SURFACES)} {...bind('surface')} />
-        <Choice<Slope> label={say('sites.area.slope')} options={choices(SLOPES)} {...bind('slope')} />
+        <Choice<Surface>
+          label={say('sites.area.surface')}
+          options={SURFACES.map((id) => ({ id, label: nameOf('surface', id) }))}
+          {...bind('surface')}
+        />
+        <Choice<Slope>
+          label={say('sites.area.slope')}
+          options={SLOPES.map((id) => ({ id, label: nameOf('slope', id) }))}
+          {...bind('slope')}
+        />
       </StatedDefault>
       <StatedDefault
         name={say('sites.part.treated')}

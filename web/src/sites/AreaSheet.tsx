@@ -12,7 +12,7 @@ import {
 import { bandText, MISSING } from '@steady-scatter/core/working';
 import { Trash2 } from 'lucide-react';
 import { Suspense, useDeferredValue, useMemo, useState } from 'react';
-import { say } from '@steady-scatter/words/sites';
+import { say, speak } from '@steady-scatter/words/sites';
 import { fieldsOfPart, type FieldsOf } from '../documents/fields.ts';
 import { FieldErrors } from '../ui/FieldErrors.tsx';
 import { goOnWithEnter } from '../ui/goOnWithEnter.ts';
@@ -57,7 +57,7 @@ function Answer({ area, reading }: { area: SiteAreaInput; reading: ReturnType<ty
         />
       </Box>
       <Box fontSize="16px" marginTop="6px" minHeight="45px">
-        {areaAdvice(area, reading)}
+        {speak(areaAdvice(area, reading))}
       </Box>
     </Box>
   );
@@ -117,7 +117,7 @@ export function AreaSheet({ area: kept, paces, errorAt, onChange, onRemove, hist
           />
         </Section>
         {area.parts.length > 0 && (
-          <Section heading={line.label}>
+          <Section heading={speak(line.label)}>
             <WorkingLine
               working={line}
               names={{

@@ -4,22 +4,22 @@ import {
   ALONG,
   blankEdge,
   EDGE_KINDS,
-  partText,
+  partName,
   type Along,
   type EdgeKind,
   type EdgeInput,
 } from '@steady-scatter/core/ground';
 import { Plus, Trash2 } from 'lucide-react';
 import { v7 as newId } from 'uuid';
-import { say } from '@steady-scatter/words/sites';
+import { nameOf, say, speak } from '@steady-scatter/words/sites';
 import { Choice } from '../ui/Choice.tsx';
 import { FieldErrors } from '../ui/FieldErrors.tsx';
 import { LabelledField } from '../ui/LabelledField.tsx';
 import { Section } from '../ui/Section.tsx';
 import type { AreaProps } from './AreaSheet.tsx';
 
-const OF = (Object.keys(EDGE_KINDS) as EdgeKind[]).map((id) => ({ id, label: EDGE_KINDS[id] }));
-const WHERE = (Object.keys(ALONG) as Along[]).map((id) => ({ id, label: ALONG[id] }));
+const OF = EDGE_KINDS.map((id) => ({ id, label: nameOf('edge', id) }));
+const WHERE = ALONG.map((id) => ({ id, label: nameOf('along', id) }));
 
 interface RowProps extends AreaProps {
   edge: EdgeInput;
@@ -44,7 +44,7 @@ function EdgeRow({ edge, at, area, errorAt, bind, field, set, removeAt }: RowPro
           <Choice
             label={say('sites.edge.part')}
             value={edge.part || (area.parts[0]?.id ?? '')}
-            options={area.parts.map((part) => ({ id: part.id, label: partText(part) }))}
+            options={area.parts.map((part) => ({ id: part.id, label: speak(partName(part)) }))}
             onChange={(part) => set(`edges.${at}.part`, part)}
           />
         )}
@@ -54,7 +54,7 @@ function EdgeRow({ edge, at, area, errorAt, bind, field, set, removeAt }: RowPro
         {text('buffer', say('sites.edge.distance'), 'none')}
         <Box alignSelf="end">
           <IconButton
-            aria-label={say('sites.edge.remove', { kind: EDGE_KINDS[edge.kind] })}
+            aria-label={say('sites.edge.remove', { kind: nameOf('edge', edge.kind) })}
             variant="ghost"
             color="ink.soft"
             minWidth="44px"

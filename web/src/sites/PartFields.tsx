@@ -13,7 +13,7 @@ import {
 } from '@steady-scatter/core/ground';
 import { fromSi, readNumber, showExact, toSi, UNITS, type LengthUnit } from '@steady-scatter/core/quantities';
 import { useState } from 'react';
-import { say } from '@steady-scatter/words/sites';
+import { nameOf, say } from '@steady-scatter/words/sites';
 import { asChoice, fieldsOfPart, type FieldsOf } from '../documents/fields.ts';
 import { Choice } from '../ui/Choice.tsx';
 import { sentence } from '../ui/sentence.ts';
@@ -33,8 +33,8 @@ const SIGNS = [
   { id: 'add', label: say('sites.part.adds') },
   { id: 'cut', label: say('sites.part.cut') },
 ] as const;
-const KINDS = SHAPE_KINDS.map((id) => ({ id, label: shapeOf(id).words }));
-const BY = (Object.keys(MEASURED_BY) as MeasuredBy[]).map((id) => ({ id, label: MEASURED_BY[id] }));
+const KINDS = SHAPE_KINDS.map((id) => ({ id, label: nameOf('shape', id) }));
+const BY = MEASURED_BY.map((id) => ({ id, label: nameOf('measuredBy', id) }));
 
 const Narrow = ({ children }: { children: React.ReactNode }) => (
   <Box
@@ -48,12 +48,13 @@ const Narrow = ({ children }: { children: React.ReactNode }) => (
 );
 
 /** What the length at a place is called: "offset 3" of a list. */
-function nameOf(kind: ShapeKind, at: number): string {
+function lengthName(kind: ShapeKind, at: number): string {
   const { dimensions, repeats } = shapeOf(kind);
-  if (!repeats || at < repeats.from) return dimensions[at] ?? '';
-  const names = dimensions.slice(repeats.from);
-  const nth = Math.floor((at - repeats.from) / names.length) + 1;
-  return `${names[(at - repeats.from) % names.length]} ${nth}`;
+  const named = (place: number) => nameOf('dimension', dimensions[place] ?? 'length');
+  if (!repeats || at < repeats.from) return named(at);
+  const count = dimensions.length - repeats.from;
+  const nth = Math.floor((at - repeats.from) / count) + 1;
+  return `${named(repeats.from + ((at - repeats.from) % count))} ${nth}`;
 }
 
 /** A list grows by one more empty entry as its last one is typed. */
@@ -149,7 +150,7 @@ function ShapeFields({
           <LabelledField
             // oxlint-disable-next-line react/no-array-index-key -- the place in the list is what the length is
             key={at}
-            label={sentence(nameOf(part.kind, at))}
+            label={sentence(lengthName(part.kind, at))}
             unit={
               part.kind === 'walk' && at % 2 === 1
                 ? '°'

@@ -1,7 +1,7 @@
 import { Box, chakra, IconButton } from '@chakra-ui/react';
 import type { InputError } from '@steady-scatter/core/errors';
 import {
-  partText,
+  partName,
   showSize,
   type PartInput,
   type SiteAreaResult,
@@ -10,7 +10,7 @@ import {
 import { MISSING } from '@steady-scatter/core/working';
 import { Minus, Plus, Trash2 } from 'lucide-react';
 import { memo } from 'react';
-import { say } from '@steady-scatter/words/sites';
+import { say, speak } from '@steady-scatter/words/sites';
 import { FieldErrors } from '../ui/FieldErrors.tsx';
 import { PartFields } from './PartFields.tsx';
 import type { PartActs } from './usePartActs.ts';
@@ -56,7 +56,7 @@ const PartRow = memo(function PartRow({
   onChoose,
 }: RowProps) {
   const Sign = part.cut ? Minus : Plus;
-  const text = partText(part);
+  const text = speak(partName(part));
   return (
     <Box as="li" borderBottomWidth="1px" borderColor="line">
       <Box display="flex" alignItems="center">

@@ -1,14 +1,8 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
 import { toResult, type InputError } from '@steady-scatter/core/errors';
-import {
-  readQuickPart,
-  SHAPE_KINDS,
-  shapeOf,
-  type QuickPart,
-  type ShapeKind,
-} from '@steady-scatter/core/ground';
+import { readQuickPart, SHAPE_KINDS, type QuickPart, type ShapeKind } from '@steady-scatter/core/ground';
 import { useId, useState } from 'react';
-import { say } from '@steady-scatter/words/sites';
+import { nameOf, say } from '@steady-scatter/words/sites';
 import { useCommands } from '../commands/CommandsProvider.tsx';
 import { errorId, FieldErrors } from '../ui/FieldErrors.tsx';
 import { fieldBox } from '../ui/fieldBox.ts';
@@ -86,7 +80,7 @@ export function QuickAdd({
           </option>
           {SHAPE_KINDS.map((kind) => (
             <option key={kind} value={kind}>
-              {shapeOf(kind).words}
+              {nameOf('shape', kind)}
             </option>
           ))}
         </Shapes>

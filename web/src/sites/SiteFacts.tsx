@@ -10,7 +10,8 @@ import {
   type WrittenFormat,
 } from '@steady-scatter/core/ground';
 import { showNumber, type LengthUnit } from '@steady-scatter/core/quantities';
-import { rich, say } from '@steady-scatter/words/sites';
+import { nameOf, rich, say } from '@steady-scatter/words/sites';
+import type { Message } from '@steady-scatter/core/messages';
 import { isWrongAt, type FieldsOf } from '../documents/fields.ts';
 import { Choice } from '../ui/Choice.tsx';
 import { Fields, NotesField } from '../ui/formParts.tsx';
@@ -28,7 +29,7 @@ interface Props extends FieldsOf<SiteInput> {
   reading: SiteResult;
 }
 
-const Said = ({ children }: { children: React.ReactNode }) => (
+const Message = ({ children }: { children: React.ReactNode }) => (
   <Box fontSize="16px" marginTop="8px">
     {children}
   </Box>
@@ -82,7 +83,7 @@ function PaceDefault(props: Props) {
         />
         <Box gridColumn="1 / -1">
           {walked && (
-            <Said>
+            <Message>
               {richly(
                 rich('sites.pace.is', {
                   ...TAGS,
@@ -93,10 +94,10 @@ function PaceDefault(props: Props) {
                   band: showNumber(walked.areaBand * 100, 2),
                 }),
               )}
-            </Said>
+            </Message>
           )}
           {paces.wheelFactor !== 1 && (
-            <Said>{say('sites.pace.wheelTimes', { factor: showNumber(paces.wheelFactor, 4) })}</Said>
+            <Message>{say('sites.pace.wheelTimes', { factor: showNumber(paces.wheelFactor, 4) })}</Message>
           )}
         </Box>
       </StatedDefault>
@@ -128,7 +129,7 @@ function PlaceSection({ input, reading, field }: Props) {
         </Box>
         {(Object.keys(WRITTEN) as WrittenFormat[]).map((format) => (
           <Button key={format} size="sm" minHeight="44px" onClick={() => save(format)}>
-            {WRITTEN[format].words}
+            {nameOf('boundaryFormat', format)}
           </Button>
         ))}
       </Box>

@@ -8,7 +8,7 @@ import {
 } from '@steady-scatter/core/need';
 import { UNITS } from '@steady-scatter/core/quantities';
 import { Link } from 'react-router';
-import { say } from '@steady-scatter/words/shelf';
+import { nameOf, say } from '@steady-scatter/words/shelf';
 import { DocPage, type DocFormProps } from '../documents/DocPage.tsx';
 import { isWrongAt } from '../documents/fields.ts';
 import { useDocs } from '../documents/docs.ts';
@@ -76,11 +76,11 @@ function SoilTestForm(props: DocFormProps<SoilTestInput>) {
       <Section heading={say('shelf.soil.needs', { unit: symbol })}>
         <Fields>
           {SOIL_NUTRIENTS.map((id) => {
-            const nutrient = NUTRIENTS[statedForm(id, input.form)];
+            const nutrient = statedForm(id, input.form);
             return (
               <LabelledField
                 key={id}
-                label={`${nutrient.symbol}, ${nutrient.name}`}
+                label={`${NUTRIENTS[nutrient].symbol}, ${nameOf('nutrient', nutrient)}`}
                 placeholder={say('shelf.soil.notStated')}
                 inputMode="decimal"
                 unit={<Box whiteSpace="nowrap">{symbol}</Box>}

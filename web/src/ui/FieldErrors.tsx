@@ -1,6 +1,6 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
 import { suggestion, type InputError } from '@steady-scatter/core/errors';
-import { say } from '@steady-scatter/words/common';
+import { say, speak } from '@steady-scatter/words/common';
 
 const idOf = (field: string) => `error-${field.replaceAll('.', '-')}`;
 
@@ -31,7 +31,7 @@ export function FieldErrors({ error, input, onUse }: Props) {
       <chakra.span aria-hidden marginRight="6px">
         ▲
       </chakra.span>
-      {error.message}
+      {speak(error.sentence)}
       {instead && onUse && (
         <Button size="xs" marginLeft="10px" onClick={() => onUse(instead)}>
           {say('common.useInstead', { instead })}

@@ -1,6 +1,6 @@
 import { Box, Button, Stack } from '@chakra-ui/react';
-import { ORIGINS, type Term } from '@steady-scatter/core/working';
-import { say } from '@steady-scatter/words/common';
+import type { Term } from '@steady-scatter/core/working';
+import { nameOf, say, speak } from '@steady-scatter/words/common';
 import type { PanelPlace } from './PanelButton.tsx';
 import type { ShowIn } from './ResultTerm.tsx';
 import { SmallPanel } from './SmallPanel.tsx';
@@ -13,11 +13,11 @@ export default function ResultDetails({ place, term, label, showIn }: Props) {
   return (
     <SmallPanel place={place} label={label} width="280px">
       <Box fontSize="14px" color="ink.soft">
-        {label}, {ORIGINS[term.origin]}
+        {label}, {nameOf('origin', term.origin)}
       </Box>
       {term.unrounded && (
         <Box fontVariantNumeric="tabular-nums">
-          {say('common.beforeRounding', { unrounded: term.unrounded })}
+          {say('common.beforeRounding', { unrounded: speak(term.unrounded) })}
         </Box>
       )}
       <Stack gap="4px" marginTop="10px" direction="row" flexWrap="wrap">

@@ -2,6 +2,7 @@ import { lazyPart } from './lazyPart.ts';
 import { chakra } from '@chakra-ui/react';
 import { memo } from 'react';
 import { bandText, MISSING, termText, type Term } from '@steady-scatter/core/working';
+import { speak } from '@steady-scatter/words/common';
 
 import { UNDERLINE } from './origin.ts';
 import { PanelButton } from './PanelButton.tsx';
@@ -25,10 +26,10 @@ const Figures = ({ term }: { term: Term }) => (
     <chakra.span fontWeight={term.strong ? 'bold' : 'inherit'} fontVariantNumeric="tabular-nums">
       {term.shown?.number ?? MISSING}
     </chakra.span>
-    {term.shown?.unit && (
+    {term.shown && (term.shown.unit || term.of) && (
       <chakra.span color="ink.soft" fontWeight="inherit">
         {' '}
-        {term.shown.unit}
+        {[term.shown.unit, term.of && speak(term.of)].filter(Boolean).join(' ')}
         {bandText(term.shown)}
       </chakra.span>
     )}
@@ -50,7 +51,7 @@ export const ResultTerm = memo(function ResultTermOf({
     <PanelButton
       color="inherit"
       textAlign="inherit"
-      aria-label={`${label}: ${termText(term)}`}
+      aria-label={`${label}: ${termText(term, speak)}`}
       renderPanel={(place) => <ResultDetails place={place} term={term} label={label} showIn={showIn} />}
     >
       <Figures term={term} />

@@ -1,6 +1,7 @@
 import { chakra } from '@chakra-ui/react';
-import { ORIGINS, type Origin } from '@steady-scatter/core/working';
+import type { Origin } from '@steady-scatter/core/working';
 import type { ComponentProps, ReactNode } from 'react';
+import { nameOf } from '@steady-scatter/words/common';
 import { UNDERLINE } from './origin.ts';
 
 const Field = chakra('input', {
@@ -38,7 +39,7 @@ export function TermInput({ label, origin, errorId, unit, ...rest }: TermInputPr
     <chakra.span display="inline-flex" alignItems="baseline" maxWidth="100%" whiteSpace="nowrap">
       <Field
         aria-label={label}
-        title={ORIGINS[origin]}
+        title={nameOf('origin', origin)}
         aria-invalid={wrong}
         aria-describedby={errorId}
         autoComplete="off"

@@ -1,6 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import type { Join, Term, Working } from '@steady-scatter/core/working';
 import type { ReactNode } from 'react';
+import { speak } from '@steady-scatter/words/common';
 import { ResultTerm, type ShowIn } from './ResultTerm.tsx';
 
 interface Props {
@@ -28,12 +29,12 @@ function Part({ part, ...props }: { part: Term | Join } & Props) {
   if (part.type !== 'term') {
     return (
       <chakra.span color="ink.soft" paddingX={part.type === 'operator' ? '2px' : 0}>
-        {part.text}
+        {speak(part.text)}
       </chakra.span>
     );
   }
   const { editors = {}, showIn = {}, names = {}, working } = props;
-  const label = names[part.role] ?? working.label;
+  const label = names[part.role] ?? speak(working.label);
   return (
     <chakra.span maxWidth="100%" minWidth={0}>
       {editors[part.role] ?? <ResultTerm term={part} label={label} showIn={showIn[part.role]} />}
@@ -55,7 +56,7 @@ export function WorkingLine(props: Props) {
   return (
     <Box
       role="group"
-      aria-label={working.label}
+      aria-label={speak(working.label)}
       {...ROW}
       flexWrap="wrap"
       fontSize={fontSize}

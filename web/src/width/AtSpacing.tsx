@@ -4,7 +4,8 @@ import { toResult } from '@steady-scatter/core/errors';
 import { readPositive } from '@steady-scatter/core/quantities';
 import { groundAt, groundRemarks, meanLine } from '@steady-scatter/core/width';
 import { Suspense, useEffect, useMemo, useState } from 'react';
-import { say } from '@steady-scatter/words/width';
+import { say, speak } from '@steady-scatter/words/width';
+import { message } from '@steady-scatter/core/messages';
 import { useStable } from '../ui/useStable.ts';
 import { WorkingLine } from '../ui/WorkingLine.tsx';
 import { Look } from './Look.tsx';
@@ -30,7 +31,7 @@ function useSlide({ input, on, set }: WidthProps) {
   }, [slid, settle]);
   const text = slid ?? input.looked.text;
   const wanted = { kind: 'length', bareUnit: unit, field: 'looked' } as const;
-  const typedM = toResult(() => readPositive(text, wanted, say('width.at.spacing')).si).value;
+  const typedM = toResult(() => readPositive(text, wanted, message('errors.what.passSpacing')).si).value;
   return {
     text,
     slide: setSlid,
@@ -71,11 +72,13 @@ export function AtSpacing(props: WidthProps) {
         limit={reading.limit}
         spacing={lengthText(lookedM, input)}
       />
-      {groundRemarks(reading, ground, input).map((line) => (
-        <Box key={line} fontSize="16px" marginTop="6px">
-          {line}
-        </Box>
-      ))}
+      {groundRemarks(reading, ground, input)
+        .map(speak)
+        .map((line) => (
+          <Box key={line} fontSize="16px" marginTop="6px">
+            {line}
+          </Box>
+        ))}
       {mean && (
         <Box marginTop="8px">
           <WorkingLine working={mean} names={{ mean: say('width.at.mean') }} size="plain" />

@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
-import { changeText } from '@steady-scatter/core/width';
-import { say } from '@steady-scatter/words/width';
+import { changeIn } from '@steady-scatter/core/width';
+import { say, speak } from '@steady-scatter/words/width';
 import { Choice } from '../ui/Choice.tsx';
 import { useWidthTests } from '../kinds/useWidthTests.ts';
 import type { WidthProps } from './widthProps.ts';
@@ -13,7 +13,7 @@ export function BeforeAndAfter({ input, on, bind }: WidthProps) {
   const { pattern, lookedM } = on.reading;
   const compare = () => {
     if (!on.before || !pattern || lookedM === null) return null;
-    return changeText(on.before.pattern, pattern, lookedM, input.passPattern);
+    return speak(changeIn(on.before.pattern, pattern, lookedM, input.passPattern));
   };
   return (
     <Box marginTop="14px" maxWidth="420px" data-noprint>

@@ -5,7 +5,7 @@ import { readNumber, showExact, showQuantity, UNITS } from '@steady-scatter/core
 import { MAX_ROWS, positionsOf, type WidthResult, type WidthTestInput } from '@steady-scatter/core/width';
 import { Plus } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { rich, say } from '@steady-scatter/words/width';
+import { rich, say, speak } from '@steady-scatter/words/width';
 import type { DocFormProps } from '../documents/DocPage.tsx';
 import { FieldErrors } from '../ui/FieldErrors.tsx';
 import { fieldBox } from '../ui/fieldBox.ts';
@@ -125,7 +125,7 @@ export function Catches({
       ))}
       {reading.trays.plausibility.map(({ id, text }) => (
         <WarningBox key={id} marginTop="10px">
-          {richly(rich('width.doubt.ask', { ...TAGS, text }))}<Box marginTop="8px">
+          {richly(rich('width.doubt.ask', { ...TAGS, text: speak(text) }))}<Box marginTop="8px">
             <Button minHeight="44px" onClick={() => set('confirmed', [...input.confirmed, id])}>{say('width.doubt.right')}</Button>
           </Box>
         </WarningBox>

@@ -2,7 +2,8 @@ import { Button, chakra } from '@chakra-ui/react';
 import { readTraysTable, traysTable, type WidthTestInput } from '@steady-scatter/core/width';
 import { Download, Upload } from 'lucide-react';
 import { useRef } from 'react';
-import { say } from '@steady-scatter/words/width';
+import { say, speak } from '@steady-scatter/words/width';
+import { errorText } from '../ui/errorText.ts';
 import type { DocFormProps } from '../documents/DocPage.tsx';
 import { loadPart } from '../api/lazyCall.ts';
 import { useNotices } from '../notices/notices.tsx';
@@ -16,7 +17,7 @@ export function CsvActs({ input, set }: Pick<DocFormProps<WidthTestInput>, 'inpu
   const chooser = useRef<HTMLInputElement>(null);
   const notices = useNotices();
   async function save() {
-    const text = (await papa()).unparse(traysTable(input), { escapeFormulae: true, newline: '\r\n' });
+    const text = (await papa()).unparse(traysTable(input, speak), { escapeFormulae: true, newline: '\r\n' });
     saveFile(`${input.name.trim() || 'trays'}.csv`, 'text/csv;charset=utf-8', '\ufeff', text);
   }
   async function take(file: File) {
@@ -30,7 +31,7 @@ export function CsvActs({ input, set }: Pick<DocFormProps<WidthTestInput>, 'inpu
         for (const name of Object.keys(read) as (keyof typeof read)[]) set(name, input[name]);
       });
     } catch (error) {
-      notices.tell(error instanceof Error ? error.message : String(error));
+      notices.tell(errorText(error));
     }
   }
   return (

@@ -1,8 +1,8 @@
 import { Box } from '@chakra-ui/react';
 import { showQuantity, systemOf } from '@steady-scatter/core/quantities';
 import { outputAt } from '@steady-scatter/core/testing';
-import { levelText } from '@steady-scatter/core/width';
-import { say } from '@steady-scatter/words/width';
+import { levelOf } from '@steady-scatter/core/width';
+import { say, speak } from '@steady-scatter/words/width';
 import { calibrationContext, useMachineShelf } from '../bench/calibrationContext.ts';
 import { Choice } from '../ui/Choice.tsx';
 import type { WidthProps } from './widthProps.ts';
@@ -19,7 +19,7 @@ export function Level({ input, on, bind }: WidthProps) {
   const text = (): string | null => {
     if (!chosen) return null;
     if (outputKgPerM === null) return say('width.level.noMark', { setting: input.setting || '—' });
-    if (caughtKgPerM !== null) return levelText(caughtKgPerM, outputKgPerM);
+    if (caughtKgPerM !== null) return speak(levelOf(caughtKgPerM, outputKgPerM));
     const at = on.reading.lookedM;
     if (at === null) return null;
     const mean = showQuantity(

@@ -5,13 +5,12 @@ import {
   CATCH_KINDS,
   PASS_PATTERNS,
   SPACING_METHODS,
-  SPACING_METHOD_IDS,
   type CatchKind,
   type PassPattern,
   type SpacingMethod,
   type WidthTestInput,
 } from '@steady-scatter/core/width';
-import { say } from '@steady-scatter/words/width';
+import { nameOf, say } from '@steady-scatter/words/width';
 import { useRigs } from '../kinds/useRigs.ts';
 import type { DocFormProps } from '../documents/DocPage.tsx';
 import { isWrongAt } from '../documents/fields.ts';
@@ -26,10 +25,10 @@ import { StatedDefault } from '../ui/StatedDefault.tsx';
 import { unitChoices } from '../ui/unitChoices.ts';
 
 const WEIGHTS = unitChoices(['g', 'oz', 'kg', 'lb']);
-const KINDS = (Object.keys(CATCH_KINDS) as CatchKind[]).map((id) => ({ id, label: CATCH_KINDS[id] }));
-const MODE_CHOICES = (Object.keys(PASS_PATTERNS) as PassPattern[]).map((id) => ({
+const KINDS = CATCH_KINDS.map((id) => ({ id, label: nameOf('catch', id) }));
+const MODE_CHOICES = PASS_PATTERNS.map((id) => ({
   id,
-  label: PASS_PATTERNS[id],
+  label: nameOf('passPattern', id),
 }));
 
 type Props = DocFormProps<WidthTestInput>;
@@ -38,7 +37,7 @@ type Props = DocFormProps<WidthTestInput>;
 function Questions({ input, set, bind, field }: Props) {
   const { data: rigs = [] } = useRigs();
   const throwing = rigs.filter(
-    ({ input: rig }) => rigKind(rig.kind).width === 'pass spacing' && rigKind(rig.kind).puts !== 'wet',
+    ({ input: rig }) => rigKind(rig.kind).width === 'passes' && rigKind(rig.kind).puts !== 'wet',
   );
   return (
     <>
@@ -54,7 +53,7 @@ function Questions({ input, set, bind, field }: Props) {
       />
       <CardChoice<SpacingMethod>
         label={say('width.aim.method')}
-        options={SPACING_METHOD_IDS.map((id) => ({ id, label: SPACING_METHODS[id] }))}
+        options={SPACING_METHODS.map((id) => ({ id, label: nameOf('spacingMethod', id) }))}
         {...bind('spacingMethod')}
       >
         {input.spacingMethod !== 'trays' && (
@@ -160,7 +159,7 @@ function Reading(props: Props) {
         unit: UNITS[input.unit].symbol,
         step: step === '' ? 'none' : textWithUnit(step, input.unit),
       })
-    : sentence(CATCH_KINDS[input.kind]);
+    : sentence(nameOf('catch', input.kind));
   return (
     <StatedDefault name={say('width.part.reading')} text={text} isWrong={isWrongAt(props, 'scaleStep')}>
       <Choice<CatchKind> label={say('width.aim.reading')} options={KINDS} {...bind('kind')} />
@@ -185,7 +184,7 @@ function Passes(props: Props) {
     <StatedDefault
       name={say('width.part.passes')}
       text={say('width.aim.pattern', {
-        pattern: sentence(PASS_PATTERNS[input.passPattern]),
+        pattern: sentence(nameOf('passPattern', input.passPattern)),
         limit: input.limit.trim() || '15',
         deflector,
       })}

@@ -2,10 +2,10 @@ import { Box, Button } from '@chakra-ui/react';
 import { AnswerBox } from '../ui/AnswerBox.tsx';
 import { showQuantity } from '@steady-scatter/core/quantities';
 import type { RigInput } from '@steady-scatter/core/machines';
-import { faultsOf, faultTexts, recommendationText } from '@steady-scatter/core/width';
+import { faultsOf, faultTexts, recommendation } from '@steady-scatter/core/width';
 import { MISSING } from '@steady-scatter/core/working';
 import { useState } from 'react';
-import { say } from '@steady-scatter/words/width';
+import { say, speak } from '@steady-scatter/words/width';
 import { BigNumber } from '../ui/BigNumber.tsx';
 import { Accept } from './Accept.tsx';
 import { AtSpacing } from './AtSpacing.tsx';
@@ -29,7 +29,7 @@ export function WidthAnswer({ rig, ...props }: WidthProps & { rig: RigInput | nu
       </Box>
       <BigNumber number={shown?.number ?? MISSING} unit={shown?.unit ?? ''} live />
       <Box fontSize="17px" marginTop="8px">
-        {recommendationText(reading, input)}
+        {speak(recommendation(reading, input))}
       </Box>
       {sweeps && <Confidence input={input} on={on} />}
       <Accept {...props} />
@@ -37,8 +37,8 @@ export function WidthAnswer({ rig, ...props }: WidthProps & { rig: RigInput | nu
       {faults.length > 0 && (
         <Box marginTop="14px">
           {faults.map((fault) => (
-            <Box key={fault.said} fontSize="16px" marginTop="6px">
-              <b>▲ {fault.said}</b> {fault.try}
+            <Box key={fault.seen.id} fontSize="16px" marginTop="6px">
+              <b>▲ {speak(fault.seen)}</b> {speak(fault.try)}
             </Box>
           ))}
           <Box fontSize="16px" marginTop="6px">

@@ -2,7 +2,7 @@ import { Box } from '@chakra-ui/react';
 import type { InputError } from '@steady-scatter/core/errors';
 import type { WidthTestInput } from '@steady-scatter/core/width';
 import { useState } from 'react';
-import { say } from '@steady-scatter/words/width';
+import { say, speak } from '@steady-scatter/words/width';
 import type { DocFormProps } from '../documents/DocPage.tsx';
 import { useRigs } from '../kinds/useRigs.ts';
 import { goOnWithEnter } from '../ui/goOnWithEnter.ts';
@@ -43,7 +43,7 @@ export function WidthForm(props: DocFormProps<WidthTestInput>) {
         )}
         {loose && (
           <Box role="alert" color="warn" fontWeight="semibold" marginBottom="14px">
-            ▲ {loose.message}
+            ▲ {speak(loose.sentence)}
           </Box>
         )}
         {isMade && usesTrays && <Box order={3}>{aim}</Box>}

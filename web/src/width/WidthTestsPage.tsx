@@ -1,8 +1,7 @@
 import { MAX_PAGE, type ReadableOf, type widthTests } from '@steady-scatter/contract';
 import { showQuantity, type LengthUnit } from '@steady-scatter/core/quantities';
-import { SPACING_METHODS } from '@steady-scatter/core/width';
 import { MISSING } from '@steady-scatter/core/working';
-import { say } from '@steady-scatter/words/width';
+import { nameOf, say } from '@steady-scatter/words/width';
 import { BenchTabs } from '../shell/BenchTabs.tsx';
 import { DocList } from '../documents/list/DocList.tsx';
 import { dayText } from '../ui/dayText.ts';
@@ -37,7 +36,7 @@ export default function WidthTestsPage() {
           header: 'By',
           wide: true,
           cell: ({ spacingMethod, deflector }) =>
-            `${SPACING_METHODS[spacingMethod]}${deflector ? say('width.list.deflector') : ''}`,
+            `${nameOf('spacingMethod', spacingMethod)}${deflector ? say('width.list.deflector') : ''}`,
         },
         { header: say('width.list.spacing'), cell: spacingOf },
       ]}

@@ -4,15 +4,13 @@ import {
   groundAt,
   groundRemarks,
   meanLine,
-  PASS_PATTERNS,
   evaluateWidthTest,
-  recommendationText,
-  SPACING_METHODS,
+  recommendation,
   type WidthTestInput,
 } from '@steady-scatter/core/width';
 import { workingText } from '@steady-scatter/core/working';
 import type { Content, TableCell } from 'pdfmake/interfaces';
-import { say } from '@steady-scatter/words/width';
+import { nameOf, say, speak } from '@steady-scatter/words/width';
 import { pdfOf } from '../print/pdf.ts';
 
 const [WIDE, HIGH] = [500, 150];
@@ -57,7 +55,7 @@ export function widthPdf(
     machine,
     input.product,
     input.setting && say('width.report.setting', { setting: input.setting }),
-    SPACING_METHODS[input.spacingMethod],
+    nameOf('spacingMethod', input.spacingMethod),
     input.deflector && say('width.report.deflector'),
     throwM !== null && say('width.report.throw', { length: length(throwM) }),
   ].filter(Boolean);
@@ -89,21 +87,21 @@ export function widthPdf(
       { text: head, fontSize: 17, bold: true },
       { text: facts.join(', '), margin: [0, 2, 0, 8] },
       { text: input.accepted ? say('width.report.accepted', { spacing: input.accepted.text, by: input.accepted.by || 'none' }) : say('width.report.recommended', { length: length(recommendedM) }), fontSize: 20, bold: true }, // prettier-ignore
-      { text: recommendationText(reading, input), margin: [0, 2, 0, 10] },
+      { text: speak(recommendation(reading, input)), margin: [0, 2, 0, 10] },
       ...(trays.trays.length > 0
         ? [{ text: say('width.report.trays'), bold: true }, { svg: barsSvg(trays.trays.map(({ deposit }) => deposit)), width: 510, margin: [0, 4, 0, 8] as [number, number, number, number] }] // prettier-ignore
         : []),
       ...(sweeps
-        ? [{ text: say('width.report.chart', { pattern: PASS_PATTERNS[input.passPattern], from: length(sweeps[input.passPattern].spacingM[0] ?? null), to: length(throwM), limit: showExact(100 * limit, 3) }), bold: true }, { svg: sweepSvg(sweeps[input.passPattern], limit), width: 510, margin: [0, 4, 0, 8] as [number, number, number, number] }] // prettier-ignore
+        ? [{ text: say('width.report.chart', { pattern: nameOf('passPattern', input.passPattern), from: length(sweeps[input.passPattern].spacingM[0] ?? null), to: length(throwM), limit: showExact(100 * limit, 3) }), bold: true }, { svg: sweepSvg(sweeps[input.passPattern], limit), width: 510, margin: [0, 4, 0, 8] as [number, number, number, number] }] // prettier-ignore
         : []),
       ...(ground
         ? [
             { text: say('width.report.at', { length: length(lookedM) }), bold: true },
-            ...groundRemarks(reading, ground, input),
+            ...groundRemarks(reading, ground, input).map(speak),
           ]
         : []),
       ...(mean
-        ? [{ text: workingText(mean), margin: [0, 4, 0, 8] as [number, number, number, number] }]
+        ? [{ text: workingText(mean, speak), margin: [0, 4, 0, 8] as [number, number, number, number] }]
         : []),
       ...(rows.length > 0 ? [{ columns: [table(rows.slice(0, half)), table(rows.slice(half))], columnGap: 24 }] : []), // prettier-ignore
       { text: input.notes, margin: [0, 8, 0, 0] },

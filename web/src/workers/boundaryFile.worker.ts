@@ -9,6 +9,8 @@ import {
   type Surveyed,
 } from '@steady-scatter/core/ground';
 import { expose } from 'comlink';
+import { speak } from '@steady-scatter/words/common';
+import type { Fact } from '@steady-scatter/core/messages';
 
 /** What a boundary file holds, before anything of it is taken. */
 export interface BoundaryPreview {
@@ -46,6 +48,9 @@ function read(
   return { format, place, found };
 }
 
+const isSwapped = (advice: Fact | undefined): boolean =>
+  typeof advice === 'object' && 'id' in advice && advice.id === 'errors.swapped';
+
 const boundaryFile = {
   async preview(
     file: Blob,
@@ -60,8 +65,8 @@ const boundaryFile = {
       return read(text, swapped, site, onShare);
     });
     if (value) return { preview: value, trouble: null };
-    const looksSwapped = error.code === 'file.range' && error.message.includes('swapped');
-    return { preview: null, trouble: { sentence: error.message, looksSwapped } };
+    const looksSwapped = error.code === 'file.range' && isSwapped(error.facts['advice']);
+    return { preview: null, trouble: { sentence: speak(error.sentence), looksSwapped } };
   },
 };
 

@@ -1,15 +1,16 @@
 import { MAX_IN_BATCH, products } from '@steady-scatter/contract';
 import {
-  columnsOf,
-  readShelfRow,
-  SHELF_CSV,
+  columnHeading,
   type ColumnId,
+  columnsOf,
   type ProductInput,
+  readShelfRow,
 } from '@steady-scatter/core/products';
 import { expose } from 'comlink';
 import Papa from 'papaparse';
 import { v7 as newId } from 'uuid';
 import { say } from '@steady-scatter/words/common';
+import { speak } from '@steady-scatter/words/shelf';
 import { callDocuments } from '../api/call.ts';
 
 /** A row that cannot be taken, and why. */
@@ -146,7 +147,7 @@ async function eachProduct(
     file,
     (row, at, broken) => {
       if (at === 0) {
-        columns = columnsOf(row);
+        columns = columnsOf(row, speak);
         if (!columns.includes('name')) {
           const found = row.length === 1 ? say('common.file.oneCell') : say('common.file.found', { columns: row.slice(0, 8).join(', ') }); // prettier-ignore
           throw new FileTrouble(say('common.file.nameColumns', { found }));
@@ -154,9 +155,9 @@ async function eachProduct(
         visit.headings(row, columns);
         return undefined;
       }
-      const { input, errors } = readShelfRow(columns, row, { decimalComma });
+      const { input, errors } = readShelfRow(columns, row, { decimalComma, speak });
       const line = at + 1;
-      const reasons = [...(broken ? [broken] : []), ...errors.map(({ message }) => message)];
+      const reasons = [...(broken ? [broken] : []), ...errors.map(({ sentence }) => speak(sentence))];
       if (reasons.length > 0) {
         visit.bad({ row: line, name: input.name, reasons });
         return undefined;
@@ -210,12 +211,11 @@ async function preview(
     },
     onProgress,
   );
-  const nameOf = (id: ColumnId) => SHELF_CSV.find((column) => column.id === id)?.heading ?? id;
   return {
     separator: SEPARATORS[separator] ?? `“${separator}”`,
     decimalComma,
     known: columns.flatMap((id, at) =>
-      id === null ? [] : [{ heading: headings[at] ?? '', as: nameOf(id) }],
+      id === null ? [] : [{ heading: headings[at] ?? '', as: speak(columnHeading(id)) }],
     ),
     unknown: headings.filter((heading, at) => columns[at] === null && heading.trim() !== ''),
     rows: counts.good + counts.bad + (options.takeTwice ? 0 : counts.twice),

@@ -7,7 +7,7 @@ import { isNutrient } from '@steady-scatter/core/products';
 import { bandText, MISSING, termText } from '@steady-scatter/core/working';
 import type { DeliveredLine, WorksheetAnswer, WorksheetInput } from '@steady-scatter/core/worksheet';
 import { memo, Suspense } from 'react';
-import { rich, say } from '@steady-scatter/words/sheet';
+import { rich, say, speak } from '@steady-scatter/words/sheet';
 import { useSheet } from '../sheet/sheet.tsx';
 import { BigNumber } from '../ui/BigNumber.tsx';
 import { termOf, termShown } from '../ui/termShown.ts';
@@ -76,9 +76,9 @@ function OnceOver() {
       {richly(
         rich('sheet.answer.portion', {
           ...TAGS,
-          label: lines.once.label,
-          amount: termText(termOf(lines.once, 'once.amount')),
-          rate: termText(termOf(lines.once, 'once.rate')),
+          label: speak(lines.once.label),
+          amount: termText(termOf(lines.once, 'once.amount'), speak),
+          rate: termText(termOf(lines.once, 'once.rate'), speak),
         }),
       )}
     </Box>

@@ -3,7 +3,7 @@ import { Box } from '@chakra-ui/react';
 import { showQuantity } from '@steady-scatter/core/quantities';
 import type { ComponentProps } from 'react';
 import { useWatch } from 'react-hook-form';
-import { say } from '@steady-scatter/words/sheet';
+import { say, speak } from '@steady-scatter/words/sheet';
 import { useSheet, useSheetForm } from '../sheet/sheet.tsx';
 import { useShowIn } from '../sheet/useShowIn.ts';
 import { FieldErrors } from '../ui/FieldErrors.tsx';
@@ -30,7 +30,7 @@ function OnceOver({ working, showIn }: Pick<ComponentProps<typeof WorkingLine>, 
   return (
     <Box marginY="6px">
       <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
-        {working.label}
+        {speak(working.label)}
       </Box>
       <WorkingLine working={working} names={{ ...NAMES, 'once.rate': say('sheet.load.rateOnce'), 'once.amount': say('sheet.load.amountOnce') }} {...(showIn ? { showIn } : {})} size="plain" />
       {each.length > 1 && <Box fontSize="16px">{each.map(({ text }) => text).join('; ')}</Box>}
@@ -52,7 +52,7 @@ export const LoadSection = memo(function LoadSectionOf({ onEnter }: { onEnter():
     'total.amount': useShowIn('amount'),
   };
   return (
-    <Section id="load" heading={total.label} onEnter={onEnter}>
+    <Section id="load" heading={speak(total.label)} onEnter={onEnter}>
       <WorkingLine working={total} names={NAMES} showIn={showIn} />
       {answer.numbers.once.times > 1 && <OnceOver working={once} showIn={showIn} />}
       <WorkingLine
@@ -71,7 +71,7 @@ export const LoadSection = memo(function LoadSectionOf({ onEnter }: { onEnter():
       <Box marginTop="12px" paddingTop="10px" borderTopWidth="1px" borderColor="line">
         {answer.numbers.packageCoversM2 !== null && (
           <Box display="flex" flexWrap="wrap" columnGap="8px" alignItems="baseline" fontSize="17px">
-            <Box color="ink.soft">{covers.label}:</Box>
+            <Box color="ink.soft">{speak(covers.label)}:</Box>
             <WorkingLine working={covers} names={NAMES} showIn={showIn} size="plain" />
           </Box>
         )}

@@ -1,5 +1,6 @@
 import { bench } from './bench.ts';
 import { common } from './common.ts';
+import { CORE } from './core/index.ts';
 import { rigs } from './rigs.ts';
 import { rules } from './rules.ts';
 import { sheet } from './sheet.ts';
@@ -25,4 +26,5 @@ export const EN = {
   width,
   things,
   server,
+  ...CORE,
 } as const;

@@ -1,7 +1,7 @@
 /** What is said on the screens of: rules. */
 export const rules = {
   'rules.broken.rule': '<b>▲ Rule broken:</b> {rule}',
-  'rules.broken.by': ', by {amount} {unit}',
+  'rules.broken.by': ', by {amount}',
   'rules.range.below': 'This rate is below the label’s lowest.',
   'rules.range.above': 'This rate is above the label’s highest. The label decides.',
   'rules.range.heading': 'Label rates',
@@ -66,7 +66,7 @@ export const rules = {
   'rules.check.met': 'met',
   'rules.check.broken': 'broken',
   'rules.check.unknown': 'cannot tell: the label does not say',
-  'rules.check.by': ', by {amount} {unit}',
+  'rules.check.by': ', by {amount}',
   'rules.soil.other': 'other ground',
   'rules.soil.old': 'too old',
   'rules.soil.label': 'Soil test of this ground',

@@ -4,6 +4,7 @@ export const shelf = {
   'shelf.need.met': 'met',
   'shelf.need.short': 'short',
   'shelf.need.over': 'over',
+  'shelf.mix.inAll': 'in all',
   'shelf.mix.met': 'The cheapest mix that meets every need',
   'shelf.mix.nearly': 'No mix meets every need. This one comes nearest.',
   'shelf.mix.nothing': 'Nothing on the shelf helps with this',

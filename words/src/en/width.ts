@@ -3,7 +3,6 @@ export const width = {
   'width.accepted': 'Pass <b>{spacing}</b> apart, since {day}.',
   'width.by': 'By',
   'width.accept': 'Pass {spacing} apart',
-  'width.at.spacing': 'The pass spacing',
   'width.before.label': 'Compare with the test before the change',
   'width.before.none': 'none',
   'width.catch.label': 'What each tray caught{unit, select, none {} other {, {unit}}}',

@@ -1,3 +1,4 @@
+import { message, type Message } from '../../messages/message.ts';
 import { InputError } from '../../errors/InputError.ts';
 import type { Place } from '../geodetic.ts';
 import type { Point } from '../outline.ts';
@@ -22,7 +23,7 @@ export interface ReadContext {
   /** How much is read, from 0 to 1. */
   onShare(share: number): void;
   /** A place of the file, checked and counted. `where` is asked only when it is wrong. */
-  place(lat: number, lon: number, where: () => string): Place;
+  place(lat: number, lon: number, where: () => Message): Place;
   /** Counts a point that is no place on the earth. */
   count(): void;
 }
@@ -46,10 +47,8 @@ export function readContext(swapped: boolean, onShare: (share: number) => void):
       const [latDeg, lonDeg] = swapped ? [second, first] : [first, second];
       if (Math.abs(latDeg) <= 90 && Math.abs(lonDeg) <= 180) return { latDeg, lonDeg };
       const turned = Math.abs(lonDeg) <= 90 && Math.abs(latDeg) <= 180;
-      const hint = turned
-        ? 'The two look swapped: read the file with them the other way round.'
-        : 'If these are metres of a national grid, export the file in degrees (WGS 84).';
-      throw new InputError('file.range', { field: 'file', place: where(), lat: String(latDeg), lon: String(lonDeg), hint }); // prettier-ignore
+      const advice = turned ? message('errors.swapped') : message('errors.metres');
+      throw new InputError('file.range', { field: 'file', place: where(), lat: String(latDeg), lon: String(lonDeg), advice }); // prettier-ignore
     },
   };
 }

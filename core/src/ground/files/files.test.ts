@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import geographiclib from 'geographiclib-geodesic';
 import { describe, expect, it } from 'vitest';
+import { speak } from '@steady-scatter/words/everything';
 import { toResult } from '../../errors/InputError.ts';
 import { localPlane, type Place } from '../geodetic.ts';
 import { outlineArea } from '../outline.ts';
@@ -122,7 +123,7 @@ describe('what is wrong with a file is said with its place', () => {
   it.each(bad)('%s', (_, text, code, sentence) => {
     const error = refused(text);
     expect(error?.code).toBe(code);
-    expect(error?.message).toMatch(sentence);
+    expect(speak(error!.sentence)).toMatch(sentence);
   });
   it('reads swapped coordinates when told so', () => {
     const text = `lat,lon\n${EDGE.map((p) => p.join(',')).join('\n')}`;

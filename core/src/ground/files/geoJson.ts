@@ -1,3 +1,4 @@
+import { message, type Message } from '../../messages/message.ts';
 import { InputError } from '../../errors/InputError.ts';
 import type { Place } from '../geodetic.ts';
 import type { ReadContext, BoundaryLine } from './boundaryLine.ts';
@@ -5,19 +6,19 @@ import type { ReadContext, BoundaryLine } from './boundaryLine.ts';
 type Loose = Readonly<Record<string, unknown>>;
 const isLoose = (value: unknown): value is Loose => typeof value === 'object' && value !== null;
 
-/** Where in the text the parser stopped, in words. */
-function placeOf(text: string, message: string): string {
-  const at = /position (\d+)/.exec(message)?.[1];
-  if (at === undefined) return 'its end';
-  return `line ${text.slice(0, Number(at)).split('\n').length}`;
+/** Where in the text the parser stopped. */
+function placeOf(text: string, problem: string): Message {
+  const at = /position (\d+)/.exec(problem)?.[1];
+  if (at === undefined) return message('errors.place.end');
+  return message('errors.place.line', { line: text.slice(0, Number(at)).split('\n').length });
 }
 
 function parse(text: string): unknown {
   try {
     return JSON.parse(text) as unknown;
   } catch (error) {
-    const message = error instanceof Error ? error.message : '';
-    throw new InputError('file.broken', { field: 'file', place: placeOf(text, message), why: 'this is not JSON any more' }); // prettier-ignore
+    const problem = error instanceof Error ? error.message : '';
+    throw new InputError('file.broken', { field: 'file', place: placeOf(text, problem), why: message('errors.why.notJson') }); // prettier-ignore
   }
 }
 
@@ -39,28 +40,31 @@ function nameOf(properties: unknown): string {
   return found === undefined ? '' : String(found).trim();
 }
 
+const pointOf = (where: Message, at: number): Message =>
+  message('errors.place.point', { where, number: at + 1 });
+
 /** Areas and lines in a GeoJSON file (RFC 7946 and its forerunner): a collection, a feature, or a bare geometry. */
 export function readGeoJson(text: string, context: ReadContext): BoundaryLine[] {
   const root = parse(text);
   context.onShare(0.5);
-  const broken = (where: string, why: string) =>
+  const broken = (where: Message, why: Message) =>
     new InputError('file.broken', { field: 'file', place: where, why });
   const traces: BoundaryLine[] = [];
-  const line = (value: unknown, where: string): Place[] => {
-    if (!Array.isArray(value)) throw broken(where, 'a list of points is missing');
+  const line = (value: unknown, where: Message): Place[] => {
+    if (!Array.isArray(value)) throw broken(where, message('errors.why.noPoints'));
     return value.map((pair: unknown, at) => {
       const [lon, lat] = Array.isArray(pair) ? (pair as unknown[]) : [];
       if (typeof lon === 'number' && typeof lat === 'number')
-        return context.place(lat, lon, () => `${where}, point ${at + 1}`);
-      throw broken(`${where}, point ${at + 1}`, 'two numbers are missing');
+        return context.place(lat, lon, () => pointOf(where, at));
+      throw broken(pointOf(where, at), message('errors.why.noNumbers'));
     });
   };
-  const lists = (value: unknown, where: string): unknown[] => {
+  const lists = (value: unknown, where: Message): unknown[] => {
     if (Array.isArray(value)) return value as unknown[];
-    throw broken(where, 'its coordinates are missing');
+    throw broken(where, message('errors.why.noCoordinates'));
   };
-  const take = (value: unknown, name: string, where: string): void => {
-    if (!isLoose(value)) throw broken(where, 'it holds nothing');
+  const take = (value: unknown, name: string, where: Message): void => {
+    if (!isLoose(value)) throw broken(where, message('errors.why.nothing'));
     const { type, coordinates } = value;
     const add = (kind: BoundaryLine['kind'], rings: Place[][]) => traces.push({ name, kind, rings });
     const polygon = (rings: unknown) =>
@@ -68,7 +72,7 @@ export function readGeoJson(text: string, context: ReadContext): BoundaryLine[] 
     if (type === 'FeatureCollection') {
       const features = lists(value['features'], where);
       features.forEach((feature, at) => {
-        take(feature, '', `feature ${at + 1}`);
+        take(feature, '', message('errors.place.feature', { number: at + 1 }));
         context.onShare(0.5 + (0.5 * (at + 1)) / features.length);
       });
     } else if (type === 'Feature') {
@@ -81,10 +85,10 @@ export function readGeoJson(text: string, context: ReadContext): BoundaryLine[] 
     else if (type === 'MultiLineString')
       for (const path of lists(coordinates, where)) add('walk', [line(path, where)]);
     else if (type !== 'Point' && type !== 'MultiPoint')
-      throw broken(where, `${JSON.stringify(type) ?? 'this'} is no kind of shape in GeoJSON`);
+      throw broken(where, message('errors.why.noShape', { type: JSON.stringify(type) ?? '–' }));
   };
   if (isLoose(root)) checkSystem(root);
-  take(root, '', 'its beginning');
+  take(root, '', message('errors.place.start'));
   context.onShare(1);
   return traces;
 }

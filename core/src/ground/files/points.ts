@@ -1,3 +1,4 @@
+import { message, type Message } from '../../messages/message.ts';
 import Papa from 'papaparse';
 import { InputError } from '../../errors/InputError.ts';
 import type { Place } from '../geodetic.ts';
@@ -20,6 +21,8 @@ const spelled = (header: string): string =>
     .trim()
     .toLowerCase();
 
+const lineOf = (at: number): Message => message('errors.place.line', { line: at + 1 });
+
 /**
  * Points of a CSV file in their order round the ground: columns lat and lon in degrees, or x and y in metres; a column "area"
  * or "name" keeps several areas apart.
@@ -37,7 +40,7 @@ export function readPoints(text: string, context: ReadContext): BoundaryLine[] {
     const cell = (row[column] ?? '').trim();
     const value = Number(meta.delimiter === ';' ? cell.replace(',', '.') : cell);
     if (cell !== '' && Number.isFinite(value)) return value;
-    throw new InputError('file.number', { field: 'file', place: `line ${at + 1}`, input: cell });
+    throw new InputError('file.number', { field: 'file', place: lineOf(at), input: cell });
   };
   const places = new Map<string, Place[]>();
   const points = new Map<string, Point[]>();
@@ -53,7 +56,7 @@ export function readPoints(text: string, context: ReadContext): BoundaryLine[] {
       into(
         places,
         name,
-        context.place(number(row, lat, at), number(row, lon, at), () => `line ${at + 1}`),
+        context.place(number(row, lat, at), number(row, lon, at), () => lineOf(at)),
       );
     else {
       context.count();

@@ -2,14 +2,14 @@ import { isHole, type Ground } from '../clip.ts';
 import { localPlane, type LocalPlane, type Place } from '../geodetic.ts';
 import type { Outline, Point } from '../outline.ts';
 import { lyingGround, type SiteAreaResult, type SiteResult } from '../site.ts';
-import { SURFACES, type SiteAreaInput, type SiteInput } from '../siteInput.ts';
+import type { SiteAreaInput, SiteInput } from '../siteInput.ts';
 
 /** Formats that a site is written in. */
 export const WRITTEN = {
-  geojson: { words: 'GeoJSON', type: 'application/geo+json' },
-  kml: { words: 'KML', type: 'application/vnd.google-earth.kml+xml' },
-  gpx: { words: 'GPX', type: 'application/gpx+xml' },
-  csv: { words: 'CSV of points', type: 'text/csv' },
+  geojson: { type: 'application/geo+json' },
+  kml: { type: 'application/vnd.google-earth.kml+xml' },
+  gpx: { type: 'application/gpx+xml' },
+  csv: { type: 'text/csv' },
 } as const;
 export type WrittenFormat = keyof typeof WRITTEN;
 
@@ -61,7 +61,7 @@ const geojson = (areas: readonly Written[]): string =>
       type: 'Feature',
       properties: {
         name: area.name,
-        surface: SURFACES[area.surface],
+        surface: area.surface,
         treated: area.treated,
         areaM2: reading.measured.areaM2,
         bandM2: reading.measured.bandM2,
@@ -93,7 +93,7 @@ function gpx(areas: readonly Written[]): string {
   const tracks = areas.flatMap(({ area, polygons }) =>
     polygons.flat().map((ring, at) => {
       const points = ring.map(([lon, lat]) => `<trkpt lat="${lat}" lon="${lon}"/>`).join('');
-      const name = at === 0 ? area.name : `${area.name}, line ${at + 1}`;
+      const name = at === 0 ? area.name : `${area.name} ${at + 1}`;
       return `<trk><name>${escaped(name)}</name><trkseg>${points}</trkseg></trk>`;
     }),
   );
@@ -105,7 +105,7 @@ const cell = (text: string): string => (/[",\n]/.test(text) ? `"${text.replaceAl
 function csv(areas: readonly Written[]): string {
   const rows = areas.flatMap(({ area, polygons }) =>
     polygons.flat().flatMap((ring, at) => {
-      const name = at === 0 ? area.name : `${area.name}, line ${at + 1}`;
+      const name = at === 0 ? area.name : `${area.name} ${at + 1}`;
       return ring.slice(0, -1).map(([lon, lat]) => `${cell(name)},${lat},${lon}`);
     }),
   );

@@ -1,3 +1,4 @@
+import { message, type Message } from '../../messages/message.ts';
 import { SaxesParser } from 'saxes';
 import { InputError } from '../../errors/InputError.ts';
 
@@ -21,10 +22,10 @@ const plain = (name: string): string => name.slice(name.indexOf(':') + 1);
 export function readXml(
   text: string,
   onShare: (share: number) => void,
-  listen: (where: () => string) => XmlListener,
+  listen: (where: () => Message) => XmlListener,
 ): void {
   const parser = new SaxesParser();
-  const where = () => `line ${parser.line}`;
+  const where = () => message('errors.place.line', { line: parser.line });
   const listener = listen(where);
   let words: string[] = [];
   parser.on('doctype', () => {

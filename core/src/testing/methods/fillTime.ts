@@ -1,3 +1,4 @@
+import { message } from '../../messages/message.ts';
 import { finite, requirePositive } from '../../errors/preconditions.ts';
 import { rigKind } from '../../machines/kinds.ts';
 import { combined, relative, type UncertaintySource } from '../uncertainty.ts';
@@ -55,23 +56,25 @@ export function rateFromFill(
 
 /** A container of known content fills while a watch runs. */
 export const fillTimeMethod: Method = {
-  words: 'the time in which a container fills',
-  how: 'Weigh once what a container holds. Hold it under one outlet and time how long it takes to fill: the watch tells when it should be full.',
-  needs: ['a container of known content', 'a watch', 'a tape'],
+  how: message('methods.fill-time.how'),
+  needs: ['knownContainer', 'watch', 'tape'],
   planned: 'time',
   fillsContainer: true,
   steps: {
-    before: 'Weigh once what the container holds, level full.',
-    walk: 'Hold the container under the outlet, open, and time until it is level full.',
-    after: 'That is all: no scale is needed.',
-    called: { walk: 'Catch', after: 'Done' },
+    before: message('methods.fill-time.before'),
+    walk: message('methods.fill-time.walk'),
+    after: message('methods.fill-time.after'),
+    called: { walk: message('methods.moment.catch'), after: message('methods.moment.done') },
   },
   fields: () => [
-    mass('tare', 'Empty container', '0.74 kg', 'before', { optional: true, mayBeNone: true }),
-    mass('content', 'Content weight', '4.6 kg', 'before'),
+    mass('tare', message('readings.emptyContainer'), '0.74 kg', 'before', {
+      optional: true,
+      mayBeNone: true,
+    }),
+    mass('content', message('readings.content'), '4.6 kg', 'before'),
     COURSE,
     ...COURSE_TIMES,
-    { id: 'fillTime', label: 'Fill time', kind: 'time', placeholder: '155 s', at: 'walk' },
+    { id: 'fillTime', label: message('readings.fillTime'), kind: 'time', placeholder: '155 s', at: 'walk' },
   ],
   work(readings, { width, outlets, rows }) {
     const [course, fill] = [readings['course']!, readings['fillTime']!];
@@ -99,15 +102,14 @@ export const fillTimeMethod: Method = {
   },
   line: ({ net, times, outletsPerRow, over, seconds, courseTime: walked, ofOneRow }) => [
     ...net('content', 'tare'),
-    ...times('outlets', outletsPerRow, 'outlets'),
+    ...times('outlets', outletsPerRow),
     over,
     seconds('fillTime'),
     ...walked(),
     ...ofOneRow('course'),
   ],
   suits({ kind }) {
-    if (rigKind(kind).width !== 'row spacing')
-      return no('It is for machines that feed rows through an outlet.');
-    return [3, 'No scale on the spot: a container of known content fills while a watch runs.'];
+    if (rigKind(kind).width !== 'rows') return no(message('methods.why.rowsOnly'));
+    return [3, message('methods.why.noScaleContainer')];
   },
 };

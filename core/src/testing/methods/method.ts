@@ -1,3 +1,4 @@
+import { message, type Message } from '../../messages/message.ts';
 import type { Kind } from '../../quantities/kinds.ts';
 import type { RigKind } from '../../machines/kinds.ts';
 import type { Working } from '../../working/working.ts';
@@ -11,8 +12,9 @@ export type Moment = 'before' | 'course' | 'walk' | 'after';
 /** One thing that a method asks for. */
 export interface MethodField {
   readonly id: string;
-  readonly label: string;
+  readonly label: Message;
   readonly kind: Extract<Kind, 'mass' | 'length' | 'time' | 'area'> | 'count';
+  /** An example; empty where it is taken only now and then. */
   readonly placeholder: string;
   readonly at: Moment;
   /** Taken when nothing is typed. */
@@ -79,7 +81,7 @@ export interface LineTerms {
   /** What it went on: `÷ ( length × width × passes )`. */
   ground(along: string): Parts;
   /** `× number`, where it is more than one. */
-  times(role: string, number: number, unit: string): Parts;
+  times(role: 'rows' | 'outlets', number: number): Parts;
   /** `× the mean time over the course`. */
   courseTime(): Parts;
   /** From the spacing that a load was spread at to that of the calibration; none: they are the same. */
@@ -99,23 +101,38 @@ export interface Situation {
   readonly isPesticide: boolean;
 }
 
-/** How well a method suits, 0 for not at all, and the reason in a sentence. */
-export type Verdict = readonly [score: number, why: string];
-export const no = (why: string): Verdict => [0, why];
+/** What a test is made with. */
+export type Tool =
+  | 'machineScale'
+  | 'tape'
+  | 'watch'
+  | 'ground'
+  | 'smallScale'
+  | 'tray'
+  | 'tarp'
+  | 'container'
+  | 'buckets'
+  | 'bags'
+  | 'knownContainer'
+  | 'knownLoad'
+  | 'knownGround';
+
+/** How well a method suits, 0 for not at all, and the reason. */
+export type Verdict = readonly [score: number, why: Message];
+export const no = (why: Message): Verdict => [0, why];
 
 /** A way to test a machine: a file of its own holds all of it, and its table makes it one of them. */
 export interface Method {
-  readonly words: string;
-  /** What to do, one sentence. */
-  readonly how: string;
-  readonly needs: readonly string[];
+  /** What to do. */
+  readonly how: Message;
+  readonly needs: readonly Tool[];
   /** What the amount that goes out is planned as: a strip that is walked, a time of catching, or ground of known size. */
   readonly planned: 'strip' | 'time' | 'ground';
   /** A container of known content is filled, and the watch says when it should be full. */
   readonly fillsContainer?: boolean;
   /** What to do at each moment of a guided run, and what the moment is called where that differs. */
-  readonly steps: Readonly<Record<Exclude<Moment, 'course'>, string>> & {
-    readonly called?: Partial<Record<Moment, string>>;
+  readonly steps: Readonly<Record<Exclude<Moment, 'course'>, Message>> & {
+    readonly called?: Partial<Record<Moment, Message>>;
   };
   fields(outlets: number): readonly MethodField[];
   /** Whether what was read of several outlets is enough; absent: all that is not optional is. */
@@ -130,23 +147,23 @@ export interface Method {
 
 export const mass = (
   id: string,
-  label: string,
+  label: Message,
   placeholder: string,
   at: Moment,
   more: Partial<MethodField> = {},
 ): MethodField => ({ id, label, kind: 'mass', placeholder, at, ...more });
-export const tare = (label: string): MethodField =>
+export const tare = (label: Message): MethodField =>
   mass('tare', label, '0.74 kg', 'before', { mayBeNone: true });
 export const LENGTH: MethodField = {
   id: 'length',
-  label: 'Strip length',
+  label: message('readings.stripLength'),
   kind: 'length',
   placeholder: '60 ft',
   at: 'course',
 };
 export const PASSES: MethodField = {
   id: 'passes',
-  label: 'Passes',
+  label: message('readings.passes'),
   kind: 'count',
   placeholder: '1',
   at: 'course',
@@ -154,14 +171,14 @@ export const PASSES: MethodField = {
 };
 export const WALK_TIME: MethodField = {
   id: 'time',
-  label: 'Strip time',
+  label: message('readings.stripTime'),
   kind: 'time',
-  placeholder: 'if it was timed',
+  placeholder: '',
   at: 'walk',
   optional: true,
 };
 
-export const WALKED = 'Start back, open at the line, hold your pace, shut at the line, walk on.';
+export const WALKED = message('methods.walked');
 
 /** What all rows take that are fed at once: the width that one pass covers. */
 export const swath = ({ width, rows }: RunBasis): Reading => ({

@@ -1,3 +1,4 @@
+import { message } from '../../messages/message.ts';
 import { finite } from '../../errors/preconditions.ts';
 import { netOf, type Net, type Reading } from '../uncertainty.ts';
 import type { MethodField, Readings, Worked } from './method.ts';
@@ -28,7 +29,7 @@ export function imbalanceOf(netKg: readonly number[]): number {
 export const perOutlet = (field: MethodField, outlets: number): MethodField[] =>
   outlets === 1
     ? [field]
-    : Array.from({ length: outlets }, (_, at) => ({ ...field, id: `${field.id}.${at + 1}`, label: `${field.label}, outlet ${at + 1}`, optional: at > 0 })); // prettier-ignore
+    : Array.from({ length: outlets }, (_, at) => ({ ...field, id: `${field.id}.${at + 1}`, label: message('readings.outlet', { reading: field.label, number: at + 1 }), optional: at > 0 })); // prettier-ignore
 
 const ofOutlet = (name: string, at: number, outlets: number): string =>
   outlets === 1 ? name : `${name}.${at + 1}`;

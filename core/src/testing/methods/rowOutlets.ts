@@ -1,3 +1,4 @@
+import { message } from '../../messages/message.ts';
 import { finite, requirePositive } from '../../errors/preconditions.ts';
 import { combined, relative, relativeNet, type Reading, type UncertaintySource } from '../uncertainty.ts';
 import { rigKind } from '../../machines/kinds.ts';
@@ -54,20 +55,19 @@ export function rowOutlets({ catches, lengthM, rows, rowMPerM2 }: RowOutlets): R
 
 /** A bag under each outlet of a machine that feeds rows. */
 export const rowOutletsMethod: Method = {
-  words: 'catch under the row outlets',
-  how: 'Hang a bag under each outlet, drive a measured length at working pace, and weigh each bag.',
-  needs: ['a small scale', 'a bag for each outlet', 'a tape'],
+  how: message('methods.outlets.how'),
+  needs: ['smallScale', 'bags', 'tape'],
   planned: 'strip',
   steps: {
-    before: 'Weigh each bag empty, then hang them.',
-    walk: 'Drive the measured length at working pace, open at the line, shut at the line.',
-    after: 'Weigh each bag with what it caught.',
+    before: message('methods.outlets.before'),
+    walk: message('methods.outlets.walk'),
+    after: message('methods.outlets.after'),
   },
   fields: (outlets) => [
-    ...perOutlet(tare('Empty bag'), outlets),
+    ...perOutlet(tare(message('readings.emptyBag')), outlets),
     LENGTH,
     WALK_TIME,
-    ...perOutlet(mass('gross', 'Bag and product', '1.84 kg', 'after'), outlets),
+    ...perOutlet(mass('gross', message('readings.fullBag'), '1.84 kg', 'after'), outlets),
   ],
   isWhole: (readings, outlets) => catchesOf(readings, outlets) !== null,
   work(readings, { width, outlets, rows }) {
@@ -78,9 +78,8 @@ export const rowOutletsMethod: Method = {
   },
   line: ({ nets, ground }) => [...nets(), ...ground('length')],
   suits({ kind, tools }) {
-    if (rigKind(kind).width !== 'row spacing')
-      return no('It is for machines that feed rows through outlets.');
-    if (tools.scale === 'none') return no('It takes a scale for what the outlets gave.');
-    return [8, 'It weighs each outlet by itself, and so shows when they differ.'];
+    if (rigKind(kind).width !== 'rows') return no(message('methods.why.rowOutletsOnly'));
+    if (tools.scale === 'none') return no(message('methods.why.scaleOutlets'));
+    return [8, message('methods.why.eachOutlet')];
   },
 };

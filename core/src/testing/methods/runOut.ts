@@ -1,3 +1,4 @@
+import { message } from '../../messages/message.ts';
 import { finite, requirePositive } from '../../errors/preconditions.ts';
 import {
   combined,
@@ -42,24 +43,29 @@ export function runOut({ loadKg, leftKg, areaM2 }: RunOut): {
 
 /** A weighed load goes on ground of known size. */
 export const runOutMethod: Method = {
-  words: 'a weighed load on known ground',
-  how: 'Load a weighed amount, spread it on ground of known size, weigh what is left; where it ran out early, take the ground that was covered.',
-  needs: ['a load of known weight', 'ground of known size'],
+  how: message('methods.run-out.how'),
+  needs: ['knownLoad', 'knownGround'],
   planned: 'ground',
   steps: {
-    before: 'Weigh what you fill in, or take the weight on the bag.',
-    walk: 'Spread it as at work. Where it runs out early, mark the place.',
-    after: 'Weigh what is left in the hopper.',
-    called: { before: 'Weigh in', course: 'The ground' },
+    before: message('methods.run-out.before'),
+    walk: message('methods.run-out.walk'),
+    after: message('methods.run-out.after'),
+    called: { before: message('methods.moment.weighIn'), course: message('methods.moment.ground') },
   },
   fields: () => [
-    mass('tare', 'Empty container', '1.2 lb', 'before', {
+    mass('tare', message('readings.emptyContainer'), '1.2 lb', 'before', {
       optional: true,
       mayBeNone: true,
     }),
-    mass('load', 'Load weight', '9.0 lb', 'before'),
-    { id: 'area', label: 'Area covered', kind: 'area', placeholder: '900 ft2', at: 'course' },
-    mass('left', 'Weight left', '1.25 lb', 'after', { mayBeNone: true }),
+    mass('load', message('readings.load'), '9.0 lb', 'before'),
+    {
+      id: 'area',
+      label: message('readings.areaCovered'),
+      kind: 'area',
+      placeholder: '900 ft2',
+      at: 'course',
+    },
+    mass('left', message('readings.weightLeft'), '1.25 lb', 'after', { mayBeNone: true }),
   ],
   work({ load, left, area, tare: empty }, { width, runWidthM }) {
     // Nothing left was not weighed in the container.
@@ -81,10 +87,7 @@ export const runOutMethod: Method = {
     ...otherSpacing(),
   ],
   suits({ tools }) {
-    if (!tools.ground) return no('It takes ground of known size that may have the product.');
-    return [
-      tools.scale === 'none' ? 3 : 1,
-      'No scale on the spot: a load of known weight on ground of known size. Coarse, and good as a check.',
-    ];
+    if (!tools.ground) return no(message('methods.why.knownGround'));
+    return [tools.scale === 'none' ? 3 : 1, message('methods.why.noScaleLoad')];
   },
 };

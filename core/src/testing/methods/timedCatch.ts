@@ -1,3 +1,4 @@
+import { message } from '../../messages/message.ts';
 import { finite, requirePositive } from '../../errors/preconditions.ts';
 import { combined, relative, relativeNet, type Reading, type UncertaintySource } from '../uncertainty.ts';
 import { COURSE, COURSE_TIMES, courseTime } from './course.ts';
@@ -45,22 +46,21 @@ export function timedCatch({ catches, catchS, courseM, courseS, spacingM }: Time
 
 /** The machine stands still, and what runs out in a time is caught. */
 export const timedCatchMethod: Method = {
-  words: 'timed catch standing still',
-  how: 'Impeller off, a bucket under each outlet: catch for a measured time. Only where product runs standing still.',
-  needs: ['a small scale', 'a bucket for each outlet', 'a watch', 'a tape'],
+  how: message('methods.timed-catch.how'),
+  needs: ['smallScale', 'buckets', 'watch', 'tape'],
   planned: 'time',
   steps: {
-    before: 'Weigh each bucket empty. It is subtracted for you.',
-    walk: 'Impeller off. Open over the bucket and time it; shut at the end.',
-    after: 'Weigh each bucket with what it caught.',
-    called: { walk: 'Catch' },
+    before: message('methods.timed-catch.before'),
+    walk: message('methods.timed-catch.walk'),
+    after: message('methods.timed-catch.after'),
+    called: { walk: message('methods.moment.catch') },
   },
   fields: (outlets) => [
-    ...perOutlet(tare('Empty bucket'), outlets),
+    ...perOutlet(tare(message('readings.emptyBucket')), outlets),
     COURSE,
     ...COURSE_TIMES,
-    { id: 'catchTime', label: 'Catch time', kind: 'time', placeholder: '20 s', at: 'walk' },
-    ...perOutlet(mass('gross', 'Full bucket', '3.10 kg', 'after'), outlets),
+    { id: 'catchTime', label: message('readings.catchTime'), kind: 'time', placeholder: '20 s', at: 'walk' },
+    ...perOutlet(mass('gross', message('readings.fullBucket'), '3.10 kg', 'after'), outlets),
   ],
   isWhole: (readings, outlets) => catchesOf(readings, outlets) !== null,
   work(readings, basis) {
@@ -83,13 +83,9 @@ export const timedCatchMethod: Method = {
   ],
   suits({ kind, tools }) {
     const standing = rigKind(kind).runsStanding;
-    if (standing === 'no') return no('Wheels drive its metering: standing still, nothing runs.');
-    if (tools.scale === 'none') return no('It takes a scale for what the bucket caught.');
-    if (standing === 'unstirred')
-      return [2, 'It runs standing still, but unstirred: good for a first look, then run a strip.'];
-    return [
-      rigKind(kind).pace[1] > 2 ? 7 : 5,
-      'Its metering runs standing still: no ground is needed, and a bucket catches all of it.',
-    ];
+    if (standing === 'no') return no(message('methods.why.wheels'));
+    if (tools.scale === 'none') return no(message('methods.why.scaleBucket'));
+    if (standing === 'unstirred') return [2, message('methods.why.unstirred')];
+    return [rigKind(kind).pace[1] > 2 ? 7 : 5, message('methods.why.standing')];
   },
 };

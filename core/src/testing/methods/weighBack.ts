@@ -1,3 +1,4 @@
+import { message } from '../../messages/message.ts';
 import { netOf, type Reading } from '../uncertainty.ts';
 import { LENGTH, mass, no, ofEachRow, PASSES, swath, WALK_TIME, WALKED, type Method } from './method.ts';
 import { overLength, type TestResult, type Width } from './result.ts';
@@ -23,22 +24,21 @@ export const weighBack = ({ inKg, leftKg, lengthM, widthM, runs }: WeighBack): T
 
 /** The machine is weighed before and after a strip. */
 export const weighBackMethod: Method = {
-  words: 'weigh back over a strip',
-  how: 'Weigh the filled machine, spread a measured strip at working pace, weigh it again. Start back, open at the line, shut at the line, walk on.',
-  needs: ['a scale that carries the machine', 'a tape', 'a watch', 'ground that may take the product'],
+  how: message('methods.weigh-back.how'),
+  needs: ['machineScale', 'tape', 'watch', 'ground'],
   planned: 'strip',
   steps: {
-    before: 'Gate shut. Weigh the machine as it stands, product in it.',
+    before: message('methods.weigh-back.before'),
     walk: WALKED,
-    after: 'Weigh the machine again, with what is left in it.',
-    called: { before: 'Weigh in' },
+    after: message('methods.weigh-back.after'),
+    called: { before: message('methods.moment.weighIn') },
   },
   fields: () => [
-    mass('in', 'Weight before', '48.60 lb', 'before'),
+    mass('in', message('readings.weightBefore'), '48.60 lb', 'before'),
     LENGTH,
     PASSES,
     WALK_TIME,
-    mass('left', 'Weight after', '44.95 lb', 'after', { mayBeNone: true }),
+    mass('left', message('readings.weightAfter'), '44.95 lb', 'after', { mayBeNone: true }),
   ],
   work: ({ in: inKg, left, length, passes }, basis) => ({
     ...ofEachRow(
@@ -49,8 +49,8 @@ export const weighBackMethod: Method = {
   }),
   line: ({ net, ground }) => [...net('in', 'left'), ...ground('length')],
   suits({ tools }) {
-    if (tools.scale !== 'machine') return no('It takes a scale that carries the machine.');
-    if (!tools.ground) return no('It takes a fresh strip of ground that may have the product.');
-    return [6, 'The machine runs as it does at work, wind or not, and two weighings are all it takes.'];
+    if (tools.scale !== 'machine') return no(message('methods.why.machineScale'));
+    if (!tools.ground) return no(message('methods.why.freshStrip'));
+    return [6, message('methods.why.asAtWork')];
   },
 };

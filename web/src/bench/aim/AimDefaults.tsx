@@ -1,9 +1,9 @@
 import { Box } from '@chakra-ui/react';
 import { rigKind, type RigKind } from '@steady-scatter/core/machines';
 import { UNITS, type LengthUnit, type MassUnit } from '@steady-scatter/core/quantities';
-import { STARTS, type BenchRateUnit, type StartId } from '@steady-scatter/core/testing';
+import { STARTS, type BenchRateUnit } from '@steady-scatter/core/testing';
 import { useEffect, useRef } from 'react';
-import { say } from '@steady-scatter/words/bench';
+import { nameOf, say } from '@steady-scatter/words/bench';
 import { asChoice, isWrongAt } from '../../documents/fields.ts';
 import { latestAccepted, useWidthTests } from '../../kinds/useWidthTests.ts';
 import { LENGTH_CHOICES } from '../../sites/units.ts';
@@ -35,8 +35,8 @@ const LIMIT = [
 ] as const;
 const WIDTH_LABELS = {
   hopper: say('bench.aim.hopperWidth'),
-  'pass spacing': say('bench.aim.passSpacing'),
-  'row spacing': say('bench.aim.rowSpacing'),
+  passes: say('bench.aim.passSpacing'),
+  rows: say('bench.aim.rowSpacing'),
 };
 
 /** Rates that a machine is asked for: on the ground, and on a length of what it treats; the one that stands is among them. */
@@ -70,7 +70,7 @@ function useLastScaleStep(props: AimProps): string | null {
 
 function WidthDefault({ input, on, bind, field, errorAt }: AimProps) {
   const { data: tests = [] } = useWidthTests();
-  const spread = on.rig ? rigKind(on.rig.kind).width : 'pass spacing';
+  const spread = on.rig ? rigKind(on.rig.kind).width : 'passes';
   const label =
     on.reading.dimension === 'massPerLaneLength' ? say('bench.aim.laneWidth') : WIDTH_LABELS[spread];
   return (
@@ -81,7 +81,7 @@ function WidthDefault({ input, on, bind, field, errorAt }: AimProps) {
     >
       <LabelledField
         label={label}
-        placeholder={spread === 'row spacing' ? '1.5 m, or 6600 m/ha' : '9 ft'}
+        placeholder={spread === 'rows' ? '1.5 m, or 6600 m/ha' : '9 ft'}
         data-flow
         {...field('width.text')}
       />
@@ -99,7 +99,7 @@ function FirstSetting(props: AimProps) {
     <StatedDefault name={say('bench.part.first')} text={firstText(input, on)}>
       <Choice
         label={say('bench.aim.first')}
-        options={(Object.keys(STARTS) as StartId[]).map((start) => ({ id: start, label: STARTS[start] }))}
+        options={STARTS.map((start) => ({ id: start, label: nameOf('start', start) }))}
         {...bind('start')}
       />
       {(input.start === 'shape' || others.length > 0) && (

@@ -8,7 +8,7 @@ import type { CalibrationContext } from '../calibrationContext.ts';
 
 /** The marks of a control in a line; that there are none yet is said. */
 export const scaleText = (scale: ScaleInput): string =>
-  scaleLine({ ...scale, firstFlow: '' }) || say('bench.said.noMarks');
+  scaleLine({ ...scale, firstFlow: '' }) || say('bench.sentence.noMarks');
 
 type Lengths = { readonly text: string; readonly unit: UnitId };
 const isSame = (a: Lengths, b: Lengths): boolean =>
@@ -20,13 +20,13 @@ export function widthText(
   rig: RigInput | null,
   accepted: AcceptedInput | null,
 ): string {
-  const spread = rig ? rigKind(rig.kind).width : 'pass spacing';
+  const spread = rig ? rigKind(rig.kind).width : 'passes';
   if (width.text.trim() === '')
-    return spread === 'row spacing' ? say('bench.said.rowsUnset') : say('bench.said.passesUnset');
+    return spread === 'rows' ? say('bench.sentence.rowsUnset') : say('bench.sentence.passesUnset');
   const length = textWithUnit(width.text, width.unit);
   const isTested = accepted !== null && isSame(width, accepted);
-  return say('bench.said.width', {
-    kind: spread === 'hopper' ? 'hopper' : spread === 'row spacing' ? 'rows' : 'passes',
+  return say('bench.sentence.width', {
+    kind: spread === 'hopper' ? 'hopper' : spread === 'rows' ? 'rows' : 'passes',
     length,
     from: isTested ? 'trays' : rig && isSame(width, rig.width) ? 'usual' : 'typed',
     day: isTested ? dayText(accepted.onDay) : '',
@@ -35,9 +35,9 @@ export function widthText(
 
 /** The pace of work, and where it was taken from. */
 export function paceSaid({ pace }: CalibrationInput, rig: RigInput | null): string {
-  if (pace.course.trim() === '' || pace.time.trim() === '') return say('bench.said.paceWalked');
+  if (pace.course.trim() === '' || pace.time.trim() === '') return say('bench.sentence.paceWalked');
   const isUsual = rig?.pace.time === pace.time && rig.pace.course === pace.course;
-  return say('bench.said.pace', {
+  return say('bench.sentence.pace', {
     course: textWithUnit(pace.course, pace.unit),
     time: textWithUnit(pace.time, 's'),
     usual: isUsual ? 'yes' : 'no',
@@ -46,14 +46,14 @@ export function paceSaid({ pace }: CalibrationInput, rig: RigInput | null): stri
 
 export const scaleStepText = ({ scaleStep, units }: CalibrationInput, last: string | null): string =>
   scaleStep.trim() === ''
-    ? say('bench.said.scaleUnknown')
-    : say('bench.said.scale', {
+    ? say('bench.sentence.scaleUnknown')
+    : say('bench.sentence.scale', {
         step: textWithUnit(scaleStep, units.mass),
         last: scaleStep === last ? 'yes' : 'no',
       });
 
 export const toleranceText = ({ tolerance, isCeiling }: CalibrationInput): string =>
-  say('bench.said.tolerance', { tolerance: tolerance.trim() || '5', kind: isCeiling ? 'limit' : 'goal' });
+  say('bench.sentence.tolerance', { tolerance: tolerance.trim() || '5', kind: isCeiling ? 'limit' : 'goal' });
 
 const BEGINS = {
   low: say('bench.begins.low'),
@@ -65,20 +65,22 @@ const BEGINS = {
 /** Where the first test run begins. */
 export function firstText({ start }: CalibrationInput, { reading }: CalibrationContext): string {
   const from = reading.advice?.start.from;
-  if (from) return say('bench.said.first', { begins: BEGINS[from] });
-  return say('bench.said.first', { begins: start === 'auto' ? say('bench.begins.known') : BEGINS[start] });
+  if (from) return say('bench.sentence.first', { begins: BEGINS[from] });
+  return say('bench.sentence.first', {
+    begins: start === 'auto' ? say('bench.begins.known') : BEGINS[start],
+  });
 }
 
 export const productText = ({ lot, grain }: CalibrationInput): string =>
   [
-    lot.trim() && say('bench.said.lot', { lot: lot.trim() }),
-    grain.trim() && say('bench.said.grain', { grain: grain.trim() }),
+    lot.trim() && say('bench.sentence.lot', { lot: lot.trim() }),
+    grain.trim() && say('bench.sentence.grain', { grain: grain.trim() }),
   ]
     .filter(Boolean)
-    .join(', ') || say('bench.said.noLot');
+    .join(', ') || say('bench.sentence.noLot');
 
 export const unitsText = ({ units, target }: CalibrationInput): string =>
-  say('bench.said.units', {
+  say('bench.sentence.units', {
     mass: UNITS[units.mass].symbol,
     length: UNITS[units.length].symbol,
     rate: UNITS[target.unit].symbol,

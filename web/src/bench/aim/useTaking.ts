@@ -17,8 +17,7 @@ export function useTaking({ input, onChange, shelf: { rigs, products }, on }: Ai
     rig(id: string) {
       const rig = rigs.find((each) => each.id === id)?.input;
       if (!rig) return onChange({ ...input, rig: id });
-      const accepted =
-        rigKind(rig.kind).width === 'pass spacing' && latestAccepted(tests, id)?.input.accepted;
+      const accepted = rigKind(rig.kind).width === 'passes' && latestAccepted(tests, id)?.input.accepted;
       const isOpen = input.width.text.trim() === '' || input.runs.length === 0;
       // The spacing that was found by trays goes before the usual one.
       const width =

@@ -1,14 +1,15 @@
 import { Box } from '@chakra-ui/react';
 import type { Card } from '@steady-scatter/core/testing';
-import { say } from '@steady-scatter/words/bench';
+import { say, speak } from '@steady-scatter/words/bench';
 import { QrCode } from '../../ui/QrCode.tsx';
 
 /** A card as it will be printed: black on white, so that it reads behind foil in the sun. */
 export function CardFace({ card, link }: { card: Card; link: string }) {
+  const product = card.product.map(speak).join(', ');
   return (
     <Box
       as="article"
-      aria-label={say('bench.card.of', { machine: card.machine, product: card.product })}
+      aria-label={say('bench.card.of', { machine: card.machine, product })}
       bg="white"
       color="black"
       borderWidth="1px"
@@ -23,7 +24,7 @@ export function CardFace({ card, link }: { card: Card; link: string }) {
       <Box fontSize="19px" fontWeight="bold" lineHeight="1.15">
         {card.machine}
       </Box>
-      <Box fontSize="16px">{card.product}</Box>
+      <Box fontSize="16px">{product}</Box>
       {card.purpose && (
         <Box fontSize="16px" fontWeight="bold">
           {card.purpose}
@@ -45,13 +46,13 @@ export function CardFace({ card, link }: { card: Card; link: string }) {
         <Box textAlign="right" fontSize="17px" lineHeight="1.25">
           <b>{card.rate}</b> {card.rateUnit}
           <br />
-          {card.pace}
+          {speak(card.pace)}
           <br />
-          {card.spacing}
+          {speak(card.spacing)}
           {card.second && (
             <>
               <br />
-              {card.second}
+              {speak(card.second)}
             </>
           )}
         </Box>

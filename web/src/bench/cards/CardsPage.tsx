@@ -5,7 +5,7 @@ import { answerWorksheet, AS_TYPED } from '@steady-scatter/core/worksheet';
 import { FileText } from 'lucide-react';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { say } from '@steady-scatter/words/bench';
+import { say, speak } from '@steady-scatter/words/bench';
 import { loadPart } from '../../api/lazyCall.ts';
 import { useHere } from '../../api/useHere.ts';
 import { useDoc } from '../../documents/docs.ts';
@@ -34,8 +34,8 @@ function useCardJob(): (CardJob & { calibration: string }) | null {
   const { name, worksheet } = job.input;
   const { numbers, lines } = answerWorksheet(worksheet, AS_TYPED);
   if (numbers.once.rateSi === null) return null;
-  const rate = termText(termOf(lines.once, 'once.rate'));
-  const way = numbers.once.times > 1 ? `, ${lines.once.label.toLowerCase()}` : '';
+  const rate = termText(termOf(lines.once, 'once.rate'), speak);
+  const way = numbers.once.times > 1 ? `, ${speak(lines.once.label).toLowerCase()}` : '';
   return { calibration: worksheet.spread.calibration, kgPerM2: numbers.once.rateSi, purpose: `${name}${way}: ${rate}` }; // prettier-ignore
 }
 

@@ -1,6 +1,6 @@
 import type { Card } from '@steady-scatter/core/testing';
 import type { Content, ContentStack, ContentTable, TableCell } from 'pdfmake/interfaces';
-import { say } from '@steady-scatter/words/bench';
+import { say, speak } from '@steady-scatter/words/bench';
 import { pdfOf, PT_PER_MM } from '../../print/pdf.ts';
 import { CARD_SIZES, type CardSize } from './cardSizes.ts';
 
@@ -17,11 +17,13 @@ function faceOf({ card, link }: Printed): Content {
     { text: `${isKept ? '> ' : ''}${setting}`, bold: isKept, fontSize: 12.5 },
     { text: rate, bold: isKept, alignment: 'right', fontSize: 12.5 },
   ]);
-  const side = [`${card.rate} ${card.rateUnit}`, card.pace, card.spacing, card.second].filter(Boolean);
+  const side = [`${card.rate} ${card.rateUnit}`, card.pace, card.spacing, card.second]
+    .map(speak)
+    .filter(Boolean);
   return {
     stack: [
       { text: card.machine, bold: true, fontSize: 16 },
-      { text: card.product, fontSize: 11 },
+      { text: card.product.map(speak).join(', '), fontSize: 11 },
       ...(card.purpose ? [{ text: card.purpose, bold: true, fontSize: 11 }] : []),
       {
         columns: [

@@ -2,6 +2,7 @@ import { Box, Button, chakra } from '@chakra-ui/react';
 import { Download } from 'lucide-react';
 import { useState } from 'react';
 import { say } from '@steady-scatter/words/bench';
+import { errorText } from '../../ui/errorText.ts';
 import { explain } from '../../api/explain.ts';
 import { loadPart } from '../../api/lazyCall.ts';
 import { FileDrop } from '../../ui/FileDrop.tsx';
@@ -42,7 +43,7 @@ export default function FilesPage() {
       const [{ readTestsText }, shelf] = await Promise.all([files(), readBenchShelf()]);
       setFound(readTestsText(await file.text(), file.name, shelf));
     } catch (error) {
-      setTrouble(error instanceof Error ? error.message : String(error));
+      setTrouble(errorText(error));
     }
   }
   async function take(wanted: TestsToTake) {

@@ -1,4 +1,5 @@
-import { TEST_COLUMNS } from '@steady-scatter/core/testing';
+import { TEST_COLUMNS, testHeading } from '@steady-scatter/core/testing';
+import { speak } from '@steady-scatter/words/bench';
 import type { RigInput } from '@steady-scatter/core/machines';
 import {
   evaluateCalibration,
@@ -124,7 +125,9 @@ it('each outlet of such a file goes into its own reading', () => {
     Readings:
       'Empty bucket, outlet 1: 0.5 kg; Bucket and product, outlet 1: 1.6 kg; Bucket and product, outlet 2: 1.9 kg',
   };
-  const columns = TEST_COLUMNS.map((each) => (each === 'Excluded because' ? 'Struck out, because' : each));
+  const columns = TEST_COLUMNS.map((each) =>
+    each === 'excluded' ? 'Struck out, because' : speak(testHeading(each)),
+  );
   const quoted = (text: string) => `"${text}"`;
   const text = [columns, columns.map((column) => cells[column] ?? '')].map((row) => row.map(quoted).join(',')).join('\r\n'); // prettier-ignore
   const [run] = readTestsText(text, 'tests.csv', SHELF).calibrations[0]!.input.runs;

@@ -11,7 +11,9 @@ import {
 } from '@steady-scatter/core/testing';
 import Papa from 'papaparse';
 import { v7 as newId } from 'uuid';
-import { say } from '@steady-scatter/words/bench';
+import { say, speak } from '@steady-scatter/words/bench';
+import type { Message } from '@steady-scatter/core/messages';
+import type * as z from 'zod';
 import { calibrationContext, type BenchShelf } from '../calibrationContext.ts';
 
 /** What a file of tests brings: machines that are new, and calibrations with the machine each is of. */
@@ -45,18 +47,28 @@ export const testsCsv = (shelf: BenchShelf): string =>
         const { rig, bench, reading } = calibrationContext(input, shelf);
         return { machine: rig?.name ?? '', outlets: bench.outlets, input, reading };
       }),
+      speak,
     ),
     { escapeFormulae: true, newline: '\r\n' },
   );
 
+/** What is wrong with a part of a file: core's own words where core says it. */
+const issueText = (issue: z.core.$ZodIssue): string => {
+  const told = issue.code === 'custom' ? (issue.params?.['sentence'] as Message | undefined) : undefined;
+  return told ? speak(told) : issue.message;
+};
+
+/** The line of a table that an error is at. */
+const lineOf = ({ field }: InputError): string => field.split('.')[1] ?? '';
+
 function fromJson(text: string, shelf: BenchShelf): TestsToTake {
   const { value, error } = attemptJson(text);
-  if (error) throw new Error(`The file breaks off or is damaged: ${error}. Save it once more.`);
+  if (error) throw new Error(say('bench.files.damaged', { why: error }));
   const read = testsFile.safeParse(value);
   if (!read.success) {
     const [issue] = read.error.issues;
     throw new Error(
-      `${issue?.path.length ? say('bench.files.at', { place: issue.path.join('.') }) : ''}${issue?.message ?? ''}`,
+      `${issue?.path.length ? say('bench.files.at', { place: issue.path.join('.') }) : ''}${issue ? issueText(issue) : ''}`,
     );
   }
   const known = new Set(shelf.rigs.map(({ id }) => id));
@@ -84,8 +96,8 @@ function fromCsv(text: string, shelf: BenchShelf): TestsToTake {
   const { data } = Papa.parse<string[]>(text.replace(/^\ufeff/, ''), { skipEmptyLines: true });
   // A spreadsheet's guard against formulas is not part of what was typed.
   const rows = data.map((cells) => cells.map((cell) => cell.replace(/^'(?=[=+\-@])/, '')));
-  const { value, error } = toResult(() => readTests(rows, () => newId()));
-  if (error) throw new Error(`At ${error.field}: ${error.message}`);
+  const { value, error } = toResult(() => readTests(rows, () => newId(), speak));
+  if (error) throw new Error(say('bench.files.atLine', { line: lineOf(error), what: speak(error.sentence) }));
   return {
     rigs: [],
     calibrations: value.map(({ machine, input }) => {
@@ -103,6 +115,6 @@ function fromCsv(text: string, shelf: BenchShelf): TestsToTake {
  * @throws Error with a sentence and the place in the file
  */
 export const readTestsText = (text: string, fileName: string, shelf: BenchShelf): TestsToTake => {
-  if (text.trim() === '') throw new Error('The file is empty.');
+  if (text.trim() === '') throw new Error(say('bench.files.empty'));
   return /\.csv$/i.test(fileName) ? fromCsv(text, shelf) : fromJson(text, shelf);
 };

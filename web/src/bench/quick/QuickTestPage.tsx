@@ -13,7 +13,7 @@ import { UNITS } from '@steady-scatter/core/quantities';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { v7 as newId } from 'uuid';
-import { say } from '@steady-scatter/words/bench';
+import { say, speak } from '@steady-scatter/words/bench';
 import { fieldsOf, type FieldsOf } from '../../documents/fields.ts';
 import { useDocument } from '../../documents/useDocument.ts';
 import { CALIBRATIONS } from '../../kinds/useCalibrations.ts';
@@ -76,7 +76,7 @@ function Readings({ input, at, field }: ReadingsProps) {
     return (
       <QuickField
         key={each.id}
-        label={each.label}
+        label={speak(each.label)}
         unit={readingUnit(each, input.units)}
         placeholder={each.placeholder.replace(/ .*/, '')}
         value={value ?? ''}
@@ -98,7 +98,9 @@ function Readings({ input, at, field }: ReadingsProps) {
       {opened && optional.map(line)}
       {!opened && optional.length > 0 && (
         <Button variant="ghost" minHeight="56px" marginLeft="-12px" onClick={() => setMore(true)}>
-          {say('bench.quick.more', { fields: optional.map(({ label }) => label.toLowerCase()).join(', ') })}
+          {say('bench.quick.more', {
+            fields: optional.map(({ label }) => speak(label).toLowerCase()).join(', '),
+          })}
         </Button>
       )}
     </>
@@ -208,7 +210,7 @@ export default function QuickTestPage() {
           <Readings {...fields} input={input} at={test.at} />
           {!result.mean && (
             <Box fontSize="16px" color="ink.soft" marginTop="12px">
-              {METHODS[test.method].how}
+              {speak(METHODS[test.method].how)}
             </Box>
           )}
         </Box>

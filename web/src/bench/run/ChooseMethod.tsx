@@ -8,7 +8,8 @@ import {
   type ToolsInput,
 } from '@steady-scatter/core/testing';
 import { useState } from 'react';
-import { say } from '@steady-scatter/words/bench';
+import { nameOf, say, speak } from '@steady-scatter/words/bench';
+import { sentence } from '../../ui/sentence.ts';
 import { Choice } from '../../ui/Choice.tsx';
 import { Section } from '../../ui/Section.tsx';
 import type { CalibrationContext } from '../calibrationContext.ts';
@@ -105,14 +106,14 @@ export function ChooseMethod({ input, on, number, onTools, onBegin }: Props) {
               onClick={() => setPicked(method)}
             >
               <chakra.b fontSize="17px" color={possible ? 'ink' : 'ink.soft'}>
-                {METHODS[method].words}
+                {nameOf('method', method)}
                 {method === proposed.method && possible
                   ? say('testRun.choose.best')
                   : possible
                     ? ''
                     : say('testRun.choose.notHere')}
               </chakra.b>
-              <Box fontSize="16px">{why}</Box>
+              <Box fontSize="16px">{speak(why)}</Box>
             </Row>
           ))}
         </Section>
@@ -132,19 +133,19 @@ export function ChooseMethod({ input, on, number, onTools, onBegin }: Props) {
           {say('testRun.choose.run', { number })}
         </Box>
         <Box fontSize={{ base: '26px', md: '30px' }} fontWeight="bold" lineHeight="1.15" marginBottom="10px">
-          {METHODS[chosen.method].words.charAt(0).toUpperCase() + METHODS[chosen.method].words.slice(1)}
+          {sentence(nameOf('method', chosen.method))}
         </Box>
         {chosen.possible ? (
           <>
-            <Box fontSize="17px">{METHODS[chosen.method].how}</Box>
+            <Box fontSize="17px">{speak(METHODS[chosen.method].how)}</Box>
             <Box fontSize="15px" fontWeight="semibold" color="ink.soft" marginTop="14px">
               {say('testRun.choose.bring')}
             </Box>
-            <Box fontSize="17px">{chosen.bring.join(', ')}.</Box>
+            <Box fontSize="17px">{chosen.bring.map((tool) => nameOf('bring', tool)).join(', ')}.</Box>
             <Box fontSize="15px" fontWeight="semibold" color="ink.soft" marginTop="14px">
               {say('testRun.choose.howMuch')}
             </Box>
-            {plan.map((line) => (
+            {plan.map(speak).map((line) => (
               <Box key={line} fontSize="17px" marginTop="2px">
                 {line}
               </Box>
@@ -161,7 +162,7 @@ export function ChooseMethod({ input, on, number, onTools, onBegin }: Props) {
             </Button>
           </>
         ) : (
-          <Box fontSize="17px">{chosen.why}</Box>
+          <Box fontSize="17px">{speak(chosen.why)}</Box>
         )}
       </Box>
     </Box>

@@ -1,9 +1,9 @@
 import { Box, chakra } from '@chakra-ui/react';
-import { METHODS, type MethodId } from '@steady-scatter/core/testing';
+import type { MethodId } from '@steady-scatter/core/testing';
 import { ArrowLeft } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { useNavigate } from 'react-router';
-import { say } from '@steady-scatter/words/bench';
+import { nameOf, say } from '@steady-scatter/words/bench';
 import { useCommands } from '../../commands/CommandsProvider.tsx';
 import type { DocumentStatus } from '../../documents/useDocument.ts';
 import { useOutbox, type Waiting } from '../../outbox/index.ts';
@@ -45,7 +45,7 @@ export function RunFrame({ id, name, number, method, note, hasFoot, children }: 
           {name}
         </chakra.h1>
         <chakra.span fontSize="16px" color="ink.soft">
-          {say('testRun.frame.about', { number, method: method ? METHODS[method].words : 'none' })}
+          {say('testRun.frame.about', { number, method: method ? nameOf('method', method) : 'none' })}
         </chakra.span>
         {note}
       </TopBar>

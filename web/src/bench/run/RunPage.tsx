@@ -5,7 +5,6 @@ import {
   nextRun,
   openRunOf,
   runOfOpen,
-  METHODS,
   stepsOf,
   type CalibrationAim,
   type CalibrationInput,
@@ -17,7 +16,7 @@ import {
 import { useMemo, useState } from 'react';
 import { Link, Navigate, useNavigate, useParams, useSearchParams } from 'react-router';
 import { v7 as newId } from 'uuid';
-import { say } from '@steady-scatter/words/bench';
+import { nameOf, say } from '@steady-scatter/words/bench';
 import { useDoc, type Doc } from '../../documents/docs.ts';
 import { Message } from '../../ui/Message.tsx';
 import { OpeningMessage } from '../../documents/OpeningMessage.tsx';
@@ -87,7 +86,7 @@ function Begin({ doc, aim }: OfCalibration) {
         <Section heading={say('testRun.page.underWay')}>
           {open.map(({ id, setting, method }) => (
             <Button key={id} asChild minHeight="56px" marginRight="10px">
-              <Link to={`/bench/${doc.id}/run/${id}`}>{say('testRun.page.goOn', { setting: setting || say('testRun.page.itsMark'), method: METHODS[method].words })}</Link>
+              <Link to={`/bench/${doc.id}/run/${id}`}>{say('testRun.page.goOn', { setting: setting || say('testRun.page.itsMark'), method: nameOf('method', method) })}</Link>
             </Button>
           ))}
         </Section>

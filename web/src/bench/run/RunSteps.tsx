@@ -11,7 +11,7 @@ import {
   type Step,
 } from '@steady-scatter/core/testing';
 import { useState } from 'react';
-import { say } from '@steady-scatter/words/bench';
+import { say, speak } from '@steady-scatter/words/bench';
 import { WorkingLine } from '../../ui/WorkingLine.tsx';
 import type { CalibrationContext } from '../calibrationContext.ts';
 import { StepBody } from './StepBody.tsx';
@@ -38,9 +38,11 @@ function missingIn({ fields, id }: Step, { run, at, errorAt }: Props): string[] 
   if (id === 'set' && run.setting.trim() === '') return [say('testRun.step.setting')];
   return fields.flatMap((field) => {
     if (errorAt(`runs.${at}.readings.${field.id}`))
-      return [say('testRun.step.readable', { toLowerCase: field.label.toLowerCase() })];
+      return [say('testRun.step.readable', { toLowerCase: speak(field.label).toLowerCase() })];
     const isThere = (run.readings[field.id] ?? '').trim() !== '';
-    return isThere || field.optional || field.otherwise !== undefined ? [] : [field.label.toLowerCase()];
+    return isThere || field.optional || field.otherwise !== undefined
+      ? []
+      : [speak(field.label).toLowerCase()];
   });
 }
 
@@ -71,7 +73,7 @@ const Progress = ({ steps, current }: { steps: readonly Step[]; current: number 
     {say('testRun.step.current', {
       number: current + 1,
       count: steps.length,
-      heading: steps[current]?.heading ?? '',
+      heading: speak(steps[current]?.heading ?? ''),
     })}
   </Box>
 );
@@ -159,7 +161,7 @@ export function RunSteps(props: Props) {
           <Box
             as="section"
             key={step.id}
-            aria-label={step.heading}
+            aria-label={speak(step.heading)}
             display={{ base: index === current ? 'block' : 'none', md: 'block' }}
             borderTopWidth={{ md: index > 0 ? '1px' : '0' }}
             borderColor="line"
@@ -169,11 +171,11 @@ export function RunSteps(props: Props) {
               <chakra.span hideBelow="md" color="ink.soft">
                 {index + 1}.{' '}
               </chakra.span>
-              {step.heading}
+              {speak(step.heading)}
             </chakra.h2>
             <Box fontSize={{ base: '18px', md: '16px' }} marginBottom="10px">
-              {step.how}
-              {step.id === 'set' && why ? ` ${why}` : ''}
+              {speak(step.how)}
+              {step.id === 'set' && why ? ` ${speak(why)}` : ''}
             </Box>
             <Cautions lines={step.cautions} />
             <StepBody
@@ -230,7 +232,7 @@ export function RunSteps(props: Props) {
             onClick={() => go(steps[current - 1]!.id)}
           >{say('testRun.step.back')}</Button>
           <Button variant="solid" minHeight="60px" fontSize="19px" onClick={() => (isLast ? finish() : goOn(current))}>
-            {isLast ? say('testRun.step.show') : say('testRun.step.next', { heading: steps[current + 1]?.heading.toLowerCase() ?? '' })}
+            {isLast ? say('testRun.step.show') : say('testRun.step.next', { heading: speak(steps[current + 1]?.heading ?? '').toLowerCase() })}
           </Button>
         </Box>
       </Box>

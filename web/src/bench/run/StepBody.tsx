@@ -1,7 +1,7 @@
 import { Box, Button } from '@chakra-ui/react';
 import { MARKS_READABLE } from '@steady-scatter/core/machines';
-import { fillAimOf, fillAimText, methodOf } from '@steady-scatter/core/testing';
-import { say } from '@steady-scatter/words/bench';
+import { fillAimOf, fillAimRemark, methodOf } from '@steady-scatter/core/testing';
+import { nameOf, say, speak } from '@steady-scatter/words/bench';
 import { dayText } from '../../ui/dayText.ts';
 import { today } from '../../ui/today.ts';
 import { LabelledField } from '../../ui/LabelledField.tsx';
@@ -43,7 +43,7 @@ function Checks({ run, on, onType }: StepProps) {
       {left.length > 1 && (
         <Button minHeight={{ base: '56px', md: '44px' }} onClick={() => onType({ checked: lines })}>{say('testRun.step.allRight')}</Button>
       )}
-      {left.includes(MARKS_READABLE) && run.checked.length > 0 && (
+      {left.includes(nameOf('check', MARKS_READABLE)) && run.checked.length > 0 && (
         <Box marginTop="8px" fontSize="16px">{say('testRun.step.ownMarks')}</Box>
       )}
     </Box>
@@ -94,7 +94,9 @@ function SetMark({ input, run, at, on, errorAt, onType, onFirstFlow }: StepProps
 function FillAim({ input, run, step, on }: StepProps) {
   if (!methodOf(run.method).fillsContainer || (step.id !== 'before' && step.id !== 'walk')) return null;
   const aim = fillAimOf(input, run, on.reading, on.bench);
-  return aim && <Box fontSize={{ base: '20px', md: '17px' }}>{fillAimText(aim, input.units.length)}</Box>;
+  return (
+    aim && <Box fontSize={{ base: '20px', md: '17px' }}>{speak(fillAimRemark(aim, input.units.length))}</Box>
+  );
 }
 
 /** What one step of a guided run asks for. */

@@ -2,9 +2,9 @@ import { Box, Button } from '@chakra-ui/react';
 import { AnswerBox } from '../../ui/AnswerBox.tsx';
 import {
   adviceText,
-  coarseText,
+  coarseRemark,
   bandOfRun,
-  correctionText,
+  correctionTexts,
   isEnded,
   paceLine,
   runLine,
@@ -16,7 +16,8 @@ import {
   type RunInput,
 } from '@steady-scatter/core/testing';
 import { useState } from 'react';
-import { say } from '@steady-scatter/words/bench';
+import { say, speak } from '@steady-scatter/words/bench';
+import type { Message } from '@steady-scatter/core/messages';
 import type { DocFormProps } from '../../documents/DocPage.tsx';
 import { fieldsOfPart } from '../../documents/fields.ts';
 import { BigNumber } from '../../ui/BigNumber.tsx';
@@ -37,9 +38,9 @@ interface Props {
   onDone(): void;
 }
 
-const Said = ({ lines }: { lines: readonly string[] }) => (
+const Remarks = ({ lines }: { lines: readonly (Message | string)[] }) => (
   <>
-    {lines.map((line) => (
+    {lines.map(speak).map((line) => (
       <Box key={line} fontSize="17px" marginTop="6px">
         {line}
       </Box>
@@ -116,7 +117,7 @@ export function TestRunResult({ input, run, at, on, onChange, onNext, onRedo, on
     unit,
     bench.kind,
   ).runs[0];
-  const coarse = coarseText(read, reading.tolerance, input);
+  const coarse = coarseRemark(read, reading.tolerance, input);
   const isDone = reading.advice !== null && isEnded(reading.advice.because);
   const { bind, set } = fieldsOfPart(input, onChange, () => undefined);
   return (
@@ -151,9 +152,9 @@ export function TestRunResult({ input, run, at, on, onChange, onNext, onRedo, on
             <WorkingLine working={atWork} names={{ rate: say('bench.run.rateAtWork') }} size="plain" />
           )}
         </Box>
-        <Said lines={runRemarks(run, read, reading, input)} />
+        <Remarks lines={runRemarks(run, read, reading, input)} />
         {read.pace?.isApart && <TakePace run={run} input={input} set={set} />}
-        {coarse && <Said lines={[coarse]} />}
+        {coarse && <Remarks lines={[coarse]} />}
         <Box marginTop="12px" maxWidth="460px">
           <LabelledField
             label={say('bench.run.note')}
@@ -171,15 +172,15 @@ export function TestRunResult({ input, run, at, on, onChange, onNext, onRedo, on
       <AnswerBox padding={{ base: '16px', md: '22px' }} alignSelf="start">
         <PlausibilityQuestions input={input} reading={reading} set={set} />
         <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
-          {text?.act ?? say('bench.answer.setTo')}
+          {say('bench.answer.act', { act: text?.act ?? 'set' })}
         </Box>
         <BigNumber number={text?.mark ?? '—'} unit="" />
         <Box fontSize="17px" marginTop="8px">
-          {text?.why ?? say('testRun.result.lacks')}
+          {text ? speak(text.why) : say('testRun.result.lacks')}
         </Box>
-        <Said lines={correctionText(reading, input, bench.kind)} />
+        <Remarks lines={correctionTexts(reading, input, bench.kind)} />
         {reading.advice?.standing !== 'open' && on.afterUse.length > 0 && (
-          <Said lines={[say('testRun.result.after', { checks: on.afterUse.join('; ') })]} />
+          <Remarks lines={[say('testRun.result.after', { checks: on.afterUse.join('; ') })]} />
         )}
         <Box display="flex" gap="10px" flexWrap="wrap" marginTop="18px">
           {text && reading.advice?.because !== 'settled' && (

@@ -1,8 +1,8 @@
 import { Box, Button } from '@chakra-ui/react';
 import { showExact } from '@steady-scatter/core/quantities';
-import { practiceText, timeToAim, type MethodField } from '@steady-scatter/core/testing';
+import { practice, timeToAim, type MethodField } from '@steady-scatter/core/testing';
 import { useState } from 'react';
-import { say } from '@steady-scatter/words/bench';
+import { say, speak } from '@steady-scatter/words/bench';
 import type { StepProps } from './steps.ts';
 import { Stopwatch } from './Stopwatch.tsx';
 
@@ -39,7 +39,7 @@ export function Timing(props: StepProps & { times: readonly MethodField[] }) {
             onLap={(seconds) => setWalks((before) => [...before, seconds])}
           />
           <Box fontSize="17px" marginTop="8px" aria-live="polite">
-            {lengthM === null ? say('testRun.timing.lacksCourse') : practiceText(lengthM, walks, aimS)}
+            {lengthM === null ? say('testRun.timing.lacksCourse') : speak(practice(lengthM, walks, aimS))}
           </Box>
           <Button minHeight={{ base: '56px', md: '44px' }} marginTop="8px" onClick={() => setPractising(false)}>{say('testRun.timing.real')}</Button>
         </>

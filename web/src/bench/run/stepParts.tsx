@@ -1,13 +1,14 @@
 import { Box } from '@chakra-ui/react';
 import { isBareNumber } from '@steady-scatter/core/quantities';
 import { unitsOf, type MethodField } from '@steady-scatter/core/testing';
-import { say } from '@steady-scatter/words/bench';
+import { say, speak } from '@steady-scatter/words/bench';
+import type { Message } from '@steady-scatter/core/messages';
 import { readingUnit } from '../readingUnit.ts';
 import { LabelledField } from '../../ui/LabelledField.tsx';
 import type { StepProps } from './steps.ts';
 
 /** What to mind, a line each, where the act is. */
-export const Cautions = ({ lines }: { lines: readonly string[] }) =>
+export const Cautions = ({ lines }: { lines: readonly Message[] }) =>
   lines.length === 0 ? null : (
     <Box
       as="ul"
@@ -18,7 +19,7 @@ export const Cautions = ({ lines }: { lines: readonly string[] }) =>
       paddingLeft="12px"
       marginY="10px"
     >
-      {lines.map((line) => (
+      {lines.map(speak).map((line) => (
         <li key={line}>{line}</li>
       ))}
     </Box>
@@ -30,7 +31,9 @@ export function ReadingField({ field, input, run, at, errorAt, onType }: { field
   const hasUnit = text.trim() !== '' && !isBareNumber(text);
   return (
     <LabelledField
-      label={field.optional ? say('testRun.step.optional', { label: field.label }) : field.label}
+      label={
+        field.optional ? say('testRun.step.optional', { label: speak(field.label) }) : speak(field.label)
+      }
       placeholder={field.placeholder}
       value={text}
       data-flow

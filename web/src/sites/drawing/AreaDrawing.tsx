@@ -1,7 +1,7 @@
 import { Box, Button } from '@chakra-ui/react';
 import { lengthUnitFor } from '@steady-scatter/core/fields';
 import {
-  partText,
+  partName,
   evaluatePart,
   type PacesResult,
   type Point,
@@ -11,7 +11,7 @@ import {
 import { Download, Redo2, Undo2 } from 'lucide-react';
 import { useId, useMemo, useState, type KeyboardEvent } from 'react';
 import { Layer, Shape, Stage } from 'react-konva';
-import { say } from '@steady-scatter/words/sites';
+import { say, speak } from '@steady-scatter/words/sites';
 import { CommandButton } from '../../ui/CommandButton.tsx';
 import { saveFile } from '../../ui/saveFile.ts';
 import { drawnOutlines } from '../drawnOutlines.ts';
@@ -105,7 +105,7 @@ export default function AreaDrawing(props: Props) {
   }
 
   const described = area.parts
-    .map((part) => `${part.cut ? say('sites.draw.cut') : ''}${partText(part)}`)
+    .map((part) => `${part.cut ? say('sites.draw.cut') : ''}${speak(partName(part))}`)
     .join('; ');
   return (
     <Box marginTop="14px">

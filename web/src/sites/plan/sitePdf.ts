@@ -1,19 +1,16 @@
 import {
-  EDGE_KINDS,
   measuredLine,
-  partText,
+  partName,
   evaluateSite,
   showLength,
   showSize,
-  SLOPES,
-  SURFACES,
   type SiteAreaResult,
   type SiteAreaInput,
   type SiteInput,
 } from '@steady-scatter/core/ground';
 import { workingText } from '@steady-scatter/core/working';
 import type { Content } from 'pdfmake/interfaces';
-import { say } from '@steady-scatter/words/sites';
+import { nameOf, say, speak } from '@steady-scatter/words/sites';
 import { pdfOf, PRINT_FONT, PT_PER_MM } from '../../print/pdf.ts';
 import { planSvg } from './planSvg.ts';
 
@@ -27,8 +24,8 @@ const edgeLines = (area: SiteAreaInput, reading: SiteAreaResult): string[] =>
     const unit = area.edges[at]?.unit ?? 'm';
     const { number, unit: symbol } = showLength(bufferM, unit);
     return bufferM > 0
-      ? say('sites.plan.keep', { distance: number, unit: symbol, edge: EDGE_KINDS[of] })
-      : say('sites.plan.beyond', { edge: EDGE_KINDS[of] });
+      ? say('sites.plan.keep', { distance: number, unit: symbol, edge: nameOf('edge', of) })
+      : say('sites.plan.beyond', { edge: nameOf('edge', of) });
   });
 
 function pageOf(area: SiteAreaInput, at: number, reading: SiteAreaResult, isLast: boolean): Content {
@@ -38,9 +35,9 @@ function pageOf(area: SiteAreaInput, at: number, reading: SiteAreaResult, isLast
   const rows = area.parts.map((part, index) => {
     const areaM2 = reading.measured.parts[index]?.areaM2 ?? null;
     const shown = areaM2 === null ? null : showSize(areaM2, 0, area.shownIn);
-    return [`${part.cut ? say('sites.plan.less') : ''}${partText(part)}`, { text: shown ? `${shown.number} ${shown.unit}` : '—', alignment: 'right' as const }]; // prettier-ignore
+    return [`${part.cut ? say('sites.plan.less') : ''}${speak(partName(part))}`, { text: shown ? `${shown.number} ${shown.unit}` : '—', alignment: 'right' as const }]; // prettier-ignore
   });
-  const facts = `${SURFACES[area.surface]}, ${SLOPES[area.slope]}${area.treated ? '' : say('sites.plan.notTreated')}`;
+  const facts = `${nameOf('surface', area.surface)}, ${nameOf('slope', area.slope)}${area.treated ? '' : say('sites.plan.notTreated')}`;
   return {
     stack: [
       { text: area.name.trim() || say('sites.area.number', { number: at + 1 }), fontSize: 17, bold: true },
@@ -52,7 +49,7 @@ function pageOf(area: SiteAreaInput, at: number, reading: SiteAreaResult, isLast
       },
       { text: facts, margin: [0, 0, 0, 6] },
       ...(plan ? [{ svg: plan.svg, width: plan.widthMm * PT_PER_MM }] : []),
-      { text: `${line.label}. ${workingText(line)}`, margin: [0, 6, 0, 6] },
+      { text: `${speak(line.label)}. ${workingText(line, speak)}`, margin: [0, 6, 0, 6] },
       ...(rows.length > 0
         ? [{ table: { widths: ['*', 'auto'], body: rows }, layout: 'lightHorizontalLines' as const }]
         : []),

@@ -1,0 +1,10 @@
+/** Why a chart is not fresh any more. */
+export const fresh = {
+  'fresh.season': 'a season has passed',
+  'fresh.days': 'tested {days} days ago',
+  'fresh.service': 'serviced since: {what}',
+  'fresh.pace': 'the usual pace changed',
+  'fresh.grain': 'the grain is {now} now, it was {was}',
+  'fresh.lot': 'lot {now} is on the shelf now, tested was {was}',
+  'fresh.spacing': 'the pass spacing changed',
+} as const;
