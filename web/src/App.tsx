@@ -4,7 +4,7 @@ import { BrowserRouter, Route, Routes } from 'react-router';
 import { say } from '@steady-scatter/words/shell';
 import { CommandsProvider } from './commands/CommandsProvider.tsx';
 import JobPage from './jobs/JobPage.tsx';
-import { SheetPage } from './jobs/SheetPage.tsx';
+import { NewSheet } from './jobs/SheetPage.tsx';
 import { CommandPanels } from './shell/CommandPanels.tsx';
 import { Shell } from './shell/Shell.tsx';
 import { Message } from './ui/Message.tsx';
@@ -46,7 +46,7 @@ export function App() {
         <Shell>
           <Suspense fallback={null}>
             <Routes>
-              <Route path="/" element={<SheetPage key="new" job={null} />} />
+              <Route path="/" element={<NewSheet />} />
               <Route path="/jobs" element={<JobsPage />} />
               <Route path="/jobs/:id" element={<JobPage />} />
               <Route path="/sites" element={<SitesPage />} />

@@ -19,6 +19,8 @@ import { useDocument, type DocumentStatus } from './useDocument.ts';
 import { useStable } from '../ui/useStable.ts';
 import { useDocumentCommands } from './useDocumentCommands.tsx';
 import { oneOf } from '@steady-scatter/words/things';
+import { UnfinishedNew } from './UnfinishedNew.tsx';
+import { useHeldAs } from './useHeldAs.ts';
 
 /** What the form of a thing is given. */
 export interface DocFormProps<Input extends FieldValues> extends FieldsOf<Input> {
@@ -37,7 +39,7 @@ interface Props<Input extends FieldValues> {
   kind: DocumentKind<Input>;
   /** An empty one. */
   blank(): Input;
-  /** Tells a new one that was asked for from elsewhere apart from the unfinished draft of another. */
+  /** What a new one is asked for with, from elsewhere. */
   askedAs?: string | undefined;
   renderForm(props: DocFormWithWayOn<Input>, isSample: boolean): ReactNode;
   /** Further acts for one that is kept. */
@@ -124,10 +126,10 @@ function DocSheet<Input extends FieldValues>({
   renderForm,
   renderActs,
   onSaved,
-  askedAs,
+  heldAs,
   wide = false,
-}: Props<Input> & { doc: Doc<Input> | null }) {
-  const open = useDocument(kind, doc, { blank, askedAs });
+}: Omit<Props<Input>, 'askedAs'> & { doc: Doc<Input> | null; heldAs: string }) {
+  const open = useDocument(kind, doc, { blank, heldAs });
   const { input, differs, refusal, status } = open;
   const commands = useDocumentCommands(kind, doc, open);
   const [tried, setTried] = useState(false);
@@ -177,6 +179,7 @@ function DocSheet<Input extends FieldValues>({
         padding={{ base: '8px 16px 24px', md: '8px 24px 32px' }}
         maxWidth={wide ? undefined : '1100px'}
       >
+        {doc === null && <UnfinishedNew kind={kind} heldAs={heldAs} />}
         {refusal && <RefusalNotice words={refusal.words} onDecide={commands.onDecide} />}
         {renderForm(
           {
@@ -195,12 +198,13 @@ function DocSheet<Input extends FieldValues>({
 }
 
 /** A kept thing, opened by the id in the address, or a new one: typed, held in the browser, kept. */
-export function DocPage<Input extends FieldValues>(props: Props<Input>) {
+export function DocPage<Input extends FieldValues>({ askedAs, ...props }: Props<Input>) {
   const { id = null } = useParams();
   const { kind } = props;
+  const heldAs = useHeldAs(askedAs);
   const { data, error, refetch } = useDoc(kind, id);
-  if (id === null) return <DocSheet key={props.askedAs ?? 'new'} {...props} doc={null} />;
-  if (data) return <DocSheet key={data.id} {...props} doc={data} />;
+  if (id === null) return <DocSheet key={heldAs} {...props} doc={null} heldAs={heldAs} />;
+  if (data) return <DocSheet key={data.id} {...props} doc={data} heldAs={data.id} />;
   return (
     <OpeningMessage
       one={oneOf(kind.kind.name)}

@@ -62,20 +62,26 @@ function rowsOf(name: string, heldAs: string): readonly (readonly [key: string, 
 /** Drafts that this page holds, or went on with: of another tab's, or of one that it cannot read, it lets go of nothing. */
 const own = new Set<string>();
 
-/** What is typed of a thing and not saved yet; null when there is nothing that this version can use. */
-export function openDraft<Input>({ kind }: DraftKind<Input>, heldAs: string): Draft<Input> | null {
-  const [found] = rowsOf(kind.name, heldAs);
-  if (!found) return null;
-  const [key, { schemaVersion, input, base }] = found;
+/** What a row holds; null: nothing that this version can use. */
+function readRow<Input>(
+  { kind }: DraftKind<Input>,
+  { schemaVersion, input, base }: DraftRow,
+): Draft<Input> | null {
   try {
     if (schemaVersion > kind.schemaVersion) return null;
     const read = (value: unknown) => kind.schema.parse(upgraded(kind.upgrades, schemaVersion, value as Json));
-    const draft = { input: read(input), base: base && { version: base.version, input: read(base.input) } };
-    own.add(key);
-    return draft;
+    return { input: read(input), base: base && { version: base.version, input: read(base.input) } };
   } catch {
     return null;
   }
+}
+
+/** What is typed of a thing and not saved yet; null when there is nothing that this version can use. */
+export function openDraft<Input>(kind: DraftKind<Input>, heldAs: string): Draft<Input> | null {
+  const [found] = rowsOf(kind.kind.name, heldAs);
+  const draft = found ? readRow(kind, found[1]) : null;
+  if (found && draft) own.add(found[0]);
+  return draft;
 }
 
 /** Holds what is typed; false: this device does not, it is there as long as the page is. */
@@ -95,6 +101,46 @@ export function holdDraft<Input>(
 export function dropDraft<Input>({ kind }: DraftKind<Input>, heldAs: string): void {
   for (const [key] of rowsOf(kind.name, heldAs))
     if (own.delete(key)) void drafts.remove(key).then(() => tabs.tell({ key }));
+}
+
+/** Begins what a new one is held as, of which there can be several. */
+const NEW = 'new';
+
+/** A new one that is held apart from others that were begun. */
+export const newHeldAs = (mark: string): string => `${NEW}-${mark}`;
+
+/** A new thing that was begun and not saved: what it is held as, and what is typed of it. */
+export interface Unfinished<Input> {
+  readonly heldAs: string;
+  readonly input: Input;
+  /** When it was typed last, ms. */
+  readonly at: number;
+}
+
+/** New ones of a kind that were begun and not saved, but for one; the latest first. */
+export function unfinishedOf<Input>(kind: DraftKind<Input>, except: string): Unfinished<Input>[] {
+  const { name } = kind.kind;
+  const begun = drafts.entries().flatMap(([key]) => {
+    const [of, heldAs = ''] = key.split(':');
+    return of === name && (heldAs === NEW || heldAs.startsWith(`${NEW}-`)) ? [heldAs] : [];
+  });
+  return [...new Set(begun)]
+    .filter((heldAs) => heldAs !== except)
+    .flatMap((heldAs) => {
+      const row = rowsOf(name, heldAs)[0]?.[1];
+      const read = row ? readRow(kind, row) : null;
+      return row && read ? [{ heldAs, input: read.input, at: row.at }] : [];
+    })
+    .toSorted((a, b) => b.at - a.at);
+}
+
+/** Deletes what was begun of a new one; gives a way back. */
+export function deleteUnfinished<Input>({ kind }: DraftKind<Input>, heldAs: string): () => Promise<void> {
+  const rows = rowsOf(kind.name, heldAs);
+  for (const [key] of rows) void drafts.remove(key).then(() => tabs.tell({ key }));
+  return async () => {
+    await Promise.all(rows.map(([key, row]) => drafts.set(key, row)));
+  };
 }
 
 /** True once another tab of this browser types on the same thing. */

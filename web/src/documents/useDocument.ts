@@ -34,8 +34,8 @@ export interface Conflict<Input> {
 interface Opening<Input> {
   /** What a new one begins with. */
   blank(): Input;
-  /** Tells a new one that was asked for from elsewhere apart from the unfinished draft of another. */
-  askedAs?: string | undefined;
+  /** What a new one is held as while it is typed. */
+  heldAs?: string | undefined;
 }
 
 /** What a form began with. */
@@ -172,12 +172,12 @@ function useConflict<Input extends FieldValues>(
 export function useDocument<Input extends FieldValues>(
   kind: DocumentKind<Input>,
   doc: Doc<Input> | null,
-  { blank, askedAs }: Opening<Input>,
+  { blank, heldAs: newAs = 'new' }: Opening<Input>,
 ) {
   const [freshId] = useState(() => newId());
   const [empty] = useState(blank);
   const id = doc?.id ?? freshId;
-  const heldAs = doc?.id ?? askedAs ?? 'new';
+  const heldAs = doc?.id ?? newAs;
   const about = aboutDocument(kind.kind.name, id);
   const waiting = useWaiting(about);
   const refusal = waiting?.refusal ?? null;

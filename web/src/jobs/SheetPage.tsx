@@ -22,6 +22,8 @@ import { blankForm, copyOf, type SheetForm } from '../sheet/sheetForms.ts';
 import { SheetHeading } from './SheetHeading.tsx';
 import { SheetView } from './SheetView.tsx';
 import { JOBS } from '../kinds/useJobs.ts';
+import { UnfinishedNew } from '../documents/UnfinishedNew.tsx';
+import { useHeldAs } from '../documents/useHeldAs.ts';
 
 /** A blank sheet left open over midnight, or for a week, takes the day on which somebody comes back to it. */
 function useDayOfReturn(form: UseFormReturn<SheetForm>, isBlank: boolean) {
@@ -51,10 +53,16 @@ function useDuplicate(form: UseFormReturn<SheetForm>) {
   };
 }
 
-/** A sheet open for typing: the new one, or a job that is kept. */
-export function SheetPage({ job }: { job: Doc<JobInput> | null }) {
+/** A new sheet, which opens first: a blank one each time that it is asked for. */
+export function NewSheet() {
+  const heldAs = useHeldAs();
+  return <SheetPage key={heldAs} job={null} heldAs={heldAs} />;
+}
+
+/** A sheet open for typing: a new one, or a job that is saved. */
+export function SheetPage({ job, heldAs }: { job: Doc<JobInput> | null; heldAs?: string }) {
   const { units } = usePreferences().preferences;
-  const open = useDocument(JOBS, job, { blank: () => blankForm(units) });
+  const open = useDocument(JOBS, job, { blank: () => blankForm(units), heldAs });
   const { form, status, differs } = open;
   const commands = useDocumentCommands(JOBS, job, open);
   const duplicate = useDuplicate(form);
@@ -89,6 +97,7 @@ export function SheetPage({ job }: { job: Doc<JobInput> | null }) {
   return (
     <SheetProvider form={form}>
       <SheetView
+        beside={job === null && <UnfinishedNew kind={JOBS} heldAs={heldAs ?? ''} />}
         heading={
           <SheetHeading
             isSample={job?.isSample ?? false}

@@ -101,7 +101,15 @@ const Legend = memo(() => (
 ));
 
 /** A worksheet on screen: heading and acts, the tape, the working on the left and the answer on the right. */
-export function SheetView({ heading, acts }: { heading: ReactNode; acts: ReactNode }) {
+export function SheetView({
+  heading,
+  acts,
+  beside,
+}: {
+  heading: ReactNode;
+  acts: ReactNode;
+  beside: ReactNode;
+}) {
   const [current, setCurrent] = useState('need');
   const [broken, setBroken] = useState(0);
   // The same from key to key: what has nothing new to show is not drawn anew.
@@ -145,6 +153,7 @@ export function SheetView({ heading, acts }: { heading: ReactNode; acts: ReactNo
         css={{ '@media print': { zoom: 0.85, padding: 0 } }}
       >
         <Box minWidth={0}>
+          {beside}
           <NeedSection onEnter={enter.need} />
           <GroundSection onEnter={enter.ground} />
           <Suspense fallback={null}>

@@ -112,7 +112,7 @@ function useQuickTest() {
   const system = useSystem();
   const open = useDocument(CALIBRATIONS, null, {
     blank: () => blankQuickTest(system, { id: newId(), onDay: today() }),
-    askedAs: 'quick-test',
+    heldAs: 'quick-test',
   });
   const { input, form } = open;
   const [wanted, setAt] = useState(input.runs.length - 1);
