@@ -1,12 +1,18 @@
 import { expect, test } from '@playwright/test';
-import { answer, expectAccessible, lineText, next, openSample, PHONE, startTestRuns } from './support.ts';
+import {
+  answer,
+  openStop,
+  expectAccessible,
+  lineText,
+  next,
+  openSample,
+  PHONE,
+  startTestRuns,
+} from './support.ts';
 
 test('two portions in two directions reach the setting, the load and the card', async ({ page }) => {
   await openSample(page, 'Bandstand lawn, summer in two portions');
-  const machine = page.getByRole('region', { name: 'The machine' });
-  // 1.44 lb N from 24 % are 6 lb: a quarter of it each time over.
-  await expect(machine).toContainText(/1\.50 lb \/ 1000 ft²/);
-  await expect(machine).toContainText('Set gate to 8.5');
+  const setting = page.getByRole('region', { name: 'Setting' });
   await expect(answer(page)).toContainText('This time, each way: 4.30 lb');
   await expect(page.getByText('each portion 3.00 lb / 1000 ft²')).toBeVisible();
   await expect(page.getByText('above the label’s highest')).toHaveCount(0);
@@ -14,9 +20,17 @@ test('two portions in two directions reach the setting, the load and the card', 
     '6.00 lb / 1000 ft² ÷ 2 portions ÷ 2 directions = 1.50 lb / 1000 ft² so in all 4.30 lb',
   );
   await expectAccessible(page);
+  // 1.44 lb N from 24 % are 6 lb: a quarter of it each time over.
+  await openStop(page, 'Test');
+  await expect(setting).toContainText(/1\.50 lb \/ 1000 ft²/);
+  await expect(setting).toContainText('Set gate to 8.5');
+  await openStop(page, 'Load');
   await page.getByLabel('Over the ground').selectOption('one');
-  await expect(machine).toContainText('Set gate to 10.5');
+  await openStop(page, 'Test');
+  await expect(setting).toContainText('Set gate to 10.5');
+  await openStop(page, 'Load');
   await page.getByLabel('Over the ground').selectOption('two');
+  await openStop(page, 'Test');
   await page.getByRole('link', { name: 'Card for this job' }).click();
   const card = page.getByRole('article', { name: /^Card of Red push spreader/ });
   await expect(card).toContainText('Bandstand lawn, summer in two portions');
@@ -27,6 +41,7 @@ test('two portions in two directions reach the setting, the load and the card', 
 
 test('a chart of another product gives no setting, and leads to its own test', async ({ page }) => {
   await openSample(page, 'Bandstand lawn, summer in two portions');
+  await openStop(page, 'Machine');
   const machine = page.getByRole('region', { name: 'The machine' });
   await page.getByLabel('Chart of a machine').selectOption({ label: 'Two-row distributor, organic meal, at 7.5' });
   await expect(machine.getByRole('alert')).toContainText('This chart was made with Organic meal 8-3-1');
@@ -34,9 +49,12 @@ test('a chart of another product gives no setting, and leads to its own test', a
   await expectAccessible(page);
   await page.getByRole('button', { name: 'Same product, other name' }).click();
   await expect(machine).toContainText('one product under two names');
-  await expect(machine).toContainText('Set slide to');
+  await openStop(page, 'Test');
+  await expect(page.getByRole('region', { name: 'Setting' })).toContainText('Set slide to');
+  await openStop(page, 'Machine');
   await page.getByRole('button', { name: 'They are not' }).click();
-  await expect(machine).not.toContainText(/Set .* to/);
+  await openStop(page, 'Test');
+  await expect(page.getByRole('region', { name: 'Setting' })).not.toContainText(/Set .* to/);
   await page.getByRole('link', { name: 'Test it, with this chart’s shape as first guess' }).click();
   await expect(page.getByLabel('Rate', { exact: true })).toHaveValue(/^1\.50 lb/);
   await expect(page.getByRole('radio', { name: /^Two-row distributor/ })).toBeChecked();

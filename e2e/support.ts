@@ -41,7 +41,7 @@ export async function expectAccessible(page: Page, within = 'html'): Promise<voi
     ),
   );
   await page.evaluate(axeSource);
-  await expect(page.getByRole('main')).toBeAttached();
+  await expect(page.locator('main')).toBeAttached();
   expect(await findings(page, within, WCAG_22_AA), page.url()).toEqual([]);
 }
 
@@ -164,4 +164,14 @@ export async function settled(page: Page): Promise<void> {
     };
     while (!(await caught())) await new Promise((resolve) => setTimeout(resolve, 200));
   });
+}
+
+/** Opens a stop of the tape: a part of the sheet, or a page of the job. */
+export async function openStop(page: Page, name: string): Promise<void> {
+  const tape = page.getByRole('navigation', { name: 'Stops of the job' });
+  await tape.getByRole('link', { name: new RegExp(`^${name}`) }).click();
+  await expect(tape.getByRole('link', { name: new RegExp(`^${name}`) })).toHaveAttribute(
+    'aria-current',
+    'step',
+  );
 }

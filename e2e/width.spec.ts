@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test, type Page } from '@playwright/test';
 import { extractText, getDocumentProxy } from 'unpdf';
-import { change, bigNumber, expectAccessible, openSample, plain } from './support.ts';
+import { change, bigNumber, expectAccessible, openSample, plain, openStop } from './support.ts';
 
 const ROW = '0 .3 .9 1.8 2.7 3.3 3.6 3.8 3.9 3.7 3.4 3.0 2.3 1.5 .7 .2 0'.split(' ');
 const big = async (page: Page) => plain((await bigNumber(page).textContent()) ?? '');
@@ -60,6 +60,7 @@ test('a row of 17 trays is typed, the spacing slid, accepted, and the bench and 
   await page.getByRole('button', { name: 'Discard changes' }).click();
 
   await openSample(page, 'Spring feed, lake front');
+  await openStop(page, 'Test');
   const alert = page.getByRole('alert');
   await expect(alert).toContainText('Worked out for passes 9 ft apart and passed 4.5 ft apart, this will deliver 2.0 times the rate.');
   await page.getByRole('button', { name: 'Work the chart out for 4.5 ft' }).click();

@@ -14,7 +14,7 @@ export async function viewsOf(address) {
   /** @param {string} path @param {readonly string[]} of */
   const each = (path, of) => of.map((id) => `${path}/${id}`);
   return [
-    '/', '/jobs', ...each('/jobs', jobs), '/sites', '/sites/new', ...each('/sites', sites),
+    '/', '/jobs', ...each('/jobs', jobs), ...['machine', 'test', 'width'].map((stop) => `/jobs/${jobs[0]}/${stop}`), '/new/machine', '/sites', '/sites/new', ...each('/sites', sites),
     '/bench', '/bench/quick', '/bench/new', ...each('/bench', calibrations), `/bench/${calibrations[0]}/run`,
     '/bench/rigs', '/bench/rigs/new', ...each('/bench/rigs', rigs), '/bench/width', '/bench/width/new', ...each('/bench/width', widths),
     '/bench/compare', '/bench/cards', '/bench/files',

@@ -46,9 +46,12 @@ export function App() {
         <Shell>
           <Suspense fallback={null}>
             <Routes>
-              <Route path="/" element={<NewSheet />} />
+              <Route element={<NewSheet />}>
+                <Route path="/" />
+                <Route path="/new/:stop" />
+              </Route>
               <Route path="/jobs" element={<JobsPage />} />
-              <Route path="/jobs/:id" element={<JobPage />} />
+              <Route path="/jobs/:id/:stop?" element={<JobPage />} />
               <Route path="/sites" element={<SitesPage />} />
               <Route path="/sites/new" element={<SitePage />} />
               <Route path="/sites/:id" element={<SitePage />} />

@@ -23,7 +23,7 @@ import { SheetHeading } from './SheetHeading.tsx';
 import { SheetView } from './SheetView.tsx';
 import { JOBS } from '../kinds/useJobs.ts';
 import { UnfinishedNew } from '../documents/UnfinishedNew.tsx';
-import { useHeldAs } from '../documents/useHeldAs.ts';
+import { useHeldAs, type GoOnWith } from '../documents/useHeldAs.ts';
 
 /** A blank sheet left open over midnight, or for a week, takes the day on which somebody comes back to it. */
 function useDayOfReturn(form: UseFormReturn<SheetForm>, isBlank: boolean) {
@@ -97,6 +97,9 @@ export function SheetPage({ job, heldAs }: { job: Doc<JobInput> | null; heldAs?:
   return (
     <SheetProvider form={form}>
       <SheetView
+        path={job ? `/jobs/${job.id}` : '/'}
+        pathOf={(stop) => (job ? `/jobs/${job.id}/${stop}` : `/new/${stop}`)}
+        state={job ? undefined : ({ draft: heldAs ?? 'new' } satisfies GoOnWith)}
         beside={job === null && <UnfinishedNew kind={JOBS} heldAs={heldAs ?? ''} />}
         heading={
           <SheetHeading

@@ -1,11 +1,13 @@
 import { lazyPart } from '../ui/lazyPart.ts';
 import { Box, chakra } from '@chakra-ui/react';
+import { PRODUCT_KINDS } from '@steady-scatter/core/products';
 import { textWithUnit } from '@steady-scatter/core/quantities';
 import { MISSING, termText, type Origin, type Working } from '@steady-scatter/core/working';
 import { worksheetText } from '@steady-scatter/core/worksheet';
 import { Copy, Printer } from 'lucide-react';
-import { memo, Suspense, useMemo, useState, type ReactNode } from 'react';
+import { memo, Suspense, useEffect, useMemo, useState, type ReactNode } from 'react';
 import { useWatch } from 'react-hook-form';
+import { useLocation, useNavigate, useParams } from 'react-router';
 import { nameOf, say, speak } from '@steady-scatter/words/sheet';
 import { AnswerBar } from '../worksheet/AnswerBar.tsx';
 import { AnswerPanel } from '../worksheet/AnswerPanel.tsx';
@@ -14,28 +16,77 @@ import { LoadSection } from '../worksheet/LoadSection.tsx';
 import { LabelSection } from '../need/LabelSection.tsx';
 import { NeedSection } from '../need/NeedSection.tsx';
 import { useCommands } from '../commands/CommandsProvider.tsx';
-import { goToStop, Tape, type Stop } from '../shell/Tape.tsx';
+import { goToPart, Tape, type Stop } from '../shell/Tape.tsx';
 import { CommandButton } from '../ui/CommandButton.tsx';
 import { copyText } from '../ui/copyText.ts';
 import { goOnWithEnter } from '../ui/goOnWithEnter.ts';
+import { useStable } from '../ui/useStable.ts';
+import type { ToldChart } from '../machine/ChartTold.tsx';
 import { useNotices } from '../notices/notices.tsx';
 import { termOf } from '../ui/termShown.ts';
 import { UNDERLINE } from '../ui/origin.ts';
 import { TopBar } from '../ui/TopBar.tsx';
 import { useSheet, useSheetForm } from '../sheet/sheet.tsx';
 
-const MachineSection = lazyPart(() => import('../machine/MachineSection.tsx'));
+const MachineStop = lazyPart(() => import('../machine/MachineStop.tsx'));
+const TestStop = lazyPart(() => import('../machine/TestStop.tsx'));
+const WidthStop = lazyPart(() => import('../machine/WidthStop.tsx'));
+const ChartTold = lazyPart(() => import('../machine/ChartTold.tsx'));
+const MachinePrinted = lazyPart(() => import('../machine/MachinePrinted.tsx'));
 const PlanSections = lazyPart(() => import('../regulations/PlanSections.tsx'));
 
 const SHOWN_ORIGINS = ['typed', 'measured', 'label'] as const satisfies readonly Origin[];
 
 const roleText = (line: Working, role: string): string => termText(termOf(line, role), speak);
 
+/** Stops with a page of their own; the others are parts of the sheet. */
+const STOP_PAGES = { machine: MachineStop, test: TestStop, width: WidthStop } as const;
+type PageId = keyof typeof STOP_PAGES;
+
+/** Whether an address names a stop with a page of its own. */
+export const isStopPage = (id: string | undefined): id is PageId => id !== undefined && Object.hasOwn(STOP_PAGES, id); // prettier-ignore
+
+/** What the stops of the machine hold: none for what is sprayed, which has no mark on a gate. */
+function useMachineStops(chart: ToldChart | null, pathOf: (id: string) => string): Stop[] {
+  const { control } = useSheetForm();
+  const { width } = useWatch({ control, name: 'worksheet.spread' });
+  const kind = useWatch({ control, name: 'worksheet.product.kind' });
+  if (PRODUCT_KINDS[kind].form === 'liquid') return [];
+  const spacing = width.text || chart?.spacing;
+  return [
+    {
+      id: 'machine',
+      label: say('sheet.stop.machine'),
+      holds: chart?.name ?? say('sheet.stop.machineLacks'),
+      lacks: !chart,
+      to: pathOf('machine'),
+    },
+    {
+      id: 'test',
+      label: say('sheet.stop.test'),
+      holds: chart?.setting ? say('sheet.stop.signedAt', { setting: chart.setting }) : chart ? say('sheet.stop.notSigned') : say('sheet.stop.testLacks'), // prettier-ignore
+      lacks: !chart?.setting,
+      to: pathOf('test'),
+    },
+    {
+      id: 'width',
+      label: say('sheet.stop.width'),
+      holds: chart?.isOtherSpacing ? say('sheet.stop.otherSpacing', { chart: chart.spacing }) : spacing ? say('sheet.stop.passes', { width: textWithUnit(spacing, width.unit) }) : say('sheet.stop.widthLacks'), // prettier-ignore
+      lacks: !spacing || chart?.isOtherSpacing === true,
+      to: pathOf('width'),
+    },
+  ];
+}
+
 /** What each stop holds, or what it still lacks. */
-function useStops(broken: number): Stop[] {
+function useStops(
+  broken: number,
+  chart: ToldChart | null,
+  { path, pathOf }: Pick<Props, 'path' | 'pathOf'>,
+): Stop[] {
   const { answer } = useSheet();
   const { lines, numbers } = answer;
-  const spread = useWatch({ control: useSheetForm().control, name: 'worksheet.spread' });
+  const machine = useMachineStops(chart, pathOf);
   const sized = numbers.areas.filter(({ areaM2 }) => areaM2 !== null).length;
   const rate = roleText(lines.need, 'rate');
   return [
@@ -44,6 +95,7 @@ function useStops(broken: number): Stop[] {
       label: say('sheet.stop.need'),
       holds: rate === MISSING ? say('sheet.stop.needLacks') : rate,
       lacks: rate === MISSING,
+      to: `${path}#need`,
     },
     {
       id: 'ground',
@@ -53,23 +105,15 @@ function useStops(broken: number): Stop[] {
           ? say('sheet.stop.groundLacks')
           : say('sheet.jobs.areas', { count: sized, size: roleText(lines.total, 'total.area') }),
       lacks: sized === 0,
+      to: `${path}#ground`,
     },
-    {
-      id: 'rig',
-      label: say('sheet.stop.machine'),
-      holds:
-        spread.calibration === ''
-          ? say('sheet.stop.machineLacks')
-          : spread.width.text
-            ? say('sheet.stop.passes', { width: textWithUnit(spread.width.text, spread.width.unit) })
-            : say('sheet.stop.passesByChart'),
-      lacks: spread.calibration === '',
-    },
+    ...machine,
     {
       id: 'load',
       label: say('sheet.stop.load'),
       holds: numbers.amountSi === null ? say('sheet.stop.loadLacks') : broken > 0 ? say('sheet.stop.ruleBroken') : roleText(lines.total, 'total.amount'), // prettier-ignore
       lacks: numbers.amountSi === null || broken > 0,
+      to: `${path}#load`,
     },
   ];
 }
@@ -100,33 +144,81 @@ const Legend = memo(() => (
   </Box>
 ));
 
-/** A worksheet on screen: heading and acts, the tape, the working on the left and the answer on the right. */
-export function SheetView({
-  heading,
-  acts,
-  beside,
-}: {
+interface Props {
   heading: ReactNode;
   acts: ReactNode;
+  /** What is offered beside a new sheet. */
   beside: ReactNode;
-}) {
-  const [current, setCurrent] = useState('need');
+  /** The address of the sheet, and of the pages of its stops. */
+  path: string;
+  pathOf(stop: string): string;
+  /** What these addresses are given. */
+  state?: unknown;
+}
+
+/** The parts of the sheet: need, ground, amounts, one below the other. */
+function Parts({ beside, onEnter }: Pick<Props, 'beside'> & { onEnter: Readonly<Record<'need' | 'ground' | 'load', () => void>> }) {
+  return (
+    <>
+      {beside}
+      <NeedSection onEnter={onEnter.need} />
+      <GroundSection onEnter={onEnter.ground} />
+      <Suspense fallback={null}>
+        <MachinePrinted />
+      </Suspense>
+      <LoadSection onEnter={onEnter.load} />
+      <LabelSection onEnter={onEnter.load} />
+      <Suspense fallback={null}>
+        <PlanSections />
+      </Suspense>
+      <Legend />
+    </>
+  );
+} // prettier-ignore
+
+/** Comes to the part of the sheet that the address names: from the page of another stop, or from a link. */
+function usePartOfAddress(page: PageId | null, onPart: (id: string) => void) {
+  const { hash } = useLocation();
+  const go = useStable(onPart);
+  useEffect(() => {
+    if (page === null && hash.length > 1) go(hash.slice(1));
+  }, [page, hash, go]);
+}
+
+/** A worksheet on screen: heading and acts, the tape, the working (or the page of a stop) on the left and the answer on the right. */
+export function SheetView({ heading, acts, beside, path, pathOf, state }: Props) {
+  const [part, setPart] = useState('need');
   const [broken, setBroken] = useState(0);
+  const { stop } = useParams();
+  const page = isStopPage(stop) ? stop : null;
+  const navigate = useNavigate();
   // The same from key to key: what has nothing new to show is not drawn anew.
-  const enter = useMemo(() => ({ need: () => setCurrent('need'), ground: () => setCurrent('ground'), rig: () => setCurrent('rig'), load: () => setCurrent('load') }), []); // prettier-ignore
-  const stops = useStops(broken);
+  const enter = useMemo(() => ({ need: () => setPart('need'), ground: () => setPart('ground'), load: () => setPart('load') }), []); // prettier-ignore
+  const [chart, setChart] = useState<ToldChart | null>(null);
+  const spread = useWatch({ control: useSheetForm().control, name: 'worksheet.spread' });
+  const stops = useStops(broken, chart, { path, pathOf });
   const { copy, print } = useSheetActs();
+  const onPart = (id: string) => {
+    if (isStopPage(id)) return;
+    setPart(id);
+    goToPart(id);
+  };
+  usePartOfAddress(page, onPart);
   useCommands([
     { id: 'copy', label: say('sheet.working.copy'), keys: 'c', run: () => void copy() },
     { id: 'print', label: say('sheet.working.print'), keys: 'p', run: print },
-    ...stops.map(({ id, label }, at) => ({
+    ...stops.map(({ id, label, to }, at) => ({
       id: `stop.${id}`,
       label: say('sheet.stop.go', { label }),
       keys: `Alt+${at + 1}`,
-      run: () => goToStop(id),
+      run: () => {
+        onPart(id);
+        void navigate(to, { state });
+      },
     })),
   ]);
   const { name, grade } = useWatch({ control: useSheetForm().control, name: 'worksheet.product' });
+  const Page = page && STOP_PAGES[page];
   return (
     <Box onKeyDown={goOnWithEnter}>
       <title>{name || grade ? say('common.pageTitle', { name: name || grade }) : 'Steady Scatter'}</title>
@@ -141,7 +233,10 @@ export function SheetView({
       >
         {heading}
       </TopBar>
-      <Tape stops={stops} current={current} />
+      <Suspense fallback={null}>
+        <ChartTold spread={spread} onTold={setChart} />
+      </Suspense>
+      <Tape stops={stops} current={page ?? part} state={state} onPart={onPart} />
       <Box
         as="main"
         id="main"
@@ -153,18 +248,13 @@ export function SheetView({
         css={{ '@media print': { zoom: 0.85, padding: 0 } }}
       >
         <Box minWidth={0}>
-          {beside}
-          <NeedSection onEnter={enter.need} />
-          <GroundSection onEnter={enter.ground} />
-          <Suspense fallback={null}>
-            <MachineSection onEnter={enter.rig} />
-          </Suspense>
-          <LoadSection onEnter={enter.load} />
-          <LabelSection onEnter={enter.load} />
-          <Suspense fallback={null}>
-            <PlanSections />
-          </Suspense>
-          <Legend />
+          {Page ? (
+            <Suspense fallback={null}>
+              <Page />
+            </Suspense>
+          ) : (
+            <Parts beside={beside} onEnter={enter} />
+          )}
         </Box>
         <AnswerPanel onBroken={setBroken} />
         <AnswerBar />

@@ -36,8 +36,8 @@ const SAMPLE = answerWorksheet(
 );
 const WRONG = new InputError('grade.run-together', { field: 'grade', input: '240-8', hint: '24-0-8' });
 const STOPS = [
-  { id: 'a', label: 'Need', holds: '3.33 lb / 1000 ft²', lacks: false },
-  { id: 'b', label: 'Ground', holds: 'no size yet', lacks: true },
+  { id: 'a', label: 'Need', holds: '3.33 lb / 1000 ft²', lacks: false, to: '#a' },
+  { id: 'b', label: 'Ground', holds: 'no size yet', lacks: true, to: '#b' },
 ];
 const doNothing = () => undefined;
 
@@ -65,7 +65,7 @@ function Components() {
         </TopBar>
       </Shown>
       <Shown name="Tape">
-        <Tape stops={STOPS} current="a" />
+        <Tape stops={STOPS} current="a" onPart={doNothing} />
       </Shown>
       <Shown name="TermInput, one of each origin, and wrong">
         {ORIGINS.map((origin) => (

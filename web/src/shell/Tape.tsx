@@ -1,4 +1,5 @@
 import { Box, chakra } from '@chakra-ui/react';
+import { Link } from 'react-router';
 import { say } from '@steady-scatter/words/shell';
 
 /** One stop on the tape: where it leads, what it holds or still lacks. */
@@ -7,24 +8,28 @@ export interface Stop {
   readonly label: string;
   readonly holds: string;
   readonly lacks: boolean;
+  /** Its address: a part of the sheet (`#ground`) or a page of its own. */
+  readonly to: string;
 }
 
-/** Brings a stop into sight and puts the focus on its first field. */
-export function goToStop(id: string): void {
+/** Brings a part of the sheet into sight and puts the focus on its first field. */
+export function goToPart(id: string): void {
   const section = document.getElementById(id);
   section?.scrollIntoView({ block: 'nearest' });
   section?.querySelector<HTMLElement>('input, button')?.focus();
 }
 
-const StopLink = chakra('a', {
+const StopLink = chakra(Link, {
   base: {
     position: 'relative',
-    flex: '1 1 0',
+    flex: { base: '1 0 auto', md: '1 1 0' },
     minWidth: 0,
     maxWidth: { md: '210px' },
-    padding: '14px 12px 8px 14px',
+    minHeight: '56px',
+    padding: { base: '14px 6px 6px', md: '14px 12px 8px 14px' },
     fontSize: '14px',
     lineHeight: 1.25,
+    textAlign: { base: 'center', md: 'left' },
     borderRight: '2px solid',
     borderColor: 'tape.ink',
     outlineOffset: '-4px',
@@ -33,8 +38,17 @@ const StopLink = chakra('a', {
   },
 });
 
+interface Props {
+  stops: readonly Stop[];
+  current: string;
+  /** What each address is given: which sheet it is, where that is not saved yet. */
+  state?: unknown;
+  /** Goes to a part of the sheet, where that is shown already. */
+  onPart(id: string): void;
+}
+
 /** A job as a measuring tape, with its stops in the order of the work. Nothing forces the order. */
-export function Tape({ stops, current }: { stops: readonly Stop[]; current: string }) {
+export function Tape({ stops, current, state, onPart }: Props) {
   return (
     <Box
       as="nav"
@@ -48,19 +62,21 @@ export function Tape({ stops, current }: { stops: readonly Stop[]; current: stri
       backgroundSize="100% 8px"
       backgroundRepeat="no-repeat"
       display="flex"
+      flexWrap={{ base: 'wrap', md: 'nowrap' }}
     >
-      {stops.map(({ id, label, holds, lacks }) => (
+      {stops.map(({ id, label, holds, lacks, to }) => (
         <StopLink
           key={id}
-          href={`#${id}`}
+          to={to}
+          state={state}
           aria-current={id === current ? 'step' : undefined}
-          onClick={(event) => {
-            event.preventDefault();
-            goToStop(id);
-          }}
+          onClick={() => onPart(id)}
         >
-          <chakra.b display="block" fontSize="16px">
+          <chakra.b display="block" fontSize={{ base: '14px', md: '16px' }}>
             {label}
+            <chakra.span hideFrom="md" aria-hidden>
+              {lacks ? ' ○' : ''}
+            </chakra.span>
           </chakra.b>
           <chakra.span
             display="block"
@@ -68,6 +84,7 @@ export function Tape({ stops, current }: { stops: readonly Stop[]; current: stri
             textOverflow="ellipsis"
             whiteSpace="nowrap"
             fontStyle={lacks ? 'italic' : 'normal'}
+            css={{ '@media (max-width: 767px)': { srOnly: true } }}
           >
             {holds}
           </chakra.span>

@@ -1,0 +1,83 @@
+import { Box, Button } from '@chakra-ui/react';
+import { showQuantity } from '@steady-scatter/core/quantities';
+import { rigKind } from '@steady-scatter/core/machines';
+import { markRemark, spreadPlan, type CalibrationInput } from '@steady-scatter/core/testing';
+import { mismatchRemark } from '@steady-scatter/core/width';
+import { termText } from '@steady-scatter/core/working';
+import type { SpreadInput } from '@steady-scatter/core/worksheet';
+import { rich, say, speak } from '@steady-scatter/words/sheet';
+import type { CalibrationContext } from '../bench/calibrationContext.ts';
+import { ageOf, FRESH_WORDS } from '../bench/SignOff.tsx';
+import { useSheet, useSheetForm } from '../sheet/sheet.tsx';
+import { BigNumber } from '../ui/BigNumber.tsx';
+import { richly, TAGS } from '../ui/richly.tsx';
+import { termOf } from '../ui/termShown.ts';
+import { WarningActs, WarningBox } from '../ui/WarningBox.tsx';
+
+const lengthOf = (m: number, unit: SpreadInput['width']['unit']): string => {
+  const { number, unit: symbol } = showQuantity(m, unit, 3);
+  return `${number.replace(/(\.\d*?)0+$/, '$1').replace(/\.$/, '')} ${symbol}`;
+};
+
+/** The mark for this sheet's rate, and what comes of a spacing that is not the chart's. */
+export function Setting({
+  input,
+  on,
+  spread,
+  isLarge = false,
+}: {
+  input: CalibrationInput;
+  on: CalibrationContext;
+  spread: SpreadInput;
+  /** The setting is what the page is about. */
+  isLarge?: boolean;
+}) {
+  const form = useSheetForm();
+  const { answer } = useSheet();
+  const { rateSi, times: over } = answer.numbers.once;
+  const set = (more: Partial<SpreadInput>) => form.setValue('worksheet.spread', { ...spread, ...more }, { shouldDirty: true }); // prettier-ignore
+  if (rateSi === null) return <Box fontSize="16px">{say('sheet.machine.lacksRate')}</Box>;
+  const plan = spreadPlan(on.reading, rateSi, answer.reading.passedM, spread.recomputed, input.isCeiling);
+  if (!plan) return <Box fontSize="16px">{say('sheet.machine.lacksRates')}</Box>;
+  const { found, workedM, passedM, times } = plan;
+  const { unit } = spread.width;
+  const [worked, passed] = [lengthOf(workedM, unit), lengthOf(passedM, unit)];
+  const age = ageOf(input, on);
+  return (
+    <Box fontSize="17px">
+      {over > 1 && (
+        <Box fontSize="16px" color="ink.soft">
+          {speak(answer.lines.once.label)}: {termText(termOf(answer.lines.once, 'once.rate'), speak)}
+        </Box>
+      )}
+      {isLarge && (
+        <>
+          <Box fontSize="15px" fontWeight="semibold" color="ink.soft">{say('sheet.setting.set', { control: on.rig?.control.name || say('sheet.machine.control') })}</Box>
+          <BigNumber number={found.line.mark.label} unit="" live />
+        </>
+      )}
+      <Box>{richly(rich('sheet.machine.set', { ...TAGS, control: on.rig?.control.name || say('sheet.machine.control'), mark: found.line.mark.label, rate: speak(markRemark(found, input.target.unit)) }))}{input.second && say('sheet.machine.second', { name: on.rig?.second.name ?? '', second: input.second })}.
+      </Box>
+      {found.beyond && (
+        <Box color="warn" fontWeight="semibold">{say('sheet.machine.beyond', { side: found.beyond })}</Box>
+      )}
+      {(age.state === 'stale' || age.state === 'ageing') && (
+        <Box color={age.state === 'stale' ? 'warn' : 'ink'} fontWeight={age.state === 'stale' ? 'semibold' : 'normal'}>
+          {FRESH_WORDS[age.state]}: {age.reasons.map(speak).join('; ')}.
+        </Box>
+      )}
+      {times !== null && rigKind(on.bench.kind).width === 'passes' && (
+        <WarningBox marginTop="10px" data-noprint>
+          {richly(rich('sheet.machine.twoSpacings', { ...TAGS, text: speak(mismatchRemark({ times }, worked, passed)) }))}<WarningActs>
+            <Button minHeight="44px" onClick={() => set({ width: { text: worked, unit }, recomputed: false })}>{say('sheet.machine.passAt', { worked })}</Button>
+            <Button minHeight="44px" onClick={() => set({ recomputed: true })}>{say('sheet.machine.workOutAt', { passed })}</Button>
+          </WarningActs>
+        </WarningBox>
+      )}
+      {spread.recomputed && (
+        <Box fontSize="16px">{say('sheet.machine.workedOutFor', { worked, passed })}{' '}<Button variant="ghost" minHeight="36px" paddingX="8px" onClick={() => set({ recomputed: false })}>{say('sheet.machine.notAnyMore')}</Button>
+        </Box>
+      )}
+    </Box>
+  ); // prettier-ignore
+}
