@@ -50,12 +50,7 @@ export function Setting({
           {speak(answer.lines.once.label)}: {termText(termOf(answer.lines.once, 'once.rate'), speak)}
         </Box>
       )}
-      {isLarge && (
-        <>
-          <Box fontSize="15px" fontWeight="semibold" color="ink.soft">{say('sheet.setting.set', { control: on.rig?.control.name || say('sheet.machine.control') })}</Box>
-          <BigNumber number={found.line.mark.label} unit="" live />
-        </>
-      )}
+      {isLarge && <BigNumber number={found.line.mark.label} unit="" live />}
       <Box>{richly(rich('sheet.machine.set', { ...TAGS, control: on.rig?.control.name || say('sheet.machine.control'), mark: found.line.mark.label, rate: speak(markRemark(found, input.target.unit)) }))}{input.second && say('sheet.machine.second', { name: on.rig?.second.name ?? '', second: input.second })}.
       </Box>
       {found.beyond && (

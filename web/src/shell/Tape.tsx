@@ -74,10 +74,10 @@ export function Tape({ stops, current, state, onPart }: Props) {
         >
           <chakra.b display="block" fontSize={{ base: '14px', md: '16px' }}>
             {label}
-            <chakra.span hideFrom="md" aria-hidden>
-              {lacks ? ' ○' : ''}
-            </chakra.span>
           </chakra.b>
+          <chakra.span hideFrom="md" display="block" fontSize="12px" lineHeight="1" aria-hidden>
+            {lacks ? '○' : '●'}
+          </chakra.span>
           <chakra.span
             display="block"
             overflow="hidden"

@@ -105,7 +105,6 @@ export const sheet = {
   'sheet.machine.before': 'Before {name} goes out',
   'sheet.machine.due': '▲ {what}, due {day}',
   'sheet.setting.heading': 'Setting',
-  'sheet.setting.set': 'Set {control} to',
   'sheet.setting.noChart': 'No chart for this job yet. Choose a machine, or test one with this product.',
   'sheet.setting.testRun': 'Start test run',
   'sheet.width.heading': 'Pass spacing',
@@ -187,7 +186,6 @@ export const sheet = {
   'sheet.label.unit': 'unit on the label',
   'sheet.area.anArea': 'an area',
   'sheet.machine.control': 'the control',
-  'sheet.stop.passesByChart': 'passes as in its chart',
   'sheet.load.takeOf':
     'Take {count, plural, one {# package} other {# packages}} of {size}{more, plural, =0 {} other {, or # to be sure}}',
   'sheet.gives.none': 'none',
