@@ -18,6 +18,8 @@ export interface Card {
   readonly setting: string;
   readonly control: string;
   readonly rate: string;
+  /** About 95 %, in the unit of the rate; empty: the mark itself was not tested. */
+  readonly band: string;
   /** Marks and rates around it, over what was tested. */
   readonly lines: readonly { readonly setting: string; readonly rate: string; readonly isKept: boolean }[];
   readonly rateUnit: string;
@@ -38,7 +40,7 @@ export interface CardJob {
   readonly purpose: string;
 }
 
-const MAX_LINES = 9;
+const MAX_LINES = 7;
 
 const named = (what: 'grain' | 'lot', text: string): Message | string =>
   text.trim() === '' || (/[a-z]/i.test(text) && what === 'grain') ? text.trim() : message(what === 'grain' ? 'card.grain' : 'card.lot', { text: text.trim() }); // prettier-ignore
@@ -75,6 +77,8 @@ export function cardOf(
   const setting = found?.line.mark.label ?? signOff.setting;
   const kept = chart.findIndex(({ mark }) => mark.label === setting);
   const rate = (kgPerM2: number) => showRate(kgPerM2, 0, target.unit);
+  const tested = reading.advice?.means.find((mean) => mean.setting === chart[kept]?.mark.opening);
+  const held = kept < 0 ? null : showRate(chart[kept]!.rateSi, tested?.uRelative ?? 0, target.unit);
   const { pace, width } = signOff;
   const isTimed = pace.course.trim() !== '' && pace.time.trim() !== '';
   return {
@@ -82,7 +86,8 @@ export function cardOf(
     product: [input.product, named('grain', signOff.grain), named('lot', signOff.lot)].filter((part) => part !== ''), // prettier-ignore
     setting,
     control: rig.control.name,
-    rate: kept < 0 ? '' : rate(chart[kept]!.rateSi).number,
+    rate: held?.number ?? '',
+    band: held?.band ?? '',
     lines: linesToPrint(chart, Math.max(0, kept)).map(({ mark, rateSi }) => ({
       setting: mark.label,
       rate: rate(rateSi).number,

@@ -9,6 +9,7 @@ import { say, speak } from '@steady-scatter/words/bench';
 import { BigNumber } from '../ui/BigNumber.tsx';
 import type { DocFormProps } from '../documents/DocPage.tsx';
 import type { CalibrationContext } from './calibrationContext.ts';
+import { isUnderWay } from './run/useOpenRun.ts';
 import { PlausibilityQuestions } from './PlausibilityQuestions.tsx';
 import { SpacingQuestion } from './SpacingQuestion.tsx';
 
@@ -30,7 +31,7 @@ export const BenchAnswer = memo(function BenchAnswerOf({
 }: Pick<DocFormProps<CalibrationInput>, 'input' | 'set'> & { on: CalibrationContext; onStart(): void }) {
   const { reading, bench } = on;
   const text = adviceText(reading, input, on.product?.kind);
-  const isGoing = input.runs.some(({ step }) => step !== '');
+  const isGoing = input.runs.some(isUnderWay);
   return (
     <AnswerBox>
       <SpacingQuestion input={input} on={on} set={set} />

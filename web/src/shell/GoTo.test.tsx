@@ -23,16 +23,27 @@ const box = () => screen.getByRole('combobox', { name: 'Find anything stored, or
 
 it('offers what can be done, and the latest jobs, before anything is typed', () => {
   open();
-  expect(options()).toEqual(['doNew sheetn', 'jobLatest feed14\u00a0Sep\u00a02026']);
+  expect(options()).toEqual(['New sheetn', 'Latest feed14\u00a0Sep\u00a02026']);
   expect(asked).not.toHaveBeenCalled();
 });
 
 it('finds among everything that is stored once somebody pauses, and tells what has the words', async () => {
   const person = open();
   await person.type(box(), 'slip');
-  await waitFor(() => expect(options()).toEqual(['jobSpring feedSlipway bank, 18\u00a0Apr\u00a02026', 'siteSlipway'])); // prettier-ignore
+  await waitFor(() => expect(options()).toEqual(['Spring feedSlipway bank, 18\u00a0Apr\u00a02026', 'Slipway'])); // prettier-ignore
   expect(asked).toHaveBeenCalledTimes(1);
   expect(asked).toHaveBeenCalledWith('search', expect.objectContaining({ query: { q: 'slip', limit: 12 } }));
+});
+
+it('each kind stands together, under its name, whatever the order in which they were found', async () => {
+  asked.mockResolvedValue({ hits: [hit({ id: '1', name: 'A' }), hit({ kind: 'sites', id: '2', name: 'B', onDay: null }), hit({ id: '3', name: 'C' })] }); // prettier-ignore
+  const person = open();
+  await person.type(box(), 'x');
+  await waitFor(() => expect(screen.getAllByRole('group').map((group) => group.getAttribute('aria-label'))).toEqual(['Jobs', 'Sites'])); // prettier-ignore
+  expect(options().map((text) => text?.[0])).toEqual(['A', 'C', 'B']);
+  // The keys go by what is seen.
+  await person.keyboard('{ArrowDown}');
+  expect(screen.getByRole('option', { selected: true }).textContent).toContain('C');
 });
 
 it('is worked by keys alone', async () => {
@@ -49,7 +60,7 @@ it('gets what is typed while the focus is still elsewhere', async () => {
   box().blur();
   await person.keyboard('new sh');
   expect(box()).toHaveProperty('value', 'new sh');
-  expect(options()).toEqual(['doNew sheetn']);
+  expect(options()).toEqual(['New sheetn']);
   box().blur();
   await person.keyboard('{Enter}');
   await waitFor(() => expect(newSheet).toHaveBeenCalled());

@@ -12,7 +12,7 @@ import { JOBS } from '../kinds/useJobs.ts';
 import { Panel } from '../ui/Panel.tsx';
 import { useStable } from '../ui/useStable.ts';
 import type { Command } from '../commands/commands.ts';
-import { commandEntries, hitEntries, MAX_FOUND, type Entry } from './findEntries.ts';
+import { commandEntries, groupsOf, hitEntries, MAX_FOUND, type Entry } from './findEntries.ts';
 
 const Find = chakra('input', {
   base: {
@@ -44,9 +44,6 @@ const Option = ({ entry, active, onPick }: { entry: Entry; active: boolean; onPi
     outline={active ? '2px solid' : 'none'}
     outlineColor="water"
   >
-    <chakra.span width="92px" flexShrink={0} fontSize="14px" color="ink.soft">
-      {entry.kind}
-    </chakra.span>
     <chakra.span flex="1 1 55%" overflowWrap="anywhere">
       {entry.label}
     </chakra.span>
@@ -104,10 +101,12 @@ export default function GoTo({ acts, onClose }: { acts: readonly Command[]; onCl
   // Hits for other words than these would be opened by Enter.
   const hits = q === input.trim() ? answer : null;
   const navigate = useNavigate();
-  const found = [
-    ...commandEntries(acts, input),
-    ...hitEntries(hits ?? [], (path) => void navigate(path)),
-  ].slice(0, MAX_FOUND);
+  const found = groupsOf(
+    [...commandEntries(acts, input), ...hitEntries(hits ?? [], (path) => void navigate(path))].slice(
+      0,
+      MAX_FOUND,
+    ),
+  ).flatMap(([, entries]) => entries);
   const active = found[Math.min(at, found.length - 1)];
 
   const pick = (entry: Entry | undefined) => {
@@ -146,8 +145,15 @@ export default function GoTo({ acts, onClose }: { acts: readonly Command[]; onCl
         onKeyDown={onKeyDown}
       />
       <Box id="go-to-list" role="listbox" aria-label={say('shell.found')} marginTop="10px" minHeight="200px">
-        {found.map((entry) => (
-          <Option key={entry.id} entry={entry} active={entry === active} onPick={() => pick(entry)} />
+        {groupsOf(found).map(([kind, entries]) => (
+          <Box key={kind} role="group" aria-label={kind}>
+            <Box fontSize="14px" fontWeight="semibold" color="ink.soft" padding="8px 12px 2px" aria-hidden>
+              {kind}
+            </Box>
+            {entries.map((entry) => (
+              <Option key={entry.id} entry={entry} active={entry === active} onPick={() => pick(entry)} />
+            ))}
+          </Box>
         ))}
       </Box>
       {hits && found.length === 0 && (

@@ -20,11 +20,11 @@ it('leads from what was found to where it stands', () => {
   const hit: Hit = { kind: 'jobs', id: '1', name: 'Spring feed', found: 'Slipway bank', onDay: '2026-04-18', isSample: true }; // prettier-ignore
   const [area, site] = hitEntries([hit, { ...hit, kind: 'sites', id: '2', found: null, onDay: null }], open);
   expect(area).toMatchObject({
-    kind: 'job',
+    kind: 'Jobs',
     label: 'Spring feed',
     detail: 'Slipway bank, 18\u00a0Apr\u00a02026',
   });
-  expect(site).toMatchObject({ kind: 'site', label: 'Spring feed', detail: '' });
+  expect(site).toMatchObject({ kind: 'Sites', label: 'Spring feed', detail: '' });
   area?.run();
   site?.run();
   expect(open.mock.calls).toEqual([['/jobs/1'], ['/sites/2']]);

@@ -2,7 +2,9 @@ import { KINDS, type Hit } from '@steady-scatter/contract';
 import { HOMES } from '../documents/homes.ts';
 import { dayText } from '../ui/dayText.ts';
 import type { Command } from '../commands/commands.ts';
-import { oneOf } from '@steady-scatter/words/things';
+import { say } from '@steady-scatter/words/shell';
+import { manyOf } from '@steady-scatter/words/things';
+import { sentence } from '../ui/sentence.ts';
 
 /** Something the go-to box can find. */
 export interface Entry {
@@ -24,7 +26,19 @@ export function commandEntries(commands: readonly Command[], input: string): Ent
   return commands
     .filter(({ label, keys = '' }) => words.every((word) => `${label} ${keys}`.toLowerCase().includes(word)))
     .toSorted((a, b) => begins(a) - begins(b))
-    .map(({ id, label, keys = '', run }) => ({ id: `act.${id}`, kind: 'do', label, detail: keys, run }));
+    .map(({ id, label, keys = '', run }) => ({
+      id: `act.${id}`,
+      kind: say('shell.toDo'),
+      label,
+      detail: keys,
+      run,
+    }));
+}
+
+/** Entries by what they are, each kind where its first stands. */
+export function groupsOf(entries: readonly Entry[]): (readonly [kind: string, entries: readonly Entry[]])[] {
+  const kinds = [...new Set(entries.map(({ kind }) => kind))];
+  return kinds.map((kind) => [kind, entries.filter((entry) => entry.kind === kind)] as const);
 }
 
 const NO_BREAK = '\u00a0';
@@ -33,7 +47,7 @@ const NO_BREAK = '\u00a0';
 export const hitEntries = (hits: readonly Hit[], open: (path: string) => void): Entry[] =>
   hits.map(({ kind, id, name, found, onDay }) => ({
     id: `${kind}.${id}`,
-    kind: oneOf(KINDS[kind].name),
+    kind: sentence(manyOf(KINDS[kind].name)),
     label: name,
     detail: [found ?? '', onDay ? dayText(onDay).replaceAll(' ', NO_BREAK) : '']
       .filter((part) => part !== '')

@@ -191,6 +191,7 @@ export const bench = {
   'bench.card.act': 'Card',
   'bench.card.of': 'Card of {machine} for {product}',
   'bench.card.state': 'product {state}',
+  'bench.card.checks': 'Checked: day, rate, by',
   'bench.card.closedSide': 'Set it from the closed side.',
   'bench.card.leads': 'Leads to this chart',
   'bench.card.file': 'cards {size}.pdf',

@@ -60,6 +60,7 @@ export const shell = {
   'shell.goToLabel': 'Find anything stored, or something to do',
   'shell.goToHint': 'A job, a site, a product, or what to do',
   'shell.found': 'Found',
+  'shell.toDo': 'Commands',
   'shell.noMatch': 'No match',
   'shell.pageBroke': 'This page broke',
   'shell.testRun': 'test run',

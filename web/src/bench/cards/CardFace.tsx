@@ -1,6 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import type { Card } from '@steady-scatter/core/testing';
 import { say, speak } from '@steady-scatter/words/bench';
+import { checkLines, isLongMark } from './cardSizes.ts';
 import { QrCode } from '../../ui/QrCode.tsx';
 
 /** A card as it will be printed: black on white, so that it reads behind foil in the sun. */
@@ -36,7 +37,7 @@ export function CardFace({ card, link }: { card: Card; link: string }) {
           <Box
             fontFamily="figure"
             fontWeight="bold"
-            fontSize="84px"
+            fontSize={isLongMark(card) ? '44px' : '84px'}
             lineHeight="0.9"
             css={{ fontStretch: '82%' }}
           >
@@ -44,7 +45,8 @@ export function CardFace({ card, link }: { card: Card; link: string }) {
           </Box>
         </Box>
         <Box textAlign="right" fontSize="17px" lineHeight="1.25">
-          <b>{card.rate}</b> {card.rateUnit}
+          <b>{card.rate}</b>
+          {card.band && ` ±${card.band}`} {card.rateUnit}
           <br />
           {speak(card.pace)}
           <br />
@@ -78,6 +80,12 @@ export function CardFace({ card, link }: { card: Card; link: string }) {
           ))}
         </tbody>
       </Box>
+      {Array.from({ length: checkLines(card) }, (_, at) => (
+        // oxlint-disable-next-line react/no-array-index-key -- they are all alike
+        <Box key={at} height="28px" fontSize="13px" paddingTop="8px" borderTopWidth="1px" borderColor="black">
+          {at === 0 && say('bench.card.checks')}
+        </Box>
+      ))}
       <Box
         display="flex"
         justifyContent="space-between"

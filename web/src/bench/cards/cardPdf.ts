@@ -2,7 +2,7 @@ import type { Card } from '@steady-scatter/core/testing';
 import type { Content, ContentStack, ContentTable, TableCell } from 'pdfmake/interfaces';
 import { say, speak } from '@steady-scatter/words/bench';
 import { pdfOf, PT_PER_MM } from '../../print/pdf.ts';
-import { CARD_SIZES, type CardSize } from './cardSizes.ts';
+import { CARD_SIZES, checkLines, isLongMark, type CardSize } from './cardSizes.ts';
 
 /** A card and where its code leads. */
 export interface Printed {
@@ -17,7 +17,11 @@ function faceOf({ card, link }: Printed): Content {
     { text: `${isKept ? '> ' : ''}${setting}`, bold: isKept, fontSize: 12.5 },
     { text: rate, bold: isKept, alignment: 'right', fontSize: 12.5 },
   ]);
-  const side = [`${card.rate} ${card.rateUnit}`, card.pace, card.spacing, card.second]
+  const band = card.band === '' ? '' : ` ±${card.band}`;
+  const checks = Array.from({ length: checkLines(card) }, (_, at): TableCell[] => [
+    { text: at === 0 ? say('bench.card.checks') : ' ', fontSize: at === 0 ? 10 : 12.5 },
+  ]);
+  const side = [`${card.rate}${band} ${card.rateUnit}`, card.pace, card.spacing, card.second]
     .map(speak)
     .filter(Boolean);
   return {
@@ -27,11 +31,12 @@ function faceOf({ card, link }: Printed): Content {
       ...(card.purpose ? [{ text: card.purpose, bold: true, fontSize: 11 }] : []),
       {
         columns: [
-          { width: 'auto', stack: [{ text: card.control, fontSize: 10 }, { text: card.setting, bold: true, fontSize: 54, lineHeight: 0.85 }] }, // prettier-ignore
+          { width: 'auto', stack: [{ text: card.control, fontSize: 10 }, { text: card.setting, bold: true, fontSize: isLongMark(card) ? 26 : 54, lineHeight: 0.85 }] }, // prettier-ignore
           { width: '*', stack: side.map((text, at) => ({ text, bold: at === 0, fontSize: 13, alignment: 'right' as const })), margin: [0, 16, 0, 0] }, // prettier-ignore
         ],
       },
-      { table: { widths: ['*', '*'], body: lines }, layout: 'lightHorizontalLines', margin: [0, 4, 0, 6] },
+      { table: { widths: ['*', '*'], body: lines }, layout: 'lightHorizontalLines', margin: [0, 4, 0, 0] },
+      { table: { widths: ['*'], body: checks }, layout: 'lightHorizontalLines', margin: [0, 0, 0, 6] },
       {
         columns: [
           { width: '*', fontSize: 10, stack: [card.signed, ...(card.state ? [say('bench.card.state', { state: card.state })] : []), say('bench.card.closedSide')] }, // prettier-ignore

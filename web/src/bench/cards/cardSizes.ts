@@ -1,3 +1,4 @@
+import type { Card } from '@steady-scatter/core/testing';
 import { say } from '@steady-scatter/words/bench';
 /** Sizes to laminate, mm. */
 export const CARD_SIZES = {
@@ -7,3 +8,13 @@ export const CARD_SIZES = {
   letter: { words: say('bench.paper.letter'), width: 101.6, height: 152.4, page: { width: 215.9, height: 279.4 } }, // prettier-ignore
 } as const;
 export type CardSize = keyof typeof CARD_SIZES;
+
+/** So many lines fill a card under its head. */
+const LINES = 9;
+
+/** Lines to write later checks on by hand: what the marks leave of the card, and two at least. */
+export const checkLines = ({ lines, purpose }: Pick<Card, 'lines' | 'purpose'>): number =>
+  Math.max(2, LINES - lines.length - (purpose === '' ? 0 : 1));
+
+/** A mark that is a word and not a figure is written smaller. */
+export const isLongMark = ({ setting }: Pick<Card, 'setting'>): boolean => setting.length > 4;

@@ -101,6 +101,17 @@ describe('a test run', () => {
     expect(screen.getByLabelText('Strip length')).toHaveProperty('value', '100');
   });
 
+  it('left at its result it is done: whoever goes on begins the next one', async () => {
+    openHere('seen', { step: 'result' });
+    const person = inApp(<RunPage />, `/bench/${ID}/run`);
+    await person.click(await screen.findByRole('button', { name: 'Begin test run 2' }));
+    expect(await screen.findByText(/^test run 2/)).toBeTruthy();
+    await waitFor(() =>
+      expect([...server.rows.values()]).toMatchObject([{ id: 'seen', input: { excluded: '' } }]),
+    );
+    await waitFor(() => expect(server.of('openRuns').map(({ id }) => id)).not.toContain('seen'));
+  });
+
   it('is begun and done without a connection, and sent when there is one', async () => {
     const person = inApp(<RunPage />, `/bench/${ID}/run`);
     await screen.findByRole('button', { name: 'Begin test run 1' });

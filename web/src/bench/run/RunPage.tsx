@@ -34,7 +34,7 @@ import { RunSteps } from './RunSteps.tsx';
 import { TestRunResult } from './TestRunResult.tsx';
 import { RunFrame, RunNote } from './RunFrame.tsx';
 import { useLiveDocument, type Live } from './useLiveDocument.ts';
-import { beginOpenRun, hasEnded, useEndRun } from './useOpenRun.ts';
+import { beginOpenRun, hasEnded, isUnderWay, useEndRun } from './useOpenRun.ts';
 import { oneOf } from '@steady-scatter/words/things';
 
 /** Where product begins to run moves the mark of a first, cautious run. */
@@ -76,7 +76,8 @@ function Begin({ doc, aim }: OfCalibration) {
   const input = useMemo(() => ({ ...aim.input, runs }), [aim.input, runs]);
   const on = calibrationContext(input, shelf, doc.id);
   const begin = useBegin(doc.id);
-  const open = runs.filter(({ step }) => step !== '');
+  const end = useEndRun(doc.id);
+  const open = runs.filter(isUnderWay);
   if (open.length === 1 && !asked.has('another'))
     return <Navigate replace to={`/bench/${doc.id}/run/${open[0]!.id}`} />;
   const number = runs.length + 1;
@@ -98,6 +99,8 @@ function Begin({ doc, aim }: OfCalibration) {
         onTools={(tools) => aim.type({ ...aim.input, tools })}
         onBegin={(method) => {
           aim.commit(aim.input);
+          // What was seen through to its result and left there is done.
+          for (const run of runs) if (run.step === 'result') end.finish(run, aim.input);
           begin(input, on, method);
         }}
       />

@@ -22,6 +22,9 @@ import { appendRun, OPEN_RUNS } from '../../kinds/useCalibrations.ts';
 const ended = new Set<string>();
 export const hasEnded = (id: string): boolean => ended.has(id);
 
+/** Whether a run is still being made: past its result the next act is another one. */
+export const isUnderWay = ({ step }: Pick<RunInput, 'step'>): boolean => step !== '' && step !== 'result';
+
 /** Begins a run: it is held on this device, and sent once its calibration is there. */
 export const beginOpenRun = (id: string, input: OpenRunInput): Promise<boolean> =>
   saveDoc(OPEN_RUNS, id, { base: { version: 0, input }, input }, [
