@@ -1,6 +1,33 @@
 import { availableParallelism } from 'node:os';
 import { defineConfig } from 'vitest/config';
 
+/** What copies as a browser does (`structuredClone`): a copy belongs to the realm of the worker, which a context of its own is not. */
+const CLONED = [
+  'src/documents/useDocument.test.tsx',
+  'src/bench/run/useLiveDocument.test.tsx',
+  'src/ui/useShared.test.tsx',
+];
+
+/** Screens and hooks in jsdom. A context for each file is made in a tenth of the time of a process. */
+const screens = (more: { name: string; include?: string[]; exclude?: string[]; pool?: 'vmThreads' }) => ({
+  test: {
+    root: 'web',
+    include: ['src/**/*.test.tsx'],
+    environment: 'jsdom',
+    deps: {
+      optimizer: {
+        client: {
+          enabled: true,
+          include: ['@chakra-ui/react', '@tanstack/react-query', 'react-router'],
+        },
+      },
+    },
+    testTimeout: 30_000,
+    setupFiles: ['src/testing/setup.ts'],
+    ...more,
+  },
+});
+
 export default defineConfig({
   test: {
     // By default one core is left idle.
@@ -30,24 +57,8 @@ export default defineConfig({
       },
       { test: { name: 'scripts', root: 'scripts', include: ['**/*.test.mjs'] } },
       { test: { name: 'web', root: 'web', include: ['{src,serviceWorker}/**/*.test.ts'] } },
-      {
-        test: {
-          name: 'screens',
-          root: 'web',
-          include: ['src/**/*.test.tsx'],
-          environment: 'jsdom',
-          deps: {
-            optimizer: {
-              client: {
-                enabled: true,
-                include: ['@chakra-ui/react', '@tanstack/react-query', 'react-router'],
-              },
-            },
-          },
-          testTimeout: 30_000,
-          setupFiles: ['src/testing/setup.ts'],
-        },
-      },
+      screens({ name: 'screens', exclude: CLONED, pool: 'vmThreads' }),
+      screens({ name: 'cloned', include: CLONED }),
     ],
   },
 });
