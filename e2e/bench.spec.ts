@@ -40,7 +40,7 @@ test('the cards: which still hold, and the PDF in each size', async ({ page }) =
     const { text, totalPages } = await extractText(pdf, { mergePages: false });
     expect([size, totalPages]).toEqual([size, count]);
     const all = plain(text.join(' '));
-    for (const words of ['Red push spreader', 'Lake feed 24-0-8', '3.24 lb / 1000 ft²', '120 ft in 27.2 s', '9 ft between passes', '10 Apr 2026, M. Orr', 'Two-row distributor', '792 kg / ha']) // prettier-ignore
+    for (const words of ['Red push spreader', 'Lake feed 24-0-8', '3.24 ±0.13 lb / 1000 ft²', '120 ft in 27.2 s', '9 ft between passes', '10 Apr 2026, M. Orr', 'Two-row distributor', '790 ±40 kg / ha']) // prettier-ignore
       expect(all).toContain(words);
     const [, , width, height] = (await pdf.getPage(1)).view;
     if (size === 'a6') expect([width! / 72, height! / 72].map((inch) => Math.round(inch * 25.4))).toEqual([105, 148]);

@@ -68,6 +68,7 @@ test.describe('when it goes wrong', () => {
     await expectAccessible(page);
     await page.unroute('**/assets/JobsPage-*.js');
     await page.getByRole('link', { name: 'New sheet' }).click();
+    await page.getByRole('link', { name: 'Before the crash' }).click();
     await expect(page.getByLabel('Name of the job')).toHaveValue('Before the crash');
   });
 

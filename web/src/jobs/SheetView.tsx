@@ -5,7 +5,7 @@ import { textWithUnit } from '@steady-scatter/core/quantities';
 import { MISSING, termText, type Origin, type Working } from '@steady-scatter/core/working';
 import { worksheetText } from '@steady-scatter/core/worksheet';
 import { Copy, Printer } from 'lucide-react';
-import { memo, Suspense, useEffect, useMemo, useState, type ReactNode } from 'react';
+import { memo, Suspense, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { useWatch } from 'react-hook-form';
 import { useLocation, useNavigate, useParams } from 'react-router';
 import { nameOf, say, speak } from '@steady-scatter/words/sheet';
@@ -176,13 +176,24 @@ function Parts({ beside, onEnter }: Pick<Props, 'beside'> & { onEnter: Readonly<
   );
 } // prettier-ignore
 
-/** Comes to the part of the sheet that the address names: from the page of another stop, or from a link. */
-function usePartOfAddress(page: PageId | null, onPart: (id: string) => void) {
+/**
+ * Comes to the part of the sheet that the address names: from the page of another stop, or from a link.
+ *
+ * @returns how to come to a part at once: the address that follows then does not take the focus a second time from whoever types on
+ */
+function usePartOfAddress(page: PageId | null, onPart: (id: string) => void): (id: string) => void {
   const { hash } = useLocation();
-  const go = useStable(onPart);
+  const cameTo = useRef('');
+  const go = useStable((id: string) => {
+    onPart(id);
+    if (goToPart(id)) cameTo.current = id;
+  });
   useEffect(() => {
-    if (page === null && hash.length > 1) go(hash.slice(1));
+    const id = hash.slice(1);
+    if (page !== null) cameTo.current = '';
+    else if (id !== '' && id !== cameTo.current) go(id);
   }, [page, hash, go]);
+  return go;
 }
 
 /** A worksheet on screen: heading and acts, the tape, the working (or the page of a stop) on the left and the answer on the right. */
@@ -198,12 +209,10 @@ export function SheetView({ heading, acts, beside, path, pathOf, state }: Props)
   const spread = useWatch({ control: useSheetForm().control, name: 'worksheet.spread' });
   const stops = useStops(broken, chart, { path, pathOf });
   const { copy, print } = useSheetActs();
+  const goTo = usePartOfAddress(page, setPart);
   const onPart = (id: string) => {
-    if (isStopPage(id)) return;
-    setPart(id);
-    goToPart(id);
+    if (!isStopPage(id)) goTo(id);
   };
-  usePartOfAddress(page, onPart);
   useCommands([
     { id: 'copy', label: say('sheet.working.copy'), keys: 'c', run: () => void copy() },
     { id: 'print', label: say('sheet.working.print'), keys: 'p', run: print },

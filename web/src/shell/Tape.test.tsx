@@ -41,8 +41,8 @@ it('a part of the sheet gets the focus on its first field; one that is not there
     </section>,
   );
   Element.prototype.scrollIntoView = () => undefined;
-  goToPart('ground');
+  expect(goToPart('ground')).toBe(true);
   expect(document.activeElement).toBe(screen.getByLabelText('Area 1'));
-  goToPart('elsewhere');
+  expect(goToPart('elsewhere')).toBe(false);
   expect(document.activeElement).toBe(screen.getByLabelText('Area 1'));
 });

@@ -12,11 +12,16 @@ export interface Stop {
   readonly to: string;
 }
 
-/** Brings a part of the sheet into sight and puts the focus on its first field. */
-export function goToPart(id: string): void {
+/**
+ * Brings a part of the sheet into sight and puts the focus on its first field.
+ *
+ * @returns false where that part is not shown
+ */
+export function goToPart(id: string): boolean {
   const section = document.getElementById(id);
   section?.scrollIntoView({ block: 'nearest' });
   section?.querySelector<HTMLElement>('input, button')?.focus();
+  return section !== null;
 }
 
 const StopLink = chakra(Link, {
