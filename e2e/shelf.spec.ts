@@ -54,7 +54,7 @@ test('a label is typed in, three products are held side by side, and one is put 
   await page.getByRole('button', { name: 'Compare 3' }).click();
   const table = page.getByRole('region', { name: 'Compare labels' });
   await expect(table.getByRole('columnheader')).toHaveCount(3);
-  await expect(table.getByRole('row', { name: /^Price of what is needed/ })).toContainText('2.75 / lb N');
+  await expect(table.getByRole('row', { name: /^Price of what is needed/ })).toContainText('$2.75 / lb N');
   await expect(table.getByRole('row', { name: /^One package covers/ })).toContainText('12 000 ft²');
   await expect(table.getByRole('row', { name: /^By the label/ })).toContainText(
     'above the label’s highest rate',

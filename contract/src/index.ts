@@ -1,5 +1,6 @@
 // Contract: the only description of the wire and of what is stored. Zod schemas and the route table; types are inferred from them.
 // Wrong input is described by core's own sentences, each at its field.
+export { CURRENCY_PLACES, crewSettings, USUAL_SETTINGS, type CrewSettings } from './crew.ts';
 export {
   AUTHORITY_PATH,
   device,

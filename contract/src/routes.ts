@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { crewSettings } from './crew.ts';
 import { device, here, pairing } from './devices.ts';
 import { none, nothing, type Route } from './route.ts';
 import { hits, searchQuery } from './search.ts';
@@ -41,6 +42,24 @@ export const ROUTES = {
     query: nothing,
     body: none,
     answer: here,
+  },
+  crew: {
+    method: 'get',
+    path: '/api/crew',
+    summary: 'Reads what the crew has settled for all of its devices',
+    params: nothing,
+    query: nothing,
+    body: none,
+    answer: crewSettings,
+  },
+  setCrew: {
+    method: 'put',
+    path: '/api/crew',
+    summary: 'Settles it anew',
+    params: nothing,
+    query: nothing,
+    body: crewSettings,
+    answer: crewSettings,
   },
   pair: {
     method: 'post',

@@ -6,6 +6,7 @@ import { CommandsProvider } from './commands/CommandsProvider.tsx';
 import JobPage from './jobs/JobPage.tsx';
 import { NewSheet } from './jobs/SheetPage.tsx';
 import { CommandPanels } from './shell/CommandPanels.tsx';
+import { CrewProvider } from './settings/CrewProvider.tsx';
 import { Shell } from './shell/Shell.tsx';
 import { Message } from './ui/Message.tsx';
 
@@ -43,49 +44,51 @@ export function App() {
   return (
     <BrowserRouter>
       <CommandsProvider renderPanel={(panel) => <CommandPanels {...panel} />}>
-        <Shell>
-          <Suspense fallback={null}>
-            <Routes>
-              <Route element={<NewSheet />}>
-                <Route path="/" />
-                <Route path="/new/:stop" />
-              </Route>
-              <Route path="/jobs" element={<JobsPage />} />
-              <Route path="/jobs/:id/:stop?" element={<JobPage />} />
-              <Route path="/sites" element={<SitesPage />} />
-              <Route path="/sites/new" element={<SitePage />} />
-              <Route path="/sites/:id" element={<SitePage />} />
-              <Route path="/bench" element={<BenchPage />} />
-              <Route path="/bench/new" element={<CalibrationPage />} />
-              <Route path="/bench/quick" element={<QuickTestPage />} />
-              <Route path="/bench/rigs" element={<RigsPage />} />
-              <Route path="/bench/rigs/new" element={<RigPage />} />
-              <Route path="/bench/rigs/:id" element={<RigPage />} />
-              <Route path="/bench/width" element={<WidthTestsPage />} />
-              <Route path="/bench/width/new" element={<WidthTestPage />} />
-              <Route path="/bench/width/:id" element={<WidthTestPage />} />
-              <Route path="/bench/compare" element={<BenchComparePage />} />
-              <Route path="/bench/cards" element={<CardsPage />} />
-              <Route path="/bench/files" element={<TestFilesPage />} />
-              <Route path="/bench/:id" element={<CalibrationPage />} />
-              <Route path="/bench/:id/run/:run?" element={<RunPage />} />
-              <Route path="/shelf" element={<ShelfPage />} />
-              <Route path="/shelf/new" element={<ProductPage />} />
-              <Route path="/shelf/compare" element={<ComparePage />} />
-              <Route path="/shelf/import" element={<ImportPage />} />
-              <Route path="/shelf/mix" element={<MixPage />} />
-              <Route path="/shelf/soil" element={<SoilTestsPage />} />
-              <Route path="/shelf/soil/new" element={<SoilTestPage />} />
-              <Route path="/shelf/soil/:id" element={<SoilTestPage />} />
-              <Route path="/shelf/rules" element={<RuleSetsPage />} />
-              <Route path="/shelf/rules/new" element={<RuleSetPage />} />
-              <Route path="/shelf/rules/:id" element={<RuleSetPage />} />
-              <Route path="/shelf/:id" element={<ProductPage />} />
-              {import.meta.env.DEV && <Route path="/room" element={<ComponentRoom />} />}
-              <Route path="*" element={notHere} />
-            </Routes>
-          </Suspense>
-        </Shell>
+        <CrewProvider>
+          <Shell>
+            <Suspense fallback={null}>
+              <Routes>
+                <Route element={<NewSheet />}>
+                  <Route path="/" />
+                  <Route path="/new/:stop" />
+                </Route>
+                <Route path="/jobs" element={<JobsPage />} />
+                <Route path="/jobs/:id/:stop?" element={<JobPage />} />
+                <Route path="/sites" element={<SitesPage />} />
+                <Route path="/sites/new" element={<SitePage />} />
+                <Route path="/sites/:id" element={<SitePage />} />
+                <Route path="/bench" element={<BenchPage />} />
+                <Route path="/bench/new" element={<CalibrationPage />} />
+                <Route path="/bench/quick" element={<QuickTestPage />} />
+                <Route path="/bench/rigs" element={<RigsPage />} />
+                <Route path="/bench/rigs/new" element={<RigPage />} />
+                <Route path="/bench/rigs/:id" element={<RigPage />} />
+                <Route path="/bench/width" element={<WidthTestsPage />} />
+                <Route path="/bench/width/new" element={<WidthTestPage />} />
+                <Route path="/bench/width/:id" element={<WidthTestPage />} />
+                <Route path="/bench/compare" element={<BenchComparePage />} />
+                <Route path="/bench/cards" element={<CardsPage />} />
+                <Route path="/bench/files" element={<TestFilesPage />} />
+                <Route path="/bench/:id" element={<CalibrationPage />} />
+                <Route path="/bench/:id/run/:run?" element={<RunPage />} />
+                <Route path="/shelf" element={<ShelfPage />} />
+                <Route path="/shelf/new" element={<ProductPage />} />
+                <Route path="/shelf/compare" element={<ComparePage />} />
+                <Route path="/shelf/import" element={<ImportPage />} />
+                <Route path="/shelf/mix" element={<MixPage />} />
+                <Route path="/shelf/soil" element={<SoilTestsPage />} />
+                <Route path="/shelf/soil/new" element={<SoilTestPage />} />
+                <Route path="/shelf/soil/:id" element={<SoilTestPage />} />
+                <Route path="/shelf/rules" element={<RuleSetsPage />} />
+                <Route path="/shelf/rules/new" element={<RuleSetPage />} />
+                <Route path="/shelf/rules/:id" element={<RuleSetPage />} />
+                <Route path="/shelf/:id" element={<ProductPage />} />
+                {import.meta.env.DEV && <Route path="/room" element={<ComponentRoom />} />}
+                <Route path="*" element={notHere} />
+              </Routes>
+            </Suspense>
+          </Shell>
+        </CrewProvider>
       </CommandsProvider>
     </BrowserRouter>
   );

@@ -66,7 +66,7 @@ function partLine(part: MixPart, { unit, areaM2, productOf }: Context): MixLines
         term('rate', showQuantity(part.rateSi, rateUnit), { strong: areaM2 === null }),
         ...onGround,
         word(message('working.for')),
-        term('cost', { number: moneyText(areaM2 === null ? perArea : part.centsPerM2 * areaM2), unit: areaM2 === null ? `/ ${RATE_AREAS[area].symbol}` : '' }), // prettier-ignore
+        term('cost', { number: moneyText(areaM2 === null ? perArea : part.centsPerM2 * areaM2), unit: areaM2 === null ? `/ ${RATE_AREAS[area].symbol}` : '', isMoney: true }), // prettier-ignore
       ],
     },
   };
@@ -137,7 +137,8 @@ export function mixLines(mix: Mix, context: Context): MixLines {
     perArea: {
       number: moneyText(mix.centsPerM2 * RATE_AREAS[area].toSi),
       unit: `/ ${RATE_AREAS[area].symbol}`,
+      isMoney: true,
     },
-    inAll: areaM2 === null ? null : { number: moneyText(mix.centsPerM2 * areaM2), unit: '' },
+    inAll: areaM2 === null ? null : { number: moneyText(mix.centsPerM2 * areaM2), unit: '', isMoney: true },
   };
 }

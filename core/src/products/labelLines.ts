@@ -48,7 +48,7 @@ const shownOr = (si: number | null, unit: UnitId): Shown | null =>
 
 /** Money to the hundredth: the smallest coin, whatever the figures. */
 const money = (cents: number | null, per: string): Shown | null =>
-  cents === null ? null : { number: moneyText(cents), unit: `/ ${per}` };
+  cents === null ? null : { number: moneyText(cents), unit: `/ ${per}`, isMoney: true };
 
 function workingOf(product: ProductResult, need: ShownNeed, rate: Shown | null): Working {
   const share = shareOf(product, need.of);

@@ -13,6 +13,8 @@ export interface Shown {
   readonly unit: string;
   /** About 95 %, in the same unit; only where it is known. */
   readonly band?: string;
+  /** Money, which is shown with the sign of the crew's currency. */
+  readonly isMoney?: true;
 }
 
 const NOT_A_NUMBER = '—';

@@ -186,9 +186,13 @@ export function orderLine({ input, numbers }: SheetContext): Working {
       operator('×'),
       asTyped('product.price', price, 'label'),
       operator('='),
-      term('order.cost', order?.costCents == null ? null : { number: moneyText(order.costCents), unit: '' }, {
-        strong: true,
-      }),
+      term(
+        'order.cost',
+        order?.costCents == null ? null : { number: moneyText(order.costCents), unit: '', isMoney: true },
+        {
+          strong: true,
+        },
+      ),
     ],
   };
 }

@@ -16,6 +16,7 @@ import { documents } from './011-documents.ts';
 import { events } from './012-events.ts';
 import { testRuns } from './013-test-runs.ts';
 import { installation } from './014-installation.ts';
+import { crewSettings } from './015-crew-settings.ts';
 
 type Migration = RunnableMigration<Sequelize>;
 
@@ -34,6 +35,7 @@ const MIGRATIONS: Migration[] = [
   events,
   testRuns,
   installation,
+  crewSettings,
 ];
 
 /** The names of all steps, in order. */

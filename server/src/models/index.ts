@@ -13,6 +13,8 @@ export class CrewRow extends Model<InferAttributes<CrewRow>, InferCreationAttrib
   declare id: string;
   declare name: string;
   declare isDemo: boolean;
+  /** What it has settled for all of its devices, as JSON; null: nothing yet. */
+  declare settings: CreationOptional<string | null>;
 }
 
 /** A thing that a crew stores, of any kind: what was typed, at the version of the schema that it was written by. */
@@ -87,7 +89,7 @@ const { UUID, STRING, INTEGER, BIGINT, DATE, BOOLEAN, TEXT } = DataTypes;
 /** Binds the models to a connection. */
 export function defineModels(sequelize: Sequelize): void {
   CrewRow.init(
-    { id: { type: UUID, primaryKey: true }, name: STRING, isDemo: BOOLEAN },
+    { id: { type: UUID, primaryKey: true }, name: STRING, isDemo: BOOLEAN, settings: TEXT },
     { sequelize, tableName: 'crews' },
   );
   DocumentRow.init(

@@ -6,6 +6,7 @@ import { QueryTypes, type Sequelize } from 'sequelize';
 import { HttpProblem } from '../problems/HttpProblem.ts';
 import type { Disk } from '../running/disk.ts';
 import { TRUSTED_MS, type DeviceService } from '../services/devices.ts';
+import { readCrew, writeCrew } from '../services/crew.ts';
 import type { DocumentService } from '../services/documents.ts';
 import { isOwn, onlyLead, TOKEN_COOKIE, tokenOf, type Network } from '../trust.ts';
 import type { Handlers } from './mount.ts';
@@ -84,6 +85,11 @@ export function createHandlers({
       return { status: room === 'full' ? 'limited' : 'ok', database, disk: room };
     },
     describe: async () => openApi(),
+    crew: ({ actor }) => readCrew(actor),
+    async setCrew({ actor, body }) {
+      onlyLead(actor);
+      return writeCrew(actor, body);
+    },
     ...pairing(network, devices, homeCrewId),
     search: async ({ actor, query }) => ({
       hits: await documents.search(

@@ -14,6 +14,7 @@ import { CalibrationForm } from './CalibrationForm.tsx';
 import { CardAct } from './cards/CardAct.tsx';
 import { HandOver } from './HandOver.tsx';
 import { CALIBRATIONS } from '../kinds/useCalibrations.ts';
+import { useCrew } from '../settings/CrewProvider.tsx';
 
 /** A new calibration as it was asked for from a sheet: its machine, product and rate, and the chart whose shape is a first guess. */
 function useAsked({ rigs, products }: Pick<BenchShelf, 'rigs' | 'products'>) {
@@ -41,6 +42,7 @@ function useAsked({ rigs, products }: Pick<BenchShelf, 'rigs' | 'products'>) {
 /** A machine calibrated for a product: what is wanted, its test runs, what to set, and its card. */
 export default function CalibrationPage() {
   const system = useSystem();
+  const { tolerance } = useCrew();
   const { id = null } = useParams();
   const { data: rigs = [], isFetching } = useRigs();
   const { data: products = [] } = useShelf();
@@ -56,7 +58,7 @@ export default function CalibrationPage() {
       kind={CALIBRATIONS}
       wide
       askedAs={id === null && search !== '' ? search : undefined}
-      blank={() => asked(blankCalibration(system))}
+      blank={() => asked({ ...blankCalibration(system), tolerance })}
       renderForm={(props) => <CalibrationForm {...props} id={id} />}
       renderActs={({ id: kept, input }) => (
         <>

@@ -13,6 +13,7 @@ import type { ProductInput } from '@steady-scatter/core/products';
 import { useState } from 'react';
 import { say, speak } from '@steady-scatter/words/shelf';
 import { BigNumber } from '../ui/BigNumber.tsx';
+import { useFigures } from '../ui/currency.ts';
 import { WorkingLine } from '../ui/WorkingLine.tsx';
 import { DeliveryBar } from './DeliveryBar.tsx';
 
@@ -72,6 +73,7 @@ function Options({
 /** The mix that was found: what it costs, what it is made of, how each need stands, and what stands in the way. */
 export function MixAnswer({ answer, unit, areaM2, tolerance, productOf, onPutOnJobs }: Props) {
   const { options, misses, outcome, leftOut } = answer;
+  const figures = useFigures();
   const [picked, setPicked] = useState<number | null>(null);
   // The cheapest stands there until another is picked.
   const chosen = Math.min(picked ?? options.length - 1, options.length - 1);
@@ -87,13 +89,13 @@ export function MixAnswer({ answer, unit, areaM2, tolerance, productOf, onPutOnJ
       {lines && (
         <>
           <BigNumber
-            number={(lines.inAll ?? lines.perArea).number}
+            number={figures(lines.inAll ?? lines.perArea)}
             unit={lines.inAll ? say('shelf.mix.inAll') : lines.perArea.unit}
             live
           />
           {lines.inAll && (
             <Box fontSize="16px" color="ink.soft" marginTop="4px">
-              {lines.perArea.number} {lines.perArea.unit}
+              {figures(lines.perArea)} {lines.perArea.unit}
             </Box>
           )}
         </>

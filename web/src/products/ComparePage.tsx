@@ -28,6 +28,7 @@ import { Message } from '../ui/Message.tsx';
 import { useNotices } from '../notices/notices.tsx';
 import { today } from '../ui/today.ts';
 import { TopBar } from '../ui/TopBar.tsx';
+import { useFigures } from '../ui/currency.ts';
 import { WorkingLine } from '../ui/WorkingLine.tsx';
 import { ShelfTabs } from '../shell/ShelfTabs.tsx';
 import { useShelf } from '../kinds/useProducts.ts';
@@ -61,6 +62,11 @@ function useComparedNeed() {
 }
 
 const text = (shown: Shown | null): string => (shown ? `${shown.number} ${shown.unit}` : MISSING);
+function Price({ shown }: { shown: Shown | null }) {
+  const figures = useFigures();
+  return shown ? `${figures(shown)} ${shown.unit}` : MISSING;
+}
+
 const AGAINST = {
   below: say('shelf.range.below'),
   within: say('shelf.range.within'),
@@ -89,8 +95,8 @@ const ROWS: readonly { label: string; show(lines: LabelLines, show: NeedOf): Rea
   { label: say('shelf.compare.slow'), show: (lines) => text(lines.slow) },
   { label: say('shelf.compare.covers'), show: (lines) => text(lines.packageCovers) },
   { label: say('shelf.compare.stockCovers'), show: (lines) => text(lines.stockCovers) },
-  { label: say('shelf.compare.price'), show: (lines) => text(lines.pricePerArea) },
-  { label: say('shelf.compare.priceNeeded'), show: (lines) => text(lines.pricePerWanted) },
+  { label: say('shelf.compare.price'), show: (lines) => <Price shown={lines.pricePerArea} /> },
+  { label: say('shelf.compare.priceNeeded'), show: (lines) => <Price shown={lines.pricePerWanted} /> },
   {
     label: say('shelf.compare.byLabel'),
     show: (lines) => (lines.againstLabel ? AGAINST[lines.againstLabel] : say('shelf.compare.noRange')),

@@ -6,6 +6,7 @@ import { AREA_CHOICES } from '../units/areas.ts';
 import { MASS_CHOICES, RATE_CHOICES, symbolOf } from '../units/units.ts';
 import { Panel } from '../ui/Panel.tsx';
 import { Backup } from './Backup.tsx';
+import { CrewGroup } from './CrewGroup.tsx';
 import { Devices } from './Devices.tsx';
 import { THEMES, UNIT_SETS, type ThemeChoice } from './preferences.ts';
 import { usePreferences } from './PreferencesProvider.tsx';
@@ -138,6 +139,9 @@ export default function SettingsDialog({ onClose }: { onClose(): void }) {
           </Switch.Control>
           <Switch.Label fontSize="16px">{say('shell.singleKeys')}</Switch.Label>
         </Switch.Root>
+      </Group>
+      <Group title={say('shell.crew')}>
+        <CrewGroup />
       </Group>
       <Group title={say('shell.backup')}>
         <Backup />

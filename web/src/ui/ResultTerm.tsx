@@ -4,6 +4,7 @@ import { memo } from 'react';
 import { bandText, MISSING, termText, type Term } from '@steady-scatter/core/working';
 import { speak } from '@steady-scatter/words/common';
 
+import { useFigures } from './currency.ts';
 import { UNDERLINE } from './origin.ts';
 import { PanelButton } from './PanelButton.tsx';
 
@@ -17,24 +18,27 @@ export interface ShowIn {
   onPick(id: string | null): void;
 }
 
-const Figures = ({ term }: { term: Term }) => (
-  <chakra.span
-    whiteSpace="nowrap"
-    color={term.strong ? 'ink' : undefined}
-    css={term.strong ? undefined : UNDERLINE[term.origin]}
-  >
-    <chakra.span fontWeight={term.strong ? 'bold' : 'inherit'} fontVariantNumeric="tabular-nums">
-      {term.shown?.number ?? MISSING}
-    </chakra.span>
-    {term.shown && (term.shown.unit || term.of) && (
-      <chakra.span color="ink.soft" fontWeight="inherit">
-        {' '}
-        {[term.shown.unit, term.of && speak(term.of)].filter(Boolean).join(' ')}
-        {bandText(term.shown)}
+function Figures({ term }: { term: Term }) {
+  const figures = useFigures();
+  return (
+    <chakra.span
+      whiteSpace="nowrap"
+      color={term.strong ? 'ink' : undefined}
+      css={term.strong ? undefined : UNDERLINE[term.origin]}
+    >
+      <chakra.span fontWeight={term.strong ? 'bold' : 'inherit'} fontVariantNumeric="tabular-nums">
+        {term.shown ? figures(term.shown) : MISSING}
       </chakra.span>
-    )}
-  </chakra.span>
-);
+      {term.shown && (term.shown.unit || term.of) && (
+        <chakra.span color="ink.soft" fontWeight="inherit">
+          {' '}
+          {[term.shown.unit, term.of && speak(term.of)].filter(Boolean).join(' ')}
+          {bandText(term.shown)}
+        </chakra.span>
+      )}
+    </chakra.span>
+  );
+}
 
 /** A term that is not typed. With a value it opens to tell its origin, its figures before rounding, and other units. */
 export const ResultTerm = memo(function ResultTermOf({

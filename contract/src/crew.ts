@@ -1,0 +1,25 @@
+import * as z from 'zod';
+
+/** Where the sign of a currency stands. */
+export const CURRENCY_PLACES = ['before', 'after'] as const;
+
+/** What a crew has settled for all of its devices. */
+export const crewSettings = z.strictObject({
+  /** What the crew is called; empty: not said. */
+  name: z.string().trim().max(120),
+  currency: z.strictObject({
+    /** "$", "EUR"; empty: prices stand as bare figures. */
+    symbol: z.string().trim().max(8),
+    place: z.enum(CURRENCY_PLACES),
+  }),
+  /** Percent, as typed: what a new calibration begins with. */
+  tolerance: z.string().trim().max(20),
+});
+export type CrewSettings = z.infer<typeof crewSettings>;
+
+/** Until somebody settles something else. */
+export const USUAL_SETTINGS: CrewSettings = {
+  name: '',
+  currency: { symbol: '$', place: 'before' },
+  tolerance: '5',
+};

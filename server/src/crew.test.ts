@@ -1,0 +1,36 @@
+import { USUAL_SETTINGS } from '@steady-scatter/contract';
+import request from 'supertest';
+import { afterAll, beforeAll, expect, it } from 'vitest';
+import { CrewRow } from './models/index.ts';
+import { openHarness, type Harness } from './testing/harness.ts';
+
+let harness: Harness;
+beforeAll(async () => {
+  harness = await openHarness();
+});
+afterAll(() => harness.close());
+
+const EURO = { name: 'Tarn Hollow grounds', currency: { symbol: '€', place: 'after' }, tolerance: '10' };
+const read = async (app = harness.app) => (await request(app).get('/api/crew').expect(200)).body as unknown;
+
+it('a crew that settled nothing has what is usual; what it settles holds for it alone', async () => {
+  expect(await read()).toEqual(USUAL_SETTINGS);
+  await request(harness.app).put('/api/crew').send(EURO).expect(200);
+  expect(await read()).toEqual(EURO);
+  expect(await read(await harness.otherCrew())).toEqual(USUAL_SETTINGS);
+});
+
+it('what an earlier version stored of it is filled up', async () => {
+  await CrewRow.update({ settings: JSON.stringify({ tolerance: '8' }) }, { where: { id: harness.crewId } });
+  expect(await read()).toEqual({ ...USUAL_SETTINGS, tolerance: '8' });
+});
+
+it.each([
+  ['a field too many', { ...EURO, motto: 'x' }],
+  ['a place that is none', { ...EURO, currency: { symbol: '€', place: 'above' } }],
+  ['a sign that is a sentence', { ...EURO, currency: { symbol: 'money of ours', place: 'after' } }],
+])('%s is refused, and what was settled stays', async (_, body) => {
+  const before = await read();
+  await request(harness.app).put('/api/crew').send(body).expect(400);
+  expect(await read()).toEqual(before);
+});

@@ -1,0 +1,74 @@
+import { CURRENCY_PLACES, type CrewSettings } from '@steady-scatter/contract';
+import { Box, Button } from '@chakra-ui/react';
+import { useState } from 'react';
+import { say } from '@steady-scatter/words/shell';
+import { explain } from '../api/explain.ts';
+import { useNotices } from '../notices/notices.tsx';
+import { Choice } from '../ui/Choice.tsx';
+import { Fields } from '../ui/formParts.tsx';
+import { LabelledField } from '../ui/LabelledField.tsx';
+import { saveCrew, useCrew } from './CrewProvider.tsx';
+
+const PLACES = CURRENCY_PLACES.map((id) => ({ id, label: say('shell.crew.place', { place: id }) }));
+
+/** What the crew settles for all of its devices: its name, its currency, the tolerance that a calibration begins with. */
+export function CrewGroup() {
+  const crew = useCrew();
+  const [typed, setTyped] = useState<CrewSettings | null>(null);
+  const notices = useNotices();
+  const shown = typed ?? crew;
+  const change = (more: Partial<CrewSettings>) => setTyped({ ...shown, ...more });
+  const tolerance = Number(shown.tolerance.replace('%', '').trim());
+  const isUsable = tolerance > 0 && tolerance <= 50;
+  async function save() {
+    try {
+      await saveCrew(shown);
+      setTyped(null);
+      notices.tell(say('shell.crew.saved'));
+    } catch (error) {
+      notices.tell(explain(error));
+    }
+  }
+  return (
+    <Box>
+      <Fields>
+        <LabelledField
+          label={say('shell.crew.name')}
+          value={shown.name}
+          onChange={(name) => change({ name })}
+        />
+        <LabelledField
+          label={say('shell.crew.currency')}
+          placeholder="$"
+          value={shown.currency.symbol}
+          onChange={(symbol) => change({ currency: { ...shown.currency, symbol: symbol.slice(0, 8) } })}
+        />
+        <Choice
+          label={say('shell.crew.placeLabel')}
+          options={PLACES}
+          value={shown.currency.place}
+          onChange={(place) => change({ currency: { ...shown.currency, place } })}
+        />
+        <LabelledField
+          label={say('shell.crew.tolerance')}
+          inputMode="decimal"
+          value={shown.tolerance}
+          onChange={(text) => change({ tolerance: text })}
+        />
+      </Fields>
+      {!isUsable && (
+        <Box role="alert" color="warn" fontWeight="semibold" fontSize="15px">
+          {say('shell.crew.toleranceWrong')}
+        </Box>
+      )}
+      <Button
+        minHeight="44px"
+        marginTop="10px"
+        disabled={typed === null || !isUsable}
+        onClick={() => void save()}
+      >
+        {say('shell.crew.save')}
+      </Button>
+    </Box>
+  );
+}
