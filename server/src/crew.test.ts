@@ -13,16 +13,18 @@ afterAll(() => harness.close());
 const EURO = { name: 'Tarn Hollow grounds', currency: { symbol: '€', place: 'after' }, tolerance: '10' };
 const read = async (app = harness.app) => (await request(app).get('/api/crew').expect(200)).body as unknown;
 
-it('a crew that settled nothing has what is usual; what it settles holds for it alone', async () => {
-  expect(await read()).toEqual(USUAL_SETTINGS);
+it('a crew that settled nothing has its name and what is usual; what it settles holds for it alone', async () => {
+  const { name } = (await CrewRow.findByPk(harness.crewId))!;
+  expect(await read()).toEqual({ ...USUAL_SETTINGS, name });
   await request(harness.app).put('/api/crew').send(EURO).expect(200);
   expect(await read()).toEqual(EURO);
-  expect(await read(await harness.otherCrew())).toEqual(USUAL_SETTINGS);
+  expect((await CrewRow.findByPk(harness.crewId))?.name).toBe(EURO.name);
+  expect(await read(await harness.otherCrew())).toMatchObject({ currency: USUAL_SETTINGS.currency });
 });
 
 it('what an earlier version stored of it is filled up', async () => {
   await CrewRow.update({ settings: JSON.stringify({ tolerance: '8' }) }, { where: { id: harness.crewId } });
-  expect(await read()).toEqual({ ...USUAL_SETTINGS, tolerance: '8' });
+  expect(await read()).toEqual({ ...USUAL_SETTINGS, name: EURO.name, tolerance: '8' });
 });
 
 it.each([

@@ -13,7 +13,7 @@ export class CrewRow extends Model<InferAttributes<CrewRow>, InferCreationAttrib
   declare id: string;
   declare name: string;
   declare isDemo: boolean;
-  /** What it has settled for all of its devices, as JSON; null: nothing yet. */
+  /** What it has settled for all of its devices beside its name, as JSON; null: nothing yet. */
   declare settings: CreationOptional<string | null>;
 }
 

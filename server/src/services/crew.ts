@@ -8,15 +8,14 @@ export async function readCrew({ crewId }: Pick<Actor, 'crewId'>): Promise<CrewS
   const row = await CrewRow.findByPk(crewId);
   if (!row) throw notFound('crew');
   const stored = row.settings === null ? {} : (JSON.parse(row.settings) as object);
-  return crewSettings.parse({ ...USUAL_SETTINGS, ...stored });
+  return crewSettings.parse({ ...USUAL_SETTINGS, ...stored, name: row.name });
 }
 
 /** Settles it anew; the last word holds. */
 export async function writeCrew(
   { crewId }: Pick<Actor, 'crewId'>,
-  settings: CrewSettings,
+  { name, ...settings }: CrewSettings,
 ): Promise<CrewSettings> {
-  const [changed] = await CrewRow.update({ settings: JSON.stringify(settings) }, { where: { id: crewId } });
-  if (changed === 0) await readCrew({ crewId });
-  return settings;
+  await CrewRow.update({ name, settings: JSON.stringify(settings) }, { where: { id: crewId } });
+  return readCrew({ crewId });
 }
