@@ -200,3 +200,11 @@ it('a rate that several jobs have is offered once, and none where rates are on a
   expect(offers).toEqual([{ amount: '3.318', label: '3.32 lb / 1000 ft²', detail: 'from the job “Spring”' }]);
   expect(offersOf(lines, { name: FEED.name, input: FEED }, 'lb/lane-mile')).toEqual([]);
 });
+
+it('rates of jobs, which come later, stand after those of the label and move none of them', () => {
+  const jobs = [{ id: 'a', name: 'Spring', product: FEED.name, rateOnceSi: 0.02 }] as never;
+  const product = { name: FEED.name, input: FEED };
+  const before = offersOf([], product, 'lb/1000 ft2');
+  expect(before).not.toEqual([]);
+  expect(offersOf(jobs, product, 'lb/1000 ft2').slice(0, before.length)).toEqual(before);
+});

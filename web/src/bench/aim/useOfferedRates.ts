@@ -15,7 +15,8 @@ export interface OfferedRate {
   readonly detail: string;
 }
 
-const MAX_OFFERED = 4;
+/** More than a label gives, so that there is room for jobs. */
+const MAX_OFFERED = 5;
 
 /** Rates of the product's label: what one package covers, and the range that it allows. */
 function labelRates(product: ProductInput): { rateSi: number; detail: string }[] {
@@ -30,7 +31,10 @@ function labelRates(product: ProductInput): { rateSi: number; detail: string }[]
 
 type JobLine = ReadableOf<typeof jobs>;
 
-/** Rates of a product as amounts in a unit, each once: from jobs, the latest first, then from the label. */
+/**
+ * Rates of a product as amounts in a unit, each once: from the label, then from jobs, the latest first. The label is known before the jobs
+ * are: what they bring stands after it, and no card moves from under a finger.
+ */
 export function offersOf(
   lines: readonly JobLine[],
   product: { readonly name: string; readonly input: ProductInput | null },
@@ -40,7 +44,7 @@ export function offersOf(
   const fromJobs = lines
     .filter((line) => line.product === product.name && line.rateOnceSi !== null)
     .map(({ rateOnceSi, name }) => ({ rateSi: rateOnceSi!, detail: say('bench.offer.job', { name }) }));
-  const all = [...fromJobs, ...(product.input ? labelRates(product.input) : [])];
+  const all = [...(product.input ? labelRates(product.input) : []), ...fromJobs];
   const offers = new Map<string, OfferedRate>();
   for (const { rateSi, detail } of all) {
     const { number, unit: symbol } = showQuantity(rateSi, unit);
