@@ -51,12 +51,14 @@ async function serveEmpty() {
 
 /** Notes when the first field can be typed into. */
 const WATCH = `
-  const look = () => {
-    const field = document.querySelector('main input:not([disabled])');
-    if (field && field.getClientRects().length > 0) window.firstField = performance.now();
-    else requestAnimationFrame(look);
-  };
-  requestAnimationFrame(look);`;
+  window.firstField = new Promise((resolve) => {
+    const look = () => {
+      const field = document.querySelector('main input:not([disabled])');
+      if (field && field.getClientRects().length > 0) resolve(performance.now());
+      else requestAnimationFrame(look);
+    };
+    requestAnimationFrame(look);
+  });`;
 
 /**
  * One opening from a fresh profile.
@@ -69,9 +71,8 @@ async function openOnce(browser, address, slower) {
   await session.send('Emulation.setCPUThrottlingRate', { rate: slower });
   await page.addInitScript(WATCH);
   await page.goto(address);
-  await page.waitForFunction('window.firstField !== undefined', undefined, { timeout: 60_000 });
   const times = /** @type {{ typed: number, painted: number }} */ (
-    await page.evaluate(`({ typed: window.firstField, painted: performance.getEntriesByName('first-contentful-paint')[0]?.startTime ?? window.firstField })`) // prettier-ignore
+    await page.evaluate(`window.firstField.then((typed) => ({ typed, painted: performance.getEntriesByName('first-contentful-paint')[0]?.startTime ?? typed }))`) // prettier-ignore
   );
   await context.close();
   return times;

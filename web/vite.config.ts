@@ -1,8 +1,11 @@
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
+import { paintedFirst, PLACE } from './src/theme/paintedFirst.ts';
+import { ROLES } from './src/theme/tokens.ts';
 
 const API = process.env['STEADY_API'] ?? 'http://127.0.0.1:4310';
+const NAME = 'Steady Scatter';
 
 const pwa = VitePWA({
   strategies: 'injectManifest',
@@ -14,13 +17,13 @@ const pwa = VitePWA({
     maximumFileSizeToCacheInBytes: 4 * 2 ** 20,
   },
   manifest: {
-    name: 'Steady Scatter',
+    name: NAME,
     short_name: 'Scatter',
     description: 'From a nutrient target to a rate, a calibrated spreader, and the amount for every area.',
     start_url: '/',
     display: 'standalone',
-    background_color: '#f7f6f1',
-    theme_color: '#083c33',
+    background_color: ROLES.ground[0],
+    theme_color: ROLES.rail[0],
     icons: [
       { src: '/icon-192.png', sizes: '192x192', type: 'image/png' },
       { src: '/icon-512.png', sizes: '512x512', type: 'image/png' },
@@ -30,8 +33,13 @@ const pwa = VitePWA({
   },
 });
 
+const first = {
+  name: 'painted-first',
+  transformIndexHtml: (html: string) => html.replace(PLACE, paintedFirst(NAME)),
+};
+
 export default defineConfig({
-  plugins: [react(), pwa],
+  plugins: [react(), pwa, first],
   define: { PSEUDO_LANGUAGE: JSON.stringify(process.env['PSEUDO'] === '1') },
   build: {
     outDir: 'dist',

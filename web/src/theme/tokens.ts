@@ -1,5 +1,5 @@
-/** Colours by role, day and night. Components name roles, never colours. */
-const ROLES = {
+/** Colours by role: day, night. Components name roles, never colours. */
+export const ROLES = {
   ink: ['#14201c', '#e9efe9'],
   'ink.soft': ['#46554f', '#a9b7b0'],
   line: ['#cfd6d2', '#2d3a35'],
