@@ -269,7 +269,7 @@ test('the order for a plan: stock off first, rounded up once', async ({ page }) 
   const line = () => lineText(page, 'What to buy');
   await page.getByLabel('Packages in stock').fill('0.2');
   await page.getByLabel('Price of a package').fill('40');
-  await expect.poll(line).toMatch(/^0\.472 packages − .* in stock, so buy 1 × .* = 40\.00$/);
+  await expect.poll(line).toMatch(/^0\.472 packages − .* in stock, so buy 1 × .* = \$40\.00$/);
   const { bytes } = await saved(page, () => page.getByRole('button', { name: 'Export the order' }).click());
   const rows = bytes.toString().trim().split('\r\n');
   expect(rows[1]).toMatch(/^Bandstand lawn,2867,51\.\d+,11\.0\d+,0\.199/);
