@@ -202,6 +202,7 @@ test('runs far apart ask which to keep; a reading taken anew stays beside the ol
   await page.getByRole('button', { name: 'Save calibration' }).click();
   await expect(page.getByRole('button', { name: 'Saved' })).toBeVisible();
   await expect(page.getByText('0.905 (taken anew)')).toBeVisible();
+  await page.waitForLoadState('networkidle');
   await page.reload();
   await expect.poll(() => mark(page)).not.toBe('');
   await page.getByRole('button', { name: /^Test run 1\s+at C/ }).click();
