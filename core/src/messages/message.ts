@@ -3,14 +3,14 @@ export type Fact = string | number | Message | readonly (string | Message)[];
 
 export type Facts = Readonly<Record<string, Fact>>;
 
-/** What is to be message, as data: which sentence, and what fills its places. A catalogue has the words, in whichever language. */
+/** What is to be said, as data: which sentence, and what fills its places. A catalogue has the words, in whichever language. */
 export interface Message {
   readonly id: string;
   readonly facts: Facts;
 }
 
 /**
- * Something to be message, by its name in a catalogue of words.
+ * Something to be said, by its name in a catalogue of words.
  *
  * @param id `group.meaning`
  * @example message('advice.runs', { count: 2 }) // { id: 'advice.runs', facts: { count: 2 } }
