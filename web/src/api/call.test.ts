@@ -57,9 +57,18 @@ describe('what goes wrong', () => {
     expect(connectionStore.get().reachable).toBe(false);
   });
 
+  it('an answer that breaks off on its way is a silence, whether it was good or a refusal', async () => {
+    for (const status of [200, 409]) {
+      const cut = new ReadableStream({ start: (to) => to.error(new DOMException('gone', 'AbortError')) });
+      fetching.mockResolvedValueOnce(new Response(cut, { status }));
+      // oxlint-disable-next-line no-await-in-loop -- one after the other
+      expect(await failure(call('health'))).toBeInstanceOf(Unreachable);
+    }
+  });
+
   it('what is given up by hand is no silence', async () => {
     fetching.mockRejectedValueOnce(new DOMException('given up', 'AbortError'));
-    expect(await failure(call('health'))).toBeInstanceOf(DOMException);
+    expect(await failure(call('health', { signal: AbortSignal.abort() }))).toBeInstanceOf(DOMException);
     expect(connectionStore.get().reachable).toBe(true);
   });
 

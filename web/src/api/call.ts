@@ -82,8 +82,10 @@ async function callRoute(
       },
       signal: inTime(method, signal),
     });
+    // An answer that breaks off on its way is none: nobody knows what it was.
+    await response.clone().arrayBuffer();
   } catch (error) {
-    if (error instanceof DOMException && error.name === 'AbortError') throw error;
+    if (signal?.aborted) throw error;
     noteSilence(askedAt);
     throw new Unreachable(say('common.serverSilent'));
   }
