@@ -1,13 +1,21 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type BrowserContext, type Page } from '@playwright/test';
 import { expectAccessible, keep, kept, typeSheet } from './support.ts';
 
 test.describe('two people on one job', () => {
+  /** Of the other one: its page would go on asking beside the journeys that come after. */
+  const others: BrowserContext[] = [];
+  test.afterEach(async () => {
+    await Promise.all(others.splice(0).map((other) => other.close()));
+  });
+
   /** The same kept job open on two screens, both changed, theirs kept first. */
   async function collide(page: Page, name: string) {
     await typeSheet(page, name);
     await keep(page, 'Save job');
     await expect(kept(page)).toBeVisible();
-    const other = await (await page.context().browser()!.newContext()).newPage();
+    const context = await page.context().browser()!.newContext();
+    others.push(context);
+    const other = await context.newPage();
     await other.goto(page.url());
     await other.getByLabel('Grade on the label').fill('22-2-11');
     await other.getByLabel('Package size', { exact: true }).fill('50 lb');

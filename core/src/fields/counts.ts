@@ -67,3 +67,12 @@ export function readCount(
     throw new InputError('count.unreadable', { field, hint });
   return value;
 }
+
+/**
+ * How far a rate may be off, as typed in percent: above 0, and half of it at most.
+ *
+ * @throws InputError percent.unreadable
+ * @example readTolerance('5 %', 'tolerance') // 0.05
+ */
+export const readTolerance = (input: string, field: string): number =>
+  readPercent(input, { field, hint: '5 %', most: 50, isPositive: true });

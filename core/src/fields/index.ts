@@ -1,6 +1,6 @@
 // Fields: what is read alike wherever it is typed: names, days of the calendar, sizes of ground.
 // Text in, a value or a coded error out.
-export { readCount, readPercent, readWhole } from './counts.ts';
+export { readCount, readPercent, readTolerance, readWhole } from './counts.ts';
 export { readDay, readName } from './heading.ts';
 export { differencesBetween, merged, type Difference, type Side } from './merge.ts';
 export { latestOf, type AppendedRow } from './latest.ts';

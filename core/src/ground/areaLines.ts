@@ -1,7 +1,13 @@
 import { message, type Message } from '../messages/message.ts';
 import { isBareNumber } from '../quantities/numbers.ts';
 import { fromSi } from '../quantities/convert.ts';
-import { showExact, showNumber, showQuantity, showWithUncertainty, type Shown } from '../quantities/show.ts';
+import {
+  showExact,
+  showNumber,
+  showQuantity,
+  showWithUncertainty,
+  type DisplayValue,
+} from '../quantities/show.ts';
 import { UNITS, type AreaUnit, type LengthUnit } from '../quantities/units.ts';
 import { operator, term, word, type Term, type Working } from '../working/working.ts';
 import type { PartInput } from './parts.ts';
@@ -35,7 +41,7 @@ export function partName(part: PartInput): Message | string {
  *
  * @example showSize(266.3, 4.9, 'ft2') // { number: '2 870', band: '50', unit: 'ft²' }
  */
-export const showSize = (areaM2: number, bandM2: number, unit: AreaUnit): Shown =>
+export const showSize = (areaM2: number, bandM2: number, unit: AreaUnit): DisplayValue =>
   bandM2 > 0 && bandM2 < areaM2
     ? showWithUncertainty(areaM2, bandM2, unit)
     : { number: showExact(fromSi(areaM2, unit), 4), unit: UNITS[unit].symbol };
@@ -45,7 +51,7 @@ export const showSize = (areaM2: number, bandM2: number, unit: AreaUnit): Shown 
  *
  * @example showLength(18.9, 'ft').number // '62.01'
  */
-export const showLength = (m: number, unit: LengthUnit): Shown => ({
+export const showLength = (m: number, unit: LengthUnit): DisplayValue => ({
   number: showExact(fromSi(m, unit), 4),
   unit: UNITS[unit].symbol,
 });

@@ -3,7 +3,7 @@ import { systemOf } from '../quantities/units.ts';
 import { moneyText } from '../fields/money.ts';
 import { NUTRIENTS } from '../need/nutrients.ts';
 import { splitUnit } from '../need/needField.ts';
-import { showExact, showQuantity, type Shown } from '../quantities/show.ts';
+import { showExact, showQuantity, type DisplayValue } from '../quantities/show.ts';
 import { fromSi } from '../quantities/convert.ts';
 import { RATE_AREAS, type MassPerAreaUnit, type UnitId } from '../quantities/units.ts';
 import type { ProductInput, RateUnit } from '../products/product.ts';
@@ -23,12 +23,12 @@ export interface MixLines {
   readonly deliveries: readonly {
     readonly working: Working;
     readonly delivery: MixDelivery;
-    readonly shown: Shown;
-    readonly wanted: Shown;
+    readonly shown: DisplayValue;
+    readonly wanted: DisplayValue;
   }[];
   /** Money on one area of the need's unit, and on all the ground; the latter null without ground. */
-  readonly perArea: Shown;
-  readonly inAll: Shown | null;
+  readonly perArea: DisplayValue;
+  readonly inAll: DisplayValue | null;
 }
 
 interface Context {

@@ -5,7 +5,7 @@ import type { InputError } from '../errors/InputError.ts';
 import { splitUnit } from '../need/needField.ts';
 import type { Nutrient } from '../need/nutrients.ts';
 import { fromSi } from '../quantities/convert.ts';
-import { showExact, showQuantity, type Shown } from '../quantities/show.ts';
+import { showExact, showQuantity, type DisplayValue } from '../quantities/show.ts';
 import { RATE_AREAS, UNITS, type AreaUnit, type MassPerAreaUnit, type UnitId } from '../quantities/units.ts';
 import { operator, term, word, type Working } from '../working/working.ts';
 import { readLabel, type LabelNeed, type LabelResult } from './labelReader.ts';
@@ -21,16 +21,16 @@ export type ShownNeed = LabelNeed & { readonly unit: MassPerAreaUnit };
 export interface LabelLines {
   /** From the need to the product rate. */
   readonly working: Working;
-  readonly rate: Shown | null;
-  readonly delivered: readonly { readonly nutrient: Nutrient; readonly shown: Shown }[];
-  readonly slow: Shown | null;
-  readonly quick: Shown | null;
-  readonly packageCovers: Shown | null;
+  readonly rate: DisplayValue | null;
+  readonly delivered: readonly { readonly nutrient: Nutrient; readonly shown: DisplayValue }[];
+  readonly slow: DisplayValue | null;
+  readonly quick: DisplayValue | null;
+  readonly packageCovers: DisplayValue | null;
   /** Ground that all the stock covers. */
-  readonly stockCovers: Shown | null;
+  readonly stockCovers: DisplayValue | null;
   /** Price of the product on one area of the need's unit. */
-  readonly pricePerArea: Shown | null;
-  readonly pricePerWanted: Shown | null;
+  readonly pricePerArea: DisplayValue | null;
+  readonly pricePerWanted: DisplayValue | null;
   readonly againstLabel: LabelResult['againstLabel'];
   readonly reading: LabelResult;
   readonly error: InputError | null;
@@ -43,14 +43,14 @@ const AREA_FOR: Readonly<Partial<Record<string, AreaUnit>>> = {
   acre: 'ft2',
 };
 
-const shownOr = (si: number | null, unit: UnitId): Shown | null =>
+const shownOr = (si: number | null, unit: UnitId): DisplayValue | null =>
   si === null ? null : showQuantity(si, unit);
 
 /** Money to the hundredth: the smallest coin, whatever the figures. */
-const money = (cents: number | null, per: string): Shown | null =>
+const money = (cents: number | null, per: string): DisplayValue | null =>
   cents === null ? null : { number: moneyText(cents), unit: `/ ${per}`, isMoney: true };
 
-function workingOf(product: ProductResult, need: ShownNeed, rate: Shown | null): Working {
+function workingOf(product: ProductResult, need: ShownNeed, rate: DisplayValue | null): Working {
   const share = shareOf(product, need.of);
   const asked = showExact(fromSi(need.perM2, need.unit), 6);
   const { symbol } = NEED_OF[need.of];

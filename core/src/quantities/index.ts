@@ -33,6 +33,6 @@ export {
   showQuantity,
   showWithUncertainty,
   textWithUnit,
-  type Shown,
+  type DisplayValue,
   type UnitChange,
 } from './show.ts';

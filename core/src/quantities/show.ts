@@ -8,7 +8,7 @@ import { UNITS, type UnitId } from './units.ts';
 export const HONEST_FIGURES = 3;
 
 /** A number and its unit, ready to be set side by side. */
-export interface Shown {
+export interface DisplayValue {
   readonly number: string;
   readonly unit: string;
   /** About 95 %, in the same unit; only where it is known. */
@@ -67,7 +67,7 @@ export function showExact(value: number, figures = 7): string {
  * @param figures significant figures
  * @example showQuantity(0.45359237, 'lb') // { number: '1.00', unit: 'lb' }
  */
-export function showQuantity(si: number, unit: UnitId, figures = HONEST_FIGURES): Shown {
+export function showQuantity(si: number, unit: UnitId, figures = HONEST_FIGURES): DisplayValue {
   const value = toResult(() => fromSi(si, unit)).value;
   return { number: value === null ? NOT_A_NUMBER : showNumber(value, figures), unit: UNITS[unit].symbol };
 }
@@ -80,7 +80,7 @@ export function showQuantity(si: number, unit: UnitId, figures = HONEST_FIGURES)
  * @param uncertaintySi about 95 % half-width in SI; 0 or not known: the value alone
  * @example showWithUncertainty(11.2, 0.31, 'kg') // { number: '11.2', band: '0.3', unit: 'kg' }
  */
-export function showWithUncertainty(si: number, uncertaintySi: number, unit: UnitId): Shown {
+export function showWithUncertainty(si: number, uncertaintySi: number, unit: UnitId): DisplayValue {
   if (!(uncertaintySi > Math.abs(si) * 1e-12) || !Number.isFinite(uncertaintySi) || !Number.isFinite(si))
     return showQuantity(si, unit);
   const band = uncertaintySi / UNITS[unit].toSi;

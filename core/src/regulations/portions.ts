@@ -3,7 +3,7 @@ import { InputError } from '../errors/InputError.ts';
 import { requirePositive } from '../errors/preconditions.ts';
 import { deliveredAtRate } from '../need/productRate.ts';
 import { NUTRIENTS } from '../need/nutrients.ts';
-import { showQuantity, type Shown } from '../quantities/show.ts';
+import { showQuantity, type DisplayValue } from '../quantities/show.ts';
 import { UNITS } from '../quantities/units.ts';
 import { operator, term, word, type Working } from '../working/working.ts';
 import type { WorksheetAnswer } from '../worksheet/answer.ts';
@@ -15,7 +15,7 @@ export interface Portion {
   readonly onDay: string | null;
   readonly working: Working;
   /** What it puts down on each area of the rate's unit: "0.400 lb N, 0.133 lb K2O". */
-  readonly delivers: readonly { readonly shown: Shown; readonly symbol: string }[];
+  readonly delivers: readonly { readonly shown: DisplayValue; readonly symbol: string }[];
 }
 
 /**

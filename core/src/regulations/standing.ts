@@ -1,5 +1,5 @@
 import { message, type Message } from '../messages/message.ts';
-import { showQuantity, type Shown } from '../quantities/show.ts';
+import { showQuantity, type DisplayValue } from '../quantities/show.ts';
 import type { RateUnit } from '../products/product.ts';
 import type { ProductResult } from '../products/evaluateProduct.ts';
 import { term, word, type Join, type Term, type Working } from '../working/working.ts';
@@ -47,7 +47,7 @@ export interface RuleCheck {
   readonly state: 'kept' | 'broken' | 'unknown';
   readonly working: Working;
   /** By how much it is broken; null unless it is. */
-  readonly overBy: (Shown & { readonly of?: Message }) | null;
+  readonly overBy: (DisplayValue & { readonly of?: Message }) | null;
   /** The share of this rate that the rule allows, below 1 when it is broken; null where no lower rate would keep it. */
   readonly mostShare: number | null;
   /** Fewest portions in which the whole would keep it; null where splitting does not help. */
@@ -83,7 +83,7 @@ interface Cap {
   readonly perPortion: boolean;
 }
 
-export const withSymbol = ({ number, unit }: Shown, symbol: string): Shown => ({
+export const withSymbol = ({ number, unit }: DisplayValue, symbol: string): DisplayValue => ({
   number,
   unit: symbol === '' ? unit : unit.replace(' /', ` ${symbol} /`),
 });

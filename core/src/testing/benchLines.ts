@@ -1,6 +1,6 @@
 import { message, type Message } from '../messages/message.ts';
 import { isBareNumber } from '../quantities/numbers.ts';
-import { showExact, showQuantity, type Shown } from '../quantities/show.ts';
+import { showExact, showQuantity, type DisplayValue } from '../quantities/show.ts';
 import { UNITS } from '../quantities/units.ts';
 import { bracket, operator, term, word, type Working } from '../working/working.ts';
 import type { CalibrationResult } from './calibration.ts';
@@ -23,7 +23,7 @@ const withUnit = (input: string, symbol: string): string =>
  *
  * @example showRun(reading.runs[0], 'lb/1000 ft2').band // '0.05'
  */
-export const showRun = ({ worked, ...run }: RunResult, unit: BenchRateUnit): Shown | null =>
+export const showRun = ({ worked, ...run }: RunResult, unit: BenchRateUnit): DisplayValue | null =>
   worked && showRate(worked.rateSi, bandOfRun({ ...run, worked, pace: null }), unit);
 
 /**
@@ -31,7 +31,7 @@ export const showRun = ({ worked, ...run }: RunResult, unit: BenchRateUnit): Sho
  *
  * @example showAtWork(reading.runs[0], 'lb/1000 ft2').number // '1.17'
  */
-export const showAtWork = (run: RunResult, unit: BenchRateUnit): Shown | null => {
+export const showAtWork = (run: RunResult, unit: BenchRateUnit): DisplayValue | null => {
   const rate = rateAtWork(run);
   return rate && showRate(rate.rateSi, bandOfRun(run), unit);
 };

@@ -1,7 +1,7 @@
+import type { InputError } from '../errors/InputError.ts';
 import { message } from '../messages/message.ts';
 import { collect } from '../errors/collect.ts';
-import { InputError } from '../errors/InputError.ts';
-import { readNumber } from '../quantities/numbers.ts';
+import { readTolerance } from '../fields/counts.ts';
 import { readPositive } from '../quantities/quantity.ts';
 import { readPace } from '../machines/readPace.ts';
 import { readMark, type Mark } from '../machines/scale.ts';
@@ -58,12 +58,6 @@ function noteSignOff({ onDay, pace, width }: SignOffInput, noted: Noting): void 
   noteDay(noted.tryRead, onDay, 'signOff.onDay');
   readPace(pace, 'signOff.pace', noted);
   noted.readIfPresent(width.text, () => readWidth(width, 'signOff.width.text'));
-}
-
-function readTolerance(input: string): number {
-  const percent = readNumber(input.replace('%', ''), 'tolerance');
-  if (percent > 0 && percent <= 50) return percent / 100;
-  throw new InputError('percent.unreadable', { field: 'tolerance', hint: '5 %' });
 }
 
 /** The settings of a label as openings of this machine. */
@@ -146,7 +140,7 @@ export function evaluateCalibration(
     target.amount,
     () => readPositive(target.amount, { kind: dimension, bareUnit: target.unit, field: 'target.amount' }, message('errors.what.rate')).si, // prettier-ignore
   );
-  const tolerance = readIfPresent(input.tolerance, () => readTolerance(input.tolerance)) ?? 0.05;
+  const tolerance = readIfPresent(input.tolerance, () => readTolerance(input.tolerance, 'tolerance')) ?? 0.05;
   const width = readIfPresent(input.width.text, () => readWidth(input.width, 'width.text'));
   const paceMPerS = readPace(input.pace, 'pace', noted) ?? machine.paceMPerS;
   const label = readLabel(input, machine, paceMPerS ?? USUAL_PACE, noted);

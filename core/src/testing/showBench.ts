@@ -1,5 +1,5 @@
 import { message, type Message } from '../messages/message.ts';
-import { showExact, showQuantity, showWithUncertainty, type Shown } from '../quantities/show.ts';
+import { showExact, showQuantity, showWithUncertainty, type DisplayValue } from '../quantities/show.ts';
 import type { BenchRateUnit } from './rate.ts';
 import { UNITS, type UnitId } from '../quantities/units.ts';
 
@@ -9,7 +9,7 @@ import { UNITS, type UnitId } from '../quantities/units.ts';
  * @param uRelative about 95 %, share of it; 0: not known
  * @example showRate(0.0326, 0.046, 'lb/1000 ft2') // { number: '6.7', band: '0.3', unit: 'lb / 1000 ft²' }
  */
-export const showRate = (kgPerM2: number, uRelative: number, unit: BenchRateUnit): Shown =>
+export const showRate = (kgPerM2: number, uRelative: number, unit: BenchRateUnit): DisplayValue =>
   uRelative > 0 && uRelative < 1 && kgPerM2 > 0
     ? showWithUncertainty(kgPerM2, uRelative * kgPerM2, unit)
     : showQuantity(kgPerM2, unit);
@@ -45,4 +45,5 @@ export function speedText(mPerS: number, unit: UnitId): string {
 const speedUnit = (unit: UnitId): 'm/s' | 'mph' => (unit === 'm' || unit === 'cm' ? 'm/s' : 'mph');
 
 /** A speed as a term of a line. */
-export const showSpeed = (mPerS: number, unit: UnitId): Shown => showQuantity(mPerS, speedUnit(unit), 4);
+export const showSpeed = (mPerS: number, unit: UnitId): DisplayValue =>
+  showQuantity(mPerS, speedUnit(unit), 4);

@@ -10,7 +10,7 @@ import { resolutionU } from '../numeric/resolution.ts';
 import { MAX_TRAYS, type WidthTestInput } from './widthInput.ts';
 
 /** One tray: where it stood and what it got, over all rows. */
-export interface TrayReading {
+export interface TrayResult {
   readonly xM: number;
   /** Deposit of one pass: kg/m2 for weights, else granules or metres of column. */
   readonly deposit: number;
@@ -30,7 +30,7 @@ export interface TraysResult {
   /** Where the trays stand, m, left to right; empty while it is not known. */
   readonly positionsM: readonly number[];
   /** Left to right; empty while they are not known. */
-  readonly trays: readonly TrayReading[];
+  readonly trays: readonly TrayResult[];
   /** Deposits of each whole row, filled in where a tray is missing. */
   readonly rows: readonly (readonly number[])[];
   /** Standard uncertainty of each deposit of a single row, from its reading. */
@@ -179,7 +179,7 @@ export function evaluateTrays(input: WidthTestInput): TraysResult {
   };
 }
 
-function trayOf(xM: number, values: readonly number[], isFilled: boolean): TrayReading {
+function trayOf(xM: number, values: readonly number[], isFilled: boolean): TrayResult {
   return { xM, deposit: meanOf(values), scatter: scatterOver(values), isFilled };
 }
 

@@ -33,7 +33,7 @@ export {
   evaluateTrays,
   positionsOf,
   type TrayCheck,
-  type TrayReading,
+  type TrayResult,
   type TraysResult,
 } from './evaluateTrays.ts';
 export { groundAt, evaluateWidthTest, type OnGround, type WidthResult } from './widthTest.ts';

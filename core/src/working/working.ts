@@ -1,5 +1,5 @@
 import type { Message, Speak } from '../messages/message.ts';
-import type { Shown } from '../quantities/show.ts';
+import type { DisplayValue } from '../quantities/show.ts';
 
 /** Where a value comes from. The interface draws each with its own underline. */
 export const ORIGINS = ['typed', 'measured', 'test', 'label', 'estimated', 'computed'] as const;
@@ -11,7 +11,7 @@ export interface Term {
   readonly type: 'term';
   /** Stable name of the term, for editors and tests: 'need.amount', 'rate'. */
   readonly role: string;
-  readonly shown: Shown | null;
+  readonly shown: DisplayValue | null;
   /** What is said behind the unit: "2 rows", "0.4 from Urea"; null: nothing. */
   readonly of: Message | null;
   /** The value with more figures, before it was rounded for show; null where nothing was rounded. */
@@ -47,7 +47,7 @@ export const MISSING = '—';
  *
  * @example bandText({ number: '3.3', band: '0.1', unit: 'kg' }) // ' ±0.1'
  */
-export const bandText = ({ band }: Shown): string => (band === undefined ? '' : ` ±${band}`);
+export const bandText = ({ band }: DisplayValue): string => (band === undefined ? '' : ` ±${band}`);
 
 /**
  * A term as text: number, unit and what is said behind it, or a dash.
@@ -72,7 +72,7 @@ export const workingText = ({ parts }: Working, speak: Speak): string =>
  */
 export function term(
   role: string,
-  shown: Shown | null,
+  shown: DisplayValue | null,
   more: Partial<Omit<Term, 'type' | 'role' | 'shown'>> = {},
 ): Term {
   return { type: 'term', role, shown, of: null, unrounded: null, origin: 'computed', strong: false, ...more };

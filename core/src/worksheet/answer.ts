@@ -5,7 +5,7 @@ import { fromSi } from '../quantities/convert.ts';
 import { inForm, otherForm, type Nutrient } from '../need/nutrients.ts';
 import { delivered, type NeedOf } from '../products/wanted.ts';
 import type { Delivered } from '../need/productRate.ts';
-import { showExact, showQuantity, type Shown } from '../quantities/show.ts';
+import { showExact, showQuantity, type DisplayValue } from '../quantities/show.ts';
 import { workingText, type Working } from '../working/working.ts';
 import { workNumbers, type WorksheetNumbers } from './numbers.ts';
 import { evaluateWorksheet, type WorksheetResult } from './readings.ts';
@@ -29,8 +29,8 @@ import {
 /** One nutrient that the rate delivers, ready to show per area of the need's unit. */
 export interface DeliveredLine {
   readonly nutrient: Nutrient;
-  readonly shown: Shown;
-  readonly other: { readonly nutrient: Nutrient; readonly shown: Shown } | null;
+  readonly shown: DisplayValue;
+  readonly other: { readonly nutrient: Nutrient; readonly shown: DisplayValue } | null;
   /** asked: what the need is about; along: comes with it; none: the label gives 0. */
   readonly part: 'asked' | 'along' | 'none';
 }
@@ -57,7 +57,7 @@ export interface WorksheetAnswer {
   /** The label's rate beside the rate worked out; null while either is missing. */
   readonly labelAgainstNeed: Comparison | null;
   readonly delivered: readonly DeliveredLine[];
-  readonly left: Shown | null;
+  readonly left: DisplayValue | null;
   readonly errors: readonly InputError[];
 }
 

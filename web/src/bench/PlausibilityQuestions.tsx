@@ -22,10 +22,7 @@ export function PlausibilityQuestions({ input, reading: { plausibility }, set }:
         <WarningBox key={id} marginBottom="12px">
           <Box fontSize="17px">{richly(rich('bench.doubt.ask', { ...TAGS, text: speak(text) }))}</Box>
           <WarningActs>
-            <Button
-              minHeight={{ base: '56px', md: '44px' }}
-              onClick={() => set('confirmed', [...input.confirmed, id])}
-            >
+            <Button minHeight="touch" onClick={() => set('confirmed', [...input.confirmed, id])}>
               {speak(message(`questions.yes.${kind}`))}
             </Button>
             {runs.map((run) => {
@@ -33,7 +30,7 @@ export function PlausibilityQuestions({ input, reading: { plausibility }, set }:
               return (
                 <Button
                   key={run}
-                  minHeight={{ base: '56px', md: '44px' }}
+                  minHeight="touch"
                   onClick={() => set(`runs.${at}.excluded`, say('bench.doubt.wentWrong'))}
                 >
                   {say('bench.doubt.exclude', { number: at + 1 })}

@@ -82,7 +82,7 @@ function RunFields({ run, at, on, errorAt, set, bind, field }: Props) {
               value={run.readings[id] ?? ''}
               inputMode="decimal"
               data-flow
-              minHeight={{ base: '56px', md: '44px' }}
+              minHeight="touch"
               error={errorAt(`runs.${at}.readings.${id}`)}
               onChange={(text) => set(`runs.${at}.readings.${id}`, text)}
             />

@@ -41,15 +41,12 @@ export function SpacingQuestion({ input, on, set }: Props) {
       )}
       <WarningActs>
         <Button
-          minHeight={{ base: '56px', md: '44px' }}
+          minHeight="touch"
           onClick={() => set('width', { text: accepted.text, unit: accepted.unit, by: 'chosen' })}
         >
           {say('bench.spacing.workOut', { accepted: accepted.text })}
         </Button>
-        <Button
-          minHeight={{ base: '56px', md: '44px' }}
-          onClick={() => set('confirmed', [...input.confirmed, id])}
-        >
+        <Button minHeight="touch" onClick={() => set('confirmed', [...input.confirmed, id])}>
           {say('bench.spacing.keep', { own })}
         </Button>
       </WarningActs>

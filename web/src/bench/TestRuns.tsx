@@ -27,7 +27,7 @@ import { OpenRun, RUN_COLUMNS, RunLine } from './RunRow.tsx';
 /** Rows that are drawn at once; all runs are worked out and drawn on the chart. */
 const MAX_ROWS = 40;
 
-const Select = chakra('select', { base: { ...fieldBox, minHeight: { base: '56px', md: '44px' } } });
+const Select = chakra('select', { base: { ...fieldBox, minHeight: 'touch' } });
 
 /** What a run that is typed in takes over from the one before. */
 const COURSE = new Set(['length', 'passes', 'course']);
@@ -112,7 +112,7 @@ export function TestRuns({ resting, ...props }: Props) {
             </option>
           ))}
         </Select>
-        <Button minHeight={{ base: '56px', md: '44px' }} disabled={input.runs.length >= MAX_RUNS} onClick={runs.add}>
+        <Button minHeight="touch" disabled={input.runs.length >= MAX_RUNS} onClick={runs.add}>
           <Plus size={18} />{' '}{say('bench.runs.typeIn')}</Button>
       </Box>
     </Section>

@@ -54,7 +54,7 @@ export default function MachineStop() {
           <Select
             aria-label={say('sheet.machine.chart')}
             value={chosen ? spread.calibration : ''}
-            minHeight={{ base: '56px', md: '44px' }}
+            minHeight="touch"
             onChange={(event) => choose(event.target.value)}
           >
             <option value="">{say('sheet.machine.none')}</option>

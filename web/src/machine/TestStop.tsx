@@ -47,7 +47,7 @@ export default function TestStop() {
         <Box fontSize="17px" marginBottom="10px">
           {say('sheet.setting.noChart')}
         </Box>
-        <Button asChild variant="solid" minHeight={{ base: '56px', md: '44px' }}>
+        <Button asChild variant="solid" minHeight="touch">
           <Link to={`/bench/new?${asked}`}>{say('sheet.machine.newCalibration')}</Link>
         </Button>
       </Section>
@@ -61,14 +61,14 @@ export default function TestStop() {
       )}
       {mayGiveSetting(match) && <Setting input={chosen.input} on={on} spread={spread} isLarge />}
       <Box display="flex" flexWrap="wrap" gap="10px 16px" alignItems="center" marginTop="14px" data-noprint>
-        <Button asChild variant="solid" minHeight={{ base: '56px', md: '44px' }}>
+        <Button asChild variant="solid" minHeight="touch">
           <Link to={`/bench/${chosen.id}/run`}>{say('sheet.setting.testRun')}</Link>
         </Button>
-        <Button asChild variant="outline" minHeight={{ base: '56px', md: '44px' }}>
+        <Button asChild variant="outline" minHeight="touch">
           <Link to={`/bench/${chosen.id}`}>{say('sheet.machine.itsChart')}</Link>
         </Button>
         {job && mayGiveSetting(match) && (
-          <Button asChild variant="outline" minHeight={{ base: '56px', md: '44px' }}>
+          <Button asChild variant="outline" minHeight="touch">
             <Link to={`/bench/cards?of=${chosen.id}&job=${job}`}>{say('sheet.machine.card')}</Link>
           </Button>
         )}

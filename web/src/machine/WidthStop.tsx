@@ -44,11 +44,11 @@ export default function WidthStop() {
       )}
       <Box display="flex" flexWrap="wrap" gap="10px 16px" marginTop="14px" data-noprint>
         {latest && (
-          <Button asChild variant="outline" minHeight={{ base: '56px', md: '44px' }}>
+          <Button asChild variant="outline" minHeight="touch">
             <Link to={`/bench/width/${latest.id}`}>{say('sheet.width.open')}</Link>
           </Button>
         )}
-        <Button asChild variant={latest ? 'outline' : 'solid'} minHeight={{ base: '56px', md: '44px' }}>
+        <Button asChild variant={latest ? 'outline' : 'solid'} minHeight="touch">
           <Link to="/bench/width/new">{say('sheet.width.test')}</Link>
         </Button>
       </Box>

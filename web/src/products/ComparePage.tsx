@@ -1,7 +1,7 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
 import { toResult } from '@steady-scatter/core/errors';
 import { NUTRIENT_IDS, NUTRIENTS, readNeed } from '@steady-scatter/core/need';
-import { UNITS, type MassPerAreaUnit, type Shown } from '@steady-scatter/core/quantities';
+import { UNITS, type MassPerAreaUnit, type DisplayValue } from '@steady-scatter/core/quantities';
 import {
   cheapest,
   labelLines,
@@ -61,8 +61,8 @@ function useComparedNeed() {
   };
 }
 
-const text = (shown: Shown | null): string => (shown ? `${shown.number} ${shown.unit}` : MISSING);
-function Price({ shown }: { shown: Shown | null }) {
+const text = (shown: DisplayValue | null): string => (shown ? `${shown.number} ${shown.unit}` : MISSING);
+function Price({ shown }: { shown: DisplayValue | null }) {
   const figures = useFigures();
   return shown ? `${figures(shown)} ${shown.unit}` : MISSING;
 }

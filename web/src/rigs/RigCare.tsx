@@ -1,8 +1,8 @@
 import { Box, Button } from '@chakra-ui/react';
-import { rigKind, type RigInput } from '@steady-scatter/core/machines';
+import { evaluateRig, type RigInput, type RigResult } from '@steady-scatter/core/machines';
 import { Plus } from 'lucide-react';
 import { v7 as newId } from 'uuid';
-import { say } from '@steady-scatter/words/rigs';
+import { say, speak } from '@steady-scatter/words/rigs';
 import type { DocFormProps } from '../documents/DocPage.tsx';
 import { isWrongAt } from '../documents/fields.ts';
 import { dayText } from '../ui/dayText.ts';
@@ -66,11 +66,11 @@ export function Services(props: Props) {
 
 /** What is looked at: what the kind asks for, and own additions, a line each. */
 export function Checks({ input, set }: Props) {
-  const { before, after } = rigKind(input.kind);
+  const { before, after } = evaluateRig({ ...input, before: [], after: [] });
   const own = [...input.before, ...input.after].filter((line) => line.trim() !== '').length;
-  const list = (name: 'before' | 'after', label: string, given: readonly string[]) => (
+  const list = (name: 'before' | 'after', label: string, given: RigResult['before']) => (
     <Box gridColumn="1 / -1">
-      <Box fontSize="16px">{given.join('; ')}.</Box>
+      <Box fontSize="16px">{given.map(speak).join('; ')}.</Box>
       <NotesField
         label={label}
         value={input[name].join('\n')}

@@ -98,6 +98,7 @@ describe('what is assumed of a machine', () => {
   it('own checks stand beside those of the kind', async () => {
     const { person, input } = opened();
     await change(person, 'checks');
+    expect(screen.getByText(/^hopper clean and dry; gate shut/)).toBeTruthy();
     await person.type(screen.getByLabelText('Own checks before use, a line each'), 'cable taut');
     expect(input().before).toEqual(['cable taut']);
     expect(screen.getByText(/, 1 of your own$/)).toBeTruthy();

@@ -41,7 +41,7 @@ const STOPS = [
 ];
 const doNothing = () => undefined;
 
-const Shown = ({ name, children }: { name: string; children: ReactNode }) => (
+const Exhibit = ({ name, children }: { name: string; children: ReactNode }) => (
   <Box marginBottom="18px">
     <chakra.h3 fontSize="13px" color="ink.soft">
       {name}
@@ -54,7 +54,7 @@ function Components() {
   const notices = useNotices();
   return (
     <>
-      <Shown name="TopBar, CommandButton, Button">
+      <Exhibit name="TopBar, CommandButton, Button">
         <TopBar acts={<CommandButton icon={Copy} label="Copy" />}>
           <Button variant="solid">solid</Button>
           <Button>outline</Button>
@@ -63,18 +63,18 @@ function Components() {
           <Button loading>loading</Button>
           <SampleBadge />
         </TopBar>
-      </Shown>
-      <Shown name="Tape">
+      </Exhibit>
+      <Exhibit name="Tape">
         <Tape stops={STOPS} current="a" onPart={doNothing} />
-      </Shown>
-      <Shown name="TermInput, one of each origin, and wrong">
+      </Exhibit>
+      <Exhibit name="TermInput, one of each origin, and wrong">
         {ORIGINS.map((origin) => (
           <TermInput key={origin} label={origin} origin={origin} defaultValue={nameOf('origin', origin)} />
         ))}
         <TermInput label="wrong" origin="label" defaultValue="240-8" errorId="error-grade" />
         <FieldErrors error={WRONG} input="240-8" onUse={doNothing} />
-      </Shown>
-      <Shown name="WorkingLine, large and plain; ResultTerm; UnitPicker">
+      </Exhibit>
+      <Exhibit name="WorkingLine, large and plain; ResultTerm; UnitPicker">
         <WorkingLine working={SAMPLE.lines.need} />
         <WorkingLine working={SAMPLE.lines.back} size="plain" />
         <ResultTerm term={termOf(SAMPLE.lines.total, 'total.amount')} label="Amount" />
@@ -85,18 +85,18 @@ function Components() {
           options={[{ id: 'lb', symbol: 'lb', preview: null }]}
           onPick={doNothing}
         />
-      </Shown>
-      <Shown name="BigNumber, Bags">
+      </Exhibit>
+      <Exhibit name="BigNumber, Bags">
         <BigNumber number="25.0" unit="lb" />
         <BigNumber number="1 230 000" unit="lb" />
         {SAMPLE.numbers.packages && (
           <Bags packages={{ ...SAMPLE.numbers.packages, whole: 3 }} label="Three packages" />
         )}
-      </Shown>
-      <Shown name="Notices">
+      </Exhibit>
+      <Exhibit name="Notices">
         <Button onClick={() => notices.tell('Something was done.')}>Tell</Button>
         <Button onClick={() => notices.undoable('Something was deleted.', doNothing)}>With undo</Button>
-      </Shown>
+      </Exhibit>
     </>
   );
 }

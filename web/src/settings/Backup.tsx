@@ -7,7 +7,7 @@ import { useNotices } from '../notices/notices.tsx';
 import { BACKUP_PATH, restoreBackup } from './restoreBackup.ts';
 
 /** Asks once more: what is kept now gives way. */
-const Sure = ({ name, isBusy, onYes, onNo }: { name: string; isBusy: boolean; onYes(): void; onNo(): void }) => (
+const ConfirmRestore = ({ name, isBusy, onYes, onNo }: { name: string; isBusy: boolean; onYes(): void; onNo(): void }) => (
   <Box role="alert" borderWidth="2px" borderColor="warn" borderRadius="8px" padding="12px" marginTop="10px">
     <b>{say('shell.restoreAsk', { name })}</b><Box marginTop="4px">{say('shell.restoreWhat')}</Box>
     <Box display="flex" gap="10px" marginTop="10px">
@@ -58,7 +58,7 @@ export function Backup() {
         }}
       />
       {chosen && (
-        <Sure name={chosen.name} isBusy={isBusy} onYes={() => void restore(chosen)} onNo={() => setChosen(null)} />
+        <ConfirmRestore name={chosen.name} isBusy={isBusy} onYes={() => void restore(chosen)} onNo={() => setChosen(null)} />
       )}
       <Box fontSize="15px" color="ink.soft" marginTop="8px">{say('shell.backupDaily')}</Box>
     </>

@@ -1,5 +1,7 @@
 import { CURRENCY_PLACES, type CrewSettings } from '@steady-scatter/contract';
 import { Box, Button } from '@chakra-ui/react';
+import { toResult } from '@steady-scatter/core/errors';
+import { readTolerance } from '@steady-scatter/core/fields';
 import { useState } from 'react';
 import { say } from '@steady-scatter/words/shell';
 import { explain } from '../api/explain.ts';
@@ -18,8 +20,7 @@ export function CrewGroup() {
   const notices = useNotices();
   const shown = typed ?? crew;
   const change = (more: Partial<CrewSettings>) => setTyped({ ...shown, ...more });
-  const tolerance = Number(shown.tolerance.replace('%', '').trim());
-  const isUsable = tolerance > 0 && tolerance <= 50;
+  const isUsable = toResult(() => readTolerance(shown.tolerance, 'tolerance')).error === null;
   async function save() {
     try {
       await saveCrew(shown);

@@ -8,7 +8,7 @@ import { errorId, FieldErrors } from '../ui/FieldErrors.tsx';
 import { fieldBox } from '../ui/fieldBox.ts';
 
 const Input = chakra('input', {
-  base: { ...fieldBox, flex: '1 1 200px', minWidth: 0, minHeight: { base: '56px', md: '44px' } },
+  base: { ...fieldBox, flex: '1 1 200px', minWidth: 0, minHeight: 'touch' },
 });
 
 const Shapes = chakra('select', {
@@ -16,7 +16,7 @@ const Shapes = chakra('select', {
     ...fieldBox,
     width: { base: '100%', md: '146px' },
     flexShrink: 0,
-    minHeight: { base: '56px', md: '44px' },
+    minHeight: 'touch',
   },
 });
 
@@ -67,7 +67,7 @@ export function QuickAdd({
             add();
           }}
         />
-        <Button minHeight={{ base: '56px', md: '44px' }} onClick={add}>
+        <Button minHeight="touch" onClick={add}>
           {say('sites.quick.add')}
         </Button>
         <Shapes

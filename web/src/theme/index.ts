@@ -3,7 +3,7 @@
 // than all of this app's screens, and are made ready at each start.
 import { createSystem, defaultBaseConfig, defineConfig } from '@chakra-ui/react';
 import { recipes, slotRecipes } from './recipes.ts';
-import { fonts, fontWeights, semanticColors, shadows } from './tokens.ts';
+import { fonts, fontWeights, semanticColors, shadows, sizes } from './tokens.ts';
 
 const config = defineConfig({
   preflight: true,
@@ -27,7 +27,7 @@ const config = defineConfig({
     breakpoints: { sm: '480px', md: '768px', lg: '1024px', xl: '1280px' },
     keyframes: { spin: { '100%': { transform: 'rotate(360deg)' } } },
     tokens: { fonts, fontWeights, shadows },
-    semanticTokens: { colors: semanticColors },
+    semanticTokens: { colors: semanticColors, sizes },
     recipes,
     slotRecipes,
   },

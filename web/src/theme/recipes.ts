@@ -255,4 +255,33 @@ const progress = defineSlotRecipe({
   },
 });
 
-export const slotRecipes = { dialog, popover, toast, switch: toggle, segmentGroup, progress };
+/** A list to choose from by a few letters. */
+const listbox = defineSlotRecipe({
+  slots: ['root', 'input', 'content', 'item', 'itemText', 'itemGroup', 'itemGroupLabel'],
+  base: {
+    input: {
+      width: '100%',
+      minHeight: '52px',
+      fontSize: '18px',
+      bg: 'ground',
+      borderWidth: '1px',
+      borderColor: 'line.strong',
+      borderRadius: '8px',
+      paddingX: '14px',
+    },
+    content: { marginTop: '10px', minHeight: '200px', outline: 'none' },
+    item: {
+      display: 'flex',
+      alignItems: 'baseline',
+      gap: '12px',
+      padding: '10px 12px',
+      borderRadius: '8px',
+      cursor: 'pointer',
+      '&[data-highlighted]': { bg: 'soft', outline: '2px solid', outlineColor: 'water' },
+    },
+    itemText: { flex: '1 1 55%', overflowWrap: 'anywhere' },
+    itemGroupLabel: { fontSize: '14px', fontWeight: 'semibold', color: 'ink.soft', padding: '8px 12px 2px' },
+  },
+});
+
+export const slotRecipes = { dialog, listbox, popover, toast, switch: toggle, segmentGroup, progress };

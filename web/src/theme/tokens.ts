@@ -50,3 +50,6 @@ export const fontWeights = {
 
 /** Under what stands over the screen. */
 export const shadows = { over: { value: '0 8px 24px rgba(0, 0, 0, 0.25)' } };
+
+/** What is pressed with a glove in the field, and with a mouse at a desk. */
+export const sizes = { touch: { value: { base: '56px', md: '44px' } } };

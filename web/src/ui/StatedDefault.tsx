@@ -38,7 +38,7 @@ const Line = memo(function LineOf({ name, text, picture, isOpen, fields, setOpen
       <Button
         variant="ghost"
         flex="0 0 auto"
-        minHeight={{ base: '56px', md: '44px' }}
+        minHeight="touch"
         aria-expanded={isOpen}
         aria-controls={fields}
         aria-label={isOpen ? say('common.doneWith', { name }) : say('common.changeNamed', { name })}

@@ -1,4 +1,4 @@
-import type { Shown } from '@steady-scatter/core/quantities';
+import type { DisplayValue } from '@steady-scatter/core/quantities';
 import type { Term, Working } from '@steady-scatter/core/working';
 
 /** The term of a line of working that plays a role; a line without it is a mistake in the code. */
@@ -9,4 +9,4 @@ export function termOf(line: Working, role: string): Term {
 }
 
 /** What a term of a line shows, null while it is missing. */
-export const termShown = (line: Working, role: string): Shown | null => termOf(line, role).shown;
+export const termShown = (line: Working, role: string): DisplayValue | null => termOf(line, role).shown;

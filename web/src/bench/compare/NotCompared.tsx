@@ -4,15 +4,15 @@ import { NameLink } from '../../ui/NameLink.tsx';
 import type { Compared } from './compared.ts';
 
 /** Settings that a curve needs. */
-const LEAST_SETTINGS = 2;
+const MIN_SETTINGS = 2;
 
 export const settingsTested = ({ on }: Compared): number => on.reading.advice?.means.length ?? 0;
-export const isComparable = (one: Compared): boolean => settingsTested(one) >= LEAST_SETTINGS;
+export const isComparable = (one: Compared): boolean => settingsTested(one) >= MIN_SETTINGS;
 
 /** What one still lacks to be compared. */
 function lackOf(one: Compared): string {
   if (!one.on.rig) return say('bench.compare.lacksMachine');
-  if (one.on.bench.scale.marks.length < LEAST_SETTINGS) return say('bench.compare.lacksScale');
+  if (one.on.bench.scale.marks.length < MIN_SETTINGS) return say('bench.compare.lacksScale');
   return say('bench.compare.lacksTests', { count: settingsTested(one) });
 }
 

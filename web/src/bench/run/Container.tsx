@@ -7,7 +7,7 @@ import { LabelledField } from '../../ui/LabelledField.tsx';
 import { useCalibrations } from '../../kinds/useCalibrations.ts';
 import type { StepProps } from './steps.ts';
 
-const Select = chakra('select', { base: { ...fieldBox, minHeight: { base: '56px', md: '44px' }, maxWidth: '100%' } }); // prettier-ignore
+const Select = chakra('select', { base: { ...fieldBox, minHeight: 'touch', maxWidth: '100%' } }); // prettier-ignore
 
 /** Containers whose tare was weighed before, the latest weighing of each. */
 function useContainers(): { name: string; tare: string }[] {
@@ -46,12 +46,12 @@ export function Container({ run, onType }: StepProps) {
         label={say('testRun.container.name')}
         placeholder={say('testRun.container.nameHint')}
         value={run.container}
-        minHeight={{ base: '56px', md: '44px' }}
+        minHeight="touch"
         onChange={(container) => onType({ container })}
       />
       <Button
         justifySelf="start"
-        minHeight={{ base: '56px', md: '44px' }}
+        minHeight="touch"
         aria-pressed={run.readings['tare'] === '0'}
         onClick={() => onType({ readings: { ...run.readings, tare: '0' } })}
       >

@@ -190,7 +190,7 @@ export function RunSteps(props: Props) {
               onFirstFlow={onFirstFlow}
             />
             {step.id === 'walk' && (
-              <Button variant="ghost" minHeight={{ base: '56px', md: '44px' }} marginLeft="-12px" marginTop="6px" onClick={onNothing}>{say('bench.run.nothingOut')}</Button>
+              <Button variant="ghost" minHeight="touch" marginLeft="-12px" marginTop="6px" onClick={onNothing}>{say('bench.run.nothingOut')}</Button>
             )}
             <Box hideFrom="md">{(step.id === 'course' || (step.id === 'walk' && !isStanding(run))) && <Drawing {...props} />}</Box>
           </Box>

@@ -41,7 +41,7 @@ function Checks({ run, on, onType }: StepProps) {
         ))}
       </Box>
       {left.length > 1 && (
-        <Button minHeight={{ base: '56px', md: '44px' }} onClick={() => onType({ checked: lines })}>{say('testRun.step.allRight')}</Button>
+        <Button minHeight="touch" onClick={() => onType({ checked: lines })}>{say('testRun.step.allRight')}</Button>
       )}
       {left.includes(nameOf('check', MARKS_READABLE)) && run.checked.length > 0 && (
         <Box marginTop="8px" fontSize="16px">{say('testRun.step.ownMarks')}</Box>
@@ -69,7 +69,7 @@ function SetMark({ input, run, at, on, errorAt, onType, onFirstFlow }: StepProps
               label={say('testRun.step.flowAt')}
               placeholder={say('testRun.step.flowHint')}
               value={input.firstFlow}
-              minHeight={{ base: '56px', md: '44px' }}
+              minHeight="touch"
               error={errorAt('firstFlow')}
               onChange={onFirstFlow}
             />
@@ -80,7 +80,7 @@ function SetMark({ input, run, at, on, errorAt, onType, onFirstFlow }: StepProps
         <LabelledField
           label={say('testRun.step.otherMark')}
           value={run.setting}
-          minHeight={{ base: '56px', md: '44px' }}
+          minHeight="touch"
           data-flow
           error={errorAt(`runs.${at}.setting`)}
           onChange={(setting) => onType({ setting })}

@@ -96,7 +96,7 @@ export function Stopwatch({
         </Box>
       )}
       {running && count > 0 && (
-        <Button minHeight={{ base: '56px', md: '44px' }} marginTop="8px" onClick={watch.clear}>
+        <Button minHeight="touch" marginTop="8px" onClick={watch.clear}>
           {say('testRun.watch.again')}
         </Button>
       )}

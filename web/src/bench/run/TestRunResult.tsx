@@ -62,7 +62,7 @@ function Strike({ run, onStrike }: { run: RunInput; onStrike(why: string): void 
     );
   if (why === null)
     return (
-      <Button minHeight={{ base: '56px', md: '44px' }} onClick={() => setWhy('')}>
+      <Button minHeight="touch" onClick={() => setWhy('')}>
         {say('testRun.result.exclude')}
       </Button>
     );
@@ -96,7 +96,7 @@ function TakePace({
     time: time || courseTime || '',
   };
   return (
-    <Button minHeight={{ base: '56px', md: '44px' }} marginTop="8px" onClick={() => set('pace', pace)}>
+    <Button minHeight="touch" marginTop="8px" onClick={() => set('pace', pace)}>
       {say('testRun.result.paceOfRun', { course: pace.course, time: pace.time })}
     </Button>
   );
@@ -163,7 +163,7 @@ export function TestRunResult({ input, run, at, on, onChange, onNext, onRedo, on
           />
         </Box>
         <Box display="flex" gap="10px" flexWrap="wrap" marginTop="12px" alignItems="end">
-          <Button minHeight={{ base: '56px', md: '44px' }} onClick={onRedo}>
+          <Button minHeight="touch" onClick={onRedo}>
             {say('testRun.result.again')}
           </Button>
           <Strike run={run} onStrike={(why) => set(`runs.${at}.excluded`, why)} />

@@ -41,7 +41,7 @@ export function Timing(props: StepProps & { times: readonly MethodField[] }) {
           <Box fontSize="17px" marginTop="8px" aria-live="polite">
             {lengthM === null ? say('testRun.timing.lacksCourse') : speak(practice(lengthM, walks, aimS))}
           </Box>
-          <Button minHeight={{ base: '56px', md: '44px' }} marginTop="8px" onClick={() => setPractising(false)}>{say('testRun.timing.real')}</Button>
+          <Button minHeight="touch" marginTop="8px" onClick={() => setPractising(false)}>{say('testRun.timing.real')}</Button>
         </>
       ) : (
         <>
@@ -55,7 +55,7 @@ export function Timing(props: StepProps & { times: readonly MethodField[] }) {
             onLap={(seconds) => onType({ readings: { ...run.readings, [next.id]: `${showExact(Number(seconds.toFixed(1)), 6)} s` } })}
           />
           {!isCatch && (
-            <Button variant="ghost" minHeight={{ base: '56px', md: '44px' }} onClick={() => { setWalks([]); setPractising(true); }}>{say('testRun.timing.practice')}</Button>
+            <Button variant="ghost" minHeight="touch" onClick={() => { setWalks([]); setPractising(true); }}>{say('testRun.timing.practice')}</Button>
           )}
         </>
       )}

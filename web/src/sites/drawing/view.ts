@@ -18,7 +18,7 @@ export const toGround = ({ scale, left, top }: View, { x, y }: Point): Point => 
 });
 
 const MARGIN = 46;
-/** Shown while nothing is drawn, m. */
+/** DisplayValue while nothing is drawn, m. */
 const NOTHING = [{ x: 0, y: 0 }, { x: 12, y: 8 }]; // prettier-ignore
 
 /** The view that shows all outlines, with room for dimensions round them. */
