@@ -66,6 +66,19 @@ export type SayRich<Messages extends Catalogue> = <Id extends keyof Messages, Pa
 ) => (string | Part)[];
 
 const MARKS = /[{}<']/;
+/** Nothing but plain arguments: they are put in without reading the message as more. */
+const PLAIN = /^(?:[^{}<']|\{\w+\})*$/;
+const ARGUMENT = /\{(\w+)\}/g;
+
+/** A plain message with what it is given; null where something of that is missing. */
+function filledIn(text: string, given: Readonly<Record<string, string | number>> = {}): string | null {
+  let isWhole = true;
+  const filled = text.replaceAll(ARGUMENT, (_, name: string) => {
+    isWhole &&= given[name] !== undefined;
+    return String(given[name]);
+  });
+  return isWhole ? filled : null;
+}
 
 /**
  * The ways to say what stands in a catalogue.
@@ -81,7 +94,8 @@ export function sayer<const Messages extends Catalogue>(
   /** "A, B and C". */
   list(items: readonly string[]): string;
 } {
-  const lists = new Intl.ListFormat(language);
+  // Made when the first one is said: a list takes longer to make ready than all the messages of the first screen.
+  let lists: Intl.ListFormat | undefined;
   const read = new Map<keyof Messages, IntlMessageFormat>();
   const messageOf = (id: keyof Messages): IntlMessageFormat => {
     const text = messages[id] ?? '';
@@ -92,11 +106,15 @@ export function sayer<const Messages extends Catalogue>(
   return {
     say(id, ...[values]) {
       const text: string = messages[id] ?? '';
-      return isPseudo || MARKS.test(text)
-        ? String(messageOf(id).format(values as Record<string, string>))
-        : text;
+      const given = values as Readonly<Record<string, string | number>> | undefined;
+      if (isPseudo) return String(messageOf(id).format(given));
+      if (!MARKS.test(text)) return text;
+      return (PLAIN.test(text) ? filledIn(text, given) : null) ?? String(messageOf(id).format(given));
     },
-    list: (items) => lists.format(items),
+    list(items) {
+      lists ??= new Intl.ListFormat(language);
+      return lists.format(items);
+    },
     rich<Part>(id: keyof Messages, values: unknown) {
       const said = messageOf(id).format<Part>(values as Record<string, Part>);
       return Array.isArray(said) ? said : [said];

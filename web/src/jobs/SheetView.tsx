@@ -5,7 +5,16 @@ import { textWithUnit } from '@steady-scatter/core/quantities';
 import { MISSING, termText, type Origin, type Working } from '@steady-scatter/core/working';
 import { worksheetText } from '@steady-scatter/core/worksheet';
 import { Copy, Printer } from 'lucide-react';
-import { memo, Suspense, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import {
+  memo,
+  Suspense,
+  useDeferredValue,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+  type ReactNode,
+} from 'react';
 import { useWatch } from 'react-hook-form';
 import { useLocation, useNavigate, useParams } from 'react-router';
 import { nameOf, say, speak } from '@steady-scatter/words/sheet';
@@ -156,12 +165,26 @@ interface Props {
   state?: unknown;
 }
 
+interface PartsProps extends Pick<Props, 'beside'> {
+  onEnter: Readonly<Record<'need' | 'ground' | 'load', () => void>>;
+  isWhole: boolean;
+}
+
 /** The parts of the sheet: need, ground, amounts, one below the other. */
-function Parts({ beside, onEnter }: Pick<Props, 'beside'> & { onEnter: Readonly<Record<'need' | 'ground' | 'load', () => void>> }) {
+function Parts({ beside, onEnter, isWhole }: PartsProps) {
   return (
     <>
       {beside}
       <NeedSection onEnter={onEnter.need} />
+      {isWhole && <PartsBelow onEnter={onEnter} />}
+    </>
+  );
+}
+
+/** What stands below the first part. */
+function PartsBelow({ onEnter }: Pick<PartsProps, 'onEnter'>) {
+  return (
+    <>
       <GroundSection onEnter={onEnter.ground} />
       <Suspense fallback={null}>
         <MachinePrinted />
@@ -181,7 +204,11 @@ function Parts({ beside, onEnter }: Pick<Props, 'beside'> & { onEnter: Readonly<
  *
  * @returns how to come to a part at once: the address that follows then does not take the focus a second time from whoever types on
  */
-function usePartOfAddress(page: PageId | null, onPart: (id: string) => void): (id: string) => void {
+function usePartOfAddress(
+  page: PageId | null,
+  isWhole: boolean,
+  onPart: (id: string) => void,
+): (id: string) => void {
   const { hash } = useLocation();
   const cameTo = useRef('');
   const go = useStable((id: string) => {
@@ -192,7 +219,7 @@ function usePartOfAddress(page: PageId | null, onPart: (id: string) => void): (i
     const id = hash.slice(1);
     if (page !== null) cameTo.current = '';
     else if (id !== '' && id !== cameTo.current) go(id);
-  }, [page, hash, go]);
+  }, [page, hash, go, isWhole]);
   return go;
 }
 
@@ -209,7 +236,9 @@ export function SheetView({ heading, acts, beside, path, pathOf, state }: Props)
   const spread = useWatch({ control: useSheetForm().control, name: 'worksheet.spread' });
   const stops = useStops(broken, chart, { path, pathOf });
   const { copy, print } = useSheetActs();
-  const goTo = usePartOfAddress(page, setPart);
+  // The first field can be typed into before all that stands below it is drawn.
+  const isWhole = useDeferredValue(true, false);
+  const goTo = usePartOfAddress(page, isWhole, setPart);
   const onPart = (id: string) => {
     if (!isStopPage(id)) goTo(id);
   };
@@ -242,9 +271,11 @@ export function SheetView({ heading, acts, beside, path, pathOf, state }: Props)
       >
         {heading}
       </TopBar>
-      <Suspense fallback={null}>
-        <ChartTold spread={spread} onTold={setChart} />
-      </Suspense>
+      {isWhole && (
+        <Suspense fallback={null}>
+          <ChartTold spread={spread} onTold={setChart} />
+        </Suspense>
+      )}
       <Tape stops={stops} current={page ?? part} state={state} onPart={onPart} />
       <Box
         as="main"
@@ -262,11 +293,15 @@ export function SheetView({ heading, acts, beside, path, pathOf, state }: Props)
               <Page />
             </Suspense>
           ) : (
-            <Parts beside={beside} onEnter={enter} />
+            <Parts beside={beside} onEnter={enter} isWhole={isWhole} />
           )}
         </Box>
-        <AnswerPanel onBroken={setBroken} />
-        <AnswerBar />
+        {isWhole && (
+          <>
+            <AnswerPanel onBroken={setBroken} />
+            <AnswerBar />
+          </>
+        )}
       </Box>
     </Box>
   );

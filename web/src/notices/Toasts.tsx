@@ -36,7 +36,7 @@ function show(toaster: ReturnType<typeof newToaster>, { text, undo }: Notice): v
 }
 
 /** Draws the notices, each once. */
-export function Toasts({ notices }: { notices: readonly Notice[] }) {
+export default function Toasts({ notices }: { notices: readonly Notice[] }) {
   const [toaster] = useState(newToaster);
   const shown = useRef(0);
   useEffect(() => {

@@ -1,7 +1,8 @@
 import { explain } from '../api/explain.ts';
-import { createContext, use, useMemo, useState, type ReactNode } from 'react';
+import { createContext, Suspense, use, useDeferredValue, useMemo, useState, type ReactNode } from 'react';
+import { lazyPart } from '../ui/lazyPart.ts';
 
-import { Toasts } from './Toasts.tsx';
+const Toasts = lazyPart(() => import('./Toasts.tsx'));
 
 /** One short message; with `undo` it carries its way back. */
 export interface Notice {
@@ -54,9 +55,10 @@ function noticesBy(add: (notice: Omit<Notice, 'id'>) => void): Notices {
   };
 }
 
-/** Holds the messages. How they are drawn is there from the start: it is what tells of trouble. */
+/** Holds the messages. How they are drawn is fetched as soon as the first screen stands, not with the first message: it tells of trouble. */
 export function NoticesProvider({ children }: { children: ReactNode }) {
   const [said, setSaid] = useState<readonly Notice[]>([]);
+  const stands = useDeferredValue(true, false);
   const notices = useMemo(
     () => noticesBy((notice) => setSaid((all) => [...all, { ...notice, id: all.length }])),
     [],
@@ -64,7 +66,11 @@ export function NoticesProvider({ children }: { children: ReactNode }) {
   return (
     <NoticesContext value={notices}>
       {children}
-      <Toasts notices={said} />
+      {stands && (
+        <Suspense fallback={null}>
+          <Toasts notices={said} />
+        </Suspense>
+      )}
     </NoticesContext>
   );
 }
