@@ -32,6 +32,8 @@ export interface DocumentKind<Input, Of = Kind<string, Input>> {
   stops?(error: InputError): boolean;
   /** It is put together from several stored things. */
   readonly parts?: DocumentParts<Input>;
+  /** The list of it that may have hundreds of items. */
+  readonly longList?: string;
   /** Somebody may be at it on another device: it is looked at again every few seconds. */
   isLive?(input: Input): boolean;
 }

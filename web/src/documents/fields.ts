@@ -8,6 +8,7 @@ import {
   type PathValue,
   type UseFormReturn,
 } from 'react-hook-form';
+import { LongList } from './longList.ts';
 
 /** What a choice is given of a field: its value, and how it changes. */
 export interface Bound<Value> {
@@ -60,10 +61,16 @@ interface Puts {
 const PUTS = new WeakMap<object, Puts>();
 
 /** How the fields of a form change: the same from key to key, so that what shows another field is not drawn anew. */
-function putsOf<Input extends FieldValues>({ control, setValue }: UseFormReturn<Input>): Puts {
+function putsOf<Input extends FieldValues>({ control, setValue, getValues }: UseFormReturn<Input>): Puts {
   const known = PUTS.get(control);
   if (known) return known;
-  const put: Put = (path, value) => setValue(path as Path<Input>, value, { shouldDirty: true });
+  const put: Put = (path, value) => {
+    const [name = '', ...rest] = path.split('.');
+    const held: unknown = getValues(name as Path<Input>);
+    const isLong = held instanceof LongList;
+    const next = isLong ? new LongList(withValue(held.items, rest, value) as unknown[]) : value;
+    setValue((isLong ? name : path) as Path<Input>, next as never, { shouldDirty: true });
+  };
   const puts = { put, byPath: new Map<string, (value: never) => void>() };
   PUTS.set(control, puts);
   return puts;

@@ -16,6 +16,7 @@ import { docActs, type Doc } from './docs.ts';
 import type { DocumentKind } from './documentKind.ts';
 import { dropDraft, holdDraft, openDraft, useOtherTab, type Draft } from './drafts.ts';
 import { useShared } from '../ui/useShared.ts';
+import { LongList, packed, unpacked, valuesOf } from './longList.ts';
 import { sameInput } from './sameInput.ts';
 import { saveDoc } from './saving.ts';
 
@@ -56,7 +57,7 @@ export function stoppingErrors<Input>(
 const resolverOf =
   <Input extends FieldValues>(kind: DocumentKind<Input>): Resolver<Input> =>
   (values) => {
-    const errors = stoppingErrors(kind, values);
+    const errors = stoppingErrors(kind, unpacked(values, kind.longList));
     return errors.length === 0
       ? { values, errors: {} }
       : { values: {}, errors: { core: { type: 'core', errors } } as never };
@@ -91,15 +92,20 @@ function statusOf({ isNew, differs, waiting }: Standing): DocumentStatus {
 
 /** Puts other values in place of those that were drawn: what of them changed, and nothing else. */
 function changeIn<Input extends FieldValues>(form: UseFormReturn<Input>, drawn: Input, next: Input): void {
-  for (const key of new Set([...Object.keys(drawn), ...Object.keys(next)]))
-    if (next[key] !== drawn[key])
-      form.setValue(key as Path<Input>, next[key] as PathValue<Input, Path<Input>>, { shouldDirty: true });
+  for (const key of new Set([...Object.keys(drawn), ...Object.keys(next)])) {
+    if (next[key] === drawn[key]) continue;
+    const isLong: boolean = (form.getValues(key as Path<Input>) as unknown) instanceof LongList;
+    const value: unknown = isLong ? new LongList(next[key] as unknown[]) : next[key];
+    form.setValue(key as Path<Input>, value as PathValue<Input, Path<Input>>, { shouldDirty: true });
+  }
 }
+
+type Values<Input extends FieldValues> = ReturnType<typeof valuesOf<Input>>;
 
 interface Following<Input extends FieldValues> {
   doc: Doc<Input> | null;
   saved: Input;
-  form: UseFormReturn<Input>;
+  values: Values<Input>;
   isRefused: boolean;
   first: Base<Input>;
 }
@@ -108,7 +114,7 @@ interface Following<Input extends FieldValues> {
  * What is saved anew, here or on another device, is shown, unless something else is being typed over it or waits to be decided; and what
  * is typed starts from it then.
  */
-function useFollowing<Input extends FieldValues>({ doc, saved, form, isRefused, first }: Following<Input>) {
+function useFollowing<Input extends FieldValues>({ doc, saved, values, isRefused, first }: Following<Input>) {
   const base = useRef(first);
   const sent = useRef<Input | null>(null);
   const version = doc?.version ?? 0;
@@ -125,8 +131,8 @@ function useFollowing<Input extends FieldValues>({ doc, saved, form, isRefused, 
     if (before.saved === saved && before.version === version) return;
     followed.current = { saved, version };
     const isOwn = sameInput(before.saved, saved) || sameInput(sent.current, saved);
-    const isUntouched = !isOwn && sameInput(form.getValues(), before.saved);
-    if (isUntouched) form.reset(saved);
+    const isUntouched = !isOwn && sameInput(values.get(), before.saved);
+    if (isUntouched) values.put(saved);
     if (isOwn || isUntouched) startFrom({ version, input: saved });
   });
   return {
@@ -142,9 +148,9 @@ function useFollowing<Input extends FieldValues>({ doc, saved, form, isRefused, 
       (next: Base<Input>, shown: Input = next.input) => {
         startFrom(next);
         followed.current = { saved: next.input, version: next.version };
-        form.reset(shown);
+        values.put(shown);
       },
-      [form, startFrom],
+      [values, startFrom],
     ),
   };
 }
@@ -153,14 +159,14 @@ function useFollowing<Input extends FieldValues>({ doc, saved, form, isRefused, 
 function useConflict<Input extends FieldValues>(
   { parts }: DocumentKind<Input>,
   waiting: Waiting | undefined,
-  form: UseFormReturn<Input>,
+  values: Values<Input>,
 ): Conflict<Input> | null {
   return useMemo(() => {
     if (waiting?.refusal?.code !== 'changed-elsewhere' || waiting.entry.what !== 'document') return null;
     const stored = waiting.refusal.theirs as Doc<never> | null | undefined;
     const theirs = stored ? (parts ? parts.whole(stored) : stored) : null;
-    return { base: parts ? null : (waiting.entry.base.input as Input), mine: form.getValues(), theirs };
-  }, [waiting, parts, form]);
+    return { base: parts ? null : (waiting.entry.base.input as Input), mine: values.get(), theirs };
+  }, [waiting, parts, values]);
 }
 
 /**
@@ -186,23 +192,24 @@ export function useDocument<Input extends FieldValues>(
 
   const [draft] = useState(() => openDraft(kind, heldAs) ?? refusedAs(kind, about));
   const form = useForm<Input>({
-    defaultValues: (draft?.input ?? saved) as DefaultValues<Input>,
+    defaultValues: packed(draft?.input ?? saved, kind.longList) as DefaultValues<Input>,
     resolver: resolverOf(kind),
     // What is wrong is shown as it is typed, by the page; here it only keeps from saving.
     reValidateMode: 'onSubmit',
     shouldFocusError: false,
   });
-  const input = useShared(useWatch({ control: form.control }) as Input, saved);
+  const values = useMemo(() => valuesOf(form, kind.longList), [form, kind]);
+  const input = useShared(unpacked(useWatch({ control: form.control }) as Input, kind.longList), saved);
   const differs = !sameInput(input, saved);
   const first = draft?.base ?? { version: doc?.version ?? 0, input: saved };
   const { base, baseVersion, noteSent, isSent, show } = useFollowing({
     doc,
     saved,
-    form,
+    values,
     isRefused: refusal !== null,
     first,
   });
-  const conflict = useConflict(kind, waiting, form);
+  const conflict = useConflict(kind, waiting, values);
 
   // What is typed is held while it differs from what is saved: at once, so that nothing is lost whatever comes next.
   useEffect(() => {
@@ -215,7 +222,7 @@ export function useDocument<Input extends FieldValues>(
   const send = (next: Input) => {
     const saving = saveDoc(kind, id, { base: base.current, input: next });
     noteSent(saving.shown);
-    if (saving.shown !== next) form.reset(saving.shown);
+    if (saving.shown !== next) values.put(saving.shown);
     dropDraft(kind, heldAs);
     return { id, ...saving };
   };
@@ -239,17 +246,19 @@ export function useDocument<Input extends FieldValues>(
     isOvertaken: differs && doc !== null && doc.version > baseVersion,
     status: statusOf({ isNew, differs, waiting }),
     change: (next: Input) => changeIn(form, input, next),
-    replace: (next: Input) => form.reset(next),
+    replace: values.put,
+    /** As it is typed at this moment. */
+    values: values.get,
     /** Saves what is typed: on this device at once, on the server as soon as that answers. */
     save() {
-      const typed = form.getValues();
+      const typed = values.get();
       const next = doc && kind.beforeKeep ? kind.beforeKeep(doc.input, typed) : typed;
-      if (next !== typed) form.reset(next);
+      if (next !== typed) values.put(next);
       return send(structuredClone(next));
     },
     /** Goes back to what is saved; gives what was typed, for a way back. */
     discard(): Input {
-      const typed = structuredClone(form.getValues());
+      const typed = structuredClone(values.get());
       show(conflict?.theirs ?? { version: doc?.version ?? 0, input: saved });
       if (refusal) void dropOwn(about);
       dropDraft(kind, heldAs);
@@ -257,7 +266,7 @@ export function useDocument<Input extends FieldValues>(
     },
     /** Takes what stands on the server in place of what is typed; gives what was typed. */
     async takeTheirs(theirs: Doc<Input>): Promise<Input> {
-      const typed = structuredClone(form.getValues());
+      const typed = structuredClone(values.get());
       show(theirs);
       dropDraft(kind, heldAs);
       await docActs(kind).adopt(theirs);

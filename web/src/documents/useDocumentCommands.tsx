@@ -51,7 +51,7 @@ export function useDocumentCommands<Input extends FieldValues>(
         return;
       }
       if (!doc) await navigate(`${kind.home.path}/${id}`, { replace: true });
-      await told(outcome, open.form.getValues());
+      await told(outcome, open.values());
     } finally {
       setPending(false);
     }

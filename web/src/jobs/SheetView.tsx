@@ -218,6 +218,7 @@ function usePartOfAddress(
   useEffect(() => {
     const id = hash.slice(1);
     if (page !== null) cameTo.current = '';
+    else if (!isWhole) return;
     else if (id !== '' && id !== cameTo.current) go(id);
   }, [page, hash, go, isWhole]);
   return go;

@@ -150,6 +150,7 @@ const withEarlier = (before: CalibrationInput, input: CalibrationInput): Calibra
 export const CALIBRATIONS: DocumentKind<CalibrationInput> = {
   kind: { ...calibrations, schema: calibrationInput, evaluate: (input) => evaluateCalibration(input) },
   home: AIMS.home,
+  longList: 'runs',
   beforeKeep: withEarlier,
   parts: {
     useOne,
