@@ -4,11 +4,13 @@ import type { Kind } from '../quantities/kinds.ts';
 import {
   isUnitOf,
   type AreaUnit,
+  type FlowUnit,
   type LengthUnit,
   type MassPerAreaUnit,
   type MassPerLaneUnit,
   type MassPerRowUnit,
   type MassUnit,
+  type PressureUnit,
   type UnitId,
   type VolumePerAreaUnit,
   type VolumeUnit,
@@ -49,10 +51,13 @@ const unitOf = <Id extends UnitId>(...kinds: Kind[]) =>
 export const areaUnit = unitOf<AreaUnit>('area');
 export const lengthUnit = unitOf<LengthUnit>('length');
 export const massUnit = unitOf<MassUnit>('mass');
+export const volumeUnit = unitOf<VolumeUnit>('volume');
+export const flowUnit = unitOf<FlowUnit>('flow');
+export const pressureUnit = unitOf<PressureUnit>('pressure');
 export const packageUnit = unitOf<MassUnit | VolumeUnit>('mass', 'volume');
 export const massRateUnit = unitOf<MassPerAreaUnit>('massPerArea');
-/** What a machine is calibrated for: on the ground, or on a length of row or of lane. */
-export const benchRateUnit = unitOf<MassPerAreaUnit | MassPerRowUnit | MassPerLaneUnit>('massPerArea', 'massPerRowLength', 'massPerLaneLength'); // prettier-ignore
+/** What a machine is calibrated for: on the ground by weight or by volume, or on a length of row or of lane. */
+export const benchRateUnit = unitOf<MassPerAreaUnit | MassPerRowUnit | MassPerLaneUnit | VolumePerAreaUnit>('massPerArea', 'massPerRowLength', 'massPerLaneLength', 'volumePerArea'); // prettier-ignore
 export const volumeRateUnit = unitOf<VolumePerAreaUnit>('volumePerArea');
 export const rateUnit = unitOf<MassPerAreaUnit | VolumePerAreaUnit>('massPerArea', 'volumePerArea');
 

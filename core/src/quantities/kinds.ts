@@ -12,6 +12,8 @@ export const KINDS = {
   speed: { si: 'm/s', example: '3 mph' },
   density: { si: 'kg/L', example: '1.28 kg/L' },
   pressure: { si: 'Pa', example: '40 psi' },
+  flow: { si: 'L/s', example: '0.4 gal/min' },
+  volumePerVolume: { si: 'L/L', example: '2 fl oz/gal' },
   temperature: { si: 'degC', example: '-5 degC' },
 } as const;
 

@@ -159,6 +159,20 @@ const LANE = {
   },
 } as const;
 
+const FLOW = {
+  'L/min': { system: 'metric', symbol: 'L / min', toSi: 1 / 60, spellings: ['lpm', 'litre/min', 'liter/min', 'l/minute'] },
+  'mL/min': { system: 'metric', symbol: 'mL / min', toSi: 1e-3 / 60, spellings: ['ml/minute'] },
+  'mL/s': { system: 'metric', symbol: 'mL / s', toSi: 1e-3, spellings: ['ml/sec'] },
+  'gal/min': { system: 'us', symbol: 'gal / min', toSi: GALLON / 60, spellings: ['gpm', 'gallon/min', 'gallons/min', 'gal/minute'] },
+  'fl oz/min': { system: 'us', symbol: 'fl oz / min', toSi: GALLON / 128 / 60, spellings: ['floz/min', 'floz/minute'] },
+} as const; // prettier-ignore
+
+/** How much of something stands in each volume of a finished mix. */
+const IN_MIX = {
+  'mL/L': { system: 'metric', symbol: 'mL / L', toSi: 1e-3, spellings: ['ml/litre', 'ml/liter'] },
+  'fl oz/gal': { system: 'us', symbol: 'fl oz / gal', toSi: 1 / 128, spellings: ['floz/gal', 'floz/gallon'] },
+} as const; // prettier-ignore
+
 type Part = Pick<Unit, 'symbol' | 'toSi' | 'spellings' | 'system'>;
 type Named<Id extends string> = Readonly<Record<Id, Unit>>;
 
@@ -224,6 +238,8 @@ export const UNITS = {
     kPa: { symbol: 'kPa', toSi: 1000, spellings: ['kpa'] },
     psi: { symbol: 'psi', toSi: (POUND * GRAVITY) / INCH ** 2, spellings: ['lb/in2'] },
   }),
+  ...ofKind('flow', FLOW),
+  ...ofKind('volumePerVolume', IN_MIX),
   degC: { kind: 'temperature', symbol: '°C', toSi: 1, zeroAt: 0, spellings: ['°c', 'c', 'celsius'] },
   degF: {
     kind: 'temperature',
@@ -241,6 +257,10 @@ export type VolumeUnit = keyof typeof VOLUME;
 export type RateAreaUnit = keyof typeof RATE_AREAS;
 export type VolumePerAreaUnit = `${VolumeUnit}/${RateAreaUnit}`;
 export type MassPerAreaUnit = `${MassUnit}/${RateAreaUnit}`;
+
+export type FlowUnit = keyof typeof FLOW;
+export type MixShareUnit = keyof typeof IN_MIX;
+export type PressureUnit = 'bar' | 'kPa' | 'psi';
 
 export type MassPerRowUnit = `${MassUnit}/${keyof typeof ROW}`;
 export type MassPerLaneUnit = `${'kg' | 'lb'}/${keyof typeof LANE}`;

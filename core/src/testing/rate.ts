@@ -3,14 +3,15 @@ import {
   type MassPerAreaUnit,
   type MassPerLaneUnit,
   type MassPerRowUnit,
+  type VolumePerAreaUnit,
 } from '../quantities/units.ts';
 
-/** What the rates of a calibration are per: ground, or a length of row or of lane. */
-export const RATE_DIMENSIONS = ['massPerArea', 'massPerRowLength', 'massPerLaneLength'] as const;
+/** What the rates of a calibration are: a weight or a volume on the ground, or a weight on a length of row or of lane. */
+export const RATE_DIMENSIONS = ['massPerArea', 'massPerRowLength', 'massPerLaneLength', 'volumePerArea'] as const; // prettier-ignore
 export type RateDimension = (typeof RATE_DIMENSIONS)[number];
-export type BenchRateUnit = MassPerAreaUnit | MassPerRowUnit | MassPerLaneUnit;
+export type BenchRateUnit = MassPerAreaUnit | MassPerRowUnit | MassPerLaneUnit | VolumePerAreaUnit;
 
-/** A rate with what it is per: kg/m2, or kg/m of row or lane. */
+/** A rate with what it is: kg/m2, kg/m of row or lane, or L/m2 of what is sprayed. */
 export interface Rate {
   readonly si: number;
   readonly dimension: RateDimension;
@@ -29,7 +30,15 @@ export const dimensionOf = (unit: BenchRateUnit): RateDimension =>
  *
  * @example isPerLength('massPerRowLength') // true
  */
-export const isPerLength = (dimension: RateDimension): boolean => dimension !== 'massPerArea';
+export const isPerLength = (dimension: RateDimension): boolean =>
+  dimension === 'massPerRowLength' || dimension === 'massPerLaneLength';
+
+/**
+ * Whether a rate is of what is sprayed: a volume, which is caught in jugs and not weighed.
+ *
+ * @example isSprayed('volumePerArea') // true
+ */
+export const isSprayed = (dimension: RateDimension): boolean => dimension === 'volumePerArea';
 
 /**
  * A rate as what goes on the ground, kg/m2.
@@ -59,11 +68,12 @@ export const rateIn = (dimension: RateDimension, kgPerM2: number, widthM: number
  * A rate as one of another dimension.
  *
  * @param widthM what one length serves, m; null: not known
- * @returns null where the width is needed and not known
+ * @returns null where the width is needed and not known, and between a weight and a volume
  * @example rateAs({ si: 0.022, dimension: 'massPerArea' }, 'massPerRowLength', 1.5) // { si: 0.033, dimension: 'massPerRowLength' }
  */
 export function rateAs(rate: Rate, dimension: RateDimension, widthM: number | null): Rate | null {
   if (rate.dimension === dimension) return rate;
+  if (isSprayed(rate.dimension) || isSprayed(dimension)) return null;
   if (isPerLength(rate.dimension) && isPerLength(dimension)) return { si: rate.si, dimension };
   const kgPerM2 = perArea(rate, widthM);
   return kgPerM2 === null ? null : rateIn(dimension, kgPerM2, widthM);

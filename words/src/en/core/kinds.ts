@@ -12,6 +12,8 @@ export const kinds = {
   'kinds.quantity.speed': 'a speed',
   'kinds.quantity.density': 'a density',
   'kinds.quantity.pressure': 'a pressure',
+  'kinds.quantity.flow': 'a flow',
+  'kinds.quantity.volumePerVolume': 'a volume in each volume of mix',
   'kinds.quantity.temperature': 'a temperature',
   'kinds.shape.rectangle': 'rectangle',
   'kinds.shape.triangle': 'triangle, base and height',
