@@ -46,9 +46,9 @@ interface Course {
 const stripM = (target: number): number => Math.ceil(0.33 / ((target / 1000) * WIDTH_M) / 5) * 5;
 
 function typeRun(id: string, mark: number, rate: number, lengthM: number): RunInput {
-  const netKg = (rate / 1000) * WIDTH_M * lengthM;
+  const netSi = (rate / 1000) * WIDTH_M * lengthM;
   const weigh = (kg: number) => (Math.round(kg / SCALE.step) * SCALE.step).toFixed(2);
-  const readings = { in: weigh(SCALE.full), left: weigh(SCALE.full - netKg), length: `${lengthM}.00`, time: (lengthM / 1.3).toFixed(1) }; // prettier-ignore
+  const readings = { in: weigh(SCALE.full), left: weigh(SCALE.full - netSi), length: `${lengthM}.00`, time: (lengthM / 1.3).toFixed(1) }; // prettier-ignore
   return { ...blankRun(id, '2026-04-10', 'weigh-back'), setting: String(mark), readings };
 }
 

@@ -74,7 +74,7 @@ describe.each(kinds)('%s', (name, kind) => {
 
 describe('writing is strict', () => {
   const whole: RigInput = { ...blankRig('us'), name: 'Red spreader' };
-  const write = (input: object, schemaVersion = 2) => problemsOf(() => readInput(KINDS.rigs, { schemaVersion, input: input as never })); // prettier-ignore
+  const write = (input: object, schemaVersion = KINDS.rigs.schemaVersion) => problemsOf(() => readInput(KINDS.rigs, { schemaVersion, input: input as never })); // prettier-ignore
 
   it.each<[string, object, [string, string][]]>([
     ['a field too many', { ...whole, wings: 2 }, [['input.wings', 'body.unrecognized_keys']]],
@@ -123,8 +123,8 @@ describe('a file of tests', () => {
   });
   it.each([
     ['a machine without a name', [{ id, schemaVersion: 2, input: blankRig('us') }], 'rigs.0.input.name'],
-    ['one of a later version', [{ id, schemaVersion: 3, input: {} }], 'rigs.0.schemaVersion'],
-    ['something else', [{ id, schemaVersion: 2, input: blankProduct('dry-fertilizer', 'us') }], 'rigs.0.input.kind'],
+    ['one of a later version', [{ id, schemaVersion: KINDS.rigs.schemaVersion + 1, input: {} }], 'rigs.0.schemaVersion'],
+    ['something else', [{ id, schemaVersion: KINDS.rigs.schemaVersion, input: blankProduct('dry-fertilizer', 'us') }], 'rigs.0.input.kind'],
   ])('with %s is told where', (__, rigs, path) => {
     const paths = testsFile.safeParse(file(rigs)).error!.issues.map((issue) => issue.path.join('.'));
     expect(paths).toContain(path);

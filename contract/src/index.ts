@@ -50,6 +50,7 @@ export { products } from './kinds/products.ts';
 export { rigs } from './kinds/rigs.ts';
 export { ruleSets } from './kinds/ruleSets.ts';
 export { sites } from './kinds/sites.ts';
+export { nozzles } from './kinds/nozzles.ts';
 export { soilTests } from './kinds/soilTests.ts';
 export { widthTests } from './kinds/widthTests.ts';
 export { KIND_NAMES, KINDS, type ColumnsOf, type InputOf, type KindName } from './kinds/index.ts';

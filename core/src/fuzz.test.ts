@@ -65,6 +65,8 @@ const grade = fc
 const pattern = fc.tuple(few, few).map(([x, y]) => ({ xM: x, y }));
 const shape = fc.constantFrom(...exported.SHAPE_KINDS);
 const record = fc.record({ squares: numbers, degrees: numbers });
+const rated = fc.record({ flowLPerS: numbers, pressurePa: numbers });
+const salts = fc.constantFrom(...exported.SALT_IDS);
 const wanted = fc.record({ marks: few, closed: numbers, firstFlow: fc.option(numbers), runs: fc.array(run, { maxLength: 6 }), record, target: numbers, tolerance: numbers, ceiling: fc.option(numbers), start: numbers }); // prettier-ignore
 
 /** What each function of numbers is given. */
@@ -108,11 +110,25 @@ const NUMERIC: Readonly<Record<string, readonly fc.Arbitrary<unknown>[]>> = {
   caught: [fc.record({ grossKg: reading, tareKg: reading, lengthM: reading, widthM: reading, passes: numbers })],
   weighBack: [fc.record({ inKg: reading, leftKg: reading, lengthM: reading, widthM: reading, runs: numbers })],
   timedCatch: [fc.record({ catches, catchS: reading, courseM: reading, courseS: reading, spacingM: reading })],
-  runOut: [fc.record({ loadKg: reading, leftKg: reading, areaM2: reading })],
+  runOut: [fc.record({ loadSi: reading, leftSi: reading, areaM2: reading })],
+  sprayCatch: [fc.record({ catches: fc.array(fc.record({ volumeL: reading, timeS: reading }), { maxLength: 3 }), courseM: reading, courseS: reading, widthM: reading })],
+  roundCourse: [numbers, fc.constantFrom('ft', 'm')],
+  flowAt: [rated, numbers],
+  pressureFor: [rated, numbers],
+  densityFactor: [numbers],
+  ratedAt: [fc.option(rated), fc.option(numbers)],
+  checkNozzles: [few, fc.option(numbers)],
+  sprayRate: [fc.record({ flowLPerS: numbers, speedMPerS: numbers, widthM: numbers })],
+  rateWays: [fc.record({ rateLPerM2: numbers, speedMPerS: numbers, widthM: numbers, nozzles: numbers, pressurePa: fc.option(numbers), lowPa: fc.option(numbers), highPa: fc.option(numbers), speeds: fc.tuple(numbers, numbers), densityFactor: numbers }), numbers, fc.array(fc.record({ id: fc.constant('a'), name: fc.constant('A'), flowLPerS: numbers, pressurePa: numbers, lowPa: fc.option(numbers), highPa: fc.option(numbers) }), { maxLength: 2 })],
+  solubilityAt: [salts, numbers],
+  coolsBy: [salts, numbers, numbers],
+  dissolving: [fc.record({ kg: numbers, salt: fc.option(salts), gPer100g: fc.option(numbers), degC: numbers, waterL: numbers })],
+  tankPlan: [fc.record({ mixLPerM2: numbers, totalM2: numbers, tankL: numbers, products: fc.array(fc.record({ id: fc.constant('a'), form: fc.constantFrom('dry', 'liquid'), perM2: numbers }), { maxLength: 2 }) })],
+  patchPlan: [fc.record({ productSi: numbers, form: fc.constantFrom('dry', 'liquid'), areaM2: numbers, bottleL: numbers, leastWaterL: fc.option(numbers) })],
   rowOutlets: [fc.record({ catches, lengthM: reading, rows: numbers, rowMPerM2: numbers })],
   fillAim: [fc.record({ targetSi: numbers, spacingM: numbers, containerKg: numbers, speedMPerS: numbers, outletsPerRow: numbers })],
   rateFromFill: [fc.record({ spacingM: numbers, containerKg: numbers, speedMPerS: numbers, outletsPerRow: numbers }), numbers],
-  fillAimRemark: [fc.record({ outputKgPerM: numbers, servesM: numbers, fillS: numbers }), fc.constantFrom('ft', 'm')],
+  fillAimRemark: [fc.record({ outputPerM: numbers, servesM: numbers, fillS: numbers }), fc.constantFrom('ft', 'm')],
   fromShape: [listed, fc.record({ setting: numbers, rate: numbers }), numbers],
   lookUp: [listed, numbers, numbers],
   starts: [few, numbers, fc.option(numbers), numbers, numbers, fc.option(listed)],
@@ -138,7 +154,7 @@ const NUMERIC: Readonly<Record<string, readonly fc.Arbitrary<unknown>[]>> = {
   showLeast: [numbers, units],
   showRate: [numbers, numbers, fc.constantFrom('lb/1000 ft2', 'kg/ha')],
   lookUpMark: [fc.array(fc.record({ mark: fc.record({ label: fc.constant('1'), opening: numbers }), rateSi: numbers, tested: fc.boolean() }), { maxLength: 4 }), numbers, fc.boolean()],
-  planTest: [fc.record({ method: fc.constantFrom(...exported.METHOD_IDS), outputKgPerM: numbers, widthM: numbers, scaleStepKg: numbers, tolerance: numbers, speedMPerS: numbers, hopperKg: fc.option(numbers), lengthUnit: fc.constantFrom('ft', 'm') })],
+  planTest: [fc.record({ method: fc.constantFrom(...exported.METHOD_IDS), outputPerM: numbers, widthM: numbers, scaleStepKg: numbers, tolerance: numbers, speedMPerS: numbers, hopperKg: fc.option(numbers), lengthUnit: fc.constantFrom('ft', 'm') })],
   patternOf: [few, few],
   cvAt: [pattern, numbers, mode],
   overlay: [pattern, numbers, mode],
@@ -281,6 +297,9 @@ describe('documents with anything typed in them', () => {
       const own = DEMO.rigs.find(({ id }) => id === kept.input.rig)!.input;
       const rig = mangled(own as exported.RigInput, draw);
       keeps(() => core.evaluateRig(rig));
+      keeps(() => core.evaluateSpray(rig.spray, rig.kind));
+      keeps(() => core.evaluateNozzle({ ...rig.spray.nozzle, notes: '' }));
+      keeps(() => core.evaluateNozzleFacts(rig.spray.nozzle));
       const bench = core.benchRig(seed % 2 === 0 ? rig : own);
       const input = mangled(kept.input, draw);
       const method = pick(core.METHOD_IDS, seed);
@@ -292,6 +311,8 @@ describe('documents with anything typed in them', () => {
       for (const of of [core.correctionTexts, core.offersFor]) keeps(() => of(reading, input, rig.kind));
       keeps(() => core.settingPicture(reading, input.target.unit, rig.kind));
       keeps(() => core.chartShape(reading));
+      keeps(() => core.sprayWays(reading, bench, 0.02, []));
+      keeps(() => core.sprayedAt(reading.spray, rig, 'psi'));
       const rate = { si: reading.targetSi ?? 0, dimension: core.dimensionOf(input.target.unit) };
       keeps(() => core.perArea(rate, reading.widthM));
       keeps(() => core.rateIn(rate.dimension, 0.01, reading.widthM));
@@ -381,7 +402,7 @@ describe('documents with anything typed in them', () => {
 });
 
 /** Names that only tell words, build blanks, or work on what the tests above have worked out; files and drags have tests of their own. */
-const ELSEWHERE = /^(?:blank|againstWanted|barsOf|changeIn|curveOf|dimensionsOf|heightOf|middleOf|niceStep|positionsOf|latestOf|withRuns|is|other|Input|toResult|suggestion|eachOnce|leftOutReason|columnHeading|testHeading|bracket|operator|word|term|bandText|workingText|columnsOf|rigKind|shapeOf|methodOf|methodsFor|cautionsFor|chooseMethod|stepsOf|splitUnit|weightPart|statedForm|unitSpelled|lengthUnitFor|areaUnitFor|sameProductKey|mayGiveSetting|partName|write|readBoundaryFile|evaluateBoundary|cleanBoundary|checkFile|origin|checkTests|readTests|readShelf|shelfTable|worksheetFor|readTraysTable|resample|unevenness|seeded|press|split|running|holdsOn|depositOfPasses|draggedLengths|groundArea|layOut|localPlane|measureArea|place|snapMove|evaluatePart|evaluateSiteArea|retype|cheapest|calibration|planTexts|standing|fillAimRemark|renamed|upgraded|versionAfter|systemOf|textWithUnit|readCount|readPercent|readWhole|meanOf|scatterOver|sumOf)/; // prettier-ignore
+const ELSEWHERE = /^(?:blank|againstWanted|barsOf|changeIn|curveOf|dimensionsOf|heightOf|middleOf|niceStep|positionsOf|latestOf|withRuns|is|other|Input|toResult|suggestion|eachOnce|leftOutReason|columnHeading|testHeading|bracket|operator|word|term|bandText|workingText|columnsOf|rigKind|shapeOf|methodOf|methodsFor|cautionsFor|chooseMethod|stepsOf|splitUnit|weightPart|statedForm|unitSpelled|lengthUnitFor|areaUnitFor|volumeUnitFor|pressureUnitFor|sameProductKey|mayGiveSetting|partName|write|readBoundaryFile|evaluateBoundary|cleanBoundary|checkFile|origin|checkTests|readTests|readShelf|shelfTable|worksheetFor|readTraysTable|resample|unevenness|seeded|press|split|running|holdsOn|depositOfPasses|draggedLengths|groundArea|layOut|localPlane|measureArea|place|snapMove|evaluatePart|evaluateSiteArea|retype|cheapest|calibration|planTexts|standing|fillAimRemark|renamed|upgraded|versionAfter|systemOf|textWithUnit|readCount|readPercent|readTolerance|readWhole|meanOf|scatterOver|sumOf)/; // prettier-ignore
 
 afterAll(() => {
   const functions = Object.entries(exported).filter(([, value]) => typeof value === 'function');

@@ -13,6 +13,7 @@ export * from './machines/index.ts';
 export * from './regulations/index.ts';
 export * from './products/index.ts';
 export * from './testing/index.ts';
+export * from './wet/index.ts';
 export * from './width/index.ts';
 export * from './working/index.ts';
 export * from './drawing/index.ts';

@@ -17,6 +17,7 @@ const KINDS = /** @type {const} */ ([
   ['rigs', 'rigs'],
   ['calibrations', 'calibrations'],
   ['width-tests', 'widthTests'],
+  ['nozzles', 'nozzles'],
   ['soil-tests', 'soilTests'],
   ['rule-sets', 'ruleSets'],
 ]);

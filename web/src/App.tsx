@@ -24,6 +24,8 @@ const WidthTestsPage = lazyPart(() => import('./width/WidthTestsPage.tsx'));
 const WidthTestPage = lazyPart(() => import('./width/WidthTestPage.tsx'));
 const RigsPage = lazyPart(() => import('./rigs/RigsPage.tsx'));
 const RigPage = lazyPart(() => import('./rigs/RigPage.tsx'));
+const NozzlesPage = lazyPart(() => import('./nozzles/NozzlesPage.tsx'));
+const NozzlePage = lazyPart(() => import('./nozzles/NozzlePage.tsx'));
 const ShelfPage = lazyPart(() => import('./products/ShelfPage.tsx'));
 const ProductPage = lazyPart(() => import('./products/ProductPage.tsx'));
 const SoilTestsPage = lazyPart(() => import('./soil/SoilTestsPage.tsx'));
@@ -63,6 +65,9 @@ export function App() {
                 <Route path="/bench/rigs" element={<RigsPage />} />
                 <Route path="/bench/rigs/new" element={<RigPage />} />
                 <Route path="/bench/rigs/:id" element={<RigPage />} />
+                <Route path="/bench/nozzles" element={<NozzlesPage />} />
+                <Route path="/bench/nozzles/new" element={<NozzlePage />} />
+                <Route path="/bench/nozzles/:id" element={<NozzlePage />} />
                 <Route path="/bench/width" element={<WidthTestsPage />} />
                 <Route path="/bench/width/new" element={<WidthTestPage />} />
                 <Route path="/bench/width/:id" element={<WidthTestPage />} />

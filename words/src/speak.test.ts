@@ -77,7 +77,8 @@ const saidAtStep = ({ heading, how, fields, cautions }: Step): Message[] =>
 it('a guided test says all its steps, and why each method suits or not, for every machine', () => {
   const tools = { scale: 'small', tarp: false, floor: true, tray: true, ground: false, helper: false, wind: true } as const; // prettier-ignore
   const all = RIG_KIND_IDS.flatMap((kind) =>
-    chooseMethod({ kind, tools, isPesticide: true })
+    [true, false]
+      .flatMap((sprays) => chooseMethod({ kind, sprays, tools, isPesticide: true }))
       .map(({ why }) => why)
       .concat(
         METHOD_IDS.flatMap((method) => stepsOf(method, 3, kind, 'granular-carrier').flatMap(saidAtStep)),

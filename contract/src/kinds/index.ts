@@ -2,6 +2,7 @@
 import { calibrations } from './calibrations.ts';
 import { jobs } from './jobs.ts';
 import type { Columns, Kind, RowOf } from './kind.ts';
+import { nozzles } from './nozzles.ts';
 import { openRuns } from './openRuns.ts';
 import { products } from './products.ts';
 import { rigs } from './rigs.ts';
@@ -14,6 +15,7 @@ import { widthTests } from './widthTests.ts';
 export const KINDS = {
   products,
   sites,
+  nozzles,
   rigs,
   calibrations,
   openRuns,

@@ -19,8 +19,10 @@ export {
   areaUnitFor,
   lengthUnitFor,
   measuredSize,
+  pressureUnitFor,
   readSize,
   retypeSize,
+  volumeUnitFor,
   type SizeResult,
   type SizeShape,
 } from './size.ts';

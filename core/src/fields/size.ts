@@ -4,7 +4,7 @@ import { FRACTION_SIGNS, isBareNumber, readNumber } from '../quantities/numbers.
 import { readPositive } from '../quantities/quantity.ts';
 import { fromSi } from '../quantities/convert.ts';
 import { changedSi, retype, showExact, type UnitChange } from '../quantities/show.ts';
-import { UNITS, type AreaUnit, type LengthUnit, type UnitId } from '../quantities/units.ts';
+import { systemOf, UNITS, type AreaUnit, type LengthUnit, type UnitId } from '../quantities/units.ts';
 
 /** How a size was given. */
 export type SizeShape =
@@ -59,6 +59,20 @@ export const lengthUnitFor = (unit: AreaUnit): LengthUnit => LENGTH_OF[unit];
  * @example areaUnitFor('ft') // 'ft2'
  */
 export const areaUnitFor = (unit: LengthUnit): AreaUnit => AREA_OF[unit] ?? 'm2';
+
+/**
+ * The unit of what is caught that goes with a unit of length: fl oz for feet, mL for metres.
+ *
+ * @example volumeUnitFor('ft') // 'fl oz'
+ */
+export const volumeUnitFor = (unit: LengthUnit): 'mL' | 'fl oz' => (systemOf(unit) === 'us' ? 'fl oz' : 'mL');
+
+/**
+ * The unit of pressure that goes with a unit of length: psi for feet, bar for metres.
+ *
+ * @example pressureUnitFor('m') // 'bar'
+ */
+export const pressureUnitFor = (unit: LengthUnit): 'bar' | 'psi' => (systemOf(unit) === 'us' ? 'psi' : 'bar');
 
 const BAND = /\s*(?:±|\+\s*\/?\s*[-−])\s*(.*)$/;
 

@@ -13,6 +13,16 @@ export {
 export { readScaleLine, scaleLine } from './scaleLine.ts';
 export { blankRig, rigInput, type Feeds, type RigInput, type ServiceInput } from './rigInput.ts';
 export { evaluateRig, type RigResult } from './rig.ts';
+export {
+  blankNozzle,
+  evaluateNozzle,
+  evaluateNozzleFacts,
+  nozzleInput,
+  type NozzleFacts,
+  type NozzleInput,
+  type NozzleResult,
+} from './nozzle.ts';
+export { blankSpray, evaluateSpray, MAX_NOZZLES, type SprayInput, type SprayResult } from './spray.ts';
 export { rigUpgrades } from './rigUpgrades.ts';
 export { readPace, type PaceOfWork } from './readPace.ts';
 export { readWidth, type WidthBy, type WidthInput } from './width.ts';

@@ -12,6 +12,8 @@ interface RigKindFacts {
   readonly treats: readonly ('rows' | 'lanes')[];
   /** Comfortable pace, m/s. */
   readonly pace: readonly [number, number];
+  /** What it sprays out of: a row of nozzles, one, or it does not spray. */
+  readonly nozzles: 'row' | 'one' | 'none';
   /** Looked at before use and after it, by name. */
   readonly before: readonly string[];
   readonly after: readonly string[];
@@ -25,23 +27,23 @@ export const MARKS_READABLE = 'marks';
 
 const DRY_BEFORE = ['hopper', 'gateShut', 'agitator', 'greased', MARKS_READABLE];
 const DRY_AFTER = ['washed', 'dried', 'gateOpen'];
-const WET_BEFORE = ['tank', 'screens', 'gaskets', 'nozzles'];
-const WET_AFTER = ['rinsed', 'nozzlesCleaned', 'drained'];
+const WET_BEFORE = ['tank', 'mainFilter', 'screens', 'gaskets', 'nozzles', 'primed'];
+const WET_AFTER = ['rinsed', 'nozzlesCleaned', 'screensCleaned', 'drained'];
 
 /** Kinds of machine. */
 export const RIG_KINDS = {
-  'push-drop': { puts: 'dry', metering: 'wheels', width: 'hopper', treats: [], runsStanding: 'no', pace: ON_FOOT, before: [...DRY_BEFORE, 'tires'], after: DRY_AFTER },
-  'push-rotary': { puts: 'dry', metering: 'flow', width: 'passes', treats: [], runsStanding: 'unstirred', pace: ON_FOOT, before: [...DRY_BEFORE, 'impeller'], after: DRY_AFTER },
-  'stand-on': { puts: 'dry', metering: 'flow', width: 'passes', treats: [], runsStanding: 'yes', pace: DRIVEN, before: [...DRY_BEFORE, 'impellerSpeed'], after: DRY_AFTER },
-  'hand-rotary': { puts: 'dry', metering: 'flow', width: 'passes', treats: [], runsStanding: 'unstirred', pace: ON_FOOT, before: ['bag', 'gateShut', 'crank', MARKS_READABLE], after: ['brushed', 'dried'] },
-  'row-distributor': { puts: 'dry', metering: 'flow', width: 'rows', treats: ['rows'], runsStanding: 'yes', pace: [0.7, 3], before: [...DRY_BEFORE, 'outlets'], after: DRY_AFTER },
-  'gravity-knapsack': { puts: 'dry', metering: 'flow', width: 'rows', treats: ['rows'], runsStanding: 'yes', pace: [0.7, 1.4], before: ['tankDry', 'gateShut', 'straps', MARKS_READABLE], after: ['brushed', 'dried'] },
-  vehicle: { puts: 'dry', metering: 'flow', width: 'passes', treats: ['lanes'], runsStanding: 'yes', pace: DRIVEN, before: [...DRY_BEFORE, 'spinner', 'drives'], after: ['emptied', 'chain'] },
-  'spread-and-spray': { puts: 'both', metering: 'flow', width: 'passes', treats: [], runsStanding: 'yes', pace: DRIVEN, before: [...DRY_BEFORE, ...WET_BEFORE], after: [...DRY_AFTER, ...WET_AFTER] },
-  boom: { puts: 'wet', metering: 'flow', width: 'passes', treats: [], runsStanding: 'yes', pace: DRIVEN, before: [...WET_BEFORE, 'boom'], after: WET_AFTER },
-  'hand-gun': { puts: 'wet', metering: 'flow', width: 'passes', treats: [], runsStanding: 'yes', pace: ON_FOOT, before: [...WET_BEFORE, 'hose'], after: WET_AFTER },
-  'hose-end': { puts: 'wet', metering: 'flow', width: 'passes', treats: [], runsStanding: 'yes', pace: ON_FOOT, before: ['bottle', 'siphon', 'backflow'], after: ['bottleRinsed'] },
-  'knapsack-sprayer': { puts: 'wet', metering: 'flow', width: 'passes', treats: [], runsStanding: 'yes', pace: [0.7, 1.4], before: [...WET_BEFORE, 'straps'], after: WET_AFTER },
+  'push-drop': { puts: 'dry', metering: 'wheels', width: 'hopper', treats: [], runsStanding: 'no', nozzles: 'none', pace: ON_FOOT, before: [...DRY_BEFORE, 'tires'], after: DRY_AFTER },
+  'push-rotary': { puts: 'dry', metering: 'flow', width: 'passes', treats: [], runsStanding: 'unstirred', nozzles: 'none', pace: ON_FOOT, before: [...DRY_BEFORE, 'impeller'], after: DRY_AFTER },
+  'stand-on': { puts: 'dry', metering: 'flow', width: 'passes', treats: [], runsStanding: 'yes', nozzles: 'none', pace: DRIVEN, before: [...DRY_BEFORE, 'impellerSpeed'], after: DRY_AFTER },
+  'hand-rotary': { puts: 'dry', metering: 'flow', width: 'passes', treats: [], runsStanding: 'unstirred', nozzles: 'none', pace: ON_FOOT, before: ['bag', 'gateShut', 'crank', MARKS_READABLE], after: ['brushed', 'dried'] },
+  'row-distributor': { puts: 'dry', metering: 'flow', width: 'rows', treats: ['rows'], runsStanding: 'yes', nozzles: 'none', pace: [0.7, 3], before: [...DRY_BEFORE, 'outlets'], after: DRY_AFTER },
+  'gravity-knapsack': { puts: 'dry', metering: 'flow', width: 'rows', treats: ['rows'], runsStanding: 'yes', nozzles: 'none', pace: [0.7, 1.4], before: ['tankDry', 'gateShut', 'straps', MARKS_READABLE], after: ['brushed', 'dried'] },
+  vehicle: { puts: 'dry', metering: 'flow', width: 'passes', treats: ['lanes'], runsStanding: 'yes', nozzles: 'none', pace: DRIVEN, before: [...DRY_BEFORE, 'spinner', 'drives'], after: ['emptied', 'chain'] },
+  'spread-and-spray': { puts: 'both', metering: 'flow', width: 'passes', treats: [], runsStanding: 'yes', nozzles: 'row', pace: DRIVEN, before: [...DRY_BEFORE, ...WET_BEFORE], after: [...DRY_AFTER, ...WET_AFTER] },
+  boom: { puts: 'wet', metering: 'flow', width: 'passes', treats: [], runsStanding: 'yes', nozzles: 'row', pace: DRIVEN, before: [...WET_BEFORE, 'boom'], after: WET_AFTER },
+  'hand-gun': { puts: 'wet', metering: 'flow', width: 'passes', treats: [], runsStanding: 'yes', nozzles: 'one', pace: ON_FOOT, before: [...WET_BEFORE, 'hose'], after: WET_AFTER },
+  'hose-end': { puts: 'wet', metering: 'flow', width: 'passes', treats: [], runsStanding: 'yes', nozzles: 'one', pace: ON_FOOT, before: ['bottle', 'siphon', 'backflow'], after: ['bottleRinsed'] },
+  'knapsack-sprayer': { puts: 'wet', metering: 'flow', width: 'passes', treats: [], runsStanding: 'yes', nozzles: 'one', pace: [0.7, 1.4], before: [...WET_BEFORE, 'straps'], after: WET_AFTER },
 } as const satisfies Record<string, RigKindFacts>; // prettier-ignore
 
 export type RigKind = keyof typeof RIG_KINDS;

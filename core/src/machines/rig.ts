@@ -8,6 +8,7 @@ import { rigKind } from './kinds.ts';
 import type { RigInput } from './rigInput.ts';
 import { evaluateScale, type ScaleResult } from './scale.ts';
 import { readPace } from './readPace.ts';
+import { evaluateSpray, type SprayResult } from './spray.ts';
 import { readWidth } from './width.ts';
 
 const MAX_OUTLETS = 12;
@@ -19,6 +20,7 @@ export interface RigResult {
   /** 1 where nothing else is said. */
   readonly outlets: number;
   readonly hopperKg: number | null;
+  readonly spray: SprayResult;
   readonly widthM: number | null;
   readonly paceMPerS: number | null;
   /** Whether the usual pace lies where one walks or drives comfortably. */
@@ -52,6 +54,7 @@ export function evaluateRig(rig: RigInput): RigResult {
     rig.width.text,
     () => readWidth({ ...rig.width, by: 'measured' }, 'width.text').si,
   );
+  const spray = evaluateSpray(rig.spray, rig.kind);
   const paceMPerS = readPace(rig.pace, 'pace', { readIfPresent });
   rig.services.forEach(({ onDay, dueDay }, at) => {
     noteDay(tryRead, onDay, `services.${at}.onDay`);
@@ -64,11 +67,12 @@ export function evaluateRig(rig: RigInput): RigResult {
     second,
     outlets: outlets ?? 1,
     hopperKg,
+    spray,
     widthM,
     paceMPerS,
     paceIsUsual: paceMPerS === null || (paceMPerS >= pace[0] && paceMPerS <= pace[1]),
     before: [...before.map(checkOf), ...whole(rig.before)],
     after: [...after.map(checkOf), ...whole(rig.after)],
-    errors: [...errors, ...control.errors, ...second.errors],
+    errors: [...errors, ...control.errors, ...second.errors, ...spray.errors],
   };
 }

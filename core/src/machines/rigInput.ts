@@ -3,6 +3,7 @@ import { lengthText, massUnit, notes, text, type InputOf } from '../fields/schem
 import { RIG_KIND_IDS } from './kinds.ts';
 import { paceInput } from './readPace.ts';
 import { blankScale, scaleInput } from './scale.ts';
+import { blankSpray, sprayInput } from './spray.ts';
 
 /** What was done to a machine, and when it is due again. */
 const service = z.object({ id: z.string().max(60), onDay: text, what: text, dueDay: text });
@@ -29,6 +30,7 @@ export const rigInput = z.object({
   before: lines,
   after: lines,
   services: z.array(service).max(200),
+  spray: sprayInput,
   notes,
 });
 export type RigInput = InputOf<typeof rigInput>;
@@ -53,6 +55,7 @@ export const blankRig = (system: 'us' | 'metric'): RigInput => {
     before: [],
     after: [],
     services: [],
+    spray: blankSpray(system),
     notes: '',
   };
 };

@@ -32,5 +32,25 @@ function machineWhole(earlier: Json): Json {
   return filledIn(blank, { ...earlier, second: secondControl(partOf(earlier, 'second')) });
 }
 
+/** Before machines sprayed, nothing was known of tank and nozzles. */
+function withSpray(earlier: Json): Json {
+  const metric = partOf(earlier, 'hopper')['unit'] === 'kg' || partOf(earlier, 'hopper')['unit'] === 'g';
+  const length = { text: '', unit: metric ? 'm' : 'ft' };
+  const pressure = { text: '', unit: metric ? 'bar' : 'psi' };
+  const spray = {
+    tank: { size: '', unit: metric ? 'L' : 'gal' },
+    nozzle: { name: '', flow: { text: '', unit: metric ? 'L/min' : 'gal/min' }, at: pressure, low: '', high: '' },
+    count: '',
+    spacing: { text: '', unit: metric ? 'cm' : 'in' },
+    fittedOn: '',
+    pressure,
+    width: { grass: length, concrete: length },
+  };
+  return filledIn({ spray }, earlier);
+} // prettier-ignore
+
 /** How a stored machine became what it is now. */
-export const rigUpgrades: readonly UpgradeStep[] = [{ adds: [], upgrade: machineWhole }];
+export const rigUpgrades: readonly UpgradeStep[] = [
+  { adds: [], upgrade: machineWhole },
+  { adds: ['spray'], upgrade: withSpray },
+];

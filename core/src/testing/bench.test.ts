@@ -130,7 +130,7 @@ describe('reference cases as a person types them', () => {
 });
 
 const first = (kind: RigKind, tools: Partial<ToolsInput>, isPesticide = false) =>
-  chooseMethod({ kind, tools: { ...blankTools(), ...tools }, isPesticide });
+  chooseMethod({ kind, sprays: false, tools: { ...blankTools(), ...tools }, isPesticide });
 
 describe('choosing a test', () => {
   it.each<[RigKind, Partial<ToolsInput>, MethodId]>([
@@ -164,10 +164,10 @@ describe('choosing a test', () => {
 });
 
 describe('a plan before anyone walks', () => {
-  const wanted = { method: 'weigh-back' as const, outputKgPerM: 3.33 * PER_1000 * 9 * 0.3048, widthM: 9 * 0.3048, scaleStepKg: 0.05 * LB, tolerance: 0.05, speedMPerS: 1.34, hopperKg: 50 * LB, lengthUnit: 'ft' as const }; // prettier-ignore
+  const wanted = { method: 'weigh-back' as const, outputPerM: 3.33 * PER_1000 * 9 * 0.3048, widthM: 9 * 0.3048, scaleStepKg: 0.05 * LB, tolerance: 0.05, speedMPerS: 1.34, hopperKg: 50 * LB, lengthUnit: 'ft' as const }; // prettier-ignore
   it('spreads what the scale can tell to half the tolerance, and no less', () => {
     const plan = planTest(wanted);
-    expect(plan.netKg).toBeGreaterThanOrEqual(leastNet(wanted.scaleStepKg, 0.025));
+    expect(plan.netSi).toBeGreaterThanOrEqual(leastNet(wanted.scaleStepKg, 0.025));
     expect(plan.strip!.lengthM / 3.048).toBeCloseTo(Math.round(plan.strip!.lengthM / 3.048), 9);
     expect(speak(planTexts(plan, input(), 0.05)[0]!)).toBe('A strip of 60 ft: about 1.8 lb goes out.');
   });

@@ -1,18 +1,19 @@
 import { message, type Message } from '../messages/message.ts';
 import { isBareNumber } from '../quantities/numbers.ts';
-import { showExact, showQuantity, type DisplayValue } from '../quantities/show.ts';
+import { showExact, showQuantity, textWithUnit, type DisplayValue } from '../quantities/show.ts';
 import { UNITS } from '../quantities/units.ts';
 import { bracket, operator, term, word, type Working } from '../working/working.ts';
 import type { CalibrationResult } from './calibration.ts';
-import { areaUnitFor } from '../fields/size.ts';
+import { areaUnitFor, volumeUnitFor } from '../fields/size.ts';
 import { isRowPerArea, type WidthInput } from '../machines/width.ts';
 import type { BenchRig } from './benchRig.ts';
 import type { CalibrationInput, RunInput } from './calibrationInput.ts';
 import { MAX_PACE_APART } from './pace.ts';
 import { methodOf } from './methodTable.ts';
 import type { LineTerms, Parts } from './methods/method.ts';
+import { caughtParts } from './methods/sprayCatch.ts';
 import { bandOfRun, rateAtWork, unitsOf, type RunResult } from './readRun.ts';
-import { dimensionOf, isPerLength, type BenchRateUnit } from './rate.ts';
+import { dimensionOf, isPerLength, isSprayed, type BenchRateUnit } from './rate.ts';
 import { showRate, showSpeed, speedText } from './showBench.ts';
 
 const withUnit = (input: string, symbol: string): string =>
@@ -51,6 +52,7 @@ function termsOf(run: RunInput, calibration: CalibrationInput) {
   return {
     isTyped: (id: string) => (run.readings[id]?.trim() ?? '') !== '',
     mass: (id: string) => typedAs(id, UNITS[units.mass].symbol),
+    volume: (id: string) => typedAs(id, UNITS[volumeUnitFor(units.length)].symbol),
     length: (id: string) => typedAs(id, UNITS[units.length].symbol),
     seconds: (id: string) => typedAs(id, 's'),
     times: (id: string) => typedAs(id, '', message('working.times')),
@@ -62,7 +64,17 @@ function termsOf(run: RunInput, calibration: CalibrationInput) {
 
 /** What the line of a run is put together from. */
 function lineTermsOf(run: RunInput, calibration: CalibrationInput, { outlets, rows }: BenchRig): LineTerms {
-  const { isTyped, mass, length, seconds, times: count, area, across, ownAcross } = termsOf(run, calibration);
+  const {
+    isTyped,
+    mass,
+    volume,
+    length,
+    seconds,
+    times: count,
+    area,
+    across,
+    ownAcross,
+  } = termsOf(run, calibration);
   const [open, close, by, over, less] = [
     bracket('('),
     bracket(')'),
@@ -88,10 +100,12 @@ function lineTermsOf(run: RunInput, calibration: CalibrationInput, { outlets, ro
     less,
     isTyped,
     mass,
+    volume,
     length,
     seconds,
     area,
     net,
+    caughtVolumes: () => caughtParts(outlets, { open, close, over, isTyped, volume, seconds }),
     nets() {
       const caught = Array.from({ length: outlets }, (_, at) => at + 1).filter((at) => at === 1 || isTyped(`gross.${at}`)); // prettier-ignore
       if (outlets === 1) return net('gross', 'tare');
@@ -141,7 +155,7 @@ export function runLine(
 }
 
 /**
- * What brings a run to the pace of work, as a line; null where it needs none.
+ * What brings a run to the pace of work and to what will be sprayed, as a line; null where it needs none.
  *
  * @param workMPerS pace of work, m/s
  * @example paceLine(calibration.runs[0], reading.runs[0], calibration, reading.paceMPerS) // null
@@ -152,22 +166,23 @@ export function paceLine(
   calibration: CalibrationInput,
   workMPerS: number | null,
 ): Working | null {
-  const { worked, pace } = reading;
-  if (!worked?.paceMPerS || !pace || workMPerS === null || Math.abs(pace.factor - 1) < 0.005) return null;
+  const { worked, pace, flowFactor } = reading;
+  const isPaced = worked?.paceMPerS && pace && workMPerS !== null && Math.abs(pace.factor - 1) >= 0.005;
+  if (!worked || (!isPaced && flowFactor === 1)) return null;
   const { length, seconds, isTyped } = termsOf(run, calibration);
   const along = isTyped('length') ? 'length' : 'course';
   const time = isTyped('length') ? 'time' : 'courseTime';
   const isTimedOnce = !isTyped('courseTime.2') && !isTyped('courseTime.3');
-  const walked = isTimedOnce ? [bracket('('), length(along), operator('÷'), seconds(time), bracket(')')] : [term('walked', showSpeed(worked.paceMPerS, unitsOf(run, calibration).length))]; // prettier-ignore
+  const walked = isTimedOnce ? [bracket('('), length(along), operator('÷'), seconds(time), bracket(')')] : [term('walked', showSpeed(worked.paceMPerS ?? 0, unitsOf(run, calibration).length))]; // prettier-ignore
+  const byPace = isPaced ? [operator('×'), ...walked, operator('÷'), term('work', showSpeed(workMPerS, calibration.units.length), { origin: 'measured' })] : []; // prettier-ignore
+  const byDensity = flowFactor === 1 ? [] : [operator('×'), term('density', { number: showExact(flowFactor), unit: '' }, { of: message('working.denser', { density: textWithUnit(calibration.mixDensity.text, calibration.mixDensity.unit) }), origin: 'typed' })]; // prettier-ignore
   return {
     id: `run.${run.id}.pace`,
-    label: message('working.atPaceOfWork'),
+    label: message(byDensity.length > 0 ? 'working.asSprayed' : 'working.atPaceOfWork'),
     parts: [
       term('as-run', showQuantity(worked.rateSi, calibration.target.unit, 4)),
-      operator('×'),
-      ...walked,
-      operator('÷'),
-      term('work', showSpeed(workMPerS, calibration.units.length), { origin: 'measured' }),
+      ...byPace,
+      ...byDensity,
       operator('='),
       term('rate', showAtWork(reading, calibration.target.unit), { strong: true }),
     ],
@@ -188,8 +203,9 @@ export function runRemarks(
   const { worked, widthM, pace } = reading;
   if (!worked) return [];
   if (worked.rateSi === 0) return [message('remarks.noFlow')];
-  const { outlets, outputKgPerM, paceMPerS: walked } = worked;
-  const perMetre = showQuantity(outputKgPerM, 'g', 3).number;
+  const { outlets, outputPerM, paceMPerS: walked } = worked;
+  const sprays = isSprayed(dimensionOf(calibration.target.unit));
+  const perMetre = sprays ? '' : showQuantity(outputPerM, 'g', 3).number;
   const rate = rateAtWork(reading)!.rateSi;
   const against = targetSi === null ? null : rate / targetSi - 1;
   const { length, mass } = unitsOf(run, calibration);
@@ -197,9 +213,11 @@ export function runRemarks(
   const change = isOther ? 1 / pace.factor - 1 : 0;
   const atPace = isOther && pace.factor !== 1 ? 'yes' : 'no';
   return [
-    against === null
-      ? message('remarks.out', { grams: perMetre })
-      : message('remarks.outAgainst', { grams: perMetre, off: offOf(against), atPace }),
+    ...(sprays
+      ? against === null ? [] : [message('remarks.against', { off: offOf(against), atPace })]
+      : [against === null
+        ? message('remarks.out', { grams: perMetre })
+        : message('remarks.outAgainst', { grams: perMetre, off: offOf(against), atPace })]),
     ...(isOther
       ? [
           message('remarks.pace', {
@@ -215,7 +233,7 @@ export function runRemarks(
     ...(outlets
       ? [
           message('remarks.outlets', {
-            weights: outlets.netKg.map((kg) => showQuantity(kg, mass, 3).number),
+            weights: outlets.netSi.map((kg) => showQuantity(kg, mass, 3).number),
             unit: UNITS[mass].symbol,
             percent: showExact(outlets.imbalance * 100, 2),
             wide: outlets.imbalance > 0.1 ? 'yes' : 'no',

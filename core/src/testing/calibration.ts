@@ -13,7 +13,9 @@ import { NO_RIG, type BenchRig } from './benchRig.ts';
 import type { CalibrationInput, SignOffInput } from './calibrationInput.ts';
 import { plausibilityChecks, type PlausibilityCheck } from './plausibility.ts';
 import { countedRuns, readScaleStep, runReader, type RunResult } from './readRun.ts';
-import { dimensionOf, rateAs, type RateDimension } from './rate.ts';
+import { dimensionOf, isSprayed, rateAs, type RateDimension } from './rate.ts';
+import { sprayState, type SprayState } from './spray.ts';
+import { densityFactor } from '../wet/flow.ts';
 import { NO_RECORD, repeatsOf, type Run, type ScatterRecord } from './scatter.ts';
 import { chooseStart, fromShape, lookUp, starts, type Listed, type Start } from './start.ts';
 
@@ -43,6 +45,8 @@ export interface CalibrationResult {
   readonly plausibility: readonly PlausibilityCheck[];
   /** What to set next; null until the scale of the machine and the target are known. */
   readonly advice: (Advice & { readonly mark: Mark; readonly start: Start }) | null;
+  /** How what sprays stands; null: it spreads. */
+  readonly spray: SprayState | null;
   /** Rates at the machine's marks over what was tested. */
   readonly chart: readonly ChartLine[];
   readonly errors: readonly InputError[];
@@ -142,6 +146,8 @@ export function evaluateCalibration(
   );
   const tolerance = readIfPresent(input.tolerance, () => readTolerance(input.tolerance, 'tolerance')) ?? 0.05;
   const width = readIfPresent(input.width.text, () => readWidth(input.width, 'width.text'));
+  const mixKgPerL = isSprayed(dimension) ? readIfPresent(input.mixDensity.text, () => readPositive(input.mixDensity.text, { kind: 'density', bareUnit: input.mixDensity.unit, field: 'mixDensity.text' }, message('errors.what.density')).si) : null; // prettier-ignore
+  const flowFactor = mixKgPerL !== null && input.caughtWith === 'water' ? densityFactor(mixKgPerL) : 1;
   const paceMPerS = readPace(input.pace, 'pace', noted) ?? machine.paceMPerS;
   const label = readLabel(input, machine, paceMPerS ?? USUAL_PACE, noted);
   const flow = machine.scale.marks.length === 0 ? null : readIfPresent(input.firstFlow, () => readMark(input.firstFlow, machine.scale, 'firstFlow')); // prettier-ignore
@@ -150,7 +156,7 @@ export function evaluateCalibration(
     readIfPresent(input.second, () => readMark(input.second, rig.second, 'second'));
   const scaleStepKg = tryRead(() => readScaleStep(input));
   if (input.signOff) noteSignOff(input.signOff, noted);
-  const read = input.runs.map(runReader(input, rig, width, paceMPerS));
+  const read = input.runs.map(runReader(input, rig, width, paceMPerS, flowFactor));
   const found = read.map(({ reading }) => reading);
   const plausibility = plausibilityChecks(found, input, rig, targetSi);
   const asked = new Set(
@@ -158,7 +164,8 @@ export function evaluateCalibration(
   );
   const runs = found.map((run) => (asked.has(run.id) ? Object.assign({}, run, { counts: false }) : run));
   const counted = countedRuns(runs);
-  const advice = targetSi === null ? null : adviceOf(input, rig, counted, { target: targetSi, tolerance, paceMPerS: paceMPerS ?? USUAL_PACE, label, shape, record }); // prettier-ignore
+  const spray = rig.spray ? sprayState({ runs, rig, record, targetSi }) : null;
+  const advice = targetSi === null || spray ? null : adviceOf(input, rig, counted, { target: targetSi, tolerance, paceMPerS: paceMPerS ?? USUAL_PACE, label, shape, record }); // prettier-ignore
   const { marks } = rig.scale;
   const lines = chartOf(marks.map(({ opening }) => opening), advice?.means ?? []); // prettier-ignore
   return {
@@ -173,7 +180,10 @@ export function evaluateCalibration(
     runs,
     plausibility,
     advice,
-    chart: lines.map(({ setting, rate, tested }) => ({ mark: marks.find(({ opening }) => opening === setting)!, rateSi: rate, tested })), // prettier-ignore
+    chart: spray
+      ? spray.means.map(({ mark, mean }) => ({ mark, rateSi: mean.mean, tested: true }))
+      : lines.map(({ setting, rate, tested }) => ({ mark: marks.find(({ opening }) => opening === setting)!, rateSi: rate, tested })), // prettier-ignore
+    spray,
     errors: [...errors, ...read.flatMap((each) => each.errors)],
   };
 }

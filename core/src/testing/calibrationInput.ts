@@ -99,6 +99,9 @@ export const calibrationAim = z.object({
   width: widthInput,
   /** The pace of work: what the machine's chart holds for. */
   pace: paceInput,
+  /** What is caught of a sprayer in its tests, and how dense the mix is that it will spray; empty: as water. */
+  caughtWith: z.enum(['water', 'mix']),
+  mixDensity: z.object({ text, unit: z.enum(['kg/L', 'g/L', 'lb/gal']) }),
   /** What the second control stands at. */
   second: text,
   /** The mark at which this product begins to run; empty: that of the machine, if it was noted. */
@@ -143,6 +146,8 @@ export function blankCalibration(system: 'us' | 'metric'): CalibrationInput {
     shape: '',
     width: { text: '', unit: length, by: 'chosen' },
     pace: { course: '', unit: length, time: '' },
+    caughtWith: 'water',
+    mixDensity: { text: '', unit: us ? 'lb/gal' : 'kg/L' },
     second: '',
     firstFlow: '',
     tools: blankTools(),

@@ -67,8 +67,18 @@ function runsOnTheirOwn(earlier: Json): Json {
   };
 }
 
+/** Before machines sprayed, nothing was said of what is caught. */
+function caughtWithWater(earlier: Json): Json {
+  const metric = ['kg', 'g'].includes(textIn(partOf(earlier, 'units'), 'mass'));
+  return filledIn(
+    { caughtWith: 'water', mixDensity: { text: '', unit: metric ? 'kg/L' : 'lb/gal' } },
+    earlier,
+  );
+}
+
 /** How a stored calibration became what it is now; runs that stand in an earlier one stay there, and whoever reads it takes them out. */
 export const calibrationUpgrades: readonly UpgradeStep[] = [
   { adds: [], upgrade: calibrationWhole },
   { adds: ['signOff.runs'], upgrade: runsOnTheirOwn },
+  { adds: ['caughtWith', 'mixDensity'], upgrade: caughtWithWater },
 ];

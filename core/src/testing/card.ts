@@ -78,21 +78,27 @@ export function cardOf(
   const kept = chart.findIndex(({ mark }) => mark.label === setting);
   const rate = (kgPerM2: number) => showRate(kgPerM2, 0, target.unit);
   const tested = reading.advice?.means.find((mean) => mean.setting === chart[kept]?.mark.opening);
-  const held = kept < 0 ? null : showRate(chart[kept]!.rateSi, tested?.uRelative ?? 0, target.unit);
+  const sprayed =
+    reading.spray?.means.find(({ mark }) => mark.label === setting) ?? reading.spray?.now ?? null;
+  const held = sprayed
+    ? showRate(sprayed.mean.mean, sprayed.mean.uRelative, target.unit)
+    : kept < 0 ? null : showRate(chart[kept]!.rateSi, tested?.uRelative ?? 0, target.unit); // prettier-ignore
   const { pace, width } = signOff;
   const isTimed = pace.course.trim() !== '' && pace.time.trim() !== '';
   return {
     machine: rig.name,
     product: [input.product, named('grain', signOff.grain), named('lot', signOff.lot)].filter((part) => part !== ''), // prettier-ignore
     setting,
-    control: rig.control.name,
+    control: reading.spray && kept < 0 ? '' : rig.control.name,
     rate: held?.number ?? '',
     band: held?.band ?? '',
-    lines: linesToPrint(chart, Math.max(0, kept)).map(({ mark, rateSi }) => ({
-      setting: mark.label,
-      rate: rate(rateSi).number,
-      isKept: mark.label === setting,
-    })),
+    lines: (reading.spray && kept < 0 ? [] : linesToPrint(chart, Math.max(0, kept))).map(
+      ({ mark, rateSi }) => ({
+        setting: mark.label,
+        rate: rate(rateSi).number,
+        isKept: mark.label === setting,
+      }),
+    ),
     rateUnit: UNITS[target.unit].symbol,
     pace: isTimed ? message('card.pace', { course: withUnit(pace.course, pace.unit), time: withUnit(pace.time, 's') }) : paceText(reading.chartPaceMPerS, pace.unit), // prettier-ignore
     spacing:

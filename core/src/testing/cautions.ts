@@ -9,6 +9,8 @@ interface Situation {
   readonly rig: RigKind;
   /** Null: the product is not on the shelf. */
   readonly product: ProductKind | null;
+  /** What is tested is sprayed. */
+  readonly sprays?: boolean;
 }
 
 const DRIVEN = 2;
@@ -18,10 +20,17 @@ const DRIVEN = 2;
  *
  * @example cautionsFor('meter', { rig: 'vehicle', product: 'dry-deicer' })[0].id // 'cautions.lockOut'
  */
-export function cautionsFor(act: Command, { rig, product }: Situation): Message[] {
+export function cautionsFor(act: Command, { rig, product, sprays = false }: Situation): Message[] {
   const isPesticide = product === 'granular-carrier';
   const isDeicer = product !== null && PRODUCT_KINDS[product].puts === 'de-icer';
   const isDriven = rigKind(rig).pace[1] > DRIVEN;
+  const wet: Readonly<Record<Command, readonly Message[]>> = {
+    fill: [message('cautions.labelWet'), message('cautions.cleanWater')],
+    meter: [message('cautions.splash')],
+    walk: [message('cautions.drift')],
+    sweep: [message('cautions.pourBack')],
+  };
+  if (sprays) return [...wet[act]];
   const LINES: Readonly<Record<Command, readonly (Message | false)[]>> = {
     fill: [
       message('cautions.label'),

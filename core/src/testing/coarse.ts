@@ -15,7 +15,7 @@ export type Coarse =
   | {
       readonly because: 'weighing';
       readonly stepKg: number;
-      readonly netKg: number;
+      readonly netSi: number;
       /** Catch at least so much, kg. */
       readonly leastKg: number;
     }
@@ -36,7 +36,7 @@ export function coarseness(run: RunResult, tolerance: number): Coarse | null {
     return {
       because: 'weighing',
       stepKg: worked.stepKg,
-      netKg: worked.netKg,
+      netSi: worked.netSi,
       leastKg: leastNet(worked.stepKg, tolerance),
     };
   const timing = Math.sqrt(Math.max(0, bandOfRun(run) ** 2 - (COVERAGE * worked.uReadings) ** 2)) / COVERAGE;
@@ -80,7 +80,7 @@ export function coarseRemark(
     const { number, unit: symbol } = showQuantity(kg, calibration.units.mass, figures);
     return `${number} ${symbol}`;
   };
-  const { stepKg, netKg, leastKg } = coarse;
+  const { stepKg, netSi, leastKg } = coarse;
   const least = showLeast(leastKg, calibration.units.mass);
-  return message('coarse.weighing', { step: mass(stepKg, 1), net: mass(netKg, 2), low, high, least });
+  return message('coarse.weighing', { step: mass(stepKg, 1), net: mass(netSi, 2), low, high, least });
 }

@@ -79,7 +79,7 @@ describe('a run in which nothing came out', () => {
       rig('one-row'),
     );
     expect(equal.errors).toEqual([]);
-    expect(equal.runs[0]!.worked).toMatchObject({ rateSi: 0, netKg: 0 });
+    expect(equal.runs[0]!.worked).toMatchObject({ rateSi: 0, netSi: 0 });
     expect(equal.advice).toMatchObject({ because: 'no-flow', noFlow: 5, setting: 7 });
     const said = input('fill-time', {});
     const told = evaluateCalibration({ ...said, runs: [{ ...said.runs[0]!, noFlow: true }] }, rig('one-row'));

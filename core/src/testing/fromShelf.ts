@@ -1,3 +1,6 @@
+import { evaluateSpray } from '../machines/spray.ts';
+import { systemOf } from '../quantities/units.ts';
+import { dimensionOf, isSprayed } from './rate.ts';
 import { labelRate } from '../need/labelRate.ts';
 import { retype } from '../quantities/show.ts';
 import { isUnitOf } from '../quantities/units.ts';
@@ -17,6 +20,7 @@ const isFor = (printed: string, machine: string): boolean =>
  * label prints for this machine, at the rate that the label's coverage means.
  *
  * @param machine name of the machine; empty: not known yet
+ * @param sprays whether it is sprayed; as the rate that stands says where nothing is told
  * @example calibrationFor(calibration, '1', lakeFeed, 'Green rotary').product // 'Lake feed 24-0-8'
  */
 export function calibrationFor(
@@ -24,6 +28,7 @@ export function calibrationFor(
   id: string,
   product: ProductInput,
   machine: string,
+  sprays?: boolean,
 ): CalibrationInput {
   const { package: pack, coverage, labelLow } = evaluateProduct(product);
   const rate = pack && coverage ? labelRate(pack.si, coverage.areaM2) : labelLow;
@@ -33,7 +38,7 @@ export function calibrationFor(
   const isForgiving = PRODUCT_KINDS[product.kind].puts === 'de-icer';
   const isDry = PRODUCT_KINDS[product.kind].form === 'dry';
   return {
-    ...input,
+    ...rateOf(input, sprays ?? isSprayed(dimensionOf(unit))),
     productId: id,
     product: product.name,
     lot: product.lot,
@@ -53,11 +58,30 @@ export function calibrationFor(
  * @example calibrationOn(blankCalibration('us'), '1', redSpreader).pace // { course: '120', unit: 'ft', time: '27.2' }
  */
 export function calibrationOn(input: CalibrationInput, id: string, rig: RigInput): CalibrationInput {
-  const width = input.width.text === '' ? { ...rig.width, by: input.width.by } : input.width;
+  const { puts, width: spreadBy } = rigKind(rig.kind);
+  const sprays = puts === 'wet' || (puts === 'both' && isSprayed(dimensionOf(input.target.unit)));
+  const own = sprays ? sprayWidth(rig) : { ...rig.width, by: input.width.by };
+  const width = input.width.text === '' ? own : input.width;
   return {
-    ...input,
+    ...rateOf(input, sprays),
     rig: id,
-    width: { ...width, by: rigKind(rig.kind).width === 'hopper' ? 'measured' : width.by },
+    width: { ...width, by: spreadBy === 'hopper' ? 'measured' : width.by },
     pace: input.pace.time === '' ? rig.pace : input.pace,
   };
+}
+
+/** What a sprayer covers: as measured on grass, else its nozzles times their spacing, else as measured on concrete. */
+function sprayWidth({ kind, spray }: RigInput): CalibrationInput['width'] {
+  const { widthFrom, widthBySpacingM } = evaluateSpray(spray, kind);
+  const { grass, concrete } = spray.width;
+  if (widthFrom === 'nozzles') return { text: retype(widthBySpacingM!, spray.spacing.unit), unit: spray.spacing.unit, by: 'chosen' }; // prettier-ignore
+  return { ...(widthFrom === 'concrete' ? concrete : grass), by: 'measured' };
+}
+
+/** A rate by volume for what sprays, by weight for what spreads; a number that was typed as the other is none of this one. */
+function rateOf(input: CalibrationInput, sprays: boolean): CalibrationInput {
+  if (isSprayed(dimensionOf(input.target.unit)) === sprays) return input;
+  const us = systemOf(input.target.unit) === 'us';
+  const unit = sprays ? (us ? 'gal/1000 ft2' : 'L/ha') : us ? 'lb/1000 ft2' : 'kg/ha';
+  return { ...input, target: { amount: '', unit }, label: { pace: '', lines: [] } };
 }

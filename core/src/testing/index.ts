@@ -33,7 +33,7 @@ export { METHOD_IDS, METHODS, methodOf, type MethodId } from './methodTable.ts';
 export type { Method, MethodField, Moment, Worked } from './methods/method.ts';
 export { chooseMethod, methodsFor, type MethodChoice } from './choose.ts';
 export { blankTools, type ToolsInput } from './tools.ts';
-export { planFor, planTest, planTexts, type PlanWanted, type TestPlan } from './plan.ts';
+export { planFor, planTest, roundCourse, planTexts, type PlanWanted, type TestPlan } from './plan.ts';
 export { cautionsFor, type Command } from './cautions.ts';
 export {
   blankQuickTest,
@@ -79,6 +79,7 @@ export { benchRig, NO_RIG, type BenchRig } from './benchRig.ts';
 export {
   dimensionOf,
   isPerLength,
+  isSprayed,
   perArea,
   rateAs,
   rateIn,
@@ -88,6 +89,7 @@ export {
 } from './rate.ts';
 export { bandOfRun, rateAtWork, unitsOf, type RunResult } from './readRun.ts';
 export { evaluateCalibration, chartShape, type CalibrationResult, type ChartLine } from './calibration.ts';
+export { sprayedAt, sprayWays, type SprayMean, type SprayState } from './spray.ts';
 export { machineRecord } from './machineRecord.ts';
 export { calibrationFor, calibrationOn } from './fromShelf.ts';
 export { fillAimOf, fillAimRemark, practice, timeToAim } from './practice.ts';
@@ -115,6 +117,7 @@ export { TEST_COLUMNS, testHeading, testsTable, type TestedMachine } from './tes
 export { checkTestsFile, readTests, TESTS_FORMAT, type TestsFound } from './readTests.ts';
 export type { TestResult, Width } from './methods/result.ts';
 export { weighBack, type WeighBack } from './methods/weighBack.ts';
+export { sprayCatch, type SprayCatch, type SprayedInto } from './methods/sprayCatch.ts';
 export { caught, type Caught } from './methods/caught.ts';
 export { timedCatch, type TimedCatch } from './methods/timedCatch.ts';
 export { runOut, type RunOut } from './methods/runOut.ts';

@@ -4,6 +4,8 @@ import { fillTimeMethod } from './methods/fillTime.ts';
 import type { Method, Readings, RunBasis, Worked } from './methods/method.ts';
 import { rowOutletsMethod } from './methods/rowOutlets.ts';
 import { runOutMethod } from './methods/runOut.ts';
+import { sprayCatchMethod } from './methods/sprayCatch.ts';
+import { sprayUsedMethod } from './methods/sprayUsed.ts';
 import { sweepUpMethod } from './methods/sweepUp.ts';
 import { timedCatchMethod } from './methods/timedCatch.ts';
 import { trayMethod } from './methods/tray.ts';
@@ -19,6 +21,8 @@ export const METHODS = {
   'run-out': runOutMethod,
   'fill-time': fillTimeMethod,
   outlets: rowOutletsMethod,
+  'spray-catch': sprayCatchMethod,
+  'spray-used': sprayUsedMethod,
 } as const satisfies Record<string, Method>;
 
 export type MethodId = keyof typeof METHODS;
@@ -31,8 +35,8 @@ export const METHOD_IDS = Object.keys(METHODS) as MethodId[];
  */
 export const methodOf = (id: MethodId): Method => METHODS[id];
 
-/** More product than this on a metre of ground is a slip of a unit. */
-const MAX_KG_PER_M2 = 5;
+/** More product than this on a metre of ground, kg or L, is a slip of a unit. */
+const MAX_PER_M2 = 5;
 
 function paceIn(readings: Readings): number | null {
   const [length, time, course] = [readings['length'], readings['time'], readings['course']];
@@ -58,14 +62,16 @@ export const isWholeRun = (id: MethodId, readings: Readings, outlets: number): b
 
 /** A run in which nothing came out, whatever was read. */
 export const NOTHING_OUT: Worked = {
-  outputKgPerM: 0,
+  outputPerM: 0,
   rateSi: 0,
   uReadings: 0,
   sources: [],
-  netKg: 0,
+  netSi: 0,
   stepKg: null,
   outlets: null,
   timings: null,
+  flowsLPerS: null,
+  pressurePa: null,
   paceMPerS: null,
 };
 
@@ -77,9 +83,11 @@ export const NOTHING_OUT: Worked = {
  */
 export function workRun(id: MethodId, readings: Readings, basis: RunBasis, field: string): Worked {
   const worked = methodOf(id).work(readings, basis);
-  if (worked.rateSi > MAX_KG_PER_M2) throw new InputError('test.too-much', { field });
+  if (worked.rateSi > MAX_PER_M2) throw new InputError('test.too-much', { field });
   return {
+    flowsLPerS: null,
     ...worked,
+    pressurePa: readings['pressure']?.si ?? null,
     stepKg: stepIn(id, readings, basis.outlets),
     timings: timingsIn(id, readings),
     paceMPerS: paceIn(readings),

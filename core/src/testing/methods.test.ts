@@ -52,8 +52,8 @@ describe('the uncertainty of each method, by formula and by drawing the readings
     agree(uReadings, byTrying([a, b, t, t, catchS, courseM, courseS, spacingM], rate));
   });
   it('a weighed load', () => {
-    const [loadKg, leftKg, areaM2] = [read(4.08, 0.02), read(0.57, 0.02), read(83.6, 2)];
-    agree(runOut({ loadKg, leftKg, areaM2 }).uReadings, byTrying([loadKg, leftKg, areaM2], ([a, b, area]) => (a! - b!) / area!)); // prettier-ignore
+    const [loadSi, leftSi, areaM2] = [read(4.08, 0.02), read(0.57, 0.02), read(83.6, 2)];
+    agree(runOut({ loadSi, leftSi, areaM2 }).uReadings, byTrying([loadSi, leftSi, areaM2], ([a, b, area]) => (a! - b!) / area!)); // prettier-ignore
   });
   it('row outlets', () => {
     const [a, b, none, lengthM] = [read(1.84, 0.05), read(2.02, 0.05), read(0, 0), read(30, 0.3)];
@@ -69,16 +69,16 @@ const positive = (min: number, max: number) => fc.double({ min, max, noNaN: true
 
 describe('properties of the methods', () => {
   it('twice the product out is twice the rate; twice the ground is half of it', () =>
-    fc.assert(fc.property(positive(0.1, 20), positive(5, 100), positive(0.5, 20), (netKg, length, width) => {
+    fc.assert(fc.property(positive(0.1, 20), positive(5, 100), positive(0.5, 20), (netSi, length, width) => {
       const rate = (net: number, l: number, w: number) => weighBack({ inKg: read(50 + net, 0), leftKg: read(50, 0), lengthM: read(l, 0), widthM: read(w, 0), runs: 1 }).rateSi; // prettier-ignore
-      const once = rate(netKg, length, width);
-      expect(rate(2 * netKg, length, width) / once).toBeCloseTo(2, 6);
-      expect(rate(netKg, 2 * length, width) / once).toBeCloseTo(0.5, 9);
-      expect(rate(netKg, length, 2 * width) / once).toBeCloseTo(0.5, 9);
+      const once = rate(netSi, length, width);
+      expect(rate(2 * netSi, length, width) / once).toBeCloseTo(2, 6);
+      expect(rate(netSi, 2 * length, width) / once).toBeCloseTo(0.5, 9);
+      expect(rate(netSi, length, 2 * width) / once).toBeCloseTo(0.5, 9);
     }))); // prettier-ignore
   it('the tare falls out: the same weight added to both weighings changes nothing', () =>
-    fc.assert(fc.property(positive(0.2, 20), positive(0, 40), (netKg, extra) => {
-      const rate = (more: number) => caught({ grossKg: read(1 + netKg + more, 0), tareKg: read(1 + more, 0), lengthM: read(10, 0), widthM: read(1, 0), passes: 1 }).rateSi; // prettier-ignore
+    fc.assert(fc.property(positive(0.2, 20), positive(0, 40), (netSi, extra) => {
+      const rate = (more: number) => caught({ grossKg: read(1 + netSi + more, 0), tareKg: read(1 + more, 0), lengthM: read(10, 0), widthM: read(1, 0), passes: 1 }).rateSi; // prettier-ignore
       expect(rate(extra)).toBeCloseTo(rate(0), 9);
     }))); // prettier-ignore
   it('a container that fills in the time it has puts down what is wanted; slower, less', () =>
@@ -102,7 +102,7 @@ describe('a plan keeps its promise', () => {
   const methods: MethodId[] = ['weigh-back', 'catch', 'tray', 'timed-catch', 'run-out', 'outlets'];
   const wanted = fc.record({
     method: fc.constantFrom(...methods),
-    outputKgPerM: positive(0.002, 0.5),
+    outputPerM: positive(0.002, 0.5),
     widthM: positive(0.5, 12),
     scaleStepKg: positive(0.001, 0.5),
     tolerance: positive(0.03, 0.2),
@@ -112,17 +112,17 @@ describe('a plan keeps its promise', () => {
   });
   it('enough is weighed for the scale to tell half the tolerance, whatever the method', () =>
     fc.assert(fc.property(wanted, (asked) => {
-      const { netKg, strip, catchS, areaM2, loadKg } = planTest(asked);
-      expect(netKg).toBeGreaterThanOrEqual(leastNet(asked.scaleStepKg, asked.tolerance / 2) * (1 - 1e-9));
+      const { netSi, strip, catchS, areaM2, loadKg } = planTest(asked);
+      expect(netSi).toBeGreaterThanOrEqual(leastNet(asked.scaleStepKg, asked.tolerance / 2) * (1 - 1e-9));
       expect([strip, catchS, areaM2].filter((part) => part !== null)).toHaveLength(1);
-      expect(loadKg).toBeGreaterThanOrEqual(2 * netKg);
+      expect(loadKg).toBeGreaterThanOrEqual(2 * netSi);
       if (strip) expect(strip.lengthM).toBeLessThanOrEqual(65);
     }))); // prettier-ignore
   it('a coarser scale never asks for less, a closer tolerance neither', () =>
     fc.assert(fc.property(wanted, positive(1, 8), (asked, times) => {
-      const { netKg, uExpected } = planTest(asked);
-      expect(planTest({ ...asked, scaleStepKg: asked.scaleStepKg * times }).netKg).toBeGreaterThanOrEqual(netKg * (1 - 1e-9));
-      expect(planTest({ ...asked, tolerance: asked.tolerance / times }).netKg).toBeGreaterThanOrEqual(netKg * (1 - 1e-9));
+      const { netSi, uExpected } = planTest(asked);
+      expect(planTest({ ...asked, scaleStepKg: asked.scaleStepKg * times }).netSi).toBeGreaterThanOrEqual(netSi * (1 - 1e-9));
+      expect(planTest({ ...asked, tolerance: asked.tolerance / times }).netSi).toBeGreaterThanOrEqual(netSi * (1 - 1e-9));
       expect(uExpected).toBeGreaterThan(0);
     }))); // prettier-ignore
 });

@@ -1,8 +1,9 @@
 import { message, type Message } from '../messages/message.ts';
-import { finite } from '../errors/preconditions.ts';
+import { finite, requirePositive } from '../errors/preconditions.ts';
 import { InputError } from '../errors/InputError.ts';
 import { showQuantity } from '../quantities/show.ts';
-import { UNITS, type LengthUnit } from '../quantities/units.ts';
+import { systemOf, UNITS, type LengthUnit } from '../quantities/units.ts';
+import { volumeUnitFor } from '../fields/size.ts';
 import type { BenchRig } from './benchRig.ts';
 import { USUAL_PACE, type CalibrationResult } from './calibration.ts';
 import type { CalibrationInput } from './calibrationInput.ts';
@@ -15,7 +16,7 @@ import { COVERAGE, leastNet } from './uncertainty.ts';
 /** What a run has to be for its result to be good enough, worked out before anyone walks. */
 export interface TestPlan {
   /** Product that has to be weighed, kg. */
-  readonly netKg: number;
+  readonly netSi: number;
   /** Length travelled in all, m, and in how many fresh strips; null where no strip is walked. */
   readonly strip: { readonly lengthM: number; readonly strips: number } | null;
   /** Time of a catch, s; null where none is timed. */
@@ -34,7 +35,7 @@ export interface TestPlan {
 export interface PlanWanted {
   readonly method: MethodId;
   /** Product on each metre travelled that is hoped for, kg/m, above 0. */
-  readonly outputKgPerM: number;
+  readonly outputPerM: number;
   readonly widthM: number;
   /** Step of the scale, kg, above 0. */
   readonly scaleStepKg: number;
@@ -68,11 +69,11 @@ const bandOfTwo = (uReadings: number): number =>
  * ground and load.
  *
  * @throws InputError quantity.not-positive
- * @example planTest({ method: 'weigh-back', outputKgPerM: 0.0446, widthM: 2.7, scaleStepKg: 0.0227, tolerance: 0.05, speedMPerS: 1.3, hopperKg: null, lengthUnit: 'ft' }).strip // { lengthM: 18.288, strips: 1 }
+ * @example planTest({ method: 'weigh-back', outputPerM: 0.0446, widthM: 2.7, scaleStepKg: 0.0227, tolerance: 0.05, speedMPerS: 1.3, hopperKg: null, lengthUnit: 'ft' }).strip // { lengthM: 18.288, strips: 1 }
  */
 export function planTest(wanted: PlanWanted): TestPlan {
   const {
-    outputKgPerM: output,
+    outputPerM: output,
     widthM: width,
     scaleStepKg: step,
     tolerance: share,
@@ -80,24 +81,24 @@ export function planTest(wanted: PlanWanted): TestPlan {
   } = wanted;
   if (![output, width, step, share, speed].every((value) => value > 0 && Number.isFinite(value)))
     throw new InputError('quantity.not-positive', { field: 'plan', what: message('errors.what.planFigures'), hint: '9 ft' }); // prettier-ignore
-  const { method, outputKgPerM, widthM, scaleStepKg, tolerance, speedMPerS, hopperKg, lengthUnit } = wanted;
+  const { method, outputPerM, widthM, scaleStepKg, tolerance, speedMPerS, hopperKg, lengthUnit } = wanted;
   const least = leastNet(scaleStepKg, tolerance / 2);
   const { planned } = methodOf(method);
-  const whole = handy(Math.max(least / outputKgPerM, SHORTEST_STRIP_M), lengthUnit);
+  const whole = handy(Math.max(least / outputPerM, SHORTEST_STRIP_M), lengthUnit);
   const strips = Math.ceil(whole / LONGEST_STRIP_M - 1e-9);
   const strip = planned === 'strip' ? { lengthM: handy(whole / strips, lengthUnit), strips } : null;
-  const perSecond = outputKgPerM * speedMPerS;
+  const perSecond = outputPerM * speedMPerS;
   const catchS = planned === 'time' ? Math.ceil(Math.max(least / perSecond, SHORTEST_CATCH_S) / 5) * 5 : null;
-  const rate = outputKgPerM / widthM;
+  const rate = outputPerM / widthM;
   const areaM2 = planned === 'ground' ? Math.max(least / rate, 40) : null;
-  const netKg = strip ? strip.lengthM * strip.strips * outputKgPerM : catchS ? catchS * perSecond : least;
+  const netSi = strip ? strip.lengthM * strip.strips * outputPerM : catchS ? catchS * perSecond : least;
   // Slips of many powers of ten would ask for strips without end.
-  if (!(netKg < 1e6) || strips > 1e4)
-    throw new InputError('number.unusable', { field: 'plan', input: String(netKg) });
-  const loadKg = (2 * netKg) / (1 - RESERVE);
-  const uWeighing = (Math.SQRT2 * resolutionU(scaleStepKg)) / netKg;
+  if (!(netSi < 1e6) || strips > 1e4)
+    throw new InputError('number.unusable', { field: 'plan', input: String(netSi) });
+  const loadKg = (2 * netSi) / (1 - RESERVE);
+  const uWeighing = (Math.SQRT2 * resolutionU(scaleStepKg)) / netSi;
   return {
-    netKg,
+    netSi,
     strip,
     catchS,
     areaM2,
@@ -110,7 +111,7 @@ export function planTest(wanted: PlanWanted): TestPlan {
 /**
  * What is told of a plan, in the units of the calibration.
  *
- * @example planTexts(planTest({ method: 'weigh-back', outputKgPerM: 0.0446, widthM: 2.7, scaleStepKg: 0.0227, tolerance: 0.05, speedMPerS: 1.3, hopperKg: null, lengthUnit: 'ft' }), calibration, 0.05)[0] // { id: 'plan.strip', facts: { length: '60 ft', amount: '1.8 lb' } }
+ * @example planTexts(planTest({ method: 'weigh-back', outputPerM: 0.0446, widthM: 2.7, scaleStepKg: 0.0227, tolerance: 0.05, speedMPerS: 1.3, hopperKg: null, lengthUnit: 'ft' }), calibration, 0.05)[0] // { id: 'plan.strip', facts: { length: '60 ft', amount: '1.8 lb' } }
  */
 export function planTexts(plan: TestPlan, { units, target }: CalibrationInput, tolerance: number): Message[] {
   const mass = (kg: number) => {
@@ -122,11 +123,11 @@ export function planTexts(plan: TestPlan, { units, target }: CalibrationInput, t
     return `${number.replace(/\.0+$/, '')} ${unit}`;
   };
   const areaUnit = target.unit.includes('ft2') ? 'ft2' : 'm2';
-  const { strip, catchS, areaM2, netKg, loadKg, overHopper, uExpected } = plan;
+  const { strip, catchS, areaM2, netSi, loadKg, overHopper, uExpected } = plan;
   const how = strip
-    ? message('plan.strip', { strips: strip.strips, length: length(strip.lengthM), amount: mass(netKg) })
+    ? message('plan.strip', { strips: strip.strips, length: length(strip.lengthM), amount: mass(netSi) })
     : catchS
-      ? message('plan.catch', { seconds: catchS, amount: mass(netKg) })
+      ? message('plan.catch', { seconds: catchS, amount: mass(netSi) })
       : message('plan.ground', {
           area: `${showQuantity(areaM2 ?? 0, areaUnit, 2).number} ${UNITS[areaUnit].symbol}`,
         });
@@ -135,6 +136,38 @@ export function planTexts(plan: TestPlan, { units, target }: CalibrationInput, t
   const good = uExpected <= tolerance ? 'tight' : uExpected <= 2 * tolerance ? 'usable' : 'coarse';
   return [how, load, message('plan.good', { percent, good })];
 }
+
+/** Round ground that a course is made for: crews state their rates by it. */
+const ROUND_AREA = { us: { si: 1000 * UNITS.ft2.toSi, text: '1000 ft²' }, metric: { si: 100, text: '100 m²' } }; // prettier-ignore
+
+/**
+ * The course that covers exactly 1000 ft2 or 100 m2 at a width.
+ *
+ * @param widthM above 0
+ * @returns m, and the ground in words
+ * @example roundCourse(2.4, 'm') // { lengthM: 41.666667, area: '100 m²' }
+ */
+export function roundCourse(widthM: number, unit: LengthUnit): { readonly lengthM: number; readonly area: string } {
+  requirePositive({ widthM });
+  const { si, text } = ROUND_AREA[systemOf(unit)];
+  return { lengthM: finite(si / widthM), area: text };
+} // prettier-ignore
+
+/** The plan of a test of what sprays: the course, and what a catch will come to. */
+function sprayPlan(input: CalibrationInput, { outlets }: BenchRig, { targetSi, widthM, paceMPerS }: CalibrationResult): Message[] {
+  if (widthM === null) return [message('plan.needsWidth')];
+  const { length } = input.units;
+  const { lengthM, area } = roundCourse(widthM, length);
+  const course = showQuantity(lengthM, length, 4);
+  const lines = [message('plan.course', { length: `${course.number} ${course.unit}`, area })];
+  if (targetSi === null) return lines;
+  const perSecond = targetSi * widthM * (paceMPerS ?? USUAL_PACE);
+  const each = showQuantity((perSecond * SPRAY_CATCH_S) / outlets, volumeUnitFor(length), 2);
+  return [...lines, message('plan.sprayCatch', { seconds: SPRAY_CATCH_S, amount: `${each.number} ${each.unit}`, nozzles: outlets })];
+} // prettier-ignore
+
+/** A catch that is long enough for a stopwatch and fits a jug, s. */
+const SPRAY_CATCH_S = 30;
 
 /**
  * The plan for a calibration, or what is still missing for one.
@@ -145,16 +178,19 @@ export function planTexts(plan: TestPlan, { units, target }: CalibrationInput, t
 export function planFor(
   method: MethodId,
   input: CalibrationInput,
-  { hopperKg }: BenchRig,
-  { targetSi, widthM, scaleStepKg, tolerance, paceMPerS, dimension }: CalibrationResult,
+  rig: BenchRig,
+  reading: CalibrationResult,
 ): Message[] {
+  if (rig.spray) return sprayPlan(input, rig, reading);
+  const { hopperKg } = rig;
+  const { targetSi, widthM, scaleStepKg, tolerance, paceMPerS, dimension } = reading;
   const isOnLength = isPerLength(dimension);
   const needsWidth = !isOnLength || methodOf(method).planned === 'ground';
   if (targetSi === null || (needsWidth && widthM === null)) return [message('plan.needsRate')];
   if (scaleStepKg === null) return [message('plan.needsStep')];
   const plan = planTest({
     method,
-    outputKgPerM: isOnLength ? targetSi : targetSi * (widthM ?? 1),
+    outputPerM: isOnLength ? targetSi : targetSi * (widthM ?? 1),
     widthM: widthM ?? 1,
     scaleStepKg,
     tolerance,

@@ -4,12 +4,16 @@ import type { BenchRig } from './benchRig.ts';
 import type { CalibrationInput } from './calibrationInput.ts';
 import { rateAtWork, type RunResult } from './readRun.ts';
 import { groupBySetting } from './scatter.ts';
+import { dimensionOf, isSprayed } from './rate.ts';
+import { speedText } from './showBench.ts';
+import { rigKind } from '../machines/kinds.ts';
+import { volumeUnitFor } from '../fields/size.ts';
 
 /** Something that is asked before it is believed. Until it is answered, a run that is far out does not count; runs that differ do. */
 export interface PlausibilityCheck {
   /** Stable: an answer names it. */
   readonly id: string;
-  readonly kind: 'far' | 'apart' | 'overfilled' | 'no-flow' | 'tare';
+  readonly kind: 'far' | 'apart' | 'overfilled' | 'no-flow' | 'tare' | 'nozzle' | 'speed' | 'pressure';
   /** Runs that it is about. */
   readonly runs: readonly string[];
   readonly text: Message;
@@ -29,7 +33,10 @@ function farOut(
   return readings.flatMap(({ id, worked }, at): PlausibilityCheck[] => {
     if (!worked || worked.rateSi <= FAR * targetSi) return [];
     const times = showExact(worked.rateSi / targetSi, 2);
-    const net = showQuantity(worked.netKg, input.units.mass, 3);
+    const unit = isSprayed(dimensionOf(input.target.unit))
+      ? volumeUnitFor(input.units.length)
+      : input.units.mass;
+    const net = showQuantity(worked.netSi, unit, 3);
     const text = message('questions.far', {
       setting: input.runs[at]!.setting,
       times,
@@ -87,12 +94,50 @@ function overfilled(
   hopperKg: number,
 ): PlausibilityCheck[] {
   return readings.flatMap(({ id, worked }, at): PlausibilityCheck[] => {
-    if (!worked || worked.netKg <= hopperKg) return [];
-    const [net, hopper] = [worked.netKg, hopperKg].map((kg) => showQuantity(kg, input.units.mass, 3));
+    if (!worked || worked.netSi <= hopperKg) return [];
+    const [net, hopper] = [worked.netSi, hopperKg].map((kg) => showQuantity(kg, input.units.mass, 3));
     const text = message('questions.overfilled', { setting: input.runs[at]!.setting, net: `${net!.number} ${net!.unit}`, hopper: `${hopper!.number} ${hopper!.unit}` }); // prettier-ignore
     return [{ id: `over.${id}`, kind: 'overfilled', runs: [id], text }];
   });
 }
+
+/** So many times the others is more likely a slip of the pen than wear. */
+const NOZZLE_APART = 1.6;
+/** So many times the fastest comfortable speed, or the pressure that a nozzle is made for, is more likely another unit. */
+const UNIT_APART = 3;
+
+/** One nozzle far from all others: is it really so, or was it read or typed wrong? */
+function oddNozzles(readings: readonly RunResult[], unit: 'mL' | 'fl oz'): PlausibilityCheck[] {
+  return readings.flatMap(({ id, worked }): PlausibilityCheck[] => {
+    const flows = worked?.flowsLPerS ?? [];
+    if (flows.length < 3) return [];
+    const middle = flows.toSorted((a, b) => a - b)[Math.floor(flows.length / 2)]!;
+    const odd = flows.findIndex((flow) => flow > NOZZLE_APART * middle);
+    if (odd < 0 || middle === 0) return [];
+    const text = message('questions.nozzle', { number: odd + 1, times: showExact(flows[odd]! / middle, 2), unit });
+    return [{ id: `nozzle.${id}`, kind: 'nozzle', runs: [id], text }];
+  });
+} // prettier-ignore
+
+/** A speed that no such machine goes, and a pressure that its nozzles are not made for. */
+function otherUnits(readings: readonly RunResult[], { kind, spray }: BenchRig, input: CalibrationInput): PlausibilityCheck[] {
+  const [, fastest] = rigKind(kind).pace;
+  const { length } = input.units;
+  return readings.flatMap(({ id, worked }): PlausibilityCheck[] => {
+    const { paceMPerS: speed = null, pressurePa = null } = worked ?? {};
+    const { lowPa, highPa } = spray?.nozzle ?? { lowPa: null, highPa: null };
+    const isOff = pressurePa !== null && ((highPa !== null && pressurePa > UNIT_APART * highPa) || (lowPa !== null && pressurePa < lowPa / UNIT_APART));
+    return [
+      ...(speed !== null && speed > UNIT_APART * fastest ? [{ id: `speed.${id}`, kind: 'speed' as const, runs: [id], text: message('questions.speed', { speed: speedText(speed, length) }) }] : []),
+      ...(isOff ? [{ id: `pressure.${id}`, kind: 'pressure' as const, runs: [id], text: message('questions.pressure', { psi: pressureText(pressurePa, 'psi'), bar: pressureText(pressurePa, 'bar') }) }] : []),
+    ];
+  });
+} // prettier-ignore
+
+const pressureText = (pa: number, unit: 'psi' | 'bar'): string => {
+  const { number, unit: symbol } = showQuantity(pa, unit, 2);
+  return `${number} ${symbol}`;
+};
 
 /**
  * What has to be asked about the runs of a calibration; what was answered is left out.
@@ -114,6 +159,7 @@ export function plausibilityChecks(
     ...(targetSi === null ? [] : farOut(live, keep, targetSi)),
     ...(rig.hopperKg === null ? [] : overfilled(live, keep, rig.hopperKg)),
     ...emptyTare(input),
+    ...(rig.spray === null ? [] : [...oddNozzles(live, volumeUnitFor(input.units.length)), ...otherUnits(live, rig, input)]), // prettier-ignore
   ]);
   const asked = new Set(single.flatMap(({ runs }) => runs));
   const rest = live.filter(({ id }) => !asked.has(id));

@@ -67,7 +67,7 @@ export function fillAimOf(
 /**
  * What is told of it: the first answer of that method.
  *
- * @example fillAimRemark({ outputKgPerM: 0.033, servesM: 139.39, fillS: 154.88 }, 'm') // { id: 'practice.fill', facts: { distance: '139 m', seconds: '155' } }
+ * @example fillAimRemark({ outputPerM: 0.033, servesM: 139.39, fillS: 154.88 }, 'm') // { id: 'practice.fill', facts: { distance: '139 m', seconds: '155' } }
  */
 export function fillAimRemark({ servesM, fillS }: FillAim, unit: LengthUnit): Message {
   const { number, unit: symbol } = showQuantity(servesM, unit, 3);

@@ -4,7 +4,7 @@ import { toResult, InputError } from '../errors/InputError.ts';
 import { readNumber } from '../quantities/numbers.ts';
 import { readPositive, readQuantity } from '../quantities/quantity.ts';
 import type { UnitId } from '../quantities/units.ts';
-import { areaUnitFor } from '../fields/size.ts';
+import { areaUnitFor, pressureUnitFor, volumeUnitFor } from '../fields/size.ts';
 import { rigKind } from '../machines/kinds.ts';
 import { readMark, type Mark } from '../machines/scale.ts';
 import { readWidth } from '../machines/width.ts';
@@ -30,19 +30,25 @@ export interface RunResult {
   readonly passes: number;
   /** What brings its rate to the pace of work; null: it was not timed, or the pace of work is not known. */
   readonly pace: AtWorkingPace | null;
+  /** How much of what will be sprayed flows where this was caught; 1: it was caught of the mix, or spreads. */
+  readonly flowFactor: number;
   /** Struck out, not complete, at another pace, or asked about and not answered: it does not count. */
   readonly counts: boolean;
 }
 
 /**
- * The rate at the pace of work, kg/m2, with its relative standard uncertainty from the readings.
+ * The rate at the pace of work and of what will be sprayed, kg/m2 or L/m2, with its relative standard uncertainty from the readings.
  *
  * @example rateAtWork(reading.runs[0]) // { rateSi: 0.00569617, uReadings: 0.0196536 }
  */
-export function rateAtWork({ worked, pace }: RunResult): { rateSi: number; uReadings: number } | null {
+export function rateAtWork({
+  worked,
+  pace,
+  flowFactor,
+}: RunResult): { rateSi: number; uReadings: number } | null {
   if (!worked) return null;
   const { factor, u } = pace ?? { factor: 1, u: 0 };
-  return { rateSi: worked.rateSi * factor, uReadings: Math.hypot(worked.uReadings, u) };
+  return { rateSi: worked.rateSi * factor * flowFactor, uReadings: Math.hypot(worked.uReadings, u) };
 }
 
 /**
@@ -74,6 +80,8 @@ export const unitsOf = (run: Pick<RunInput, 'units'>, { units }: Pick<Calibratio
 function bareUnit({ kind }: MethodField, units: CalibrationInput['units']): UnitId {
   if (kind === 'mass') return units.mass;
   if (kind === 'time') return 's';
+  if (kind === 'volume') return volumeUnitFor(units.length);
+  if (kind === 'pressure') return pressureUnitFor(units.length);
   return kind === 'area' ? areaUnitFor(units.length) : units.length;
 }
 
@@ -159,12 +167,14 @@ const MAX_WAYS = 3;
  *
  * @param width what rates are worked out for; null: not known
  * @param workMPerS pace of work, m/s; null: not known
+ * @param flowFactor how much of what will be sprayed flows where water was caught
  */
 export function runReader(
   calibration: CalibrationInput,
   rig: BenchRig,
   width: Reading | null,
   workMPerS: number | null,
+  flowFactor = 1,
 ) {
   const { units, scaleStep, target } = calibration;
   const { kind, scale, outlets, rows } = rig;
@@ -178,6 +188,8 @@ export function runReader(
     outlets,
     rows,
     scale.marks,
+    rig.spray !== null,
+    flowFactor,
   ]);
   const stepOn = stepOfDay(calibration, outlets);
   return (run: RunInput, at: number): RunRead => {
@@ -187,7 +199,7 @@ export function runReader(
     const before = known.get(way);
     if (before) return before;
     if (known.size >= MAX_WAYS) known.clear();
-    const read = readRun(run, at, { calibration, rig, width, workMPerS, stepKg });
+    const read = readRun(run, at, { calibration, rig, width, workMPerS, stepKg, flowFactor });
     READ.set(run, known.set(way, read));
     return read;
   };
@@ -201,6 +213,7 @@ interface ReadWith {
   readonly workMPerS: number | null;
   /** Step of the scale, kg; Infinity: not known. */
   readonly stepKg: number;
+  readonly flowFactor: number;
 }
 
 /** The readings of a run that are typed so far, with the step of the scale; errors are noted. */
@@ -215,6 +228,9 @@ function readingsOf(run: RunInput, path: string, { calibration, rig, stepKg }: R
   return readings;
 } // prettier-ignore
 
+/** What sprays without a scale has one setting: as it is. */
+const AS_IT_IS: Mark = { label: '', opening: 0 };
+
 /** Over a metre, a rate is what goes on a metre. */
 const ONE_METRE: Reading = { si: 1, resolutionSi: 0 };
 
@@ -224,7 +240,7 @@ function readRun(run: RunInput, at: number, how: ReadWith): RunRead {
   const noted = collect();
   const { errors, tryRead, readIfPresent } = noted;
   const path = `runs.${at}`;
-  const mark = rig.scale.marks.length === 0 ? null : readIfPresent(run.setting, () => readMark(run.setting, rig.scale, `${path}.setting`)); // prettier-ignore
+  const mark = rig.scale.marks.length === 0 ? (rig.spray ? AS_IT_IS : null) : readIfPresent(run.setting, () => readMark(run.setting, rig.scale, `${path}.setting`)); // prettier-ignore
   noteDay(tryRead, run.onDay, `${path}.onDay`);
   const own = run.width && readIfPresent(run.width.text, () => readWidth(run.width!, `${path}.width.text`));
   const readings = readingsOf(run, path, how, noted);
@@ -255,6 +271,7 @@ function readRun(run: RunInput, at: number, how: ReadWith): RunRead {
     lengthM: readings['length']?.si ?? readings['course']?.si ?? null,
     passes: readings['passes']?.si ?? 1,
     pace,
+    flowFactor: how.flowFactor,
     counts: run.excluded.trim() === '' && worked !== null && mark !== null && !pace?.isApart,
   };
   return { reading, errors: errors.map((error) => inRun(error, path, rig.outlets)) };

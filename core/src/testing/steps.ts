@@ -44,21 +44,27 @@ export function stepsOf(
   rig: RigKind,
   product: ProductKind | null,
 ): Step[] {
-  const { fields: fieldsOf, planned, steps } = methodOf(method);
+  const { fields: fieldsOf, planned, steps, isWet = false } = methodOf(method);
   const fields = fieldsOf(outlets);
   const isApart = outlets > 1 && fields.some(({ id }) => id === 'gross.2');
   const at = (moment: Moment) => fields.filter((field) => field.at === moment);
   const step = (id: Step['id'], heading: Message, how: Message, asked: readonly MethodField[] = []): Step => {
     // Where nothing is spread, hands are at the meter instead.
     const act = id === 'walk' && planned === 'time' ? 'meter' : ACT_OF[id];
-    return { id, heading, how, fields: asked, cautions: act ? cautionsFor(act, { rig, product }) : [] };
+    return {
+      id,
+      heading,
+      how,
+      fields: asked,
+      cautions: act ? cautionsFor(act, { rig, product, sprays: isWet }) : [],
+    };
   };
   const called = { ...CALLED, ...steps.called };
   return [
     step('checks', message('methods.checks'), message('methods.checksHow')),
-    step('set', message('methods.set'), message('methods.setHow')),
+    step('set', message('methods.set'), message(isWet ? 'methods.setWet' : 'methods.setHow')),
     step('before', called.before, steps.before, at('before')),
-    step('course', called.course, message('methods.courseHow'), at('course')),
+    step('course', called.course, message(isWet ? 'methods.courseWet' : 'methods.courseHow'), at('course')),
     step('walk', called.walk, steps.walk, at('walk')),
     step(
       'after',

@@ -62,7 +62,7 @@ describe('reference cases', () => {
   it('I: a timed catch standing still', () =>
     printed(1000 * timedCatch({ catches: [{ grossKg: chosen(2.46), tareKg: chosen(0) }], catchS: chosen(20), courseM: chosen(40), courseS: chosen(27.5), spacingM: chosen(5) }).rateSi, 16.9125, 4)); // prettier-ignore
   it('J: run-out', () =>
-    printed(runOut({ loadKg: chosen(9, LB), leftKg: chosen(1.25, LB), areaM2: chosen(900, FT * FT) }).rateSi / PER_1000, 8.611111)); // prettier-ignore
+    printed(runOut({ loadSi: chosen(9, LB), leftSi: chosen(1.25, LB), areaM2: chosen(900, FT * FT) }).rateSi / PER_1000, 8.611111)); // prettier-ignore
   it('K: how long a container may take to fill', () => {
     const asked = {
       targetKgPerM2: 0.022,
@@ -71,8 +71,8 @@ describe('reference cases', () => {
       speedMPerS: 0.9,
       outletsPerRow: 1,
     };
-    const { outputKgPerM, servesM, fillS } = fillAim(asked);
-    printed(outputKgPerM, 0.033);
+    const { outputPerM, servesM, fillS } = fillAim(asked);
+    printed(outputPerM, 0.033);
     printed(servesM, 139.393939);
     printed(fillS, 154.882155);
     expect(rateFromFill(asked, fillS).rateSi).toBeCloseTo(0.022, 12);

@@ -13,7 +13,7 @@ export interface Reading {
 export const COVERAGE = 2;
 
 /** What a part of a rate's uncertainty comes from. */
-export type UncertainOf = 'weighing' | 'length' | 'width' | 'area' | 'time' | 'pace';
+export type UncertainOf = 'weighing' | 'volume' | 'length' | 'width' | 'area' | 'time' | 'pace';
 
 /** One part of a rate's uncertainty: relative standard uncertainty. */
 export interface UncertaintySource {

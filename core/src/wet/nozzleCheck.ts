@@ -45,7 +45,7 @@ export function checkNozzles(flowsLPerS: readonly number[], ratedLPerS: number |
   requirePositive({ mean: meanLPerS });
   const nozzles = flowsLPerS.map((flowLPerS): NozzleState => {
     const ofMean = flowLPerS / meanLPerS - 1;
-    const ofRated = ratedLPerS === null ? null : flowLPerS / ratedLPerS - 1;
+    const ofRated = ratedLPerS === null ? null : finite(flowLPerS / ratedLPerS - 1);
     const off = Math.max(Math.abs(ofMean), Math.abs(ofRated ?? 0));
     return { flowLPerS, ofMean: finite(ofMean), ofRated, verdict: verdictOf(off) };
   });

@@ -72,7 +72,7 @@ function nozzleWay(now: Spraying, wantedLPerM2: number, table: readonly NozzleCh
  * @param wantedLPerM2 finished mix on the ground, above 0
  * @param table the crew's own nozzles, those that are fitted left out
  * @throws InputError number.unusable
- * @example rateWays(spraying, 0.042, [])[0].by // 'speed'
+ * @example rateWays({ rateLPerM2: 0.03, speedMPerS: 2, widthM: 5, nozzles: 10, pressurePa: null, lowPa: null, highPa: null, speeds: [1.5, 3], densityFactor: 1 }, 0.04)[0].speedMPerS // 1.5
  */
 export function rateWays(
   now: Spraying,

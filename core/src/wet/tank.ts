@@ -62,7 +62,7 @@ export function tankPlan({ mixLPerM2, totalM2, tankL, products }: TankWork): Tan
     areaM2,
     products: products.map(({ id, perM2 }) => ({ id, si: finite(areaM2 * perM2) })),
   });
-  const tanks = totalM2 / areaPerTankM2;
+  const tanks = finite(totalM2 / areaPerTankM2);
   const fullTanks = Math.floor(tanks + HAIR);
   const restM2 = totalM2 - fullTanks * areaPerTankM2;
   return {

@@ -17,6 +17,7 @@ import {
   meanLine,
   measuredLine,
   METHOD_IDS,
+  methodOf,
   paceLine,
   portionsOf,
   evaluateCalibration,
@@ -164,6 +165,8 @@ const READINGS: Readonly<Record<MethodId, fc.Arbitrary<Record<string, string>>>>
   'timed-catch': fc.record({ 'tare.1': number(0.2, 1), 'gross.1': number(1.5, 6), 'tare.2': number(0.2, 1), 'gross.2': number(1.5, 6), course: number(30, 60), courseTime: number(20, 40), 'courseTime.2': fc.oneof(fc.constant(''), number(20, 40)), catchTime: number(15, 40) }),
   'run-out': fc.record({ tare: fc.oneof(fc.constant(''), number(0.5, 1)), load: number(9, 15), left: fc.oneof(fc.constant('0'), number(1.2, 4)), area: number(600, 2000) }),
   'fill-time': fc.record({ tare: fc.oneof(fc.constant(''), number(0.2, 1)), content: number(3, 6), course: number(30, 60), courseTime: number(20, 40), fillTime: number(40, 160) }),
+  'spray-catch': fc.record({ ...Object.fromEntries([1, 2, 3].map((at) => [`volume.${at}`, number(400, 600)])), 'ownTime.2': fc.oneof(fc.constant(''), number(20, 40)), course: number(30, 60), courseTime: number(20, 40), 'courseTime.2': fc.oneof(fc.constant(''), number(20, 40)), catchTime: number(15, 40), pressure: fc.oneof(fc.constant(''), number(2, 4)) }),
+  'spray-used': fc.record({ load: fc.oneof(number(9000, 15_000), fc.constant('12.5 L')), left: fc.oneof(fc.constant('0'), number(1200, 4000)), area: number(600, 2000) }),
   outlets: fc.record({ 'tare.1': number(0.2, 1), 'gross.1': number(1.5, 6), 'tare.2': number(0.2, 1), 'gross.2': number(1.5, 6), length: number(20, 60), time: number(12, 40) }),
 }; // prettier-ignore
 
@@ -176,20 +179,26 @@ it.each(METHOD_IDS)(
       readings: READINGS[method],
       feeds: fc.constantFrom('one-row' as const, 'own-rows' as const),
       width: fc.constantFrom('1.50', '5', '6600 m/ha'),
-      target: fc.constantFrom(
-        { amount: '300', unit: 'kg/ha' as const },
-        { amount: '33', unit: 'g/m of row' as const },
-        { amount: '200', unit: 'lb/lane-mile' as const },
-      ),
+      density: fc.constantFrom('', '1.28'),
+      target: methodOf(method).isWet
+        ? fc.constantFrom(
+            { amount: '300', unit: 'L/ha' as const },
+            { amount: '40', unit: 'gal/acre' as const },
+          )
+        : fc.constantFrom(
+            { amount: '300', unit: 'kg/ha' as const },
+            { amount: '33', unit: 'g/m of row' as const },
+            { amount: '200', unit: 'lb/lane-mile' as const },
+          ),
       spreadAt: fc.constantFrom('', '2.20'),
       noFlow: fc.constantFrom(false, false, false, true),
     });
     fc.assert(
-      fc.property(any, ({ readings, feeds, width, spreadAt, noFlow, target }) => {
-        const rig = { ...blankRig('metric'), name: 'Red', kind: 'row-distributor' as const, control, outlets: { count: '2', feeds }, pace: { course: '40', unit: 'm' as const, time: '30.77' } }; // prettier-ignore
+      fc.property(any, ({ readings, feeds, width, spreadAt, noFlow, target, density }) => {
+        const rig = { ...blankRig('metric'), name: 'Red', kind: methodOf(method).isWet ? ('boom' as const) : ('row-distributor' as const), spray: { ...blankRig('metric').spray, count: '3' }, control, outlets: { count: '2', feeds }, pace: { course: '40', unit: 'm' as const, time: '30.77' } }; // prettier-ignore
         const own = spreadAt === '' ? null : { text: spreadAt, unit: 'm' as const, by: 'chosen' as const };
         const runs = [{ ...blankRun('a', '2026-04-10', method), setting: '5', readings, width: own, noFlow }];
-        const input = { ...blankCalibration('metric'), name: 'Red', target, width: { text: width, unit: 'm' as const, by: 'measured' as const }, runs }; // prettier-ignore
+        const input = { ...blankCalibration('metric'), name: 'Red', target, width: { text: width, unit: 'm' as const, by: 'measured' as const }, mixDensity: { text: density, unit: 'kg/L' as const }, runs }; // prettier-ignore
         const lines = benchLines(input, rig);
         for (const line of lines) if (!noFlow) isTrue(line);
       }),

@@ -1,7 +1,7 @@
 import { lazyPart } from '../ui/lazyPart.ts';
 import { Box, Button } from '@chakra-ui/react';
 import { AnswerBox } from '../ui/AnswerBox.tsx';
-import { adviceText, correctionTexts, type CalibrationInput } from '@steady-scatter/core/testing';
+import { adviceText, correctionTexts, isSprayed, type CalibrationInput } from '@steady-scatter/core/testing';
 import { MISSING } from '@steady-scatter/core/working';
 import { Play } from 'lucide-react';
 import { memo, Suspense } from 'react';
@@ -10,6 +10,7 @@ import { BigNumber } from '../ui/BigNumber.tsx';
 import type { DocFormProps } from '../documents/DocPage.tsx';
 import type { CalibrationContext } from './calibrationContext.ts';
 import { isUnderWay } from './run/useOpenRun.ts';
+import { SprayResult } from './spray/SprayResult.tsx';
 import { PlausibilityQuestions } from './PlausibilityQuestions.tsx';
 import { SpacingQuestion } from './SpacingQuestion.tsx';
 
@@ -32,29 +33,36 @@ export const BenchAnswer = memo(function BenchAnswerOf({
   const { reading, bench } = on;
   const text = adviceText(reading, input, on.product?.kind);
   const isGoing = input.runs.some(isUnderWay);
+  const sprays = isSprayed(reading.dimension);
   return (
     <AnswerBox>
       <SpacingQuestion input={input} on={on} set={set} />
       <PlausibilityQuestions input={input} reading={reading} set={set} />
-      <Box display="flex" flexWrap="wrap" gap="4px 24px" alignItems="center">
-        <Box flex="0 0 auto">
-          <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
-            {say('bench.answer.act', { act: text?.act ?? 'set' })}
+      {sprays ? (
+        <SprayResult input={input} on={on} />
+      ) : (
+        <Box display="flex" flexWrap="wrap" gap="4px 24px" alignItems="center">
+          <Box flex="0 0 auto">
+            <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
+              {say('bench.answer.act', { act: text?.act ?? 'set' })}
+            </Box>
+            <BigNumber number={text?.mark ?? MISSING} unit="" live />
           </Box>
-          <BigNumber number={text?.mark ?? MISSING} unit="" live />
+          <Box fontSize="17px" flex="1 1 240px" minHeight="48px">
+            {text ? speak(text.why) : missingText(on)}
+          </Box>
         </Box>
-        <Box fontSize="17px" flex="1 1 240px" minHeight="48px">
-          {text ? speak(text.why) : missingText(on)}
-        </Box>
-      </Box>
+      )}
       <Box display="flex" gap="10px" marginTop="12px" data-noprint>
         <Button variant="solid" minHeight={{ base: '60px', md: '48px' }} fontSize="17px" onClick={onStart}>
           <Play size={18} /> {isGoing ? say('bench.answer.goOn') : say('bench.answer.start', { number: input.runs.length + 1 })}
         </Button>
       </Box>
-      <Suspense fallback={null}>
-        <SettingChart input={input} on={on} marks={bench.scale.marks} />
-      </Suspense>
+      {!sprays && (
+        <Suspense fallback={null}>
+          <SettingChart input={input} on={on} marks={bench.scale.marks} />
+        </Suspense>
+      )}
       {correctionTexts(reading, input, bench.kind).map(speak).map((line) => (
         <Box key={line} fontSize="16px" marginTop="8px">
           {line}

@@ -9,10 +9,12 @@ import {
   showAtWork,
   paceLine,
   isEmptyRun,
+  isSprayed,
   unitsOf,
   type CalibrationInput,
   type RunInput,
 } from '@steady-scatter/core/testing';
+import { volumeUnitFor } from '@steady-scatter/core/fields';
 import { MISSING } from '@steady-scatter/core/working';
 import { ChevronDown } from 'lucide-react';
 import { memo } from 'react';
@@ -156,7 +158,9 @@ export const RunLine = memo(function RunLineOf({
   const shown = showAtWork(read, resting.target.unit);
   const isExcluded = run.excluded.trim() !== '';
   const off = against(read, reading.targetSi);
-  const net = read.worked && showQuantity(read.worked.netKg, unitsOf(run, resting).mass, 3);
+  const units = unitsOf(run, resting);
+  const unit = isSprayed(reading.dimension) ? volumeUnitFor(units.length) : units.mass;
+  const net = read.worked && showQuantity(read.worked.netSi, unit, 3);
   return (
     <Toggle
       type="button"

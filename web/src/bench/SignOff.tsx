@@ -1,7 +1,9 @@
 import { Box, Button } from '@chakra-ui/react';
+import { pressureUnitFor } from '@steady-scatter/core/fields';
 import {
   freshness,
   runsSince,
+  sprayedAt,
   type Age,
   type CalibrationAim,
   type CalibrationInput,
@@ -48,27 +50,30 @@ function sinceText(input: CalibrationInput): string | null {
 /** The setting that is kept, what it rests on, by whom and since when, and whether it still holds. */
 export function SignOff({ input, on, bind, set }: Props) {
   const { signOff } = input;
-  const { advice } = on.reading;
+  const { advice, spray } = on.reading;
+  const found = advice && advice.standing !== 'open' ? advice.mark.label : null;
+  // A sprayer is signed off as it is set, once a test run of it counts.
+  const ready = spray?.now && on.rig ? sprayedAt(spray, on.rig, pressureUnitFor(input.units.length)) || say('bench.sign.asItIs') : found; // prettier-ignore
   const sign = (setting: string) => {
     const { pace, width, second, lot, grain } = input;
     set('signOff', { setting, onDay: today(), by: signOff?.by ?? '', state: signOff?.state ?? '', pace, width, second, lot, grain, runs: restsOn(input) }); // prettier-ignore
   };
   if (!signOff) {
-    if (!advice || advice.standing === 'open') return null;
+    if (ready === null) return null;
     return (
       <Section heading={say('bench.sign.heading')}>
         <Box fontSize="16px" marginBottom="8px">
           {say('bench.sign.what', { product: input.product || say('bench.sign.thisProduct') })}
         </Box>
-        <Button variant="solid" minHeight="52px" onClick={() => sign(advice.mark.label)}>
-          {say('bench.sign.off', { mark: advice.mark.label })}
+        <Button variant="solid" minHeight="52px" onClick={() => sign(ready)}>
+          {say('bench.sign.off', { mark: ready })}
         </Button>
       </Section>
     );
   }
   const age = ageOf(input, on);
   const since = sinceText(input);
-  const moved = advice && advice.standing !== 'open' && advice.mark.label !== signOff.setting;
+  const moved = ready !== null && ready !== signOff.setting;
   return (
     <Section heading={say('bench.sign.done')}>
       <Box fontSize="19px">
@@ -101,16 +106,16 @@ export function SignOff({ input, on, bind, set }: Props) {
         <Button minHeight="44px" onClick={() => set('signOff', null)}>
           {say('bench.sign.undo')}
         </Button>
-        {advice && advice.standing !== 'open' && (moved || since || age.state !== 'fresh') && (
-          <Button minHeight="44px" onClick={() => sign(advice.mark.label)}>
-            {say('bench.sign.again', { mark: advice.mark.label })}
+        {ready !== null && (moved || since || age.state !== 'fresh') && (
+          <Button minHeight="44px" onClick={() => sign(ready)}>
+            {say('bench.sign.again', { mark: ready })}
           </Button>
         )}
       </Box>
       {since && <Box marginTop="6px">{since}</Box>}
       {moved && (
         <Box color="warn" fontWeight="semibold" marginTop="6px">
-          {say('bench.sign.moved', { mark: advice.mark.label })}
+          {say('bench.sign.moved', { mark: ready })}
         </Box>
       )}
     </Section>

@@ -37,7 +37,7 @@ function useTypedRuns({ input, add }: Pick<DocFormProps<CalibrationInput>, 'inpu
   const [open, setOpen] = useState<string | null>(null);
   const [picked, setPicked] = useState<MethodId | null>(null);
   const last = input.runs.at(-1);
-  const possible = methodsFor(on.bench.kind);
+  const possible = methodsFor(on.bench.kind, on.bench.spray !== null);
   const method = [picked, last?.method].find((each) => each && possible.includes(each)) ?? possible[0] ?? 'weigh-back'; // prettier-ignore
   return {
     open,
@@ -106,7 +106,7 @@ export function TestRuns({ resting, ...props }: Props) {
       )}
       <Box display="flex" flexWrap="wrap" gap="8px" marginTop="12px" data-noprint>
         <Select aria-label={say('bench.runs.method')} value={runs.method} onChange={(event) => runs.setPicked(event.target.value as MethodId)}>
-          {methodsFor(on.bench.kind).map((id) => (
+          {methodsFor(on.bench.kind, on.bench.spray !== null).map((id) => (
             <option key={id} value={id}>
               {nameOf('method', id)}
             </option>

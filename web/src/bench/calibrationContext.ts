@@ -77,7 +77,7 @@ export function calibrationContext(
   id: string | null = null,
 ): CalibrationContext {
   const rig = rigs.find((each) => each.id === input.rig)?.input ?? null;
-  const bench = rig ? benchRig(rig) : NO_RIG;
+  const bench = rig ? benchRig(rig, input.target.unit) : NO_RIG;
   const other =
     input.shape === '' ? null : (calibrations.find((each) => each.id === input.shape)?.input ?? null);
   const shape = other ? chartShape(evaluateCalibration(other, bench), dimensionOf(input.target.unit)) : null;

@@ -1,4 +1,4 @@
-import { areaUnitFor } from '@steady-scatter/core/fields';
+import { areaUnitFor, pressureUnitFor, volumeUnitFor } from '@steady-scatter/core/fields';
 import { UNITS, type LengthUnit, type MassUnit } from '@steady-scatter/core/quantities';
 import type { MethodField } from '@steady-scatter/core/testing';
 import { say } from '@steady-scatter/words/bench';
@@ -11,5 +11,7 @@ export function readingUnit(
   if (kind === 'count') return say('bench.unit.times');
   if (kind === 'mass') return UNITS[mass].symbol;
   if (kind === 'time') return 's';
+  if (kind === 'volume') return UNITS[volumeUnitFor(length)].symbol;
+  if (kind === 'pressure') return UNITS[pressureUnitFor(length)].symbol;
   return UNITS[kind === 'area' ? areaUnitFor(length) : length].symbol;
 }

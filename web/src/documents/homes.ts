@@ -6,6 +6,7 @@ export const HOMES = {
   jobs: { path: '/jobs', label: say('common.home.jobs') },
   products: { path: '/shelf', label: say('common.home.shelf') },
   sites: { path: '/sites', label: say('common.home.sites') },
+  nozzles: { path: '/bench/nozzles', label: say('common.home.nozzles') },
   rigs: { path: '/bench/rigs', label: say('common.home.machines') },
   calibrations: { path: '/bench', label: say('common.home.bench') },
   openRuns: { path: '/bench', label: say('common.home.bench') },

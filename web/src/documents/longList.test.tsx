@@ -14,7 +14,10 @@ function opened() {
     const input = unpacked(useWatch({ control: form.control }) as typeof WHOLE, 'runs');
     return { form, input, values: valuesOf(form, 'runs'), fields: fieldsOf(form, input, () => undefined) };
   });
-  return { now: () => result.current, calibration: () => calibrationInput.parse(result.current.values.get()) };
+  return {
+    now: () => result.current,
+    calibration: () => calibrationInput.parse(result.current.values.get()),
+  };
 }
 
 it('is one value of the form, and comes out as it went in', () => {

@@ -22,6 +22,7 @@ import { unitChoices } from '../ui/unitChoices.ts';
 import { RigDrawing } from './RigDrawing.tsx';
 import { ScaleField } from './ScaleField.tsx';
 import { Checks, Services } from './RigCare.tsx';
+import { SprayDefaults, SprayQuestions } from './SprayFields.tsx';
 
 type Props = DocFormProps<RigInput>;
 
@@ -87,24 +88,16 @@ function Questions(props: Props & { isNew: boolean }) {
             {...field('hopper.size')}
           />
         )}
+        {puts !== 'dry' && <SprayQuestions {...props} />}
       </Fields>
     </>
   );
 }
 
-function WidthAndPace(props: Props) {
+function Width(props: Props) {
   const { input, field } = props;
-  const { width, puts } = rigKind(input.kind);
+  const { width } = rigKind(input.kind);
   const { label, said, missing } = WIDTHS[width];
-  const { paceMPerS, paceIsUsual } = evaluateRig(input);
-  const isOdd = paceMPerS !== null && !paceIsUsual;
-  const pace =
-    input.pace.time.trim() === ''
-      ? say('rigs.pace.unset')
-      : say('rigs.pace.is', {
-          course: textWithUnit(input.pace.course, input.pace.unit),
-          time: textWithUnit(input.pace.time, 's'),
-        });
   return (
     <>
       <StatedDefault
@@ -118,25 +111,40 @@ function WidthAndPace(props: Props) {
       >
         <LabelledField label={label} placeholder={say('rigs.width.hint')} {...field('width.text')} />
       </StatedDefault>
-      <StatedDefault
-        name={say('rigs.part.pace')}
-        text={pace}
-        isWrong={isWrongAt(props, 'pace.course', 'pace.time') || isOdd}
-      >
-        <LabelledField
-          label={say('rigs.pace.course')}
-          placeholder={say('rigs.pace.courseHint')}
-          {...field('pace.course')}
-        />
-        <LabelledField label={say('rigs.pace.time')} placeholder="27.2" {...field('pace.time')} />
-        {isOdd && (
-          <Box color="warn" fontWeight="semibold" gridColumn="1 / -1">
-            {say('rigs.pace.doubt')}
-          </Box>
-        )}
-      </StatedDefault>
-      {puts !== 'wet' && width === 'rows' && <Outlets {...props} />}
+      {width === 'rows' && <Outlets {...props} />}
     </>
+  );
+}
+
+function Pace(props: Props) {
+  const { input, field } = props;
+  const { paceMPerS, paceIsUsual } = evaluateRig(input);
+  const isOdd = paceMPerS !== null && !paceIsUsual;
+  const pace =
+    input.pace.time.trim() === ''
+      ? say('rigs.pace.unset')
+      : say('rigs.pace.is', {
+          course: textWithUnit(input.pace.course, input.pace.unit),
+          time: textWithUnit(input.pace.time, 's'),
+        });
+  return (
+    <StatedDefault
+      name={say('rigs.part.pace')}
+      text={pace}
+      isWrong={isWrongAt(props, 'pace.course', 'pace.time') || isOdd}
+    >
+      <LabelledField
+        label={say('rigs.pace.course')}
+        placeholder={say('rigs.pace.courseHint')}
+        {...field('pace.course')}
+      />
+      <LabelledField label={say('rigs.pace.time')} placeholder="27.2" {...field('pace.time')} />
+      {isOdd && (
+        <Box color="warn" fontWeight="semibold" gridColumn="1 / -1">
+          {say('rigs.pace.doubt')}
+        </Box>
+      )}
+    </StatedDefault>
   );
 }
 
@@ -235,7 +243,7 @@ function BareUnits({ input, bind, set }: Props) {
 
 /** A machine: four answers, and everything else in lines that can be changed. */
 export function RigForm(props: Props & { isNew: boolean }) {
-  const isDry = rigKind(props.input.kind).puts !== 'wet';
+  const { puts } = rigKind(props.input.kind);
   return (
     <>
       <Questions {...props} />
@@ -243,8 +251,10 @@ export function RigForm(props: Props & { isNew: boolean }) {
         <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
           {say('rigs.assumed')}
         </Box>
-        <WidthAndPace {...props} />
-        {isDry && <Controls {...props} />}
+        {puts !== 'wet' && <Width {...props} />}
+        {puts !== 'dry' && <SprayDefaults {...props} />}
+        <Pace {...props} />
+        {puts !== 'wet' && <Controls {...props} />}
         <Checks {...props} />
         <Services {...props} />
         <BareUnits {...props} />

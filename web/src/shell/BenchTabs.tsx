@@ -4,6 +4,7 @@ import { RoomTabs } from '../ui/RoomTabs.tsx';
 const TABS = [
   { to: '/bench', label: say('shell.bench.calibrations') },
   { to: '/bench/rigs', label: say('shell.bench.machines') },
+  { to: '/bench/nozzles', label: say('shell.bench.nozzles') },
   { to: '/bench/width', label: say('shell.bench.widths') },
   { to: '/bench/compare', label: say('shell.bench.compare') },
   { to: '/bench/cards', label: say('shell.bench.cards') },

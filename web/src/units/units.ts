@@ -41,6 +41,7 @@ export const VOLUME_CHOICES = [
 ] as const satisfies readonly VolumeUnit[];
 export const VOLUME_RATE_CHOICES = [
   'fl oz/1000 ft2',
+  'qt/1000 ft2',
   'gal/1000 ft2',
   'gal/acre',
   'L/ha',

@@ -4,6 +4,35 @@ export const bench = {
   'bench.answer.lacksMarks': 'Type the scale of the machine’s control on its own page.',
   'bench.answer.lacksRate': 'Type the target rate.',
   'bench.answer.act': '{act, select, again {Again at} keep {Keep at} other {Set to}}',
+  'bench.spray.volume':
+    'Spray volume{at, select, none {} other { with {at}}}{speed, select, none {} other {, {speed}}}',
+  'bench.spray.noTest':
+    'Catch the nozzles, or a bucket from the gun, and time the course: then it stands here.',
+  'bench.spray.lacksTarget': 'Type the target to see how far off it is.',
+  'bench.spray.standing':
+    '{side, select, right {Right: {percent} % off.} over {{percent} % over the target.} other {{percent} % under the target.}}',
+  'bench.spray.nozzle':
+    'Nozzle {number}: {mean} of the mean{rated, select, none {} other {, {rated} of its rated flow}}. {verdict, select, replace {Replace it.} look {Clean it with a soft brush and water, and catch again.} other {}}',
+  'bench.spray.boom':
+    'Boom with {count, plural, one {# nozzle} other {# nozzles}}. {odd, select, none {All within 5 %.} other {{odd}}}',
+  'bench.spray.allAlike': 'All nozzles within 5 % of each other.',
+  'bench.spray.toReach': 'To reach {rate}',
+  'bench.spray.bySpeed':
+    'Speed: {speed}, {pace}.{ok, select, yes {} other {{side, select, fast { Faster than is comfortable.} other { Slower than is comfortable.}}}}',
+  'bench.spray.byNozzle':
+    'Nozzle: {nozzle} at {pressure}.{ok, select, yes {} other { Out of its pressure range.}}',
+  'bench.spray.byPressure':
+    'Pressure: {pressure}{ok, select, yes {.} other {: out of the nozzle’s range.}}{side, select, high { Finer drops, more drift.} other { Coarser drops; check that the pattern still closes.}}',
+  'bench.spray.whatWould': 'What would give',
+  'bench.spray.whatWouldHint': '45 gal/acre',
+  'bench.spray.caughtWith': 'Caught',
+  'bench.spray.water': 'clean water',
+  'bench.spray.mix': 'the mix itself',
+  'bench.spray.density': 'Density of the mix',
+  'bench.spray.densityUnit': 'Density unit',
+  'bench.spray.caughtIs':
+    '{caught, select, water {Caught with water} other {Caught with the mix itself}}{density, select, none {, and the mix flows as water} other {, and the mix weighs {density}}}',
+  'bench.part.caught': 'what is caught',
   'bench.answer.goOn': 'Go on with the test run',
   'bench.answer.start': 'Start test run {number}',
   'bench.list.noMachine': 'no machine chosen',
@@ -74,6 +103,7 @@ export const bench = {
     '{count, plural, one {Test run {numbers} is new since then.} other {Test runs {numbers} are new since then.}}',
   'bench.sign.heading': 'Sign off',
   'bench.sign.what': 'It becomes this machine’s chart for {product}, at this pace and pass spacing.',
+  'bench.sign.asItIs': 'as it is',
   'bench.sign.off': 'Sign off at {mark}',
   'bench.sign.done': 'Signed off',
   'bench.sign.signedOn': '<b>{setting}</b>, since {day}. {state}',
@@ -166,6 +196,8 @@ export const bench = {
   'bench.label.remove': 'Remove',
   'bench.label.line': 'line {number} of the label',
   'bench.label.add': 'Add a line of the label',
+  'bench.sentence.nozzles':
+    '{count, plural, one {# nozzle} other {# nozzles}}{name, select, none {} other { {name}}}',
   'bench.sentence.noMarks': 'no scale yet',
   'bench.sentence.rowsUnset': 'Row spacing is not set',
   'bench.sentence.passesUnset': 'Pass spacing is not set',
@@ -185,6 +217,8 @@ export const bench = {
   'bench.sentence.noLot': 'Lot and grain size are not noted',
   'bench.sentence.units': 'Numbers without a unit are {mass} and {length}; rates in {rate}',
   'bench.offer.coverage': 'the label: what one package covers',
+  'bench.offer.lowWater': 'the label’s lowest spray volume',
+  'bench.offer.highWater': 'the label’s highest spray volume',
   'bench.offer.low': 'lowest rate on the label',
   'bench.offer.high': 'highest rate on the label',
   'bench.offer.job': 'from the job “{name}”',

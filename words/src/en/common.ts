@@ -50,6 +50,7 @@ export const common = {
   'common.home.machines': 'the machines',
   'common.home.bench': 'the bench',
   'common.home.widths': 'the widths',
+  'common.home.nozzles': 'the nozzles',
   'common.home.soilTests': 'the soil tests',
   'common.home.rules': 'the rules',
   'common.searchMany': 'Search {many}',

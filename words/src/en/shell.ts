@@ -113,6 +113,7 @@ export const shell = {
   'shell.secure.open': 'Open',
   'shell.shelf.products': 'Products',
   'shell.shelf.labels': 'Compare labels',
+  'shell.bench.nozzles': 'Nozzles',
   'shell.shelf.soilTests': 'Soil tests',
   'shell.shelf.mix': 'Find a mix',
   'shell.shelf.rules': 'Rules',

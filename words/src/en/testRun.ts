@@ -39,6 +39,9 @@ export const testRun = {
   'testRun.page.done': 'Test run {number} is done',
   'testRun.page.doneElsewhere': 'It was finished on another device.',
   'testRun.page.itsCalibration': 'its calibration',
+  'testRun.step.ownTimes': 'Type a time for each nozzle',
+  'testRun.step.sprayed':
+    '{nozzle, select, none {The nozzle on the machine’s page is not set yet} other {{nozzle}}}{pressure, select, none {} other { at {pressure}}}',
   'testRun.step.setting': 'the setting',
   'testRun.step.readable': 'a readable {toLowerCase}',
   'testRun.step.current': '{number} of {count}: {heading}',
@@ -85,6 +88,7 @@ export const testRun = {
   'testRun.result.again': 'Measure a reading again',
   'testRun.result.lacks': 'Choose the machine and the target rate: then it says what to set next.',
   'testRun.result.after': 'When you are done: {checks}.',
+  'testRun.result.another': 'Another test run',
   'testRun.result.next': 'Next test run at {mark}',
   'testRun.result.enough': 'Enough for now',
   'testRun.result.toSign': 'Go to sign-off',

@@ -14,6 +14,8 @@ export const things = {
   'things.ruleSets.many': 'rule sets',
   'things.sites.one': 'site',
   'things.sites.many': 'sites',
+  'things.nozzles.one': 'nozzle',
+  'things.nozzles.many': 'nozzles',
   'things.soilTests.one': 'soil test',
   'things.soilTests.many': 'soil tests',
   'things.widthTests.one': 'width test',

@@ -19,7 +19,7 @@ export interface FillTime {
 /** What the container has to do. */
 export interface FillAim {
   /** On each metre of a row, kg/m. */
-  readonly outputKgPerM: number;
+  readonly outputPerM: number;
   /** Distance that the container under one outlet serves, m: the first answer of this method. */
   readonly servesM: number;
   /** The time in which it has to fill, s. */
@@ -29,14 +29,14 @@ export interface FillAim {
 /**
  * Fill-time: how far a container's content goes at the target, and so in what time it has to fill.
  *
- * @example fillAim({ targetKgPerM2: 0.022, spacingM: 1.5, containerKg: 4.6, speedMPerS: 0.9, outletsPerRow: 1 }) // { outputKgPerM: 0.033, servesM: 139.39, fillS: 154.88 }
+ * @example fillAim({ targetKgPerM2: 0.022, spacingM: 1.5, containerKg: 4.6, speedMPerS: 0.9, outletsPerRow: 1 }) // { outputPerM: 0.033, servesM: 139.39, fillS: 154.88 }
  */
 export function fillAim(asked: FillTime): FillAim {
   const { targetKgPerM2, spacingM, containerKg, speedMPerS, outletsPerRow } = asked;
   requirePositive({ targetKgPerM2, spacingM, containerKg, speedMPerS, outletsPerRow });
-  const outputKgPerM = targetKgPerM2 * spacingM;
-  const servesM = finite((containerKg * outletsPerRow) / outputKgPerM);
-  return { outputKgPerM, servesM, fillS: finite(servesM / speedMPerS) };
+  const outputPerM = targetKgPerM2 * spacingM;
+  const servesM = finite((containerKg * outletsPerRow) / outputPerM);
+  return { outputPerM, servesM, fillS: finite(servesM / speedMPerS) };
 }
 
 /**
@@ -48,10 +48,10 @@ export function fillAim(asked: FillTime): FillAim {
 export function rateFromFill(
   { containerKg, speedMPerS, spacingM, outletsPerRow }: Omit<FillTime, 'targetKgPerM2'>,
   filledS: number,
-): { outputKgPerM: number; rateSi: number } {
+): { outputPerM: number; rateSi: number } {
   requirePositive({ containerKg, speedMPerS, spacingM, outletsPerRow, filledS });
-  const outputKgPerM = finite((containerKg * outletsPerRow) / (filledS * speedMPerS));
-  return { outputKgPerM, rateSi: finite(outputKgPerM / spacingM) };
+  const outputPerM = finite((containerKg * outletsPerRow) / (filledS * speedMPerS));
+  return { outputPerM, rateSi: finite(outputPerM / spacingM) };
 }
 
 /** A container of known content fills while a watch runs. */
@@ -96,7 +96,7 @@ export const fillTimeMethod: Method = {
       ...rateFromFill(asked, fill.si),
       uReadings: combined(sources),
       sources,
-      netKg: content.si,
+      netSi: content.si,
       outlets: null,
     };
   },

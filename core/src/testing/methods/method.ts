@@ -13,7 +13,7 @@ export type Moment = 'before' | 'course' | 'walk' | 'after';
 export interface MethodField {
   readonly id: string;
   readonly label: Message;
-  readonly kind: Extract<Kind, 'mass' | 'length' | 'time' | 'area'> | 'count';
+  readonly kind: Extract<Kind, 'mass' | 'volume' | 'length' | 'time' | 'area' | 'pressure'> | 'count';
   /** An example; empty where it is taken only now and then. */
   readonly placeholder: string;
   readonly at: Moment;
@@ -27,21 +27,26 @@ export interface MethodField {
 
 /** What a run came to. */
 export interface Worked {
-  /** Product on each metre travelled (of each row, where rows are fed), kg/m. */
-  readonly outputKgPerM: number;
+  /** Product on each metre travelled (of each row, where rows are fed), kg/m; L/m of what is sprayed. */
+  readonly outputPerM: number;
   /** 0: nothing came out. */
   readonly rateSi: number;
   /** Relative standard uncertainty from the readings. */
   readonly uReadings: number;
   /** What it is made of. */
   readonly sources: readonly UncertaintySource[];
-  readonly netKg: number;
+  /** What was caught or is gone: kg, or L of what is sprayed. */
+  readonly netSi: number;
   /** Step of the scale that it was weighed on, kg; null: nothing was weighed. */
   readonly stepKg: number | null;
-  /** What each outlet gave, kg, and (max - min) / mean; null for a single catch. */
-  readonly outlets: { readonly netKg: readonly number[]; readonly imbalance: number } | null;
+  /** What each outlet gave, kg or L, and (max - min) / mean; null for a single catch. */
+  readonly outlets: { readonly netSi: readonly number[]; readonly imbalance: number } | null;
   /** Times over the course that the rate rests on; null: it does not rest on any. */
   readonly timings: CourseTimings | null;
+  /** What each nozzle let through, L/s; null: nothing was caught apart. */
+  readonly flowsLPerS: readonly number[] | null;
+  /** Pressure that it was made at, Pa; null: not read. */
+  readonly pressurePa: number | null;
   /** Pace at which it was made, where it was timed. */
   readonly paceMPerS: number | null;
 }
@@ -59,7 +64,7 @@ export interface RunBasis {
   readonly rows: number;
 }
 
-type Work = Omit<Worked, 'paceMPerS' | 'timings' | 'stepKg'>;
+type Work = Omit<Worked, 'paceMPerS' | 'timings' | 'stepKg' | 'flowsLPerS' | 'pressurePa'> & Partial<Pick<Worked, 'flowsLPerS'>>; // prettier-ignore
 export type Parts = Working['parts'][number][];
 type Part = Parts[number];
 
@@ -71,6 +76,7 @@ export interface LineTerms {
   readonly less: Part;
   isTyped(id: string): boolean;
   mass(id: string): Part;
+  volume(id: string): Part;
   length(id: string): Part;
   seconds(id: string): Part;
   area(id: string): Part;
@@ -80,6 +86,8 @@ export interface LineTerms {
   nets(): Parts;
   /** What it went on: `÷ ( length × width × passes )`. */
   ground(along: string): Parts;
+  /** What was caught of each nozzle over its time: `( 480 mL + 470 mL ) ÷ 30 s`. */
+  caughtVolumes(): Parts;
   /** `× number`, where it is more than one. */
   times(role: 'rows' | 'outlets', number: number): Parts;
   /** `× the mean time over the course`. */
@@ -96,6 +104,8 @@ export interface LineTerms {
 /** Where a test is to be made. */
 export interface Situation {
   readonly kind: RigKind;
+  /** What is tested is sprayed: of a machine that does both, one of the two is. */
+  readonly sprays: boolean;
   readonly tools: ToolsInput;
   /** A carrier of a pesticide may only go where its label allows. */
   readonly isPesticide: boolean;
@@ -115,7 +125,9 @@ export type Tool =
   | 'bags'
   | 'knownContainer'
   | 'knownLoad'
-  | 'knownGround';
+  | 'knownGround'
+  | 'jugs'
+  | 'gauge';
 
 /** How well a method suits, 0 for not at all, and the reason. */
 export type Verdict = readonly [score: number, why: Message];
@@ -128,6 +140,8 @@ export interface Method {
   readonly needs: readonly Tool[];
   /** What the amount that goes out is planned as: a strip that is walked, a time of catching, or ground of known size. */
   readonly planned: 'strip' | 'time' | 'ground';
+  /** What is sprayed is caught or measured by volume: for a machine that sprays. */
+  readonly isWet?: boolean;
   /** A container of known content is filled, and the watch says when it should be full. */
   readonly fillsContainer?: boolean;
   /** What to do at each moment of a guided run, and what the moment is called where that differs. */
@@ -187,7 +201,7 @@ export const swath = ({ width, rows }: RunBasis): Reading => ({
 });
 
 /** A result of the whole machine as that of each row: what goes on a metre of one. */
-export const ofEachRow = <R extends { readonly outputKgPerM: number }>(result: R, { rows }: RunBasis): R => ({
+export const ofEachRow = <R extends { readonly outputPerM: number }>(result: R, { rows }: RunBasis): R => ({
   ...result,
-  outputKgPerM: result.outputKgPerM / rows,
+  outputPerM: result.outputPerM / rows,
 });

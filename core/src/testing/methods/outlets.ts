@@ -20,9 +20,9 @@ export const sumOfNets = (nets: readonly Net[]): Net => ({
 });
 
 /** (max - min) / mean; 0 where nothing came out. */
-export function imbalanceOf(netKg: readonly number[]): number {
-  const mean = netKg.reduce((sum, kg) => sum + kg, 0) / netKg.length;
-  return mean > 0 ? finite((Math.max(...netKg) - Math.min(...netKg)) / mean) : 0;
+export function imbalanceOf(netSi: readonly number[]): number {
+  const mean = netSi.reduce((sum, kg) => sum + kg, 0) / netSi.length;
+  return mean > 0 ? finite((Math.max(...netSi) - Math.min(...netSi)) / mean) : 0;
 }
 
 /** Readings under each outlet: "gross" for one, "gross.1", "gross.2" for several. */
@@ -57,6 +57,6 @@ export function catchesOf(readings: Readings, outlets: number): Catch[] | null {
 /** What each outlet gave, and how far they are apart; null for a single catch. */
 export const apartOf = (catches: readonly Catch[]): Worked['outlets'] => {
   if (catches.length === 1) return null;
-  const netKg = catches.map(({ grossKg, tareKg }) => grossKg.si - tareKg.si);
-  return { netKg, imbalance: imbalanceOf(netKg) };
+  const netSi = catches.map(({ grossKg, tareKg }) => grossKg.si - tareKg.si);
+  return { netSi, imbalance: imbalanceOf(netSi) };
 };

@@ -11,14 +11,14 @@ import {
 /** What a dry test comes to. */
 export interface TestResult {
   /** Product put out on each metre travelled, kg/m. */
-  readonly outputKgPerM: number;
+  readonly outputPerM: number;
   readonly rateSi: number;
   /** Relative standard uncertainty of the rate from the readings. */
   readonly uReadings: number;
   /** What it is made of. */
   readonly sources: readonly UncertaintySource[];
   /** What was caught or is gone, kg; 0: nothing came out. */
-  readonly netKg: number;
+  readonly netSi: number;
 }
 
 /** A width: of the hopper or of taped ground it was measured; the pass spacing is chosen and has no reading error. */
@@ -31,17 +31,17 @@ export type Width = Reading;
  */
 export function overLength(net: Net, length: Reading, width: Width, runs: number): TestResult {
   requirePositive({ length: length.si, width: width.si, runs });
-  const outputKgPerM = net.si / (length.si * runs);
+  const outputPerM = net.si / (length.si * runs);
   const sources: UncertaintySource[] = [
     { of: 'weighing', u: relativeNet(net) },
     { of: 'length', u: relative(length) },
     { of: 'width', u: relative(width) },
   ];
   return {
-    outputKgPerM,
-    rateSi: finite(outputKgPerM / width.si),
+    outputPerM,
+    rateSi: finite(outputPerM / width.si),
     uReadings: combined(sources),
     sources,
-    netKg: net.si,
+    netSi: net.si,
   };
 }

@@ -19,12 +19,12 @@ export interface RowOutlets {
 export interface RowOutletsResult {
   readonly rateSi: number;
   /** On each metre of a row, kg/m. */
-  readonly outputKgPerM: number;
+  readonly outputPerM: number;
   readonly uReadings: number;
   readonly sources: readonly UncertaintySource[];
   /** (max - min) / mean of the outlets; 0 for a single catch, or where nothing came out. */
   readonly imbalance: number;
-  readonly netKg: number;
+  readonly netSi: number;
 }
 
 /**
@@ -38,18 +38,18 @@ export function rowOutlets({ catches, lengthM, rows, rowMPerM2 }: RowOutlets): R
   requirePositive({ length: lengthM.si, rows, rowMPerM2 });
   const nets = netsOf(catches);
   const net = sumOfNets(nets);
-  const outputKgPerM = finite(net.si / rows / lengthM.si);
+  const outputPerM = finite(net.si / rows / lengthM.si);
   const sources: UncertaintySource[] = [
     { of: 'weighing', u: relativeNet(net) },
     { of: 'length', u: relative(lengthM) },
   ];
   return {
-    rateSi: finite(outputKgPerM * rowMPerM2),
-    outputKgPerM,
+    rateSi: finite(outputPerM * rowMPerM2),
+    outputPerM,
     uReadings: combined(sources),
     sources,
     imbalance: imbalanceOf(nets.map(({ si }) => si)),
-    netKg: net.si,
+    netSi: net.si,
   };
 }
 

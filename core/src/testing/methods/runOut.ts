@@ -12,10 +12,10 @@ import {
 import { lessTare } from './course.ts';
 import { mass, no, type Method } from './method.ts';
 
-/** A weighed load spread on a known area. */
+/** A weighed load, or a measured volume, put down on a known area. */
 export interface RunOut {
-  readonly loadKg: Reading;
-  readonly leftKg: Reading;
+  readonly loadSi: Reading;
+  readonly leftSi: Reading;
   /** The ground it went on; where it ran out before the end, the ground that was covered. */
   readonly areaM2: Reading;
 }
@@ -24,21 +24,21 @@ export interface RunOut {
  * Run-out: `(load - left) / area`. There is no output per metre in it until a pass spacing is known.
  *
  * @throws InputError test.nothing-out
- * @example runOut({ loadKg: read(9), leftKg: read(1.25), areaM2: read(900) }).rateSi // 0.008611
+ * @example runOut({ loadSi: read(9), leftSi: read(1.25), areaM2: read(900) }).rateSi // 0.008611
  */
-export function runOut({ loadKg, leftKg, areaM2 }: RunOut): {
+export function runOut({ loadSi, leftSi, areaM2 }: RunOut): {
   rateSi: number;
   uReadings: number;
   sources: UncertaintySource[];
-  netKg: number;
+  netSi: number;
 } {
   requirePositive({ area: areaM2.si });
-  const net = netOf(loadKg, leftKg, 'left');
+  const net = netOf(loadSi, leftSi, 'left');
   const sources: UncertaintySource[] = [
     { of: 'weighing', u: relativeNet(net) },
     { of: 'area', u: relative(areaM2) },
   ];
-  return { rateSi: finite(net.si / areaM2.si), uReadings: combined(sources), sources, netKg: net.si };
+  return { rateSi: finite(net.si / areaM2.si), uReadings: combined(sources), sources, netSi: net.si };
 }
 
 /** A weighed load goes on ground of known size. */
@@ -69,10 +69,10 @@ export const runOutMethod: Method = {
   ],
   work({ load, left, area, tare: empty }, { width, runWidthM }) {
     // Nothing left was not weighed in the container.
-    const leftKg = left!.si > 0 ? lessTare(left!, empty) : left!;
-    const run = runOut({ loadKg: lessTare(load!, empty), leftKg, areaM2: area! });
-    const outputKgPerM = run.rateSi * runWidthM;
-    return { ...run, outputKgPerM, rateSi: outputKgPerM / width.si, outlets: null };
+    const leftSi = left!.si > 0 ? lessTare(left!, empty) : left!;
+    const run = runOut({ loadSi: lessTare(load!, empty), leftSi, areaM2: area! });
+    const outputPerM = run.rateSi * runWidthM;
+    return { ...run, outputPerM, rateSi: outputPerM / width.si, outlets: null };
   },
   // A container that both were weighed in falls out; with nothing left it does not.
   line: ({ isTyped, isLeft, mass: weight, area, open, close, less, over, otherSpacing }) => [

@@ -28,7 +28,7 @@ export interface TimedCatch {
 export function timedCatch({ catches, catchS, courseM, courseS, spacingM }: TimedCatch): TestResult {
   requirePositive({ catchS: catchS.si, courseM: courseM.si, courseS: courseS.si, spacingM: spacingM.si });
   const net = sumOfNets(netsOf(catches));
-  const outputKgPerM = finite(((net.si / catchS.si) * courseS.si) / courseM.si);
+  const outputPerM = finite(((net.si / catchS.si) * courseS.si) / courseM.si);
   const sources: UncertaintySource[] = [
     { of: 'weighing', u: relativeNet(net) },
     { of: 'time', u: Math.hypot(relative(catchS), relative(courseS)) },
@@ -36,11 +36,11 @@ export function timedCatch({ catches, catchS, courseM, courseS, spacingM }: Time
     { of: 'width', u: relative(spacingM) },
   ];
   return {
-    outputKgPerM,
-    rateSi: finite(outputKgPerM / spacingM.si),
+    outputPerM,
+    rateSi: finite(outputPerM / spacingM.si),
     uReadings: combined(sources),
     sources,
-    netKg: net.si,
+    netSi: net.si,
   };
 }
 

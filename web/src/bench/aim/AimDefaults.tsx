@@ -1,7 +1,13 @@
 import { Box } from '@chakra-ui/react';
 import { rigKind, type RigKind } from '@steady-scatter/core/machines';
-import { UNITS, type LengthUnit, type MassUnit } from '@steady-scatter/core/quantities';
-import { STARTS, type BenchRateUnit } from '@steady-scatter/core/testing';
+import {
+  isUnitOf,
+  textWithUnit,
+  UNITS,
+  type LengthUnit,
+  type MassUnit,
+} from '@steady-scatter/core/quantities';
+import { isSprayed, STARTS, type BenchRateUnit } from '@steady-scatter/core/testing';
 import { useEffect, useRef } from 'react';
 import { nameOf, say } from '@steady-scatter/words/bench';
 import { asChoice, isWrongAt } from '../../documents/fields.ts';
@@ -12,6 +18,7 @@ import { LabelledField } from '../../ui/LabelledField.tsx';
 import { StatedDefault } from '../../ui/StatedDefault.tsx';
 import { HAND_WEIGHTS, unitChoices } from '../../ui/unitChoices.ts';
 import { LANE_RATE_CHOICES, RATE_CHOICES, ROW_RATE_CHOICES } from '../../units/units.ts';
+import { SPRAY_RATE_CHOICES } from '../spray/SprayResult.tsx';
 import type { AimProps } from './aimProps.ts';
 import {
   firstText,
@@ -33,6 +40,11 @@ const LIMIT = [
   { id: 'no', label: say('bench.aim.goal') },
   { id: 'yes', label: say('bench.aim.limit') },
 ] as const;
+const CAUGHT = [
+  { id: 'water', label: say('bench.spray.water') },
+  { id: 'mix', label: say('bench.spray.mix') },
+] as const;
+const DENSITIES = unitChoices(['kg/L', 'g/L', 'lb/gal']);
 const WIDTH_LABELS = {
   hopper: say('bench.aim.hopperWidth'),
   passes: say('bench.aim.passSpacing'),
@@ -41,6 +53,7 @@ const WIDTH_LABELS = {
 
 /** Rates that a machine is asked for: on the ground, and on a length of what it treats; the one that stands is among them. */
 function rateChoices(kind: RigKind | null, stands: BenchRateUnit): readonly BenchRateUnit[] {
+  if (isUnitOf('volumePerArea', stands)) return SPRAY_RATE_CHOICES;
   const treats = kind ? rigKind(kind).treats : [];
   const offered: readonly BenchRateUnit[] = [
     ...RATE_CHOICES,
@@ -119,6 +132,23 @@ function FirstSetting(props: AimProps) {
   );
 }
 
+/** What is caught of a sprayer in its tests, and how dense the mix is that it will spray. */
+function Caught(props: AimProps) {
+  const { input, bind, field } = props;
+  const { text, unit } = input.mixDensity;
+  return (
+    <StatedDefault
+      name={say('bench.part.caught')}
+      text={say('bench.spray.caughtIs', { caught: input.caughtWith, density: text.trim() === '' ? 'none' : textWithUnit(text, unit) })}
+      isWrong={isWrongAt(props, 'mixDensity.text')}
+    >
+      <Choice label={say('bench.spray.caughtWith')} options={CAUGHT} {...bind('caughtWith')} />
+      <LabelledField label={say('bench.spray.density')} placeholder="1.08" inputMode="decimal" {...field('mixDensity.text')} />
+      <Choice label={say('bench.spray.densityUnit')} options={DENSITIES} {...bind('mixDensity.unit')} />
+    </StatedDefault>
+  );
+} // prettier-ignore
+
 function UnitsDefault({ input, on, bind, set }: AimProps) {
   return (
     <StatedDefault name={say('bench.part.units')} text={unitsText(input)}>
@@ -150,6 +180,7 @@ export function AimDefaults(props: AimProps) {
   const { input, on, bind, field } = props;
   const lastStep = useLastScaleStep(props);
   const second = on.bench.second.marks;
+  const sprays = isSprayed(on.reading.dimension);
   return (
     <Box as="section" aria-label={say('bench.aim.assumed')} marginBottom="18px">
       <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
@@ -169,18 +200,22 @@ export function AimDefaults(props: AimProps) {
         />
         <LabelledField label={say('bench.aim.time')} placeholder="27.2" data-flow {...field('pace.time')} />
       </StatedDefault>
-      <StatedDefault
-        name={say('bench.part.scaleStep')}
-        text={scaleStepText(input, lastStep)}
-        isWrong={isWrongAt(props, 'scaleStep')}
-      >
-        <LabelledField
-          label={say('bench.aim.scaleStep')}
-          placeholder={say('bench.aim.scaleStepHint')}
-          data-flow
-          {...field('scaleStep')}
-        />
-      </StatedDefault>
+      {sprays ? (
+        <Caught {...props} />
+      ) : (
+        <StatedDefault
+          name={say('bench.part.scaleStep')}
+          text={scaleStepText(input, lastStep)}
+          isWrong={isWrongAt(props, 'scaleStep')}
+        >
+          <LabelledField
+            label={say('bench.aim.scaleStep')}
+            placeholder={say('bench.aim.scaleStepHint')}
+            data-flow
+            {...field('scaleStep')}
+          />
+        </StatedDefault>
+      )}
       <StatedDefault
         name={say('bench.part.tolerance')}
         text={toleranceText(input)}
@@ -198,7 +233,7 @@ export function AimDefaults(props: AimProps) {
           {...asChoice(bind('isCeiling'), 'yes', 'no')}
         />
       </StatedDefault>
-      <FirstSetting {...props} />
+      {!sprays && <FirstSetting {...props} />}
       {second.length > 0 && (
         <StatedDefault
           name={say('bench.part.second')}

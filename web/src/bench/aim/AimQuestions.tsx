@@ -1,6 +1,6 @@
 import { Box, Button } from '@chakra-ui/react';
 import { rigKind } from '@steady-scatter/core/machines';
-import { PRODUCT_KINDS } from '@steady-scatter/core/products';
+import { PRODUCT_KINDS, type ProductInput } from '@steady-scatter/core/products';
 import { UNITS } from '@steady-scatter/core/quantities';
 import { isEmptyRun } from '@steady-scatter/core/testing';
 import { useState } from 'react';
@@ -10,7 +10,7 @@ import { CardChoice } from '../../ui/CardChoice.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { LabelledField } from '../../ui/LabelledField.tsx';
 import type { AimProps } from './aimProps.ts';
-import { scaleText } from './aimTexts.ts';
+import { machineText } from './aimTexts.ts';
 import { useOfferedRates } from './useOfferedRates.ts';
 import { useTaking } from './useTaking.ts';
 
@@ -29,15 +29,14 @@ function newMachinePath({ product, target }: AimProps['input']): string {
 function MachineQuestion(props: AimProps) {
   const { input, shelf, id } = props;
   const take = useTaking(props);
-  const dry = shelf.rigs.filter(({ input: rig }) => rigKind(rig.kind).puts !== 'wet');
   const isFixed = input.rig !== '' && input.runs.some((run) => !isEmptyRun(run));
   return (
     <CardChoice
       label={say('bench.aim.machine')}
       value={input.rig === '' ? null : input.rig}
-      options={dry
+      options={shelf.rigs
         .filter((rig) => !isFixed || rig.id === input.rig)
-        .map((rig) => ({ id: rig.id, label: rig.input.name, detail: scaleText(rig.input.control) }))}
+        .map((rig) => ({ id: rig.id, label: rig.input.name, detail: machineText(rig.input) }))}
       onChange={take.rig}
     >
       {isFixed ? (
@@ -57,12 +56,19 @@ function MachineQuestion(props: AimProps) {
 
 const OTHER = 'other';
 
+/** A liquid is sprayed; what dissolves may be, and is spread too. */
+const mayGoInto = (puts: 'dry' | 'wet' | 'both', { kind }: ProductInput): boolean =>
+  puts === 'both' ||
+  kind === 'soluble-fertilizer' ||
+  (puts === 'wet') === (PRODUCT_KINDS[kind].form === 'liquid');
+
 function ProductQuestion(props: AimProps) {
-  const { input, shelf } = props;
+  const { input, shelf, on } = props;
   const take = useTaking(props);
-  const dry = shelf.products.filter(({ input: product }) => PRODUCT_KINDS[product.kind].form === 'dry');
-  const chosen = dry.find(({ id }) => id === input.productId);
-  const first = dry.slice(0, MAX_CARDS);
+  const puts = on.rig ? rigKind(on.rig.kind).puts : 'both';
+  const offered = shelf.products.filter(({ input: product }) => mayGoInto(puts, product));
+  const chosen = offered.find(({ id }) => id === input.productId);
+  const first = offered.slice(0, MAX_CARDS);
   // What was chosen from the list stands among the cards.
   const cards = chosen && !first.includes(chosen) ? [...first.slice(0, -1), chosen] : first;
   const [isOther, setOther] = useState(!chosen && input.product !== '');
@@ -89,13 +95,13 @@ function ProductQuestion(props: AimProps) {
     >
       {isOther && (
         <Box flexBasis="100%" display="grid" gap="10px" gridTemplateColumns={{ base: '1fr', md: '1fr 1fr' }}>
-          {dry.length > cards.length && (
+          {offered.length > cards.length && (
             <Choice
               label={say('bench.aim.onShelf')}
               value=""
               options={[
                 { id: '', label: say('bench.aim.chooseOne') },
-                ...dry
+                ...offered
                   .filter((each) => !cards.includes(each))
                   .map(({ id, input: { name } }) => ({ id, label: name })),
               ]}

@@ -10,6 +10,18 @@ import type { CalibrationContext } from '../calibrationContext.ts';
 export const scaleText = (scale: ScaleInput): string =>
   scaleLine({ ...scale, firstFlow: '' }) || say('bench.sentence.noMarks');
 
+/** What a machine is known by beside its name: its marks, or its nozzles. */
+export function machineText({ kind, control, spray }: RigInput): string {
+  const { puts, nozzles } = rigKind(kind);
+  if (puts !== 'wet') return scaleText(control);
+  if (nozzles !== 'row')
+    return spray.tank.size.trim() === '' ? '' : textWithUnit(spray.tank.size, spray.tank.unit);
+  return say('bench.sentence.nozzles', {
+    count: Number(spray.count) || 0,
+    name: spray.nozzle.name || 'none',
+  });
+}
+
 type Lengths = { readonly text: string; readonly unit: UnitId };
 const isSame = (a: Lengths, b: Lengths): boolean =>
   textWithUnit(a.text, a.unit) === textWithUnit(b.text, b.unit);

@@ -18,6 +18,15 @@ export interface OfferedRate {
 /** More than a label gives, so that there is room for jobs. */
 const MAX_OFFERED = 5;
 
+/** Spray volumes that a label allows. */
+function labelVolumes(product: ProductInput): { rateSi: number; detail: string }[] {
+  const { carrierLow, carrierHigh } = evaluateProduct(product);
+  return [
+    { rateSi: carrierLow, detail: say('bench.offer.lowWater') },
+    { rateSi: carrierHigh, detail: say('bench.offer.highWater') },
+  ].flatMap(({ rateSi, detail }) => (rateSi === null ? [] : [{ rateSi, detail }]));
+}
+
 /** Rates of the product's label: what one package covers, and the range that it allows. */
 function labelRates(product: ProductInput): { rateSi: number; detail: string }[] {
   const { package: pack, coverage, labelLow, labelHigh } = evaluateProduct(product);
@@ -40,11 +49,12 @@ export function offersOf(
   product: { readonly name: string; readonly input: ProductInput | null },
   unit: BenchRateUnit,
 ): OfferedRate[] {
-  if (!isUnitOf('massPerArea', unit)) return [];
+  const isVolume = isUnitOf('volumePerArea', unit);
+  if (!isVolume && !isUnitOf('massPerArea', unit)) return [];
   const fromJobs = lines
-    .filter((line) => line.product === product.name && line.rateOnceSi !== null)
+    .filter((line) => !isVolume && line.product === product.name && line.rateOnceSi !== null)
     .map(({ rateOnceSi, name }) => ({ rateSi: rateOnceSi!, detail: say('bench.offer.job', { name }) }));
-  const all = [...(product.input ? labelRates(product.input) : []), ...fromJobs];
+  const all = [...(product.input ? (isVolume ? labelVolumes : labelRates)(product.input) : []), ...fromJobs];
   const offers = new Map<string, OfferedRate>();
   for (const { rateSi, detail } of all) {
     const { number, unit: symbol } = showQuantity(rateSi, unit);

@@ -1,4 +1,5 @@
 import { rigKind } from '@steady-scatter/core/machines';
+import { PRODUCT_KINDS } from '@steady-scatter/core/products';
 import { calibrationFor, calibrationOn, type CalibrationInput } from '@steady-scatter/core/testing';
 import { latestAccepted, useWidthTests } from '../../kinds/useWidthTests.ts';
 import type { AimProps } from './aimProps.ts';
@@ -29,7 +30,13 @@ export function useTaking({ input, onChange, shelf: { rigs, products }, on }: Ai
     product(id: string) {
       const product = products.find((each) => each.id === id)?.input;
       if (!product) return onChange({ ...input, productId: '' });
-      return onChange(named(calibrationFor(input, id, product, on.rig?.name ?? ''), on.rig?.name ?? ''));
+      const puts = on.rig ? rigKind(on.rig.kind).puts : 'both';
+      const isLiquid = PRODUCT_KINDS[product.kind].form === 'liquid';
+      const sprays = puts === 'both' ? isLiquid : puts === 'wet';
+      const taken = calibrationFor(input, id, product, on.rig?.name ?? '', sprays);
+      // Of a machine that does both, what is tested has a width of its own.
+      const isOther = puts === 'both' && on.rig && taken.target.unit !== input.target.unit;
+      return onChange(named(isOther ? calibrationOn({ ...taken, width: { ...taken.width, text: '' } }, input.rig, on.rig!) : taken, on.rig?.name ?? '')); // prettier-ignore
     },
     productName(product: string) {
       onChange(named({ ...input, product }, on.rig?.name ?? ''));

@@ -60,6 +60,7 @@ export function ChooseMethod({ input, on, number, onTools, onBegin }: Props) {
   const { tools } = input;
   const choices = chooseMethod({
     kind: on.bench.kind,
+    sprays: on.bench.spray !== null,
     tools,
     isPesticide: on.product?.kind === 'granular-carrier',
   });
@@ -76,26 +77,28 @@ export function ChooseMethod({ input, on, number, onTools, onBegin }: Props) {
       gap={{ base: '20px', lg: '36px' }}
     >
       <Box order={{ base: 2, lg: 1 }} minWidth={0}>
-        <Section heading={say('testRun.choose.atHand')}>
-          <Box maxWidth="340px">
-            <Choice
-              label={say('testRun.choose.scale')}
-              value={tools.scale}
-              options={SCALES}
-              onChange={(scale) => onTools({ ...tools, scale })}
-            />
-          </Box>
-          <Box display="grid" gridTemplateColumns={{ base: '1fr', md: '1fr 1fr' }} marginTop="8px">
-            {AT_HAND.map(([name, label]) => (
-              <CheckLine
-                key={name}
-                label={label}
-                checked={tools[name]}
-                onChange={() => onTools({ ...tools, [name]: !tools[name] })}
+        {on.bench.spray === null && (
+          <Section heading={say('testRun.choose.atHand')}>
+            <Box maxWidth="340px">
+              <Choice
+                label={say('testRun.choose.scale')}
+                value={tools.scale}
+                options={SCALES}
+                onChange={(scale) => onTools({ ...tools, scale })}
               />
-            ))}
-          </Box>
-        </Section>
+            </Box>
+            <Box display="grid" gridTemplateColumns={{ base: '1fr', md: '1fr 1fr' }} marginTop="8px">
+              {AT_HAND.map(([name, label]) => (
+                <CheckLine
+                  key={name}
+                  label={label}
+                  checked={tools[name]}
+                  onChange={() => onTools({ ...tools, [name]: !tools[name] })}
+                />
+              ))}
+            </Box>
+          </Section>
+        )}
         <Section heading={say('testRun.choose.ways')}>
           {choices.map(({ method, possible, why }) => (
             <Row

@@ -34,8 +34,9 @@ interface Props {
 }
 
 /** What of a step is still missing, or cannot be. */
-function missingIn({ fields, id }: Step, { run, at, errorAt }: Props): string[] {
-  if (id === 'set' && run.setting.trim() === '') return [say('testRun.step.setting')];
+function missingIn({ fields, id }: Step, { run, at, errorAt, on }: Props): string[] {
+  const hasMarks = !on.bench.spray || on.bench.scale.marks.length > 0;
+  if (id === 'set' && hasMarks && run.setting.trim() === '') return [say('testRun.step.setting')];
   return fields.flatMap((field) => {
     if (errorAt(`runs.${at}.readings.${field.id}`))
       return [say('testRun.step.readable', { toLowerCase: speak(field.label).toLowerCase() })];

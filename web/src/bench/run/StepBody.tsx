@@ -5,6 +5,8 @@ import { nameOf, say, speak } from '@steady-scatter/words/bench';
 import { dayText } from '../../ui/dayText.ts';
 import { today } from '../../ui/today.ts';
 import { LabelledField } from '../../ui/LabelledField.tsx';
+import { textWithUnit } from '@steady-scatter/core/quantities';
+import { NozzleCatch } from '../spray/NozzleCatch.tsx';
 import { CheckLine } from '../../ui/CheckLine.tsx';
 import { Container } from './Container.tsx';
 import { ReadingField } from './stepParts.tsx';
@@ -90,6 +92,33 @@ function SetMark({ input, run, at, on, errorAt, onType, onFirstFlow }: StepProps
   );
 }
 
+/** Nozzle and pressure of a sprayer, and its speed mark where it has one. */
+function SetSprayer({ run, at, on, errorAt, onType }: StepProps) {
+  const { nozzle, pressure } = on.rig!.spray;
+  return (
+    <Box>
+      <Box fontSize={{ base: '26px', md: '22px' }} fontWeight="bold">
+        {say('testRun.step.sprayed', {
+          nozzle: nozzle.name || 'none',
+          pressure: pressure.text === '' ? 'none' : textWithUnit(pressure.text, pressure.unit),
+        })}
+      </Box>
+      {on.bench.scale.marks.length > 0 && (
+        <Box maxWidth="240px" marginTop="10px">
+          <LabelledField
+            label={on.rig!.control.name || say('bench.chart.control')}
+            value={run.setting}
+            minHeight="touch"
+            data-flow
+            error={errorAt(`runs.${at}.setting`)}
+            onChange={(setting) => onType({ setting })}
+          />
+        </Box>
+      )}
+    </Box>
+  );
+}
+
 /** How far a container goes and when it has to be full: the first answer of a fill-time test. */
 function FillAim({ input, run, step, on }: StepProps) {
   if (!methodOf(run.method).fillsContainer || (step.id !== 'before' && step.id !== 'walk')) return null;
@@ -101,9 +130,10 @@ function FillAim({ input, run, step, on }: StepProps) {
 
 /** What one step of a guided run asks for. */
 export function StepBody(props: StepProps) {
-  const { step } = props;
+  const { step, on } = props;
   if (step.id === 'checks') return <Checks {...props} />;
-  if (step.id === 'set') return <SetMark {...props} />;
+  if (step.id === 'set') return on.bench.spray ? <SetSprayer {...props} /> : <SetMark {...props} />;
+  if (step.fields.some(({ id }) => id === 'volume.1')) return <NozzleCatch {...props} fields={step.fields} />;
   const times = step.fields.filter(({ kind }) => kind === 'time');
   const hasTare = step.fields.some(({ id }) => id === 'tare');
   return (

@@ -24,6 +24,7 @@ import { BigNumber } from '../../ui/BigNumber.tsx';
 import { LabelledField } from '../../ui/LabelledField.tsx';
 import { WorkingLine } from '../../ui/WorkingLine.tsx';
 import { PlausibilityQuestions } from '../PlausibilityQuestions.tsx';
+import { SprayResult } from '../spray/SprayResult.tsx';
 import type { CalibrationContext } from '../calibrationContext.ts';
 import { ResultBand } from './ResultBand.tsx';
 
@@ -171,21 +172,32 @@ export function TestRunResult({ input, run, at, on, onChange, onNext, onRedo, on
       </Box>
       <AnswerBox padding={{ base: '16px', md: '22px' }} alignSelf="start">
         <PlausibilityQuestions input={input} reading={reading} set={set} />
-        <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
-          {say('bench.answer.act', { act: text?.act ?? 'set' })}
-        </Box>
-        <BigNumber number={text?.mark ?? '—'} unit="" />
-        <Box fontSize="17px" marginTop="8px">
-          {text ? speak(text.why) : say('testRun.result.lacks')}
-        </Box>
+        {reading.spray ? (
+          <SprayResult input={input} on={on} />
+        ) : (
+          <>
+            <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
+              {say('bench.answer.act', { act: text?.act ?? 'set' })}
+            </Box>
+            <BigNumber number={text?.mark ?? '—'} unit="" />
+            <Box fontSize="17px" marginTop="8px">
+              {text ? speak(text.why) : say('testRun.result.lacks')}
+            </Box>
+          </>
+        )}
         <Remarks lines={correctionTexts(reading, input, bench.kind)} />
-        {reading.advice?.standing !== 'open' && on.afterUse.length > 0 && (
+        {(reading.spray || reading.advice?.standing !== 'open') && on.afterUse.length > 0 && (
           <Remarks lines={[say('testRun.result.after', { checks: on.afterUse.join('; ') })]} />
         )}
         <Box display="flex" gap="10px" flexWrap="wrap" marginTop="18px">
           {text && reading.advice?.because !== 'settled' && (
             <Button variant={isDone ? 'outline' : 'solid'} minHeight="60px" fontSize="18px" onClick={onNext}>
               {say('testRun.result.next', { mark: text.mark })}
+            </Button>
+          )}
+          {reading.spray && (
+            <Button variant="outline" minHeight="60px" fontSize="18px" onClick={onNext}>
+              {say('testRun.result.another')}
             </Button>
           )}
           <Button

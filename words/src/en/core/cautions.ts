@@ -1,6 +1,11 @@
 /** What to mind at each act. */
 export const cautions = {
   'cautions.label': 'Read the label first; gloves and eyes, and a mask where it dusts.',
+  'cautions.labelWet': 'Read the label first; gloves, eyes and long sleeves.',
+  'cautions.cleanWater': 'Test with clean water.',
+  'cautions.splash': 'Goggles on: jugs splash, and a hose under pressure can let go.',
+  'cautions.drift': 'Keep off water, drains and neighbors; stop where the wind carries it.',
+  'cautions.pourBack': 'Pour what was caught back into the tank, never down a drain.',
   'cautions.lift': 'Lift a full bag with your knees, or in two halves.',
   'cautions.pesticideLabel': 'A pesticide carrier only as its label and your license allow.',
   'cautions.gateShut': 'Shut the gate before filling, on a floor that can be swept.',

@@ -1,6 +1,7 @@
 /** What makes a run say too little. */
 export const coarse = {
   'coarse.by.length': 'The length is coarse: measure it finer, or take a longer one.',
+  'coarse.by.volume': 'The jug reads too coarsely for this catch: catch for longer, or use a finer jug.',
   'coarse.by.width': 'The width is coarse: measure it finer.',
   'coarse.by.area': 'The size of the ground is coarse: measure it finer, or take more ground.',
   'coarse.by.time': 'The watch is coarse: time it finer, or catch for longer.',

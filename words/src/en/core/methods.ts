@@ -64,6 +64,30 @@ export const methods = {
   'methods.why.tray': 'It takes a tray that hangs under the hopper.',
   'methods.why.scaleTray': 'It takes a scale for what the tray caught.',
   'methods.why.catchesAll': 'The tray catches all of it, anywhere, in any wind.',
+  'methods.spray-catch.how':
+    'Time the course at working speed, then stand still and catch each nozzle for the same time at working pressure with all of them spraying; a gun or a knapsack sprays into a bucket.',
+  'methods.spray-catch.before':
+    'Fill with clean water, start the pump, spray until no air comes. Read the pressure while everything sprays.',
+  'methods.spray-catch.walk': 'Catch while all nozzles spray, and time it.',
+  'methods.spray-catch.after': 'Read each jug on a level place. Type the volumes down the row.',
+  'methods.spray-used.how':
+    'Fill to a mark, spray ground of known size as at work, and measure what is left.',
+  'methods.spray-used.before': 'Fill in a measured volume.',
+  'methods.spray-used.walk': 'Spray all of the ground, as at work.',
+  'methods.spray-used.after':
+    'Measure what is left: pour it into a jug, or fill up to the mark and take what that took.',
+  'methods.moment.prime': 'Fill and prime',
+  'methods.moment.fill': 'Fill',
+  'methods.moment.volumes': 'Read the jugs',
+  'methods.moment.left': 'What is left',
+  'methods.setWet': 'Nozzle, pressure and speed control as at work.',
+  'methods.courseWet':
+    'Measure it with the tape. Go over it at working speed with the tank half full, three times.',
+  'methods.why.eachNozzle': 'It shows each nozzle by itself, and so the one that is worn or blocked.',
+  'methods.why.bucket': 'It takes a bucket and a jug, and nothing is sprayed on ground.',
+  'methods.why.usedOnGround':
+    'It needs no watch, but ground of known size, and says nothing of single nozzles.',
+  'methods.why.spreads': 'It is for what is sprayed.',
   'methods.walked': 'Start back, open at the line, hold your pace, shut at the line, walk on.',
   'methods.moment.empty': 'Weigh it empty',
   'methods.moment.course': 'The course',

@@ -2,6 +2,10 @@
 export const plan = {
   'plan.strip':
     '{strips, plural, one {A strip of {length}} other {# fresh strips of {length} each}}: about {amount} goes out.',
+  'plan.needsWidth': 'With the width known, the course for a round area is worked out here.',
+  'plan.course': 'A course of {length} covers exactly {area}.',
+  'plan.sprayCatch':
+    '{nozzles, plural, one {Catch for {seconds} s: about {amount} if the rate is right.} other {Catch each nozzle for {seconds} s: about {amount} each if the rate is right.}}',
   'plan.catch': 'Catch for {seconds} s: about {amount}.',
   'plan.ground': 'Spread it on at least {area}.',
   'plan.overHopper':

@@ -16,6 +16,10 @@ export const questions = {
     'That comes to {rate} of product, more than any spreader delivers. Check the number and the unit.',
   'questions.tray':
     'Tray {number} caught {caught}, {times} times its neighbors. Look for a slip of the decimal point.',
+  'questions.nozzle':
+    'Nozzle {number} gave {times} times the others. Is that so, or is it {unit} typed for another unit?',
+  'questions.speed': 'That is {speed}. Is the course or its time in another unit?',
+  'questions.pressure': 'The nozzle is not made for {psi} ({bar}). Is the pressure in another unit?',
   'questions.far':
     'The test run at {setting} comes to {times} times the rate that is wanted, from {net}. Check the units of its weighings and lengths.',
   'questions.apart':

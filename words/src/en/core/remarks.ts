@@ -7,6 +7,7 @@ export const remarks = {
   'remarks.off': '{side, select, none {just} over {{percent} % over} other {{percent} % under}}',
   'remarks.pace':
     'It was walked at {walked}, and {work} is the working pace{alike, select, yes {. Its wheels meter alike at both} other {: that alone makes it {off}}}.{apart, select, yes { More than {most} % apart, so it does not count: walk it again at working pace, or take this pace as the working pace.} other {}}',
+  'remarks.against': '{off} the target{atPace, select, yes { at working pace} other {}}.',
   'remarks.outlets':
     'Outlets gave {weights} {unit}: {percent} % apart.{wide, select, yes { Look for a blocked or worn one.} other {}}',
   'remarks.spacing':

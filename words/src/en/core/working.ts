@@ -79,5 +79,7 @@ export const working = {
   'working.nothingCameOut': 'nothing came out, so',
   'working.run': 'Run',
   'working.runAt': 'Run at {setting}',
+  'working.asSprayed': 'As it will be sprayed',
+  'working.denser': 'flow of {density} against water',
   'working.atPaceOfWork': 'At working pace',
 } as const;
