@@ -14,6 +14,8 @@ export const crewSettings = z.strictObject({
   }),
   /** Percent, as typed: what a new calibration begins with. */
   tolerance: z.string().trim().max(20),
+  /** Own cups and jugs with what they hold: "blue jug 64 fl oz, cup 8 fl oz"; empty: none. */
+  measures: z.string().trim().max(400),
 });
 export type CrewSettings = z.infer<typeof crewSettings>;
 
@@ -22,4 +24,5 @@ export const USUAL_SETTINGS: CrewSettings = {
   name: '',
   currency: { symbol: '$', place: 'before' },
   tolerance: '5',
+  measures: '',
 };

@@ -85,6 +85,7 @@ export const ERROR_CODES = [
   'scale.numbers',
   'scale.letters',
   'scale.line',
+  'measures.line',
   'scale.twice',
   'scale.mark',
   'name.empty',

@@ -4,7 +4,16 @@ export { readCount, readPercent, readTolerance, readWhole } from './counts.ts';
 export { readDay, readName } from './heading.ts';
 export { differencesBetween, merged, type Difference, type Side } from './merge.ts';
 export { latestOf, type AppendedRow } from './latest.ts';
-export { idOrNone, massRateUnit, massUnit, notes, rateUnit, text, type InputOf } from './schema.ts';
+export {
+  idOrNone,
+  massRateUnit,
+  massUnit,
+  notes,
+  rateUnit,
+  text,
+  type InputOf,
+  type MateUnit,
+} from './schema.ts';
 export {
   isJson,
   renamed,

@@ -10,6 +10,7 @@ import {
   type MassPerLaneUnit,
   type MassPerRowUnit,
   type MassUnit,
+  type MixShareUnit,
   type PressureUnit,
   type UnitId,
   type VolumePerAreaUnit,
@@ -59,6 +60,16 @@ export const massRateUnit = unitOf<MassPerAreaUnit>('massPerArea');
 /** What a machine is calibrated for: on the ground by weight or by volume, or on a length of row or of lane. */
 export const benchRateUnit = unitOf<MassPerAreaUnit | MassPerRowUnit | MassPerLaneUnit | VolumePerAreaUnit>('massPerArea', 'massPerRowLength', 'massPerLaneLength', 'volumePerArea'); // prettier-ignore
 export const volumeRateUnit = unitOf<VolumePerAreaUnit>('volumePerArea');
+/** What goes into a mix: on the ground by weight or volume, or in each volume of the mix. */
+export type MateUnit =
+  | MassPerAreaUnit
+  | VolumePerAreaUnit
+  | MixShareUnit
+  | 'kg/L'
+  | 'g/L'
+  | 'lb/gal'
+  | 'oz/gal';
+export const mateUnit = unitOf<MateUnit>('massPerArea', 'volumePerArea', 'volumePerVolume', 'density');
 export const rateUnit = unitOf<MassPerAreaUnit | VolumePerAreaUnit>('massPerArea', 'volumePerArea');
 
 /** A length as typed, with the unit that a bare number counts in. */

@@ -21,6 +21,7 @@ interface RigKindFacts {
 
 const ON_FOOT: readonly [number, number] = [1.1, 1.7];
 const DRIVEN: readonly [number, number] = [1.5, 6];
+const SPRAYED: readonly [number, number] = [1, 4];
 
 /** One of the things looked at: when it is found wrong, own marks are the way out. */
 export const MARKS_READABLE = 'marks';
@@ -39,8 +40,8 @@ export const RIG_KINDS = {
   'row-distributor': { puts: 'dry', metering: 'flow', width: 'rows', treats: ['rows'], runsStanding: 'yes', nozzles: 'none', pace: [0.7, 3], before: [...DRY_BEFORE, 'outlets'], after: DRY_AFTER },
   'gravity-knapsack': { puts: 'dry', metering: 'flow', width: 'rows', treats: ['rows'], runsStanding: 'yes', nozzles: 'none', pace: [0.7, 1.4], before: ['tankDry', 'gateShut', 'straps', MARKS_READABLE], after: ['brushed', 'dried'] },
   vehicle: { puts: 'dry', metering: 'flow', width: 'passes', treats: ['lanes'], runsStanding: 'yes', nozzles: 'none', pace: DRIVEN, before: [...DRY_BEFORE, 'spinner', 'drives'], after: ['emptied', 'chain'] },
-  'spread-and-spray': { puts: 'both', metering: 'flow', width: 'passes', treats: [], runsStanding: 'yes', nozzles: 'row', pace: DRIVEN, before: [...DRY_BEFORE, ...WET_BEFORE], after: [...DRY_AFTER, ...WET_AFTER] },
-  boom: { puts: 'wet', metering: 'flow', width: 'passes', treats: [], runsStanding: 'yes', nozzles: 'row', pace: DRIVEN, before: [...WET_BEFORE, 'boom'], after: WET_AFTER },
+  'spread-and-spray': { puts: 'both', metering: 'flow', width: 'passes', treats: [], runsStanding: 'yes', nozzles: 'row', pace: SPRAYED, before: [...DRY_BEFORE, ...WET_BEFORE], after: [...DRY_AFTER, ...WET_AFTER] },
+  boom: { puts: 'wet', metering: 'flow', width: 'passes', treats: [], runsStanding: 'yes', nozzles: 'row', pace: SPRAYED, before: [...WET_BEFORE, 'boom'], after: WET_AFTER },
   'hand-gun': { puts: 'wet', metering: 'flow', width: 'passes', treats: [], runsStanding: 'yes', nozzles: 'one', pace: ON_FOOT, before: [...WET_BEFORE, 'hose'], after: WET_AFTER },
   'hose-end': { puts: 'wet', metering: 'flow', width: 'passes', treats: [], runsStanding: 'yes', nozzles: 'one', pace: ON_FOOT, before: ['bottle', 'siphon', 'backflow'], after: ['bottleRinsed'] },
   'knapsack-sprayer': { puts: 'wet', metering: 'flow', width: 'passes', treats: [], runsStanding: 'yes', nozzles: 'one', pace: [0.7, 1.4], before: [...WET_BEFORE, 'straps'], after: WET_AFTER },

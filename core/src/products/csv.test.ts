@@ -24,7 +24,7 @@ it('goes out and comes back the same', () => {
     stock: '2½',
     coverage: { size: '1 400', unit: 'm2' },
     labelRate: { low: '40', high: '90', mostAtOnce: '100', mostPerYear: '300', unit: 'L/ha' },
-    carrier: { low: '300', high: '800', unit: 'L/ha' },
+    carrier: { low: '300', high: '800', unit: 'L/ha', means: '' },
     settings: [{ machine: 'green rotary', setting: '7', pace: '3 mph' }, { machine: 'other', setting: 'D', pace: '' }],
     lot: 'L-1',
     notes: 'two\nlines',

@@ -37,6 +37,8 @@ export interface ProductResult {
   /** Spray volume, L/m2. */
   readonly carrierLow: number | null;
   readonly carrierHigh: number | null;
+  /** g in 100 g water, as the label states it. */
+  readonly gPer100g: number | null;
   readonly scoop: ScoopResult | null;
   readonly errors: readonly InputError[];
 }
@@ -107,6 +109,7 @@ export function evaluateLabelFacts(input: ProductInput): ProductResult {
     ),
     carrierLow: spray('low'),
     carrierHigh: spray('high'),
+    gPer100g: readIfPresent(input.solubility, () => readCount(input.solubility, { field: 'solubility', hint: '31.6', most: 1000, isPositive: true })), // prettier-ignore
     scoop: scoop.reading,
   };
   errors.push(

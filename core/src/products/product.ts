@@ -9,6 +9,7 @@ import {
   type InputOf,
 } from '../fields/schema.ts';
 import { scoopInput } from '../loads/scoopInput.ts';
+import { SALT_IDS } from '../wet/salts.ts';
 import type { MassPerAreaUnit, VolumePerAreaUnit } from '../quantities/units.ts';
 
 /** Kinds of product: the words for them, whether they go by weight or by volume, and what they put on the ground. */
@@ -52,7 +53,17 @@ export const productInput = z.object({
   /** The label's own rates: lowest, highest, most at once, and most in a year. */
   labelRate: z.object({ low: text, high: text, mostAtOnce: text, mostPerYear: text, unit: rateUnit }),
   /** Spray volume that the label allows for what is mixed with water. */
-  carrier: z.object({ low: text, high: text, unit: volumeRateUnit }),
+  carrier: z.object({
+    low: text,
+    high: text,
+    unit: volumeRateUnit,
+    /** Whether it means finished mix or the water alone; empty: the label does not say. */
+    means: z.enum(['', 'mix', 'water']),
+  }),
+  /** What it is, where it is dissolved: one of the salts whose solubility is known; empty: another one. */
+  salt: z.enum(['', ...SALT_IDS]),
+  /** Grams of it that 100 g water hold, where the label says so. */
+  solubility: text,
   /** Least days between two applications. */
   leastIntervalDays: text,
   /** Settings that the label prints for machines, with the pace that each assumes. Free text: nobody's chart is known here. */
@@ -92,7 +103,9 @@ export function blankProduct(kind: ProductKind, system: 'us' | 'metric'): Produc
     stock: '',
     coverage: { size: '', unit: us ? 'ft2' : 'm2' },
     labelRate: { low: '', high: '', mostAtOnce: '', mostPerYear: '', unit: rate },
-    carrier: { low: '', high: '', unit: us ? 'gal/1000 ft2' : 'L/ha' },
+    carrier: { low: '', high: '', unit: us ? 'gal/1000 ft2' : 'L/ha', means: '' },
+    salt: '',
+    solubility: '',
     leastIntervalDays: '',
     settings: [],
     scoop: { name: '', tare: '', weighings: [], unit: us ? 'lb' : 'kg' },

@@ -41,5 +41,16 @@ export function labelWhole(earlier: Json): Json {
   return filledIn(blank, isJson(earlier) ? earlier : {});
 }
 
+/**
+ * Before tanks were filled, nothing was said of how a product dissolves, nor what its water rate means.
+ *
+ * @example labelOfTanks({ carrier: { low: '300' } })['carrier'] // { low: '300', means: '' }
+ */
+export const labelOfTanks = (earlier: Json): Json =>
+  filledIn({ carrier: { means: '' }, salt: '', solubility: '' }, earlier);
+
 /** How a stored product became what it is now. */
-export const productUpgrades: readonly UpgradeStep[] = [{ adds: [], upgrade: labelWhole }];
+export const productUpgrades: readonly UpgradeStep[] = [
+  { adds: [], upgrade: labelWhole },
+  { adds: ['carrier.means', 'salt', 'solubility'], upgrade: labelOfTanks },
+];

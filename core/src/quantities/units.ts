@@ -227,6 +227,7 @@ export const UNITS = {
   ...ofKind('density', {
     'kg/L': { symbol: 'kg/L', toSi: 1, spellings: ['g/ml', 'kg/litre', 'kg/liter', 'g/cc', 'g/cm3'] },
     'g/L': { symbol: 'g/L', toSi: 1e-3, spellings: ['g/litre', 'g/liter', 'kg/m3'] },
+    'oz/gal': { symbol: 'oz/gal', toSi: POUND / 16 / GALLON, spellings: ['ounce/gal', 'oz/gallon'] },
     'lb/gal': {
       symbol: 'lb/gal',
       toSi: POUND / GALLON,

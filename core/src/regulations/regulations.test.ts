@@ -285,7 +285,7 @@ it.each([
   ['0.75', 'kept', null],
   ['3', 'broken', '52.4'],
 ])('%s gal of finished mix on 1000 ft2 against a label of 300 to 1170 L/ha: %s', (amount, state, off) => {
-  const liquid = label({ kind: 'liquid-fertilizer', grade: '28-0-0', slowShare: '', density: { text: '1.28', unit: 'kg/L' }, carrier: { low: '300', high: '1170', unit: 'L/ha' } }); // prettier-ignore
+  const liquid = label({ kind: 'liquid-fertilizer', grade: '28-0-0', slowShare: '', density: { text: '1.28', unit: 'kg/L' }, carrier: { low: '300', high: '1170', unit: 'L/ha', means: '' } }); // prettier-ignore
   const input = sheet({ carrier: { amount, unit: 'gal/1000 ft2', means: 'mix' } }, liquid);
   const found = check([], input).checks.find(({ id }) => id === 'label.carrier');
   expect([found?.state, found?.overBy?.number ?? null]).toEqual([state, off]);

@@ -1,5 +1,6 @@
 import type { ProductInput } from '../products/product.ts';
 import type { CalibrationInput } from './calibrationInput.ts';
+import { dimensionOf, isSprayed } from './rate.ts';
 
 /**
  * How a chart's product stands to a sheet's: the same, the same by its grade alone, said to be the same under another name, another
@@ -51,6 +52,8 @@ export function chartMatch(
     ...(differ(product.lot, lot) ? (['lot'] as const) : []),
   ];
   const of = (is: ChartMatch['is']): ChartMatch => ({ is, sheet, chart, differs });
+  // What sprays water sprays every mix that flows like it.
+  if (isSprayed(dimensionOf(calibration.target.unit))) return { ...of('same'), differs: [] };
   if (sheet === '' || chart === '') return of('unnamed');
   if (sameProduct !== '' && sameProduct === sameProductKey({ sheet, chart })) return of('said-same');
   const grades = [product.grade.replace(/\s/g, '') || gradeIn(product.name), onShelf?.grade.replace(/\s/g, '') || gradeIn(chart)]; // prettier-ignore

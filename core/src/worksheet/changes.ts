@@ -83,5 +83,10 @@ export function withProduct(
     const [from, to] = [of(before).trim(), of(label).trim()];
     return isByHand && from !== '' && from !== to ? [{ fact, from, to }] : [];
   });
-  return { sheet: withNeedOf({ ...sheet, product: label }, askedOf(label, sheet.need.nutrient)), replaced };
+  const { means } = label.carrier;
+  const carrier = means === '' ? sheet.carrier : { ...sheet.carrier, means };
+  return {
+    sheet: withNeedOf({ ...sheet, product: label, carrier }, askedOf(label, sheet.need.nutrient)),
+    replaced,
+  };
 }

@@ -8,6 +8,7 @@ export {
   type AreaOrigin,
   type AreaInput,
   type CarrierInput,
+  type MateInput,
   type RuleFactsInput,
   type ShownIn,
   type SpreadInput,
@@ -20,6 +21,15 @@ export { evaluateJob, jobInput, type JobInput, type JobResult } from './job.ts';
 export { jobUpgrades } from './jobUpgrades.ts';
 export { evaluateWorksheet, type AreaResult, type SplitResult, type WorksheetResult } from './readings.ts';
 export type { OnceOver, TankMix, WorksheetNumbers } from './numbers.ts';
+export {
+  goesInTank,
+  tankSheet,
+  USUAL_WATER_C,
+  type TankFacts,
+  type TankLack,
+  type TankPart,
+  type TankSheet,
+} from './tankSheet.ts';
 export { questionsOf, type Question } from './questions.ts';
 export type { SheetUnits } from './units.ts';
 export { needShown } from './workings.ts';

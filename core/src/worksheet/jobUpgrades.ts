@@ -1,5 +1,5 @@
 import { filledIn, partOf, renamed, textIn, type Json, type UpgradeStep } from '../fields/upgrade.ts';
-import { labelWhole } from '../products/productUpgrades.ts';
+import { labelOfTanks, labelWhole } from '../products/productUpgrades.ts';
 
 /**
  * What the first versions did not know of a sheet is blank.
@@ -43,6 +43,17 @@ function needByNutrient(earlier: Json): Json {
   };
 }
 
+/** Before tanks were filled, a sheet had one product and no tank. */
+function withTank(earlier: Json): Json {
+  const worksheet = partOf(earlier, 'worksheet');
+  const isUs = /gal|oz|qt|pt/.test(textIn(partOf(worksheet, 'carrier'), 'unit'));
+  const tank = { size: '', unit: isUs ? 'gal' : 'L', water: '', waterUnit: isUs ? 'degF' : 'degC' };
+  return {
+    ...earlier,
+    worksheet: { ...filledIn({ tank, mates: [] }, worksheet), product: labelOfTanks(partOf(worksheet, 'product')) },
+  };
+} // prettier-ignore
+
 /** How a stored job became what it is now. */
 export const jobUpgrades: readonly UpgradeStep[] = [
   {
@@ -50,4 +61,5 @@ export const jobUpgrades: readonly UpgradeStep[] = [
     upgrade: (earlier) => ({ ...earlier, worksheet: sheetWhole(partOf(earlier, 'worksheet')) }),
   },
   { adds: [], upgrade: needByNutrient },
+  { adds: ['worksheet.tank', 'worksheet.mates', 'worksheet.product.carrier.means', 'worksheet.product.salt', 'worksheet.product.solubility'], upgrade: withTank }, // prettier-ignore
 ];

@@ -6,11 +6,13 @@ import {
   keyOf,
   lengthText,
   massRateUnit,
+  mateUnit,
   ownIds,
   packageUnit,
   rateUnit,
   text,
   volumeRateUnit,
+  volumeUnit,
   type InputOf,
 } from '../fields/schema.ts';
 import { NUTRIENT_IDS } from '../need/nutrients.ts';
@@ -34,6 +36,11 @@ const areaInput = z.object({
   from: areaOrigin.optional(),
 });
 export type AreaInput = InputOf<typeof areaInput>;
+
+/** What else goes into a tank: so much on the ground, or in each volume of the mix. */
+const mateInput = z.object({ id: z.uuid(), product: productInput, amount: text, unit: mateUnit });
+export type MateInput = InputOf<typeof mateInput>;
+const MAX_MATES = 6;
 
 /** Units that worked-out values are shown in; null follows what was typed. */
 export const shownIn = z.object({
@@ -81,6 +88,15 @@ export const worksheetInput = z.object({
     /** The product of the sheet and that of the chart are one under two names: both as they were called then; empty: not said. */
     sameProduct: text,
   }),
+  /** What the tank is filled to; empty: what that of the machine holds. And how warm the water is. */
+  tank: z.object({
+    size: text,
+    unit: volumeUnit,
+    water: text,
+    waterUnit: z.enum(['degC', 'degF']),
+  }),
+  /** What else goes into the tank, or down at the same time. */
+  mates: z.array(mateInput).max(MAX_MATES),
   shownIn,
   /** Questions that were answered with yes, by id: what was typed stands. */
   confirmed: z.array(text).max(1000),
@@ -116,6 +132,8 @@ export function blankWorksheet(system: 'us' | 'metric', firstAreaId: string): Wo
       recomputed: false,
       sameProduct: '',
     },
+    tank: { size: '', unit: us ? 'gal' : 'L', water: '', waterUnit: us ? 'degF' : 'degC' },
+    mates: [],
     shownIn: AS_TYPED,
     confirmed: [],
   };

@@ -22,7 +22,7 @@ export const LastRun = memo(function LastRunOf({
   const read = on.reading.runs[at];
   if (!run || !read?.worked) return null;
   return (
-    <Section heading={say('bench.lastRun', { number: at + 1, setting: run.setting })}>
+    <Section heading={say('bench.lastRun', { number: at + 1, setting: run.setting || 'none' })}>
       <WorkingLine
         working={runLine(run, read, input, on.bench)}
         names={{ rate: say('testRun.result.rate') }}

@@ -174,7 +174,7 @@ export const RunLine = memo(function RunLineOf({
       </span>
       <b>
         <span data-sr> {say('bench.run.at')} </span>
-        {run.setting || MISSING}
+        {run.setting || run.readings['pressure'] || MISSING}
       </b>
       <span data-cell="out">{net ? `${net.number} ${net.unit}` : MISSING}</span>
       <span data-cell="rate">

@@ -1,9 +1,8 @@
 import { lazyPart } from '../ui/lazyPart.ts';
 import { Box, chakra } from '@chakra-ui/react';
-import { PRODUCT_KINDS } from '@steady-scatter/core/products';
 import { textWithUnit } from '@steady-scatter/core/quantities';
 import { MISSING, termText, type Origin, type Working } from '@steady-scatter/core/working';
-import { worksheetText } from '@steady-scatter/core/worksheet';
+import { goesInTank, worksheetText } from '@steady-scatter/core/worksheet';
 import { Copy, Printer } from 'lucide-react';
 import {
   memo,
@@ -42,6 +41,7 @@ const TestStop = lazyPart(() => import('../machine/TestStop.tsx'));
 const WidthStop = lazyPart(() => import('../machine/WidthStop.tsx'));
 const ChartTold = lazyPart(() => import('../machine/ChartTold.tsx'));
 const MachinePrinted = lazyPart(() => import('../machine/MachinePrinted.tsx'));
+const TankSection = lazyPart(() => import('../tank/TankSection.tsx'));
 const PlanSections = lazyPart(() => import('../regulations/PlanSections.tsx'));
 
 const SHOWN_ORIGINS = ['typed', 'measured', 'label'] as const satisfies readonly Origin[];
@@ -55,12 +55,10 @@ type PageId = keyof typeof STOP_PAGES;
 /** Whether an address names a stop with a page of its own. */
 export const isStopPage = (id: string | undefined): id is PageId => id !== undefined && Object.hasOwn(STOP_PAGES, id); // prettier-ignore
 
-/** What the stops of the machine hold: none for what is sprayed, which has no mark on a gate. */
+/** What the stops of the machine hold. */
 function useMachineStops(chart: ToldChart | null, pathOf: (id: string) => string): Stop[] {
   const { control } = useSheetForm();
   const { width } = useWatch({ control, name: 'worksheet.spread' });
-  const kind = useWatch({ control, name: 'worksheet.product.kind' });
-  if (PRODUCT_KINDS[kind].form === 'liquid') return [];
   const spacing = width.text || chart?.spacing;
   return [
     {
@@ -181,6 +179,12 @@ function Parts({ beside, onEnter, isWhole }: PartsProps) {
   );
 }
 
+/** The tanks of what goes into one: its code is asked for by such sheets alone. */
+function Tank() {
+  const { product, mates } = useSheet().worksheet;
+  return goesInTank(product.kind) || mates.length > 0 ? <TankSection /> : null;
+}
+
 /** What stands below the first part. */
 function PartsBelow({ onEnter }: Pick<PartsProps, 'onEnter'>) {
   return (
@@ -191,6 +195,9 @@ function PartsBelow({ onEnter }: Pick<PartsProps, 'onEnter'>) {
       </Suspense>
       <LoadSection onEnter={onEnter.load} />
       <LabelSection onEnter={onEnter.load} />
+      <Suspense fallback={null}>
+        <Tank />
+      </Suspense>
       <Suspense fallback={null}>
         <PlanSections />
       </Suspense>

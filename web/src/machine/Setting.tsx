@@ -1,7 +1,15 @@
 import { Box, Button } from '@chakra-ui/react';
 import { showQuantity } from '@steady-scatter/core/quantities';
 import { rigKind } from '@steady-scatter/core/machines';
-import { markRemark, spreadPlan, type CalibrationInput } from '@steady-scatter/core/testing';
+import { pressureUnitFor } from '@steady-scatter/core/fields';
+import {
+  isSprayed,
+  markRemark,
+  showRate,
+  sprayedAt,
+  spreadPlan,
+  type CalibrationInput,
+} from '@steady-scatter/core/testing';
 import { mismatchRemark } from '@steady-scatter/core/width';
 import { termText } from '@steady-scatter/core/working';
 import type { SpreadInput } from '@steady-scatter/core/worksheet';
@@ -18,6 +26,24 @@ const lengthOf = (m: number, unit: SpreadInput['width']['unit']): string => {
   const { number, unit: symbol } = showQuantity(m, unit, 3);
   return `${number.replace(/(\.\d*?)0+$/, '$1').replace(/\.$/, '')} ${symbol}`;
 };
+
+/** What a sprayer is set to, and what it puts down so. */
+function Sprayed({ input, on }: { input: CalibrationInput; on: CalibrationContext }) {
+  const { spray } = on.reading;
+  const at = on.rig ? sprayedAt(spray, on.rig, pressureUnitFor(input.units.length)) : '';
+  const shown = spray?.now && showRate(spray.now.mean.mean, spray.now.mean.uRelative, input.target.unit);
+  const age = ageOf(input, on);
+  return (
+    <Box fontSize="17px">
+      {shown ? say('sheet.machine.sprays', { at: at || 'none', volume: `${shown.number}${shown.band ? ` ±${shown.band}` : ''} ${shown.unit}` }) : say('sheet.machine.lacksRates')}
+      {(age.state === 'stale' || age.state === 'ageing') && (
+        <Box color={age.state === 'stale' ? 'warn' : 'ink'}>
+          {FRESH_WORDS[age.state]}: {age.reasons.map(speak).join('; ')}.
+        </Box>
+      )}
+    </Box>
+  );
+} // prettier-ignore
 
 /** The mark for this sheet's rate, and what comes of a spacing that is not the chart's. */
 export function Setting({
@@ -36,6 +62,7 @@ export function Setting({
   const { answer } = useSheet();
   const { rateSi, times: over } = answer.numbers.once;
   const set = (more: Partial<SpreadInput>) => form.setValue('worksheet.spread', { ...spread, ...more }, { shouldDirty: true }); // prettier-ignore
+  if (isSprayed(on.reading.dimension)) return <Sprayed input={input} on={on} />;
   if (rateSi === null) return <Box fontSize="16px">{say('sheet.machine.lacksRate')}</Box>;
   const plan = spreadPlan(on.reading, rateSi, answer.reading.passedM, spread.recomputed, input.isCeiling);
   if (!plan) return <Box fontSize="16px">{say('sheet.machine.lacksRates')}</Box>;

@@ -14,6 +14,7 @@ import { useSheet } from '../sheet/sheet.tsx';
 import { lazyPart } from '../ui/lazyPart.ts';
 import { Section } from '../ui/Section.tsx';
 import { termOf } from '../ui/termShown.ts';
+import { BoomDrawing } from '../bench/spray/BoomDrawing.tsx';
 import { OtherProduct } from './Match.tsx';
 import { Setting } from './Setting.tsx';
 import { useJobMachine } from './useJobMachine.ts';
@@ -73,9 +74,12 @@ export default function TestStop() {
           </Button>
         )}
       </Box>
-      <Suspense fallback={null}>
-        <SettingChart input={ofJob.input} on={ofJob.on} marks={on.bench.scale.marks} />
-      </Suspense>
+      {on.reading.spray?.nozzles && <BoomDrawing check={on.reading.spray.nozzles} />}
+      {on.reading.spray === null && (
+        <Suspense fallback={null}>
+          <SettingChart input={ofJob.input} on={ofJob.on} marks={on.bench.scale.marks} />
+        </Suspense>
+      )}
     </Section>
   );
 }

@@ -11,29 +11,6 @@ const open = (more: Partial<WorksheetInput> = {}, product: Partial<ProductInput>
 const region = (name: string) => screen.getByRole('region', { name });
 const textOf = (name: string) => (region(name).textContent ?? '').replace(/\s+/g, ' ');
 
-describe('the spray volume that the label allows', () => {
-  const liquid = (low: string, high: string) =>
-    open({}, { kind: 'soluble-fertilizer', carrier: { low, high, unit: 'gal/1000 ft2' } });
-  it.each([
-    ['1', '3', 'The label allows 1.00 to 3.00 gal / 1000 ft².'],
-    ['1', '', 'The label allows 1.00 gal / 1000 ft² or more.'],
-    ['', '3', 'The label allows up to 3.00 gal / 1000 ft².'],
-  ])('from %s to %s', (low, high, sentence) => {
-    liquid(low, high);
-    expect(textOf('Spray mix')).toContain(sentence);
-  });
-
-  it('nothing is said where the label sets none, and nothing is sprayed that is spread dry', () => {
-    liquid('', '');
-    expect(textOf('Spray mix')).not.toContain('The label allows');
-  });
-
-  it('a dry fertilizer has no spray mix', () => {
-    open();
-    expect(screen.queryByRole('region', { name: 'Spray mix' })).toBeNull();
-  });
-});
-
 describe('portions', () => {
   it('are one, until they are split: each with its day and what it delivers', async () => {
     const { person, worksheet } = open();

@@ -1,9 +1,8 @@
 import { memo } from 'react';
 import { Box, Button } from '@chakra-ui/react';
 import { inScoops } from '@steady-scatter/core/loads';
-import { showQuantity, UNITS, type MassUnit } from '@steady-scatter/core/quantities';
+import type { MassUnit } from '@steady-scatter/core/quantities';
 import { portionsOf, type Portion } from '@steady-scatter/core/regulations';
-import { PRODUCT_KINDS } from '@steady-scatter/core/products';
 import { orderTable } from '@steady-scatter/core/worksheet';
 import { useWatch } from 'react-hook-form';
 import { say, speak } from '@steady-scatter/words/rules';
@@ -15,67 +14,8 @@ import { Section } from '../ui/Section.tsx';
 import { LabelRangeSection } from './LabelRangeSection.tsx';
 import { saveOrder } from './saveOrder.ts';
 import { Choice } from '../ui/Choice.tsx';
-import { Questions } from '../sheet/Questions.tsx';
 import { WorkingLine } from '../ui/WorkingLine.tsx';
 import { RulesSection } from './RulesSection.tsx';
-
-const CARRIER_MEANS = [
-  { id: 'mix', label: say('rules.spray.ofMix') },
-  { id: 'water', label: say('rules.spray.ofWater') },
-] as const;
-
-/** How much finished mix the ground takes, for what is put down with water. */
-function SpraySection() {
-  const { answer, errorAt } = useSheet();
-  const form = useSheetForm();
-  const { carrier, product } = useSheet().worksheet;
-  const { form: state } = PRODUCT_KINDS[product.kind];
-  if (state === 'dry' && product.kind !== 'soluble-fertilizer') return null;
-  const { carrierLow, carrierHigh } = answer.reading.product;
-  const range = [carrierLow, carrierHigh].map((si) => si !== null && showQuantity(si, carrier.unit).number);
-  return (
-    <Section heading={say('rules.spray.heading')}>
-      <Box maxWidth="360px" marginBottom="8px" data-noprint>
-        <Choice
-          label={say('rules.spray.means')}
-          value={carrier.means}
-          options={CARRIER_MEANS}
-          onChange={(means) => form.setValue('worksheet.carrier.means', means, { shouldDirty: true })}
-        />
-      </Box>
-      <WorkingLine
-        working={answer.lines.mix}
-        names={{
-          mix: say('rules.spray.mix'),
-          'mix.water': say('rules.spray.water'),
-          'mix.product': say('rules.spray.product'),
-        }}
-        editors={{
-          'carrier.amount': (
-            <TypedTerm
-              name="worksheet.carrier.amount"
-              label={say('rules.spray.volume')}
-              placeholder={`500 ${UNITS[carrier.unit].symbol}`}
-              origin="typed"
-            />
-          ),
-        }}
-      />
-      <FieldErrors error={errorAt('carrier.amount')} input={carrier.amount} />
-      <Questions about={['carrier.']} />
-      {(range[0] || range[1]) && (
-        <Box fontSize="15px" color="ink.soft">
-          {say('rules.spray.allows', {
-            ends: range[0] ? (range[1] ? 'both' : 'low') : 'high',
-            low: range[0] || '',
-            high: range[1] || '',
-            unit: UNITS[carrier.unit].symbol,
-          })}
-        </Box>
-      )}
-    </Section>
-  );
-}
 
 /** The whole amount in one's own scoops, where a scoop was weighed for this product. */
 function ScoopsSection() {
@@ -261,12 +201,11 @@ function OrderSection() {
   );
 }
 
-/** What a sheet is planned by besides its amount: the label's range, water, scoops, portions and rules. */
+/** What a sheet is planned by besides its amount: the label's range, scoops, portions and rules. */
 export default memo(function PlanSections() {
   return (
     <>
       <LabelRangeSection />
-      <SpraySection />
       <ScoopsSection />
       <PortionsSection />
       <OrderSection />

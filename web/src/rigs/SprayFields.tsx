@@ -9,6 +9,7 @@ import { Choice } from '../ui/Choice.tsx';
 import { dayText } from '../ui/dayText.ts';
 import { LabelledField } from '../ui/LabelledField.tsx';
 import { StatedDefault } from '../ui/StatedDefault.tsx';
+import { BareUnit } from '../ui/BareUnit.tsx';
 import { ScaleField } from './ScaleField.tsx';
 
 type Props = DocFormProps<RigInput>;
@@ -21,12 +22,13 @@ export function SprayQuestions({ input, field }: Props) {
       <LabelledField
         label={say(input.kind === 'hose-end' ? 'rigs.spray.bottle' : 'rigs.spray.tank')}
         placeholder={say('rigs.spray.tankHint')}
+        unit={<BareUnit text={input.spray.tank.size} unit={input.spray.tank.unit} />}
         {...field('spray.tank.size')}
       />
       {nozzles === 'row' && (
         <>
           <LabelledField label={say('rigs.spray.count')} placeholder="8" inputMode="numeric" {...field('spray.count')} />
-          <LabelledField label={say('rigs.spray.spacing')} placeholder={say('rigs.spray.spacingHint')} {...field('spray.spacing.text')} />
+          <LabelledField label={say('rigs.spray.spacing')} placeholder={say('rigs.spray.spacingHint')} unit={<BareUnit {...input.spray.spacing} />} {...field('spray.spacing.text')} />
         </>
       )}
     </>
@@ -82,8 +84,8 @@ function Widths(props: Props) {
       text={width && widthFrom ? say('rigs.spray.widthIs', { from: widthFrom, width: `${width.number} ${width.unit}` }) : say('rigs.spray.widthUnset')}
       isWrong={isWrongAt(props, 'spray.width.grass.text', 'spray.width.concrete.text')}
     >
-      <LabelledField label={say('rigs.spray.onGrass')} placeholder={say('rigs.width.hint')} {...field('spray.width.grass.text')} />
-      <LabelledField label={say('rigs.spray.onConcrete')} placeholder={say('rigs.width.hint')} {...field('spray.width.concrete.text')} />
+      <LabelledField label={say('rigs.spray.onGrass')} placeholder={say('rigs.width.hint')} unit={<BareUnit {...grass} />} {...field('spray.width.grass.text')} />
+      <LabelledField label={say('rigs.spray.onConcrete')} placeholder={say('rigs.width.hint')} unit={<BareUnit {...input.spray.width.concrete} />} {...field('spray.width.concrete.text')} />
     </StatedDefault>
   );
 } // prettier-ignore
@@ -101,7 +103,7 @@ export function SprayDefaults(props: Props) {
         text={pressure.text.trim() === '' ? say('rigs.spray.pressureUnset') : say('rigs.spray.pressureIs', { pressure: textWithUnit(pressure.text, pressure.unit) })}
         isWrong={isWrongAt(props, 'spray.pressure.text')}
       >
-        <LabelledField label={say('rigs.spray.pressure')} placeholder="40 psi" {...field('spray.pressure.text')} />
+        <LabelledField label={say('rigs.spray.pressure')} placeholder="40 psi" unit={<BareUnit {...pressure} />} {...field('spray.pressure.text')} />
       </StatedDefault>
       <Widths {...props} />
       {rigKind(input.kind).puts === 'wet' && (

@@ -2,6 +2,7 @@ import { CURRENCY_PLACES, type CrewSettings } from '@steady-scatter/contract';
 import { Box, Button } from '@chakra-ui/react';
 import { toResult } from '@steady-scatter/core/errors';
 import { readTolerance } from '@steady-scatter/core/fields';
+import { readMeasures } from '@steady-scatter/core/wet';
 import { useState } from 'react';
 import { say } from '@steady-scatter/words/shell';
 import { explain } from '../api/explain.ts';
@@ -20,6 +21,7 @@ export function CrewGroup() {
   const notices = useNotices();
   const shown = typed ?? crew;
   const change = (more: Partial<CrewSettings>) => setTyped({ ...shown, ...more });
+  const measures = toResult(() => readMeasures(shown.measures, 'measures'));
   const isUsable = toResult(() => readTolerance(shown.tolerance, 'tolerance')).error === null;
   async function save() {
     try {
@@ -56,6 +58,13 @@ export function CrewGroup() {
           value={shown.tolerance}
           onChange={(text) => change({ tolerance: text })}
         />
+        <LabelledField
+          label={say('shell.crew.measures')}
+          placeholder={say('shell.crew.measuresHint')}
+          value={shown.measures}
+          error={measures.error ?? undefined}
+          onChange={(text) => change({ measures: text })}
+        />
       </Fields>
       {!isUsable && (
         <Box role="alert" color="warn" fontWeight="semibold" fontSize="15px">
@@ -65,7 +74,7 @@ export function CrewGroup() {
       <Button
         minHeight="44px"
         marginTop="10px"
-        disabled={typed === null || !isUsable}
+        disabled={typed === null || !isUsable || measures.error !== null}
         onClick={() => void save()}
       >
         {say('shell.crew.save')}

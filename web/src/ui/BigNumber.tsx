@@ -31,7 +31,13 @@ export function BigNumber({ number, unit, live = false }: Props) {
         aria-hidden={live}
       >
         {number}
-        <chakra.span fontSize="min(36px, 10vw)" fontWeight="semibold" letterSpacing="0" marginLeft="10px">
+        <chakra.span
+          fontSize="min(36px, 10vw)"
+          fontWeight="semibold"
+          letterSpacing="0"
+          marginLeft="10px"
+          display="inline-block"
+        >
           {unit}
         </chakra.span>
       </Box>

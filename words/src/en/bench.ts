@@ -59,7 +59,7 @@ export const bench = {
   'bench.phone.command': 'HOST=0.0.0.0 npm start',
   'bench.phone.closedThen':
     'on a network that you trust; it then prints its address and a code that each phone is asked for once.',
-  'bench.lastRun': 'Test run {number}, setting {setting}',
+  'bench.lastRun': 'Test run {number}{setting, select, none {} other {, setting {setting}}}',
   'bench.doubt.ask': '<b>▲ Is this right?</b> {text}',
   'bench.doubt.wentWrong': 'it went wrong',
   'bench.doubt.exclude': 'Exclude test run {number}',

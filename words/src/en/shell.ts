@@ -32,6 +32,8 @@ export const shell = {
   'shell.crew.placeLabel': 'Currency stands',
   'shell.crew.place': '{place, select, before {before the amount} other {after the amount}}',
   'shell.crew.tolerance': 'Tolerance of a new calibration, %',
+  'shell.crew.measures': 'Cups and jugs',
+  'shell.crew.measuresHint': 'blue jug 64 fl oz, cup 8 fl oz',
   'shell.crew.toleranceWrong': 'Write the tolerance as a percentage from above 0 to 50, for example 5.',
   'shell.crew.saved': 'Crew settings saved.',
   'shell.crew.save': 'Save crew settings',

@@ -43,7 +43,9 @@ it('saves every test there is on the server, also at once after the page was ope
     calibrations: { id: string; schemaVersion: number; input: { runs: object[] } }[];
   };
   expect(file.calibrations.map(({ id }) => id)).toEqual(demo.calibrations.map(({ id }) => id));
-  expect(file.calibrations.map(({ input }) => input.runs.length)).toEqual([6, 4, 2, 4, 2, 4, 3, 3, 3, 2, 1, 3]);
+  expect(file.calibrations.map(({ input }) => input.runs.length)).toEqual([
+    6, 4, 2, 4, 2, 4, 3, 3, 3, 2, 1, 3,
+  ]);
   expect(file.calibrations[0]!.schemaVersion).toBe(KINDS.calibrations.schemaVersion);
 });
 

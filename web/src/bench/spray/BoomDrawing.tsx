@@ -21,11 +21,11 @@ export function BoomDrawing({ check }: { check: NozzleCheck }) {
   const heightOf = (flow: number) => ((FLOOR - TOP - 24) * flow) / most;
   const odd = nozzles.flatMap((nozzle, at) => (nozzle.verdict === 'good' ? [] : [nozzleText(nozzle, at + 1)])); // prettier-ignore
   const label = say('bench.spray.boom', { count: nozzles.length, odd: odd.length === 0 ? 'none' : odd.join('; ') }); // prettier-ignore
-  const fontSize = nozzles.length > 16 ? 9 : 13;
+  const fontSize = nozzles.length > 24 ? 10 : nozzles.length > 12 ? 14 : 20;
   return (
     <Box marginTop="12px">
       <Box asChild width="100%" maxWidth="640px" height="auto" color="ink">
-        <svg viewBox={`0 0 ${WIDE} ${FLOOR + 22}`} role="img" aria-label={label}>
+        <svg viewBox={`0 0 ${WIDE} ${FLOOR + 26}`} role="img" aria-label={label}>
           <line x1="0" x2={WIDE} y1={TOP} y2={TOP} stroke="currentColor" strokeWidth="4" />
           {nozzles.map(({ flowLPerS, verdict }, at) => {
             const x = step * (at + 0.5);
@@ -35,7 +35,7 @@ export function BoomDrawing({ check }: { check: NozzleCheck }) {
               // oxlint-disable-next-line react/no-array-index-key -- a nozzle is known by its place on the boom
               <g key={at}>
                 <path d={`M${x} ${TOP}v8L${x - half} ${y}H${x + half}L${x} ${TOP + 8}`} fill={verdict === 'good' ? 'var(--chakra-colors-soft)' : verdict === 'look' ? 'var(--chakra-colors-tape)' : 'var(--chakra-colors-warn)'} stroke="currentColor" strokeWidth={verdict === 'good' ? 1 : 2.5} />
-                <text x={x} y={FLOOR + 16} textAnchor="middle" fontSize={fontSize} fontWeight={verdict === 'good' ? 400 : 700} fill="currentColor">{`${SIGN[verdict]}${at + 1}`}</text>
+                <text x={x} y={FLOOR + 20} textAnchor="middle" fontSize={fontSize} fontWeight={verdict === 'good' ? 400 : 700} fill="currentColor">{`${SIGN[verdict]}${at + 1}`}</text>
               </g>
             );
           })}

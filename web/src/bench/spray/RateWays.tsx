@@ -40,7 +40,7 @@ export function RateWays({ input, on }: { input: CalibrationInput; on: Calibrati
           <Box fontSize="17px" fontWeight="semibold">
             {say('bench.spray.toReach', { rate: textWithUnit(wanted, unit) })}
           </Box>
-          <Box as="ol" paddingLeft="20px" fontSize="17px">
+          <Box as="ol" listStyleType="decimal" paddingLeft="24px" fontSize="17px">
             {ways.map((way) => (
               <Box as="li" key={way.by} color={way.isFeasible ? 'ink' : 'ink.soft'} marginTop="4px">
                 {wayText(way, input)}

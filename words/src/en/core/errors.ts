@@ -198,6 +198,8 @@ export const errors = {
   'errors.scale.numbers':
     'The last mark has to be above the first, with a step between them and at most {most} marks.',
   'errors.scale.letters': 'The marks have to run from one letter to a later one, for example A to M.',
+  'errors.measures.line':
+    'Say each cup or jug with what it holds: “blue jug 64 fl oz, cup 8 fl oz”. “{input}” says no volume.',
   'errors.scale.line':
     'These are no marks: “{input}”. Say “0 to 30 by 1/2, closed at 0”, “A to M”, or your own from shut on: “shut, thin line, thick line”.',
   'errors.scale.twice': 'Two marks have the same name. Give each its own.',
