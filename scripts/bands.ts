@@ -7,6 +7,7 @@ import {
   blankCalibration,
   blankRun,
   METHOD_IDS,
+  methodOf,
   NO_RECORD,
   evaluateCalibration,
   recordOf,
@@ -51,6 +52,10 @@ function readingsOf(method: MethodId, output: number, times: Record<string, stri
       return { load: show(load, 0.02), left: show(0.5 + random() / 10, 0.02), area: '' };
     case 'fill-time':
       return { ...times, content: show(1.2 + random() / 50, 0.01), fillTime: '' };
+    case 'spray-catch':
+      return { ...times, catchTime: show(catchS, 0.1), ...Object.fromEntries([0.98, 1.01, 1.02, 0.99].map((share, at) => [`volume.${at + 1}`, `${show((share * 1000 * flow * catchS) / 4, 5)} mL`])) };
+    case 'spray-used':
+      return { load: `${show(load, 0.05)} L`, left: `${show(0.5 + random() / 10, 0.05)} L`, area: '' };
     case 'outlets':
       return { ...length, tare: show(tare, 0.01), gross: show(tare + net, 0.01) };
     default:
@@ -60,13 +65,15 @@ function readingsOf(method: MethodId, output: number, times: Record<string, stri
 
 /** What is left open above: where it ran out, and when it was full. */
 function completed(method: MethodId, readings: Record<string, string>, output: number): Record<string, string> {
-  const [load, left, content] = [readings['load'], readings['left'], readings['content']].map(Number) as [number, number, number];
-  if (method === 'run-out') return { ...readings, area: show((load - left) / (output / TRUE.spacing), 1) };
+  const [load, left, content] = [readings['load'], readings['left'], readings['content']].map((text) => Number.parseFloat(text ?? '')) as [number, number, number];
+  if (method === 'run-out' || method === 'spray-used') return { ...readings, area: show((load - left) / (output / TRUE.spacing), 1) };
   if (method === 'fill-time') return { ...readings, fillTime: show(content / (output * TRUE.pace), 0.1) };
   return readings;
 } // prettier-ignore
 
 const RIG = benchRig({ ...blankRig('metric'), name: 'Simulated', kind: 'vehicle', control: { ...blankScale(), from: '0', to: '10', closed: '0' } }); // prettier-ignore
+
+const BOOM = benchRig({ ...blankRig('metric'), name: 'Simulated', kind: 'boom', spray: { ...blankRig('metric').spray, count: '4' } }); // prettier-ignore
 
 /** One calibration of `runs` runs at one mark: whether its band holds the true rate. */
 function holds(method: MethodId, runs: number, scatter: number, isOnRecord: boolean, seed: number): boolean {
@@ -82,7 +89,10 @@ function holds(method: MethodId, runs: number, scatter: number, isOnRecord: bool
   const input: CalibrationInput = {
     ...blankCalibration('metric'),
     name: 'Simulated',
-    target: { amount: String(TRUE.rate), unit: 'g/m2' },
+    // A kilogram of what spreads is a liter of what sprays here.
+    target: methodOf(method).isWet
+      ? { amount: String(TRUE.rate), unit: 'mL/m2' }
+      : { amount: String(TRUE.rate), unit: 'g/m2' },
     width: { text: String(TRUE.spacing), unit: 'm', by: 'chosen' },
     runs: Array.from({ length: runs }, (_, at) => {
       const own = draw.about(output, scatter);
@@ -91,8 +101,8 @@ function holds(method: MethodId, runs: number, scatter: number, isOnRecord: bool
     }),
   };
   const groups = Array.from({ length: REPEATS.settings }, () => Array.from({ length: REPEATS.runs }, () => draw.about(1, scatter))); // prettier-ignore
-  const [mean] =
-    evaluateCalibration(input, RIG, null, isOnRecord ? recordOf(groups) : NO_RECORD).advice?.means ?? [];
+  const { advice, spray } = evaluateCalibration(input, methodOf(method).isWet ? BOOM : RIG, null, isOnRecord ? recordOf(groups) : NO_RECORD); // prettier-ignore
+  const mean = spray ? spray.now?.mean : advice?.means[0];
   if (!mean) throw new Error(`${method}: nothing was worked out.`);
   return Math.abs((1000 * mean.mean) / TRUE.rate - 1) <= mean.uRelative * (mean.mean / (TRUE.rate / 1000));
 }

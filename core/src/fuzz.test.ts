@@ -124,6 +124,9 @@ const NUMERIC: Readonly<Record<string, readonly fc.Arbitrary<unknown>[]>> = {
   coolsBy: [salts, numbers, numbers],
   dissolving: [fc.record({ kg: numbers, salt: fc.option(salts), gPer100g: fc.option(numbers), degC: numbers, waterL: numbers })],
   tankPlan: [fc.record({ mixLPerM2: numbers, totalM2: numbers, tankL: numbers, products: fc.array(fc.record({ id: fc.constant('a'), form: fc.constantFrom('dry', 'liquid'), perM2: numbers }), { maxLength: 2 }) })],
+  rowRefills: [fc.record({ kgPerM: numbers, fillKg: numbers, rowM: numbers, rows: numbers })],
+  combinedCourses: [fc.record({ sprayM: numbers, speedMPerS: numbers, areaM2: numbers })],
+  inMeasures: [numbers, fc.array(fc.record({ name: fc.constant('cup'), volumeL: numbers }), { maxLength: 2 })],
   patchPlan: [fc.record({ productSi: numbers, form: fc.constantFrom('dry', 'liquid'), areaM2: numbers, bottleL: numbers, leastWaterL: fc.option(numbers) })],
   rowOutlets: [fc.record({ catches, lengthM: reading, rows: numbers, rowMPerM2: numbers })],
   fillAim: [fc.record({ targetSi: numbers, spacingM: numbers, containerKg: numbers, speedMPerS: numbers, outletsPerRow: numbers })],
@@ -243,6 +246,9 @@ describe('documents with anything typed in them', () => {
       for (const of of [core.daysNeeded, core.fewestPortions, core.mostAllowedShare]) keeps(() => of(checks));
       for (const of of [core.lessNeed, core.needAtRate]) keeps(() => of(answer, input, 0.01));
       keeps(() => core.labelRange(answer, input));
+      keeps(() => core.goesInTank(input.product.kind));
+      keeps(() => core.tankSheet(input, answer, { tankL: 100, chartLPerM2: 0.04 }));
+      keeps(() => core.patchSheet(input, answer));
       keeps(() => core.needFromLabel(answer, input));
       keeps(() => core.questionsOf({ input, ...answer }));
       keeps(() => core.portionsOf(answer.reading.split, onDay, answer));
@@ -393,6 +399,7 @@ describe('documents with anything typed in them', () => {
       keeps(() => core.readGrade(text, 'x'));
       keeps(() => core.readNeed(text, 'lb/1000 ft2', 'x'));
       keeps(() => core.readQuickPart(text, 'x'));
+      keeps(() => core.readMeasures(text, 'x'));
       keeps(() => core.readDay(text, 'x'));
       keeps(() => core.readName(text, 'x', core.message('errors.example.job')));
       keeps(() => core.evaluateRows({ ...core.blankRows('m', 'ha'), spacing: text, own: text, count: text, length: text }, 100, 'x')); // prettier-ignore

@@ -26,6 +26,7 @@ const RigsPage = lazyPart(() => import('./rigs/RigsPage.tsx'));
 const RigPage = lazyPart(() => import('./rigs/RigPage.tsx'));
 const NozzlesPage = lazyPart(() => import('./nozzles/NozzlesPage.tsx'));
 const NozzlePage = lazyPart(() => import('./nozzles/NozzlePage.tsx'));
+const PatchPage = lazyPart(() => import('./tank/PatchPage.tsx'));
 const ShelfPage = lazyPart(() => import('./products/ShelfPage.tsx'));
 const ProductPage = lazyPart(() => import('./products/ProductPage.tsx'));
 const SoilTestsPage = lazyPart(() => import('./soil/SoilTestsPage.tsx'));
@@ -54,6 +55,7 @@ export function App() {
                   <Route path="/" />
                   <Route path="/new/:stop" />
                 </Route>
+                <Route path="/patch" element={<PatchPage />} />
                 <Route path="/jobs" element={<JobsPage />} />
                 <Route path="/jobs/:id/:stop?" element={<JobPage />} />
                 <Route path="/sites" element={<SitesPage />} />

@@ -10,3 +10,4 @@ export {
 export { evaluateScoop, type ScoopResult } from './scoop.ts';
 export type { ScoopInput } from './scoopInput.ts';
 export { inScoops, scoopLine } from './scoopLines.ts';
+export { rowRefills, type RowRefills, type RowWork } from './refills.ts';

@@ -24,7 +24,9 @@ it('goes out and comes back the same', () => {
     stock: '2½',
     coverage: { size: '1 400', unit: 'm2' },
     labelRate: { low: '40', high: '90', mostAtOnce: '100', mostPerYear: '300', unit: 'L/ha' },
-    carrier: { low: '300', high: '800', unit: 'L/ha', means: '' },
+    carrier: { low: '300', high: '800', unit: 'L/ha', means: 'water' },
+    salt: 'urea',
+    solubility: '85',
     settings: [{ machine: 'green rotary', setting: '7', pace: '3 mph' }, { machine: 'other', setting: 'D', pace: '' }],
     lot: 'L-1',
     notes: 'two\nlines',
@@ -35,6 +37,7 @@ it('goes out and comes back the same', () => {
   expect(back.input).toMatchObject({
     kind: input.kind, name: input.name, grade: input.grade, gradeBasis: 'volume', settings: input.settings,
     package: { size: '10 L' }, coverage: { size: '1 400 m2' }, labelRate: { low: '40 L/ha', high: '90 L/ha' }, notes: input.notes,
+    carrier: { low: '300 L/ha', means: 'water' }, salt: 'urea', solubility: '85',
   }); // prettier-ignore
 });
 

@@ -15,7 +15,7 @@ export interface ShelfColumn {
 export type ColumnId =
   | 'name' | 'kind' | 'grade' | 'n' | 'p' | 'k' | 'basis' | 'slow' | 'ingredient' | 'load' | 'density' | 'package'
   | 'packageUnit' | 'price' | 'stock' | 'coverage' | 'low' | 'high' | 'atOnce' | 'perYear' | 'interval' | 'sprayLow'
-  | 'sprayHigh' | 'settings' | 'grain' | 'lot' | 'notes'; // prettier-ignore
+  | 'sprayHigh' | 'sprayMeans' | 'salt' | 'solubility' | 'settings' | 'grain' | 'lot' | 'notes'; // prettier-ignore
 
 /** A bare number with its unit, so that a cell says all by itself. */
 const withUnit = (text: string, unit: UnitId): string =>
@@ -59,6 +59,13 @@ export const SHELF_CSV: readonly ShelfColumn[] = [
   column('interval', 'interval days', ({ leastIntervalDays }) => leastIntervalDays),
   column('sprayLow', 'carrierlow', ({ carrier }) => withUnit(carrier.low, carrier.unit)),
   column('sprayHigh', 'carrierhigh', ({ carrier }) => withUnit(carrier.high, carrier.unit)),
+  column('sprayMeans', 'watermeans', ({ carrier: { means } }, speak) =>
+    means === '' ? '' : speak(message(`csv.means.${means}`)),
+  ),
+  column('salt', 'salt compound', ({ salt }, speak) =>
+    salt === '' ? '' : speak(message(`kinds.salt.${salt}`)),
+  ),
+  column('solubility', 'solubility', ({ solubility }) => solubility),
   column('settings', 'settings setting', ({ settings }) => settings.map(settingText).join('; ')),
   column('grain', 'sgn grainsizenumber', ({ grainSize }) => grainSize),
   column('lot', 'lotnumber batch', ({ lot }) => lot),

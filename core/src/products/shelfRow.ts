@@ -1,3 +1,4 @@
+import { SALT_IDS } from '../wet/salts.ts';
 import { message, type Speak } from '../messages/message.ts';
 import { toResult, InputError } from '../errors/InputError.ts';
 import { unitSpelled } from '../quantities/spelling.ts';
@@ -79,6 +80,10 @@ function gradeOf(cells: Cells): string {
   return three.every((text) => text === '') ? '' : three.map((text) => text || '0').join('-');
 }
 
+/** What the water rate of a label means, by the word for it. */
+const meansOf = (text: string, speak: Speak): ProductInput['carrier']['means'] =>
+  (['mix', 'water'] as const).find((means) => speak(message(`csv.means.${means}`)) === text) ?? '';
+
 /**
  * One row of a table as a product of the shelf.
  *
@@ -129,7 +134,17 @@ export function readShelfRow(
       mostAtOnce: cells('atOnce'),
       mostPerYear: cells('perYear'),
     },
-    carrier: { ...blank.carrier, low: cells('sprayLow'), high: cells('sprayHigh') },
+    carrier: {
+      ...blank.carrier,
+      low: cells('sprayLow'),
+      high: cells('sprayHigh'),
+      means: meansOf(cells('sprayMeans'), speak),
+    },
+    salt:
+      SALT_IDS.find(
+        (id) => speak(message(`kinds.salt.${id}`)).toLowerCase() === cells('salt').toLowerCase(),
+      ) ?? '',
+    solubility: cells('solubility'),
     leastIntervalDays: cells('interval'),
     settings: settingsOf(cells('settings')),
     grainSize: cells('grain'),

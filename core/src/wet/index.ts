@@ -13,4 +13,5 @@ export { coolsBy, SALT_IDS, SALTS, solubilityAt, type SaltId } from './salts.ts'
 export { dissolving, type Dissolved, type Dissolving } from './dissolve.ts';
 export { tankPlan, type TankFill, type TankPlan, type TankProduct, type TankWork } from './tank.ts';
 export { inMeasures, readMeasures, type Measure, type Measured } from './measures.ts';
+export { combinedCourses, type CombinedCourses, type CombinedWork } from './combined.ts';
 export { patchPlan, type PatchPlan, type PatchWork } from './patch.ts';

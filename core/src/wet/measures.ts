@@ -1,4 +1,5 @@
 import { InputError } from '../errors/InputError.ts';
+import { finite } from '../errors/preconditions.ts';
 import { readPositive } from '../quantities/quantity.ts';
 import { message } from '../messages/message.ts';
 
@@ -51,7 +52,7 @@ export function inMeasures(volumeL: number, measures: readonly Measure[]): Measu
   let left = volumeL;
   return measures.flatMap(({ name, volumeL: each }, at) => {
     const isLast = at === measures.length - 1;
-    const exact = left / each;
+    const exact = finite(left / each);
     const count = isLast ? exact : Math.floor(exact + 1e-9);
     left = Math.max(0, left - count * each);
     return count > 1e-9 ? [{ name, count }] : [];

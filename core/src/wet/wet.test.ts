@@ -3,13 +3,16 @@ import { describe, expect, it } from 'vitest';
 import { toSi } from '../quantities/convert.ts';
 import {
   checkNozzles,
+  combinedCourses,
   coolsBy,
   densityFactor,
   dissolving,
   flowAt,
+  inMeasures,
   patchPlan,
   pressureFor,
   rateWays,
+  readMeasures,
   SALT_IDS,
   solubilityAt,
   sprayRate,
@@ -49,6 +52,32 @@ describe('worked cases', () => {
     expect([plan.fullTanks, plan.last]).toEqual([1, null]);
     close(plan.full!.products[0]!.si, 164.024057);
   });
+});
+
+describe('a combined rig', () => {
+  it('the granular course is half as long, and so is its time', () => {
+    const { sprayCourseM, sprayS, throwM, granularCourseM, granularS } = combinedCourses({ sprayM: 2, speedMPerS: 1.25, areaM2: 100 }); // prettier-ignore
+    expect([sprayCourseM, sprayS, throwM, granularCourseM, granularS]).toEqual([50, 40, 4, 25, 20]);
+    // 0.62 kg caught in that time goes over each spot twice.
+    close(((2 * 0.62) / (granularCourseM * throwM)) * 100, 1.24);
+  });
+});
+
+describe('own cups and jugs', () => {
+  it('are read in one line, the largest first', () => {
+    expect(readMeasures('cup 250 mL, blue jug 2 L', 'x')).toEqual([{ name: 'blue jug', volumeL: 2 }, { name: 'cup', volumeL: 0.25 }]); // prettier-ignore
+    expect(readMeasures(' ', 'x')).toEqual([]);
+    expect(() => readMeasures('a jug', 'x')).toThrow(/measures.line/);
+  });
+  it('whole ones of the large, the rest in the small: together the volume', () =>
+    fc.assert(
+      fc.property(fc.double({ min: 0, max: 50, noNaN: true }), (litres) => {
+        const measures = readMeasures('jug 2 L, pint 473 mL, cup 100 mL', 'x');
+        const sum = inMeasures(litres, measures).reduce((all, { name, count }) => all + count * measures.find((each) => each.name === name)!.volumeL, 0); // prettier-ignore
+        expect(sum).toBeCloseTo(litres, 6);
+      }),
+      { seed: 6 },
+    ));
 });
 
 describe('nozzles', () => {

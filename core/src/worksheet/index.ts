@@ -30,6 +30,7 @@ export {
   type TankPart,
   type TankSheet,
 } from './tankSheet.ts';
+export { patchSheet, type PatchSheet } from './patchSheet.ts';
 export { questionsOf, type Question } from './questions.ts';
 export type { SheetUnits } from './units.ts';
 export { needShown } from './workings.ts';

@@ -12,7 +12,7 @@ export const NozzleForm = ({ bind, field }: DocFormProps<NozzleInput>) => (
   <>
     <Fields>
       <LabelledField label={say('rigs.nozzle.name')} placeholder={say('rigs.nozzle.nameHint')} {...field('name')} />
-      <NozzleFields bind={bind as never} field={field as never} />
+      <NozzleFields bind={bind} field={field} />
     </Fields>
     <NotesField label={say('rigs.notes')} {...bind('notes')} />
   </>

@@ -2,7 +2,8 @@ import { Box, Button } from '@chakra-ui/react';
 import { UNITS } from '@steady-scatter/core/quantities';
 import { evaluateLabelFacts, type ProductInput } from '@steady-scatter/core/products';
 import { Plus, X } from 'lucide-react';
-import { say } from '@steady-scatter/words/shelf';
+import { SALT_IDS } from '@steady-scatter/core/wet';
+import { nameOf, say } from '@steady-scatter/words/shelf';
 import type { DocFormProps } from '../documents/DocPage.tsx';
 import { isWrongAt } from '../documents/fields.ts';
 import { Choice } from '../ui/Choice.tsx';
@@ -15,6 +16,15 @@ import { joined, rateUnits } from './labelTexts.ts';
 type Props = DocFormProps<ProductInput>;
 
 const sprayUnits = unitChoices(rateUnits('liquid'));
+const SALT_CHOICES = [
+  { id: '' as const, label: say('shelf.dissolves.other') },
+  ...SALT_IDS.map((id) => ({ id, label: nameOf('salt', id) })),
+];
+const CARRIER_MEANS = [
+  { id: '', label: say('shelf.carrier.unsaid') },
+  { id: 'mix', label: say('shelf.carrier.mix') },
+  { id: 'water', label: say('shelf.carrier.water') },
+] as const;
 
 /** The rates that the label allows, at once and in a year. */
 export function LabelRates(props: Props) {
@@ -102,9 +112,24 @@ export function SprayVolume(props: Props) {
       <LabelledField label={say('shelf.carrier.low')} inputMode="decimal" {...field('carrier.low')} />
       <LabelledField label={say('shelf.carrier.high')} inputMode="decimal" {...field('carrier.high')} />
       <Choice label={say('shelf.carrier.unit')} options={sprayUnits} {...bind('carrier.unit')} />
+      <Choice label={say('shelf.carrier.means')} options={CARRIER_MEANS} {...bind('carrier.means')} />
     </StatedDefault>
   );
 }
+
+/** How it dissolves: as the salt that it is, or by a figure of its label. */
+export function Solubility(props: Props) {
+  const { input, bind, field } = props;
+  if (input.kind !== 'soluble-fertilizer') return null;
+  const { salt, solubility } = input;
+  const text = solubility.trim() !== '' ? say('shelf.dissolves.figure', { grams: solubility.trim() }) : salt === '' ? say('shelf.dissolves.unknown') : say('shelf.dissolves.salt', { salt: nameOf('salt', salt) });
+  return (
+    <StatedDefault name={say('shelf.part.dissolves')} text={text} isWrong={isWrongAt(props, 'solubility')}>
+      <Choice label={say('shelf.dissolves.is')} options={SALT_CHOICES} {...bind('salt')} />
+      <LabelledField label={say('shelf.dissolves.grams')} placeholder="31.6" inputMode="decimal" {...field('solubility')} />
+    </StatedDefault>
+  );
+} // prettier-ignore
 
 /** Settings that are printed on the label, each with its machine and pace. */
 export function PrintedSettings({ input: { settings }, bind, add, removeAt }: Props) {

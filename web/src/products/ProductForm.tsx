@@ -20,7 +20,7 @@ import { LabelledField } from '../ui/LabelledField.tsx';
 import { ScoopCard } from './ScoopCard.tsx';
 import { HAND_WEIGHTS } from '../ui/unitChoices.ts';
 import { joined, rateUnits } from './labelTexts.ts';
-import { LabelRates, PrintedSettings, SprayVolume } from './LabelLimits.tsx';
+import { LabelRates, PrintedSettings, Solubility, SprayVolume } from './LabelLimits.tsx';
 
 const Select = chakra('select', { base: fieldBox });
 const PACK_UNITS = { dry: HAND_WEIGHTS, liquid: ['gal', 'qt', 'fl oz', 'L', 'mL'] } as const;
@@ -211,6 +211,7 @@ export function ProductForm(props: Props) {
         <SlowRelease {...props} />
         <LabelRates {...props} />
         <SprayVolume {...props} />
+        <Solubility {...props} />
         <PrintedSettings {...props} />
         <Stock {...props} />
         <Grain {...props} />

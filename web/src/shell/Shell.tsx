@@ -37,6 +37,7 @@ function useShellActs() {
     { id: 'find', label: say('shell.command.goToKey'), keys: '/', run: () => open('go-to') },
     { id: 'new', label: say('shell.newSheet'), keys: 'n', run: () => void navigate('/') },
     { id: 'quick-test', label: say('shell.quickTest'), keys: 'q', run: () => void navigate('/bench/quick') },
+    { id: 'patch', label: say('shell.patch'), run: () => void navigate('/patch') },
     { id: 'jobs', label: say('shell.jobs'), keys: 'j', run: () => void navigate('/jobs') },
     { id: 'shelf', label: say('shell.shelf'), keys: 's', run: () => void navigate('/shelf') },
     {

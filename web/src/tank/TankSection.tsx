@@ -6,6 +6,7 @@ import { goesInTank, tankSheet, type TankSheet } from '@steady-scatter/core/work
 import { Plus } from 'lucide-react';
 import { useMemo } from 'react';
 import { useWatch } from 'react-hook-form';
+import { Link } from 'react-router';
 import { v7 as newId } from 'uuid';
 import { say } from '@steady-scatter/words/sheet';
 import { useJobMachine } from '../machine/useJobMachine.ts';
@@ -90,6 +91,9 @@ export default function TankSection() {
       <Button variant="ghost" minHeight="44px" marginLeft="-12px" data-noprint onClick={add}>
         <Plus size={18} /> {say('sheet.tank.addProduct')}
       </Button>
+      <Box asChild fontSize="15px" textDecoration="underline" data-noprint>
+        <Link to="/patch">{say('sheet.patch.fromTank')}</Link>
+      </Box>
       {tank.plan ? (
         <>
           <TankTable plan={tank.plan} parts={tank.parts} volume={volume} />

@@ -51,6 +51,25 @@ export const sheet = {
   'sheet.job.duplicateCommand': 'Duplicate this job',
   'sheet.job.deleteCommand': 'Delete this job',
   'sheet.job.duplicate': 'Duplicate',
+  'sheet.patch.heading': 'Small patch',
+  'sheet.patch.title': 'Small patch · Steady Scatter',
+  'sheet.patch.named': 'Patch, {product}',
+  'sheet.patch.need': 'Amount needed',
+  'sheet.patch.size': 'Patch',
+  'sheet.patch.sizeHint': '6 x 4 ft',
+  'sheet.patch.bottle': 'Bottle or can holds',
+  'sheet.patch.product': 'Product for the patch',
+  'sheet.patch.lacks': 'With the amount needed, the product and the patch known, the bottles stand here.',
+  'sheet.patch.fill':
+    '{fills, plural, one {Put {product}{own, select, none {} other { ({own})}} into the bottle and fill it up to {bottle} with water.} other {Put {product}{own, select, none {} other { ({own})}} into each of {fills} bottles and fill them up to {bottle} with water.}}',
+  'sheet.patch.shake': 'Shake until {form, select, liquid {it is mixed} other {nothing lies at the bottom}}.',
+  'sheet.patch.walk':
+    '{fills, plural, one {Walk the patch in passes both ways until the bottle is empty.} other {Walk the whole patch with each bottle, the second time at right angles, until it is empty.}}',
+  'sheet.patch.rinse': 'Rinse it in with as much water again.',
+  'sheet.patch.dissolves': 'It takes at least {least} of water at {at} to dissolve.',
+  'sheet.patch.unknown':
+    'How it dissolves is not known: try a spoonful first, and take more water where some lies at the bottom.',
+  'sheet.patch.fromTank': 'A small patch out of a bottle or can',
   'sheet.tank.heading': 'Tank',
   'sheet.tank.volume': 'Spray volume {volume}{from, select, chart {, from {chart}} other {, as typed}}',
   'sheet.tank.lacksVolume':

@@ -142,7 +142,8 @@ export function caughtParts(
   const ownOf = (at: number) => (isTyped(`ownTime.${at + 1}`) ? `ownTime.${at + 1}` : null);
   const hasOwn = ids.some((_, at) => ownOf(at) !== null);
   const plus = (at: number): Parts => (at > 0 ? [operator('+')] : []);
-  const sum = ids.flatMap((id, at): Parts => [...plus(at), volume(id), ...(hasOwn ? [over, seconds(ownOf(at) ?? 'catchTime')] : [])]);
+  const timeOf = (at: number): Parts => (hasOwn ? [over, seconds(ownOf(at) ?? 'catchTime')] : []);
+  const sum = ids.flatMap((id, at) => plus(at).concat(volume(id), timeOf(at)));
   const all = nozzles > 1 ? [open, ...sum, close] : sum;
   return hasOwn ? all : [...all, over, seconds('catchTime')];
 } // prettier-ignore

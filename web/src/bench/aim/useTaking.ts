@@ -36,7 +36,7 @@ export function useTaking({ input, onChange, shelf: { rigs, products }, on }: Ai
       const taken = calibrationFor(input, id, product, on.rig?.name ?? '', sprays);
       // Of a machine that does both, what is tested has a width of its own.
       const isOther = puts === 'both' && on.rig && taken.target.unit !== input.target.unit;
-      return onChange(named(isOther ? calibrationOn({ ...taken, width: { ...taken.width, text: '' } }, input.rig, on.rig!) : taken, on.rig?.name ?? '')); // prettier-ignore
+      return onChange(named(isOther ? calibrationOn({ ...taken, width: { ...taken.width, text: '' } }, input.rig, on.rig) : taken, on.rig?.name ?? '')); // prettier-ignore
     },
     productName(product: string) {
       onChange(named({ ...input, product }, on.rig?.name ?? ''));

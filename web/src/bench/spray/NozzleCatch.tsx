@@ -1,7 +1,7 @@
 import { Box, Button } from '@chakra-ui/react';
 import { isBareNumber } from '@steady-scatter/core/quantities';
 import { unitsOf, type MethodField } from '@steady-scatter/core/testing';
-import { useState } from 'react';
+import { Fragment, useState } from 'react';
 import { say, speak } from '@steady-scatter/words/bench';
 import { LabelledField } from '../../ui/LabelledField.tsx';
 import { readingUnit } from '../readingUnit.ts';
@@ -46,7 +46,12 @@ export function NozzleCatch({ fields, ...props }: StepProps & { fields: readonly
   return (
     <Box>
       <Box display="grid" gap="10px 14px" gridTemplateColumns={hasTimes ? '1fr 1fr' : { base: '1fr 1fr', md: 'repeat(auto-fill, minmax(190px, 1fr))' }}>
-        {volumes.flatMap((volume, index) => [field(volume), ...(hasTimes && times[index] ? [field(times[index])] : [])])}
+        {volumes.map((volume, index) => (
+          <Fragment key={volume.id}>
+            {field(volume)}
+            {hasTimes && times[index] && field(times[index])}
+          </Fragment>
+        ))}
       </Box>
       {times.length > 0 && !hasTimes && (
         <Button variant="ghost" minHeight="touch" marginLeft="-12px" onClick={() => setHasTimes(true)}>
