@@ -88,7 +88,13 @@ export {
   type RateDimension,
 } from './rate.ts';
 export { bandOfRun, rateAtWork, unitsOf, type RunResult } from './readRun.ts';
-export { evaluateCalibration, chartShape, type CalibrationResult, type ChartLine } from './calibration.ts';
+export {
+  evaluateCalibration,
+  chartShape,
+  USUAL_PACE,
+  type CalibrationResult,
+  type ChartLine,
+} from './calibration.ts';
 export { sprayedAt, sprayWays, type SprayMean, type SprayState } from './spray.ts';
 export { machineRecord } from './machineRecord.ts';
 export { calibrationFor, calibrationOn } from './fromShelf.ts';

@@ -47,10 +47,11 @@ function needByNutrient(earlier: Json): Json {
 function withTank(earlier: Json): Json {
   const worksheet = partOf(earlier, 'worksheet');
   const isUs = /gal|oz|qt|pt/.test(textIn(partOf(worksheet, 'carrier'), 'unit'));
-  const tank = { size: '', unit: isUs ? 'gal' : 'L', water: '', waterUnit: isUs ? 'degF' : 'degC' };
+  const tank = { size: '', unit: isUs ? 'gal' : 'L', water: '', waterUnit: isUs ? 'degF' : 'degC', calibration: '' };
+  const spread = { rowLength: { text: '', unit: textIn(partOf(partOf(worksheet, 'spread'), 'width'), 'unit') || 'ft' } };
   return {
     ...earlier,
-    worksheet: { ...filledIn({ tank, mates: [] }, worksheet), product: labelOfTanks(partOf(worksheet, 'product')) },
+    worksheet: { ...filledIn({ tank, mates: [], spread }, worksheet), product: labelOfTanks(partOf(worksheet, 'product')) },
   };
 } // prettier-ignore
 
@@ -61,5 +62,5 @@ export const jobUpgrades: readonly UpgradeStep[] = [
     upgrade: (earlier) => ({ ...earlier, worksheet: sheetWhole(partOf(earlier, 'worksheet')) }),
   },
   { adds: [], upgrade: needByNutrient },
-  { adds: ['worksheet.tank', 'worksheet.mates', 'worksheet.product.carrier.means', 'worksheet.product.salt', 'worksheet.product.solubility'], upgrade: withTank }, // prettier-ignore
+  { adds: ['worksheet.tank', 'worksheet.spread.rowLength', 'worksheet.mates', 'worksheet.product.carrier.means', 'worksheet.product.salt', 'worksheet.product.solubility'], upgrade: withTank }, // prettier-ignore
 ];

@@ -85,6 +85,8 @@ export const worksheetInput = z.object({
     width: lengthText,
     /** The chart is worked out for this sheet's spacing instead of its own. */
     recomputed: z.boolean(),
+    /** How long one row is, for refills; empty: not said. */
+    rowLength: lengthText,
     /** The product of the sheet and that of the chart are one under two names: both as they were called then; empty: not said. */
     sameProduct: text,
   }),
@@ -94,6 +96,8 @@ export const worksheetInput = z.object({
     unit: volumeUnit,
     water: text,
     waterUnit: z.enum(['degC', 'degF']),
+    /** The chart of what sprays, where the sheet’s own chart is of granules; empty: the sheet’s own. */
+    calibration: idOrNone,
   }),
   /** What else goes into the tank, or down at the same time. */
   mates: z.array(mateInput).max(MAX_MATES),
@@ -130,9 +134,10 @@ export function blankWorksheet(system: 'us' | 'metric', firstAreaId: string): Wo
       calibration: '',
       width: { text: '', unit: us ? 'ft' : 'm' },
       recomputed: false,
+      rowLength: { text: '', unit: us ? 'ft' : 'm' },
       sameProduct: '',
     },
-    tank: { size: '', unit: us ? 'gal' : 'L', water: '', waterUnit: us ? 'degF' : 'degC' },
+    tank: { size: '', unit: us ? 'gal' : 'L', water: '', waterUnit: us ? 'degF' : 'degC', calibration: '' },
     mates: [],
     shownIn: AS_TYPED,
     confirmed: [],

@@ -41,6 +41,7 @@ const TestStop = lazyPart(() => import('../machine/TestStop.tsx'));
 const WidthStop = lazyPart(() => import('../machine/WidthStop.tsx'));
 const ChartTold = lazyPart(() => import('../machine/ChartTold.tsx'));
 const MachinePrinted = lazyPart(() => import('../machine/MachinePrinted.tsx'));
+const Refills = lazyPart(() => import('../machine/Refills.tsx'));
 const TankSection = lazyPart(() => import('../tank/TankSection.tsx'));
 const PlanSections = lazyPart(() => import('../regulations/PlanSections.tsx'));
 
@@ -187,6 +188,7 @@ function Tank() {
 
 /** What stands below the first part. */
 function PartsBelow({ onEnter }: Pick<PartsProps, 'onEnter'>) {
+  const spread = useWatch({ control: useSheetForm().control, name: 'worksheet.spread' });
   return (
     <>
       <GroundSection onEnter={onEnter.ground} />
@@ -197,6 +199,7 @@ function PartsBelow({ onEnter }: Pick<PartsProps, 'onEnter'>) {
       <LabelSection onEnter={onEnter.load} />
       <Suspense fallback={null}>
         <Tank />
+        {spread.calibration !== '' && <Refills />}
       </Suspense>
       <Suspense fallback={null}>
         <PlanSections />

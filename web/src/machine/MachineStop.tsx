@@ -1,22 +1,15 @@
 import { Box, chakra } from '@chakra-ui/react';
-import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { nameOf, say } from '@steady-scatter/words/sheet';
-import { queries } from '../api/queries.ts';
-import { allLines, keysOf } from '../documents/docs.ts';
-import { AIMS } from '../kinds/useCalibrations.ts';
 import { fieldBox } from '../ui/fieldBox.ts';
 import { Section } from '../ui/Section.tsx';
 import { dayText } from '../ui/dayText.ts';
 import { today } from '../ui/today.ts';
 import { MatchNote, OtherProduct } from './Match.tsx';
+import { useCharts } from './useCharts.ts';
 import { useJobMachine } from './useJobMachine.ts';
 
 const Select = chakra('select', { base: { ...fieldBox, maxWidth: '100%' } });
-
-/** Every chart that can be chosen, by its name and its setting. */
-const useCharts = () =>
-  useQuery({ queryKey: [...keysOf(AIMS.kind).lists, 'whole'], queryFn: () => allLines(AIMS) }, queries);
 
 type Machine = ReturnType<typeof useJobMachine>;
 

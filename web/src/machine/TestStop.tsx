@@ -6,7 +6,9 @@ import {
   mayGiveSetting,
   type CalibrationInput,
 } from '@steady-scatter/core/testing';
-import type { CalibrationContext } from '../bench/calibrationContext.ts';
+import { calibrationContext, useMachineShelf, type CalibrationContext } from '../bench/calibrationContext.ts';
+import { useDoc } from '../documents/docs.ts';
+import { CALIBRATIONS } from '../kinds/useCalibrations.ts';
 import { Suspense } from 'react';
 import { Link, useParams } from 'react-router';
 import { say } from '@steady-scatter/words/sheet';
@@ -35,10 +37,26 @@ function forRate(
   return { input: wanted, on: { ...on, reading: evaluateCalibration(wanted, on.bench) } };
 }
 
+/** What sprays at the same time, by its own chart. */
+function Alongside({ id }: { id: string }) {
+  const { data } = useDoc(CALIBRATIONS, id);
+  const shelf = useMachineShelf(data?.input.rig ?? '');
+  const { spread } = useJobMachine();
+  if (!data) return null;
+  return (
+    <Box marginTop="14px">
+      <Box fontSize="15px" fontWeight="semibold" color="ink.soft">
+        {say('sheet.tank.both', { chart: data.input.name })}
+      </Box>
+      <Setting input={data.input} on={calibrationContext(data.input, shelf, id)} spread={spread} />
+    </Box>
+  );
+}
+
 /** The stop of the test: what to set for this job, whether the chart still holds, and the way to the next test run. */
 export default function TestStop() {
   const { spread, product, chosen, on, match } = useJobMachine();
-  const { answer } = useSheet();
+  const { answer, worksheet } = useSheet();
   const { id: job } = useParams();
   const rate = termOf(answer.lines.once, 'once.rate').shown;
   if (!chosen || !on || !match) {
@@ -74,6 +92,7 @@ export default function TestStop() {
           </Button>
         )}
       </Box>
+      {worksheet.tank.calibration !== '' && <Alongside id={worksheet.tank.calibration} />}
       {on.reading.spray?.nozzles && <BoomDrawing check={on.reading.spray.nozzles} />}
       {on.reading.spray === null && (
         <Suspense fallback={null}>

@@ -1,6 +1,6 @@
 import { Box, Button } from '@chakra-ui/react';
 import { blankProduct } from '@steady-scatter/core/products';
-import { showQuantity, systemOf, type UnitId } from '@steady-scatter/core/quantities';
+import { isUnitOf, showQuantity, systemOf, type UnitId } from '@steady-scatter/core/quantities';
 import { dimensionOf, isSprayed } from '@steady-scatter/core/testing';
 import { goesInTank, tankSheet, type TankSheet } from '@steady-scatter/core/worksheet';
 import { Plus } from 'lucide-react';
@@ -9,7 +9,12 @@ import { useWatch } from 'react-hook-form';
 import { Link } from 'react-router';
 import { v7 as newId } from 'uuid';
 import { say } from '@steady-scatter/words/sheet';
+import { calibrationContext, useMachineShelf } from '../bench/calibrationContext.ts';
+import { useDoc } from '../documents/docs.ts';
+import { CALIBRATIONS } from '../kinds/useCalibrations.ts';
+import { useCharts } from '../machine/useCharts.ts';
 import { useJobMachine } from '../machine/useJobMachine.ts';
+import { Choice } from '../ui/Choice.tsx';
 import { useSheet, useSheetForm } from '../sheet/sheet.tsx';
 import { BareUnit } from '../ui/BareUnit.tsx';
 import { LabelledField } from '../ui/LabelledField.tsx';
@@ -20,10 +25,41 @@ import { MixingOrder } from './MixingOrder.tsx';
 import { SpraySection } from './SpraySection.tsx';
 import { TankTable } from './TankTable.tsx';
 
+/** The chart of what sprays: the sheet’s own, or the one beside it where the sheet’s own is of granules. */
+function useSprayer() {
+  const { tank } = useSheet().worksheet;
+  const own = useJobMachine();
+  const { data: other } = useDoc(CALIBRATIONS, tank.calibration === '' ? null : tank.calibration);
+  const shelf = useMachineShelf(other?.input.rig ?? '');
+  if (!other) return own;
+  return { chosen: other, on: calibrationContext(other.input, shelf, other.id) };
+}
+
+/** Which chart sprays, where that of the sheet is of granules. */
+function SprayerChoice() {
+  const form = useSheetForm();
+  const { tank } = useSheet().worksheet;
+  const { chosen } = useJobMachine();
+  const { data: lines = [] } = useCharts();
+  if (chosen && isSprayed(dimensionOf(chosen.input.target.unit))) return null;
+  const sprayers = lines.filter(({ targetUnit }) => isUnitOf('volumePerArea', targetUnit));
+  if (sprayers.length === 0) return null;
+  return (
+    <Box maxWidth="360px" marginTop="8px" data-noprint>
+      <Choice
+        label={say('sheet.tank.sprayer')}
+        value={tank.calibration}
+        options={[{ id: '', label: say('sheet.tank.noSprayer') }, ...sprayers.map(({ id, name }) => ({ id, label: name }))]}
+        onChange={(id) => form.setValue('worksheet.tank.calibration', id, { shouldDirty: true })}
+      />
+    </Box>
+  );
+} // prettier-ignore
+
 /** The tanks of this sheet, with what is known of the machine that it goes by. */
 function useTank(): { tank: TankSheet; chart: string | null; volume: UnitId } {
   const { answer, worksheet } = useSheet();
-  const { chosen, on } = useJobMachine();
+  const { chosen, on } = useSprayer();
   const isSprayer = chosen !== undefined && isSprayed(dimensionOf(chosen.input.target.unit));
   const tankL = on?.bench.spray?.tankL ?? null;
   const chartLPerM2 = isSprayer ? (on?.reading.spray?.now?.mean.mean ?? null) : null;
@@ -86,6 +122,7 @@ export default function TankSection() {
     <SpraySection />
     <Section heading={say('sheet.tank.heading')}>
       <Volume tank={tank} chart={chart} />
+      <SprayerChoice />
       <Fields tank={tank} />
       <Mates tank={tank} />
       <Button variant="ghost" minHeight="44px" marginLeft="-12px" data-noprint onClick={add}>

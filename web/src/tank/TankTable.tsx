@@ -28,7 +28,7 @@ function useRows({ parts, volume }: Omit<Props, 'plan'>): Row[] {
   const measures = measuresOf(useCrew().measures);
   const isUs = systemOf(volume) === 'us';
   return [
-    { name: say('sheet.tank.ground'), textOf: ({ areaM2 }) => amountText(areaM2, isUs ? 'ft2' : 'm2') },
+    { name: say('sheet.tank.ground'), textOf: ({ areaM2 }) => amountText(areaM2, isUs ? 'ft2' : 'm2', 4) },
     { name: say('sheet.tank.waterAlone'), textOf: ({ waterL }) => amountText(waterL, volume) },
     ...parts.map(({ name, form }, at): Row => ({
       name,

@@ -5,10 +5,11 @@ import { toResult } from '@steady-scatter/core/errors';
 const SMALLER: Readonly<Partial<Record<UnitId, UnitId>>> = { gal: 'fl oz', L: 'mL', lb: 'oz', kg: 'g' };
 
 /** An amount in a unit that one can measure it in: fluid ounces below a gallon, grams below a kilogram. */
-export function amountText(si: number, unit: UnitId): string {
+export function amountText(si: number, unit: UnitId, figures = 3): string {
   const small = SMALLER[unit];
-  const shown = small && si < UNITS[unit].toSi ? showQuantity(si, small, 4) : showQuantity(si, unit, 4);
-  return `${showExact(Number(shown.number.replaceAll(/\s/g, '')), 4)} ${shown.unit}`;
+  const shown =
+    small && si < UNITS[unit].toSi ? showQuantity(si, small, figures) : showQuantity(si, unit, figures);
+  return `${showExact(Number(shown.number.replaceAll(/\s/g, '')), figures)} ${shown.unit}`;
 }
 
 /** The crew's cups and jugs; none where the line cannot be read. */

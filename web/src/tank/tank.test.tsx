@@ -40,7 +40,7 @@ const LIQUID: Partial<WorksheetInput> = {
   need: { nutrient: 'product', amount: '0.5', unit: 'gal/1000 ft2' },
   areas: [{ id: 'a', name: 'Lawn', size: '21 000', unit: 'ft2' }],
   carrier: { amount: '2', unit: 'gal/1000 ft2', means: 'mix' },
-  tank: { size: '16', unit: 'gal', water: '50', waterUnit: 'degF' },
+  tank: { size: '16', unit: 'gal', water: '50', waterUnit: 'degF', calibration: '' },
 };
 const liquid = (more: Partial<WorksheetInput> = {}) => open({ ...LIQUID, ...more }, { ...blankProduct('liquid-fertilizer', 'us'), name: 'Lake liquid' }); // prettier-ignore
 const row = (name: string) => within(screen.getByRole('table', { name: 'What each tank takes' })).getByRole('row', { name: new RegExp(`^${name}`) }).textContent; // prettier-ignore

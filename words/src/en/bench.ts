@@ -4,6 +4,11 @@ export const bench = {
   'bench.answer.lacksMarks': 'Type the scale of the machine’s control on its own page.',
   'bench.answer.lacksRate': 'Type the target rate.',
   'bench.answer.act': '{act, select, again {Again at} keep {Keep at} other {Set to}}',
+  'bench.combined.throw':
+    'Set the throw first: a marker {reach} beside the machine, and the {control} turned until granules reach it. Throw {throw}, passes one spray width apart: every spot gets it from both sides, half the rate each pass.',
+  'bench.combined.catch':
+    'Catch for {seconds} s: half the time of the spray course ({course} of {spray}), since granules go twice as wide.',
+  'bench.combined.lacksWidth': 'Type the spray width on the machine’s page: the throw is set to twice of it.',
   'bench.spray.volume':
     'Spray volume{at, select, none {} other { with {at}}}{speed, select, none {} other {, {speed}}}',
   'bench.spray.noTest':

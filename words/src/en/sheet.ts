@@ -70,6 +70,15 @@ export const sheet = {
   'sheet.patch.unknown':
     'How it dissolves is not known: try a spoonful first, and take more water where some lies at the bottom.',
   'sheet.patch.fromTank': 'A small patch out of a bottle or can',
+  'sheet.refill.heading': 'Refills down the rows',
+  'sheet.refill.row': 'Row length',
+  'sheet.refill.is':
+    'One filling serves {metres} of row. {rows, plural, =0 {That is less than one row: the refill point stands along the row} one {Load {load} for each row, {blocks} times in all} other {Load {load} for each block of # rows, {blocks} blocks in all, the last of {last}}}. {stands, select, start {Refill at the end where you start.} both-ends {Refill at both ends by turns.} other {Put a refill at each place where it runs out.}}',
+  'sheet.refill.lacks': 'With the rate, the ground and the row length known, the refills stand here.',
+  'sheet.refill.lacksHopper': 'Type on the machine’s page what it holds.',
+  'sheet.tank.sprayer': 'Sprayer chart',
+  'sheet.tank.noSprayer': 'none',
+  'sheet.tank.both': 'Sprayed at the same time, by {chart}:',
   'sheet.tank.heading': 'Tank',
   'sheet.tank.volume': 'Spray volume {volume}{from, select, chart {, from {chart}} other {, as typed}}',
   'sheet.tank.lacksVolume':

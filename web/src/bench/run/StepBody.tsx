@@ -6,6 +6,7 @@ import { dayText } from '../../ui/dayText.ts';
 import { today } from '../../ui/today.ts';
 import { LabelledField } from '../../ui/LabelledField.tsx';
 import { textWithUnit } from '@steady-scatter/core/quantities';
+import { CombinedAim } from '../spray/CombinedAim.tsx';
 import { NozzleCatch } from '../spray/NozzleCatch.tsx';
 import { CheckLine } from '../../ui/CheckLine.tsx';
 import { Container } from './Container.tsx';
@@ -132,7 +133,15 @@ function FillAim({ input, run, step, on }: StepProps) {
 export function StepBody(props: StepProps) {
   const { step, on } = props;
   if (step.id === 'checks') return <Checks {...props} />;
-  if (step.id === 'set') return on.bench.spray ? <SetSprayer {...props} /> : <SetMark {...props} />;
+  if (step.id === 'set')
+    return on.bench.spray ? (
+      <SetSprayer {...props} />
+    ) : (
+      <>
+        <SetMark {...props} />
+        <CombinedAim {...props} />
+      </>
+    );
   if (step.fields.some(({ id }) => id === 'volume.1')) return <NozzleCatch {...props} fields={step.fields} />;
   const times = step.fields.filter(({ kind }) => kind === 'time');
   const hasTare = step.fields.some(({ id }) => id === 'tare');
@@ -145,6 +154,7 @@ export function StepBody(props: StepProps) {
         ))}
       {hasTare && <Container {...props} />}
       <FillAim {...props} />
+      <CombinedAim {...props} />
       {times.length > 0 && <Timing {...props} times={times} />}
       {times.map((field) => (
         <ReadingField key={field.id} field={field} {...props} />
