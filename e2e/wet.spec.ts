@@ -55,7 +55,7 @@ test.describe('on a phone', () => {
     await page.getByRole('button', { name: /Press at the end/ }).click();
     await page.clock.resume();
     await expect(page.getByText(/^One walk: 29.5 s/)).toBeVisible();
-    await page.getByRole('button', { name: 'Now for the real one' }).click();
+    await page.getByRole('button', { name: 'Time the real run' }).click();
     await page.getByLabel('Course time', { exact: true }).fill('30');
     await next(page);
     await page.getByLabel('Catch time', { exact: true }).fill('30');

@@ -111,10 +111,18 @@ async function finishTestRun(page) {
 }
 
 /** @param {import('@playwright/test').Page} page */
-async function chooseTest(page) {
-  await openBench('Red spreader, lake feed')(page);
-  await page.getByRole('button', { name: /^Start test run/ }).click();
-  await page.getByRole('region', { name: 'Plan' }).waitFor();
+async function openBoom(page) {
+  await page.goto('/bench');
+  await page.getByRole('link', { name: 'Utility boom, clean water', exact: true }).click();
+  await page.getByRole('img', { name: /^Boom with/ }).waitFor();
+}
+
+/** @param {import('@playwright/test').Page} page */
+async function openTank(page) {
+  await openJob('Lake front, boom top-up')(page);
+  const tank = page.getByRole('region', { name: 'Tank', exact: true });
+  await tank.getByRole('table').waitFor();
+  await tank.evaluate((section) => section.scrollIntoView());
 }
 
 /** @param {import('@playwright/test').Page} page */
@@ -161,12 +169,12 @@ const VIEWS = [
   { name: 'bench', size: DESK, open: openBench('Red spreader, lake feed') },
   { name: 'quick-test-phone', size: PHONE, open: quickTest },
   { name: 'new-calibration', size: DESK, open: newCalibration },
-  { name: 'choose-test', size: DESK, open: chooseTest },
+  { name: 'boom', size: DESK, open: openBoom },
   { name: 'test-run-phone-night', size: PHONE, scheme: 'dark', open: startTestRun },
   { name: 'test-run-result', size: DESK, open: finishTestRun },
   { name: 'cards', size: DESK, open: openCards },
   { name: 'width', size: DESK, open: openWidth('Red spreader, trays in April') },
-  { name: 'width-phone', size: PHONE, open: openWidth('Red spreader, trays in April') },
+  { name: 'tank', size: DESK, open: openTank },
   { name: 'machine', size: DESK, open: openFirst('/bench/rigs', 'Red push spreader') },
   { name: 'jobs', size: DESK, open: (page) => page.goto('/jobs') },
   { name: 'shelf', size: DESK, open: (page) => page.goto('/shelf') },

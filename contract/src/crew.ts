@@ -15,7 +15,7 @@ export const crewSettings = z.strictObject({
   /** Percent, as typed: what a new calibration begins with. */
   tolerance: z.string().trim().max(20),
   /** Own cups and jugs with what they hold: "blue jug 64 fl oz, cup 8 fl oz"; empty: none. */
-  measures: z.string().trim().max(400),
+  measures: z.string().trim().max(400).default(''),
 });
 export type CrewSettings = z.infer<typeof crewSettings>;
 

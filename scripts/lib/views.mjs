@@ -8,6 +8,14 @@ export async function viewsOf(address) {
     /** @type {{ items: { id: string }[] }} */ (
       await (await fetch(`${address}/api/${kind}?limit=${count}`)).json()
     ).items.map(({ id }) => id);
+  /** One by its name. @param {string} kind @param {string} name @returns {Promise<string>} */
+  const named = async (kind, name) =>
+    /** @type {{ items: { id: string }[] }} */ (
+      await (await fetch(`${address}/api/${kind}?limit=1&q=${encodeURIComponent(name)}`)).json()
+    ).items[0]?.id ?? '';
+  const [boom, rig, tank] = await Promise.all([
+    named('calibrations', 'Utility boom'), named('rigs', 'Utility boom'), named('jobs', 'boom top-up'),
+  ]); // prettier-ignore
   const [jobs, sites, calibrations, rigs, widths, products, soil, rules] = await Promise.all([
     ids('jobs', 3), ids('sites'), ids('calibrations', 3), ids('rigs', 2), ids('width-tests'), ids('products', 2), ids('soil-tests'), ids('rule-sets'),
   ]); // prettier-ignore
@@ -17,6 +25,7 @@ export async function viewsOf(address) {
     '/', '/jobs', ...each('/jobs', jobs), ...['machine', 'test', 'width'].map((stop) => `/jobs/${jobs[0]}/${stop}`), '/new/machine', '/sites', '/sites/new', ...each('/sites', sites),
     '/bench', '/bench/quick', '/bench/new', ...each('/bench', calibrations), `/bench/${calibrations[0]}/run`,
     '/bench/rigs', '/bench/rigs/new', ...each('/bench/rigs', rigs), '/bench/width', '/bench/width/new', ...each('/bench/width', widths),
+    `/bench/${boom}`, `/bench/${boom}/run`, `/bench/rigs/${rig}`, '/bench/nozzles', '/bench/nozzles/new', `/jobs/${tank}`, '/patch',
     '/bench/compare', '/bench/cards', '/bench/files',
     '/shelf', '/shelf/new', ...each('/shelf', products), '/shelf/compare', '/shelf/import', '/shelf/mix', '/shelf/soil', '/shelf/soil/new',
     ...each('/shelf/soil', soil), '/shelf/rules', '/shelf/rules/new', ...each('/shelf/rules', rules), '/no-such-page',

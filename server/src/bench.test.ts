@@ -1,3 +1,4 @@
+import { KINDS } from '@steady-scatter/contract';
 import { blankRig } from '@steady-scatter/core/machines';
 import {
   aimOf,
@@ -139,7 +140,7 @@ it('a page of before, which sends runs inside their calibration, is refused and 
   const send = (body: object) => request(harness.app).put(`/api/calibrations/${id}`).send(body);
   const refused = await send(earlier([{ ...strip, id: 'r1', step: '' }])).expect(400);
   expect(refused.body.errors[0]).toMatchObject({ path: ['input', 'runs'] });
-  expect((await send(earlier([])).expect(200)).body).toMatchObject({ schemaVersion: 3, input });
+  expect((await send(earlier([])).expect(200)).body).toMatchObject({ schemaVersion: KINDS.calibrations.schemaVersion, input });
 }); // prettier-ignore
 
 it('reads a machine and a calibration that an earlier version kept', async () => {

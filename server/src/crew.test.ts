@@ -10,7 +10,12 @@ beforeAll(async () => {
 });
 afterAll(() => harness.close());
 
-const EURO = { name: 'Tarn Hollow grounds', currency: { symbol: '€', place: 'after' }, tolerance: '10' };
+const EURO = {
+  name: 'Tarn Hollow grounds',
+  currency: { symbol: '€', place: 'after' },
+  tolerance: '10',
+  measures: 'cup 8 fl oz',
+};
 const read = async (app = harness.app) => (await request(app).get('/api/crew').expect(200)).body as unknown;
 
 it('a crew that settled nothing has its name and what is usual; what it settles holds for it alone', async () => {
@@ -25,6 +30,12 @@ it('a crew that settled nothing has its name and what is usual; what it settles 
 it('what an earlier version stored of it is filled up', async () => {
   await CrewRow.update({ settings: JSON.stringify({ tolerance: '8' }) }, { where: { id: harness.crewId } });
   expect(await read()).toEqual({ ...USUAL_SETTINGS, name: EURO.name, tolerance: '8' });
+});
+
+it('a page of before, which knows no cups, settles the rest', async () => {
+  const { measures: _, ...before } = EURO;
+  await request(harness.app).put('/api/crew').send(before).expect(200);
+  expect(await read()).toEqual({ ...EURO, measures: '' });
 });
 
 it.each([

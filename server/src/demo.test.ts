@@ -7,6 +7,7 @@ import {
   type CalibrationInput,
   type TestRunInput,
 } from '@steady-scatter/core/testing';
+import { answerWorksheet, AS_TYPED, tankSheet } from '@steady-scatter/core/worksheet';
 import { evaluateWidthTest } from '@steady-scatter/core/width';
 import request from 'supertest';
 import { afterAll, beforeAll, expect, it } from 'vitest';
@@ -50,7 +51,7 @@ it('Tarn Hollow has a crew’s two seasons on the bench: what is fresh, stale, u
   const rigOf = ({ rig }: CalibrationInput) => rigs.find(({ id }) => id === rig)!.input;
   const read = ({ input }: { input: CalibrationInput }) => {
     const other = calibrations.find(({ id }) => id === input.shape)?.input;
-    const bench = benchRig(rigOf(input));
+    const bench = benchRig(rigOf(input), input.target.unit);
     return evaluateCalibration(input, bench, other ? chartShape(evaluateCalibration(other, bench)) : null);
   };
   for (const each of calibrations) expect([each.input.name, read(each).errors]).toEqual([each.input.name, []]);
@@ -62,10 +63,27 @@ it('Tarn Hollow has a crew’s two seasons on the bench: what is fresh, stale, u
   const runs = calibrations.flatMap(({ input }) => input.runs);
   expect(runs.some(({ excluded }) => excluded !== '')).toBe(true);
   expect(runs.some(({ earlier }) => earlier.length > 0)).toBe(true);
-  expect(new Set(runs.map(({ method }) => method))).toEqual(new Set(['weigh-back', 'tray', 'timed-catch', 'outlets'])); // prettier-ignore
+  expect(new Set(runs.map(({ method }) => method))).toEqual(new Set(['weigh-back', 'tray', 'timed-catch', 'outlets', 'spray-catch'])); // prettier-ignore
   expect(calibrations.flatMap((each) => read(each).plausibility).map(({ kind }) => kind)).toEqual(['apart']);
   expect(calibrations.some(({ input }) => input.start === 'shape' && input.shape !== '')).toBe(true);
   expect(calibrations.some(({ input }) => input.isCeiling)).toBe(true);
+}); // prettier-ignore
+
+it('and what sprays: a boom with one worn nozzle, a gun, a job in tanks with a last one, two charts on one job', async () => {
+  const rigs = await list('rigs');
+  expect(new Set(rigs.map(({ input }) => input.kind)).size).toBe(8);
+  expect(await list('nozzles')).toHaveLength(4);
+  const boom = (await list('calibrations')).find(({ input }) => input.name === 'Utility boom, clean water')!;
+  const whole = withRuns(boom.input, await testRunsOf(boom.id), []);
+  const { spray } = evaluateCalibration(whole, benchRig(rigs.find(({ id }) => id === boom.input.rig)!.input));
+  expect(spray!.nozzles!.nozzles.map(({ verdict }) => verdict).filter((verdict) => verdict !== 'good')).toEqual(['replace']);
+  const jobs = await list('jobs');
+  const { worksheet } = jobs.find(({ input: { name } }) => name === 'Lake front, boom top-up')!.input;
+  const { plan, parts } = tankSheet(worksheet, answerWorksheet(worksheet, AS_TYPED), { tankL: 189.27, chartLPerM2: spray!.now!.mean.mean });
+  expect([plan!.fullTanks, plan!.last !== null, parts.length]).toEqual([2, true, 2]);
+  expect(parts[1]!.dissolved!.fits).toBe(true);
+  const both = jobs.find(({ input: { name } }) => name === 'Ball field, carrier and liquid at once')!.input.worksheet;
+  expect(both.tank.calibration).not.toBe(both.spread.calibration);
 }); // prettier-ignore
 
 it('and widths by two habits, before and after, and a job that passes at another spacing than its chart', async () => {

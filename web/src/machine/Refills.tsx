@@ -46,7 +46,7 @@ export default function Refills() {
       </Box>
       <Box fontSize="17px" marginTop="8px">
         {found
-          ? say('sheet.refill.is', { metres: text(found.metresPerFill, rowLength.unit), rows: found.rowsPerFill, load: text(found.loadKg, amount), blocks: found.blocks, last: found.lastRows, stands: found.standsAt })
+          ? say('sheet.refill.is', { metres: text(found.metresPerFill, rowLength.unit), rows: found.rowsPerFill, load: text(found.loadKg, amount), blocks: found.blocks, last: found.lastRows, stands: found.standsAt === 'both-ends' ? 'both' : found.standsAt })
           : say(hopperKg === null ? 'sheet.refill.lacksHopper' : 'sheet.refill.lacks')}
       </Box>
     </Section>

@@ -103,7 +103,7 @@ export function SprayDefaults(props: Props) {
         text={pressure.text.trim() === '' ? say('rigs.spray.pressureUnset') : say('rigs.spray.pressureIs', { pressure: textWithUnit(pressure.text, pressure.unit) })}
         isWrong={isWrongAt(props, 'spray.pressure.text')}
       >
-        <LabelledField label={say('rigs.spray.pressure')} placeholder="40 psi" unit={<BareUnit {...pressure} />} {...field('spray.pressure.text')} />
+        <LabelledField label={say('rigs.spray.pressure')} placeholder={say('rigs.spray.pressureHint')} unit={<BareUnit {...pressure} />} {...field('spray.pressure.text')} />
       </StatedDefault>
       <Widths {...props} />
       {rigKind(input.kind).puts === 'wet' && (

@@ -76,6 +76,7 @@ export const rigs = {
   'rigs.spray.spacing': 'Nozzle spacing',
   'rigs.spray.spacingHint': '20 in',
   'rigs.spray.pressure': 'Working pressure',
+  'rigs.spray.pressureHint': '40 psi',
   'rigs.spray.pressureUnset': 'Working pressure is not set',
   'rigs.spray.pressureIs': 'Working pressure is {pressure}',
   'rigs.spray.widthIs':

@@ -73,7 +73,7 @@ export const sheet = {
   'sheet.refill.heading': 'Refills down the rows',
   'sheet.refill.row': 'Row length',
   'sheet.refill.is':
-    'One filling serves {metres} of row. {rows, plural, =0 {That is less than one row: the refill point stands along the row} one {Load {load} for each row, {blocks} times in all} other {Load {load} for each block of # rows, {blocks} blocks in all, the last of {last}}}. {stands, select, start {Refill at the end where you start.} both-ends {Refill at both ends by turns.} other {Put a refill at each place where it runs out.}}',
+    'One filling serves {metres} of row. {rows, plural, =0 {That is less than one row: put a refill at each place where it runs out.} one {Load {load} for each row, {blocks} times in all.} other {Load {load} for each block of # rows: {blocks} blocks, the last of {last} rows.}}{stands, select, start { Refill at the end where you start.} other {}}{stands, select, both { Refill at both ends by turns.} other {}}',
   'sheet.refill.lacks': 'With the rate, the ground and the row length known, the refills stand here.',
   'sheet.refill.lacksHopper': 'Type on the machine’s page what it holds.',
   'sheet.tank.sprayer': 'Sprayer chart',
@@ -113,7 +113,7 @@ export const sheet = {
   'sheet.tank.stepDry': 'Dissolve {names} in a bucket of that water first, then add it.',
   'sheet.tank.stepLiquid': 'Add {names}; rinse the jug into the tank.',
   'sheet.tank.stepTop': 'Fill up with water to {mix} of finished mix.',
-  'sheet.tank.stepAgitate': 'Keep it stirred, and spray it out the same day.',
+  'sheet.tank.stepAgitate': 'Stir all the time, and spray it out the same day.',
   'sheet.tank.left':
     'What is left goes thinned over the treated ground, never twice over one spot and within the label; never down a drain.',
   'sheet.stop.need': 'Need',
