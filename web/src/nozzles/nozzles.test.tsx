@@ -18,15 +18,22 @@ import NozzlesPage from './NozzlesPage.tsx';
 
 beforeEach(() => keepDemo());
 
-function Form({ start, held }: { start: NozzleInput; held: { input?: NozzleInput } }) {
+const nobody = () => undefined;
+/** Notes what is typed by then. */
+const seen =
+  <Input,>(held: { input?: Input }) =>
+  (input: Input) =>
+    void (held.input = input);
+
+function Form({ start, onInput }: { start: NozzleInput; onInput(input: NozzleInput): void }) {
   const [input, set] = useState(start);
-  useEffect(() => void (held.input = input), [held, input]);
+  useEffect(() => onInput(input), [onInput, input]);
   return <NozzleForm {...formProps(input, set, () => undefined)} />;
 }
 
 it('a nozzle is its rated flow at a pressure, and the pressures that it is made for', async () => {
   const held: { input?: NozzleInput } = {};
-  const person = inApp(<Form start={blankNozzle('us')} held={held} />);
+  const person = inApp(<Form start={blankNozzle('us')} onInput={seen(held)} />);
   await person.type(screen.getByLabelText('Rated flow'), '0.42');
   await person.type(screen.getByLabelText('At pressure'), '40');
   await person.type(screen.getByLabelText('Highest pressure'), '60');
@@ -41,9 +48,9 @@ it('the table stands with flow and range, the way one reads them', () => {
   expect(row.textContent).toContain('20 to 60 psi');
 });
 
-function Rig({ start, held }: { start: RigInput; held: { input?: RigInput } }) {
+function Rig({ start, onInput = nobody }: { start: RigInput; onInput?(input: RigInput): void }) {
   const [input, set] = useState(start);
-  useEffect(() => void (held.input = input), [held, input]);
+  useEffect(() => onInput(input), [onInput, input]);
   return <RigForm {...formProps(input, set, () => undefined)} isNew={false} />;
 }
 const boom = (more: Partial<RigInput> = {}): RigInput => ({ ...blankRig('us'), name: 'Boom', kind: 'boom', ...more }); // prettier-ignore
@@ -51,7 +58,7 @@ const change = (person: ReturnType<typeof inApp>, what: string) => person.click(
 
 it('a boom asks for its tank and its nozzles, and takes one from the table', async () => {
   const held: { input?: RigInput } = {};
-  const person = inApp(<Rig start={boom()} held={held} />);
+  const person = inApp(<Rig start={boom()} onInput={seen(held)} />);
   await person.type(screen.getByLabelText('Tank holds'), '50');
   await person.type(screen.getByLabelText('Nozzles'), '8');
   await person.type(screen.getByLabelText('Nozzle spacing'), '20');
@@ -69,7 +76,7 @@ it('a boom asks for its tank and its nozzles, and takes one from the table', asy
 
 it('a gun has one nozzle and no gate; a speed control has marks of its own', async () => {
   const held: { input?: RigInput } = {};
-  const person = inApp(<Rig start={boom({ kind: 'hand-gun' })} held={held} />);
+  const person = inApp(<Rig start={boom({ kind: 'hand-gun' })} onInput={seen(held)} />);
   expect(screen.queryByLabelText('Nozzle spacing')).toBeNull();
   expect(screen.queryByLabelText('Hopper holds')).toBeNull();
   await change(person, 'speed control');
@@ -78,7 +85,7 @@ it('a gun has one nozzle and no gate; a speed control has marks of its own', asy
 });
 
 it('what is looked at before names brush and water, never wire', async () => {
-  const person = inApp(<Rig start={boom()} held={{}} />);
+  const person = inApp(<Rig start={boom()} />);
   await change(person, 'checks');
   expect(within(screen.getByRole('region', { name: 'Assumed' })).getByText(/soft brush and water, never with wire/)).toBeTruthy(); // prettier-ignore
 });

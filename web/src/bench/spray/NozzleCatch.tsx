@@ -20,27 +20,36 @@ export function NozzleCatch({ fields, ...props }: StepProps & { fields: readonly
   const [hasTimes, setHasTimes] = useState(times.some(({ id }) => run.readings[id]?.trim()));
   const first = volumes.map(({ id }) => run.readings[id] ?? '').find((text) => unitTyped(text) !== null);
   const put = (id: string, text: string) => onType({ readings: { ...run.readings, [id]: text } });
+  const unitOfRow = first === undefined ? null : unitTyped(first);
+  // What is being typed stands as it is typed; what is stored of it has the unit at once.
+  const [typing, setTyping] = useState<{ readonly id: string; readonly text: string } | null>(null);
   /** A unit that was typed once holds for the row: the jug is the same. */
-  const settle = (id: string) => {
-    const text = run.readings[id] ?? '';
-    const unit = first === undefined ? null : unitTyped(first);
-    if (unit && text.trim() !== '' && isBareNumber(text)) put(id, `${text.trim()} ${unit}`);
-  };
+  const withUnit = (text: string) =>
+    unitOfRow && text.trim() !== '' && isBareNumber(text) ? `${text.trim()} ${unitOfRow}` : text;
   const field = ({ id, label, placeholder, kind }: MethodField) => (
     <LabelledField
       key={id}
       label={speak(label)}
       placeholder={placeholder}
-      value={run.readings[id] ?? ''}
+      value={typing?.id === id ? typing.text : (run.readings[id] ?? '')}
       data-flow
       inputMode="decimal"
       minHeight={{ base: '60px', md: '48px' }}
       fontSize={{ base: '22px', md: '19px' }}
       fontVariantNumeric="tabular-nums"
-      unit={isBareNumber(run.readings[id] || '0') && <Box whiteSpace="nowrap">{readingUnit({ kind }, unitsOf(run, input))}</Box>}
+      unit={
+        isBareNumber((typing?.id === id ? typing.text : run.readings[id]) || '0') && (
+          <Box whiteSpace="nowrap">
+            {(kind === 'volume' && unitOfRow) || readingUnit({ kind }, unitsOf(run, input))}
+          </Box>
+        )
+      }
       error={errorAt(`runs.${at}.readings.${id}`)}
-      onBlur={() => settle(id)}
-      onChange={(text) => put(id, text)}
+      onBlur={() => setTyping(null)}
+      onChange={(text) => {
+        setTyping({ id, text });
+        put(id, kind === 'volume' ? withUnit(text) : text);
+      }}
     />
   );
   return (
