@@ -81,6 +81,29 @@ const JOURNEYS = [
     answer: /Nothing is tested yet/,
   },
   {
+    what: 'a small patch, to the bottles',
+    path: '/patch',
+    most: { typed: 4, chosen: 0, pressed: 0 },
+    async walk({ type }) {
+      await type('Amount needed', '0.5');
+      await type('Grade on the label', '13-0-45');
+      await type('Patch', '6 x 40 ft');
+      await type('Bottle or can holds', '2 gal');
+    },
+    answer: /14\.8/,
+  },
+  {
+    what: 'a new calibration of a known sprayer, to its plan',
+    path: '/bench/new',
+    most: { typed: 1, chosen: 1, pressed: 1 },
+    async walk({ choose, type, press }) {
+      await choose(/^Utility boom/);
+      await type('Rate', '1.0');
+      await press('Start test run 1');
+    },
+    answer: /A course of 75.* covers exactly 1000 ft²/s,
+  },
+  {
     what: 'a new machine, to its marks',
     path: '/bench/rigs/new',
     most: { typed: 2, chosen: 1, pressed: 0 },

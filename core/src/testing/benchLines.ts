@@ -192,6 +192,7 @@ export function paceLine(
 /**
  * How a run came out against what was wanted, and what it says beside its rate; a line each.
  *
+ * @param rig what it sprays with, to hold the pressure against
  * @example runRemarks(calibration.runs[0], reading.runs[0], reading, calibration).length // 1
  */
 export function runRemarks(
@@ -199,6 +200,7 @@ export function runRemarks(
   reading: RunResult,
   { targetSi, widthM: forM, paceMPerS }: CalibrationResult,
   calibration: CalibrationInput,
+  { spray }: Pick<BenchRig, 'spray'> = { spray: null },
 ): Message[] {
   const { worked, widthM, pace } = reading;
   if (!worked) return [];
@@ -230,6 +232,7 @@ export function runRemarks(
           }),
         ]
       : []),
+    ...(isOutOfRange(worked.pressurePa, spray) ? [message('remarks.pressure', { side: worked.pressurePa! > (spray!.nozzle.highPa ?? Infinity) ? 'high' : 'low' })] : []),
     ...(outlets
       ? [
           message('remarks.outlets', {
@@ -245,6 +248,10 @@ export function runRemarks(
       : []),
   ]; // prettier-ignore
 }
+
+/** A pressure that the nozzle is not made for. */
+const isOutOfRange = (pa: number | null, spray: BenchRig['spray']): boolean =>
+  pa !== null && spray !== null && ((spray.nozzle.lowPa !== null && pa < spray.nozzle.lowPa) || (spray.nozzle.highPa !== null && pa > spray.nozzle.highPa)); // prettier-ignore
 
 /** How far off in percent, and to which side. */
 const offOf = (share: number): Message =>

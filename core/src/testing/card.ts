@@ -72,8 +72,9 @@ export function cardOf(
   const { signOff, target } = input;
   if (!signOff) return null;
   const { chart } = reading;
-  const wanted = job && rateIn(reading.dimension, job.kgPerM2, reading.widthM);
-  const found = wanted && lookUpMark(chart, wanted.si, input.isCeiling);
+  // What is sprayed is the mix: the rate of a product in it is no setting of the sprayer.
+  const wanted = job && !reading.spray && rateIn(reading.dimension, job.kgPerM2, reading.widthM);
+  const found = !wanted ? null : lookUpMark(chart, wanted.si, input.isCeiling);
   const setting = found?.line.mark.label ?? signOff.setting;
   const kept = chart.findIndex(({ mark }) => mark.label === setting);
   const rate = (kgPerM2: number) => showRate(kgPerM2, 0, target.unit);

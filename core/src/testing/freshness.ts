@@ -53,6 +53,7 @@ function ofMachine(input: CalibrationAim, onDay: string, rig: RigInput): Reason[
           ] as const,
         ]
       : []),
+    ...(rigKind(rig.kind).nozzles !== 'none' && rig.spray.fittedOn > onDay ? [['stale', message('fresh.nozzles')] as const] : []), // prettier-ignore
     ...(rigKind(rig.kind).metering === 'flow' && apart(usual, then)
       ? [['stale', message('fresh.pace')] as const]
       : []),

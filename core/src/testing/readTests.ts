@@ -4,6 +4,7 @@ import { isUnitOf, type LengthUnit, type MassUnit } from '../quantities/units.ts
 import { isBareNumber } from '../quantities/numbers.ts';
 import { blankCalibration, blankRun, type CalibrationInput, type RunInput } from './calibrationInput.ts';
 import { EARLIER_COLUMNS, EARLIER_LABELS } from './earlierTests.ts';
+import { MAX_NOZZLES } from '../machines/spray.ts';
 import { METHOD_IDS, methodOf, type MethodId } from './methodTable.ts';
 import { RATE_DIMENSIONS, type BenchRateUnit } from './rate.ts';
 import { NOTHING_CAME_OUT, TEST_COLUMNS, testHeading, type TestColumn } from './testsTable.ts';
@@ -14,7 +15,7 @@ export interface TestsFound {
   readonly input: CalibrationInput;
 }
 
-const MAX_OUTLETS = 12;
+const MAX_OUTLETS = MAX_NOZZLES;
 
 type Row = Readonly<Record<TestColumn, string>>;
 

@@ -12,7 +12,11 @@ import { blankCalibration, blankRun, type CalibrationInput } from './calibration
 import { methodsFor } from './choose.ts';
 import { planFor, roundCourse } from './plan.ts';
 import { bandOfRun } from './readRun.ts';
-import { sprayWays } from './spray.ts';
+import { cardOf } from './card.ts';
+import { freshness } from './freshness.ts';
+import { readTests } from './readTests.ts';
+import { testsTable } from './testsTable.ts';
+import { sprayedAt, sprayWays } from './spray.ts';
 import { stepsOf } from './steps.ts';
 
 const RED: RigInput = {
@@ -26,7 +30,7 @@ const RED: RigInput = {
     tank: { size: '120', unit: 'L' },
     pressure: { text: '2.8', unit: 'bar' },
     nozzle: {
-      name: 'Fan 04',
+      name: 'Fan, medium',
       flow: { text: '0.98', unit: 'L/min' },
       at: { text: '2.8', unit: 'bar' },
       low: '1.5',
@@ -106,11 +110,42 @@ describe('what it takes to spray something else, or another rate', () => {
     expect(paceLine(boom().runs[0]!, evaluated().runs[0]!, boom(), null)).toBeNull();
   });
   it('speed, the next nozzle of the table, then pressure', () => {
-    const table: NozzleChoice[] = [{ id: '1', name: 'Fan 05', flowLPerS: 1.22 / 60, pressurePa: 2.8e5, lowPa: 1.5e5, highPa: 4e5 }]; // prettier-ignore
-    const ways = sprayWays(evaluated(), BENCH, toSi(240, 'L/ha'), table);
+    const table: NozzleChoice[] = [{ id: '1', name: 'Fan, large', flowLPerS: 1.83 / 60, pressurePa: 2.8e5, lowPa: 1.5e5, highPa: 4e5 }]; // prettier-ignore
+    const ways = sprayWays(evaluated(), BENCH, toSi(360, 'L/ha'), table);
     expect(ways.map(({ by, isFeasible }) => [by, isFeasible])).toEqual([['nozzle', true], ['speed', false], ['pressure', false]]); // prettier-ignore
     expect(sprayWays(evaluated(), BENCH, toSi(200, 'L/ha'), [])[0]).toMatchObject({ by: 'speed', isFeasible: true }); // prettier-ignore
     expect(sprayWays(evaluated({ runs: [] }), BENCH, 0.02, table)).toEqual([]);
+  });
+});
+
+describe('what is told of a sprayer that was tested', () => {
+  const signed = boom({ signOff: { setting: 'Fan, medium, 2.8 bar', onDay: '2026-05-02', by: 'Ada', state: '', pace: { course: '60', unit: 'm', time: '36' }, width: { text: '2', unit: 'm', by: 'chosen' }, second: '', lot: '', grain: '', runs: ['a'] } }); // prettier-ignore
+  it('a pressure that the nozzle is not made for', () => {
+    const at = (pressure: string) => {
+      const input = boom({ runs: [run({ ...CAUGHT, pressure })] });
+      const reading = evaluateCalibration(input, BENCH);
+      return runRemarks(input.runs[0]!, reading.runs[0]!, reading, input, BENCH).map(speak).join(' ');
+    };
+    expect(at('4.5')).toContain('drops are finer and drift');
+    expect(at('1.2')).toContain('pattern may not close');
+    expect(at('2.8')).not.toContain('not made for');
+  });
+  it('its card has the spray volume with its band, and no marks of a gate; a job does not change it', () => {
+    const card = cardOf(signed, RED, evaluateCalibration(signed, BENCH), '2 May 2026', { kgPerM2: 0.002, purpose: 'Spring' }); // prettier-ignore
+    expect(card).toMatchObject({ setting: 'Fan, medium, 2.8 bar', control: '', rate: '190', band: '20', lines: [], rateUnit: 'L / ha' }); // prettier-ignore
+    expect(sprayedAt(evaluateCalibration(signed, BENCH).spray, RED, 'bar')).toBe('Fan, medium, 2.8 bar');
+  });
+  it('new nozzles make it stale', () => {
+    const fitted = { ...RED, spray: { ...RED.spray, fittedOn: '2026-06-01' } };
+    expect(freshness(signed, fitted, null, '2026-06-02').reasons.map(speak)).toEqual(['new nozzles were fitted since']); // prettier-ignore
+    expect(freshness(signed, RED, null, '2026-06-02').state).toBe('fresh');
+  });
+  it('goes out as a table and comes back with all its nozzles', () => {
+    const many = boom({ runs: [run({ ...CAUGHT, ...Object.fromEntries(Array.from({ length: 30 }, (_, at) => [`volume.${at + 1}`, '480 mL'])) })] }); // prettier-ignore
+    const rows = testsTable([{ machine: 'Boom', outlets: 30, input: many, reading: evaluateCalibration(many, BENCH) }], speak); // prettier-ignore
+    const [back] = readTests(rows, () => 'x', speak);
+    expect(back!.input.runs[0]!.readings).toMatchObject({ 'volume.30': '480 mL', catchTime: '30' });
+    expect(back!.input.target.unit).toBe('L/ha');
   });
 });
 

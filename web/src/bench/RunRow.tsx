@@ -239,7 +239,7 @@ export function OpenRun(props: Props) {
           <WorkingLine working={atWork} names={{ rate: say('bench.run.rateAtWork') }} size="plain" />
         )}
       </Box>
-      {[...runRemarks(run, read, reading, calibration), coarse]
+      {[...runRemarks(run, read, reading, calibration, bench), coarse]
         .filter((remark) => remark !== null)
         .map(speak)
         .map((text) => (

@@ -17,6 +17,7 @@ import { useJobMachine } from '../machine/useJobMachine.ts';
 import { Choice } from '../ui/Choice.tsx';
 import { useSheet, useSheetForm } from '../sheet/sheet.tsx';
 import { BareUnit } from '../ui/BareUnit.tsx';
+import { FieldErrors } from '../ui/FieldErrors.tsx';
 import { LabelledField } from '../ui/LabelledField.tsx';
 import { Section } from '../ui/Section.tsx';
 import { Dissolving } from './Dissolving.tsx';
@@ -141,7 +142,12 @@ export default function TankSection() {
           </Box>
         </>
       ) : (
-        tank.mixLPerM2 !== null && <Box fontSize="17px">{tank.errors[0] ? null : lacksText(tank)}</Box>
+        tank.mixLPerM2 !== null && (
+          <Box fontSize="17px">
+            <FieldErrors error={tank.errors.find(({ field }) => field === 'carrier.amount')} input="" />
+            {tank.errors.length === 0 && lacksText(tank)}
+          </Box>
+        )
       )}
     </Section>
     </>

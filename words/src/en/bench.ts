@@ -333,6 +333,7 @@ export const bench = {
   'bench.unit.times': 'times',
   'bench.compare.notYet': 'Not on the chart yet',
   'bench.compare.lacksMachine': 'Its machine is not chosen.',
+  'bench.compare.sprays': 'It sprays: there are no marks to draw a curve of.',
   'bench.compare.lacksScale': 'The scale of its machine is not typed.',
   'bench.compare.lacksTests':
     '{count, plural, =0 {No setting} one {# setting} other {# settings}} tested: a curve needs 2.',

@@ -10,6 +10,7 @@ const marked = blankRig('us');
 const SHELF = {
   rigs: [
     fetched('red', { ...marked, name: 'Red', control: { ...marked.control, from: '0', to: '20', step: '1', closed: '0' } }),
+    fetched('boom', { ...marked, name: 'Boom', kind: 'boom' }),
     fetched('bare', { ...marked, name: 'Bare', control: { ...marked.control, from: '', to: '', step: '' } }),
   ],
   calibrations: [],
@@ -37,6 +38,7 @@ it('says of each what it lacks: a machine, its scale, a second setting', () => {
     compared('No scale', { rig: 'bare' }),
     compared('One setting', { rig: 'red', runs: [run('11')] }),
     compared('Nothing tested', { rig: 'red' }),
+    compared('Sprayed', { rig: 'boom', target: { amount: '1', unit: 'gal/1000 ft2' } }),
   ];
   expect(those.filter(isComparable)).toEqual([]);
   inApp(<NotCompared those={those} />);
@@ -46,6 +48,7 @@ it('says of each what it lacks: a machine, its scale, a second setting', () => {
     'No scaleThe scale of its machine is not typed.',
     'One setting1 setting tested: a curve needs 2.',
     'Nothing testedNo setting tested: a curve needs 2.',
+    'SprayedIt sprays: there are no marks to draw a curve of.',
   ]);
   expect(list.getByRole('link', { name: 'One setting' }).getAttribute('href')).toBe('/bench/One setting');
 });

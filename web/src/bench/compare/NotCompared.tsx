@@ -12,6 +12,7 @@ export const isComparable = (one: Compared): boolean => settingsTested(one) >= M
 /** What one still lacks to be compared. */
 function lackOf(one: Compared): string {
   if (!one.on.rig) return say('bench.compare.lacksMachine');
+  if (one.on.bench.spray) return say('bench.compare.sprays');
   if (one.on.bench.scale.marks.length < MIN_SETTINGS) return say('bench.compare.lacksScale');
   return say('bench.compare.lacksTests', { count: settingsTested(one) });
 }

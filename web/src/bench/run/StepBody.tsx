@@ -1,6 +1,6 @@
 import { Box, Button } from '@chakra-ui/react';
 import { MARKS_READABLE } from '@steady-scatter/core/machines';
-import { fillAimOf, fillAimRemark, methodOf } from '@steady-scatter/core/testing';
+import { fillAimOf, fillAimRemark, methodOf, planFor } from '@steady-scatter/core/testing';
 import { nameOf, say, speak } from '@steady-scatter/words/bench';
 import { dayText } from '../../ui/dayText.ts';
 import { today } from '../../ui/today.ts';
@@ -120,6 +120,12 @@ function SetSprayer({ run, at, on, errorAt, onType }: StepProps) {
   );
 }
 
+/** The course that covers exactly 1000 ft2 or 100 m2 at the width that is sprayed. */
+function RoundCourse({ input, run, step, on }: StepProps) {
+  if (!on.bench.spray || step.id !== 'course' || methodOf(run.method).planned !== 'time') return null;
+  return <Box fontSize="17px">{speak(planFor(run.method, input, on.bench, on.reading)[0]!)}</Box>;
+}
+
 /** How far a container goes and when it has to be full: the first answer of a fill-time test. */
 function FillAim({ input, run, step, on }: StepProps) {
   if (!methodOf(run.method).fillsContainer || (step.id !== 'before' && step.id !== 'walk')) return null;
@@ -147,6 +153,7 @@ export function StepBody(props: StepProps) {
   const hasTare = step.fields.some(({ id }) => id === 'tare');
   return (
     <Box display="grid" gap="14px" maxWidth="460px">
+      <RoundCourse {...props} />
       {step.fields
         .filter(({ kind }) => kind !== 'time')
         .map((field) => (

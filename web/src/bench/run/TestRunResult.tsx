@@ -153,7 +153,7 @@ export function TestRunResult({ input, run, at, on, onChange, onNext, onRedo, on
             <WorkingLine working={atWork} names={{ rate: say('bench.run.rateAtWork') }} size="plain" />
           )}
         </Box>
-        <Remarks lines={runRemarks(run, read, reading, input)} />
+        <Remarks lines={runRemarks(run, read, reading, input, bench)} />
         {read.pace?.isApart && <TakePace run={run} input={input} set={set} />}
         {coarse && <Remarks lines={[coarse]} />}
         <Box marginTop="12px" maxWidth="460px">

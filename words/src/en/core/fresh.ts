@@ -3,6 +3,7 @@ export const fresh = {
   'fresh.season': 'a season has passed',
   'fresh.days': 'tested {days} days ago',
   'fresh.service': 'serviced since: {what}',
+  'fresh.nozzles': 'new nozzles were fitted since',
   'fresh.pace': 'the usual pace changed',
   'fresh.grain': 'the grain is {now} now, it was {was}',
   'fresh.lot': 'lot {now} is on the shelf now, tested was {was}',

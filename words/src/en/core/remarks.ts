@@ -8,6 +8,8 @@ export const remarks = {
   'remarks.pace':
     'It was walked at {walked}, and {work} is the working pace{alike, select, yes {. Its wheels meter alike at both} other {: that alone makes it {off}}}.{apart, select, yes { More than {most} % apart, so it does not count: walk it again at working pace, or take this pace as the working pace.} other {}}',
   'remarks.against': '{off} the target{atPace, select, yes { at working pace} other {}}.',
+  'remarks.pressure':
+    'The nozzle is not made for that pressure: {side, select, high {the drops are finer and drift} other {the pattern may not close}}.',
   'remarks.outlets':
     'Outlets gave {weights} {unit}: {percent} % apart.{wide, select, yes { Look for a blocked or worn one.} other {}}',
   'remarks.spacing':
