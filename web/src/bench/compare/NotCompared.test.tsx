@@ -10,7 +10,7 @@ const marked = blankRig('us');
 const SHELF = {
   rigs: [
     fetched('red', { ...marked, name: 'Red', control: { ...marked.control, from: '0', to: '20', step: '1', closed: '0' } }),
-    fetched('boom', { ...marked, name: 'Boom', kind: 'boom' }),
+    fetched('boom', { ...marked, name: 'Boom', kind: 'boom' as const }),
     fetched('bare', { ...marked, name: 'Bare', control: { ...marked.control, from: '', to: '', step: '' } }),
   ],
   calibrations: [],
