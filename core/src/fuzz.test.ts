@@ -205,13 +205,18 @@ const isChoice = (text: string): boolean =>
   /^[a-z][a-z-]+$/.test(text) ||
   /^[0-9a-f-]{36}$/.test(text);
 
+/** Choices that may be empty: nothing but their key tells them from what is typed. */
+const EMPTY_CHOICES = new Set(['salt', 'means']);
+
 /** The same document with some of its texts replaced; choices stay. */
 function mangled<T>(document: T, draw: () => number): T {
   if (typeof document === 'string')
     return (isChoice(document) || draw() > 0.25 ? document : pick(TEXTS, Math.floor(draw() * 1000))) as T;
   if (Array.isArray(document)) return document.map((part: unknown) => mangled(part, draw)) as T;
   if (typeof document !== 'object' || document === null) return document;
-  return Object.fromEntries(Object.entries(document).map(([key, part]) => [key, mangled(part, draw)])) as T;
+  return Object.fromEntries(
+    Object.entries(document).map(([key, part]) => [key, EMPTY_CHOICES.has(key) ? part : mangled(part, draw)]),
+  ) as T;
 }
 
 const DEMO = JSON.parse(readFileSync(new URL('../../demo/tarn-hollow.json', import.meta.url), 'utf8')) as {
