@@ -37,6 +37,7 @@ test('a soil test is typed in, the cheapest mix is found for it, and put on jobs
     'Liquid nitrogen 28-0-0',
     'Potash 0-0-50 S',
     'Bowling green iron 6-0-0 Fe',
+    'Potassium nitrate, soluble 13-0-45',
   ]) {
     await page.getByRole('checkbox', { name, exact: true }).uncheck();
   }

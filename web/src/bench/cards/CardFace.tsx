@@ -1,7 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import type { Card } from '@steady-scatter/core/testing';
 import { say, speak } from '@steady-scatter/words/bench';
-import { checkLines, isLongMark } from './cardSizes.ts';
+import { checkLines, hasChart, isLongMark } from './cardSizes.ts';
 import { QrCode } from '../../ui/QrCode.tsx';
 
 /** A card as it will be printed: black on white, so that it reads behind foil in the sun. */
@@ -59,27 +59,29 @@ export function CardFace({ card, link }: { card: Card; link: string }) {
           )}
         </Box>
       </Box>
-      <Box as="table" width="100%" marginTop="12px" fontSize="18px" fontVariantNumeric="tabular-nums">
-        <tbody>
-          {card.lines.map(({ setting, rate, isKept }) => (
-            <Box
-              as="tr"
-              key={setting}
-              borderTopWidth="1px"
-              borderColor="black"
-              fontWeight={isKept ? 'bold' : 'normal'}
-            >
-              <td>
-                {isKept ? '▸ ' : ''}
-                {setting}
-              </td>
-              <Box as="td" textAlign="right">
-                {rate}
+      {hasChart(card) && (
+        <Box as="table" width="100%" marginTop="12px" fontSize="18px" fontVariantNumeric="tabular-nums">
+          <tbody>
+            {card.lines.map(({ setting, rate, isKept }) => (
+              <Box
+                as="tr"
+                key={setting}
+                borderTopWidth="1px"
+                borderColor="black"
+                fontWeight={isKept ? 'bold' : 'normal'}
+              >
+                <td>
+                  {isKept ? '▸ ' : ''}
+                  {setting}
+                </td>
+                <Box as="td" textAlign="right">
+                  {rate}
+                </Box>
               </Box>
-            </Box>
-          ))}
-        </tbody>
-      </Box>
+            ))}
+          </tbody>
+        </Box>
+      )}
       {Array.from({ length: checkLines(card) }, (_, at) => (
         // oxlint-disable-next-line react/no-array-index-key -- they are all alike
         <Box key={at} height="28px" fontSize="13px" paddingTop="8px" borderTopWidth="1px" borderColor="black">
@@ -103,8 +105,12 @@ export function CardFace({ card, link }: { card: Card; link: string }) {
               {say('bench.card.state', { state: card.state })}
             </>
           )}
-          <br />
-          {say('bench.card.closedSide')}
+          {hasChart(card) && (
+            <>
+              <br />
+              {say('bench.card.closedSide')}
+            </>
+          )}
         </Box>
         <Box width="84px" flexShrink={0}>
           <QrCode text={link} label={say('bench.card.leads')} />

@@ -2,7 +2,7 @@ import type { Card } from '@steady-scatter/core/testing';
 import type { Content, ContentStack, ContentTable, TableCell } from 'pdfmake/interfaces';
 import { say, speak } from '@steady-scatter/words/bench';
 import { pdfOf, PT_PER_MM } from '../../print/pdf.ts';
-import { CARD_SIZES, checkLines, isLongMark, type CardSize } from './cardSizes.ts';
+import { CARD_SIZES, checkLines, hasChart, isLongMark, type CardSize } from './cardSizes.ts';
 
 /** A card and where its code leads. */
 export interface Printed {
@@ -35,11 +35,12 @@ function faceOf({ card, link }: Printed): Content {
           { width: '*', stack: side.map((text, at) => ({ text, bold: at === 0, fontSize: 13, alignment: 'right' as const })), margin: [0, 16, 0, 0] }, // prettier-ignore
         ],
       },
-      { table: { widths: ['*', '*'], body: lines }, layout: 'lightHorizontalLines', margin: [0, 4, 0, 0] },
+      // pdfmake draws no table without rows.
+      ...(hasChart(card) ? [{ table: { widths: ['*', '*'], body: lines }, layout: 'lightHorizontalLines', margin: [0, 4, 0, 0] as [number, number, number, number] }] : []), // prettier-ignore
       { table: { widths: ['*'], body: checks }, layout: 'lightHorizontalLines', margin: [0, 0, 0, 6] },
       {
         columns: [
-          { width: '*', fontSize: 10, stack: [card.signed, ...(card.state ? [say('bench.card.state', { state: card.state })] : []), say('bench.card.closedSide')] }, // prettier-ignore
+          { width: '*', fontSize: 10, stack: [card.signed, ...(card.state ? [say('bench.card.state', { state: card.state })] : []), ...(hasChart(card) ? [say('bench.card.closedSide')] : [])] }, // prettier-ignore
           { width: 76, qr: link, fit: 76 },
         ],
       },

@@ -16,5 +16,8 @@ const LINES = 9;
 export const checkLines = ({ lines, purpose }: Pick<Card, 'lines' | 'purpose'>): number =>
   Math.max(2, LINES - lines.length - (purpose === '' ? 0 : 1));
 
+/** It has marks to set; what sprays as it is has none. */
+export const hasChart = ({ lines }: Pick<Card, 'lines'>): boolean => lines.length > 0;
+
 /** A mark that is a word and not a figure is written smaller. */
 export const isLongMark = ({ setting }: Pick<Card, 'setting'>): boolean => setting.length > 4;
