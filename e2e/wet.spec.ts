@@ -62,7 +62,7 @@ test.describe('on a phone', () => {
     await next(page);
     await page.getByLabel('Volume caught').fill('2.04 gal');
     await page.getByRole('button', { name: 'Show result' }).click();
-    await expect(answer(page)).toContainText('2.04');
+    await expect(answer(page)).toContainText('2.0gal / 1000 ft² ±0.3');
     await expect(answer(page)).toContainText('Right:');
   });
 }); // prettier-ignore

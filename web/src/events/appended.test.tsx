@@ -42,6 +42,15 @@ describe('appending', () => {
     expect(waiting()).toEqual([]);
   });
 
+  it('what is asked for the first time meanwhile comes all the same', async () => {
+    // The answer that is on its way is of the time before, and is let go.
+    vi.mocked(callEvents).mockImplementationOnce(() => new Promise(() => undefined));
+    const { result } = renderHook(() => useRows('testRuns', 'calibration'));
+    expect(result.current.data).toBeUndefined();
+    await act(async () => expect(await became(row('a'))).toBe('sent'));
+    await waitFor(() => expect(result.current.data?.map(({ id }) => id)).toEqual(['a']));
+  });
+
   it('waits on this device while nothing answers, is shown meanwhile, and is sent in its order when something does', async () => {
     const { result } = renderHook(() => useRows('testRuns', 'calibration'));
     await waitFor(() => expect(result.current.data).toEqual([]));

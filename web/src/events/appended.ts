@@ -141,7 +141,10 @@ async function adopt(name: EventName, stored: StoredEvent<unknown>): Promise<voi
   const key = of(stored.subject);
   // An answer that is still on its way may be of the time before.
   await queries.cancelQueries({ queryKey: key });
-  queries.setQueryData<StoredEvent<unknown>[]>(key, (rows) => rows && [...rows.filter(({ id }) => id !== stored.id), stored]); // prettier-ignore
+  const rows = queries.getQueryData<StoredEvent<unknown>[]>(key);
+  if (rows) queries.setQueryData(key, [...rows.filter(({ id }) => id !== stored.id), stored]);
+  // Whoever waited for that first answer still does.
+  else void queries.invalidateQueries({ queryKey: key });
   for (const queryKey of [all, several([])]) void queries.invalidateQueries({ queryKey });
 }
 

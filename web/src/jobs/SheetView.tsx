@@ -4,16 +4,7 @@ import { textWithUnit } from '@steady-scatter/core/quantities';
 import { MISSING, termText, type Origin, type Working } from '@steady-scatter/core/working';
 import { goesInTank, worksheetText } from '@steady-scatter/core/worksheet';
 import { Copy, Printer } from 'lucide-react';
-import {
-  memo,
-  Suspense,
-  useDeferredValue,
-  useEffect,
-  useMemo,
-  useRef,
-  useState,
-  type ReactNode,
-} from 'react';
+import { memo, Suspense, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { useWatch } from 'react-hook-form';
 import { useLocation, useNavigate, useParams } from 'react-router';
 import { nameOf, say, speak } from '@steady-scatter/words/sheet';
@@ -28,6 +19,7 @@ import { goToPart, Tape, type Stop } from '../shell/Tape.tsx';
 import { CommandButton } from '../ui/CommandButton.tsx';
 import { copyText } from '../ui/copyText.ts';
 import { goOnWithEnter } from '../ui/goOnWithEnter.ts';
+import { useFirstThenRest } from '../ui/useFirstThenRest.ts';
 import { useStable } from '../ui/useStable.ts';
 import type { ToldChart } from '../machine/ChartTold.tsx';
 import { useNotices } from '../notices/notices.tsx';
@@ -247,8 +239,7 @@ export function SheetView({ heading, acts, beside, path, pathOf, state }: Props)
   const spread = useWatch({ control: useSheetForm().control, name: 'worksheet.spread' });
   const stops = useStops(broken, chart, { path, pathOf });
   const { copy, print } = useSheetActs();
-  // The first field can be typed into before all that stands below it is drawn.
-  const isWhole = useDeferredValue(true, false);
+  const { isWhole, onKey } = useFirstThenRest();
   const goTo = usePartOfAddress(page, isWhole, setPart);
   const onPart = (id: string) => {
     if (!isStopPage(id)) goTo(id);
@@ -269,7 +260,7 @@ export function SheetView({ heading, acts, beside, path, pathOf, state }: Props)
   const { name, grade } = useWatch({ control: useSheetForm().control, name: 'worksheet.product' });
   const Page = page && STOP_PAGES[page];
   return (
-    <Box onKeyDown={goOnWithEnter}>
+    <Box onKeyDownCapture={onKey} onKeyDown={goOnWithEnter}>
       <title>{name || grade ? say('common.pageTitle', { name: name || grade }) : 'Steady Scatter'}</title>
       <TopBar
         acts={

@@ -62,14 +62,8 @@ describe('a card', () => {
   });
 
   it('is printed without a table where it has no marks: one without rows cannot be drawn', async () => {
-    for (const size of ['a6', 'letter'] as const)
-      await cardsPdf(
-        [
-          { card: GUN, link: 'x' },
-          { card: DROP, link: 'y' },
-        ],
-        size,
-      );
+    const both = [{ card: GUN, link: 'x' }, { card: DROP, link: 'y' }]; // prettier-ignore
+    await Promise.all((['a6', 'letter'] as const).map((size) => cardsPdf(both, size)));
     for (const document of pdf.documents) {
       expect(document).toContain('> 11');
       expect(document).not.toContain('"body":[]');

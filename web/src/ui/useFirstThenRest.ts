@@ -1,0 +1,24 @@
+import { useCallback, useDeferredValue, useState, type KeyboardEvent } from 'react';
+import { flushSync } from 'react-dom';
+
+/** Keys that lead on to what may not be drawn yet. */
+const LEAVES = new Set(['Enter', 'Tab', 'ArrowDown', 'PageDown', 'End']);
+
+/**
+ * Draws the first of a page before the rest of it, so that it can be typed into at once. Whoever leaves it by key before the rest is there
+ * has it drawn in that moment: typing goes on where it was meant.
+ *
+ * @returns whether the rest is to be drawn, and what to do with a key before anything else hears of it
+ */
+export function useFirstThenRest() {
+  const rests = useDeferredValue(true, false);
+  const [isLeft, setLeft] = useState(false);
+  const isWhole = rests || isLeft;
+  const onKey = useCallback(
+    ({ key }: Pick<KeyboardEvent, 'key'>) => {
+      if (!isWhole && LEAVES.has(key)) flushSync(() => setLeft(true));
+    },
+    [isWhole],
+  );
+  return { isWhole, onKey };
+}
