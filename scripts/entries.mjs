@@ -101,7 +101,7 @@ const JOURNEYS = [
       await type('Rate', '1.0');
       await press('Start test run 1');
     },
-    answer: /A course of 75.* covers exactly 1000 ft²/s,
+    answer: /A course of 75\.00.ft covers exactly 1000.ft²/,
   },
   {
     what: 'a new machine, to its marks',

@@ -317,6 +317,7 @@ describe('documents with anything typed in them', () => {
       keeps(() => core.nextRun(input, method, 1, { id: 'n', onDay: '2026-04-18', mark: null }));
       keeps(() => core.keptReadings(input, method, 2));
       const reading = keeps(() => core.evaluateCalibration(input, bench, null, core.machineRecord(CALIBRATIONS, { id: kept.id, input }, bench, '2026-11-26')))!; // prettier-ignore
+      keeps(() => core.calibrationOn(core.withoutRig(input, rig), 'other', own));
       keeps(() => core.evaluateQuickTest(input));
       keeps(() => core.adviceText(reading, input, 'dry-fertilizer'));
       for (const of of [core.correctionTexts, core.offersFor]) keeps(() => of(reading, input, rig.kind));

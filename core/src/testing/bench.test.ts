@@ -25,6 +25,7 @@ import {
   lookUpRate,
   lostReadings,
   METHOD_IDS,
+  withoutRig,
   methodOf,
   planTest,
   planTexts,
@@ -320,6 +321,19 @@ describe('where to begin', () => {
       ...own.width,
       by: 'measured',
     });
+  });
+  it('another machine brings its own; what was typed over the first one’s stays', () => {
+    const on = calibrationOn(blankCalibration('us'), 'red', redRig);
+    const left = withoutRig(on, redRig);
+    expect([left.width.text, left.pace.time]).toEqual(['', '']);
+    const wide = {
+      ...redRig,
+      width: { text: '30', unit: 'ft' as const },
+      pace: { ...redRig.pace, time: '9' },
+    };
+    expect(calibrationOn(left, 'wide', wide)).toMatchObject({ width: { text: '30' }, pace: { time: '9' } });
+    const typed = { ...on, width: { ...on.width, text: '8' }, pace: { ...on.pace, time: '26' } };
+    expect(withoutRig(typed, redRig)).toEqual(typed);
   });
   it('where product first ran moves a cautious start', () => {
     expect(read().advice?.mark.label).toBe('9');

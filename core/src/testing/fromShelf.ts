@@ -52,6 +52,27 @@ export function calibrationFor(
   };
 }
 
+/** What a machine brings: its pass spacing, for what is spread or for what is sprayed, and its usual pace. */
+function ownOf(rig: RigInput, sprays: boolean, by: CalibrationInput['width']['by']): Pick<CalibrationInput, 'width' | 'pace'> {
+  return { width: sprays ? sprayWidth(rig) : { ...rig.width, by }, pace: rig.pace };
+} // prettier-ignore
+
+/**
+ * The same without what a machine brought: what was typed over it stays.
+ *
+ * @example withoutRig(calibrationOn(blankCalibration('us'), '1', redSpreader), redSpreader).pace.time // ''
+ */
+export function withoutRig(input: CalibrationInput, rig: RigInput): CalibrationInput {
+  const own = ownOf(rig, isSprayed(dimensionOf(input.target.unit)), input.width.by);
+  const isWidth = input.width.text === own.width.text && input.width.unit === own.width.unit;
+  const isPace = input.pace.time === own.pace.time && input.pace.course === own.pace.course;
+  return {
+    ...input,
+    width: isWidth ? { ...input.width, text: '', by: 'chosen' } : input.width,
+    pace: isPace ? { ...input.pace, course: '', time: '' } : input.pace,
+  };
+}
+
 /**
  * A calibration on a machine: its pass spacing and usual pace where none was typed yet; what a hopper drops is as wide as it measures.
  *
@@ -60,13 +81,13 @@ export function calibrationFor(
 export function calibrationOn(input: CalibrationInput, id: string, rig: RigInput): CalibrationInput {
   const { puts, width: spreadBy } = rigKind(rig.kind);
   const sprays = puts === 'wet' || (puts === 'both' && isSprayed(dimensionOf(input.target.unit)));
-  const own = sprays ? sprayWidth(rig) : { ...rig.width, by: input.width.by };
-  const width = input.width.text === '' ? own : input.width;
+  const own = ownOf(rig, sprays, input.width.by);
+  const width = input.width.text === '' ? own.width : input.width;
   return {
     ...rateOf(input, sprays),
     rig: id,
     width: { ...width, by: spreadBy === 'hopper' ? 'measured' : width.by },
-    pace: input.pace.time === '' ? rig.pace : input.pace,
+    pace: input.pace.time === '' ? own.pace : input.pace,
   };
 }
 

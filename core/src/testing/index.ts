@@ -97,7 +97,7 @@ export {
 } from './calibration.ts';
 export { sprayedAt, sprayWays, type SprayMean, type SprayState } from './spray.ts';
 export { machineRecord } from './machineRecord.ts';
-export { calibrationFor, calibrationOn } from './fromShelf.ts';
+export { calibrationFor, calibrationOn, withoutRig } from './fromShelf.ts';
 export { fillAimOf, fillAimRemark, practice, timeToAim } from './practice.ts';
 export type { PlausibilityCheck } from './plausibility.ts';
 export { isEmptyRun, keepEarlier, lostReadings, otherMachine } from './keepsReadings.ts';

@@ -120,7 +120,7 @@ export default function TankSection() {
   };
   return (
     <>
-    <SpraySection />
+    <SpraySection tank={tank} />
     <Section heading={say('sheet.tank.heading')}>
       <Volume tank={tank} chart={chart} />
       <SprayerChoice />

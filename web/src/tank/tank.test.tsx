@@ -2,7 +2,7 @@ import { blankProduct, type ProductInput } from '@steady-scatter/core/products';
 import type { WorksheetInput } from '@steady-scatter/core/worksheet';
 import { screen, within } from '@testing-library/react';
 import { beforeEach, describe, expect, it } from 'vitest';
-import { keepDemo, onSheet, plainSheet } from '../testing/inApp.tsx';
+import { keepDemo, onSheet, plainSheet, sampleSheet } from '../testing/inApp.tsx';
 import { amountText, inOwnMeasures, measuresOf } from './amounts.ts';
 import TankSection from './TankSection.tsx';
 
@@ -46,6 +46,12 @@ const liquid = (more: Partial<WorksheetInput> = {}) => open({ ...LIQUID, ...more
 const row = (name: string) => within(screen.getByRole('table', { name: 'What each tank takes' })).getByRole('row', { name: new RegExp(`^${name}`) }).textContent; // prettier-ignore
 
 describe('the tanks of a job', () => {
+  it('while no volume is typed, the mix is worked out with that of the machine’s chart', async () => {
+    onSheet(<TankSection />, sampleSheet('Lake front, boom top-up'));
+    await screen.findByText(/^Spray volume 0\.959 gal \/ 1000 ft², from Utility boom/);
+    expect(screen.getByPlaceholderText('0.959 gal / 1000 ft²')).toBeTruthy();
+    expect(textOf('Spray mix')).toMatch(/×122.000 ft²=117 galof finished mix/);
+  });
   it('full ones alike and the last exactly, water and product apart', () => {
     liquid();
     expect(screen.getByText('Each of 2 full tanks')).toBeTruthy();

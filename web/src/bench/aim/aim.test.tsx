@@ -65,6 +65,21 @@ const fresh = () => {
 };
 
 describe('three questions', () => {
+  it('another machine brings its own spacing and pace; what was typed over the first one’s stays', async () => {
+    const wide = { ...RIG, name: 'Wide spreader', width: { text: '30', unit: 'ft' as const }, pace: { ...RIG.pace, time: '9' } }; // prettier-ignore
+    keepDemo({ rigs: [fetched('blue', RIG), fetched('wide', wide)], widthTests: [fetched('trays', TRAYS)] });
+    const { person, input } = asked(blankCalibration('us'));
+    const choose = (name: RegExp) => person.click(screen.getByRole('radio', { name }));
+    await choose(/Blue spreader/);
+    expect(input()).toMatchObject({ width: { text: '9' }, pace: { time: '27.2' } });
+    await choose(/Wide spreader/);
+    expect(input()).toMatchObject({ rig: 'wide', width: { text: '30' }, pace: { time: '9' } });
+    await person.click(screen.getByRole('button', { name: 'Change pace' }));
+    await person.clear(screen.getByLabelText('Course time, s'));
+    await person.type(screen.getByLabelText('Course time, s'), '11');
+    await choose(/Blue spreader/);
+    expect(input()).toMatchObject({ rig: 'blue', width: { text: '9' }, pace: { time: '11' } });
+  });
   it('a machine brings its pace, and the spacing that trays found before its usual one', async () => {
     const { person, input } = fresh();
     await person.click(screen.getByRole('radio', { name: /Blue spreader/ }));

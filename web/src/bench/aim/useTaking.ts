@@ -1,6 +1,11 @@
 import { rigKind } from '@steady-scatter/core/machines';
 import { PRODUCT_KINDS } from '@steady-scatter/core/products';
-import { calibrationFor, calibrationOn, type CalibrationInput } from '@steady-scatter/core/testing';
+import {
+  calibrationFor,
+  calibrationOn,
+  withoutRig,
+  type CalibrationInput,
+} from '@steady-scatter/core/testing';
 import { latestAccepted, useWidthTests } from '../../kinds/useWidthTests.ts';
 import type { AimProps } from './aimProps.ts';
 
@@ -8,9 +13,21 @@ import type { AimProps } from './aimProps.ts';
 const nameFor = (rig: string, product: string): string =>
   [rig, product].filter(Boolean).join(', ').slice(0, 120);
 
+type Found = Pick<CalibrationInput['width'], 'text' | 'unit'>;
+
+/** The same without a spacing that was found by trays for another machine. */
+const withoutFound = (input: CalibrationInput, found: Found | null): CalibrationInput =>
+  found && found.text === input.width.text && found.unit === input.width.unit
+    ? { ...input, width: { ...input.width, text: '' } }
+    : input;
+
 /** The machine and the product: taking one fills in what is known of it. */
 export function useTaking({ input, onChange, shelf: { rigs, products }, on }: AimProps) {
   const { data: tests = [] } = useWidthTests();
+  const foundFor = (rig: string): Found | null => {
+    const accepted = latestAccepted(tests, rig)?.input.accepted;
+    return accepted ? { text: accepted.text, unit: accepted.unit } : null;
+  };
   const isNamed = input.name.trim() !== '' && input.name !== nameFor(on.rig?.name ?? '', input.product);
   const named = (next: CalibrationInput, rig: string) =>
     isNamed ? next : { ...next, name: nameFor(rig, next.product) };
@@ -18,14 +35,13 @@ export function useTaking({ input, onChange, shelf: { rigs, products }, on }: Ai
     rig(id: string) {
       const rig = rigs.find((each) => each.id === id)?.input;
       if (!rig) return onChange({ ...input, rig: id });
-      const accepted = rigKind(rig.kind).width === 'passes' && latestAccepted(tests, id)?.input.accepted;
-      const isOpen = input.width.text.trim() === '' || input.runs.length === 0;
+      const left =
+        on.rig && input.rig !== id ? withoutRig(withoutFound(input, foundFor(input.rig)), on.rig) : input;
+      const found = rigKind(rig.kind).width === 'passes' && foundFor(id);
+      const isOpen = left.width.text.trim() === '' || left.runs.length === 0;
       // The spacing that was found by trays goes before the usual one.
-      const width =
-        accepted && isOpen
-          ? { text: accepted.text, unit: accepted.unit, by: 'chosen' as const }
-          : input.width;
-      return onChange(named(calibrationOn({ ...input, width }, id, rig), rig.name));
+      const width = found && isOpen ? { ...found, by: 'chosen' as const } : left.width;
+      return onChange(named(calibrationOn({ ...left, width }, id, rig), rig.name));
     },
     product(id: string) {
       const product = products.find((each) => each.id === id)?.input;
