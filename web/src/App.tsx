@@ -27,6 +27,7 @@ const RigPage = lazyPart(() => import('./rigs/RigPage.tsx'));
 const NozzlesPage = lazyPart(() => import('./nozzles/NozzlesPage.tsx'));
 const NozzlePage = lazyPart(() => import('./nozzles/NozzlePage.tsx'));
 const PatchPage = lazyPart(() => import('./tank/PatchPage.tsx'));
+const BrinePage = lazyPart(() => import('./winter/BrinePage.tsx'));
 const ShelfPage = lazyPart(() => import('./products/ShelfPage.tsx'));
 const ProductPage = lazyPart(() => import('./products/ProductPage.tsx'));
 const SoilTestsPage = lazyPart(() => import('./soil/SoilTestsPage.tsx'));
@@ -56,6 +57,7 @@ export function App() {
                   <Route path="/new/:stop" />
                 </Route>
                 <Route path="/patch" element={<PatchPage />} />
+                <Route path="/brine" element={<BrinePage />} />
                 <Route path="/jobs" element={<JobsPage />} />
                 <Route path="/jobs/:id/:stop?" element={<JobPage />} />
                 <Route path="/sites" element={<SitesPage />} />

@@ -90,6 +90,8 @@ export const ERROR_CODES = [
   'scale.mark',
   'name.empty',
   'mix.product-larger',
+  'brine.below-water',
+  'brine.too-strong',
   'mix.no-need',
   'csv.formula',
   'kind.unknown',

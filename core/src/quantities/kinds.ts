@@ -9,6 +9,7 @@ export const KINDS = {
   volumePerArea: { si: 'L/m2', example: '2 gal/1000 ft2' },
   massPerRowLength: { si: 'kg/m', example: '33 g/m of row' },
   massPerLaneLength: { si: 'kg/m', example: '200 lb/lane-mile' },
+  volumePerLaneLength: { si: 'L/m', example: '40 gal/lane-mile' },
   speed: { si: 'm/s', example: '3 mph' },
   density: { si: 'kg/L', example: '1.28 kg/L' },
   pressure: { si: 'Pa', example: '40 psi' },

@@ -218,6 +218,7 @@ export const UNITS = {
   ...per('volumePerArea', VOLUME, RATE_AREAS),
   ...per('massPerRowLength', MASS, ROW),
   ...per('massPerLaneLength', { kg: MASS.kg, lb: MASS.lb }, LANE),
+  ...per('volumePerLaneLength', { L: VOLUME.L, gal: VOLUME.gal }, LANE),
   ...ofKind('speed', {
     'm/s': { symbol: 'm/s', toSi: 1, spellings: [] },
     'km/h': { symbol: 'km/h', toSi: 1 / 3.6, spellings: ['kmh', 'kph'] },
@@ -265,6 +266,7 @@ export type PressureUnit = 'bar' | 'kPa' | 'psi';
 
 export type MassPerRowUnit = `${MassUnit}/${keyof typeof ROW}`;
 export type MassPerLaneUnit = `${'kg' | 'lb'}/${keyof typeof LANE}`;
+export type VolumePerLaneUnit = `${'L' | 'gal'}/${keyof typeof LANE}`;
 
 /** Id of any unit. */
 export type UnitId = keyof typeof UNITS;

@@ -1,6 +1,6 @@
 import { useSystem } from '../settings/useSystem.ts';
-import { blankProduct } from '@steady-scatter/core/products';
-import { Scale } from 'lucide-react';
+import { blankProduct, PRODUCT_KINDS } from '@steady-scatter/core/products';
+import { Droplets, Scale } from 'lucide-react';
 import { useNavigate } from 'react-router';
 import { say } from '@steady-scatter/words/shelf';
 import { DocPage } from '../documents/DocPage.tsx';
@@ -17,12 +17,21 @@ export default function ProductPage() {
       kind={PRODUCTS}
       blank={() => blankProduct('dry-fertilizer', system)}
       renderForm={(props) => <ProductForm {...props} />}
-      renderActs={({ id }) => (
-        <CommandButton
-          icon={Scale}
-          label={say('common.compare')}
-          onClick={() => void navigate(`/shelf/compare?products=${id}`)}
-        />
+      renderActs={({ id, input: { kind } }) => (
+        <>
+          {PRODUCT_KINDS[kind].puts === 'de-icer' && (
+            <CommandButton
+              icon={Droplets}
+              label={say('shelf.product.brine')}
+              onClick={() => void navigate('/brine')}
+            />
+          )}
+          <CommandButton
+            icon={Scale}
+            label={say('common.compare')}
+            onClick={() => void navigate(`/shelf/compare?products=${id}`)}
+          />
+        </>
       )}
     />
   );

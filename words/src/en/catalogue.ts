@@ -11,6 +11,7 @@ import { sites } from './sites.ts';
 import { testRun } from './testRun.ts';
 import { things } from './things.ts';
 import { width } from './width.ts';
+import { winter } from './winter.ts';
 
 /** All that is said in English, by the screens that say it. What runs takes one part of it: each screen loads its own. */
 export const EN = {
@@ -24,6 +25,7 @@ export const EN = {
   rules,
   sites,
   width,
+  winter,
   things,
   server,
   ...CORE,

@@ -110,6 +110,7 @@ export const shelf = {
   'shelf.import.twice': ', {count, plural, one {# is} other {# are}} there already',
   'shelf.import.takeTwice': 'Import those too whose name is there already: {names}',
   'shelf.import.do': 'Import {count, plural, one {# product} other {# products}}',
+  'shelf.product.brine': 'Brine',
   'shelf.product.byWeight': 'weight',
   'shelf.product.byVolume': 'volume (g in 100 mL)',
   'shelf.product.kind': 'Kind',

@@ -115,6 +115,7 @@ export const shell = {
   'shell.secure.open': 'Open',
   'shell.shelf.products': 'Products',
   'shell.shelf.labels': 'Compare labels',
+  'shell.brine': 'Brine for pavement',
   'shell.patch': 'Small patch',
   'shell.bench.nozzles': 'Nozzles',
   'shell.shelf.soilTests': 'Soil tests',

@@ -207,6 +207,10 @@ export const errors = {
   'errors.name.empty': 'Give it a name, for example {example}.',
   'errors.mix.product-larger':
     'The product alone is more than this spray volume, so no water would be left. Check the spray volume and the rate.',
+  'errors.brine.below-water':
+    '“{input}” is less than water shows. A brine reads above 1.000: look whether the hydrometer floats freely.',
+  'errors.brine.too-strong':
+    'No more than {most} % of this salt dissolves for sure: check the salt, or the number.',
   'errors.mix.no-need': 'Type at least one need above 0, for example 0.9 N.',
   'errors.csv.formula':
     '{input} is a formula of a spreadsheet. Save the values instead of the formulas, and import that.',

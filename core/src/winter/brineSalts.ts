@@ -1,0 +1,52 @@
+/** A point of a table: mass per cent of the anhydrous salt, and what goes with it. */
+type Point = readonly [percent: number, value: number];
+
+/** What is known of a salt that keeps pavement wet. */
+interface BrineSalt {
+  /** Mass per cent -> degC at which ice comes; the last point is where the curve ends. CRC Handbook of Chemistry and Physics. */
+  readonly freezes: readonly Point[];
+  /** Mass per cent -> kg/L at 20 degC. Perry's Chemical Engineers' Handbook. */
+  readonly density: readonly Point[];
+  /** Chloride in it, by mass. */
+  readonly chloride: number;
+}
+
+/** Salts with a freezing curve. Of others (magnesium chloride, acetates) none is known here, and there is no cross-check. */
+export const BRINE_SALTS = {
+  'sodium-chloride': {
+    freezes: [[0, 0], [1, -0.593], [2, -1.186], [3, -1.79], [4, -2.409], [5, -3.046], [6, -3.703], [7, -4.382], [8, -5.085], [9, -5.813], [10, -6.564], [12, -8.18], [14, -9.94], [15, -10.888], [16, -11.89], [18, -14.04], [20, -16.458], [22, -19.18], [23.3, -21.12]], // prettier-ignore
+    density: [[0, 0.9982], [1, 1.00534], [2, 1.01246], [4, 1.0268], [8, 1.05589], [12, 1.08566], [16, 1.11621], [20, 1.14779], [24, 1.1804], [26, 1.19717]], // prettier-ignore
+    chloride: 0.6066,
+  },
+  'calcium-chloride': {
+    freezes: [[0, 0], [1, -0.439], [2, -0.88], [3, -1.33], [4, -1.82], [5, -2.35], [6, -2.93], [7, -3.57], [8, -4.28], [9, -5.04], [10, -5.86], [12, -7.7], [14, -9.83], [16, -12.28], [18, -15.11], [20, -18.3], [22, -21.7], [24, -25.3], [26, -29.7], [28, -34.7], [30, -41]], // prettier-ignore
+    density: [[0, 0.9982], [2, 1.0148], [4, 1.0316], [8, 1.0659], [12, 1.1015], [16, 1.1386], [20, 1.1775], [25, 1.2284], [30, 1.2816], [35, 1.3373], [40, 1.3957]], // prettier-ignore
+    chloride: 0.6389,
+  },
+} as const satisfies Record<string, BrineSalt>;
+
+export type BrineSaltId = keyof typeof BRINE_SALTS;
+export const BRINE_SALT_IDS = Object.keys(BRINE_SALTS) as BrineSaltId[];
+
+/**
+ * The strongest brine whose density is known: about what water holds.
+ *
+ * @returns mass per cent
+ * @example strongest('sodium-chloride') // 26
+ */
+export const strongest = (salt: BrineSaltId): number => BRINE_SALTS[salt].density.at(-1)![0];
+
+/** A value between the points of a table, linear; null outside of it. */
+export function between(points: readonly Point[], percent: number): number | null {
+  const at = points.findIndex(([x]) => x >= percent);
+  if (at === -1 || percent < points[0]![0]) return null;
+  if (at === 0) return points[0]![1];
+  const [[x0, y0], [x1, y1]] = [points[at - 1]!, points[at]!];
+  return y0 + ((y1 - y0) * (percent - x0)) / (x1 - x0);
+}
+
+/** The same table read the other way round; its values rise or fall throughout. */
+export function backwards(points: readonly Point[], value: number): number | null {
+  const turned = points.map(([x, y]): Point => [y, x]);
+  return between(turned[0]![0] < turned.at(-1)![0] ? turned : turned.toReversed(), value);
+}
