@@ -120,7 +120,7 @@ const NUMERIC: Readonly<Record<string, readonly fc.Arbitrary<unknown>[]>> = {
   strengthAt: [brines, numbers], freezesAt: [brines, numbers], saltForFilm: [brines, numbers, numbers], filmHeld: [brines, numbers, numbers],
   chlorideIn: [brines, numbers, numbers], strongest: [brines], perAreaOfLane: [numbers, numbers], brineDensity: [brines, numbers],
   brineStrength: [brines, numbers, fc.constantFrom('kg/L', 'sg-60F', 'sg-20C')], brineFor: [brines, numbers, numbers],
-  correctedBrine: [brines, numbers, numbers, numbers], brineOnGround: [brines, numbers, numbers, numbers],
+  correctedBrine: [brines, numbers, numbers, numbers], prewetting: [brines, numbers, numbers, numbers], brineOnGround: [brines, numbers, numbers, numbers],
   rowOutlets: [fc.record({ catches, lengthM: reading, rows: numbers, rowMPerM2: numbers })],
   fillAim: [fc.record({ targetSi: numbers, spacingM: numbers, containerKg: numbers, speedMPerS: numbers, outletsPerRow: numbers })],
   rateFromFill: [fc.record({ spacingM: numbers, containerKg: numbers, speedMPerS: numbers, outletsPerRow: numbers }), numbers],
@@ -386,6 +386,8 @@ describe('documents with anything typed in them', () => {
           rate: text,
           lane: text,
           pavement: text,
+          load: text,
+          wetting: text,
         }),
       );
       keeps(() => core.readDay(text, 'x'));

@@ -10,6 +10,7 @@ export const KINDS = {
   massPerRowLength: { si: 'kg/m', example: '33 g/m of row' },
   massPerLaneLength: { si: 'kg/m', example: '200 lb/lane-mile' },
   volumePerLaneLength: { si: 'L/m', example: '40 gal/lane-mile' },
+  volumePerMass: { si: 'L/kg', example: '10 gal/ton' },
   speed: { si: 'm/s', example: '3 mph' },
   density: { si: 'kg/L', example: '1.28 kg/L' },
   pressure: { si: 'Pa', example: '40 psi' },

@@ -219,6 +219,7 @@ export const UNITS = {
   ...per('massPerRowLength', MASS, ROW),
   ...per('massPerLaneLength', { kg: MASS.kg, lb: MASS.lb }, LANE),
   ...per('volumePerLaneLength', { L: VOLUME.L, gal: VOLUME.gal }, LANE),
+  ...per('volumePerMass', { L: VOLUME.L, gal: VOLUME.gal }, { t: MASS.t, ton: MASS.ton }),
   ...ofKind('speed', {
     'm/s': { symbol: 'm/s', toSi: 1, spellings: [] },
     'km/h': { symbol: 'km/h', toSi: 1 / 3.6, spellings: ['kmh', 'kph'] },

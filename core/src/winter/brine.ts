@@ -108,6 +108,30 @@ export function brineOnGround(salt: BrineSaltId, lPerM2: number, percent: number
   return { saltKgPerM2, moreWaterKgPerM2: liquid === null || liquid === 0 ? null : finite((saltKgPerM2 * 100) / liquid - kg) };
 } // prettier-ignore
 
+/** What a load of dry salt takes of brine. */
+export interface Prewetting {
+  readonly brineL: number;
+  /** Salt that comes with the brine, kg. */
+  readonly saltKg: number;
+}
+
+/**
+ * Brine that wets a load of dry salt before it is spread, so that it works at once and stays where it fell.
+ *
+ * @param loadKg of dry salt, above 0
+ * @param lPerKg of brine, above 0
+ * @param percent strength of the brine by mass, above 0
+ * @returns null where water does not hold so much
+ * @throws InputError number.unusable
+ * @example prewetting('sodium-chloride', 1000, 0.03, 23.3)?.brineL // 30
+ */
+export function prewetting(salt: BrineSaltId, loadKg: number, lPerKg: number, percent: number): Prewetting | null {
+  requirePositive({ load: loadKg, rate: lPerKg, strength: percent });
+  const brineL = finite(loadKg * lPerKg);
+  const making = brineL === 0 ? null : brineFor(salt, brineL, percent);
+  return making && { brineL, saltKg: making.saltKg };
+} // prettier-ignore
+
 /**
  * A rate on a length of lane as one on the ground.
  *

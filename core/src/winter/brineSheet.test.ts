@@ -56,6 +56,13 @@ describe('brine as it is typed', () => {
     expect(said({ wanted: '0', tank: '0', rate: '-3', lane: 'x', pavement: 'cold' }).map(([field]) => field)).toEqual(['wanted', 'tank', 'rate', 'lane', 'pavement']); // prettier-ignore
   });
 
+  it('a load is wetted with what is there, else with what is wanted', () => {
+    expect(of({ load: '2', wetting: '30' }).prewetting!.brineL).toBeCloseTo(60, 9);
+    expect(of({ load: '2', wetting: '30', reading: '1.07' }).prewetting!.saltKg).toBeCloseTo(6.353, 2);
+    expect(of({ load: '2', wetting: '30', wanted: '' }).prewetting).toBeNull();
+    expect(said({ load: '0', wetting: 'wet' }).map(([field]) => field)).toEqual(['load', 'wetting']);
+  });
+
   it('a rate on a lane waits for its width', () => {
     expect(of({ rate: '100', pavement: '-5' }).lPerM2).toBeNull();
     expect(of({ rate: '100', lane: '4', pavement: '-5' }).lPerM2).toBeCloseTo(0.025, 12);

@@ -12,10 +12,12 @@ import {
   correctedBrine,
   HYDROMETER_MARKS,
   perAreaOfLane,
+  prewetting,
   SAMPLE_C,
   type BrineMaking,
   type BrineOnGround,
   type HydrometerMarks,
+  type Prewetting,
 } from './brine.ts';
 import { BRINE_SALT_IDS, strongest, type BrineSaltId } from './brineSalts.ts';
 import { freezesAt } from './freezing.ts';
@@ -44,6 +46,11 @@ export const brineInput = z.object({
   laneUnit: z.enum(['m', 'ft']),
   /** Temperature of the pavement. */
   pavement: text,
+  /** Dry salt that is wetted before it is spread, and with how much brine. */
+  load: text,
+  loadUnit: z.enum(['t', 'ton']),
+  wetting: text,
+  wettingUnit: z.enum(['L/t', 'gal/ton']),
 });
 export type BrineInput = z.infer<typeof brineInput>;
 
@@ -68,6 +75,10 @@ export function blankBrine(system: System): BrineInput {
     lane: '',
     laneUnit: us ? 'ft' : 'm',
     pavement: '',
+    load: '',
+    loadUnit: us ? 'ton' : 't',
+    wetting: '',
+    wettingUnit: us ? 'gal/ton' : 'L/t',
   };
 }
 
@@ -89,6 +100,8 @@ export interface BrineSheet {
   readonly onGround: BrineOnGround | null;
   readonly lPerM2: number | null;
   readonly pavementC: number | null;
+  readonly prewetting: Prewetting | null;
+  readonly loadKg: number | null;
   readonly errors: readonly InputError[];
 }
 
@@ -136,6 +149,8 @@ export function brineSheet(input: BrineInput): BrineSheet {
   const rate = readIfPresent(input.rate, () => readPositive(input.rate, { kind, bareUnit: rateUnit, field: 'rate' }, message('errors.what.rate'))); // prettier-ignore
   const laneM = readIfPresent(input.lane, () => readPositive(input.lane, { kind: 'length', bareUnit: input.laneUnit, field: 'lane' }, message('errors.what.width')).si); // prettier-ignore
   const pavementC = temperature('pavement');
+  const loadKg = readIfPresent(input.load, () => readPositive(input.load, { kind: 'mass', bareUnit: input.loadUnit, field: 'load' }, message('errors.what.load')).si); // prettier-ignore
+  const lPerKg = readIfPresent(input.wetting, () => readPositive(input.wetting, { kind: 'volumePerMass', bareUnit: input.wettingUnit, field: 'wetting' }, message('errors.what.rate')).si); // prettier-ignore
   const lPerM2 = onGround(rate, laneM);
   const used = strength ?? wanted;
   return {
@@ -152,6 +167,8 @@ export function brineSheet(input: BrineInput): BrineSheet {
     onGround: lPerM2 === null || used === null || used === 0 || pavementC === null ? null : brineOnGround(salt, lPerM2, used, pavementC), // prettier-ignore
     lPerM2,
     pavementC,
+    loadKg,
+    prewetting: loadKg === null || lPerKg === null || !used ? null : prewetting(salt, loadKg, lPerKg, used),
     errors,
   };
 }

@@ -10,9 +10,11 @@ export {
   correctedBrine,
   HYDROMETER_MARKS,
   perAreaOfLane,
+  prewetting,
   SAMPLE_C,
   type BrineMaking,
   type BrineOnGround,
   type HydrometerMarks,
+  type Prewetting,
 } from './brine.ts';
 export { blankBrine, brineInput, brineSheet, type BrineInput, type BrineSheet } from './brineSheet.ts';

@@ -13,6 +13,7 @@ import {
   filmHeld,
   freezesAt,
   perAreaOfLane,
+  prewetting,
   saltForFilm,
   strengthAt,
   type BrineSaltId,
@@ -109,6 +110,16 @@ describe('brine', () => {
     near(moreWaterKgPerM2, 0.059140702);
     near(strengthAt(NACL, -5), 7.87909);
     near(perAreaOfLane(toSi(300, 'lb/lane-mile'), toSi(12, 'ft')), 0.023117555);
+  });
+
+  it('dry salt is wetted by the ton, and the salt in the brine counts too', () => {
+    expect(prewetting(NACL, 1000, 0.03, 23.3)).toEqual({
+      brineL: 30,
+      saltKg: expect.closeTo(8.21110581, 6) as number,
+    });
+    // 10 gal on a short ton of 2000 lb.
+    expect(prewetting(NACL, toSi(2, 'ton'), toSi(10, 'gal/ton'), 20)!.brineL).toBeCloseTo(toSi(20, 'gal'), 9);
+    expect(prewetting(NACL, 1000, 0.03, 27)).toBeNull();
   });
 
   it('diluted by what it takes it freezes just there; a weak one freezes as it is', () => {

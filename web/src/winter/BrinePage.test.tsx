@@ -57,6 +57,15 @@ describe('brine', () => {
     expect(textOf('On pavement')).toContain('Too weak: it freezes at 10 °F as it is.');
   }); // prettier-ignore
 
+  it('a load of dry salt is wetted', async () => {
+    const person = inApp(<BrinePage />);
+    await type(person, 'Dry salt', '2');
+    await type(person, 'Brine on it', '8');
+    expect(textOf('Pre-wetting')).toContain('16.0gal');
+    // 16 gal of 23.3 % hold 36.5 lb; two tons are 4000 lb.
+    expect(textOf('Pre-wetting')).toContain('36.5 lb of salt comes with it, 0.9 % on top of the dry salt.');
+  });
+
   it('what is wrong is said at its field, and what was typed is there the next time', async () => {
     const person = inApp(<BrinePage />);
     await type(person, 'Hydrometer shows', '0.98');

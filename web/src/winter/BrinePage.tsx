@@ -69,7 +69,7 @@ const Part = ({ heading, fields, big, children }: PartBoxProps) => (
   </Section>
 );
 
-type Typed = 'reading' | 'sample' | 'wanted' | 'tank' | 'rate' | 'lane' | 'pavement';
+type Typed = 'reading' | 'sample' | 'wanted' | 'tank' | 'rate' | 'lane' | 'pavement' | 'load' | 'wetting';
 
 /** What a field of the page is bound with. */
 const fieldOf = ({ input, sheet, set }: PartProps, name: Typed) => ({
@@ -198,6 +198,28 @@ function Pavement(props: PartProps) {
   );
 } // prettier-ignore
 
+function Prewet(props: PartProps) {
+  const { input, sheet } = props;
+  const { prewetting, loadKg } = sheet;
+  const mass: UnitId = isUs(input) ? 'lb' : 'kg';
+  return (
+    <Part
+      heading={say('winter.brine.prewet')}
+      big={prewetting && { of: say('winter.brine.brineForLoad'), ...showQuantity(prewetting.brineL, input.tankUnit) }}
+      fields={
+        <>
+          <LabelledField label={say('winter.brine.load')} placeholder="1" inputMode="decimal" unit={<BareUnit text={input.load} unit={input.loadUnit} />} {...fieldOf(props, 'load')} />
+          <LabelledField label={say('winter.brine.wetting')} placeholder={input.wettingUnit === 'L/t' ? '30' : '8'} inputMode="decimal" unit={<BareUnit text={input.wetting} unit={input.wettingUnit} />} {...fieldOf(props, 'wetting')} />
+        </>
+      }
+    >
+      {prewetting === null || loadKg === null
+        ? say('winter.brine.prewetFirst')
+        : say('winter.brine.prewetSalt', { salt: shown(prewetting.saltKg, mass), share: ((prewetting.saltKg / loadKg) * 100).toFixed(1) })}
+    </Part>
+  );
+} // prettier-ignore
+
 /** Brine: how strong it is, what a tank takes, and what it does on the pavement. */
 export default function BrinePage() {
   const { input, set, clear } = useHeldBrine();
@@ -215,6 +237,7 @@ export default function BrinePage() {
         <Strength {...props} />
         <Tank {...props} />
         <Pavement {...props} />
+        <Prewet {...props} />
       </Box>
     </>
   );

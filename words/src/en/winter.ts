@@ -37,6 +37,13 @@ export const winter = {
     '{how, select, thaws {Nothing freezes at {at}.} cold {This salt keeps nothing liquid at {at}. Use another one, or plow and grit.} freezes {Too weak: it freezes at {at} as it is.} other {At {at} it holds {water} of water more. More falls on it, and it refreezes.}}',
   'winter.brine.pavementFirst':
     'With a rate, the lane width and the pavement temperature, what it holds stands here.',
+  'winter.brine.prewet': 'Pre-wetting',
+  'winter.brine.load': 'Dry salt',
+  'winter.brine.wetting': 'Brine on it',
+  'winter.brine.brineForLoad': 'Brine for the load',
+  'winter.brine.prewetSalt': '{salt} of salt comes with it, {share} % on top of the dry salt.',
+  'winter.brine.prewetFirst':
+    'With the dry salt and the brine on each ton, the brine for the load stands here.',
   'winter.brine.which':
     'Worked out with {from, select, tank {the brine that was read} other {the strength wanted}}.',
   'winter.brine.marksOf': '{marks, select, kg {kg/L} sixty {sp. gr. 60 °F} other {sp. gr. 20 °C}}',

@@ -20,6 +20,7 @@ export const errors = {
   'errors.what.course': 'The course',
   'errors.what.time': 'The time',
   'errors.what.hopper': 'The hopper',
+  'errors.what.load': 'The load',
   'errors.what.width': 'The width',
   'errors.what.need': 'The need',
   'errors.what.sprayVolume': 'The spray volume',
