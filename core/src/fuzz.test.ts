@@ -66,6 +66,7 @@ const pattern = fc.tuple(few, few).map(([x, y]) => ({ xM: x, y }));
 const shape = fc.constantFrom(...exported.SHAPE_KINDS);
 const record = fc.record({ squares: numbers, degrees: numbers });
 const rated = fc.record({ flowLPerS: numbers, pressurePa: numbers });
+const tables = fc.constantFrom(...Object.values(exported.BRINE_SALTS).map(({ freezes }) => freezes));
 const brines = fc.constantFrom(...exported.BRINE_SALT_IDS);
 const salts = fc.constantFrom(...exported.SALT_IDS);
 const wanted = fc.record({ marks: few, closed: numbers, firstFlow: fc.option(numbers), runs: fc.array(run, { maxLength: 6 }), record, target: numbers, tolerance: numbers, ceiling: fc.option(numbers), start: numbers }); // prettier-ignore
@@ -117,8 +118,8 @@ const NUMERIC: Readonly<Record<string, readonly fc.Arbitrary<unknown>[]>> = {
   combinedCourses: [fc.record({ sprayM: numbers, speedMPerS: numbers, areaM2: numbers })],
   inMeasures: [numbers, fc.array(fc.record({ name: fc.constant('cup'), volumeL: numbers }), { maxLength: 2 })],
   patchPlan: [fc.record({ productSi: numbers, form: fc.constantFrom('dry', 'liquid'), areaM2: numbers, bottleL: numbers, leastWaterL: fc.option(numbers) })],
-  strengthAt: [brines, numbers], freezesAt: [brines, numbers], saltForFilm: [brines, numbers, numbers], filmHeld: [brines, numbers, numbers],
-  chlorideIn: [brines, numbers, numbers], strongest: [brines], perAreaOfLane: [numbers, numbers], brineDensity: [brines, numbers],
+  between: [tables, numbers], placeOf: [tables, numbers], strengthAt: [brines, numbers], freezesAt: [brines, numbers], saltForFilm: [brines, numbers, numbers], filmHeld: [brines, numbers, numbers],
+  chlorideIn: [brines, numbers, numbers], strongest: [brines], brineDensity: [brines, numbers],
   brineStrength: [brines, numbers, fc.constantFrom('kg/L', 'sg-60F', 'sg-20C')], brineFor: [brines, numbers, numbers],
   correctedBrine: [brines, numbers, numbers, numbers], prewetting: [brines, numbers, numbers, numbers], brineOnGround: [brines, numbers, numbers, numbers],
   rowOutlets: [fc.record({ catches, lengthM: reading, rows: numbers, rowMPerM2: numbers })],

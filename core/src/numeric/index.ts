@@ -2,3 +2,4 @@
 // Plain numbers in and out, with their units in the names.
 export { resolutionU } from './resolution.ts';
 export { meanOf, middleOf, scatterOver, sumOf } from './spread.ts';
+export { between, placeOf, type TablePoint } from './between.ts';

@@ -9,6 +9,8 @@ import {
 /** What the rates of a calibration are: a weight or a volume on the ground, or a weight on a length of row or of lane. */
 export const RATE_DIMENSIONS = ['massPerArea', 'massPerRowLength', 'massPerLaneLength', 'volumePerArea'] as const; // prettier-ignore
 export type RateDimension = (typeof RATE_DIMENSIONS)[number];
+/** What is put on the ground in other ways than by a machine that is tested here, too: brine on lanes. */
+type GroundDimension = RateDimension | 'volumePerLaneLength';
 export type BenchRateUnit = MassPerAreaUnit | MassPerRowUnit | MassPerLaneUnit | VolumePerAreaUnit;
 
 /** A rate with what it is: kg/m2, kg/m of row or lane, or L/m2 of what is sprayed. */
@@ -30,8 +32,10 @@ export const dimensionOf = (unit: BenchRateUnit): RateDimension =>
  *
  * @example isPerLength('massPerRowLength') // true
  */
-export const isPerLength = (dimension: RateDimension): boolean =>
-  dimension === 'massPerRowLength' || dimension === 'massPerLaneLength';
+export const isPerLength = (dimension: GroundDimension): boolean =>
+  dimension === 'massPerRowLength' ||
+  dimension === 'massPerLaneLength' ||
+  dimension === 'volumePerLaneLength';
 
 /**
  * Whether a rate is of what is sprayed: a volume, which is caught in jugs and not weighed.
@@ -41,13 +45,17 @@ export const isPerLength = (dimension: RateDimension): boolean =>
 export const isSprayed = (dimension: RateDimension): boolean => dimension === 'volumePerArea';
 
 /**
- * A rate as what goes on the ground, kg/m2.
+ * A rate as what goes on the ground, kg/m2 or L/m2.
  *
  * @param widthM width that one length serves: of the lane, or from row to row, m; null: not known
  * @returns null where the width is needed and not known
  * @example perArea({ si: 0.0845, dimension: 'massPerLaneLength' }, 3.6576) // 0.0231
  */
-export const perArea = ({ si, dimension }: Rate, widthM: number | null): number | null => {
+export const perArea = (
+  { si, dimension }: { readonly si: number; readonly dimension: GroundDimension },
+  widthM: number | null,
+): number | null => {
+  // prettier-ignore
   if (!isPerLength(dimension)) return si;
   return widthM !== null && widthM > 0 ? si / widthM : null;
 };

@@ -1,3 +1,4 @@
+import { between, type TablePoint } from '../numeric/between.ts';
 import { requireFinite, requirePositive } from '../errors/preconditions.ts';
 
 /** What is known of a salt that is dissolved: molar mass, heat it takes up, and how much of it water holds at 0, 10, 20 and 30 degC. */
@@ -35,11 +36,8 @@ const STEP_C = 10;
  */
 export function solubilityAt(salt: SaltId, degC: number): number | null {
   requireFinite({ degC });
-  const figures = SALTS[salt].gPer100g;
-  if (degC < 0) return null;
-  const at = Math.min(degC / STEP_C, figures.length - 1);
-  const below = Math.min(Math.floor(at), figures.length - 2);
-  return figures[below]! + (figures[below + 1]! - figures[below]!) * (at - below);
+  const points = SALTS[salt].gPer100g.map((figure, step): TablePoint => [step * STEP_C, figure]);
+  return between(points, Math.min(degC, points.at(-1)![0]));
 }
 
 /** Heat that 1 kg takes up for each degree, kJ: water, and a salt in it. */

@@ -1,6 +1,7 @@
 import { finite, requireFinite, requirePositive } from '../errors/preconditions.ts';
-import { backwards, between, BRINE_SALTS, type BrineSaltId } from './brineSalts.ts';
-import { strengthAt } from './freezing.ts';
+import { between, placeOf } from '../numeric/between.ts';
+import { BRINE_SALTS, type BrineSaltId } from './brineSalts.ts';
+import { strengthAt, WATER_KG_PER_M3 } from './freezing.ts';
 
 /** What a hydrometer is marked in: kg/L, or specific gravity against water at 60 degF or at 20 degC. */
 export const HYDROMETER_MARKS = { 'kg/L': 1, 'sg-60F': 0.999, 'sg-20C': 0.9982 } as const;
@@ -33,7 +34,7 @@ export function brineDensity(salt: BrineSaltId, percent: number): number | null 
  */
 export function brineStrength(salt: BrineSaltId, reading: number, marks: HydrometerMarks): number | null {
   requireFinite({ reading });
-  return backwards(BRINE_SALTS[salt].density, reading * HYDROMETER_MARKS[marks]);
+  return placeOf(BRINE_SALTS[salt].density, reading * HYDROMETER_MARKS[marks]);
 }
 
 /** Salt and water for a tank. */
@@ -84,8 +85,8 @@ export function correctedBrine(salt: BrineSaltId, litres: number, from: number, 
 /** A brine on the ground: the salt in it, and how far it is from freezing. */
 export interface BrineOnGround {
   readonly saltKgPerM2: number;
-  /** Water that it still takes before it freezes, kg/m2, which is mm; below 0 it freezes as it is; null: nothing freezes at 0 degC and above, or the salt holds nothing so cold. */
-  readonly moreWaterKgPerM2: number | null;
+  /** Water that it still takes before it freezes, m: 1 kg on 1 m2 is 1 mm; below 0 it freezes as it is; null: nothing freezes at 0 degC and above, or the salt holds nothing so cold. */
+  readonly moreWaterM: number | null;
 }
 
 /**
@@ -105,14 +106,15 @@ export function brineOnGround(salt: BrineSaltId, lPerM2: number, percent: number
   const kg = lPerM2 * density;
   const saltKgPerM2 = finite((kg * percent) / 100);
   const liquid = strengthAt(salt, degC);
-  return { saltKgPerM2, moreWaterKgPerM2: liquid === null || liquid === 0 ? null : finite((saltKgPerM2 * 100) / liquid - kg) };
+  return { saltKgPerM2, moreWaterM: liquid === null || liquid === 0 ? null : finite(((saltKgPerM2 * 100) / liquid - kg) / WATER_KG_PER_M3) };
 } // prettier-ignore
 
 /** What a load of dry salt takes of brine. */
 export interface Prewetting {
   readonly brineL: number;
-  /** Salt that comes with the brine, kg. */
+  /** Salt that comes with the brine, kg, and as a share of the dry salt. */
   readonly saltKg: number;
+  readonly share: number;
 }
 
 /**
@@ -129,19 +131,5 @@ export function prewetting(salt: BrineSaltId, loadKg: number, lPerKg: number, pe
   requirePositive({ load: loadKg, rate: lPerKg, strength: percent });
   const brineL = finite(loadKg * lPerKg);
   const making = brineL === 0 ? null : brineFor(salt, brineL, percent);
-  return making && { brineL, saltKg: making.saltKg };
+  return making && { brineL, saltKg: making.saltKg, share: making.saltKg / loadKg };
 } // prettier-ignore
-
-/**
- * A rate on a length of lane as one on the ground.
- *
- * @param perM of lane, kg or L, above 0
- * @param laneM width of the lane, above 0
- * @returns per m2
- * @throws InputError number.unusable
- * @example perAreaOfLane(0.0845534, 3.6576) // 0.0231172
- */
-export function perAreaOfLane(perM: number, laneM: number): number {
-  requirePositive({ rate: perM, lane: laneM });
-  return finite(perM / laneM);
-}

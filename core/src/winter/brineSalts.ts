@@ -1,12 +1,11 @@
-/** A point of a table: mass per cent of the anhydrous salt, and what goes with it. */
-type Point = readonly [percent: number, value: number];
+import type { TablePoint } from '../numeric/between.ts';
 
 /** What is known of a salt that keeps pavement wet. */
 interface BrineSalt {
   /** Mass per cent -> degC at which ice comes; the last point is where the curve ends. CRC Handbook of Chemistry and Physics. */
-  readonly freezes: readonly Point[];
+  readonly freezes: readonly TablePoint[];
   /** Mass per cent -> kg/L at 20 degC. Perry's Chemical Engineers' Handbook. */
-  readonly density: readonly Point[];
+  readonly density: readonly TablePoint[];
   /** Chloride in it, by mass. */
   readonly chloride: number;
 }
@@ -35,18 +34,3 @@ export const BRINE_SALT_IDS = Object.keys(BRINE_SALTS) as BrineSaltId[];
  * @example strongest('sodium-chloride') // 26
  */
 export const strongest = (salt: BrineSaltId): number => BRINE_SALTS[salt].density.at(-1)![0];
-
-/** A value between the points of a table, linear; null outside of it. */
-export function between(points: readonly Point[], percent: number): number | null {
-  const at = points.findIndex(([x]) => x >= percent);
-  if (at === -1 || percent < points[0]![0]) return null;
-  if (at === 0) return points[0]![1];
-  const [[x0, y0], [x1, y1]] = [points[at - 1]!, points[at]!];
-  return y0 + ((y1 - y0) * (percent - x0)) / (x1 - x0);
-}
-
-/** The same table read the other way round; its values rise or fall throughout. */
-export function backwards(points: readonly Point[], value: number): number | null {
-  const turned = points.map(([x, y]): Point => [y, x]);
-  return between(turned[0]![0] < turned.at(-1)![0] ? turned : turned.toReversed(), value);
-}

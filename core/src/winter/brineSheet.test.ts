@@ -33,9 +33,13 @@ describe('brine as it is typed', () => {
     expect(found.correction!.saltKg).toBeGreaterThan(36);
     expect(found.onGround!.saltKgPerM2).toBeCloseTo(0.0059967, 6);
     expect(found.pavementC).toBeCloseTo(-5, 9);
+    expect(found.fate).toBe('holds');
+    expect(
+      ['1', '-15', '-25'].map((pavement) => of({ rate: '1', rateUnit: 'L/m2', wanted: '10', pavement }).fate),
+    ).toEqual(['thaws', 'freezes', 'cold']);
     // The wanted one, where nobody looked.
     expect(
-      of({ rate: '0.025723 L/m2', rateUnit: 'L/m2', pavement: '-5' }).onGround!.moreWaterKgPerM2,
+      of({ rate: '0.025723 L/m2', rateUnit: 'L/m2', pavement: '-5' }).onGround!.moreWaterM! * 1000,
     ).toBeCloseTo(0.0591407, 5);
   });
 

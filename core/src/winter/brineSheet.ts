@@ -3,15 +3,15 @@ import { collect } from '../errors/collect.ts';
 import { InputError } from '../errors/InputError.ts';
 import { readPercent } from '../fields/counts.ts';
 import { message } from '../messages/message.ts';
-import { readPositive, readQuantity, type Quantity, type System } from '../quantities/index.ts';
+import { readPositive, readQuantity, type System } from '../quantities/index.ts';
 import { readNumber } from '../quantities/numbers.ts';
+import { perArea } from '../testing/rate.ts';
 import {
   brineFor,
   brineOnGround,
   brineStrength,
   correctedBrine,
   HYDROMETER_MARKS,
-  perAreaOfLane,
   prewetting,
   SAMPLE_C,
   type BrineMaking,
@@ -99,10 +99,19 @@ export interface BrineSheet {
   /** Of the brine that is there, else of the one that is wanted. */
   readonly onGround: BrineOnGround | null;
   readonly lPerM2: number | null;
+  /** What becomes of it there; null: not known yet. */
+  readonly fate: BrineFate | null;
   readonly pavementC: number | null;
   readonly prewetting: Prewetting | null;
-  readonly loadKg: number | null;
   readonly errors: readonly InputError[];
+}
+
+/** Nothing freezes; the salt holds nothing so cold; it freezes as it is; it holds some more water. */
+export type BrineFate = 'thaws' | 'cold' | 'freezes' | 'holds';
+
+function fateOf({ moreWaterM: more }: BrineOnGround, pavementC: number): BrineFate {
+  if (more === null) return pavementC >= 0 ? 'thaws' : 'cold';
+  return more <= 0 ? 'freezes' : 'holds';
 }
 
 /** A strength that water holds. */
@@ -122,13 +131,6 @@ function readHydrometer({ salt, marks, reading }: BrineInput): number {
   throw value < 1
     ? new InputError('brine.below-water', { field: 'reading', input: reading.trim() })
     : new InputError('brine.too-strong', { field: 'reading', most: strongest(salt) });
-}
-
-/** A rate on the ground: one on a lane needs its width. */
-function onGround(rate: Quantity | null, laneM: number | null): number | null {
-  if (rate === null) return null;
-  if (rate.kind === 'volumePerArea') return rate.si;
-  return laneM === null ? null : perAreaOfLane(rate.si, laneM);
 }
 
 /**
@@ -151,8 +153,10 @@ export function brineSheet(input: BrineInput): BrineSheet {
   const pavementC = temperature('pavement');
   const loadKg = readIfPresent(input.load, () => readPositive(input.load, { kind: 'mass', bareUnit: input.loadUnit, field: 'load' }, message('errors.what.load')).si); // prettier-ignore
   const lPerKg = readIfPresent(input.wetting, () => readPositive(input.wetting, { kind: 'volumePerMass', bareUnit: input.wettingUnit, field: 'wetting' }, message('errors.what.rate')).si); // prettier-ignore
-  const lPerM2 = onGround(rate, laneM);
+  const lPerM2 = rate && perArea({ si: rate.si, dimension: kind }, laneM);
   const used = strength ?? wanted;
+  const onGround =
+    lPerM2 === null || !used || pavementC === null ? null : brineOnGround(salt, lPerM2, used, pavementC);
   return {
     strength,
     freezesC: strength === null ? null : freezesAt(salt, strength),
@@ -164,10 +168,10 @@ export function brineSheet(input: BrineInput): BrineSheet {
       tankL === null || wanted === null || strength === null
         ? null
         : correctedBrine(salt, tankL, strength, wanted),
-    onGround: lPerM2 === null || used === null || used === 0 || pavementC === null ? null : brineOnGround(salt, lPerM2, used, pavementC), // prettier-ignore
+    onGround,
+    fate: onGround && fateOf(onGround, pavementC!),
     lPerM2,
     pavementC,
-    loadKg,
     prewetting: loadKg === null || lPerKg === null || !used ? null : prewetting(salt, loadKg, lPerKg, used),
     errors,
   };

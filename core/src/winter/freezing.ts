@@ -1,8 +1,9 @@
 import { finite, requireFinite, requirePositive } from '../errors/preconditions.ts';
-import { backwards, between, BRINE_SALTS, type BrineSaltId } from './brineSalts.ts';
+import { between, placeOf } from '../numeric/between.ts';
+import { BRINE_SALTS, type BrineSaltId } from './brineSalts.ts';
 
 /** Mass of a litre of water, kg: a film is of water, not of brine. */
-const WATER_KG_PER_M3 = 1000;
+export const WATER_KG_PER_M3 = 1000;
 
 /**
  * The strength of a brine that just stays liquid.
@@ -14,7 +15,7 @@ const WATER_KG_PER_M3 = 1000;
  */
 export function strengthAt(salt: BrineSaltId, degC: number): number | null {
   requireFinite({ temperature: degC });
-  return degC >= 0 ? 0 : backwards(BRINE_SALTS[salt].freezes, degC);
+  return degC >= 0 ? 0 : placeOf(BRINE_SALTS[salt].freezes, degC);
 }
 
 /**

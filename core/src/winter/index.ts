@@ -9,7 +9,6 @@ export {
   brineStrength,
   correctedBrine,
   HYDROMETER_MARKS,
-  perAreaOfLane,
   prewetting,
   SAMPLE_C,
   type BrineMaking,
@@ -17,4 +16,11 @@ export {
   type HydrometerMarks,
   type Prewetting,
 } from './brine.ts';
-export { blankBrine, brineInput, brineSheet, type BrineInput, type BrineSheet } from './brineSheet.ts';
+export {
+  blankBrine,
+  brineInput,
+  brineSheet,
+  type BrineFate,
+  type BrineInput,
+  type BrineSheet,
+} from './brineSheet.ts';

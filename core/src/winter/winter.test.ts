@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { toSi } from '../quantities/index.ts';
+import { perArea } from '../testing/index.ts';
 import {
   BRINE_SALT_IDS,
   BRINE_SALTS,
@@ -12,7 +13,6 @@ import {
   correctedBrine,
   filmHeld,
   freezesAt,
-  perAreaOfLane,
   prewetting,
   saltForFilm,
   strengthAt,
@@ -103,19 +103,26 @@ describe('brine', () => {
   });
 
   it('on a lane: salt on the ground, and the water that it still takes', () => {
-    const lPerM2 = perAreaOfLane(toSi(40, 'gal/lane-mile'), toSi(12, 'ft'));
+    const lPerM2 = perArea(
+      { si: toSi(40, 'gal/lane-mile'), dimension: 'volumePerLaneLength' },
+      toSi(12, 'ft'),
+    )!;
     expect(lPerM2).toBeCloseTo(0.025723, 6);
-    const { saltKgPerM2, moreWaterKgPerM2 } = brineOnGround(NACL, lPerM2, 23.3, -5)!;
+    const { saltKgPerM2, moreWaterM } = brineOnGround(NACL, lPerM2, 23.3, -5)!;
     near(saltKgPerM2, 0.00704058);
-    near(moreWaterKgPerM2, 0.059140702);
+    near(moreWaterM! * 1000, 0.059140702);
     near(strengthAt(NACL, -5), 7.87909);
-    near(perAreaOfLane(toSi(300, 'lb/lane-mile'), toSi(12, 'ft')), 0.023117555);
+    near(
+      perArea({ si: toSi(300, 'lb/lane-mile'), dimension: 'massPerLaneLength' }, toSi(12, 'ft')),
+      0.023117555,
+    );
   });
 
   it('dry salt is wetted by the ton, and the salt in the brine counts too', () => {
     expect(prewetting(NACL, 1000, 0.03, 23.3)).toEqual({
       brineL: 30,
       saltKg: expect.closeTo(8.21110581, 6) as number,
+      share: expect.closeTo(0.00821110581, 9) as number,
     });
     // 10 gal on a short ton of 2000 lb.
     expect(prewetting(NACL, toSi(2, 'ton'), toSi(10, 'gal/ton'), 20)!.brineL).toBeCloseTo(toSi(20, 'gal'), 9);
@@ -123,11 +130,11 @@ describe('brine', () => {
   });
 
   it('diluted by what it takes it freezes just there; a weak one freezes as it is', () => {
-    const { saltKgPerM2, moreWaterKgPerM2 } = brineOnGround(CACL2, 0.03, 28, -12)!;
-    const mix = 0.03 * brineDensity(CACL2, 28)! + moreWaterKgPerM2!;
+    const { saltKgPerM2, moreWaterM } = brineOnGround(CACL2, 0.03, 28, -12)!;
+    const mix = 0.03 * brineDensity(CACL2, 28)! + moreWaterM! * 1000;
     expect(freezesAt(CACL2, (saltKgPerM2 / mix) * 100)).toBeCloseTo(-12, 9);
-    expect(brineOnGround(NACL, 0.03, 10, -15)!.moreWaterKgPerM2).toBeLessThan(0);
-    expect([brineOnGround(NACL, 0.03, 10, 1)!.moreWaterKgPerM2, brineOnGround(NACL, 0.03, 10, -25)!.moreWaterKgPerM2]).toEqual([null, null]); // prettier-ignore
+    expect(brineOnGround(NACL, 0.03, 10, -15)!.moreWaterM).toBeLessThan(0);
+    expect([brineOnGround(NACL, 0.03, 10, 1)!.moreWaterM, brineOnGround(NACL, 0.03, 10, -25)!.moreWaterM]).toEqual([null, null]); // prettier-ignore
   });
 
   it('made, weighed by a hydrometer, and read back it is the same', () => {

@@ -108,7 +108,8 @@ function workLabel(reading: WorksheetResult, of: NeedOf, rate: number | null): L
 }
 
 /** Finished mix and water: what is typed may mean either; a liquid takes room in the mix, what is dissolved is taken to take none. */
-function mixOf(reading: WorksheetResult, means: 'mix' | 'water', rateSi: number | null, totalM2: number | null): TankMix | null {
+/** Finished mix, and the water in it, for all the ground. */
+export function mixOf(reading: WorksheetResult, means: 'mix' | 'water', rateSi: number | null, totalM2: number | null): TankMix | null {
   const { carrierSi, product } = reading;
   if (carrierSi === null || totalM2 === null) return null;
   const productL = product.form === 'dry' ? 0 : rateSi;

@@ -2,12 +2,16 @@ import { toResult, type InputError } from '../errors/InputError.ts';
 import { collect } from '../errors/collect.ts';
 import { message } from '../messages/message.ts';
 import { readPositive, readQuantity } from '../quantities/quantity.ts';
+import { showQuantity } from '../quantities/show.ts';
 import { isUnitOf } from '../quantities/units.ts';
 import { evaluateLabelFacts } from '../products/evaluateProduct.ts';
 import { PRODUCT_KINDS, type ProductInput } from '../products/product.ts';
 import { dissolving, type Dissolved } from '../wet/dissolve.ts';
 import { tankPlan, type TankFill, type TankPlan, type TankProduct } from '../wet/tank.ts';
+import type { Working } from '../working/index.ts';
 import type { WorksheetAnswer } from './answer.ts';
+import { mixOf } from './numbers.ts';
+import { mixLine } from './workings.ts';
 import type { MateInput, WorksheetInput } from './worksheetInput.ts';
 
 /** What is known of the machine that sprays. */
@@ -40,6 +44,8 @@ export interface TankSheet {
   /** Finished mix on the ground, L/m2, and where it was taken from; null: not known. */
   readonly mixLPerM2: number | null;
   readonly mixFrom: 'typed' | 'chart';
+  /** The line of the mix: with what the chart gives while no volume is typed. */
+  readonly mixLine: Working;
   /** Against what the label allows; null: within, or it says nothing. */
   readonly off: 'below' | 'above' | null;
   readonly tankL: number | null;
@@ -100,6 +106,15 @@ function dissolvedIn(fill: TankFill | null, at: number, label: ProductInput, deg
   return toResult(() => dissolving({ kg, salt: label.salt === '' ? null : label.salt, gPer100g, degC, waterL: fill.waterL })).value; // prettier-ignore
 }
 
+/** The line of the mix at the volume of a chart. What nozzles give is finished mix, whatever a typed volume would mean. */
+function mixAtChart(input: WorksheetInput, { reading, numbers, units }: WorksheetAnswer, mixLPerM2: number): Working {
+  const amount = showQuantity(mixLPerM2, input.carrier.unit).number;
+  const known = { ...reading, carrierSi: mixLPerM2 };
+  const mix = mixOf(known, 'mix', numbers.rateSi, numbers.totalM2);
+  const carrier = { ...input.carrier, amount, means: 'mix' as const };
+  return mixLine({ input: { ...input, carrier }, reading: known, numbers: { ...numbers, mix }, units });
+} // prettier-ignore
+
 /**
  * The tanks of a sheet: ground for each, full ones and the last one exactly, water and every product apart by name, whether what is dry
  * dissolves. One time over the ground: a portion, in one direction.
@@ -130,6 +145,7 @@ export function tankSheet(input: WorksheetInput, answer: WorksheetAnswer, facts:
   const { carrierLow, carrierHigh } = reading.product;
   return {
     mixLPerM2,
+    mixLine: isTyped || mixLPerM2 === null ? answer.lines.mix : mixAtChart(input, answer, mixLPerM2),
     mixFrom: isTyped ? 'typed' : 'chart',
     off: mixLPerM2 === null ? null : carrierLow !== null && mixLPerM2 < carrierLow * (1 - 1e-9) ? 'below' : carrierHigh !== null && mixLPerM2 > carrierHigh * (1 + 1e-9) ? 'above' : null, // prettier-ignore
     tankL,

@@ -3,19 +3,13 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect, type ReactNode } from 'react';
 import { call } from '../api/lazyCall.ts';
 import { queries } from '../api/queries.ts';
-import { browser } from '../ui/browserStores.ts';
+import { heldHere, holdHere } from '../ui/browserStores.ts';
 import { CurrencyContext } from '../ui/currency.ts';
 
 const KEY = 'steady-scatter.crew';
 
 /** What this device knew last of the crew's settings: they hold without a network too. */
-function known(): CrewSettings | undefined {
-  try {
-    return crewSettings.safeParse(JSON.parse(browser.getItem(KEY) ?? 'null')).data;
-  } catch {
-    return undefined;
-  }
-}
+const known = () => heldHere(KEY, crewSettings);
 
 /** What the crew has settled for all of its devices. */
 export function useCrew(): CrewSettings {
@@ -34,12 +28,6 @@ export async function saveCrew(settings: CrewSettings): Promise<void> {
 /** Gives every screen the crew's currency, and notes what was settled on this device. */
 export function CrewProvider({ children }: { children: ReactNode }) {
   const crew = useCrew();
-  useEffect(() => {
-    try {
-      browser.setItem(KEY, JSON.stringify(crew));
-    } catch {
-      // A browser that holds nothing asks again.
-    }
-  }, [crew]);
+  useEffect(() => holdHere(KEY, crew), [crew]);
   return <CurrencyContext value={crew.currency}>{children}</CurrencyContext>;
 }

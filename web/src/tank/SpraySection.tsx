@@ -1,7 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import { showQuantity, systemOf, UNITS } from '@steady-scatter/core/quantities';
-import { answerWorksheet, AS_TYPED, goesInTank, type TankSheet } from '@steady-scatter/core/worksheet';
-import { useMemo } from 'react';
+import { goesInTank, type TankSheet } from '@steady-scatter/core/worksheet';
 import { say } from '@steady-scatter/words/rules';
 import { Questions } from '../sheet/Questions.tsx';
 import { useSheet, useSheetForm } from '../sheet/sheet.tsx';
@@ -16,29 +15,16 @@ const CARRIER_MEANS = [
   { id: 'water', label: say('rules.spray.ofWater') },
 ] as const;
 
-/** The line of the mix: with what the machine's chart gives while no volume is typed. */
-function useMix({ mixFrom, mixLPerM2 }: Pick<TankSheet, 'mixFrom' | 'mixLPerM2'>) {
-  const { answer, worksheet } = useSheet();
-  const { unit } = worksheet.carrier;
-  const ofChart = mixFrom === 'chart' && mixLPerM2 !== null ? showQuantity(mixLPerM2, unit) : null;
-  const number = ofChart?.number;
-  const working = useMemo(() => {
-    if (number === undefined) return answer.lines.mix;
-    const carrier = { ...worksheet.carrier, amount: number };
-    return answerWorksheet({ ...worksheet, carrier }, AS_TYPED).lines.mix;
-  }, [number, worksheet, answer.lines.mix]);
-  return {
-    working,
-    placeholder: `${number ?? (systemOf(unit) === 'us' ? '1' : '400')} ${UNITS[unit].symbol}`,
-  };
-}
-
 /** How much finished mix the ground takes, for what is put down with water. */
-export function SpraySection({ tank }: { tank: Pick<TankSheet, 'mixFrom' | 'mixLPerM2'> }) {
+export function SpraySection({ tank }: { tank: Pick<TankSheet, 'mixFrom' | 'mixLPerM2' | 'mixLine'> }) {
   const { answer, errorAt } = useSheet();
   const form = useSheetForm();
   const { carrier, product } = useSheet().worksheet;
-  const { working, placeholder } = useMix(tank);
+  const { mixFrom, mixLPerM2, mixLine } = tank;
+  const { symbol } = UNITS[carrier.unit];
+  const usual = systemOf(carrier.unit) === 'us' ? '1' : '400';
+  const ofChart =
+    mixFrom === 'chart' && mixLPerM2 !== null ? showQuantity(mixLPerM2, carrier.unit).number : usual;
   if (!goesInTank(product.kind)) return null;
   const { carrierLow, carrierHigh } = answer.reading.product;
   const range = [carrierLow, carrierHigh].map((si) => si !== null && showQuantity(si, carrier.unit).number);
@@ -53,7 +39,7 @@ export function SpraySection({ tank }: { tank: Pick<TankSheet, 'mixFrom' | 'mixL
         />
       </Box>
       <WorkingLine
-        working={working}
+        working={mixLine}
         names={{
           mix: say('rules.spray.mix'),
           'mix.water': say('rules.spray.water'),
@@ -64,7 +50,7 @@ export function SpraySection({ tank }: { tank: Pick<TankSheet, 'mixFrom' | 'mixL
             <TypedTerm
               name="worksheet.carrier.amount"
               label={say('rules.spray.volume')}
-              placeholder={placeholder}
+              placeholder={`${ofChart} ${symbol}`}
               origin="typed"
             />
           ),

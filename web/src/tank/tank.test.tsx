@@ -52,6 +52,14 @@ describe('the tanks of a job', () => {
     expect(screen.getByPlaceholderText('0.959 gal / 1000 ft²')).toBeTruthy();
     expect(textOf('Spray mix')).toMatch(/×122.000 ft²=117 galof finished mix/);
   });
+  it('what nozzles give is finished mix, also where a typed volume would be of water alone', async () => {
+    const { worksheet, ...form } = sampleSheet('Lake front, boom top-up');
+    const carrier = { ...worksheet.carrier, means: 'water' as const };
+    onSheet(<TankSection />, { ...form, worksheet: { ...worksheet, carrier } });
+    await screen.findByPlaceholderText('0.959 gal / 1000 ft²');
+    expect(textOf('Spray mix')).toMatch(/×122.000 ft²=117 galof finished mix/);
+    expect(row('Finished mix')).toContain('50 gal');
+  });
   it('full ones alike and the last exactly, water and product apart', () => {
     liquid();
     expect(screen.getByText('Each of 2 full tanks')).toBeTruthy();

@@ -1,3 +1,5 @@
+import type { ZodType } from 'zod';
+
 /** The browser's store of a name; null where it is forbidden. */
 function reach(): Storage | null {
   try {
@@ -12,3 +14,21 @@ export const browser: Pick<Storage, 'getItem' | 'setItem'> = {
   getItem: (key) => reach()?.getItem(key) ?? null,
   setItem: (key, value) => reach()?.setItem(key, value),
 };
+
+/** What this browser holds under a key; undefined where that is nothing, or nothing that can be read. */
+export function heldHere<T>(key: string, schema: ZodType<T>): T | undefined {
+  try {
+    return schema.safeParse(JSON.parse(browser.getItem(key) ?? 'null')).data;
+  } catch {
+    return undefined;
+  }
+}
+
+/** Has this browser hold it, where it lets one; else it stands as long as the page is open. */
+export function holdHere(key: string, value: unknown): void {
+  try {
+    browser.setItem(key, JSON.stringify(value));
+  } catch {
+    // The browser is full, or holds nothing.
+  }
+}

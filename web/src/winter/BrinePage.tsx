@@ -159,13 +159,11 @@ function Tank(props: PartProps) {
 } // prettier-ignore
 
 /** What becomes of a brine on pavement of a temperature. */
-function holdsText({ onGround, pavementC }: BrineSheet, { temperatureUnit }: BrineInput): string {
-  if (onGround === null || pavementC === null) return say('winter.brine.pavementFirst');
-  const { moreWaterKgPerM2: more } = onGround;
-  const how = more === null ? (pavementC >= 0 ? 'thaws' : 'cold') : more <= 0 ? 'freezes' : 'holds';
-  // 1 kg of water on 1 m2 is 1 mm of it.
-  const water = more === null ? '' : shown(more / 1000, 'mm', 2);
-  return say('winter.brine.holds', { how, at: degrees(pavementC, temperatureUnit), water });
+function holdsText({ fate, onGround, pavementC }: BrineSheet, { temperatureUnit }: BrineInput): string {
+  if (fate === null || onGround === null || pavementC === null) return say('winter.brine.pavementFirst');
+  const { moreWaterM: more } = onGround;
+  const water = more === null ? '' : shown(more, 'mm', 2);
+  return say('winter.brine.holds', { how: fate, at: degrees(pavementC, temperatureUnit), water });
 }
 
 function Pavement(props: PartProps) {
@@ -200,7 +198,7 @@ function Pavement(props: PartProps) {
 
 function Prewet(props: PartProps) {
   const { input, sheet } = props;
-  const { prewetting, loadKg } = sheet;
+  const { prewetting } = sheet;
   const mass: UnitId = isUs(input) ? 'lb' : 'kg';
   return (
     <Part
@@ -213,9 +211,9 @@ function Prewet(props: PartProps) {
         </>
       }
     >
-      {prewetting === null || loadKg === null
+      {prewetting === null
         ? say('winter.brine.prewetFirst')
-        : say('winter.brine.prewetSalt', { salt: shown(prewetting.saltKg, mass), share: ((prewetting.saltKg / loadKg) * 100).toFixed(1) })}
+        : say('winter.brine.prewetSalt', { salt: shown(prewetting.saltKg, mass), share: (prewetting.share * 100).toFixed(1) })}
     </Part>
   );
 } // prettier-ignore
