@@ -53,8 +53,23 @@ function Checks({ run, on, onType }: StepProps) {
   ); // prettier-ignore
 }
 
+/** The mark that it is set to, typed. */
+const MarkField = ({ label, run, at, errorAt, onType }: StepProps & { label: string }) => (
+  <Box maxWidth="240px" marginTop="10px">
+    <LabelledField
+      label={label}
+      value={run.setting}
+      minHeight="touch"
+      data-flow
+      error={errorAt(`runs.${at}.setting`)}
+      onChange={(setting) => onType({ setting })}
+    />
+  </Box>
+);
+
 /** The mark to set and why. */
-function SetMark({ input, run, at, on, errorAt, onType, onFirstFlow }: StepProps) {
+function SetMark(props: StepProps) {
+  const { input, run, at, on, errorAt, onFirstFlow } = props;
   const { rig } = on;
   const asksFlow = on.reading.advice?.start.from === 'low' && at === 0 && on.bench.scale.firstFlow === null;
   return (
@@ -79,22 +94,14 @@ function SetMark({ input, run, at, on, errorAt, onType, onFirstFlow }: StepProps
           </Box>
         </Box>
       )}
-      <Box maxWidth="240px" marginTop="10px">
-        <LabelledField
-          label={say('testRun.step.otherMark')}
-          value={run.setting}
-          minHeight="touch"
-          data-flow
-          error={errorAt(`runs.${at}.setting`)}
-          onChange={(setting) => onType({ setting })}
-        />
-      </Box>
+      <MarkField label={say('testRun.step.otherMark')} {...props} />
     </Box>
   );
 }
 
 /** Nozzle and pressure of a sprayer, and its speed mark where it has one. */
-function SetSprayer({ run, at, on, errorAt, onType }: StepProps) {
+function SetSprayer(props: StepProps) {
+  const { on } = props;
   const { nozzle, pressure } = on.rig!.spray;
   return (
     <Box>
@@ -105,16 +112,7 @@ function SetSprayer({ run, at, on, errorAt, onType }: StepProps) {
         })}
       </Box>
       {on.bench.scale.marks.length > 0 && (
-        <Box maxWidth="240px" marginTop="10px">
-          <LabelledField
-            label={on.rig!.control.name || say('bench.chart.control')}
-            value={run.setting}
-            minHeight="touch"
-            data-flow
-            error={errorAt(`runs.${at}.setting`)}
-            onChange={(setting) => onType({ setting })}
-          />
-        </Box>
+        <MarkField label={on.rig!.control.name || say('bench.chart.control')} {...props} />
       )}
     </Box>
   );
