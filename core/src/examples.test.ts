@@ -72,6 +72,10 @@ const mixRequest = {
   fromStockForM2: null,
 };
 
+const blankGuide = core.blankGuide('us', ['v', 'a'], '2026-11-01');
+const [firstVersion] = blankGuide.versions;
+const guide = { ...blankGuide, name: 'Town', versions: [{ ...firstVersion!, lines: [{ ...firstVersion!.lines[0]!, situation: 'Frost', low: '2', high: '4' }] }] }; // prettier-ignore
+
 /** What examples speak of, besides what core exports. */
 const EXAMPLES = {
   speak,
@@ -105,6 +109,11 @@ const EXAMPLES = {
   read: (si: number) => ({ si, resolutionSi: 0.01 }),
   wide: (si: number) => ({ si, by: 'measured', resolutionSi: 0.01, u: 0 }),
   site: { ...blankSite('a', 'us'), name: 'Lake front' },
+  guide,
+  saltFacts: { salt: 'sodium-chloride', share: 1, limitC: -9 },
+  round: { ...core.blankApplication('us'), areaName: 'Church lot' },
+  storm: { ...core.blankStorm(), name: 'First snow', fromDay: '2026-12-04' },
+  winter: { ...core.blankWinter('us'), name: '2026-27', fromDay: '2026-11-01', toDay: '2027-04-15' },
 };
 
 type Scope = Readonly<Record<string, unknown>>;

@@ -68,6 +68,11 @@ const record = fc.record({ squares: numbers, degrees: numbers });
 const rated = fc.record({ flowLPerS: numbers, pressurePa: numbers });
 const tables = fc.constantFrom(...Object.values(exported.BRINE_SALTS).map(({ freezes }) => freezes));
 const brines = fc.constantFrom(...exported.BRINE_SALT_IDS);
+const chartLines = fc.array(fc.record({ mark: fc.record({ label: fc.constant('1'), opening: numbers }), rateSi: numbers, tested: fc.boolean() }), { maxLength: 4 }); // prettier-ignore
+const deicerFacts = fc.record({ salt: fc.option(fc.constantFrom(...exported.DEICER_SALT_IDS)), share: fc.option(numbers), limitC: fc.option(numbers) }); // prettier-ignore
+const winterArea = fc.record({ areaM2: fc.option(numbers), isByHand: fc.boolean() });
+const winterLoads = fc.record({ packageSi: fc.option(numbers), fillSi: fc.option(numbers), scoopKg: fc.option(numbers) }); // prettier-ignore
+const stationReadings = fc.array(fc.record({ of: fc.constantFrom('pavement', 'scale'), value: numbers, at: fc.constantFrom('2026-12-04T03:00:00.000Z', '1970-01-01T00:00:00.000Z') }), { maxLength: 5 }); // prettier-ignore
 const salts = fc.constantFrom(...exported.SALT_IDS);
 const wanted = fc.record({ marks: few, closed: numbers, firstFlow: fc.option(numbers), runs: fc.array(run, { maxLength: 6 }), record, target: numbers, tolerance: numbers, ceiling: fc.option(numbers), start: numbers }); // prettier-ignore
 
@@ -119,7 +124,10 @@ const NUMERIC: Readonly<Record<string, readonly fc.Arbitrary<unknown>[]>> = {
   inMeasures: [numbers, fc.array(fc.record({ name: fc.constant('cup'), volumeL: numbers }), { maxLength: 2 })],
   patchPlan: [fc.record({ productSi: numbers, form: fc.constantFrom('dry', 'liquid'), areaM2: numbers, bottleL: numbers, leastWaterL: fc.option(numbers) })],
   between: [tables, numbers], placeOf: [tables, numbers], strengthAt: [brines, numbers], freezesAt: [brines, numbers], saltForFilm: [brines, numbers, numbers], filmHeld: [brines, numbers, numbers],
-  chlorideIn: [brines, numbers, numbers], strongest: [brines], brineDensity: [brines, numbers],
+  chlorideOf: [deicerFacts, numbers], fateOnPavement: [deicerFacts, fc.constantFrom('dry', 'liquid'), numbers, numbers], settingForBand: [chartLines, fc.record({ low: numbers, chosen: numbers, high: numbers }), fc.boolean(), numbers],
+  amountFor: [winterArea, numbers, winterLoads], totalFor: [fc.array(winterArea, { maxLength: 3 }), numbers, winterLoads], splitByPlan: [numbers, few],
+  stationNow: [stationReadings, fc.constantFrom('pavement', 'scale'), numbers], scaleAtRest: [stationReadings], colderDeicers: [fc.array(fc.record({ name: fc.constant('A'), limitC: fc.option(numbers) }), { maxLength: 3 }), numbers],
+  strongest: [brines], brineDensity: [brines, numbers],
   brineStrength: [brines, numbers, fc.constantFrom('kg/L', 'sg-60F', 'sg-20C')], brineFor: [brines, numbers, numbers],
   correctedBrine: [brines, numbers, numbers, numbers], prewetting: [brines, numbers, numbers, numbers], brineOnGround: [brines, numbers, numbers, numbers],
   rowOutlets: [fc.record({ catches, lengthM: reading, rows: numbers, rowMPerM2: numbers })],
@@ -138,7 +146,7 @@ const NUMERIC: Readonly<Record<string, readonly fc.Arbitrary<unknown>[]>> = {
   practice: [numbers, few, fc.option(numbers)], paceText: [fc.option(numbers), fc.constantFrom('ft', 'm')],
   speedText: [numbers, fc.constantFrom('ft', 'm')], showLeast: [numbers, units],
   showRate: [numbers, numbers, fc.constantFrom('lb/1000 ft2', 'kg/ha')],
-  lookUpMark: [fc.array(fc.record({ mark: fc.record({ label: fc.constant('1'), opening: numbers }), rateSi: numbers, tested: fc.boolean() }), { maxLength: 4 }), numbers, fc.boolean()],
+  lookUpMark: [chartLines, numbers, fc.boolean()],
   planTest: [fc.record({ method: fc.constantFrom(...exported.METHOD_IDS), outputPerM: numbers, widthM: numbers, scaleStepKg: numbers, tolerance: numbers, speedMPerS: numbers, hopperKg: fc.option(numbers), lengthUnit: fc.constantFrom('ft', 'm') })],
   patternOf: [few, few], cvAt: [pattern, numbers, mode], overlay: [pattern, numbers, mode],
   groundAt: [pattern, numbers, mode], sweep: [pattern, numbers, mode, numbers], leftShare: [pattern],
@@ -163,6 +171,11 @@ describe('functions of numbers', () => {
     );
   });
 });
+
+const LINE = { ...exported.blankGuideLine('a'), situation: 'Frost', cold: '15', warm: '23', low: '2', high: '4' }; // prettier-ignore
+const GUIDE = { ...exported.blankGuide('us', ['v', 'a'], '2026-11-01'), name: 'Town', versions: [{ id: 'v', fromDay: '2026-11-01', note: '', lines: [LINE] }] }; // prettier-ignore
+const ROUND: exported.ApplicationInput = { ...exported.blankApplication('us'), areaName: 'Lot', size: { text: '9000', unit: 'ft2' }, amount: { text: '40', unit: 'lb', from: 'weighed' } }; // prettier-ignore
+const WINTER = { ...exported.blankWinter('us'), name: 'W', fromDay: '2026-11-01', toDay: '2027-04-15' };
 
 const pick = <T>(all: readonly T[], seed: number): T => all[seed % all.length]!;
 
@@ -232,9 +245,7 @@ describe('documents with anything typed in them', () => {
       keeps(() => core.worksheetText(answer, speak));
       keeps(() => core.needShown(input, answer));
       keeps(() => core.evaluateWorksheet(input));
-      keeps(() =>
-        core.evaluateJob({ name: pick(TEXTS, seed), onDay: pick(TEXTS, seed + 1), worksheet: input }),
-      );
+      keeps(() => core.evaluateJob({ name: pick(TEXTS, seed), onDay: pick(TEXTS, seed + 1), worksheet: input })); // prettier-ignore
       keeps(() => core.withNeedOf(input, 'ai'));
       keeps(() => core.withProduct(input, mangled(pick(DEMO.products, seed).input, draw)));
       const headed = { name: 'a', onDay, worksheet: input };
@@ -359,6 +370,29 @@ describe('documents with anything typed in them', () => {
       if (ground) keeps(() => core.groundRemarks(read, ground, width));
       keeps(() => core.faultTexts(core.faultsOf(found, read.recommendedM, lookedM), 'push-rotary'));
     }));
+  it('winters', () =>
+    mangle((draw, seed) => {
+      const guide = mangled(GUIDE, draw);
+      const read = keeps(() => core.evaluateGuide(guide))!;
+      const { lines } = keeps(() => core.versionOn(read.versions, '2026-12-01')) ?? read.versions[0]!;
+      const asked = { situation: 'frost', treatment: 'before', product: 'dry', trend: 'falling' } as const;
+      const deicer = { salt: 'sodium-chloride', share: 1, limitC: null } as const;
+      const table = keeps(() => core.guideTable(guide, guide.versions[0]!, speak))!;
+      const input = mangled(ROUND, draw);
+      const rows = [{ id: 'r', subject: 's', onDay: '2026-12-31', input }];
+      const product = mangled(pick(DEMO.products, seed).input as exported.ProductInput, draw);
+      const winter = mangled(WINTER, draw);
+      const works = [
+        () => core.asksForLane(guide), () => core.sameSituation(pick(TEXTS, seed), 'frost'), () => core.guideRulers(lines),
+        () => core.lookUpGuide(lines, -6, asked), () => core.planNight(lines, deicer, { ...asked, pavementC: -6, share: null }),
+        () => core.readGuideTable(table, guide, () => 'n', speak), () => core.readPavement(pick(TEXTS, seed), 'degF', 'x'),
+        () => core.evaluateDeicer(product.deicer, 'dry'), () => core.evaluateApplication(input), () => core.saltOf(rows),
+        () => core.saltBy(rows, ({ subject }) => subject), () => core.savingAgainst(rows, 0.05), () => core.evaluateWinter(winter),
+        () => core.rowsWithin(rows, winter.fromDay, winter.toDay), () => core.yearBefore(WINTER, '2026-12-20'),
+        () => core.evaluateStorm(mangled({ ...core.blankStorm(), name: 'S', fromDay: '2026-12-31' }, draw)),
+      ]; // prettier-ignore
+      for (const work of works) keeps<unknown>(work);
+    }));
   it('single fields', () => {
     for (const text of TEXTS) {
       keeps(() => core.readNumber(text, 'x'));
@@ -377,20 +411,7 @@ describe('documents with anything typed in them', () => {
       keeps(() => core.readNeed(text, 'lb/1000 ft2', 'x'));
       keeps(() => core.readQuickPart(text, 'x'));
       keeps(() => core.readMeasures(text, 'x'));
-      keeps(() =>
-        core.brineSheet({
-          ...core.blankBrine('us'),
-          reading: text,
-          sample: text,
-          wanted: text,
-          tank: text,
-          rate: text,
-          lane: text,
-          pavement: text,
-          load: text,
-          wetting: text,
-        }),
-      );
+      keeps(() => core.brineSheet({ ...core.blankBrine('us'), reading: text, sample: text, wanted: text, tank: text, rate: text, lane: text, pavement: text, load: text, wetting: text })); // prettier-ignore
       keeps(() => core.readDay(text, 'x'));
       keeps(() => core.readName(text, 'x', core.message('errors.example.job')));
       keeps(() => core.evaluateRows({ ...core.blankRows('m', 'ha'), spacing: text, own: text, count: text, length: text }, 100, 'x')); // prettier-ignore
@@ -400,7 +421,7 @@ describe('documents with anything typed in them', () => {
 });
 
 /** Names that only tell words, build blanks, or work on what the tests above have worked out; files and drags have tests of their own. */
-const ELSEWHERE = /^(?:blank|againstWanted|barsOf|changeIn|curveOf|dimensionsOf|heightOf|middleOf|niceStep|positionsOf|latestOf|withRuns|is|other|Input|toResult|suggestion|eachOnce|leftOutReason|columnHeading|testHeading|bracket|operator|word|term|bandText|workingText|columnsOf|rigKind|shapeOf|methodOf|methodsFor|cautionsFor|chooseMethod|stepsOf|splitUnit|weightPart|statedForm|unitSpelled|lengthUnitFor|areaUnitFor|volumeUnitFor|pressureUnitFor|sameProductKey|mayGiveSetting|partName|write|readBoundaryFile|evaluateBoundary|cleanBoundary|checkFile|origin|checkTests|readTests|readShelf|shelfTable|worksheetFor|readTraysTable|resample|unevenness|seeded|press|split|running|holdsOn|depositOfPasses|draggedLengths|groundArea|layOut|localPlane|measureArea|place|snapMove|evaluatePart|evaluateSiteArea|retype|cheapest|calibration|planTexts|standing|fillAimRemark|renamed|upgraded|versionAfter|systemOf|textWithUnit|readCount|readPercent|readTolerance|readWhole|meanOf|scatterOver|sumOf)/; // prettier-ignore
+const ELSEWHERE = /^(?:blank|againstWanted|barsOf|changeIn|curveOf|dimensionsOf|heightOf|middleOf|niceStep|positionsOf|latestOf|withRuns|is|other|Input|toResult|suggestion|eachOnce|leftOutReason|columnHeading|guideHeading|testHeading|notInWinter|bracket|operator|word|term|bandText|workingText|columnsOf|rigKind|shapeOf|methodOf|methodsFor|cautionsFor|chooseMethod|stepsOf|splitUnit|weightPart|statedForm|unitSpelled|lengthUnitFor|areaUnitFor|volumeUnitFor|pressureUnitFor|sameProductKey|mayGiveSetting|partName|write|readBoundaryFile|evaluateBoundary|cleanBoundary|checkFile|origin|checkTests|readTests|readShelf|shelfTable|worksheetFor|readTraysTable|resample|unevenness|seeded|press|split|running|holdsOn|depositOfPasses|draggedLengths|groundArea|layOut|localPlane|measureArea|place|snapMove|evaluatePart|evaluateSiteArea|retype|cheapest|calibration|planTexts|standing|fillAimRemark|renamed|upgraded|versionAfter|systemOf|textWithUnit|readCount|readPercent|readTolerance|readWhole|meanOf|scatterOver|sumOf)/; // prettier-ignore
 
 afterAll(() => {
   const functions = Object.entries(exported).filter(([, value]) => typeof value === 'function');

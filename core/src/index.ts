@@ -16,6 +16,7 @@ export * from './testing/index.ts';
 export * from './wet/index.ts';
 export * from './width/index.ts';
 export * from './winter/index.ts';
+export * from './season/index.ts';
 export * from './working/index.ts';
 export * from './drawing/index.ts';
 export * from './worksheet/index.ts';

@@ -46,3 +46,10 @@ export const daysApart = (a: string, b: string): number => Math.abs(daysUntil(a,
 /** Years from one day to another, 365.25 days each; negative when it lies before. */
 export const yearsBetween = (from: string, to: string): number =>
   (timeOf(to) - timeOf(from)) / (365.25 * DAY_MS);
+
+/**
+ * A moment as a number: ms since 1970, NaN for what is none.
+ *
+ * @param moment ISO 8601
+ */
+export const momentMs = (moment: string): number => Date.parse(moment);

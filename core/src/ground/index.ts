@@ -35,6 +35,7 @@ export {
   blankSiteArea,
   MAX_PARTS,
   MAX_SITE_AREAS,
+  notInWinter,
   siteInput,
   SLOPES,
   SURFACES,
@@ -43,6 +44,8 @@ export {
   type SiteInput,
   type Slope,
   type Surface,
+  WINTER_USES,
+  type WinterUse,
 } from './siteInput.ts';
 export { siteUpgrades } from './siteUpgrades.ts';
 export { areaAdvice, measuredLine, partName, showLength, showSize } from './areaLines.ts';

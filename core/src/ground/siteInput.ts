@@ -15,6 +15,10 @@ export type Surface = (typeof SURFACES)[number];
 export const SLOPES = ['level', 'gentle', 'steep'] as const;
 export type Slope = (typeof SLOPES)[number];
 
+/** What it is in winter; empty: it is not treated then. */
+export const WINTER_USES = ['', 'lot', 'walk', 'ramp', 'steps'] as const;
+export type WinterUse = (typeof WINTER_USES)[number];
+
 /** Most areas on a site, and most parts in an area. */
 export const MAX_SITE_AREAS = 200;
 export const MAX_PARTS = 100;
@@ -33,6 +37,17 @@ const siteAreaInput = z.object({
   rows: rowsInput,
   /** Unit that its size is shown in. */
   shownIn: areaUnit,
+  winter: z.object({
+    use: z.enum(WINTER_USES),
+    /** The machine does not go there: it is treated with a scoop. */
+    isByHand: z.boolean(),
+    /** Which comes first in a storm. */
+    priority: z.enum(['1', '2', '3']),
+    /** Drains, plants, iron: what nothing may get to. */
+    keepOff: text,
+    /** Where snow is piled. */
+    piles: text,
+  }),
   notes,
 });
 export type SiteAreaInput = InputOf<typeof siteAreaInput>;
@@ -54,6 +69,19 @@ export const siteInput = z.object({
 export type SiteInput = InputOf<typeof siteInput>;
 
 /**
+ * What is said of an area that nobody treats in winter.
+ *
+ * @example notInWinter().use // ''
+ */
+export const notInWinter = (): SiteAreaInput['winter'] => ({
+  use: '',
+  isByHand: false,
+  priority: '2',
+  keepOff: '',
+  piles: '',
+});
+
+/**
  * An area with nothing measured yet.
  *
  * @example blankSiteArea('a', 'us').shownIn // 'ft2'
@@ -69,6 +97,7 @@ export const blankSiteArea = (id: string, system: 'us' | 'metric'): SiteAreaInpu
   edges: [],
   rows: system === 'us' ? blankRows('ft', 'acre') : blankRows('m', 'ha'),
   shownIn: system === 'us' ? 'ft2' : 'm2',
+  winter: notInWinter(),
   notes: '',
 });
 

@@ -1,4 +1,5 @@
-import { eachIn, renamed, type Json, type UpgradeStep } from '../fields/upgrade.ts';
+import { eachIn, filledIn, renamed, type Json, type UpgradeStep } from '../fields/upgrade.ts';
+import { notInWinter } from './siteInput.ts';
 
 /**
  * What an edge borders on is its kind.
@@ -23,4 +24,11 @@ export const siteUpgrades: readonly UpgradeStep[] = [
     }),
   },
   { adds: [], upgrade: edgesByKind },
+  {
+    adds: [],
+    upgrade: (earlier) => ({
+      ...earlier,
+      areas: eachIn(earlier, 'areas', (area) => filledIn({ winter: notInWinter() }, area)),
+    }),
+  },
 ];

@@ -9,6 +9,7 @@ import { evaluateScoop, type ScoopResult } from '../loads/scoop.ts';
 import { readGrade, type Grade } from '../need/grade.ts';
 import { readPositive } from '../quantities/quantity.ts';
 import { readName } from '../fields/heading.ts';
+import { evaluateDeicer, type DeicerFacts } from './deicer.ts';
 import { PRODUCT_KINDS, type ProductInput } from './product.ts';
 
 /** A product as read, SI; null where nothing, or nothing readable, was typed. Rates are kg/m2 or, for liquids, L/m2. */
@@ -40,6 +41,7 @@ export interface ProductResult {
   /** g in 100 g water, as the label states it. */
   readonly gPer100g: number | null;
   readonly scoop: ScoopResult | null;
+  readonly deicer: Omit<DeicerFacts, 'errors'>;
   readonly errors: readonly InputError[];
 }
 
@@ -84,6 +86,7 @@ export function evaluateLabelFacts(input: ProductInput): ProductResult {
     return readPositive(density.text, wanted, message('errors.what.density')).si;
   });
   const scoop = evaluateScoop(input.scoop, 'scoop');
+  const { errors: wrongDeicer, ...deicer } = evaluateDeicer(input.deicer, form);
   const perVolume = input.gradeBasis === 'volume';
   const reading = {
     form,
@@ -111,9 +114,11 @@ export function evaluateLabelFacts(input: ProductInput): ProductResult {
     carrierHigh: spray('high'),
     gPer100g: readIfPresent(input.solubility, () => readCount(input.solubility, { field: 'solubility', hint: '31.6', most: 1000, isPositive: true })), // prettier-ignore
     scoop: scoop.reading,
+    deicer,
   };
   errors.push(
     ...scoop.errors,
+    ...wrongDeicer,
     ...checkOrder(reading.labelLow, reading.labelHigh, labelRate, 'labelRate.low'),
     ...checkOrder(reading.carrierLow, reading.carrierHigh, carrier, 'carrier.low'),
   );

@@ -25,3 +25,12 @@ export {
   type ShelfColumn,
 } from './shelfColumns.ts';
 export { readShelfRow, type RowOptions, type ShelfRowResult } from './shelfRow.ts';
+export {
+  blankDeicer,
+  chlorideOf,
+  DEICER_SALT_IDS,
+  DEICER_SALTS,
+  evaluateDeicer,
+  type DeicerFacts,
+  type DeicerSaltId,
+} from './deicer.ts';

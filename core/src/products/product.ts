@@ -10,6 +10,7 @@ import {
 } from '../fields/schema.ts';
 import { scoopInput } from '../loads/scoopInput.ts';
 import { SALT_IDS } from '../wet/salts.ts';
+import { blankDeicer, deicerInput } from './deicer.ts';
 import type { MassPerAreaUnit, VolumePerAreaUnit } from '../quantities/units.ts';
 
 /** Kinds of product: the words for them, whether they go by weight or by volume, and what they put on the ground. */
@@ -72,6 +73,7 @@ export const productInput = z.object({
   /** Number for the size of the grain, as the label gives it. */
   grainSize: text,
   lot: text,
+  deicer: deicerInput,
   notes,
 });
 export type ProductInput = InputOf<typeof productInput>;
@@ -111,6 +113,7 @@ export function blankProduct(kind: ProductKind, system: 'us' | 'metric'): Produc
     scoop: { name: '', tare: '', weighings: [], unit: us ? 'lb' : 'kg' },
     grainSize: '',
     lot: '',
+    deicer: blankDeicer(system),
     notes: '',
   };
 }

@@ -1,3 +1,4 @@
+import { blankDeicer } from './deicer.ts';
 import { filledIn, isJson, partOf, textIn, type Json, type UpgradeStep } from '../fields/upgrade.ts';
 
 const isLiquid = (kind: unknown): boolean => kind === 'liquid-fertilizer' || kind === 'liquid-deicer';
@@ -49,8 +50,19 @@ export function labelWhole(earlier: Json): Json {
 export const labelOfTanks = (earlier: Json): Json =>
   filledIn({ carrier: { means: '' }, salt: '', solubility: '' }, earlier);
 
+/**
+ * Before pavement was treated, nothing was said of what a de-icer is; its limit is in degrees of the units that its package is in.
+ *
+ * @example labelOfDeicers({ package: { unit: 'kg' } })['deicer'].limit.unit // 'degC'
+ */
+export const labelOfDeicers = (earlier: Json): Json => {
+  const { unit } = (isJson(earlier['package']) ? earlier['package'] : {}) as { unit?: string };
+  return filledIn({ deicer: blankDeicer(unit === 'kg' || unit === 'L' ? 'metric' : 'us') }, earlier);
+};
+
 /** How a stored product became what it is now. */
 export const productUpgrades: readonly UpgradeStep[] = [
   { adds: [], upgrade: labelWhole },
   { adds: ['carrier.means', 'salt', 'solubility'], upgrade: labelOfTanks },
+  { adds: ['deicer'], upgrade: labelOfDeicers },
 ];

@@ -85,6 +85,10 @@ export const calibrationAim = z.object({
   target: z.object({ amount: text, unit: benchRateUnit }),
   /** 5 % ordinary, 10 % for what forgives. */
   tolerance: text,
+  /** The rate guide whose bands it is to serve, in place of one rate; empty: none. */
+  guide: idOrNone,
+  /** Settings that are tested one after the other: "6, 7, 8"; empty: as each run advises. */
+  settings: text,
   /** The target is the most that may be put down. */
   isCeiling: z.boolean(),
   start: z.enum(STARTS),
@@ -140,6 +144,8 @@ export function blankCalibration(system: 'us' | 'metric'): CalibrationInput {
     grain: '',
     target: { amount: '', unit: us ? 'lb/1000 ft2' : 'kg/ha' },
     tolerance: '5',
+    guide: '',
+    settings: '',
     isCeiling: false,
     start: 'auto',
     label: { pace: '', lines: [] },

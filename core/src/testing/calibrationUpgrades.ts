@@ -81,4 +81,5 @@ export const calibrationUpgrades: readonly UpgradeStep[] = [
   { adds: [], upgrade: calibrationWhole },
   { adds: ['signOff.runs'], upgrade: runsOnTheirOwn },
   { adds: ['caughtWith', 'mixDensity'], upgrade: caughtWithWater },
+  { adds: ['guide', 'settings'], upgrade: (earlier) => filledIn({ guide: '', settings: '' }, earlier) },
 ];

@@ -60,18 +60,3 @@ export function filmHeld(salt: BrineSaltId, kgPerM2: number, degC: number): numb
   const percent = strengthAt(salt, degC);
   return percent === null || percent === 0 ? null : finite((kgPerM2 * (100 - percent)) / percent / WATER_KG_PER_M3); // prettier-ignore
 }
-
-/**
- * Chloride in so much of a product.
- *
- * @param kg of the product, 0 or more
- * @param purity share of the salt in it, above 0, 1 at most
- * @returns kg
- * @throws InputError number.unusable
- * @example chlorideIn('sodium-chloride', 250) // 151.65
- */
-export function chlorideIn(salt: BrineSaltId, kg: number, purity = 1): number {
-  requirePositive({ purity });
-  requireFinite({ mass: kg });
-  return finite(kg * purity * BRINE_SALTS[salt].chloride);
-}

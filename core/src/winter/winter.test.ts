@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { toSi } from '../quantities/index.ts';
+import { chlorideOf } from '../products/index.ts';
 import { perArea } from '../testing/index.ts';
 import {
   BRINE_SALT_IDS,
@@ -9,7 +10,6 @@ import {
   brineFor,
   brineOnGround,
   brineStrength,
-  chlorideIn,
   correctedBrine,
   filmHeld,
   freezesAt,
@@ -33,8 +33,8 @@ describe('the film that a salt keeps liquid', () => {
 
   it('15 g/m2 at -5 degC holds 0.175377 mm, and a quarter tonne has its chloride', () => {
     expect(filmHeld(NACL, 0.015, -5)! * 1000).toBeCloseTo(0.175377, 6);
-    near(chlorideIn(NACL, 250), 151.65);
-    near(chlorideIn(CACL2, 100, 0.77), 49.1953);
+    near(chlorideOf({ salt: NACL, share: 1 }, 250), 151.65);
+    near(chlorideOf({ salt: CACL2, share: 0.77 }, 100), 49.1953);
   });
 
   it('every point of the curves, both ways', () => {

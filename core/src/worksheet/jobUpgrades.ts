@@ -1,5 +1,5 @@
-import { filledIn, partOf, renamed, textIn, type Json, type UpgradeStep } from '../fields/upgrade.ts';
-import { labelOfTanks, labelWhole } from '../products/productUpgrades.ts';
+import { eachIn, filledIn, partOf, renamed, textIn, type Json, type UpgradeStep } from '../fields/upgrade.ts';
+import { labelOfDeicers, labelOfTanks, labelWhole } from '../products/productUpgrades.ts';
 
 /**
  * What the first versions did not know of a sheet is blank.
@@ -55,6 +55,19 @@ function withTank(earlier: Json): Json {
   };
 } // prettier-ignore
 
+/** Before pavement was treated, the product of a sheet said nothing of de-icers. */
+const withDeicer = (earlier: Json): Json => {
+  const worksheet = partOf(earlier, 'worksheet');
+  return {
+    ...earlier,
+    worksheet: {
+      ...worksheet,
+      product: labelOfDeicers(partOf(worksheet, 'product')),
+      mates: eachIn(worksheet, 'mates', (mate) => ({ ...mate, product: labelOfDeicers(partOf(mate, 'product')) })),
+    },
+  };
+}; // prettier-ignore
+
 /** How a stored job became what it is now. */
 export const jobUpgrades: readonly UpgradeStep[] = [
   {
@@ -63,4 +76,5 @@ export const jobUpgrades: readonly UpgradeStep[] = [
   },
   { adds: [], upgrade: needByNutrient },
   { adds: ['worksheet.tank', 'worksheet.spread.rowLength', 'worksheet.mates', 'worksheet.product.carrier.means', 'worksheet.product.salt', 'worksheet.product.solubility'], upgrade: withTank }, // prettier-ignore
+  { adds: ['worksheet.product.deicer'], upgrade: withDeicer },
 ];

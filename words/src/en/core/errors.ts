@@ -25,6 +25,10 @@ export const errors = {
   'errors.what.need': 'The need',
   'errors.what.sprayVolume': 'The spray volume',
   'errors.what.rate': 'The rate',
+  'errors.what.amount': 'The amount',
+  'errors.what.swept': 'What was swept up',
+  'errors.what.leftover': 'What was left',
+  'errors.what.goal': 'The goal',
   'errors.what.density': 'The density',
   'errors.what.limit': 'The limit',
   'errors.what.labelPace': 'The label’s pace',
@@ -44,6 +48,9 @@ export const errors = {
   'errors.what.pressure': 'The pressure',
   'errors.what.flow': 'The rated flow',
   'errors.what.tank': 'The tank',
+  'errors.example.guide': 'Town winter guide',
+  'errors.example.storm': 'First snow',
+  'errors.example.winter': 'Winter 2026–27',
   'errors.example.nozzle': 'Boom fan, medium',
   'errors.example.site': 'Lake front park',
   'errors.example.job': 'Spring feed, lake front',
@@ -210,6 +217,25 @@ export const errors = {
     'The product alone is more than this spray volume, so no water would be left. Check the spray volume and the rate.',
   'errors.brine.below-water':
     '“{input}” is less than water shows. A brine reads above 1.000: look whether the hydrometer floats freely.',
+  'errors.pavement.slip':
+    'Pavement of {input} needs no de-icer here, or is colder than any winter. Look at the unit, for example {hint}.',
+  'errors.pavement.limit':
+    'A de-icer works down to a temperature below freezing. {input} is not one: look at the sign and the unit, for example {hint}.',
+  'errors.guide.band':
+    'The coldest temperature is not below the warmest. Write them the other way round: {hint}.',
+  'errors.guide.lane': 'A rate on a lane needs the lane width, for example {hint}.',
+  'errors.guide.situation.empty': 'Say what this line is for, for example Frost or Light snow.',
+  'errors.guide.rate.empty':
+    'Type a rate, for example {hint}, or say under Advice what is done instead: “Plow only”.',
+  'errors.guide.choice': '{input} is not one of these: {hint}.',
+  'errors.guide.columns':
+    'A guide needs a heading for each column, at least Situation and Low. Known are: {hint}.',
+  'errors.guide.lines': 'A guide has at most {most} lines.',
+  'errors.storm.ends': 'The storm ends before it begins. Its last day is {hint} or later.',
+  'errors.winter.ends': 'The winter ends before it begins. Its last day is {hint} or later.',
+  'errors.application.swept': 'More came back than went out: {swept} of {amount}. Look at both.',
+  'errors.application.until': 'It ends before it begins. Look at the times.',
+  'errors.area-name.empty': 'Say which area it was, for example {hint}.',
   'errors.brine.too-strong':
     'No more than {most} % of this salt dissolves for sure: check the salt, or the number.',
   'errors.mix.no-need': 'Type at least one need above 0, for example 0.9 N.',

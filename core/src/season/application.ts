@@ -1,0 +1,111 @@
+import { collect } from '../errors/collect.ts';
+import { InputError } from '../errors/InputError.ts';
+import { finite, requireFinite } from '../errors/preconditions.ts';
+import { momentMs } from '../fields/days.ts';
+import { readSize } from '../fields/size.ts';
+import { message, type Message } from '../messages/message.ts';
+import { chlorideOf, evaluateDeicer } from '../products/deicer.ts';
+import { PRODUCT_KINDS } from '../products/product.ts';
+import { readQuantity } from '../quantities/quantity.ts';
+import type { UnitId } from '../quantities/units.ts';
+import { dimensionOf } from '../testing/rate.ts';
+import { brineDensity } from '../winter/brine.ts';
+import { BRINE_SALTS, strongest, type BrineSaltId } from '../winter/brineSalts.ts';
+import { readPavement } from '../winter/pavement.ts';
+import type { ApplicationInput } from './applicationInput.ts';
+
+/** An application as read, SI: kg, or L of a liquid. Null: not said, or not known. */
+export interface ApplicationResult {
+  readonly areaM2: number | null;
+  /** What was meant, in the dimension of its unit. */
+  readonly meantSi: number | null;
+  readonly amountSi: number | null;
+  readonly sweptSi: number;
+  /** On the ground: what went out less what was swept up. */
+  readonly onGroundSi: number | null;
+  /** What went out over the area, kg/m2 or L/m2. */
+  readonly achievedSi: number | null;
+  /** What stayed on the ground, kg. */
+  readonly saltKg: number | null;
+  readonly chlorideKg: number | null;
+  readonly sweptSaltKg: number | null;
+  /** It was marked as one that does not count. */
+  readonly isVoid: boolean;
+  readonly errors: readonly InputError[];
+}
+
+/** kg of product in each kg or L of it; null: a liquid whose density nobody knows. */
+function kgPerSi({ product }: ApplicationInput, share: number | null, typedKgPerL: number | null): number | null {
+  if (PRODUCT_KINDS[product.kind].form === 'dry') return 1;
+  if (typedKgPerL !== null) return typedKgPerL;
+  const { salt } = product.deicer;
+  if (share === null || salt === '' || !(salt in BRINE_SALTS) || share * 100 > strongest(salt as BrineSaltId)) return null;
+  return brineDensity(salt as BrineSaltId, share * 100);
+} // prettier-ignore
+
+/**
+ * Reads an application: what went out, what stayed on the ground, and the salt in it.
+ *
+ * @example evaluateApplication({ ...round, amount: { text: '50', unit: 'lb', from: 'weighed' } }).amountSi // 22.6796185
+ */
+export function evaluateApplication(input: ApplicationInput): ApplicationResult {
+  const { errors, readIfPresent } = collect();
+  const { product, amount, swept, rate, weather } = input;
+  const { form } = PRODUCT_KINDS[product.kind];
+  const kind = form === 'liquid' ? 'volume' : 'mass';
+  const notBelow = (what: Message, text: string, unit: UnitId, field: string, quantity: Parameters<typeof readQuantity>[1]['kind'] = kind) =>
+    readIfPresent(text, () => {
+      const { si } = readQuantity(text, { kind: quantity, bareUnit: unit, field });
+      if (si < 0) throw new InputError('quantity.not-positive', { field, what, hint: '12' });
+      return si;
+    }); // prettier-ignore
+  if (input.areaName.trim() === '') errors.push(new InputError('area-name.empty', { field: 'areaName', hint: 'Church lot' })); // prettier-ignore
+  if (amount.text.trim() === '') errors.push(new InputError('number.empty', { field: 'amount.text', hint: '50 lb' })); // prettier-ignore
+  const areaM2 = readIfPresent(input.size.text, () => readSize(input.size.text, input.size.unit, 'size.text').areaM2); // prettier-ignore
+  const amountSi = notBelow(message('errors.what.amount'), amount.text, amount.unit, 'amount.text');
+  const sweptSi = notBelow(message('errors.what.swept'), swept.text, swept.unit, 'swept.text') ?? 0;
+  notBelow(message('errors.what.leftover'), input.leftover.text, input.leftover.unit, 'leftover.text');
+  const meantSi = notBelow(message('errors.what.rate'), rate.text, rate.unit, 'rate.text', dimensionOf(rate.unit)); // prettier-ignore
+  const typedKgPerL = readIfPresent(product.density, () => readQuantity(product.density, { kind: 'density', bareUnit: 'kg/L', field: 'product.density' }).si); // prettier-ignore
+  for (const name of ['pavement', 'air'] as const) readIfPresent(weather[name], () => readPavement(weather[name], weather.unit, `weather.${name}`)); // prettier-ignore
+  if (input.until !== '' && Number.isNaN(momentMs(input.until)))
+    errors.push(new InputError('application.until', { field: 'until' }));
+  if (amountSi !== null && sweptSi > amountSi)
+    errors.push(new InputError('application.swept', { field: 'swept.text', swept: swept.text, amount: amount.text })); // prettier-ignore
+  const { errors: wrong, ...deicer } = evaluateDeicer(product.deicer, form);
+  errors.push(...wrong.map((error) => error.under('product')));
+  const perSi = kgPerSi(input, deicer.share, typedKgPerL);
+  const onGroundSi = amountSi === null ? null : finite(amountSi - sweptSi);
+  const isDeicer = PRODUCT_KINDS[product.kind].puts === 'de-icer';
+  const saltIn = (si: number | null) => (!isDeicer || si === null || perSi === null || deicer.share === null ? null : finite(si * perSi * deicer.share)); // prettier-ignore
+  return {
+    areaM2,
+    meantSi,
+    amountSi,
+    sweptSi,
+    onGroundSi,
+    achievedSi: amountSi === null || areaM2 === null || areaM2 === 0 ? null : finite(amountSi / areaM2),
+    saltKg: saltIn(onGroundSi),
+    chlorideKg: !isDeicer || onGroundSi === null || perSi === null ? null : chlorideOf(deicer, onGroundSi * perSi),
+    sweptSaltKg: saltIn(sweptSi),
+    isVoid: input.void.trim() !== '',
+    errors,
+  }; // prettier-ignore
+}
+
+/**
+ * What a weigh-back of a whole run was on each area: shared out as it was planned; all shares together are the whole.
+ *
+ * @param totalSi 0 or more
+ * @param planned what each was to get, 0 or more; where nothing was planned all get the same
+ * @throws InputError number.unusable
+ * @example splitByPlan(30, [10, 20, 30]) // [5, 10, 15]
+ */
+export function splitByPlan(totalSi: number, planned: readonly number[]): number[] {
+  requireFinite({ total: totalSi });
+  for (const each of planned) requireFinite({ planned: each });
+  const sum = planned.reduce((all, each) => all + Math.max(0, each), 0);
+  const shares = planned.map((each) => (sum > 0 ? (totalSi * Math.max(0, each)) / sum : totalSi / planned.length)); // prettier-ignore
+  const rest = totalSi - shares.slice(0, -1).reduce((all, each) => all + each, 0);
+  return shares.map((share, at) => (at === shares.length - 1 ? finite(rest) : finite(share)));
+}

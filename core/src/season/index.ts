@@ -1,0 +1,27 @@
+// The season: what was really put down, round by round, and what that comes to over a winter.
+// Totals are sums over appended rows; nothing here is stored.
+export {
+  AMOUNT_SOURCES,
+  applicationInput,
+  blankApplication,
+  SWEPT_TO,
+  type AmountSource,
+  type ApplicationInput,
+} from './applicationInput.ts';
+export { evaluateApplication, splitByPlan, type ApplicationResult } from './application.ts';
+export { blankStorm, evaluateStorm, stormInput, type StormInput } from './storm.ts';
+export {
+  blankWinter,
+  evaluateWinter,
+  rowsWithin,
+  saltBy,
+  saltOf,
+  savingAgainst,
+  winterInput,
+  yearBefore,
+  type SaltSums,
+  type Saving,
+  type SeasonRow,
+  type WinterInput,
+  type WinterResult,
+} from './winterSeason.ts';

@@ -1,0 +1,74 @@
+import { finite, requireFinite, requirePositive } from '../errors/preconditions.ts';
+import type { ChartLine } from '../testing/calibration.ts';
+
+/** What is wanted of a machine for a line of a guide: from low to high, best at `chosen`; in the dimension of its chart. */
+export interface WantedBand {
+  readonly low: number;
+  readonly chosen: number;
+  readonly high: number;
+}
+
+/** How a machine serves a line of a guide. */
+export interface BandSetting {
+  readonly line: ChartLine;
+  /** How often it goes over the ground: a rate that no mark reaches is put down in several passes. */
+  readonly passes: number;
+  /** The pace against that of the chart: 1 is the same, 1.2 a fifth faster. */
+  readonly paceFactor: number;
+  /** What all passes together put down, in the dimension of the chart. */
+  readonly rateSi: number;
+}
+
+const MAX_PASSES = 3;
+/** A machine is walked or driven this much faster or slower than it was tested, no more: beyond it its chart says nothing. */
+export const PACE_FACTORS = { slowest: 0.75, fastest: 1.35 } as const;
+
+/** The mark whose rate is nearest to what is wanted, of those within it. */
+function nearest(marks: readonly BandSetting[], { low, chosen, high }: WantedBand, tolerance: number): BandSetting | null {
+  const within = marks.filter(({ rateSi }) => rateSi >= low * (1 - tolerance) && rateSi <= high * (1 + tolerance));
+  const off = ({ rateSi }: BandSetting) => Math.abs(rateSi / chosen - 1);
+  return within.reduce<BandSetting | null>((best, each) => (best === null || off(each) < off(best) ? each : best), null);
+} // prettier-ignore
+
+/** All marks, passed over so often. */
+const inPasses = (chart: readonly ChartLine[], passes: number): BandSetting[] =>
+  chart.map((line) => ({ line, passes, paceFactor: 1, rateSi: finite(line.rateSi * passes) }));
+
+/** Marks at the pace at which they put down exactly what is chosen: of a machine that meters by time, half the pace is twice the rate. */
+const atOtherPace = (chart: readonly ChartLine[], { chosen }: WantedBand): BandSetting[] =>
+  chart
+    .map((line) => ({ line, passes: 1, paceFactor: finite(line.rateSi / chosen), rateSi: chosen }))
+    .filter(({ paceFactor }) => paceFactor >= PACE_FACTORS.slowest && paceFactor <= PACE_FACTORS.fastest)
+    .toSorted((a, b) => Math.abs(Math.log(a.paceFactor)) - Math.abs(Math.log(b.paceFactor)));
+
+/**
+ * The mark of a machine for a line of a guide: one that lies in it, else another pace where pace acts, else several passes.
+ *
+ * @param chart marks with their rates, from low to high
+ * @param wanted above 0, in the dimension of the chart
+ * @param isByTime the machine meters by time: what it puts down hangs on the pace
+ * @param tolerance share by which a mark may lie beyond the band
+ * @returns null where nothing serves it
+ * @throws InputError number.unusable
+ * @example settingForBand([], { low: 0.01, chosen: 0.015, high: 0.02 }, true) // null
+ */
+export function settingForBand(
+  chart: readonly ChartLine[],
+  wanted: WantedBand,
+  isByTime: boolean,
+  tolerance = 0,
+): BandSetting | null {
+  requirePositive({ low: wanted.low, chosen: wanted.chosen, high: wanted.high });
+  for (const { rateSi, mark } of chart) requireFinite({ rate: rateSi, opening: mark.opening });
+  requireFinite({ tolerance });
+  const open = chart.filter(({ rateSi }) => rateSi > 0);
+  const once = nearest(inPasses(open, 1), wanted, tolerance);
+  if (once) return once;
+  const paced = isByTime ? atOtherPace(open, wanted)[0] : undefined;
+  if (paced) return paced;
+  for (let passes = 2; passes <= MAX_PASSES; passes += 1) {
+    const several = nearest(inPasses(open, passes), wanted, tolerance);
+    if (several) return several;
+  }
+  return null;
+}

@@ -1,0 +1,21 @@
+import { InputError } from '../errors/InputError.ts';
+import { readQuantity } from '../quantities/quantity.ts';
+import type { UnitId } from '../quantities/units.ts';
+
+/** Ice is dealt with between these; what lies beyond is a slip of the unit. */
+export const PAVEMENT_C = { coldest: -50, warmest: 15 } as const;
+
+/**
+ * A pavement temperature as typed.
+ *
+ * @param bareUnit of a bare number
+ * @returns degC
+ * @throws InputError as readQuantity, and pavement.slip for one that no winter has: 25 degC where 25 degF was meant
+ * @example readPavement('23', 'degF', 'pavement') // -5
+ */
+export function readPavement(input: string, bareUnit: UnitId, field: string): number {
+  const { si } = readQuantity(input, { kind: 'temperature', bareUnit, field });
+  if (si < PAVEMENT_C.coldest || si > PAVEMENT_C.warmest)
+    throw new InputError('pavement.slip', { field, input: input.trim(), hint: '23 °F' });
+  return si;
+}
