@@ -1,5 +1,6 @@
 // Kinds: everything that a crew stores, changes and deletes with undo. Routes, tables, lists, search, demo, files and backup follow.
 import { calibrations } from './calibrations.ts';
+import { guides } from './guides.ts';
 import { jobs } from './jobs.ts';
 import type { Columns, Kind, RowOf } from './kind.ts';
 import { nozzles } from './nozzles.ts';
@@ -9,7 +10,9 @@ import { rigs } from './rigs.ts';
 import { ruleSets } from './ruleSets.ts';
 import { sites } from './sites.ts';
 import { soilTests } from './soilTests.ts';
+import { storms } from './storms.ts';
 import { widthTests } from './widthTests.ts';
+import { winters } from './winters.ts';
 
 /** Every stored kind by its name; what leans on others stands after them. */
 export const KINDS = {
@@ -22,6 +25,9 @@ export const KINDS = {
   widthTests,
   soilTests,
   ruleSets,
+  guides,
+  winters,
+  storms,
   jobs,
 } as const;
 

@@ -21,6 +21,8 @@ export interface SizeResult {
   readonly areaM2: number;
   /** About 95 %: what was typed after ±, m2; 0 without. */
   readonly bandM2: number;
+  /** What the last digits of it say, m2. */
+  readonly resolutionM2: number;
   readonly unit: AreaUnit;
   readonly input: string;
   readonly shape: SizeShape;
@@ -100,12 +102,10 @@ function splitSides(input: string): string[] {
 /** "58 x 36 - 210 - 6 x 4" -> ["58 x 36", "210", "6 x 4"]: what is taken off follows a minus. */
 const splitCutOuts = (input: string): string[] => input.split(/(?<=\S)\s*[-−–]\s*(?=[\d.½-⅞])/);
 
-function readRectangle(
-  input: string,
-  sides: string[],
-  bareUnit: AreaUnit,
-  field: string,
-): Pick<SizeResult, 'areaM2' | 'unit' | 'shape'> {
+/** A piece of a size as read. */
+type Piece = Pick<SizeResult, 'areaM2' | 'resolutionM2' | 'unit' | 'shape'>;
+
+function readRectangle(input: string, sides: string[], bareUnit: AreaUnit, field: string): Piece {
   if (sides.length !== 2)
     throw new InputError('size.sides', { field, input, count: sides.length, hint: '62 x 38 ft' });
   const wanted = { kind: 'length', bareUnit: lengthUnitFor(bareUnit), field } as const;
@@ -113,6 +113,7 @@ function readRectangle(
   const lengthUnit = length!.unit as LengthUnit;
   return {
     areaM2: length!.si * width!.si,
+    resolutionM2: Math.hypot(length!.resolutionSi * width!.si, width!.resolutionSi * length!.si),
     unit: areaUnitFor(lengthUnit),
     shape: { kind: 'rectangle', lengthM: length!.si, widthM: width!.si, lengthUnit },
   };
@@ -141,19 +142,15 @@ export function readSize(input: string, bareUnit: AreaUnit, field: string): Size
   if (areaM2 > MAX_M2) throw new InputError('size.too-large', { field, input });
   if (areaM2 < MIN_M2) throw new InputError('size.too-small', { field, input });
   const share = band === undefined ? 0 : readBand(band, areaM2, base.unit, field);
-  return { areaM2, unit: base.unit, shape, input, bandM2: share * areaM2 };
+  return { areaM2, resolutionM2: base.resolutionM2, unit: base.unit, shape, input, bandM2: share * areaM2 };
 }
 
 /** One piece of a size: an area, or length x width. */
-function readPiece(
-  input: string,
-  bareUnit: AreaUnit,
-  field: string,
-): Pick<SizeResult, 'areaM2' | 'unit' | 'shape'> {
+function readPiece(input: string, bareUnit: AreaUnit, field: string): Piece {
   const sides = splitSides(input);
   if (sides.length > 1) return readRectangle(input, sides, bareUnit, field);
-  const { si, unit } = readPositive(input, { kind: 'area', bareUnit, field }, message('errors.what.size'));
-  return { areaM2: si, unit: unit as AreaUnit, shape: { kind: 'size' } };
+  const { si, unit, resolutionSi } = readPositive(input, { kind: 'area', bareUnit, field }, message('errors.what.size')); // prettier-ignore
+  return { areaM2: si, resolutionM2: resolutionSi, unit: unit as AreaUnit, shape: { kind: 'size' } };
 }
 
 /** A band as typed behind a size; none where nobody could type one so narrow. */

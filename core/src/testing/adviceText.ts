@@ -52,10 +52,22 @@ export const isEnded = (because: Because): boolean => ENDED.has(because);
  * @example adviceText(reading, calibration).mark // '11'
  */
 export function adviceText(
-  { advice, tolerance, targetSi, runs }: CalibrationResult,
+  { advice, session, tolerance, targetSi, runs }: CalibrationResult,
   { target, isCeiling, signOff }: CalibrationInput,
   product: ProductKind | null = null,
 ): AdviceText | null {
+  if (session?.next) {
+    const { marks, tested, next } = session;
+    return {
+      act: 'set',
+      mark: next.label,
+      why: message('advice.session', {
+        tested,
+        all: marks.length,
+        left: tested < marks.length ? 'some' : 'none',
+      }),
+    };
+  }
   if (!advice || targetSi === null) return null;
   const { mark, because, expected, means, start } = advice;
   const rate = (kgPerM2: number) => {

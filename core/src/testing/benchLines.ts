@@ -118,6 +118,7 @@ function lineTermsOf(run: RunInput, calibration: CalibrationInput, { outlets, ro
     ground: (along) => ground(along, [...(isTyped('passes') ? [by, count('passes')] : []), ...times('rows', rows)]), // prettier-ignore
     ofOneRow: (along) => ground(along, []),
     times,
+    timesOver: () => (isTyped('passes') ? [over, count('passes')] : []),
     courseTime: () =>
       timed.length === 1
         ? [by, seconds('courseTime')]

@@ -9,6 +9,8 @@ import { readWidth } from '../machines/width.ts';
 import { noteDay, readName } from '../fields/heading.ts';
 import { advise, type Advice } from './advice/advise.ts';
 import { chartOf } from './chart.ts';
+import { settingCurve, type SettingCurve } from './curve.ts';
+import { settingsSession, type SettingsSession } from './session.ts';
 import { NO_RIG, type BenchRig } from './benchRig.ts';
 import type { CalibrationInput, SignOffInput } from './calibrationInput.ts';
 import { plausibilityChecks, type PlausibilityCheck } from './plausibility.ts';
@@ -16,7 +18,7 @@ import { countedRuns, readScaleStep, runReader, type RunResult } from './readRun
 import { dimensionOf, isSprayed, rateAs, type RateDimension } from './rate.ts';
 import { sprayState, type SprayState } from './spray.ts';
 import { densityFactor } from '../wet/flow.ts';
-import { NO_RECORD, repeatsOf, type Run, type ScatterRecord } from './scatter.ts';
+import { NO_RECORD, repeatsOf, settingMeans, type Run, type ScatterRecord, type SettingMean } from './scatter.ts'; // prettier-ignore
 import { chooseStart, fromShape, lookUp, starts, type Listed, type Start } from './start.ts';
 
 /** A rate at one of the machine's marks, in SI units of the calibration's dimension. */
@@ -45,6 +47,13 @@ export interface CalibrationResult {
   readonly plausibility: readonly PlausibilityCheck[];
   /** What to set next; null until the scale of the machine and the target are known. */
   readonly advice: (Advice & { readonly mark: Mark; readonly start: Start }) | null;
+  /** Means of the marks that were tested, and the curve through them; null with fewer than two. */
+  readonly means: readonly SettingMean[];
+  readonly curve: SettingCurve | null;
+  /** The settings that are tested in turn; null: each run advises the next one. */
+  readonly session: SettingsSession | null;
+  /** The mark to set next: of the session, else as advised; null: nobody can tell. */
+  readonly nextMark: Mark | null;
   /** How what sprays stands; null: it spreads. */
   readonly spray: SprayState | null;
   /** Rates at the machine's marks over what was tested. */
@@ -167,7 +176,11 @@ export function evaluateCalibration(
   const spray = rig.spray ? sprayState({ runs, rig, record, targetSi }) : null;
   const advice = targetSi === null || spray ? null : adviceOf(input, rig, counted, { target: targetSi, tolerance, paceMPerS: paceMPerS ?? USUAL_PACE, label, shape, record }); // prettier-ignore
   const { marks } = rig.scale;
-  const lines = chartOf(marks.map(({ opening }) => opening), advice?.means ?? []); // prettier-ignore
+  // Without one rate to aim at nothing is advised, and what was tested is a chart all the same.
+  const means = advice?.means ?? (spray ? [] : settingMeans(counted.filter(({ rate }) => rate > 0), record)); // prettier-ignore
+  const lines = chartOf(marks.map(({ opening }) => opening), means); // prettier-ignore
+  const inTurn = marks.length === 0 ? [] : input.settings.split(',').flatMap((each) => readIfPresent(each, () => readMark(each, rig.scale, 'settings')) ?? []); // prettier-ignore
+  const session = inTurn.length === 0 ? null : settingsSession(inTurn, runs);
   return {
     scaleStepKg,
     dimension,
@@ -180,6 +193,10 @@ export function evaluateCalibration(
     runs,
     plausibility,
     advice,
+    means,
+    curve: advice ? advice.curve : means.length < 2 ? null : settingCurve(means.map(({ setting, mean, runs: weight }) => ({ x: setting, y: mean, weight }))), // prettier-ignore
+    session,
+    nextMark: session ? session.next : (advice?.mark ?? null),
     chart: spray
       ? spray.means.map(({ mark, mean }) => ({ mark, rateSi: mean.mean, tested: true }))
       : lines.map(({ setting, rate, tested }) => ({ mark: marks.find(({ opening }) => opening === setting)!, rateSi: rate, tested })), // prettier-ignore
@@ -199,7 +216,7 @@ export function chartShape(
   reading: CalibrationResult,
   dimension: RateDimension = reading.dimension,
 ): Listed | null {
-  const means = reading.advice?.means ?? [];
+  const { means } = reading;
   const one = rateAs({ si: 1, dimension: reading.dimension }, dimension, reading.widthM);
   if (means.length < 2 || !one) return null;
   return {

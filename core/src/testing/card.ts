@@ -78,7 +78,7 @@ export function cardOf(
   const setting = found?.line.mark.label ?? signOff.setting;
   const kept = chart.findIndex(({ mark }) => mark.label === setting);
   const rate = (kgPerM2: number) => showRate(kgPerM2, 0, target.unit);
-  const tested = reading.advice?.means.find((mean) => mean.setting === chart[kept]?.mark.opening);
+  const tested = reading.means.find((mean) => mean.setting === chart[kept]?.mark.opening);
   const sprayed =
     reading.spray?.means.find(({ mark }) => mark.label === setting) ?? reading.spray?.now ?? null;
   const held = sprayed

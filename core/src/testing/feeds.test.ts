@@ -149,7 +149,7 @@ it('what a machine repeated in its other calibrations of two seasons counts for 
 });
 
 it('only methods that a machine can be tested by are offered', () => {
-  expect(methodsFor('push-drop')).toEqual(['weigh-back', 'catch', 'tray', 'run-out']);
+  expect(methodsFor('push-drop')).toEqual(['weigh-back', 'catch', 'taped', 'tray', 'run-out']);
   expect(methodsFor('push-rotary')).not.toContain('outlets');
   expect(methodsFor('row-distributor')).toContain('fill-time');
 });

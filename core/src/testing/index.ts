@@ -42,6 +42,7 @@ export {
   type QuickMethod,
   type QuickResult,
 } from './quickTest.ts';
+export { settingsSession, type SettingsSession } from './session.ts';
 export { keptReadings, nextRun, type RunStart } from './nextRun.ts';
 export { stepsOf, type Step } from './steps.ts';
 export { press, runningS, split, STANDING, type Clock, type Lap, type Stopwatch } from './stopwatch.ts';

@@ -6,6 +6,7 @@ import { rowOutletsMethod } from './methods/rowOutlets.ts';
 import { runOutMethod } from './methods/runOut.ts';
 import { sprayCatchMethod } from './methods/sprayCatch.ts';
 import { sprayUsedMethod } from './methods/sprayUsed.ts';
+import { sweepTapedMethod } from './methods/sweepTaped.ts';
 import { sweepUpMethod } from './methods/sweepUp.ts';
 import { timedCatchMethod } from './methods/timedCatch.ts';
 import { trayMethod } from './methods/tray.ts';
@@ -16,6 +17,7 @@ import type { CourseTimings } from './scatter.ts';
 export const METHODS = {
   'weigh-back': weighBackMethod,
   catch: sweepUpMethod,
+  taped: sweepTapedMethod,
   tray: trayMethod,
   'timed-catch': timedCatchMethod,
   'run-out': runOutMethod,

@@ -3,8 +3,8 @@ import { collect } from '../errors/collect.ts';
 import { toResult, InputError } from '../errors/InputError.ts';
 import { readNumber } from '../quantities/numbers.ts';
 import { readPositive, readQuantity } from '../quantities/quantity.ts';
-import type { UnitId } from '../quantities/units.ts';
-import { areaUnitFor, pressureUnitFor, volumeUnitFor } from '../fields/size.ts';
+import type { AreaUnit, UnitId } from '../quantities/units.ts';
+import { areaUnitFor, pressureUnitFor, volumeUnitFor, readSize } from '../fields/size.ts';
 import { rigKind } from '../machines/kinds.ts';
 import { readMark, type Mark } from '../machines/scale.ts';
 import { readWidth } from '../machines/width.ts';
@@ -106,6 +106,11 @@ export function readField(
     return { si: count, resolutionSi: 0 };
   }
   const unit = bareUnit(field, units);
+  if (field.kind === 'area') {
+    // Taped off, people type its sides.
+    const { areaM2, resolutionM2 } = readSize(input, unit as AreaUnit, path);
+    return { si: areaM2, resolutionSi: resolutionM2 };
+  }
   const { si, resolutionSi } = readQuantity(input, { kind: field.kind, bareUnit: unit, field: path });
   if (si < 0 || (si === 0 && !field.mayBeNone))
     throw new InputError('quantity.not-positive', {

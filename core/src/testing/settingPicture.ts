@@ -45,14 +45,14 @@ function bandAt(means: readonly { setting: number; uRelative: number }[], x: num
  * @example settingPicture(reading, 'lb/1000 ft2', 'push-rotary').means[0] // { x: 6, y: 1.17, band: 0.098 }
  */
 export function settingPicture(
-  { advice, runs, targetSi, tolerance, dimension, widthM }: CalibrationResult,
+  { advice, means: tested, curve: through, runs, targetSi, tolerance, dimension, widthM }: CalibrationResult,
   unit: BenchRateUnit,
   kind: RigKind,
 ): SettingPicture {
   const one = rateAs({ si: 1, dimension }, dimensionOf(unit), widthM);
   const inUnit = (si: number) => fromSi(si * (one?.si ?? 0), unit);
-  const means = (one && advice?.means) ?? [];
-  const curve = (one && advice?.curve) ?? null;
+  const means = one ? tested : [];
+  const curve = one && through;
   const points = curve
     ? Array.from({ length: STEPS + 1 }, (_, at): ChartPoint => {
         const x = curve.from + ((curve.to - curve.from) * at) / STEPS;

@@ -163,6 +163,7 @@ const READINGS: Readonly<Record<MethodId, fc.Arbitrary<Record<string, string>>>>
   catch: fc.record({ tare: number(0.2, 1), gross: number(1.5, 6), length: number(4, 20), passes: fc.constantFrom('', '3') }),
   tray: fc.record({ tare: number(0.2, 1), gross: number(1.5, 6), length: number(4, 20) }),
   'timed-catch': fc.record({ 'tare.1': number(0.2, 1), 'gross.1': number(1.5, 6), 'tare.2': number(0.2, 1), 'gross.2': number(1.5, 6), course: number(30, 60), courseTime: number(20, 40), 'courseTime.2': fc.oneof(fc.constant(''), number(20, 40)), catchTime: number(15, 40) }),
+  taped: fc.record({ tare: number(0.5, 1), gross: number(3, 9), area: fc.tuple(number(8, 40), number(4, 20)).map(([a, b]) => `${a} x ${b} ft`), passes: fc.constantFrom('', '1', '3') }),
   'run-out': fc.record({ tare: fc.oneof(fc.constant(''), number(0.5, 1)), load: number(9, 15), left: fc.oneof(fc.constant('0'), number(1.2, 4)), area: number(600, 2000) }),
   'fill-time': fc.record({ tare: fc.oneof(fc.constant(''), number(0.2, 1)), content: number(3, 6), course: number(30, 60), courseTime: number(20, 40), fillTime: number(40, 160) }),
   'spray-catch': fc.record({ ...Object.fromEntries([1, 2, 3].map((at) => [`volume.${at}`, number(400, 600)])), 'ownTime.2': fc.oneof(fc.constant(''), number(20, 40)), course: number(30, 60), courseTime: number(20, 40), 'courseTime.2': fc.oneof(fc.constant(''), number(20, 40)), catchTime: number(15, 40), pressure: fc.oneof(fc.constant(''), number(2, 4)) }),

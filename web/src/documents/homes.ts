@@ -12,5 +12,8 @@ export const HOMES = {
   openRuns: { path: '/bench', label: say('common.home.bench') },
   widthTests: { path: '/bench/width', label: say('common.home.widths') },
   soilTests: { path: '/shelf/soil', label: say('common.home.soilTests') },
+  guides: { path: '/winter/guides', label: say('common.home.guides') },
+  storms: { path: '/winter/storms', label: say('common.home.storms') },
+  winters: { path: '/winter/seasons', label: say('common.home.winters') },
   ruleSets: { path: '/shelf/rules', label: say('common.home.rules') },
 } as const satisfies Readonly<Record<KindName, { readonly path: string; readonly label: string }>>;

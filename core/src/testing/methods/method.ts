@@ -90,6 +90,8 @@ export interface LineTerms {
   caughtVolumes(): Parts;
   /** `× number`, where it is more than one. */
   times(role: 'rows' | 'outlets', number: number): Parts;
+  /** `÷ the times that the same ground was covered`, where that was typed. */
+  timesOver(): Parts;
   /** `× the mean time over the course`. */
   courseTime(): Parts;
   /** From the spacing that a load was spread at to that of the calibration; none: they are the same. */

@@ -6,7 +6,7 @@ import type { Compared } from './compared.ts';
 /** Settings that a curve needs. */
 const MIN_SETTINGS = 2;
 
-export const settingsTested = ({ on }: Compared): number => on.reading.advice?.means.length ?? 0;
+export const settingsTested = ({ on }: Compared): number => on.reading.means.length;
 export const isComparable = (one: Compared): boolean => settingsTested(one) >= MIN_SETTINGS;
 
 /** What one still lacks to be compared. */

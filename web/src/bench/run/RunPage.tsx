@@ -39,7 +39,7 @@ import { oneOf } from '@steady-scatter/words/things';
 
 /** Where product begins to run moves the mark of a first, cautious run. */
 function markAfterFlow(input: CalibrationInput, id: string, run: RunInput, shelf: BenchShelf): string {
-  return calibrationContext(input, shelf, id).reading.advice?.mark.label ?? run.setting;
+  return calibrationContext(input, shelf, id).reading.nextMark?.label ?? run.setting;
 }
 
 function useErrors(on: CalibrationContext, tried: boolean) {
@@ -51,7 +51,7 @@ function useErrors(on: CalibrationContext, tried: boolean) {
 function useBegin(id: string) {
   const navigate = useNavigate();
   return (input: CalibrationInput, on: CalibrationContext, method: MethodId) => {
-    const mark = on.reading.advice?.mark.label ?? null;
+    const mark = on.reading.nextMark?.label ?? null;
     const run = nextRun(input, method, on.bench.outlets, { id: newId(), onDay: today(), mark });
     void beginOpenRun(run.id, openRunOf(run, id, input));
     void navigate(`/bench/${id}/run/${run.id}`, { replace: true });

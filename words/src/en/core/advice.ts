@@ -6,6 +6,8 @@ export const advice = {
   'advice.theRate': 'the rate',
   'advice.start':
     'Nothing is tested yet. Begin {from, select, low {low, not quite half way from first flow to fully open, since {harm, select, waste {too much is wasted and harms plants} label {too much breaks the label} burn {too much burns} other {too much does more harm than too little}}} middle {in the middle of the scale} label {where the label says, looked up for your pace} other {where the other product’s chart gives this rate}}.{lowered, select, yes { The rate is a limit: what you chose would begin higher.} other {}}',
+  'advice.session':
+    '{tested, plural, =0 {The first of {all} settings, one after the other.} other {{tested} of {all} settings tested{left, select, none {. Once more from the first: a second test run shows how much they scatter.} other {. This one is next.}}}}',
   'advice.no-flow': 'Nothing came out so far: first flow lies above. Half way from there to fully open.',
   'advice.shape':
     'The other product’s chart, scaled by your one test, points here. Test it.{ceiling, select, yes { The rate is a limit, so the mark at or below it is taken.} other {}}',

@@ -210,6 +210,7 @@ export const kinds = {
   'kinds.method.timed-catch': 'timed catch standing still',
   'kinds.method.spray-catch': 'catch what is sprayed for a time',
   'kinds.method.spray-used': 'what was sprayed on known ground',
+  'kinds.method.taped': 'sweep up taped ground',
   'kinds.method.catch': 'sweep up or catch on a tarp',
   'kinds.method.tray': 'a tray hung under the hopper',
 } as const;

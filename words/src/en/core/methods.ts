@@ -48,6 +48,14 @@ export const methods = {
     'Its metering runs standing still: no ground is needed, and a bucket catches all of it.',
   'methods.catch.how':
     'Catch all that falls over a measured length, indoors or in no wind, and weigh the container empty and full.',
+  'methods.taped.how':
+    'Tape off a rectangle on a smooth floor or on clean pavement, cover all of it once, up and down, and sweep it up.',
+  'methods.taped.before': 'Weigh the empty container. It is subtracted for you.',
+  'methods.taped.walk':
+    'Cover the taped ground evenly: up and down beside each other, open on the ground and shut beyond the tape.',
+  'methods.taped.after': 'Sweep up all of it, from inside the tape only, and weigh container and product.',
+  'methods.why.floor': 'It needs a smooth floor or clean pavement to sweep.',
+  'methods.why.taped': 'The swept product goes back into the hopper, and the next setting is ready at once.',
   'methods.catch.before': 'Weigh the empty container. It is subtracted for you.',
   'methods.catch.after': 'Sweep up all of it and weigh container and product.',
   'methods.why.scaleCaught': 'It takes a scale for what was caught.',

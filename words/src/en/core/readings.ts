@@ -26,6 +26,8 @@ export const readings = {
   'readings.course': 'Course length',
   'readings.courseTime': 'Course time',
   'readings.stripLength': 'Strip length',
+  'readings.tapedArea': 'Taped area',
+  'readings.timesCovered': 'Times covered',
   'readings.passes': 'Passes',
   'readings.stripTime': 'Strip time',
   'readings.courseTimeRun': 'Course time, run {run}',
