@@ -41,6 +41,14 @@ function wantedPublicUrl() {
   return giveUp(`PUBLIC_URL is ${text}; it has to be an address such as http://192.168.1.20:4310.`);
 }
 
+/** Address of the station that is asked for pavement, weather and weights; none: the stand-in. */
+function wantedStation() {
+  const text = process.env['STATION_URL'] ?? '';
+  if (text === '') return undefined;
+  if (URL.canParse(text) && /^https?:$/.test(new URL(text).protocol)) return text;
+  return giveUp(`STATION_URL is ${text}; it has to be an address such as http://192.168.1.30/readings.`);
+}
+
 /** Addresses of proxies that may say for whom they ask. */
 const wantedProxies = () =>
   (process.env['TRUST_PROXY'] ?? '')
@@ -52,6 +60,7 @@ const port = wantedPort();
 const host = process.env['HOST'] || undefined;
 const publicUrl = wantedPublicUrl();
 const trustProxy = wantedProxies();
+const station = wantedStation();
 
 /** @type {import('./lib/systemUser.mjs').SystemUser | null} */
 let user;
@@ -129,6 +138,7 @@ async function serve(program, serverFolder, webRoot) {
       host,
       publicUrl,
       trustProxy,
+      station,
       ...(certificates && { certificates }),
       requestsPerMinute: Number(process.env['REQUESTS_PER_MINUTE']) || undefined,
       code: server?.code,

@@ -1,3 +1,4 @@
+import { STATION_QUANTITIES, stationAnswer } from '@steady-scatter/core/winter';
 import * as z from 'zod';
 import { crewSettings } from './crew.ts';
 import { device, here, pairing } from './devices.ts';
@@ -87,6 +88,15 @@ export const ROUTES = {
     query: nothing,
     body: none,
     answer: none,
+  },
+  station: {
+    method: 'get',
+    path: '/api/station',
+    summary: 'Asks the station that is configured what it reads now',
+    params: nothing,
+    query: z.strictObject({ of: z.enum(STATION_QUANTITIES) }),
+    body: none,
+    answer: stationAnswer,
   },
   search: {
     method: 'get',

@@ -315,9 +315,21 @@ describe('documents with anything typed in them', () => {
       const plan = keeps(() => core.spreadPlan(reading, 0.0163, 2.7, seed % 2 === 0, false));
       if (plan) keeps(() => core.markRemark(plan.found, input.target.unit));
       keeps(() => core.outputAt(reading, '11'));
+      keeps(() => core.settingOnGround(reading, { low: 0.01, chosen: 0.015, high: 0.02 }, true));
+      keeps(() =>
+        core.servedLines(core.evaluateGuide(GUIDE).versions[0]!.lines, 'dry', reading, seed % 2 === 0),
+      );
       keeps(() => core.planFor('weigh-back', input, bench, reading));
       keeps(() => core.cardOf(input, rig, reading, '10 Apr', { kgPerM2: 0.01, purpose: 'a job' }));
-      keeps(() => core.freshness(input, rig, { lot: 'a', grainSize: 'b' }, '2026-11-26'));
+      keeps(() =>
+        core.freshness(
+          input,
+          rig,
+          { lot: 'a', grainSize: 'b', kind: 'dry-deicer' },
+          '2026-11-26',
+          '2026-11-01',
+        ),
+      );
       keeps(() => core.readPace(input.pace, 'pace', core.collect()));
       keeps(() => core.testsTable([{ machine: 'm', outlets: bench.outlets, input, reading }], speak));
       keeps(() => core.runsSince(input));
@@ -383,12 +395,12 @@ describe('documents with anything typed in them', () => {
       const product = mangled(pick(DEMO.products, seed).input as exported.ProductInput, draw);
       const winter = mangled(WINTER, draw);
       const works = [
-        () => core.asksForLane(guide), () => core.sameSituation(pick(TEXTS, seed), 'frost'), () => core.guideRulers(lines),
+        () => core.asksForLane(guide), () => core.sameSituation(pick(TEXTS, seed), 'frost'), () => core.guidePicture(core.guideRulers(lines), guide.temperatureUnit),
         () => core.lookUpGuide(lines, -6, asked), () => core.planNight(lines, deicer, { ...asked, pavementC: -6, share: null }),
         () => core.readGuideTable(table, guide, () => 'n', speak), () => core.readPavement(pick(TEXTS, seed), 'degF', 'x'),
         () => core.evaluateDeicer(product.deicer, 'dry'), () => core.evaluateApplication(input), () => core.saltOf(rows),
         () => core.saltBy(rows, ({ subject }) => subject), () => core.savingAgainst(rows, 0.05), () => core.evaluateWinter(winter),
-        () => core.rowsWithin(rows, winter.fromDay, winter.toDay), () => core.yearBefore(WINTER, '2026-12-20'),
+        () => core.rowsWithin(rows, winter.fromDay, winter.toDay), () => core.yearBefore(WINTER, '2026-12-20'), () => core.winterOn([winter], '2026-12-20'),
         () => core.evaluateStorm(mangled({ ...core.blankStorm(), name: 'S', fromDay: '2026-12-31' }, draw)),
       ]; // prettier-ignore
       for (const work of works) keeps<unknown>(work);

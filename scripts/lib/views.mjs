@@ -25,7 +25,7 @@ export async function viewsOf(address) {
     '/', '/jobs', ...each('/jobs', jobs), ...['machine', 'test', 'width'].map((stop) => `/jobs/${jobs[0]}/${stop}`), '/new/machine', '/sites', '/sites/new', ...each('/sites', sites),
     '/bench', '/bench/quick', '/bench/new', ...each('/bench', calibrations), `/bench/${calibrations[0]}/run`,
     '/bench/rigs', '/bench/rigs/new', ...each('/bench/rigs', rigs), '/bench/width', '/bench/width/new', ...each('/bench/width', widths),
-    `/bench/${boom}`, `/bench/${boom}/run`, `/bench/rigs/${rig}`, '/bench/nozzles', '/bench/nozzles/new', `/jobs/${tank}`, '/patch', '/brine',
+    `/bench/${boom}`, `/bench/${boom}/run`, `/bench/rigs/${rig}`, '/bench/nozzles', '/bench/nozzles/new', `/jobs/${tank}`, '/patch', '/winter/brine',
     '/bench/compare', '/bench/cards', '/bench/files',
     '/shelf', '/shelf/new', ...each('/shelf', products), '/shelf/compare', '/shelf/import', '/shelf/mix', '/shelf/soil', '/shelf/soil/new',
     ...each('/shelf/soil', soil), '/shelf/rules', '/shelf/rules/new', ...each('/shelf/rules', rules), '/no-such-page',

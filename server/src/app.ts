@@ -45,6 +45,8 @@ export interface Wiring {
   readonly disk?: Disk;
   /** How backups are made and restored; none: they are not. */
   readonly backups?: Backups;
+  /** Where the station is asked for pavement, weather and weights; none: there is none. */
+  readonly station?: string;
   /** Most requests to the API from one address in a minute. */
   readonly requestsPerMinute?: number;
   /** The kinds that are stored; those of the contract where nothing else is said. */
@@ -184,6 +186,7 @@ export function createApp(wiring: Wiring): Express {
       disk,
       homeCrewId,
       documents,
+      station: wiring.station ?? null,
     }),
     ...overrides,
   };

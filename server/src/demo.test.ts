@@ -59,7 +59,7 @@ it('Tarn Hollow has a crew’s two seasons on the bench: what is fresh, stale, u
     const product = products.find(({ id }) => id === input.productId)?.input ?? null;
     return freshness(input, rigOf(input), product, '2026-11-25').state;
   });
-  expect(new Set(ages)).toEqual(new Set(['none', 'ageing', 'stale']));
+  expect(new Set(ages)).toEqual(new Set(['none', 'ageing', 'stale', 'fresh']));
   const runs = calibrations.flatMap(({ input }) => input.runs);
   expect(runs.some(({ excluded }) => excluded !== '')).toBe(true);
   expect(runs.some(({ earlier }) => earlier.length > 0)).toBe(true);

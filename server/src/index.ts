@@ -16,6 +16,7 @@ import { ANY_DISK, diskOf } from './running/disk.ts';
 import { createLog, logged } from './running/log.ts';
 import { installationOf } from './services/installation.ts';
 import { seedDemo } from './services/demo.ts';
+import { startStandIn } from './stations/standIn.ts';
 import { projectAll } from './services/projections.ts';
 
 export { checkArchive, restoreArchive } from './backup/restore.ts';
@@ -38,6 +39,8 @@ export interface ServerOptions {
   readonly trustProxy?: readonly string[];
   /** What HTTPS is served with, beside HTTP, on the port after it; PEM. */
   readonly certificates?: Certificates;
+  /** Address of the station that is asked for pavement, weather and weights; without one, the stand-in that comes along. */
+  readonly station?: string;
   /** Most requests to the API from one address in a minute. */
   readonly requestsPerMinute?: number;
   /** The code to pair with, where it was told before; without one a new one. */
@@ -110,12 +113,15 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
   const secureAddresses: string[] = [];
   const { certificates } = options;
   const threads = options.checkerFile === undefined ? null : checkInThreads(options.checkerFile);
+  const standIn = options.station === undefined ? await startStandIn() : null;
+  const station = options.station ?? standIn?.address ?? '';
   const app = createApp({
     sequelize,
     looking,
     homeCrewId,
     installation: await installationOf(sequelize),
     logger,
+    station,
     ...(options.requestsPerMinute && { requestsPerMinute: options.requestsPerMinute }),
     webRoot: options.webRoot,
     network: {
@@ -157,6 +163,7 @@ export async function startServer(options: ServerOptions): Promise<RunningServer
       const ended = Promise.all([
         closed,
         daily?.stop(),
+        standIn?.close(),
         threads?.close(),
         sequelize.close(),
         looking.close(),

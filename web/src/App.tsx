@@ -27,6 +27,8 @@ const RigPage = lazyPart(() => import('./rigs/RigPage.tsx'));
 const NozzlesPage = lazyPart(() => import('./nozzles/NozzlesPage.tsx'));
 const NozzlePage = lazyPart(() => import('./nozzles/NozzlePage.tsx'));
 const PatchPage = lazyPart(() => import('./tank/PatchPage.tsx'));
+const GuidesPage = lazyPart(() => import('./winter/guides/GuidesPage.tsx'));
+const GuidePage = lazyPart(() => import('./winter/guides/GuidePage.tsx'));
 const BrinePage = lazyPart(() => import('./winter/BrinePage.tsx'));
 const ShelfPage = lazyPart(() => import('./products/ShelfPage.tsx'));
 const ProductPage = lazyPart(() => import('./products/ProductPage.tsx'));
@@ -57,7 +59,10 @@ export function App() {
                   <Route path="/new/:stop" />
                 </Route>
                 <Route path="/patch" element={<PatchPage />} />
-                <Route path="/brine" element={<BrinePage />} />
+                <Route path="/winter/guides" element={<GuidesPage />} />
+                <Route path="/winter/guides/new" element={<GuidePage />} />
+                <Route path="/winter/guides/:id" element={<GuidePage />} />
+                <Route path="/winter/brine" element={<BrinePage />} />
                 <Route path="/jobs" element={<JobsPage />} />
                 <Route path="/jobs/:id/:stop?" element={<JobPage />} />
                 <Route path="/sites" element={<SitesPage />} />

@@ -18,6 +18,7 @@ export {
   saltOf,
   savingAgainst,
   winterInput,
+  winterOn,
   yearBefore,
   type SaltSums,
   type Saving,

@@ -12,6 +12,7 @@ import {
   saltOf,
   savingAgainst,
   splitByPlan,
+  winterOn,
   yearBefore,
   type ApplicationInput,
   type SeasonRow,
@@ -123,6 +124,11 @@ describe('a winter', () => {
   it('against the habit of before: 800 m2 at 50 g/m2 are 40 kg, 8 went out', () => {
     expect(savingAgainst(within, 0.05)).toEqual({ rounds: 2, treatedM2: 800, habitKg: 40, usedKg: 8, savedKg: 32, meanKgPerM2: 0.01 }); // prettier-ignore
     expect(savingAgainst([], 0.05)).toBeNull();
+  });
+
+  it('is the one that a day lies in', () => {
+    expect(winterOn([winter], '2027-01-01')).toBe(winter);
+    expect(winterOn([winter], '2027-04-16')).toBeNull();
   });
 
   it('is held against the one before, as far as it has come', () => {

@@ -64,6 +64,17 @@ export function evaluateWinter({ name, fromDay, toDay, goal, habit }: WinterInpu
   }; // prettier-ignore
 }
 
+/**
+ * The winter that a day lies in.
+ *
+ * @returns null where it lies in none
+ * @example winterOn([{ fromDay: '2026-11-01', toDay: '2027-04-15' }], '2027-01-01').fromDay // '2026-11-01'
+ */
+export const winterOn = <Winter extends Pick<WinterInput, 'fromDay' | 'toDay'>>(
+  winters: readonly Winter[],
+  day: string,
+): Winter | null => winters.find(({ fromDay, toDay }) => fromDay <= day && day <= toDay) ?? null;
+
 /** A round on an area, as it stands by now. */
 export interface SeasonRow {
   readonly id: string;

@@ -234,7 +234,7 @@ describe('correcting', () => {
 
 describe('how far a chart holds', () => {
   const signed = input({ runs: TESTED, pace: redRig.pace, signOff: { setting: '11', onDay: '2026-04-10', by: 'M. Orr', state: 'dry', pace: redRig.pace, width: input().width, second: '', lot: 'A', grain: '215', runs: [] } }); // prettier-ignore
-  const state = (more: Partial<CalibrationInput> = {}, rig = redRig, product: { lot: string; grainSize: string } | null = null, today = '2026-05-01') => freshness({ ...signed, ...more }, rig, product, today); // prettier-ignore
+  const state = (more: Partial<CalibrationInput> = {}, rig = redRig, product: { lot: string; grainSize: string } | null = null, today = '2026-05-01') => freshness({ ...signed, ...more }, rig, product && { kind: 'dry-fertilizer', ...product }, today); // prettier-ignore
   it('fresh, ageing by its days, stale when the season turned', () => {
     expect(state().state).toBe('fresh');
     expect(state({}, redRig, null, '2026-09-01').state).toBe('ageing');
@@ -254,6 +254,13 @@ describe('how far a chart holds', () => {
     expect(state({}, redRig, { lot: 'B', grainSize: '215' })).toMatchObject({ state: 'ageing' });
     expect(state({}, { ...redRig, pace: { ...redRig.pace, time: '20' } })).toMatchObject({ state: 'stale' });
     expect(state({ width: { text: '12', unit: 'ft', by: 'chosen' } })).toMatchObject({ state: 'stale' });
+  });
+  it('of a de-icer stale when a winter began since, of anything else not', () => {
+    const inWinter = (kind: 'dry-deicer' | 'dry-fertilizer', from: string | null) => freshness(signed, redRig, { lot: 'A', grainSize: '215', kind }, '2026-05-01', from); // prettier-ignore
+    expect(inWinter('dry-deicer', '2026-04-15')).toEqual({ state: 'stale', reasons: [message('fresh.winter')] }); // prettier-ignore
+    expect(inWinter('dry-deicer', '2026-04-10').state).toBe('fresh');
+    expect(inWinter('dry-deicer', null).state).toBe('fresh');
+    expect(inWinter('dry-fertilizer', '2026-04-15').state).toBe('fresh');
   });
   it('the card says all that hangs on the machine', () => {
     const card = cardOf(signed, redRig, evaluateCalibration(signed, RED), '10 Apr 2026')!;

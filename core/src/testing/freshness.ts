@@ -1,6 +1,7 @@
 import { message, type Message } from '../messages/message.ts';
 import { daysUntil } from '../fields/days.ts';
 import type { RigInput } from '../machines/rigInput.ts';
+import { PRODUCT_KINDS, type ProductKind } from '../products/product.ts';
 import { rigKind } from '../machines/kinds.ts';
 import { toResult } from '../errors/InputError.ts';
 import { collect } from '../errors/collect.ts';
@@ -21,6 +22,7 @@ export interface Age {
 export interface ProductNow {
   readonly lot: string;
   readonly grainSize: string;
+  readonly kind: ProductKind;
 }
 
 const AGEING_DAYS = 120;
@@ -32,6 +34,13 @@ const differs = (a: string, b: string): boolean => a.trim() !== '' && b.trim() !
 const apart = (a: number | null, b: number | null): boolean => a !== null && b !== null && Math.abs(a / b - 1) > SAME; // prettier-ignore
 
 type Reason = readonly [state: 'ageing' | 'stale', text: Message];
+
+/** Made before this winter: the grain and the machine stood still for half a year. */
+const beforeWinter = (onDay: string, product: ProductNow | null, winterFrom: string | null): boolean =>
+  winterFrom !== null &&
+  onDay < winterFrom &&
+  product !== null &&
+  PRODUCT_KINDS[product.kind].puts === 'de-icer';
 
 function ofTime(onDay: string, today: string): Reason[] {
   const days = daysUntil(onDay, today);
@@ -67,6 +76,7 @@ function ofMachine(input: CalibrationAim, onDay: string, rig: RigInput): Reason[
  * @param today year-month-day
  * @param rig null: not known any more
  * @param product null: not on the shelf
+ * @param winterFrom first day of the winter that it is; null: it is none
  * @example freshness(calibration, redSpreader, lakeFeed, '2026-11-25') // { state: 'none', reasons: [] }: nothing is signed off
  */
 export function freshness(
@@ -74,12 +84,15 @@ export function freshness(
   rig: RigInput | null,
   product: ProductNow | null,
   today: string,
+  winterFrom: string | null = null,
 ): Age {
   const { signOff } = input;
   if (!signOff) return { state: 'none', reasons: [] };
   const widthOf = (width: CalibrationAim['width']) => toResult(() => readWidth(width, 'width').si).value;
   const reasons: Reason[] = [
-    ...ofTime(signOff.onDay, today),
+    ...(beforeWinter(signOff.onDay, product, winterFrom)
+      ? [['stale', message('fresh.winter')] as const]
+      : ofTime(signOff.onDay, today)),
     ...(rig ? ofMachine(input, signOff.onDay, rig) : []),
     ...(product && differs(product.grainSize, signOff.grain)
       ? [['stale', message('fresh.grain', { now: product.grainSize, was: signOff.grain })] as const]

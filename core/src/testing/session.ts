@@ -1,3 +1,4 @@
+import { requireFinite } from '../errors/preconditions.ts';
 import type { Mark } from '../machines/scale.ts';
 import type { RunResult } from './readRun.ts';
 
@@ -15,12 +16,14 @@ export interface SettingsSession {
  *
  * @param marks in the order in which they are to be tested
  * @param runs what was tested; what does not count does not
+ * @throws InputError number.unusable
  * @example settingsSession([{ label: 'C', opening: 3 }], []).next.label // 'C'
  */
 export function settingsSession(
   marks: readonly Mark[],
   runs: readonly Pick<RunResult, 'counts' | 'mark'>[],
 ): SettingsSession {
+  for (const { opening } of marks) requireFinite({ opening });
   const timesOf = ({ opening }: Mark) => runs.filter(({ counts, mark }) => counts && mark?.opening === opening).length; // prettier-ignore
   const times = marks.map(timesOf);
   const least = Math.min(...times);

@@ -1,5 +1,8 @@
 import { finite, requireFinite, requirePositive } from '../errors/preconditions.ts';
-import type { ChartLine } from '../testing/calibration.ts';
+import type { CalibrationResult, ChartLine } from '../testing/calibration.ts';
+import { rateIn } from '../testing/rate.ts';
+import type { GuideLine } from './guide.ts';
+import type { GuideProduct } from './guideInput.ts';
 
 /** What is wanted of a machine for a line of a guide: from low to high, best at `chosen`; in the dimension of its chart. */
 export interface WantedBand {
@@ -40,6 +43,54 @@ const atOtherPace = (chart: readonly ChartLine[], { chosen }: WantedBand): BandS
     .map((line) => ({ line, passes: 1, paceFactor: finite(line.rateSi / chosen), rateSi: chosen }))
     .filter(({ paceFactor }) => paceFactor >= PACE_FACTORS.slowest && paceFactor <= PACE_FACTORS.fastest)
     .toSorted((a, b) => Math.abs(Math.log(a.paceFactor)) - Math.abs(Math.log(b.paceFactor)));
+
+/** A chart, as far as a rate is looked up in it. */
+export type ChartRead = Pick<CalibrationResult, 'chart' | 'dimension' | 'widthM' | 'tolerance'>;
+
+/**
+ * The same for a band on the ground, whatever the chart counts in.
+ *
+ * @param wanted kg/m2, or L/m2 for a chart of what is sprayed; above 0
+ * @returns null where nothing serves it, or the chart needs a width that it does not have
+ * @throws InputError number.unusable
+ * @example settingOnGround(reading, { low: 0.01, chosen: 0.0156, high: 0.02 }, true).line.mark.label // '11'
+ */
+export function settingOnGround(
+  { chart, dimension, widthM, tolerance }: ChartRead,
+  wanted: WantedBand,
+  isByTime: boolean,
+): BandSetting | null {
+  const into = (si: number) => rateIn(dimension, si, widthM)?.si ?? null;
+  const [low, chosen, high] = [into(wanted.low), into(wanted.chosen), into(wanted.high)];
+  if (low === null || chosen === null || high === null) return null;
+  return settingForBand(chart, { low, chosen, high }, isByTime, tolerance / 2);
+}
+
+/** A line of a guide with what a machine does about it. */
+export interface ServedLine {
+  readonly line: GuideLine;
+  /** Null: nothing serves it. */
+  readonly found: BandSetting | null;
+}
+
+/**
+ * Which mark serves which line of a guide: the lines of one product that put something down.
+ *
+ * @param lines of a version
+ * @example servedLines([], 'dry', reading, true) // []
+ */
+export const servedLines = (
+  lines: readonly GuideLine[],
+  product: GuideProduct,
+  reading: ChartRead,
+  isByTime: boolean,
+): ServedLine[] =>
+  lines.flatMap((line) => {
+    if (line.product !== product || !line.rate || line.rate.low <= 0) return [];
+    const { low, high } = line.rate;
+    const wanted = { low, high, chosen: (low + high) / 2 };
+    return [{ line, found: settingOnGround(reading, wanted, isByTime) }];
+  });
 
 /**
  * The mark of a machine for a line of a guide: one that lies in it, else another pace where pace acts, else several passes.

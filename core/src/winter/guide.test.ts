@@ -6,6 +6,7 @@ import {
   blankGuide,
   blankGuideLine,
   evaluateGuide,
+  guidePicture,
   guideRulers,
   guideTable,
   lookUpGuide,
@@ -162,6 +163,20 @@ describe('the ruler', () => {
       { seed: 11 },
     );
   }); // prettier-ignore
+});
+
+describe('the picture', () => {
+  it('lays all rulers on one scale, with ticks in the unit of the guide', () => {
+    const read = linesOf([line({ cold: '15', warm: '25' }), line({ cold: '26', warm: '' }), line({ situation: 'Snow', cold: '20', warm: '30' })]); // prettier-ignore
+    const { ticks, rulers } = guidePicture(guideRulers(read), 'degF');
+    expect(ticks.map(({ degrees }) => degrees)).toEqual([15, 20, 25, 30, 35]);
+    expect(ticks[0]!.at).toBeCloseTo(0, 12);
+    // 15 °F to 30 °F and 3 °C more: 20.4 °F in all.
+    expect(rulers[0]!.bands.map(({ from, to }) => [from, to])).toEqual([[0, expect.closeTo(10 / 20.4, 9)], [expect.closeTo(11 / 20.4, 9), 1]]); // prettier-ignore
+    expect(rulers[0]!.gaps).toMatchObject([{ from: expect.closeTo(10 / 20.4, 9), to: expect.closeTo(11 / 20.4, 9) }]); // prettier-ignore
+    expect(rulers[1]!.bands[0]!.from).toBeCloseTo(ticks[1]!.at, 9);
+    expect(guidePicture(guideRulers(linesOf([line({})])), 'degC')).toEqual({ ticks: [], rulers: [] });
+  });
 });
 
 describe('as a table', () => {

@@ -63,7 +63,14 @@ export {
   type StationQuantity,
   type StationReading,
 } from './station.ts';
-export { PACE_FACTORS, settingForBand, type BandSetting, type WantedBand } from './bandSetting.ts';
+export {
+  servedLines,
+  settingForBand,
+  settingOnGround,
+  type BandSetting,
+  type ServedLine,
+  type WantedBand,
+} from './bandSetting.ts';
 export {
   colderDeicers,
   fateOnPavement,
@@ -82,3 +89,4 @@ export {
   type WinterLoads,
   type WinterTotal,
 } from './siteAmounts.ts';
+export { guidePicture, type GuidePicture, type RulerPart, type RulerPicture } from './guidePicture.ts';

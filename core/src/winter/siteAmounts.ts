@@ -1,4 +1,5 @@
-import { finite, requireFinite, requirePositive } from '../errors/preconditions.ts';
+import { finite, requireFinite } from '../errors/preconditions.ts';
+import { countPackages } from '../loads/packages.ts';
 
 /** What is treated: how large it is, and whether by hand. */
 export interface WinterArea {
@@ -53,7 +54,7 @@ export function amountFor(
 /**
  * What all areas take together: rounded up once, not area by area.
  *
- * @throws InputError number.unusable
+ * @throws InputError number.unusable, quantity.not-positive
  * @example totalFor([{ areaM2: 400, isByHand: false }], 0.015, { packageSi: 25, fillSi: 4, scoopKg: null }).fills // 2
  */
 export function totalFor(areas: readonly WinterArea[], rateSi: number, loads: WinterLoads): WinterTotal {
@@ -64,9 +65,7 @@ export function totalFor(areas: readonly WinterArea[], rateSi: number, loads: Wi
   const byMachine = sizeOf(known.filter(({ isByHand }) => !isByHand)) * rateSi;
   const up = (amount: number, each: number | null) => {
     if (each === null) return null;
-    requirePositive({ package: each });
-    // What arithmetic leaves over is no package.
-    return Math.ceil(finite(amount / each) - 1e-9);
+    return countPackages(amount, each).whole;
   };
   return { areaM2, amountSi, packages: up(amountSi, loads.packageSi), fills: up(byMachine, loads.fillSi) };
 }

@@ -12,6 +12,7 @@ import {
   planNight,
   readPavement,
   scaleAtRest,
+  servedLines,
   settingForBand,
   stationNow,
   totalFor,
@@ -97,6 +98,17 @@ describe('a setting for a band', () => {
     expect(settingForBand(chart, { low: 0.019, chosen: 0.02, high: 0.021 }, false)).toMatchObject({ passes: 2, rateSi: 0.02, line: { mark: { label: '6' } } });
     expect(told(settingForBand(chart, { low: 0.019, chosen: 0.02, high: 0.021 }, true))).toBe('6 ×2 at 1.00');
   }); // prettier-ignore
+  it('of a guide: which mark serves which line, in whatever the chart counts', () => {
+    const lines = GUIDE.flatMap((line) => [line, Object.assign({}, line, { id: 'b', rate: { low: 0.2, high: 0.3 } }), Object.assign({}, line, { id: 'c', rate: null })]); // prettier-ignore
+    const onGround = { chart, dimension: 'massPerArea', widthM: 2, tolerance: 0.05 } as const;
+    const served = servedLines(lines, 'dry', onGround, false);
+    expect(served.map(({ line, found }) => [line.id, told(found)])).toEqual([['a', '6 ×1 at 1.00'], ['b', null]]); // prettier-ignore
+    // On each metre of lane 2 m wide: 0.03 kg is 0.015 kg/m2.
+    const onLane = { ...onGround, dimension: 'massPerLaneLength' } as const;
+    expect(told(servedLines(lines, 'dry', onLane, false)[0]!.found)).toBe('7 ×1 at 1.00');
+    expect(servedLines(lines, 'dry', { ...onLane, widthM: null }, false)[0]!.found).toBeNull();
+    expect(servedLines(lines, 'liquid', onGround, false)).toEqual([]);
+  });
   it('that nothing reaches is none', () => {
     expect(settingForBand(chart, band(0.3, 0.4), true)).toBeNull();
     expect(settingForBand([], band(0.3, 0.4), true)).toBeNull();

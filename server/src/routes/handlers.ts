@@ -8,6 +8,7 @@ import type { Disk } from '../running/disk.ts';
 import { TRUSTED_MS, type DeviceService } from '../services/devices.ts';
 import { readCrew, writeCrew } from '../services/crew.ts';
 import type { DocumentService } from '../services/documents.ts';
+import { askStation } from '../stations/askStation.ts';
 import { isOwn, onlyLead, TOKEN_COOKIE, tokenOf, type Network } from '../trust.ts';
 import type { Handlers } from './mount.ts';
 
@@ -64,6 +65,8 @@ interface HandlerParts {
   readonly disk: Disk;
   readonly homeCrewId: string;
   readonly documents: DocumentService;
+  /** Where the station is asked; null: there is none. */
+  readonly station: string | null;
 }
 
 /** The handlers of all routes but those of the stored kinds: thin, one call each. */
@@ -74,6 +77,7 @@ export function createHandlers({
   disk,
   homeCrewId,
   documents,
+  station,
 }: HandlerParts): Handlers {
   return {
     async health() {
@@ -91,6 +95,7 @@ export function createHandlers({
       return writeCrew(actor, body);
     },
     ...pairing(network, devices, homeCrewId),
+    station: ({ query }) => askStation(station, query.of),
     search: async ({ actor, query }) => ({
       hits: await documents.search(
         actor,

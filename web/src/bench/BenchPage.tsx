@@ -10,6 +10,7 @@ import { DocList } from '../documents/list/DocList.tsx';
 import type { ListColumn } from '../documents/list/listColumns.ts';
 import { useDoc } from '../documents/docs.ts';
 import { PRODUCTS } from '../kinds/useProducts.ts';
+import { useWinterFrom } from '../kinds/useWinters.ts';
 import { useRigs } from '../kinds/useRigs.ts';
 import { dayText } from '../ui/dayText.ts';
 import { BenchTabs } from '../shell/BenchTabs.tsx';
@@ -37,10 +38,11 @@ function Holds({ id, rig, productId }: Pick<Line, 'id' | 'rig' | 'productId'>) {
   const { data: aims } = useAimsOf(rig);
   const { data: rigs } = useRigs();
   const { data: product } = useDoc(PRODUCTS, productId === '' ? null : productId);
+  const winterFrom = useWinterFrom();
   const input = aims?.find((each) => each.id === id)?.input;
   if (!input) return MISSING;
   const machine = rigs?.find((each) => each.id === rig)?.input ?? null;
-  const { state, reasons } = ageOf(input, { rig: machine, product: product?.input ?? null });
+  const { state, reasons } = ageOf(input, { rig: machine, product: product?.input ?? null, winterFrom });
   return state === 'none' ? MISSING : [FRESH_WORDS[state], ...reasons.slice(0, 1).map(speak)].join(': ');
 }
 

@@ -32,8 +32,8 @@ export const FRESH_WORDS: Readonly<Record<Freshness, string>> = {
 
 export const ageOf = (
   input: CalibrationAim,
-  { rig, product }: Pick<CalibrationContext, 'rig' | 'product'>,
-): Age => freshness(input, rig, product, today());
+  { rig, product, winterFrom }: Pick<CalibrationContext, 'rig' | 'product' | 'winterFrom'>,
+): Age => freshness(input, rig, product, today(), winterFrom);
 
 /** The rows of the runs that a sign-off rests on: those that count by now. */
 const restsOn = ({ runs }: CalibrationInput): string[] =>

@@ -16,6 +16,7 @@ import { speak } from '@steady-scatter/words/bench';
 import { allDocs, type Doc } from '../documents/docs.ts';
 import { PRODUCTS, useShelf } from '../kinds/useProducts.ts';
 import { RIGS, useRigs } from '../kinds/useRigs.ts';
+import { useWinterFrom } from '../kinds/useWinters.ts';
 import { today } from '../ui/today.ts';
 import { allCalibrations, useCalibrations, useCalibrationsOf } from '../kinds/useCalibrations.ts';
 
@@ -24,6 +25,8 @@ export interface BenchShelf {
   readonly rigs: readonly Doc<RigInput>[];
   readonly calibrations: readonly Doc<CalibrationInput>[];
   readonly products: readonly Doc<ProductInput>[];
+  /** First day of the winter that it is; none: it is none. */
+  readonly winterFrom?: string | null;
 }
 
 /** A calibration with its machine, its product, and what it comes to. */
@@ -32,6 +35,7 @@ export interface CalibrationContext {
   readonly bench: BenchRig;
   readonly product: ProductInput | null;
   readonly reading: CalibrationResult;
+  readonly winterFrom: string | null;
   /** Looked at before use: what the kind asks for and the crew's own additions. */
   readonly beforeUse: readonly string[];
   readonly afterUse: readonly string[];
@@ -54,7 +58,8 @@ export function useBenchShelf(): BenchShelf {
   const { data: rigs = NONE } = useRigs();
   const { data: calibrations = NONE } = useCalibrations();
   const { data: products = NONE } = useShelf();
-  return useMemo(() => ({ rigs, calibrations, products }), [rigs, calibrations, products]);
+  const winterFrom = useWinterFrom();
+  return useMemo(() => ({ rigs, calibrations, products, winterFrom }), [rigs, calibrations, products, winterFrom]); // prettier-ignore
 }
 
 /** What the calibrations of one machine lean on: the others of it, and the products of the shelf. */
@@ -62,7 +67,8 @@ export function useMachineShelf(rig: string): BenchShelf {
   const { data: rigs = NONE } = useRigs();
   const { data: calibrations = NONE } = useCalibrationsOf(rig);
   const { data: products = NONE } = useShelf();
-  return useMemo(() => ({ rigs, calibrations, products }), [rigs, calibrations, products]);
+  const winterFrom = useWinterFrom();
+  return useMemo(() => ({ rigs, calibrations, products, winterFrom }), [rigs, calibrations, products, winterFrom]); // prettier-ignore
 }
 
 /**
@@ -73,7 +79,7 @@ export function useMachineShelf(rig: string): BenchShelf {
  */
 export function calibrationContext(
   input: CalibrationInput,
-  { rigs, calibrations, products }: BenchShelf,
+  { rigs, calibrations, products, winterFrom = null }: BenchShelf,
   id: string | null = null,
 ): CalibrationContext {
   const rig = rigs.find((each) => each.id === input.rig)?.input ?? null;
@@ -87,6 +93,7 @@ export function calibrationContext(
     bench,
     product: products.find((each) => each.id === input.productId)?.input ?? null,
     reading: evaluateCalibration(input, bench, shape, record),
+    winterFrom,
     beforeUse: rig ? evaluateRig(rig).before.map(speak) : [],
     afterUse: rig ? evaluateRig(rig).after.map(speak) : [],
   };

@@ -23,7 +23,7 @@ export default function ProductPage() {
             <CommandButton
               icon={Droplets}
               label={say('shelf.product.brine')}
-              onClick={() => void navigate('/brine')}
+              onClick={() => void navigate('/winter/brine')}
             />
           )}
           <CommandButton

@@ -8,6 +8,7 @@ import {
   Package,
   Search,
   Settings2,
+  Snowflake,
   SquarePen,
   Sun,
   type LucideIcon,
@@ -24,6 +25,7 @@ export const ROOMS: readonly { to: string; label: string; icon: LucideIcon }[] =
   { to: '/sites', label: say('shell.sites'), icon: LandPlot },
   { to: '/bench', label: say('shell.bench'), icon: Gauge },
   { to: '/shelf', label: say('shell.shelf'), icon: Package },
+  { to: '/winter', label: say('shell.winter'), icon: Snowflake },
 ];
 
 const itemStyle = {

@@ -17,6 +17,7 @@ import { goOnWithEnter } from '../ui/goOnWithEnter.ts';
 import { LabelledField } from '../ui/LabelledField.tsx';
 import { Section } from '../ui/Section.tsx';
 import { TopBar } from '../ui/TopBar.tsx';
+import { WinterTabs } from '../shell/WinterTabs.tsx';
 import { WarningBox } from '../ui/WarningBox.tsx';
 import { useHeldBrine } from './useHeldBrine.ts';
 
@@ -231,6 +232,7 @@ export default function BrinePage() {
           {say('winter.brine.heading')}
         </Box>
       </TopBar>
+      <WinterTabs />
       <Box as="main" id="main" padding={{ base: '18px 16px', md: '22px 24px' }} onKeyDown={goOnWithEnter}>
         <Strength {...props} />
         <Tank {...props} />

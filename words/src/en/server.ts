@@ -51,6 +51,10 @@ export const server = {
     'This is stored in a way that cannot be read any more. It can be exported as it stands, and deleted, in its list.',
   'server.failed.title': 'Something went wrong',
   'server.failed.detail': 'The server could not do this. Nothing was changed.',
+  'server.station-down.title': 'Station does not answer',
+  'server.station-down.detail': 'The station does not answer. Type the reading.',
+  'server.stationWhy':
+    '{why, select, none {No station is set up. Type the reading.} large {The station answers far more than a few readings. Type the reading, and look at the station’s address.} unreadable {The station answers in a way that cannot be read. Type the reading, and look at the station’s address.} other {The station does not answer. Type the reading.}}',
   'server.database-down.title': 'Database not reachable',
   'server.database-down.detail':
     'The database does not answer. What you typed stays here; try again in a moment.',

@@ -1,5 +1,6 @@
 /** Why a chart is not fresh any more. */
 export const fresh = {
+  'fresh.winter': 'signed off before this winter: test it again for each de-icer',
   'fresh.season': 'a season has passed',
   'fresh.days': 'tested {days} days ago',
   'fresh.service': 'serviced since: {what}',
