@@ -27,6 +27,7 @@ const RigPage = lazyPart(() => import('./rigs/RigPage.tsx'));
 const NozzlesPage = lazyPart(() => import('./nozzles/NozzlesPage.tsx'));
 const NozzlePage = lazyPart(() => import('./nozzles/NozzlePage.tsx'));
 const PatchPage = lazyPart(() => import('./tank/PatchPage.tsx'));
+const TonightPage = lazyPart(() => import('./winter/tonight/TonightPage.tsx'));
 const GuidesPage = lazyPart(() => import('./winter/guides/GuidesPage.tsx'));
 const GuidePage = lazyPart(() => import('./winter/guides/GuidePage.tsx'));
 const BrinePage = lazyPart(() => import('./winter/BrinePage.tsx'));
@@ -59,6 +60,7 @@ export function App() {
                   <Route path="/new/:stop" />
                 </Route>
                 <Route path="/patch" element={<PatchPage />} />
+                <Route path="/winter" element={<TonightPage />} />
                 <Route path="/winter/guides" element={<GuidesPage />} />
                 <Route path="/winter/guides/new" element={<GuidePage />} />
                 <Route path="/winter/guides/:id" element={<GuidePage />} />

@@ -39,6 +39,7 @@ function useShellActs() {
     { id: 'quick-test', label: say('shell.quickTest'), keys: 'q', run: () => void navigate('/bench/quick') },
     { id: 'patch', label: say('shell.patch'), run: () => void navigate('/patch') },
     { id: 'brine', label: say('shell.brine'), run: () => void navigate('/winter/brine') },
+    { id: 'tonight', label: say('shell.tonight'), keys: 'w', run: () => void navigate('/winter') },
     { id: 'jobs', label: say('shell.jobs'), keys: 'j', run: () => void navigate('/jobs') },
     { id: 'shelf', label: say('shell.shelf'), keys: 's', run: () => void navigate('/shelf') },
     {

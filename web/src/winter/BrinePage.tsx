@@ -1,5 +1,5 @@
 import { Box, Button } from '@chakra-ui/react';
-import { fromSi, showQuantity, systemOf, UNITS, type UnitId } from '@steady-scatter/core/quantities';
+import { showQuantity, systemOf, UNITS, type UnitId } from '@steady-scatter/core/quantities';
 import {
   BRINE_SALT_IDS,
   brineSheet,
@@ -9,6 +9,7 @@ import {
 } from '@steady-scatter/core/winter';
 import { useMemo, type ReactNode } from 'react';
 import { say } from '@steady-scatter/words/winter';
+import { shownIn } from '../units/shownIn.ts';
 import { AnswerBox } from '../ui/AnswerBox.tsx';
 import { BareUnit } from '../ui/BareUnit.tsx';
 import { BigNumber } from '../ui/BigNumber.tsx';
@@ -19,6 +20,7 @@ import { Section } from '../ui/Section.tsx';
 import { TopBar } from '../ui/TopBar.tsx';
 import { WinterTabs } from '../shell/WinterTabs.tsx';
 import { WarningBox } from '../ui/WarningBox.tsx';
+import { degrees } from './degrees.ts';
 import { useHeldBrine } from './useHeldBrine.ts';
 
 const SALTS = BRINE_SALT_IDS.map((id) => ({ id, label: say('winter.brine.saltOf', { salt: id === 'calcium-chloride' ? 'calcium' : 'sodium' }) })); // prettier-ignore
@@ -81,17 +83,6 @@ const fieldOf = ({ input, sheet, set }: PartProps, name: Typed) => ({
   'data-flow': '',
 });
 
-const shown = (si: number, unit: UnitId, figures = 3): string => {
-  const { number, unit: symbol } = showQuantity(si, unit, figures);
-  return `${number} ${symbol}`;
-};
-
-/** A temperature as a thermometer outdoors is read. */
-const degrees = (degC: number, unit: BrineInput['temperatureUnit']): string =>
-  `${fromSi(degC, unit)
-    .toFixed(unit === 'degF' ? 0 : 1)
-    .replace('-', '−')}\u00a0${UNITS[unit].symbol}`;
-
 const isUs = ({ tankUnit }: BrineInput): boolean => systemOf(tankUnit) === 'us';
 const freezing = (degC: number | null, { temperatureUnit }: BrineInput): string =>
   say('winter.brine.freezes', degC === null ? { freezes: 'none', at: '' } : { freezes: 'at', at: degrees(degC, temperatureUnit) }); // prettier-ignore
@@ -144,12 +135,12 @@ function Tank(props: PartProps) {
       ) : (
         <>
           <Box>
-            {say('winter.brine.makeIt', { water: shown(making.waterKg, mass), volume: shown(making.waterKg, input.tankUnit) })} {freezing(wantedFreezesC, input)}
+            {say('winter.brine.makeIt', { water: shownIn(making.waterKg, mass), volume: shownIn(making.waterKg, input.tankUnit) })} {freezing(wantedFreezesC, input)}
           </Box>
           {correction && added && (
             <Box marginTop="6px">
               <b>{say('winter.brine.correct')}: </b>
-              {say('winter.brine.correctIt', { how: added, amount: added === 'salt' ? shown(correction.saltKg, mass) : shown(correction.waterKg, input.tankUnit) })} {added !== 'none' && say('winter.brine.room')}
+              {say('winter.brine.correctIt', { how: added, amount: added === 'salt' ? shownIn(correction.saltKg, mass) : shownIn(correction.waterKg, input.tankUnit) })} {added !== 'none' && say('winter.brine.room')}
             </Box>
           )}
           <Box marginTop="6px" fontSize="15px" color="ink.soft">{say('winter.brine.pure')}</Box>
@@ -163,7 +154,7 @@ function Tank(props: PartProps) {
 function holdsText({ fate, onGround, pavementC }: BrineSheet, { temperatureUnit }: BrineInput): string {
   if (fate === null || onGround === null || pavementC === null) return say('winter.brine.pavementFirst');
   const { moreWaterM: more } = onGround;
-  const water = more === null ? '' : shown(more, 'mm', 2);
+  const water = more === null ? '' : shownIn(more, 'mm', 2);
   return say('winter.brine.holds', { how: fate, at: degrees(pavementC, temperatureUnit), water });
 }
 
@@ -189,7 +180,7 @@ function Pavement(props: PartProps) {
       }
     >
       {onGround && lPerM2 !== null && (
-        <Box>{say('winter.brine.onGround', { brine: shown(lPerM2, brine) })}</Box>
+        <Box>{say('winter.brine.onGround', { brine: shownIn(lPerM2, brine) })}</Box>
       )}
       <Box fontWeight={onGround ? 'semibold' : 'normal'}>{holdsText(sheet, input)}</Box>
       {onGround && <Box fontSize="15px" color="ink.soft">{say('winter.brine.which', { from: strength === null ? 'wanted' : 'tank' })}</Box>}
@@ -214,7 +205,7 @@ function Prewet(props: PartProps) {
     >
       {prewetting === null
         ? say('winter.brine.prewetFirst')
-        : say('winter.brine.prewetSalt', { salt: shown(prewetting.saltKg, mass), share: (prewetting.share * 100).toFixed(1) })}
+        : say('winter.brine.prewetSalt', { salt: shownIn(prewetting.saltKg, mass), share: (prewetting.share * 100).toFixed(1) })}
     </Part>
   );
 } // prettier-ignore

@@ -114,6 +114,7 @@ export const shell = {
   'shell.secure.trust': 'of this installation and trust it, once on each phone:',
   'shell.secure.open': 'Open',
   'shell.winter': 'Winter',
+  'shell.tonight': 'Tonight, in winter',
   'shell.winter.tabs': 'In winter',
   'shell.winter.tonight': 'Tonight',
   'shell.winter.storms': 'Storms',
