@@ -28,6 +28,7 @@ const NozzlesPage = lazyPart(() => import('./nozzles/NozzlesPage.tsx'));
 const NozzlePage = lazyPart(() => import('./nozzles/NozzlePage.tsx'));
 const PatchPage = lazyPart(() => import('./tank/PatchPage.tsx'));
 const TonightPage = lazyPart(() => import('./winter/tonight/TonightPage.tsx'));
+const ServedPage = lazyPart(() => import('./winter/served/ServedPage.tsx'));
 const GuidesPage = lazyPart(() => import('./winter/guides/GuidesPage.tsx'));
 const GuidePage = lazyPart(() => import('./winter/guides/GuidePage.tsx'));
 const BrinePage = lazyPart(() => import('./winter/BrinePage.tsx'));
@@ -61,6 +62,7 @@ export function App() {
                 </Route>
                 <Route path="/patch" element={<PatchPage />} />
                 <Route path="/winter" element={<TonightPage />} />
+                <Route path="/winter/charts/:id" element={<ServedPage />} />
                 <Route path="/winter/guides" element={<GuidesPage />} />
                 <Route path="/winter/guides/new" element={<GuidePage />} />
                 <Route path="/winter/guides/:id" element={<GuidePage />} />

@@ -4,6 +4,7 @@ import { fromSi } from '../quantities/convert.ts';
 import { showExact, showQuantity } from '../quantities/show.ts';
 import { UNITS, type MassUnit } from '../quantities/units.ts';
 import type { CalibrationInput } from './calibrationInput.ts';
+import { areaUnitFor } from '../fields/size.ts';
 import { bandOfRun, type RunResult } from './readRun.ts';
 import { COVERAGE, leastNet, type UncertainOf } from './uncertainty.ts';
 
@@ -82,5 +83,11 @@ export function coarseRemark(
   };
   const { stepKg, netSi, leastKg } = coarse;
   const least = showLeast(leastKg, calibration.units.mass);
-  return message('coarse.weighing', { step: mass(stepKg, 1), net: mass(netSi, 2), low, high, least });
+  const facts = { step: mass(stepKg, 1), net: mass(netSi, 2), low, high, least };
+  const isTaped = calibration.runs.some(({ id, method }) => id === run.id && method === 'taped');
+  if (!isTaped) return message('coarse.weighing', facts);
+  // On taped ground as much more falls as it is larger, or covered again.
+  const areaUnit = areaUnitFor(calibration.units.length);
+  const area = showQuantity(leastKg / run.worked.rateSi, areaUnit, 2);
+  return message('coarse.taped', { ...facts, area: `${area.number} ${area.unit}`, times: Math.ceil(leastKg / netSi) }); // prettier-ignore
 }

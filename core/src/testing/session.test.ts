@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest';
 import { blankRig } from '../machines/index.ts';
-import { adviceText, benchRig, blankCalibration, blankRun, evaluateCalibration, settingPicture, settingsSession, type CalibrationInput } from './index.ts'; // prettier-ignore
+import { adviceText, benchRig, coarseRemark, blankCalibration, blankRun, evaluateCalibration, settingPicture, settingsSession, type CalibrationInput } from './index.ts'; // prettier-ignore
 
 const rig = benchRig({
   ...blankRig('us'),
@@ -40,6 +40,14 @@ it('makes a chart without one rate to aim at', () => {
   expect(reading.advice).toBeNull();
   expect(reading.nextMark?.label).toBe('D');
   expect(settingPicture(reading, 'lb/1000 ft2', 'push-drop').curve.length).toBeGreaterThan(2);
+});
+
+it('says of a coarse weighing how much ground, or how often over it, would be enough', () => {
+  const asked = calibration('C', { ...run('1', 'C', '2.4'), readings: { ...run('1', 'C', '2.4').readings, tare: '1.8' } }); // prettier-ignore
+  const remark = coarseRemark(evaluateCalibration(asked, rig).runs[0]!, 0.05, asked)!;
+  // A step of 0.1 lb on 0.6 lb: 1.64 lb would do, 2.72 times as much.
+  expect(remark).toMatchObject({ id: 'coarse.taped', facts: { times: 3 } });
+  expect(String(remark.facts['area'])).toMatch(/^7[89]0|^8[0-4]0/);
 });
 
 it('ground that was taped off is typed by its sides, and covered as often as is said', () => {

@@ -11,7 +11,7 @@ import { useShelf } from '../kinds/useProducts.ts';
 import { useRigs } from '../kinds/useRigs.ts';
 import type { BenchShelf } from './calibrationContext.ts';
 import { CalibrationForm } from './CalibrationForm.tsx';
-import { CardAct } from './cards/CardAct.tsx';
+import { CardActs } from './cards/CardActs.tsx';
 import { HandOver } from './HandOver.tsx';
 import { CALIBRATIONS } from '../kinds/useCalibrations.ts';
 import { useCrew } from '../settings/CrewProvider.tsx';
@@ -63,7 +63,7 @@ export default function CalibrationPage() {
       renderActs={({ id: kept, input }) => (
         <>
           <HandOver path={`/bench/${kept}/run`} />
-          {input.signOff && <CardAct id={kept} />}
+          <CardActs id={kept} guide={input.guide} signOff={input.signOff} />
         </>
       )}
     />

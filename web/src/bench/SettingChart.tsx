@@ -24,22 +24,56 @@ interface Said {
   readonly next: string;
 }
 
+/** Rates that a chart is held against besides its own: from low to high in its unit, and what they are for. */
+export interface RateBand {
+  readonly low: number;
+  readonly high: number;
+  readonly label: string;
+}
+const NO_BANDS: readonly RateBand[] = [];
+
 /** What is drawn over the chart comes with its first dataset: a chart that stands takes new data and is not made anew. */
 interface Over {
   readonly picture: SettingPicture;
+  readonly bands: readonly RateBand[];
   readonly said: Said;
   readonly ink: Ink;
 }
 const overOf = (chart: Chart): Over => (chart.data.datasets[0] as unknown as { over: Over }).over;
+
+interface BandPlace {
+  readonly left: number;
+  readonly right: number;
+  readonly ink: Ink;
+  pixelOf(rate: number): number;
+}
+
+/** Bands beside each other in turn shaded and not, so that each is told from the next; named at their right end. */
+function drawBands(ctx: CanvasRenderingContext2D, bands: readonly RateBand[], place: BandPlace): void {
+  const { left, right, ink, pixelOf } = place;
+  ctx.save();
+  ctx.font = `13px ${FIGURES}`;
+  ctx.textAlign = 'right';
+  ctx.textBaseline = 'middle';
+  for (const [at, { low, high, label }] of bands.entries()) {
+    const [top, bottom] = [pixelOf(high), pixelOf(low)];
+    ctx.fillStyle = `${ink.tape}${at % 2 === 0 ? '66' : '2e'}`;
+    ctx.fillRect(left, top, right - left, bottom - top);
+    ctx.fillStyle = ink.ink;
+    ctx.fillText(label, right - 6, (top + bottom) / 2);
+  }
+  ctx.restore();
+}
 
 /** The rate that is wanted as a band, bars through the means, the mark to set, and what each is, at its place. */
 const DRAWN_OVER: Plugin<'scatter'> = {
   id: 'drawn-over',
   beforeDatasetsDraw(chart) {
     const { ctx, chartArea: { left, right }, scales } = chart; // prettier-ignore
-    const { picture, said, ink } = overOf(chart);
+    const { picture, bands, said, ink } = overOf(chart);
     const y = scales['y'];
     const { target } = picture;
+    if (y) drawBands(ctx, bands, { left, right, pixelOf: (rate) => y.getPixelForValue(rate), ink });
     if (!target || !y) return;
     const [top, bottom] = [target.y + target.band, target.y - target.band].map((value) =>
       y.getPixelForValue(value),
@@ -118,17 +152,25 @@ interface Props {
   input: CalibrationInput;
   on: CalibrationContext;
   marks: readonly Mark[];
+  bands?: readonly RateBand[];
 }
 
 /** Setting against rate: runs, means with their bands, the curve with its own, other paces, what is wanted and the mark to set. */
-function SettingChartOf({ input, on: { reading, bench, rig }, marks }: Props) {
+function SettingChartOf({ input, on: { reading, bench, rig }, marks, bands = NO_BANDS }: Props) {
   const ink = useInk();
   const { unit } = input.target;
   const picture = useMemo(() => settingPicture(reading, unit, bench.kind), [reading, unit, bench.kind]);
   const control = rig?.control.name || say('bench.chart.control');
   const options = useMemo(
-    () => chartOptions({ marks, unit: UNITS[unit].symbol, ink, control, tops: [picture.target?.y ?? 0] }),
-    [marks, unit, ink, control, picture],
+    () =>
+      chartOptions({
+        marks,
+        unit: UNITS[unit].symbol,
+        ink,
+        control,
+        tops: [picture.target?.y ?? 0, ...bands.map(({ high }) => high)],
+      }),
+    [marks, unit, ink, control, picture, bands],
   );
   const said = useMemo((): Said => {
     const because = reading.advice?.because;
@@ -138,7 +180,7 @@ function SettingChartOf({ input, on: { reading, bench, rig }, marks }: Props) {
       next: say(keeps ? 'bench.chart.keep' : 'bench.chart.try', { mark: reading.advice?.mark.label ?? '' }),
     };
   }, [reading, input.target.amount, input.tolerance]);
-  const data = useMemo(() => dataOf({ picture, said, ink }), [picture, said, ink]);
+  const data = useMemo(() => dataOf({ picture, bands, said, ink }), [picture, bands, said, ink]);
   if (marks.length === 0 || (!picture.target && picture.runs.length === 0)) return null;
   return (
     <Box marginTop="12px">

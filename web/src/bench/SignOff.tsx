@@ -50,8 +50,10 @@ function sinceText(input: CalibrationInput): string | null {
 /** The setting that is kept, what it rests on, by whom and since when, and whether it still holds. */
 export function SignOff({ input, on, bind, set }: Props) {
   const { signOff } = input;
-  const { advice, spray } = on.reading;
-  const found = advice && advice.standing !== 'open' ? advice.mark.label : null;
+  const { advice, spray, session } = on.reading;
+  // A session is signed off as a whole, once each of its settings was tested.
+  const inTurn = session && session.tested === session.marks.length ? session.marks.map(({ label }) => label).join(', ') : null; // prettier-ignore
+  const found = session ? inTurn : advice && advice.standing !== 'open' ? advice.mark.label : null;
   // A sprayer is signed off as it is set, once a test run of it counts.
   const ready = spray?.now && on.rig ? sprayedAt(spray, on.rig, pressureUnitFor(input.units.length)) || say('bench.sign.asItIs') : found; // prettier-ignore
   const sign = (setting: string) => {

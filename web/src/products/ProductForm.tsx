@@ -1,6 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { UNITS, type UnitId } from '@steady-scatter/core/quantities';
 import {
+  DEICER_SALT_IDS,
   PRODUCT_KIND_IDS,
   PRODUCT_KINDS,
   evaluateLabelFacts,
@@ -67,6 +68,7 @@ function Questions({ input, onChange, bind, field }: Props) {
   const { form } = evaluateLabelFacts(input);
   const isCarrier = input.kind === 'granular-carrier';
   const feeds = input.kind.endsWith('fertilizer');
+  const isDeicer = PRODUCT_KINDS[input.kind].puts === 'de-icer';
   return (
     <>
       <CardChoice<ProductKind>
@@ -91,6 +93,7 @@ function Questions({ input, onChange, bind, field }: Props) {
         {isCarrier && (
           <LabelledField label={say('shelf.product.activeContent')} placeholder="0.43 %" {...field('load')} />
         )}
+        {isDeicer && <Deicer input={input} bind={bind} field={field} />}
         {form === 'liquid' && <Density label={say('shelf.product.density')} bind={bind} field={field} />}
         <LabelledField
           label={say('shelf.product.package')}
@@ -112,6 +115,34 @@ function Questions({ input, onChange, bind, field }: Props) {
     </>
   );
 }
+
+const SALTS = [
+  { id: '', label: say('shelf.deicer.unknown') },
+  ...DEICER_SALT_IDS.map((id) => ({ id, label: nameOf('deicerSalt', id) })),
+] as const;
+const DEGREES = ['degF', 'degC'] as const;
+
+/** What a de-icer is: its salt, how much of it, and the coldest pavement that it works on. */
+const Deicer = ({ input, bind, field }: Pick<Props, 'input' | 'bind' | 'field'>) => (
+  <>
+    <Choice label={say('shelf.deicer.salt')} options={SALTS} {...bind('deicer.salt')} />
+    <LabelledField
+      label={say('shelf.deicer.limit')}
+      placeholder={input.deicer.limit.unit === 'degF' ? '15' : '-9'}
+      {...field('deicer.limit.text')}
+      unit={<Unit label={say('shelf.deicer.limitUnit')} options={DEGREES} {...bind('deicer.limit.unit')} />}
+    />
+    {PRODUCT_KINDS[input.kind].form === 'liquid' ? (
+      <LabelledField
+        label={say('shelf.deicer.strength')}
+        placeholder="23.3 %"
+        {...field('deicer.strength')}
+      />
+    ) : (
+      <LabelledField label={say('shelf.deicer.purity')} placeholder="95 %" {...field('deicer.purity')} />
+    )}
+  </>
+);
 
 const Density = ({ label, bind, field }: Pick<Props, 'bind' | 'field'> & { label: string }) => (
   <LabelledField

@@ -134,6 +134,7 @@ export const bench = {
   'bench.runs.guess': 'a guess, try it',
   'bench.runs.try': 'try this',
   'bench.runs.method': 'Method of the test run',
+  'bench.card.byCondition': 'By condition',
   'bench.card.act': 'Card',
   'bench.card.of': 'Card of {machine} for {product}',
   'bench.card.state': 'product {state}',

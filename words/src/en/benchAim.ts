@@ -103,4 +103,8 @@ export const benchAim = {
   'bench.begins.known': 'by what is known',
   'bench.sentence.width':
     '{kind, select, hopper {The hopper is {length} wide} rows {Rows {length} apart} other {Passes {length} apart}}{from, select, trays {, from the tray test of {day}} usual {, as this machine usually goes} other {}}',
+  'bench.aim.guide': 'Rate guide',
+  'bench.aim.settings': 'Settings to test in turn',
+  'bench.aim.byGuide': 'By rate guide',
+  'bench.aim.byGuideHow': 'several settings, a card by condition',
 } as const;

@@ -6,6 +6,7 @@ import { isEmptyRun } from '@steady-scatter/core/testing';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { say } from '@steady-scatter/words/bench';
+import { useGuides } from '../../kinds/useGuides.ts';
 import { CardChoice } from '../../ui/CardChoice.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { LabelledField } from '../../ui/LabelledField.tsx';
@@ -124,26 +125,53 @@ function ProductQuestion(props: AimProps) {
 }
 
 const TYPED = 'typed';
+const GUIDE = 'guide';
 
-function RateQuestion({ input, on, field, set }: AimProps) {
+/** A rate guide in place of one rate: which, and the settings that are tested one after the other. */
+function GuideFields({ input, bind, field }: Pick<AimProps, 'input' | 'bind' | 'field'>) {
+  const { data: guides = [] } = useGuides();
+  return (
+    <Box flexBasis="100%" display="grid" gap="10px" gridTemplateColumns={{ base: '1fr', md: '1fr 1fr' }}>
+      <Choice
+        label={say('bench.aim.guide')}
+        options={guides.map(({ id, input: { name } }) => ({ id, label: name }))}
+        {...bind('guide')}
+      />
+      <LabelledField
+        label={say('bench.aim.settings')}
+        placeholder={input.settings === '' ? 'C, D, E' : ''}
+        data-flow
+        {...field('settings')}
+      />
+    </Box>
+  );
+}
+
+function RateQuestion({ input, on, bind, field, set }: AimProps) {
+  const { data: guides = [] } = useGuides();
+  const mayFollowGuide = guides.length > 0 && on.product !== null && PRODUCT_KINDS[on.product.kind].puts === 'de-icer'; // prettier-ignore
+  const isGuided = input.guide !== '';
   const { amount, unit } = input.target;
   const offers = useOfferedRates(input.product, on.product, unit);
   const [isTyping, setTyping] = useState(false);
   const offered = offers.find((offer) => offer.amount === amount);
-  const isTyped = isTyping || (amount !== '' && !offered) || offers.length === 0;
+  const isTyped = !isGuided && (isTyping || (amount !== '' && !offered) || (offers.length === 0 && !mayFollowGuide)); // prettier-ignore
   return (
     <CardChoice
       label={say('bench.aim.rate')}
-      value={isTyped ? TYPED : (offered?.amount ?? null)}
+      value={isGuided ? GUIDE : isTyped ? TYPED : (offered?.amount ?? null)}
       options={[
+        ...(mayFollowGuide ? [{ id: GUIDE, label: say('bench.aim.byGuide'), detail: say('bench.aim.byGuideHow') }] : []), // prettier-ignore
         ...offers.map(({ amount: id, label, detail }) => ({ id, label, detail })),
-        ...(offers.length === 0 ? [] : [{ id: TYPED, label: say('bench.aim.typeRate') }]),
+        ...(offers.length === 0 && !mayFollowGuide ? [] : [{ id: TYPED, label: say('bench.aim.typeRate') }]),
       ]}
       onChange={(id) => {
         setTyping(id === TYPED);
-        if (id !== TYPED) set('target.amount', id);
+        set('guide', id === GUIDE ? (guides[0]?.id ?? '') : '');
+        if (id !== TYPED) set('target.amount', id === GUIDE ? '' : id);
       }}
     >
+      {isGuided && <GuideFields input={input} bind={bind} field={field} />}
       {isTyped && (
         <Box flex="0 1 220px">
           <LabelledField

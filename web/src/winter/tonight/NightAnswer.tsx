@@ -1,7 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import { evaluateProduct } from '@steady-scatter/core/products';
 import { showQuantity } from '@steady-scatter/core/quantities';
-import { SHARES, type BandSetting, type Share } from '@steady-scatter/core/winter';
+import { SHARES, type Share } from '@steady-scatter/core/winter';
 import { Link } from 'react-router';
 import { say, speak } from '@steady-scatter/words/winter';
 import { shownIn } from '../../units/shownIn.ts';
@@ -9,6 +9,7 @@ import { AnswerBox } from '../../ui/AnswerBox.tsx';
 import { BigNumber } from '../../ui/BigNumber.tsx';
 import { CardChoice } from '../../ui/CardChoice.tsx';
 import { WarningBox } from '../../ui/WarningBox.tsx';
+import { isPlain, settingText } from '../settingText.ts';
 import { degrees } from '../degrees.ts';
 import type { NightInput } from './nightInput.ts';
 import type { Night, NightMachine } from './useNight.ts';
@@ -26,15 +27,6 @@ export const rateUnitOf = ({ guide, asks }: Night) => {
   if (asks === 'liquid') return isUs ? ('gal/1000 ft2' as const) : ('L/100 m2' as const);
   return isUs ? ('lb/1000 ft2' as const) : ('g/m2' as const);
 };
-
-/** "F", "6, twice over", "7, walk 1.25 times as fast" */
-export const settingText = ({ line, passes, paceFactor }: BandSetting): string =>
-  say('winter.night.setting', {
-    mark: line.mark.label,
-    how: passes > 1 ? 'passes' : Math.abs(paceFactor - 1) < 0.02 ? 'plain' : paceFactor > 1 ? 'faster' : 'slower',
-    passes,
-    percent: Math.round(Math.abs(paceFactor - 1) * 100),
-  }); // prettier-ignore
 
 /** What this rate holds, or why it does nothing; and what does instead. */
 function FateText({ night, input }: Props) {
@@ -82,7 +74,7 @@ function Machine({ machine, unit }: { machine: NightMachine; unit: ReturnType<ty
       {setting && (
         <Box fontFamily="figure" fontWeight="bold" fontSize={setting.line.mark.label.length > 4 ? '24px' : '52px'} lineHeight="1" textAlign="right" maxWidth="46vw">
           {setting.line.mark.label}
-          {(setting.passes > 1 || Math.abs(setting.paceFactor - 1) >= 0.02) && (
+          {!isPlain(setting) && (
             <Box fontFamily="body" fontSize="16px" lineHeight="1.2">
               {settingText(setting)}
             </Box>

@@ -10,4 +10,6 @@ export const coarse = {
   'coarse.ruled': '{why} Until then this test run cannot tell {low} from {high}.',
   'coarse.weighing':
     'The scale reads to {step} and you weighed {net}: this test run cannot tell {low} from {high}. Catch at least {least}: a longer strip, or more passes on fresh ground.',
+  'coarse.taped':
+    'The scale reads to {step} and you weighed {net}: this test run cannot tell {low} from {high}. Catch at least {least}: tape off {area}, or cover the same ground {times, plural, one {once} other {# times}}.',
 } as const;
