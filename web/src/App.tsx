@@ -29,6 +29,11 @@ const NozzlePage = lazyPart(() => import('./nozzles/NozzlePage.tsx'));
 const PatchPage = lazyPart(() => import('./tank/PatchPage.tsx'));
 const TonightPage = lazyPart(() => import('./winter/tonight/TonightPage.tsx'));
 const ServedPage = lazyPart(() => import('./winter/served/ServedPage.tsx'));
+const StormsPage = lazyPart(() => import('./winter/storms/StormsPage.tsx'));
+const StormPage = lazyPart(() => import('./winter/storms/StormPage.tsx'));
+const RoundPage = lazyPart(() => import('./winter/storms/RoundPage.tsx'));
+const WintersPage = lazyPart(() => import('./winter/season/WintersPage.tsx'));
+const WinterPage = lazyPart(() => import('./winter/season/WinterPage.tsx'));
 const GuidesPage = lazyPart(() => import('./winter/guides/GuidesPage.tsx'));
 const GuidePage = lazyPart(() => import('./winter/guides/GuidePage.tsx'));
 const BrinePage = lazyPart(() => import('./winter/BrinePage.tsx'));
@@ -63,6 +68,13 @@ export function App() {
                 <Route path="/patch" element={<PatchPage />} />
                 <Route path="/winter" element={<TonightPage />} />
                 <Route path="/winter/charts/:id" element={<ServedPage />} />
+                <Route path="/winter/storms" element={<StormsPage />} />
+                <Route path="/winter/storms/new" element={<StormPage />} />
+                <Route path="/winter/storms/:id" element={<StormPage />} />
+                <Route path="/winter/storms/:id/round" element={<RoundPage />} />
+                <Route path="/winter/seasons" element={<WintersPage />} />
+                <Route path="/winter/seasons/new" element={<WinterPage />} />
+                <Route path="/winter/seasons/:id" element={<WinterPage />} />
                 <Route path="/winter/guides" element={<GuidesPage />} />
                 <Route path="/winter/guides/new" element={<GuidePage />} />
                 <Route path="/winter/guides/:id" element={<GuidePage />} />

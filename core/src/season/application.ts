@@ -77,7 +77,7 @@ export function evaluateApplication(input: ApplicationInput): ApplicationResult 
   const perSi = kgPerSi(input, deicer.share, typedKgPerL);
   const onGroundSi = amountSi === null ? null : finite(amountSi - sweptSi);
   const isDeicer = PRODUCT_KINDS[product.kind].puts === 'de-icer';
-  const saltIn = (si: number | null) => (!isDeicer || si === null || perSi === null || deicer.share === null ? null : finite(si * perSi * deicer.share)); // prettier-ignore
+  const saltIn = (si: number | null) => (!isDeicer || si === null || perSi === null || deicer.salt === null || deicer.share === null ? null : finite(si * perSi * deicer.share)); // prettier-ignore
   return {
     areaM2,
     meantSi,

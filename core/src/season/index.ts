@@ -26,3 +26,5 @@ export {
   type WinterInput,
   type WinterResult,
 } from './winterSeason.ts';
+export { doneRows, nextRound, roundsOf, type ApplicationRow, type DoneRow, type Round } from './rounds.ts';
+export { seasonHeading, seasonTable } from './seasonTable.ts';

@@ -1,5 +1,5 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
-import { KINDS } from '@steady-scatter/contract';
+import { EVENTS, KINDS } from '@steady-scatter/contract';
 import { Link } from 'react-router';
 import { say } from '@steady-scatter/words/shell';
 import { HOMES } from '../documents/homes.ts';
@@ -11,10 +11,12 @@ import { oneOf } from '@steady-scatter/words/things';
 
 /** Where somebody decides what becomes of one that was refused. */
 const pageOf = (entry: Entry): string =>
-  entry.what === 'document' ? `${HOMES[entry.kind].path}/${entry.documentId}` : `/bench/${entry.row.subject}`;
+  entry.what === 'document'
+    ? `${HOMES[entry.kind].path}/${entry.documentId}`
+    : `${HOMES[EVENTS[entry.event].subject].path}/${entry.row.subject}`;
 
 const whatOf = (entry: Entry): string =>
-  entry.what === 'document' ? oneOf(KINDS[entry.kind].name) : say('shell.testRun');
+  oneOf(entry.what === 'document' ? KINDS[entry.kind].name : entry.event);
 
 function Act({ children, onClick }: { children: string; onClick(): void }) {
   return (

@@ -1,7 +1,7 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
 import { textWithUnit } from '@steady-scatter/core/quantities';
 import { coarseRemark, type CalibrationInput } from '@steady-scatter/core/testing';
-import type { GuideInput } from '@steady-scatter/core/winter';
+import { sameSituation, type GuideInput } from '@steady-scatter/core/winter';
 import { FileText } from 'lucide-react';
 import { Suspense, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
@@ -30,7 +30,7 @@ import { today } from '../../ui/today.ts';
 import { TopBar } from '../../ui/TopBar.tsx';
 import { WarningBox } from '../../ui/WarningBox.tsx';
 import { ConditionCard, type ConditionSheet } from './ConditionCard.tsx';
-import { servedBy, type Served } from './conditions.ts';
+import { bandsOf, servedBy, type Served } from './conditions.ts';
 
 const SettingChart = lazyPart(() => import('../../bench/SettingChart.tsx'));
 const SIZES = (Object.keys(CARD_SIZES) as CardSize[]).map((id) => ({ id, label: CARD_SIZES[id].words }));
@@ -48,6 +48,37 @@ function sheetOf(doc: Doc<CalibrationInput>, on: CalibrationContext, guide: Guid
     link: `${base}/winter/charts/${doc.id}`,
   };
 } // prettier-ignore
+
+/** The chart with the rates that the guide asks for in one situation laid over it. */
+function Chart({ doc, on, served }: { doc: Doc<CalibrationInput>; on: CalibrationContext; served: Served }) {
+  const situations = [...new Set(served.lines.map(({ line }) => line.situation.trim()))];
+  const [wanted, setWanted] = useState('');
+  const situation = situations.includes(wanted) ? wanted : (situations[0] ?? '');
+  const bands = useMemo(
+    () =>
+      bandsOf(
+        served.lines.filter(({ line }) => sameSituation(line.situation, situation)),
+        on,
+        doc.input,
+      ),
+    [served, situation, on, doc],
+  );
+  return (
+    <>
+      <Box maxWidth="320px" data-noprint>
+        <Choice
+          label={say('winter.served.bandsOf')}
+          value={situation}
+          options={situations.map((id) => ({ id, label: id }))}
+          onChange={setWanted}
+        />
+      </Box>
+      <Suspense fallback={null}>
+        <SettingChart input={doc.input} on={on} marks={on.bench.scale.marks} bands={bands} />
+      </Suspense>
+    </>
+  );
+}
 
 /** What each line of the guide is set to, and which nothing serves. */
 function Lines({ served }: { served: Served }) {
@@ -68,7 +99,7 @@ function Lines({ served }: { served: Served }) {
             minHeight="touch"
           >
             <Box>{when}</Box>
-            <Box gridRow={{ base: 2, md: 'auto' }} fontVariantNumeric="tabular-nums">{pavement}: {asked}</Box>
+            <Box gridRow={{ base: 2, md: 'auto' }} fontVariantNumeric="tabular-nums">{pavement}<br />{asked}</Box>
             <Box gridRow={{ base: 3, md: 'auto' }} color="ink.soft">{rate}</Box>
             <Box fontFamily="figure" fontSize="26px" fontWeight="bold" textAlign="right">
               {mark ?? '—'}
@@ -156,11 +187,7 @@ function Page({ doc }: { doc: Doc<CalibrationInput> }) {
       {served && guide && (
         <Box display="grid" gap={{ base: '14px', xl: '32px' }} gridTemplateColumns={{ base: 'minmax(0, 1fr)', xl: 'minmax(0, 1fr) 480px' }} alignItems="start">
           <Box minWidth={0}>
-            {!on.reading.spray && (
-              <Suspense fallback={null}>
-                <SettingChart input={doc.input} on={on} marks={on.bench.scale.marks} bands={served.bands} />
-              </Suspense>
-            )}
+            {!on.reading.spray && served.lines.length > 0 && <Chart doc={doc} on={on} served={served} />}
             <Section heading={say('winter.served.lines')}>
               {served.lines.length === 0 ? say('winter.served.none') : <Lines served={served} />}
             </Section>

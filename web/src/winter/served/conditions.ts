@@ -1,7 +1,7 @@
 import { rigKind } from '@steady-scatter/core/machines';
 import { evaluateProduct } from '@steady-scatter/core/products';
-import { fromSi, showExact, showQuantity } from '@steady-scatter/core/quantities';
-import { paceText, rateAs, dimensionOf, type CalibrationInput } from '@steady-scatter/core/testing';
+import { fromSi, showExact } from '@steady-scatter/core/quantities';
+import { dimensionOf, paceText, rateAs, showRate, type CalibrationInput } from '@steady-scatter/core/testing';
 import {
   evaluateGuide,
   servedLines,
@@ -38,7 +38,6 @@ export interface Served {
   readonly product: GuideProduct;
   readonly lines: readonly ServedLine[];
   readonly conditions: readonly Condition[];
-  readonly bands: readonly RateBand[];
   readonly pace: string;
 }
 
@@ -49,8 +48,7 @@ const guideProductOf = ({ product }: CalibrationContext): GuideProduct =>
 function conditionOf({ line, found }: ServedLine, guide: GuideInput, { reading }: CalibrationContext, input: CalibrationInput): Condition {
   const typed = guide.versions.flatMap(({ lines }) => lines).find(({ id }) => id === line.id)!;
   const mean = found && reading.means.find(({ setting }) => setting === found.line.mark.opening);
-  const shown = found && showQuantity(found.rateSi, input.target.unit, 3);
-  const band = found && mean ? ` ±${showExact(fromSi(found.rateSi * mean.uRelative, input.target.unit), 2)}` : '';
+  const shown = found && showRate(found.rateSi, mean?.uRelative ?? 0, input.target.unit);
   return {
     id: line.id,
     when: caseText(line),
@@ -58,12 +56,12 @@ function conditionOf({ line, found }: ServedLine, guide: GuideInput, { reading }
     asked: ratesText(typed, guide),
     mark: found?.line.mark.label ?? null,
     how: found ? settingText(found) : '',
-    rate: shown ? `${shown.number}${band} ${shown.unit}` : '',
+    rate: shown ? `${shown.number}${shown.band ? ` ±${shown.band}` : ''} ${shown.unit}` : '',
   };
 } // prettier-ignore
 
-/** Rates that the lines ask for, each once, in the unit of the chart. */
-function bandsOf(lines: readonly ServedLine[], { reading }: CalibrationContext, { target }: CalibrationInput): RateBand[] {
+/** Rates that the lines of one situation ask for, each once, in the unit of the chart. */
+export function bandsOf(lines: readonly ServedLine[], { reading }: CalibrationContext, { target }: CalibrationInput): RateBand[] {
   const one = rateAs({ si: 1, dimension: reading.spray ? 'volumePerArea' : 'massPerArea' }, dimensionOf(target.unit), reading.widthM);
   if (!one) return [];
   const inUnit = (si: number) => fromSi(si * one.si, target.unit);
@@ -90,7 +88,6 @@ export function servedBy(guide: GuideInput, input: CalibrationInput, on: Calibra
     product,
     lines,
     conditions: lines.map((line) => conditionOf(line, guide, on, input)),
-    bands: bandsOf(lines, on, input),
     pace: speak(paceText(on.reading.chartPaceMPerS, input.units.length)),
   };
 } // prettier-ignore

@@ -12,6 +12,7 @@ import { WarningBox } from '../../ui/WarningBox.tsx';
 import { isPlain, settingText } from '../settingText.ts';
 import { degrees } from '../degrees.ts';
 import type { NightInput } from './nightInput.ts';
+import { rateUnitOf } from './rateUnitOf.ts';
 import type { Night, NightMachine } from './useNight.ts';
 
 interface Props {
@@ -19,14 +20,6 @@ interface Props {
   night: Night;
   set(changed: Partial<NightInput>): void;
 }
-
-/** The unit that rates of tonight are shown in: on the ground, as the guide counts. */
-export const rateUnitOf = ({ guide, asks }: Night) => {
-  const { dryUnit = 'lb/1000 ft2', liquidUnit = 'gal/1000 ft2' } = guide?.input ?? {};
-  const isUs = /lb|gal/.test(asks === 'liquid' ? liquidUnit : dryUnit);
-  if (asks === 'liquid') return isUs ? ('gal/1000 ft2' as const) : ('L/100 m2' as const);
-  return isUs ? ('lb/1000 ft2' as const) : ('g/m2' as const);
-};
 
 /** What this rate holds, or why it does nothing; and what does instead. */
 function FateText({ night, input }: Props) {

@@ -1,23 +1,16 @@
 import { Box, chakra } from '@chakra-ui/react';
-import { evaluateProduct } from '@steady-scatter/core/products';
 import type { UnitId } from '@steady-scatter/core/quantities';
-import { amountFor, totalFor, type WinterLoads } from '@steady-scatter/core/winter';
+import { amountFor, totalFor } from '@steady-scatter/core/winter';
 import { say } from '@steady-scatter/words/winter';
 import { shownIn } from '../../units/shownIn.ts';
 import { Section } from '../../ui/Section.tsx';
 import { useWinterAreas, type TreatedArea } from '../useWinterAreas.ts';
-import { rateUnitOf } from './NightAnswer.tsx';
+import { loadsOf } from './loadsOf.ts';
+import { rateUnitOf } from './rateUnitOf.ts';
 import type { Night } from './useNight.ts';
 
 const cell = { padding: '7px 0 7px 14px', textAlign: 'right', verticalAlign: 'top', fontVariantNumeric: 'tabular-nums' } as const; // prettier-ignore
 const first = { ...cell, textAlign: 'left', paddingLeft: 0 } as const;
-
-/** What the product comes in, and what it goes out of. */
-export function loadsOf({ product, machines }: Pick<Night, 'product' | 'machines'>): WinterLoads {
-  if (!product) return { packageSi: null, fillSi: null, scoopKg: null };
-  const { package: pack, scoop } = evaluateProduct(product.input);
-  return { packageSi: pack?.si ?? null, fillSi: machines[0]?.fillSi ?? null, scoopKg: scoop?.meanKg ?? null }; // prettier-ignore
-}
 
 /** What each area takes tonight, by weight or in scoops, and all of it in packages and fills. */
 export function SiteAmounts({ night }: { night: Night }) {

@@ -1,0 +1,91 @@
+import { finite } from '../errors/preconditions.ts';
+import { latestOf, type AppendedRow } from '../fields/latest.ts';
+import { evaluateApplication } from './application.ts';
+import type { ApplicationInput } from './applicationInput.ts';
+
+/** An appended round on an area. */
+export interface ApplicationRow extends AppendedRow {
+  readonly subject: string;
+  readonly input: ApplicationInput;
+}
+
+/** What was done on one area, as it stands by now; `first` is when it was first said. */
+export interface DoneRow {
+  /** Of the first row that said it: later ones name it. */
+  readonly root: string;
+  readonly startedAt: string;
+  /** When what stands now was said. */
+  readonly saidAt: string;
+  readonly subject: string;
+  readonly input: ApplicationInput;
+}
+
+/** A round of a storm. */
+export interface Round {
+  readonly round: string;
+  readonly rows: readonly DoneRow[];
+  readonly from: string;
+  readonly until: string;
+  /** Of rows that count: kg of what is dry, L of what is liquid. */
+  readonly dryKg: number;
+  readonly liquidL: number;
+}
+
+/**
+ * What rows say by now, each with when it was done: a correction names its first row and says it anew, and the work was done when the
+ * first one says.
+ *
+ * @param rows of one storm, in any order
+ * @example doneRows([]) // []
+ */
+export function doneRows(rows: readonly ApplicationRow[]): DoneRow[] {
+  const known = new Map(rows.map((row) => [row.id, row]));
+  return latestOf(rows)
+    .map((row): DoneRow => {
+      const root = row.first ?? row.id;
+      return { root, startedAt: known.get(root)?.occurredAt ?? row.occurredAt, saidAt: row.occurredAt, subject: row.subject, input: row.input }; // prettier-ignore
+    })
+    .toSorted((a, b) => a.startedAt.localeCompare(b.startedAt));
+}
+
+function roundOf(round: string, rows: readonly DoneRow[]): Round {
+  const read = rows.map(({ input }) => ({ kind: input.product.kind, ...evaluateApplication(input) }));
+  const counted = read.filter(({ isVoid, amountSi }) => !isVoid && amountSi !== null);
+  const sum = (isLiquid: boolean) =>
+    finite(
+      counted
+        .filter(({ kind }) => (kind === 'liquid-deicer' || kind === 'liquid-fertilizer') === isLiquid)
+        .reduce((all, { amountSi }) => all + amountSi!, 0),
+    );
+  const ends = rows.map(({ startedAt, input }) => (input.until === '' ? startedAt : input.until));
+  return {
+    round,
+    rows,
+    from: rows[0]!.startedAt,
+    until: ends.reduce((last, each) => (each > last ? each : last)),
+    dryKg: sum(false),
+    liquidL: sum(true),
+  };
+}
+
+/**
+ * The rounds of a storm, in their order, whoever made them.
+ *
+ * @param rows as they stand by now
+ * @example roundsOf([]) // []
+ */
+export function roundsOf(rows: readonly DoneRow[]): Round[] {
+  const groups = new Map<string, DoneRow[]>();
+  for (const row of rows) groups.set(row.input.round, [...(groups.get(row.input.round) ?? []), row]);
+  return [...groups]
+    .map(([round, group]) => roundOf(round, group))
+    .toSorted((a, b) => (Number(a.round) || 0) - (Number(b.round) || 0) || a.from.localeCompare(b.from));
+}
+
+/**
+ * The number of the round that is on its way, or of the next one where somebody begins it.
+ *
+ * @example nextRound([]) // '1'
+ */
+export const nextRound = (rounds: readonly Pick<Round, 'round'>[]): string =>
+  String(Math.max(0, ...rounds.map(({ round }) => Number(round) || 0)) + 1);

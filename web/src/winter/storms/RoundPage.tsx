@@ -1,0 +1,295 @@
+import { Box, Button, chakra } from '@chakra-ui/react';
+import { readSize } from '@steady-scatter/core/fields';
+import { toResult } from '@steady-scatter/core/errors';
+import {
+  evaluateApplication,
+  nextRound,
+  roundsOf,
+  splitByPlan,
+  type DoneRow,
+  type Round,
+  type StormInput,
+} from '@steady-scatter/core/season';
+import { amountFor } from '@steady-scatter/core/winter';
+import { Check, Plus } from 'lucide-react';
+import { useMemo, useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { v7 as newId } from 'uuid';
+import { say } from '@steady-scatter/words/winter';
+import { useDoc, type Doc } from '../../documents/docs.ts';
+import { OpeningMessage } from '../../documents/OpeningMessage.tsx';
+import { appendApplication, useApplications } from '../../kinds/useApplications.ts';
+import { STORMS } from '../../kinds/useStorms.ts';
+import { useNotices } from '../../notices/notices.tsx';
+import { BareUnit } from '../../ui/BareUnit.tsx';
+import { browser } from '../../ui/browserStores.ts';
+import { Choice } from '../../ui/Choice.tsx';
+import { LabelledField } from '../../ui/LabelledField.tsx';
+import { Section } from '../../ui/Section.tsx';
+import { StatedDefault } from '../../ui/StatedDefault.tsx';
+import { TopBar } from '../../ui/TopBar.tsx';
+import { shownIn } from '../../units/shownIn.ts';
+import { settingText } from '../settingText.ts';
+import { loadsOf } from '../tonight/loadsOf.ts';
+import { rateUnitOf } from '../tonight/rateUnitOf.ts';
+import { useHeldNight } from '../tonight/nightInput.ts';
+import { useNight, type Night } from '../tonight/useNight.ts';
+import { useWinterAreas } from '../useWinterAreas.ts';
+import {
+  amountUnitOf,
+  applicationFor,
+  plannedText,
+  typedAs,
+  type AtArea,
+  type AtRound,
+} from './applicationFor.ts';
+import { clockText, rowText } from './roundTexts.ts';
+
+const WHO = 'steady-scatter.who';
+
+/** What stands over a round: rate, setting, machine and who is at it. */
+function RoundHead({ night, machine, setMachine, by, setBy }: { night: Night; machine: string; setMachine(id: string): void; by: string; setBy(name: string): void }) {
+  const { plan, product, machines } = night;
+  const chosen = machines.find(({ calibration }) => calibration === machine) ?? machines[0];
+  return (
+    <Box as="section" aria-label={say('winter.round.what')} marginBottom="18px">
+      <Box fontSize="22px" fontWeight="bold">
+        {plan?.rateSi == null ? say('winter.round.noRate') : say('winter.round.rate', { product: product?.input.name ?? '', rate: shownIn(plan.rateSi, rateUnitOf(night), 2) })}
+      </Box>
+      {chosen?.setting && (
+        <Box fontFamily="figure" fontSize="44px" fontWeight="bold" lineHeight="1.1">
+          {chosen.setting.line.mark.label} <chakra.span fontFamily="body" fontSize="18px">{settingText(chosen.setting)}</chakra.span>
+        </Box>
+      )}
+      <StatedDefault
+        name={say('winter.round.who')}
+        text={say('winter.round.whoIs', { machine: chosen?.name ?? 'none', by: by.trim() || 'none' })}
+      >
+        {machines.length > 0 && (
+          <Choice label={say('winter.round.machine')} value={chosen?.calibration ?? ''} options={machines.map(({ calibration, name }) => ({ id: calibration, label: name }))} onChange={setMachine} />
+        )}
+        <LabelledField label={say('winter.round.by')} value={by} minHeight="touch" onChange={setBy} />
+      </StatedDefault>
+      <Button asChild minHeight="56px" marginTop="8px">
+        <Link to="/winter">{say('winter.round.toTonight')}</Link>
+      </Button>
+    </Box>
+  );
+} // prettier-ignore
+
+/** By hand, and how many scoops that is where the scoop was weighed. */
+function handText(night: Night, area: AtArea): string {
+  const rateSi = night.plan?.rateSi;
+  const amount = rateSi != null && rateSi > 0 ? amountFor(area, rateSi, loadsOf(night)) : null;
+  return amount?.scoops == null
+    ? say('winter.row.byHand')
+    : say('winter.round.byScoops', { scoops: amount.scoops.toFixed(1) });
+}
+
+interface AreaProps {
+  area: AtArea;
+  night: Night;
+  done: DoneRow | undefined;
+  onDone(area: AtArea, amount: string): boolean;
+}
+
+/** An area of the round: what it takes, and the one press when it is done. */
+function AreaLine({ area, night, done, onDone }: AreaProps) {
+  const planned = plannedText(night, area);
+  const [text, setText] = useState('');
+  const [isMissing, setMissing] = useState(false);
+  const unit = amountUnitOf(night);
+  return (
+    <Box as="li" borderBottomWidth="1px" borderColor="line" paddingY="8px" display="grid" gridTemplateColumns={{ base: 'minmax(0, 1fr) 120px', md: 'minmax(0, 1fr) 150px 160px' }} gap="6px 12px" alignItems="center">
+      <Box gridColumn={{ base: '1 / -1', md: 'auto' }}>
+        <Box fontSize="19px" fontWeight="bold">{area.name}</Box>
+        <Box color="ink.soft">{[area.siteName, area.isByHand && handText(night, area)].filter(Boolean).join(', ')}</Box>
+      </Box>
+      {done ? (
+        <Box gridColumn={{ base: '1 / -1', md: 'span 2' }} display="flex" alignItems="center" gap="8px" minHeight="56px" fontSize="18px">
+          <Check size={24} aria-hidden /> {say('winter.round.doneAt', { at: clockText(done.startedAt), what: rowText(done.input) })}
+        </Box>
+      ) : (
+        <>
+          <LabelledField label={say('winter.round.amount')} inputMode="decimal" placeholder={planned} value={text} minHeight="56px" unit={<BareUnit text={text} unit={unit} />} onChange={setText} />
+          <Button variant="solid" minHeight="56px" fontSize="18px" alignSelf="end" aria-label={say('winter.round.doneWith', { area: area.name })} onClick={() => setMissing(!onDone(area, text.trim() || planned))}>
+            {say('winter.round.done')}
+          </Button>
+        </>
+      )}
+      {isMissing && !done && <Box gridColumn="1 / -1" color="warn" fontWeight="semibold">{say('winter.round.needsAmount')}</Box>}
+    </Box>
+  );
+} // prettier-ignore
+
+/** An area that stands on no site: it is named and measured as it is treated. */
+function OtherArea({ onAdd }: { onAdd(area: AtArea): void }) {
+  const [isOpen, setOpen] = useState(false);
+  const [name, setName] = useState('');
+  const [size, setSize] = useState('');
+  const [tried, setTried] = useState(false);
+  const read = toResult(() => readSize(size, 'ft2', 'size'));
+  if (!isOpen)
+    return (
+      <Button variant="ghost" minHeight="56px" onClick={() => setOpen(true)}>
+        <Plus size={18} /> {say('winter.round.other')}
+      </Button>
+    );
+  const add = () => {
+    setTried(true);
+    if (name.trim() === '' || read.error) return;
+    onAdd({ name: name.trim(), siteName: '', areaM2: read.value.areaM2, isByHand: false, size });
+    setOpen(false);
+    setName('');
+    setSize('');
+    setTried(false);
+  };
+  return (
+    <Box display="grid" gap="10px 14px" gridTemplateColumns={{ base: '1fr', md: '1fr 1fr auto' }} alignItems="end" marginTop="8px">
+      <LabelledField label={say('winter.round.otherName')} value={name} minHeight="56px" aria-invalid={tried && name.trim() === ''} onChange={setName} />
+      <LabelledField label={say('winter.round.otherSize')} placeholder="40 x 25 ft" value={size} minHeight="56px" error={tried ? (read.error ?? undefined) : undefined} onChange={setSize} />
+      <Button minHeight="56px" onClick={add}>{say('winter.round.otherAdd')}</Button>
+    </Box>
+  );
+} // prettier-ignore
+
+/** What really went out, weighed back: shared out over what this device treated by machine, as it was planned. */
+function WeighBack({ rows, storm }: { rows: readonly DoneRow[]; storm: string }) {
+  const [text, setText] = useState('');
+  const [tried, setTried] = useState(false);
+  const notices = useNotices();
+  const own = rows.filter(({ input }) => input.void === '' && input.machine.id !== '');
+  const [first] = own;
+  if (!first) return null;
+  const { unit } = first.input.amount;
+  const read = evaluateApplication({ ...first.input, amount: { text, unit, from: 'split' } });
+  const save = () => {
+    setTried(true);
+    if (read.amountSi === null || read.errors.length > 0) return;
+    const planned = own.map(({ input }) => evaluateApplication(input).amountSi ?? 0);
+    splitByPlan(read.amountSi, planned).forEach((share, at) => {
+      const row = own[at]!;
+      void appendApplication({ storm, of: row, input: { ...row.input, amount: { text: typedAs(share, unit), unit, from: 'split' }, correction: say('winter.round.weighedWhy') } });
+    });
+    setText('');
+    setTried(false);
+    notices.tell(say('winter.round.weighed', { count: own.length }));
+  };
+  return (
+    <Section heading={say('winter.round.weighBack')}>
+      <Box>{say('winter.round.weighHow')}</Box>
+      <Box display="flex" gap="12px" alignItems="end" flexWrap="wrap" marginTop="6px">
+        <Box width="200px">
+          <LabelledField label={say('winter.round.usedInAll')} inputMode="decimal" value={text} minHeight="56px" unit={<BareUnit text={text} unit={unit} />} error={tried ? read.errors[0] : undefined} onChange={setText} />
+        </Box>
+        <Button minHeight="56px" onClick={save}>{say('winter.round.share')}</Button>
+      </Box>
+    </Section>
+  );
+} // prettier-ignore
+
+/** What this device does in a round is one run, also when the page was closed meanwhile. */
+function runOf(storm: string, round: string): string {
+  const key = `steady-scatter.run.${storm}.${round}`;
+  const known = browser.getItem(key);
+  if (known) return known;
+  const own = newId();
+  browser.setItem(key, own);
+  return own;
+}
+
+/** The round that is on its way, by what stands of it; a new one where the last one is whole. */
+function useRound(storm: string, route: number): { rounds: readonly Round[]; round: string; rows: readonly DoneRow[] } | null {
+  const rows = useApplications(storm, true);
+  const [wanted, setWanted] = useState<string | null>(null);
+  const rounds = useMemo(() => roundsOf(rows ?? []), [rows]);
+  if (rows === undefined) return null;
+  const last = rounds.at(-1);
+  // What is begun is gone on with; where all of it is done the next one begins, and stays the one of this page.
+  const begun = last && last.rows.filter(({ input }) => input.void === '').length < route ? last.round : nextRound(rounds);
+  const round = wanted ?? begun;
+  if (wanted === null) setWanted(round);
+  return { rounds, round, rows: rounds.find((each) => each.round === round)?.rows ?? [] };
+} // prettier-ignore
+
+function RoundOf({ doc }: { doc: Doc<StormInput> }) {
+  const { input } = useHeldNight();
+  const night = useNight(input);
+  const areas = useWinterAreas();
+  const now = useRound(doc.id, doc.input.route.length);
+  const [machine, setMachine] = useState('');
+  const [by, setBy] = useState(() => browser.getItem(WHO) ?? '');
+  const [others, setOthers] = useState<readonly AtArea[]>([]);
+  if (!now || areas === undefined) return null;
+  const { round, rows } = now;
+  const own = runOf(doc.id, round);
+  const stops = doc.input.route.flatMap(({ area }) => areas.find(({ id }) => id === area) ?? []);
+  const at: AtRound = { round, runId: own, by };
+  const doneOf = (area: AtArea) => rows.find((row) => row.input.void === '' && (area.id ? row.input.area === area.id : row.input.areaName === area.name && row.input.area === '')); // prettier-ignore
+  const onDone = (area: AtArea, amount: string): boolean => {
+    const chosen =
+      night.machines.find(({ calibration }) => calibration === machine) ?? night.machines[0] ?? null;
+    const application = applicationFor({ night, input, area, machine: chosen, at, amount: { text: amount, from: amount === plannedText(night, area) ? 'planned' : 'weighed' }, until: new Date().toISOString() }); // prettier-ignore
+    if (amount === '' || evaluateApplication(application).errors.length > 0) return false;
+    void appendApplication({ storm: doc.id, input: application });
+    return true;
+  };
+  const all = [...stops, ...others];
+  return (
+    <>
+      <Box as="h2" fontSize="24px" fontWeight="bold" marginBottom="8px">
+        {say('winter.round.heading', {
+          round,
+          done: all.filter((area) => doneOf(area)).length,
+          all: all.length,
+        })}
+      </Box>
+      <RoundHead
+        night={night}
+        machine={machine}
+        setMachine={setMachine}
+        by={by}
+        setBy={(name) => {
+          setBy(name);
+          browser.setItem(WHO, name);
+        }}
+      />
+      <Box as="ul" listStyleType="none">
+        {all.map((area) => (
+          <AreaLine
+            key={area.id ?? area.name}
+            area={area}
+            night={night}
+            done={doneOf(area)}
+            onDone={onDone}
+          />
+        ))}
+      </Box>
+      <OtherArea onAdd={(area) => setOthers([...others, area])} />
+      <WeighBack rows={rows.filter((row) => row.input.runId === own)} storm={doc.id} />
+      <Button asChild variant="outline" minHeight="56px" marginTop="18px">
+        <Link to={`/winter/storms/${doc.id}`}>{say('winter.round.finish')}</Link>
+      </Button>
+    </>
+  );
+}
+
+/** A round of a storm, area by area: each is appended as it is done. */
+export default function RoundPage() {
+  const { id = null } = useParams();
+  const { data, error, refetch } = useDoc(STORMS, id);
+  if (!data) return <OpeningMessage one={say('winter.storm.one')} home={STORMS.home} error={error} onAgain={() => void refetch()} />; // prettier-ignore
+  return (
+    <>
+      <title>{say('winter.round.title', { storm: data.input.name })}</title>
+      <TopBar acts={null}>
+        <chakra.h1 fontSize="19px" fontWeight="bold" overflowWrap="anywhere">
+          {data.input.name}
+        </chakra.h1>
+      </TopBar>
+      <Box as="main" id="main" padding={{ base: '4px 16px 32px', md: '4px 24px 32px' }} maxWidth="900px">
+        <RoundOf doc={data} />
+      </Box>
+    </>
+  );
+}

@@ -1,0 +1,94 @@
+import { Box, Button, chakra } from '@chakra-ui/react';
+import { evaluateApplication, roundsOf, saltOf, type DoneRow, type Round } from '@steady-scatter/core/season';
+import { Play } from 'lucide-react';
+import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import { say } from '@steady-scatter/words/winter';
+import { useApplications } from '../../kinds/useApplications.ts';
+import { useSystem } from '../../settings/useSystem.ts';
+import { shownIn } from '../../units/shownIn.ts';
+import { dayOf } from '../../ui/today.ts';
+import { Section } from '../../ui/Section.tsx';
+import { RowPanel } from './RowPanel.tsx';
+import { amountText, clockText, rowText, spanText } from './roundTexts.ts';
+
+interface RoundProps {
+  round: Round;
+  isUs: boolean;
+  onRow(row: DoneRow): void;
+}
+
+/** What is told of a row beside its amount: that it does not count, that it was corrected, what was swept up. */
+function RowNotes({ input }: Pick<DoneRow, 'input'>) {
+  const { isVoid, sweptSi } = evaluateApplication(input);
+  if (isVoid) return <Box color="warn">{say('winter.row.isVoid', { why: input.void })}</Box>;
+  return (
+    <Box color="ink.soft" fontSize="15px">
+      {[
+        input.machine.name || say('winter.row.byHand'),
+        input.setting && say('winter.row.setting', { setting: input.setting }),
+        sweptSi > 0 && say('winter.row.sweptUp', { amount: shownIn(sweptSi, input.amount.unit, 2) }),
+        input.correction && say('winter.row.corrected', { why: input.correction }),
+        input.note,
+      ]
+        .filter(Boolean)
+        .join(' · ')}
+    </Box>
+  );
+}
+
+function RoundBox({ round, isUs, onRow }: RoundProps) {
+  return (
+    <Box as="li" marginBottom="18px">
+      <Box display="flex" flexWrap="wrap" gap="2px 14px" alignItems="baseline" borderBottomWidth="2px" borderColor="ink" paddingBottom="4px">
+        <chakra.h3 fontSize="18px" fontWeight="bold">{say('winter.round.number', { round: round.round || 'none' })}</chakra.h3>
+        <Box>{spanText(round)}</Box>
+        <Box marginLeft="auto" fontWeight="bold">{amountText(round, isUs)}</Box>
+      </Box>
+      <Box as="ul" listStyleType="none">
+        {round.rows.map((row) => (
+          <Box as="li" key={row.root} display="grid" gridTemplateColumns="minmax(0, 1fr) auto" gap="0 14px" alignItems="center" borderBottomWidth="1px" borderColor="line" minHeight="touch">
+            <Box textDecoration={row.input.void === '' ? undefined : 'line-through'}>
+              <b>{row.input.areaName}</b> {clockText(row.startedAt)} · {rowText(row.input)}
+            </Box>
+            <Button variant="ghost" minHeight="touch" aria-label={say('winter.row.change', { area: row.input.areaName, round: row.input.round })} onClick={() => onRow(row)}>
+              {say('winter.row.correct')}
+            </Button>
+            <Box gridColumn="1 / -1" paddingBottom="6px"><RowNotes input={row.input} /></Box>
+          </Box>
+        ))}
+      </Box>
+    </Box>
+  );
+} // prettier-ignore
+
+/** The rounds of a storm, and the salt in all of them. */
+export function Rounds({ storm, isOver }: { storm: string; isOver: boolean }) {
+  const rows = useApplications(storm, !isOver);
+  const isUs = useSystem() === 'us';
+  const [open, setOpen] = useState<DoneRow | null>(null);
+  const rounds = useMemo(() => roundsOf(rows ?? []), [rows]);
+  const sums = useMemo(() => saltOf((rows ?? []).map(({ root, startedAt, subject, input }) => ({ id: root, subject, onDay: dayOf(new Date(startedAt)), input }))), [rows]); // prettier-ignore
+  const mass = isUs ? 'lb' : 'kg';
+  return (
+    <Section heading={say('winter.storm.rounds')}>
+      {!isOver && (
+        <Button asChild variant="solid" minHeight="56px" fontSize="17px" marginBottom="14px">
+          <Link to={`/winter/storms/${storm}/round`}>
+            <Play size={18} aria-hidden /> {say('winter.storm.goOn', { rounds: rounds.length })}
+          </Link>
+        </Button>
+      )}
+      {rounds.length === 0 && rows && <Box>{say('winter.storm.noRounds')}</Box>}
+      {rounds.length > 0 && (
+        <Box marginBottom="12px" fontSize="17px">
+          {say('winter.storm.sums', { salt: shownIn(sums.saltKg, mass), chloride: shownIn(sums.chlorideKg, mass), swept: sums.sweptKg > 0 ? shownIn(sums.sweptKg, mass) : 'none', unknown: sums.unknown })}
+        </Box>
+      )}
+      <Box as="ul" listStyleType="none">
+        {rounds.toReversed().map((round) => <RoundBox key={round.round} round={round} isUs={isUs} onRow={setOpen} />)}
+      </Box>
+      {open && <RowPanel row={open} storm={storm} onClose={() => setOpen(null)} />}
+    </Section>
+  );
+} // prettier-ignore

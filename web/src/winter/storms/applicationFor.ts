@@ -1,0 +1,104 @@
+import { fromSi, UNITS, type UnitId } from '@steady-scatter/core/quantities';
+import { blankApplication, type ApplicationInput, type AmountSource } from '@steady-scatter/core/season';
+import { amountFor, type Trend } from '@steady-scatter/core/winter';
+import { textWithUnit } from '@steady-scatter/core/quantities';
+import { loadsOf } from '../tonight/loadsOf.ts';
+import { rateUnitOf } from '../tonight/rateUnitOf.ts';
+import type { NightInput } from '../tonight/nightInput.ts';
+import type { Night, NightMachine } from '../tonight/useNight.ts';
+import { settingText } from '../settingText.ts';
+import type { TreatedArea } from '../useWinterAreas.ts';
+
+/** Digits for a field, without the spaces that thousands are shown with. */
+export const typedAs = (si: number, unit: UnitId, figures = 4): string => String(Number(fromSi(si, unit).toPrecision(figures))); // prettier-ignore
+
+/** Who is at it, and in which round. */
+export interface AtRound {
+  readonly round: string;
+  readonly runId: string;
+  readonly by: string;
+}
+
+/** Where something is put down: an area of a site, or one that nobody measured before. */
+export type AtArea = Pick<TreatedArea, 'name' | 'siteName' | 'areaM2' | 'isByHand'> & Partial<Pick<TreatedArea, 'id' | 'site' | 'surface'>> & { readonly size?: string }; // prettier-ignore
+
+/** The unit that amounts of tonight are told in. */
+export function amountUnitOf(night: Night): 'lb' | 'kg' | 'gal' | 'L' {
+  const isUs = /lb|gal/.test(rateUnitOf(night));
+  if (night.asks === 'liquid') return isUs ? 'gal' : 'L';
+  return isUs ? 'lb' : 'kg';
+}
+
+/** What an area takes by the plan, as it would be typed; empty: not known. */
+export function plannedText(night: Night, area: AtArea): string {
+  const rateSi = night.plan?.rateSi;
+  if (rateSi == null || rateSi <= 0) return '';
+  const amount = amountFor(area, rateSi, loadsOf(night));
+  return amount ? typedAs(amount.amountSi, amountUnitOf(night), 3) : '';
+}
+
+interface Facts {
+  readonly night: Night;
+  readonly input: NightInput;
+  readonly area: AtArea;
+  readonly machine: NightMachine | null;
+  readonly at: AtRound;
+  readonly amount: { readonly text: string; readonly from: AmountSource };
+  readonly until: string;
+}
+
+const settingOf = (machine: NightMachine | null): string =>
+  machine?.setting ? [machine.setting.line.mark.label, settingText(machine.setting)].filter(Boolean).join(', ') : ''; // prettier-ignore
+
+/** The line of the guide that was followed, as it stands tonight. */
+function guideOf({ guide, version, line, asks }: Night, { situation, treatment }: NightInput): ApplicationInput['guide'] {
+  const typed = guide?.input.versions.flatMap(({ lines }) => lines).find(({ id }) => id === line?.id);
+  return {
+    id: guide?.id ?? '',
+    name: guide?.input.name ?? '',
+    fromDay: version?.fromDay ?? '',
+    situation,
+    treatment,
+    low: typed?.low ?? '',
+    high: typed?.high ?? '',
+    unit: guide ? UNITS[asks === 'liquid' ? guide.input.liquidUnit : guide.input.dryUnit].symbol : '',
+  };
+} // prettier-ignore
+
+/** What was put down on an area tonight, with all that makes it readable alone. */
+export function applicationFor({ night, input, area, machine, at, amount, until }: Facts): ApplicationInput {
+  const rateUnit = rateUnitOf(night);
+  const blank = blankApplication(/lb|gal/.test(rateUnit) ? 'us' : 'metric');
+  const { product, plan, pavement } = night;
+  const unit = amountUnitOf(night);
+  const trend: Trend | '' = pavement.trend ?? '';
+  const { width } = machine?.on.rig ?? {};
+  return {
+    ...blank,
+    ...at,
+    until,
+    site: area.site ?? '',
+    area: area.id ?? '',
+    siteName: area.siteName,
+    areaName: area.name,
+    size: area.size === undefined ? { text: area.areaM2 === null ? '' : typedAs(area.areaM2, blank.size.unit), unit: blank.size.unit } : { text: area.size, unit: blank.size.unit },
+    surface: area.surface ?? 'pavement',
+    product: product
+      ? { id: product.id, name: product.input.name, kind: product.input.kind, grade: product.input.grade, lot: product.input.lot, density: '', deicer: product.input.deicer }
+      : blank.product,
+    machine: area.isByHand || !machine ? blank.machine : { id: machine.id, name: machine.name, calibration: machine.calibration },
+    rate: plan?.rateSi == null ? blank.rate : { text: typedAs(plan.rateSi, rateUnit === 'L/100 m2' ? 'L/100 m2' : rateUnit), unit: rateUnit },
+    amount: { text: amount.text, unit, from: amount.from },
+    leftover: { text: '', unit },
+    swept: { text: '', unit, to: '' },
+    setting: area.isByHand ? '' : settingOf(machine),
+    spacing: area.isByHand || !width || width.text.trim() === '' ? '' : textWithUnit(width.text, width.unit),
+    weather: {
+      ...blank.weather,
+      unit: input.unit,
+      pavement: pavement.degC === null ? '' : typedAs(pavement.degC, input.unit, 3),
+      trend,
+    },
+    guide: guideOf(night, input),
+  };
+} // prettier-ignore

@@ -1,0 +1,30 @@
+import { evaluateApplication, type ApplicationInput, type Round } from '@steady-scatter/core/season';
+import { say } from '@steady-scatter/words/winter';
+import { dayText } from '../../ui/dayText.ts';
+import { dayOf } from '../../ui/today.ts';
+import { shownIn } from '../../units/shownIn.ts';
+
+const CLOCK = new Intl.DateTimeFormat('en-US', { hour: 'numeric', minute: '2-digit' });
+
+export const clockText = (iso: string): string => CLOCK.format(new Date(iso));
+
+/** "22 Nov 2026, 7:30 PM to 8:00 PM" */
+export const spanText = ({ from, until }: Pick<Round, 'from' | 'until'>): string =>
+  say('winter.round.span', { day: dayText(dayOf(new Date(from))), from: clockText(from), until: clockText(until) }); // prettier-ignore
+
+/** What went out in a round, dry and liquid. */
+export const amountText = ({ dryKg, liquidL }: Pick<Round, 'dryKg' | 'liquidL'>, isUs: boolean): string =>
+  [
+    ...(dryKg > 0 ? [shownIn(dryKg, isUs ? 'lb' : 'kg')] : []),
+    ...(liquidL > 0 ? [shownIn(liquidL, isUs ? 'gal' : 'L')] : []),
+  ].join(', ') || '—';
+
+/** What went out on an area, over it: "18 lb, 3.2 lb / 1000 ft²". */
+export function rowText(input: ApplicationInput): string {
+  const { amountSi, achievedSi } = evaluateApplication(input);
+  const isUs = /lb|gal|oz|ton/.test(input.amount.unit);
+  const isLiquid = input.product.kind === 'liquid-deicer';
+  const rate = achievedSi === null ? '' : shownIn(achievedSi, isLiquid ? (isUs ? 'gal/1000 ft2' : 'L/100 m2') : isUs ? 'lb/1000 ft2' : 'g/m2'); // prettier-ignore
+  const amount = amountSi === null ? input.amount.text : shownIn(amountSi, input.amount.unit);
+  return [amount, rate].filter(Boolean).join(', ');
+}
