@@ -46,6 +46,8 @@ function readingsOf(method: MethodId, output: number, times: Record<string, stri
     case 'catch':
     case 'tray':
       return { ...length, tare: show(tare, 0.01), gross: show(tare + net, 0.01) };
+    case 'taped':
+      return { tare: show(tare, 0.01), gross: show(tare + net, 0.01), area: `${show(lengthM, 0.1)} x ${TRUE.spacing.toFixed(2)} m` };
     case 'timed-catch':
       return { ...times, tare: show(tare, 0.01), gross: show(tare + flow * catchS, 0.01), catchTime: show(catchS, 0.1) };
     case 'run-out':

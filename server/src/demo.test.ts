@@ -7,6 +7,7 @@ import {
   type CalibrationInput,
   type TestRunInput,
 } from '@steady-scatter/core/testing';
+import { doneRows, evaluateApplication, rowsWithin, saltOf } from '@steady-scatter/core/season';
 import { answerWorksheet, AS_TYPED, tankSheet } from '@steady-scatter/core/worksheet';
 import { evaluateWidthTest } from '@steady-scatter/core/width';
 import request from 'supertest';
@@ -63,10 +64,32 @@ it('Tarn Hollow has a crew’s two seasons on the bench: what is fresh, stale, u
   const runs = calibrations.flatMap(({ input }) => input.runs);
   expect(runs.some(({ excluded }) => excluded !== '')).toBe(true);
   expect(runs.some(({ earlier }) => earlier.length > 0)).toBe(true);
-  expect(new Set(runs.map(({ method }) => method))).toEqual(new Set(['weigh-back', 'tray', 'timed-catch', 'outlets', 'spray-catch'])); // prettier-ignore
+  expect(new Set(runs.map(({ method }) => method))).toEqual(new Set(['weigh-back', 'tray', 'taped', 'timed-catch', 'outlets', 'spray-catch'])); // prettier-ignore
   expect(calibrations.flatMap((each) => read(each).plausibility).map(({ kind }) => kind)).toEqual(['apart']);
   expect(calibrations.some(({ input }) => input.start === 'shape' && input.shape !== '')).toBe(true);
   expect(calibrations.some(({ input }) => input.isCeiling)).toBe(true);
+}); // prettier-ignore
+
+it('and winters: storms with rounds, a correction and one that does not count, a guide of two versions, charts made before it', async () => {
+  const [guides, storms, winters] = await Promise.all([list('guides'), list('storms'), list('winters')]);
+  expect(guides.map(({ input }) => input.versions.length).toSorted((a, b) => a - b)).toEqual([1, 2]);
+  const rows = (await request(appAtHome()).get('/api/applications').expect(200)).body.events;
+  const done = doneRows(rows);
+  expect(done.length).toBe(rows.length - 2);
+  for (const storm of storms) expect(done.some(({ subject }) => subject === storm.id)).toBe(true);
+  for (const { input } of done) expect(evaluateApplication(input).errors).toEqual([]);
+  expect(done.filter(({ input }) => evaluateApplication(input).isVoid)).toHaveLength(1);
+  const [last, now] = winters.toSorted((a, b) => a.input.fromDay.localeCompare(b.input.fromDay));
+  const of = ({ input }: NonNullable<typeof last>) => saltOf(rowsWithin(done.map((row) => ({ ...row, id: row.root, onDay: row.startedAt.slice(0, 10) })), input.fromDay, input.toDay));
+  expect(of(last!)).toMatchObject({ unknown: 0 });
+  expect(of(last!).saltKg).toBeGreaterThan(of(now!).saltKg);
+  const rigs = await list('rigs');
+  const products = await list('products');
+  const stale = (await list('calibrations')).filter(({ input }) => {
+    const product = products.find(({ id }) => id === input.productId)?.input ?? null;
+    return freshness(input, rigs.find(({ id }) => id === input.rig)!.input, product, '2026-11-25', now!.input.fromDay).reasons.some(({ id }) => id === 'fresh.winter');
+  });
+  expect(stale.map(({ input }) => input.name)).toEqual(['Yard truck, rock salt, last winter']);
 }); // prettier-ignore
 
 it('and what sprays: a boom with one worn nozzle, a gun, a job in tanks with a last one, two charts on one job', async () => {

@@ -1,3 +1,4 @@
+import { notInWinter } from '@steady-scatter/core/ground';
 import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, statSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -82,7 +83,7 @@ describe('keeping', () => {
   it('a nought below nought is a nought, so that the same write twice is harmless', async () => {
     const input = { name: 'Yard', notes: '', place: { lat: '', lon: '' }, pace: { line: '', unit: 'm', walks: [], wheel: '' }, areas: [] }; // prettier-ignore
     const part = { id: 'p', kind: 'rectangle', cut: false, lengths: ['3', '4'], unit: 'm', by: 'tape', within: '', at: { x: 0, y: 0, turn: 0 } }; // prettier-ignore
-    const area = { id: v7(), name: 'Lawn', surface: 'turf', slope: 'level', treated: true, layoutMode: 'placed', parts: [part], edges: [], rows: { spacing: '', own: '', per: 'ha', count: '', length: '', unit: 'm' }, shownIn: 'm2', notes: '' }; // prettier-ignore
+    const area = { id: v7(), name: 'Lawn', surface: 'turf', slope: 'level', treated: true, layoutMode: 'placed', parts: [part], edges: [], rows: { spacing: '', own: '', per: 'ha', count: '', length: '', unit: 'm' }, shownIn: 'm2', winter: notInWinter(), notes: '' }; // prettier-ignore
     const body = JSON.stringify(writeOf('sites', { ...input, areas: [area] })).replace('"x":0', '"x":-0');
     const write = (id: string) =>
       request(harness.app).put(`/api/sites/${id}`).type('application/json').send(body);

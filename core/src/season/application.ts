@@ -59,7 +59,7 @@ export function evaluateApplication(input: ApplicationInput): ApplicationResult 
       if (si < 0) throw new InputError('quantity.not-positive', { field, what, hint: '12' });
       return si;
     }); // prettier-ignore
-  if (input.areaName.trim() === '') errors.push(new InputError('area-name.empty', { field: 'areaName', hint: 'Church lot' })); // prettier-ignore
+  if (input.areaName.trim() === '') errors.push(new InputError('area-name.empty', { field: 'areaName' })); // prettier-ignore
   if (amount.text.trim() === '') errors.push(new InputError('number.empty', { field: 'amount.text', hint: '50 lb' })); // prettier-ignore
   const areaM2 = readIfPresent(input.size.text, () => readSize(input.size.text, input.size.unit, 'size.text').areaM2); // prettier-ignore
   const amountSi = notBelow(message('errors.what.amount'), amount.text, amount.unit, 'amount.text');

@@ -56,7 +56,7 @@ describe('a night', () => {
   });
 
   it('a guide without a line, or with nothing to put down, gives no rate', () => {
-    expect(planNight(GUIDE, SALT, { ...FROST, pavementC: -20 })).toMatchObject({ rateSi: null, fate: 'unknown' }); // prettier-ignore
+    expect(planNight(GUIDE, SALT, { ...FROST, pavementC: -20 })).toMatchObject({ rateSi: null, fate: 'limit' }); // prettier-ignore
     expect(planNight(GUIDE.map((line) => Object.assign({}, line, { rate: null })), SALT, FROST)).toMatchObject({ rateSi: null });
   }); // prettier-ignore
 

@@ -93,7 +93,8 @@ export function planNight(
     rateSi,
     share,
     isShareByTrend: asked.share === null,
-    ...(rateSi === null ? { fate: asked.pavementC >= 0 ? 'thaws' : 'unknown', holdsM: null } : fateOnPavement(deicer, form, rateSi, asked.pavementC)),
+    // Where nothing goes down, whether it would work is told all the same.
+    ...fateOnPavement(deicer, form, rateSi ?? 0, asked.pavementC),
   }; // prettier-ignore
 }
 

@@ -48,7 +48,8 @@ beforeEach(async () => {
     const from = Number(query['cursor'] ?? 0);
     return { items: items.slice(from, from + 2), next: from + 2 < items.length ? String(from + 2) : null, total: items.length };
   });
-  vi.mocked(callServerEvents).mockReset().mockImplementation(async (_event, _verb, { query = {} }) => {
+  vi.mocked(callServerEvents).mockReset().mockImplementation(async (event, _verb, { query = {} }) => {
+    if (event.name !== 'testRuns') return { events: [], unreadable: [], next: null };
     const from = Number(query['after'] ?? 0);
     asked.push(`rows after ${from}`);
     return { events: stored.rows.slice(from, from + 2), unreadable: [], next: from + 2 < stored.rows.length ? String(from + 2) : null };

@@ -57,6 +57,9 @@ function keepMachines(): void {
 export function keepDemo(other: Partial<Record<KindName, readonly Stored[]>> = {}): void {
   queries.clear();
   queries.setQueryData(['testRuns', 'all'], demo.testRuns);
+  queries.setQueryData(['applications', 'all'], demo.applications);
+  for (const { id } of demo.storms)
+    queries.setQueryData(['applications', 'of', id], demo.applications.filter(({ subject }) => subject === id)); // prettier-ignore
   for (const { id } of demo.calibrations) {
     queries.setQueryData(['testRuns', 'of', id], demo.testRuns.filter(({ subject }) => subject === id)); // prettier-ignore
     queries.setQueryData([...keysOf(KINDS.openRuns).all, `calibration:${id}`], []);

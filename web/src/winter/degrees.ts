@@ -1,8 +1,16 @@
 import { fromSi, UNITS } from '@steady-scatter/core/quantities';
 
-/** A temperature as a thermometer outdoors is read: whole degrees F, tenths of a degree C where they say something. */
-export function degrees(degC: number, unit: 'degF' | 'degC'): string {
+type Degrees = 'degF' | 'degC';
+
+const shown = (value: number, places: number, unit: Degrees): string =>
+  `${value.toFixed(places).replace('-', '−')}\u00a0${UNITS[unit].symbol}`;
+
+/** A temperature that was worked out, as a thermometer outdoors is read. */
+export const degrees = (degC: number, unit: Degrees): string =>
+  shown(fromSi(degC, unit), unit === 'degF' ? 0 : 1, unit);
+
+/** A temperature that somebody read or typed: its tenths where it has some. */
+export function degreesRead(degC: number, unit: Degrees): string {
   const value = fromSi(degC, unit);
-  const isWhole = unit === 'degF' || Math.abs(value - Math.round(value)) < 0.05;
-  return `${value.toFixed(isWhole ? 0 : 1).replace('-', '−')}\u00a0${UNITS[unit].symbol}`;
+  return shown(value, Math.abs(value - Math.round(value)) < 0.05 ? 0 : 1, unit);
 }

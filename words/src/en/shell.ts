@@ -74,7 +74,6 @@ export const shell = {
   'shell.toDo': 'Commands',
   'shell.noMatch': 'No match',
   'shell.pageBroke': 'This page broke',
-  'shell.testRun': 'test run',
   'shell.sendHere': 'Send it here',
   'shell.sendAgain': 'Send again',
   'shell.deleteHere': 'Delete from this device',

@@ -109,4 +109,9 @@ export const testRun = {
   'testRun.strip.caption':
     '{length}{passes, plural, one {} other {, # times over}}{scale, select, yes {} other { (not to scale)}}',
   'testRun.saved.done': 'saved',
+  'testRun.scale.read': 'Read scale',
+  'testRun.scale.stop': 'Stop reading',
+  'testRun.scale.shows': '{name}{how, select, simulated {, simulated: not a real weight} other {}}: {weight}',
+  'testRun.scale.moves': '{what}, waiting until it rests',
+  'testRun.scale.silent': 'No scale answers. Type the weight.',
 } as const;

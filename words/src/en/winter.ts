@@ -244,6 +244,7 @@ export const winter = {
   'winter.round.other': 'Add area that is on no site',
   'winter.round.otherName': 'Name of the area',
   'winter.round.otherSize': 'Size',
+  'winter.round.otherHint': '40 x 25 ft',
   'winter.round.otherAdd': 'Add area',
   'winter.round.weighBack': 'Weigh back',
   'winter.round.weighHow':

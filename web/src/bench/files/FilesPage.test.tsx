@@ -44,7 +44,7 @@ it('saves every test there is on the server, also at once after the page was ope
   };
   expect(file.calibrations.map(({ id }) => id)).toEqual(demo.calibrations.map(({ id }) => id));
   expect(file.calibrations.map(({ input }) => input.runs.length)).toEqual([
-    6, 4, 2, 4, 2, 4, 3, 3, 3, 2, 1, 3,
+    6, 4, 2, 4, 2, 4, 3, 3, 3, 2, 1, 3, 8, 2,
   ]);
   expect(file.calibrations[0]!.schemaVersion).toBe(KINDS.calibrations.schemaVersion);
 });

@@ -1,6 +1,6 @@
 import { Box, Button } from '@chakra-ui/react';
 import { MARKS_READABLE } from '@steady-scatter/core/machines';
-import { fillAimOf, fillAimRemark, methodOf, planFor } from '@steady-scatter/core/testing';
+import { fillAimOf, fillAimRemark, methodOf, planFor, unitsOf } from '@steady-scatter/core/testing';
 import { nameOf, say, speak } from '@steady-scatter/words/bench';
 import { dayText } from '../../ui/dayText.ts';
 import { today } from '../../ui/today.ts';
@@ -10,6 +10,7 @@ import { CombinedAim } from '../spray/CombinedAim.tsx';
 import { NozzleCatch } from '../spray/NozzleCatch.tsx';
 import { CheckLine } from '../../ui/CheckLine.tsx';
 import { Container } from './Container.tsx';
+import { ScaleReading } from './ScaleReading.tsx';
 import { ReadingField } from './stepParts.tsx';
 import type { StepProps } from './steps.ts';
 import { Timing } from './Timing.tsx';
@@ -155,7 +156,15 @@ export function StepBody(props: StepProps) {
       {step.fields
         .filter(({ kind }) => kind !== 'time')
         .map((field) => (
-          <ReadingField key={field.id} field={field} {...props} />
+          <Box key={field.id}>
+            <ReadingField field={field} {...props} />
+            {field.kind === 'mass' && (
+              <ScaleReading
+                unit={unitsOf(props.run, props.input).mass}
+                onWeight={(text) => props.onType({ readings: { ...props.run.readings, [field.id]: text } })}
+              />
+            )}
+          </Box>
         ))}
       {hasTare && <Container {...props} />}
       <FillAim {...props} />

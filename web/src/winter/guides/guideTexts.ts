@@ -2,7 +2,7 @@ import { textWithUnit, UNITS } from '@steady-scatter/core/quantities';
 import type { GuideInput, GuideLine, GuideLineInput, GuideRuler, Stretch } from '@steady-scatter/core/winter';
 import { nameOf, say } from '@steady-scatter/words/winter';
 import { sentence } from '../../ui/sentence.ts';
-import { degrees } from '../degrees.ts';
+import { degreesRead } from '../degrees.ts';
 
 /** "23 to 28 °F", "below 15 °F" */
 export function bandText({ cold, warm }: Pick<GuideLineInput, 'cold' | 'warm'>, unit: GuideInput['temperatureUnit']): string {
@@ -45,6 +45,6 @@ export const bandLabel = ({ id }: Pick<GuideLine, 'id'>, lines: readonly GuideLi
 
 /** "25 to 26 °F" of a stretch in SI. */
 export const stretchText = ({ coldC, warmC }: Stretch, unit: GuideInput['temperatureUnit']): string => {
-  const bare = (degC: number | null) => (degC === null ? '' : degrees(degC, unit).replace(`\u00a0${UNITS[unit].symbol}`, '')); // prettier-ignore
+  const bare = (degC: number | null) => (degC === null ? '' : degreesRead(degC, unit).replace(`\u00a0${UNITS[unit].symbol}`, '')); // prettier-ignore
   return bandText({ cold: bare(coldC), warm: bare(warmC) }, unit);
 };

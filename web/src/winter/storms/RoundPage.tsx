@@ -147,7 +147,7 @@ function OtherArea({ onAdd }: { onAdd(area: AtArea): void }) {
   return (
     <Box display="grid" gap="10px 14px" gridTemplateColumns={{ base: '1fr', md: '1fr 1fr auto' }} alignItems="end" marginTop="8px">
       <LabelledField label={say('winter.round.otherName')} value={name} minHeight="56px" aria-invalid={tried && name.trim() === ''} onChange={setName} />
-      <LabelledField label={say('winter.round.otherSize')} placeholder="40 x 25 ft" value={size} minHeight="56px" error={tried ? (read.error ?? undefined) : undefined} onChange={setSize} />
+      <LabelledField label={say('winter.round.otherSize')} placeholder={say('winter.round.otherHint')} value={size} minHeight="56px" error={tried ? (read.error ?? undefined) : undefined} onChange={setSize} />
       <Button minHeight="56px" onClick={add}>{say('winter.round.otherAdd')}</Button>
     </Box>
   );

@@ -10,7 +10,7 @@ import { BigNumber } from '../../ui/BigNumber.tsx';
 import { CardChoice } from '../../ui/CardChoice.tsx';
 import { WarningBox } from '../../ui/WarningBox.tsx';
 import { isPlain, settingText } from '../settingText.ts';
-import { degrees } from '../degrees.ts';
+import { degreesRead } from '../degrees.ts';
 import type { NightInput } from './nightInput.ts';
 import { rateUnitOf } from './rateUnitOf.ts';
 import type { Night, NightMachine } from './useNight.ts';
@@ -24,8 +24,9 @@ interface Props {
 /** What this rate holds, or why it does nothing; and what does instead. */
 function FateText({ night, input }: Props) {
   const { plan, pavement, product, instead } = night;
-  if (!plan || pavement.degC === null || !product) return null;
+  if (!plan?.answer.line || pavement.degC === null || !product) return null;
   const { fate, holdsM, rateSi } = plan;
+  if (fate === 'unknown' && rateSi === null) return null;
   const unit = rateUnitOf(night);
   const rate = rateSi === null ? '' : shownIn(rateSi, unit, 2);
   const water = holdsM === null ? '' : `${showQuantity(holdsM, 'mm', 2).number} mm`;
@@ -35,8 +36,8 @@ function FateText({ night, input }: Props) {
     product: product.input.name,
     rate,
     water,
-    at: degrees(pavement.degC, input.unit),
-    limit: limitC === null ? '' : degrees(limitC, input.unit),
+    at: degreesRead(pavement.degC, input.unit),
+    limit: limitC === null ? '' : degreesRead(limitC, input.unit),
   });
   if (fate !== 'limit' && fate !== 'cold' && fate !== 'freezes') return <Box fontSize="18px">{text}</Box>;
   return (
@@ -87,7 +88,7 @@ function lacking({ guide, version, product, plan, pavement, line }: Night, input
   if (input.situation === '') return say('winter.night.lacks', { what: 'situation' });
   if (line || !plan) return null;
   const { colder, warmer } = plan.answer;
-  return say('winter.night.gap', { at: degrees(pavement.degC, input.unit), colder: colder ? 'some' : 'none', warmer: warmer ? 'some' : 'none' }); // prettier-ignore
+  return say('winter.night.gap', { at: degreesRead(pavement.degC, input.unit), colder: colder ? 'some' : 'none', warmer: warmer ? 'some' : 'none' }); // prettier-ignore
 }
 
 /** The rate for tonight, the setting of each machine, and what it does on the pavement. */

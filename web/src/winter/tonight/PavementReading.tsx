@@ -8,7 +8,7 @@ import { CardChoice } from '../../ui/CardChoice.tsx';
 import { LabelledField } from '../../ui/LabelledField.tsx';
 import { momentText } from '../../ui/momentText.ts';
 import { WarningActs, WarningBox } from '../../ui/WarningBox.tsx';
-import { degrees } from '../degrees.ts';
+import { degreesRead } from '../degrees.ts';
 import type { NightInput } from './nightInput.ts';
 import type { Pavement } from './useNight.ts';
 
@@ -47,7 +47,7 @@ export function PavementReading({ input, pavement, set }: Props) {
   const { degC, trend, station, isTyped, isAsked, isAir, error } = pavement;
   const [wanted, setTyping] = useState(false);
   const isTyping = wanted || isTyped || station === null;
-  const [number = '—', unit = ''] = degC === null ? [] : degrees(degC, input.unit).split('\u00a0');
+  const [number = '—', unit = ''] = degC === null ? [] : degreesRead(degC, input.unit).split('\u00a0');
   return (
     <Box as="section" aria-label={say('winter.night.pavement')} marginBottom="14px">
       <Box fontSize="15px" fontWeight="semibold" color="ink.soft">

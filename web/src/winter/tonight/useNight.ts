@@ -26,7 +26,7 @@ import type { Doc } from '../../documents/docs.ts';
 import { useStorms } from '../../kinds/useStorms.ts';
 import { useGuides } from '../../kinds/useGuides.ts';
 import { today } from '../../ui/today.ts';
-import { useStation, type Station } from '../useStation.ts';
+import { useStation, type Station } from '../../stations/useStation.ts';
 import type { NightInput } from './nightInput.ts';
 
 /** The pavement as it is known: typed, or read by the station. */
@@ -116,6 +116,16 @@ function settingOf({ on, isByTime }: NightChart, plan: NightPlan | null): BandSe
   return settingOnGround(on.reading, { low: rate.low, chosen: plan.rateSi, high: rate.high }, isByTime);
 }
 
+/** Where nobody chose: what a machine was calibrated for last, what is dry before what is sprayed; empty: nothing was. */
+function usualProduct({ calibrations }: BenchShelf, products: readonly Doc<ProductInput>[]): string {
+  const signed = calibrations.flatMap(({ input: { signOff, productId } }) => {
+    const product = products.find(({ id }) => id === productId);
+    return signOff && product ? [{ productId, isDry: PRODUCT_KINDS[product.input.kind].form === 'dry', onDay: signOff.onDay }] : []; // prettier-ignore
+  });
+  const [last] = signed.toSorted((a, b) => Number(b.isDry) - Number(a.isDry) || b.onDay.localeCompare(a.onDay)); // prettier-ignore
+  return last?.productId ?? '';
+}
+
 /** Everything that tonight is worked out from, and what it comes to. */
 export function useNight(input: NightInput): Night {
   const pavement = usePavement(input);
@@ -126,9 +136,8 @@ export function useNight(input: NightInput): Night {
   const guide = firstOf(guides, input.guide || (lastGuide ?? ''));
   const version = useMemo(() => guide && versionOn(evaluateGuide(guide.input).versions, today()), [guide]);
   const products = shelf.products.filter(({ input: { kind } }) => PRODUCT_KINDS[kind].puts === 'de-icer');
-  // Where nobody chose, one that a machine is calibrated for.
-  const calibrated = shelf.calibrations.findLast(({ input: { signOff, productId } }) => signOff !== null && products.some(({ id }) => id === productId))?.input.productId; // prettier-ignore
-  const product = firstOf(products, input.product || (calibrated ?? ''));
+  const usual = usualProduct(shelf, products);
+  const product = firstOf(products, input.product || usual);
   const productId = product?.id ?? '';
   const { degC, trend, isAir } = pavement;
   const facts = product && evaluateProduct(product.input);

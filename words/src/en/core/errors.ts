@@ -235,7 +235,7 @@ export const errors = {
   'errors.winter.ends': 'The winter ends before it begins. Its last day is {hint} or later.',
   'errors.application.swept': 'More came back than went out: {swept} of {amount}. Look at both.',
   'errors.application.until': 'It ends before it begins. Look at the times.',
-  'errors.area-name.empty': 'Say which area it was, for example {hint}.',
+  'errors.area-name.empty': 'Say which area it was, for example Church lot.',
   'errors.brine.too-strong':
     'No more than {most} % of this salt dissolves for sure: check the salt, or the number.',
   'errors.mix.no-need': 'Type at least one need above 0, for example 0.9 N.',
