@@ -8,7 +8,7 @@ interface Props {
   /** What is taken, and where from: "Passes 9 ft apart, from the tray test of 10 Apr". */
   text: string;
   picture?: ReactNode;
-  /** Something is wrong with it: it is shown open. */
+  /** Something is wrong with it, or missing: it is shown open until somebody is done with it. */
   isWrong?: boolean;
   children: ReactNode;
 }
@@ -52,8 +52,9 @@ const Line = memo(function LineOf({ name, text, picture, isOpen, fields, setOpen
 
 /** What is assumed, in a line, and its fields one press away. */
 export function StatedDefault({ isWrong = false, children, ...line }: Props) {
-  const [wanted, setOpen] = useState(false);
-  const isOpen = wanted || isWrong;
+  const [isOpen, setOpen] = useState(isWrong);
+  // Open for what is wrong, it stays so: a field must not go away under the first digit.
+  if (isWrong && !isOpen) setOpen(true);
   const id = useId();
   return (
     <>

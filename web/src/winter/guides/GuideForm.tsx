@@ -94,7 +94,7 @@ export function GuideForm(props: DocFormProps<GuideInput>) {
   const read = useMemo(() => evaluateGuide(input).versions.find(({ id }) => id === version.id)!, [input, version.id]); // prettier-ignore
   const openLine = (id: string) => {
     setOpen(id);
-    setTimeout(() => document.querySelector(`#line-${CSS.escape(id)}`)?.scrollIntoView({ block: 'center' }));
+    setTimeout(() => document.querySelector<HTMLElement>(`[id="line-${id}"] input`)?.focus());
   };
   const isWrongLine = (line: number) => ['cold', 'warm', 'low', 'high', 'situation'].some((name) => errorAt(`versions.${at}.lines.${line}.${name}`) !== undefined); // prettier-ignore
   return (

@@ -90,20 +90,26 @@ function usePavement({ pavement, unit, readOn, trend }: NightInput): Pavement {
 const firstOf = <Item extends { readonly id: string }>(items: readonly Item[], id: string): Item | null =>
   items.find((item) => item.id === id) ?? items[0] ?? null;
 
+/** Charts that can be trusted come first. */
+const TRUST = ['fresh', 'ageing', 'stale', 'none'] as const;
+const byTrust = (a: NightChart, b: NightChart): number => TRUST.indexOf(a.age.state) - TRUST.indexOf(b.age.state); // prettier-ignore
+
 /** A chart for the product of tonight. */
 type NightChart = Omit<NightMachine, 'setting'> & { readonly isByTime: boolean };
 
 /** Machines with a signed-off chart for a product; empty: of none. */
 function chartsFor(shelf: BenchShelf, product: string): NightChart[] {
-  return shelf.calibrations.flatMap(({ id, input }): NightChart[] => {
-    if (!input.signOff || product === '' || input.productId !== product) return [];
-    const on = calibrationContext(input, shelf, id);
-    if (!on.rig) return [];
-    const { hopperKg, spray } = evaluateRig(on.rig);
-    const fillSi = on.bench.spray ? spray.tankL : hopperKg;
-    const isByTime = rigKind(on.rig.kind).metering === 'flow';
-    return [{ id: input.rig, calibration: id, name: on.rig.name, on, age: ageOf(input, on), fillSi, isByTime }]; // prettier-ignore
-  });
+  return shelf.calibrations
+    .flatMap(({ id, input }): NightChart[] => {
+      if (!input.signOff || product === '' || input.productId !== product) return [];
+      const on = calibrationContext(input, shelf, id);
+      if (!on.rig) return [];
+      const { hopperKg, spray } = evaluateRig(on.rig);
+      const fillSi = on.bench.spray ? spray.tankL : hopperKg;
+      const isByTime = rigKind(on.rig.kind).metering === 'flow';
+      return [{ id: input.rig, calibration: id, name: on.rig.name, on, age: ageOf(input, on), fillSi, isByTime }]; // prettier-ignore
+    })
+    .toSorted(byTrust);
 }
 
 const useNightCharts = (shelf: BenchShelf, product: string): NightChart[] =>

@@ -227,7 +227,7 @@ export const errors = {
   'errors.guide.situation.empty': 'Say what this line is for, for example Frost or Light snow.',
   'errors.guide.rate.empty':
     'Type a rate, for example {hint}, or say under Advice what is done instead: “Plow only”.',
-  'errors.guide.choice': '{input} is not one of these: {hint}.',
+  'errors.guide.choice': '“{input}” is not one of these: {hint}.',
   'errors.guide.columns':
     'A guide needs a heading for each column, at least Situation and Low. Known are: {hint}.',
   'errors.guide.lines': 'A guide has at most {most} lines.',
