@@ -16,6 +16,9 @@ export async function viewsOf(address) {
   const [boom, rig, tank] = await Promise.all([
     named('calibrations', 'Utility boom'), named('rigs', 'Utility boom'), named('jobs', 'boom top-up'),
   ]); // prettier-ignore
+  const [storm, guide, winter, salter] = await Promise.all([
+    named('storms', 'January snow'), named('guides', 'Lake road'), named('winters', '2025'), named('calibrations', 'Walk salter'),
+  ]); // prettier-ignore
   const [jobs, sites, calibrations, rigs, widths, products, soil, rules] = await Promise.all([
     ids('jobs', 3), ids('sites'), ids('calibrations', 3), ids('rigs', 2), ids('width-tests'), ids('products', 2), ids('soil-tests'), ids('rule-sets'),
   ]); // prettier-ignore
@@ -25,7 +28,9 @@ export async function viewsOf(address) {
     '/', '/jobs', ...each('/jobs', jobs), ...['machine', 'test', 'width'].map((stop) => `/jobs/${jobs[0]}/${stop}`), '/new/machine', '/sites', '/sites/new', ...each('/sites', sites),
     '/bench', '/bench/quick', '/bench/new', ...each('/bench', calibrations), `/bench/${calibrations[0]}/run`,
     '/bench/rigs', '/bench/rigs/new', ...each('/bench/rigs', rigs), '/bench/width', '/bench/width/new', ...each('/bench/width', widths),
-    `/bench/${boom}`, `/bench/${boom}/run`, `/bench/rigs/${rig}`, '/bench/nozzles', '/bench/nozzles/new', `/jobs/${tank}`, '/patch', '/winter/brine',
+    `/bench/${boom}`, `/bench/${boom}/run`, `/bench/rigs/${rig}`, '/bench/nozzles', '/bench/nozzles/new', `/jobs/${tank}`, '/patch',
+    '/winter', '/winter/brine', '/winter/storms', '/winter/storms/new', `/winter/storms/${storm}`, `/winter/storms/${storm}/round`,
+    '/winter/guides', '/winter/guides/new', `/winter/guides/${guide}`, '/winter/seasons', `/winter/seasons/${winter}`, `/winter/charts/${salter}`,
     '/bench/compare', '/bench/cards', '/bench/files',
     '/shelf', '/shelf/new', ...each('/shelf', products), '/shelf/compare', '/shelf/import', '/shelf/mix', '/shelf/soil', '/shelf/soil/new',
     ...each('/shelf/soil', soil), '/shelf/rules', '/shelf/rules/new', ...each('/shelf/rules', rules), '/no-such-page',

@@ -39,7 +39,7 @@ describe('what is said of winter elsewhere', () => {
       useEffect(() => void (held.area = area), [area]);
       const errorAt = () => undefined;
       const props = { ...fieldsOfPart(area, set, errorAt), area, paces: evaluatePaces(blankPace('ft'), 'pace'), onChange: set, errorAt }; // prettier-ignore
-      return <AreaFacts {...(props as unknown as Parameters<typeof AreaFacts>[0])} />;
+      return <AreaFacts {...props} />;
     }
     const person = inApp(<Facts />);
     expect(screen.getByText('Not treated in winter')).toBeTruthy();

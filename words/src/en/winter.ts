@@ -218,6 +218,10 @@ export const winter = {
   'winter.route.area': '{area}, {site}',
   'winter.route.gone': 'An area that is not there any more',
   'winter.route.drag': 'Move {name}: press space, then the arrows',
+  'winter.route.how':
+    'Press space to pick it up, the arrows to move it, space to put it there, escape to leave it.',
+  'winter.route.told':
+    '{how, select, picked {{name} picked up, place {place} of {all}.} over {{name} at place {place} of {all}.} dropped {{name} put at place {place} of {all}.} other {{name} left where it was.}}',
   'winter.route.up': 'Move {name} up',
   'winter.route.down': 'Move {name} down',
   'winter.route.remove': 'Take {name} off the route',

@@ -67,7 +67,11 @@ function ProductQuestion(props: AimProps) {
   const { input, shelf, on } = props;
   const take = useTaking(props);
   const puts = on.rig ? rigKind(on.rig.kind).puts : 'both';
-  const offered = shelf.products.filter(({ input: product }) => mayGoInto(puts, product));
+  // What this machine was calibrated for before comes first.
+  const isKnown = (id: string) => Number(shelf.calibrations.some((each) => each.input.productId === id));
+  const offered = shelf.products
+    .filter(({ input: product }) => mayGoInto(puts, product))
+    .toSorted((a, b) => isKnown(b.id) - isKnown(a.id));
   const chosen = offered.find(({ id }) => id === input.productId);
   const first = offered.slice(0, MAX_CARDS);
   // What was chosen from the list stands among the cards.

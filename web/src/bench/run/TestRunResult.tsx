@@ -13,6 +13,7 @@ import {
   showAtWork,
   unitsOf,
   type CalibrationInput,
+  type CalibrationResult,
   type RunInput,
 } from '@steady-scatter/core/testing';
 import { useState } from 'react';
@@ -103,6 +104,10 @@ function TakePace({
   );
 }
 
+/** Whether another run is needed: settings of a session are left, or no mark is settled. */
+const isOpen = ({ session, advice }: CalibrationResult): boolean =>
+  session ? session.tested < session.marks.length : advice?.standing === 'open';
+
 /** What the run that was just made comes to, and what to do next. */
 export function TestRunResult({ input, run, at, on, onChange, onNext, onRedo, onDone }: Props) {
   const { reading, bench } = on;
@@ -119,7 +124,9 @@ export function TestRunResult({ input, run, at, on, onChange, onNext, onRedo, on
     bench.kind,
   ).runs[0];
   const coarse = coarseRemark(read, reading.tolerance, input);
-  const isDone = reading.advice !== null && isEnded(reading.advice.because);
+  const isDone = reading.session
+    ? !isOpen(reading)
+    : reading.advice !== null && isEnded(reading.advice.because);
   const { bind, set } = fieldsOfPart(input, onChange, () => undefined);
   return (
     <Box
@@ -186,7 +193,7 @@ export function TestRunResult({ input, run, at, on, onChange, onNext, onRedo, on
           </>
         )}
         <Remarks lines={correctionTexts(reading, input, bench.kind)} />
-        {(reading.spray || reading.advice?.standing !== 'open') && on.afterUse.length > 0 && (
+        {(reading.spray || !isOpen(reading)) && on.afterUse.length > 0 && (
           <Remarks lines={[say('testRun.result.after', { checks: on.afterUse.join('; ') })]} />
         )}
         <Box display="flex" gap="10px" flexWrap="wrap" marginTop="18px">
@@ -206,9 +213,7 @@ export function TestRunResult({ input, run, at, on, onChange, onNext, onRedo, on
             fontSize="18px"
             onClick={onDone}
           >
-            {reading.advice?.standing === 'open'
-              ? say('testRun.result.enough')
-              : say('testRun.result.toSign')}
+            {isOpen(reading) ? say('testRun.result.enough') : say('testRun.result.toSign')}
           </Button>
         </Box>
       </AnswerBox>

@@ -1,5 +1,4 @@
 import demo from '../../../../demo/tarn-hollow.json' with { type: 'json' };
-import type { CalibrationAim } from '@steady-scatter/core/testing';
 import { screen, within } from '@testing-library/react';
 import { Route, Routes } from 'react-router';
 import { afterEach, beforeEach, expect, it, vi } from 'vitest';
@@ -46,13 +45,13 @@ it('holds a chart against the guide: which setting for which condition, with its
 });
 
 it('names what no setting serves', () => {
-  const [own] = demo.calibrations.filter(({ input }) => input.name === 'Walk salter, rock salt');
+  const own = demo.calibrations.find(({ input }) => input.name === 'Walk salter, rock salt');
   const [town, ...others] = demo.guides;
   const [version] = town!.input.versions;
   const lines = [{ ...version!.lines.find(({ product }) => product === 'dry')!, low: '30', high: '40' }];
   keepDemo({
     guides: [{ ...town!, input: { ...town!.input, versions: [{ ...version!, lines }] } }, ...others],
-    calibrations: [{ id: own!.id, input: own!.input as unknown as CalibrationAim }],
+    calibrations: [{ id: own!.id, input: own!.input }],
   });
   open('Walk salter, rock salt');
   expect(screen.getByRole('alert').textContent).toMatch(

@@ -6,7 +6,9 @@ import {
   PointerSensor,
   useSensor,
   useSensors,
+  type Announcements,
   type DragEndEvent,
+  type UniqueIdentifier,
 } from '@dnd-kit/core';
 import {
   arrayMove,
@@ -41,7 +43,7 @@ interface RowProps {
 /** One area of the route: dragged by its grip, or moved by its arrows. */
 function Row({ stop, at, count, area, move, remove }: RowProps) {
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id: stop.id });
-  const name = area ? say('winter.route.area', { area: area.name, site: area.siteName }) : say('winter.route.gone');
+  const name = nameOf(area);
   return (
     <Box
       as="li"
@@ -74,6 +76,23 @@ function Row({ stop, at, count, area, move, remove }: RowProps) {
   );
 } // prettier-ignore
 
+const nameOf = (area: TreatedArea | undefined): string =>
+  area ? say('winter.route.area', { area: area.name, site: area.siteName }) : say('winter.route.gone');
+
+/** What people who listen are told while an area is moved. */
+function announcementsOf(route: readonly Stop[], areas: readonly TreatedArea[]): Announcements {
+  const named = (id: UniqueIdentifier) => nameOf(areas.find((area) => area.id === route.find((stop) => stop.id === id)?.area));
+  const place = (id: UniqueIdentifier | undefined) => route.findIndex((stop) => stop.id === id) + 1;
+  const told = (how: 'picked' | 'over' | 'dropped' | 'back', id: UniqueIdentifier, over?: UniqueIdentifier) =>
+    say('winter.route.told', { how, name: named(id), place: place(over ?? id), all: route.length });
+  return {
+    onDragStart: ({ active }) => told('picked', active.id),
+    onDragOver: ({ active, over }) => told('over', active.id, over?.id),
+    onDragEnd: ({ active, over }) => told('dropped', active.id, over?.id),
+    onDragCancel: ({ active }) => told('back', active.id),
+  };
+} // prettier-ignore
+
 /** The areas of a storm in the order in which they are treated. */
 export function RouteList({ input, set }: Pick<DocFormProps<StormInput>, 'input' | 'set'>) {
   const areas = useWinterAreas();
@@ -91,7 +110,15 @@ export function RouteList({ input, set }: Pick<DocFormProps<StormInput>, 'input'
   const missing = (areas ?? []).filter(({ id }) => !route.some(({ area }) => area === id));
   return (
     <>
-      <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
+      <DndContext
+        sensors={sensors}
+        collisionDetection={closestCenter}
+        accessibility={{
+          announcements: announcementsOf(route, areas ?? []),
+          screenReaderInstructions: { draggable: say('winter.route.how') },
+        }}
+        onDragEnd={onDragEnd}
+      >
         <SortableContext items={route.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
           <Box as="ul" listStyleType="none" maxWidth="760px">
             {route.map((stop, at) => (

@@ -87,7 +87,7 @@ describe('storms', () => {
 });
 
 describe('a route', () => {
-  function Route_({ start, onRoute }: { start: StormInput; onRoute(names: readonly string[]): void }) {
+  function RouteForm({ start, onRoute }: { start: StormInput; onRoute(names: readonly string[]): void }) {
     const [input, set] = useState(start);
     return <RouteList {...formProps(input, (next) => { set(next); onRoute(next.route.map(({ id }) => id)); })} />; // prettier-ignore
   }
@@ -96,7 +96,7 @@ describe('a route', () => {
     const held: { route: readonly string[] } = { route: [] };
     const start = demo.storms.find(({ input }) => input.name === 'First frost')!.input;
     const onRoute = (route: readonly string[]) => void (held.route = route);
-    const person = inApp(<Route_ start={start} onRoute={onRoute} />);
+    const person = inApp(<RouteForm start={start} onRoute={onRoute} />);
     expect(screen.getByRole('button', { name: 'Move Front steps, Town hall up' }).hasAttribute('disabled')).toBe(true); // prettier-ignore
     await person.click(screen.getByRole('button', { name: 'Move Front steps, Town hall down' }));
     expect(held.route.slice(0, 2)).toEqual(['r1', 'r0']);
