@@ -28,7 +28,8 @@ test('an excluded run does not count, and stays; marks and rates are looked up',
 
 test('the cards: which still hold, and the PDF in each size', async ({ page }) => {
   await page.goto('/bench/cards');
-  await page.getByLabel(/^Red spreader, autumn feed/).uncheck();
+  await page.getByLabel(/^Brine trailer/).uncheck();
+  await page.getByLabel(/^Hose reel gun/).check();
   await page.getByLabel(/^Red spreader, lake feed/).check();
   await page.getByLabel(/^Two-row distributor/).check();
   await expectAccessible(page);
@@ -74,16 +75,17 @@ test('tests go out as JSON and CSV and come back; what is wrong with a file is s
   await give('empty.json', ' ');
   await expect(alert).toContainText('empty');
   const file = JSON.parse(json.bytes.toString()) as { calibrations: { input: { name: string; runs: { readings: Record<string, string> }[] } }[] };
+  const lakeFeed = file.calibrations.findIndex(({ input }) => input.name === 'Red spreader, lake feed');
   const wrong = structuredClone(file);
-  wrong.calibrations[0]!.input.runs[0]!.readings['gross'] = '0.1';
+  wrong.calibrations[lakeFeed]!.input.runs[0]!.readings['left'] = '99';
   await give('wrong.json', JSON.stringify(wrong));
-  await expect(alert).toContainText('has to be heavier');
+  await expect(alert).toContainText('Less has to be left than went in');
   await give('shed.csv', 'Name,Rate\nRed,3');
   await expect(alert).toContainText('Missing columns:');
 
   await give('tests.csv', csv.bytes.toString());
   await expect(page.getByText(/^Red spreader, lake feed, Red push spreader, 6 test runs/)).toBeVisible();
-  await give('tests.json', JSON.stringify({ ...file, calibrations: [{ ...file.calibrations[0], input: { ...file.calibrations[0]!.input, name: 'Came back' } }] }));
+  await give('tests.json', JSON.stringify({ ...file, calibrations: [{ ...file.calibrations[lakeFeed], input: { ...file.calibrations[lakeFeed]!.input, name: 'Came back' } }] }));
   await page.getByRole('button', { name: 'Import this calibration' }).click();
   await expect(page.getByText('Imported one calibration.')).toBeVisible();
   await page.goto('/bench');

@@ -75,7 +75,7 @@ test.describe('at night, on a phone', () => {
     await page.getByRole('button', { name: 'Start storm' }).click();
     await page.getByLabel('Name', { exact: true }).fill('Night of two rounds');
     await keep(page, 'Save storm');
-    await page.getByRole('link', { name: 'Start first round' }).click();
+    await page.getByRole('link', { name: 'Start round 1' }).click();
     for (const area of ['Front steps', 'Ramp', 'Main walk', 'Front lot', 'Promenade', 'Depot yard']) await page.getByRole('button', { name: `Done: ${area}` }).click();
     await expect(page.getByRole('heading', { name: 'Round 1: 6 of 6 areas done' })).toBeVisible();
     await expectAccessible(page);
@@ -86,7 +86,7 @@ test.describe('at night, on a phone', () => {
     await page.getByRole('link', { name: 'To the storm' }).click();
     await expect(page.getByRole('heading', { name: 'Round 1' })).toBeVisible();
     await context.setOffline(true);
-    await page.getByRole('link', { name: 'Go on with rounds' }).click();
+    await page.getByRole('link', { name: 'Start round 2' }).click();
     await expect(page.getByRole('heading', { name: 'Round 2: 0 of 6 areas done' })).toBeVisible();
     await page.getByRole('button', { name: 'Done: Main walk' }).click();
     await page.getByRole('button', { name: 'Done: Front steps' }).click();

@@ -49,25 +49,6 @@ const openBench = (name) => async (/** @type {import('@playwright/test').Page} *
 };
 
 /**
- * Opens a job, changes it, and lets somebody else keep another change first.
- * @param {import('@playwright/test').Page} page
- */
-async function collide(page) {
-  await openJob('First feed, lake front')(page);
-  const address = page.url().replace('/jobs/', '/api/jobs/');
-  const { version, schemaVersion, input } = await (await page.request.get(address)).json();
-  const { worksheet } = input;
-  const product = { ...worksheet.product, grade: '22-2-11' };
-  const areas = worksheet.areas.slice(1);
-  const theirs = { version, schemaVersion, input: { ...input, worksheet: { ...worksheet, product, areas } } };
-  await page.request.put(address, { data: theirs });
-  await page.getByLabel('Grade on the label').fill('18-0-6');
-  await page.getByRole('button', { name: 'Save changes' }).click();
-  await page.getByRole('dialog').waitFor();
-  await page.waitForTimeout(500);
-}
-
-/**
  * @param {string} list
  * @param {string} name
  */
@@ -161,6 +142,21 @@ async function newCalibration(page) {
   await page.getByText('as last time').waitFor();
 }
 
+/** Pavement by the station, one entry. @param {import('@playwright/test').Page} page */
+async function openTonight(page) {
+  await page.goto('/winter');
+  await page.getByRole('radio', { name: 'Light snow' }).check({ force: true });
+  await page.getByRole('list', { name: 'Settings' }).waitFor();
+}
+
+/** @param {import('@playwright/test').Page} page */
+async function openByCondition(page) {
+  await page.goto('/bench');
+  await page.getByRole('link', { name: 'Walk salter, rock salt', exact: true }).click();
+  await page.getByRole('button', { name: 'By condition' }).click();
+  await page.getByRole('article', { name: /^Card by condition/ }).waitFor();
+}
+
 /** @type {View[]} */
 const VIEWS = [
   { name: 'worksheet', size: DESK, open: openJob('Lake front, September feed') },
@@ -175,13 +171,13 @@ const VIEWS = [
   { name: 'cards', size: DESK, open: openCards },
   { name: 'width', size: DESK, open: openWidth('Red spreader, trays in April') },
   { name: 'tank', size: DESK, open: openTank },
-  { name: 'machine', size: DESK, open: openFirst('/bench/rigs', 'Red push spreader') },
+  { name: 'tonight-phone-night', size: PHONE, scheme: 'dark', open: openTonight },
+  { name: 'guide', size: DESK, open: openFirst('/winter/guides', 'Town winter guide (sample)') },
+  { name: 'by-condition', size: DESK, open: openByCondition },
+  { name: 'season', size: DESK, open: openFirst('/winter/seasons', 'Winter 2025–26') },
   { name: 'jobs', size: DESK, open: (page) => page.goto('/jobs') },
   { name: 'shelf', size: DESK, open: (page) => page.goto('/shelf') },
-  { name: 'compare-labels', size: DESK, open: (page) => page.goto('/shelf/compare') },
   { name: 'mix-finder', size: DESK, open: findMix },
-  { name: 'rules', size: DESK, open: openFirst('/shelf/rules', 'Tarn Hollow, lake side') },
-  { name: 'changed-elsewhere', size: DESK, open: collide },
 ];
 
 await ensureBuilt();

@@ -43,7 +43,6 @@ function keeps<T>(run: () => T): T | null {
   }
 }
 
-
 describe('functions of numbers', () => {
   it.each(Object.entries(NUMERIC))('%s', (name, args) => {
     called.add(name);
@@ -283,7 +282,7 @@ describe('documents with anything typed in them', () => {
         () => core.asksForLane(guide), () => core.sameSituation(pick(TEXTS, seed), 'frost'), () => core.guidePicture(core.guideRulers(lines), guide.temperatureUnit),
         () => core.lookUpGuide(lines, -6, asked), () => core.planNight(lines, deicer, { ...asked, pavementC: -6, share: null }),
         () => core.readGuideTable(table, guide, () => 'n', speak), () => core.readPavement(pick(TEXTS, seed), 'degF', 'x'),
-        () => core.evaluateDeicer(product.deicer, 'dry'), () => core.evaluateApplication(input), () => core.saltOf(rows), () => core.seasonTable(core.doneRows([{ id: 'r', first: null, subject: 's', occurredAt: '2026-12-31T23:00:00.000Z', input }]), () => 'S', (at) => at, speak), () => core.nextRound(core.roundsOf(core.doneRows([{ id: 'r', first: null, subject: 's', occurredAt: '2026-12-31T23:00:00.000Z', input }]))),
+        () => core.evaluateDeicer(product.deicer, 'dry'), () => core.evaluateApplication(input), () => core.saltOf(rows), () => core.seasonTable(core.doneRows([{ id: 'r', first: null, subject: 's', occurredAt: '2026-12-31T23:00:00.000Z', input }]), () => 'S', (at) => at, speak), () => core.roundToDo(core.roundsOf(core.doneRows([{ id: 'r', first: null, subject: 's', occurredAt: '2026-12-31T23:00:00.000Z', input }])), 3), () => core.nextRound([]),
         () => core.saltBy(rows, ({ subject }) => subject), () => core.savingAgainst(rows, 0.05), () => core.evaluateWinter(winter),
         () => core.rowsWithin(rows, winter.fromDay, winter.toDay), () => core.yearBefore(WINTER, '2026-12-20'), () => core.winterOn([winter], '2026-12-20'),
         () => core.evaluateStorm(mangled({ ...core.blankStorm(), name: 'S', fromDay: '2026-12-31' }, draw)),

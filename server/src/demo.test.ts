@@ -80,7 +80,7 @@ it('and winters: storms with rounds, a correction and one that does not count, a
   for (const { input } of done) expect(evaluateApplication(input).errors).toEqual([]);
   expect(done.filter(({ input }) => evaluateApplication(input).isVoid)).toHaveLength(1);
   const [last, now] = winters.toSorted((a, b) => a.input.fromDay.localeCompare(b.input.fromDay));
-  const of = ({ input }: NonNullable<typeof last>) => saltOf(rowsWithin(done.map((row) => ({ ...row, id: row.root, onDay: row.startedAt.slice(0, 10) })), input.fromDay, input.toDay));
+  const of = ({ input }: NonNullable<typeof last>) => saltOf(rowsWithin(done.map((row) => Object.assign({}, row, { id: row.root, onDay: row.startedAt.slice(0, 10) })), input.fromDay, input.toDay));
   expect(of(last!)).toMatchObject({ unknown: 0 });
   expect(of(last!).saltKg).toBeGreaterThan(of(now!).saltKg);
   const rigs = await list('rigs');

@@ -26,5 +26,13 @@ export {
   type WinterInput,
   type WinterResult,
 } from './winterSeason.ts';
-export { doneRows, nextRound, roundsOf, type ApplicationRow, type DoneRow, type Round } from './rounds.ts';
+export {
+  doneRows,
+  nextRound,
+  roundsOf,
+  roundToDo,
+  type ApplicationRow,
+  type DoneRow,
+  type Round,
+} from './rounds.ts';
 export { seasonHeading, seasonTable } from './seasonTable.ts';

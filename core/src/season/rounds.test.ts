@@ -5,6 +5,7 @@ import {
   doneRows,
   nextRound,
   roundsOf,
+  roundToDo,
   seasonTable,
   type ApplicationRow,
 } from './index.ts';
@@ -40,6 +41,10 @@ it('rounds are put together from everybody’s rows, over midnight, and what is 
   expect(rounds[0]).toMatchObject({ from: at(10), until: '2027-01-01T00:20:00.000Z' });
   expect(nextRound(rounds)).toBe('11');
   expect(nextRound([])).toBe('1');
+  // Of round 10 one area of two is done; of round 2 the walk does not count.
+  expect(roundToDo(rounds, 2)).toEqual({ round: '10', isBegun: true });
+  expect(roundToDo(rounds, 1)).toEqual({ round: '11', isBegun: false });
+  expect(roundToDo(rounds.slice(0, 2), 2)).toEqual({ round: '2', isBegun: true });
 });
 
 it('a correction whose first row did not come yet stands by itself', () =>

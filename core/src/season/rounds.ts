@@ -83,9 +83,26 @@ export function roundsOf(rows: readonly DoneRow[]): Round[] {
 }
 
 /**
- * The number of the round that is on its way, or of the next one where somebody begins it.
+ * The number of the round after all of these.
  *
  * @example nextRound([]) // '1'
  */
 export const nextRound = (rounds: readonly Pick<Round, 'round'>[]): string =>
   String(Math.max(0, ...rounds.map(({ round }) => Number(round) || 0)) + 1);
+
+/**
+ * The round to work on: the last one while areas of it are left, else the one after it.
+ *
+ * @param areas of the route
+ * @example roundToDo([], 6) // { round: '1', isBegun: false }
+ */
+export function roundToDo(
+  rounds: readonly Pick<Round, 'round' | 'rows'>[],
+  areas: number,
+): { readonly round: string; readonly isBegun: boolean } {
+  const last = rounds.at(-1);
+  const done = last?.rows.filter(({ input }) => input.void.trim() === '').length ?? 0;
+  return last && done < areas
+    ? { round: last.round, isBegun: true }
+    : { round: nextRound(rounds), isBegun: false };
+}

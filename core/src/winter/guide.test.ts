@@ -174,6 +174,7 @@ describe('the picture', () => {
     // 15 °F to 30 °F and 3 °C more: 20.4 °F in all.
     expect(rulers[0]!.bands.map(({ from, to }) => [from, to])).toEqual([[0, expect.closeTo(10 / 20.4, 9)], [expect.closeTo(11 / 20.4, 9), 1]]); // prettier-ignore
     expect(rulers[0]!.gaps).toMatchObject([{ from: expect.closeTo(10 / 20.4, 9), to: expect.closeTo(11 / 20.4, 9) }]); // prettier-ignore
+    expect(rulers.flatMap(({ bands }) => bands.map(({ share }) => share))).toEqual([1, 1, 1]);
     expect(rulers[1]!.bands[0]!.from).toBeCloseTo(ticks[1]!.at, 9);
     expect(guidePicture(guideRulers(linesOf([line({})])), 'degC')).toEqual({ ticks: [], rulers: [] });
   });

@@ -11,7 +11,8 @@ export interface RulerPart {
 
 export interface RulerPicture {
   readonly ruler: GuideRuler;
-  readonly bands: readonly (RulerPart & { readonly line: GuideLine })[];
+  /** `share`: its high rate against the highest of that product. */
+  readonly bands: readonly (RulerPart & { readonly line: GuideLine; readonly share: number })[];
   readonly gaps: readonly (RulerPart & { readonly stretch: Stretch })[];
   readonly overlaps: readonly (RulerPart & { readonly stretch: Stretch })[];
 }
@@ -46,6 +47,8 @@ export function guidePicture(rulers: readonly GuideRuler[], unit: 'degF' | 'degC
     from: coldC === null ? 0 : at(coldC),
     to: warmC === null ? 1 : at(warmC),
   });
+  const highest = (product: GuideLine['product']) => Math.max(...rulers.flatMap(({ bands }) => bands.map(({ line }) => (line.product === product ? (line.rate?.high ?? 0) : 0)))); // prettier-ignore
+  const shareOf = ({ product, rate }: GuideLine) => (rate && rate.high > 0 ? finite(rate.high / highest(product)) : 0); // prettier-ignore
   const step = TICK[unit];
   const first = Math.ceil(fromSi(cold, unit) / step - 1e-9);
   const count = Math.floor(fromSi(warm, unit) / step + 1e-9) - first + 1;
@@ -57,7 +60,7 @@ export function guidePicture(rulers: readonly GuideRuler[], unit: 'degF' | 'degC
     }),
     rulers: rulers.map((ruler) => ({
       ruler,
-      bands: ruler.bands.map(({ line, ...band }) => ({ ...part(band), line })),
+      bands: ruler.bands.map(({ line, ...band }) => ({ ...part(band), line, share: shareOf(line) })),
       gaps: ruler.gaps.map((stretch) => ({ ...part(stretch), stretch })),
       overlaps: ruler.overlaps.map((stretch) => ({ ...part(stretch), stretch })),
     })),

@@ -1,12 +1,15 @@
 import {
+  stationAnswer,
   stationNow,
   type StationAnswer,
   type StationNow,
   type StationQuantity,
 } from '@steady-scatter/core/winter';
+import { useEffect, useState } from 'react';
 import { useQuery } from '@tanstack/react-query';
 import { call } from '../api/lazyCall.ts';
 import { queries } from '../api/queries.ts';
+import { heldHere, holdHere } from '../ui/browserStores.ts';
 
 const EVERY_MS = 60_000;
 
@@ -17,27 +20,44 @@ export interface Station {
   readonly now: StationNow;
 }
 
-/** What an answer says of one quantity at this moment. */
-function read({ name, isSimulated, readings }: StationAnswer, of: StationQuantity): Station | null {
-  const now = stationNow(readings, of, Date.now());
-  return now && { name, isSimulated, now };
+/** The moment, as often as it matters here. */
+function useMoment(): number {
+  const [now, setNow] = useState(() => Date.now());
+  useEffect(() => {
+    const timer = setInterval(() => setNow(Date.now()), EVERY_MS);
+    return () => clearInterval(timer);
+  }, []);
+  return now;
+}
+
+const heldAs = (of: StationQuantity): string => `steady-scatter.station.${of}`;
+
+/** Asks, and has this device hold what was answered: where the network goes, the last reading stands until it is too old. */
+async function ask(of: StationQuantity, signal: AbortSignal): Promise<StationAnswer> {
+  const answer = await call('station', { query: { of }, signal });
+  holdHere(heldAs(of), answer);
+  return answer;
 }
 
 /**
- * Asks the station for a quantity, and again every minute.
+ * Asks the station for a quantity, and again every minute. Without an answer the last reading stands, for half an hour.
  *
  * @returns null: it does not answer, or has nothing of the last half hour; undefined: it is being asked
  */
 export function useStation(of: StationQuantity): Station | null | undefined {
-  const { data, error } = useQuery(
+  const { data, error, dataUpdatedAt } = useQuery(
     {
       queryKey: ['station', of],
-      queryFn: ({ signal }) => call('station', { query: { of }, signal }),
-      select: (answer) => read(answer, of),
+      queryFn: ({ signal }) => ask(of, signal),
+      initialData: () => heldHere(heldAs(of), stationAnswer),
+      initialDataUpdatedAt: 0,
       refetchInterval: EVERY_MS,
       retry: false,
     },
     queries,
   );
-  return error ? null : data;
+  const moment = Math.max(useMoment(), dataUpdatedAt);
+  if (!data) return error ? null : undefined;
+  const now = stationNow(data.readings, of, moment);
+  return now && { name: data.name, isSimulated: data.isSimulated, now };
 }

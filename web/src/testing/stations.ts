@@ -6,7 +6,7 @@ export function keepStation(of: StationQuantity, value: number, perStep = 0): vo
   const now = Date.now();
   const answer: StationAnswer = {
     format: 'steady-scatter.station/1',
-    name: 'Test station',
+    name: 'Bridge',
     isSimulated: true,
     readings: Array.from({ length: 7 }, (_, back) => ({ of, value: value - perStep * back, at: new Date(now - back * 600_000).toISOString() })).toReversed(), // prettier-ignore
   };

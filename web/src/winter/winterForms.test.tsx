@@ -67,7 +67,7 @@ describe('a scale on the bench', () => {
     expect(screen.queryByText(/simulated/)).toBeNull();
     await person.click(screen.getByRole('button', { name: 'Read scale' }));
     await waitFor(() => expect(weights).toEqual(['1.82']));
-    expect(screen.getByText('Test station, simulated: not a real weight: 1.82 lb')).toBeTruthy();
+    expect(screen.getByText('Bridge, simulated: not a real weight: 1.82 lb')).toBeTruthy();
     expect(screen.getByRole('button', { name: 'Read scale' })).toBeTruthy();
   });
 

@@ -148,7 +148,8 @@ export const winter = {
     '{how, select, passes {{passes} passes} faster {{percent} % faster} other {{percent} % slower}}',
   'winter.night.age': 'Chart is not fresh: {why}.',
   'winter.night.noMark': 'No setting of its chart gives this rate.',
-  'winter.night.noChart': 'No machine is calibrated for this product yet: test one on the bench.',
+  'winter.night.noChart': 'No machine is calibrated for this product yet.',
+  'winter.night.testOne': 'Calibrate one',
   'winter.night.fate':
     '{fate, select, thaws {At {at} nothing freezes yet.} limit {{product} does not work at {at}: it reaches down to {limit}.} cold {{product} keeps nothing liquid at {at}.} freezes {Too weak: it freezes at {at} as it is.} holds {{rate} holds about {water} of water at {at}. More falls, and it refreezes.} other {What it holds at {at} is not known for {product}.}}',
   'winter.night.instead': '{some, select, some {Use instead: {products}.} other {Plow, and grit for grip.}}',
@@ -211,7 +212,7 @@ export const winter = {
   'winter.storm.is': '{name}: from {from}{to, select, none {, going on} other { to {to}}}',
   'winter.storm.route': 'Route, in the order of the work',
   'winter.storm.rounds': 'Rounds',
-  'winter.storm.goOn': '{rounds, plural, =0 {Start first round} other {Go on with rounds}}',
+  'winter.storm.goOn': '{how, select, on {Go on with round {round}} other {Start round {round}}}',
   'winter.storm.noRounds': 'No round yet.',
   'winter.storm.sums':
     '{salt} of salt on the ground, {chloride} of it chloride{swept, select, none {} other {; {swept} swept up and reused}}{unknown, plural, =0 {} one {; of # area the salt is not known} other {; of # areas the salt is not known}}.',

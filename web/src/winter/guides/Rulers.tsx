@@ -40,6 +40,11 @@ const Band = chakra('button', {
   },
 });
 
+/** How much goes down there, against the most of its kind. */
+const Fill = chakra('span', {
+  base: { position: 'absolute', insetX: 0, bottom: 0, bg: 'tape', opacity: 0.35 },
+});
+
 const placed = ({ from, to }: RulerPart) => ({
   left: `${(from * 100).toFixed(2)}%`,
   width: `${((to - from) * 100).toFixed(2)}%`,
@@ -70,7 +75,7 @@ function Ruler({ picture, version, onLine }: { picture: RulerPicture } & Pick<Pr
         {caseText(ruler)}
       </Box>
       <Box position="relative" height="44px" bg="ground" borderBottomWidth="1px" borderColor="line">
-        {bands.map(({ line, ...part }) => (
+        {bands.map(({ line, share, ...part }) => (
           <Band
             key={line.id}
             type="button"
@@ -81,7 +86,8 @@ function Ruler({ picture, version, onLine }: { picture: RulerPicture } & Pick<Pr
             })}
             onClick={() => onLine(line.id)}
           >
-            {bandLabel(line, version.lines)}
+            <Fill style={{ height: `${(share * 100).toFixed(0)}%` }} />
+            <Box position="relative">{bandLabel(line, version.lines)}</Box>
           </Band>
         ))}
         {gaps.map((gap) => (

@@ -3,17 +3,16 @@ import { readSize } from '@steady-scatter/core/fields';
 import { toResult } from '@steady-scatter/core/errors';
 import {
   evaluateApplication,
-  nextRound,
   roundsOf,
+  roundToDo,
   splitByPlan,
   type DoneRow,
-  type Round,
   type StormInput,
 } from '@steady-scatter/core/season';
 import { amountFor } from '@steady-scatter/core/winter';
 import { Check, Plus } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { Link, useParams } from 'react-router';
+import { Link, Navigate, useParams, useSearchParams } from 'react-router';
 import { v7 as newId } from 'uuid';
 import { say } from '@steady-scatter/words/winter';
 import { useDoc, type Doc } from '../../documents/docs.ts';
@@ -198,19 +197,16 @@ function runOf(storm: string, round: string): string {
   return own;
 }
 
-/** The round that is on its way, by what stands of it; a new one where the last one is whole. */
-function useRound(storm: string, route: number): { rounds: readonly Round[]; round: string; rows: readonly DoneRow[] } | null {
+/** The round that the address names; without one it is sent to the one that is to be worked on. */
+function useRound(storm: string, route: number) {
   const rows = useApplications(storm, true);
-  const [wanted, setWanted] = useState<string | null>(null);
+  const [parameters] = useSearchParams();
   const rounds = useMemo(() => roundsOf(rows ?? []), [rows]);
+  const round = parameters.get('n');
   if (rows === undefined) return null;
-  const last = rounds.at(-1);
-  // What is begun is gone on with; where all of it is done the next one begins, and stays the one of this page.
-  const begun = last && last.rows.filter(({ input }) => input.void === '').length < route ? last.round : nextRound(rounds);
-  const round = wanted ?? begun;
-  if (wanted === null) setWanted(round);
-  return { rounds, round, rows: rounds.find((each) => each.round === round)?.rows ?? [] };
-} // prettier-ignore
+  const own = rounds.find((each) => each.round === round)?.rows ?? [];
+  return { round, toDo: roundToDo(rounds, route).round, rows: own };
+}
 
 function RoundOf({ doc }: { doc: Doc<StormInput> }) {
   const { input } = useHeldNight();
@@ -221,7 +217,8 @@ function RoundOf({ doc }: { doc: Doc<StormInput> }) {
   const [by, setBy] = useState(() => browser.getItem(WHO) ?? '');
   const [others, setOthers] = useState<readonly AtArea[]>([]);
   if (!now || areas === undefined) return null;
-  const { round, rows } = now;
+  const { round, rows, toDo } = now;
+  if (round === null) return <Navigate replace to={`?n=${toDo}`} />;
   const own = runOf(doc.id, round);
   const stops = doc.input.route.flatMap(({ area }) => areas.find(({ id }) => id === area) ?? []);
   const at: AtRound = { round, runId: own, by };

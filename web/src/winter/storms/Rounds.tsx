@@ -1,5 +1,12 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
-import { evaluateApplication, roundsOf, saltOf, type DoneRow, type Round } from '@steady-scatter/core/season';
+import {
+  evaluateApplication,
+  roundsOf,
+  roundToDo,
+  saltOf,
+  type DoneRow,
+  type Round,
+} from '@steady-scatter/core/season';
 import { Play } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
@@ -63,19 +70,20 @@ function RoundBox({ round, isUs, onRow }: RoundProps) {
 } // prettier-ignore
 
 /** The rounds of a storm, and the salt in all of them. */
-export function Rounds({ storm, isOver }: { storm: string; isOver: boolean }) {
+export function Rounds({ storm, areas, isOver }: { storm: string; areas: number; isOver: boolean }) {
   const rows = useApplications(storm, !isOver);
   const isUs = useSystem() === 'us';
   const [open, setOpen] = useState<DoneRow | null>(null);
   const rounds = useMemo(() => roundsOf(rows ?? []), [rows]);
   const sums = useMemo(() => saltOf((rows ?? []).map(({ root, startedAt, subject, input }) => ({ id: root, subject, onDay: dayOf(new Date(startedAt)), input }))), [rows]); // prettier-ignore
   const mass = isUs ? 'lb' : 'kg';
+  const { round, isBegun } = roundToDo(rounds, areas);
   return (
     <Section heading={say('winter.storm.rounds')}>
-      {!isOver && (
+      {!isOver && rows && (
         <Button asChild variant="solid" minHeight="56px" fontSize="17px" marginBottom="14px">
-          <Link to={`/winter/storms/${storm}/round`}>
-            <Play size={18} aria-hidden /> {say('winter.storm.goOn', { rounds: rounds.length })}
+          <Link to={`/winter/storms/${storm}/round?n=${round}`}>
+            <Play size={18} aria-hidden /> {say('winter.storm.goOn', { how: isBegun ? 'on' : 'start', round })}
           </Link>
         </Button>
       )}

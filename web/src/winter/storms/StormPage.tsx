@@ -42,7 +42,7 @@ function StormForm({ id, ...props }: DocFormProps<StormInput> & { id: string | n
   const { name, fromDay, toDay } = input;
   return (
     <>
-      {id !== null && <Rounds storm={id} isOver={toDay !== ''} />}
+      {id !== null && <Rounds storm={id} areas={input.route.length} isOver={toDay !== ''} />}
       {id === null ? (
         <Box marginBottom="20px">
           <StormFacts {...props} isNew />

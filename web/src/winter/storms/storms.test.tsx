@@ -39,7 +39,7 @@ describe('storms', () => {
   });
 
   it('show their rounds with what was corrected, swept up, and does not count', () => {
-    inApp(<Rounds storm={idOf('January snow')} isOver />);
+    inApp(<Rounds storm={idOf('January snow')} areas={6} isOver />);
     expect(plain(screen.getByText(/of salt on the ground/).textContent)).toMatch(
       /6\.53 lb swept up and reused/,
     );
@@ -50,7 +50,7 @@ describe('storms', () => {
   });
 
   it('what was done is said anew beside the first, with a reason', async () => {
-    const person = inApp(<Rounds storm={idOf('First frost')} isOver />);
+    const person = inApp(<Rounds storm={idOf('First frost')} areas={6} isOver />);
     await person.click(screen.getByRole('button', { name: 'Correct Main walk, round 2' }));
     const panel = within(await screen.findByRole('dialog', { name: 'Main walk, round 2' }));
     await person.click(panel.getByRole('button', { name: 'Another amount' }));
@@ -71,7 +71,7 @@ describe('storms', () => {
   });
 
   it('what is swept up comes back: no more than went out', async () => {
-    const person = inApp(<Rounds storm={idOf('First frost')} isOver />);
+    const person = inApp(<Rounds storm={idOf('First frost')} areas={6} isOver />);
     await person.click(screen.getByRole('button', { name: 'Correct Front steps, round 2' }));
     const panel = within(await screen.findByRole('dialog', { name: 'Front steps, round 2' }));
     await person.click(panel.getByRole('button', { name: 'Swept up' }));

@@ -125,7 +125,7 @@ export function NightAnswer(props: Props) {
       {line && shown && (
         <Box as="ul" listStyleType="none" marginTop="10px" aria-label={say('winter.night.settings')}>
           {machines.map((machine) => <Machine key={machine.calibration} machine={machine} unit={unit} />)}
-          {machines.length === 0 && <Box fontSize="17px">{say('winter.night.noChart')}</Box>}
+          {machines.length === 0 && <Box fontSize="17px">{say('winter.night.noChart')} <Link to={`/bench/new?product=${encodeURIComponent(night.product?.input.name ?? '')}`}>{say('winter.night.testOne')}</Link></Box>}
         </Box>
       )}
       {line && shown && (

@@ -27,7 +27,7 @@ const type = async (person: Person, degrees: string) => {
 describe('tonight', () => {
   it('with a station takes one entry: the situation', async () => {
     const person = inApp(<TonightPage />, '/winter');
-    expect(pavement()).toMatch(/^Pavement25°F.*falling.*Test station, simulated: not a real reading/);
+    expect(pavement()).toMatch(/^Pavement25°F.*falling.*Bridge, simulated: not a real reading/);
     expect(answer()).toContain('Choose the situation');
     await choose(person, 'Light snow');
     // 23 to 28 °F, falling: 4 to 5; a line for this trend has thought of the trend.
