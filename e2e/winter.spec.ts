@@ -83,7 +83,7 @@ test.describe('at night, on a phone', () => {
     const rows = async () => (await (await page.request.get(`/api/applications?subject=${storm}`)).json()).events as { input: { round: string } }[];
     await expect.poll(async () => (await rows()).length).toBe(6);
 
-    await page.getByRole('link', { name: 'To the storm' }).click();
+    await page.getByRole('link', { name: 'Back to storm' }).click();
     await expect(page.getByRole('heading', { name: 'Round 1' })).toBeVisible();
     await context.setOffline(true);
     await page.getByRole('link', { name: 'Start round 2' }).click();
@@ -94,7 +94,7 @@ test.describe('at night, on a phone', () => {
     await context.setOffline(false);
     await expect.poll(async () => (await rows()).map(({ input }) => input.round).toSorted().join('')).toBe('11111122');
 
-    await page.getByRole('link', { name: 'To the storm' }).click();
+    await page.getByRole('link', { name: 'Back to storm' }).click();
     await page.getByRole('button', { name: 'Correct Main walk, round 2' }).click();
     const panel = page.getByRole('dialog');
     await panel.getByRole('button', { name: 'Does not count' }).click();

@@ -85,7 +85,7 @@ export const NUMERIC: Readonly<Record<string, readonly fc.Arbitrary<unknown>[]>>
   patchPlan: [fc.record({ productSi: numbers, form: fc.constantFrom('dry', 'liquid'), areaM2: numbers, bottleL: numbers, leastWaterL: fc.option(numbers) })],
   between: [tables, numbers], placeOf: [tables, numbers], strengthAt: [brines, numbers], freezesAt: [brines, numbers], saltForFilm: [brines, numbers, numbers], filmHeld: [brines, numbers, numbers],
   chlorideOf: [deicerFacts, numbers], fateOnPavement: [deicerFacts, fc.constantFrom('dry', 'liquid'), numbers, numbers], settingForBand: [chartLines, fc.record({ low: numbers, chosen: numbers, high: numbers }), fc.boolean(), numbers],
-  amountFor: [winterArea, numbers, winterLoads], totalFor: [fc.array(winterArea, { maxLength: 3 }), numbers, winterLoads], splitByPlan: [numbers, few],
+  looksLikeAir: [numbers, numbers, numbers], amountFor: [winterArea, numbers, winterLoads], totalFor: [fc.array(winterArea, { maxLength: 3 }), numbers, winterLoads], splitByPlan: [numbers, few],
   stationNow: [stationReadings, fc.constantFrom('pavement', 'scale'), numbers], scaleAtRest: [stationReadings], settingsSession: [fc.array(fc.record({ label: fc.constant('1'), opening: numbers }), { maxLength: 3 }), fc.constant([])], colderDeicers: [fc.array(fc.record({ name: fc.constant('A'), limitC: fc.option(numbers) }), { maxLength: 3 }), numbers],
   strongest: [brines], brineDensity: [brines, numbers],
   brineStrength: [brines, numbers, fc.constantFrom('kg/L', 'sg-60F', 'sg-20C')], brineFor: [brines, numbers, numbers],

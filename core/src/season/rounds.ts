@@ -1,5 +1,6 @@
 import { finite } from '../errors/preconditions.ts';
 import { latestOf, type AppendedRow } from '../fields/latest.ts';
+import { PRODUCT_KINDS } from '../products/product.ts';
 import { evaluateApplication } from './application.ts';
 import type { ApplicationInput } from './applicationInput.ts';
 
@@ -54,7 +55,7 @@ function roundOf(round: string, rows: readonly DoneRow[]): Round {
   const sum = (isLiquid: boolean) =>
     finite(
       counted
-        .filter(({ kind }) => (kind === 'liquid-deicer' || kind === 'liquid-fertilizer') === isLiquid)
+        .filter(({ kind }) => (PRODUCT_KINDS[kind].form === 'liquid') === isLiquid)
         .reduce((all, { amountSi }) => all + amountSi!, 0),
     );
   const ends = rows.map(({ startedAt, input }) => (input.until === '' ? startedAt : input.until));

@@ -31,7 +31,7 @@ export interface GuideResult {
   readonly errors: readonly InputError[];
 }
 
-const isOnLane = (unit: UnitId): boolean => unit.includes('lane');
+const isOnLane = (unit: UnitId): boolean => isUnitOf('massPerLaneLength', unit) || isUnitOf('volumePerLaneLength', unit); // prettier-ignore
 
 /** What a rate of a line is per, and the unit of a bare number. */
 function rateField({ dryUnit, liquidUnit }: GuideInput, { product }: GuideLineInput) {

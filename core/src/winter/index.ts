@@ -51,7 +51,7 @@ export {
 export { lookUpGuide, sameSituation, type GuideAnswer, type GuideCase } from './guideLookUp.ts';
 export { guideRulers, type GuideRuler, type RulerBand, type Stretch } from './guideRulers.ts';
 export { guideHeading, guideTable, readGuideTable } from './guideTable.ts';
-export { PAVEMENT_C, readPavement } from './pavement.ts';
+export { looksLikeAir, PAVEMENT_C, readPavement } from './pavement.ts';
 export {
   scaleAtRest,
   STATION_FRESH_MIN,

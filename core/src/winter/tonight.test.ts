@@ -9,6 +9,7 @@ import {
   colderDeicers,
   evaluateGuide,
   fateOnPavement,
+  looksLikeAir,
   planNight,
   readPavement,
   scaleAtRest,
@@ -76,6 +77,13 @@ describe('a night', () => {
       }),
       { seed: 3 },
     );
+  });
+
+  it('what is near the air and far from the pavement was read in the air', () => {
+    expect(looksLikeAir(-6, -6.1, -3.9)).toBe(true);
+    expect(looksLikeAir(-4, -6.1, -3.9)).toBe(false);
+    // Where both are alike nobody can tell.
+    expect(looksLikeAir(-4.2, -4.1, -3.9)).toBe(false);
   });
 
   it('pavement that no winter has is a slip of the unit', () => {

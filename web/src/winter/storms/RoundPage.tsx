@@ -30,18 +30,11 @@ import { TopBar } from '../../ui/TopBar.tsx';
 import { shownIn } from '../../units/shownIn.ts';
 import { settingText } from '../settingText.ts';
 import { loadsOf } from '../tonight/loadsOf.ts';
-import { rateUnitOf } from '../tonight/rateUnitOf.ts';
+import { amountUnitOf, rateUnitOf } from '../tonight/rateUnitOf.ts';
 import { useHeldNight } from '../tonight/nightInput.ts';
 import { useNight, type Night } from '../tonight/useNight.ts';
 import { useWinterAreas } from '../useWinterAreas.ts';
-import {
-  amountUnitOf,
-  applicationFor,
-  plannedText,
-  typedAs,
-  type AtArea,
-  type AtRound,
-} from './applicationFor.ts';
+import { applicationFor, plannedText, typedAs, type AtArea, type AtRound } from './applicationFor.ts';
 import { clockText, rowText } from './roundTexts.ts';
 
 const WHO = 'steady-scatter.who';

@@ -1,9 +1,8 @@
-import { fromSi, UNITS, type UnitId } from '@steady-scatter/core/quantities';
+import { fromSi, textWithUnit, UNITS, type UnitId } from '@steady-scatter/core/quantities';
 import { blankApplication, type ApplicationInput, type AmountSource } from '@steady-scatter/core/season';
 import { amountFor, type Trend } from '@steady-scatter/core/winter';
-import { textWithUnit } from '@steady-scatter/core/quantities';
 import { loadsOf } from '../tonight/loadsOf.ts';
-import { rateUnitOf } from '../tonight/rateUnitOf.ts';
+import { amountUnitOf, isUsNight, rateUnitOf } from '../tonight/rateUnitOf.ts';
 import type { NightInput } from '../tonight/nightInput.ts';
 import type { Night, NightMachine } from '../tonight/useNight.ts';
 import { settingText } from '../settingText.ts';
@@ -21,13 +20,6 @@ export interface AtRound {
 
 /** Where something is put down: an area of a site, or one that nobody measured before. */
 export type AtArea = Pick<TreatedArea, 'name' | 'siteName' | 'areaM2' | 'isByHand'> & Partial<Pick<TreatedArea, 'id' | 'site' | 'surface'>> & { readonly size?: string }; // prettier-ignore
-
-/** The unit that amounts of tonight are told in. */
-export function amountUnitOf(night: Night): 'lb' | 'kg' | 'gal' | 'L' {
-  const isUs = /lb|gal/.test(rateUnitOf(night));
-  if (night.asks === 'liquid') return isUs ? 'gal' : 'L';
-  return isUs ? 'lb' : 'kg';
-}
 
 /** What an area takes by the plan, as it would be typed; empty: not known. */
 export function plannedText(night: Night, area: AtArea): string {
@@ -68,7 +60,7 @@ function guideOf({ guide, version, line, asks }: Night, { situation, treatment }
 /** What was put down on an area tonight, with all that makes it readable alone. */
 export function applicationFor({ night, input, area, machine, at, amount, until }: Facts): ApplicationInput {
   const rateUnit = rateUnitOf(night);
-  const blank = blankApplication(/lb|gal/.test(rateUnit) ? 'us' : 'metric');
+  const blank = blankApplication(isUsNight(night) ? 'us' : 'metric');
   const { product, plan, pavement } = night;
   const unit = amountUnitOf(night);
   const trend: Trend | '' = pavement.trend ?? '';
@@ -87,7 +79,7 @@ export function applicationFor({ night, input, area, machine, at, amount, until 
       ? { id: product.id, name: product.input.name, kind: product.input.kind, grade: product.input.grade, lot: product.input.lot, density: '', deicer: product.input.deicer }
       : blank.product,
     machine: area.isByHand || !machine ? blank.machine : { id: machine.id, name: machine.name, calibration: machine.calibration },
-    rate: plan?.rateSi == null ? blank.rate : { text: typedAs(plan.rateSi, rateUnit === 'L/100 m2' ? 'L/100 m2' : rateUnit), unit: rateUnit },
+    rate: plan?.rateSi == null ? blank.rate : { text: typedAs(plan.rateSi, rateUnit), unit: rateUnit },
     amount: { text: amount.text, unit, from: amount.from },
     leftover: { text: '', unit },
     swept: { text: '', unit, to: '' },

@@ -1,3 +1,5 @@
+import { PRODUCT_KINDS } from '@steady-scatter/core/products';
+import { systemOf } from '@steady-scatter/core/quantities';
 import { evaluateApplication, type ApplicationInput, type Round } from '@steady-scatter/core/season';
 import { say } from '@steady-scatter/words/winter';
 import { dayText } from '../../ui/dayText.ts';
@@ -22,8 +24,8 @@ export const amountText = ({ dryKg, liquidL }: Pick<Round, 'dryKg' | 'liquidL'>,
 /** What went out on an area, over it: "18 lb, 3.2 lb / 1000 ft²". */
 export function rowText(input: ApplicationInput): string {
   const { amountSi, achievedSi } = evaluateApplication(input);
-  const isUs = /lb|gal|oz|ton/.test(input.amount.unit);
-  const isLiquid = input.product.kind === 'liquid-deicer';
+  const isUs = systemOf(input.amount.unit) === 'us';
+  const isLiquid = PRODUCT_KINDS[input.product.kind].form === 'liquid';
   const rate = achievedSi === null ? '' : shownIn(achievedSi, isLiquid ? (isUs ? 'gal/1000 ft2' : 'L/100 m2') : isUs ? 'lb/1000 ft2' : 'g/m2'); // prettier-ignore
   const amount = amountSi === null ? input.amount.text : shownIn(amountSi, input.amount.unit);
   return [amount, rate].filter(Boolean).join(', ');

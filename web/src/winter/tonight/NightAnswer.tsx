@@ -1,6 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import { evaluateProduct } from '@steady-scatter/core/products';
 import { showQuantity } from '@steady-scatter/core/quantities';
+import { perArea } from '@steady-scatter/core/testing';
 import { SHARES, type Share } from '@steady-scatter/core/winter';
 import { Link } from 'react-router';
 import { say, speak } from '@steady-scatter/words/winter';
@@ -50,7 +51,7 @@ function FateText({ night, input }: Props) {
 function Machine({ machine, unit }: { machine: NightMachine; unit: ReturnType<typeof rateUnitOf> }) {
   const { name, calibration, setting, age } = machine;
   const { widthM, dimension } = machine.on.reading;
-  const onGround = setting && (dimension.includes('Length') ? (widthM === null ? null : setting.rateSi / widthM) : setting.rateSi); // prettier-ignore
+  const onGround = setting && perArea({ si: setting.rateSi, dimension }, widthM);
   return (
     <Box as="li" borderTopWidth="1px" borderColor="line" paddingY="8px" display="grid" gridTemplateColumns="minmax(0, 1fr) auto" gap="2px 14px" alignItems="center">
       <Box>

@@ -1,16 +1,39 @@
 import { Box, chakra } from '@chakra-ui/react';
-import type { UnitId } from '@steady-scatter/core/quantities';
-import { amountFor, totalFor } from '@steady-scatter/core/winter';
+import { amountFor, totalFor, type WinterTotal } from '@steady-scatter/core/winter';
 import { say } from '@steady-scatter/words/winter';
 import { shownIn } from '../../units/shownIn.ts';
 import { Section } from '../../ui/Section.tsx';
 import { useWinterAreas, type TreatedArea } from '../useWinterAreas.ts';
 import { loadsOf } from './loadsOf.ts';
-import { rateUnitOf } from './rateUnitOf.ts';
+import { amountUnitOf } from './rateUnitOf.ts';
 import type { Night } from './useNight.ts';
 
 const cell = { padding: '7px 0 7px 14px', textAlign: 'right', verticalAlign: 'top', fontVariantNumeric: 'tabular-nums' } as const; // prettier-ignore
 const first = { ...cell, textAlign: 'left', paddingLeft: 0 } as const;
+
+interface TotalProps {
+  name: string;
+  total: WinterTotal;
+  night: Night;
+  packageSi: number | null;
+  isWhole?: boolean;
+}
+
+/** What a site takes, or all of them: in packages and in fills of the machine. */
+function Total({ name, total, night, packageSi, isWhole = false }: TotalProps) {
+  const unit = amountUnitOf(night);
+  const pack = night.product?.input.package.unit ?? unit;
+  return (
+    <chakra.tr borderTopWidth={isWhole ? '2px' : '1px'} borderColor="ink" fontWeight={isWhole ? 'bold' : 'normal'}>
+      <chakra.th scope="row" {...first} fontWeight={isWhole ? 'bold' : 'semibold'}>{name}</chakra.th>
+      <chakra.td {...cell}>
+        {shownIn(total.amountSi, unit, 2)}
+        {isWhole && total.packages !== null && <Box fontWeight="normal">{say('winter.sites.packages', { count: total.packages, each: shownIn(packageSi ?? 0, pack) })}</Box>}
+        {total.fills !== null && total.fills > 0 && <Box fontWeight="normal">{say('winter.sites.fills', { count: total.fills, machine: night.machines[0]?.name ?? '' })}</Box>}
+      </chakra.td>
+    </chakra.tr>
+  );
+} // prettier-ignore
 
 /** What each area takes tonight, by weight or in scoops, and all of it in packages and fills. */
 export function SiteAmounts({ night }: { night: Night }) {
@@ -19,10 +42,10 @@ export function SiteAmounts({ night }: { night: Night }) {
   const rateSi = plan?.rateSi;
   if (rateSi == null || rateSi <= 0 || areas === undefined) return null;
   if (areas.length === 0) return <Section heading={say('winter.sites.heading')}>{say('winter.sites.none')}</Section>;
-  const isUs = /lb|gal/.test(rateUnitOf(night));
-  const unit: UnitId = night.asks === 'liquid' ? (isUs ? 'gal' : 'L') : isUs ? 'lb' : 'kg';
+  const unit = amountUnitOf(night);
   const loads = loadsOf(night);
   const total = totalFor(areas, rateSi, loads);
+  const sites = [...new Set(areas.map(({ siteName }) => siteName))].map((name) => ({ name, own: totalFor(areas.filter(({ siteName }) => siteName === name), rateSi, loads) })); // prettier-ignore
   const amountText = (area: TreatedArea): string => {
     const amount = amountFor(area, rateSi, loads);
     if (!amount) return say('winter.sites.noSize');
@@ -45,14 +68,8 @@ export function SiteAmounts({ night }: { night: Night }) {
               <chakra.td {...cell} whiteSpace={{ base: 'normal', md: 'nowrap' }}>{amountText(area)}</chakra.td>
             </chakra.tr>
           ))}
-          <chakra.tr borderTopWidth="2px" borderColor="ink" fontWeight="bold">
-            <chakra.th scope="row" {...first}>{say('winter.sites.all')}</chakra.th>
-            <chakra.td {...cell}>
-              {shownIn(total.amountSi, unit, 2)}
-              {total.packages !== null && <Box fontWeight="normal">{say('winter.sites.packages', { count: total.packages, each: shownIn(loads.packageSi ?? 0, night.product?.input.package.unit ?? unit) })}</Box>}
-              {total.fills !== null && <Box fontWeight="normal">{say('winter.sites.fills', { count: total.fills, machine: night.machines[0]?.name ?? '' })}</Box>}
-            </chakra.td>
-          </chakra.tr>
+          {sites.length > 1 && sites.map(({ name, own }) => <Total key={name} name={say('winter.sites.site', { site: name })} total={own} night={night} packageSi={loads.packageSi} />)}
+          <Total name={say('winter.sites.all')} total={total} night={night} packageSi={loads.packageSi} isWhole />
         </tbody>
       </chakra.table>
     </Section>

@@ -48,6 +48,8 @@ describe('tonight', () => {
     expect(row('Front lot')).toContain('26 lb');
     expect(row('Front lot')).toContain('Keep off: Storm drain in the middle');
     expect(row('Front steps')).toMatch(/0\.\d scoops by hand, 0\.43 lb/);
+    // Lot, walk, ramp and steps take 29.8 lb; the last two by hand.
+    expect(plain(screen.getByText('Town hall, all areas').closest('tr')!.textContent)).toMatch(/30 lb1 fill of Walk salter/); // prettier-ignore
     expect(plain(screen.getByText('All areas').closest('tr')!.textContent)).toContain(
       '2 packages of 25.0 kg',
     );

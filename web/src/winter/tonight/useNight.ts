@@ -5,6 +5,7 @@ import type { Age } from '@steady-scatter/core/testing';
 import {
   colderDeicers,
   evaluateGuide,
+  looksLikeAir,
   planNight,
   readPavement,
   sameSituation,
@@ -75,13 +76,14 @@ function usePavement({ pavement, unit, readOn, trend }: NightInput): Pavement {
   const { value, error } = toResult(() => (pavement.trim() === '' ? null : readPavement(pavement, unit, 'pavement'))); // prettier-ignore
   const isTyped = pavement.trim() !== '';
   // What the station reads of the air is not typed as that of the pavement unnoticed.
-  const looksLikeAir = value !== null && air != null && station != null && Math.abs(value - air.now.value) < 0.6 && Math.abs(value - station.now.value) > 1.5; // prettier-ignore
+  const isLikeAir =
+    value !== null && !!air && !!station && looksLikeAir(value, air.now.value, station.now.value);
   return {
     degC: isTyped ? value : (station?.now.value ?? null),
     trend: trend === '' ? (isTyped ? null : (station?.now.trend ?? null)) : trend,
     isTyped,
     station,
-    isAsked: isTyped && value !== null && (readOn === '' || (looksLikeAir && readOn !== 'air')),
+    isAsked: isTyped && value !== null && (readOn === '' || (isLikeAir && readOn !== 'air')),
     isAir: isTyped && readOn === 'air',
     error: error ?? undefined,
   };
