@@ -42,3 +42,20 @@ it('with something wrong in it, it stands open and cannot be folded away', async
   await person.click(screen.getByRole('button', { name: 'Done with tolerance' }));
   expect(screen.getByLabelText('Tolerance, %')).toBeTruthy();
 });
+
+it('that opened for what is missing stays open while it is typed, until somebody is done', async () => {
+  function Missing() {
+    const [text, set] = useState('');
+    return (
+      <StatedDefault name="lane" text={text || 'no lane'} isWrong={text === ''}>
+        <input aria-label="Lane width" value={text} onChange={(event) => set(event.target.value)} />
+      </StatedDefault>
+    );
+  }
+  const person = inApp(<Missing />);
+  await person.type(screen.getByLabelText('Lane width'), '12');
+  expect(screen.getByLabelText<HTMLInputElement>('Lane width').value).toBe('12');
+  await person.click(screen.getByRole('button', { name: 'Done with lane' }));
+  expect(screen.queryByLabelText('Lane width')).toBeNull();
+  expect(screen.getByText('12')).toBeTruthy();
+});

@@ -223,3 +223,33 @@ it('rates of jobs, which come later, stand after those of the label and move non
   expect(before).not.toEqual([]);
   expect(offersOf(jobs, product, 'lb/1000 ft2').slice(0, before.length)).toEqual(before);
 });
+
+describe('a de-icer', () => {
+  const SALT = { ...blankProduct('dry-deicer', 'us'), name: 'Rock salt' };
+  const salted = () => {
+    keepDemo({ rigs: [fetched('blue', RIG)], products: [fetched('salt', SALT), fetched('feed', FEED)] });
+    return asked(blankCalibration('us'));
+  };
+
+  it('may be calibrated by a rate guide, over several settings, in place of one rate', async () => {
+    const { person, input } = salted();
+    await person.click(screen.getByRole('radio', { name: /^Blue spreader/ }));
+    await person.click(screen.getByRole('radio', { name: /^Rock salt/ }));
+    await person.click(screen.getByRole('radio', { name: /^By rate guide/ }));
+    expect(input()).toMatchObject({ target: { amount: '' } });
+    await person.selectOptions(screen.getByLabelText('Rate guide'), 'Lake road contract (sample)');
+    await person.type(screen.getByLabelText('Settings to test in turn'), '6, 7, 8');
+    expect(input()).toMatchObject({ settings: '6, 7, 8' });
+    expect(input().guide).not.toBe('');
+    await person.click(screen.getByRole('radio', { name: 'Type a rate' }));
+    expect(input().guide).toBe('');
+    expect(screen.queryByLabelText('Settings to test in turn')).toBeNull();
+  });
+
+  it('is what asks for it: a fertilizer has one rate', async () => {
+    const { person } = salted();
+    await person.click(screen.getByRole('radio', { name: /^Blue spreader/ }));
+    await person.click(screen.getByRole('radio', { name: /^Hill feed/ }));
+    expect(screen.queryByRole('radio', { name: /^By rate guide/ })).toBeNull();
+  });
+});

@@ -4,11 +4,18 @@ import { nameOf, say } from '@steady-scatter/words/winter';
 import { sentence } from '../../ui/sentence.ts';
 import { degreesRead } from '../degrees.ts';
 
+/** A typed temperature with a sign as it is printed, and the unit of a bare number. */
+function typedDegrees(text: string, unit: GuideInput['temperatureUnit']): string {
+  const bare = text.trim().replace(/^[-−]/, '');
+  const sign = bare === text.trim() ? '' : '−';
+  return `${sign}${textWithUnit(bare, unit)}`;
+}
+
 /** "23 to 28 °F", "below 15 °F" */
 export function bandText({ cold, warm }: Pick<GuideLineInput, 'cold' | 'warm'>, unit: GuideInput['temperatureUnit']): string {
   const open = cold.trim() === '' ? (warm.trim() === '' ? 'all' : 'below') : warm.trim() === '' ? 'above' : 'between';
-  const bare = cold.trim().replace('-', '−');
-  return say('winter.guide.band', { open, cold: open === 'between' ? bare : textWithUnit(bare, unit), warm: textWithUnit(warm.trim().replace('-', '−'), unit) });
+  const from = open === 'between' ? cold.trim().replace(/^-/, '−') : typedDegrees(cold, unit);
+  return say('winter.guide.band', { open, cold: from, warm: typedDegrees(warm, unit) });
 } // prettier-ignore
 
 /** "2 to 3 lb / 1000 ft²"; what is done instead where nothing goes down. */
