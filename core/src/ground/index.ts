@@ -30,6 +30,7 @@ export { groundArea, isHole, type Ground } from './clip.ts';
 export { ALONG, blankEdge, EDGE_KINDS, type Along, type Buffers, type EdgeKind, type EdgeResult, type EdgeInput } from './edges.ts'; // prettier-ignore
 export { blankRows, rowLength, evaluateRows, type RowsResult, type RowsInput } from './rows.ts';
 export { localPlane, readPlace, type LocalPlane, type Place, type PlaceInput } from './geodetic.ts';
+export { SURFACES, type Surface } from './surfaces.ts';
 export {
   blankSite,
   blankSiteArea,
@@ -38,12 +39,10 @@ export {
   notInWinter,
   siteInput,
   SLOPES,
-  SURFACES,
   type LayoutMode,
   type SiteAreaInput,
   type SiteInput,
   type Slope,
-  type Surface,
   WINTER_USES,
   type WinterUse,
 } from './siteInput.ts';

@@ -6,10 +6,7 @@ import { placeInput } from './geodetic.ts';
 import { blankPace, pacesInput } from './paces.ts';
 import { partInput } from './parts.ts';
 import { blankRows, rowsInput } from './rows.ts';
-
-/** What lies on the ground. */
-export const SURFACES = ['turf', 'bed', 'row-crop', 'pavement', 'gravel'] as const;
-export type Surface = (typeof SURFACES)[number];
+import { SURFACES } from './surfaces.ts';
 
 /** How steep it is: it tells on pace, on throw and on what washes off. */
 export const SLOPES = ['level', 'gentle', 'steep'] as const;

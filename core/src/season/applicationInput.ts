@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { areaUnit, benchRateUnit, idOrNone, packageUnit, text, type InputOf } from '../fields/schema.ts';
-import { SURFACES } from '../ground/siteInput.ts';
+import { SURFACES } from '../ground/surfaces.ts';
 import { deicerInput, blankDeicer } from '../products/deicer.ts';
 import { PRODUCT_KIND_IDS } from '../products/product.ts';
 import type { System } from '../quantities/units.ts';
