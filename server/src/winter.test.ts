@@ -76,7 +76,7 @@ describe('a round', () => {
   it('of a kind of product that there is none, or of a run that is none, is refused by its shape', async () => {
     const odd = { ...round(), product: { ...round().product, kind: 'gravel' }, runId: 'one' };
     const answer = await append(rowOf(odd as unknown as ApplicationInput)).expect(400);
-    expect(paths(answer).map(([path]) => path).toSorted()).toEqual(['input.product.kind', 'input.runId']); // prettier-ignore
+    expect(new Set(paths(answer).map(([path]) => path))).toEqual(new Set(['input.product.kind', 'input.runId'])); // prettier-ignore
   });
 
   it('two people on one round are both in it, in whatever order their rows come', async () => {
