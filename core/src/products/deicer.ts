@@ -7,13 +7,16 @@ import { text, type InputOf } from '../fields/schema.ts';
 import { readQuantity } from '../quantities/quantity.ts';
 import type { System } from '../quantities/units.ts';
 
-/** Salts that thaw pavement, with the share of chloride in each, by mass of what is dry of water (from molar masses). */
+/**
+ * Salts that thaw pavement: the share of chloride in each, by mass of what is dry of water (from molar masses), and the strongest brine
+ * that water makes of it, mass per cent (where the tables of its density end; null: not known here).
+ */
 export const DEICER_SALTS = {
-  'sodium-chloride': { chloride: 0.6066 },
-  'calcium-chloride': { chloride: 0.6389 },
-  'magnesium-chloride': { chloride: 0.7447 },
+  'sodium-chloride': { chloride: 0.6066, strongest: 26 },
+  'calcium-chloride': { chloride: 0.6389, strongest: 40 },
+  'magnesium-chloride': { chloride: 0.7447, strongest: null },
   /** Acetates, formates, urea: no chloride. */
-  'without-chloride': { chloride: 0 },
+  'without-chloride': { chloride: 0, strongest: null },
 } as const;
 export type DeicerSaltId = keyof typeof DEICER_SALTS;
 export const DEICER_SALT_IDS = Object.keys(DEICER_SALTS) as DeicerSaltId[];
@@ -69,7 +72,14 @@ export function evaluateDeicer(
   const share = (typed: string, field: string, hint: string) =>
     readIfPresent(typed, () => readPercent(typed, { field, hint, isPositive: true }));
   const pure = share(purity, 'deicer.purity', '95 %');
-  const dissolved = share(strength, 'deicer.strength', '23.3 %');
+  const dissolved = readIfPresent(strength, () => {
+    const field = 'deicer.strength';
+    const read = readPercent(strength, { field, hint: '23.3 %', isPositive: true });
+    const most = salt === '' ? null : DEICER_SALTS[salt].strongest;
+    if (form === 'liquid' && most !== null && read * 100 > most)
+      throw new InputError('brine.too-strong', { field, most });
+    return read;
+  });
   const limitC = readIfPresent(limit.text, () => {
     const field = 'deicer.limit.text';
     const { si } = readQuantity(limit.text, { kind: 'temperature', bareUnit: limit.unit, field });

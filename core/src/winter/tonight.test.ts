@@ -1,10 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { blankDeicer, blankProduct, chlorideOf, DEICER_SALT_IDS, evaluateDeicer, evaluateProduct } from '../products/index.ts'; // prettier-ignore
+import { blankDeicer, blankProduct, chlorideOf, DEICER_SALT_IDS, DEICER_SALTS, evaluateDeicer, evaluateProduct } from '../products/index.ts'; // prettier-ignore
 import { productUpgrades } from '../products/productUpgrades.ts';
 import type { ChartLine } from '../testing/index.ts';
 import {
   amountFor,
+  BRINE_SALT_IDS,
   blankGuide,
   colderDeicers,
   evaluateGuide,
@@ -16,6 +17,7 @@ import {
   servedLines,
   settingForBand,
   stationNow,
+  strongest,
   totalFor,
   type StationReading,
 } from './index.ts';
@@ -196,6 +198,13 @@ describe('a de-icer', () => {
     expect(share).toBeNull();
     const product = { ...blankProduct('dry-deicer', 'us'), name: 'Salt', deicer: typed({ purity: '0' }) };
     expect(evaluateProduct(product).errors.map(({ field }) => field)).toEqual(['deicer.purity']);
+  });
+  it('that is liquid is no stronger than water makes it: a brine of 40 % salt is a slip', () => {
+    const strong = (strength: string, form: 'dry' | 'liquid' = 'liquid') => evaluateDeicer(typed({ strength }), form).errors.map(({ code, field }) => [code, field]); // prettier-ignore
+    expect(strong('40')).toEqual([['brine.too-strong', 'deicer.strength']]);
+    expect(strong('26')).toEqual([]);
+    expect(strong('40', 'dry')).toEqual([]);
+    for (const salt of BRINE_SALT_IDS) expect(DEICER_SALTS[salt].strongest).toBe(strongest(salt));
   });
   it('has chloride by its salt', () => {
     const found = DEICER_SALT_IDS.map((salt) => chlorideOf({ salt, share: 0.5 }, 100));
