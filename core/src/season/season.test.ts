@@ -1,5 +1,7 @@
+import { speak } from '@steady-scatter/words/everything';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { message } from '../messages/message.ts';
 import {
   blankApplication,
   blankStorm,
@@ -17,6 +19,7 @@ import {
   type ApplicationInput,
   type SeasonRow,
 } from './index.ts';
+import { SEASON_COLUMNS, seasonTable } from './seasonTable.ts';
 
 const blank = blankApplication('metric');
 const salted = (more: Partial<ApplicationInput> = {}, deicer: Partial<ApplicationInput['product']['deicer']> = {}): ApplicationInput => ({
@@ -151,5 +154,43 @@ describe('a winter', () => {
       }),
       { seed: 23 },
     );
+  });
+});
+
+describe('a season as a table', () => {
+  const done = (input: ApplicationInput, startedAt = '2026-01-13T23:40:00.000Z') => ({ ...row('2026-01-14', 's1', input), startedAt, versions: [], isSaved: true }) as never; // prettier-ignore
+  const atPlace = (moment: string) => moment.slice(0, 16).replace('T', ' ');
+  const read = (input: ApplicationInput) => {
+    const [headings, cells] = seasonTable([done(input)], (id) => `storm ${id}`, atPlace, speak);
+    expect(headings).toHaveLength(SEASON_COLUMNS.length);
+    return Object.fromEntries(SEASON_COLUMNS.map((column, at) => [column, cells![at]]));
+  };
+
+  it('tells of each area what went out, and the salt and the chloride in what stayed', () => {
+    expect(
+      read(salted({ ...swept('1'), round: '2', by: 'Ida', note: 'thin' }, { purity: '90' })),
+    ).toMatchObject(
+      { storm: 'storm s1', round: '2', day: '2026-01-13', start: '23:40', end: '', area: 'Church lot', sizeM2: '400', amount: '6', unit: 'kg', swept: '1', saltKg: '4.5', chlorideKg: '2.7297', by: 'Ida', note: 'thin' }, // prettier-ignore
+    );
+  });
+
+  it('leaves a cell empty where nothing is known, and never says 0 for it', () => {
+    const unknown = read(salted({ size: { text: '', unit: 'm2' } }, { salt: '' }));
+    expect(unknown).toMatchObject({
+      sizeM2: '',
+      saltKg: '',
+      chlorideKg: '',
+      pavement: '',
+      trend: '',
+      rate: '',
+    });
+  });
+
+  it('says of a row that does not count why, with its numbers still there', () =>
+    expect(read(salted({ void: 'wrong lot', correction: 'wrong lot' }))).toMatchObject({ void: 'wrong lot', amount: '6' })); // prettier-ignore
+
+  it('says a pavement below nought with its sign and unit, and the trend in words', () => {
+    const weather = { ...blank.weather, pavement: '-4', unit: 'degC', trend: 'falling' } as never;
+    expect(read(salted({ weather }))).toMatchObject({ pavement: '-4 degC', trend: speak(message('kinds.trend.falling')) }); // prettier-ignore
   });
 });

@@ -72,6 +72,21 @@ describe('a rate guide', () => {
     expect(guides.evaluate(held.input).errors).toEqual([]);
   });
 
+  it('a line is taken out, and another one begins with the situation of the last', async () => {
+    const { person, held } = open(LANES);
+    const before = held.input.versions[0]!.lines;
+    await person.click(screen.getAllByRole('button', { name: /^Change / })[1]!);
+    const gone = screen
+      .getByRole('button', { name: /^Done with / })
+      .closest('li')!
+      .id.replace('line-', '');
+    await person.click(screen.getByRole('button', { name: 'Delete line' }));
+    expect(held.input.versions[0]!.lines.map(({ id }) => id)).toEqual(before.map(({ id }) => id).filter((id) => id !== gone)); // prettier-ignore
+    await person.click(screen.getByRole('button', { name: 'Add line' }));
+    expect(held.input.versions[0]!.lines).toHaveLength(before.length);
+    expect(held.input.versions[0]!.lines.at(-1)).toMatchObject({ situation: before.at(-1)!.situation, low: '', cold: '' }); // prettier-ignore
+  });
+
   it('a new version begins as a copy, and the one before stays', async () => {
     const { person, held } = open(TOWN);
     await person.click(screen.getByRole('button', { name: 'Start new version' }));

@@ -84,6 +84,23 @@ describe('storms', () => {
     await waitFor(() => expect(sent()).toHaveLength(1));
     expect(sent()[0]).toMatchObject({ input: { swept: { text: '0.1', to: 'reused' } } });
   });
+
+  it('one that was a mistake no longer counts, with a reason, and stays to be read', async () => {
+    const person = inApp(<Rounds storm={idOf('First frost')} areas={6} isOver />);
+    await person.click(screen.getByRole('button', { name: 'Correct Main walk, round 2' }));
+    const panel = within(await screen.findByRole('dialog', { name: 'Main walk, round 2' }));
+    await person.click(panel.getByRole('button', { name: 'Does not count' }));
+    expect(panel.queryByLabelText('Amount that went out')).toBeNull();
+    await person.click(panel.getByRole('button', { name: 'Save correction' }));
+    expect(panel.getByText(/Say why/)).toBeTruthy();
+    expect(sent()).toHaveLength(0);
+    await person.type(panel.getByLabelText('Reason'), 'Another walk');
+    await person.click(panel.getByRole('button', { name: 'Save correction' }));
+    await waitFor(() => expect(sent()).toHaveLength(1));
+    expect(sent()[0]).toMatchObject({ input: { void: 'Another walk', correction: 'Another walk' } });
+    expect(sent()[0]!.first).not.toBeNull();
+    expect(await screen.findByText(/Does not count: Another walk/)).toBeTruthy();
+  });
 });
 
 describe('a route', () => {
