@@ -10,7 +10,7 @@ import { readQuantity } from '../quantities/quantity.ts';
 import type { UnitId } from '../quantities/units.ts';
 import { dimensionOf } from '../testing/rate.ts';
 import { brineDensity } from '../winter/brine.ts';
-import { BRINE_SALTS, strongest, type BrineSaltId } from '../winter/brineSalts.ts';
+import { hasCurve, strongest } from '../winter/brineSalts.ts';
 import { readPavement } from '../winter/pavement.ts';
 import type { ApplicationInput } from './applicationInput.ts';
 
@@ -39,9 +39,16 @@ function kgPerSi({ product }: ApplicationInput, share: number | null, typedKgPer
   if (PRODUCT_KINDS[product.kind].form === 'dry') return 1;
   if (typedKgPerL !== null) return typedKgPerL;
   const { salt } = product.deicer;
-  if (share === null || salt === '' || !(salt in BRINE_SALTS) || share * 100 > strongest(salt as BrineSaltId)) return null;
-  return brineDensity(salt as BrineSaltId, share * 100);
+  if (share === null || !hasCurve(salt) || share * 100 > strongest(salt)) return null;
+  return brineDensity(salt, share * 100);
 } // prettier-ignore
+
+/**
+ * Whether an application was marked as one that does not count.
+ *
+ * @example isVoid({ ...round, void: 'Wrong lot' }) // true
+ */
+export const isVoid = ({ void: why }: Pick<ApplicationInput, 'void'>): boolean => why.trim() !== '';
 
 /**
  * Reads an application: what went out, what stayed on the ground, and the salt in it.
@@ -88,7 +95,7 @@ export function evaluateApplication(input: ApplicationInput): ApplicationResult 
     saltKg: saltIn(onGroundSi),
     chlorideKg: !isDeicer || onGroundSi === null || perSi === null ? null : chlorideOf(deicer, onGroundSi * perSi),
     sweptSaltKg: saltIn(sweptSi),
-    isVoid: input.void.trim() !== '',
+    isVoid: isVoid(input),
     errors,
   }; // prettier-ignore
 }

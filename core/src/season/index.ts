@@ -8,7 +8,7 @@ export {
   type AmountSource,
   type ApplicationInput,
 } from './applicationInput.ts';
-export { evaluateApplication, splitByPlan, type ApplicationResult } from './application.ts';
+export { evaluateApplication, isVoid, splitByPlan, type ApplicationResult } from './application.ts';
 export { blankStorm, evaluateStorm, stormInput, type StormInput } from './storm.ts';
 export {
   blankWinter,
@@ -28,6 +28,7 @@ export {
 } from './winterSeason.ts';
 export {
   doneRows,
+  machineLoads,
   nextRound,
   roundsOf,
   roundToDo,

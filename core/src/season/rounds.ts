@@ -1,7 +1,7 @@
 import { finite } from '../errors/preconditions.ts';
 import { latestOf, type AppendedRow } from '../fields/latest.ts';
 import { PRODUCT_KINDS } from '../products/product.ts';
-import { evaluateApplication } from './application.ts';
+import { evaluateApplication, isVoid } from './application.ts';
 import type { ApplicationInput } from './applicationInput.ts';
 
 /** An appended round on an area. */
@@ -102,8 +102,25 @@ export function roundToDo(
   areas: number,
 ): { readonly round: string; readonly isBegun: boolean } {
   const last = rounds.at(-1);
-  const done = last?.rows.filter(({ input }) => input.void.trim() === '').length ?? 0;
+  const done = last?.rows.filter(({ input }) => !isVoid(input)).length ?? 0;
   return last && done < areas
     ? { round: last.round, isBegun: true }
     : { round: nextRound(rounds), isBegun: false };
+}
+
+/**
+ * What went out of machines, by machine and product: what is left of each is weighed back as one.
+ *
+ * @param rows of one run, as they stand by now; what went out by hand or does not count is in none
+ * @example machineLoads([]) // []
+ */
+export function machineLoads(rows: readonly DoneRow[]): DoneRow[][] {
+  const loads = new Map<string, DoneRow[]>();
+  for (const row of rows) {
+    const { machine, product } = row.input;
+    if (machine.id === '' || isVoid(row.input)) continue;
+    const key = `${machine.id} ${product.id} ${product.kind}`;
+    loads.set(key, [...(loads.get(key) ?? []), row]);
+  }
+  return [...loads.values()];
 }

@@ -9,6 +9,7 @@ import {
   evaluateApplication,
   evaluateStorm,
   evaluateWinter,
+  machineLoads,
   rowsWithin,
   saltBy,
   saltOf,
@@ -17,6 +18,7 @@ import {
   winterOn,
   yearBefore,
   type ApplicationInput,
+  type DoneRow,
   type SeasonRow,
 } from './index.ts';
 import { SEASON_COLUMNS, seasonTable } from './seasonTable.ts';
@@ -76,6 +78,15 @@ describe('an application', () => {
 });
 
 describe('a weigh-back of several areas', () => {
+  it('is weighed back machine by machine, and each product of it alone', () => {
+    const of = (machine: string, product: string, more: Partial<ApplicationInput> = {}) => ({ input: salted({ machine: { ...blank.machine, id: machine }, product: { ...salted().product, id: product }, ...more }) }) as DoneRow; // prettier-ignore
+    const walk = [of('walk', 'salt'), of('walk', 'salt')];
+    const brine = of('trailer', 'brine', { product: { ...salted().product, id: 'brine', kind: 'liquid-deicer' } }); // prettier-ignore
+    const flake = of('walk', 'flake');
+    const left = [of('', 'salt'), of('walk', 'salt', { void: 'twice' })];
+    expect(machineLoads([walk[0]!, brine, ...left, flake, walk[1]!])).toEqual([walk, [brine], [flake]]);
+  });
+
   it('is shared out as planned', () => {
     expect(splitByPlan(30, [10, 20, 30])).toEqual([5, 10, 15]);
     expect(splitByPlan(30, [0, 0])).toEqual([15, 15]);

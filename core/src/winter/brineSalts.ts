@@ -25,6 +25,14 @@ export type BrineSaltId = keyof typeof BRINE_SALTS;
 export const BRINE_SALT_IDS = Object.keys(BRINE_SALTS) as BrineSaltId[];
 
 /**
+ * Whether a salt is one whose freezing curve is known.
+ *
+ * @param salt empty or null: not said
+ * @example hasCurve('magnesium-chloride') // false
+ */
+export const hasCurve = (salt: DeicerSaltId | '' | null): salt is BrineSaltId => salt !== null && salt in BRINE_SALTS; // prettier-ignore
+
+/**
  * The strongest brine whose density is known: about what water holds.
  *
  * @returns mass per cent

@@ -1,7 +1,7 @@
 import { finite, requireFinite } from '../errors/preconditions.ts';
 import type { DeicerFacts } from '../products/deicer.ts';
 import { brineOnGround } from './brine.ts';
-import { BRINE_SALTS, type BrineSaltId } from './brineSalts.ts';
+import { hasCurve } from './brineSalts.ts';
 import { filmHeld } from './freezing.ts';
 import type { GuideLine } from './guide.ts';
 import type { Trend } from './guideInput.ts';
@@ -40,8 +40,6 @@ export interface NightAsked extends GuideCase {
 
 const rateAt = ({ low, high }: NonNullable<GuideLine['rate']>, share: Share): number =>
   share === 'low' ? low : share === 'high' ? high : finite((low + high) / 2);
-
-const hasCurve = (salt: DeicerFacts['salt']): salt is BrineSaltId => salt !== null && salt in BRINE_SALTS;
 
 /**
  * What becomes of a rate on pavement of a temperature.

@@ -1,16 +1,15 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
-import { readSize } from '@steady-scatter/core/fields';
-import { toResult } from '@steady-scatter/core/errors';
 import {
   evaluateApplication,
+  isVoid,
+  machineLoads,
   roundsOf,
   roundToDo,
-  splitByPlan,
   type DoneRow,
   type StormInput,
 } from '@steady-scatter/core/season';
 import { amountFor } from '@steady-scatter/core/winter';
-import { Check, Plus } from 'lucide-react';
+import { Check } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Link, Navigate, useParams, useSearchParams } from 'react-router';
 import { v7 as newId } from 'uuid';
@@ -19,12 +18,10 @@ import { useDoc, type Doc } from '../../documents/docs.ts';
 import { OpeningMessage } from '../../documents/OpeningMessage.tsx';
 import { appendApplication, useApplications } from '../../kinds/useApplications.ts';
 import { STORMS } from '../../kinds/useStorms.ts';
-import { useNotices } from '../../notices/notices.tsx';
 import { BareUnit } from '../../ui/BareUnit.tsx';
 import { browser } from '../../ui/browserStores.ts';
 import { Choice } from '../../ui/Choice.tsx';
 import { LabelledField } from '../../ui/LabelledField.tsx';
-import { Section } from '../../ui/Section.tsx';
 import { StatedDefault } from '../../ui/StatedDefault.tsx';
 import { TopBar } from '../../ui/TopBar.tsx';
 import { shownIn } from '../../units/shownIn.ts';
@@ -34,8 +31,10 @@ import { amountUnitOf, rateUnitOf } from '../tonight/rateUnitOf.ts';
 import { useHeldNight } from '../tonight/nightInput.ts';
 import { useNight, type Night } from '../tonight/useNight.ts';
 import { useWinterAreas } from '../useWinterAreas.ts';
-import { applicationFor, plannedText, typedAs, type AtArea, type AtRound } from './applicationFor.ts';
-import { clockText, rowText } from './roundTexts.ts';
+import { applicationFor, plannedText, type AtArea, type AtRound } from './applicationFor.ts';
+import { OtherArea } from './OtherArea.tsx';
+import { timeText, rowText } from './roundTexts.ts';
+import { WeighBack } from './WeighBack.tsx';
 
 const WHO = 'steady-scatter.who';
 
@@ -99,7 +98,7 @@ function AreaLine({ area, night, done, onDone }: AreaProps) {
       </Box>
       {done ? (
         <Box gridColumn={{ base: '1 / -1', md: 'span 2' }} display="flex" alignItems="center" gap="8px" minHeight="56px" fontSize="18px">
-          <Check size={24} aria-hidden /> {say('winter.round.doneAt', { at: clockText(done.startedAt), what: rowText(done.input) })}
+          <Check size={24} aria-hidden /> {say('winter.round.doneAt', { at: timeText(done.startedAt), what: rowText(done.input) })}
         </Box>
       ) : (
         <>
@@ -111,72 +110,6 @@ function AreaLine({ area, night, done, onDone }: AreaProps) {
       )}
       {isMissing && !done && <Box gridColumn="1 / -1" color="warn" fontWeight="semibold">{say('winter.round.needsAmount')}</Box>}
     </Box>
-  );
-} // prettier-ignore
-
-/** An area that stands on no site: it is named and measured as it is treated. */
-function OtherArea({ onAdd }: { onAdd(area: AtArea): void }) {
-  const [isOpen, setOpen] = useState(false);
-  const [name, setName] = useState('');
-  const [size, setSize] = useState('');
-  const [tried, setTried] = useState(false);
-  const read = toResult(() => readSize(size, 'ft2', 'size'));
-  if (!isOpen)
-    return (
-      <Button variant="ghost" minHeight="56px" onClick={() => setOpen(true)}>
-        <Plus size={18} /> {say('winter.round.other')}
-      </Button>
-    );
-  const add = () => {
-    setTried(true);
-    if (name.trim() === '' || read.error) return;
-    onAdd({ name: name.trim(), siteName: '', areaM2: read.value.areaM2, isByHand: false, size });
-    setOpen(false);
-    setName('');
-    setSize('');
-    setTried(false);
-  };
-  return (
-    <Box display="grid" gap="10px 14px" gridTemplateColumns={{ base: '1fr', md: '1fr 1fr auto' }} alignItems="end" marginTop="8px">
-      <LabelledField label={say('winter.round.otherName')} value={name} minHeight="56px" aria-invalid={tried && name.trim() === ''} onChange={setName} />
-      <LabelledField label={say('winter.round.otherSize')} placeholder={say('winter.round.otherHint')} value={size} minHeight="56px" error={tried ? (read.error ?? undefined) : undefined} onChange={setSize} />
-      <Button minHeight="56px" onClick={add}>{say('winter.round.otherAdd')}</Button>
-    </Box>
-  );
-} // prettier-ignore
-
-/** What really went out, weighed back: shared out over what this device treated by machine, as it was planned. */
-function WeighBack({ rows, storm }: { rows: readonly DoneRow[]; storm: string }) {
-  const [text, setText] = useState('');
-  const [tried, setTried] = useState(false);
-  const notices = useNotices();
-  const own = rows.filter(({ input }) => input.void === '' && input.machine.id !== '');
-  const [first] = own;
-  if (!first) return null;
-  const { unit } = first.input.amount;
-  const read = evaluateApplication({ ...first.input, amount: { text, unit, from: 'split' } });
-  const save = () => {
-    setTried(true);
-    if (read.amountSi === null || read.errors.length > 0) return;
-    const planned = own.map(({ input }) => evaluateApplication(input).amountSi ?? 0);
-    splitByPlan(read.amountSi, planned).forEach((share, at) => {
-      const row = own[at]!;
-      void appendApplication({ storm, of: row, input: { ...row.input, amount: { text: typedAs(share, unit), unit, from: 'split' }, correction: say('winter.round.weighedWhy') } });
-    });
-    setText('');
-    setTried(false);
-    notices.tell(say('winter.round.weighed', { count: own.length }));
-  };
-  return (
-    <Section heading={say('winter.round.weighBack')}>
-      <Box>{say('winter.round.weighHow')}</Box>
-      <Box display="flex" gap="12px" alignItems="end" flexWrap="wrap" marginTop="6px">
-        <Box width="200px">
-          <LabelledField label={say('winter.round.usedInAll')} inputMode="decimal" value={text} minHeight="56px" unit={<BareUnit text={text} unit={unit} />} error={tried ? read.errors[0] : undefined} onChange={setText} />
-        </Box>
-        <Button minHeight="56px" onClick={save}>{say('winter.round.share')}</Button>
-      </Box>
-    </Section>
   );
 } // prettier-ignore
 
@@ -215,7 +148,7 @@ function RoundOf({ doc }: { doc: Doc<StormInput> }) {
   const own = runOf(doc.id, round);
   const stops = doc.input.route.flatMap(({ area }) => areas.find(({ id }) => id === area) ?? []);
   const at: AtRound = { round, runId: own, by };
-  const doneOf = (area: AtArea) => rows.find((row) => row.input.void === '' && (area.id ? row.input.area === area.id : row.input.areaName === area.name && row.input.area === '')); // prettier-ignore
+  const doneOf = (area: AtArea) => rows.find((row) => !isVoid(row.input) && (area.id ? row.input.area === area.id : row.input.areaName === area.name && row.input.area === '')); // prettier-ignore
   const onDone = (area: AtArea, amount: string): boolean => {
     const chosen =
       night.machines.find(({ calibration }) => calibration === machine) ?? night.machines[0] ?? null;
@@ -256,7 +189,9 @@ function RoundOf({ doc }: { doc: Doc<StormInput> }) {
         ))}
       </Box>
       <OtherArea onAdd={(area) => setOthers([...others, area])} />
-      <WeighBack rows={rows.filter((row) => row.input.runId === own)} storm={doc.id} />
+      {machineLoads(rows.filter((row) => row.input.runId === own)).map((load) => (
+        <WeighBack key={load[0]!.root} load={load} storm={doc.id} />
+      ))}
       <Button asChild variant="outline" minHeight="56px" marginTop="18px">
         <Link to={`/winter/storms/${doc.id}`}>{say('winter.round.finish')}</Link>
       </Button>

@@ -1,6 +1,7 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
 import {
   evaluateApplication,
+  isVoid,
   roundsOf,
   roundToDo,
   saltOf,
@@ -17,7 +18,7 @@ import { shownIn } from '../../units/shownIn.ts';
 import { dayOf } from '../../ui/today.ts';
 import { Section } from '../../ui/Section.tsx';
 import { RowPanel } from './RowPanel.tsx';
-import { amountText, clockText, rowText, spanText } from './roundTexts.ts';
+import { amountText, timeText, rowText, spanText } from './roundTexts.ts';
 
 interface RoundProps {
   round: Round;
@@ -27,8 +28,8 @@ interface RoundProps {
 
 /** What is told of a row beside its amount: that it does not count, that it was corrected, what was swept up. */
 function RowNotes({ input }: Pick<DoneRow, 'input'>) {
-  const { isVoid, sweptSi } = evaluateApplication(input);
-  if (isVoid) return <Box color="warn">{say('winter.row.isVoid', { why: input.void })}</Box>;
+  const { sweptSi } = evaluateApplication(input);
+  if (isVoid(input)) return <Box color="warn">{say('winter.row.isVoid', { why: input.void })}</Box>;
   return (
     <Box color="ink.soft" fontSize="15px">
       {[
@@ -55,8 +56,8 @@ function RoundBox({ round, isUs, onRow }: RoundProps) {
       <Box as="ul" listStyleType="none">
         {round.rows.map((row) => (
           <Box as="li" key={row.root} display="grid" gridTemplateColumns="minmax(0, 1fr) auto" gap="0 14px" alignItems="center" borderBottomWidth="1px" borderColor="line" minHeight="touch">
-            <Box textDecoration={row.input.void === '' ? undefined : 'line-through'}>
-              <b>{row.input.areaName}</b> {clockText(row.startedAt)} · {rowText(row.input)}
+            <Box textDecoration={!isVoid(row.input) ? undefined : 'line-through'}>
+              <b>{row.input.areaName}</b> {timeText(row.startedAt)} · {rowText(row.input)}
             </Box>
             <Button variant="ghost" minHeight="touch" aria-label={say('winter.row.change', { area: row.input.areaName, round: row.input.round })} onClick={() => onRow(row)}>
               {say('winter.row.correct')}

@@ -58,6 +58,21 @@ describe('what is appended of an area', () => {
     expect(product).toMatchObject({ name: 'Rock salt', lot: 'A7', kind: 'dry-deicer' });
   });
 
+  it('of a liquid takes its density along: without one the salt of some brines is not known', () => {
+    const brine = blankProduct('liquid-deicer', 'us');
+    const input = { ...brine, name: 'Brine', density: { text: '9.76', unit: 'lb/gal' as const }, deicer: { ...brine.deicer, salt: 'magnesium-chloride' as const, strength: '28' } }; // prettier-ignore
+    const product = stored('01955b04-dc0a-70f9-afe3-272f85b16b02', input);
+    const application = of({
+      night: night({ product, asks: 'liquid' }),
+      amount: { text: '10', from: 'weighed' },
+    });
+    const read = evaluateApplication(application);
+    expect(read.errors).toEqual([]);
+    // 10 gal of 9.76 lb, 28 % of it salt.
+    expect(read.saltKg).toBeCloseTo(10 * 9.76 * 0.45359237 * 0.28, 6);
+    expect(of({ night: night({ product: stored('01955b04-dc0a-70f9-afe3-272f85b16b02', SALT) }) }).product.density).toBe(''); // prettier-ignore
+  });
+
   it('by hand has no machine and no setting; with one it has both', () => {
     const machine = { id: 'm', calibration: 'c', name: 'Walk salter', on: { rig: { width: { text: '24', unit: 'in' } } }, setting: { line: { mark: { label: 'E', opening: 5 }, rateSi: 1, tested: true }, passes: 2, paceFactor: 1, rateSi: 2 } } as unknown as NightMachine; // prettier-ignore
     expect(of({ machine })).toMatchObject({ machine: { name: 'Walk salter' }, setting: 'E, 2 passes', spacing: '24 in' }); // prettier-ignore

@@ -1,3 +1,4 @@
+import { PRODUCT_KINDS, type ProductInput } from '@steady-scatter/core/products';
 import { fromSi, textWithUnit, UNITS, type UnitId } from '@steady-scatter/core/quantities';
 import { blankApplication, type ApplicationInput, type AmountSource } from '@steady-scatter/core/season';
 import { amountFor, type Trend } from '@steady-scatter/core/winter';
@@ -57,6 +58,10 @@ function guideOf({ guide, version, line, asks }: Night, { situation, treatment }
   };
 } // prettier-ignore
 
+/** The density that is typed of a liquid, with its unit; empty: by its strength. */
+const densityOf = ({ kind, density }: ProductInput): string =>
+  PRODUCT_KINDS[kind].form === 'liquid' ? textWithUnit(density.text, density.unit) : '';
+
 /** What was put down on an area tonight, with all that makes it readable alone. */
 export function applicationFor({ night, input, area, machine, at, amount, until }: Facts): ApplicationInput {
   const rateUnit = rateUnitOf(night);
@@ -76,7 +81,7 @@ export function applicationFor({ night, input, area, machine, at, amount, until 
     size: area.size === undefined ? { text: area.areaM2 === null ? '' : typedAs(area.areaM2, blank.size.unit), unit: blank.size.unit } : { text: area.size, unit: blank.size.unit },
     surface: area.surface ?? 'pavement',
     product: product
-      ? { id: product.id, name: product.input.name, kind: product.input.kind, grade: product.input.grade, lot: product.input.lot, density: '', deicer: product.input.deicer }
+      ? { id: product.id, name: product.input.name, kind: product.input.kind, grade: product.input.grade, lot: product.input.lot, density: densityOf(product.input), deicer: product.input.deicer }
       : blank.product,
     machine: area.isByHand || !machine ? blank.machine : { id: machine.id, name: machine.name, calibration: machine.calibration },
     rate: plan?.rateSi == null ? blank.rate : { text: typedAs(plan.rateSi, rateUnit), unit: rateUnit },

@@ -3,16 +3,16 @@ import { systemOf } from '@steady-scatter/core/quantities';
 import { evaluateApplication, type ApplicationInput, type Round } from '@steady-scatter/core/season';
 import { say } from '@steady-scatter/words/winter';
 import { dayText } from '../../ui/dayText.ts';
+import { clockText } from '../../ui/momentText.ts';
 import { dayOf } from '../../ui/today.ts';
 import { shownIn } from '../../units/shownIn.ts';
 
-const CLOCK = new Intl.DateTimeFormat('en-US', { hour: 'numeric', minute: '2-digit' });
-
-export const clockText = (iso: string): string => CLOCK.format(new Date(iso));
+/** The time of day of a moment as it is stored. */
+export const timeText = (iso: string): string => clockText(new Date(iso));
 
 /** "22 Nov 2026, 7:30 PM to 8:00 PM" */
 export const spanText = ({ from, until }: Pick<Round, 'from' | 'until'>): string =>
-  say('winter.round.span', { day: dayText(dayOf(new Date(from))), from: clockText(from), until: clockText(until) }); // prettier-ignore
+  say('winter.round.span', { day: dayText(dayOf(new Date(from))), from: timeText(from), until: timeText(until) }); // prettier-ignore
 
 /** What went out in a round, dry and liquid. */
 export const amountText = ({ dryKg, liquidL }: Pick<Round, 'dryKg' | 'liquidL'>, isUs: boolean): string =>
