@@ -279,7 +279,7 @@ describe('documents with anything typed in them', () => {
       const product = mangled(pick(DEMO.products, seed).input as exported.ProductInput, draw);
       const winter = mangled(WINTER, draw);
       const works = [
-        () => core.asksForLane(guide), () => core.sameSituation(pick(TEXTS, seed), 'frost'), () => core.guidePicture(core.guideRulers(lines), guide.temperatureUnit),
+        () => core.asksForLane(guide), () => core.guideRateUnit(guide, 'liquid'), () => core.sameSituation(pick(TEXTS, seed), 'frost'), () => core.guidePicture(core.guideRulers(lines), guide.temperatureUnit),
         () => core.lookUpGuide(lines, -6, asked), () => core.planNight(lines, deicer, { ...asked, pavementC: -6, share: null }),
         () => core.readGuideTable(table, guide, () => 'n', speak), () => core.readPavement(pick(TEXTS, seed), 'degF', 'x'),
         () => core.evaluateDeicer(product.deicer, 'dry'), () => core.evaluateApplication(input), () => core.saltOf(rows), () => core.seasonTable(core.doneRows([{ id: 'r', first: null, subject: 's', occurredAt: '2026-12-31T23:00:00.000Z', input }]), () => 'S', (at) => at, speak), () => core.roundToDo(core.roundsOf(core.doneRows([{ id: 'r', first: null, subject: 's', occurredAt: '2026-12-31T23:00:00.000Z', input }])), 3), () => core.machineLoads(core.doneRows([{ id: 'r', first: null, subject: 's', occurredAt: '2026-12-31T23:00:00.000Z', input }])), () => core.nextRound([]),

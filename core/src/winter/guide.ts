@@ -5,7 +5,7 @@ import { message } from '../messages/message.ts';
 import { readQuantity } from '../quantities/quantity.ts';
 import { isUnitOf, type UnitId } from '../quantities/units.ts';
 import { perArea } from '../testing/rate.ts';
-import type { GuideInput, GuideLineInput, GuideVersionInput } from './guideInput.ts';
+import { guideRateUnit, type GuideInput, type GuideLineInput, type GuideVersionInput } from './guideInput.ts';
 import { readPavement } from './pavement.ts';
 
 /** A line of a guide as read. */
@@ -34,8 +34,8 @@ export interface GuideResult {
 const isOnLane = (unit: UnitId): boolean => isUnitOf('massPerLaneLength', unit) || isUnitOf('volumePerLaneLength', unit); // prettier-ignore
 
 /** What a rate of a line is per, and the unit of a bare number. */
-function rateField({ dryUnit, liquidUnit }: GuideInput, { product }: GuideLineInput) {
-  const unit = product === 'liquid' ? liquidUnit : dryUnit;
+function rateField(guide: GuideInput, { product }: GuideLineInput) {
+  const unit = guideRateUnit(guide, product);
   const [onGround, onLane] = product === 'liquid' ? (['volumePerArea', 'volumePerLaneLength'] as const) : (['massPerArea', 'massPerLaneLength'] as const); // prettier-ignore
   return { unit, kind: isUnitOf(onLane, unit) ? onLane : onGround };
 }

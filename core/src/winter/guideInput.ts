@@ -70,6 +70,16 @@ export const guideInput = z.object({
 export type GuideInput = InputOf<typeof guideInput>;
 
 /**
+ * The unit that bare rates of a line count in.
+ *
+ * @example guideRateUnit({ dryUnit: 'g/m2', liquidUnit: 'L/m2' }, 'liquid') // 'L/m2'
+ */
+export const guideRateUnit = (
+  { dryUnit, liquidUnit }: Pick<GuideInput, 'dryUnit' | 'liquidUnit'>,
+  product: GuideLineInput['product'],
+) => (product === 'liquid' ? liquidUnit : dryUnit);
+
+/**
  * A line of which nothing is known yet.
  *
  * @example blankGuideLine('a').trend // 'any'

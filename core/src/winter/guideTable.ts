@@ -5,6 +5,7 @@ import { unitsSpelled } from '../quantities/spelling.ts';
 import { UNITS, type UnitId } from '../quantities/units.ts';
 import {
   GUIDE_PRODUCTS,
+  guideRateUnit,
   MAX_GUIDE_LINES,
   TREATMENTS,
   TRENDS,
@@ -36,9 +37,6 @@ export type GuideColumn = (typeof GUIDE_COLUMNS)[number];
  */
 export const guideHeading = (column: GuideColumn): Message => message(`csv.guide.${column}`);
 
-const unitFor = ({ dryUnit, liquidUnit }: GuideInput, product: GuideLineInput['product']): UnitId =>
-  product === 'liquid' ? liquidUnit : dryUnit;
-
 /**
  * A version of a guide as rows of cells, headings first.
  *
@@ -56,7 +54,7 @@ export function guideTable(guide: GuideInput, version: GuideVersionInput, speak:
       speak(message(`kinds.guideProduct.${product}`)),
       low,
       high,
-      unitFor(guide, product),
+      guideRateUnit(guide, product),
       advice,
     ],
   );
@@ -115,7 +113,7 @@ export function readGuideTable(
     const field = `lines.${row}`;
     const product = choice(GUIDE_PRODUCTS, of('product'), (id) => speak(message(`kinds.guideProduct.${id}`)), field); // prettier-ignore
     const degrees = (cell: string) => inUnit(cell, of('temperatureUnit'), guide.temperatureUnit);
-    const rate = (cell: string) => inUnit(cell, of('rateUnit'), unitFor(guide, product));
+    const rate = (cell: string) => inUnit(cell, of('rateUnit'), guideRateUnit(guide, product));
     return {
       id: newId(),
       situation: of('situation').trim(),

@@ -30,6 +30,7 @@ export {
   GUIDE_DRY_UNITS,
   GUIDE_LIQUID_UNITS,
   GUIDE_PRODUCTS,
+  guideRateUnit,
   guideInput,
   TREATMENTS,
   TRENDS,

@@ -1,6 +1,7 @@
 import { Box, Button } from '@chakra-ui/react';
 import {
   GUIDE_PRODUCTS,
+  guideRateUnit,
   TREATMENTS,
   TRENDS,
   type GuideInput,
@@ -34,7 +35,7 @@ interface Props extends Pick<DocFormProps<GuideInput>, 'input' | 'bind' | 'field
 function Fields({ input, bind, field, removeAt, version, at, line }: Props) {
   const path = `versions.${version}.lines.${at}` as const;
   const list = useId();
-  const rateUnit = UNITS[line.product === 'liquid' ? input.liquidUnit : input.dryUnit].symbol;
+  const rateUnit = UNITS[guideRateUnit(input, line.product)].symbol;
   const degrees = (name: 'cold' | 'warm', label: string, placeholder: string) => (
     <LabelledField label={label} placeholder={placeholder} unit={<BareUnit text={line[name].replace('-', '')} unit={input.temperatureUnit} />} {...field(`${path}.${name}`)} />
   );

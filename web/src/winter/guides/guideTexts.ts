@@ -1,5 +1,12 @@
 import { textWithUnit, UNITS } from '@steady-scatter/core/quantities';
-import type { GuideInput, GuideLine, GuideLineInput, GuideRuler, Stretch } from '@steady-scatter/core/winter';
+import {
+  guideRateUnit,
+  type GuideInput,
+  type GuideLine,
+  type GuideLineInput,
+  type GuideRuler,
+  type Stretch,
+} from '@steady-scatter/core/winter';
 import { nameOf, say } from '@steady-scatter/words/winter';
 import { sentence } from '../../ui/sentence.ts';
 import { degreesRead } from '../degrees.ts';
@@ -19,8 +26,8 @@ export function bandText({ cold, warm }: Pick<GuideLineInput, 'cold' | 'warm'>, 
 } // prettier-ignore
 
 /** "2 to 3 lb / 1000 ft²"; what is done instead where nothing goes down. */
-export function ratesText({ low, high, product, advice }: GuideLineInput, { dryUnit, liquidUnit }: GuideInput): string {
-  const unit = product === 'liquid' ? liquidUnit : dryUnit;
+export function ratesText({ low, high, product, advice }: GuideLineInput, guide: GuideInput): string {
+  const unit = guideRateUnit(guide, product);
   const [from, to] = [low.trim(), high.trim()];
   if (from === '' && to === '') return advice || '—';
   return from === '' || to === '' || from === to ? textWithUnit(from || to, unit) : say('winter.guide.range', { low: from, high: textWithUnit(to, unit) });

@@ -1,5 +1,5 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
-import { textWithUnit, UNITS, type MassUnit } from '@steady-scatter/core/quantities';
+import { showQuantity, textWithUnit, UNITS, type MassUnit } from '@steady-scatter/core/quantities';
 import { blankWinter, seasonTable, type WinterInput } from '@steady-scatter/core/season';
 import { Download } from 'lucide-react';
 import Papa from 'papaparse';
@@ -52,8 +52,8 @@ function Parts({ parts, heading, unit, toOf }: { parts: readonly Part[]; heading
                 {sums.unknown > 0 && <Box color="warn" fontSize="15px">▲ {say('winter.season.unknown', { count: sums.unknown })}</Box>}
               </chakra.th>
               <chakra.td {...cell}>{sums.rounds}</chakra.td>
-              <chakra.td {...cell}>{shownIn(sums.saltKg, unit).replace(` ${UNITS[unit].symbol}`, '')}</chakra.td>
-              <chakra.td {...cell}>{shownIn(sums.chlorideKg, unit).replace(` ${UNITS[unit].symbol}`, '')}</chakra.td>
+              <chakra.td {...cell}>{showQuantity(sums.saltKg, unit).number}</chakra.td>
+              <chakra.td {...cell}>{showQuantity(sums.chlorideKg, unit).number}</chakra.td>
             </chakra.tr>
           ))}
         </tbody>
@@ -65,12 +65,10 @@ function Parts({ parts, heading, unit, toOf }: { parts: readonly Part[]; heading
 /** Salt of the winter, against its goal, the year before, and the habit of before that. */
 function Answer({ season, input, unit }: { season: Season; input: WinterInput; unit: MassUnit }) {
   const { sums, before, goalKg, saving } = season;
-  const salt = shownIn(sums.saltKg, unit);
-  const number = salt.slice(0, salt.lastIndexOf(' '));
   return (
     <AnswerBox marginBottom="20px">
       <Box fontSize="15px" fontWeight="semibold" color="ink.soft">{say('winter.season.total')}</Box>
-      <BigNumber number={number} unit={UNITS[unit].symbol} live />
+      <BigNumber {...showQuantity(sums.saltKg, unit)} live />
       <Box fontSize="17px" display="grid" gap="4px" marginTop="6px">
         <Box>{say('winter.season.chlorideIn', { chloride: shownIn(sums.chlorideKg, unit), swept: sums.sweptKg > 0 ? shownIn(sums.sweptKg, unit) : 'none', rounds: sums.rounds })}</Box>
         {goalKg !== null && (

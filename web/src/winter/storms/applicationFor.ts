@@ -1,7 +1,7 @@
 import { PRODUCT_KINDS, type ProductInput } from '@steady-scatter/core/products';
 import { fromSi, textWithUnit, UNITS, type UnitId } from '@steady-scatter/core/quantities';
 import { blankApplication, type ApplicationInput, type AmountSource } from '@steady-scatter/core/season';
-import { amountFor, type Trend } from '@steady-scatter/core/winter';
+import { amountFor, guideRateUnit, type Trend } from '@steady-scatter/core/winter';
 import { loadsOf } from '../tonight/loadsOf.ts';
 import { amountUnitOf, isUsNight, rateUnitOf } from '../tonight/rateUnitOf.ts';
 import type { NightInput } from '../tonight/nightInput.ts';
@@ -54,7 +54,7 @@ function guideOf({ guide, version, line, asks }: Night, { situation, treatment }
     treatment,
     low: typed?.low ?? '',
     high: typed?.high ?? '',
-    unit: guide ? UNITS[asks === 'liquid' ? guide.input.liquidUnit : guide.input.dryUnit].symbol : '',
+    unit: guide ? UNITS[guideRateUnit(guide.input, asks)].symbol : '',
   };
 } // prettier-ignore
 

@@ -6,6 +6,7 @@ import { dayText } from '../../ui/dayText.ts';
 import { clockText } from '../../ui/momentText.ts';
 import { dayOf } from '../../ui/today.ts';
 import { shownIn } from '../../units/shownIn.ts';
+import { spreadUnits } from '../../units/spreadUnits.ts';
 
 /** The time of day of a moment as it is stored. */
 export const timeText = (iso: string): string => clockText(new Date(iso));
@@ -17,8 +18,8 @@ export const spanText = ({ from, until }: Pick<Round, 'from' | 'until'>): string
 /** What went out in a round, dry and liquid. */
 export const amountText = ({ dryKg, liquidL }: Pick<Round, 'dryKg' | 'liquidL'>, isUs: boolean): string =>
   [
-    ...(dryKg > 0 ? [shownIn(dryKg, isUs ? 'lb' : 'kg')] : []),
-    ...(liquidL > 0 ? [shownIn(liquidL, isUs ? 'gal' : 'L')] : []),
+    ...(dryKg > 0 ? [shownIn(dryKg, spreadUnits(false, isUs).amount)] : []),
+    ...(liquidL > 0 ? [shownIn(liquidL, spreadUnits(true, isUs).amount)] : []),
   ].join(', ') || '—';
 
 /** What went out on an area, over it: "18 lb, 3.2 lb / 1000 ft²". */
@@ -26,7 +27,7 @@ export function rowText(input: ApplicationInput): string {
   const { amountSi, achievedSi } = evaluateApplication(input);
   const isUs = systemOf(input.amount.unit) === 'us';
   const isLiquid = PRODUCT_KINDS[input.product.kind].form === 'liquid';
-  const rate = achievedSi === null ? '' : shownIn(achievedSi, isLiquid ? (isUs ? 'gal/1000 ft2' : 'L/100 m2') : isUs ? 'lb/1000 ft2' : 'g/m2'); // prettier-ignore
+  const rate = achievedSi === null ? '' : shownIn(achievedSi, spreadUnits(isLiquid, isUs).rate); // prettier-ignore
   const amount = amountSi === null ? input.amount.text : shownIn(amountSi, input.amount.unit);
   return [amount, rate].filter(Boolean).join(', ');
 }

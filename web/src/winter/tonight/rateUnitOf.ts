@@ -1,24 +1,16 @@
 import { systemOf } from '@steady-scatter/core/quantities';
+import { guideRateUnit } from '@steady-scatter/core/winter';
+import { spreadUnits } from '../../units/spreadUnits.ts';
 import type { Night } from './useNight.ts';
 
 type Asked = Pick<Night, 'guide' | 'asks'>;
 
 /** Whether amounts of tonight are told in US units: as the guide counts. */
-export function isUsNight({ guide, asks }: Asked): boolean {
-  const { dryUnit = 'lb/1000 ft2', liquidUnit = 'gal/1000 ft2' } = guide?.input ?? {};
-  return systemOf(asks === 'liquid' ? liquidUnit : dryUnit) === 'us';
-}
+export const isUsNight = ({ guide, asks }: Asked): boolean =>
+  guide === null || systemOf(guideRateUnit(guide.input, asks)) === 'us';
 
 /** The unit that rates of tonight are shown in: on the ground, as the guide counts. */
-export const rateUnitOf = (night: Asked) => {
-  const isUs = isUsNight(night);
-  if (night.asks === 'liquid') return isUs ? ('gal/1000 ft2' as const) : ('L/100 m2' as const);
-  return isUs ? ('lb/1000 ft2' as const) : ('g/m2' as const);
-};
+export const rateUnitOf = (night: Asked) => spreadUnits(night.asks === 'liquid', isUsNight(night)).rate;
 
 /** The unit that amounts of tonight are told in. */
-export function amountUnitOf(night: Asked): 'lb' | 'kg' | 'gal' | 'L' {
-  const isUs = isUsNight(night);
-  if (night.asks === 'liquid') return isUs ? 'gal' : 'L';
-  return isUs ? 'lb' : 'kg';
-}
+export const amountUnitOf = (night: Asked) => spreadUnits(night.asks === 'liquid', isUsNight(night)).amount;
