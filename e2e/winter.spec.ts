@@ -65,6 +65,7 @@ test.describe('at night, on a phone', () => {
     await page.goto('/winter');
     await expect(page.getByText(/simulated: not a real reading/)).toBeVisible();
     await expect(page.getByRole('region', { name: 'Pavement' })).toContainText('falling');
+    await expect(page.getByText(/^Town winter guide .*, from/)).toBeVisible();
     await page.getByRole('radio', { name: 'Light snow' }).check({ force: true });
     await page.getByRole('radio', { name: 'After it' }).check({ force: true });
     await expect(answer(page).locator('output')).toHaveText(/4\.5/);
@@ -84,7 +85,7 @@ test.describe('at night, on a phone', () => {
     await expect.poll(async () => (await rows()).length).toBe(6);
 
     await page.getByRole('link', { name: 'Back to storm' }).click();
-    await expect(page.getByRole('heading', { name: 'Round 1' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Round 1', exact: true })).toBeVisible();
     await context.setOffline(true);
     await page.getByRole('link', { name: 'Start round 2' }).click();
     await expect(page.getByRole('heading', { name: 'Round 2: 0 of 6 areas done' })).toBeVisible();

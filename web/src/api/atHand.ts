@@ -1,4 +1,4 @@
-import type { EventKind, EventVerb, Kind, DocumentVerb } from '@steady-scatter/contract';
+import type { DocumentVerb, EventKind, EventVerb, Kind, StoredEvent } from '@steady-scatter/contract';
 import type { CallInput } from './call.ts';
 
 /** What this device has at hand where the server does not answer, and what it is shown of what came. */
@@ -9,6 +9,8 @@ export interface AtHand {
   search(q: string, limit: number): Promise<unknown>;
   /** The server answered: what came is at hand from now on. */
   seen(kind: Kind, verb: DocumentVerb, input: CallInput, answer: unknown): void;
+  /** The same of what was measured or done; it is at hand when this ends. */
+  seenRows(event: EventKind, rows: readonly StoredEvent<unknown>[]): Promise<void>;
 }
 
 let load: (() => Promise<AtHand>) | null = null;

@@ -1,3 +1,4 @@
+import type { EventPage, StoredEvent } from '@steady-scatter/contract';
 import { say } from '@steady-scatter/words/common';
 import { atHand, type AtHand } from './atHand.ts';
 import { connectionStore, noteSilence, noteUpdate, serverAnswers } from './connection.ts';
@@ -53,7 +54,14 @@ export const call: Call = async (name, input) => {
 
 /** The same for the routes of what is measured or done. */
 export const callEvents: CallEvents = async (event, verb, input) => {
-  const ask = async () => (await loadCall()).callEvents(event, verb, input);
+  const ask = async () => {
+    const answer = await (await loadCall()).callEvents(event, verb, input);
+    const rows = verb === 'list' ? (answer as EventPage<unknown>).events : [answer as StoredEvent<unknown>];
+    const noted = atHand().then((device) => device?.seenRows(event, rows));
+    // What was appended waits on this device until it is at hand here.
+    if (verb !== 'list') await noted;
+    return answer;
+  };
   return verb === 'list' ? orAtHand(ask, (device) => device.events(event, verb, input)) : ask();
 };
 

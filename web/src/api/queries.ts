@@ -15,3 +15,6 @@ export const queries = new QueryClient({
     queries: { staleTime: 5_000, retry: 1, refetchOnWindowFocus: false, networkMode: 'always' },
   },
 });
+
+// Answers of the time of silence came from this device: all of them are asked for again, however short it was.
+onlineManager.subscribe((isBack) => void (isBack && queries.invalidateQueries()));

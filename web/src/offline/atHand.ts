@@ -131,4 +131,5 @@ export const deviceAnswers: AtHand = {
   events,
   search,
   seen: (...of) => void noteSeen(...of),
+  seenRows: async ({ name }, rows) => void (await rowsOf(name).setMany(rows.map((row) => [row.id, row]))),
 };

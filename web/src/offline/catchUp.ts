@@ -93,9 +93,12 @@ async function catchUpAll(signal: AbortSignal): Promise<void> {
   // Any answer tells which installation it is of; until one came, the last one known may be another.
   await call('health');
   const { installation } = connectionStore.get();
-  // Rows of before a restore are rows of nothing.
-  if ((await caught()).installation !== installation) await clearAtHand();
-  const { after } = await caught();
+  const { installation: before, after: known } = await caught();
+  const isSame = before === installation;
+  // Rows of before a restore are rows of nothing. What was seen here before it caught up for the first time stays.
+  if (before !== null && !isSame) await clearAtHand();
+  const after = isSame ? known : {};
+  if (!isSame) await noteCaught({ installation, after });
   const next: Record<string, string> = { ...after };
   for (const event of Object.values<EventKind>(EVENTS)) {
     // oxlint-disable-next-line no-await-in-loop -- the server has others to answer

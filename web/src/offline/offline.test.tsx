@@ -1,5 +1,6 @@
 import { EVENTS, KINDS, type Kind, type StoredDocument, type StoredEvent } from '@steady-scatter/contract';
 import { blankRig, type RigInput } from '@steady-scatter/core/machines';
+import { act, renderHook, waitFor } from '@testing-library/react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { noteInstallation, noteSilence } from '../api/connection.ts';
 import {
@@ -9,6 +10,7 @@ import {
 } from '../api/call.ts';
 import { Unreachable } from '../api/errors.ts';
 import { call, callDocuments, callEvents } from '../api/lazyCall.ts';
+import { useRows } from '../events/appended.ts';
 import { saveDoc } from '../documents/saving.ts';
 import { RIGS } from '../kinds/useRigs.ts';
 import { answers, freshDevice } from '../testing/device.ts';
@@ -165,4 +167,44 @@ it('what was looked at is at hand, without its line until the next time', async 
   await vi.waitFor(async () => expect(await documentsOf(rigs).get('r1')).toMatchObject({ doc: { version: 1 }, line: null })); // prettier-ignore
   await callDocuments(rigs, 'remove', { params: { id: 'r1' } });
   await vi.waitFor(async () => expect(await documentsOf(rigs).get('r1')).toBeUndefined());
+});
+
+it('what was appended here, or looked at, is at hand as soon as it is on the server', async () => {
+  vi.mocked(callServerEvents).mockResolvedValueOnce(row('own', 'c1'));
+  await callEvents(runs, 'append', { body: row('own', 'c1') });
+  stored.rows = [row('other', 'c1')];
+  await callEvents(runs, 'list', { query: { subject: 'c1' } });
+  await vi.waitFor(async () => expect(await rowsOf('testRuns').get('other')).toBeDefined());
+  noteSilence();
+  const { events } = (await callEvents(runs, 'list', { query: { subject: 'c1' } })) as {
+    events: { id: string }[];
+  };
+  expect(events.map(({ id }) => id).toSorted()).toEqual(['other', 'own']);
+});
+
+it('what this device answered in a moment of silence is asked for again when the server answers', async () => {
+  stored.rows = [row('a', 'c1')];
+  noteSilence();
+  const { result } = renderHook(() => useRows('testRuns', 'c1'));
+  await waitFor(() => expect(result.current.data).toEqual([]));
+  act(answers);
+  await waitFor(() => expect(result.current.data?.map(({ id }) => id)).toEqual(['a']));
+});
+
+it('what was looked at before the device caught up for the first time stays at hand meanwhile', async () => {
+  noteInstallation('one');
+  put('r1', rig('Red'));
+  await callDocuments(rigs, 'read', { params: { id: 'r1' } });
+  await vi.waitFor(async () => expect(await documentsOf(rigs).get('r1')).toBeDefined());
+  let answerAll = () => {};
+  const asking = new Promise<void>((resolve) => (answerAll = resolve));
+  vi.mocked(callServerEvents).mockImplementation(async () => {
+    await asking;
+    return { events: [], unreadable: [], next: null };
+  });
+  const done = catchUpNow();
+  await vi.waitFor(() => expect(vi.mocked(callServerEvents)).toHaveBeenCalled());
+  expect(await documentsOf(rigs).get('r1')).toBeDefined();
+  answerAll();
+  await done;
 });

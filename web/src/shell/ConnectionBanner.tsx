@@ -4,7 +4,6 @@ import { Suspense, useEffect, useState, useSyncExternalStore, type ReactNode } f
 import { say } from '@steady-scatter/words/shell';
 import { connectionStore } from '../api/connection.ts';
 import { call } from '../api/lazyCall.ts';
-import { queries } from '../api/queries.ts';
 import { holdingStore } from '../device/index.ts';
 import { useOutbox } from '../outbox/index.ts';
 import { takeUpdate } from '../serviceWorker.ts';
@@ -41,7 +40,7 @@ const StripButton = ({ children, onClick }: { children: string; onClick(): void 
 
 const askHealth = (): void => void call('health').catch(() => undefined);
 
-/** Asks for the server's health until it answers, then has everything read again. */
+/** Asks for the server's health until it answers. */
 function useComeback(reachable: boolean) {
   const notices = useNotices();
   useEffect(() => {
@@ -52,7 +51,6 @@ function useComeback(reachable: boolean) {
       clearInterval(timer);
       window.removeEventListener('online', askHealth);
       notices.tell(say('shell.answersAgain'));
-      void queries.invalidateQueries();
     };
   }, [reachable, notices]);
 }
