@@ -9,6 +9,7 @@ import {
   union as together,
   type Paths64,
 } from 'clipper2-ts';
+import { requireFinite } from '../errors/preconditions.ts';
 import type { Outline, Point } from './outline.ts';
 
 /** Pieces of ground as outlines: edges run anticlockwise, holes clockwise. */
@@ -90,8 +91,9 @@ export const difference = (from: Ground, cut: Ground): Ground => clipping(from, 
 /** What both cover. */
 export const intersection = (a: Ground, b: Ground): Ground => clipping(a, b, intersect);
 
-/** An arc is drawn within this share of its radius. */
+/** An arc is drawn within this share of its radius; round what is walked along, within this one. */
 const ARC = 1e-4;
+const INSET_ARC = 1e-2;
 
 /**
  * All ground within a distance of a line.
@@ -134,6 +136,21 @@ function aroundShort(line: Outline, distanceM: number, closed: boolean): Ground 
       delta * ARC,
     ),
   );
+}
+
+/**
+ * Ground without a strip along all its edges, those of its holes too: what a trim pass leaves. A distance below 0 makes it wider.
+ *
+ * @param distanceM width of the strip, m
+ * @example groundArea(inset([[{ x: 0, y: 0 }, { x: 4, y: 0 }, { x: 4, y: 3 }, { x: 0, y: 3 }]], 1)) // 2
+ */
+export function inset(ground: Ground, distanceM: number): Ground {
+  requireFinite({ distanceM });
+  if (ground.length === 0 || distanceM === 0) return ground;
+  const { scale, into, back } = wholeNumbers(ground, Math.abs(distanceM));
+  const delta = -distanceM * scale;
+  const arc = Math.max(Math.abs(delta) * INSET_ARC, 1);
+  return back(inflatePaths(into(ground), delta, JoinType.Round, EndType.Polygon, 2, arc));
 }
 
 /**

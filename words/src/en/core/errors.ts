@@ -179,6 +179,14 @@ export const errors = {
     '{input} is more than 100 t or 100 000 L in one package. Check the number and the unit.',
   'errors.scoop.not-over-tare':
     '{input} is not more than the empty scoop. The full scoop has to weigh {hint}; the tare is subtracted here.',
+  'errors.passes.no-ground': 'There is no ground to walk: measure the area first.',
+  'errors.passes.too-many':
+    'That is more than {most} passes over this ground. Check the pass spacing and its unit.',
+  'errors.passes.trims': 'Trim passes: a whole number from 0 to {most}.',
+  'errors.passes.too-many-fills':
+    'That is more than {most} fills. Check what the hopper holds, the reserve, and their units.',
+  'errors.passes.too-many-blocks':
+    'That is more than {most} blocks to mark out. Make them larger, for example 1000 ft2.',
   'errors.test.nothing-out':
     'Less has to be left than went in, and a full container has to be heavier than the empty one. Check which weighing is which.',
   'errors.test.too-much':
