@@ -76,6 +76,12 @@ const blankGuide = core.blankGuide('us', ['v', 'a'], '2026-11-01');
 const [firstVersion] = blankGuide.versions;
 const guide = { ...blankGuide, name: 'Town', versions: [{ ...firstVersion!, lines: [{ ...firstVersion!.lines[0]!, situation: 'Frost', low: '2', high: '4' }] }] }; // prettier-ignore
 
+const LOT = [[{ x: 0, y: 0 }, { x: 20, y: 0 }, { x: 20, y: 40 }, { x: 0, y: 40 }]]; // prettier-ignore
+const PASS_REQUEST: core.PassRequest = { ground: LOT, spacingM: 4, trim: { rounds: 0, stripM: 2, pathM: 0.25, edgeOn: 'right' }, heading: 0, last: 'even', directions: 1, refillAt: null }; // prettier-ignore
+const passPlan = core.planPasses(PASS_REQUEST);
+const JOB = core.newJob({ name: 'Spring feed', onDay: '2026-04-18', worksheet: { ...sheet, spread: { ...sheet.spread, width: { text: '9', unit: 'ft' } } } }); // prettier-ignore
+const RUN_FACTS: core.RunFacts = { grounds: new Map(), machine: null, mixLPerM2: null, broken: [] };
+
 /** What examples speak of, besides what core exports. */
 const EXAMPLES = {
   speak,
@@ -110,6 +116,39 @@ const EXAMPLES = {
   wide: (si: number) => ({ si, by: 'measured', resolutionSi: 0.01, u: 0 }),
   site: { ...blankSite('a', 'us'), name: 'Lake front' },
   guide,
+  lot: LOT,
+  passRequest: PASS_REQUEST,
+  passPlan,
+  coverageRequest: {
+    ground: LOT,
+    area: LOT,
+    edges: [],
+    tracks: passPlan.legs.map(({ line }) => ({
+      line,
+      perM: 0.06,
+      pattern: core.assumedPattern('triangle', 4),
+    })),
+    targetPerM2: 0.015,
+    cellM: 0.5,
+    seed: 1,
+    wanderM: 0,
+    paceSd: 0,
+    flows: true,
+    opensLateM: 0,
+    shutsEarlyM: 0,
+  },
+  job: JOB,
+  runFacts: RUN_FACTS,
+  coverageLook: {
+    run: core.runSheet(JOB, core.evaluateJob(JOB), RUN_FACTS).areas[0]!,
+    pattern: null,
+    machine: null,
+    spacingM: 2.7432,
+    input: JOB.load,
+    load: core.evaluateLoad(JOB.load),
+    seed: 1,
+    cellM: 0.5,
+  },
   saltFacts: { salt: 'sodium-chloride', share: 1, limitC: -9 },
   round: { ...core.blankApplication('us'), areaName: 'Church lot' },
   storm: { ...core.blankStorm(), name: 'First snow', fromDay: '2026-12-04' },

@@ -27,6 +27,9 @@ function odd(value: unknown, path = '', seen = new Set<unknown>()): string[] {
   if (typeof value !== 'object' || value === null || seen.has(value) || value instanceof InputError)
     return [];
   seen.add(value);
+  if (value instanceof Float64Array)
+    return value.every(Number.isFinite) ? [] : [`${path} holds a number that is none`];
+  if (ArrayBuffer.isView(value)) return [];
   const parts = value instanceof Map ? [...value] : Object.entries(value);
   return parts.flatMap(([key, part]) => odd(part, `${path}.${String(key)}`, seen));
 }
@@ -129,7 +132,47 @@ describe('documents with anything typed in them', () => {
       keeps(() => core.worksheetText(answer, speak));
       keeps(() => core.needShown(input, answer));
       keeps(() => core.evaluateWorksheet(input));
-      keeps(() => core.evaluateJob({ name: pick(TEXTS, seed), onDay: pick(TEXTS, seed + 1), worksheet: input })); // prettier-ignore
+      keeps(() =>
+        core.evaluateJob({
+          name: pick(TEXTS, seed),
+          onDay: pick(TEXTS, seed + 1),
+          worksheet: input,
+          load: core.blankLoad('us'),
+        }),
+      );
+      const job = {
+        name: 'a',
+        onDay,
+        worksheet: input,
+        load: mangled(pick(DEMO.jobs, seed).input.load, draw),
+      };
+      const result = keeps(() => core.evaluateJob(job))!;
+      keeps(() => core.evaluateLoad(job.load));
+      const run = keeps(() =>
+        core.runSheet(job, result, { grounds: new Map(), machine: null, mixLPerM2: null, broken: [] }),
+      )!;
+      keeps(() => core.readinessOf(run.obstacles, job.load.ready, core.sheetMark(answer, 'c')));
+      keeps(() => core.openObstacles(run.obstacles, null));
+      keeps(() => core.runTable(run, { amount: 'kg', area: 'm2', length: 'm' }, speak));
+      for (const of of [core.passesGeoJson, core.passesGpx])
+        keeps(() => of(run.areas.slice(0, 2), { latDeg: 47, lonDeg: -31 }, () => 'x'));
+      const lines = keeps(() => core.seasonOrder([{ input: job, result }], [input.product])) ?? [];
+      keeps(() => core.seasonOrderTable(lines, speak, String));
+      const [area] = run.areas;
+      if (area && area.areaM2 < 1e5)
+        keeps(
+          () =>
+            core.coverageFor({
+              run: area,
+              pattern: null,
+              machine: null,
+              spacingM: run.spacingM ?? 1,
+              input: job.load,
+              load: result.load,
+              seed,
+              cellM: 1,
+            }).targetPerM2,
+        );
       keeps(() => core.withNeedOf(input, 'ai'));
       keeps(() => core.withProduct(input, mangled(pick(DEMO.products, seed).input, draw)));
       const headed = { name: 'a', onDay, worksheet: input };
@@ -317,7 +360,7 @@ describe('documents with anything typed in them', () => {
 });
 
 /** Names that only tell words, build blanks, or work on what the tests above have worked out; files and drags have tests of their own. */
-const ELSEWHERE = /^(?:blank|againstWanted|barsOf|changeIn|curveOf|dimensionsOf|heightOf|middleOf|niceStep|positionsOf|latestOf|withRuns|is|other|Input|toResult|suggestion|eachOnce|leftOutReason|columnHeading|guideHeading|seasonHeading|testHeading|notInWinter|bracket|operator|word|term|bandText|workingText|columnsOf|rigKind|shapeOf|methodOf|methodsFor|cautionsFor|chooseMethod|stepsOf|splitUnit|weightPart|statedForm|unitSpelled|lengthUnitFor|areaUnitFor|volumeUnitFor|pressureUnitFor|sameProductKey|mayGiveSetting|partName|write|readBoundaryFile|evaluateBoundary|cleanBoundary|checkFile|origin|checkTests|readTests|readShelf|shelfTable|worksheetFor|readTraysTable|resample|unevenness|seeded|press|split|running|holdsOn|depositOfPasses|draggedLengths|groundArea|layOut|localPlane|measureArea|place|snapMove|evaluatePart|evaluateSiteArea|retype|cheapest|calibration|planTexts|standing|fillAimRemark|renamed|upgraded|versionAfter|systemOf|textWithUnit|readCount|readPercent|readTolerance|readWhole|meanOf|scatterOver|sumOf)/; // prettier-ignore
+const ELSEWHERE = /^(?:blank|newJob|assumedFor|moneyText|lyingGround|againstWanted|barsOf|changeIn|curveOf|dimensionsOf|heightOf|middleOf|niceStep|positionsOf|latestOf|withRuns|is|other|Input|toResult|suggestion|eachOnce|leftOutReason|columnHeading|guideHeading|seasonHeading|testHeading|notInWinter|bracket|operator|word|term|bandText|workingText|columnsOf|rigKind|shapeOf|methodOf|methodsFor|cautionsFor|chooseMethod|stepsOf|splitUnit|weightPart|statedForm|unitSpelled|lengthUnitFor|areaUnitFor|volumeUnitFor|pressureUnitFor|sameProductKey|mayGiveSetting|partName|write|readBoundaryFile|evaluateBoundary|cleanBoundary|checkFile|origin|checkTests|readTests|readShelf|shelfTable|worksheetFor|readTraysTable|resample|unevenness|seeded|press|split|running|holdsOn|depositOfPasses|draggedLengths|groundArea|layOut|localPlane|measureArea|place|snapMove|evaluatePart|evaluateSiteArea|retype|cheapest|calibration|planTexts|standing|fillAimRemark|renamed|upgraded|versionAfter|systemOf|textWithUnit|readCount|readPercent|readTolerance|readWhole|meanOf|scatterOver|sumOf)/; // prettier-ignore
 
 afterAll(() => {
   const functions = Object.entries(exported).filter(([, value]) => typeof value === 'function');

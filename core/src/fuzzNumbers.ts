@@ -23,6 +23,38 @@ const grade = fc
   .constantFrom('24-0-8', '0-0-60', '10-10-10 + 2 S')
   .map((text) => exported.readGrade(text, ''));
 const pattern = fc.tuple(few, few).map(([x, y]) => ({ xM: x, y }));
+const outlines = fc.array(spots, { maxLength: 3 });
+const flat = fc.constant([
+  [
+    { x: 0, y: 0 },
+    { x: 10, y: 0 },
+    { x: 10, y: 12 },
+    { x: 0, y: 12 },
+  ],
+]);
+const grounds = fc.oneof(flat, outlines);
+const trim = fc.record({
+  rounds: fc.constantFrom(0, 1, 2, 0.5, -1),
+  stripM: numbers,
+  pathM: numbers,
+  edgeOn: fc.constantFrom('left', 'right'),
+});
+const heading = fc.oneof(numbers, fc.constantFrom('fewest', 'least-off'));
+const legs = fc.array(
+  fc.record({
+    zone: fc.constantFrom('trim', 'first'),
+    number: numbers,
+    part: numbers,
+    parts: numbers,
+    piece: numbers,
+    line: fc.array(fc.record({ x: numbers, y: numbers }), { minLength: 2, maxLength: 4 }),
+    lengthM: numbers,
+    unfedM: numbers,
+  }),
+  { maxLength: 3 },
+);
+const pieces = grounds.map((ground) => [{ ground, field: ground, lanes: [], isNarrow: false }]);
+const tracks = fc.array(fc.record({ line: spots, perM: numbers, pattern }), { maxLength: 2 });
 const shape = fc.constantFrom(...exported.SHAPE_KINDS);
 const record = fc.record({ squares: numbers, degrees: numbers });
 const rated = fc.record({ flowLPerS: numbers, pressurePa: numbers });
@@ -113,6 +145,15 @@ export const NUMERIC: Readonly<Record<string, readonly fc.Arbitrary<unknown>[]>>
   underPattern: [pattern], throwOf: [pattern], mirrored: [pattern], scaled: [pattern, numbers],
   depositAt: [pattern, numbers], depositOfPass: [pattern, numbers, mode, numbers, numbers], twoDirections: [numbers],
   handySpacing: [numbers, fc.constantFrom('ft', 'm')], levelOf: [numbers, numbers], mismatchOf: [numbers, numbers],
+  inset: [grounds, numbers], joined: [grounds, numbers], difference: [grounds, grounds], intersection: [grounds, grounds],
+  liesWithin: [spots, fc.record({ x: numbers, y: numbers })], piecesOf: [grounds],
+  planPasses: [fc.record({ ground: grounds, spacingM: numbers, trim, heading, last: fc.constantFrom('even', 'overlap'), directions: fc.constantFrom(1, 2), refillAt: fc.option(fc.record({ x: numbers, y: numbers })) })],
+  groundBlocks: [pieces, numbers, numbers, numbers], sketchOf: [numbers, fc.option(numbers)],
+  placeTowards: [grounds, fc.constantFrom(...exported.WINDS)], windTowards: [fc.record({ x: numbers, y: numbers }), fc.record({ x: numbers, y: numbers })],
+  fillsOnWalk: [legs, numbers.map((value) => () => value), numbers],
+  walkTime: [legs, fc.constant([]), fc.record({ paceMPerS: numbers, turnS: numbers, refillS: numbers, refillAt: fc.option(fc.record({ x: numbers, y: numbers })) })],
+  assumedPattern: [fc.constantFrom('even', 'triangle'), numbers], deflected: [pattern, fc.constantFrom('left', 'right'), numbers],
+  simulateCoverage: [fc.record({ ground: flat, area: flat, edges: fc.constant([]), tracks, targetPerM2: numbers, cellM: numbers.map((size) => Math.max(size, 0.5)), seed: fc.integer(), wanderM: numbers, paceSd: numbers, flows: fc.boolean(), opensLateM: numbers, shutsEarlyM: numbers })],
   mismatchRemark: [fc.record({ times: numbers }), fc.constant('9 ft'), fc.constant('18 ft')],
   isTurned: [fc.integer(), mode],
   compareRates: [numbers],

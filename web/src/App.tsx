@@ -11,6 +11,7 @@ import { Shell } from './shell/Shell.tsx';
 import { Message } from './ui/Message.tsx';
 
 const JobsPage = lazyPart(() => import('./jobs/JobsPage.tsx'));
+const OrderPage = lazyPart(() => import('./load/OrderPage.tsx'));
 const SitesPage = lazyPart(() => import('./sites/SitesPage.tsx'));
 const SitePage = lazyPart(() => import('./sites/SitePage.tsx'));
 const BenchPage = lazyPart(() => import('./bench/BenchPage.tsx'));
@@ -80,6 +81,7 @@ export function App() {
                 <Route path="/winter/guides/:id" element={<GuidePage />} />
                 <Route path="/winter/brine" element={<BrinePage />} />
                 <Route path="/jobs" element={<JobsPage />} />
+                <Route path="/jobs/order" element={<OrderPage />} />
                 <Route path="/jobs/:id/:stop?" element={<JobPage />} />
                 <Route path="/sites" element={<SitesPage />} />
                 <Route path="/sites/new" element={<SitePage />} />

@@ -1,7 +1,17 @@
 import { portionDays } from '@steady-scatter/core/regulations';
 import { evaluateJob, jobInput, jobUpgrades, needShown } from '@steady-scatter/core/worksheet';
 import * as z from 'zod';
-import { countColumn, dayColumn, idColumn, kindOf, listColumn, whole, shortText, siColumn } from './kind.ts';
+import {
+  countColumn,
+  dayColumn,
+  flagColumn,
+  idColumn,
+  kindOf,
+  listColumn,
+  whole,
+  shortText,
+  siColumn,
+} from './kind.ts';
 
 /** Jobs: worksheets under a name, for a day. */
 export const jobs = kindOf({
@@ -31,10 +41,12 @@ export const jobs = kindOf({
     /** The days of its portions. */
     days: listColumn(z.string()),
     areaNames: listColumn(z.string()),
+    /** The lead marked it ready. */
+    isReady: flagColumn,
   },
   sort: '-onDay',
   indexed: ['product', 'totalM2', 'amountSi'],
-  summarise({ onDay, worksheet }, { answer: { numbers, units, reading } }) {
+  summarise({ onDay, worksheet, load }, { answer: { numbers, units, reading } }) {
     const { product, areas, rules, spread } = worksheet;
     return {
       onDay,
@@ -50,6 +62,7 @@ export const jobs = kindOf({
       calibration: spread.calibration,
       days: portionDays(onDay, reading.split.portions, reading.split.everyDays),
       areaNames: whole(areas.map(({ name }) => name)),
+      isReady: load.ready !== null,
     };
   },
   nameOf: ({ name }) => name,

@@ -71,6 +71,7 @@ export const ERROR_CODES = [
   'passes.no-ground',
   'passes.too-many',
   'passes.trims',
+  'passes.heading',
   'passes.too-many-fills',
   'passes.too-many-blocks',
   'test.nothing-out',

@@ -2,6 +2,7 @@
 // Text in, a value or a coded error out.
 export { readCount, readPercent, readTolerance, readWhole } from './counts.ts';
 export { readDay, readName } from './heading.ts';
+export { moneyText } from './money.ts';
 export { differencesBetween, merged, type Difference, type Side } from './merge.ts';
 export { latestOf, type AppendedRow } from './latest.ts';
 export {

@@ -9,7 +9,8 @@ import {
   union as together,
   type Paths64,
 } from 'clipper2-ts';
-import { requireFinite } from '../errors/preconditions.ts';
+import { InputError } from '../errors/InputError.ts';
+import { requireFinite, requirePositive } from '../errors/preconditions.ts';
 import type { Outline, Point } from './outline.ts';
 
 /** Pieces of ground as outlines: edges run anticlockwise, holes clockwise. */
@@ -52,6 +53,12 @@ export const isHole = (outline: Outline): boolean => signedArea(outline) < 0;
 /** Whole numbers up to here multiply without losing a digit. */
 const MAX_WHOLE = 2 ** 26;
 
+/** Outlines that enclose something; refuses what is no place. */
+function enclosing(ground: Ground): Ground {
+  for (const outline of ground) for (const { x, y } of outline) requireFinite({ x, y });
+  return ground.filter((outline) => outline.length > 2);
+}
+
 /** The library works on whole numbers: ground about its first point, as finely as they allow (1 um up to 60 m). */
 function wholeNumbers(lines: Ground, beyondM = 0) {
   const first = lines[0]?.[0] ?? { x: 0, y: 0 };
@@ -75,8 +82,9 @@ function wholeNumbers(lines: Ground, beyondM = 0) {
 type Clip = (a: Paths64, b: Paths64, rule: FillRule) => Paths64;
 
 function clipping(a: Ground, b: Ground, clip: Clip, rule = FillRule.NonZero): Ground {
-  const { into, back } = wholeNumbers([...a, ...b]);
-  return back(clip(into(a), into(b), rule));
+  const [first, second] = [enclosing(a), enclosing(b)];
+  const { into, back } = wholeNumbers([...first, ...second]);
+  return back(clip(into(first), into(second), rule));
 }
 
 /** All of these together, overlaps counted once. */
@@ -85,15 +93,25 @@ export const union = (ground: Ground): Ground => clipping(ground, [], together);
 /** Ground inside an edge that may cross itself: loops are ground whichever way they run. */
 export const untangled = (outline: Outline): Ground => clipping([outline], [], together, FillRule.EvenOdd);
 
-/** The first without the second. */
+/**
+ * The first without the second.
+ *
+ * @example difference([], []) // []
+ */
 export const difference = (from: Ground, cut: Ground): Ground => clipping(from, cut, without);
 
-/** What both cover. */
+/**
+ * What both cover.
+ *
+ * @example intersection([], []) // []
+ */
 export const intersection = (a: Ground, b: Ground): Ground => clipping(a, b, intersect);
 
 /** An arc is drawn within this share of its radius; round what is walked along, within this one. */
 const ARC = 1e-4;
 const INSET_ARC = 1e-2;
+/** No strip is wider, m. */
+const MAX_STRIP_M = 1e6;
 
 /**
  * All ground within a distance of a line.
@@ -145,12 +163,28 @@ function aroundShort(line: Outline, distanceM: number, closed: boolean): Ground 
  * @example groundArea(inset([[{ x: 0, y: 0 }, { x: 4, y: 0 }, { x: 4, y: 3 }, { x: 0, y: 3 }]], 1)) // 2
  */
 export function inset(ground: Ground, distanceM: number): Ground {
-  requireFinite({ distanceM });
-  if (ground.length === 0 || distanceM === 0) return ground;
-  const { scale, into, back } = wholeNumbers(ground, Math.abs(distanceM));
+  if (!(Math.abs(distanceM) <= MAX_STRIP_M)) throw new InputError('number.unusable', { field: 'distanceM', input: String(distanceM) }); // prettier-ignore
+  const outlines = enclosing(ground);
+  if (outlines.length === 0 || distanceM === 0) return outlines;
+  const { scale, into, back } = wholeNumbers(outlines, Math.abs(distanceM));
   const delta = -distanceM * scale;
   const arc = Math.max(Math.abs(delta) * INSET_ARC, 1);
-  return back(inflatePaths(into(ground), delta, JoinType.Round, EndType.Polygon, 2, arc));
+  return back(inflatePaths(into(outlines), delta, JoinType.Round, EndType.Polygon, 2, arc));
+}
+
+/**
+ * Ground whose pieces lie closer together than a hand is wide, as one: parts that were placed side by side touch.
+ *
+ * @param withinM m, above 0
+ * @example joined([], 0.05) // []
+ */
+export function joined(ground: Ground, withinM: number): Ground {
+  requirePositive({ withinM, upTo: MAX_STRIP_M - withinM });
+  const outlines = enclosing(ground);
+  if (outlines.length < 2) return outlines;
+  const { scale, into, back } = wholeNumbers(outlines, withinM);
+  const grown = inflatePaths(into(outlines), (withinM / 2) * scale, JoinType.Miter, EndType.Polygon);
+  return back(inflatePaths(grown, (-withinM / 2) * scale, JoinType.Miter, EndType.Polygon));
 }
 
 /**

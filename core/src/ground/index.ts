@@ -26,7 +26,7 @@ export { readQuickPart, type QuickPart } from './quickPart.ts';
 export { draggedLengths, handlesOf, snapStepM, type Handle } from './handles.ts';
 export { layOut, placeFor, placeParts, snapMove } from './layOut.ts';
 export { measureArea, evaluatePart, type AreaMeasured } from './areaSheet.ts';
-export { difference, groundArea, inset, intersection, isHole, type Ground } from './clip.ts';
+export { difference, groundArea, inset, intersection, isHole, joined, type Ground } from './clip.ts';
 export { ALONG, blankEdge, EDGE_KINDS, type Along, type Buffers, type EdgeKind, type EdgeResult, type EdgeInput } from './edges.ts'; // prettier-ignore
 export { blankRows, rowLength, evaluateRows, type RowsResult, type RowsInput } from './rows.ts';
 export { localPlane, readPlace, type LocalPlane, type Place, type PlaceInput } from './geodetic.ts';
@@ -48,5 +48,6 @@ export {
 } from './siteInput.ts';
 export { siteUpgrades } from './siteUpgrades.ts';
 export { areaAdvice, measuredLine, partName, showLength, showSize } from './areaLines.ts';
+export { liesWithin, piecesOf } from './pieces.ts';
 export { evaluateSite, evaluateSiteArea, lyingGround, type SiteAreaResult, type SiteResult } from './site.ts';
 export * from './files/index.ts';

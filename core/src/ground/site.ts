@@ -29,7 +29,11 @@ const MAX_BUFFERED = 4000;
 const pointsOn = (lines: EdgeResult['lines']): number =>
   lines.reduce((sum, { points }) => sum + points.length, 0);
 
-/** The area as it lies: all of a placed drawing; on a sum sheet the one part that adds, if there is just one. */
+/**
+ * The area as it lies: all of a placed drawing; on a sum sheet the one part that adds, if there is just one.
+ *
+ * @example lyingGround(lawn, evaluateSiteArea(lawn, paces, 'areas.0').measured)?.length // 1
+ */
 export function lyingGround({ layoutMode }: SiteAreaInput, { parts, ground }: AreaMeasured): Ground | null {
   if (layoutMode === 'placed') return ground;
   const added = parts.filter(({ cut }) => !cut);

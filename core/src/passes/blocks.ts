@@ -1,7 +1,7 @@
 import { InputError } from '../errors/InputError.ts';
-import { requirePositive } from '../errors/preconditions.ts';
+import { finite, requireFinite, requirePositive } from '../errors/preconditions.ts';
 import { groundArea, intersection, type Ground, type Point } from '../ground/index.ts';
-import { extentOf, frameOf } from './frame.ts';
+import { chordsAt, extentOf, frameOf } from './frame.ts';
 import type { PlannedPiece } from './plan.ts';
 
 /** A block of ground that is marked out and gets a load of its own. */
@@ -22,7 +22,7 @@ const SLIVER = 0.25;
 function gridFor(wide: number, long: number, sizeM2: number, spacingM: number) {
   const side = Math.sqrt(sizeM2);
   // Whole passes to a column, so that none is walked in two blocks.
-  const passes = Math.max(1, Math.ceil(wide / spacingM - 1e-6));
+  const passes = Math.max(1, Math.ceil(finite(wide / spacingM) - 1e-6));
   const perColumn = Math.min(passes, Math.max(1, Math.round(side / (wide / passes))));
   const columns = Math.ceil(passes / perColumn - 1e-6);
   const columnM = wide / columns;
@@ -30,13 +30,18 @@ function gridFor(wide: number, long: number, sizeM2: number, spacingM: number) {
   return { columns, rows, columnM, rowM: long / rows };
 }
 
-const middleOf = (ground: Ground): Point => {
-  const points = ground[0]!;
-  return {
-    x: points.reduce((sum, { x }) => sum + x, 0) / points.length,
-    y: points.reduce((sum, { y }) => sum + y, 0) / points.length,
-  };
-};
+/** A place well within a block: the middle of the longest line across it, half way up. */
+function middleOf(ground: Ground): Point {
+  const upright = frameOf(90);
+  const { minV, maxV } = extentOf(ground, upright);
+  const v = (minV + maxV) / 2;
+  const chords = chordsAt(ground, upright, v);
+  const longest = chords.reduce(
+    (best, chord) => (chord.to - chord.from > best.to - best.from ? chord : best),
+    chords[0] ?? { from: 0, to: 0 },
+  );
+  return chords.length === 0 ? ground[0]![0]! : upright.at((longest.from + longest.to) / 2, v);
+}
 
 interface Cell {
   ground: Ground;
@@ -71,7 +76,7 @@ function cellsOf(piece: PlannedPiece, headingDeg: number, sizeM2: number, spacin
  *
  * @param sizeM2 of a block, above 0
  * @throws InputError passes.too-many-blocks, number.unusable
- * @example groundBlocks(plan.pieces, 0, 93, 2.7).length // 4
+ * @example groundBlocks(passPlan.pieces, 0, 200, 4).length // 4
  */
 export function groundBlocks(
   pieces: readonly PlannedPiece[],
@@ -80,7 +85,10 @@ export function groundBlocks(
   spacingM: number,
 ): GroundBlock[] {
   requirePositive({ sizeM2, spacingM });
-  const cells = pieces.flatMap((piece) => cellsOf(piece, headingDeg, sizeM2, spacingM));
+  requireFinite({ headingDeg });
+  const cells = pieces
+    .filter(({ ground }) => groundArea(ground) > 0)
+    .flatMap((piece) => cellsOf(piece, headingDeg, sizeM2, spacingM));
   return cells.map(({ ground, areaM2 }, at) => ({
     number: at + 1,
     ground,

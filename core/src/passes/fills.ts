@@ -51,10 +51,11 @@ export function placeOn(line: readonly Point[], atM: number): Point {
  *
  * @param usableSi what a full hopper gives before it stops feeding evenly, above 0
  * @throws InputError passes.too-many-fills, number.unusable
- * @example fillsOnWalk(plan.legs, () => 0.075, 16)[0].metres // 213.333333
+ * @example fillsOnWalk(passPlan.legs, () => 0.075, 12)[0].metres // 160
  */
 export function fillsOnWalk(legs: readonly Leg[], outputOf: OutputOf, usableSi: number): Fill[] {
   requirePositive({ usableSi });
+  for (const leg of legs) if (!(leg.lengthM >= 0) || !(outputOf(leg) >= 0)) throw new InputError('number.unusable', { field: 'legs' }); // prettier-ignore
   const total = legs.reduce((sum, leg) => sum + leg.lengthM * outputOf(leg), 0);
   if (finite(total / usableSi) > MAX_FILLS) throw new InputError('passes.too-many-fills', { field: 'hopper', most: MAX_FILLS }); // prettier-ignore
   const fills: Fill[] = [];
@@ -102,7 +103,7 @@ export interface WalkTime {
 /**
  * How long a walk takes: ways over pace, turns, refills.
  *
- * @example walkTime(plan.legs, fills, { paceMPerS: 1.3, turnS: 5, refillS: 180, refillAt: null }).refills // 2
+ * @example walkTime(passPlan.legs, [], { paceMPerS: 1.3, turnS: 5, refillS: 180, refillAt: null }).turns // 4
  */
 export function walkTime(legs: readonly Leg[], fills: readonly Fill[], request: WalkRequest): WalkTime {
   const { paceMPerS, turnS, refillS, refillAt } = request;

@@ -3,7 +3,7 @@
 export { groundBlocks, type GroundBlock } from './blocks.ts';
 export { fillsOnWalk, walkTime, type Fill, type FillEnd, type OutputOf, type WalkRequest, type WalkTime } from './fills.ts'; // prettier-ignore
 export { HEADING_AIMS, type HeadingAim } from './heading.ts';
-export { LAST_PASS, MAX_PASSES, type Lanes, type LastPass, type Stretch } from './lanes.ts';
+export { LAST_PASS, MAX_PASSES, type Lanes, type LastPass } from './lanes.ts';
 export { planPasses, type PassPlan, type PassRequest, type PlannedPiece, type TrimRequest } from './plan.ts';
 export { sketchOf } from './sketch.ts';
 export type { Leg } from './walk.ts';

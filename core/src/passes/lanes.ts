@@ -25,7 +25,7 @@ export interface Lanes {
   readonly overlapM: number;
   readonly passes: number;
   readonly stretches: readonly Stretch[];
-  /** Marks along the edge that passes start from: from its first corner, m, and where each lies. */
+  /** Marks along the edge of the ground that passes start from: from its first corner, m, and where each lies. */
   readonly flags: readonly { readonly atM: number; readonly point: Point }[];
 }
 
@@ -43,20 +43,27 @@ function middles(minV: number, maxV: number, spacingM: number, last: LastPass) {
 }
 
 /**
- * Passes of a heading over one piece of ground: `passes = width across / spacing`, rounded up, each as far as its middle lies on the
- * ground.
+ * Passes of a heading over the field of one piece of ground: `passes = width across / spacing`, rounded up, each as far as its middle
+ * lies on the field.
  *
- * @param ground not empty
+ * @param field not empty; @param ground all of the piece, whose edge is marked
  */
-export function lanesOver(ground: Ground, headingDeg: number, spacingM: number, last: LastPass): Lanes {
+export function lanesOver(
+  field: Ground,
+  headingDeg: number,
+  spacingM: number,
+  last: LastPass,
+  ground = field,
+): Lanes {
   const frame = frameOf(headingDeg);
-  const { minS, minV, maxV } = extentOf(ground, frame);
+  const { minV, maxV } = extentOf(field, frame);
+  const edge = extentOf(ground, frame);
   const { at, step, overlapM } = middles(minV, maxV, spacingM, last);
   const stretches = at.flatMap((v, index) => {
-    const chords = chordsAt(ground, frame, v);
+    const chords = chordsAt(field, frame, v);
     return chords.map(({ from, to }, part): Stretch => ({ pass: index + 1, part, parts: chords.length, from: frame.at(from, v), to: frame.at(to, v), lengthM: to - from })); // prettier-ignore
   });
-  const flags = at.map((v) => ({ atM: v - minV, point: frame.at(minS, v) }));
+  const flags = at.map((v) => ({ atM: v - edge.minV, point: frame.at(edge.minS, v) }));
   return { headingDeg, spacingM: step, overlapM, passes: at.length, stretches, flags };
 }
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { groundArea, inset, type Ground, type Point } from '../ground/index.ts';
+import { groundArea, inset, liesWithin, piecesOf, type Ground, type Point } from '../ground/index.ts';
 import {
   fillsOnWalk,
   groundBlocks,
@@ -11,7 +11,6 @@ import {
   windTowards,
   type PassRequest,
 } from './index.ts';
-import { liesWithin, piecesOf } from './pieces.ts';
 
 const box = (x: number, y: number, wide: number, high: number): Point[] => [
   { x, y },

@@ -1,18 +1,18 @@
 import { InputError } from '../errors/InputError.ts';
-import { finite, requirePositive } from '../errors/preconditions.ts';
+import { finite, requireFinite, requirePositive } from '../errors/preconditions.ts';
 import {
   boundsOf,
   difference,
   groundArea,
   inset,
   lineLength,
+  piecesOf,
   type Ground,
   type Outline,
   type Point,
 } from '../ground/index.ts';
 import { bestHeading, folded, type HeadingAim } from './heading.ts';
 import { lanesOver, MAX_PASSES, offGround, type Lanes, type LastPass } from './lanes.ts';
-import { piecesOf } from './pieces.ts';
 import { walkLanes, walkRounds, type Leg } from './walk.ts';
 
 /** Trim passes round the edges, those of cut-outs too. */
@@ -63,19 +63,22 @@ export interface PassPlan {
   readonly offM2: number;
   readonly passes: number;
   readonly headingDeg: number;
-  /** Longest way between the passes of a direction, after they were evened out, m. */
+  /** Between passes after they were evened out, m: of several pieces their mean. */
   readonly spacingM: number;
+  /** What passes of one direction treat as wide as they are apart, m2: against the field it tells how far they overlap. */
+  readonly walkedM2: number;
 }
 
 const MAX_ROUNDS = 5;
 
 /** Whether passes that far apart would be without end, or be none. */
-function requireWalkable({ ground, spacingM, trim }: PassRequest): void {
+function requireWalkable({ ground, spacingM, trim, refillAt }: PassRequest): void {
   requirePositive({ spacingM });
+  if (refillAt) requireFinite({ x: refillAt.x, y: refillAt.y });
   const box = boundsOf(ground.flat());
   if (!box || !(groundArea(ground) > 0)) throw new InputError('passes.no-ground', { field: 'ground' });
   const across = Math.hypot(box.maxX - box.minX, box.maxY - box.minY);
-  if (across / spacingM > MAX_PASSES) throw new InputError('passes.too-many', { field: 'spacing', most: MAX_PASSES }); // prettier-ignore
+  if (!(across / spacingM <= MAX_PASSES)) throw new InputError('passes.too-many', { field: 'spacing', most: MAX_PASSES }); // prettier-ignore
   if (!Number.isInteger(trim.rounds) || trim.rounds < 0 || trim.rounds > MAX_ROUNDS) throw new InputError('passes.trims', { field: 'trims', most: MAX_ROUNDS }); // prettier-ignore
   if (trim.rounds > 0) requirePositive({ stripM: trim.stripM, pathM: trim.pathM });
 }
@@ -137,7 +140,7 @@ function walk(pieces: readonly (Trimmed & PlannedPiece)[], { trim, refillAt }: P
  *
  * @param request spacing above 0, m; at most 5 trims
  * @throws InputError passes.no-ground, passes.too-many, passes.trims, number.unusable
- * @example planPasses({ ground: lawn, spacingM: 2, trim: noTrim, heading: 0, last: 'even', directions: 1, refillAt: null }).passes // 2
+ * @example planPasses({ ...passRequest, spacingM: 4 }).passes // 5
  */
 export function planPasses(request: PassRequest): PassPlan {
   requireWalkable(request);
@@ -147,9 +150,15 @@ export function planPasses(request: PassRequest): PassPlan {
   const headings = directions === 2 ? [headingDeg, folded(headingDeg + 90)] : [headingDeg];
   const pieces = parts.map((part) => ({
     ...part,
-    lanes: part.field.length === 0 ? [] : headings.map((each) => lanesOver(part.field, each, spacingM, last)),
+    lanes:
+      part.field.length === 0
+        ? []
+        : headings.map((each) => lanesOver(part.field, each, spacingM, last, part.ground)),
   }));
   const lanes = pieces.flatMap((piece) => piece.lanes);
+  const lengthOf = ({ stretches }: Lanes) => stretches.reduce((sum, { lengthM }) => sum + lengthM, 0);
+  const walkedM = lanes.reduce((sum, each) => sum + lengthOf(each), 0);
+  const walkedM2 = lanes.reduce((sum, each) => sum + lengthOf(each) * each.spacingM, 0);
   const areaM2 = groundArea(ground);
   return {
     pieces: pieces.map(({ ground: whole, field, lanes: own, isNarrow }) => ({ ground: whole, field, lanes: own, isNarrow })), // prettier-ignore
@@ -160,6 +169,7 @@ export function planPasses(request: PassRequest): PassPlan {
     offM2: pieces.reduce((sum, { field, lanes: own }) => sum + (own[0] ? offGround(field, headingDeg, spacingM, last) : 0), 0), // prettier-ignore
     passes: lanes.reduce((sum, each) => sum + each.passes, 0),
     headingDeg,
-    spacingM: lanes.reduce((most, each) => Math.max(most, each.spacingM), 0) || spacingM,
+    spacingM: walkedM > 0 ? walkedM2 / walkedM : spacingM,
+    walkedM2: walkedM2 / directions,
   };
 }

@@ -6,7 +6,7 @@ import type { Ground } from '../ground/index.ts';
  *
  * @param areaM2 above 0
  * @param lengthM of its longer side, m; null: not known
- * @example sketchOf(200, 20)[0].length // 4: its corners
+ * @example sketchOf(200, 20)[0]?.length // 4: its corners
  */
 export function sketchOf(areaM2: number, lengthM: number | null): Ground {
   requirePositive({ areaM2 });

@@ -17,7 +17,9 @@ export {
 } from './worksheetInput.ts';
 export { withNeedOf, withProduct, type Replaced } from './changes.ts';
 export { worksheetFor } from './worksheetFor.ts';
-export { evaluateJob, jobInput, type JobInput, type JobResult } from './job.ts';
+export { evaluateJob, jobInput, newJob, type JobInput, type JobResult } from './job.ts';
+export { evaluateLoad, USUAL, type LoadResult } from './evaluateLoad.ts';
+export { blankLoad, type LoadAreaInput, type LoadInput, type OverrideInput } from './loadInput.ts';
 export { jobUpgrades } from './jobUpgrades.ts';
 export { evaluateWorksheet, type AreaResult, type SplitResult, type WorksheetResult } from './readings.ts';
 export type { OnceOver, TankMix, WorksheetNumbers } from './numbers.ts';

@@ -68,6 +68,29 @@ const withDeicer = (earlier: Json): Json => {
   };
 }; // prettier-ignore
 
+/** Before passes were planned, nothing was said of how a sheet is walked. */
+function withLoad(earlier: Json): Json {
+  const us = !/kg|g\/m|L\//.test(textIn(partOf(partOf(earlier, 'worksheet'), 'need'), 'unit'));
+  const unit = us ? 'ft' : 'm';
+  const load = {
+    trims: '',
+    trimShare: '',
+    edgeOn: 'right',
+    headingAim: 'fewest',
+    last: 'even',
+    reserve: '',
+    reserveUnit: us ? 'lb' : 'kg',
+    turn: '',
+    refill: '',
+    block: { size: '', unit: us ? 'ft2' : 'm2' },
+    water: { depth: '', unit: us ? 'in' : 'mm', by: '', who: '' },
+    walk: { late: '', early: '', wander: '', unit, pace: '' },
+    areas: [],
+    ready: null,
+  };
+  return filledIn({ load }, earlier);
+}
+
 /** How a stored job became what it is now. */
 export const jobUpgrades: readonly UpgradeStep[] = [
   {
@@ -77,4 +100,5 @@ export const jobUpgrades: readonly UpgradeStep[] = [
   { adds: [], upgrade: needByNutrient },
   { adds: ['worksheet.tank', 'worksheet.spread.rowLength', 'worksheet.mates', 'worksheet.product.carrier.means', 'worksheet.product.salt', 'worksheet.product.solubility'], upgrade: withTank }, // prettier-ignore
   { adds: ['worksheet.product.deicer'], upgrade: withDeicer },
+  { adds: ['load'], upgrade: withLoad },
 ];

@@ -35,6 +35,7 @@ const ChartTold = lazyPart(() => import('../machine/ChartTold.tsx'));
 const MachinePrinted = lazyPart(() => import('../machine/MachinePrinted.tsx'));
 const Refills = lazyPart(() => import('../machine/Refills.tsx'));
 const TankSection = lazyPart(() => import('../tank/TankSection.tsx'));
+const LoadStop = lazyPart(() => import('../load/LoadStop.tsx'));
 const PlanSections = lazyPart(() => import('../regulations/PlanSections.tsx'));
 
 const SHOWN_ORIGINS = ['typed', 'measured', 'label'] as const satisfies readonly Origin[];
@@ -42,7 +43,7 @@ const SHOWN_ORIGINS = ['typed', 'measured', 'label'] as const satisfies readonly
 const roleText = (line: Working, role: string): string => termText(termOf(line, role), speak);
 
 /** Stops with a page of their own; the others are parts of the sheet. */
-const STOP_PAGES = { machine: MachineStop, test: TestStop, width: WidthStop } as const;
+const STOP_PAGES = { machine: MachineStop, test: TestStop, width: WidthStop, load: LoadStop } as const;
 type PageId = keyof typeof STOP_PAGES;
 
 /** Whether an address names a stop with a page of its own. */
@@ -89,6 +90,7 @@ function useStops(
   const machine = useMachineStops(chart, pathOf);
   const sized = numbers.areas.filter(({ areaM2 }) => areaM2 !== null).length;
   const rate = roleText(lines.need, 'rate');
+  const ready = useWatch({ control: useSheetForm().control, name: 'load.ready' }) !== null;
   return [
     {
       id: 'need',
@@ -111,9 +113,9 @@ function useStops(
     {
       id: 'load',
       label: say('sheet.stop.load'),
-      holds: numbers.amountSi === null ? say('sheet.stop.loadLacks') : broken > 0 ? say('sheet.stop.ruleBroken') : roleText(lines.total, 'total.amount'), // prettier-ignore
-      lacks: numbers.amountSi === null || broken > 0,
-      to: `${path}#load`,
+      holds: numbers.amountSi === null ? say('sheet.stop.loadLacks') : broken > 0 ? say('sheet.stop.ruleBroken') : say('sheet.stop.loads', { amount: roleText(lines.total, 'total.amount'), ready: ready ? 'yes' : 'no' }), // prettier-ignore
+      lacks: numbers.amountSi === null || !ready,
+      to: pathOf('load'),
     },
   ];
 }
@@ -157,7 +159,7 @@ interface Props {
 }
 
 interface PartsProps extends Pick<Props, 'beside'> {
-  onEnter: Readonly<Record<'need' | 'ground' | 'load', () => void>>;
+  onEnter: Readonly<Record<'need' | 'ground', () => void>>;
   isWhole: boolean;
 }
 
@@ -187,8 +189,8 @@ function PartsBelow({ onEnter }: Pick<PartsProps, 'onEnter'>) {
       <Suspense fallback={null}>
         <MachinePrinted />
       </Suspense>
-      <LoadSection onEnter={onEnter.load} />
-      <LabelSection onEnter={onEnter.load} />
+      <LoadSection onEnter={onEnter.ground} />
+      <LabelSection onEnter={onEnter.ground} />
       <Suspense fallback={null}>
         <Tank />
         {spread.calibration !== '' && <Refills />}
@@ -234,7 +236,7 @@ export function SheetView({ heading, acts, beside, path, pathOf, state }: Props)
   const page = isStopPage(stop) ? stop : null;
   const navigate = useNavigate();
   // The same from key to key: what has nothing new to show is not drawn anew.
-  const enter = useMemo(() => ({ need: () => setPart('need'), ground: () => setPart('ground'), load: () => setPart('load') }), []); // prettier-ignore
+  const enter = useMemo(() => ({ need: () => setPart('need'), ground: () => setPart('ground') }), []); // prettier-ignore
   const [chart, setChart] = useState<ToldChart | null>(null);
   const spread = useWatch({ control: useSheetForm().control, name: 'worksheet.spread' });
   const stops = useStops(broken, chart, { path, pathOf });
@@ -283,7 +285,7 @@ export function SheetView({ heading, acts, beside, path, pathOf, state }: Props)
         as="main"
         id="main"
         display="grid"
-        gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 352px' }}
+        gridTemplateColumns={{ base: '1fr', lg: page === 'load' ? '1fr' : 'minmax(0, 1fr) 352px' }}
         gap={{ base: '20px', lg: '32px' }}
         padding={{ base: '18px 16px', md: '22px 24px' }}
         alignItems="start"
@@ -298,7 +300,7 @@ export function SheetView({ heading, acts, beside, path, pathOf, state }: Props)
             <Parts beside={beside} onEnter={enter} isWhole={isWhole} />
           )}
         </Box>
-        {isWhole && (
+        {isWhole && page !== 'load' && (
           <>
             <AnswerPanel onBroken={setBroken} />
             <AnswerBar />

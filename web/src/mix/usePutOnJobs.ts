@@ -2,7 +2,7 @@ import { systemOf } from '@steady-scatter/core/quantities';
 import type { MixLines, MixInput } from '@steady-scatter/core/mix';
 import { SOIL_NUTRIENTS, statedForm } from '@steady-scatter/core/need';
 import type { ProductInput } from '@steady-scatter/core/products';
-import { blankWorksheet } from '@steady-scatter/core/worksheet';
+import { blankWorksheet, newJob } from '@steady-scatter/core/worksheet';
 import { useNavigate } from 'react-router';
 import { v7 as newId } from 'uuid';
 import { say } from '@steady-scatter/words/shelf';
@@ -46,7 +46,7 @@ export function usePutOnJobs(input: MixInput, shelf: readonly Doc<ProductInput>[
         const jobId = newId();
         // In the order of the mix, so that the list has them in it too.
         // oxlint-disable-next-line no-await-in-loop
-        await saveNew(JOBS, jobId, { name: `${name}: ${product.name}`.slice(0, 120), onDay: today(), worksheet }); // prettier-ignore
+        await saveNew(JOBS, jobId, newJob({ name: `${name}: ${product.name}`.slice(0, 120), onDay: today(), worksheet })); // prettier-ignore
         ids.push(jobId);
       }
       notices.undoable(

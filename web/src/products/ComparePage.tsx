@@ -12,7 +12,7 @@ import {
   type ProductInput,
 } from '@steady-scatter/core/products';
 import { MISSING } from '@steady-scatter/core/working';
-import { worksheetFor } from '@steady-scatter/core/worksheet';
+import { worksheetFor, newJob } from '@steady-scatter/core/worksheet';
 import type { ReactNode } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { v7 as newId } from 'uuid';
@@ -211,7 +211,7 @@ export default function ComparePage() {
     const worksheet = worksheetFor(input, { nutrient: of, amount, unit }, newId());
     try {
       const id = newId();
-      await saveNew(JOBS, id, { name: input.name, onDay: today(), worksheet });
+      await saveNew(JOBS, id, newJob({ name: input.name, onDay: today(), worksheet }));
       notices.tell(say('shelf.compare.isJob', { name: input.name }));
       await navigate(`/jobs/${id}`);
     } catch (failure) {

@@ -6,6 +6,7 @@ import {
   answerWorksheet,
   blankWorksheet,
   type WorksheetInput,
+  newJob,
 } from '@steady-scatter/core/worksheet';
 import { render } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
@@ -104,7 +105,7 @@ export function plainSheet(
     areas: [{ id: 'a', name: 'Lawn', size: '7400', unit: 'ft2' }],
     ...more,
   };
-  return { name: 'Lawn', onDay: '2026-04-18', worksheet };
+  return newJob({ name: 'Lawn', onDay: '2026-04-18', worksheet });
 }
 
 /** Renders a part with everything that it stands in, at an address; gives a person. */

@@ -1,6 +1,7 @@
 import { bench } from './bench.ts';
 import { common } from './common.ts';
 import { CORE } from './core/index.ts';
+import { load } from './load.ts';
 import { rigs } from './rigs.ts';
 import { rules } from './rules.ts';
 import { sheet } from './sheet.ts';
@@ -18,6 +19,7 @@ export const EN = {
   common,
   shell,
   sheet,
+  load,
   bench,
   testRun,
   shelf,

@@ -31,6 +31,7 @@ export const sheet = {
   'sheet.site.from': 'from',
   'sheet.site.measuredSince': '▲ measured again since: {now}',
   'sheet.site.update': 'Update',
+  'sheet.stop.loads': '{amount}{ready, select, yes {, ready} other {}}',
   'sheet.job.one': 'job',
   'sheet.rules.oneBroken': 'rule broken',
   'sheet.rules.manyBroken': '{count} rules broken',

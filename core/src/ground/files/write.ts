@@ -1,6 +1,6 @@
-import { isHole, type Ground } from '../clip.ts';
 import { localPlane, type LocalPlane, type Place } from '../geodetic.ts';
-import type { Outline, Point } from '../outline.ts';
+import type { Outline } from '../outline.ts';
+import { piecesOf } from '../pieces.ts';
 import { lyingGround, type SiteAreaResult, type SiteResult } from '../site.ts';
 import type { SiteAreaInput, SiteInput } from '../siteInput.ts';
 
@@ -12,20 +12,6 @@ export const WRITTEN = {
   csv: { type: 'text/csv' },
 } as const;
 export type WrittenFormat = keyof typeof WRITTEN;
-
-/** Whether a point lies inside an outline: how often a line from it crosses the edge (Shimrat 1962). */
-const isInside = ({ x, y }: Point, outline: Outline): boolean =>
-  outline.reduce((inside, a, at) => {
-    const b = outline[(at + 1) % outline.length]!;
-    const crosses = a.y > y !== b.y > y && x < a.x + ((y - a.y) / (b.y - a.y)) * (b.x - a.x);
-    return crosses ? !inside : inside;
-  }, false);
-
-/** Edges, each with the holes that lie in it. */
-const polygonsOf = (ground: Ground): Outline[][] =>
-  ground
-    .filter((outline) => !isHole(outline))
-    .map((edge) => [edge].concat(ground.filter((hole) => isHole(hole) && isInside(hole[0]!, edge))));
 
 interface Written {
   readonly area: SiteAreaInput;
@@ -49,7 +35,7 @@ function writtenAreas(site: SiteInput, reading: SiteResult, place: Place): Writt
   return site.areas.map((area, at) => {
     const read = reading.areas[at]!;
     const ground = lyingGround(area, read.measured) ?? [];
-    const polygons = polygonsOf(ground).map((rings) => rings.map((ring) => ringOf(ring, plane)));
+    const polygons = piecesOf(ground).map((rings) => rings.map((ring) => ringOf(ring, plane)));
     return { area, reading: read, polygons };
   });
 }

@@ -3,6 +3,7 @@ import type { ErrorCode } from '@steady-scatter/core/errors';
 /** What is wrong with what was typed, by the codes of core; and what is named in it. */
 export const errors = {
   'errors.what.size': 'The size',
+  'errors.what.water': 'The water',
   'errors.what.band': 'The band',
   'errors.what.side': 'Each side',
   'errors.what.buffer': 'The buffer',
@@ -183,6 +184,8 @@ export const errors = {
   'errors.passes.too-many':
     'That is more than {most} passes over this ground. Check the pass spacing and its unit.',
   'errors.passes.trims': 'Trim passes: a whole number from 0 to {most}.',
+  'errors.passes.heading':
+    'A heading is degrees clockwise from up, from 0 to 180, for example 45, not {input}.',
   'errors.passes.too-many-fills':
     'That is more than {most} fills. Check what the hopper holds, the reserve, and their units.',
   'errors.passes.too-many-blocks':

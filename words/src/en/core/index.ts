@@ -17,6 +17,7 @@ import { practice } from './practice.ts';
 import { questions } from './questions.ts';
 import { readings } from './readings.ts';
 import { remarks } from './remarks.ts';
+import { run } from './run.ts';
 import { working } from './working.ts';
 
 /** All that core has to say, by what it is about. */
@@ -41,4 +42,5 @@ export const CORE = {
   cautions,
   questions,
   csv,
+  run,
 } as const;

@@ -1,0 +1,168 @@
+import { Box, Button, chakra } from '@chakra-ui/react';
+import { moneyText } from '@steady-scatter/core/fields';
+import { showNumber } from '@steady-scatter/core/quantities';
+import { seasonOrder, seasonOrderTable, type OrderLine } from '@steady-scatter/core/runSheet';
+import { evaluateJob } from '@steady-scatter/core/worksheet';
+import { FileDown } from 'lucide-react';
+import Papa from 'papaparse';
+import { useMemo } from 'react';
+import { Link } from 'react-router';
+import { list, say, speak } from '@steady-scatter/words/load';
+import { useWhere } from '../documents/docs.ts';
+import { JOBS } from '../kinds/useJobs.ts';
+import { useShelf } from '../kinds/useProducts.ts';
+import { CommandButton } from '../ui/CommandButton.tsx';
+import { useFigures } from '../ui/currency.ts';
+import { saveFile } from '../ui/saveFile.ts';
+import { TopBar } from '../ui/TopBar.tsx';
+import { shownIn } from '../units/shownIn.ts';
+
+const Table = chakra('table', {
+  base: {
+    fontSize: '17px',
+    width: '100%',
+    '& th': { textAlign: 'left' },
+    '& th, & td': { paddingY: '9px', paddingRight: '18px', verticalAlign: 'baseline' },
+    '& tbody tr, & tfoot tr': { borderTopWidth: '1px', borderColor: 'line' },
+    '& [data-end]': { textAlign: 'right', fontVariantNumeric: 'tabular-nums', whiteSpace: 'nowrap' },
+    '& thead th': { fontSize: '14px', color: 'ink.soft', fontWeight: 'semibold' },
+  },
+});
+
+/** What all sheets that are marked ready take together. */
+function useOrder(): readonly OrderLine[] | undefined {
+  const { data: jobs } = useWhere(JOBS, 'isReady:true');
+  const { data: shelf } = useShelf();
+  return useMemo(
+    () =>
+      jobs &&
+      shelf &&
+      seasonOrder(
+        jobs.map(({ input }) => ({ input, result: evaluateJob(input) })),
+        shelf.map(({ input }) => input),
+      ),
+    [jobs, shelf],
+  );
+}
+
+/** How many to buy: more where the ground is as large as its band allows. */
+const buyText = ({ order }: OrderLine): string => {
+  if (!order) return say('load.order.unknown');
+  return order.buyAtMost > order.buy
+    ? say('load.order.atMost', { buy: order.buy, most: order.buyAtMost })
+    : String(order.buy);
+};
+
+function OrderRow({ line, money }: { line: OrderLine; money(cents: number | null): string }) {
+  const { product, amountSi, unit, order, jobs } = line;
+  return (
+    <tr>
+      <th scope="row">{product}</th>
+      <td data-end="">{shownIn(amountSi, unit)}</td>
+      <td data-end="">{order ? showNumber(order.exact, 3) : ''}</td>
+      <td data-end="">{order ? showNumber(order.stock, 3) : ''}</td>
+      <chakra.td data-end="" fontWeight="bold">
+        {buyText(line)}
+      </chakra.td>
+      <td data-end="">{money(order?.costCents ?? null)}</td>
+      <chakra.td color="ink.soft" fontSize="15px">
+        {list(jobs)}
+      </chakra.td>
+    </tr>
+  );
+}
+
+const HEADINGS = [
+  [say('load.order.product'), false],
+  [say('load.order.amount'), true],
+  [say('load.order.packages'), true],
+  [say('load.order.stock'), true],
+  [say('load.order.buy'), true],
+  [say('load.order.cost'), true],
+  [say('load.order.jobs'), false],
+] as const;
+
+function OrderTable({ lines }: { lines: readonly OrderLine[] }) {
+  const figures = useFigures();
+  const money = (cents: number | null) => (cents === null ? '' : figures({ number: moneyText(cents), isMoney: true })); // prettier-ignore
+  const costs = lines.flatMap(({ order }) => order?.costCents ?? []);
+  return (
+    <Box overflowX="auto">
+      <Table>
+        <thead>
+          <tr>
+            {HEADINGS.map(([label, isEnd]) => (
+              <th key={label} scope="col" {...(isEnd && { 'data-end': '' })}>
+                {label}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {lines.map((line) => (
+            <OrderRow key={line.product} line={line} money={money} />
+          ))}
+        </tbody>
+        {costs.length > 0 && (
+          <tfoot>
+            <tr>
+              <th scope="row" colSpan={5}>
+                {say('load.order.total')}
+              </th>
+              <chakra.td data-end="" fontWeight="bold">
+                {money(costs.reduce((sum, cents) => sum + cents, 0))}
+              </chakra.td>
+              <td />
+            </tr>
+          </tfoot>
+        )}
+      </Table>
+    </Box>
+  );
+}
+
+const saveCsv = (lines: readonly OrderLine[]): void => {
+  const rows = seasonOrderTable(lines, speak, moneyText);
+  saveFile(
+    `${say('load.order.file')}.csv`,
+    'text/csv',
+    '\uFEFF',
+    Papa.unparse(rows, { escapeFormulae: true }),
+  );
+};
+
+/** What to buy for the season: all sheets that are ready, against what is in stock. */
+export default function OrderPage() {
+  const lines = useOrder();
+  return (
+    <>
+      <title>{say('load.order.title')}</title>
+      <TopBar
+        acts={
+          lines &&
+          lines.length > 0 && (
+            <CommandButton icon={FileDown} label={say('load.order.csv')} onClick={() => saveCsv(lines)} />
+          )
+        }
+      >
+        <chakra.h1 fontSize="21px" fontWeight="bold">
+          {say('load.order.heading')}
+        </chakra.h1>
+      </TopBar>
+      <Box as="main" id="main" padding={{ base: '4px 16px 32px', md: '4px 24px 32px' }}>
+        {lines?.length === 0 && <Box fontSize="18px">{say('load.order.none')}</Box>}
+        {lines && lines.length > 0 && (
+          <>
+            <Box fontSize="17px" marginBottom="12px">
+              {say('load.order.what')}
+            </Box>
+            <OrderTable lines={lines} />
+          </>
+        )}
+        <Button asChild variant="ghost" minHeight="touch" marginTop="14px" paddingX="0">
+          <Link to="/jobs">{say('load.order.jobsLink')}</Link>
+        </Button>
+      </Box>
+    </>
+  );
+}
