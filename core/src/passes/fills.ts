@@ -55,7 +55,7 @@ export function placeOn(line: readonly Point[], atM: number): Point {
  */
 export function fillsOnWalk(legs: readonly Leg[], outputOf: OutputOf, usableSi: number): Fill[] {
   requirePositive({ usableSi });
-  for (const leg of legs) if (!(leg.lengthM >= 0) || !(outputOf(leg) >= 0)) throw new InputError('number.unusable', { field: 'legs' }); // prettier-ignore
+  for (const leg of legs) if (!(leg.lengthM >= 0) || !(outputOf(leg) >= 0)) throw new InputError('number.unusable', { field: 'legs', input: String(leg.lengthM) }); // prettier-ignore
   const total = legs.reduce((sum, leg) => sum + leg.lengthM * outputOf(leg), 0);
   if (finite(total / usableSi) > MAX_FILLS) throw new InputError('passes.too-many-fills', { field: 'hopper', most: MAX_FILLS }); // prettier-ignore
   const fills: Fill[] = [];

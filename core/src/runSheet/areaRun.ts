@@ -175,6 +175,26 @@ function run(asked: Asked): AreaRun {
   };
 } // prettier-ignore
 
+type Tried = { value: AreaRun | null; error: InputError | null };
+
+/** The last run of each drawn ground, with what it was of: what is typed of another area, or of the water, changes nothing of it. */
+const KNOWN = new WeakMap<GroundFacts, { of: string; machine: MachineFacts | null; tried: Tried }>();
+
+function markOf({ area, input, load, rates }: Asked): string {
+  const { machine, ...figures } = rates;
+  const { trims, trimShare, turnS, refillS, blockM2 } = load;
+  const { edgeOn, headingAim, last, areas } = input;
+  const own = areas.find(({ id }) => id === area.id);
+  return JSON.stringify([area, figures, trims, trimShare, turnS, refillS, blockM2, edgeOn, headingAim, last, own, machine?.kind]); // prettier-ignore
+}
+
 /** One area of a run sheet, or why it cannot be planned. */
-export const areaRun = (asked: Asked): { value: AreaRun | null; error: InputError | null } =>
-  toResult(() => run(asked));
+export function areaRun(asked: Asked): Tried {
+  const { facts, rates } = asked;
+  const of = markOf(asked);
+  const known = facts && KNOWN.get(facts);
+  if (known?.of === of && known.machine === rates.machine) return known.tried;
+  const tried = toResult(() => run(asked));
+  if (facts) KNOWN.set(facts, { of, machine: rates.machine, tried });
+  return tried;
+}

@@ -76,7 +76,7 @@ export function obstaclesOf(of: {
 }): Obstacle[] {
   return [
     ...ofSheet(of.answer, of.spacingM),
-    ...of.failed.map(({ id, name, error }) => facts(`plan:${id}`, message('run.noPlan', { name, why: error.sentence }))),
+    ...of.failed.map(({ id, name, error }) => facts(`plan:${id}`, name === '' ? error.sentence : message('run.noPlan', { name, why: error.sentence }))),
     ...ofMachine(of.facts, of.job, of.spacingM),
     ...ofChart(of.areas, of.answer.numbers.once.directions),
     ...of.facts.broken.map(({ id, rule }) => against(`rule:${id}`, message('run.rule', { rule }))),

@@ -68,9 +68,9 @@ export function seasonOrderTable(
   speak: Speak,
   cost: (cents: number) => string,
 ): string[][] {
-  const heading = (id: string) => speak(message(`csv.order.${id}`));
+  const headings = [message('csv.order.product'), message('csv.order.needed'), message('csv.order.amountUnit'), message('csv.order.packages'), message('csv.order.stock'), message('csv.order.buy'), message('csv.order.cost')]; // prettier-ignore
   return [
-    [heading('product'), heading('needed'), heading('unit'), heading('packages'), heading('stock'), heading('buy'), heading('cost')], // prettier-ignore
+    headings.map(speak),
     ...lines.map(({ product, amountSi, unit, order }) => [
       product,
       cell(amountSi, unit),

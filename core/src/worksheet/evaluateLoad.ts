@@ -1,5 +1,5 @@
 import { collect, type Collected } from '../errors/collect.ts';
-import { InputError } from '../errors/InputError.ts';
+import { InputError, toResult } from '../errors/InputError.ts';
 import { noteDay } from '../fields/heading.ts';
 import { readPercent } from '../fields/counts.ts';
 import { message } from '../messages/message.ts';
@@ -29,14 +29,14 @@ export interface LoadResult {
 } // prettier-ignore
 
 function readTrims(input: string): number {
-  const value = readNumber(input, 'trims');
-  if (Number.isInteger(value) && value >= 0 && value <= MAX_TRIMS) return value;
-  throw new InputError('passes.trims', { field: 'trims', input, most: MAX_TRIMS });
+  const { value } = toResult(() => readNumber(input, 'trims'));
+  if (value !== null && Number.isInteger(value) && value >= 0 && value <= MAX_TRIMS) return value;
+  throw new InputError('passes.trims', { field: 'trims', most: MAX_TRIMS });
 }
 
 function readHeading(input: string, field: string): number {
-  const value = readNumber(input.replace(/°\s*$/, ''), field);
-  if (Math.abs(value) <= 360) return value;
+  const { value } = toResult(() => readNumber(input.replace(/°\s*$/, ''), field));
+  if (value !== null && Math.abs(value) <= 360) return value;
   throw new InputError('passes.heading', { field, input });
 }
 

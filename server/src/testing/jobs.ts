@@ -1,6 +1,6 @@
 import { KINDS, type DocumentWrite, type KindName } from '@steady-scatter/contract';
 import { blankProduct, type ProductInput } from '@steady-scatter/core/products';
-import { blankWorksheet, type WorksheetInput } from '@steady-scatter/core/worksheet';
+import { blankLoad, blankWorksheet, type WorksheetInput } from '@steady-scatter/core/worksheet';
 import { v7 } from 'uuid';
 
 /** The label of 24-0-8 in 40-lb bags. */
@@ -32,6 +32,7 @@ export const sampleJob = (more: Record<string, unknown> = {}, sheet: Partial<Wor
     ],
     ...sheet,
   },
+  load: blankLoad('us'),
   ...more,
 });
 

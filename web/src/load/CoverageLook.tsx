@@ -16,6 +16,7 @@ import { StatedDefault } from '../ui/StatedDefault.tsx';
 import { shownIn } from '../units/shownIn.ts';
 import { CoverageMap, GroundHistogram, MapLegend } from './CoverageMap.tsx';
 import type { RunUnits } from './LoadTable.tsx';
+import { OFF_NAMES } from './names.ts';
 import { lengthText } from './texts.ts';
 import { useCoverage } from './useCoverage.ts';
 import { useLoadFields } from './useLoadFields.ts';
@@ -48,7 +49,7 @@ function offText({ off }: Coverage, units: RunUnits): string {
       ? [
           say('load.cover.offOf', {
             amount: shownIn(off[kind], units.amount, 2),
-            kind: say(`load.kind.${kind}`),
+            kind: OFF_NAMES[kind],
           }),
         ]
       : [],

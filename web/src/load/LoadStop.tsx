@@ -10,15 +10,13 @@ import { Blocks } from './Blocks.tsx';
 import { CoverageLook } from './CoverageLook.tsx';
 import { LoadPanel } from './LoadPanel.tsx';
 import type { RunUnits } from './LoadTable.tsx';
+import { LOOK_NAMES, LOOKS, type Look } from './names.ts';
 import { OutBox } from './OutBox.tsx';
 import { PlanDrawing } from './PlanDrawing.tsx';
 import { planLines } from './planLines.ts';
 import { RunSheetPrinted } from './RunSheetPrinted.tsx';
 import { useRunSheet, type RunOfSheet } from './useRunSheet.ts';
 import { WalkFields } from './WalkFields.tsx';
-
-const LOOKS = ['passes', 'coverage', 'blocks'] as const;
-type Look = (typeof LOOKS)[number];
 
 /** Which way the area is looked at. */
 const Looks = ({ look, area, onLook }: { look: Look; area: string; onLook(look: Look): void }) => (
@@ -38,7 +36,7 @@ const Looks = ({ look, area, onLook }: { look: Look; area: string; onLook(look: 
         aria-pressed={id === look}
         onClick={() => onLook(id)}
       >
-        {say(`load.look.${id}`)}
+        {LOOK_NAMES[id]}
       </Button>
     ))}
   </Box>

@@ -1,6 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import type { AreaRun } from '@steady-scatter/core/runSheet';
-import { memo } from 'react';
+import { useEffect, useState } from 'react';
+import { flushSync } from 'react-dom';
 import { useWatch } from 'react-hook-form';
 import { say } from '@steady-scatter/words/load';
 import { useSheetForm } from '../sheet/sheet.tsx';
@@ -41,8 +42,32 @@ function AreaPage({ run, of, units, heading }: Props & { run: AreaRun; heading: 
   );
 }
 
+/** Whether the page is being printed: what is printed alone is not drawn before. */
+function useIsPrinting(): boolean {
+  const [isPrinting, setPrinting] = useState(false);
+  useEffect(() => {
+    const media = window.matchMedia('print');
+    const follow = () => flushSync(() => setPrinting(media.matches));
+    const begin = () => flushSync(() => setPrinting(true));
+    const end = () => setPrinting(false);
+    media.addEventListener('change', follow);
+    window.addEventListener('beforeprint', begin);
+    window.addEventListener('afterprint', end);
+    return () => {
+      media.removeEventListener('change', follow);
+      window.removeEventListener('beforeprint', begin);
+      window.removeEventListener('afterprint', end);
+    };
+  }, []);
+  return isPrinting;
+}
+
 /** The run sheet as it is printed: one page for each area. */
-export const RunSheetPrinted = memo(function RunSheetPrintedOf(props: Props) {
+export function RunSheetPrinted(props: Props) {
+  return useIsPrinting() ? <Pages {...props} /> : null;
+}
+
+function Pages(props: Props) {
   const { control } = useSheetForm();
   const [name, onDay] = useWatch({ control, name: ['name', 'onDay'] });
   return (
@@ -57,4 +82,4 @@ export const RunSheetPrinted = memo(function RunSheetPrintedOf(props: Props) {
       ))}
     </Box>
   );
-});
+}

@@ -10,7 +10,8 @@ import { Choice } from '../ui/Choice.tsx';
 import { LabelledField } from '../ui/LabelledField.tsx';
 import { StatedDefault } from '../ui/StatedDefault.tsx';
 import { shownIn } from '../units/shownIn.ts';
-import { lengthText, windName } from './texts.ts';
+import { AIM_NAMES, LAST_NAMES, SIDE_NAMES, WIND_NAMES } from './names.ts';
+import { lengthText } from './texts.ts';
 import { useLoadFields } from './useLoadFields.ts';
 import type { RunOfSheet } from './useRunSheet.ts';
 
@@ -65,14 +66,14 @@ function HeadingFields({ run, of }: Props) {
       <Choice
         label={say('load.direction.aim')}
         value={input.headingAim}
-        options={HEADING_AIMS.map((id) => ({ id, label: say(`load.aim.${id}`) }))}
+        options={HEADING_AIMS.map((id) => ({ id, label: AIM_NAMES[id] }))}
         onChange={(aim) => set('headingAim', aim)}
       />
       <DirectionsField />
       <Choice
         label={say('load.last')}
         value={input.last}
-        options={LAST_PASS.map((id) => ({ id, label: say(`load.last.${id}`) }))}
+        options={LAST_PASS.map((id) => ({ id, label: LAST_NAMES[id] }))}
         onChange={(last) => set('last', last)}
       />
     </StatedDefault>
@@ -105,7 +106,7 @@ function TrimFields({ of }: Pick<Props, 'of'>) {
   return (
     <StatedDefault
       name={say('load.trims')}
-      text={say('load.trims.is', { trims: sheet.trims, side: say(`load.side.${input.edgeOn}`), share })}
+      text={say('load.trims.is', { trims: sheet.trims, side: SIDE_NAMES[input.edgeOn], share })}
       isWrong={errorAt('trims') !== undefined || errorAt('trimShare') !== undefined}
     >
       <LabelledField
@@ -119,7 +120,7 @@ function TrimFields({ of }: Pick<Props, 'of'>) {
       <Choice
         label={say('load.trims.side')}
         value={input.edgeOn}
-        options={(['left', 'right'] as const).map((id) => ({ id, label: say(`load.side.${id}`) }))}
+        options={(['left', 'right'] as const).map((id) => ({ id, label: SIDE_NAMES[id] }))}
         onChange={(side) => set('edgeOn', side)}
       />
       <LabelledField
@@ -144,7 +145,7 @@ function RefillFields({ run, of }: Props) {
     <StatedDefault
       name={say('load.refill')}
       text={say('load.refill.is', {
-        where: refillAt === '' ? 'none' : windName(refillAt),
+        where: refillAt === '' ? 'none' : WIND_NAMES[refillAt],
         minutes: load.refillS / 60,
         seconds: load.turnS,
       })}
@@ -155,7 +156,7 @@ function RefillFields({ run, of }: Props) {
         value={refillAt}
         options={[
           { id: '', label: say('load.refill.none') },
-          ...WINDS.map((id) => ({ id, label: windName(id) })),
+          ...WINDS.map((id) => ({ id, label: WIND_NAMES[id] })),
         ]}
         onChange={(wind) => setArea(run.id, { refillAt: wind })}
       />

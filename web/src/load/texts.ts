@@ -1,6 +1,7 @@
 import type { AreaRun, PlacedFill, RunSheet, Zone } from '@steady-scatter/core/runSheet';
 import type { LengthUnit, UnitId } from '@steady-scatter/core/quantities';
 import { say } from '@steady-scatter/words/load';
+import { WIND_NAMES } from './names.ts';
 import { shownIn } from '../units/shownIn.ts';
 
 /** "1 h 5 min": never 0. */
@@ -19,25 +20,12 @@ export const lengthText = (m: number, unit: LengthUnit): string =>
 export const partText = ({ part, parts }: { part: number; parts: number }): string =>
   parts > 1 ? String.fromCodePoint(97 + Math.min(25, part)) : '';
 
-const WIND_NAMES = {
-  n: say('load.wind.n'),
-  ne: say('load.wind.ne'),
-  e: say('load.wind.e'),
-  se: say('load.wind.se'),
-  s: say('load.wind.s'),
-  sw: say('load.wind.sw'),
-  w: say('load.wind.w'),
-  nw: say('load.wind.nw'),
-} as const;
-
-export const windName = (wind: keyof typeof WIND_NAMES): string => WIND_NAMES[wind];
-
 /** Where a fill should run out. */
 export function fillEndText({ runsOut }: PlacedFill, unit: LengthUnit): string {
   if (!runsOut) return say('load.fill.end');
   const left = lengthText(runsOut.leftM, unit);
   if (runsOut.zone === 'trim') return say('load.fill.trim', { number: runsOut.number, left });
-  const towards = runsOut.towards ? windName(runsOut.towards) : 'none';
+  const towards = runsOut.towards ? WIND_NAMES[runsOut.towards] : 'none';
   return say('load.fill.pass', { number: runsOut.number, part: partText(runsOut), left, towards });
 }
 

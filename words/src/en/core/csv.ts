@@ -12,7 +12,7 @@ export const csv = {
   'csv.run.fills': 'Fills',
   'csv.run.minutes': 'Minutes',
   'csv.order.needed': 'Needed',
-  'csv.order.unit': 'Unit',
+  'csv.order.amountUnit': 'Unit',
   'csv.order.packages': 'Packages',
   'csv.order.product': 'Product',
   'csv.order.stock': 'In stock',
