@@ -47,10 +47,11 @@ export function coverageFor({ run, pattern, machine, spacingM, input, load, seed
   const perM = new Map(run.zones.map(({ zone, loadPerM }) => [zone, loadPerM]));
   const [loadSi, amountSi] = [run.zones.reduce((sum, zone) => sum + zone.loadSi, 0), run.amountSi];
   const product = loadSi > 0 ? amountSi / loadSi : 1;
+  const atEdge = isThrown ? deflected(shape, input.edgeOn, trimFor(load, input, machine, spacingM).pathM) : shape;
   const tracks = run.plan.legs.map(({ zone, line }): Track => ({
     line,
     perM: (perM.get(zone) ?? 0) * product,
-    pattern: zone === 'trim' && isThrown ? deflected(shape, input.edgeOn, trimFor(load, input, machine, spacingM).pathM) : shape,
+    pattern: zone === 'trim' ? atEdge : shape,
   }));
   const { lateM, earlyM, wanderM, paceSd } = load.walk;
   return {

@@ -1,7 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import { boundsOf, difference, type Outline, type Point } from '@steady-scatter/core/ground';
 import type { AreaRun } from '@steady-scatter/core/runSheet';
-import { useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { useEffect, useId, useMemo, useRef, useState, type ReactNode } from 'react';
 import { say } from '@steady-scatter/words/load';
 import { partText } from './texts.ts';
 
@@ -98,7 +98,17 @@ function Trims({ run, fit }: { run: AreaRun; fit: Fit }) {
 }
 
 /** Passes with their headings. */
-function Passes({ run, fit, zone }: { run: AreaRun; fit: Fit; zone: 'first' | 'second' }) {
+function Passes({
+  run,
+  fit,
+  zone,
+  arrow,
+}: {
+  run: AreaRun;
+  fit: Fit;
+  zone: 'first' | 'second';
+  arrow: string;
+}) {
   const passes = run.plan.legs.filter((leg) => leg.zone === zone);
   const perPass = passes.length > 60 ? 0.8 : 1.4;
   return passes.map(({ line, number, part, piece }) => (
@@ -109,7 +119,7 @@ function Passes({ run, fit, zone }: { run: AreaRun; fit: Fit; zone: 'first' | 's
       stroke={zone === 'first' ? FILL.ink : FILL.soft}
       strokeWidth={perPass}
       strokeDasharray={zone === 'second' ? '2 3' : undefined}
-      markerEnd={passes.length > 60 ? undefined : 'url(#heading)'}
+      markerEnd={passes.length > 60 ? undefined : `url(#${arrow})`}
     />
   ));
 }
@@ -211,6 +221,7 @@ interface SvgProps {
 
 /** An area with its passes, to scale, so wide and no higher. */
 export function PlanSvg({ run, label, width, highest }: SvgProps) {
+  const arrow = useId();
   const points = run.ground.area.flat();
   const fit = useMemo(() => fitted(points, width, highest, MARGIN), [points, width, highest]);
   return (
@@ -223,22 +234,14 @@ export function PlanSvg({ run, label, width, highest }: SvgProps) {
       style={{ display: 'block', maxWidth: '100%' }}
     >
       <defs>
-        <marker
-          id="heading"
-          viewBox="0 0 8 8"
-          refX="7"
-          refY="4"
-          markerWidth="7"
-          markerHeight="7"
-          orient="auto"
-        >
+        <marker id={arrow} viewBox="0 0 8 8" refX="7" refY="4" markerWidth="7" markerHeight="7" orient="auto">
           <path d="M0 0L8 4L0 8" fill="none" stroke={FILL.ink} strokeWidth="1.4" />
         </marker>
       </defs>
       <GroundShape run={run} fit={fit} />
       <Trims run={run} fit={fit} />
-      <Passes run={run} fit={fit} zone="second" />
-      <Passes run={run} fit={fit} zone="first" />
+      <Passes run={run} fit={fit} zone="second" arrow={arrow} />
+      <Passes run={run} fit={fit} zone="first" arrow={arrow} />
       <Flags run={run} fit={fit} />
       <Fills run={run} fit={fit} />
     </svg>

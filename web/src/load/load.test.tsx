@@ -1,7 +1,7 @@
 import { KINDS } from '@steady-scatter/contract';
 import { simulateCoverage, type CoverageRequest } from '@steady-scatter/core/coverage';
 import type { LoadInput } from '@steady-scatter/core/worksheet';
-import { screen, waitFor, within } from '@testing-library/react';
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import demo from '../../../demo/tarn-hollow.json' with { type: 'json' };
 import { queries } from '../api/queries.ts';
@@ -127,7 +127,8 @@ describe('ready', () => {
     const mark = screen.getByRole('button', { name: 'Mark ready' });
     await person.click(mark);
     expect(screen.getByText(/things? stands? against it: give a reason for each/)).toBeTruthy();
-    for (const field of screen.getAllByLabelText(/^Reason to go on: /)) await person.type(field, 'Seen');
+    const fields = screen.getAllByLabelText(/^Reason to go on: /);
+    for (const field of fields) fireEvent.change(field, { target: { value: 'Seen' } });
     await person.click(mark);
     expect(screen.getByText('Type your name: it stands on the sheet.')).toBeTruthy();
     await person.type(screen.getByLabelText('Your name'), 'R. Fenn');
@@ -187,7 +188,7 @@ describe('blocks', () => {
 describe('files', () => {
   it('sheet as a table, passes for a map where the site has its place', async () => {
     const { person } = september();
-    const saved = (at: number) => String(vi.mocked(saveFile).mock.calls[at]!.slice(2).join(''));
+    const saved = (at: number) => (vi.mocked(saveFile).mock.calls[at]!.slice(2) as string[]).join('');
     await person.click(screen.getByRole('button', { name: 'Save run sheet as CSV' }));
     expect(saved(0)).toMatch(/^\uFEFFArea,Zone,/);
     await person.click(screen.getByRole('button', { name: 'Save passes as GeoJSON' }));
@@ -200,7 +201,7 @@ describe('files', () => {
     const { person } = september();
     await person.click(screen.getByRole('button', { name: 'Save plan as SVG' }));
     await waitFor(() => expect(saveFile).toHaveBeenCalled());
-    const svg = String(vi.mocked(saveFile).mock.calls[0]![2]);
+    const svg = vi.mocked(saveFile).mock.calls[0]![2] as string;
     expect(svg).toMatch(/^<svg xmlns/);
     expect(svg).not.toContain('var(');
     await person.click(screen.getByRole('button', { name: 'Save run sheet as PDF' }));

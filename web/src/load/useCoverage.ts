@@ -15,7 +15,7 @@ const COARSE = 5;
  */
 export function useCoverage(request: CoverageRequest | null) {
   const coarse = useMemo(() => request && { ...request, cellM: request.cellM * COARSE }, [request]);
-  const first = useWork<CoverageWorker, Coverage | null>({ open, key: coarse }, (api, onShare) => api.simulate(coarse!, onShare)); // prettier-ignore
+  const first = useWork<CoverageWorker, Coverage | null>({ open, key: coarse, pauseMs: 20 }, (api, onShare) => api.simulate(coarse!, onShare)); // prettier-ignore
   const fine = useWork<CoverageWorker, Coverage | null>({ open, key: request, pauseMs: 60 }, (api, onShare) => api.simulate(request!, onShare)); // prettier-ignore
   const isFine = fine.isCurrent && fine.last !== null;
   return {

@@ -18,6 +18,7 @@ import { SITES } from '../kinds/useSites.ts';
 import { useJobMachine } from '../machine/useJobMachine.ts';
 import { useRuleChecks } from '../regulations/useRuleChecks.ts';
 import { useSheet, useSheetForm } from '../sheet/sheet.tsx';
+import { useShared } from '../ui/useShared.ts';
 
 const NONE: readonly never[] = [];
 
@@ -108,13 +109,16 @@ export function useRunSheet(): RunOfSheet {
   // oxlint-disable-next-line react/exhaustive-deps -- the parts that it is made of
   const machine = useMemo(() => machineFacts(jobMachine), [chosen, on, match]);
   const load = useMemo(() => evaluateLoad(input), [input]);
+  // What is worked out anew with each key is the same while it says the same.
+  const broken = useShared(
+    checks.filter(({ state }) => state === 'broken').map(({ id, rule }) => ({ id, rule })),
+  );
   const sheet = useMemo(() => {
-    const broken = checks.filter(({ state }) => state === 'broken').map(({ id, rule }) => ({ id, rule }));
     return runSheet(
       { name, onDay, worksheet, load: input },
       { answer, load, errors: [] },
       { grounds, machine, mixLPerM2, broken },
     );
-  }, [name, onDay, worksheet, input, answer, load, grounds, machine, mixLPerM2, checks]);
+  }, [name, onDay, worksheet, input, answer, load, grounds, machine, mixLPerM2, broken]);
   return { sheet, input, load, machine, rig: chosen?.input.rig ?? '', sites };
 }

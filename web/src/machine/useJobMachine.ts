@@ -1,5 +1,6 @@
 import { chartMatch, type CalibrationAim } from '@steady-scatter/core/testing';
 import type { SpreadInput } from '@steady-scatter/core/worksheet';
+import { useMemo } from 'react';
 import { useWatch } from 'react-hook-form';
 import { explain } from '../api/explain.ts';
 import { calibrationContext, useMachineShelf } from '../bench/calibrationContext.ts';
@@ -16,8 +17,12 @@ export function useJobMachine() {
   const { data: chosen } = useDoc(CALIBRATIONS, spread.calibration === '' ? null : spread.calibration);
   const product = useWatch({ control: form.control, name: 'worksheet.product' });
   const shelf = useMachineShelf(chosen?.input.rig ?? '');
-  const on = chosen && calibrationContext(chosen.input, shelf, chosen.id);
-  const match = chosen && on ? chartMatch(product, chosen.input, on.product, spread.sameProduct) : null;
+  // The same from key to key: what rests on them is worked out when they change.
+  const on = useMemo(() => chosen && calibrationContext(chosen.input, shelf, chosen.id), [chosen, shelf]);
+  const match = useMemo(
+    () => (chosen && on ? chartMatch(product, chosen.input, on.product, spread.sameProduct) : null),
+    [chosen, on, product, spread.sameProduct],
+  );
   const change = (more: Partial<SpreadInput>) =>
     form.setValue('worksheet.spread', { ...spread, ...more }, { shouldDirty: true });
   const put = (calibration: string, input: CalibrationAim | null) => {
