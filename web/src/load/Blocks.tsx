@@ -1,4 +1,4 @@
-import { Box, chakra } from '@chakra-ui/react';
+import { Box, Button, chakra } from '@chakra-ui/react';
 import type { AreaRun } from '@steady-scatter/core/runSheet';
 import type { AreaUnit } from '@steady-scatter/core/quantities';
 import { useMemo } from 'react';
@@ -79,10 +79,13 @@ function BlockDrawing({ run }: { run: AreaRun }) {
 }
 
 /** How large a block is: typed, or what one fill covers. */
-function BlockSize({ of }: Pick<Props, 'of'>) {
+function BlockSize({ run, of }: Pick<Props, 'run' | 'of'>) {
   const { input, set } = useLoadFields();
   const { block } = input;
   const error = of.load.errors.find(({ field }) => field === 'block.size');
+  const { usableSi } = of.sheet;
+  const perM2 = run.zones.reduce((sum, { loadSi }) => sum + loadSi, 0) / run.areaM2;
+  const oneFill = usableSi === null || !(perM2 > 0) ? null : shownIn(usableSi / perM2, block.unit, 3);
   return (
     <StatedDefault
       name={say('load.blocks.size')}
@@ -98,6 +101,11 @@ function BlockSize({ of }: Pick<Props, 'of'>) {
         error={error}
         onChange={(size) => set('block', { ...block, size })}
       />
+      {oneFill && (
+        <Button minHeight="touch" alignSelf="end" onClick={() => set('block', { ...block, size: oneFill })}>
+          {say('load.blocks.oneLoad', { size: oneFill })}
+        </Button>
+      )}
     </StatedDefault>
   );
 }
@@ -111,7 +119,7 @@ export function Blocks({ run, of, units }: Props) {
       <Box fontSize="17px" marginTop="10px">
         {say('load.blocks.how')}
       </Box>
-      <BlockSize of={of} />
+      <BlockSize run={run} of={of} />
       <Numbers>
         <thead>
           <tr>

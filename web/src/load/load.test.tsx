@@ -182,6 +182,8 @@ describe('blocks', () => {
     await person.click(screen.getByRole('button', { name: 'Change Block size' }));
     await person.type(screen.getByLabelText('Block size'), '400');
     expect(await screen.findByRole('img', { name: /^Bandstand lawn in (?!3)/ })).toBeTruthy();
+    await person.click(screen.getByRole('button', { name: /^What one fill covers, / }));
+    expect(await screen.findByRole('img', { name: /^Bandstand lawn in one block/ })).toBeTruthy();
   });
 });
 

@@ -126,6 +126,7 @@ export const load = {
     '{count, plural, one {One thing stands} other {# things stand}} against it: give a reason for each, or mend it.',
   'load.ready.undo': 'Undo ready',
   'load.blocks.size': 'Block size',
+  'load.blocks.oneLoad': 'What one fill covers, {size}',
   'load.blocks.is': 'Blocks of about {size}',
   'load.blocks.how':
     'Set flags at the corners of each block. Weigh out the load of one block, spread it, and look: what is left over, or missing, shows a wrong setting after the first block.',

@@ -35,6 +35,7 @@ export const sheet = {
   'sheet.job.one': 'job',
   'sheet.rules.oneBroken': 'rule broken',
   'sheet.rules.manyBroken': '{count} rules broken',
+  'sheet.jobs.ready': '✓ ready',
   'sheet.jobs.none': 'No jobs yet',
   'sheet.jobs.teach':
     'A job is a worksheet with a name and a day: 0.8 lb N on each 1000 ft² from 24-0-8, on three areas. Work one out, then save it.',
