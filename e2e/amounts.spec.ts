@@ -24,11 +24,11 @@ test('two portions in two directions reach the setting, the load and the card', 
   await openStop(page, 'Test');
   await expect(setting).toContainText(/1\.50 lb \/ 1000 ft²/);
   await expect(setting).toContainText('Set gate to 8.5');
-  await openStop(page, 'Load');
+  await openStop(page, 'Ground');
   await page.getByLabel('Over the ground').selectOption('one');
   await openStop(page, 'Test');
   await expect(setting).toContainText('Set gate to 10.5');
-  await openStop(page, 'Load');
+  await openStop(page, 'Ground');
   await page.getByLabel('Over the ground').selectOption('two');
   await openStop(page, 'Test');
   await page.getByRole('link', { name: 'Card for this job' }).click();

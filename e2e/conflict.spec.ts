@@ -74,7 +74,7 @@ test.describe('two people on one job', () => {
     await expect(kept(page)).toBeVisible();
     await other.reload();
     await expect(other.getByLabel('Grade on the label')).toHaveValue('18-0-6');
-    await other.getByRole('button', { name: 'Delete', exact: true }).click();
+    await other.getByRole('button', { name: 'Archive', exact: true }).click();
     await expect(other).toHaveURL(/\/jobs$/);
     await page.getByLabel('Grade on the label').fill('30-0-0');
     await keep(page);

@@ -28,7 +28,7 @@ test('keep, reload, open again, change, delete and undo', async ({ page }) => {
   await expect(row).toContainText('9.82 lb');
 
   await page.getByRole('link', { name }).click();
-  await page.getByRole('button', { name: 'Delete', exact: true }).click();
+  await page.getByRole('button', { name: 'Archive', exact: true }).click();
   await expect(page).toHaveURL(/\/jobs$/);
   await expect(row).toHaveCount(0);
   await page.reload();

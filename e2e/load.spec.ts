@@ -1,19 +1,16 @@
 import { expect, test, type Page } from '@playwright/test';
-import { expectAccessible, keep, PHONE, plain } from './support.ts';
+import { expectAccessible, keep, openOwnCopy, PHONE, plain } from './support.ts';
 
 /** The September feed on three areas of a site; a job of its own for each journey. */
-async function openCopy(page: Page) {
-  await page.goto('/jobs');
-  await page.getByRole('link', { name: 'Lake front, September feed' }).click();
-  await page.getByRole('button', { name: 'Duplicate' }).click();
-  await expect(page).toHaveURL(/\/jobs\/(?!01994a10)/);
+async function openCopy(page: Page, as: string) {
+  await openOwnCopy(page, 'Lake front, September feed', as);
   await page.getByRole('link', { name: /^Load/ }).click();
   await expect(page.getByRole('img', { name: /^Bandstand lawn with 6 passes and one trim/ })).toBeVisible();
 }
 const look = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).click();
 
 test('an area is planned with trims, two spacings are compared, blocks are laid out, the sheet is made ready over a reason and printed', async ({ page }) => {
-  await openCopy(page);
+  await openCopy(page, 'Run sheet at the desk');
   await page.getByRole('button', { name: 'Change Trim passes' }).click();
   await page.getByLabel('Trim passes', { exact: true }).fill('2');
   await expect(page.getByRole('img', { name: /and 2 trims round the edge/ })).toBeVisible();
@@ -49,7 +46,7 @@ test('an area is planned with trims, two spacings are compared, blocks are laid 
   await page.emulateMedia({ media: null });
 
   await page.getByRole('link', { name: 'Season order' }).click();
-  await expect(page.getByRole('row', { name: /^Autumn feed 22-2-11/ })).toContainText('Lake front, September feed');
+  await expect(page.getByRole('row', { name: /^Autumn feed 22-2-11/ })).toContainText('Run sheet at the desk');
   await expectAccessible(page);
 }); // prettier-ignore
 
@@ -57,7 +54,7 @@ test.describe('on a phone', () => {
   test.use(PHONE);
 
   test('the run sheet is read with one thumb, by keyboard too, and the plan is turned', async ({ page }) => {
-    await openCopy(page);
+    await openCopy(page, 'Run sheet on a phone');
     expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(0); // prettier-ignore
     await page.getByRole('button', { name: 'Change Direction' }).press('Enter');
     await page.getByRole('button', { name: 'Turn by 15°' }).press('Enter');

@@ -175,3 +175,19 @@ export async function openStop(page: Page, name: string): Promise<void> {
     'step',
   );
 }
+
+/** A sample job once more under another name, opened: what is done with it disturbs nobody else. */
+export async function openOwnCopy(page: Page, name: string, as: string): Promise<string> {
+  const { items } = await (await page.request.get('/api/jobs', { params: { q: name } })).json();
+  const { id } = (items as { id: string; name: string }[]).find((each) => each.name === name)!;
+  const { schemaVersion, input } = await (await page.request.get(`/api/jobs/${id}`)).json();
+  const own = crypto.randomUUID();
+  const data = {
+    version: 0,
+    schemaVersion,
+    input: { ...input, name: as, load: { ...input.load, ready: null } },
+  };
+  expect((await page.request.put(`/api/jobs/${own}`, { data })).ok()).toBe(true);
+  await page.goto(`/jobs/${own}`);
+  return own;
+}

@@ -75,8 +75,10 @@ it('and winters: storms with rounds, a correction and one that does not count, a
   expect(guides.map(({ input }) => input.versions.length).toSorted((a, b) => a - b)).toEqual([1, 2]);
   const rows = (await request(appAtHome()).get('/api/applications').expect(200)).body.events;
   const done = doneRows(rows);
-  expect(done.length).toBe(rows.length - 2);
+  expect(done.length).toBe(rows.length - 3);
   for (const storm of storms) expect(done.some(({ subject }) => subject === storm.id)).toBe(true);
+  const jobs = await list('jobs');
+  expect(new Set(done.filter(({ subject }) => jobs.some(({ id }) => id === subject)).map(({ subject }) => subject)).size).toBe(3);
   for (const { input } of done) expect(evaluateApplication(input).errors).toEqual([]);
   expect(done.filter(({ input }) => evaluateApplication(input).isVoid)).toHaveLength(1);
   const [last, now] = winters.toSorted((a, b) => a.input.fromDay.localeCompare(b.input.fromDay));

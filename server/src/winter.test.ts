@@ -6,7 +6,7 @@ import request from 'supertest';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { openHarness, type Harness } from './testing/harness.ts';
-import { writeOf } from './testing/jobs.ts';
+import { writeOf, sampleJob } from './testing/jobs.ts';
 
 type Row = StoredEvent<ApplicationInput>;
 
@@ -158,5 +158,40 @@ describe('what a winter is worked by', () => {
     await put(`/api/storms/${v7()}`, writeOf('storms', input)).expect(200);
     const answer = await put(`/api/storms/${v7()}`, writeOf('storms', { ...input, toDay: '2026-12-30' })).expect(400); // prettier-ignore
     expect(paths(answer)).toEqual([['input.toDay', 'storm.ends']]);
+  });
+});
+
+describe('work of a job', () => {
+  it('is appended to the job that it was done for; the same twice is harmless', async () => {
+    const job = v7();
+    await put(`/api/jobs/${job}`, writeOf('jobs', sampleJob())).expect(200);
+    const feed = round({ round: '', product: { ...round().product, kind: 'dry-fertilizer', name: 'Lake feed', grade: '24-0-8' } }); // prettier-ignore
+    const body = rowOf(feed, { subject: job });
+    const { body: once } = await append(body).expect(200);
+    expect((await append(body).expect(200)).body).toEqual(once);
+    const list = await request(app).get('/api/applications').query({ subject: job }).expect(200);
+    expect(list.body.events).toEqual([once]);
+    const correction = rowOf(
+      { ...feed, void: 'Wrong lawn', correction: 'Wrong lawn' },
+      { subject: job, first: body.id },
+    );
+    await append(correction).expect(200);
+    // What names a row of a job belongs to that job.
+    await append(rowOf(feed, { subject: storm, first: body.id })).expect(400);
+  });
+
+  it('of a job that is deleted, or of anything else, is refused', async () => {
+    const job = v7();
+    await put(`/api/jobs/${job}`, writeOf('jobs', sampleJob())).expect(200);
+    await request(app).delete(`/api/jobs/${job}`).expect(204);
+    await append(rowOf(round(), { subject: job })).expect(409);
+    await append(rowOf(round(), { subject: v7() })).expect(404);
+  });
+
+  it('a row of the version before is read as one of now', async () => {
+    const { need: _need, directions: _directions, planned: _planned, water: _water, label: _label, chart: _chart, ...earlier } = round(); // prettier-ignore
+    const body = rowOf(earlier as ApplicationInput, { schemaVersion: 1 });
+    await append(body).expect(200);
+    expect((await rows()).map(({ input }) => input)).toEqual([round()]);
   });
 });

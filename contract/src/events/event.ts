@@ -16,8 +16,8 @@ interface EventEntry<Input> {
   /** Its name in code and files: the plural, as in `testRuns`. */
   readonly name: string;
   readonly path: `/api/${string}`;
-  /** The kind of the documents that it belongs to. */
-  readonly subject: KindName;
+  /** The kinds of the documents that it belongs to. */
+  readonly subjects: readonly KindName[];
   /** The kind of the document, under the same id, that it was made as until it was done; it goes when the row is appended. */
   readonly madeAs?: KindName;
   /** Reads a row of this version; what it does not know it leaves out. */

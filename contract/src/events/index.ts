@@ -11,4 +11,4 @@ export const EVENT_NAMES = Object.keys(EVENTS) as EventName[];
 
 /** Whether something is measured or done for documents of a kind: they are archived with it, and never deleted. */
 export const isArchived = (kind: string): kind is KindName =>
-  EVENT_NAMES.some((name) => EVENTS[name].subject === kind);
+  EVENT_NAMES.some((name) => (EVENTS[name].subjects as readonly string[]).includes(kind));

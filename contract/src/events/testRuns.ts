@@ -10,7 +10,7 @@ import { eventOf } from './event.ts';
 export const testRuns = eventOf<TestRunInput>({
   name: 'testRuns',
   path: '/api/test-runs',
-  subject: 'calibrations',
+  subjects: ['calibrations'],
   schema: testRunInput,
   upgrades: [],
   madeAs: 'openRuns',

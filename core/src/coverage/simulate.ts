@@ -173,7 +173,7 @@ function countOn(map: Float64Array, inside: Uint8Array, cellM: number, targetPer
   } // prettier-ignore
   const all = Math.max(1, cells);
   const beyond = sum / all;
-  const mean = (1 + beyond) * targetPerM2;
+  const mean = finite((1 + beyond) * targetPerM2);
   const cv = mean > 0 ? Math.sqrt(Math.max(0, squares / all - beyond ** 2)) / (1 + beyond) : 0;
   const part = (from: number, to: number) => fine.subarray(from * FINE, to * FINE).reduce((total, count) => total + count, 0) / all; // prettier-ignore
   return { mean, cv, under: part(0, UNDER), over: part(OVER, Infinity), histogram: tenths(fine, all), onSi: mean * cells * cellM ** 2 }; // prettier-ignore

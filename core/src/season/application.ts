@@ -1,13 +1,15 @@
 import { collect } from '../errors/collect.ts';
-import { InputError } from '../errors/InputError.ts';
+import { InputError, toResult } from '../errors/InputError.ts';
 import { finite, requireFinite } from '../errors/preconditions.ts';
 import { momentMs } from '../fields/days.ts';
 import { readSize } from '../fields/size.ts';
 import { message, type Message } from '../messages/message.ts';
+import { readGrade } from '../need/grade.ts';
+import { deliveredAtRate, type Delivered } from '../need/productRate.ts';
 import { chlorideOf, evaluateDeicer } from '../products/deicer.ts';
 import { PRODUCT_KINDS } from '../products/product.ts';
 import { readQuantity } from '../quantities/quantity.ts';
-import type { UnitId } from '../quantities/units.ts';
+import { UNITS, type UnitId } from '../quantities/units.ts';
 import { dimensionOf } from '../testing/rate.ts';
 import { brineDensity } from '../winter/brine.ts';
 import { hasCurve, strongest } from '../winter/brineSalts.ts';
@@ -25,6 +27,11 @@ export interface ApplicationResult {
   readonly onGroundSi: number | null;
   /** What went out over the area, kg/m2 or L/m2. */
   readonly achievedSi: number | null;
+  /** What went out against what was meant: 1 as meant, above it heavy; and about 95 % of it, from reading the amount alone. Null: not known. */
+  readonly ratio: number | null;
+  readonly uRatio: number;
+  /** Each nutrient on the ground by the grade. */
+  readonly delivered: readonly Delivered[];
   /** What stayed on the ground, kg. */
   readonly saltKg: number | null;
   readonly chlorideKg: number | null;
@@ -43,6 +50,20 @@ function kgPerSi({ product }: ApplicationInput, share: number | null, typedKgPer
   return brineDensity(salt, share * 100);
 } // prettier-ignore
 
+/** What went out over what was meant, where both are on the ground. */
+function ratioOf(achievedSi: number | null, meantSi: number | null, unit: UnitId): number | null {
+  const isOnGround = UNITS[unit].kind === 'massPerArea' || UNITS[unit].kind === 'volumePerArea';
+  return achievedSi === null || meantSi === null || meantSi === 0 || !isOnGround
+    ? null
+    : finite(achievedSi / meantSi);
+}
+
+/** Nutrients on each square metre; none without a grade, an area, or the density of a liquid. */
+function deliveredOn({ product }: ApplicationInput, kg: number | null, areaM2: number | null): Delivered[] {
+  if (kg === null || areaM2 === null || areaM2 === 0 || product.grade.trim() === '') return [];
+  return toResult(() => deliveredAtRate(kg / areaM2, readGrade(product.grade, 'product.grade'))).value ?? [];
+}
+
 /**
  * Whether an application was marked as one that does not count.
  *
@@ -59,10 +80,13 @@ export function evaluateApplication(input: ApplicationInput): ApplicationResult 
   const { errors, readIfPresent } = collect();
   const { product, amount, swept, rate, weather } = input;
   const { form } = PRODUCT_KINDS[product.kind];
+  /** What the scale says of the amount, kg or L. */
+  let readTo = 0;
   const kind = form === 'liquid' ? 'volume' : 'mass';
   const notBelow = (what: Message, text: string, unit: UnitId, field: string, quantity: Parameters<typeof readQuantity>[1]['kind'] = kind) =>
     readIfPresent(text, () => {
-      const { si } = readQuantity(text, { kind: quantity, bareUnit: unit, field });
+      const { si, resolutionSi } = readQuantity(text, { kind: quantity, bareUnit: unit, field });
+      if (field === 'amount.text') readTo = resolutionSi;
       if (si < 0) throw new InputError('quantity.not-positive', { field, what, hint: '12' });
       return si;
     }); // prettier-ignore
@@ -85,13 +109,18 @@ export function evaluateApplication(input: ApplicationInput): ApplicationResult 
   const onGroundSi = amountSi === null ? null : finite(amountSi - sweptSi);
   const isDeicer = PRODUCT_KINDS[product.kind].puts === 'de-icer';
   const saltIn = (si: number | null) => (!isDeicer || si === null || perSi === null || deicer.salt === null || deicer.share === null ? null : finite(si * perSi * deicer.share)); // prettier-ignore
+  const achievedSi = amountSi === null || areaM2 === null || areaM2 === 0 ? null : finite(amountSi / areaM2);
   return {
     areaM2,
     meantSi,
     amountSi,
     sweptSi,
     onGroundSi,
-    achievedSi: amountSi === null || areaM2 === null || areaM2 === 0 ? null : finite(amountSi / areaM2),
+    achievedSi,
+    ratio: ratioOf(achievedSi, meantSi, rate.unit),
+    // A difference of two weighings, each to its last digit, twice over.
+    uRatio: amountSi === null || amountSi === 0 ? 0 : finite((2 * Math.SQRT2 * readTo) / Math.sqrt(12) / amountSi),
+    delivered: deliveredOn(input, onGroundSi === null || perSi === null ? null : onGroundSi * perSi, areaM2),
     saltKg: saltIn(onGroundSi),
     chlorideKg: !isDeicer || onGroundSi === null || perSi === null ? null : chlorideOf(deicer, onGroundSi * perSi),
     sweptSaltKg: saltIn(sweptSi),

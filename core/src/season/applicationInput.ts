@@ -2,7 +2,7 @@ import * as z from 'zod';
 import { areaUnit, benchRateUnit, idOrNone, packageUnit, text, type InputOf } from '../fields/schema.ts';
 import { SURFACES } from '../ground/surfaces.ts';
 import { deicerInput, blankDeicer } from '../products/deicer.ts';
-import { PRODUCT_KIND_IDS } from '../products/product.ts';
+import { PRODUCT_KIND_IDS, productInput } from '../products/product.ts';
 import type { System } from '../quantities/units.ts';
 import { TREATMENTS, TRENDS } from '../winter/guideInput.ts';
 
@@ -43,8 +43,13 @@ export const applicationInput = z.object({
     deicer: deicerInput,
   }),
   machine: z.object({ id: idOrNone, name: text, calibration: idOrNone }),
-  /** What was meant. */
+  /** What was needed of it, as it was said on the sheet; empty: nothing was. */
+  need: text,
+  /** What was meant, of one run over the ground: in one direction, or two at right angles with half of it each. */
   rate: z.object({ text, unit: benchRateUnit }),
+  directions: z.enum(['one', 'two']),
+  /** What this area was to get, in the unit of the amount; empty: nobody worked it out. */
+  planned: text,
   /** What went out on this area. */
   amount: z.object({ text, unit: packageUnit, from: z.enum(AMOUNT_SOURCES) }),
   /** Whole packages that were opened. */
@@ -78,6 +83,11 @@ export const applicationInput = z.object({
   }),
   /** Rules that were broken, and why they were overridden. */
   checks: z.array(z.object({ said: text, why: text })).max(40),
+  /** Water after it: how much, by when, who. */
+  water: text,
+  /** The label, and the chart with its setting, as they stood on that day; null and empty: none. */
+  label: productInput.nullable(),
+  chart: text,
   note: text,
   /** What was seen weeks later. */
   look: text,
@@ -112,7 +122,10 @@ export function blankApplication(system: System): ApplicationInput {
     surface: 'pavement',
     product: { id: '', name: '', kind: 'dry-deicer', grade: '', lot: '', density: '', deicer: blankDeicer(system) }, // prettier-ignore
     machine: { id: '', name: '', calibration: '' },
+    need: '',
     rate: { text: '', unit: us ? 'lb/1000 ft2' : 'g/m2' },
+    directions: 'one',
+    planned: '',
     amount: { text: '', unit: mass, from: 'weighed' },
     packages: '',
     leftover: { text: '', unit: mass },
@@ -123,6 +136,9 @@ export function blankApplication(system: System): ApplicationInput {
     weather: { pavement: '', air: '', unit: us ? 'degF' : 'degC', trend: '', wind: '', sky: '' },
     guide: { id: '', name: '', fromDay: '', situation: '', treatment: '', low: '', high: '', unit: '' },
     checks: [],
+    water: '',
+    label: null,
+    chart: '',
     note: '',
     look: '',
     void: '',

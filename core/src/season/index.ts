@@ -8,6 +8,8 @@ export {
   type AmountSource,
   type ApplicationInput,
 } from './applicationInput.ts';
+export { applicationUpgrades } from './applicationUpgrades.ts';
+export { driftOf, EWMA, type Drift, type DriftPoint, type RunRatio } from './drift.ts';
 export { evaluateApplication, isVoid, splitByPlan, type ApplicationResult } from './application.ts';
 export { blankStorm, evaluateStorm, stormInput, type StormInput } from './storm.ts';
 export {

@@ -41,13 +41,13 @@ async function load(sequelize: Sequelize, actor: Actor, name: KindName): Promise
   await sequelize.transaction(async (transaction) => {
     await insertAll({ sequelize, actor, kind, isSample: true }, checked.documents, transaction);
     for (const event of EVENT_NAMES.map((each) => EVENTS[each] as EventKind))
-      if (event.subject === name)
+      if (event.subjects.includes(name))
         // oxlint-disable-next-line no-await-in-loop -- one kind after the other
         await loadEvents(
           actor,
           event,
           schemaVersions[event.name] ?? 1,
-          appended.parse(of[event.name]),
+          appended.parse(of[event.name]).filter(({ subject }) => documents.some(({ id }) => id === subject)),
           transaction,
         );
   });

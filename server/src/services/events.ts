@@ -6,6 +6,8 @@ import {
   type EventAppend,
   type EventKind,
   type EventPage,
+  type Kind,
+  type KindName,
   type StoredEvent,
 } from '@steady-scatter/contract';
 import { isDeepStrictEqual } from 'node:util';
@@ -78,20 +80,24 @@ function toRead(event: EventKind, { id, schemaVersion, input }: EventAppend): un
 export function eventService(sequelize: Sequelize, now: () => Date = () => new Date()): EventService {
   /** The document that something is said of; nobody deletes it meanwhile. */
   async function subjectOf({ crewId }: Actor, event: EventKind, id: string, transaction: Transaction) {
-    const kind = kindNamed(event.subject);
-    const where = { id, crewId, kind: kind.name };
+    const where = { id, crewId, kind: [...event.subjects] };
     const row = await DocumentRow.findOne({ where, transaction, lock: transaction.LOCK.SHARE });
-    if (!row) throw notFound(oneOf(kind.name));
-    return { row, kind };
+    if (!row) throw notFound(oneOf(event.subjects[0]!));
+    return { row, kind: kindNamed(row.kind as KindName) };
   }
 
   /** What a row says anew is of the same document; it may come later than the row. */
-  async function checkFirst(event: EventKind, { id, first, subject }: EventAppend, transaction: Transaction) {
+  async function checkFirst(
+    event: EventKind,
+    of: Kind,
+    { id, first, subject }: EventAppend,
+    transaction: Transaction,
+  ) {
     if (first === null) return;
     if (first === id) throw invalidField('first', 'event.itself', say('server.event.ownFirst'));
     const named = await EventRow.findOne({ where: { id: first }, transaction });
     if (named && (named.kind !== event.name || named.subjectId !== subject))
-      throw invalidField('first', 'event.other', say('server.event.other', { one: oneOf(event.name), of: oneOf(event.subject) })); // prettier-ignore
+      throw invalidField('first', 'event.other', say('server.event.other', { one: oneOf(event.name), of: oneOf(of.name) })); // prettier-ignore
   }
 
   /** What a row was made as until it was done is not open any more. */
@@ -138,7 +144,7 @@ export function eventService(sequelize: Sequelize, now: () => Date = () => new D
             'event.future',
             say('server.event.later', { one: oneOf(event.name) }),
           );
-        await checkFirst(event, asked, transaction);
+        await checkFirst(event, kind, asked, transaction);
         const said = readSaid(event, asked, readStored(kind, of));
         const row = await EventRow.create(
           {

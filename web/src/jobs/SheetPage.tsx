@@ -1,6 +1,6 @@
 import { Button } from '@chakra-ui/react';
 import type { JobInput } from '@steady-scatter/core/worksheet';
-import { CopyPlus, RotateCcw, Trash2 } from 'lucide-react';
+import { CopyPlus, RotateCcw } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import type { UseFormReturn } from 'react-hook-form';
 import { useNavigate } from 'react-router';
@@ -9,6 +9,7 @@ import { say, speak } from '@steady-scatter/words/sheet';
 import { explain } from '../api/explain.ts';
 import { useCommands } from '../commands/CommandsProvider.tsx';
 import type { Doc } from '../documents/docs.ts';
+import { removingOf } from '../documents/removing.ts';
 import { saveNew } from '../documents/saving.ts';
 import { SAVED_WORDS } from '../documents/statusWords.ts';
 import { stoppingErrors, useDocument } from '../documents/useDocument.ts';
@@ -36,6 +37,8 @@ function useDayOfReturn(form: UseFormReturn<SheetForm>, isBlank: boolean) {
     return () => document.removeEventListener('visibilitychange', onReturn);
   }, [form, isBlank]);
 }
+
+const REMOVING = removingOf(JOBS.kind);
 
 /** Puts a copy of the sheet beside it, and goes to it. */
 function useDuplicate(form: UseFormReturn<SheetForm>) {
@@ -122,8 +125,8 @@ export function SheetPage({ job, heldAs }: { job: Doc<JobInput> | null; heldAs?:
             )}
             {job && (
               <CommandButton
-                icon={Trash2}
-                label={say('common.delete')}
+                icon={REMOVING.icon}
+                label={REMOVING.act}
                 onClick={() => void commands.remove(job)}
               />
             )}

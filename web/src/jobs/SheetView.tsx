@@ -36,6 +36,8 @@ const MachinePrinted = lazyPart(() => import('../machine/MachinePrinted.tsx'));
 const Refills = lazyPart(() => import('../machine/Refills.tsx'));
 const TankSection = lazyPart(() => import('../tank/TankSection.tsx'));
 const LoadStop = lazyPart(() => import('../load/LoadStop.tsx'));
+const AfterStop = lazyPart(() => import('../records/AfterStop.tsx'));
+const AfterTold = lazyPart(() => import('../records/AfterTold.tsx'));
 const PlanSections = lazyPart(() => import('../regulations/PlanSections.tsx'));
 
 const SHOWN_ORIGINS = ['typed', 'measured', 'label'] as const satisfies readonly Origin[];
@@ -43,7 +45,13 @@ const SHOWN_ORIGINS = ['typed', 'measured', 'label'] as const satisfies readonly
 const roleText = (line: Working, role: string): string => termText(termOf(line, role), speak);
 
 /** Stops with a page of their own; the others are parts of the sheet. */
-const STOP_PAGES = { machine: MachineStop, test: TestStop, width: WidthStop, load: LoadStop } as const;
+const STOP_PAGES = {
+  machine: MachineStop,
+  test: TestStop,
+  width: WidthStop,
+  load: LoadStop,
+  after: AfterStop,
+} as const;
 type PageId = keyof typeof STOP_PAGES;
 
 /** Whether an address names a stop with a page of its own. */
@@ -83,6 +91,7 @@ function useMachineStops(chart: ToldChart | null, pathOf: (id: string) => string
 function useStops(
   broken: number,
   chart: ToldChart | null,
+  recorded: string | null,
   { path, pathOf }: Pick<Props, 'path' | 'pathOf'>,
 ): Stop[] {
   const { answer } = useSheet();
@@ -116,6 +125,13 @@ function useStops(
       holds: numbers.amountSi === null ? say('sheet.stop.loadLacks') : broken > 0 ? say('sheet.stop.ruleBroken') : say('sheet.stop.loads', { amount: roleText(lines.total, 'total.amount'), ready: ready ? 'yes' : 'no' }), // prettier-ignore
       lacks: numbers.amountSi === null || !ready,
       to: pathOf('load'),
+    },
+    {
+      id: 'after',
+      label: say('sheet.stop.after'),
+      holds: recorded ?? say('sheet.stop.afterLacks'),
+      lacks: recorded === null,
+      to: pathOf('after'),
     },
   ];
 }
@@ -232,14 +248,15 @@ function usePartOfAddress(
 export function SheetView({ heading, acts, beside, path, pathOf, state }: Props) {
   const [part, setPart] = useState('need');
   const [broken, setBroken] = useState(0);
-  const { stop } = useParams();
+  const { id, stop } = useParams();
   const page = isStopPage(stop) ? stop : null;
   const navigate = useNavigate();
   // The same from key to key: what has nothing new to show is not drawn anew.
   const enter = useMemo(() => ({ need: () => setPart('need'), ground: () => setPart('ground') }), []); // prettier-ignore
   const [chart, setChart] = useState<ToldChart | null>(null);
   const spread = useWatch({ control: useSheetForm().control, name: 'worksheet.spread' });
-  const stops = useStops(broken, chart, { path, pathOf });
+  const [recorded, setRecorded] = useState<string | null>(null);
+  const stops = useStops(broken, chart, recorded, { path, pathOf });
   const { copy, print } = useSheetActs();
   const { isWhole, onKey } = useFirstThenRest();
   const goTo = usePartOfAddress(page, isWhole, setPart);
@@ -278,6 +295,7 @@ export function SheetView({ heading, acts, beside, path, pathOf, state }: Props)
       {isWhole && (
         <Suspense fallback={null}>
           <ChartTold spread={spread} onTold={setChart} />
+          {id && <AfterTold id={id} onTold={setRecorded} />}
         </Suspense>
       )}
       <Tape stops={stops} current={page ?? part} state={state} onPart={onPart} />

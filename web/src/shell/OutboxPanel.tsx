@@ -1,19 +1,32 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
-import { EVENTS, KINDS } from '@steady-scatter/contract';
+import { EVENTS, KINDS, type EventKind } from '@steady-scatter/contract';
 import { Link } from 'react-router';
 import { say } from '@steady-scatter/words/shell';
 import { HOMES } from '../documents/homes.ts';
-import { outbox, useOutbox, type Entry, type Waiting } from '../outbox/index.ts';
+import {
+  aboutDocument,
+  outbox,
+  useOutbox,
+  type Entry,
+  type RowEntry,
+  type Waiting,
+} from '../outbox/index.ts';
 import { dayText } from '../ui/dayText.ts';
 import { Panel } from '../ui/Panel.tsx';
 import { saveFile } from '../ui/saveFile.ts';
 import { oneOf } from '@steady-scatter/words/things';
 
+/** The kind of what a row belongs to: what has to be there before it. */
+const subjectKind = ({ event, row, needs }: RowEntry) => {
+  const { subjects } = EVENTS[event] as EventKind;
+  return subjects.find((kind) => needs.includes(aboutDocument(kind, row.subject))) ?? subjects[0]!;
+};
+
 /** Where somebody decides what becomes of one that was refused. */
 const pageOf = (entry: Entry): string =>
   entry.what === 'document'
     ? `${HOMES[entry.kind].path}/${entry.documentId}`
-    : `${HOMES[EVENTS[entry.event].subject].path}/${entry.row.subject}`;
+    : `${HOMES[subjectKind(entry)].path}/${entry.row.subject}`;
 
 const whatOf = (entry: Entry): string =>
   oneOf(entry.what === 'document' ? KINDS[entry.kind].name : entry.event);

@@ -4,7 +4,8 @@ import { describe, expect, it } from 'vitest';
 import { degrees, degreesRead } from './degrees.ts';
 import { bandLabel, bandText, caseText, ratesText, stretchText } from './guides/guideTexts.ts';
 import { isPlain, settingText } from './settingText.ts';
-import { amountText, rowText } from './storms/roundTexts.ts';
+import { amountText } from './storms/roundTexts.ts';
+import { rowText } from '../records/rowText.ts';
 import { amountUnitOf, rateUnitOf } from './tonight/rateUnitOf.ts';
 
 const plain = (text: string) => text.replaceAll(/[\u00a0\u202f]/g, ' ');

@@ -2,6 +2,7 @@ import { bench } from './bench.ts';
 import { common } from './common.ts';
 import { CORE } from './core/index.ts';
 import { load } from './load.ts';
+import { record } from './record.ts';
 import { rigs } from './rigs.ts';
 import { rules } from './rules.ts';
 import { sheet } from './sheet.ts';
@@ -20,6 +21,7 @@ export const EN = {
   shell,
   sheet,
   load,
+  record,
   bench,
   testRun,
   shelf,

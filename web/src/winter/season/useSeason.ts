@@ -1,3 +1,4 @@
+import { PRODUCT_KINDS } from '@steady-scatter/core/products';
 import {
   rowsWithin,
   saltBy,
@@ -45,7 +46,7 @@ export function useSeason(winter: WinterInput): Season | null {
   return useMemo(() => {
     if (!all || !storms) return null;
     const { goalKg, habitKgPerM2, errors } = evaluateWinter(winter);
-    const dated = all.map(rowOf);
+    const dated = all.filter(({ input }) => PRODUCT_KINDS[input.product.kind].puts === 'de-icer').map(rowOf);
     const isDated = !errors.some(({ field }) => field === 'fromDay' || field === 'toDay');
     const rows = isDated ? rowsWithin(dated, winter.fromDay, winter.toDay) : [];
     const earlier = isDated ? yearBefore(winter, today()) : null;

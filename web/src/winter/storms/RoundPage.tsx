@@ -33,7 +33,8 @@ import { useNight, type Night } from '../tonight/useNight.ts';
 import { useWinterAreas } from '../useWinterAreas.ts';
 import { applicationFor, plannedText, type AtArea, type AtRound } from './applicationFor.ts';
 import { OtherArea } from './OtherArea.tsx';
-import { timeText, rowText } from './roundTexts.ts';
+import { timeText } from './roundTexts.ts';
+import { rowText } from '../../records/rowText.ts';
 import { WeighBack } from './WeighBack.tsx';
 
 const WHO = 'steady-scatter.who';
@@ -154,7 +155,7 @@ function RoundOf({ doc }: { doc: Doc<StormInput> }) {
       night.machines.find(({ calibration }) => calibration === machine) ?? night.machines[0] ?? null;
     const application = applicationFor({ night, input, area, machine: chosen, at, amount: { text: amount, from: amount === plannedText(night, area) ? 'planned' : 'weighed' }, until: new Date().toISOString() }); // prettier-ignore
     if (amount === '' || evaluateApplication(application).errors.length > 0) return false;
-    void appendApplication({ storm: doc.id, input: application });
+    void appendApplication({ subject: { kind: 'storms', id: doc.id }, input: application });
     return true;
   };
   const all = [...stops, ...others];

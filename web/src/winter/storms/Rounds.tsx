@@ -12,13 +12,15 @@ import { Play } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { say } from '@steady-scatter/words/winter';
+import { say as sayRecord } from '@steady-scatter/words/record';
 import { useApplications } from '../../kinds/useApplications.ts';
 import { useSystem } from '../../settings/useSystem.ts';
 import { shownIn } from '../../units/shownIn.ts';
 import { dayOf } from '../../ui/today.ts';
 import { Section } from '../../ui/Section.tsx';
-import { RowPanel } from './RowPanel.tsx';
-import { amountText, timeText, rowText, spanText } from './roundTexts.ts';
+import { RowPanel } from '../../records/RowPanel.tsx';
+import { amountText, timeText, spanText } from './roundTexts.ts';
+import { rowText } from '../../records/rowText.ts';
 
 interface RoundProps {
   round: Round;
@@ -29,14 +31,14 @@ interface RoundProps {
 /** What is told of a row beside its amount: that it does not count, that it was corrected, what was swept up. */
 function RowNotes({ input }: Pick<DoneRow, 'input'>) {
   const { sweptSi } = evaluateApplication(input);
-  if (isVoid(input)) return <Box color="warn">{say('winter.row.isVoid', { why: input.void })}</Box>;
+  if (isVoid(input)) return <Box color="warn">{sayRecord('record.row.isVoid', { why: input.void })}</Box>;
   return (
     <Box color="ink.soft" fontSize="15px">
       {[
         input.machine.name || say('winter.row.byHand'),
         input.setting && say('winter.row.setting', { setting: input.setting }),
         sweptSi > 0 && say('winter.row.sweptUp', { amount: shownIn(sweptSi, input.amount.unit, 2) }),
-        input.correction && say('winter.row.corrected', { why: input.correction }),
+        input.correction && sayRecord('record.row.corrected', { why: input.correction }),
         input.note,
       ]
         .filter(Boolean)
@@ -97,7 +99,7 @@ export function Rounds({ storm, areas, isOver }: { storm: string; areas: number;
       <Box as="ul" listStyleType="none">
         {rounds.toReversed().map((round) => <RoundBox key={round.round} round={round} isUs={isUs} onRow={setOpen} />)}
       </Box>
-      {open && <RowPanel row={open} storm={storm} onClose={() => setOpen(null)} />}
+      {open && <RowPanel row={open} subject={{ kind: 'storms', id: storm }} onClose={() => setOpen(null)} />}
     </Section>
   );
 } // prettier-ignore

@@ -23,7 +23,7 @@ export function WeighBack({ load, storm }: { load: readonly DoneRow[]; storm: st
     const planned = load.map(({ input }) => evaluateApplication(input).amountSi ?? 0);
     splitByPlan(read.amountSi, planned).forEach((share, at) => {
       const row = load[at]!;
-      void appendApplication({ storm, of: row, input: { ...row.input, amount: { text: typedAs(share, unit), unit, from: 'split' }, correction: say('winter.round.weighedWhy') } });
+      void appendApplication({ subject: { kind: 'storms', id: storm }, of: row, input: { ...row.input, amount: { text: typedAs(share, unit), unit, from: 'split' }, correction: say('winter.round.weighedWhy') } });
     });
     setText('');
     setTried(false);

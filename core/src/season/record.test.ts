@@ -1,0 +1,91 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { upgraded } from '../fields/index.ts';
+import { applicationUpgrades, blankApplication, driftOf, EWMA, evaluateApplication, type ApplicationInput } from './index.ts'; // prettier-ignore
+import { applicationInput } from './applicationInput.ts';
+
+/** 9 lb of 24-0-8 on 3000 ft2, where 3.33 lb / 1000 ft2 were meant. */
+const record = (more: Partial<ApplicationInput> = {}): ApplicationInput => {
+  const blank = blankApplication('us');
+  return {
+    ...blank,
+    areaName: 'Bandstand lawn',
+    size: { text: '3000', unit: 'ft2' },
+    product: { ...blank.product, kind: 'dry-fertilizer', name: 'Lake feed', grade: '24-0-8' },
+    rate: { text: '3.3333333333', unit: 'lb/1000 ft2' },
+    amount: { text: '9.0', unit: 'lb', from: 'weighed' },
+    ...more,
+  };
+};
+
+describe('achieved against meant', () => {
+  it('9 lb where 10 were meant is 90 %, and what the scale says of it', () => {
+    const { ratio, uRatio } = evaluateApplication(record());
+    expect(ratio).toBeCloseTo(0.9, 9);
+    // 0.1 lb steps: 2 sqrt(2) 0.1 / sqrt(12) / 9.
+    expect(uRatio).toBeCloseTo(0.0090721, 6);
+  });
+
+  it('nothing where nothing was meant, or a rate along lanes', () => {
+    expect(evaluateApplication(record({ rate: { text: '', unit: 'lb/1000 ft2' } })).ratio).toBeNull();
+    expect(evaluateApplication(record({ rate: { text: '300', unit: 'lb/lane-mile' } })).ratio).toBeNull();
+  });
+
+  it('delivered is product times analysis, whatever the grade and the amount', () => {
+    const asked = fc.record({ n: fc.integer({ min: 1, max: 46 }), k: fc.integer({ min: 0, max: 40 }), lb: fc.integer({ min: 1, max: 400 }) }); // prettier-ignore
+    fc.assert(
+      fc.property(asked, ({ n, k, lb }) => {
+        const of = record({ amount: { text: String(lb), unit: 'lb', from: 'weighed' } });
+        const { delivered, onGroundSi, areaM2 } = evaluateApplication({ ...of, product: { ...of.product, grade: `${n}-0-${k}` } }); // prettier-ignore
+        const amountOf = (nutrient: string) => (delivered.find((each) => each.nutrient === nutrient)?.kgPerM2 ?? 0) * areaM2!; // prettier-ignore
+        expect(amountOf('N')).toBeCloseTo((onGroundSi! * n) / 100, 9);
+        expect(amountOf('K2O')).toBeCloseTo((onGroundSi! * k) / 100, 9);
+      }),
+      { numRuns: 60, seed: 20 },
+    );
+  });
+
+  it('rows of before are read: what they did not know is blank', () => {
+    const { need: _need, directions: _directions, planned: _planned, water: _water, label: _label, chart: _chart, ...earlier } = record(); // prettier-ignore
+    expect(applicationInput.parse(upgraded(applicationUpgrades, 1, earlier))).toEqual(record());
+  });
+});
+
+describe('drift', () => {
+  const runs = (...ratios: number[]) => ratios.map((ratio, at) => ({ id: String(at), startedAt: `2026-04-${String(at + 10)}`, ratio })); // prettier-ignore
+
+  it('the weighted mean and its limit by hand', () => {
+    const { points } = driftOf(runs(1.1, 0.9, 1.05));
+    expect(points.map(({ mean }) => mean)).toEqual(
+      [1.03, 0.991, 1.0087].map((value) => expect.closeTo(value, 9)),
+    );
+    // 2.7 x 0.05 x sqrt(0.3 / 1.7 x (1 - 0.49)) = 0.0405 after one run.
+    expect(points[0]!.limit).toBeCloseTo(0.0405, 9);
+    expect(points[1]!.limit).toBeCloseTo(2.7 * 0.05 * Math.sqrt((0.3 / 1.7) * (1 - 0.7 ** 4)), 12);
+  });
+
+  it('two runs tell nothing; a machine that grows heavy is told, one that scatters is not', () => {
+    expect(driftOf(runs(1.2, 1.2)).state).toBe('few');
+    expect(driftOf(runs(1.06, 1.1, 1.12, 1.13)).state).toBe('heavy');
+    expect(driftOf(runs(0.93, 0.9, 0.88, 0.9)).state).toBe('light');
+    expect(driftOf(runs(1.06, 0.94, 1.05, 0.96, 1.01)).state).toBe('within');
+  });
+
+  it('one odd run moves nothing, two in a row on one side are no accident', () => {
+    const { points, state } = driftOf(runs(1.01, 0.99, 1.6, 1, 1.02));
+    expect(points.map(({ isOdd }) => isOdd)).toEqual([false, false, true, false, false]);
+    expect(state).toBe('within');
+    expect(driftOf(runs(1.01, 0.99, 1.6, 1.62, 1.58)).state).toBe('heavy');
+  });
+
+  it('the same whatever the order in which runs arrive', () => {
+    const all = runs(1.02, 1.3, 0.97, 1.05, 1.08, 0.99);
+    fc.assert(
+      fc.property(fc.shuffledSubarray(all, { minLength: all.length }), (shuffled) => {
+        expect(driftOf(shuffled)).toEqual(driftOf(all));
+      }),
+      { numRuns: 30, seed: 4 },
+    );
+    expect(EWMA.weight).toBe(0.3);
+  });
+});
