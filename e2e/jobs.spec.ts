@@ -22,7 +22,7 @@ test('keep, reload, open again, change, delete and undo', async ({ page }) => {
   await expect(row).toContainText('1 lb N / 1000 ft²');
   await expect(row).toContainText('18 Apr 2026');
   await expect(row).toContainText('9.82 lb');
-  await row.getByRole('button', { name: `Delete ${name}` }).click();
+  await row.getByRole('button', { name: `Archive ${name}` }).click();
   await expect(row).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(row).toContainText('9.82 lb');

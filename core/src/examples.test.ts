@@ -80,7 +80,13 @@ const LOT = [[{ x: 0, y: 0 }, { x: 20, y: 0 }, { x: 20, y: 40 }, { x: 0, y: 40 }
 const PASS_REQUEST: core.PassRequest = { ground: LOT, spacingM: 4, trim: { rounds: 0, stripM: 2, pathM: 0.25, edgeOn: 'right' }, heading: 0, last: 'even', directions: 1, refillAt: null }; // prettier-ignore
 const passPlan = core.planPasses(PASS_REQUEST);
 const JOB = core.newJob({ name: 'Spring feed', onDay: '2026-04-18', worksheet: { ...sheet, spread: { ...sheet.spread, width: { text: '9', unit: 'ft' } } } }); // prettier-ignore
-const RUN_FACTS: core.RunFacts = { grounds: new Map(), machine: null, mixLPerM2: null, broken: [] };
+const RUN_FACTS: core.RunFacts = {
+  grounds: new Map(),
+  machine: null,
+  mixLPerM2: null,
+  drift: null,
+  broken: [],
+};
 
 /** What examples speak of, besides what core exports. */
 const EXAMPLES = {

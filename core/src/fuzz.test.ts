@@ -149,11 +149,19 @@ describe('documents with anything typed in them', () => {
       const result = keeps(() => core.evaluateJob(job))!;
       keeps(() => core.evaluateLoad(job.load));
       const run = keeps(() =>
-        core.runSheet(job, result, { grounds: new Map(), machine: null, mixLPerM2: null, broken: [] }),
+        core.runSheet(job, result, {
+          grounds: new Map(),
+          machine: null,
+          mixLPerM2: null,
+          drift: null,
+          broken: [],
+        }),
       )!;
       keeps(() => core.readinessOf(run.obstacles, job.load.ready, core.sheetMark(answer, 'c')));
       keeps(() => core.openObstacles(run.obstacles, null));
       keeps(() => core.runTable(run, { amount: 'kg', area: 'm2', length: 'm' }, speak));
+      keeps(() => core.logTable([], (moment) => moment, speak));
+      keeps(() => core.driftOf([{ id: 'a', startedAt: onDay, ratio: draw() * 3 }]));
       for (const of of [core.passesGeoJson, core.passesGpx])
         keeps(() => of(run.areas.slice(0, 2), { latDeg: 47, lonDeg: -31 }, () => 'x'));
       const lines = keeps(() => core.seasonOrder([{ input: job, result }], [input.product])) ?? [];
@@ -360,7 +368,7 @@ describe('documents with anything typed in them', () => {
 });
 
 /** Names that only tell words, build blanks, or work on what the tests above have worked out; files and drags have tests of their own. */
-const ELSEWHERE = /^(?:blank|newJob|assumedFor|moneyText|lyingGround|againstWanted|barsOf|changeIn|curveOf|dimensionsOf|heightOf|middleOf|niceStep|positionsOf|latestOf|withRuns|is|other|Input|toResult|suggestion|eachOnce|leftOutReason|columnHeading|guideHeading|seasonHeading|testHeading|notInWinter|bracket|operator|word|term|bandText|workingText|columnsOf|rigKind|shapeOf|methodOf|methodsFor|cautionsFor|chooseMethod|stepsOf|splitUnit|weightPart|statedForm|unitSpelled|lengthUnitFor|areaUnitFor|volumeUnitFor|pressureUnitFor|sameProductKey|mayGiveSetting|partName|write|readBoundaryFile|evaluateBoundary|cleanBoundary|checkFile|origin|checkTests|readTests|readShelf|shelfTable|worksheetFor|readTraysTable|resample|unevenness|seeded|press|split|running|holdsOn|depositOfPasses|draggedLengths|groundArea|layOut|localPlane|measureArea|place|snapMove|evaluatePart|evaluateSiteArea|retype|cheapest|calibration|planTexts|standing|fillAimRemark|renamed|upgraded|versionAfter|systemOf|textWithUnit|readCount|readPercent|readTolerance|readWhole|meanOf|scatterOver|sumOf)/; // prettier-ignore
+const ELSEWHERE = /^(?:blank|logHeading|newJob|assumedFor|moneyText|lyingGround|againstWanted|barsOf|changeIn|curveOf|dimensionsOf|heightOf|middleOf|niceStep|positionsOf|latestOf|withRuns|is|other|Input|toResult|suggestion|eachOnce|leftOutReason|columnHeading|guideHeading|seasonHeading|testHeading|notInWinter|bracket|operator|word|term|bandText|workingText|columnsOf|rigKind|shapeOf|methodOf|methodsFor|cautionsFor|chooseMethod|stepsOf|splitUnit|weightPart|statedForm|unitSpelled|lengthUnitFor|areaUnitFor|volumeUnitFor|pressureUnitFor|sameProductKey|mayGiveSetting|partName|write|readBoundaryFile|evaluateBoundary|cleanBoundary|checkFile|origin|checkTests|readTests|readShelf|shelfTable|worksheetFor|readTraysTable|resample|unevenness|seeded|press|split|running|holdsOn|depositOfPasses|draggedLengths|groundArea|layOut|localPlane|measureArea|place|snapMove|evaluatePart|evaluateSiteArea|retype|cheapest|calibration|planTexts|standing|fillAimRemark|renamed|upgraded|versionAfter|systemOf|textWithUnit|readCount|readPercent|readTolerance|readWhole|meanOf|scatterOver|sumOf)/; // prettier-ignore
 
 afterAll(() => {
   const functions = Object.entries(exported).filter(([, value]) => typeof value === 'function');

@@ -12,6 +12,7 @@ import { Message } from './ui/Message.tsx';
 
 const JobsPage = lazyPart(() => import('./jobs/JobsPage.tsx'));
 const OrderPage = lazyPart(() => import('./load/OrderPage.tsx'));
+const LogPage = lazyPart(() => import('./records/LogPage.tsx'));
 const SitesPage = lazyPart(() => import('./sites/SitesPage.tsx'));
 const SitePage = lazyPart(() => import('./sites/SitePage.tsx'));
 const BenchPage = lazyPart(() => import('./bench/BenchPage.tsx'));
@@ -81,6 +82,7 @@ export function App() {
                 <Route path="/winter/guides/:id" element={<GuidePage />} />
                 <Route path="/winter/brine" element={<BrinePage />} />
                 <Route path="/jobs" element={<JobsPage />} />
+                <Route path="/log" element={<LogPage />} />
                 <Route path="/jobs/order" element={<OrderPage />} />
                 <Route path="/jobs/:id/:stop?" element={<JobPage />} />
                 <Route path="/sites" element={<SitesPage />} />

@@ -39,6 +39,8 @@ export interface RunFacts {
   readonly machine: MachineFacts | null;
   /** What goes into a tank, finished mix on the ground, L/m2; null: the product goes into a hopper. */
   readonly mixLPerM2: number | null;
+  /** What weighed runs of this machine with this product say; null: it spreads what is meant, or nobody knows. */
+  readonly drift: { readonly side: 'heavy' | 'light'; readonly percent: number } | null;
   /** Rules and limits of the label that are broken. */
   readonly broken: readonly { readonly id: string; readonly rule: Message }[];
 }

@@ -33,7 +33,7 @@ function ofSheet({ numbers, errors }: WorksheetAnswer, spacingM: number | null):
   ];
 } // prettier-ignore
 
-function ofMachine({ machine }: RunFacts, job: JobInput, spacingM: number | null): Obstacle[] {
+function ofMachine({ machine, drift }: RunFacts, job: JobInput, spacingM: number | null): Obstacle[] {
   if (!machine) return [against('machine', message('run.lacks.machine'))];
   const { reading, age, isSigned, isForProduct, holdsSi, kind } = machine;
   const chartM = reading.widthM;
@@ -43,6 +43,7 @@ function ofMachine({ machine }: RunFacts, job: JobInput, spacingM: number | null
     ...(!isSigned ? [against('chart', message('run.lacks.chart'))] : []),
     ...(isSigned && age.state === 'stale' ? [against('stale', message('run.stale', { reasons: age.reasons }))] : []),
     ...(!isForProduct ? [against('product', message('run.otherProduct'))] : []),
+    ...(drift ? [against('drift', message('run.drift', drift))] : []),
     ...(times !== null ? [against('other-spacing', message('run.otherSpacing', { times: times.toFixed(2) }))] : []),
     ...(holdsSi === null ? [against('hopper', message('run.lacks.hopper'))] : []),
   ];

@@ -50,7 +50,7 @@ const MACHINE = {
   age: { state: 'fresh', reasons: [] },
   holdsSi: 16,
 } as unknown as MachineFacts;
-const facts = (more: Partial<RunFacts> = {}): RunFacts => ({ grounds: new Map(), machine: MACHINE, mixLPerM2: null, broken: [], ...more }); // prettier-ignore
+const facts = (more: Partial<RunFacts> = {}): RunFacts => ({ grounds: new Map(), machine: MACHINE, mixLPerM2: null, drift: null, broken: [], ...more }); // prettier-ignore
 const run = (of: JobInput, more: Partial<RunFacts> = {}) => runSheet(of, evaluateJob(of), facts(more));
 const ids = ({ obstacles }: { obstacles: readonly { id: string }[] }) => obstacles.map(({ id }) => id);
 
@@ -184,6 +184,7 @@ describe('what stands against it', () => {
     ['another spacing', {}, { machine: { ...MACHINE, reading: { ...MACHINE.reading, widthM: 2.5 } } }, ['other-spacing']],
     ['a hopper nobody measured', {}, { machine: { ...MACHINE, holdsSi: null } }, ['hopper']],
     ['two directions with a chart at the full rate', { directions: 'two' as const }, { machine: { ...MACHINE, reading: { ...MACHINE.reading, chart: marks.slice(3) } } }, ['beyond']],
+    ['a machine that drifts', {}, { drift: { side: 'heavy', percent: 106 } }, ['drift']],
     ['a broken rule', {}, { broken: [{ id: 'r1', rule: message('checks.limit') }] }, ['rule:r1']],
   ] as const)('%s', (_, of, more, expected) => {
     const sheet = run(job(of), more as Partial<RunFacts>);

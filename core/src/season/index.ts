@@ -39,3 +39,4 @@ export {
   type Round,
 } from './rounds.ts';
 export { seasonHeading, seasonTable } from './seasonTable.ts';
+export { LOG_COLUMNS, logHeading, logTable } from './logTable.ts';

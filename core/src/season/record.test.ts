@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { upgraded } from '../fields/index.ts';
-import { applicationUpgrades, blankApplication, driftOf, EWMA, evaluateApplication, type ApplicationInput } from './index.ts'; // prettier-ignore
+import { applicationUpgrades, blankApplication, driftOf, EWMA, evaluateApplication, logTable, type ApplicationInput } from './index.ts'; // prettier-ignore
 import { applicationInput } from './applicationInput.ts';
 
 /** 9 lb of 24-0-8 on 3000 ft2, where 3.33 lb / 1000 ft2 were meant. */
@@ -87,5 +87,27 @@ describe('drift', () => {
       { numRuns: 30, seed: 4 },
     );
     expect(EWMA.weight).toBe(0.3);
+  });
+});
+
+describe('the log as a table', () => {
+  const speak = (what: unknown) => (what as { id: string }).id;
+  const row = (input: ApplicationInput) => ({ root: 'a', startedAt: '2026-04-18T08:00:00.000Z', saidAt: '', subject: 'j', input }); // prettier-ignore
+  const cells = (input: ApplicationInput) => {
+    const [heads = [], values = []] = logTable([row(input)], () => '2026-04-18 10:00', speak);
+    return Object.fromEntries(heads.map((head, at) => [head.replace('csv.log.', ''), values[at]]));
+  };
+
+  it('has what an inspector asks for', () => {
+    const said = record({
+      by: 'R. Fenn',
+      license: 'TH-118',
+      checks: [{ said: 'Chart stale.', why: 'Checked.' }],
+    });
+    expect(cells(said)).toMatchObject({ day: '2026-04-18', time: '10:00', by: 'R. Fenn', license: 'TH-118', area: 'Bandstand lawn', amount: '9.0', amountUnit: 'lb', percent: '90', delivered: '0.72 N; 0.24 K2O', checks: 'Chart stale. Checked.' }); // prettier-ignore
+  });
+
+  it('what was only planned has no share of what was meant', () => {
+    expect(cells(record({ amount: { text: '9', unit: 'lb', from: 'planned' } }))).toMatchObject({ percent: '', known: 'planned' }); // prettier-ignore
   });
 });

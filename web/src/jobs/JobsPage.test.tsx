@@ -55,7 +55,7 @@ describe('the list of jobs', () => {
   it('deletes with a way back', async () => {
     const person = inApp(<JobsPage />);
     asked.mockResolvedValueOnce(undefined);
-    await person.click(screen.getByRole('button', { name: 'Delete Bowling green, iron' }));
+    await person.click(screen.getByRole('button', { name: 'Archive Bowling green, iron' }));
     expect(asked).toHaveBeenCalledWith(jobs, 'remove', { params: { id: named('Bowling green, iron').id } });
     expect(await screen.findByRole('button', { name: 'Undo' })).toBeTruthy();
   });

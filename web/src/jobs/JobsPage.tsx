@@ -7,6 +7,7 @@ import { say } from '@steady-scatter/words/sheet';
 import { DocList } from '../documents/list/DocList.tsx';
 import type { ListColumn, MarksProps } from '../documents/list/listColumns.ts';
 import { JOBS } from '../kinds/useJobs.ts';
+import { JobsTabs } from '../shell/JobsTabs.tsx';
 import { usePreferences } from '../settings/PreferencesProvider.tsx';
 import { dayText } from '../ui/dayText.ts';
 import { useRulesBroken } from './useRulesBroken.ts';
@@ -84,7 +85,7 @@ export default function JobsPage() {
     <DocList
       kind={JOBS}
       heading={say('sheet.jobs.heading')}
-      tabs={null}
+      tabs={<JobsTabs />}
       nameHeader="Job"
       newPath="/"
       newLabel={say('sheet.jobs.new')}

@@ -160,7 +160,13 @@ function useOther({ of, run }: Props, spacing: string): AreaRun | null {
     if (otherM === null) return null;
     const [name, onDay] = form.getValues(['name', 'onDay']);
     const there = { ...answer, reading: { ...answer.reading, passedM: otherM } };
-    const facts = { grounds: new Map([[run.id, run.ground]]), machine, mixLPerM2: null, broken: [] };
+    const facts = {
+      grounds: new Map([[run.id, run.ground]]),
+      machine,
+      mixLPerM2: null,
+      drift: null,
+      broken: [],
+    };
     const only = {
       ...there,
       reading: { ...there.reading, areas: there.reading.areas.filter(({ id }) => id === run.id) },

@@ -1,4 +1,4 @@
-import { Box, Button, chakra } from '@chakra-ui/react';
+import { Box, chakra } from '@chakra-ui/react';
 import { moneyText } from '@steady-scatter/core/fields';
 import { showNumber } from '@steady-scatter/core/quantities';
 import { seasonOrder, seasonOrderTable, type OrderLine } from '@steady-scatter/core/runSheet';
@@ -6,11 +6,11 @@ import { evaluateJob } from '@steady-scatter/core/worksheet';
 import { FileDown } from 'lucide-react';
 import Papa from 'papaparse';
 import { useMemo } from 'react';
-import { Link } from 'react-router';
 import { list, say, speak } from '@steady-scatter/words/load';
 import { useWhere } from '../documents/docs.ts';
 import { JOBS } from '../kinds/useJobs.ts';
 import { useShelf } from '../kinds/useProducts.ts';
+import { JobsTabs } from '../shell/JobsTabs.tsx';
 import { CommandButton } from '../ui/CommandButton.tsx';
 import { useFigures } from '../ui/currency.ts';
 import { saveFile } from '../ui/saveFile.ts';
@@ -149,6 +149,7 @@ export default function OrderPage() {
           {say('load.order.heading')}
         </chakra.h1>
       </TopBar>
+      <JobsTabs />
       <Box as="main" id="main" padding={{ base: '4px 16px 32px', md: '4px 24px 32px' }}>
         {lines?.length === 0 && <Box fontSize="18px">{say('load.order.none')}</Box>}
         {lines && lines.length > 0 && (
@@ -159,9 +160,6 @@ export default function OrderPage() {
             <OrderTable lines={lines} />
           </>
         )}
-        <Button asChild variant="ghost" minHeight="touch" marginTop="14px" paddingX="0">
-          <Link to="/jobs">{say('load.order.jobsLink')}</Link>
-        </Button>
       </Box>
     </>
   );

@@ -1,6 +1,12 @@
 import { difference, evaluateSite, lyingGround, type SiteInput } from '@steady-scatter/core/ground';
 import { evaluateRig } from '@steady-scatter/core/machines';
-import { runSheet, type GroundFacts, type MachineFacts, type RunSheet } from '@steady-scatter/core/runSheet';
+import {
+  runSheet,
+  type GroundFacts,
+  type MachineFacts,
+  type RunFacts,
+  type RunSheet,
+} from '@steady-scatter/core/runSheet';
 import { isSprayed, mayGiveSetting } from '@steady-scatter/core/testing';
 import {
   evaluateLoad,
@@ -15,6 +21,7 @@ import { useWatch } from 'react-hook-form';
 import { ageOf } from '../bench/SignOff.tsx';
 import { useSome, type Doc } from '../documents/docs.ts';
 import { SITES } from '../kinds/useSites.ts';
+import { useDrift } from '../machine/useDrift.ts';
 import { useJobMachine } from '../machine/useJobMachine.ts';
 import { useRuleChecks } from '../regulations/useRuleChecks.ts';
 import { useSheet, useSheetForm } from '../sheet/sheet.tsx';
@@ -84,6 +91,13 @@ function useMix(machine: ReturnType<typeof useJobMachine>): number | null {
   );
 }
 
+/** What weighed runs say of the machine; null: it spreads what is meant, or nobody knows. */
+function useDriftFact({ chosen, product }: ReturnType<typeof useJobMachine>): RunFacts['drift'] {
+  const drift = useDrift(chosen?.input.rig ?? '', product.name || product.grade);
+  if (drift?.state !== 'heavy' && drift?.state !== 'light') return null;
+  return { side: drift.state, percent: Math.round(drift.mean * 100) };
+}
+
 export interface RunOfSheet {
   readonly sheet: RunSheet;
   readonly input: LoadInput;
@@ -113,12 +127,13 @@ export function useRunSheet(): RunOfSheet {
   const broken = useShared(
     checks.filter(({ state }) => state === 'broken').map(({ id, rule }) => ({ id, rule })),
   );
+  const drift = useShared(useDriftFact(jobMachine));
   const sheet = useMemo(() => {
     return runSheet(
       { name, onDay, worksheet, load: input },
       { answer, load, errors: [] },
-      { grounds, machine, mixLPerM2, broken },
+      { grounds, machine, mixLPerM2, drift, broken },
     );
-  }, [name, onDay, worksheet, input, answer, load, grounds, machine, mixLPerM2, broken]);
+  }, [name, onDay, worksheet, input, answer, load, grounds, machine, mixLPerM2, drift, broken]);
   return { sheet, input, load, machine, rig: chosen?.input.rig ?? '', sites };
 }

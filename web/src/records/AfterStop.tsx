@@ -5,12 +5,12 @@ import { useParams } from 'react-router';
 import { say } from '@steady-scatter/words/record';
 import { useApplications, type Subject } from '../kinds/useApplications.ts';
 import { useRunSheet } from '../load/useRunSheet.ts';
+import { useDrift } from '../machine/useDrift.ts';
 import { useSheetForm } from '../sheet/sheet.tsx';
 import { DriftBox } from './DriftBox.tsx';
 import { RecordForm } from './RecordForm.tsx';
 import { RecordList } from './RecordList.tsx';
 import { WhyBox } from './WhyBox.tsx';
-import { useDrift } from './useDrift.ts';
 
 /** The stop after the work: what was really put down, area by area, against what was meant; and how the machine drifts. */
 export default function AfterStop() {
@@ -24,12 +24,15 @@ function Recorded({ subject }: { subject: Subject }) {
   const product = useWatch({ control: useSheetForm().control, name: 'worksheet.product' });
   const rows = useApplications(subject.id, true);
   const drift = useDrift(of.rig, product.name || product.grade);
+  const form = <RecordForm subject={subject} of={of} />;
+  const isFirst = rows?.length === 0;
   return (
     <>
+      {isFirst && form}
       <RecordList rows={rows ?? []} subject={subject} />
       <WhyBox rows={rows ?? []} of={of} />
       {drift && <DriftBox drift={drift} />}
-      <RecordForm subject={subject} of={of} />
+      {!isFirst && form}
     </>
   );
 }

@@ -1,7 +1,7 @@
 import { Box, Button } from '@chakra-ui/react';
 import { toResult } from '@steady-scatter/core/errors';
 import { message } from '@steady-scatter/core/messages';
-import { readPositive, UNITS } from '@steady-scatter/core/quantities';
+import { fromSi, readPositive, UNITS } from '@steady-scatter/core/quantities';
 import { splitByPlan } from '@steady-scatter/core/season';
 import { useState } from 'react';
 import { v7 as newId } from 'uuid';
@@ -114,7 +114,7 @@ export function RecordForm({ subject, of }: { subject: Subject; of: RunOfSheet }
       <Box display="grid" gap="14px" gridTemplateColumns={{ base: '1fr', md: 'repeat(2, minmax(0, 260px))' }} alignItems="start">
         <LabelledField label={say('record.by')} value={typed.by} minHeight="56px" onChange={(by) => set({ by })} />
         <Box>
-          <LabelledField label={say('record.used')} value={typed.used} inputMode="decimal" minHeight="56px" placeholder={planned > 0 ? typedAs(Number(planned.toPrecision(3)), unit) : ''} unit={<BareUnit text={typed.used} unit={unit} />} onChange={(used) => set({ used })} />
+          <LabelledField label={say('record.used')} value={typed.used} inputMode="decimal" minHeight="56px" placeholder={planned > 0 ? String(Number(fromSi(planned, unit).toPrecision(3))) : ''} unit={<BareUnit text={typed.used} unit={unit} />} onChange={(used) => set({ used })} />
           <Box fontSize="15px" color="ink.soft">{say('record.used.hint')} {planned > 0 && shownIn(planned, unit)}</Box>
         </Box>
         <LabelledField label={say('record.day')} type="date" value={typed.day} minHeight="56px" onChange={(day) => set({ day })} />

@@ -1,6 +1,6 @@
 import { KINDS } from '@steady-scatter/contract';
 import type { ApplicationInput } from '@steady-scatter/core/season';
-import { screen, waitFor, within } from '@testing-library/react';
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import demo from '../../../demo/tarn-hollow.json' with { type: 'json' };
 import { queries } from '../api/queries.ts';
@@ -9,12 +9,15 @@ import { keysOf } from '../documents/docs.ts';
 import { freshDevice, waitingHere } from '../testing/device.ts';
 import { fakeServer } from '../testing/fakeServer.ts';
 import { fetched, inApp, keepDemo, onSheet, sampleSheet } from '../testing/inApp.tsx';
+import { saveFile } from '../ui/saveFile.ts';
 import AfterStop from './AfterStop.tsx';
 import AfterTold from './AfterTold.tsx';
+import LogPage from './LogPage.tsx';
 import { DriftBox } from './DriftBox.tsx';
-import { weighedRuns } from './useDrift.ts';
+import { weighedRuns } from '../machine/useDrift.ts';
 import { driftOf, doneRows } from '@steady-scatter/core/season';
 
+vi.mock('../ui/saveFile.ts', () => ({ saveFile: vi.fn() }));
 vi.mock('../api/lazyCall.ts', async (load) => ({ ...(await load<object>()), callEvents: vi.fn() }));
 
 const SPRING = 'Spring feed, lake front';
@@ -25,6 +28,7 @@ let server: ReturnType<typeof fakeServer>;
 beforeEach(async () => {
   await freshDevice();
   server = fakeServer();
+  vi.mocked(saveFile).mockReset();
   keepDemo();
   vi.mocked(callEvents).mockReset().mockImplementation(server.events);
   for (const { id } of demo.jobs)
@@ -46,7 +50,7 @@ describe('what was put down', () => {
     const rows = within(screen.getByRole('region', { name: 'What was spread' })).getAllByRole('listitem');
     expect(rows).toHaveLength(3);
     expect(rows[0]!.textContent).toMatch(/Bandstand lawn.*8\.25.lb.*5 % heavy/);
-    expect(rows[0]!.textContent).toMatch(/delivered 0\.84 lb N and 0\.28 lb K₂O on each 1000 ft²/);
+    expect(rows[0]!.textContent).toMatch(/Delivered 0\.84 lb N and 0\.28 lb K₂O on each 1000 ft²/);
     expect(rows[0]!.textContent).toContain('R. Fenn (TH-118 (sample))');
     expect(screen.getByText(/Corrected: Typed twice as much at first/)).toBeTruthy();
     expect(screen.getByText(/In all: .*: 105 % of what was meant/)).toBeTruthy();
@@ -71,7 +75,7 @@ describe('what was put down', () => {
   it('is told on the tape in a few words', async () => {
     const told = vi.fn();
     inApp(<AfterTold id={jobOf(SPRING).id} onTold={told} />);
-    await waitFor(() => expect(told).toHaveBeenCalledWith('3 areas, 105 % of what was meant'));
+    await waitFor(() => expect(told).toHaveBeenCalledWith('3 areas, 105 %'));
   });
 
   it('a sheet that is not saved has no record', () => {
@@ -175,5 +179,25 @@ describe('drift', () => {
     inApp(<DriftBox drift={driftOf(runs)} />);
     expect(screen.getByText(/The run of 12 Apr 2026 \(170 %\) lies so far off/)).toBeTruthy();
     expect(screen.getByText(/2 weighed runs so far/)).toBeTruthy();
+  });
+});
+
+describe('the log', () => {
+  it('tells what was spread between two days, finds it by words, and saves it as a table', async () => {
+    const person = inApp(<LogPage />, '/log');
+    const rows = () => screen.getAllByRole('row').slice(1);
+    const all = rows().length;
+    expect(all).toBeGreaterThan(10);
+    await person.type(screen.getByLabelText('Site, area, product or name'), 'lake feed bandstand');
+    await waitFor(() => expect(rows()).toHaveLength(4));
+    expect(rows()[0]!.textContent).toMatch(/20 Jul 2026.*Bandstand lawn.*12 % heavy.*J\. Alder/);
+    fireEvent.change(screen.getByLabelText('To'), { target: { value: '2026-06-30' } });
+    await waitFor(() => expect(rows()).toHaveLength(3));
+    await person.click(screen.getByRole('button', { name: 'Save log as CSV' }));
+    const [heading, first] = (vi.mocked(saveFile).mock.calls[0]![3] as string).split('\r\n');
+    expect(heading).toMatch(/^Day,Time,By,License,Site,Area/);
+    expect(first).toMatch(/^2025-04-14,.*R\. Fenn,TH-118 \(sample\),.*Bandstand lawn/);
+    await person.type(screen.getByLabelText('Site, area, product or name'), ' nowhere');
+    expect(await screen.findByText(/Nothing is recorded in these days/)).toBeTruthy();
   });
 });

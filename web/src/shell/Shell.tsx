@@ -38,6 +38,8 @@ function useShellActs() {
     { id: 'new', label: say('shell.newSheet'), keys: 'n', run: () => void navigate('/') },
     { id: 'quick-test', label: say('shell.quickTest'), keys: 'q', run: () => void navigate('/bench/quick') },
     { id: 'patch', label: say('shell.patch'), run: () => void navigate('/patch') },
+    { id: 'log', label: say('shell.log'), run: () => void navigate('/log') },
+    { id: 'order', label: say('shell.order'), run: () => void navigate('/jobs/order') },
     { id: 'brine', label: say('shell.brine'), run: () => void navigate('/winter/brine') },
     { id: 'tonight', label: say('shell.tonight'), keys: 'w', run: () => void navigate('/winter') },
     { id: 'jobs', label: say('shell.jobs'), keys: 'j', run: () => void navigate('/jobs') },

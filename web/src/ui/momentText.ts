@@ -12,3 +12,9 @@ export function momentText(ms: number): string {
   const day = dayOf(moment);
   return day === today() ? clockText(moment) : dayText(day);
 }
+
+/** Day and time where it was, apart by a space. */
+export function atPlace(moment: string): string {
+  const at = new Date(moment);
+  return `${dayOf(at)} ${String(at.getHours()).padStart(2, '0')}:${String(at.getMinutes()).padStart(2, '0')}`;
+}

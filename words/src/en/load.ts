@@ -207,5 +207,4 @@ export const load = {
   'load.order.total': 'All',
   'load.order.csv': 'Save order as CSV',
   'load.order.file': 'season-order',
-  'load.order.jobsLink': 'Jobs',
 } as const;

@@ -19,18 +19,12 @@ import { lazyPart } from '../../ui/lazyPart.ts';
 import { saveFile } from '../../ui/saveFile.ts';
 import { Section } from '../../ui/Section.tsx';
 import { StatedDefault } from '../../ui/StatedDefault.tsx';
-import { dayOf } from '../../ui/today.ts';
+import { atPlace } from '../../ui/momentText.ts';
 import { shownIn } from '../../units/shownIn.ts';
 import { useSeason, type Part, type Season } from './useSeason.ts';
 
 const SaltChart = lazyPart(() => import('./SaltChart.tsx'));
 const cell = { padding: '6px 0 6px 14px', textAlign: 'right', fontVariantNumeric: 'tabular-nums' } as const;
-
-/** Day and time where it was, apart by a space. */
-function atPlace(moment: string): string {
-  const at = new Date(moment);
-  return `${dayOf(at)} ${String(at.getHours()).padStart(2, '0')}:${String(at.getMinutes()).padStart(2, '0')}`;
-}
 
 function Parts({ parts, heading, unit, toOf }: { parts: readonly Part[]; heading: string; unit: MassUnit; toOf?(key: string): string }) {
   return (

@@ -11,6 +11,8 @@ export const run = {
   'run.lacks.chart': 'No chart yet: test the machine first.',
   'run.lacks.hopper': 'Nobody said what the hopper or tank holds, so fills cannot be planned.',
   'run.stale': 'The chart is stale: {reasons}. The rate may be off; run a check test first.',
+  'run.drift':
+    'By its last weighed runs the machine spreads {percent} % of what is meant: it drifts {side, select, heavy {heavy} other {light}}. Run a check test first.',
   'run.otherProduct':
     'The chart was made with another product, which runs out differently: test this one first.',
   'run.otherSpacing':
