@@ -145,6 +145,8 @@ export const NUMERIC: Readonly<Record<string, readonly fc.Arbitrary<unknown>[]>>
   underPattern: [pattern], throwOf: [pattern], mirrored: [pattern], scaled: [pattern, numbers],
   depositAt: [pattern, numbers], depositOfPass: [pattern, numbers, mode, numbers, numbers], twoDirections: [numbers],
   handySpacing: [numbers, fc.constantFrom('ft', 'm')], levelOf: [numbers, numbers], mismatchOf: [numbers, numbers],
+  paceOfPass: [numbers, fc.record({ lengthM: numbers, paceMPerS: numbers, turnS: numbers, flows: fc.boolean() })],
+  walkedBy: [legs, numbers, numbers, numbers], rateByFill: [numbers, numbers, numbers],
   inset: [grounds, numbers], joined: [grounds, numbers], difference: [grounds, grounds], intersection: [grounds, grounds],
   liesWithin: [spots, fc.record({ x: numbers, y: numbers })], piecesOf: [grounds],
   planPasses: [fc.record({ ground: grounds, spacingM: numbers, trim, heading, last: fc.constantFrom('even', 'overlap'), directions: fc.constantFrom(1, 2), refillAt: fc.option(fc.record({ x: numbers, y: numbers })) })],

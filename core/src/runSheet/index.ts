@@ -4,6 +4,18 @@ export type { AreaRun, LoadedBlock, PlacedFill } from './areaRun.ts';
 export { assumedFor, coverageFor, type CoverageLook } from './coverageFor.ts';
 export type { GroundFacts, MachineFacts, RunFacts } from './facts.ts';
 export { openObstacles, readinessOf, sheetMark, type Obstacle, type Readiness } from './obstacles.ts';
+export {
+  beginRun,
+  paceOfPass,
+  pauseRun,
+  rateByFill,
+  runLogInput,
+  tapPass,
+  untapPass,
+  walkedBy,
+  type PassPace,
+  type RunLog,
+} from './runLog.ts';
 export { runSheet, type RunSheet } from './runSheet.ts';
 export { passesGeoJson, passesGpx, type NameOfLeg } from './passFiles.ts';
 export { runTable, seasonOrderTable, type TableUnits } from './runTable.ts';

@@ -38,6 +38,7 @@ const TankSection = lazyPart(() => import('../tank/TankSection.tsx'));
 const LoadStop = lazyPart(() => import('../load/LoadStop.tsx'));
 const AfterStop = lazyPart(() => import('../records/AfterStop.tsx'));
 const AfterTold = lazyPart(() => import('../records/AfterTold.tsx'));
+const RunStop = lazyPart(() => import('../run/RunStop.tsx'));
 const PlanSections = lazyPart(() => import('../regulations/PlanSections.tsx'));
 
 const SHOWN_ORIGINS = ['typed', 'measured', 'label'] as const satisfies readonly Origin[];
@@ -50,6 +51,7 @@ const STOP_PAGES = {
   test: TestStop,
   width: WidthStop,
   load: LoadStop,
+  run: RunStop,
   after: AfterStop,
 } as const;
 type PageId = keyof typeof STOP_PAGES;
@@ -125,6 +127,13 @@ function useStops(
       holds: numbers.amountSi === null ? say('sheet.stop.loadLacks') : broken > 0 ? say('sheet.stop.ruleBroken') : say('sheet.stop.loads', { amount: roleText(lines.total, 'total.amount'), ready: ready ? 'yes' : 'no' }), // prettier-ignore
       lacks: numbers.amountSi === null || !ready,
       to: pathOf('load'),
+    },
+    {
+      id: 'run',
+      label: say('sheet.stop.run'),
+      holds: recorded === null ? say('sheet.stop.runLacks') : say('sheet.stop.runIs'),
+      lacks: recorded === null,
+      to: pathOf('run'),
     },
     {
       id: 'after',

@@ -1,6 +1,5 @@
 import { Box, Button } from '@chakra-ui/react';
 import type { AreaRun } from '@steady-scatter/core/runSheet';
-import { systemOf } from '@steady-scatter/core/quantities';
 import { useState } from 'react';
 import { say, speak } from '@steady-scatter/words/load';
 import { useSheet } from '../sheet/sheet.tsx';
@@ -15,6 +14,7 @@ import { OutBox } from './OutBox.tsx';
 import { PlanDrawing } from './PlanDrawing.tsx';
 import { planLines } from './planLines.ts';
 import { RunSheetPrinted } from './RunSheetPrinted.tsx';
+import { unitsOf } from './unitsOf.ts';
 import { useRunSheet, type RunOfSheet } from './useRunSheet.ts';
 import { WalkFields } from './WalkFields.tsx';
 
@@ -132,13 +132,7 @@ export default function LoadStop() {
   const { areas } = of.sheet;
   const run = areas.find(({ id }) => id === area) ?? areas[0];
   if (!run) return <NothingYet of={of} />;
-  const us = systemOf(worksheet.spread.width.unit) === 'us';
-  const { amount } = answer.units;
-  const units: RunUnits = {
-    amount,
-    fill: of.sheet.isMix ? (us ? 'gal' : 'L') : amount,
-    length: worksheet.spread.width.unit,
-  };
+  const units = unitsOf(worksheet, answer, of);
   return (
     <>
       <Box

@@ -8,6 +8,8 @@ import { v7 as newId } from 'uuid';
 import { say } from '@steady-scatter/words/record';
 import { appendApplication, type Subject } from '../kinds/useApplications.ts';
 import { useNotices } from '../notices/notices.tsx';
+import { paceNote } from '../run/paceNote.ts';
+import { heldRun } from '../run/useRunLog.ts';
 import { useJobMachine } from '../machine/useJobMachine.ts';
 import { useSheet, useSheetForm } from '../sheet/sheet.tsx';
 import { BareUnit } from '../ui/BareUnit.tsx';
@@ -37,7 +39,15 @@ interface Typed {
   time: string;
 }
 
-const blankTyped = (): Typed => ({ by: browser.getItem(WHO) ?? '', license: browser.getItem(LICENSE) ?? '', wind: '', sky: '', note: '', used: '', day: today(), time: clockNow() }); // prettier-ignore
+const blankTyped = (note = ''): Typed => ({ by: browser.getItem(WHO) ?? '', license: browser.getItem(LICENSE) ?? '', wind: '', sky: '', note, used: '', day: today(), time: clockNow() }); // prettier-ignore
+
+/** How the areas were walked, where this device counted the passes. */
+const notesOf = (job: string, { sheet, load }: RunOfSheet): string =>
+  sheet.areas.flatMap((run) => {
+    const log = heldRun(job, run.id);
+    const note = log && paceNote({ run, log, paceMPerS: sheet.paceMPerS, turnS: load.turnS });
+    return note ? [sheet.areas.length > 1 ? `${run.name}: ${note}` : note] : [];
+  }).join(' '); // prettier-ignore
 
 /** What each area got: the whole that was typed, shared out as planned; else what was planned. */
 function amountsOf(areas: readonly RecordArea[], used: string, usedSi: number | null, unit: Parameters<typeof typedAs>[1]) {
@@ -83,7 +93,8 @@ export function RecordForm({ subject, of }: { subject: Subject; of: RunOfSheet }
   const form = useSheetForm();
   const machine = useJobMachine();
   const notices = useNotices();
-  const [typed, setTyped] = useState(blankTyped);
+  // What the run told of the pace goes with the record.
+  const [typed, setTyped] = useState(() => blankTyped(notesOf(subject.id, of)));
   const [lack, setLack] = useState<string | null>(null);
   const areas = recordAreas(answer, of);
   const unit = answer.units.amount;

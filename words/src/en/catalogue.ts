@@ -12,6 +12,7 @@ import { shell } from './shell.ts';
 import { sites } from './sites.ts';
 import { testRun } from './testRun.ts';
 import { things } from './things.ts';
+import { walk } from './walk.ts';
 import { width } from './width.ts';
 import { winter } from './winter.ts';
 
@@ -22,6 +23,7 @@ export const EN = {
   sheet,
   load,
   record,
+  walk,
   bench,
   testRun,
   shelf,

@@ -1,5 +1,6 @@
 import { press, runningS, split, STANDING, type Clock, type Stopwatch } from '@steady-scatter/core/testing';
 import { useCallback, useEffect, useRef, useState } from 'react';
+import { useAwake } from '../../ui/useAwake.ts';
 import { signal } from './feedback.ts';
 
 const now = (): Clock => ({ steadyMs: performance.now(), wallMs: Date.now() });
@@ -12,15 +13,6 @@ function stored(key: string): Stopwatch {
   } catch {
     return STANDING;
   }
-}
-
-/** Keeps the screen on while it is wanted, where the device can. */
-function useAwake(wanted: boolean) {
-  useEffect(() => {
-    if (!wanted || !('wakeLock' in navigator)) return undefined;
-    const lock = navigator.wakeLock.request('screen').catch(() => null);
-    return () => void lock.then((held) => held?.release());
-  }, [wanted]);
 }
 
 /**

@@ -1,0 +1,99 @@
+import { KINDS } from '@steady-scatter/contract';
+import { act, cleanup, screen, waitFor } from '@testing-library/react';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import demo from '../../../demo/tarn-hollow.json' with { type: 'json' };
+import { queries } from '../api/queries.ts';
+import { signal } from '../bench/run/feedback.ts';
+import { keysOf } from '../documents/docs.ts';
+import { fetched, keepDemo, onSheet, sampleSheet } from '../testing/inApp.tsx';
+import RunStop from './RunStop.tsx';
+
+vi.mock('../bench/run/feedback.ts', () => ({ signal: vi.fn() }));
+
+const SITE = demo.sites.find(({ input }) => input.name === 'Lake front')!;
+const JOB = demo.jobs.find(({ input }) => input.name === 'Lake front, September feed')!.id;
+
+let now = 0;
+beforeEach(() => {
+  localStorage.clear();
+  vi.mocked(signal).mockReset();
+  now = 1_000_000;
+  vi.spyOn(performance, 'now').mockImplementation(() => now);
+  vi.spyOn(Date, 'now').mockImplementation(() => 1.79e12 + now);
+  keepDemo();
+  queries.setQueryData([...keysOf(KINDS.sites).all, [SITE.id]], [fetched(SITE.id, SITE.input)]);
+});
+afterEach(() => vi.restoreAllMocks());
+
+const open = (load: object = {}) => {
+  const sheet = sampleSheet('Lake front, September feed');
+  return onSheet(<RunStop />, { ...sheet, load: { ...sheet.load, ...load } }, `/jobs/${JOB}`);
+};
+const field = () => screen.getByRole('button', { name: /Tap|All passes/ });
+/** So many seconds go by, then a tap. */
+const tapAfter = async (person: ReturnType<typeof open>['person'], seconds: number) => {
+  now += seconds * 1000;
+  await person.click(field());
+};
+
+describe('a run on the phone', () => {
+  it('passes are counted by taps, each with its pace and what falls for it', async () => {
+    const { person } = open();
+    expect(screen.getByText('Set 10')).toBeTruthy();
+    expect(field().textContent).toMatch(/Tap to start0 of 11/);
+    await tapAfter(person, 0);
+    expect(field().textContent).toMatch(/Tap at the end of trim 1/);
+    await tapAfter(person, 200);
+    expect(field().textContent).toContain('1 of 11');
+    expect(screen.getByText(/^Last: 200 s\. .*% slow: about .*% heavy\./)).toBeTruthy();
+    expect(vi.mocked(signal).mock.calls.map(([kind]) => kind)).toEqual(['start', 'stop']);
+    await person.click(screen.getByRole('button', { name: 'Undo last tap' }));
+    expect(field().textContent).toContain('0 of 11');
+  });
+
+  it('a pause is not walked, and a reload takes it up where it was', async () => {
+    const { person } = open();
+    await tapAfter(person, 0);
+    now += 20_000;
+    await person.click(screen.getByRole('button', { name: 'Pause' }));
+    expect(field().textContent).toMatch(/Paused\. Tap to go on/);
+    cleanup();
+    const { person: again } = open();
+    expect(field().textContent).toMatch(/Paused\. Tap to go on.*20 s/);
+    await tapAfter(again, 600);
+    await tapAfter(again, 30);
+    expect(screen.getByText(/^Last: 50 s/)).toBeTruthy();
+    await again.click(screen.getByRole('button', { name: 'Start over' }));
+    expect(field().textContent).toMatch(/Tap to start/);
+  });
+
+  it('a fill that ran out early tells that it goes down heavy', async () => {
+    const { person } = open({ reserve: '46' });
+    expect(screen.getByText(/^Load fill 1: 4\.00.lb/)).toBeTruthy();
+    expect(screen.getByText(/^Fill 1 should end to round 1/)).toBeTruthy();
+    await tapAfter(person, 0);
+    now += 50_000;
+    act(() => void window.dispatchEvent(new Event('focus')));
+    await waitFor(() => expect(field().textContent).toContain('50 s'), { timeout: 3000 });
+    await person.click(screen.getByRole('button', { name: 'Empty now' }));
+    expect(screen.getByText(/^Fill 1 lasted .*ft instead of .*: \d+ % heavy so far/)).toBeTruthy();
+    expect(screen.getByText(/^Load fill 2/)).toBeTruthy();
+  });
+
+  it('the pace is a beat by the length of a step', async () => {
+    const { person } = open();
+    const step = screen.getByLabelText('Step length');
+    await person.clear(step);
+    await person.type(step, '2.2');
+    // 100 ft in 23 s at 2.2 ft a step.
+    expect(screen.getByText(/^1[12]\d steps a minute/)).toBeTruthy();
+    await person.click(screen.getByRole('button', { name: /Beat off/ }));
+    await waitFor(() => expect(signal).toHaveBeenCalledWith('aim'), { timeout: 3000 });
+    await person.click(screen.getByRole('button', { name: /Beat on/ }));
+  });
+
+  it('a sheet that is not complete leads to where it is completed', () => {
+    onSheet(<RunStop />, sampleSheet('Sports meadow, order not complete'), `/jobs/${JOB}`);
+    expect(screen.getByRole('link', { name: 'Go to Load' }).getAttribute('href')).toBe(`/jobs/${JOB}/load`);
+  });
+});
