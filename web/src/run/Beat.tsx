@@ -29,7 +29,7 @@ function useBeat(isOn: boolean, everyS: number | null): boolean {
 export function Beat({ paceMPerS, unit }: { paceMPerS: number; unit: LengthUnit }) {
   const [isOn, setOn] = useState(false);
   const [step, setStep] = useState(() => browser.getItem(STEP) ?? (unit === 'm' ? '0.75' : '2.5'));
-  const read = toResult(() => readPositive(step, { kind: 'length', bareUnit: unit === 'm' ? 'm' : 'ft', field: 'step' }, message('errors.what.pace')).si); // prettier-ignore
+  const read = toResult(() => readPositive(step, { kind: 'length', bareUnit: unit === 'm' ? 'm' : 'ft', field: 'step' }, message('errors.what.step')).si); // prettier-ignore
   const everyS = read.value === null ? null : read.value / paceMPerS;
   const isLit = useBeat(isOn, everyS);
   return (

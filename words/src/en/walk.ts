@@ -35,5 +35,5 @@ export const walk = {
   'walk.finish': 'Finish and record',
   'walk.note':
     '{passes, plural, one {One pass} other {# passes}} timed: {how, select, on {on pace} slow {{percent} % slow} other {{percent} % fast}} on average.',
-  'walk.offline': 'Over this address the page cannot be opened again without a network. Keep it open.',
+  'walk.offline': 'Over this address the page cannot be opened again without a network. Leave it open.',
 } as const;

@@ -3,6 +3,7 @@ import type { ErrorCode } from '@steady-scatter/core/errors';
 /** What is wrong with what was typed, by the codes of core; and what is named in it. */
 export const errors = {
   'errors.what.size': 'The size',
+  'errors.what.step': 'The step length',
   'errors.what.water': 'The water',
   'errors.what.band': 'The band',
   'errors.what.side': 'Each side',
