@@ -22,6 +22,8 @@ test.describe('the run, on a phone at night', () => {
     await expect(field).toContainText('Paused. Tap to go on');
     await expect(field).toContainText('1 of 11');
 
+    // All of the app has come along.
+    await page.waitForLoadState('networkidle');
     await context.setOffline(true);
     await field.click();
     await page.waitForTimeout(700);

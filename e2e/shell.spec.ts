@@ -155,7 +155,7 @@ test('a tour by keyboard alone: find an area, change, keep, list the keys, delet
   await expect(keys).toHaveCount(0);
 
   await page.keyboard.press('Control+k');
-  await page.keyboard.type('delete this');
+  await page.keyboard.type('archive this');
   await page.keyboard.press('Enter');
   await expect(page).toHaveURL(/\/jobs$/);
   await expect(page.getByRole('heading', { name: 'Jobs' })).toBeVisible();

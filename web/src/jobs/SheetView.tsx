@@ -304,7 +304,7 @@ export function SheetView({ heading, acts, beside, path, pathOf, state }: Props)
       {isWhole && (
         <Suspense fallback={null}>
           <ChartTold spread={spread} onTold={setChart} />
-          {id && <AfterTold id={id} onTold={setRecorded} />}
+          <AfterTold id={id} onTold={setRecorded} />
         </Suspense>
       )}
       <Tape stops={stops} current={page ?? part} state={state} onPart={onPart} />

@@ -2,7 +2,7 @@ import { Box, Button, chakra } from '@chakra-ui/react';
 import { rigKind } from '@steady-scatter/core/machines';
 import { paceText } from '@steady-scatter/core/testing';
 import { paceOfPass, rateByFill, walkedBy, type AreaRun } from '@steady-scatter/core/runSheet';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { say, speak } from '@steady-scatter/words/walk';
 import type { RunUnits } from '../load/LoadTable.tsx';
@@ -11,6 +11,7 @@ import { unitsOf } from '../load/unitsOf.ts';
 import { useRunSheet, type RunOfSheet } from '../load/useRunSheet.ts';
 import { useSheet } from '../sheet/sheet.tsx';
 import { Choice } from '../ui/Choice.tsx';
+import { loadAllParts } from '../ui/lazyPart.ts';
 import { useAwake } from '../ui/useAwake.ts';
 import { shownIn } from '../units/shownIn.ts';
 import { Beat } from './Beat.tsx';
@@ -182,6 +183,8 @@ function Walked(props: Props) {
   const { run, of, units, job } = props;
   const walk = useRunLog(job, run.id);
   useAwake(walk.isRunning);
+  // Whoever goes out with it has all of the app along.
+  useEffect(() => void loadAllParts(), []);
   const done = walk.log.watch.laps.length;
   const leg = run.plan.legs[Math.min(done, run.plan.legs.length - 1)];
   return (
