@@ -286,6 +286,8 @@ export function SheetView({ heading, acts, beside, path, pathOf, state }: Props)
     })),
   ]);
   const { name, grade } = useWatch({ control: useSheetForm().control, name: 'worksheet.product' });
+  // What is weighed out stands on these pages themselves.
+  const isWide = page === 'load' || page === 'run';
   const Page = page && STOP_PAGES[page];
   return (
     <Box onKeyDownCapture={onKey} onKeyDown={goOnWithEnter}>
@@ -312,7 +314,7 @@ export function SheetView({ heading, acts, beside, path, pathOf, state }: Props)
         as="main"
         id="main"
         display="grid"
-        gridTemplateColumns={{ base: '1fr', lg: page === 'load' ? '1fr' : 'minmax(0, 1fr) 352px' }}
+        gridTemplateColumns={{ base: '1fr', lg: isWide ? '1fr' : 'minmax(0, 1fr) 352px' }}
         gap={{ base: '20px', lg: '32px' }}
         padding={{ base: '18px 16px', md: '22px 24px' }}
         alignItems="start"
@@ -327,7 +329,7 @@ export function SheetView({ heading, acts, beside, path, pathOf, state }: Props)
             <Parts beside={beside} onEnter={enter} isWhole={isWhole} />
           )}
         </Box>
-        {isWhole && page !== 'load' && (
+        {isWhole && !isWide && (
           <>
             <AnswerPanel onBroken={setBroken} />
             <AnswerBar />
