@@ -1,10 +1,7 @@
 import type { Ground } from '../ground/index.ts';
 import { extentOf, frameOf } from './frame.ts';
-import { lanesOver, offGround, type LastPass } from './lanes.ts';
-
-/** What the best heading is: that with the fewest passes, or that which lays least beside the ground. */
-export const HEADING_AIMS = ['fewest', 'least-off'] as const;
-export type HeadingAim = (typeof HEADING_AIMS)[number];
+import { lanesOver, offGround } from './lanes.ts';
+import type { HeadingAim, LastPass } from './choices.ts';
 
 const STEP_DEG = 7.5;
 /** So many of the longest sides are tried. */

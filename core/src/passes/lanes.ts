@@ -1,9 +1,6 @@
 import type { Ground, Point } from '../ground/index.ts';
 import { beyond, chordsAt, extentOf, frameOf } from './frame.ts';
-
-/** What becomes of the width that whole passes do not fill: all are brought closer together, or the last one overlaps. */
-export const LAST_PASS = ['even', 'overlap'] as const;
-export type LastPass = (typeof LAST_PASS)[number];
+import type { LastPass } from './choices.ts';
 
 /** One stretch of a pass over the ground. */
 export interface Stretch {

@@ -11,8 +11,9 @@ import {
   type Outline,
   type Point,
 } from '../ground/index.ts';
-import { bestHeading, folded, type HeadingAim } from './heading.ts';
-import { lanesOver, MAX_PASSES, offGround, type Lanes, type LastPass } from './lanes.ts';
+import type { HeadingAim, LastPass } from './choices.ts';
+import { bestHeading, folded } from './heading.ts';
+import { lanesOver, MAX_PASSES, offGround, type Lanes } from './lanes.ts';
 import { walkLanes, walkRounds, type Leg } from './walk.ts';
 
 /** Trim passes round the edges, those of cut-outs too. */

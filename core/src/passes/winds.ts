@@ -1,10 +1,7 @@
 import { InputError } from '../errors/InputError.ts';
 import { boundsOf, type Ground, type Point } from '../ground/index.ts';
 import { extentOf, frameOf } from './frame.ts';
-
-/** Eight places round an area, as a compass has them. */
-export const WINDS = ['n', 'ne', 'e', 'se', 's', 'sw', 'w', 'nw'] as const;
-export type Wind = (typeof WINDS)[number];
+import { WINDS, type Wind } from './choices.ts';
 
 /**
  * Where the edge of an area lies towards a wind: the place for the product, or for whoever starts there.

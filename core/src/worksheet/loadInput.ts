@@ -8,7 +8,7 @@ import {
   text,
   type InputOf,
 } from '../fields/schema.ts';
-import { HEADING_AIMS, LAST_PASS, WINDS } from '../passes/index.ts';
+import { HEADING_AIMS, LAST_PASS, WINDS } from '../passes/choices.ts';
 
 /** How one area is walked, where that is not as for all. */
 const loadAreaInput = z.object({
