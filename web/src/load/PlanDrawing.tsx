@@ -157,52 +157,49 @@ function Flags({ run, fit }: { run: AreaRun; fit: Fit }) {
   );
 }
 
+/** A word on a drawing, set off from what lies below it: drawn twice, since printed files know no order of painting. */
+function Word({ x, y, children }: { x: number; y: number; children: string | number }) {
+  const set = { x, y, fontSize: 13, fontWeight: 600 };
+  return (
+    <>
+      <text {...set} fill="none" stroke={FILL.paper} strokeWidth="4" aria-hidden>
+        {children}
+      </text>
+      <text {...set} fill={FILL.ink}>
+        {children}
+      </text>
+    </>
+  );
+}
+
 /** Where fills run out, and where the product stands. */
 function Fills({ run, fit }: { run: AreaRun; fit: Fit }) {
   const ends = run.fills.flatMap(({ end }, at) => (end ? [{ at, ...fit.at(end.point) }] : []));
   const shown = ends.slice(0, 12);
+  const refillAt = run.refillAt && fit.at(run.refillAt);
   return (
     <>
-      {run.refillAt && (
+      {refillAt && (
         <g>
           <rect
-            {...boxAt(fit.at(run.refillAt))}
+            {...boxAt(refillAt)}
             width="14"
             height="14"
             fill={FILL.warn}
             stroke={FILL.paper}
             strokeWidth="1.5"
           />
-          <text
-            {...fit.at(run.refillAt)}
-            dx="12"
-            dy="-9"
-            fontSize="13"
-            fontWeight="600"
-            fill={FILL.ink}
-            stroke={FILL.paper}
-            strokeWidth="4"
-            paintOrder="stroke"
-          >
+          <Word x={refillAt.x + 12} y={refillAt.y - 9}>
             {say('load.plan.refill')}
-          </text>
+          </Word>
         </g>
       )}
       {shown.map(({ at, x, y }) => (
         <g key={at}>
           <circle cx={x} cy={y} r="8" fill={FILL.tape} stroke={FILL.ink} strokeWidth="2" />
-          <text
-            x={x + 13}
-            y={y + 5}
-            fontSize="13"
-            fontWeight="600"
-            fill={FILL.ink}
-            stroke={FILL.paper}
-            strokeWidth="4"
-            paintOrder="stroke"
-          >
+          <Word x={x + 13} y={y + 5}>
             {shown.length > 3 ? at + 1 : say('load.plan.fill', { number: at + 1 })}
-          </text>
+          </Word>
         </g>
       ))}
     </>
