@@ -1,5 +1,5 @@
-// npm test: lint, format, types, unit and server tests, then the interface in a browser. Ends with one line that adds
-// all of them up.
+// npm test: lint, format, types, the weight of the first load, unit and server tests, then the interface in a browser.
+// Ends with one line that adds all of them up.
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { ensureBuilt } from './lib/build.mjs';
@@ -26,7 +26,7 @@ const readReport = (file) => (existsSync(file) ? JSON.parse(readFileSync(file, '
  */
 async function check(name, program, args) {
   say(`${name} …`);
-  const { code, output } = await tryRun(bin(program), args, { cwd: ROOT });
+  const { code, output } = await tryRun(program, args, { cwd: ROOT });
   if (code !== 0) process.stdout.write(output);
   return { passed: code === 0 ? 1 : 0, failed: code === 0 ? 0 : 1, skipped: 0 };
 }
@@ -65,11 +65,12 @@ await ensureDebian('mariadb');
 await ensureDebian('chromium');
 mkdirSync(CACHE, { recursive: true });
 const counts = await Promise.all([
-  check('Lint', 'oxlint', ['--type-aware', '--deny-warnings']),
-  check('Format', 'prettier', ['--check', '--log-level', 'warn', '--cache', '--cache-location', join(CACHE, 'prettier'), '.']), // prettier-ignore
-  check('Types', 'tsc', ['-b']),
+  check('Lint', bin('oxlint'), ['--type-aware', '--deny-warnings']),
+  check('Format', bin('prettier'), ['--check', '--log-level', 'warn', '--cache', '--cache-location', join(CACHE, 'prettier'), '.']), // prettier-ignore
+  check('Types', bin('tsc'), ['-b']),
 ]);
 await ensureBuilt();
+counts.push(await check('First load', process.execPath, ['scripts/first-load.mjs']));
 counts.push(await unitAndServerTests(), await browserTests());
 
 /** @param {keyof Count} what */
