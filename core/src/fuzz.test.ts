@@ -159,6 +159,13 @@ describe('documents with anything typed in them', () => {
       )!;
       keeps(() => core.readinessOf(run.obstacles, job.load.ready, core.sheetMark(answer, 'c')));
       keeps(() => core.openObstacles(run.obstacles, null));
+      keeps(() => core.overruled(run.obstacles, job.load.ready));
+      const laps = [{ seconds: draw() * 100, doubtful: false }];
+      const legs = run.areas[0]?.plan.legs ?? [];
+      keeps(() =>
+        core.elapsedS({ ...core.beginRun('a', ''), carriedS: draw() * 100 }, { steadyMs: 0, wallMs: 0 }),
+      );
+      keeps(() => core.paceOfRun(laps, legs, { paceMPerS: draw(), turnS: draw() * 9, flows: true }));
       keeps(() => core.runTable(run, { amount: 'kg', area: 'm2', length: 'm' }, speak));
       keeps(() => core.logTable([], (moment) => moment, speak));
       keeps(() => core.driftOf([{ id: 'a', startedAt: onDay, ratio: draw() * 3 }]));
@@ -333,7 +340,7 @@ describe('documents with anything typed in them', () => {
         () => core.asksForLane(guide), () => core.guideRateUnit(guide, 'liquid'), () => core.sameSituation(pick(TEXTS, seed), 'frost'), () => core.guidePicture(core.guideRulers(lines), guide.temperatureUnit),
         () => core.lookUpGuide(lines, -6, asked), () => core.planNight(lines, deicer, { ...asked, pavementC: -6, share: null }),
         () => core.readGuideTable(table, guide, () => 'n', speak), () => core.readPavement(pick(TEXTS, seed), 'degF', 'x'),
-        () => core.evaluateDeicer(product.deicer, 'dry'), () => core.evaluateApplication(input), () => core.saltOf(rows), () => core.seasonTable(core.doneRows([{ id: 'r', first: null, subject: 's', occurredAt: '2026-12-31T23:00:00.000Z', input }]), () => 'S', (at) => at, speak), () => core.roundToDo(core.roundsOf(core.doneRows([{ id: 'r', first: null, subject: 's', occurredAt: '2026-12-31T23:00:00.000Z', input }])), 3), () => core.machineLoads(core.doneRows([{ id: 'r', first: null, subject: 's', occurredAt: '2026-12-31T23:00:00.000Z', input }])), () => core.nextRound([]),
+        () => core.evaluateDeicer(product.deicer, 'dry'), () => core.evaluateApplication(input), () => core.saysAmount(input), () => core.achievedOver([{ input }]), () => core.weighedRuns(core.doneRows([{ id: 'r', first: null, subject: 's', occurredAt: '2026-12-31T23:00:00.000Z', input }]), input.machine.id, input.product.name), () => core.saltOf(rows), () => core.seasonTable(core.doneRows([{ id: 'r', first: null, subject: 's', occurredAt: '2026-12-31T23:00:00.000Z', input }]), () => 'S', (at) => at, speak), () => core.roundToDo(core.roundsOf(core.doneRows([{ id: 'r', first: null, subject: 's', occurredAt: '2026-12-31T23:00:00.000Z', input }])), 3), () => core.machineLoads(core.doneRows([{ id: 'r', first: null, subject: 's', occurredAt: '2026-12-31T23:00:00.000Z', input }])), () => core.nextRound([]),
         () => core.saltBy(rows, ({ subject }) => subject), () => core.savingAgainst(rows, 0.05), () => core.evaluateWinter(winter),
         () => core.rowsWithin(rows, winter.fromDay, winter.toDay), () => core.yearBefore(WINTER, '2026-12-20'), () => core.winterOn([winter], '2026-12-20'),
         () => core.evaluateStorm(mangled({ ...core.blankStorm(), name: 'S', fromDay: '2026-12-31' }, draw)),

@@ -95,6 +95,8 @@ export interface WalkTime {
   readonly openM: number;
   readonly unfedM: number;
   readonly refillM: number;
+  /** All of it together, m. */
+  readonly walkedM: number;
   readonly turns: number;
   readonly refills: number;
   readonly seconds: number;
@@ -113,6 +115,7 @@ export function walkTime(legs: readonly Leg[], fills: readonly Fill[], request: 
   const ends = fills.slice(0, -1).flatMap(({ end }) => end ?? []);
   const refillM = refillAt === null ? 0 : ends.reduce((sum, { point }) => sum + 2 * Math.hypot(point.x - refillAt.x, point.y - refillAt.y), 0); // prettier-ignore
   const [turns, refills] = [Math.max(0, legs.length - 1), Math.max(0, fills.length - 1)];
-  const seconds = finite((openM + unfedM + refillM) / paceMPerS + turns * turnS + refills * refillS);
-  return { openM, unfedM, refillM, turns, refills, seconds };
+  const walkedM = openM + unfedM + refillM;
+  const seconds = finite(walkedM / paceMPerS + turns * turnS + refills * refillS);
+  return { openM, unfedM, refillM, walkedM, turns, refills, seconds };
 }

@@ -237,6 +237,7 @@ describe('fills', () => {
     expect(time).toMatchObject({ turns: 9, refills: 2, openM: expect.closeTo(556, 6), unfedM: expect.closeTo(45, 6) }); // prettier-ignore
     const away = 2 * (Math.hypot(17.5, 55.6 - 46.5333) + Math.hypot(37.5, fills[1]!.end!.point.y));
     expect(time.refillM).toBeCloseTo(away, 2);
+    expect(time.walkedM).toBeCloseTo(556 + 45 + away, 2);
     expect(time.seconds).toBeCloseTo((556 + 45 + away) / 1.39 + 45 + 360, 1);
   });
 });

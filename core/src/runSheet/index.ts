@@ -3,10 +3,19 @@
 export type { AreaRun, LoadedBlock, PlacedFill } from './areaRun.ts';
 export { assumedFor, coverageFor, type CoverageLook } from './coverageFor.ts';
 export type { GroundFacts, MachineFacts, RunFacts } from './facts.ts';
-export { openObstacles, readinessOf, sheetMark, type Obstacle, type Readiness } from './obstacles.ts';
+export {
+  openObstacles,
+  overruled,
+  readinessOf,
+  sheetMark,
+  type Obstacle,
+  type Readiness,
+} from './obstacles.ts';
 export {
   beginRun,
+  elapsedS,
   paceOfPass,
+  paceOfRun,
   pauseRun,
   rateByFill,
   runLogInput,

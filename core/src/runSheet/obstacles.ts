@@ -105,6 +105,17 @@ export const openObstacles = (obstacles: readonly Obstacle[], ready: Pick<NonNul
   obstacles.filter(({ id, mayOverride }) => !mayOverride || !ready?.overrides.some((each) => each.id === id && each.reason.trim() !== '')); // prettier-ignore
 
 /**
+ * What was gone on over, each with its reason.
+ *
+ * @example overruled([], null) // []
+ */
+export const overruled = (obstacles: readonly Obstacle[], ready: LoadInput['ready']): { id: string; message: Message; reason: string }[] =>
+  obstacles.flatMap(({ id, message: what }) => {
+    const reason = ready?.overrides.find((each) => each.id === id)?.reason;
+    return reason ? [{ id, message: what, reason }] : [];
+  }); // prettier-ignore
+
+/**
  * How ready it is, by what stands against it and what was said of that.
  *
  * @example readinessOf([], null, '') // 'open'

@@ -2,7 +2,9 @@ import { describe, expect, it } from 'vitest';
 import { planPasses } from '../passes/index.ts';
 import {
   beginRun,
+  elapsedS,
   paceOfPass,
+  paceOfRun,
   pauseRun,
   rateByFill,
   runLogInput,
@@ -26,6 +28,8 @@ describe('a run', () => {
     const paused = pauseRun(tapPass(beginRun('a', ''), at(0)), at(12));
     expect(paused.watch.from).toBeNull();
     expect(pauseRun(paused, at(40))).toBe(paused);
+    expect(elapsedS(paused, at(40))).toBe(12);
+    expect(elapsedS(tapPass(paused, at(132)), at(135))).toBe(15);
     // On again after two minutes, and 18 s to the end of it.
     const log = tapPass(tapPass(paused, at(132)), at(150));
     expect(seconds(log)).toEqual([30]);
@@ -53,6 +57,14 @@ describe('what it tells', () => {
     expect(paceOfPass((40 / 1.34) * 1.09, { ...pass, flows: false })).toMatchObject({ heavyBy: 0, slowBy: expect.closeTo(0.09, 9) }); // prettier-ignore
     // A turn of 5 s belongs to it.
     expect(paceOfPass(40 / 1.34 + 5, { ...pass, turnS: 5, flows: true }).slowBy).toBeCloseTo(0, 9);
+  });
+
+  it('passes together, each with its turn; what is in doubt is left out', () => {
+    const legs = planPasses({ ground: [[{ x: 0, y: 0 }, { x: 9, y: 0 }, { x: 9, y: 40 }, { x: 0, y: 40 }]], spacingM: 3, trim: { rounds: 0, stripM: 1, pathM: 1, edgeOn: 'right' }, heading: 0, last: 'even', directions: 1, refillAt: null }).legs; // prettier-ignore
+    const laps = [{ seconds: 45, doubtful: false }, { seconds: 900, doubtful: true }, { seconds: 42, doubtful: false }]; // prettier-ignore
+    // Two of 40 m at 1 m/s with a turn of 3 s are 86 s; they took 87.
+    expect(paceOfRun(laps, legs, { paceMPerS: 1, turnS: 3, flows: true })).toEqual({ passes: 2, slowBy: expect.closeTo(1 / 86, 9), heavyBy: expect.closeTo(1 / 86, 9) }); // prettier-ignore
+    expect(paceOfRun(laps.slice(1, 2), legs, { paceMPerS: 1, turnS: 3, flows: true })).toBeNull();
   });
 
   it('how far it is, and what a fill that ran out early says', () => {

@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import { finite, requirePositive } from '../errors/preconditions.ts';
 import type { InputOf } from '../fields/schema.ts';
-import { press, split, STANDING, type Clock, type Stopwatch } from '../testing/stopwatch.ts';
+import { press, runningS, split, STANDING, type Clock, type Stopwatch } from '../testing/stopwatch.ts';
 import type { Leg } from '../passes/index.ts';
 
 const clock = z.object({ steadyMs: z.number(), wallMs: z.number() });
@@ -41,18 +41,20 @@ const withWatch = (log: RunLog, watch: Stopwatch): RunLog => {
 export const tapPass = (log: RunLog, now: Clock): RunLog => withWatch(log, log.watch.from ? split(log.watch, now) : press(log.watch, now)); // prettier-ignore
 
 /**
+ * How long the pass under way was walked by now, s, what was walked of it before a pause among it.
+ *
+ * @example elapsedS(beginRun('a', ''), { steadyMs: 0, wallMs: 0 }) // 0
+ */
+export const elapsedS = ({ watch, carriedS }: RunLog, now: Clock): number =>
+  carriedS + Math.max(0, runningS(watch, now));
+
+/**
  * Somebody stops in the middle of a pass: what was walked of it counts when it goes on.
  *
  * @example pauseRun({ ...beginRun('a', ''), watch: { from: { steadyMs: 0, wallMs: 0 }, laps: [] } }, { steadyMs: 4000, wallMs: 4000 }).carriedS // 4
  */
-export function pauseRun(log: RunLog, now: Clock): RunLog {
-  const { from } = log.watch;
-  if (!from) return log;
-  const steady = now.steadyMs - from.steadyMs;
-  // After a reload the steady clock began anew.
-  const seconds = Math.max(0, (steady >= 0 ? steady : now.wallMs - from.wallMs) / 1000);
-  return { ...log, watch: { ...log.watch, from: null }, carriedS: log.carriedS + seconds };
-}
+export const pauseRun = (log: RunLog, now: Clock): RunLog =>
+  log.watch.from ? { ...log, watch: { ...log.watch, from: null }, carriedS: elapsedS(log, now) } : log;
 
 /**
  * The last pass is taken back: a tap by mistake.
@@ -82,6 +84,26 @@ export function paceOfPass(
   requirePositive({ seconds, lengthM, paceMPerS });
   const slowBy = finite(seconds / (lengthM / paceMPerS + Math.max(0, turnS)) - 1);
   return { slowBy, heavyBy: flows ? slowBy : 0 };
+}
+
+/**
+ * How the passes of a run were walked together; a pass whose time is in doubt is left out.
+ *
+ * @returns null where none was timed
+ * @example paceOfRun([], passPlan.legs, { paceMPerS: 1.34, turnS: 3, flows: true }) // null
+ */
+export function paceOfRun(
+  laps: Stopwatch['laps'],
+  legs: readonly Leg[],
+  { paceMPerS, turnS, flows }: { paceMPerS: number; turnS: number; flows: boolean },
+): (PassPace & { readonly passes: number }) | null {
+  const timed = laps.flatMap(({ seconds, doubtful }, at) =>
+    legs[at] && !doubtful && seconds > 0 ? [{ seconds, lengthM: legs[at].lengthM }] : [],
+  );
+  if (timed.length === 0) return null;
+  const sum = (of: 'seconds' | 'lengthM') => timed.reduce((all, each) => all + each[of], 0);
+  const together = { lengthM: sum('lengthM'), paceMPerS, turnS: turnS * timed.length, flows };
+  return { ...paceOfPass(sum('seconds'), together), passes: timed.length };
 }
 
 /**

@@ -76,7 +76,7 @@ function totalsOf(areas: readonly AreaRun[], { answer, load }: JobResult): RunSh
     amountSi,
     spareSi: sum(({ spareSi }) => spareSi),
     fills: sum(({ fills }) => fills.length),
-    walkedM: sum(({ time }) => (time ? time.openM + time.unfedM + time.refillM : 0)),
+    walkedM: sum(({ time }) => time?.walkedM ?? 0),
     seconds: sum(({ time }) => time?.seconds ?? 0),
     costCents: pack && priceCents !== null ? Math.round((amountSi / pack.si) * priceCents) : null,
     // A millimetre on a square metre is a litre.

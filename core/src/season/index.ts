@@ -9,6 +9,7 @@ export {
   type ApplicationInput,
 } from './applicationInput.ts';
 export { applicationUpgrades } from './applicationUpgrades.ts';
+export { achievedOver, saysAmount, weighedRuns, type Achieved } from './achieved.ts';
 export { driftOf, EWMA, type Drift, type DriftPoint, type RunRatio } from './drift.ts';
 export { evaluateApplication, isVoid, splitByPlan, type ApplicationResult } from './application.ts';
 export { blankStorm, evaluateStorm, stormInput, type StormInput } from './storm.ts';

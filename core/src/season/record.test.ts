@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { upgraded } from '../fields/index.ts';
-import { applicationUpgrades, blankApplication, driftOf, EWMA, evaluateApplication, logTable, type ApplicationInput } from './index.ts'; // prettier-ignore
+import { achievedOver, applicationUpgrades, blankApplication, driftOf, EWMA, evaluateApplication, logTable, saysAmount, weighedRuns, type ApplicationInput } from './index.ts'; // prettier-ignore
 import { applicationInput } from './applicationInput.ts';
 
 /** 9 lb of 24-0-8 on 3000 ft2, where 3.33 lb / 1000 ft2 were meant. */
@@ -48,6 +48,31 @@ describe('achieved against meant', () => {
   it('rows of before are read: what they did not know is blank', () => {
     const { need: _need, directions: _directions, planned: _planned, water: _water, label: _label, chart: _chart, ...earlier } = record(); // prettier-ignore
     expect(applicationInput.parse(upgraded(applicationUpgrades, 1, earlier))).toEqual(record());
+  });
+});
+
+describe('what rows come to together', () => {
+  const row = (runId: string, lb: string, more: Partial<ApplicationInput> = {}) => ({
+    root: `${runId}${lb}`,
+    startedAt: `2026-04-1${runId}T08:00:00.000Z`,
+    saidAt: '',
+    subject: 'j',
+    input: record({ runId, amount: { text: lb, unit: 'lb', from: 'weighed' }, machine: { id: 'm', name: 'Red', calibration: '' }, ...more }),
+  }); // prettier-ignore
+  const planned = { amount: { text: '50', unit: 'lb', from: 'planned' } } as const;
+
+  it('9 and 12 lb where 10 were meant on each are 105 %; what was planned or is void counts for nothing', () => {
+    const all = achievedOver([row('1', '9'), row('1', '12'), row('1', '50', planned), row('1', '50', { void: 'Twice' })]);
+    expect(all?.ratio).toBeCloseTo(1.05, 9);
+    expect(all?.areaM2).toBeCloseTo(2 * 3000 * 0.09290304, 6);
+    expect(saysAmount(record(planned))).toBe(false);
+    expect(achievedOver([row('1', '9', { rate: { text: '', unit: 'lb/1000 ft2' } })])).toBeNull();
+  }); // prettier-ignore
+
+  it('a run is all its areas of one machine with one product', () => {
+    const rows = [row('1', '9'), row('1', '12'), row('2', '8'), row('3', '50', planned), row('4', '9', { machine: { id: 'other', name: 'Blue', calibration: '' } })]; // prettier-ignore
+    expect(weighedRuns(rows, 'm', ' lake FEED').map(({ id, ratio }) => [id, ratio.toFixed(3)])).toEqual([['1', '1.050'], ['2', '0.800']]); // prettier-ignore
+    expect(weighedRuns(rows, '', 'Lake feed')).toEqual([]);
   });
 });
 

@@ -4,7 +4,6 @@ import { showNumber } from '@steady-scatter/core/quantities';
 import { seasonOrder, seasonOrderTable, type OrderLine } from '@steady-scatter/core/runSheet';
 import { evaluateJob } from '@steady-scatter/core/worksheet';
 import { FileDown } from 'lucide-react';
-import Papa from 'papaparse';
 import { useMemo } from 'react';
 import { list, say, speak } from '@steady-scatter/words/load';
 import { useWhere } from '../documents/docs.ts';
@@ -13,7 +12,7 @@ import { useShelf } from '../kinds/useProducts.ts';
 import { JobsTabs } from '../shell/JobsTabs.tsx';
 import { CommandButton } from '../ui/CommandButton.tsx';
 import { useFigures } from '../ui/currency.ts';
-import { saveFile } from '../ui/saveFile.ts';
+import { saveCsv } from '../ui/saveCsv.ts';
 import { TopBar } from '../ui/TopBar.tsx';
 import { shownIn } from '../units/shownIn.ts';
 
@@ -121,15 +120,7 @@ function OrderTable({ lines }: { lines: readonly OrderLine[] }) {
   );
 }
 
-const saveCsv = (lines: readonly OrderLine[]): void => {
-  const rows = seasonOrderTable(lines, speak, moneyText);
-  saveFile(
-    `${say('load.order.file')}.csv`,
-    'text/csv',
-    '\uFEFF',
-    Papa.unparse(rows, { escapeFormulae: true }),
-  );
-};
+const save = (lines: readonly OrderLine[]): void => saveCsv(`${say('load.order.file')}.csv`, seasonOrderTable(lines, speak, moneyText)); // prettier-ignore
 
 /** What to buy for the season: all sheets that are ready, against what is in stock. */
 export default function OrderPage() {
@@ -141,7 +132,7 @@ export default function OrderPage() {
         acts={
           lines &&
           lines.length > 0 && (
-            <CommandButton icon={FileDown} label={say('load.order.csv')} onClick={() => saveCsv(lines)} />
+            <CommandButton icon={FileDown} label={say('load.order.csv')} onClick={() => save(lines)} />
           )
         }
       >

@@ -4,13 +4,13 @@ import { passesGeoJson, passesGpx, runTable, type AreaRun } from '@steady-scatte
 import { areaUnitFor } from '@steady-scatter/core/fields';
 import { toResult } from '@steady-scatter/core/errors';
 import { FileDown } from 'lucide-react';
-import Papa from 'papaparse';
 import { Link } from 'react-router';
 import { say, speak } from '@steady-scatter/words/load';
 import { explain } from '../api/explain.ts';
 import { loadPart } from '../api/lazyCall.ts';
 import { useNotices } from '../notices/notices.tsx';
 import { useSheet, useSheetForm } from '../sheet/sheet.tsx';
+import { saveCsv } from '../ui/saveCsv.ts';
 import { saveFile } from '../ui/saveFile.ts';
 import { Section } from '../ui/Section.tsx';
 import type { RunUnits } from './LoadTable.tsx';
@@ -70,20 +70,10 @@ export function OutBox({ run, of, units }: Props) {
     const { planSvg } = await loadPart(() => import('./planSvg.tsx'));
     saveFile(named(say('load.file.plan'), 'svg'), 'image/svg+xml', planSvg(run, run.name, 1000, 800));
   };
-  const csv = () =>
-    saveFile(
-      named(say('load.file.sheet'), 'csv'),
-      'text/csv',
-      '\uFEFF',
-      Papa.unparse(
-        runTable(
-          of.sheet,
-          { amount: units.amount, area: areaUnitFor(units.length), length: units.length },
-          speak,
-        ),
-        { escapeFormulae: true },
-      ),
-    );
+  const csv = () => {
+    const tableUnits = { amount: units.amount, area: areaUnitFor(units.length), length: units.length };
+    saveCsv(named(say('load.file.sheet'), 'csv'), runTable(of.sheet, tableUnits, speak));
+  };
   return (
     <Section heading={say('load.out')} noPrint>
       <Box display="flex" flexWrap="wrap" gap="8px">

@@ -1,17 +1,15 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
-import { openObstacles, type Obstacle } from '@steady-scatter/core/runSheet';
+import { openObstacles, overruled, type Obstacle } from '@steady-scatter/core/runSheet';
 import { Check } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { say, speak } from '@steady-scatter/words/load';
-import { browser } from '../ui/browserStores.ts';
 import { dayText } from '../ui/dayText.ts';
 import { LabelledField } from '../ui/LabelledField.tsx';
 import { today } from '../ui/today.ts';
+import { keepWho, whoWorks } from '../ui/who.ts';
 import { useLoadFields } from './useLoadFields.ts';
 import type { RunOfSheet } from './useRunSheet.ts';
-
-const WHO = 'steady-scatter.who';
 
 /** Where what stands against a sheet can be mended: a stop of its tape. */
 const MENDS: Readonly<Record<string, { stop: string; label: string }>> = {
@@ -79,18 +77,14 @@ function ObstacleLine({
 function IsReady({ of, onUndo }: { of: RunOfSheet; onUndo(): void }) {
   const { ready } = of.input;
   if (!ready) return null;
-  const overruled = of.sheet.obstacles.flatMap(({ id, message }) => {
-    const reason = ready.overrides.find((each) => each.id === id)?.reason;
-    return reason ? [{ id, text: say('load.ready.over', { what: speak(message), reason }) }] : [];
-  });
   return (
     <Box marginTop="16px" borderTopWidth="2px" borderColor="act" paddingTop="12px" fontSize="17px">
       <Box display="flex" gap="8px" alignItems="center" fontWeight="bold">
         <Check size={22} aria-hidden /> {say('load.ready.is', { by: ready.by, day: dayText(ready.onDay) })}
       </Box>
-      {overruled.map(({ id, text }) => (
+      {overruled(of.sheet.obstacles, ready).map(({ id, message, reason }) => (
         <Box key={id} color="ink.soft" fontSize="16px">
-          {text}
+          {say('load.ready.over', { what: speak(message), reason })}
         </Box>
       ))}
       <Button variant="ghost" minHeight="touch" paddingX="4px" onClick={onUndo} data-noprint>
@@ -107,7 +101,7 @@ export function ReadyBox({ of }: { of: RunOfSheet }) {
   const [reasons, setReasons] = useState<Readonly<Record<string, string>>>(() =>
     Object.fromEntries((input.ready?.overrides ?? []).map(({ id, reason }) => [id, reason])),
   );
-  const [by, setBy] = useState(() => input.ready?.by || (browser.getItem(WHO) ?? ''));
+  const [by, setBy] = useState(() => input.ready?.by || whoWorks());
   const [isAsked, setAsked] = useState(false);
   if (sheet.readiness === 'ready') return <IsReady of={of} onUndo={() => set('ready', null)} />;
   const overrides = sheet.obstacles.flatMap(({ id, mayOverride }) =>
@@ -119,7 +113,7 @@ export function ReadyBox({ of }: { of: RunOfSheet }) {
       setAsked(true);
       return;
     }
-    browser.setItem(WHO, by.trim());
+    keepWho(by);
     set('ready', { onDay: today(), by: by.trim(), of: sheet.mark, overrides });
   };
   return (

@@ -29,14 +29,13 @@ function flagLines({ plan }: AreaRun, unit: LengthUnit): string[] {
 export function planLines(run: AreaRun, { sheet }: Pick<RunOfSheet, 'sheet'>, unit: LengthUnit): string[] {
   const { plan, time } = run;
   const rounds = Math.max(0, ...plan.legs.flatMap(({ zone, number }) => (zone === 'trim' ? [number] : [])));
-  const walked = time ? time.openM + time.unfedM + time.refillM : 0;
   const overlapM = Math.max(0, ...plan.pieces.flatMap(({ lanes }) => lanes.map((each) => each.overlapM)));
   return [
     say('load.plan.is', {
       passes: plan.passes,
       spacing: lengthText(plan.spacingM, unit),
       trims: rounds,
-      walked: lengthText(walked, unit),
+      walked: lengthText(time?.walkedM ?? 0, unit),
       time: durationText(time?.seconds ?? 0),
     }),
     ...flagLines(run, unit),

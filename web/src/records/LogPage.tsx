@@ -1,7 +1,6 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { isVoid, logTable, rowsWithin, type DoneRow } from '@steady-scatter/core/season';
 import { FileDown } from 'lucide-react';
-import Papa from 'papaparse';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { say, speak } from '@steady-scatter/words/record';
@@ -11,7 +10,7 @@ import { CommandButton } from '../ui/CommandButton.tsx';
 import { dayText } from '../ui/dayText.ts';
 import { LabelledField } from '../ui/LabelledField.tsx';
 import { atPlace } from '../ui/momentText.ts';
-import { saveFile } from '../ui/saveFile.ts';
+import { saveCsv } from '../ui/saveCsv.ts';
 import { dayOf, today } from '../ui/today.ts';
 import { TopBar } from '../ui/TopBar.tsx';
 import { achievedText } from './RecordList.tsx';
@@ -67,15 +66,7 @@ function LogRow({ row }: { row: Dated }) {
   );
 }
 
-const saveCsv = (rows: readonly DoneRow[]): void => {
-  const table = logTable(rows, atPlace, speak);
-  saveFile(
-    `${say('record.log.file')}.csv`,
-    'text/csv',
-    '\uFEFF',
-    Papa.unparse(table, { escapeFormulae: true }),
-  );
-};
+const save = (rows: readonly DoneRow[]): void => saveCsv(`${say('record.log.file')}.csv`, logTable(rows, atPlace, speak)); // prettier-ignore
 
 /** Everything that was spread, by jobs and in storms: between two days, searched, saved as a table. */
 export default function LogPage() {
@@ -87,7 +78,7 @@ export default function LogPage() {
     <>
       <title>{say('record.log.title')}</title>
       <TopBar
-        acts={rows && rows.length > 0 && <CommandButton icon={FileDown} label={say('record.log.csv')} onClick={() => saveCsv(rows.toReversed())} />} // prettier-ignore
+        acts={rows && rows.length > 0 && <CommandButton icon={FileDown} label={say('record.log.csv')} onClick={() => save(rows.toReversed())} />} // prettier-ignore
       >
         <chakra.h1 fontSize="21px" fontWeight="bold">
           {say('record.log.heading')}

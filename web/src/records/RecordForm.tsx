@@ -18,11 +18,11 @@ import { LabelledField } from '../ui/LabelledField.tsx';
 import { Section } from '../ui/Section.tsx';
 import { StatedDefault } from '../ui/StatedDefault.tsx';
 import { today } from '../ui/today.ts';
+import { keepWho, whoWorks } from '../ui/who.ts';
 import { shownIn } from '../units/shownIn.ts';
 import type { RunOfSheet } from '../load/useRunSheet.ts';
 import { recordAreas, recordFor, typedAs, type RecordArea } from './recordFor.ts';
 
-const WHO = 'steady-scatter.who';
 const LICENSE = 'steady-scatter.license';
 
 /** The time of day, on the clock of this device. */
@@ -39,7 +39,7 @@ interface Typed {
   time: string;
 }
 
-const blankTyped = (note = ''): Typed => ({ by: browser.getItem(WHO) ?? '', license: browser.getItem(LICENSE) ?? '', wind: '', sky: '', note, used: '', day: today(), time: clockNow() }); // prettier-ignore
+const blankTyped = (note = ''): Typed => ({ by: whoWorks(), license: browser.getItem(LICENSE) ?? '', wind: '', sky: '', note, used: '', day: today(), time: clockNow() }); // prettier-ignore
 
 /** How the areas were walked, where this device counted the passes. */
 const notesOf = (job: string, { sheet, load }: RunOfSheet): string =>
@@ -109,7 +109,7 @@ export function RecordForm({ subject, of }: { subject: Subject; of: RunOfSheet }
     const found = lackOf(typed, areas, used, lack === say('record.over'));
     setLack(found);
     if (found) return;
-    browser.setItem(WHO, typed.by.trim());
+    keepWho(typed.by);
     browser.setItem(LICENSE, typed.license.trim());
     const facts = { job: form.getValues(), answer, of, machine, fields: typed, runId: newId() };
     const startedAt = new Date(`${typed.day}T${typed.time || '12:00'}`).toISOString();

@@ -1,7 +1,13 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
 import { NUTRIENTS } from '@steady-scatter/core/need';
 import { fromSi, UNITS } from '@steady-scatter/core/quantities';
-import { evaluateApplication, isVoid, type DoneRow } from '@steady-scatter/core/season';
+import {
+  achievedOver,
+  evaluateApplication,
+  isVoid,
+  saysAmount,
+  type DoneRow,
+} from '@steady-scatter/core/season';
 import { useState } from 'react';
 import { list, say } from '@steady-scatter/words/record';
 import type { Subject } from '../kinds/useApplications.ts';
@@ -59,15 +65,13 @@ function RecordRow({ row, onCorrect }: { row: DoneRow; onCorrect(): void }) {
 
 /** All rows that count, against what was meant for them. */
 function Sum({ rows }: { rows: readonly DoneRow[] }) {
-  const counted = rows.filter(({ input }) => !isVoid(input) && input.amount.from !== 'planned');
-  const read = counted.map(({ input }) => evaluateApplication(input)).filter(({ ratio }) => ratio !== null);
-  if (read.length === 0 || !counted[0]) return null;
-  const sum = (of: (each: (typeof read)[number]) => number) => read.reduce((all, each) => all + of(each), 0);
-  const { amount, size } = counted[0].input;
-  const percent = Math.round((sum(({ amountSi }) => amountSi!) / sum(({ meantSi, areaM2 }) => meantSi! * areaM2!)) * 100);
+  const achieved = achievedOver(rows);
+  const first = rows.find((row) => saysAmount(row.input))?.input;
+  if (!achieved || !first) return null;
+  const [amount, area] = [shownIn(achieved.amountSi, first.amount.unit), shownIn(achieved.areaM2, first.size.unit)];
   return (
     <Box fontSize="19px" fontWeight="semibold" marginTop="10px">
-      {say('record.sum')}: {say('record.sum.is', { amount: shownIn(sum(({ amountSi }) => amountSi!), amount.unit), area: shownIn(sum(({ areaM2 }) => areaM2!), size.unit), percent })}
+      {say('record.sum')}: {say('record.sum.is', { amount, area, percent: Math.round(achieved.ratio * 100) })}
     </Box>
   );
 } // prettier-ignore

@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import { rigKind } from '@steady-scatter/core/machines';
-import { evaluateApplication, isVoid, type DoneRow } from '@steady-scatter/core/season';
+import { evaluateApplication, saysAmount, type DoneRow } from '@steady-scatter/core/season';
 import { say } from '@steady-scatter/words/record';
 import type { RunOfSheet } from '../load/useRunSheet.ts';
 import { useSheet } from '../sheet/sheet.tsx';
@@ -16,7 +16,7 @@ export function WhyBox({ rows, of }: { rows: readonly DoneRow[]; of: RunOfSheet 
   const { numbers } = useSheet().answer;
   const isOff = rows.some(({ input }) => {
     const { ratio } = evaluateApplication(input);
-    return !isVoid(input) && input.amount.from !== 'planned' && ratio !== null && Math.abs(ratio - 1) > OFF;
+    return saysAmount(input) && ratio !== null && Math.abs(ratio - 1) > OFF;
   });
   if (!isOff) return null;
   const { machine, sheet } = of;

@@ -1,5 +1,6 @@
 import { PRODUCT_KINDS } from '@steady-scatter/core/products';
 import { fromSi, systemOf, textWithUnit, type UnitId } from '@steady-scatter/core/quantities';
+import { overruled } from '@steady-scatter/core/runSheet';
 import { blankApplication, type ApplicationInput } from '@steady-scatter/core/season';
 import { paceText } from '@steady-scatter/core/testing';
 import { needShown, type JobInput, type WorksheetAnswer } from '@steady-scatter/core/worksheet';
@@ -49,10 +50,10 @@ export function recordAreas(answer: WorksheetAnswer, { sheet }: Pick<RunOfSheet,
 
 /** What was overruled when the sheet was marked ready. */
 const checksOf = ({ sheet, input }: RunOfSheet): ApplicationInput['checks'] =>
-  sheet.obstacles.flatMap(({ id, message }) => {
-    const why = input.ready?.overrides.find((each) => each.id === id)?.reason;
-    return why ? [{ said: speak(message), why }] : [];
-  });
+  overruled(sheet.obstacles, input.ready).map(({ message, reason }) => ({
+    said: speak(message),
+    why: reason,
+  }));
 
 const waterOf = ({ water }: RunOfSheet['input']): string =>
   water.depth.trim() === '' ? '' : [textWithUnit(water.depth, water.unit), water.by, water.who].filter((text) => text.trim() !== '').join(', '); // prettier-ignore

@@ -14,8 +14,7 @@ import AfterStop from './AfterStop.tsx';
 import AfterTold from './AfterTold.tsx';
 import LogPage from './LogPage.tsx';
 import { DriftBox } from './DriftBox.tsx';
-import { weighedRuns } from '../machine/useDrift.ts';
-import { driftOf, doneRows } from '@steady-scatter/core/season';
+import { driftOf, doneRows, weighedRuns } from '@steady-scatter/core/season';
 
 vi.mock('../ui/saveFile.ts', () => ({ saveFile: vi.fn() }));
 vi.mock('../api/lazyCall.ts', async (load) => ({ ...(await load<object>()), callEvents: vi.fn() }));

@@ -15,7 +15,7 @@ import { loadAllParts } from '../ui/lazyPart.ts';
 import { useAwake } from '../ui/useAwake.ts';
 import { shownIn } from '../units/shownIn.ts';
 import { Beat } from './Beat.tsx';
-import { howText } from './paceNote.ts';
+import { howText, ON_PACE } from './paceNote.ts';
 import { useRunLog } from './useRunLog.ts';
 
 interface Props {
@@ -153,7 +153,7 @@ function FillMarks({ run, of, units, walk }: Props & { walk: Walk }) {
         const lasted = metres - (empties[at - 1] ?? 0);
         if (!fill || lasted <= 0) return null;
         const off = rateByFill(fill.amountSi, lasted, fill.amountSi / fill.metres) - 1;
-        const how = Math.abs(off) < 0.03 ? 'on' : off > 0 ? 'heavy' : 'light';
+        const how = Math.abs(off) < ON_PACE ? 'on' : off > 0 ? 'heavy' : 'light';
         return (
           <Box key={metres} fontWeight="semibold">
             {say('walk.fill.is', {

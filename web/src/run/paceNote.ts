@@ -1,4 +1,4 @@
-import { paceOfPass, type AreaRun, type RunLog } from '@steady-scatter/core/runSheet';
+import { paceOfRun, type AreaRun, type RunLog } from '@steady-scatter/core/runSheet';
 import { say } from '@steady-scatter/words/walk';
 
 /** Closer than this is on pace. */
@@ -16,13 +16,7 @@ interface Walked {
 
 /** How the passes of an area were walked on average, for the record; empty: none was timed. */
 export function paceNote({ run, log, paceMPerS, turnS }: Walked): string {
-  const timed = log.watch.laps.flatMap(({ seconds, doubtful }, at) => {
-    const leg = run.plan.legs[at];
-    return leg && !doubtful && seconds > 0 ? [{ seconds, aimS: leg.lengthM / paceMPerS + turnS }] : [];
-  });
-  if (timed.length === 0) return '';
-  const aim = timed.reduce((sum, { aimS }) => sum + aimS, 0);
-  const took = timed.reduce((sum, { seconds }) => sum + seconds, 0);
-  const { slowBy } = paceOfPass(took, { lengthM: aim * paceMPerS, paceMPerS, turnS: 0, flows: false });
-  return say('walk.note', { passes: timed.length, how: howText(slowBy), percent: Math.round(Math.abs(slowBy) * 100) }); // prettier-ignore
+  const pace = paceOfRun(log.watch.laps, run.plan.legs, { paceMPerS, turnS, flows: false });
+  if (!pace) return '';
+  return say('walk.note', { passes: pace.passes, how: howText(pace.slowBy), percent: Math.round(Math.abs(pace.slowBy) * 100) }); // prettier-ignore
 }

@@ -1,5 +1,6 @@
 import {
   beginRun,
+  elapsedS,
   pauseRun,
   runLogInput,
   tapPass,
@@ -21,20 +22,13 @@ const keyOf = (job: string, area: string): string => `steady-scatter.walk.${job}
 export const heldRun = (job: string, area: string): RunLog | null =>
   heldHere(keyOf(job, area), runLogInput) ?? null;
 
-/** How long the pass under way was walked by now, s. */
-function elapsedOf({ watch, carriedS }: RunLog, now: Clock): number {
-  if (!watch.from) return carriedS;
-  const steady = now.steadyMs - watch.from.steadyMs;
-  return carriedS + Math.max(0, steady >= 0 ? steady : now.wallMs - watch.from.wallMs) / 1000;
-}
-
 /** A run of an area as it is counted on this device: it outlives a reload and a closed page. */
 export function useRunLog(job: string, area: string) {
   const [log, setLog] = useState<RunLog>(() => heldRun(job, area) ?? beginRun(area, ''));
-  const [elapsedS, setElapsed] = useState(() => elapsedOf(log, clock()));
+  const [shownS, setShown] = useState(() => elapsedS(log, clock()));
   const isRunning = log.watch.from !== null;
   useEffect(() => {
-    const tick = () => setElapsed(elapsedOf(log, clock()));
+    const tick = () => setShown(elapsedS(log, clock()));
     tick();
     if (!isRunning) return undefined;
     const timer = setInterval(tick, TICK_MS);
@@ -46,7 +40,7 @@ export function useRunLog(job: string, area: string) {
   };
   return {
     log,
-    elapsedS,
+    elapsedS: shownS,
     isRunning,
     tap() {
       const next = tapPass(log, clock());

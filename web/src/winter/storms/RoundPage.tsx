@@ -20,6 +20,7 @@ import { appendApplication, useApplications } from '../../kinds/useApplications.
 import { STORMS } from '../../kinds/useStorms.ts';
 import { BareUnit } from '../../ui/BareUnit.tsx';
 import { browser } from '../../ui/browserStores.ts';
+import { keepWho, whoWorks } from '../../ui/who.ts';
 import { Choice } from '../../ui/Choice.tsx';
 import { LabelledField } from '../../ui/LabelledField.tsx';
 import { StatedDefault } from '../../ui/StatedDefault.tsx';
@@ -36,8 +37,6 @@ import { OtherArea } from './OtherArea.tsx';
 import { timeText } from './roundTexts.ts';
 import { rowText } from '../../records/rowText.ts';
 import { WeighBack } from './WeighBack.tsx';
-
-const WHO = 'steady-scatter.who';
 
 /** What stands over a round: rate, setting, machine and who is at it. */
 function RoundHead({ night, machine, setMachine, by, setBy }: { night: Night; machine: string; setMachine(id: string): void; by: string; setBy(name: string): void }) {
@@ -141,7 +140,7 @@ function RoundOf({ doc }: { doc: Doc<StormInput> }) {
   const areas = useWinterAreas();
   const now = useRound(doc.id, doc.input.route.length);
   const [machine, setMachine] = useState('');
-  const [by, setBy] = useState(() => browser.getItem(WHO) ?? '');
+  const [by, setBy] = useState(whoWorks);
   const [others, setOthers] = useState<readonly AtArea[]>([]);
   if (!now || areas === undefined) return null;
   const { round, rows, toDo } = now;
@@ -175,7 +174,7 @@ function RoundOf({ doc }: { doc: Doc<StormInput> }) {
         by={by}
         setBy={(name) => {
           setBy(name);
-          browser.setItem(WHO, name);
+          keepWho(name);
         }}
       />
       <Box as="ul" listStyleType="none">
