@@ -1,4 +1,4 @@
-import { seeded } from '../width/seeded.ts';
+import { normal, seeded } from '../width/seeded.ts';
 
 /** How a walk differs from the plan along its way. */
 export interface Unsteady {
@@ -12,11 +12,6 @@ export interface Unsteady {
 const STEP_M = 0.25;
 /** A walker drifts and hurries over about so many metres. */
 const DRIFT_M = 6;
-
-/** A draw from the normal distribution (Box and Muller 1958). */
-function normal(next: () => number): number {
-  return Math.sqrt(-2 * Math.log(1 - next())) * Math.cos(2 * Math.PI * next());
-}
 
 /** Values along a way that follow each other smoothly, with mean 0 and standard deviation 1 (autoregressive, first order). */
 function drift(count: number, next: () => number): Float64Array {

@@ -1,6 +1,14 @@
 // Rigs: machines that spread or spray, their controls with the marks on them, and what is looked at before and after.
 // Marks are known by how far they open from the closed one, whichever way their numbers run.
-export { MARKS_READABLE, RIG_KIND_IDS, RIG_KINDS, rigKind, type RigKind } from './kinds.ts';
+export {
+  isByTime,
+  isThrown,
+  MARKS_READABLE,
+  RIG_KIND_IDS,
+  RIG_KINDS,
+  rigKind,
+  type RigKind,
+} from './kinds.ts';
 export {
   blankScale,
   NO_SCALE,

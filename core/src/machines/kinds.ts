@@ -56,3 +56,19 @@ export const RIG_KIND_IDS = Object.keys(RIG_KINDS) as RigKind[];
  * @example rigKind('push-drop').metering // 'wheels'
  */
 export const rigKind = (kind: RigKind): RigKindFacts => RIG_KINDS[kind];
+
+/**
+ * As much comes out each second whatever the pace, so that whoever is slow puts down more. Taken of a machine that nobody named.
+ *
+ * @example isByTime('push-drop') // false
+ */
+export const isByTime = (kind: RigKind | null): boolean => kind === null || rigKind(kind).metering === 'flow';
+
+/**
+ * It throws beyond its own width, most in the middle; below a hopper or a boom all the width gets the same. Taken of a machine that nobody
+ * named.
+ *
+ * @example isThrown('push-drop') // false
+ */
+export const isThrown = (kind: RigKind | null): boolean =>
+  kind === null || (rigKind(kind).width === 'passes' && rigKind(kind).nozzles === 'none');

@@ -1,7 +1,18 @@
 import { describe, expect, it } from 'vitest';
 import { speak } from '@steady-scatter/words/everything';
 import { toResult } from '../errors/InputError.ts';
-import { blankRig, blankScale, readMark, evaluateRig, evaluateScale, type ScaleInput } from './index.ts';
+import {
+  blankRig,
+  blankScale,
+  readMark,
+  evaluateRig,
+  evaluateScale,
+  isByTime,
+  isThrown,
+  RIG_KIND_IDS,
+  rigKind,
+  type ScaleInput,
+} from './index.ts';
 
 const scale = (more: Partial<ScaleInput>) => evaluateScale({ ...blankScale(), ...more }, 'control');
 const labels = (more: Partial<ScaleInput>) => scale(more).marks.map(({ label }) => label);
@@ -50,4 +61,12 @@ it('a machine: pace from a course, what its kind has looked at, errors with thei
   expect(read.before.at(-1)).toBe('tyre pressure');
   const wrong = evaluateRig({ ...rig, name: '', hopper: { size: '0', unit: 'kg' }, services: [{ id: 's', onDay: '2026-02-30', what: '', dueDay: '' }] }); // prettier-ignore
   expect(wrong.errors.map(({ field, code }) => [field, code])).toEqual([['name', 'name.empty'], ['hopper.size', 'quantity.not-positive'], ['services.0.onDay', 'date.unreadable']]); // prettier-ignore
+});
+
+it('what nobody named is a spreader that throws and runs by time; wheels meter by the way, a hopper drops where it is', () => {
+  expect([isThrown(null), isByTime(null)]).toEqual([true, true]);
+  expect([isThrown('push-rotary'), isThrown('push-drop'), isThrown('boom')]).toEqual([true, false, false]);
+  expect(isByTime('push-drop')).toBe(false);
+  // Nothing that has nozzles throws.
+  expect(RIG_KIND_IDS.filter((kind) => isThrown(kind) && rigKind(kind).nozzles !== 'none')).toEqual([]);
 });

@@ -1,5 +1,5 @@
 import { toResult, type InputError } from '../errors/InputError.ts';
-import { rigKind } from '../machines/kinds.ts';
+import { isThrown, rigKind } from '../machines/kinds.ts';
 import {
   fillsOnWalk,
   groundBlocks,
@@ -77,9 +77,9 @@ const AT_EDGE_M = 0.25;
  */
 export function trimFor({ trims }: LoadResult, { edgeOn }: LoadInput, machine: MachineFacts | null, spacingM: number): TrimRequest {
   const width = machine ? rigKind(machine.kind).width : 'passes';
-  const isThrown = width === 'passes' && (!machine || rigKind(machine.kind).nozzles === 'none');
-  const stripM = isThrown ? spacingM / 2 : spacingM;
-  return { rounds: trims ?? (width === 'rows' ? 0 : 1), stripM, pathM: isThrown ? Math.min(AT_EDGE_M, stripM / 2) : stripM / 2, edgeOn };
+  const throws = isThrown(machine?.kind ?? null);
+  const stripM = throws ? spacingM / 2 : spacingM;
+  return { rounds: trims ?? (width === 'rows' ? 0 : 1), stripM, pathM: throws ? Math.min(AT_EDGE_M, stripM / 2) : stripM / 2, edgeOn };
 } // prettier-ignore
 
 /** An area as the sheet has it. */

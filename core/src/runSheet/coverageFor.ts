@@ -5,7 +5,7 @@ import {
   type CoverageRequest,
   type Track,
 } from '../coverage/index.ts';
-import { rigKind } from '../machines/kinds.ts';
+import { isByTime, isThrown } from '../machines/kinds.ts';
 import type { Pattern } from '../width/pattern.ts';
 import type { LoadInput, LoadResult } from '../worksheet/index.ts';
 import { trimFor, type AreaRun } from './areaRun.ts';
@@ -29,11 +29,8 @@ export interface CoverageLook {
  *
  * @example assumedFor('push-drop') // 'even'
  */
-export function assumedFor(kind: MachineFacts['kind'] | null): AssumedPattern {
-  if (kind === null) return 'triangle';
-  const { width, nozzles } = rigKind(kind);
-  return width === 'passes' && nozzles === 'none' ? 'triangle' : 'even';
-}
+export const assumedFor = (kind: MachineFacts['kind'] | null): AssumedPattern =>
+  isThrown(kind) ? 'triangle' : 'even';
 
 /**
  * A simulation of an area as it is planned: each leg lays the pattern, trims with the deflector down to the edge.
@@ -43,11 +40,10 @@ export function assumedFor(kind: MachineFacts['kind'] | null): AssumedPattern {
 export function coverageFor({ run, pattern, machine, spacingM, input, load, seed, cellM }: CoverageLook): CoverageRequest {
   const kind = machine?.kind ?? null;
   const shape = pattern ?? assumedPattern(assumedFor(kind), spacingM);
-  const isThrown = assumedFor(kind) === 'triangle';
   const perM = new Map(run.zones.map(({ zone, loadPerM }) => [zone, loadPerM]));
   const [loadSi, amountSi] = [run.zones.reduce((sum, zone) => sum + zone.loadSi, 0), run.amountSi];
   const product = loadSi > 0 ? amountSi / loadSi : 1;
-  const atEdge = isThrown ? deflected(shape, input.edgeOn, trimFor(load, input, machine, spacingM).pathM) : shape;
+  const atEdge = isThrown(kind) ? deflected(shape, input.edgeOn, trimFor(load, input, machine, spacingM).pathM) : shape;
   const tracks = run.plan.legs.map(({ zone, line }): Track => ({
     line,
     perM: (perM.get(zone) ?? 0) * product,
@@ -64,7 +60,7 @@ export function coverageFor({ run, pattern, machine, spacingM, input, load, seed
     seed,
     wanderM,
     paceSd,
-    flows: kind === null || rigKind(kind).metering === 'flow',
+    flows: isByTime(kind),
     opensLateM: lateM,
     shutsEarlyM: earlyM,
   };

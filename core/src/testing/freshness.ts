@@ -2,7 +2,7 @@ import { message, type Message } from '../messages/message.ts';
 import { daysUntil } from '../fields/days.ts';
 import type { RigInput } from '../machines/rigInput.ts';
 import { PRODUCT_KINDS, type ProductKind } from '../products/product.ts';
-import { rigKind } from '../machines/kinds.ts';
+import { isByTime, rigKind } from '../machines/kinds.ts';
 import { toResult } from '../errors/InputError.ts';
 import { collect } from '../errors/collect.ts';
 import { readPace } from '../machines/readPace.ts';
@@ -63,9 +63,7 @@ function ofMachine(input: CalibrationAim, onDay: string, rig: RigInput): Reason[
         ]
       : []),
     ...(rigKind(rig.kind).nozzles !== 'none' && rig.spray.fittedOn > onDay ? [['stale', message('fresh.nozzles')] as const] : []), // prettier-ignore
-    ...(rigKind(rig.kind).metering === 'flow' && apart(usual, then)
-      ? [['stale', message('fresh.pace')] as const]
-      : []),
+    ...(isByTime(rig.kind) && apart(usual, then) ? [['stale', message('fresh.pace')] as const] : []),
   ];
 }
 

@@ -1,6 +1,7 @@
 import { unevenness } from './correlation.ts';
 import type { PassPattern } from './overlap.ts';
 import { patternOf, throwOf } from './pattern.ts';
+import { normal } from './seeded.ts';
 import { sweep } from './sweep.ts';
 
 /** What is drawn again and again to see how sure a spacing is. */
@@ -42,9 +43,6 @@ function bandOf(values: readonly number[], times: number): Band | null {
   const at = (share: number) => sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))]!;
   return { low: at(0.025), high: at(0.975) };
 }
-
-/** Two independent normal numbers (Box and Muller 1958); one is used. */
-const normal = (random: () => number): number => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random()); // prettier-ignore
 
 /** Deposits as they might have come out: rows drawn with return, else the one row with its reading errors. */
 function draw({ rows, uDeposits }: Resampling, random: () => number): number[] {

@@ -13,3 +13,12 @@ export function seeded(seed: number): () => number {
     return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
   };
 }
+
+/**
+ * A draw from the normal distribution, mean 0 and standard deviation 1, out of two even ones (Box and Muller 1958).
+ *
+ * @param random from 0 up to, but not, 1
+ * @example normal(() => 0.25) // 0
+ */
+export const normal = (random: () => number): number =>
+  Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());

@@ -1,6 +1,6 @@
 import { Box, chakra } from '@chakra-ui/react';
 import type { AreaRun } from '@steady-scatter/core/runSheet';
-import { assumedFor } from '@steady-scatter/core/runSheet';
+import { isThrown } from '@steady-scatter/core/machines';
 import type { PackageUnit } from '@steady-scatter/core/loads';
 import type { LengthUnit, UnitId } from '@steady-scatter/core/quantities';
 import { say } from '@steady-scatter/words/load';
@@ -47,11 +47,11 @@ interface Props {
 
 /** Each zone with its amount and its setting. */
 function Zones({ run, of, units }: Props) {
-  const isThrown = assumedFor(of.machine?.kind ?? null) === 'triangle';
+  const throws = isThrown(of.machine?.kind ?? null);
   return run.zones.map((zone) => (
     <Row key={zone.zone}>
       <Head scope="row">
-        {zoneText(zone, run, isThrown)}
+        {zoneText(zone, run, throws)}
         {zone.setting && (
           <Box as="span" color="ink.soft" fontWeight="normal">
             {' '}

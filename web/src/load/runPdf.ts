@@ -1,7 +1,7 @@
 import type { AreaRun } from '@steady-scatter/core/runSheet';
 import type { Content, TableCell } from 'pdfmake/interfaces';
 import { paceText } from '@steady-scatter/core/testing';
-import { assumedFor } from '@steady-scatter/core/runSheet';
+import { isThrown } from '@steady-scatter/core/machines';
 import { say, speak } from '@steady-scatter/words/load';
 import { pdfOf, PRINT_FONT } from '../print/pdf.ts';
 import { dayText } from '../ui/dayText.ts';
@@ -31,10 +31,10 @@ const tick = (what: string, amount: string, lasts: string): TableCell[] => [
 ];
 
 function tableOf(run: AreaRun, { of, units }: RunPaper): TableCell[][] {
-  const isThrown = assumedFor(of.machine?.kind ?? null) === 'triangle';
+  const throws = isThrown(of.machine?.kind ?? null);
   const zones = run.zones.map((zone) =>
     tick(
-      [zoneText(zone, run, isThrown), zone.setting && say('load.zone.set', { mark: zone.setting.mark })]
+      [zoneText(zone, run, throws), zone.setting && say('load.zone.set', { mark: zone.setting.mark })]
         .filter(Boolean)
         .join(', '),
       shownIn(zone.amountSi, units.amount),

@@ -33,9 +33,9 @@ export function fillEndText({ runsOut }: PlacedFill, unit: LengthUnit): string {
 export function zoneText(
   { zone }: Pick<Zone, 'zone'>,
   { zones }: Pick<AreaRun, 'zones'>,
-  isThrown: boolean,
+  throws: boolean,
 ): string {
-  if (zone === 'trim') return say(isThrown ? 'load.zone.trim' : 'load.zone.trimWhole');
+  if (zone === 'trim') return say(throws ? 'load.zone.trim' : 'load.zone.trimWhole');
   if (zone === 'second') return say('load.zone.second');
   return say(zones.some((other) => other.zone === 'second') ? 'load.zone.firstOf' : 'load.zone.first');
 }

@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import { rigKind } from '@steady-scatter/core/machines';
+import { isByTime } from '@steady-scatter/core/machines';
 import { evaluateApplication, saysAmount, type DoneRow } from '@steady-scatter/core/season';
 import { say } from '@steady-scatter/words/record';
 import type { RunOfSheet } from '../load/useRunSheet.ts';
@@ -23,7 +23,7 @@ export function WhyBox({ rows, of }: { rows: readonly DoneRow[]; of: RunOfSheet 
   const band = numbers.totalM2 === null ? 0 : numbers.totalBandM2 / numbers.totalM2;
   const has = (id: string) => sheet.obstacles.some((each) => each.id === id);
   const reasons = [
-    machine && rigKind(machine.kind).metering === 'flow' ? say('record.why.pace') : '',
+    machine && isByTime(machine.kind) ? say('record.why.pace') : '',
     has('other-spacing') ? say('record.why.spacing') : '',
     band > WIDE ? say('record.why.area', { percent: (band * 100).toFixed(1) }) : '',
     has('stale') ? say('record.why.chart') : '',

@@ -1,5 +1,5 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
-import { rigKind } from '@steady-scatter/core/machines';
+import { isByTime } from '@steady-scatter/core/machines';
 import { paceText } from '@steady-scatter/core/testing';
 import { paceOfPass, rateByFill, walkedBy, type AreaRun } from '@steady-scatter/core/runSheet';
 import { useEffect, useState } from 'react';
@@ -119,7 +119,7 @@ function LastPass({ run, of, walk }: Pick<Props, 'run' | 'of'> & { walk: Walk })
   const { laps } = walk.log.watch;
   const [lap, leg] = [laps.at(-1), run.plan.legs[laps.length - 1]];
   if (!lap || !leg || lap.seconds <= 0) return null;
-  const flows = of.machine === null || rigKind(of.machine.kind).metering === 'flow';
+  const flows = isByTime(of.machine?.kind ?? null);
   const { slowBy } = paceOfPass(lap.seconds, {
     lengthM: leg.lengthM,
     paceMPerS: of.sheet.paceMPerS,

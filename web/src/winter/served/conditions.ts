@@ -1,4 +1,4 @@
-import { rigKind } from '@steady-scatter/core/machines';
+import { isByTime } from '@steady-scatter/core/machines';
 import { evaluateProduct } from '@steady-scatter/core/products';
 import { fromSi, showExact } from '@steady-scatter/core/quantities';
 import { dimensionOf, paceText, rateAs, showRate, type CalibrationInput } from '@steady-scatter/core/testing';
@@ -82,7 +82,7 @@ export function servedBy(guide: GuideInput, input: CalibrationInput, on: Calibra
   const version = versionOn(evaluateGuide(guide).versions, day);
   if (!version || !on.rig) return null;
   const product = guideProductOf(on);
-  const lines = servedLines(version.lines, product, on.reading, rigKind(on.rig.kind).metering === 'flow');
+  const lines = servedLines(version.lines, product, on.reading, isByTime(on.rig.kind));
   return {
     version,
     product,

@@ -1,5 +1,5 @@
 import { toResult, type InputError } from '@steady-scatter/core/errors';
-import { rigKind, evaluateRig } from '@steady-scatter/core/machines';
+import { evaluateRig, isByTime } from '@steady-scatter/core/machines';
 import { evaluateProduct, PRODUCT_KINDS, type ProductInput } from '@steady-scatter/core/products';
 import type { Age } from '@steady-scatter/core/testing';
 import {
@@ -108,8 +108,7 @@ function chartsFor(shelf: BenchShelf, product: string): NightChart[] {
       if (!on.rig) return [];
       const { hopperKg, spray } = evaluateRig(on.rig);
       const fillSi = on.bench.spray ? spray.tankL : hopperKg;
-      const isByTime = rigKind(on.rig.kind).metering === 'flow';
-      return [{ id: input.rig, calibration: id, name: on.rig.name, on, age: ageOf(input, on), fillSi, isByTime }]; // prettier-ignore
+      return [{ id: input.rig, calibration: id, name: on.rig.name, on, age: ageOf(input, on), fillSi, isByTime: isByTime(on.rig.kind) }]; // prettier-ignore
     })
     .toSorted(byTrust);
 }
