@@ -46,6 +46,7 @@ export { EVENT_NAMES, EVENTS, isArchived, type EventName } from './events/index.
 export { calibrations } from './kinds/calibrations.ts';
 export { jobs } from './kinds/jobs.ts';
 export { openRuns } from './kinds/openRuns.ts';
+export { people } from './kinds/people.ts';
 export { products } from './kinds/products.ts';
 export { rigs } from './kinds/rigs.ts';
 export { ruleSets } from './kinds/ruleSets.ts';
@@ -55,6 +56,7 @@ export { nozzles } from './kinds/nozzles.ts';
 export { storms } from './kinds/storms.ts';
 export { winters } from './kinds/winters.ts';
 export { soilTests } from './kinds/soilTests.ts';
+export { walks } from './kinds/walks.ts';
 export { widthTests } from './kinds/widthTests.ts';
 export { KIND_NAMES, KINDS, type ColumnsOf, type InputOf, type KindName } from './kinds/index.ts';
 export { kindOf, type Column, type Columns, type Kind, type RowOf, type Shape } from './kinds/kind.ts';
@@ -82,4 +84,6 @@ export {
   type RouteName,
 } from './routes.ts';
 export type { Hit } from './search.ts';
+export { PHOTO_LIMITS, photoPath, PHOTO_TYPES, type PhotoFacts, type PhotoType } from './photos.ts';
+export type { StockLine } from './stock.ts';
 export { testsFile, type TestsFile } from './testsFile.ts';

@@ -5,6 +5,7 @@ import { KINDS } from './kinds/index.ts';
 import type { Kind } from './kinds/kind.ts';
 import { eventRoutes, type EventKind } from './events/event.ts';
 import { EVENTS } from './events/index.ts';
+import { photoFacts } from './photos.ts';
 import type { Route } from './route.ts';
 import { FILE_ROUTES, ROUTES } from './routes.ts';
 
@@ -68,21 +69,24 @@ function operation(name: string, { path, summary, query, body, answer }: Route):
 /** A route that hands over a file: out with a GET, in with a POST. */
 function fileOperation(
   name: string,
-  { method, summary, type }: (typeof FILE_ROUTES)[keyof typeof FILE_ROUTES],
+  { method, path, summary, type }: (typeof FILE_ROUTES)[keyof typeof FILE_ROUTES],
 ): Json {
   const file = { content: { [type]: { schema: { type: 'string', format: 'binary' } } } };
   return {
     operationId: name,
     summary,
-    ...(method === 'post' && { requestBody: { required: true, ...file } }),
+    ...(path.includes(':id') && { parameters: [{ name: 'id', in: 'path', required: true, schema: { type: 'string', format: 'uuid' } }] }),
+    ...(method !== 'get' && { requestBody: { required: true, ...file } }),
     responses: {
       ...(method === 'get'
         ? { 200: { description: 'The file', ...file } }
-        : { 204: { description: 'Done' } }),
+        : method === 'put'
+          ? { 200: { description: 'What is known of it', ...json(schemaOf(photoFacts, 'output')) } }
+          : { 204: { description: 'Done' } }),
       default: refused,
     },
   };
-}
+} // prettier-ignore
 
 /** Every route with its name: those of kinds and events are called `products.list`, `testRuns.append` and the like. */
 export const allRoutes = (): [string, Route][] => [
@@ -104,12 +108,12 @@ export const allRoutes = (): [string, Route][] => [
 /** The whole API as an OpenAPI 3.1 document, from the route tables alone. */
 export function openApi(): Json {
   const paths: Record<string, Json> = {};
-  for (const [name, route] of allRoutes()) {
-    const path = openApiPath(route.path);
-    paths[path] = { ...paths[path], [route.method]: operation(name, route) };
-  }
-  for (const [name, route] of Object.entries(FILE_ROUTES))
-    paths[route.path] = { [route.method]: fileOperation(name, route) };
+  const add = ({ path, method }: Pick<Route, 'path'> & { method: string }, said: Json) => {
+    const at = openApiPath(path);
+    paths[at] = { ...paths[at], [method]: said };
+  };
+  for (const [name, route] of allRoutes()) add(route, operation(name, route));
+  for (const [name, route] of Object.entries(FILE_ROUTES)) add(route, fileOperation(name, route));
   return {
     openapi: '3.1.0',
     info: {

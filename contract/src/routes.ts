@@ -3,7 +3,9 @@ import * as z from 'zod';
 import { crewSettings } from './crew.ts';
 import { device, here, pairing } from './devices.ts';
 import { none, nothing, type Route } from './route.ts';
+import { photoFacts } from './photos.ts';
 import { hits, searchQuery } from './search.ts';
+import { stockLine } from './stock.ts';
 
 /** Health of the process, its database and its disk; `limited` where reading goes on and nothing more can be kept. */
 export const health = z.object({
@@ -98,6 +100,33 @@ export const ROUTES = {
     body: none,
     answer: stationAnswer,
   },
+  stock: {
+    method: 'get',
+    path: '/api/stock',
+    summary: 'Adds up what is on the shelf: counted and received less spread and thrown away',
+    params: nothing,
+    query: nothing,
+    body: none,
+    answer: z.array(stockLine),
+  },
+  photo: {
+    method: 'get',
+    path: '/api/photos/:id/facts',
+    summary: 'Says what is known of a photo, also when its picture was removed',
+    params: z.object({ id: z.uuid() }),
+    query: nothing,
+    body: none,
+    answer: photoFacts,
+  },
+  removePhoto: {
+    method: 'delete',
+    path: '/api/photos/:id',
+    summary: 'Removes the picture of a photo; what is known of it stays',
+    params: z.object({ id: z.uuid() }),
+    query: nothing,
+    body: z.strictObject({ why: z.string().trim().min(1).max(400) }),
+    answer: photoFacts,
+  },
   search: {
     method: 'get',
     path: '/api/search',
@@ -122,6 +151,18 @@ export const FILE_ROUTES = {
     path: '/api/restore',
     summary: 'Puts an archive in place of everything that is kept; at the machine itself alone',
     type: 'application/zip',
+  },
+  addPhoto: {
+    method: 'put',
+    path: '/api/photos/:id',
+    summary: 'Takes a photo in: JPEG, PNG or WebP, told by its content; the same one twice is harmless',
+    type: 'image/*',
+  },
+  picture: {
+    method: 'get',
+    path: '/api/photos/:id',
+    summary: 'Hands over the picture of a photo',
+    type: 'image/*',
   },
 } as const;
 

@@ -109,6 +109,7 @@ const EXAMPLES = {
     source: '',
     unit: 'lb/1000 ft2',
     rules: [{ ...core.blankRule('r'), amount: '1' }],
+    limits: core.blankLimits('us'),
   },
   lawn: { ...blankSiteArea('a', 'us'), name: 'Lawn', parts: [rectangle('p', '62', '38')] },
   rectangle,

@@ -21,6 +21,8 @@ import { deviceService } from './services/devices.ts';
 import { eventService } from './services/events.ts';
 import { documentService, type DocumentService } from './services/documents.ts';
 import { backupRoutes, type Backups } from './backup/routes.ts';
+import { photoService } from './photos/photos.ts';
+import { photoRoutes } from './photos/routes.ts';
 import { checkHere, type Check } from './checking/check.ts';
 import { kindNamed } from './checking/stored.ts';
 import { ANY_DISK, type Disk } from './running/disk.ts';
@@ -178,6 +180,8 @@ export function createApp(wiring: Wiring): Express {
   app.use('/api', onlyTrusted(homeCrewId, devices));
   if (backups) app.use(backupRoutes(backups, disk));
   const documents = { ...documentService(sequelize), ...ofDocuments };
+  const photos = photoService(sequelize);
+  app.use(photoRoutes(photos, disk));
   const handlers = {
     ...createHandlers({
       looking: wiring.looking ?? sequelize,
@@ -186,6 +190,7 @@ export function createApp(wiring: Wiring): Express {
       disk,
       homeCrewId,
       documents,
+      photos,
       station: wiring.station ?? null,
     }),
     ...overrides,

@@ -78,7 +78,7 @@ it('and winters: storms with rounds, a correction and one that does not count, a
   expect(done.length).toBe(rows.length - 3);
   for (const storm of storms) expect(done.some(({ subject }) => subject === storm.id)).toBe(true);
   const jobs = await list('jobs');
-  expect(new Set(done.filter(({ subject }) => jobs.some(({ id }) => id === subject)).map(({ subject }) => subject)).size).toBe(3);
+  expect(new Set(done.filter(({ subject }) => jobs.some(({ id }) => id === subject)).map(({ subject }) => subject)).size).toBe(6);
   for (const { input } of done) expect(evaluateApplication(input).errors).toEqual([]);
   expect(done.filter(({ input }) => evaluateApplication(input).isVoid)).toHaveLength(1);
   const [last, now] = winters.toSorted((a, b) => a.input.fromDay.localeCompare(b.input.fromDay));
@@ -89,7 +89,7 @@ it('and winters: storms with rounds, a correction and one that does not count, a
   const products = await list('products');
   const stale = (await list('calibrations')).filter(({ input }) => {
     const product = products.find(({ id }) => id === input.productId)?.input ?? null;
-    return freshness(input, rigs.find(({ id }) => id === input.rig)!.input, product, '2026-11-25', now!.input.fromDay).reasons.some(({ id }) => id === 'fresh.winter');
+    return freshness(input, rigs.find(({ id }) => id === input.rig)!.input, product, '2026-11-25', { winterFrom: now!.input.fromDay }).reasons.some(({ id }) => id === 'fresh.winter');
   });
   expect(stale.map(({ input }) => input.name)).toEqual(['Yard truck, rock salt, last winter']);
 }); // prettier-ignore

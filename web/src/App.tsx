@@ -13,6 +13,9 @@ import { Message } from './ui/Message.tsx';
 const JobsPage = lazyPart(() => import('./jobs/JobsPage.tsx'));
 const OrderPage = lazyPart(() => import('./load/OrderPage.tsx'));
 const LogPage = lazyPart(() => import('./records/LogPage.tsx'));
+const LooksPage = lazyPart(() => import('./looks/LooksPage.tsx'));
+const PeoplePage = lazyPart(() => import('./people/PeoplePage.tsx'));
+const PersonPage = lazyPart(() => import('./people/PersonPage.tsx'));
 const SitesPage = lazyPart(() => import('./sites/SitesPage.tsx'));
 const SitePage = lazyPart(() => import('./sites/SitePage.tsx'));
 const BenchPage = lazyPart(() => import('./bench/BenchPage.tsx'));
@@ -85,6 +88,10 @@ export function App() {
                 <Route path="/log" element={<LogPage />} />
                 <Route path="/jobs/order" element={<OrderPage />} />
                 <Route path="/jobs/:id/:stop?" element={<JobPage />} />
+                <Route path="/log/looks" element={<LooksPage />} />
+                <Route path="/people" element={<PeoplePage />} />
+                <Route path="/people/new" element={<PersonPage />} />
+                <Route path="/people/:id" element={<PersonPage />} />
                 <Route path="/sites" element={<SitesPage />} />
                 <Route path="/sites/new" element={<SitePage />} />
                 <Route path="/sites/:id" element={<SitePage />} />

@@ -7,5 +7,6 @@ sendsBy('document', async (entry) =>
   (await loadPart(() => import('./documents/sendDocument.ts'))).sendDocument(entry),
 );
 sendsBy('row', async (entry) => (await loadPart(() => import('./events/appended.ts'))).sendRow(entry));
+sendsBy('photo', async (entry) => (await loadPart(() => import('./photos/photos.ts'))).sendPhoto(entry));
 
 answersAtHand(async () => (await import('./offline/atHand.ts')).deviceAnswers);

@@ -18,8 +18,11 @@ interface EventEntry<Input> {
   readonly path: `/api/${string}`;
   /** The kinds of the documents that it belongs to. */
   readonly subjects: readonly KindName[];
-  /** The kind of the document, under the same id, that it was made as until it was done; it goes when the row is appended. */
-  readonly madeAs?: KindName;
+  /** The kind of the document that it was made as until it was done, and its id; it goes when the row is appended. */
+  readonly madeAs?: {
+    readonly kind: KindName;
+    idOf(row: { readonly id: string; readonly input: Input }): string;
+  };
   /** Reads a row of this version; what it does not know it leaves out. */
   readonly schema: z.ZodType<Input>;
   /** How rows of earlier versions become one of this version, each time they are read: what is stored stays as it came. */

@@ -1,10 +1,12 @@
 // Events: what was measured or done. Rows are appended, by anyone and in any order; what they say by now is made from them.
 import type { KindName } from '../kinds/index.ts';
 import { applications } from './applications.ts';
+import { looks } from './looks.ts';
+import { stockMoves } from './stockMoves.ts';
 import { testRuns } from './testRuns.ts';
 
 /** Everything that is appended, by its name. */
-export const EVENTS = { testRuns, applications } as const;
+export const EVENTS = { testRuns, applications, looks, stockMoves } as const;
 
 export type EventName = keyof typeof EVENTS;
 export const EVENT_NAMES = Object.keys(EVENTS) as EventName[];

@@ -13,6 +13,6 @@ export const testRuns = eventOf<TestRunInput>({
   subjects: ['calibrations'],
   schema: testRunInput,
   upgrades: [],
-  madeAs: 'openRuns',
+  madeAs: { kind: 'openRuns', idOf: ({ id }) => id },
   evaluate: (input, calibration) => evaluateTestRun(input, calibration as CalibrationAim),
 });

@@ -5,18 +5,21 @@ import { jobs } from './jobs.ts';
 import type { Columns, Kind, RowOf } from './kind.ts';
 import { nozzles } from './nozzles.ts';
 import { openRuns } from './openRuns.ts';
+import { people } from './people.ts';
 import { products } from './products.ts';
 import { rigs } from './rigs.ts';
 import { ruleSets } from './ruleSets.ts';
 import { sites } from './sites.ts';
 import { soilTests } from './soilTests.ts';
 import { storms } from './storms.ts';
+import { walks } from './walks.ts';
 import { widthTests } from './widthTests.ts';
 import { winters } from './winters.ts';
 
 /** Every stored kind by its name; what leans on others stands after them. */
 export const KINDS = {
   products,
+  people,
   sites,
   nozzles,
   rigs,
@@ -29,6 +32,7 @@ export const KINDS = {
   winters,
   storms,
   jobs,
+  walks,
 } as const;
 
 export type KindName = keyof typeof KINDS;

@@ -22,13 +22,11 @@ export const products = kindOf({
     packageSi: siColumn,
     price: shortText,
     priceCents: siColumn,
-    stock: shortText,
-    stockPackages: siColumn,
     lot: shortText,
     grainSize: shortText,
   },
   sort: 'name',
-  summarise: ({ kind, grade, load, package: pack, price, stock, lot, grainSize }, result) => ({
+  summarise: ({ kind, grade, load, package: pack, price, lot, grainSize }, result) => ({
     kind,
     grade,
     load,
@@ -37,8 +35,6 @@ export const products = kindOf({
     packageSi: result.package?.si ?? null,
     price,
     priceCents: result.priceCents,
-    stock,
-    stockPackages: result.stockPackages,
     lot,
     grainSize,
   }),

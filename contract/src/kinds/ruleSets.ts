@@ -1,4 +1,4 @@
-import { evaluateRuleSet, ruleSetInput } from '@steady-scatter/core/regulations';
+import { evaluateRuleSet, ruleSetInput, ruleSetUpgrades } from '@steady-scatter/core/regulations';
 import { countColumn, kindOf, whole, shortText } from './kind.ts';
 
 /** Sets of rules, one for each place that the crew works in. */
@@ -6,7 +6,7 @@ export const ruleSets = kindOf({
   name: 'ruleSets',
   path: '/api/rule-sets',
   schema: ruleSetInput,
-  upgrades: [],
+  upgrades: ruleSetUpgrades,
   evaluate: evaluateRuleSet,
   columns: { rules: countColumn, source: shortText },
   sort: 'name',

@@ -3,6 +3,7 @@
 export {
   isByTime,
   isThrown,
+  isCarried,
   MARKS_READABLE,
   RIG_KIND_IDS,
   RIG_KINDS,

@@ -72,3 +72,11 @@ export const isByTime = (kind: RigKind | null): boolean => kind === null || rigK
  */
 export const isThrown = (kind: RigKind | null): boolean =>
   kind === null || (rigKind(kind).width === 'passes' && rigKind(kind).nozzles === 'none');
+
+/**
+ * Whether a machine hangs on somebody's back; nothing chosen hangs on none.
+ *
+ * @example isCarried('knapsack-sprayer') // true
+ */
+export const isCarried = (kind: RigKind | null): boolean =>
+  kind !== null && rigKind(kind).before.some((check) => check === 'straps');

@@ -9,6 +9,7 @@ import { evaluateScoop, type ScoopResult } from '../loads/scoop.ts';
 import { readGrade, type Grade } from '../need/grade.ts';
 import { readPositive } from '../quantities/quantity.ts';
 import { readName } from '../fields/heading.ts';
+import { evaluateLimits, type LimitsResult } from './conditionLimits.ts';
 import { evaluateDeicer, type DeicerFacts } from './deicer.ts';
 import { PRODUCT_KINDS, type ProductInput } from './product.ts';
 
@@ -42,6 +43,7 @@ export interface ProductResult {
   readonly gPer100g: number | null;
   readonly scoop: ScoopResult | null;
   readonly deicer: Omit<DeicerFacts, 'errors'>;
+  readonly limits: LimitsResult;
   readonly errors: readonly InputError[];
 }
 
@@ -86,6 +88,7 @@ export function evaluateLabelFacts(input: ProductInput): ProductResult {
     return readPositive(density.text, wanted, message('errors.what.density')).si;
   });
   const scoop = evaluateScoop(input.scoop, 'scoop');
+  const limits = evaluateLimits(input.limits, 'limits');
   const { errors: wrongDeicer, ...deicer } = evaluateDeicer(input.deicer, form);
   const perVolume = input.gradeBasis === 'volume';
   const reading = {
@@ -115,10 +118,12 @@ export function evaluateLabelFacts(input: ProductInput): ProductResult {
     gPer100g: readIfPresent(input.solubility, () => readCount(input.solubility, { field: 'solubility', hint: '31.6', most: 1000, isPositive: true })), // prettier-ignore
     scoop: scoop.reading,
     deicer,
+    limits,
   };
   errors.push(
     ...scoop.errors,
     ...wrongDeicer,
+    ...limits.errors,
     ...checkOrder(reading.labelLow, reading.labelHigh, labelRate, 'labelRate.low'),
     ...checkOrder(reading.carrierLow, reading.carrierHigh, carrier, 'carrier.low'),
   );

@@ -13,6 +13,16 @@ export {
 } from './product.ts';
 export { productUpgrades } from './productUpgrades.ts';
 export { evaluateLabelFacts, evaluateProduct, type ProductResult } from './evaluateProduct.ts';
+export {
+  blankLimits,
+  conditionLimits,
+  evaluateLimits,
+  GROUND_STATES,
+  readOutdoors,
+  type ConditionLimits,
+  type GroundState,
+  type LimitsResult,
+} from './conditionLimits.ts';
 export { readLabel, type LabelNeed, type LabelResult } from './labelReader.ts';
 export { cheapest, labelLines, type LabelLines, type ShownNeed } from './labelLines.ts';
 export { isNutrient, NEED_OF, NEED_OF_IDS, delivered, rateForNeed, type NeedOf } from './wanted.ts';

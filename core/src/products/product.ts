@@ -10,6 +10,7 @@ import {
 } from '../fields/schema.ts';
 import { scoopInput } from '../loads/scoopInput.ts';
 import { SALT_IDS } from '../wet/salts.ts';
+import { blankLimits, conditionLimits } from './conditionLimits.ts';
 import { blankDeicer, deicerInput } from './deicer.ts';
 import type { MassPerAreaUnit, VolumePerAreaUnit } from '../quantities/units.ts';
 
@@ -67,6 +68,8 @@ export const productInput = z.object({
   solubility: text,
   /** Least days between two applications. */
   leastIntervalDays: text,
+  /** What it may not go out in. */
+  limits: conditionLimits,
   /** Settings that the label prints for machines, with the pace that each assumes. Free text: nobody's chart is known here. */
   settings: z.array(z.object({ machine: text, setting: text, pace: text })).max(20),
   scoop: scoopInput,
@@ -109,6 +112,7 @@ export function blankProduct(kind: ProductKind, system: 'us' | 'metric'): Produc
     salt: '',
     solubility: '',
     leastIntervalDays: '',
+    limits: blankLimits(system),
     settings: [],
     scoop: { name: '', tare: '', weighings: [], unit: us ? 'lb' : 'kg' },
     grainSize: '',

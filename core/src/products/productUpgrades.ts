@@ -1,3 +1,4 @@
+import { blankLimits } from './conditionLimits.ts';
 import { blankDeicer } from './deicer.ts';
 import { filledIn, isJson, partOf, textIn, type Json, type UpgradeStep } from '../fields/upgrade.ts';
 
@@ -60,9 +61,20 @@ export const labelOfDeicers = (earlier: Json): Json => {
   return filledIn({ deicer: blankDeicer(unit === 'kg' || unit === 'L' ? 'metric' : 'us') }, earlier);
 };
 
+/**
+ * Before runs were walked, nothing was said of wind, rain and ground that it may not go out in.
+ *
+ * @example labelOfLimits({ package: { unit: 'kg' } })['limits'].wind.unit // 'km/h'
+ */
+export const labelOfLimits = (earlier: Json): Json => {
+  const { unit } = (isJson(earlier['package']) ? earlier['package'] : {}) as { unit?: string };
+  return filledIn({ limits: blankLimits(unit === 'kg' || unit === 'L' ? 'metric' : 'us') }, earlier);
+};
+
 /** How a stored product became what it is now. */
 export const productUpgrades: readonly UpgradeStep[] = [
   { adds: [], upgrade: labelWhole },
   { adds: ['carrier.means', 'salt', 'solubility'], upgrade: labelOfTanks },
   { adds: ['deicer'], upgrade: labelOfDeicers },
+  { adds: ['limits'], upgrade: labelOfLimits },
 ];

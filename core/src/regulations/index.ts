@@ -18,6 +18,7 @@ export {
   holdsOn,
   evaluateRuleSet,
   ruleSetInput,
+  ruleSetUpgrades,
   RULE_KIND_IDS,
   RULE_KINDS,
   type RuleKind,

@@ -4,6 +4,7 @@ import { speak } from '@steady-scatter/words/everything';
 import {
   answerWorksheet,
   AS_TYPED,
+  blankLimits,
   blankProduct,
   blankWorksheet,
   lessNeed,
@@ -37,7 +38,7 @@ const rule = (kind: RuleKind, amount: string, more: Partial<RuleInput> = {}): Ru
   ...more,
 });
 const rulesOf = (...rules: RuleInput[]) =>
-  evaluateRuleSet({ name: 'Town', source: '', unit: 'lb/1000 ft2', rules }).rules;
+  evaluateRuleSet({ name: 'Town', source: '', unit: 'lb/1000 ft2', rules, limits: blankLimits('us') }).rules;
 
 const label = (more: Partial<ProductInput> = {}): ProductInput => ({
   ...blankProduct('dry-fertilizer', 'us'),
@@ -157,7 +158,13 @@ it.each([
   [rule('most-at-once', '1', { from: '02-30', to: '03-01' }), 'season.unreadable', 'rules.0.from'],
   [rule('most-at-once', '1', { from: '02-01', to: '' }), 'season.unreadable', 'rules.0.to'],
 ])('refuses %j', (one, code, field) => {
-  const { rules, errors } = evaluateRuleSet({ name: 'Town', source: '', unit: 'kg/ha', rules: [one] });
+  const { rules, errors } = evaluateRuleSet({
+    name: 'Town',
+    source: '',
+    unit: 'kg/ha',
+    rules: [one],
+    limits: blankLimits('metric'),
+  });
   expect(rules).toEqual([]);
   expect(errors).toMatchObject([{ code, field }]);
 });

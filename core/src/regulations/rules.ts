@@ -4,9 +4,16 @@ import * as z from 'zod';
 import { toResult, InputError } from '../errors/InputError.ts';
 import { NUTRIENT_IDS } from '../need/nutrients.ts';
 import { readPositive } from '../quantities/quantity.ts';
-import type { MassPerAreaUnit } from '../quantities/units.ts';
+import { systemOf, type MassPerAreaUnit } from '../quantities/units.ts';
+import { filledIn, textIn, type UpgradeStep } from '../fields/upgrade.ts';
 import { isDayOfYear } from '../fields/days.ts';
 import { readName } from '../fields/heading.ts';
+import {
+  blankLimits,
+  conditionLimits,
+  evaluateLimits,
+  type LimitsResult,
+} from '../products/conditionLimits.ts';
 import { massRateUnit, notes, text, type InputOf } from '../fields/schema.ts';
 
 /** Kinds of rule, with what the number of each is. */
@@ -40,6 +47,8 @@ export const ruleSetInput = z.object({
   source: notes,
   unit: massRateUnit,
   rules: z.array(ruleInput).max(60),
+  /** What the crew does not go out in, whatever the product. */
+  limits: conditionLimits,
 });
 export type RuleSetInput = InputOf<typeof ruleSetInput>;
 
@@ -52,6 +61,7 @@ export interface RuleResult {
 
 export interface RuleSetResult {
   readonly rules: readonly RuleResult[];
+  readonly limits: LimitsResult;
   readonly errors: readonly InputError[];
 }
 
@@ -65,6 +75,7 @@ export const blankRuleSet = (unit: MassPerAreaUnit, firstId: string): RuleSetInp
   source: '',
   unit,
   rules: [blankRule(firstId)],
+  limits: blankLimits(systemOf(unit)),
 });
 
 /**
@@ -111,7 +122,7 @@ function readSeason({ from, to }: RuleInput, path: string): RuleResult['season']
  *
  * @example evaluateRuleSet(townRules).rules[0].limit // 0.00488 for "1 lb/1000 ft2"
  */
-export function evaluateRuleSet({ name, unit, rules }: RuleSetInput): RuleSetResult {
+export function evaluateRuleSet({ name, unit, rules, limits: typed }: RuleSetInput): RuleSetResult {
   const named = toResult(() => readName(name, 'name', message('errors.example.ruleSet')));
   const errors = named.error ? [named.error] : [];
   const read = rules.flatMap((input, at): RuleResult[] => {
@@ -123,7 +134,9 @@ export function evaluateRuleSet({ name, unit, rules }: RuleSetInput): RuleSetRes
     if (error) errors.push(error);
     return value ? [value] : [];
   });
-  return { rules: read, errors };
+  const limits = evaluateLimits(typed, 'limits');
+  errors.push(...limits.errors);
+  return { rules: read, limits, errors };
 }
 
 /**
@@ -137,3 +150,11 @@ export function holdsOn({ season }: RuleResult, day: string): boolean {
   const { from, to } = season;
   return from <= to ? from <= date && date <= to : date >= from || date <= to;
 }
+
+/** Before runs were walked, a set said nothing of the weather. */
+export const ruleSetUpgrades: readonly UpgradeStep[] = [
+  {
+    adds: ['limits'],
+    upgrade: (earlier) => filledIn({ limits: blankLimits(/kg|g/.test(textIn(earlier, 'unit')) ? 'metric' : 'us') }, earlier), // prettier-ignore
+  },
+];

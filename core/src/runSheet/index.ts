@@ -30,3 +30,13 @@ export { passesGeoJson, passesGpx, type NameOfLeg } from './passFiles.ts';
 export { runTable, seasonOrderTable, type TableUnits } from './runTable.ts';
 export { seasonOrder, type OrderLine } from './seasonOrder.ts';
 export type { Zone } from './zones.ts';
+export {
+  blankWalk,
+  logOf,
+  RUN_ACTS,
+  runCautions,
+  walkInput,
+  withLog,
+  type RunAct,
+  type WalkInput,
+} from './walk.ts';

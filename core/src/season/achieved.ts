@@ -1,3 +1,8 @@
+import { toResult } from '../errors/InputError.ts';
+import { message } from '../messages/message.ts';
+import { readPositive } from '../quantities/quantity.ts';
+import type { FieldRun } from '../testing/fieldRuns.ts';
+import { dimensionOf } from '../testing/rate.ts';
 import { evaluateApplication, isVoid } from './application.ts';
 import type { RunRatio } from './drift.ts';
 import type { DoneRow } from './rounds.ts';
@@ -60,3 +65,28 @@ export function weighedRuns(rows: readonly DoneRow[], machine: string, product: 
     return all && counted[0] ? [{ id, startedAt: counted[0].startedAt, ratio: all.ratio }] : [];
   });
 }
+
+/**
+ * Weighed runs of a machine by a chart, as tests of the mark that they were made at. A run whose mark or rate at it nobody noted, or over
+ * areas at several marks, is left out.
+ *
+ * @param calibration id of the chart
+ * @example fieldRunsOf([], 'c1') // []
+ */
+export function fieldRunsOf(rows: readonly DoneRow[], calibration: string): FieldRun[] {
+  const runs = new Map<string, DoneRow[]>();
+  for (const row of rows)
+    if (row.input.machine.calibration === calibration) runs.set(row.input.runId, [...(runs.get(row.input.runId) ?? []), row]);
+  return [...runs].flatMap(([id, own]): FieldRun[] => {
+    const counted = own.filter((row) => achievedOver([row]) !== null);
+    const all = achievedOver(counted);
+    const [first] = counted;
+    if (!all || !first || first.input.setting === '' || first.input.settingRate.trim() === '') return [];
+    if (counted.some(({ input }) => input.setting !== first.input.setting)) return [];
+    const { unit } = first.input.rate;
+    const meant = toResult(() => readPositive(first.input.settingRate, { kind: dimensionOf(unit), bareUnit: unit, field: 'settingRate' }, message('errors.what.rate')).si).value;
+    if (meant === null) return [];
+    const { uRatio } = evaluateApplication(first.input);
+    return [{ id, mark: first.input.setting, rateSi: meant * all.ratio, uReadings: uRatio / 2 }];
+  });
+} // prettier-ignore

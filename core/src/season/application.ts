@@ -2,11 +2,14 @@ import { collect } from '../errors/collect.ts';
 import { InputError, toResult } from '../errors/InputError.ts';
 import { finite, requireFinite } from '../errors/preconditions.ts';
 import { momentMs } from '../fields/days.ts';
+import { readCount } from '../fields/counts.ts';
+import { readDay } from '../fields/heading.ts';
 import { readSize } from '../fields/size.ts';
 import { message, type Message } from '../messages/message.ts';
 import { readGrade } from '../need/grade.ts';
 import { deliveredAtRate, type Delivered } from '../need/productRate.ts';
 import { chlorideOf, evaluateDeicer } from '../products/deicer.ts';
+import { readOutdoors } from '../products/conditionLimits.ts';
 import { PRODUCT_KINDS } from '../products/product.ts';
 import { readQuantity } from '../quantities/quantity.ts';
 import { UNITS, type UnitId } from '../quantities/units.ts';
@@ -98,7 +101,12 @@ export function evaluateApplication(input: ApplicationInput): ApplicationResult 
   notBelow(message('errors.what.leftover'), input.leftover.text, input.leftover.unit, 'leftover.text');
   const meantSi = notBelow(message('errors.what.rate'), rate.text, rate.unit, 'rate.text', dimensionOf(rate.unit)); // prettier-ignore
   const typedKgPerL = readIfPresent(product.density, () => readQuantity(product.density, { kind: 'density', bareUnit: 'kg/L', field: 'product.density' }).si); // prettier-ignore
-  for (const name of ['pavement', 'air'] as const) readIfPresent(weather[name], () => readPavement(weather[name], weather.unit, `weather.${name}`)); // prettier-ignore
+  readIfPresent(weather.pavement, () => readPavement(weather.pavement, weather.unit, 'weather.pavement'));
+  for (const name of ['air', 'soil'] as const) readIfPresent(weather[name], () => readOutdoors(weather[name], weather.unit, `weather.${name}`)); // prettier-ignore
+  readIfPresent(weather.rain, () =>
+    readCount(weather.rain, { field: 'weather.rain', hint: '24', most: 1000 }),
+  );
+  if (input.onDay !== '') readIfPresent(input.onDay, () => readDay(input.onDay, 'onDay'));
   if (input.until !== '' && Number.isNaN(momentMs(input.until)))
     errors.push(new InputError('application.until', { field: 'until' }));
   if (amountSi !== null && sweptSi > amountSi)

@@ -4,12 +4,48 @@ export {
   AMOUNT_SOURCES,
   applicationInput,
   blankApplication,
+  blankWeather,
   SWEPT_TO,
+  weatherInput,
   type AmountSource,
   type ApplicationInput,
+  type WeatherInput,
 } from './applicationInput.ts';
 export { applicationUpgrades } from './applicationUpgrades.ts';
-export { achievedOver, saysAmount, weighedRuns, type Achieved } from './achieved.ts';
+export { achievedOver, fieldRunsOf, saysAmount, weighedRuns, type Achieved } from './achieved.ts';
+export {
+  againstLimits,
+  conditionsNow,
+  type ConditionBreach,
+  type ConditionsNow,
+  type LimitOf,
+} from './conditions.ts';
+export { LEDGER_NUTRIENTS, ledgerRow, nameKey, type LedgerNutrient, type LedgerRow } from './ledgerRow.ts';
+export {
+  dayOfRow,
+  evaluateLook,
+  LOOK_DAYS,
+  lookInput,
+  looksDue,
+  looksSeen,
+  RATINGS,
+  type LookDue,
+  type LookInput,
+  type LookSeen,
+} from './look.ts';
+export { logReport, type LogReport, type ReportPart } from './logReport.ts';
+export { logColumns, readLogRow, type LogRowResult } from './logRow.ts';
+export { blankPerson, evaluatePerson, licenseOn, personInput, type PersonInput } from './person.ts';
+export {
+  evaluateStockMove,
+  STOCK_MOVES,
+  stockMoveInput,
+  stockOf,
+  type Stock,
+  type StockMoveInput,
+  type StockMoveKind,
+  type StockUse,
+} from './stock.ts';
 export { driftOf, EWMA, type Drift, type DriftPoint, type RunRatio } from './drift.ts';
 export { evaluateApplication, isVoid, splitByPlan, type ApplicationResult } from './application.ts';
 export { blankStorm, evaluateStorm, stormInput, type StormInput } from './storm.ts';
@@ -40,4 +76,4 @@ export {
   type Round,
 } from './rounds.ts';
 export { seasonHeading, seasonTable } from './seasonTable.ts';
-export { LOG_COLUMNS, logHeading, logTable } from './logTable.ts';
+export { LOG_COLUMNS, logHeading, logTable, type LogColumn } from './logTable.ts';

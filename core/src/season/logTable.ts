@@ -6,8 +6,8 @@ import { evaluateApplication } from './application.ts';
 import type { DoneRow } from './rounds.ts';
 
 /** Columns of the log: what an inspector asks for of each application. */
-export const LOG_COLUMNS = ['day', 'time', 'by', 'license', 'site', 'area', 'size', 'sizeUnit', 'product', 'grade', 'lot', 'need', 'meant', 'meantUnit', 'amount', 'amountUnit', 'known', 'percent', 'delivered', 'machine', 'setting', 'pace', 'spacing', 'wind', 'sky', 'water', 'checks', 'note', 'void', 'correction'] as const; // prettier-ignore
-type LogColumn = (typeof LOG_COLUMNS)[number];
+export const LOG_COLUMNS = ['day', 'time', 'by', 'license', 'licenseUntil', 'site', 'area', 'size', 'sizeUnit', 'product', 'grade', 'lot', 'need', 'meant', 'meantUnit', 'amount', 'amountUnit', 'known', 'percent', 'delivered', 'machine', 'setting', 'pace', 'spacing', 'directions', 'packages', 'leftover', 'wind', 'rain', 'air', 'soil', 'ground', 'sky', 'water', 'checks', 'cautions', 'photos', 'note', 'void', 'correction'] as const; // prettier-ignore
+export type LogColumn = (typeof LOG_COLUMNS)[number];
 
 const plain = (value: number | null, figures = 4): string =>
   value === null ? '' : showExact(value, figures).replaceAll(/[\s\u202f\u00a0]/g, '').replace('−', '-'); // prettier-ignore
@@ -23,12 +23,15 @@ function deliveredText({ input }: DoneRow): string {
 function cellsOf(row: DoneRow, atPlace: (moment: string) => string): Readonly<Record<LogColumn, string>> {
   const { input, startedAt } = row;
   const [day = '', time = ''] = atPlace(startedAt).split(' ');
+  const { weather, leftover } = input;
   const { ratio } = evaluateApplication(input);
   return {
-    day,
+    // As it was said where it was done; a clock that was changed since changes nothing.
+    day: input.onDay || day,
     time,
     by: input.by,
     license: input.license,
+    licenseUntil: input.licenseUntil,
     site: input.siteName,
     area: input.areaName,
     size: input.size.text,
@@ -48,10 +51,19 @@ function cellsOf(row: DoneRow, atPlace: (moment: string) => string): Readonly<Re
     setting: input.setting,
     pace: input.pace,
     spacing: input.spacing,
-    wind: input.weather.wind,
-    sky: input.weather.sky,
+    directions: input.directions,
+    packages: input.packages,
+    leftover: leftover.text === '' ? '' : `${leftover.text} ${leftover.unit}`,
+    wind: weather.wind,
+    rain: weather.rain,
+    air: weather.air === '' ? '' : `${weather.air} ${weather.unit}`,
+    soil: weather.soil === '' ? '' : `${weather.soil} ${weather.unit}`,
+    ground: weather.ground,
+    sky: weather.sky,
     water: input.water,
     checks: input.checks.map(({ said, why }) => `${said} ${why}`).join('; '),
+    cautions: input.cautions.join('; '),
+    photos: String(input.photos.length || ''),
     note: input.note,
     void: input.void,
     correction: input.correction,

@@ -256,7 +256,7 @@ describe('how far a chart holds', () => {
     expect(state({ width: { text: '12', unit: 'ft', by: 'chosen' } })).toMatchObject({ state: 'stale' });
   });
   it('of a de-icer stale when a winter began since, of anything else not', () => {
-    const inWinter = (kind: 'dry-deicer' | 'dry-fertilizer', from: string | null) => freshness(signed, redRig, { lot: 'A', grainSize: '215', kind }, '2026-05-01', from); // prettier-ignore
+    const inWinter = (kind: 'dry-deicer' | 'dry-fertilizer', from: string | null) => freshness(signed, redRig, { lot: 'A', grainSize: '215', kind }, '2026-05-01', { winterFrom: from }); // prettier-ignore
     expect(inWinter('dry-deicer', '2026-04-15')).toEqual({ state: 'stale', reasons: [message('fresh.winter')] }); // prettier-ignore
     expect(inWinter('dry-deicer', '2026-04-10').state).toBe('fresh');
     expect(inWinter('dry-deicer', null).state).toBe('fresh');

@@ -49,6 +49,8 @@ export interface CalibrationResult {
   readonly advice: (Advice & { readonly mark: Mark; readonly start: Start }) | null;
   /** Means of the marks that were tested, and the curve through them; null with fewer than two. */
   readonly means: readonly SettingMean[];
+  /** Means of the weigh-backs of ordinary runs that are in them. */
+  readonly field: readonly SettingMean[];
   readonly curve: SettingCurve | null;
   /** The settings that are tested in turn; null: each run advises the next one. */
   readonly session: SettingsSession | null;
@@ -194,6 +196,7 @@ export function evaluateCalibration(
     plausibility,
     advice,
     means,
+    field: [],
     curve: advice ? advice.curve : means.length < 2 ? null : settingCurve(means.map(({ setting, mean, runs: weight }) => ({ x: setting, y: mean, weight }))), // prettier-ignore
     session,
     nextMark: session ? session.next : (advice?.mark ?? null),

@@ -25,6 +25,12 @@ export interface ProductNow {
   readonly kind: ProductKind;
 }
 
+/** What came to be known since a chart was signed off. */
+export interface SinceSigned {
+  readonly winterFrom?: string | null;
+  readonly drift?: { readonly side: 'heavy' | 'light'; readonly percent: number } | null;
+}
+
 const AGEING_DAYS = 120;
 const STALE_DAYS = 300;
 /** A pace or a spacing that differs by more belongs to another chart. */
@@ -74,7 +80,8 @@ function ofMachine(input: CalibrationAim, onDay: string, rig: RigInput): Reason[
  * @param today year-month-day
  * @param rig null: not known any more
  * @param product null: not on the shelf
- * @param winterFrom first day of the winter that it is; null: it is none
+ * @param since.winterFrom first day of the winter that it is; null: it is none
+ * @param since.drift what weighed runs say of the machine; null: it spreads what is meant, or nobody knows
  * @example freshness(calibration, redSpreader, lakeFeed, '2026-11-25') // { state: 'none', reasons: [] }: nothing is signed off
  */
 export function freshness(
@@ -82,7 +89,7 @@ export function freshness(
   rig: RigInput | null,
   product: ProductNow | null,
   today: string,
-  winterFrom: string | null = null,
+  { winterFrom = null, drift = null }: SinceSigned = {},
 ): Age {
   const { signOff } = input;
   if (!signOff) return { state: 'none', reasons: [] };
@@ -91,6 +98,9 @@ export function freshness(
     ...(beforeWinter(signOff.onDay, product, winterFrom)
       ? [['stale', message('fresh.winter')] as const]
       : ofTime(signOff.onDay, today)),
+    ...(drift
+      ? [['stale', message('fresh.drift', { percent: drift.percent, side: drift.side })] as const]
+      : []),
     ...(rig ? ofMachine(input, signOff.onDay, rig) : []),
     ...(product && differs(product.grainSize, signOff.grain)
       ? [['stale', message('fresh.grain', { now: product.grainSize, was: signOff.grain })] as const]

@@ -3,8 +3,8 @@ import { momentMs } from '../fields/days.ts';
 import { requireFinite } from '../errors/preconditions.ts';
 import type { Trend } from './guideInput.ts';
 
-/** What a station reads, and in what it says it: degC, kg, m/s, mm/h. */
-export const STATION_QUANTITIES = ['pavement', 'air', 'scale', 'wind', 'rain'] as const;
+/** What a station reads, and in what it says it: degC, kg, m/s, mm/h, and hours until rain is due. */
+export const STATION_QUANTITIES = ['pavement', 'air', 'scale', 'wind', 'rain', 'soil', 'rainDue'] as const;
 export type StationQuantity = (typeof STATION_QUANTITIES)[number];
 
 /** What a station answers: who it is, and its readings in SI, the oldest first. */

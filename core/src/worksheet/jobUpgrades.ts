@@ -1,5 +1,5 @@
 import { eachIn, filledIn, partOf, renamed, textIn, type Json, type UpgradeStep } from '../fields/upgrade.ts';
-import { labelOfDeicers, labelOfTanks, labelWhole } from '../products/productUpgrades.ts';
+import { labelOfDeicers, labelOfLimits, labelOfTanks, labelWhole } from '../products/productUpgrades.ts';
 
 /**
  * What the first versions did not know of a sheet is blank.
@@ -56,17 +56,20 @@ function withTank(earlier: Json): Json {
 } // prettier-ignore
 
 /** Before pavement was treated, the product of a sheet said nothing of de-icers. */
-const withDeicer = (earlier: Json): Json => {
+const withDeicer = (earlier: Json): Json => withLabels(earlier, labelOfDeicers);
+
+/** Each label of a sheet, changed. */
+function withLabels(earlier: Json, change: (label: Json) => Json): Json {
   const worksheet = partOf(earlier, 'worksheet');
   return {
     ...earlier,
     worksheet: {
       ...worksheet,
-      product: labelOfDeicers(partOf(worksheet, 'product')),
-      mates: eachIn(worksheet, 'mates', (mate) => ({ ...mate, product: labelOfDeicers(partOf(mate, 'product')) })),
+      product: change(partOf(worksheet, 'product')),
+      mates: eachIn(worksheet, 'mates', (mate) => ({ ...mate, product: change(partOf(mate, 'product')) })),
     },
   };
-}; // prettier-ignore
+}
 
 /** Before passes were planned, nothing was said of how a sheet is walked. */
 function withLoad(earlier: Json): Json {
@@ -101,4 +104,5 @@ export const jobUpgrades: readonly UpgradeStep[] = [
   { adds: ['worksheet.tank', 'worksheet.spread.rowLength', 'worksheet.mates', 'worksheet.product.carrier.means', 'worksheet.product.salt', 'worksheet.product.solubility'], upgrade: withTank }, // prettier-ignore
   { adds: ['worksheet.product.deicer'], upgrade: withDeicer },
   { adds: ['load'], upgrade: withLoad },
+  { adds: ['worksheet.product.limits'], upgrade: (earlier) => withLabels(earlier, labelOfLimits) },
 ];

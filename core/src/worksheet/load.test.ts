@@ -72,7 +72,7 @@ describe('a job with its load', () => {
     for (const [unit, system] of [['lb/1000 ft2', 'us'], ['kg/ha', 'metric'], ['g/m2', 'metric']] as const) {
       const { load: _load, ...earlier } = job;
       const typed = { ...earlier, worksheet: { ...earlier.worksheet, need: { ...earlier.worksheet.need, unit } } };
-      const now = jobInput.parse(upgraded(jobUpgrades, jobUpgrades.length, typed));
+      const now = jobInput.parse(upgraded(jobUpgrades, jobUpgrades.findIndex(({ adds }) => adds.includes('load')) + 1, typed));
       expect(now.load).toEqual(blankLoad(system));
     }
   }); // prettier-ignore

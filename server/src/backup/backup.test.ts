@@ -175,7 +175,7 @@ describe('restoring', () => {
     await DocumentRow.bulkCreate(rows);
     await sequelize.close();
     const { files } = await writeBackup(source, file('odd.zip'));
-    expect(files.map(({ table }) => table)).toEqual(['crews', 'documents', 'events']);
+    expect(files.map(({ table }) => table)).toEqual(['crews', 'documents', 'events', 'photos']);
     await empty();
     await restoreArchive(connectionFile(own), file('odd.zip'));
     const back = await openHarness({ homeCrewId: crewId }, own);

@@ -17,6 +17,7 @@ import { events } from './012-events.ts';
 import { testRuns } from './013-test-runs.ts';
 import { installation } from './014-installation.ts';
 import { crewSettings } from './015-crew-settings.ts';
+import { stockAndPhotos } from './016-stock-and-photos.ts';
 
 type Migration = RunnableMigration<Sequelize>;
 
@@ -36,6 +37,7 @@ const MIGRATIONS: Migration[] = [
   testRuns,
   installation,
   crewSettings,
+  stockAndPhotos,
 ];
 
 /** The names of all steps, in order. */

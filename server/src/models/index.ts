@@ -8,6 +8,7 @@ import {
   type InferCreationAttributes,
   type Sequelize,
 } from 'sequelize';
+import { defineApplied } from './applied.ts';
 
 export class CrewRow extends Model<InferAttributes<CrewRow>, InferCreationAttributes<CrewRow>> {
   declare id: string;
@@ -27,6 +28,7 @@ export class DocumentRow extends Model<InferAttributes<DocumentRow>, InferCreati
   declare isSample: boolean;
   /** As typed, JSON. */
   declare input: string;
+  declare createdAt: CreationOptional<Date>;
   declare updatedAt: CreationOptional<Date>;
   declare deletedAt: Date | null;
   /** Who changed it last; neither: whoever was at the machine itself. */
@@ -71,6 +73,25 @@ export class ProjectionRow extends Model<
   declare fingerprint: string;
 }
 
+/** A photo: its picture, until it is removed, and what is known of it. */
+export class PhotoRow extends Model<InferAttributes<PhotoRow>, InferCreationAttributes<PhotoRow>> {
+  declare id: string;
+  declare crewId: string;
+  declare type: string;
+  declare bytes: number;
+  declare width: number;
+  declare height: number;
+  declare sha256: string;
+  /** Of what came, before anything was taken out of it: the same one twice is told by it. */
+  declare sentSha256: string;
+  /** The picture in base64; empty: it was removed. */
+  declare picture: string;
+  declare recordedAt: Date;
+  declare removedAt: Date | null;
+  declare removedWhy: string;
+  declare byDevice: string | null;
+}
+
 /** A device of the local network that was paired. */
 export class DeviceRow extends Model<InferAttributes<DeviceRow>, InferCreationAttributes<DeviceRow>> {
   declare id: string;
@@ -101,6 +122,7 @@ export function defineModels(sequelize: Sequelize): void {
       schemaVersion: INTEGER,
       isSample: BOOLEAN,
       input: TEXT('medium'),
+      createdAt: DATE(3),
       updatedAt: DATE(3),
       deletedAt: DATE(3),
       changedByUser: UUID,
@@ -134,6 +156,25 @@ export function defineModels(sequelize: Sequelize): void {
     { kind: { type: STRING(40), primaryKey: true }, fingerprint: STRING(200) },
     { sequelize, tableName: 'projections', timestamps: false },
   );
+  PhotoRow.init(
+    {
+      id: { type: UUID, primaryKey: true },
+      crewId: UUID,
+      type: STRING(20),
+      bytes: INTEGER,
+      width: INTEGER,
+      height: INTEGER,
+      sha256: STRING(64),
+      sentSha256: STRING(64),
+      picture: TEXT('long'),
+      recordedAt: DATE(3),
+      removedAt: DATE(3),
+      removedWhy: STRING(400),
+      byDevice: UUID,
+    },
+    { sequelize, tableName: 'photos', timestamps: false },
+  );
+  defineApplied(sequelize);
   DeviceRow.init(
     {
       id: { type: UUID, primaryKey: true },

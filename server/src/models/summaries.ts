@@ -1,4 +1,5 @@
 import { KIND_NAMES, KINDS, type Column, type Kind } from '@steady-scatter/contract';
+import { APPLIED_TABLE } from './applied.ts';
 import { DataTypes, type Model, type ModelAttributes, type ModelStatic, type Sequelize } from 'sequelize';
 
 const { UUID, STRING, INTEGER, DOUBLE, DATE, BOOLEAN, TEXT } = DataTypes;
@@ -71,5 +72,6 @@ export function summaryModel(sequelize: Sequelize, kind: Kind): SummaryModel {
 export const DERIVED_TABLES: readonly string[] = [
   'documentLinks',
   'projections',
+  APPLIED_TABLE,
   ...KIND_NAMES.map((name) => tableOf(KINDS[name])),
 ];

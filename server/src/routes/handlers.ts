@@ -8,6 +8,8 @@ import type { Disk } from '../running/disk.ts';
 import { TRUSTED_MS, type DeviceService } from '../services/devices.ts';
 import { readCrew, writeCrew } from '../services/crew.ts';
 import type { DocumentService } from '../services/documents.ts';
+import { readStock } from '../services/stock.ts';
+import type { PhotoService } from '../photos/photos.ts';
 import { askStation } from '../stations/askStation.ts';
 import { isOwn, onlyLead, TOKEN_COOKIE, tokenOf, type Network } from '../trust.ts';
 import type { Handlers } from './mount.ts';
@@ -65,6 +67,7 @@ interface HandlerParts {
   readonly disk: Disk;
   readonly homeCrewId: string;
   readonly documents: DocumentService;
+  readonly photos: PhotoService;
   /** Where the station is asked; null: there is none. */
   readonly station: string | null;
 }
@@ -77,6 +80,7 @@ export function createHandlers({
   disk,
   homeCrewId,
   documents,
+  photos,
   station,
 }: HandlerParts): Handlers {
   return {
@@ -96,6 +100,12 @@ export function createHandlers({
     },
     ...pairing(network, devices, homeCrewId),
     station: ({ query }) => askStation(station, query.of),
+    stock: ({ actor }) => readStock(actor),
+    photo: ({ actor, params }) => photos.facts(actor, params.id),
+    async removePhoto({ actor, params, body }) {
+      onlyLead(actor);
+      return photos.remove(actor, params.id, body.why);
+    },
     search: async ({ actor, query }) => ({
       hits: await documents.search(
         actor,

@@ -14,6 +14,8 @@ import { leadOf, type Actor } from '../actor.ts';
 import { checkRead } from '../checking/check.ts';
 import { kindNamed } from '../checking/stored.ts';
 import { CrewRow, DocumentRow, EventRow } from '../models/index.ts';
+import { photoService } from '../photos/photos.ts';
+import { putApplied } from './applied.ts';
 import { insertAll } from './documents.ts';
 
 const rows = z.array(z.object({ id: z.uuid(), input: z.record(z.string(), z.unknown()) }));
@@ -69,8 +71,22 @@ async function loadEvents({ crewId }: Actor, event: EventKind, schemaVersion: nu
     byUser: null,
     byDevice: null,
   });
-  await EventRow.bulkCreate(all.map(row), { transaction });
+  const made = all.map(row);
+  await EventRow.bulkCreate(made, { transaction });
+  if (event.name !== EVENTS.applications.name) return;
+  // oxlint-disable-next-line no-await-in-loop -- one after the other
+  for (const root of new Set(made.map(({ id, firstId }) => firstId ?? id))) await putApplied(crewId, root, transaction);
 } // prettier-ignore
+
+const pictures = z.array(z.object({ id: z.uuid(), picture: z.string() }));
+
+/** Photos of the demo, each taken in as any other; one that was removed stays so. */
+async function loadPhotos(sequelize: Sequelize, actor: Actor): Promise<void> {
+  const photos = photoService(sequelize);
+  for (const { id, picture } of pictures.parse(demoShape.parse(demo)['photos']))
+    // oxlint-disable-next-line no-await-in-loop -- two
+    await photos.add(actor, id, Buffer.from(picture, 'base64'));
+}
 
 /**
  * Loads Tarn Hollow through the same checks as any write, and answers the id of its crew. Each shelf of things is
@@ -82,5 +98,6 @@ export async function seedDemo(sequelize: Sequelize): Promise<string> {
   if ((await CrewRow.findByPk(crew.id)) === null) await CrewRow.create({ ...crew, isDemo: true });
   // oxlint-disable-next-line no-await-in-loop -- what is chosen from stands before what chooses
   for (const name of KIND_NAMES) await load(sequelize, leadOf(crew.id), name);
+  await loadPhotos(sequelize, leadOf(crew.id));
   return crew.id;
 }

@@ -1,6 +1,7 @@
 import { oneOf } from '@steady-scatter/words/things';
 import { say } from '@steady-scatter/words/server';
 import {
+  EVENTS,
   isLaterSchema,
   readInput,
   type EventAppend,
@@ -20,6 +21,7 @@ import { notFound, plainProblem } from '../problems/HttpProblem.ts';
 import { invalid, invalidField } from '../problems/invalid.ts';
 import { summaryModel } from '../models/summaries.ts';
 import { readStored, UnreadableRow } from './readStored.ts';
+import { putApplied } from './applied.ts';
 import { dropLine } from './summaries.ts';
 import { transact } from './transact.ts';
 
@@ -101,12 +103,19 @@ export function eventService(sequelize: Sequelize, now: () => Date = () => new D
   }
 
   /** What a row was made as until it was done is not open any more. */
-  async function closeMade(actor: Actor, { madeAs }: EventKind, id: string, transaction: Transaction) {
+  async function closeMade(
+    actor: Actor,
+    { madeAs }: EventKind,
+    row: { id: string; input: unknown },
+    transaction: Transaction,
+  ) {
+    // prettier-ignore
     if (!madeAs) return;
-    const where = { id, crewId: actor.crewId, kind: madeAs, deletedAt: null };
+    const id = madeAs.idOf(row);
+    const where = { id, crewId: actor.crewId, kind: madeAs.kind, deletedAt: null };
     const gone = { deletedAt: now(), ...changedBy(actor) };
     const [closed] = await DocumentRow.update(gone, { where, silent: true, transaction });
-    if (closed > 0) await dropLine(summaryModel(sequelize, kindNamed(madeAs)), [id], transaction);
+    if (closed > 0) await dropLine(summaryModel(sequelize, kindNamed(madeAs.kind)), [id], transaction);
   }
 
   /** The row that stands under an id, where it says the same; under the id of anything else nothing can be said. */
@@ -164,7 +173,8 @@ export function eventService(sequelize: Sequelize, now: () => Date = () => new D
           },
           { transaction },
         );
-        await closeMade(actor, event, id, transaction);
+        await closeMade(actor, event, { id, input: said }, transaction);
+        if (event.name === EVENTS.applications.name) await putApplied(actor.crewId, first ?? id, transaction);
         return wireOf(event, row, said);
       }),
     async list({ crewId }, event, { subject, after, limit }) {

@@ -4,6 +4,7 @@ import { Op, type Sequelize } from 'sequelize';
 import { kindNamed, lineOf, unreadableLine, type Line } from '../checking/stored.ts';
 import { DocumentRow, LinkRow, ProjectionRow } from '../models/index.ts';
 import { summaryModel } from '../models/summaries.ts';
+import { projectApplied } from './applied.ts';
 import { readStored } from './readStored.ts';
 import { linksOf, rowOf } from './summaries.ts';
 
@@ -75,6 +76,7 @@ export async function projectAll(
   program: string,
   kinds: readonly Kind[] = KIND_NAMES.map(kindNamed),
 ): Promise<void> {
+  await projectApplied(program);
   const known = new Map((await ProjectionRow.findAll()).map(({ kind, fingerprint }) => [kind, fingerprint]));
   for (const kind of kinds) {
     const fingerprint = fingerprintOf(kind, program);

@@ -11,7 +11,14 @@ export interface StandIn {
 const STEP_MS = 10 * 60_000;
 const STEPS = 13;
 /** degC now, and how it changes in an hour. */
-const NIGHT = { pavement: [-3.9, -0.8], air: [-6.1, -1.1], wind: [2.4, 0], rain: [0, 0] } as const;
+const NIGHT = {
+  pavement: [-3.9, -0.8],
+  air: [-6.1, -1.1],
+  wind: [2.4, 0],
+  rain: [0, 0],
+  soil: [2.1, -0.1],
+  rainDue: [26, -1],
+} as const;
 
 function weather(of: keyof typeof NIGHT, nowMs: number): StationReading[] {
   const [value, perHour] = NIGHT[of];
@@ -48,7 +55,7 @@ export const standInAnswer = (of: StationQuantity, nowMs: number): StationAnswer
   format: 'steady-scatter.station/1',
   name: 'Stand-in station',
   isSimulated: true,
-  readings: of === 'scale' ? scale(nowMs) : [...weather('pavement', nowMs), ...weather('air', nowMs), ...weather('wind', nowMs), ...weather('rain', nowMs)].filter((reading) => reading.of === of), // prettier-ignore
+  readings: of === 'scale' ? scale(nowMs) : weather(of, nowMs),
 });
 
 /** Starts the stand-in on a port of its own, for this machine alone. */

@@ -9,12 +9,13 @@ import { say, speak } from '@steady-scatter/words/bench';
 import { DocList } from '../documents/list/DocList.tsx';
 import type { ListColumn } from '../documents/list/listColumns.ts';
 import { useDoc } from '../documents/docs.ts';
+import { useApplications } from '../kinds/useApplications.ts';
 import { PRODUCTS } from '../kinds/useProducts.ts';
 import { useWinterFrom } from '../kinds/useWinters.ts';
 import { useRigs } from '../kinds/useRigs.ts';
 import { dayText } from '../ui/dayText.ts';
 import { BenchTabs } from '../shell/BenchTabs.tsx';
-import { calibrationContext, useMachineShelf } from './calibrationContext.ts';
+import { calibrationContext, driftSide, useMachineShelf } from './calibrationContext.ts';
 import { ageOf, FRESH_WORDS } from './SignOff.tsx';
 import { AIMS, useAimsOf } from '../kinds/useCalibrations.ts';
 
@@ -39,10 +40,11 @@ function Holds({ id, rig, productId }: Pick<Line, 'id' | 'rig' | 'productId'>) {
   const { data: rigs } = useRigs();
   const { data: product } = useDoc(PRODUCTS, productId === '' ? null : productId);
   const winterFrom = useWinterFrom();
+  const done = useApplications(null) ?? [];
   const input = aims?.find((each) => each.id === id)?.input;
   if (!input) return MISSING;
   const machine = rigs?.find((each) => each.id === rig)?.input ?? null;
-  const { state, reasons } = ageOf(input, { rig: machine, product: product?.input ?? null, winterFrom });
+  const { state, reasons } = ageOf(input, { rig: machine, product: product?.input ?? null, winterFrom, drift: driftSide(done, rig, product?.input.name ?? '') }); // prettier-ignore
   return state === 'none' ? MISSING : [FRESH_WORDS[state], ...reasons.slice(0, 1).map(speak)].join(': ');
 }
 

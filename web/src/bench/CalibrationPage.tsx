@@ -7,7 +7,7 @@ import {
 import { useLocation, useParams, useSearchParams } from 'react-router';
 import { DocPage } from '../documents/DocPage.tsx';
 import { useSystem } from '../settings/useSystem.ts';
-import { useShelf } from '../kinds/useProducts.ts';
+import { useShelf } from '../kinds/useShelf.ts';
 import { useRigs } from '../kinds/useRigs.ts';
 import type { BenchShelf } from './calibrationContext.ts';
 import { CalibrationForm } from './CalibrationForm.tsx';

@@ -32,8 +32,8 @@ export const FRESH_WORDS: Readonly<Record<Freshness, string>> = {
 
 export const ageOf = (
   input: CalibrationAim,
-  { rig, product, winterFrom }: Pick<CalibrationContext, 'rig' | 'product' | 'winterFrom'>,
-): Age => freshness(input, rig, product, today(), winterFrom);
+  { rig, product, winterFrom, drift }: Pick<CalibrationContext, 'rig' | 'product' | 'winterFrom' | 'drift'>,
+): Age => freshness(input, rig, product, today(), { winterFrom, drift: drift ?? null });
 
 /** The rows of the runs that a sign-off rests on: those that count by now. */
 const restsOn = ({ runs }: CalibrationInput): string[] =>

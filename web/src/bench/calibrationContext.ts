@@ -7,15 +7,20 @@ import {
   machineRecord,
   NO_RIG,
   evaluateCalibration,
+  withFieldRuns,
+  type SinceSigned,
   type BenchRig,
   type CalibrationResult,
   type CalibrationInput,
 } from '@steady-scatter/core/testing';
+import { driftOf, fieldRunsOf, weighedRuns, type DoneRow } from '@steady-scatter/core/season';
 import { useMemo } from 'react';
 import { speak } from '@steady-scatter/words/bench';
 import { allDocs, type Doc } from '../documents/docs.ts';
-import { PRODUCTS, useShelf } from '../kinds/useProducts.ts';
+import { PRODUCTS } from '../kinds/useProducts.ts';
+import { useShelf } from '../kinds/useShelf.ts';
 import { RIGS, useRigs } from '../kinds/useRigs.ts';
+import { useApplications } from '../kinds/useApplications.ts';
 import { useWinterFrom } from '../kinds/useWinters.ts';
 import { today } from '../ui/today.ts';
 import { allCalibrations, useCalibrations, useCalibrationsOf } from '../kinds/useCalibrations.ts';
@@ -27,6 +32,8 @@ export interface BenchShelf {
   readonly products: readonly Doc<ProductInput>[];
   /** First day of the winter that it is; none: it is none. */
   readonly winterFrom?: string | null;
+  /** What was spread, as it stands by now. */
+  readonly done?: readonly DoneRow[];
 }
 
 /** A calibration with its machine, its product, and what it comes to. */
@@ -36,12 +43,21 @@ export interface CalibrationContext {
   readonly product: ProductInput | null;
   readonly reading: CalibrationResult;
   readonly winterFrom: string | null;
+  /** What weighed runs say of the machine with this product; null: it spreads what is meant, or nobody knows. */
+  readonly drift: SinceSigned['drift'];
   /** Looked at before use: what the kind asks for and the crew's own additions. */
   readonly beforeUse: readonly string[];
   readonly afterUse: readonly string[];
 }
 
 const NONE: readonly never[] = [];
+
+/** Which way a machine drifts with a product. */
+export function driftSide(done: readonly DoneRow[], rig: string, product: string): SinceSigned['drift'] {
+  if (rig === '' || product === '') return null;
+  const { state, mean } = driftOf(weighedRuns(done, rig, product));
+  return state === 'heavy' || state === 'light' ? { side: state, percent: Math.round(mean * 100) } : null;
+}
 
 /** Everything that calibrations lean on, as it stands on the server now: for what must not miss any of it. */
 export async function readBenchShelf(): Promise<BenchShelf> {
@@ -59,7 +75,8 @@ export function useBenchShelf(): BenchShelf {
   const { data: calibrations = NONE } = useCalibrations();
   const { data: products = NONE } = useShelf();
   const winterFrom = useWinterFrom();
-  return useMemo(() => ({ rigs, calibrations, products, winterFrom }), [rigs, calibrations, products, winterFrom]); // prettier-ignore
+  const done = useApplications(null) ?? NONE;
+  return useMemo(() => ({ rigs, calibrations, products, winterFrom, done }), [rigs, calibrations, products, winterFrom, done]); // prettier-ignore
 }
 
 /** What the calibrations of one machine lean on: the others of it, and the products of the shelf. */
@@ -68,7 +85,8 @@ export function useMachineShelf(rig: string): BenchShelf {
   const { data: calibrations = NONE } = useCalibrationsOf(rig);
   const { data: products = NONE } = useShelf();
   const winterFrom = useWinterFrom();
-  return useMemo(() => ({ rigs, calibrations, products, winterFrom }), [rigs, calibrations, products, winterFrom]); // prettier-ignore
+  const done = useApplications(null) ?? NONE;
+  return useMemo(() => ({ rigs, calibrations, products, winterFrom, done }), [rigs, calibrations, products, winterFrom, done]); // prettier-ignore
 }
 
 /**
@@ -79,7 +97,7 @@ export function useMachineShelf(rig: string): BenchShelf {
  */
 export function calibrationContext(
   input: CalibrationInput,
-  { rigs, calibrations, products, winterFrom = null }: BenchShelf,
+  { rigs, calibrations, products, winterFrom = null, done = NONE }: BenchShelf,
   id: string | null = null,
 ): CalibrationContext {
   const rig = rigs.find((each) => each.id === input.rig)?.input ?? null;
@@ -87,13 +105,15 @@ export function calibrationContext(
   const other =
     input.shape === '' ? null : (calibrations.find((each) => each.id === input.shape)?.input ?? null);
   const shape = other ? chartShape(evaluateCalibration(other, bench), dimensionOf(input.target.unit)) : null;
+  const product = products.find((each) => each.id === input.productId)?.input ?? null;
   const record = machineRecord(calibrations, { id, input }, bench, today());
   return {
     rig,
     bench,
-    product: products.find((each) => each.id === input.productId)?.input ?? null,
-    reading: evaluateCalibration(input, bench, shape, record),
+    product,
+    reading: withFieldRuns(evaluateCalibration(input, bench, shape, record), id === null ? NONE : fieldRunsOf(done, id), bench), // prettier-ignore
     winterFrom,
+    drift: driftSide(done, input.rig, product?.name ?? ''),
     beforeUse: rig ? evaluateRig(rig).before.map(speak) : [],
     afterUse: rig ? evaluateRig(rig).after.map(speak) : [],
   };

@@ -4,6 +4,8 @@ import { say } from '@steady-scatter/words/common';
 /** Where the list of each kind stands, and what that place is called. */
 export const HOMES = {
   jobs: { path: '/jobs', label: say('common.home.jobs') },
+  walks: { path: '/jobs', label: say('common.home.jobs') },
+  people: { path: '/people', label: say('common.home.people') },
   products: { path: '/shelf', label: say('common.home.shelf') },
   sites: { path: '/sites', label: say('common.home.sites') },
   nozzles: { path: '/bench/nozzles', label: say('common.home.nozzles') },

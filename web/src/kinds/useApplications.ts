@@ -6,9 +6,9 @@ import { say } from '@steady-scatter/words/winter';
 import { append, useRows } from '../events/appended.ts';
 import { aboutDocument, type Saving } from '../outbox/index.ts';
 
-/** What work is done for: a storm, or a job. */
+/** What work is done for: a storm, a job, or a site alone. */
 export interface Subject {
-  readonly kind: 'storms' | 'jobs';
+  readonly kind: 'storms' | 'jobs' | 'sites';
   readonly id: string;
 }
 

@@ -8,25 +8,14 @@ import { useMemo } from 'react';
 import { list, say, speak } from '@steady-scatter/words/load';
 import { useWhere } from '../documents/docs.ts';
 import { JOBS } from '../kinds/useJobs.ts';
-import { useShelf } from '../kinds/useProducts.ts';
+import { useShelf } from '../kinds/useShelf.ts';
 import { JobsTabs } from '../shell/JobsTabs.tsx';
 import { CommandButton } from '../ui/CommandButton.tsx';
 import { useFigures } from '../ui/currency.ts';
 import { saveCsv } from '../ui/saveCsv.ts';
+import { PlainTable } from '../ui/PlainTable.tsx';
 import { TopBar } from '../ui/TopBar.tsx';
 import { shownIn } from '../units/shownIn.ts';
-
-const Table = chakra('table', {
-  base: {
-    fontSize: '17px',
-    width: '100%',
-    '& th': { textAlign: 'left' },
-    '& th, & td': { paddingY: '9px', paddingRight: '18px', verticalAlign: 'baseline' },
-    '& tbody tr, & tfoot tr': { borderTopWidth: '1px', borderColor: 'line' },
-    '& [data-end]': { textAlign: 'right', fontVariantNumeric: 'tabular-nums', whiteSpace: 'nowrap' },
-    '& thead th': { fontSize: '14px', color: 'ink.soft', fontWeight: 'semibold' },
-  },
-});
 
 /** What all sheets that are marked ready take together. */
 function useOrder(): readonly OrderLine[] | undefined {
@@ -87,7 +76,7 @@ function OrderTable({ lines }: { lines: readonly OrderLine[] }) {
   const costs = lines.flatMap(({ order }) => order?.costCents ?? []);
   return (
     <Box overflowX="auto">
-      <Table>
+      <PlainTable>
         <thead>
           <tr>
             {HEADINGS.map(([label, isEnd]) => (
@@ -115,7 +104,7 @@ function OrderTable({ lines }: { lines: readonly OrderLine[] }) {
             </tr>
           </tfoot>
         )}
-      </Table>
+      </PlainTable>
     </Box>
   );
 }

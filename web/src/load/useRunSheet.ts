@@ -21,7 +21,6 @@ import { useWatch } from 'react-hook-form';
 import { ageOf } from '../bench/SignOff.tsx';
 import { useSome, type Doc } from '../documents/docs.ts';
 import { SITES } from '../kinds/useSites.ts';
-import { useDrift } from '../machine/useDrift.ts';
 import { useJobMachine } from '../machine/useJobMachine.ts';
 import { useRuleChecks } from '../regulations/useRuleChecks.ts';
 import { useSheet, useSheetForm } from '../sheet/sheet.tsx';
@@ -91,13 +90,6 @@ function useMix(machine: ReturnType<typeof useJobMachine>): number | null {
   );
 }
 
-/** What weighed runs say of the machine; null: it spreads what is meant, or nobody knows. */
-function useDriftFact({ chosen, product }: ReturnType<typeof useJobMachine>): RunFacts['drift'] {
-  const drift = useDrift(chosen?.input.rig ?? '', product.name || product.grade);
-  if (drift?.state !== 'heavy' && drift?.state !== 'light') return null;
-  return { side: drift.state, percent: Math.round(drift.mean * 100) };
-}
-
 export interface RunOfSheet {
   readonly sheet: RunSheet;
   readonly input: LoadInput;
@@ -127,7 +119,7 @@ export function useRunSheet(): RunOfSheet {
   const broken = useShared(
     checks.filter(({ state }) => state === 'broken').map(({ id, rule }) => ({ id, rule })),
   );
-  const drift = useShared(useDriftFact(jobMachine));
+  const drift = useShared<RunFacts['drift']>(on?.drift ?? null);
   const sheet = useMemo(() => {
     return runSheet(
       { name, onDay, worksheet, load: input },

@@ -9,7 +9,7 @@ import { explain } from '../api/explain.ts';
 import { AREA_CHOICES } from '../units/areas.ts';
 import { useDocs, type Doc } from '../documents/docs.ts';
 import { RATE_CHOICES } from '../units/units.ts';
-import { useShelf } from '../kinds/useProducts.ts';
+import { useShelf } from '../kinds/useShelf.ts';
 import { ShelfTabs } from '../shell/ShelfTabs.tsx';
 import { usePreferences } from '../settings/PreferencesProvider.tsx';
 import { SOIL_TESTS } from '../kinds/useSoilTests.ts';

@@ -37,7 +37,14 @@ export interface RowEntry extends Head {
   readonly row: EventAppend;
 }
 
-export type Entry = DocumentEntry | RowEntry;
+/** A picture that was taken; a record names it by its id. */
+export interface PhotoEntry extends Head {
+  readonly what: 'photo';
+  readonly photo: string;
+  readonly picture: Blob;
+}
+
+export type Entry = DocumentEntry | RowEntry | PhotoEntry;
 
 /** Why it is not on the server, and will not be by itself. */
 export interface Refusal {

@@ -15,6 +15,7 @@ export {
   type DocumentEntry,
   type Entry,
   type Outcome,
+  type PhotoEntry,
   type Refusal,
   type RowEntry,
   type Saving,

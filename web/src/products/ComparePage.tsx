@@ -31,7 +31,7 @@ import { TopBar } from '../ui/TopBar.tsx';
 import { useFigures } from '../ui/currency.ts';
 import { WorkingLine } from '../ui/WorkingLine.tsx';
 import { ShelfTabs } from '../shell/ShelfTabs.tsx';
-import { useShelf } from '../kinds/useProducts.ts';
+import { useShelf } from '../kinds/useShelf.ts';
 
 const Field = chakra('input', { base: { ...fieldBox, width: '110px' } });
 const Select = chakra('select', { base: fieldBox });

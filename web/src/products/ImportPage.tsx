@@ -14,7 +14,8 @@ import { Section } from '../ui/Section.tsx';
 import { TopBar } from '../ui/TopBar.tsx';
 import type { FilePreview } from '../workers/shelfFile.worker.ts';
 import { ShelfTabs } from '../shell/ShelfTabs.tsx';
-import { PRODUCTS, productActs, useShelf } from '../kinds/useProducts.ts';
+import { PRODUCTS, productActs } from '../kinds/useProducts.ts';
+import { useShelf } from '../kinds/useShelf.ts';
 import { useShelfFile } from './useShelfFile.ts';
 
 const cell = { padding: '6px 14px 6px 0', textAlign: 'left', verticalAlign: 'top' } as const;

@@ -79,12 +79,24 @@ describe('what else the label says', () => {
     expect(also.getByText('Label rates, lb / 1000 ft²: from 3, up to 4.2, 28 days apart')).toBeTruthy();
     expect(input().labelRate).toMatchObject({ low: '3', high: '4.2' });
   });
-  it('price and stock', async () => {
+  it('price', async () => {
     const { person } = opened();
-    await change(person, 'price and stock');
+    await change(person, 'price');
     await person.type(screen.getByLabelText('Package price'), '24.50');
-    await person.type(screen.getByLabelText('Packages in stock'), '3.5');
-    expect(screen.getByText('24.50 a package, 3.5 in stock')).toBeTruthy();
+    expect(screen.getByText('24.50 a package')).toBeTruthy();
+  });
+  it('weather limits: wind, rain, air and ground, said in a line', async () => {
+    const { person, input } = opened();
+    await change(person, 'weather limits');
+    await person.type(screen.getByLabelText('Wind at most'), '10');
+    await person.type(screen.getByLabelText('Hours without rain after it'), '24');
+    await person.click(screen.getByRole('checkbox', { name: 'soaked' }));
+    expect(
+      screen.getByText('Wind at most 10 mph, dry for 24 h after it, not on soaked ground.'),
+    ).toBeTruthy();
+    expect(input().limits).toMatchObject({ rainFree: '24', notOn: ['soaked'] });
+    await person.click(screen.getByRole('checkbox', { name: 'soaked' }));
+    expect(input().limits.notOn).toEqual([]);
   });
   it('settings are added and removed', async () => {
     const { person, input } = opened();

@@ -1,5 +1,5 @@
-import { Box, chakra } from '@chakra-ui/react';
-import { UNITS, type UnitId } from '@steady-scatter/core/quantities';
+import { Box } from '@chakra-ui/react';
+import { UNITS } from '@steady-scatter/core/quantities';
 import {
   DEICER_SALT_IDS,
   PRODUCT_KIND_IDS,
@@ -13,35 +13,19 @@ import { nameOf, say } from '@steady-scatter/words/shelf';
 import type { DocFormProps } from '../documents/DocPage.tsx';
 import { isWrongAt } from '../documents/fields.ts';
 import { Choice } from '../ui/Choice.tsx';
-import { fieldBox } from '../ui/fieldBox.ts';
 import { CardChoice } from '../ui/CardChoice.tsx';
 import { Fields, NotesField } from '../ui/formParts.tsx';
+import { LimitFields } from '../regulations/LimitFields.tsx';
 import { StatedDefault } from '../ui/StatedDefault.tsx';
+import { Unit } from '../ui/UnitSelect.tsx';
 import { LabelledField } from '../ui/LabelledField.tsx';
 import { ScoopCard } from './ScoopCard.tsx';
 import { HAND_WEIGHTS } from '../ui/unitChoices.ts';
 import { joined, rateUnits } from './labelTexts.ts';
 import { LabelRates, PrintedSettings, Solubility, SprayVolume } from './LabelLimits.tsx';
 
-const Select = chakra('select', { base: fieldBox });
 const PACK_UNITS = { dry: HAND_WEIGHTS, liquid: ['gal', 'qt', 'fl oz', 'L', 'mL'] } as const;
 const AREAS = ['ft2', 'm2', 'acre', 'ha'] as const;
-type UnitProps<Id extends UnitId> = {
-  label: string;
-  value: Id;
-  options: readonly Id[];
-  onChange(unit: Id): void;
-};
-
-const Unit = <Id extends UnitId>({ label, value, options, onChange }: UnitProps<Id>) => (
-  <Select aria-label={label} value={value} onChange={(event) => onChange(event.target.value as Id)}>
-    {options.map((id) => (
-      <option key={id} value={id}>
-        {UNITS[id].symbol}
-      </option>
-    ))}
-  </Select>
-);
 
 const GRADE_BASES: readonly { id: GradeBasis; label: string }[] = [
   { id: 'weight', label: say('shelf.product.byWeight') },
@@ -158,28 +142,17 @@ const Density = ({ label, bind, field }: Pick<Props, 'bind' | 'field'> & { label
   />
 );
 
-function Stock(props: Props) {
+function Price(props: Props) {
   const { input, field } = props;
-  const text = joined(
-    [
-      input.price.trim() !== '' && say('shelf.product.priceOf', { price: input.price.trim() }),
-      input.stock.trim() !== '' && say('shelf.product.stockOf', { stock: input.stock.trim() }),
-    ],
-    say('shelf.product.noPrice'),
-  );
+  const price = input.price.trim();
+  const text = price === '' ? say('shelf.product.noPrice') : say('shelf.product.priceOf', { price });
   return (
-    <StatedDefault name={say('shelf.part.price')} text={text} isWrong={isWrongAt(props, 'price', 'stock')}>
+    <StatedDefault name={say('shelf.part.price')} text={text} isWrong={isWrongAt(props, 'price')}>
       <LabelledField
         label={say('shelf.product.price')}
         placeholder="24.50"
         inputMode="decimal"
         {...field('price')}
-      />
-      <LabelledField
-        label={say('shelf.product.stock')}
-        placeholder="3.5"
-        inputMode="decimal"
-        {...field('stock')}
       />
     </StatedDefault>
   );
@@ -244,7 +217,8 @@ export function ProductForm(props: Props) {
         <SprayVolume {...props} />
         <Solubility {...props} />
         <PrintedSettings {...props} />
-        <Stock {...props} />
+        <LimitFields {...props} />
+        <Price {...props} />
         <Grain {...props} />
         <ScoopCard {...props} />
       </Box>

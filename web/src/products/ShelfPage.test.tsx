@@ -21,7 +21,7 @@ const lastAsked = () => asked.mock.calls.findLast(([, verb]) => verb === 'list')
 it('tells of each product what its label says', () => {
   inApp(<ShelfPage />);
   const row = screen.getByRole('link', { name: 'Lake feed 24-0-8' }).closest('tr')!;
-  for (const text of ['dry fertilizer', '24-0-8', '40 lb', '31.80', '6.5', 'TH-2603'])
+  for (const text of ['dry fertilizer', '24-0-8', '40 lb', '31.80', '10.5', 'TH-2603'])
     expect(row.textContent).toContain(text);
   expect(screen.getByRole('link', { name: 'Sample carrier 0.43' }).closest('tr')!.textContent).toContain(
     '0.43 % load',

@@ -3,6 +3,7 @@ import { PRODUCT_KIND_IDS } from '@steady-scatter/core/products';
 import { textWithUnit, type UnitId } from '@steady-scatter/core/quantities';
 import { MISSING } from '@steady-scatter/core/working';
 import { Download, Scale, Upload } from 'lucide-react';
+import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import { nameOf, say } from '@steady-scatter/words/shelf';
 import { explain } from '../api/explain.ts';
@@ -11,6 +12,7 @@ import { allDocs } from '../documents/docs.ts';
 import { DocList } from '../documents/list/DocList.tsx';
 import type { ListColumn } from '../documents/list/listColumns.ts';
 import { PRODUCTS } from '../kinds/useProducts.ts';
+import { fetchStock, packagesText, useStock, withStock, type StockById } from '../kinds/useStock.ts';
 import { useNotices } from '../notices/notices.tsx';
 import { ShelfTabs } from '../shell/ShelfTabs.tsx';
 import { CommandButton } from '../ui/CommandButton.tsx';
@@ -21,7 +23,7 @@ type ShelfLine = ReadableOf<typeof products>;
 
 const MAX_COMPARED = 6;
 
-const COLUMNS: readonly ListColumn<ShelfLine>[] = [
+const columns = (stock: StockById): readonly ListColumn<ShelfLine>[] => [
   {
     header: say('shelf.kindHeading'),
     by: 'kind',
@@ -48,7 +50,14 @@ const COLUMNS: readonly ListColumn<ShelfLine>[] = [
     end: true,
     cell: ({ price }) => price || MISSING,
   },
-  { header: say('shelf.stock'), by: 'stockPackages', end: true, cell: ({ stock }) => stock || MISSING },
+  {
+    header: say('shelf.stock'),
+    end: true,
+    cell({ id }) {
+      const line = stock.get(id);
+      return line ? packagesText(line.packages) : MISSING;
+    },
+  },
   { header: say('shelf.lot.lot'), by: 'lot', wide: true, cell: ({ lot }) => lot || MISSING },
 ];
 
@@ -72,9 +81,9 @@ function ShelfActs({ ticked }: { ticked: readonly string[] }) {
   ]);
   async function save() {
     try {
-      const all = await allDocs(PRODUCTS);
+      const [all, stock] = await Promise.all([allDocs(PRODUCTS), fetchStock()]);
       exportShelf(
-        all.map(({ input }) => input),
+        all.map((doc) => withStock(doc, stock).input),
         today(),
       );
     } catch (failure) {
@@ -104,13 +113,15 @@ function ShelfActs({ ticked }: { ticked: readonly string[] }) {
 
 /** The shelf: everything that the crew owns, to look through, sort, and hold side by side for a need. */
 export default function ShelfPage() {
+  const stock = useStock();
+  const shown = useMemo(() => columns(stock), [stock]);
   return (
     <DocList
       kind={PRODUCTS}
       heading={say('shelf.heading')}
       tabs={<ShelfTabs />}
       nameHeader="Product"
-      columns={COLUMNS}
+      columns={shown}
       filters={FILTERS}
       detail={({ kind, lot }) =>
         [nameOf('product', kind), lot && say('shelf.lot.short', { lot })].filter(Boolean).join(', ')

@@ -5,6 +5,7 @@ import { useParams } from 'react-router';
 import { say } from '@steady-scatter/words/record';
 import { useApplications, type Subject } from '../kinds/useApplications.ts';
 import { useRunSheet } from '../load/useRunSheet.ts';
+import { LookBox } from '../looks/LookBox.tsx';
 import { useDrift } from '../machine/useDrift.ts';
 import { useSheetForm } from '../sheet/sheet.tsx';
 import { DriftBox } from './DriftBox.tsx';
@@ -19,6 +20,8 @@ export default function AfterStop() {
   return subject ? <Recorded subject={subject} /> : <Box fontSize="17px">{say('record.save.first')}</Box>;
 }
 
+const NONE: readonly never[] = [];
+
 function Recorded({ subject }: { subject: Subject }) {
   const of = useRunSheet();
   const product = useWatch({ control: useSheetForm().control, name: 'worksheet.product' });
@@ -30,6 +33,7 @@ function Recorded({ subject }: { subject: Subject }) {
     <>
       {isFirst && form}
       <RecordList rows={rows ?? []} subject={subject} />
+      <LookBox rows={rows ?? NONE} subject={subject.id} />
       <WhyBox rows={rows ?? []} of={of} />
       {drift && <DriftBox drift={drift} />}
       {!isFirst && form}

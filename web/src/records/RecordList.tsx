@@ -13,11 +13,12 @@ import { list, say } from '@steady-scatter/words/record';
 import type { Subject } from '../kinds/useApplications.ts';
 import { dayText } from '../ui/dayText.ts';
 import { clockText } from '../ui/momentText.ts';
+import { Photos } from '../photos/Photo.tsx';
 import { Section } from '../ui/Section.tsx';
 import { dayOf } from '../ui/today.ts';
 import { shownIn } from '../units/shownIn.ts';
 import { RowPanel } from './RowPanel.tsx';
-import { rowText } from './rowText.ts';
+import { rowText, weatherText } from './rowText.ts';
 
 const SAME = 0.005;
 
@@ -45,7 +46,7 @@ function deliveredText({ input }: Pick<DoneRow, 'input'>): string {
 function RecordRow({ row, onCorrect }: { row: DoneRow; onCorrect(): void }) {
   const { input, startedAt } = row;
   const who = say('record.row.by', { by: input.by, license: input.license || 'none' });
-  const notes = [who, input.machine.name, input.setting && say('record.row.at', { setting: input.setting }), [input.weather.wind, input.weather.sky].filter(Boolean).join(', '), input.note];
+  const notes = [who, input.machine.name, input.setting && say('record.row.at', { setting: input.setting }), weatherText(input.weather), input.note];
   return (
     <Box as="li" display="grid" gridTemplateColumns="minmax(0, 1fr) auto" gap="2px 14px" borderBottomWidth="1px" borderColor="line" paddingY="8px" alignItems="center">
       <Box textDecoration={isVoid(input) ? 'line-through' : undefined} fontSize="17px">
@@ -57,6 +58,7 @@ function RecordRow({ row, onCorrect }: { row: DoneRow; onCorrect(): void }) {
         {deliveredText(row) && <Box>{deliveredText(row)}</Box>}
         {input.checks.map(({ said, why }) => <Box key={said}>▲ {said} {why}</Box>)}
         {input.correction && !isVoid(input) && <Box>{say('record.row.corrected', { why: input.correction })}</Box>}
+        <Photos ids={input.photos} />
         {isVoid(input) && <Box color="warn">{say('record.row.isVoid', { why: input.void })}</Box>}
       </Box>
     </Box>

@@ -4,7 +4,8 @@ import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import demo from '../../../demo/tarn-hollow.json' with { type: 'json' };
 import { queries } from '../api/queries.ts';
-import { callEvents } from '../api/lazyCall.ts';
+import { noteAnswer } from '../api/connection.ts';
+import { call, callEvents } from '../api/lazyCall.ts';
 import { keysOf } from '../documents/docs.ts';
 import { freshDevice, waitingHere } from '../testing/device.ts';
 import { fakeServer } from '../testing/fakeServer.ts';
@@ -17,7 +18,11 @@ import { DriftBox } from './DriftBox.tsx';
 import { driftOf, doneRows, weighedRuns } from '@steady-scatter/core/season';
 
 vi.mock('../ui/saveFile.ts', () => ({ saveFile: vi.fn() }));
-vi.mock('../api/lazyCall.ts', async (load) => ({ ...(await load<object>()), callEvents: vi.fn() }));
+vi.mock('../api/lazyCall.ts', async (load) => ({
+  ...(await load<object>()),
+  callEvents: vi.fn(),
+  call: vi.fn(),
+}));
 
 const SPRING = 'Spring feed, lake front';
 const jobOf = (name: string) => demo.jobs.find(({ input }) => input.name === name)!;
@@ -30,6 +35,7 @@ beforeEach(async () => {
   vi.mocked(saveFile).mockReset();
   keepDemo();
   vi.mocked(callEvents).mockReset().mockImplementation(server.events);
+  vi.mocked(call).mockReset().mockImplementation(server.call);
   for (const { id } of demo.jobs)
     queries.setQueryData(['applications', 'of', id], demo.applications.filter(({ subject }) => subject === id));
   queries.setQueryData([...keysOf(KINDS.sites).all, [SITE.id]], [fetched(SITE.id, SITE.input)]);
@@ -142,11 +148,62 @@ describe('recording', () => {
   it('license, weather and a note go with it', async () => {
     const { person } = open(SPRING);
     await person.type(record().getByLabelText('Your name'), 'R. Fenn');
-    await person.click(record().getByRole('button', { name: 'Change License, weather, note' }));
-    await person.type(record().getByLabelText('License'), 'TH-118');
+    // The license is that of the crew's list; another one may be typed.
+    expect(record().getAllByText(/^License TH-118 \(sample\)/)).toHaveLength(2);
+    await person.click(record().getByRole('button', { name: 'Change weather' }));
     await person.type(record().getByLabelText('Wind'), '5 mph');
+    await person.click(record().getByRole('checkbox', { name: /Sweep strays/ }));
     await person.click(record().getByRole('button', { name: 'Save record' }));
-    await waitFor(() => expect(said()[0]).toMatchObject({ license: 'TH-118', weather: { wind: '5 mph' } }));
+    await waitFor(() => expect(said()).toHaveLength(3));
+    expect(said()[0]).toMatchObject({ license: 'TH-118 (sample)', licenseUntil: '2027-06-30', weather: { wind: '5 mph' }, cautions: ['after cautions.sweepBack'] }); // prettier-ignore
+    // The sheet goes along once, with the first row of the run; the chart with each.
+    expect(said().map(({ sheet }) => sheet !== null)).toEqual([true, false, false]);
+    expect(said()[0]!.chartLines.length).toBeGreaterThan(2);
+    expect(said()[0]!.settingRate).toBe('3.3333');
+  });
+
+  it.each([
+    ['40', '15.5', null],
+    ['15.5', '40', /More is left than was loaded/],
+    ['40', '40', /nothing went out/],
+    ['40', 'some', /Type what was loaded and what was left/],
+  ])('loaded %s, left %s', async (loaded, left, wrong) => {
+    const { person } = open(SPRING);
+    await person.type(record().getByLabelText('Your name'), 'R. Fenn');
+    await person.click(record().getByRole('button', { name: 'Change loaded and left' }));
+    await person.type(record().getByLabelText('Loaded'), loaded);
+    await person.type(record().getByLabelText('Left over'), left);
+    await person.click(record().getByRole('button', { name: 'Save record' }));
+    if (wrong) {
+      expect(record().getByRole('alert').textContent).toMatch(wrong);
+      expect(said()).toEqual([]);
+      return;
+    }
+    await waitFor(() => expect(said()).toHaveLength(3));
+    expect(said().reduce((sum, { amount }) => sum + Number(amount.text), 0)).toBeCloseTo(24.5, 3);
+    expect(said()[0]!.leftover.text).toBe('15.5');
+  });
+
+  it('a clock that is off is asked about, and the server’s taken', async () => {
+    noteAnswer(new Date(Date.now() - 14 * 60_000).toUTCString(), Date.now());
+    const { person } = open(SPRING);
+    await person.type(record().getByLabelText('Your name'), 'R. Fenn');
+    expect(record().getByRole('checkbox', { name: /runs 14 min ahead of the server/ })).toHaveProperty('checked', true); // prettier-ignore
+    await person.click(record().getByRole('button', { name: 'Save record' }));
+    await waitFor(() => expect(said()).toHaveLength(3));
+    expect(said()[0]!.clockAhead).toMatch(/^84\d$|^83\d$/);
+    noteAnswer(new Date().toUTCString(), Date.now());
+  });
+
+  it('what ends before it begins is asked about', async () => {
+    const { person } = open(SPRING);
+    await person.type(record().getByLabelText('Your name'), 'R. Fenn');
+    await person.click(record().getByRole('button', { name: 'Change license, note, photos' }));
+    fireEvent.change(record().getByLabelText('Time'), { target: { value: '09:30' } });
+    fireEvent.change(record().getByLabelText('Day'), { target: { value: '2026-04-18' } });
+    fireEvent.change(record().getByLabelText('Done at'), { target: { value: '09:00' } });
+    await person.click(record().getByRole('button', { name: 'Save record' }));
+    expect(record().getByRole('alert').textContent).toMatch(/It ends before it begins/);
   });
 });
 
@@ -187,16 +244,16 @@ describe('the log', () => {
     const rows = () => screen.getAllByRole('row').slice(1);
     const all = rows().length;
     expect(all).toBeGreaterThan(10);
-    await person.type(screen.getByLabelText('Site, area, product or name'), 'lake feed bandstand');
+    await person.type(screen.getByLabelText('Site, area, product, lot or name'), '24-0-8 bandstand');
     await waitFor(() => expect(rows()).toHaveLength(4));
     expect(rows()[0]!.textContent).toMatch(/20 Jul 2026.*Bandstand lawn.*12 % heavy.*J\. Alder/);
     fireEvent.change(screen.getByLabelText('To'), { target: { value: '2026-06-30' } });
     await waitFor(() => expect(rows()).toHaveLength(3));
-    await person.click(screen.getByRole('button', { name: 'Save log as CSV' }));
+    await person.click(screen.getByRole('button', { name: 'CSV' }));
     const [heading, first] = (vi.mocked(saveFile).mock.calls[0]![3] as string).split('\r\n');
-    expect(heading).toMatch(/^Day,Time,By,License,Site,Area/);
-    expect(first).toMatch(/^2025-04-14,.*R\. Fenn,TH-118 \(sample\),.*Bandstand lawn/);
-    await person.type(screen.getByLabelText('Site, area, product or name'), ' nowhere');
+    expect(heading).toMatch(/^Day,Time,By,License,License until,Site,Area/);
+    expect(first).toMatch(/^2025-04-14,.*R\. Fenn,TH-118 \(sample\),2027-06-30,.*Bandstand lawn/);
+    await person.type(screen.getByLabelText('Site, area, product, lot or name'), ' nowhere');
     expect(await screen.findByText(/Nothing is recorded in these days/)).toBeTruthy();
   });
 });

@@ -19,6 +19,7 @@ import { Choice } from '../ui/Choice.tsx';
 import { Fields, NotesField } from '../ui/formParts.tsx';
 import { LabelledField } from '../ui/LabelledField.tsx';
 import { Section } from '../ui/Section.tsx';
+import { LimitFields } from './LimitFields.tsx';
 import { RULE_SETS } from '../kinds/useRuleSets.ts';
 import { unitChoices } from '../ui/unitChoices.ts';
 
@@ -110,6 +111,7 @@ function RuleSetForm(props: DocFormProps<RuleSetInput>) {
           <Plus size={18} /> {say('rules.set.add')}
         </Button>
       </Section>
+      <LimitFields {...props} />
       <chakra.p fontSize="15px" color="ink.soft">
         {say('rules.set.yours')}
       </chakra.p>

@@ -1,40 +1,30 @@
-import { Box, Button, chakra } from '@chakra-ui/react';
-import { isByTime } from '@steady-scatter/core/machines';
+import { Box, Button } from '@chakra-ui/react';
+import { systemOf } from '@steady-scatter/core/quantities';
+import type { AreaRun } from '@steady-scatter/core/runSheet';
 import { paceText } from '@steady-scatter/core/testing';
-import { paceOfPass, rateByFill, walkedBy, type AreaRun } from '@steady-scatter/core/runSheet';
 import { useEffect, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { say, speak } from '@steady-scatter/words/walk';
-import type { RunUnits } from '../load/LoadTable.tsx';
-import { fillEndText, lengthText, partText } from '../load/texts.ts';
+import { lengthText } from '../load/texts.ts';
 import { unitsOf } from '../load/unitsOf.ts';
 import { useRunSheet, type RunOfSheet } from '../load/useRunSheet.ts';
+import { PhotoField } from '../photos/PhotoField.tsx';
 import { useSheet } from '../sheet/sheet.tsx';
 import { Choice } from '../ui/Choice.tsx';
+import { NotesField } from '../ui/formParts.tsx';
 import { loadAllParts } from '../ui/lazyPart.ts';
+import { StatedDefault } from '../ui/StatedDefault.tsx';
 import { useAwake } from '../ui/useAwake.ts';
 import { shownIn } from '../units/shownIn.ts';
 import { Beat } from './Beat.tsx';
-import { howText, ON_PACE } from './paceNote.ts';
-import { useRunLog } from './useRunLog.ts';
-
-interface Props {
-  run: AreaRun;
-  of: RunOfSheet;
-  units: RunUnits;
-  job: string;
-}
-type Walk = ReturnType<typeof useRunLog>;
-type LegOf = AreaRun['plan']['legs'][number];
-
-const legText = (leg: LegOf): string => {
-  if (leg.zone === 'trim') return say('walk.leg.trim', { number: leg.number });
-  const facts = { number: leg.number, part: partText(leg) };
-  return leg.zone === 'first' ? say('walk.leg.pass', facts) : say('walk.leg.second', facts);
-};
+import { BeforeStart } from './BeforeStart.tsx';
+import { FillMarks } from './FillMarks.tsx';
+import type { LegOf, RunProps } from './runProps.ts';
+import { LastPass, TapField } from './TapField.tsx';
+import { useRunLog, useWalk, type Walk } from './useWalk.ts';
 
 /** What is set and loaded for the pass under way. */
-function Head({ run, of, units, leg, fill }: Props & { leg: LegOf | undefined; fill: number }) {
+function Head({ run, of, units, leg, fill }: RunProps & { leg: LegOf | undefined; fill: number }) {
   const zone = run.zones.find((each) => each.zone === leg?.zone) ?? run.zones[0];
   const amount = run.fills[fill]?.amountSi ?? run.zones.reduce((sum, { loadSi }) => sum + loadSi, 0);
   const mark = zone?.setting?.mark;
@@ -59,178 +49,104 @@ function Head({ run, of, units, leg, fill }: Props & { leg: LegOf | undefined; f
   );
 }
 
-const Tap = chakra('button', {
-  base: {
-    display: 'block',
-    width: '100%',
-    minHeight: '230px',
-    borderRadius: '16px',
-    bg: 'act',
-    color: 'act.ink',
-    padding: '16px',
-    textAlign: 'center',
-    _disabled: { bg: 'soft', color: 'ink' },
-  },
-});
-
-/** The one place to tap: it counts the passes and times each. */
-function TapField({ run, of, units, walk }: Props & { walk: Walk }) {
-  const { legs } = run.plan;
-  const done = walk.log.watch.laps.length;
-  const leg = legs[done];
-  const aimS = leg ? leg.lengthM / of.sheet.paceMPerS + of.load.turnS : 0;
-  const isBegun = walk.isRunning || done > 0 || walk.log.carriedS > 0;
-  const what = !leg
-    ? say('walk.tap.done')
-    : walk.isRunning
-      ? say('walk.tap.end', { leg: legText(leg) })
-      : isBegun
-        ? say('walk.tap.paused')
-        : say('walk.tap.begin');
+/** What can be done with the passes that were counted. */
+function Acts({ log, isElsewhere }: RunProps) {
+  const done = log.log.watch.laps.length;
   return (
-    <Tap type="button" disabled={!leg} onClick={walk.tap}>
-      <chakra.span display="block" fontSize="20px" fontWeight="semibold">
-        {what}
-      </chakra.span>
-      <chakra.span
-        display="block"
-        fontFamily="figure"
-        fontSize="84px"
-        fontWeight="bold"
-        lineHeight="1.05"
-        fontVariantNumeric="tabular-nums"
-      >
-        {say('walk.count', { done, all: legs.length })}
-      </chakra.span>
-      {leg && (
-        <chakra.span display="block" fontSize="22px" fontVariantNumeric="tabular-nums">
-          {walk.isRunning || walk.log.carriedS > 0
-            ? `${say('walk.seconds', { seconds: Math.floor(walk.elapsedS) })} · `
-            : ''}
-          {say('walk.aim', { length: lengthText(leg.lengthM, units.length), seconds: Math.round(aimS) })}
-        </chakra.span>
-      )}
-    </Tap>
-  );
+    <Box display="flex" flexWrap="wrap" gap="10px">
+      <Button minHeight="56px" disabled={!log.isRunning || isElsewhere} onClick={log.pause}>
+        {say('walk.pause')}
+      </Button>
+      <Button minHeight="56px" disabled={done === 0 || isElsewhere} onClick={log.untap}>
+        {say('walk.undo')}
+      </Button>
+      <Button minHeight="56px" variant="ghost" disabled={(done === 0 && !log.isRunning) || isElsewhere} onClick={log.again}>
+        {say('walk.again')}
+      </Button>
+    </Box>
+  ); // prettier-ignore
 }
 
-/** How the last pass was walked, and what follows for the ground. */
-function LastPass({ run, of, walk }: Pick<Props, 'run' | 'of'> & { walk: Walk }) {
-  const { laps } = walk.log.watch;
-  const [lap, leg] = [laps.at(-1), run.plan.legs[laps.length - 1]];
-  if (!lap || !leg || lap.seconds <= 0) return null;
-  const flows = isByTime(of.machine?.kind ?? null);
-  const { slowBy } = paceOfPass(lap.seconds, {
-    lengthM: leg.lengthM,
-    paceMPerS: of.sheet.paceMPerS,
-    turnS: of.load.turnS,
-    flows,
-  });
-  const how = howText(slowBy);
+/** What was seen on the way: it goes with the record. */
+function OnTheWay({ walk }: { walk: Walk }) {
+  const { note, photos } = walk.input;
   return (
-    <Box fontSize="19px" fontWeight="semibold" role="status">
-      {say('walk.last', {
-        seconds: Math.round(lap.seconds),
-        how,
-        percent: Math.round(Math.abs(slowBy) * 100),
-        falls: how === 'on' || !flows ? 'none' : how === 'slow' ? 'heavy' : 'light',
-      })}
-      {lap.doubtful && <Box fontWeight="normal">{say('walk.last.doubtful')}</Box>}
-    </Box>
-  );
+    <StatedDefault name={say('walk.notes')} text={say('walk.notes.are', { note: note.trim() || 'none', photos: photos.length })}>
+      <Box gridColumn="1 / -1">
+        <NotesField label={say('walk.note.label')} value={note} onChange={(text) => walk.set({ note: text })} />
+        <Box marginTop="10px"><PhotoField ids={photos} onChange={(ids) => walk.set({ photos: [...ids] })} /></Box>
+      </Box>
+    </StatedDefault>
+  ); // prettier-ignore
 }
 
-/** Where fills should end, and what those that ended say of the rate. */
-function FillMarks({ run, of, units, walk }: Props & { walk: Walk }) {
-  const { empties, watch } = walk.log;
-  const next = run.fills[empties.length];
-  const walked = walkedBy(run.plan.legs, watch.laps.length, walk.elapsedS, of.sheet.paceMPerS);
-  const since = walked - (empties.at(-1) ?? 0);
-  return (
-    <Box fontSize="18px" display="grid" gap="6px">
-      {empties.map((metres, at) => {
-        const fill = run.fills[at];
-        const lasted = metres - (empties[at - 1] ?? 0);
-        if (!fill || lasted <= 0) return null;
-        const off = rateByFill(fill.amountSi, lasted, fill.amountSi / fill.metres) - 1;
-        const how = Math.abs(off) < ON_PACE ? 'on' : off > 0 ? 'heavy' : 'light';
-        return (
-          <Box key={metres} fontWeight="semibold">
-            {say('walk.fill.is', {
-              number: at + 1,
-              metres: lengthText(lasted, units.length),
-              meant: lengthText(fill.metres, units.length),
-              how,
-              percent: Math.round(Math.abs(off) * 100),
-            })}
-          </Box>
-        );
-      })}
-      {next?.end && (
-        <Box display="flex" flexWrap="wrap" gap="8px 14px" alignItems="center">
-          {say('walk.fill.should', { number: empties.length + 1, where: fillEndText(next, units.length) })}
-          <Button minHeight="56px" disabled={since <= 0} onClick={() => walk.noteEmpty(walked)}>
-            {say('walk.fill.empty')}
-          </Button>
-        </Box>
-      )}
-    </Box>
-  );
+interface WalkedProps {
+  run: AreaRun;
+  of: RunOfSheet;
+  walk: Walk;
+  job: string;
 }
 
 /** A run of one area. */
-function Walked(props: Props) {
-  const { run, of, units, job } = props;
-  const walk = useRunLog(job, run.id);
-  useAwake(walk.isRunning);
+function Walked({ run, of, walk, job }: WalkedProps) {
+  const { answer, worksheet } = useSheet();
+  const units = unitsOf(worksheet, answer, of);
+  const log = useRunLog(walk, run.id);
+  const props: RunProps = { run, of, units, log, isElsewhere: walk.isElsewhere };
+  useAwake(log.isRunning);
   // Whoever goes out with it has all of the app along.
   useEffect(() => void loadAllParts(), []);
-  const done = walk.log.watch.laps.length;
+  const done = log.log.watch.laps.length;
   const leg = run.plan.legs[Math.min(done, run.plan.legs.length - 1)];
   return (
     <Box display="grid" gap="16px">
-      <Head {...props} leg={leg} fill={walk.log.empties.length} />
-      <TapField {...props} walk={walk} />
-      <LastPass run={run} of={of} walk={walk} />
-      <FillMarks {...props} walk={walk} />
-      <Box display="flex" flexWrap="wrap" gap="10px">
-        <Button minHeight="56px" disabled={!walk.isRunning} onClick={walk.pause}>
-          {say('walk.pause')}
-        </Button>
-        <Button minHeight="56px" disabled={done === 0} onClick={walk.untap}>
-          {say('walk.undo')}
-        </Button>
-        <Button
-          minHeight="56px"
-          variant="ghost"
-          disabled={done === 0 && !walk.isRunning}
-          onClick={walk.again}
-        >
-          {say('walk.again')}
-        </Button>
-      </Box>
+      <Head {...props} leg={leg} fill={log.log.empties.length} />
+      <TapField {...props} />
+      <LastPass {...props} />
+      <FillMarks {...props} />
+      <Acts {...props} />
+      <OnTheWay walk={walk} />
       <Beat paceMPerS={of.sheet.paceMPerS} unit={units.length} />
       <Button asChild variant="solid" minHeight="64px" fontSize="19px">
         <Link to={`/jobs/${job}/after`}>{say('walk.finish')}</Link>
       </Button>
+    </Box>
+  );
+}
+
+/** Who counts, where it is another device; and what this one cannot do. */
+function Told({ walk }: { walk: Walk }) {
+  const { by } = walk.input;
+  return (
+    <>
+      {walk.isElsewhere && (
+        <Box display="flex" flexWrap="wrap" gap="8px 14px" alignItems="center" fontSize="17px" role="status">
+          {say('walk.elsewhere', { by: by.trim() || 'none' })}
+          <Button minHeight="56px" onClick={walk.takeOver}>
+            {say('walk.takeOver')}
+          </Button>
+        </Box>
+      )}
+      {walk.isFull && (
+        <Box role="alert" color="warn" fontWeight="semibold">
+          {say('walk.full')}
+        </Box>
+      )}
       {!window.isSecureContext && (
         <Box fontSize="15px" color="ink.soft">
           {say('walk.offline')}
         </Box>
       )}
-    </Box>
+    </>
   );
 }
 
-/** The stop of the run: passes counted by a tap, each timed, fills marked; on the phone that goes along. */
+/** The stop of the run: the weather before it, passes counted by a tap, each timed, fills marked; on the phone that goes along. */
 export default function RunStop() {
   const { id = 'new' } = useParams();
   const of = useRunSheet();
-  const { answer, worksheet } = useSheet();
-  const [area, setArea] = useState('');
-  const { areas, readiness } = of.sheet;
-  const run = areas.find((each) => each.id === area) ?? areas[0];
-  if (!run || id === 'new') {
+  const { areas } = of.sheet;
+  if (areas.length === 0 || id === 'new') {
     const what = of.sheet.obstacles
       .filter(({ mayOverride }) => !mayOverride)
       .map(({ message }) => speak(message))
@@ -242,14 +158,25 @@ export default function RunStop() {
       </Box>
     );
   }
+  return <RunOf job={id} of={of} />;
+}
+
+function RunOf({ job, of }: { job: string; of: RunOfSheet }) {
+  const { worksheet } = useSheet();
+  const walk = useWalk(job, systemOf(worksheet.need.unit));
+  const [area, setArea] = useState('');
+  const { areas, readiness } = of.sheet;
+  const run = areas.find((each) => each.id === area) ?? areas[0]!;
   return (
     <Box maxWidth="560px" display="grid" gap="14px">
       {readiness !== 'ready' && (
         <Box fontSize="17px" color="warn" fontWeight="semibold">
-          {say('walk.notReady')} <Link to={`/jobs/${id}/load`}>{say('walk.toLoad')}</Link>
+          {say('walk.notReady')} <Link to={`/jobs/${job}/load`}>{say('walk.toLoad')}</Link>
         </Box>
       )}
-      {areas.length > 1 && (
+      <Told walk={walk} />
+      {!walk.input.isBegun && <BeforeStart of={of} walk={walk} />}
+      {walk.input.isBegun && areas.length > 1 && (
         <Choice
           label={say('walk.area')}
           value={run.id}
@@ -257,7 +184,7 @@ export default function RunStop() {
           onChange={setArea}
         />
       )}
-      <Walked key={run.id} run={run} of={of} units={unitsOf(worksheet, answer, of)} job={id} />
+      {walk.input.isBegun && <Walked key={run.id} run={run} of={of} walk={walk} job={job} />}
     </Box>
   );
 }

@@ -28,6 +28,6 @@ export async function saveCrew(settings: CrewSettings): Promise<void> {
 /** Gives every screen the crew's currency, and notes what was settled on this device. */
 export function CrewProvider({ children }: { children: ReactNode }) {
   const crew = useCrew();
-  useEffect(() => holdHere(KEY, crew), [crew]);
+  useEffect(() => void holdHere(KEY, crew), [crew]);
   return <CurrencyContext value={crew.currency}>{children}</CurrencyContext>;
 }

@@ -4,7 +4,9 @@ import { RoomTabs } from '../ui/RoomTabs.tsx';
 const TABS = [
   { to: '/jobs', label: say('shell.jobs.jobs') },
   { to: '/log', label: say('shell.jobs.log') },
+  { to: '/log/looks', label: say('shell.jobs.looks') },
   { to: '/jobs/order', label: say('shell.jobs.order') },
+  { to: '/people', label: say('shell.jobs.people') },
 ];
 
 /** What stands among the jobs. */

@@ -23,13 +23,15 @@ const subjectKind = ({ event, row, needs }: RowEntry) => {
 };
 
 /** Where somebody decides what becomes of one that was refused. */
-const pageOf = (entry: Entry): string =>
-  entry.what === 'document'
+function pageOf(entry: Entry): string {
+  if (entry.what === 'photo') return '/log';
+  return entry.what === 'document'
     ? `${HOMES[entry.kind].path}/${entry.documentId}`
     : `${HOMES[subjectKind(entry)].path}/${entry.row.subject}`;
+}
 
 const whatOf = (entry: Entry): string =>
-  oneOf(entry.what === 'document' ? KINDS[entry.kind].name : entry.event);
+  oneOf(entry.what === 'photo' ? 'photos' : entry.what === 'document' ? KINDS[entry.kind].name : entry.event);
 
 function Act({ children, onClick }: { children: string; onClick(): void }) {
   return (

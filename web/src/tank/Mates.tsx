@@ -4,7 +4,7 @@ import { systemOf, UNITS } from '@steady-scatter/core/quantities';
 import type { MateUnit } from '@steady-scatter/core/fields';
 import { goesInTank, type MateInput, type TankSheet } from '@steady-scatter/core/worksheet';
 import { say } from '@steady-scatter/words/sheet';
-import { useShelf } from '../kinds/useProducts.ts';
+import { useShelf } from '../kinds/useShelf.ts';
 import { useSheet, useSheetForm } from '../sheet/sheet.tsx';
 import { Choice } from '../ui/Choice.tsx';
 import { DeleteButton } from '../ui/DeleteButton.tsx';

@@ -5,7 +5,7 @@ import {
   type ProblemCode,
   type StoredDocument,
 } from '@steady-scatter/contract';
-import type { callDocuments, callEvents } from '../api/lazyCall.ts';
+import type { call, callDocuments, callEvents } from '../api/lazyCall.ts';
 import { noteAnswer, noteSilence } from '../api/connection.ts';
 import { ApiProblem, Unreachable } from '../api/errors.ts';
 
@@ -22,6 +22,8 @@ const refusal = (code: ProblemCode, status: number, detail: string) =>
 export function fakeServer() {
   const documents = new Map<string, Document & { readonly kind: string }>();
   const rows = new Map<string, EventAppend>();
+  /** Of which kind each row is. */
+  const events = new Map<string, string>();
   const answer = () => {
     if (server.isSilent) {
       noteSilence();
@@ -83,12 +85,20 @@ export function fakeServer() {
         const row = body as EventAppend;
         if (server.refuses !== null) throw refusal('invalid', 400, server.refuses);
         rows.set(row.id, row);
+        events.set(row.id, event.name);
         documents.delete(row.id);
         return row;
       }
-      const events = [...rows.values()].filter(({ subject }) => [undefined, subject].includes(query['subject'] as string)); // prettier-ignore
-      return { events, unreadable: [], next: null };
+      const own = [...rows.values()].filter(({ id, subject }) => events.get(id) === event.name && [undefined, subject].includes(query['subject'] as string)); // prettier-ignore
+      return { events: own, unreadable: [], next: null };
     }) as typeof callEvents,
+    /** The other routes: an empty shelf, and nothing else. */
+    call: (async (name) => {
+      server.asked.push(name);
+      answer();
+      if (name === 'stock') return [];
+      throw refusal('not-found', 404, 'There is nothing here.');
+    }) as typeof call,
   };
   return server;
 }

@@ -1,6 +1,7 @@
 import { ChakraProvider } from '@chakra-ui/react';
 import { KIND_NAMES, KINDS, type Kind, type KindName, type ListAsk } from '@steady-scatter/contract';
 import { blankProduct, type ProductInput } from '@steady-scatter/core/products';
+import { stockOf } from '@steady-scatter/core/season';
 import {
   AS_TYPED,
   answerWorksheet,
@@ -54,11 +55,29 @@ function keepMachines(): void {
   }
 }
 
+/** What is on the shelf: as it was counted and received, with nothing spread since. */
+function keepShelf(): void {
+  queries.setQueryData(['stockMoves', 'all'], demo.stockMoves);
+  const stock = demo.products.flatMap(({ id }) => {
+    const own = demo.stockMoves.filter(({ subject }) => subject === id);
+    queries.setQueryData(['stockMoves', 'of', id], own);
+    const line = stockOf(own as never, [], null);
+    return line ? [{ product: id, ...line }] : [];
+  });
+  queries.setQueryData(['stock'], stock);
+}
+
 /** Everything that the made-up town stores, as if it had been fetched; other things in place of some of it. */
 export function keepDemo(other: Partial<Record<KindName, readonly Stored[]>> = {}): void {
   queries.clear();
   queries.setQueryData(['testRuns', 'all'], demo.testRuns);
   queries.setQueryData(['applications', 'all'], demo.applications);
+  queries.setQueryData(['looks', 'all'], demo.looks);
+  for (const { id } of demo.jobs) {
+    queries.setQueryData(['looks', 'of', id], demo.looks.filter(({ subject }) => subject === id)); // prettier-ignore
+    queries.setQueryData([...keysOf(KINDS.walks).all, `job:${id}`], []);
+  }
+  keepShelf();
   for (const { id } of demo.storms)
     queries.setQueryData(['applications', 'of', id], demo.applications.filter(({ subject }) => subject === id)); // prettier-ignore
   for (const { id } of demo.calibrations) {

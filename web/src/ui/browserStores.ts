@@ -24,11 +24,25 @@ export function heldHere<T>(key: string, schema: ZodType<T>): T | undefined {
   }
 }
 
-/** Has this browser hold it, where it lets one; else it stands as long as the page is open. */
-export function holdHere(key: string, value: unknown): void {
+/**
+ * Has this browser hold it, where it lets one; else it stands as long as the page is open.
+ *
+ * @returns false: the browser is full, or holds nothing
+ */
+export function holdHere(key: string, value: unknown): boolean {
   try {
     browser.setItem(key, JSON.stringify(value));
+    return true;
   } catch {
-    // The browser is full, or holds nothing.
+    return false;
+  }
+}
+
+/** Lets go of what this browser holds under a key. */
+export function letGo(key: string): void {
+  try {
+    window.localStorage.removeItem(key);
+  } catch {
+    // It holds nothing.
   }
 }

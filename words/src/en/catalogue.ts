@@ -1,7 +1,12 @@
 import { bench } from './bench.ts';
 import { common } from './common.ts';
 import { CORE } from './core/index.ts';
+import { limits } from './limits.ts';
+import { log } from './log.ts';
+import { looks } from './looks.ts';
 import { load } from './load.ts';
+import { people } from './people.ts';
+import { photos } from './photos.ts';
 import { record } from './record.ts';
 import { rigs } from './rigs.ts';
 import { rules } from './rules.ts';
@@ -21,7 +26,12 @@ export const EN = {
   common,
   shell,
   sheet,
+  limits,
+  log,
+  looks,
   load,
+  people,
+  photos,
   record,
   walk,
   bench,

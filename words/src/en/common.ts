@@ -47,6 +47,7 @@ export const common = {
   'common.home.jobs': 'the jobs',
   'common.home.shelf': 'the shelf',
   'common.home.sites': 'the sites',
+  'common.home.people': 'the people',
   'common.home.machines': 'the machines',
   'common.home.bench': 'the bench',
   'common.home.widths': 'the widths',

@@ -17,6 +17,10 @@ export const server = {
   'server.wrong-code.title': 'Wrong code',
   'server.wrong-code.detail':
     'That is not the code. It has eight digits and stands where Steady Scatter was started; it is another one after each start.',
+  'server.photo.type': 'This is no JPEG, PNG or WebP picture, whatever its name says. Choose a photo.',
+  'server.photo.pixels':
+    'The picture has {megapixels} megapixels; at most {most} are taken. Make it smaller first.',
+  'server.photo.removed': 'The picture was removed: {why}',
   'server.not-found.title': 'Not found',
   'server.not-found.detail': 'There is nothing at this address.',
   'server.changed-elsewhere.title': 'Changed elsewhere',

@@ -126,6 +126,8 @@ export const shell = {
   'shell.jobs.jobs': 'Jobs',
   'shell.jobs.log': 'Log',
   'shell.jobs.order': 'Season order',
+  'shell.jobs.looks': 'Look again',
+  'shell.jobs.people': 'People',
   'shell.log': 'Log of what was spread',
   'shell.order': 'Season order',
   'shell.brine': 'Brine for pavement',

@@ -112,7 +112,7 @@ it('what something was measured for is archived, with a way back; other things a
   expect(
     within(told.closest('[role=status]') ?? document.body).getByRole('button', { name: 'Undo' }),
   ).toBeTruthy();
-  expect(KIND_NAMES.filter(isArchived)).toEqual(['calibrations', 'storms', 'jobs']);
+  expect(KIND_NAMES.filter(isArchived)).toEqual(['products', 'sites', 'calibrations', 'storms', 'jobs']);
 });
 
 it('what was taken off the list is asked for when somebody looks for it, and put back', async () => {

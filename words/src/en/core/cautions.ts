@@ -17,6 +17,10 @@ export const cautions = {
   'cautions.freshGround':
     'Use fresh ground for each test run: a strip spread twice gets double, and may burn in heat.',
   'cautions.keepChildrenOff': 'Keep children and animals off until the label allows.',
+  'cautions.carried': 'Lift a knapsack from a raised place; a heavy load pulls at the shoulders.',
+  'cautions.openMoving': 'Open only while you walk; close before you stop.',
+  'cautions.sweepBack': 'Sweep strays off pavement, back onto the ground they were meant for.',
+  'cautions.waterIn': 'Water it in as the sheet says; tell whoever turns it on.',
   'cautions.sweep': 'Sweep strays off pavement and put them back.',
   'cautions.stillPesticide': 'What was caught is still pesticide: it goes in its own marked container.',
 } as const;

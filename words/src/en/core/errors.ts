@@ -246,6 +246,12 @@ export const errors = {
   'errors.storm.ends': 'The storm ends before it begins. Its last day is {hint} or later.',
   'errors.winter.ends': 'The winter ends before it begins. Its last day is {hint} or later.',
   'errors.application.swept': 'More came back than went out: {swept} of {amount}. Look at both.',
+  'errors.temperature.slip': '{input} is no temperature of air or soil. Check the unit, as in {hint}.',
+  'errors.look.nothing': 'Choose how it looks, or write a note.',
+  'errors.time.unreadable': '{input} is not a time of day. Write hours and minutes, like {hint}.',
+  'errors.date.future': '{input} is in the future. Check the day.',
+  'errors.what.wind': 'The wind',
+  'errors.example.person': 'R. Fenn',
   'errors.application.until': 'It ends before it begins. Look at the times.',
   'errors.area-name.empty': 'Say which area it was, for example Church lot.',
   'errors.brine.too-strong':

@@ -1,6 +1,8 @@
 /** Why a chart is not fresh any more. */
 export const fresh = {
   'fresh.winter': 'signed off before this winter: test it again for each de-icer',
+  'fresh.drift':
+    'weighed runs delivered {percent} % of what was meant: it drifts {side, select, heavy {heavy} other {light}}',
   'fresh.season': 'a season has passed',
   'fresh.days': 'tested {days} days ago',
   'fresh.service': 'serviced since: {what}',

@@ -3,6 +3,7 @@ import { card } from './card.ts';
 import { cautions } from './cautions.ts';
 import { checks } from './checks.ts';
 import { coarse } from './coarse.ts';
+import { conditions } from './conditions.ts';
 import { csv } from './csv.ts';
 import { errors } from './errors.ts';
 import { fresh } from './fresh.ts';
@@ -42,5 +43,6 @@ export const CORE = {
   cautions,
   questions,
   csv,
+  conditions,
   run,
 } as const;

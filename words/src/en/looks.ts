@@ -1,0 +1,31 @@
+/** What is said of a look weeks after something was put down. */
+export const looks = {
+  'looks.pageTitle': 'Look again · Steady Scatter',
+  'looks.heading': 'Look again',
+  'looks.due': 'To look at',
+  'looks.noneDue': 'Nothing wants a look now. Two to four weeks after spreading it shows what came of it.',
+  'looks.dueLine':
+    '{product}, {day}: {state, select, soon {from {from} on} due {until {to}} other {the four weeks ended {to}}}',
+  'looks.act': 'Look',
+  'looks.look': 'Look at {area}',
+  'looks.results': 'What came of it',
+  'looks.noneSeen': 'Nothing was looked at yet.',
+  'looks.product': 'Product',
+  'looks.area': 'Area',
+  'looks.rate': 'Achieved',
+  'looks.day': 'Seen',
+  'looks.rating': 'How it looks',
+  'looks.rating.is': '{rating, select, 1 {1 bad} 2 {2} 3 {3 fair} 4 {4} other {5 good}}',
+  'looks.rating.of': '{rating} of 5',
+  'looks.note': 'Note',
+  'looks.by': 'Your name',
+  'looks.save': 'Save look',
+  'looks.named': 'Look at {area}',
+  'looks.title': '{area}, {product}',
+  'looks.nothing': 'Choose how it looks, write a note, or take a photo.',
+  'looks.atWork': 'At work, {day}',
+  'looks.when': 'Look again between {from} and {to}.',
+  'looks.after': '{day}{days, select, none {} other {, {days} days after}}',
+  'looks.line':
+    '{day}{days, select, none {} other {, {days} days after}}{rating, select, none {} other {: {rating} of 5}}{note, select, none {} other {. {note}}}{by, select, none {} other {, {by}}}',
+} as const;
