@@ -1,3 +1,4 @@
+import { readFile } from 'node:fs/promises';
 import { expect, test } from '@playwright/test';
 import { expectAccessible, openOwnCopy, PHONE } from './support.ts';
 
@@ -31,4 +32,40 @@ test.describe('after the work, on a phone', () => {
     await expect.poll(async () => (await rows()).filter(({ input }) => input.void !== '').length).toBe(1);
     await expectAccessible(page);
   });
+}); // prettier-ignore
+
+test('work without a sheet is typed at a desk, and the report tells it', async ({ page }) => {
+  await page.goto('/log');
+  await page.getByRole('button', { name: 'Record work' }).click();
+  const panel = page.getByRole('dialog');
+  await panel.getByLabel('Area').selectOption({ label: 'School: Training end' });
+  await panel.getByLabel('Product').selectOption({ label: 'Potash 0-0-60' });
+  await panel.getByLabel('Amount that went out').fill('12.5');
+  await panel.getByLabel('Your name').fill('J. Alder');
+  await expectAccessible(page);
+  await panel.getByRole('button', { name: 'Save record' }).click();
+  await expect(page.getByRole('row', { name: /Training end, School.*Potash 0-0-60.*12\.5.*J\. Alder/ })).toBeVisible();
+  const saved = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'PDF report' }).click();
+  const { getDocumentProxy, extractText } = await import('unpdf');
+  const { text } = await extractText(await getDocumentProxy(new Uint8Array(await readFile(await (await saved).path()))), { mergePages: true });
+  for (const words of ['What was spread', 'School', 'Potash 0-0-60', 'J. Alder, TH-131 (sample)', 'K2O', 'Does not count: Closed that day']) expect(text.replaceAll(/\s+/g, ' ')).toContain(words);
+  const table = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'XLSX' }).click();
+  expect((await readFile(await (await table).path())).subarray(0, 2).toString()).toBe('PK');
+}); // prettier-ignore
+
+test('a look two weeks later stands with its photo; what is short on the shelf is counted', async ({ page }) => {
+  await page.goto('/log/looks');
+  await expect(page.getByRole('row', { name: /Lake feed.*in stripes/ })).toBeVisible();
+  await expect(page.getByRole('img', { name: 'Photo of the work' }).first()).toBeVisible();
+  await expectAccessible(page);
+  await page.goto('/shelf');
+  await page.getByRole('link', { name: 'Lake feed 24-0-8' }).click();
+  await expect(page.getByText(/Counted on 2 Mar 2026, since then 4 received/)).toBeVisible();
+  await page.getByRole('button', { name: 'Counted' }).click();
+  await page.getByLabel('Packages').fill('9');
+  await page.getByRole('button', { name: 'Save movement' }).click();
+  await expect(page.getByText('9 packages')).toBeVisible();
+  await expectAccessible(page);
 }); // prettier-ignore

@@ -3,6 +3,7 @@ import fc from 'fast-check';
 import { afterAll, describe, expect, it } from 'vitest';
 import { speak } from '@steady-scatter/words/everything';
 import { NUMERIC } from './fuzzNumbers.ts';
+import { ofRecords } from './fuzzRecords.ts';
 import * as exported from './index.ts';
 import { InputError } from './index.ts';
 
@@ -345,7 +346,7 @@ describe('documents with anything typed in them', () => {
         () => core.saltBy(rows, ({ subject }) => subject), () => core.savingAgainst(rows, 0.05), () => core.evaluateWinter(winter),
         () => core.rowsWithin(rows, winter.fromDay, winter.toDay), () => core.yearBefore(WINTER, '2026-12-20'), () => core.winterOn([winter], '2026-12-20'),
         () => core.evaluateStorm(mangled({ ...core.blankStorm(), name: 'S', fromDay: '2026-12-31' }, draw)),
-        ...ofRecords(input, draw, seed),
+        ...ofRecords(core, input, { mangle: (value) => mangled(value, draw), text: pick(TEXTS, seed) }),
       ]; // prettier-ignore
       for (const work of works) keeps<unknown>(work);
     }));
@@ -375,51 +376,6 @@ describe('documents with anything typed in them', () => {
     }
   });
 });
-
-/** What is made of records: stock, looks, the ledger's lines, reports, tables of them. */
-function ofRecords(
-  input: exported.ApplicationInput,
-  draw: Parameters<typeof mangled>[1],
-  seed: number,
-): (() => unknown)[] {
-  const row = { id: 'r', first: null, subject: 's', occurredAt: '2026-12-31T23:00:00.000Z', input };
-  const done = core.doneRows([row]);
-  const limits = mangled(core.blankLimits('us'), draw);
-  const look = mangled({ application: 'r', area: '', areaName: 'Pitch', productName: 'Feed', onDay: '2026-05-02', by: '', rating: '3' as const, note: '', photos: [], void: '' }, draw); // prettier-ignore
-  const move = mangled(
-    { what: 'received' as const, packages: '4', lot: '', price: '', by: '', note: '', void: '' },
-    draw,
-  );
-  const text = pick(TEXTS, seed);
-  return [
-    () => core.againstLimits(core.evaluateLimits(limits, 'limits'), 'label', input.weather),
-    () => core.conditionsNow(mangled(input.weather, draw)),
-    () => core.readOutdoors(text, 'degF', 'x'),
-    () => core.evaluatePerson(mangled({ ...core.blankPerson('us'), name: 'R. Fenn' }, draw)),
-    () => core.licenseOn({ license: text, licenseUntil: '2026-12-31' }, '2026-04-18'),
-    () => core.evaluateStockMove(move),
-    () => core.stockOf([{ ...row, input: move }], [{ at: '2027-01-01T00:00:00.000Z', si: 5 }], 22.7),
-    () => core.evaluateLook(look),
-    () => core.looksDue(done, new Set(), '2027-01-20'),
-    () => core.looksSeen([{ ...row, input: look }], done),
-    () => done.map((each) => core.dayOfRow(each)),
-    () => done.map((each) => core.ledgerRow(each)),
-    () => core.logReport(done),
-    () => core.nameKey(text),
-    () => core.readLogRow({ day: text, area: text, size: text, amount: text, product: text, meant: text }, { today: '2027-01-01', system: 'us', runId: 'r' }), // prettier-ignore
-    () => core.logColumns([text], speak),
-    () => core.fieldRunsOf(done, input.machine.calibration),
-    () => core.fieldMeans([{ id: 'r', mark: text, rateSi: 0.02, uReadings: 0.01 }], core.NO_RIG),
-    () => core.withLog(core.blankWalk({ job: 'j', holder: 'd' }, 'us'), core.logOf({ logs: [] }, 'a')),
-    () =>
-      core.runCautions('open', {
-        product: input.product.kind,
-        isSprayed: false,
-        isCarried: true,
-        isWatered: true,
-      }),
-  ];
-}
 
 /** Names that only tell words, build blanks, or work on what the tests above have worked out; files and drags have tests of their own. */
 const ELSEWHERE = /^(?:blank|beginRun|tapPass|pauseRun|untapPass|logHeading|newJob|assumedFor|moneyText|lyingGround|againstWanted|barsOf|changeIn|curveOf|dimensionsOf|heightOf|middleOf|niceStep|positionsOf|latestOf|withRuns|is|other|Input|toResult|suggestion|eachOnce|leftOutReason|columnHeading|guideHeading|seasonHeading|testHeading|notInWinter|bracket|operator|word|term|bandText|workingText|columnsOf|rigKind|shapeOf|methodOf|methodsFor|cautionsFor|chooseMethod|stepsOf|splitUnit|weightPart|statedForm|unitSpelled|lengthUnitFor|areaUnitFor|volumeUnitFor|pressureUnitFor|sameProductKey|mayGiveSetting|partName|write|readBoundaryFile|evaluateBoundary|cleanBoundary|checkFile|origin|checkTests|readTests|readShelf|shelfTable|worksheetFor|readTraysTable|resample|unevenness|seeded|press|split|running|holdsOn|depositOfPasses|draggedLengths|groundArea|layOut|localPlane|measureArea|place|snapMove|evaluatePart|evaluateSiteArea|retype|cheapest|calibration|planTexts|standing|fillAimRemark|renamed|upgraded|versionAfter|systemOf|textWithUnit|readCount|readPercent|readTolerance|readWhole|meanOf|scatterOver|sumOf)/; // prettier-ignore

@@ -11,6 +11,16 @@ const WHOM = /** @type {const} */ (['server', 'database', 'both']);
 /** @param {string} address @param {string} id @param {object} body */
 const put = (address, id, body) => fetch(`${address}/api/jobs/${id}`, { method: 'PUT', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) }); // prettier-ignore
 
+/** @param {string} address @param {object} row */
+const post = (address, row) => fetch(`${address}/api/applications`, { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(row) }); // prettier-ignore
+
+/** Ids of all rows of a storm or a job, page after page. @param {string} address @param {string} subject @returns {Promise<string[]>} */
+async function rowIds(address, subject, after = '') {
+  const page = await (await fetch(`${address}/api/applications?subject=${subject}${after && `&after=${after}`}`)).json(); // prettier-ignore
+  const ids = page.events.map((/** @type {{ id: string }} */ { id }) => id);
+  return page.next ? [...ids, ...(await rowIds(address, subject, page.next))] : ids;
+}
+
 /**
  * @param {{ folder: string, port: number, kills: number, seed: number }} how
  */
@@ -48,6 +58,38 @@ export async function soakKills({ folder, port, kills, seed }) {
     }
   }
 
+  /** Rows that were acknowledged, by their id, as they were sent. @type {Map<string, object>} */
+  const rows = new Map();
+  const [said] = demo.applications;
+
+  /** Appends what was spread, each row once and some again. @param {AbortSignal} signal */
+  async function appendRows(signal) {
+    while (!signal.aborted) {
+      const again = number() < 0.2 ? [...rows.values()].at(-1) : undefined;
+      const row = /** @type {{ id: string }} */ (again ?? { id: newId(), subject: said.subject, first: null, occurredAt: said.occurredAt, schemaVersion: demo.schemaVersions.applications, input: { ...said.input, runId: newId() } }); // prettier-ignore
+      try {
+        // oxlint-disable-next-line no-await-in-loop -- one row after the other
+        const answer = await post(instance.address, row);
+        if (answer.ok) rows.set(row.id, row);
+        else if (answer.status === 409) changed += 1;
+      } catch {
+        // oxlint-disable-next-line no-await-in-loop -- nobody answers just now
+        await wait(30);
+      }
+    }
+  }
+
+  /** Every row that was acknowledged is there once, and posting one again changes nothing. */
+  async function checkRows() {
+    const ids = await rowIds(instance.address, said.subject);
+    for (const id of rows.keys()) if (!ids.includes(id)) lost += 1;
+    const last = [...rows.values()].at(-1);
+    if (last && !(await post(instance.address, last)).ok) changed += 1;
+    return (
+      new Set(ids).size === ids.length && (await rowIds(instance.address, said.subject)).length === ids.length
+    );
+  }
+
   async function check() {
     for (const [id, { name, maybe }] of known) {
       // oxlint-disable-next-line no-await-in-loop -- one after the other
@@ -65,7 +107,7 @@ export async function soakKills({ folder, port, kills, seed }) {
   let single = true;
   for (let at = 0; at < kills; at += 1) {
     const ended = new AbortController();
-    const writers = Array.from({ length: WRITERS }, () => write(ended.signal));
+    const writers = [...Array.from({ length: WRITERS }, () => write(ended.signal)), appendRows(ended.signal)];
     // oxlint-disable no-await-in-loop -- one kill after the other
     await wait(150 + number() * 700);
     const whom = WHOM[at % WHOM.length];
@@ -83,14 +125,14 @@ export async function soakKills({ folder, port, kills, seed }) {
       async () => (await fetch(`${instance.address}/api/health`).catch(() => null))?.ok === true,
       60,
     );
-    single = (await check()) && single;
+    single = (await check()) && (await checkRows()) && single;
     // oxlint-enable no-await-in-loop
   }
   instance.child.kill('SIGTERM');
   const code = await instance.ended;
   note(
     'kills in the middle of writes',
-    `${kills} kills of server, database and both, ${acknowledged} acknowledged writes of ${known.size} jobs`,
+    `${kills} kills of server, database and both, ${acknowledged} acknowledged writes of ${known.size} jobs, ${rows.size} rows of what was spread`,
     `${lost} lost, ${changed} changed, ${single ? 'none' : 'some'} doubled; ended with ${code}`,
     lost === 0 && changed === 0 && single && code === 0,
   );

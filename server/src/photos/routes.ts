@@ -16,13 +16,13 @@ export function photoRoutes(photos: PhotoService, disk: Disk): Router {
   // oxlint-disable-next-line no-async-endpoint-handlers -- Express 5 takes what is rejected
   router.put(FILE_ROUTES.addPhoto.path, body, async (request, response) => {
     if (disk.isFull()) throw plainProblem('disk-full');
-    const { id } = readAsked(params, request.params) as z.output<typeof params>;
+    const { id } = readAsked(params, request.params);
     const sent: unknown = request.body;
     response.json(await photos.add(request.actor!, id, Buffer.isBuffer(sent) ? sent : Buffer.alloc(0)));
   });
   // oxlint-disable-next-line no-async-endpoint-handlers
   router.get(FILE_ROUTES.picture.path, async (request, response) => {
-    const { id } = readAsked(params, request.params) as z.output<typeof params>;
+    const { id } = readAsked(params, request.params);
     const { type, bytes } = await photos.picture(request.actor!, id);
     // Of an id there is only ever one picture.
     response.set('Cache-Control', `private, max-age=${YEAR_SECONDS}, immutable`);

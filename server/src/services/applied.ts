@@ -29,7 +29,7 @@ function readable(rows: readonly EventRow[]): ApplicationRow[] {
   });
 } // prettier-ignore
 
-const lineOf = (crewId: string, { nutrients, isVoid: _, startedAt, ...row }: LedgerRow): Record<string, unknown> => ({
+const lineOf = (crewId: string, { nutrients, isVoid: _isVoid, startedAt, ...row }: LedgerRow): Record<string, unknown> => ({
   ...row,
   crewId,
   startedAt: new Date(startedAt),

@@ -84,7 +84,7 @@ const pictures = z.array(z.object({ id: z.uuid(), picture: z.string() }));
 async function loadPhotos(sequelize: Sequelize, actor: Actor): Promise<void> {
   const photos = photoService(sequelize);
   for (const { id, picture } of pictures.parse(demoShape.parse(demo)['photos']))
-    // oxlint-disable-next-line no-await-in-loop -- two
+    // oxlint-disable-next-line no-await-in-loop -- one after the other
     await photos.add(actor, id, Buffer.from(picture, 'base64'));
 }
 

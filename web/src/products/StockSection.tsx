@@ -113,7 +113,7 @@ export function StockSection({ product }: { product: string }) {
   const { data } = useRows('stockMoves', product);
   const moves = latestOf(data ?? []);
   return (
-    <Section heading={say('shelf.stock')}>
+    <Box marginTop="20px"><Section heading={say("shelf.stock")}>
       <Box fontSize="24px" fontWeight="bold" fontFamily="figure">
         {line ? say('shelf.stock.is', { packages: Number(packagesText(line.packages)) }) : say('shelf.stock.none')}
       </Box>
@@ -125,6 +125,6 @@ export function StockSection({ product }: { product: string }) {
       )}
       <NewMove product={product} />
       <Moves product={product} moves={moves} />
-    </Section>
+    </Section></Box>
   );
 } // prettier-ignore

@@ -3,7 +3,7 @@ import { PRODUCT_KINDS } from '@steady-scatter/core/products';
 import { fromSi, systemOf, type MassUnit, type VolumeUnit } from '@steady-scatter/core/quantities';
 import { blankWalk, type WalkInput } from '@steady-scatter/core/runSheet';
 import type { WeatherInput } from '@steady-scatter/core/season';
-import { useEffect, useState, useSyncExternalStore } from 'react';
+import { useState, useSyncExternalStore } from 'react';
 import { v7 as newId } from 'uuid';
 import { say } from '@steady-scatter/words/record';
 import { connectionStore } from '../api/connection.ts';
@@ -129,9 +129,13 @@ export function RecordForm({ subject, of }: { subject: Subject; of: RunOfSheet }
   const clockOff = useClockOff();
   const breaches = useBreaches(weather).filter(({ isUnknown }) => !isUnknown);
   const after = useCautions(of, 'after');
-  // What was walked is timed by where the passes lie: they may come after this.
+  // What was walked is timed by where the passes lie: that may come after this.
   const paces = paceNotes(walk?.input, of);
-  useEffect(() => setTyped((now) => (paces === '' || now.note.includes(paces) ? now : { ...now, note: `${now.note} ${paces}`.trim() })), [paces]);
+  const [told, setTold] = useState(paces);
+  if (paces !== told) {
+    setTold(paces);
+    setTyped({ ...typed, note: [typed.note.replace(told, '').trim(), paces].filter(Boolean).join(' ') });
+  }
   const areas = recordAreas(answer, of);
   const unit = answer.units.amount;
   const planned = areas.reduce((sum, { plannedSi }) => sum + plannedSi, 0);

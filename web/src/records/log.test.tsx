@@ -30,7 +30,7 @@ beforeEach(async () => {
   vi.mocked(callEvents).mockReset().mockImplementation(server.events);
   vi.mocked(call).mockReset().mockImplementation(server.call);
 });
-const said = () => [...server.rows.values()].map(({ subject, input }) => ({ subject, ...(input as object) }));
+const said = () => [...server.rows.values()].map(({ subject, input }) => Object.assign({ subject }, input));
 const SITES = demo.sites.map(({ id, input }) => fetched(id, input)) as never;
 
 describe('work without a sheet', () => {

@@ -35,7 +35,7 @@ export function LimitFields<Input extends WithLimits>(props: DocFormProps<Input>
   const toggle = (state: GroundState) =>
     ground.onChange(limits.notOn.includes(state) ? limits.notOn.filter((each) => each !== state) : [...limits.notOn, state]);
   return (
-    <StatedDefault name={say('limits.name')} text={limitsText(limits)} isWrong={isWrongAt(props as never, 'limits.wind.text', 'limits.rainFree', 'limits.air.low', 'limits.air.high')}>
+    <StatedDefault name={say('limits.name')} text={limitsText(limits)} isWrong={isWrongAt(props, 'limits.wind.text', 'limits.rainFree', 'limits.air.low', 'limits.air.high')}>
       <LabelledField label={say('limits.wind')} inputMode="decimal" placeholder="10" {...field('limits.wind.text')} unit={<Unit label={say('limits.wind.unit')} options={WIND} {...bind('limits.wind.unit')} />} />
       <LabelledField label={say('limits.rain')} inputMode="decimal" placeholder="24" {...field('limits.rainFree')} />
       <LabelledField label={say('limits.low')} placeholder="40" {...field('limits.air.low')} unit={<Unit label={say('limits.air.unit')} options={DEGREES} {...bind('limits.air.unit')} />} />

@@ -50,7 +50,7 @@ export function Cautions({ of, act, walk }: { of: RunOfSheet; act: RunAct; walk:
   });
 }
 
-const Heading = chakra('h3', { base: { fontSize: '19px', fontWeight: 'bold' } });
+const Heading = chakra('h2', { base: { fontSize: '19px', fontWeight: 'bold' } });
 
 /** Before the gate opens: who, the weather against what label and crew allow, and what to mind. */
 export function BeforeStart({ of, walk }: { of: RunOfSheet; walk: Walk }) {

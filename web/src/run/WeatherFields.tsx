@@ -2,7 +2,6 @@ import { Box, Button } from '@chakra-ui/react';
 import { GROUND_STATES } from '@steady-scatter/core/products';
 import { fromSi } from '@steady-scatter/core/quantities';
 import { evaluateApplication, blankApplication, type WeatherInput } from '@steady-scatter/core/season';
-import type { StationQuantity } from '@steady-scatter/core/winter';
 import { say } from '@steady-scatter/words/walk';
 import { useStation } from '../stations/useStation.ts';
 import { Choice } from '../ui/Choice.tsx';
@@ -22,15 +21,12 @@ const GROUND = [
 
 /** One field's figure from the station, in the units of the fields. */
 function useReadings(unit: WeatherInput['unit']) {
-  const of = (quantity: StationQuantity) => useStation(quantity)?.now.value ?? null;
-  const [air, soil, pavement, wind, rain] = [
-    of('air'),
-    of('soil'),
-    of('pavement'),
-    of('wind'),
-    of('rainDue'),
-  ];
   const station = useStation('air');
+  const air = station?.now.value ?? null;
+  const soil = useStation('soil')?.now.value ?? null;
+  const pavement = useStation('pavement')?.now.value ?? null;
+  const wind = useStation('wind')?.now.value ?? null;
+  const rain = useStation('rainDue')?.now.value ?? null;
   const degrees = (value: number | null) => (value === null ? '' : String(Math.round(fromSi(value, unit))));
   const speed = unit === 'degF' ? 'mph' : 'km/h';
   return {

@@ -89,7 +89,7 @@ export function fakeServer() {
         documents.delete(row.id);
         return row;
       }
-      const own = [...rows.values()].filter(({ id, subject }) => events.get(id) === event.name && [undefined, subject].includes(query['subject'] as string)); // prettier-ignore
+      const own = [...rows.values()].filter(({ id, subject }) => (events.get(id) ?? event.name) === event.name && [undefined, subject].includes(query['subject'] as string)); // prettier-ignore
       return { events: own, unreadable: [], next: null };
     }) as typeof callEvents,
     /** The other routes: an empty shelf, and nothing else. */

@@ -10,7 +10,7 @@ import {
 } from '@steady-scatter/core/testing';
 import { act, screen, waitFor } from '@testing-library/react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import { callDocuments, callEvents } from '../../api/lazyCall.ts';
+import { call, callDocuments, callEvents } from '../../api/lazyCall.ts';
 import { queries } from '../../api/queries.ts';
 import { freshDevice, waitingHere } from '../../testing/device.ts';
 import { fakeServer } from '../../testing/fakeServer.ts';
@@ -18,7 +18,7 @@ import { inApp } from '../../testing/inApp.tsx';
 import RunPage from './RunPage.tsx';
 import { beginOpenRun } from './useOpenRun.ts';
 
-vi.mock('../../api/lazyCall.ts', async (load) => ({ ...(await load<object>()), callDocuments: vi.fn(), callEvents: vi.fn() })); // prettier-ignore
+vi.mock('../../api/lazyCall.ts', async (load) => ({ ...(await load<object>()), call: vi.fn(), callDocuments: vi.fn(), callEvents: vi.fn() })); // prettier-ignore
 
 const ID = '0197b1c0-0000-7000-8000-000000000001';
 const RIG = '0197b1c0-0000-7000-8000-000000000002';
@@ -48,6 +48,7 @@ beforeEach(async () => {
   server.put(KINDS.rigs, RIG, { ...blankRig('us'), name: 'Red', control: { ...control, from: '0', to: '20', step: '0.5' } }); // prettier-ignore
   vi.mocked(callDocuments).mockReset().mockImplementation(server.documents);
   vi.mocked(callEvents).mockReset().mockImplementation(server.events);
+  vi.mocked(call).mockReset().mockImplementation(server.call);
 });
 
 const openHere = (id: string, more: Partial<RunInput> = {}) =>

@@ -1,0 +1,51 @@
+import { speak } from '@steady-scatter/words/everything';
+import type * as exported from './index.ts';
+
+/** What is made of records: stock, looks, the ledger's lines, reports, tables of them. */
+export function ofRecords(
+  core: typeof exported,
+  input: exported.ApplicationInput,
+  { mangle, text }: { mangle<Value>(value: Value): Value; text: string },
+): (() => unknown)[] {
+  const row = { id: 'r', first: null, subject: 's', occurredAt: '2026-12-31T23:00:00.000Z', input };
+  const done = core.doneRows([row]);
+  const limits = mangle(core.blankLimits('us'));
+  const look = mangle({ application: 'r', area: '', areaName: 'Pitch', productName: 'Feed', onDay: '2026-05-02', by: '', rating: '3' as const, note: '', photos: [], void: '' }); // prettier-ignore
+  const move = mangle({
+    what: 'received' as const,
+    packages: '4',
+    lot: '',
+    price: '',
+    by: '',
+    note: '',
+    void: '',
+  });
+  return [
+    () => core.againstLimits(core.evaluateLimits(limits, 'limits'), 'label', input.weather),
+    () => core.conditionsNow(mangle(input.weather)),
+    () => core.readOutdoors(text, 'degF', 'x'),
+    () => core.evaluatePerson(mangle({ ...core.blankPerson('us'), name: 'R. Fenn' })),
+    () => core.licenseOn({ license: text, licenseUntil: '2026-12-31' }, '2026-04-18'),
+    () => core.evaluateStockMove(move),
+    () => core.stockOf([{ ...row, input: move }], [{ at: '2027-01-01T00:00:00.000Z', si: 5 }], 22.7),
+    () => core.evaluateLook(look),
+    () => core.looksDue(done, new Set(), '2027-01-20'),
+    () => core.looksSeen([{ ...row, input: look }], done),
+    () => done.map((each) => core.dayOfRow(each)),
+    () => done.map((each) => core.ledgerRow(each)),
+    () => core.logReport(done),
+    () => core.nameKey(text),
+    () => core.readLogRow({ day: text, area: text, size: text, amount: text, product: text, meant: text }, { today: '2027-01-01', system: 'us', runId: 'r' }), // prettier-ignore
+    () => core.logColumns([text], speak),
+    () => core.fieldRunsOf(done, input.machine.calibration),
+    () => core.fieldMeans([{ id: 'r', mark: text, rateSi: 0.02, uReadings: 0.01 }], core.NO_RIG),
+    () => core.withLog(core.blankWalk({ job: 'j', holder: 'd' }, 'us'), core.logOf({ logs: [] }, 'a')),
+    () =>
+      core.runCautions('open', {
+        product: input.product.kind,
+        isSprayed: false,
+        isCarried: true,
+        isWatered: true,
+      }),
+  ];
+}
