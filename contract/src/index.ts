@@ -85,5 +85,6 @@ export {
 } from './routes.ts';
 export type { Hit } from './search.ts';
 export { PHOTO_LIMITS, photoPath, PHOTO_TYPES, type PhotoFacts, type PhotoType } from './photos.ts';
+export { ledgerQuery, type LedgerQuery } from './ledger.ts';
 export type { StockLine } from './stock.ts';
 export { testsFile, type TestsFile } from './testsFile.ts';

@@ -3,6 +3,7 @@ import * as z from 'zod';
 import { crewSettings } from './crew.ts';
 import { device, here, pairing } from './devices.ts';
 import { none, nothing, type Route } from './route.ts';
+import { ledgerArea, ledgerQuery } from './ledger.ts';
 import { photoFacts } from './photos.ts';
 import { hits, searchQuery } from './search.ts';
 import { stockLine } from './stock.ts';
@@ -99,6 +100,15 @@ export const ROUTES = {
     query: z.strictObject({ of: z.enum(STATION_QUANTITIES) }),
     body: none,
     answer: stationAnswer,
+  },
+  ledger: {
+    method: 'get',
+    path: '/api/ledger',
+    summary: 'Adds up what was spread between two days, area by area, by month and by product',
+    params: nothing,
+    query: ledgerQuery,
+    body: none,
+    answer: z.array(ledgerArea),
   },
   stock: {
     method: 'get',

@@ -119,7 +119,7 @@ describe('documents with anything typed in them', () => {
       const rules = keeps(() => core.evaluateRuleSet(mangled(pick(DEMO.ruleSets, seed).input, draw)))!.rules;
       const facts = { onDay, soilTests: DEMO.soilTests, others: [{ name: 'Other', days: [onDay, 'x'], isSameProduct: true }] }; // prettier-ignore
       const checks = keeps(() => core.checkSheet(rules, answer, input.rules, facts)) ?? [];
-      keeps(() => core.checkRules(rules, { onDay, product: answer.reading.product, rateSi: 0.01, portions: 1, soFar: [], soilTest: null, everyDays: null, others: [], mixPerM2: null }, { need: 'kg/ha', rate: 'kg/ha' })); // prettier-ignore
+      keeps(() => core.checkRules(rules, { onDay, product: answer.reading.product, rateSi: 0.01, portions: 1, soFar: [], soilTest: null, everyDays: null, others: [], done: [], beforeSi: 0, mixPerM2: null }, { need: 'kg/ha', rate: 'kg/ha' })); // prettier-ignore
       for (const of of [core.daysNeeded, core.fewestPortions, core.mostAllowedShare]) keeps(() => of(checks));
       for (const of of [core.lessNeed, core.needAtRate]) keeps(() => of(answer, input, 0.01));
       keeps(() => core.labelRange(answer, input));

@@ -34,6 +34,11 @@ export function ofRecords(
     () => done.map((each) => core.dayOfRow(each)),
     () => done.map((each) => core.ledgerRow(each)),
     () => core.logReport(done),
+    () => core.soFarOn(core.ledgerOf(done.map((each) => core.ledgerRow(each)))),
+    () => core.sumsOver([core.plusSums(core.noSums(), core.noSums())]),
+    () => core.yearOf('2026-04-18', text),
+    () => core.allowedOn([], core.evaluateLabelFacts(input.label ?? core.blankProduct('dry-fertilizer', 'us')), '2026-04-18', { soFar: [], done: [{ onDay: '2026-04-01', isSameProduct: true, isInYear: true }], beforeSi: 0, soilTest: null }), // prettier-ignore
+    () => core.nextAllowedDay([], core.evaluateLabelFacts(core.blankProduct('dry-fertilizer', 'us')), '2026-04-18', { soFar: [], done: [], beforeSi: 0, soilTest: null }), // prettier-ignore
     () => core.nameKey(text),
     () => core.readLogRow({ day: text, area: text, size: text, amount: text, product: text, meant: text }, { today: '2027-01-01', system: 'us', runId: 'r' }), // prettier-ignore
     () => core.logColumns([text], speak),

@@ -21,9 +21,10 @@ export const listOf = async (address, kind) =>
 
 /** A job as the crew keeps them, with new areas. @param {string} name */
 export function newJob(name) {
-  const { onDay, worksheet } = demo.jobs[0].input;
+  const { input } = demo.jobs[0];
+  const { worksheet } = input;
   const areas = worksheet.areas.map((/** @type {object} */ area) => Object.assign({}, area, { id: newId() }));
-  return written('jobs', { name, onDay, worksheet: { ...worksheet, areas } });
+  return written('jobs', { ...input, name, worksheet: { ...worksheet, areas } });
 }
 
 export { demo };

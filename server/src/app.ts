@@ -184,6 +184,7 @@ export function createApp(wiring: Wiring): Express {
   app.use(photoRoutes(photos, disk));
   const handlers = {
     ...createHandlers({
+      sequelize,
       looking: wiring.looking ?? sequelize,
       network,
       devices,

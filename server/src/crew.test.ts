@@ -14,6 +14,7 @@ const EURO = {
   name: 'Tarn Hollow grounds',
   currency: { symbol: '€', place: 'after' },
   tolerance: '10',
+  yearStart: '07-01',
   measures: 'cup 8 fl oz',
 };
 const read = async (app = harness.app) => (await request(app).get('/api/crew').expect(200)).body as unknown;

@@ -10,6 +10,8 @@ import type { WorksheetAnswer } from '../worksheet/answer.ts';
 import type { RuleFactsInput } from '../worksheet/worksheetInput.ts';
 import { yearsBetween } from '../fields/days.ts';
 import { earlier } from './earlier.ts';
+import type { SoFar } from '../need/soFar.ts';
+import { checkClosed, checkLeastDays, checkTimes } from './dateChecks.ts';
 import { checkInterval, checkLabel, checkSpray } from './labelChecks.ts';
 import { holdsOn, RULE_KINDS, type RuleResult } from './rules.ts';
 import {
@@ -17,6 +19,7 @@ import {
   SLACK,
   standing,
   withSymbol,
+  type DoneBefore,
   type PlannedJob,
   type RuleCheck,
   type RuleFacts,
@@ -59,6 +62,12 @@ function checkRule(rule: RuleResult, facts: RuleFacts, unit: MassPerAreaUnit): R
       return checkSlowShare(rule, facts);
     case 'soil-test':
       return checkSoilTest(rule, facts, unit);
+    case 'least-days':
+      return checkLeastDays(rule, facts);
+    case 'times-in-a-year':
+      return checkTimes(rule, facts);
+    case 'closed':
+      return checkClosed(rule, facts);
     default:
       return kind satisfies never;
   }
@@ -112,14 +121,15 @@ function checkSoilTest({ input, limit }: RuleResult, facts: RuleFacts, unit: Mas
  * @param facts the rate, its day and portions, what was put down before
  * @param units nutrients in `need`, the product in `rate`
  * @returns one check for each rule that holds on the day, in their order, the label's last
- * @example checkRules(evaluateRuleSet(townRules).rules, { onDay: '2026-04-18', product: label, rateSi: 0.05, portions: 1, soFar: [], soilTest: null, everyDays: null, others: [], mixPerM2: null }, { need: 'lb/1000 ft2', rate: 'lb/1000 ft2' })[0].state // 'broken': more than 1 lb N on each 1000 ft2
+ * @example checkRules(evaluateRuleSet(townRules).rules, { onDay: '2026-04-18', product: label, rateSi: 0.05, portions: 1, soFar: [], soilTest: null, everyDays: null, others: [], done: [], beforeSi: 0, mixPerM2: null }, { need: 'lb/1000 ft2', rate: 'lb/1000 ft2' })[0].state // 'broken': more than 1 lb N on each 1000 ft2
  */
 export const checkRules = (
   rules: readonly RuleResult[],
   facts: RuleFacts,
   units: { readonly need: MassPerAreaUnit; readonly rate: RateUnit },
 ): RuleCheck[] => [
-  ...rules.filter((rule) => holdsOn(rule, facts.onDay)).map((rule) => checkRule(rule, facts, units.need)),
+  // Closed dates are held against the day of each portion.
+  ...rules.filter((rule) => rule.input.kind === 'closed' || holdsOn(rule, facts.onDay)).map((rule) => checkRule(rule, facts, units.need)), // prettier-ignore
   ...checkLabel(facts, units.rate),
   ...checkInterval(facts),
   ...checkSpray(facts),
@@ -133,7 +143,18 @@ export interface SheetFacts {
   readonly soilTests: readonly { readonly id: string; readonly input: SoilTestInput }[];
   /** What else is planned on the same ground. */
   readonly others: readonly PlannedJob[];
+  /** What was spread on it before, by the records. */
+  readonly log?: GroundLog;
 }
+
+/** What the records say of the ground of a sheet. */
+export interface GroundLog {
+  readonly soFar: readonly SoFar[];
+  readonly done: readonly DoneBefore[];
+  readonly beforeSi: number;
+}
+
+const NO_LOG: GroundLog = { soFar: [], done: [], beforeSi: 0 };
 
 /** The soil test that a sheet goes by, and what it asks for of phosphorus. */
 function soilFactsOf(
@@ -158,7 +179,7 @@ export function checkSheet(
   rules: readonly RuleResult[],
   { reading, numbers, units }: WorksheetAnswer,
   input: RuleFactsInput,
-  { onDay, soilTests, others }: SheetFacts,
+  { onDay, soilTests, others, log = NO_LOG }: SheetFacts,
 ): RuleCheck[] {
   const { product, split, soFar } = reading;
   if (numbers.rateSi === null) return [];
@@ -168,7 +189,10 @@ export function checkSheet(
     rateSi: numbers.rateSi,
     portions: split.portions,
     everyDays: split.everyDays,
-    soFar,
+    // What was typed stands for ground and work that no record knows.
+    soFar: [...soFar, ...log.soFar],
+    done: log.done,
+    beforeSi: log.beforeSi,
     soilTest: soilFactsOf(input, soilTests),
     others,
     mixPerM2: numbers.mix?.perM2 ?? null,

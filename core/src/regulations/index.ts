@@ -6,9 +6,22 @@ export {
   daysNeeded,
   fewestPortions,
   mostAllowedShare,
+  type GroundLog,
   type SheetFacts,
 } from './checks.ts';
-export type { PlannedJob, RuleCheck, RuleFacts } from './standing.ts';
+export {
+  ledgerOf,
+  noSums,
+  plusSums,
+  soFarOn,
+  sumsOver,
+  yearOf,
+  type LedgerArea,
+  type LedgerProduct,
+  type LedgerSums,
+} from './ledger.ts';
+export { allowedOn, nextAllowedDay, type Allowed } from './allowed.ts';
+export type { DoneBefore, PlannedJob, RuleCheck, RuleFacts } from './standing.ts';
 export { labelRange, type LabelRange } from './labelRange.ts';
 export { mixLimits } from './mixLimits.ts';
 export { portionDays, portionsOf, type Portion } from './portions.ts';

@@ -2,7 +2,7 @@ import { message, type Message } from '../messages/message.ts';
 import { daysApart } from '../fields/days.ts';
 import { showExact, showQuantity } from '../quantities/show.ts';
 import type { RateUnit } from '../products/product.ts';
-import { term, word, type Term, type Working } from '../working/working.ts';
+import { operator, term, word, type Term, type Working } from '../working/working.ts';
 import { portionDays } from './portions.ts';
 import { capCheck, standing, type RuleCheck, type RuleFacts, type Standing } from './standing.ts';
 
@@ -37,22 +37,30 @@ export function checkInterval(facts: RuleFacts): RuleCheck[] {
     return [check('label.interval', [word(message('working.portions')), days('apart', everyDays), ...atLeast], everyDays >= least ? standing('kept') : broken(everyDays, least))]; // prettier-ignore
   };
   const planned = portionDays(facts.onDay, facts.portions, facts.everyDays);
+  const before = facts.done.flatMap(({ onDay, isSameProduct }, at): RuleCheck[] => {
+    const apart = Math.min(...planned.map((day) => daysApart(day, onDay)));
+    if (!(apart < least)) return [];
+    const parts = [word(message('working.doneOn', { day: onDay })), days('apart', apart), ...atLeast];
+    return [
+      check(`label.interval.done.${at}`, parts, isSameProduct ? broken(apart, null) : standing('unknown')),
+    ];
+  });
   const beside = facts.others.flatMap(({ name, days: theirs, isSameProduct }, at): RuleCheck[] => {
     const apart = Math.min(...planned.flatMap((day) => theirs.map((other) => daysApart(day, other))));
     if (!(apart < least)) return [];
     const parts = [word(message('working.sameGround', { name })), days('apart', apart), ...atLeast];
     return [check(`label.interval.${at}`, parts, isSameProduct ? broken(apart, null) : standing('unknown'))];
   });
-  return [...own(), ...beside];
+  return [...own(), ...before, ...beside];
 }
 
 /** The label's own limits, held against the same facts. */
-export function checkLabel({ product, rateSi, portions }: RuleFacts, unit: RateUnit): RuleCheck[] {
+export function checkLabel({ product, rateSi, portions, beforeSi }: RuleFacts, unit: RateUnit): RuleCheck[] {
   const { labelHigh, mostAtOnce, mostPerYear } = product;
-  const check = (id: string, rule: Message, limit: number | null, value: number, perPortion: boolean) =>
+  const check = (id: string, rule: Message, limit: number | null, value: number, perPortion: boolean, before = 0) =>
     limit === null
       ? []
-      : [capCheck({ id, rule, parts: [term('rate', showQuantity(value, unit))], value, before: 0, limit, unit, symbol: '', perPortion }, portions)]; // prettier-ignore
+      : [capCheck({ id, rule, parts: [...(before > 0 ? [term('before', showQuantity(before, unit)), word(message('working.soFar')), operator('+')] : []), term('rate', showQuantity(value, unit)), ...(before > 0 ? [operator('='), term('sum', showQuantity(before + value, unit))] : [])], value, before, limit, unit, symbol: '', perPortion }, portions)]; // prettier-ignore
   return [
     ...check(
       'label.at-once',
@@ -61,6 +69,6 @@ export function checkLabel({ product, rateSi, portions }: RuleFacts, unit: RateU
       rateSi / portions,
       true,
     ),
-    ...check('label.year', message('checks.label.year'), mostPerYear, rateSi, false),
+    ...check('label.year', message('checks.label.year'), mostPerYear, rateSi, false, beforeSi),
   ];
 }

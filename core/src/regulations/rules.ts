@@ -23,6 +23,9 @@ export const RULE_KINDS = {
   'quick-nitrogen': { number: 'rate', ofNutrient: false },
   'slow-share': { number: 'percent', ofNutrient: false },
   'soil-test': { number: 'years', ofNutrient: false },
+  'least-days': { number: 'days', ofNutrient: false },
+  'times-in-a-year': { number: 'count', ofNutrient: false },
+  closed: { number: 'none', ofNutrient: false },
 } as const;
 
 export type RuleKind = keyof typeof RULE_KINDS;
@@ -52,7 +55,7 @@ export const ruleSetInput = z.object({
 });
 export type RuleSetInput = InputOf<typeof ruleSetInput>;
 
-/** A rule as read: `limit` in kg/m2, as a fraction, or in years. */
+/** A rule as read: `limit` in kg/m2, as a fraction, in years or days, or a count; 0 for dates that are closed. */
 export interface RuleResult {
   readonly input: RuleInput;
   readonly limit: number;
@@ -99,12 +102,16 @@ function readLimit({ kind, amount }: RuleInput, unit: MassPerAreaUnit, field: st
     return readPositive(amount, { kind: 'massPerArea', bareUnit: unit, field }, message('errors.what.limit'))
       .si;
   }
+  if (number === 'none') return 0;
+  if (number === 'days') return readCount(amount, { field, hint: '28', most: 366, isPositive: true });
+  if (number === 'count') return readCount(amount, { field, hint: '4', most: 366 });
   if (number === 'percent') return readPercent(amount, { field, hint: '25 %' });
   return readCount(amount, { field, hint: '3', most: 50 });
 }
 
-function readSeason({ from, to }: RuleInput, path: string): RuleResult['season'] {
-  if (from === '' && to === '') return null;
+function readSeason({ kind, from, to }: RuleInput, path: string): RuleResult['season'] {
+  // Closed the whole year is a slip: its days are what it is about.
+  if (from === '' && to === '' && kind !== 'closed') return null;
   for (const [name, text] of [
     ['from', from],
     ['to', to],

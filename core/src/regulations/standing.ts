@@ -19,6 +19,10 @@ export interface RuleFacts {
   readonly everyDays: number | null;
   /** What else is planned on the same ground. */
   readonly others: readonly PlannedJob[];
+  /** What was spread on the same ground already: days of the crew's year and the last before it. */
+  readonly done: readonly DoneBefore[];
+  /** What lies there of this product already in the year, kg/m2 or L/m2. */
+  readonly beforeSi: number;
   /** Finished mix, L/m2; null: nothing is mixed with water, or it is not known. */
   readonly mixPerM2: number | null;
 }
@@ -36,6 +40,14 @@ export interface PlannedJob {
   /** Days of its portions, year-month-day. */
   readonly days: readonly string[];
   readonly isSameProduct: boolean;
+}
+
+/** An application on the same ground, before. */
+export interface DoneBefore {
+  readonly onDay: string;
+  readonly isSameProduct: boolean;
+  /** It lies in the crew's year. */
+  readonly isInYear: boolean;
 }
 
 /** How one rule stands. */

@@ -20,12 +20,12 @@ export class AppliedRow extends Model {
 const { UUID, STRING, DOUBLE, DATE, BOOLEAN } = DataTypes;
 
 const attributes = (): ModelAttributes => ({
+  // A year lies together on the disk: its rows are read one after the other.
+  crewId: { type: UUID, primaryKey: true },
+  onDay: { type: STRING(10), primaryKey: true },
   root: { type: UUID, primaryKey: true },
-  crewId: { type: UUID, allowNull: false },
   subject: UUID,
   runId: UUID,
-  /** Year-month-day where it was done. */
-  onDay: STRING(10),
   startedAt: DATE(3),
   site: STRING(36),
   area: STRING(36),
@@ -57,7 +57,7 @@ export function defineApplied(sequelize: Sequelize): void {
     tableName: APPLIED_TABLE,
     timestamps: false,
     indexes: [
-      { name: 'by_day', fields: ['crewId', 'onDay'] },
+      { name: 'by_root', fields: ['root'] },
       { name: 'by_area', fields: ['crewId', 'areaKey', 'onDay'] },
       { name: 'by_site', fields: ['crewId', 'site', 'onDay'] },
       { name: 'by_product', fields: ['crewId', { name: 'productKey', length: 120 }, 'startedAt'] },

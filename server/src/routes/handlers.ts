@@ -8,6 +8,7 @@ import type { Disk } from '../running/disk.ts';
 import { TRUSTED_MS, type DeviceService } from '../services/devices.ts';
 import { readCrew, writeCrew } from '../services/crew.ts';
 import type { DocumentService } from '../services/documents.ts';
+import { readLedger } from '../services/ledger.ts';
 import { readStock } from '../services/stock.ts';
 import type { PhotoService } from '../photos/photos.ts';
 import { askStation } from '../stations/askStation.ts';
@@ -60,6 +61,7 @@ const pairing = (
 });
 
 interface HandlerParts {
+  readonly sequelize: Sequelize;
   /** A connection of its own: whether the database answers is not to wait behind what is asked of it. */
   readonly looking: Sequelize;
   readonly network: Network;
@@ -74,6 +76,7 @@ interface HandlerParts {
 
 /** The handlers of all routes but those of the stored kinds: thin, one call each. */
 export function createHandlers({
+  sequelize,
   looking,
   network,
   devices,
@@ -101,6 +104,7 @@ export function createHandlers({
     ...pairing(network, devices, homeCrewId),
     station: ({ query }) => askStation(station, query.of),
     stock: ({ actor }) => readStock(actor),
+    ledger: ({ actor, query }) => readLedger(sequelize, actor, query),
     photo: ({ actor, params }) => photos.facts(actor, params.id),
     async removePhoto({ actor, params, body }) {
       onlyLead(actor);

@@ -83,9 +83,10 @@ const pictures = z.array(z.object({ id: z.uuid(), picture: z.string() }));
 /** Photos of the demo, each taken in as any other; one that was removed stays so. */
 async function loadPhotos(sequelize: Sequelize, actor: Actor): Promise<void> {
   const photos = photoService(sequelize);
-  for (const { id, picture } of pictures.parse(demoShape.parse(demo)['photos']))
+  for (const { id, picture } of pictures.parse(demoShape.parse(demo)['photos'])) {
     // oxlint-disable-next-line no-await-in-loop -- one after the other
     await photos.add(actor, id, Buffer.from(picture, 'base64'));
+  }
 }
 
 /**

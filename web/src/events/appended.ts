@@ -145,7 +145,8 @@ async function adopt(name: EventName, stored: StoredEvent<unknown>): Promise<voi
   if (rows) queries.setQueryData(key, [...rows.filter(({ id }) => id !== stored.id), stored]);
   // Whoever waited for that first answer still does.
   else void queries.invalidateQueries({ queryKey: key });
-  for (const queryKey of [all, several([]), ['stock']]) void queries.invalidateQueries({ queryKey });
+  for (const queryKey of [all, several([]), ['stock'], ['ledger']])
+    void queries.invalidateQueries({ queryKey });
 }
 
 /** Sends a row that was appended here. */

@@ -27,6 +27,4 @@ const inTheFace = (document: TDocumentDefinitions): TDocumentDefinitions =>
 
 /** A document as a PDF file. It is plain data: no functions in it. */
 export const pdfOf = (document: TDocumentDefinitions): Promise<Blob> =>
-  pdfMake
-    .createPdf({ defaultStyle: { font: PRINT_FONT, fontSize: 11 }, ...inTheFace(document) })
-    .getBlob();
+  pdfMake.createPdf({ defaultStyle: { font: PRINT_FONT, fontSize: 11 }, ...inTheFace(document) }).getBlob();

@@ -119,9 +119,9 @@ const subjectOf = (row: DoneRow): Subject => {
 
 /** Everything that was spread, by jobs, in storms and without a sheet: between two days, searched, saved, corrected. */
 export default function LogPage() {
-  const [from, setFrom] = useState(() => `${Number(today().slice(0, 4)) - 1}-01-01`);
-  const [to, setTo] = useState(today);
   const [params] = useSearchParams();
+  const [from, setFrom] = useState(() => params.get('from') ?? `${Number(today().slice(0, 4)) - 1}-01-01`);
+  const [to, setTo] = useState(() => params.get('to') ?? today());
   const [sought, setSought] = useState(() => params.get('q') ?? '');
   const [open, setOpen] = useState<'quick' | 'import' | DoneRow | null>(null);
   const rows = useLog(from, to, sought);

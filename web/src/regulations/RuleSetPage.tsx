@@ -34,7 +34,14 @@ interface RowProps extends DocFormProps<RuleSetInput> {
 
 function RuleRow({ rule, at, rateUnit, bind, field, removeAt }: RowProps) {
   const { number, ofNutrient } = RULE_KINDS[rule.kind];
-  const unit = { rate: rateUnit, percent: '%', years: say('rules.rule.years') }[number];
+  const unit = {
+    rate: rateUnit,
+    percent: '%',
+    years: say('rules.rule.years'),
+    days: say('rules.rule.days'),
+    count: '',
+    none: '',
+  }[number];
   const text = (name: 'amount' | 'from' | 'to', label: string, placeholder: string) => (
     <LabelledField
       label={label}
@@ -66,7 +73,15 @@ function RuleRow({ rule, at, rateUnit, bind, field, removeAt }: RowProps) {
       ) : (
         <Box hideBelow="lg" />
       )}
-      {text('amount', say('rules.rule.limit'), number === 'rate' ? '1' : number === 'percent' ? '25' : '3')}
+      {number === 'none' ? (
+        <Box hideBelow="lg" />
+      ) : (
+        text(
+          'amount',
+          say('rules.rule.limit'),
+          number === 'rate' ? '1' : number === 'percent' ? '25' : number === 'days' ? '28' : '3',
+        )
+      )}
       {text('from', say('rules.rule.from'), '03-01')}
       {text('to', say('rules.rule.to'), '05-31')}
       <IconButton

@@ -1,4 +1,5 @@
 import { MAX_PAGE } from '@steady-scatter/contract';
+import { useGroundLog } from './useGroundLog.ts';
 import {
   checkSheet,
   evaluateRuleSet,
@@ -54,11 +55,12 @@ export function useRuleChecks(): SheetChecks {
   const { data: sets = [] } = useDocs(RULE_SETS);
   const { data: soilTests = [] } = useDocs(SOIL_TESTS);
   const others = useOthers();
+  const log = useGroundLog(onDay);
   const chosen = sets.find(({ id }) => id === input.setId);
   const rules = chosen ? evaluateRuleSet(chosen.input).rules : [];
   return {
     rules,
     setName: chosen?.input.name ?? null,
-    checks: checkSheet(rules, answer, input, { onDay, soilTests, others }),
+    checks: checkSheet(rules, answer, input, { onDay, soilTests, others, ...(log && { log }) }),
   };
 }

@@ -1,4 +1,4 @@
-import { CURRENCY_PLACES, type CrewSettings } from '@steady-scatter/contract';
+import { CURRENCY_PLACES, crewSettings, type CrewSettings } from '@steady-scatter/contract';
 import { Box, Button } from '@chakra-ui/react';
 import { toResult } from '@steady-scatter/core/errors';
 import { readTolerance } from '@steady-scatter/core/fields';
@@ -21,6 +21,7 @@ export function CrewGroup() {
   const notices = useNotices();
   const shown = typed ?? crew;
   const change = (more: Partial<CrewSettings>) => setTyped({ ...shown, ...more });
+  const isYearStart = crewSettings.shape.yearStart.safeParse(shown.yearStart).success;
   const measures = toResult(() => readMeasures(shown.measures, 'measures'));
   const isUsable = toResult(() => readTolerance(shown.tolerance, 'tolerance')).error === null;
   async function save() {
@@ -59,6 +60,12 @@ export function CrewGroup() {
           onChange={(text) => change({ tolerance: text })}
         />
         <LabelledField
+          label={say('shell.crew.yearStart')}
+          placeholder="01-01"
+          value={shown.yearStart}
+          onChange={(text) => change({ yearStart: text })}
+        />
+        <LabelledField
           label={say('shell.crew.measures')}
           placeholder={say('shell.crew.measuresHint')}
           value={shown.measures}
@@ -66,6 +73,11 @@ export function CrewGroup() {
           onChange={(text) => change({ measures: text })}
         />
       </Fields>
+      {!isYearStart && (
+        <Box role="alert" color="warn" fontWeight="semibold" fontSize="15px">
+          {say('shell.crew.yearStartWrong')}
+        </Box>
+      )}
       {!isUsable && (
         <Box role="alert" color="warn" fontWeight="semibold" fontSize="15px">
           {say('shell.crew.toleranceWrong')}
@@ -74,7 +86,7 @@ export function CrewGroup() {
       <Button
         minHeight="44px"
         marginTop="10px"
-        disabled={typed === null || !isUsable || measures.error !== null}
+        disabled={typed === null || !isUsable || !isYearStart || measures.error !== null}
         onClick={() => void save()}
       >
         {say('shell.crew.save')}

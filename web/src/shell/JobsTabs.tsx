@@ -4,6 +4,7 @@ import { RoomTabs } from '../ui/RoomTabs.tsx';
 const TABS = [
   { to: '/jobs', label: say('shell.jobs.jobs') },
   { to: '/log', label: say('shell.jobs.log') },
+  { to: '/log/ledger', label: say('shell.jobs.ledger') },
   { to: '/log/looks', label: say('shell.jobs.looks') },
   { to: '/jobs/order', label: say('shell.jobs.order') },
   { to: '/people', label: say('shell.jobs.people') },

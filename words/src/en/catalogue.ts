@@ -1,6 +1,7 @@
 import { bench } from './bench.ts';
 import { common } from './common.ts';
 import { CORE } from './core/index.ts';
+import { ledger } from './ledger.ts';
 import { limits } from './limits.ts';
 import { log } from './log.ts';
 import { looks } from './looks.ts';
@@ -26,6 +27,7 @@ export const EN = {
   common,
   shell,
   sheet,
+  ledger,
   limits,
   log,
   looks,

@@ -47,6 +47,7 @@ export const rules = {
   'rules.repair.nothing': 'Nothing of this product is allowed here now. Choose another product.',
   'rules.repair.noLower':
     'No lower rate meets this rule. Choose another product, another day, or get a soil test.',
+  'rules.rule.days': 'days',
   'rules.rule.years': 'years old',
   'rules.rule.number': 'Rule {number}',
   'rules.rule.of': 'Of',

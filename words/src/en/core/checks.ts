@@ -1,5 +1,8 @@
 /** Rules and limits of labels, as they are named where something is held against them. */
 export const checks = {
+  'checks.leastDays': 'least days between two applications',
+  'checks.times': 'most applications of a product in a year',
+  'checks.closed': 'closed dates',
   'checks.rule.most-at-once': 'most {nutrient} at once',
   'checks.rule.most-in-a-year': 'most {nutrient} in a year',
   'checks.rule.quick-nitrogen': 'most quick nitrogen at once',
