@@ -42,7 +42,8 @@ export {
   type EventVerb,
   type StoredEvent,
 } from './events/event.ts';
-export { EVENT_NAMES, EVENTS, isArchived, type EventName } from './events/index.ts';
+export { EVENT_NAMES, EVENTS, type EventName } from './events/index.ts';
+export { isArchived } from './events/subjects.ts';
 export { calibrations } from './kinds/calibrations.ts';
 export { jobs } from './kinds/jobs.ts';
 export { openRuns } from './kinds/openRuns.ts';

@@ -1,4 +1,4 @@
-import { LEDGER_NUTRIENTS, type LedgerNutrient } from '@steady-scatter/core/season';
+import { LEDGER_NUTRIENTS, type LedgerNutrient } from '@steady-scatter/core/need';
 import * as z from 'zod';
 
 const day = z.iso.date({ error: 'This has to be a day, for example 2026-04-18.' });

@@ -64,7 +64,7 @@ it.each([
   expect(found.length).toBeGreaterThan(0);
   // All the days together are the sum of their months.
   const whole = await ledger(`from=${from}&to=${to}${areas ? `&areas=${areas.join()}` : ''}`);
-  expect(rounded(whole)).toEqual(rounded(found.map((area) => ({ ...area, months: [{ month: '', ...sumsOver(area.months), }] }))));
+  expect(rounded(whole)).toEqual(rounded(found.map((area) => Object.assign({}, area, { months: [{ month: '', ...sumsOver(area.months) }] }))));
 }); // prettier-ignore
 
 it('leaves out what was recorded for the job that is planned, and other crews', async () => {

@@ -1,5 +1,4 @@
 // Events: what was measured or done. Rows are appended, by anyone and in any order; what they say by now is made from them.
-import type { KindName } from '../kinds/index.ts';
 import { applications } from './applications.ts';
 import { looks } from './looks.ts';
 import { stockMoves } from './stockMoves.ts';
@@ -10,7 +9,3 @@ export const EVENTS = { testRuns, applications, looks, stockMoves } as const;
 
 export type EventName = keyof typeof EVENTS;
 export const EVENT_NAMES = Object.keys(EVENTS) as EventName[];
-
-/** Whether something is measured or done for documents of a kind: they are archived with it, and never deleted. */
-export const isArchived = (kind: string): kind is KindName =>
-  EVENT_NAMES.some((name) => (EVENTS[name].subjects as readonly string[]).includes(kind));

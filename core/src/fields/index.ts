@@ -36,3 +36,4 @@ export {
   type SizeResult,
   type SizeShape,
 } from './size.ts';
+export { nameKey } from './nameKey.ts';

@@ -20,3 +20,4 @@ export {
   type SoilTestInput,
 } from './soilTest.ts';
 export { soilTestUpgrades } from './soilTestUpgrades.ts';
+export { LEDGER_NUTRIENTS, type LedgerNutrient } from './ledgerNutrients.ts';

@@ -56,7 +56,7 @@ describe('the ledger', () => {
 });
 
 const rules = (...of: Partial<RuleInput>[]) => {
-  const read = evaluateRuleSet({ name: 'Town', source: '', unit: 'lb/1000 ft2', limits: blankLimits('us'), rules: of.map((rule, at) => ({ ...blankRule(`r${at}`), ...rule })) }); // prettier-ignore
+  const read = evaluateRuleSet({ name: 'Town', source: '', unit: 'lb/1000 ft2', limits: blankLimits('us'), rules: of.map((rule, at) => Object.assign(blankRule(`r${at}`), rule)) }); // prettier-ignore
   expect(read.errors).toEqual([]);
   return read.rules;
 };

@@ -2,7 +2,8 @@ import { InputError } from '../errors/InputError.ts';
 import { finite } from '../errors/preconditions.ts';
 import { daysLater, isDayOfYear } from '../fields/days.ts';
 import type { SoFar } from '../need/soFar.ts';
-import { LEDGER_NUTRIENTS, type LedgerNutrient, type LedgerRow } from '../season/ledgerRow.ts';
+import { LEDGER_NUTRIENTS, type LedgerNutrient } from '../need/ledgerNutrients.ts';
+import type { LedgerRow } from '../season/ledgerRow.ts';
 
 /** Sums over applications on one area. On each square metre: of the ground that was treated, which is the most that lies anywhere. */
 export interface LedgerSums {

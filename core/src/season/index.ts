@@ -20,7 +20,7 @@ export {
   type ConditionsNow,
   type LimitOf,
 } from './conditions.ts';
-export { LEDGER_NUTRIENTS, ledgerRow, nameKey, type LedgerNutrient, type LedgerRow } from './ledgerRow.ts';
+export { ledgerRow, type LedgerRow } from './ledgerRow.ts';
 export {
   dayOfRow,
   evaluateLook,

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { speak } from '@steady-scatter/words/everything';
+import { nameKey } from '../fields/index.ts';
 import { blankProduct } from '../products/index.ts';
-import { blankApplication, dayOfRow, ledgerRow, logColumns, logReport, looksDue, looksSeen, logTable, nameKey, readLogRow, type ApplicationInput, type LogColumn } from './index.ts'; // prettier-ignore
+import { blankApplication, dayOfRow, ledgerRow, logColumns, logReport, looksDue, looksSeen, logTable, readLogRow, type ApplicationInput, type LogColumn } from './index.ts'; // prettier-ignore
 
 const label = { ...blankProduct('dry-fertilizer', 'us'), name: 'Lake feed', grade: '24-0-8', slowShare: '50', package: { size: '40', unit: 'lb' as const }, price: '31.80' }; // prettier-ignore
 const record = (more: Partial<ApplicationInput> = {}): ApplicationInput => ({

@@ -1,22 +1,12 @@
 import { finite } from '../errors/preconditions.ts';
-import { inForm, type Nutrient } from '../need/nutrients.ts';
+import { nameKey } from '../fields/nameKey.ts';
+import { type LedgerNutrient } from '../need/ledgerNutrients.ts';
+import { inForm } from '../need/nutrients.ts';
 import { evaluateLabelFacts } from '../products/evaluateProduct.ts';
 import { PRODUCT_KINDS } from '../products/product.ts';
 import { evaluateApplication, isVoid } from './application.ts';
 import { dayOfRow } from './look.ts';
 import type { DoneRow } from './rounds.ts';
-
-/** Nutrients of the ledger: phosphorus and potassium in their oxide form, as caps and labels state them. */
-export const LEDGER_NUTRIENTS = [
-  'N',
-  'P2O5',
-  'K2O',
-  'S',
-  'Ca',
-  'Mg',
-  'Fe',
-] as const satisfies readonly Nutrient[];
-export type LedgerNutrient = (typeof LEDGER_NUTRIENTS)[number];
 
 /** What the ledger adds up: one application as it stands, SI. */
 export interface LedgerRow {
@@ -55,13 +45,6 @@ export interface LedgerRow {
   /** What the product cost, hundredths; null: no price. */
   readonly cents: number | null;
 }
-
-/**
- * A product's name as it is compared: however it was typed.
- *
- * @example nameKey('  Lake  Feed ') // 'lake feed'
- */
-export const nameKey = (name: string): string => name.replaceAll(/\s+/g, ' ').trim().toLowerCase();
 
 /** The area of a row: by its id where it is one of a site, else by its name. */
 const areaKeyOf = (area: string, name: string): string =>

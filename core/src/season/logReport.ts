@@ -1,6 +1,8 @@
 import { finite } from '../errors/preconditions.ts';
 import { PRODUCT_KINDS } from '../products/product.ts';
-import { LEDGER_NUTRIENTS, ledgerRow, nameKey, type LedgerNutrient, type LedgerRow } from './ledgerRow.ts';
+import { nameKey } from '../fields/nameKey.ts';
+import { LEDGER_NUTRIENTS, type LedgerNutrient } from '../need/ledgerNutrients.ts';
+import { ledgerRow, type LedgerRow } from './ledgerRow.ts';
 import type { DoneRow } from './rounds.ts';
 
 /** What went out of a product. */

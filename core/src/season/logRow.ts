@@ -7,7 +7,7 @@ import { unitSpelled } from '../quantities/spelling.ts';
 import { evaluateApplication } from './application.ts';
 import { blankApplication, type ApplicationInput } from './applicationInput.ts';
 import { logHeading, LOG_COLUMNS, type LogColumn } from './logTable.ts';
-import { nameKey } from './ledgerRow.ts';
+import { nameKey } from '../fields/nameKey.ts';
 
 /** One line of a table of records, read; `errors` says why it cannot be taken in. */
 export interface LogRowResult {

@@ -1,4 +1,4 @@
-import { LEDGER_NUTRIENTS, type LedgerNutrient } from '@steady-scatter/core/season';
+import { LEDGER_NUTRIENTS, type LedgerNutrient } from '@steady-scatter/core/need';
 import { DataTypes, Model, type ModelAttributes, type Sequelize } from 'sequelize';
 
 /** Where the ledger's lines are: made from the applications, each time one comes. */

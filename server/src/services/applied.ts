@@ -2,12 +2,12 @@ import { createHash } from 'node:crypto';
 import { EVENTS, type StoredEvent } from '@steady-scatter/contract';
 import {
   doneRows,
-  LEDGER_NUTRIENTS,
   ledgerRow,
   type ApplicationInput,
   type ApplicationRow,
   type LedgerRow,
 } from '@steady-scatter/core/season';
+import { LEDGER_NUTRIENTS } from '@steady-scatter/core/need';
 import { Op, type Transaction } from 'sequelize';
 import { AppliedRow, APPLIED_TABLE, kgColumn } from '../models/applied.ts';
 import { EventRow, ProjectionRow } from '../models/index.ts';

@@ -1,6 +1,6 @@
 import type { LedgerQuery } from '@steady-scatter/contract';
 import type { LedgerArea, LedgerSums } from '@steady-scatter/core/regulations';
-import { LEDGER_NUTRIENTS, type LedgerNutrient } from '@steady-scatter/core/season';
+import { LEDGER_NUTRIENTS, type LedgerNutrient } from '@steady-scatter/core/need';
 import { QueryTypes, type Sequelize } from 'sequelize';
 import type { Actor } from '../actor.ts';
 import { APPLIED_TABLE, kgColumn } from '../models/applied.ts';

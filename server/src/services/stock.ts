@@ -1,6 +1,7 @@
 import { EVENTS, KINDS, type StockLine } from '@steady-scatter/contract';
 import { evaluateProduct, type ProductInput } from '@steady-scatter/core/products';
-import { nameKey, stockOf, type StockMoveInput } from '@steady-scatter/core/season';
+import { nameKey } from '@steady-scatter/core/fields';
+import { stockOf, type StockMoveInput } from '@steady-scatter/core/season';
 import type { Actor } from '../actor.ts';
 import { AppliedRow } from '../models/applied.ts';
 import { DocumentRow, EventRow } from '../models/index.ts';

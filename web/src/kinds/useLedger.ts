@@ -18,7 +18,13 @@ export interface LedgerAsk {
 async function read(ask: LedgerAsk, signal: AbortSignal): Promise<readonly LedgerArea[]> {
   const { from, to, areas, without, byMonth } = ask;
   try {
-    const query = { from, to, by: byMonth ? ('month' as const) : ('span' as const), ...(areas && { areas: areas.join() }), ...(without && { without }) };
+    const query = {
+      from,
+      to,
+      by: byMonth ? ('month' as const) : ('span' as const),
+      ...(areas && { areas: areas.join() }),
+      ...(without && { without }),
+    };
     return await call('ledger', { query, signal });
   } catch (error) {
     if (!(error instanceof Unreachable)) throw error;

@@ -1,5 +1,6 @@
 import { people } from '@steady-scatter/contract';
-import { nameKey, type PersonInput } from '@steady-scatter/core/season';
+import { nameKey } from '@steady-scatter/core/fields';
+import type { PersonInput } from '@steady-scatter/core/season';
 import { useDocs, type Doc } from '../documents/docs.ts';
 import { documentKind } from '../documents/documentKind.ts';
 

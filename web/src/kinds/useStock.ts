@@ -1,6 +1,7 @@
 import type { StockLine } from '@steady-scatter/contract';
 import { evaluateProduct, type ProductInput } from '@steady-scatter/core/products';
-import { doneRows, evaluateApplication, isVoid, nameKey, stockOf } from '@steady-scatter/core/season';
+import { nameKey } from '@steady-scatter/core/fields';
+import { doneRows, evaluateApplication, isVoid, stockOf } from '@steady-scatter/core/season';
 import { useQuery } from '@tanstack/react-query';
 import { Unreachable } from '../api/errors.ts';
 import { call } from '../api/lazyCall.ts';

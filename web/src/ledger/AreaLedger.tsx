@@ -1,5 +1,5 @@
 import { Box, chakra } from '@chakra-ui/react';
-import { NUTRIENTS } from '@steady-scatter/core/need';
+import { LEDGER_NUTRIENTS, NUTRIENTS } from '@steady-scatter/core/need';
 import { evaluateProduct, PRODUCT_KINDS, type ProductInput } from '@steady-scatter/core/products';
 import { UNITS, type MassPerAreaUnit } from '@steady-scatter/core/quantities';
 import {
@@ -9,7 +9,7 @@ import {
   type LedgerArea,
   type RuleResult,
 } from '@steady-scatter/core/regulations';
-import { LEDGER_NUTRIENTS, nameKey } from '@steady-scatter/core/season';
+import { nameKey } from '@steady-scatter/core/fields';
 import { Link } from 'react-router';
 import { say } from '@steady-scatter/words/ledger';
 import type { Doc } from '../documents/docs.ts';

@@ -1,13 +1,13 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
 import {
   logColumns,
-  nameKey,
   readLogRow,
   type ApplicationInput,
   type LogColumn,
   type LogRowResult,
 } from '@steady-scatter/core/season';
 import type { System } from '@steady-scatter/core/quantities';
+import { nameKey } from '@steady-scatter/core/fields';
 import type { SiteInput } from '@steady-scatter/core/ground';
 import Papa from 'papaparse';
 import { useState } from 'react';

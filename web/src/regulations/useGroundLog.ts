@@ -1,4 +1,4 @@
-import { nameKey } from '@steady-scatter/core/season';
+import { nameKey } from '@steady-scatter/core/fields';
 import { soFarOn, yearOf, type GroundLog } from '@steady-scatter/core/regulations';
 import { useMemo } from 'react';
 import { useParams } from 'react-router';
