@@ -38,9 +38,9 @@ const first = {
   transformIndexHtml: (html: string) => html.replace(PLACE, paintedFirst(NAME)),
 };
 
-/** What works stored things out, geometry among it: the first screen stores nothing yet, so that it is in no piece that all parts share. */
-const OF_STORED =
-  /clipper2-ts|core\/src\/(?:ground\/(?!surfaces)|testing|season|winter|width|runSheet|coverage)|contract\/src\/(?:kinds|events\/(?!subjects))|words\/src\/en\/(?:winter|core\/csv)/;
+/** What many parts share and nothing heavy hangs on: a piece takes along all that its parts rest on. */
+const LIGHT =
+  /node_modules\/(?!clipper2-ts|konva|pdfmake|chart)|web\/src\/(?:ui|theme|units)\/|words\/src\/(?!en\/winter|winter)|core\/src\/(?:errors|quantities|fields|numeric|messages|working|need)\//;
 
 export default defineConfig({
   plugins: [react(), pwa, first],
@@ -53,8 +53,7 @@ export default defineConfig({
     rolldownOptions: {
       output: {
         codeSplitting: {
-          includeDependenciesRecursively: false,
-          groups: [{ name: 'shared', minShareCount: 40, test: (id: string) => !OF_STORED.test(id) }],
+          groups: [{ name: 'shared', minShareCount: 30, test: LIGHT }],
         },
       },
     },
