@@ -34,6 +34,7 @@ export function ofRecords(
     () => done.map((each) => core.dayOfRow(each)),
     () => done.map((each) => core.ledgerRow(each)),
     () => core.logReport(done),
+    () => core.soilFactsFor([{ id: 't', input: mangle(core.blankSoilTest('kg/ha', '2026-03-02')) }], [{ site: text, area: text }]), // prettier-ignore
     () => core.soFarOn(core.ledgerOf(done.map((each) => core.ledgerRow(each)))),
     () => core.sumsOver([core.plusSums(core.noSums(), core.noSums())]),
     () => core.yearOf('2026-04-18', text),

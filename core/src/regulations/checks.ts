@@ -1,6 +1,6 @@
 import { message } from '../messages/message.ts';
 import { inForm, NUTRIENTS } from '../need/nutrients.ts';
-import { evaluateSoilTest, type SoilTestInput } from '../need/soilTest.ts';
+import { evaluateSoilTest, isTestOf, type SoilTestInput } from '../need/soilTest.ts';
 import { showExact, showNumber, showQuantity } from '../quantities/show.ts';
 import type { MassPerAreaUnit } from '../quantities/units.ts';
 import type { RateUnit } from '../products/product.ts';
@@ -158,7 +158,7 @@ const NO_LOG: GroundLog = { soFar: [], done: [], beforeSi: 0 };
 
 /** The soil test that a sheet goes by, and what it asks for of phosphorus. */
 function soilFactsOf(
-  { soilTest, soilTestDay }: RuleFactsInput,
+  { soilTest, soilTestDay }: Pick<RuleFactsInput, 'soilTest' | 'soilTestDay'>,
   tests: SheetFacts['soilTests'],
 ): SoilFacts | null {
   const test = tests.find(({ id }) => id === soilTest)?.input;
@@ -168,6 +168,19 @@ function soilFactsOf(
     day: test.onDay,
     phosphateKgPerM2: stated ? inForm(stated.kgPerM2, stated.nutrient, 'P2O5') : null,
   };
+}
+
+/**
+ * What the youngest soil test of some ground says; null: there is none of it.
+ *
+ * @example soilFactsFor([], [{ site: 's', area: 'a' }]) // null
+ */
+export function soilFactsFor(
+  tests: SheetFacts['soilTests'],
+  ground: readonly { readonly site: string; readonly area: string }[],
+): SoilFacts | null {
+  const [last] = tests.filter(({ input }) => isTestOf(input, ground)).toSorted((a, b) => b.input.onDay.localeCompare(a.input.onDay)); // prettier-ignore
+  return last ? soilFactsOf({ soilTest: last.id, soilTestDay: '' }, tests) : null;
 }
 
 /**

@@ -6,6 +6,7 @@ export {
   daysNeeded,
   fewestPortions,
   mostAllowedShare,
+  soilFactsFor,
   type GroundLog,
   type SheetFacts,
 } from './checks.ts';
