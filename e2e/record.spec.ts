@@ -63,7 +63,7 @@ test('a look two weeks later stands with its photo; what is short on the shelf i
   await page.goto('/shelf');
   await page.getByRole('link', { name: 'Lake feed 24-0-8' }).click();
   await expect(page.getByText(/Counted on 2 Mar 2026, since then 4 received/)).toBeVisible();
-  await page.getByRole('button', { name: 'Counted' }).click();
+  await page.getByRole('button', { name: 'Counted', exact: true }).click();
   await page.getByLabel('Packages').fill('9');
   await page.getByRole('button', { name: 'Save movement' }).click();
   await expect(page.getByText('9 packages')).toBeVisible();
@@ -72,6 +72,7 @@ test('a look two weeks later stands with its photo; what is short on the shelf i
 
 test('the ledger tells what a year brought to an area, what is left, and leads to its records; a sheet over the cap says how much is still allowed', async ({ page }) => {
   await page.goto('/log/ledger');
+  await page.getByLabel('Held against').selectOption({ label: 'Tarn Hollow, lake side' });
   await page.getByRole('link', { name: 'Bandstand lawn, Lake front' }).click();
   const area = page.getByRole('region', { name: 'Bandstand lawn, Lake front' });
   await expect(area.getByRole('link', { name: /^3\.\d+ lb \/ 1000 ft² of 3\.50 lb/ })).toBeVisible();

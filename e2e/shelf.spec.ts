@@ -36,7 +36,7 @@ test('a label is typed in, three products are held side by side, and one is put 
   await page.getByLabel('Grade', { exact: true }).fill('240-8');
   await expect(page.getByRole('alert')).toContainText('Is it 24-0-8?');
   await page.getByRole('button', { name: 'Use 24-0-8' }).click();
-  for (const what of ['slow release', 'price and stock', 'label rates']) await change(page, what);
+  for (const what of ['slow release', 'price', 'label rates']) await change(page, what);
   await page.getByLabel('Slow-release share').fill('50');
   await page.getByLabel('Package size').fill('40');
   await page.getByLabel('Package price').fill('26.40');
@@ -92,7 +92,7 @@ test('a label is typed in, three products are held side by side, and one is put 
 
 test('a product goes off the shelf and comes back', async ({ page }) => {
   await page.goto('/shelf');
-  await page.getByRole('button', { name: 'Delete Potash 0-0-50 S' }).click();
+  await page.getByRole('button', { name: 'Archive Potash 0-0-50 S' }).click();
   await expect(page.getByRole('link', { name: 'Potash 0-0-50 S' })).toHaveCount(0);
   await expect(page.getByRole('heading', { name: 'Shelf' })).toBeFocused();
   await page.getByRole('button', { name: 'Undo' }).click();
@@ -105,12 +105,12 @@ test('a product that was changed elsewhere shows it and lets choose', async ({ p
   await expect(page.getByRole('button', { name: 'Saved' })).toBeVisible();
   const address = page.url().replace('/shelf/', '/api/products/');
   const { schemaVersion, input, version } = await (await page.request.get(address)).json();
-  await page.request.put(address, { data: { version, schemaVersion, input: { ...input, stock: '9' } } });
-  await change(page, 'price and stock');
-  await page.getByLabel('Packages in stock').fill('3');
+  await page.request.put(address, { data: { version, schemaVersion, input: { ...input, price: '9' } } });
+  await change(page, 'price');
+  await page.getByLabel('Package price').fill('3');
   await page.getByRole('button', { name: 'Save product' }).click();
   const dialog = page.getByRole('dialog', { name: 'Changed elsewhere' });
-  await expect(dialog.getByRole('group', { name: 'Stock' })).toContainText('Theirs: 9');
+  await expect(dialog.getByRole('group', { name: 'Price' })).toContainText('Theirs: 9');
   await dialog.getByRole('button', { name: 'Show their version' }).click();
-  await expect(page.getByLabel('Packages in stock')).toHaveValue('9');
+  await expect(page.getByLabel('Package price')).toHaveValue('9');
 });

@@ -58,13 +58,6 @@ const openFirst = (list, name) => async (/** @type {import('@playwright/test').P
   await page.getByRole('button', { name: 'Saved' }).waitFor();
 };
 
-/** @param {import('@playwright/test').Page} page */
-async function findMix(page) {
-  await openFirst('/shelf/soil', 'Cemetery, old part')(page);
-  await page.getByRole('link', { name: 'Find a mix', exact: true }).first().click();
-  await page.getByText('The cheapest mix').waitFor();
-}
-
 const TRUCK = 'Yard truck, rock salt';
 
 /**
@@ -93,14 +86,6 @@ async function openTank(page) {
   const tank = page.getByRole('region', { name: 'Tank', exact: true });
   await tank.getByRole('table').waitFor();
   await tank.evaluate((section) => section.scrollIntoView());
-}
-
-/** @param {import('@playwright/test').Page} page */
-async function openCards(page) {
-  await page.goto('/bench/cards');
-  await page.getByLabel(/^Red spreader, autumn feed/).uncheck();
-  await page.getByLabel(/^Red spreader, lake feed/).check();
-  await page.getByLabel(/^Two-row distributor/).check();
 }
 
 /** @param {string} name */
@@ -139,14 +124,6 @@ async function openTonight(page) {
 }
 
 /** @param {import('@playwright/test').Page} page */
-async function openByCondition(page) {
-  await page.goto('/bench');
-  await page.getByRole('link', { name: 'Walk salter, rock salt', exact: true }).click();
-  await page.getByRole('button', { name: 'By condition' }).click();
-  await page.getByRole('article', { name: /^Card by condition/ }).waitFor();
-}
-
-/** @param {import('@playwright/test').Page} page */
 async function openLoad(page) {
   await openJob('Lake front, September feed')(page);
   await page.getByRole('link', { name: /^Load/ }).click();
@@ -157,6 +134,33 @@ async function openCoverage(page) {
   await openLoad(page);
   await page.getByRole('button', { name: 'Coverage', exact: true }).click();
   await page.getByText(/of the ground gets under/).waitFor();
+}
+
+/** A run that somebody has begun. @param {import('@playwright/test').Page} page */
+async function openRun(page) {
+  await openJob('Lake front, September feed')(page);
+  await page.getByRole('link', { name: /^Run/ }).click();
+  await page.getByLabel('Your name').fill('R. Fenn');
+  await page.getByRole('button', { name: 'Begin run' }).click();
+  const field = page.getByRole('button', { name: /^Tap/ });
+  await field.click();
+  await page.waitForTimeout(400);
+  await field.click();
+}
+
+/** @param {import('@playwright/test').Page} page */
+async function openRecord(page) {
+  await openJob('Spring feed, lake front')(page);
+  await page.getByRole('link', { name: /^After/ }).click();
+  await page.getByRole('img', { name: 'Photo of the work' }).first().waitFor();
+}
+
+/** @param {import('@playwright/test').Page} page */
+async function openLedger(page) {
+  await page.goto('/log/ledger');
+  await page.getByRole('link', { name: 'Bandstand lawn, Lake front' }).click();
+  await page.getByRole('img', { name: /^Delivered each month/ }).waitFor();
+  await page.getByText('Still allowed').evaluate((heading) => heading.scrollIntoView({ block: 'end' }));
 }
 
 /** @type {View[]} */
@@ -170,16 +174,16 @@ const VIEWS = [
   { name: 'new-calibration', size: DESK, open: newCalibration },
   { name: 'boom', size: DESK, open: openBoom },
   { name: 'test-run-phone-night', size: PHONE, scheme: 'dark', open: startTestRun },
-  { name: 'cards', size: DESK, open: openCards },
+  { name: 'run-phone-night', size: PHONE, scheme: 'dark', open: openRun },
+  { name: 'record', size: DESK, open: openRecord },
   { name: 'width', size: DESK, open: openWidth('Red spreader, trays in April') },
   { name: 'tank', size: DESK, open: openTank },
   { name: 'tonight-phone-night', size: PHONE, scheme: 'dark', open: openTonight },
   { name: 'guide', size: DESK, open: openFirst('/winter/guides', 'Town winter guide (sample)') },
-  { name: 'by-condition', size: DESK, open: openByCondition },
+  { name: 'ledger', size: DESK, open: openLedger },
   { name: 'season', size: DESK, open: openFirst('/winter/seasons', 'Winter 2025–26') },
   { name: 'jobs', size: DESK, open: (page) => page.goto('/jobs') },
   { name: 'shelf', size: DESK, open: (page) => page.goto('/shelf') },
-  { name: 'mix-finder', size: DESK, open: findMix },
 ];
 
 await ensureBuilt();

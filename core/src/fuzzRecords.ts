@@ -34,6 +34,7 @@ export function ofRecords(
     () => done.map((each) => core.dayOfRow(each)),
     () => done.map((each) => core.ledgerRow(each)),
     () => core.logReport(done),
+    () => core.todayLines({ today: '2026-04-18', unsent: 1, jobs: [{ id: 'j', name: text, days: [text, '2026-04-18'], isReady: true, recorded: [text] }], stale: [], looks: [], short: [], licenses: [] }), // prettier-ignore
     () => core.soilFactsFor([{ id: 't', input: mangle(core.blankSoilTest('kg/ha', '2026-03-02')) }], [{ site: text, area: text }]), // prettier-ignore
     () => core.soFarOn(core.ledgerOf(done.map((each) => core.ledgerRow(each)))),
     () => core.sumsOver([core.plusSums(core.noSums(), core.noSums())]),

@@ -26,7 +26,7 @@ export async function viewsOf(address) {
   /** @param {string} path @param {readonly string[]} of */
   const each = (path, of) => of.map((id) => `${path}/${id}`);
   return [
-    '/', '/jobs', '/log', '/log/looks', '/people', '/people/new', `/jobs/${walked}/run`, `/jobs/${done}/after`, ...each('/jobs', jobs), ...['machine', 'test', 'width'].map((stop) => `/jobs/${jobs[0]}/${stop}`), '/new/machine', '/sites', '/sites/new', ...each('/sites', sites),
+    '/', '/jobs', '/today', '/log', '/log/ledger', '/log/looks', '/people', '/people/new', `/jobs/${walked}/run`, `/jobs/${done}/after`, ...each('/jobs', jobs), ...['machine', 'test', 'width'].map((stop) => `/jobs/${jobs[0]}/${stop}`), '/new/machine', '/sites', '/sites/new', ...each('/sites', sites),
     '/bench', '/bench/quick', '/bench/new', ...each('/bench', calibrations), `/bench/${calibrations[0]}/run`,
     '/bench/rigs', '/bench/rigs/new', ...each('/bench/rigs', rigs), '/bench/width', '/bench/width/new', ...each('/bench/width', widths),
     `/bench/${boom}`, `/bench/${boom}/run`, `/bench/rigs/${rig}`, '/bench/nozzles', '/bench/nozzles/new', `/jobs/${tank}`, '/patch',

@@ -13,6 +13,7 @@ import { Message } from './ui/Message.tsx';
 const JobsPage = lazyPart(() => import('./jobs/JobsPage.tsx'));
 const OrderPage = lazyPart(() => import('./load/OrderPage.tsx'));
 const LogPage = lazyPart(() => import('./records/LogPage.tsx'));
+const TodayPage = lazyPart(() => import('./today/TodayPage.tsx'));
 const LedgerPage = lazyPart(() => import('./ledger/LedgerPage.tsx'));
 const LooksPage = lazyPart(() => import('./looks/LooksPage.tsx'));
 const PeoplePage = lazyPart(() => import('./people/PeoplePage.tsx'));
@@ -89,6 +90,7 @@ export function App() {
                 <Route path="/log" element={<LogPage />} />
                 <Route path="/jobs/order" element={<OrderPage />} />
                 <Route path="/jobs/:id/:stop?" element={<JobPage />} />
+                <Route path="/today" element={<TodayPage />} />
                 <Route path="/log/ledger" element={<LedgerPage />} />
                 <Route path="/log/looks" element={<LooksPage />} />
                 <Route path="/people" element={<PeoplePage />} />

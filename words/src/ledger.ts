@@ -4,3 +4,4 @@ import { sayer } from './say.ts';
 
 /** What is said of the ledger. */
 export const { say } = sayer({ ...common, ...ledger });
+export { speak } from './speak.ts';

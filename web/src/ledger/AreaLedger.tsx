@@ -5,14 +5,16 @@ import { UNITS, type MassPerAreaUnit } from '@steady-scatter/core/quantities';
 import {
   allowedOn,
   soFarOn,
+  soilFactsFor,
   sumsOver,
   type LedgerArea,
   type RuleResult,
 } from '@steady-scatter/core/regulations';
 import { nameKey } from '@steady-scatter/core/fields';
 import { Link } from 'react-router';
-import { say } from '@steady-scatter/words/ledger';
-import type { Doc } from '../documents/docs.ts';
+import { say, speak } from '@steady-scatter/words/ledger';
+import { useDocs, type Doc } from '../documents/docs.ts';
+import { SOIL_TESTS } from '../kinds/useSoilTests.ts';
 import { useLedger } from '../kinds/useLedger.ts';
 import { dayText } from '../ui/dayText.ts';
 import { lazyPart } from '../ui/lazyPart.ts';
@@ -71,6 +73,8 @@ function Caps({ area, unit, rules, year }: Pick<Props, 'area' | 'unit' | 'rules'
 
 /** What is still allowed of each feed and carrier on the shelf: how much at once, and from which day. */
 function StillAllowed({ area, rules, shelf, unit, year }: Props) {
+  const { data: tests = [] } = useDocs(SOIL_TESTS);
+  const soil = soilFactsFor(tests, [area]);
   const isUs = UNITS[unit].symbol.startsWith('lb');
   const done = area.products.map(({ key, lastDay }) => ({ key, onDay: lastDay }));
   const lines = shelf
@@ -82,7 +86,7 @@ function StillAllowed({ area, rules, shelf, unit, year }: Props) {
         soFar: soFarOn([area]),
         done: done.flatMap(({ key, onDay }) => Array.from({ length: key === own?.key ? own.count : 1 }, () => ({ onDay, isSameProduct: key === own?.key, isInYear: onDay >= year.from }))),
         beforeSi: own?.siPerM2 ?? 0,
-        soilTest: null,
+        soilTest: soil,
       };
       const rate = spreadUnits(PRODUCT_KINDS[input.kind].form === 'liquid', isUs).rate;
       return Object.assign({ id, name: input.name, rate, own }, allowedOn(rules, product, today(), before));
@@ -92,13 +96,13 @@ function StillAllowed({ area, rules, shelf, unit, year }: Props) {
       <PlainTable>
         <thead><tr><th scope="col">{say('ledger.product')}</th><th scope="col" data-end="">{say('ledger.times')}</th><th scope="col">{say('ledger.last')}</th><th scope="col" data-end="">{say('ledger.allowed')}</th><th scope="col">{say('ledger.from')}</th></tr></thead>
         <tbody>
-          {lines.map(({ id, name, rate, own, mostSi, onDay }) => (
+          {lines.map(({ id, name, rate, own, mostSi, onDay, broken }) => (
             <tr key={id}>
               <th scope="row"><Link to={`/shelf/${id}`}>{name}</Link></th>
               <td data-end="">{own ? <Link to={logOf(area, year, own.name)}>{own.count}</Link> : ''}</td>
               <td>{own ? dayText(own.lastDay) : ''}</td>
               <td data-end="">{mostSi === null ? say('ledger.unlimited') : mostSi === 0 ? say('ledger.none') : shownIn(mostSi, rate)}</td>
-              <td>{onDay === null ? say('ledger.never') : onDay === today() ? say('ledger.today') : dayText(onDay)}</td>
+              <td>{onDay === null ? (broken[0] ? speak(broken[0].rule) : say('ledger.never')) : onDay === today() ? say('ledger.today') : dayText(onDay)}</td>
             </tr>
           ))}
         </tbody>

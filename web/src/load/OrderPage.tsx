@@ -1,14 +1,9 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { moneyText } from '@steady-scatter/core/fields';
 import { showNumber } from '@steady-scatter/core/quantities';
-import { seasonOrder, seasonOrderTable, type OrderLine } from '@steady-scatter/core/runSheet';
-import { evaluateJob } from '@steady-scatter/core/worksheet';
+import { seasonOrderTable, type OrderLine } from '@steady-scatter/core/runSheet';
 import { FileDown } from 'lucide-react';
-import { useMemo } from 'react';
 import { list, say, speak } from '@steady-scatter/words/load';
-import { useWhere } from '../documents/docs.ts';
-import { JOBS } from '../kinds/useJobs.ts';
-import { useShelf } from '../kinds/useShelf.ts';
 import { JobsTabs } from '../shell/JobsTabs.tsx';
 import { CommandButton } from '../ui/CommandButton.tsx';
 import { useFigures } from '../ui/currency.ts';
@@ -16,22 +11,7 @@ import { saveCsv } from '../ui/saveCsv.ts';
 import { PlainTable } from '../ui/PlainTable.tsx';
 import { TopBar } from '../ui/TopBar.tsx';
 import { shownIn } from '../units/shownIn.ts';
-
-/** What all sheets that are marked ready take together. */
-function useOrder(): readonly OrderLine[] | undefined {
-  const { data: jobs } = useWhere(JOBS, 'isReady:true');
-  const { data: shelf } = useShelf();
-  return useMemo(
-    () =>
-      jobs &&
-      shelf &&
-      seasonOrder(
-        jobs.map(({ input }) => ({ input, result: evaluateJob(input) })),
-        shelf.map(({ input }) => input),
-      ),
-    [jobs, shelf],
-  );
-}
+import { useOrder } from './useOrder.ts';
 
 /** How many to buy: more where the ground is as large as its band allows. */
 const buyText = ({ order }: OrderLine): string => {

@@ -2,6 +2,7 @@ import { say } from '@steady-scatter/words/shell';
 import { RoomTabs } from '../ui/RoomTabs.tsx';
 
 const TABS = [
+  { to: '/today', label: say('shell.jobs.today') },
   { to: '/jobs', label: say('shell.jobs.jobs') },
   { to: '/log', label: say('shell.jobs.log') },
   { to: '/log/ledger', label: say('shell.jobs.ledger') },

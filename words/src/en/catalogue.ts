@@ -18,6 +18,7 @@ import { shell } from './shell.ts';
 import { sites } from './sites.ts';
 import { testRun } from './testRun.ts';
 import { things } from './things.ts';
+import { today } from './today.ts';
 import { walk } from './walk.ts';
 import { width } from './width.ts';
 import { winter } from './winter.ts';
@@ -35,6 +36,7 @@ export const EN = {
   people,
   photos,
   record,
+  today,
   walk,
   bench,
   testRun,

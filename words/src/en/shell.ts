@@ -129,6 +129,7 @@ export const shell = {
   'shell.jobs.log': 'Log',
   'shell.jobs.order': 'Season order',
   'shell.jobs.ledger': 'Ledger',
+  'shell.jobs.today': 'Today',
   'shell.jobs.looks': 'Look again',
   'shell.jobs.people': 'People',
   'shell.log': 'Log of what was spread',

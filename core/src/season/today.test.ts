@@ -1,0 +1,43 @@
+import { describe, expect, it } from 'vitest';
+import { MOST_LINES, todayLines, type TodayFacts } from './index.ts';
+
+const facts = (more: Partial<TodayFacts> = {}): TodayFacts => ({ today: '2026-04-18', unsent: 0, jobs: [], stale: [], looks: [], short: [], licenses: [], ...more }); // prettier-ignore
+const job = (name: string, days: string[], more: { isReady?: boolean; recorded?: string[] } = {}) => ({ id: name, name, days, isReady: true, recorded: [], ...more }); // prettier-ignore
+const told = (of: Partial<TodayFacts>) => todayLines(facts(of)).map(({ kind, name, onDay, more }) => [kind, name, onDay, more].filter((each) => each !== '' && each !== 0).join(' ')); // prettier-ignore
+
+describe('what a day asks', () => {
+  it('jobs of this week and those that were missed; not what is recorded, far ahead or long ago', () => {
+    const jobs = [job('Pitch', ['2026-04-20']), job('Lawn', ['2026-04-10']), job('Done', ['2026-04-15'], { recorded: ['2026-04-16'] }), job('May', ['2026-05-20']), job('Winter', ['2026-01-10'])]; // prettier-ignore
+    expect(told({ jobs })).toEqual(['overdue Lawn 2026-04-10', 'due Pitch 2026-04-20']);
+  });
+
+  it('of several portions the next that is not recorded', () => {
+    const days = ['2026-03-20', '2026-04-18', '2026-05-18'];
+    expect(told({ jobs: [job('Lawn', days, { recorded: ['2026-03-22'] })] })).toEqual([
+      'due Lawn 2026-04-18',
+    ]);
+    expect(told({ jobs: [job('Lawn', days)] })).toEqual(['overdue Lawn 2026-03-20']);
+  });
+
+  it('a job that is held says so', () => {
+    expect(todayLines(facts({ jobs: [job('Lawn', ['2026-04-18'], { isReady: false })] }))[0]).toMatchObject({ isReady: false }); // prettier-ignore
+  });
+
+  it('at most seven lines, each kind among them, the rest counted', () => {
+    const many = (name: string, count: number) => Array.from({ length: count }, (_, at) => ({ id: `${name}${at}`, name: `${name} ${at}`, to: `2026-04-${20 + at}`, until: `2026-05-1${at}` })); // prettier-ignore
+    const lines = todayLines(facts({ unsent: 3, jobs: [job('Lawn', ['2026-04-18']), job('Pitch', ['2026-04-01'])], stale: many('chart', 4), looks: many('look', 3), short: many('feed', 2), licenses: many('person', 2) })); // prettier-ignore
+    expect(lines).toHaveLength(MOST_LINES);
+    expect(new Set(lines.map(({ kind }) => kind)).size).toBe(7);
+    expect(lines.find(({ kind }) => kind === 'stale')).toMatchObject({ name: 'chart 0', more: 3 });
+    expect(lines[0]).toMatchObject({ kind: 'unsent', more: 3 });
+  });
+
+  it('where there is room, further ones of the most urgent kinds', () => {
+    const jobs = ['a', 'b', 'c'].map((name) => job(name, ['2026-04-18']));
+    expect(told({ jobs, stale: [{ id: 'x', name: 'Red' }] })).toEqual(['due a 2026-04-18', 'due b 2026-04-18', 'due c 2026-04-18', 'stale Red']); // prettier-ignore
+  });
+
+  it('nothing asks for nothing', () => {
+    expect(todayLines(facts())).toEqual([]);
+  });
+});

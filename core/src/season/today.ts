@@ -1,0 +1,98 @@
+import { daysUntil } from '../fields/days.ts';
+
+/** What a day can ask of a crew, the most urgent kinds first. */
+export const TODAY_KINDS = ['unsent', 'overdue', 'due', 'stale', 'look', 'short', 'license'] as const;
+export type TodayKind = (typeof TODAY_KINDS)[number];
+
+/** One line: what it is, of what, and where it is dealt with. */
+export interface TodayLine {
+  readonly kind: TodayKind;
+  /** Of the job, the chart, the product or the person; empty: of several. */
+  readonly name: string;
+  /** The day it is about; empty: none. */
+  readonly onDay: string;
+  /** How many more of the kind there are. */
+  readonly more: number;
+  /** What leads to it: the id of a document, or of a record. */
+  readonly id: string;
+  /** Nothing keeps it from being done; false: something does. */
+  readonly isReady: boolean;
+}
+
+/** A job with the days of its portions, as far as they are not recorded. */
+export interface TodayJob {
+  readonly id: string;
+  readonly name: string;
+  readonly days: readonly string[];
+  readonly isReady: boolean;
+  /** Something is recorded of it since its first day. */
+  readonly recorded: readonly string[];
+}
+
+export interface TodayFacts {
+  readonly today: string;
+  /** Records and photos that wait on this device. */
+  readonly unsent: number;
+  readonly jobs: readonly TodayJob[];
+  readonly stale: readonly { readonly id: string; readonly name: string }[];
+  readonly looks: readonly { readonly id: string; readonly name: string; readonly to: string }[];
+  readonly short: readonly { readonly id: string; readonly name: string }[];
+  readonly licenses: readonly { readonly id: string; readonly name: string; readonly until: string }[];
+}
+
+/** A person reads so many lines. */
+export const MOST_LINES = 7;
+/** What lies further off is no matter of today, days. */
+const AHEAD = 7;
+/** What was missed longer ago nobody catches up with. */
+const BACK = 45;
+/** A portion that was recorded so near to its day was it. */
+const NEAR = 10;
+
+/** The next portion of a job that is not recorded, between so long ago and a week ahead. */
+function openDay({ days, recorded }: TodayJob, today: string): string | null {
+  const isDone = (day: string) => recorded.some((each) => Math.abs(daysUntil(each, day)) <= NEAR);
+  return days.find((day) => day !== '' && daysUntil(day, today) <= BACK && daysUntil(today, day) <= AHEAD && !isDone(day)) ?? null; // prettier-ignore
+}
+
+/** As many lines as there is room for: the first of each kind, then further ones. */
+function roomFor(all: readonly TodayLine[]): TodayLine[] {
+  const byKind = TODAY_KINDS.map((kind) => all.filter((line) => line.kind === kind)).filter((lines) => lines.length > 0);
+  const counts = byKind.map(() => 1);
+  let left = MOST_LINES - counts.length;
+  while (left > 0) {
+    const at = byKind.findIndex((lines, kind) => counts[kind]! < lines.length);
+    if (at < 0) break;
+    counts[at]! += 1;
+    left -= 1;
+  }
+  return byKind.flatMap((lines, kind) => {
+    const shown = lines.slice(0, counts[kind]);
+    const more = lines.length - shown.length;
+    return shown.map((line, at) => (at === shown.length - 1 && more > 0 ? Object.assign({}, line, { more }) : line));
+  });
+} // prettier-ignore
+
+/**
+ * What a day asks of a crew: at most seven lines, each kind with its most urgent one, the rest counted.
+ *
+ * @example todayLines({ today: '2026-04-18', unsent: 2, jobs: [], stale: [], looks: [], short: [], licenses: [] })[0].kind // 'unsent'
+ */
+export function todayLines(facts: TodayFacts): TodayLine[] {
+  const { today, unsent, jobs, stale, looks, short, licenses } = facts;
+  const line = (kind: TodayKind, name: string, id: string, onDay = '', isReady = true): TodayLine => ({ kind, name, id, onDay, isReady, more: 0 });
+  const open = jobs
+    .flatMap((job) => {
+      const day = openDay(job, today);
+      return day === null ? [] : [{ job, day }];
+    })
+    .toSorted((a, b) => a.day.localeCompare(b.day) || a.job.name.localeCompare(b.job.name));
+  return roomFor([
+    ...(unsent > 0 ? [{ ...line('unsent', '', ''), more: unsent }] : []),
+    ...open.map(({ job, day }) => line(day < today ? 'overdue' : 'due', job.name, job.id, day, job.isReady)),
+    ...stale.map(({ id, name }) => line('stale', name, id)),
+    ...looks.toSorted((a, b) => a.to.localeCompare(b.to)).map(({ id, name, to }) => line('look', name, id, to)),
+    ...short.map(({ id, name }) => line('short', name, id)),
+    ...licenses.toSorted((a, b) => a.until.localeCompare(b.until)).map(({ id, name, until }) => line('license', name, id, until)),
+  ]);
+} // prettier-ignore

@@ -1,0 +1,52 @@
+import { KINDS } from '@steady-scatter/contract';
+import { screen, within } from '@testing-library/react';
+import { beforeEach, expect, it, vi } from 'vitest';
+import demo from '../../../demo/tarn-hollow.json' with { type: 'json' };
+import { Unreachable } from '../api/errors.ts';
+import { call } from '../api/lazyCall.ts';
+import { queries } from '../api/queries.ts';
+import { keysOf } from '../documents/docs.ts';
+import { fetched, inApp, keepDemo, keepList, lineOf } from '../testing/inApp.tsx';
+import TodayPage from './TodayPage.tsx';
+
+vi.mock('../api/lazyCall.ts', async (load) => ({ ...(await load<object>()), call: vi.fn() }));
+
+const jobs = demo.jobs as unknown as readonly { id: string; input: never }[];
+beforeEach(() => {
+  keepDemo();
+  keepList(KINDS.jobs, { limit: 200 }, jobs.map((job) => lineOf(KINDS.jobs as never, job))); // prettier-ignore
+  queries.setQueryData([...keysOf(KINDS.jobs).all, 'isReady:true'], []);
+  vi.mocked(call).mockReset().mockRejectedValue(new Unreachable('No.'));
+  return () => vi.useRealTimers();
+});
+const on = (day: string) => vi.useFakeTimers({ now: Date.parse(`${day}T12:00:00.000Z`), toFake: ['Date'] });
+
+it('tells what is due, what is stale, what wants a look and whose license ends, each with one act', () => {
+  on('2026-11-27');
+  inApp(<TodayPage />, '/today');
+  const lines = screen.getAllByRole('listitem').map((each) => each.textContent);
+  expect(lines.length).toBeLessThanOrEqual(7);
+  expect(lines.find((text) => text.includes('is stale'))).toMatch(/The chart .* is stale.*Test machine/);
+  expect(lines).toContainEqual(expect.stringMatching(/Look at Training end until 7 Dec 2026Look again/));
+  expect(lines).toContainEqual(expect.stringMatching(/The license of J\. Alder ends 31 Dec 2026Renew it/));
+});
+
+it('a job of this week leads to its run when it is ready, else to what holds it', () => {
+  on('2026-09-20');
+  inApp(<TodayPage />, '/today');
+  const held = within(
+    screen.getByText(/Sports meadow, order not complete is due 21 Sep 2026, and is held/).closest('li')!,
+  );
+  expect(held.getByRole('link').getAttribute('href')).toMatch(/\/load$/);
+  expect(screen.queryByText(/September feed/)).toBeNull();
+});
+
+it('a quiet day says so', () => {
+  on('2030-02-01');
+  keepDemo({ calibrations: [], people: [] });
+  keepList(KINDS.jobs, { limit: 200 }, []);
+  queries.setQueryData([...keysOf(KINDS.jobs).all, 'isReady:true'], []);
+  inApp(<TodayPage />, '/today');
+  expect(screen.getByText(/Nothing is due/)).toBeTruthy();
+  expect(fetched('a', {}).id).toBe('a');
+});
