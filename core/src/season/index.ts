@@ -20,7 +20,7 @@ export {
   type ConditionsNow,
   type LimitOf,
 } from './conditions.ts';
-export { ledgerRow, type LedgerRow } from './ledgerRow.ts';
+export { areaKeyOf, ledgerRow, type LedgerRow } from './ledgerRow.ts';
 export {
   dayOfRow,
   evaluateLook,

@@ -47,7 +47,7 @@ export interface LedgerRow {
 }
 
 /** The area of a row: by its id where it is one of a site, else by its name. */
-const areaKeyOf = (area: string, name: string): string =>
+export const areaKeyOf = (area: string, name: string): string =>
   area === '' ? `name ${nameKey(name)}`.slice(0, 80) : area;
 
 const NONE: Readonly<Record<LedgerNutrient, number>> = { N: 0, P2O5: 0, K2O: 0, S: 0, Ca: 0, Mg: 0, Fe: 0 };

@@ -18,5 +18,5 @@ export function monthsBetween(from: string, to: string): string[] {
 }
 
 /** The records behind a figure. */
-export const logOf = ({ areaName }: Pick<LedgerArea, 'areaName'>, { from, to }: { from: string; to: string }, product = ''): string =>
-  `/log?${new URLSearchParams({ q: [areaName, product].filter(Boolean).join(' '), from, to }).toString()}`; // prettier-ignore
+export const logOf = ({ areaKey }: Pick<LedgerArea, 'areaKey'>, { from, to }: { from: string; to: string }, product = ''): string =>
+  `/log?${new URLSearchParams({ area: areaKey, ...(product && { q: product }), from, to }).toString()}`; // prettier-ignore

@@ -1,6 +1,6 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
-import { isVoid, logTable, rowsWithin, type DoneRow } from '@steady-scatter/core/season';
-import { FileDown, Plus, Upload } from 'lucide-react';
+import { areaKeyOf, isVoid, logTable, rowsWithin, type DoneRow } from '@steady-scatter/core/season';
+import { FileDown, Plus, Upload, X } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { say, speak } from '@steady-scatter/words/record';
@@ -35,18 +35,25 @@ function isFound({ input }: DoneRow, words: readonly string[]): boolean {
   return words.every((word) => text.includes(word));
 }
 
-/** Records between two days that hold every word, the latest first. */
-function useLog(from: string, to: string, sought: string): readonly Dated[] | undefined {
+/** Records between two days that hold every word, of one area where one is asked for, the latest first. */
+function useLog(from: string, to: string, sought: string, areaKey: string | null): readonly Dated[] | undefined {
   const rows = useApplications(null);
   return useMemo(() => {
     if (!rows) return undefined;
     const words = sought.toLowerCase().split(/\s+/).filter(Boolean);
     const dated = rows.map((row) => Object.assign({ onDay: row.input.onDay || dayOf(new Date(row.startedAt)) }, row)); // prettier-ignore
-    return rowsWithin(dated, from, to).filter((row) => isFound(row, words)).toReversed();
-  }, [rows, from, to, sought]);
+    return rowsWithin(dated, from, to).filter((row) => (areaKey === null || areaKeyOf(row.input.area, row.input.areaName) === areaKey) && isFound(row, words)).toReversed();
+  }, [rows, from, to, sought, areaKey]);
 } // prettier-ignore
 
 const HEADINGS = [say('record.log.day'), say('record.log.area'), say('record.log.product'), say('record.log.amount'), say('record.log.achieved'), say('record.log.by'), say('record.log.correct')]; // prettier-ignore
+
+const areaText = ({ input }: DoneRow): string => [input.areaName, input.siteName].filter(Boolean).join(', '); // prettier-ignore
+
+/** That records of one area alone are shown, and the way to all. */
+const OnlyArea = ({ name = '', onClear }: { name: string | undefined; onClear(): void }) => (
+  <Button alignSelf="flex-end" minHeight="48px" aria-label={say('record.log.allAreas', { area: name || '…' })} onClick={onClear}>{say('record.log.onlyArea', { area: name || '…' })}<X size={18} aria-hidden /></Button>
+); // prettier-ignore
 
 /** Where it was recorded: its job, its storm; nothing for what was typed at the desk, which is corrected here. */
 const placeOf = ({ input, subject }: DoneRow): string | null => {
@@ -61,7 +68,7 @@ function LogRow({ row, onCorrect }: { row: Dated; onCorrect(): void }) {
   return (
     <chakra.tr textDecoration={isOut ? 'line-through' : undefined} color={isOut ? 'ink.soft' : undefined}>
       <chakra.td whiteSpace="nowrap">{path === null ? dayText(onDay) : <Link to={path}>{dayText(onDay)}</Link>}</chakra.td>
-      <th scope="row">{[input.areaName, input.siteName].filter(Boolean).join(', ')}</th>
+      <th scope="row">{areaText(row)}</th>
       <td>{input.product.name}</td>
       <td>{rowText(input)}</td>
       <td>{achievedText(row)}</td>
@@ -119,12 +126,13 @@ const subjectOf = (row: DoneRow): Subject => {
 
 /** Everything that was spread, by jobs, in storms and without a sheet: between two days, searched, saved, corrected. */
 export default function LogPage() {
-  const [params] = useSearchParams();
+  const [params, setParams] = useSearchParams();
+  const areaKey = params.get('area');
   const [from, setFrom] = useState(() => params.get('from') ?? `${Number(today().slice(0, 4)) - 1}-01-01`);
   const [to, setTo] = useState(() => params.get('to') ?? today());
   const [sought, setSought] = useState(() => params.get('q') ?? '');
   const [open, setOpen] = useState<'quick' | 'import' | DoneRow | null>(null);
-  const rows = useLog(from, to, sought);
+  const rows = useLog(from, to, sought, areaKey);
   const { name: crew } = useCrew();
   const { area } = usePreferences().preferences.units;
   const paper = { crew, from, to, rows: rows?.toReversed() ?? [], area: area ?? 'ft2' };
@@ -140,6 +148,7 @@ export default function LogPage() {
           <LabelledField label={say('record.log.from')} type="date" value={from} onChange={setFrom} />
           <LabelledField label={say('record.log.to')} type="date" value={to} onChange={setTo} />
           <Box flex="1 1 220px" maxWidth="360px"><LabelledField label={say('record.log.search')} value={sought} onChange={setSought} /></Box>
+          {areaKey !== null && <OnlyArea name={rows?.[0] && areaText(rows[0])} onClear={() => setParams({}, { replace: true })} />}
         </Box>
         {rows?.length === 0 && <Box fontSize="17px">{say('record.log.none')}</Box>}
         {rows && rows.length > 0 && <Rows rows={rows} onCorrect={setOpen} />}

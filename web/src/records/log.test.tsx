@@ -33,6 +33,13 @@ beforeEach(async () => {
 const said = () => [...server.rows.values()].map(({ subject, input }) => Object.assign({ subject }, input));
 const SITES = demo.sites.map(({ id, input }) => fetched(id, input)) as never;
 
+it('records of one area alone, until all are asked for', async () => {
+  const person = inApp(<LogPage />, '/log?area=nowhere&from=2025-01-01&to=2027-01-01');
+  expect(await screen.findByText(/^Nothing is recorded in these days/)).toBeTruthy();
+  await person.click(screen.getByRole('button', { name: /show the records of all areas/ }));
+  expect((await screen.findAllByRole('row')).length).toBeGreaterThan(5);
+}); // prettier-ignore
+
 describe('work without a sheet', () => {
   it('area, product, amount and a name are a record of the site', async () => {
     const person = inApp(<LogPage />, '/log');

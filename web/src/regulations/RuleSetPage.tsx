@@ -10,7 +10,10 @@ import {
   type RuleInput,
 } from '@steady-scatter/core/regulations';
 import { Plus, X } from 'lucide-react';
+import { useState } from 'react';
 import { v7 as newId } from 'uuid';
+import type { ClosedSpan } from './closedDates.ts';
+import { FileDrop } from '../ui/FileDrop.tsx';
 import { nameOf, say } from '@steady-scatter/words/rules';
 import { DocPage, type DocFormProps } from '../documents/DocPage.tsx';
 import { RATE_CHOICES } from '../units/units.ts';
@@ -23,6 +26,7 @@ import { LimitFields } from './LimitFields.tsx';
 import { RULE_SETS } from '../kinds/useRuleSets.ts';
 import { unitChoices } from '../ui/unitChoices.ts';
 
+const MAX_BYTES = 1_000_000;
 const KINDS = RULE_KIND_IDS.map((id) => ({ id, label: nameOf('rule', id) }));
 const OF = NUTRIENT_IDS.map((id) => ({ id, label: `${NUTRIENTS[id].symbol}, ${nameOf('nutrient', id)}` }));
 
@@ -97,6 +101,30 @@ function RuleRow({ rule, at, rateUnit, bind, field, removeAt }: RowProps) {
   );
 }
 
+/** Closed dates come from a calendar file, never from an address. */
+function ClosedDates({ onSpans }: { onSpans(spans: readonly ClosedSpan[]): void }) {
+  const [told, setTold] = useState('');
+  const read = async (file: File) => {
+    const { closedDatesIn } = await import('./closedDates.ts');
+    const spans = file.size > MAX_BYTES ? null : closedDatesIn(await file.text());
+    setTold(
+      spans === null
+        ? say('rules.closed.none')
+        : say('rules.closed.taken', {
+            count: spans.length,
+            once: spans.filter(({ isYearly }) => !isYearly).length,
+          }),
+    );
+    if (spans && spans.length > 0) onSpans(spans);
+  };
+  return (
+    <Box marginTop="10px" maxWidth="640px">
+      <FileDrop accept=".ics,text/calendar" act={say('rules.closed.choose')} onFile={(file) => void read(file)}>{say('rules.closed.drop')}</FileDrop>
+      <Box role="status" fontSize="16px">{told}</Box>
+    </Box>
+  ); // prettier-ignore
+}
+
 function RuleSetForm(props: DocFormProps<RuleSetInput>) {
   const { input, bind, field, add } = props;
   const { rules } = input;
@@ -125,6 +153,14 @@ function RuleSetForm(props: DocFormProps<RuleSetInput>) {
         >
           <Plus size={18} /> {say('rules.set.add')}
         </Button>
+        <ClosedDates
+          onSpans={(spans) =>
+            props.set('rules', [
+              ...rules,
+              ...spans.map(({ from, to }) => Object.assign(blankRule(newId()), { kind: 'closed', from, to })),
+            ])
+          }
+        />
       </Section>
       <LimitFields {...props} />
       <chakra.p fontSize="15px" color="ink.soft">

@@ -94,6 +94,8 @@ export const record = {
   'record.log.search': 'Site, area, product, lot or name',
   'record.log.none':
     'Nothing is recorded in these days. Work is recorded at the stop After of a job, in the rounds of a storm, or here without a sheet.',
+  'record.log.onlyArea': 'Only {area}',
+  'record.log.allAreas': 'Only {area}: show the records of all areas',
   'record.log.count': '{count, plural, one {One record} other {# records}}',
   'record.log.day': 'Day',
   'record.log.area': 'Area',

@@ -47,6 +47,11 @@ export const rules = {
   'rules.repair.nothing': 'Nothing of this product is allowed here now. Choose another product.',
   'rules.repair.noLower':
     'No lower rate meets this rule. Choose another product, another day, or get a soil test.',
+  'rules.closed.choose': 'Choose a calendar file',
+  'rules.closed.drop': 'with closed dates (iCalendar, .ics), or drop it here.',
+  'rules.closed.none': 'This is no calendar file. Save the calendar as .ics and choose that.',
+  'rules.closed.taken':
+    '{count, plural, =0 {No closed dates are in it.} one {One span of closed dates added.} other {# spans of closed dates added.}}{once, plural, =0 {} one { One was of a single year: it holds each year here. Change it if it should not.} other { # were of a single year: they hold each year here. Change those that should not.}}',
   'rules.rule.days': 'days',
   'rules.rule.years': 'years old',
   'rules.rule.number': 'Rule {number}',
