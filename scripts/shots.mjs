@@ -144,8 +144,11 @@ async function openRun(page) {
   await page.getByRole('button', { name: 'Begin run' }).click();
   const field = page.getByRole('button', { name: /^Tap/ });
   await field.click();
-  await page.waitForTimeout(400);
+  // The time of the first side, so that the pace is one that is walked.
+  await page.waitForTimeout(14_500);
   await field.click();
+  await page.waitForTimeout(4000);
+  await page.evaluate(() => window.scrollTo(0, 0));
 }
 
 /** @param {import('@playwright/test').Page} page */

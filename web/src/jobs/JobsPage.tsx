@@ -60,7 +60,7 @@ function BrokenMarks({ lines, children }: MarksProps<JobLine>) {
   const broken = useRulesBroken(lines.map(({ id }) => id));
   return children(({ id, isReady }) => {
     const count = broken.get(id) ?? 0;
-    if (count === 0) return isReady ? <span data-mark>{say('sheet.jobs.ready')}</span> : null;
+    if (count === 0) return isReady ? <span data-mark="good">{say('sheet.jobs.ready')}</span> : null;
     return (
       <span data-mark>
         ▲ {count === 1 ? say('sheet.rules.oneBroken') : say('sheet.rules.manyBroken', { count })}

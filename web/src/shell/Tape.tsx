@@ -39,7 +39,7 @@ const StopLink = chakra(Link, {
     borderColor: 'tape.ink',
     outlineOffset: '-4px',
     _hover: { bg: 'rgba(0, 0, 0, 0.08)' },
-    '&[aria-current]': { bg: 'tape.ink', color: 'tape' },
+    '&[aria-current], &[aria-current]:hover': { bg: 'tape.ink', color: 'tape' },
   },
 });
 

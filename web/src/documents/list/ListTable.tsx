@@ -52,6 +52,7 @@ const Table = chakra('table', {
       fontSize: '15px',
       whiteSpace: { sm: 'nowrap' },
     },
+    '& [data-mark=good]': { color: 'act' },
     '& th button': {
       minHeight: '40px',
       display: 'inline-flex',
