@@ -141,13 +141,14 @@ async function openRun(page) {
   await openJob('Lake front, September feed')(page);
   await page.getByRole('link', { name: /^Run/ }).click();
   await page.getByLabel('Your name').fill('R. Fenn');
+  await page.clock.install();
   await page.getByRole('button', { name: 'Begin run' }).click();
   const field = page.getByRole('button', { name: /^Tap/ });
   await field.click();
-  // The time of the first side, so that the pace is one that is walked.
-  await page.waitForTimeout(14_500);
+  // The edge at a pace that is walked, and a little of what comes next.
+  await page.clock.fastForward(65_000);
   await field.click();
-  await page.waitForTimeout(4000);
+  await page.clock.fastForward(4000);
   await page.evaluate(() => window.scrollTo(0, 0));
 }
 

@@ -38,8 +38,8 @@ const StopLink = chakra(Link, {
     borderRight: '2px solid',
     borderColor: 'tape.ink',
     outlineOffset: '-4px',
-    _hover: { bg: 'rgba(0, 0, 0, 0.08)' },
-    '&[aria-current], &[aria-current]:hover': { bg: 'tape.ink', color: 'tape' },
+    '&:hover:not([aria-current])': { bg: 'rgba(0, 0, 0, 0.08)' },
+    '&[aria-current]': { bg: 'tape.ink', color: 'tape' },
   },
 });
 
