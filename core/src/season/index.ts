@@ -38,6 +38,7 @@ export { logColumns, readLogRow, type LogRowResult } from './logRow.ts';
 export { blankPerson, evaluatePerson, licenseOn, personInput, type PersonInput } from './person.ts';
 export {
   evaluateStockMove,
+  lotCameAt,
   STOCK_MOVES,
   stockMoveInput,
   stockOf,

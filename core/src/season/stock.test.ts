@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { evaluateStockMove, stockOf, type StockMoveInput } from './index.ts';
+import { evaluateStockMove, lotCameAt, stockOf, type StockMoveInput } from './index.ts';
 
 const move = (what: StockMoveInput['what'], packages: string, more: Partial<StockMoveInput> = {}): StockMoveInput => ({ what, packages, lot: '', price: '', by: '', note: '', void: '', ...more }); // prettier-ignore
 const row = (day: number, input: StockMoveInput, id = `r${day}`, first: string | null = null) => ({ id, first, occurredAt: `2026-04-${String(day).padStart(2, '0')}T08:00:00.000Z`, input }); // prettier-ignore
@@ -60,4 +60,25 @@ it.each([
 });
 it('none at all may be counted', () => {
   expect(evaluateStockMove(move('counted', '0'))).toEqual({ packages: 0, errors: [] });
+});
+
+describe('when a lot came', () => {
+  const lot = 'LF-2604';
+
+  it('is its first receipt, however its name is written; a lot that nobody named came at no time', () => {
+    const rows = [row(9, move('received', '2', { lot })), row(3, move('received', '4', { lot: ' lf-2604' })), row(1, move('received', '4', { lot: 'X' })), row(2, move('counted', '9', { lot }))]; // prettier-ignore
+    expect(lotCameAt(rows, lot)).toBe('2026-04-03T08:00:00.000Z');
+    expect(lotCameAt(rows, 'LF-2605')).toBe('');
+    expect(lotCameAt(rows, '  ')).toBe('');
+  });
+
+  it('is not one that was taken back; one said anew came when it was first said', () => {
+    const slip = row(3, move('received', '4', { lot }));
+    expect(lotCameAt([slip, row(5, move('received', '4', { lot, void: 'A slip' }), 'v', 'r3')], lot)).toBe(
+      '',
+    );
+    expect(lotCameAt([slip, row(5, move('received', '6', { lot }), 'n', 'r3')], lot)).toBe(
+      '2026-04-03T08:00:00.000Z',
+    );
+  });
 });

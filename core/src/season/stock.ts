@@ -4,6 +4,7 @@ import { finite, requireFinite, requirePositive } from '../errors/preconditions.
 import { InputError } from '../errors/InputError.ts';
 import { latestOf, type AppendedRow } from '../fields/latest.ts';
 import { readCount } from '../fields/counts.ts';
+import { nameKey } from '../fields/nameKey.ts';
 import { text, type InputOf } from '../fields/schema.ts';
 
 /** What can happen to packages on a shelf; what was spread is known from the records. */
@@ -97,3 +98,21 @@ export function stockOf(moves: readonly StockMoveRow[], used: readonly StockUse[
   const [received, disposed, gone] = [sum('received'), sum('disposed'), packageSi === null ? 0 : usedSi / packageSi];
   return { packages: finite((stand[last]?.packages ?? 0) + received - disposed - gone), countedAt, received, used: finite(gone), disposed };
 } // prettier-ignore
+
+/**
+ * When a lot came: of its first receipt that counts.
+ *
+ * @returns the moment; empty: no lot is said, or nobody told when it came
+ * @example lotCameAt([], 'LF-2604') // ''
+ */
+export function lotCameAt(moves: readonly StockMoveRow[], lot: string): string {
+  const sought = nameKey(lot);
+  if (sought === '') return '';
+  const known = new Map(moves.map((row) => [row.id, row]));
+  const came = latestOf(moves)
+    .filter(
+      ({ input }) => input.what === 'received' && input.void.trim() === '' && nameKey(input.lot) === sought,
+    )
+    .map((row) => known.get(row.first ?? '')?.occurredAt ?? row.occurredAt);
+  return came.toSorted()[0] ?? '';
+}

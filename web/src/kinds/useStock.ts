@@ -1,13 +1,14 @@
 import type { StockLine } from '@steady-scatter/contract';
 import { evaluateProduct, type ProductInput } from '@steady-scatter/core/products';
 import { nameKey } from '@steady-scatter/core/fields';
-import { doneRows, evaluateApplication, isVoid, stockOf } from '@steady-scatter/core/season';
+import { doneRows, evaluateApplication, isVoid, lotCameAt, stockOf } from '@steady-scatter/core/season';
 import { useQuery } from '@tanstack/react-query';
 import { Unreachable } from '../api/errors.ts';
 import { call } from '../api/lazyCall.ts';
 import { queries } from '../api/queries.ts';
-import { allDocs, type Doc } from '../documents/docs.ts';
-import { allRows } from '../events/appended.ts';
+import { allDocs, useDocs, type Doc } from '../documents/docs.ts';
+import { allRows, useRows } from '../events/appended.ts';
+import { dayOf } from '../ui/today.ts';
 import { PRODUCTS } from './useProducts.ts';
 
 /** What of the shelf is known by the id of a product. */
@@ -52,6 +53,15 @@ export function useStock(): StockById {
 }
 const byId = (lines: StockLine[]): StockById => new Map(lines.map((line) => [line.product, line]));
 const NOTHING: StockById = new Map();
+
+/** The day on which a lot of a product came, where somebody said it. */
+export function useLotCame({ name, lot }: { readonly name: string; readonly lot: string }): string {
+  const { data: products = [] } = useDocs(PRODUCTS);
+  const { data: moves = [] } = useRows('stockMoves', null);
+  const own = new Set(products.filter(({ input }) => nameKey(input.name) === nameKey(name)).map(({ id }) => id));
+  const at = lotCameAt(moves.filter(({ subject }) => own.has(subject)), lot);
+  return at === '' ? '' : dayOf(new Date(at));
+} // prettier-ignore
 
 /** Packages for a field or a cell: at most three decimals, never below nothing. */
 export const packagesText = (packages: number): string => String(Number(Math.max(0, packages).toFixed(2)));

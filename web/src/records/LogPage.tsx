@@ -125,8 +125,13 @@ const subjectOf = (row: DoneRow): Subject => {
 };
 
 /** Everything that was spread, by jobs, in storms and without a sheet: between two days, searched, saved, corrected. */
-export default function LogPage() {
-  const [params, setParams] = useSearchParams();
+function Log({
+  params,
+  setParams,
+}: {
+  params: URLSearchParams;
+  setParams: ReturnType<typeof useSearchParams>[1];
+}) {
   const areaKey = params.get('area');
   const [from, setFrom] = useState(() => params.get('from') ?? `${Number(today().slice(0, 4)) - 1}-01-01`);
   const [to, setTo] = useState(() => params.get('to') ?? today());
@@ -148,7 +153,7 @@ export default function LogPage() {
           <LabelledField label={say('record.log.from')} type="date" value={from} onChange={setFrom} />
           <LabelledField label={say('record.log.to')} type="date" value={to} onChange={setTo} />
           <Box flex="1 1 220px" maxWidth="360px"><LabelledField label={say('record.log.search')} value={sought} onChange={setSought} /></Box>
-          {areaKey !== null && <OnlyArea name={rows?.[0] && areaText(rows[0])} onClear={() => setParams({}, { replace: true })} />}
+          {areaKey !== null && <OnlyArea name={rows?.[0] && areaText(rows[0])} onClear={() => setParams((now) => { now.delete('area'); return now; }, { replace: true })} />}
         </Box>
         {rows?.length === 0 && <Box fontSize="17px">{say('record.log.none')}</Box>}
         {rows && rows.length > 0 && <Rows rows={rows} onCorrect={setOpen} />}
@@ -158,4 +163,11 @@ export default function LogPage() {
       </Box>
     </>
   ); // prettier-ignore
+}
+
+/** The log as its address asks for it, anew when another page leads here. */
+export default function LogPage() {
+  const [params, setParams] = useSearchParams();
+  const asked = ['from', 'to', 'q'].map((name) => params.get(name) ?? '').join(' ');
+  return <Log key={asked} params={params} setParams={setParams} />;
 }

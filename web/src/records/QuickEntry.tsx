@@ -11,12 +11,14 @@ import { appendApplication } from '../kinds/useApplications.ts';
 import { personNamed, usePeople } from '../kinds/usePeople.ts';
 import { useRigs } from '../kinds/useRigs.ts';
 import { useShelf } from '../kinds/useShelf.ts';
+import { useLotCame } from '../kinds/useStock.ts';
 import { useSites } from '../kinds/useSites.ts';
 import { useNotices } from '../notices/notices.tsx';
 import { WhoField } from '../people/WhoField.tsx';
 import { useSystem } from '../settings/useSystem.ts';
 import { BareUnit } from '../ui/BareUnit.tsx';
 import { Choice } from '../ui/Choice.tsx';
+import { dayText } from '../ui/dayText.ts';
 import { LabelledField } from '../ui/LabelledField.tsx';
 import { Panel } from '../ui/Panel.tsx';
 import { today } from '../ui/today.ts';
@@ -44,6 +46,7 @@ interface Typed {
 export function QuickEntry({ onClose }: { onClose(): void }) {
   const [typed, setTyped] = useState<Typed>(() => ({ area: '', product: '', machine: '', amount: '', by: whoWorks(), day: today() })); // prettier-ignore
   const [tried, setTried] = useState(false);
+  const [isAsked, setAsked] = useState(false);
   const { data: sites = [] } = useSites();
   const { data: shelf = [] } = useShelf();
   const { data: rigs = [] } = useRigs();
@@ -51,8 +54,12 @@ export function QuickEntry({ onClose }: { onClose(): void }) {
   const notices = useNotices();
   const system = useSystem();
   const areas = areasOf(sites);
-  const set = (more: Partial<Typed>) => setTyped({ ...typed, ...more });
+  const set = (more: Partial<Typed>) => {
+    setTyped({ ...typed, ...more });
+    setAsked(false);
+  };
   const label = shelf.find(({ id }) => id === typed.product)?.input;
+  const lotCame = useLotCame({ name: label?.name ?? '', lot: label?.lot ?? '' });
   const isLiquid = label !== undefined && PRODUCT_KINDS[label.kind].form === 'liquid';
   const units = spreadUnits(isLiquid, system === 'us');
   const unit = label?.package.unit ?? units.amount;
@@ -87,9 +94,11 @@ export function QuickEntry({ onClose }: { onClose(): void }) {
   const said = input();
   const wrong = said ? evaluateApplication(said).errors.find(({ field }) => field === 'amount.text') : undefined;
   const lack = !said ? say('log.quick.lacks') : typed.by.trim() === '' ? say('log.quick.needsBy') : typed.day > today() ? say('log.quick.future') : null;
+  const question = typed.day < lotCame ? say('record.beforeLot', { day: dayText(lotCame) }) : null;
   const save = () => {
     setTried(true);
     if (!said || lack || wrong) return;
+    if (question && !isAsked) return setAsked(true);
     keepWho(typed.by);
     const startedAt = typed.day === today() ? {} : { startedAt: new Date(`${typed.day}T12:00`).toISOString() };
     void appendApplication({ subject: { kind: 'sites', id: said.site }, input: said, ...startedAt });
@@ -106,7 +115,7 @@ export function QuickEntry({ onClose }: { onClose(): void }) {
         <WhoField label={say('log.quick.by')} value={typed.by} onChange={(by) => set({ by })} />
         <Choice label={say('log.quick.machine')} value={typed.machine} options={[{ id: '', label: say('log.quick.noMachine') }, ...rigs.map(({ id, input: { name } }) => ({ id, label: name }))]} onChange={(machine) => set({ machine })} />
         <LabelledField label={say('log.quick.day')} type="date" minHeight="56px" value={typed.day} onChange={(day) => set({ day })} />
-        {tried && lack && <Box role="alert" color="warn" fontWeight="semibold">{lack}</Box>}
+        {((tried && lack) || (isAsked && question)) && <Box role="alert" color="warn" fontWeight="semibold">{lack ?? question}</Box>}
       </Box>
     </Panel>
   );

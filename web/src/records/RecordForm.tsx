@@ -9,6 +9,7 @@ import { say } from '@steady-scatter/words/record';
 import { connectionStore } from '../api/connection.ts';
 import { appendApplication, type Subject } from '../kinds/useApplications.ts';
 import { personNamed, usePeople } from '../kinds/usePeople.ts';
+import { useLotCame } from '../kinds/useStock.ts';
 import { heldWalk, letWalkGo } from '../kinds/useWalks.ts';
 import type { RunOfSheet } from '../load/useRunSheet.ts';
 import { useJobMachine } from '../machine/useJobMachine.ts';
@@ -21,6 +22,7 @@ import { WeatherFields } from '../run/WeatherFields.tsx';
 import { useSheet, useSheetForm } from '../sheet/sheet.tsx';
 import { BareUnit } from '../ui/BareUnit.tsx';
 import { CheckLine } from '../ui/CheckLine.tsx';
+import { dayText } from '../ui/dayText.ts';
 import { NotesField } from '../ui/formParts.tsx';
 import { LabelledField } from '../ui/LabelledField.tsx';
 import { Section } from '../ui/Section.tsx';
@@ -140,13 +142,15 @@ export function RecordForm({ subject, of }: { subject: Subject; of: RunOfSheet }
   const unit = answer.units.amount;
   const planned = areas.reduce((sum, { plannedSi }) => sum + plannedSi, 0);
   const person = personNamed(people, typed.by);
+  const lotCame = useLotCame(worksheet.product);
+  const beforeLot = say('record.beforeLot', { day: dayText(lotCame) });
   const set = (more: Partial<Typed>) => {
     setTyped({ ...typed, ...more });
     setLack(null);
   };
   const save = () => {
     const used = usedOf(typed, unit);
-    const found = lackOf(typed, areas, used, lack === say('record.over'));
+    const found = lackOf(typed, areas, used, { isSure: lack === say('record.over') || lack === beforeLot, lotCame });
     setLack(found);
     if (found) return;
     keepWho(typed.by);

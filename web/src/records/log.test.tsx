@@ -4,6 +4,7 @@ import type { TDocumentDefinitions } from 'pdfmake/interfaces';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import demo from '../../../demo/tarn-hollow.json' with { type: 'json' };
 import { call, callEvents } from '../api/lazyCall.ts';
+import { queries } from '../api/queries.ts';
 import { fetched, inApp, keepDemo } from '../testing/inApp.tsx';
 import { freshDevice } from '../testing/device.ts';
 import { fakeServer } from '../testing/fakeServer.ts';
@@ -30,8 +31,16 @@ beforeEach(async () => {
   vi.mocked(callEvents).mockReset().mockImplementation(server.events);
   vi.mocked(call).mockReset().mockImplementation(server.call);
 });
+/** Records of one lot in the demo data. */
+const LOT = doneRows(demo.applications as never).filter(({ input }) => input.product.lot === 'TH-2603').length; // prettier-ignore
 const said = () => [...server.rows.values()].map(({ subject, input }) => Object.assign({ subject }, input));
 const SITES = demo.sites.map(({ id, input }) => fetched(id, input)) as never;
+
+it('the records of a lot, of all years', async () => {
+  inApp(<LogPage />, '/log?from=2000-01-01&q=TH-2603');
+  expect(await screen.findAllByRole('row', { name: /Lake feed 24-0-8/ })).toHaveLength(LOT);
+  expect(screen.getAllByRole('row')).toHaveLength(1 + LOT);
+});
 
 it('records of one area alone, until all are asked for', async () => {
   const person = inApp(<LogPage />, '/log?area=nowhere&from=2025-01-01&to=2027-01-01');
@@ -41,6 +50,28 @@ it('records of one area alone, until all are asked for', async () => {
 }); // prettier-ignore
 
 describe('work without a sheet', () => {
+  it('of a day before its lot came is asked about, anew once something is changed', async () => {
+    const potash = demo.products.find(({ input }) => input.name === 'Potash 0-0-60')!;
+    queries.setQueryData(['stockMoves', 'all'], [{ id: 'm1', subject: potash.id, first: null, occurredAt: '2026-09-20T12:00:00.000Z', input: { what: 'received', packages: '4', lot: potash.input.lot, price: '', by: '', note: '', void: '' } }]); // prettier-ignore
+    const person = inApp(<LogPage />, '/log');
+    await person.click(screen.getByRole('button', { name: 'Record work' }));
+    const panel = within(await screen.findByRole('dialog'));
+    const save = () => person.click(panel.getByRole('button', { name: 'Save record' }));
+    await person.selectOptions(panel.getByLabelText('Area'), 'School: Pitch');
+    await person.selectOptions(panel.getByLabelText('Product'), 'Potash 0-0-60');
+    await person.type(panel.getByLabelText('Amount that went out'), '90');
+    await person.type(panel.getByLabelText('Your name'), 'J. Alder');
+    fireEvent.change(panel.getByLabelText('Day'), { target: { value: '2026-09-10' } });
+    await save();
+    expect(panel.getByRole('alert').textContent).toMatch(/This lot came on 20 Sep 2026/);
+    fireEvent.change(panel.getByLabelText('Day'), { target: { value: '2026-09-11' } });
+    expect(panel.queryByRole('alert')).toBeNull();
+    await save();
+    expect(said()).toHaveLength(0);
+    await save();
+    await waitFor(() => expect(said()).toHaveLength(1));
+  });
+
   it('area, product, amount and a name are a record of the site', async () => {
     const person = inApp(<LogPage />, '/log');
     await person.click(screen.getByRole('button', { name: 'Record work' }));

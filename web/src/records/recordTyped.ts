@@ -9,6 +9,7 @@ import {
 } from '@steady-scatter/core/quantities';
 import { say } from '@steady-scatter/words/record';
 import { splitByPlan } from '@steady-scatter/core/season';
+import { dayText } from '../ui/dayText.ts';
 import { typedAs, type RecordArea } from './recordFor.ts';
 
 /** What is typed when work is recorded; everything else is the sheet's, and the run's. */
@@ -71,8 +72,8 @@ export const momentsOf = ({ day, time, until }: Pick<Typed, 'day' | 'time' | 'un
   until: until === '' ? null : Date.parse(`${day}T${until}`),
 });
 
-/** What keeps it from being recorded; null: nothing does. @param isSure somebody saw the question and saves again */
-export function lackOf(typed: Typed, areas: readonly RecordArea[], used: ReturnType<typeof usedOf>, isSure: boolean): string | null {
+/** What keeps it from being recorded; null: nothing does. @param how isSure: somebody saw the question and saves again; lotCame: the day of it, empty where nobody said */
+export function lackOf(typed: Typed, areas: readonly RecordArea[], used: ReturnType<typeof usedOf>, { isSure, lotCame }: { readonly isSure: boolean; readonly lotCame: string }): string | null {
   if (areas.length === 0) return say('record.needsPlan');
   if (typed.by.trim() === '') return say('record.needsBy');
   if (used.lack) return used.lack;
@@ -80,5 +81,6 @@ export function lackOf(typed: Typed, areas: readonly RecordArea[], used: ReturnT
   if (used.si !== null && used.si > planned * TOO_MUCH && !isSure) return say('record.over');
   const { from, until } = momentsOf(typed);
   if (Number.isNaN(from) || from > Date.now() + 60_000) return say('record.future');
-  return until !== null && !(until >= from) ? say('record.endsBefore') : null;
+  if (until !== null && !(until >= from)) return say('record.endsBefore');
+  return typed.day < lotCame && !isSure ? say('record.beforeLot', { day: dayText(lotCame) }) : null;
 } // prettier-ignore

@@ -195,6 +195,20 @@ describe('recording', () => {
     noteAnswer(new Date().toUTCString(), Date.now());
   });
 
+  it('a day before its lot came is asked about once', async () => {
+    const own = demo.jobs.find(({ input }) => input.name === SPRING)!.input.worksheet.product;
+    const came = { id: 'm1', subject: demo.products.find(({ input }) => input.name === own.name)!.id, first: null, occurredAt: '2026-04-20T12:00:00.000Z', input: { what: 'received', packages: '4', lot: own.lot, price: '', by: '', note: '', void: '' } }; // prettier-ignore
+    queries.setQueryData(['stockMoves', 'all'], [came]);
+    const { person } = open(SPRING);
+    await person.type(record().getByLabelText('Your name'), 'R. Fenn');
+    fireEvent.change(record().getByLabelText('Day'), { target: { value: '2026-04-18' } });
+    await person.click(record().getByRole('button', { name: 'Save record' }));
+    expect(record().getByRole('alert').textContent).toMatch(/This lot came on 20 Apr 2026, later than that/);
+    expect(said()).toHaveLength(0);
+    await person.click(record().getByRole('button', { name: 'Save record' }));
+    await waitFor(() => expect(said()).toHaveLength(3));
+  });
+
   it('what ends before it begins is asked about', async () => {
     const { person } = open(SPRING);
     await person.type(record().getByLabelText('Your name'), 'R. Fenn');

@@ -30,7 +30,7 @@ it('offers what can be done, and the latest jobs, before anything is typed', () 
 it('finds among everything that is stored once somebody pauses, and tells what has the words', async () => {
   const person = open();
   await person.type(box(), 'slip');
-  await waitFor(() => expect(options()).toEqual(['Spring feedSlipway bank, 18\u00a0Apr\u00a02026', 'Slipway'])); // prettier-ignore
+  await waitFor(() => expect(options()).toEqual(['Spring feedSlipway bank, 18\u00a0Apr\u00a02026', 'Slipway', 'Records with “slip”'])); // prettier-ignore
   expect(asked).toHaveBeenCalledTimes(1);
   expect(asked).toHaveBeenCalledWith('search', expect.objectContaining({ query: { q: 'slip', limit: 12 } }));
 });
@@ -39,8 +39,8 @@ it('each kind stands together, under its name, whatever the order in which they 
   asked.mockResolvedValue({ hits: [hit({ id: '1', name: 'A' }), hit({ kind: 'sites', id: '2', name: 'B', onDay: null }), hit({ id: '3', name: 'C' })] }); // prettier-ignore
   const person = open();
   await person.type(box(), 'x');
-  await waitFor(() => expect(screen.getAllByRole('group').map((group) => document.getElementById(group.getAttribute('aria-labelledby') ?? '')?.textContent)).toEqual(['Jobs', 'Sites'])); // prettier-ignore
-  expect(options().map((text) => text?.[0])).toEqual(['A', 'C', 'B']);
+  await waitFor(() => expect(screen.getAllByRole('group').map((group) => document.getElementById(group.getAttribute('aria-labelledby') ?? '')?.textContent)).toEqual(['Jobs', 'Sites', 'Records'])); // prettier-ignore
+  expect(options().map((text) => text?.[0])).toEqual(['A', 'C', 'B', 'R']);
   // The keys go by what is seen.
   await person.keyboard('{ArrowDown}');
   expect(document.getElementById(box().getAttribute('aria-activedescendant') ?? '')?.textContent).toContain(

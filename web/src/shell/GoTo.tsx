@@ -11,7 +11,7 @@ import { useSought } from '../documents/useSought.ts';
 import { JOBS } from '../kinds/useJobs.ts';
 import { Panel } from '../ui/Panel.tsx';
 import type { Command } from '../commands/commands.ts';
-import { commandEntries, groupsOf, hitEntries, MAX_FOUND, type Entry } from './findEntries.ts';
+import { commandEntries, groupsOf, hitEntries, logEntry, MAX_FOUND, type Entry } from './findEntries.ts';
 
 const Option = ({ entry }: { entry: Entry }) => (
   <Listbox.Item item={entry}>
@@ -65,16 +65,15 @@ function useFound(acts: readonly Command[], input: string, q: string) {
   const navigate = useNavigate();
   // Hits for other words than these would be opened by Enter.
   const hits = q === input.trim() ? answer : null;
-  const entries = [
-    ...commandEntries(acts, input),
-    ...hitEntries(hits ?? [], (path) => void navigate(path)),
-  ].slice(0, MAX_FOUND);
+  const open = (path: string) => void navigate(path);
+  const found = [...commandEntries(acts, input), ...hitEntries(hits ?? [], open)].slice(0, MAX_FOUND);
+  const entries = hits !== null && q !== '' ? [...found, logEntry(q, open)] : found;
   const groups = groupsOf(entries);
   const items = groups.flatMap(([, each]) => [...each]);
   return {
     groups,
     collection: createListCollection({ items, itemToValue: ({ id }) => id, itemToString: ({ label }) => label }), // prettier-ignore
-    isNothing: hits !== null && items.length === 0,
+    isNothing: hits !== null && found.length === 0,
   };
 }
 

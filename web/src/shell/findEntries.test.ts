@@ -1,6 +1,6 @@
 import type { Hit } from '@steady-scatter/contract';
 import { expect, it, vi } from 'vitest';
-import { commandEntries, hitEntries } from './findEntries.ts';
+import { commandEntries, hitEntries, logEntry } from './findEntries.ts';
 
 const commands = [
   { id: 'new', label: 'New sheet', keys: 'n', run: () => undefined },
@@ -28,4 +28,12 @@ it('leads from what was found to where it stands', () => {
   area?.run();
   site?.run();
   expect(open.mock.calls).toEqual([['/jobs/1'], ['/sites/2']]);
+});
+
+it('leads to the records of all years that hold the words', () => {
+  const open = vi.fn<(path: string) => void>();
+  const entry = logEntry('lot 7 & 8', open);
+  expect(entry).toMatchObject({ kind: 'Records', label: 'Records with “lot 7 & 8”' });
+  entry.run();
+  expect(open).toHaveBeenCalledWith('/log?from=2000-01-01&q=lot+7+%26+8');
 });

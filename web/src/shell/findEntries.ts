@@ -41,6 +41,15 @@ export function groupsOf(entries: readonly Entry[]): (readonly [kind: string, en
   return kinds.map((kind) => [kind, entries.filter((entry) => entry.kind === kind)] as const);
 }
 
+/** The way to the records that hold the words: of an area, a lot, a product or a person, of all years. */
+export const logEntry = (q: string, open: (path: string) => void): Entry => ({
+  id: 'log',
+  kind: sentence(manyOf('applications')),
+  label: say('shell.inLog', { q }),
+  detail: '',
+  run: () => open(`/log?${new URLSearchParams({ from: '2000-01-01', q }).toString()}`),
+});
+
 const NO_BREAK = '\u00a0';
 
 /** Documents that were found, each with the text of it that has the words where its name has not. */

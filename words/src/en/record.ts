@@ -55,6 +55,8 @@ export const record = {
   'record.weather.is': 'Weather: {weather}',
   'record.weather.none': 'No weather is noted',
   'record.mind': 'When it is done',
+  'record.beforeLot':
+    'This lot came on {day}, later than that. Check the day and the lot; if both are right, save again.',
   'record.future': 'That is in the future. Check the day and the time.',
   'record.area.change': 'Correct {area}',
   'record.area.correct': 'Correct',

@@ -70,6 +70,7 @@ export const shell = {
   'shell.seeJobs': 'See the jobs',
   'shell.brokeSaid': 'What it said: {words}',
   'shell.goTo': 'Go to',
+  'shell.inLog': 'Records with “{q}”',
   'shell.goToLabel': 'Find anything stored, or something to do',
   'shell.goToHint': 'A job, a site, a product, or what to do',
   'shell.found': 'Found',
