@@ -28,6 +28,8 @@ export function ofRecords(
     () => core.licenseOn({ license: text, licenseUntil: '2026-12-31' }, '2026-04-18'),
     () => core.evaluateStockMove(move),
     () => core.stockOf([{ ...row, input: move }], [{ at: '2027-01-01T00:00:00.000Z', si: 5 }], 22.7),
+    () => core.lotCameAt([{ ...row, input: { ...move, lot: text } }], text),
+    () => core.areaKeyOf(text, text),
     () => core.evaluateLook(look),
     () => core.looksDue(done, new Set(), '2027-01-20'),
     () => core.looksSeen([{ ...row, input: look }], done),

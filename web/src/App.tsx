@@ -15,7 +15,7 @@ const OrderPage = lazyPart(() => import('./load/OrderPage.tsx'));
 const LogPage = lazyPart(() => import('./records/LogPage.tsx'));
 const TodayPage = lazyPart(() => import('./today/TodayPage.tsx'));
 const LedgerPage = lazyPart(() => import('./ledger/LedgerPage.tsx'));
-const LooksPage = lazyPart(() => import('./looks/LooksPage.tsx'));
+const LooksPage = lazyPart(() => import('./records/LooksPage.tsx'));
 const PeoplePage = lazyPart(() => import('./people/PeoplePage.tsx'));
 const PersonPage = lazyPart(() => import('./people/PersonPage.tsx'));
 const SitesPage = lazyPart(() => import('./sites/SitesPage.tsx'));

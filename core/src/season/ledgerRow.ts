@@ -46,7 +46,11 @@ export interface LedgerRow {
   readonly cents: number | null;
 }
 
-/** The area of a row: by its id where it is one of a site, else by its name. */
+/**
+ * The area of a row: by its id where it is one of a site, else by its name.
+ *
+ * @example areaKeyOf('', ' North  Lawn ') // 'name north lawn'
+ */
 export const areaKeyOf = (area: string, name: string): string =>
   area === '' ? `name ${nameKey(name)}`.slice(0, 80) : area;
 

@@ -5,7 +5,7 @@ import { useParams } from 'react-router';
 import { say } from '@steady-scatter/words/record';
 import { useApplications, type Subject } from '../kinds/useApplications.ts';
 import { useRunSheet } from '../load/useRunSheet.ts';
-import { LookBox } from '../looks/LookBox.tsx';
+import { LookBox } from './LookBox.tsx';
 import { useDrift } from '../machine/useDrift.ts';
 import { useSheetForm } from '../sheet/sheet.tsx';
 import { DriftBox } from './DriftBox.tsx';

@@ -83,14 +83,14 @@ interface PartProps {
 function WeighBack({ typed, unit, set }: PartProps) {
   const used = usedOf(typed, unit);
   const text = say('record.weighBackIs', { loaded: typed.loaded.trim() || 'none', left: typed.left.trim() || '…', used: used.si === null ? '…' : shownIn(used.si, unit) });
-  const field = (name: 'loaded' | 'left' | 'packages') => (
-    <LabelledField label={say(`record.${name}`)} value={typed[name]} inputMode="decimal" minHeight="56px" unit={name === 'packages' ? undefined : <BareUnit text={typed[name]} unit={unit} />} onChange={(value) => set({ [name]: value })} />
+  const field = (name: 'loaded' | 'left' | 'packages', label: string) => (
+    <LabelledField label={label} value={typed[name]} inputMode="decimal" minHeight="56px" unit={name === 'packages' ? undefined : <BareUnit text={typed[name]} unit={unit} />} onChange={(value) => set({ [name]: value })} />
   );
   return (
     <StatedDefault name={say('record.weighBack')} text={text}>
-      {field('loaded')}
-      {field('left')}
-      {field('packages')}
+      {field('loaded', say('record.loaded'))}
+      {field('left', say('record.left'))}
+      {field('packages', say('record.packages'))}
     </StatedDefault>
   );
 } // prettier-ignore

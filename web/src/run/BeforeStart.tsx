@@ -38,6 +38,8 @@ export function useCautions(of: RunOfSheet, act: RunAct) {
   });
 }
 
+const [FILL, OPEN] = ['fill', 'open'] as const satisfies readonly RunAct[];
+
 /** Cautions of an act, each to be ticked. */
 export function Cautions({ of, act, walk }: { of: RunOfSheet; act: RunAct; walk: Walk }) {
   const { ticked } = walk.input;
@@ -77,8 +79,8 @@ export function BeforeStart({ of, walk }: { of: RunOfSheet; walk: Walk }) {
         </Box>
       )}
       {broken.length > 0 && <LabelledField label={say('walk.why')} value={why} minHeight="56px" onChange={(text) => walk.set({ why: text })} />}
-      <Box><Heading>{say('walk.mind.fill')}</Heading><Cautions of={of} act="fill" walk={walk} /></Box>
-      <Box><Heading>{say('walk.mind.open')}</Heading><Cautions of={of} act="open" walk={walk} /></Box>
+      <Box><Heading>{say('walk.mind.fill')}</Heading><Cautions of={of} act={FILL} walk={walk} /></Box>
+      <Box><Heading>{say('walk.mind.open')}</Heading><Cautions of={of} act={OPEN} walk={walk} /></Box>
       {lack && <Box role="alert" color="warn" fontWeight="semibold">{lack}</Box>}
       <Button variant="solid" minHeight="64px" fontSize="19px" onClick={begin}>{say('walk.begin')}</Button>
     </Box>

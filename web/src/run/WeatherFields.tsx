@@ -52,9 +52,9 @@ export function WeatherFields({ weather, onPavement, onChange }: Props) {
   const { station, filled } = useReadings(weather.unit);
   const errors = errorsOf(weather);
   const degrees = weather.unit === 'degF' ? '°F' : '°C';
-  const text = (name: 'wind' | 'rain' | 'air' | 'soil' | 'pavement', unit: string, placeholder: string) => (
+  const text = (name: 'wind' | 'rain' | 'air' | 'soil' | 'pavement', label: string, unit: string, placeholder: string) => (
     <LabelledField
-      label={say(`walk.weather.${name}`)}
+      label={label}
       value={weather[name]}
       placeholder={placeholder}
       inputMode={name === 'wind' ? 'text' : 'decimal'}
@@ -67,10 +67,10 @@ export function WeatherFields({ weather, onPavement, onChange }: Props) {
   return (
     <Box display="grid" gap="12px">
       <Box display="grid" gap="12px" gridTemplateColumns="repeat(auto-fill, minmax(150px, 1fr))" alignItems="start">
-        {text('wind', '', say('walk.weather.wind.hint'))}
-        {text('rain', 'h', '24')}
-        {text('air', degrees, '62')}
-        {onPavement ? text('pavement', degrees, '30') : text('soil', degrees, '55')}
+        {text('wind', say('walk.weather.wind'), '', say('walk.weather.wind.hint'))}
+        {text('rain', say('walk.weather.rain'), 'h', '24')}
+        {text('air', say('walk.weather.air'), degrees, '62')}
+        {onPavement ? text('pavement', say('walk.weather.pavement'), degrees, '30') : text('soil', say('walk.weather.soil'), degrees, '55')}
         <Choice label={say('walk.ground')} value={weather.ground} options={GROUND} onChange={(ground) => onChange({ ...weather, ground })} />
       </Box>
       {station && (
