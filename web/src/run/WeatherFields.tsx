@@ -21,12 +21,12 @@ const GROUND = [
 
 /** One field's figure from the station, in the units of the fields. */
 function useReadings(unit: WeatherInput['unit']) {
-  const station = useStation('air');
-  const air = station?.now.value ?? null;
-  const soil = useStation('soil')?.now.value ?? null;
-  const pavement = useStation('pavement')?.now.value ?? null;
-  const wind = useStation('wind')?.now.value ?? null;
-  const rain = useStation('rainDue')?.now.value ?? null;
+  const asked = [useStation('air'), useStation('soil'), useStation('pavement'), useStation('wind'), useStation('rainDue')]; // prettier-ignore
+  // With some of it still being asked, those fields would be filled with nothing.
+  const station = asked.includes(undefined) ? undefined : asked[0];
+  const [air = null, soil = null, pavement = null, wind = null, rain = null] = asked.map(
+    (each) => each?.now.value,
+  );
   const degrees = (value: number | null) => (value === null ? '' : String(Math.round(fromSi(value, unit))));
   const speed = unit === 'degF' ? 'mph' : 'km/h';
   return {
