@@ -44,6 +44,7 @@ export function ofRecords(
     () => core.allowedOn([], core.evaluateLabelFacts(input.label ?? core.blankProduct('dry-fertilizer', 'us')), '2026-04-18', { soFar: [], done: [{ onDay: '2026-04-01', isSameProduct: true, isInYear: true }], beforeSi: 0, soilTest: null }), // prettier-ignore
     () => core.nextAllowedDay([], core.evaluateLabelFacts(core.blankProduct('dry-fertilizer', 'us')), '2026-04-18', { soFar: [], done: [], beforeSi: 0, soilTest: null }), // prettier-ignore
     () => core.nameKey(text),
+    () => core.grouped([text, ''], core.nameKey),
     () => core.readLogRow({ day: text, area: text, size: text, amount: text, product: text, meant: text }, { today: '2027-01-01', system: 'us', runId: 'r' }), // prettier-ignore
     () => core.logColumns([text], speak),
     () => core.fieldRunsOf(done, input.machine.calibration),

@@ -36,4 +36,5 @@ export {
   type SizeResult,
   type SizeShape,
 } from './size.ts';
+export { grouped } from './grouped.ts';
 export { nameKey } from './nameKey.ts';

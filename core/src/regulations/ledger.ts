@@ -1,3 +1,4 @@
+import { grouped } from '../fields/grouped.ts';
 import { InputError } from '../errors/InputError.ts';
 import { finite } from '../errors/preconditions.ts';
 import { daysLater, isDayOfYear } from '../fields/days.ts';
@@ -96,8 +97,7 @@ function productsOf(rows: readonly LedgerRow[]): LedgerProduct[] {
  * @example ledgerOf([]) // []
  */
 export function ledgerOf(rows: readonly LedgerRow[]): LedgerArea[] {
-  const areas = new Map<string, LedgerRow[]>();
-  for (const row of rows) if (!row.isVoid) areas.set(row.areaKey, [...(areas.get(row.areaKey) ?? []), row]);
+  const areas = grouped(rows.filter(({ isVoid }) => !isVoid), ({ areaKey }) => areaKey); // prettier-ignore
   return [...areas].map(([areaKey, own]): LedgerArea => {
     const last = own.toSorted((a, b) => a.onDay.localeCompare(b.onDay)).at(-1)!;
     const months = new Map<string, LedgerSums>();

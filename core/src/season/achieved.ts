@@ -1,3 +1,4 @@
+import { grouped } from '../fields/grouped.ts';
 import { toResult } from '../errors/InputError.ts';
 import { message } from '../messages/message.ts';
 import { readPositive } from '../quantities/quantity.ts';
@@ -53,13 +54,8 @@ const plain = (text: string): string => text.trim().toLowerCase();
  * @example weighedRuns([], 'r1', 'Lake feed') // []
  */
 export function weighedRuns(rows: readonly DoneRow[], machine: string, product: string): RunRatio[] {
-  const runs = new Map<string, DoneRow[]>();
-  for (const row of rows) {
-    const { input } = row;
-    if (machine !== '' && input.machine.id === machine && plain(input.product.name) === plain(product))
-      runs.set(input.runId, [...(runs.get(input.runId) ?? []), row]);
-  }
-  return [...runs].flatMap(([id, own]) => {
+  const by = rows.filter(({ input }) => machine !== '' && input.machine.id === machine && plain(input.product.name) === plain(product)); // prettier-ignore
+  return [...grouped(by, ({ input }) => input.runId)].flatMap(([id, own]) => {
     const counted = own.filter((row) => achievedOver([row]) !== null);
     const all = achievedOver(counted);
     return all && counted[0] ? [{ id, startedAt: counted[0].startedAt, ratio: all.ratio }] : [];
@@ -74,10 +70,8 @@ export function weighedRuns(rows: readonly DoneRow[], machine: string, product: 
  * @example fieldRunsOf([], 'c1') // []
  */
 export function fieldRunsOf(rows: readonly DoneRow[], calibration: string): FieldRun[] {
-  const runs = new Map<string, DoneRow[]>();
-  for (const row of rows)
-    if (row.input.machine.calibration === calibration) runs.set(row.input.runId, [...(runs.get(row.input.runId) ?? []), row]);
-  return [...runs].flatMap(([id, own]): FieldRun[] => {
+  const by = rows.filter(({ input }) => input.machine.calibration === calibration);
+  return [...grouped(by, ({ input }) => input.runId)].flatMap(([id, own]): FieldRun[] => {
     const counted = own.filter((row) => achievedOver([row]) !== null);
     const all = achievedOver(counted);
     const [first] = counted;

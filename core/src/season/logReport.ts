@@ -1,3 +1,4 @@
+import { grouped } from '../fields/grouped.ts';
 import { finite } from '../errors/preconditions.ts';
 import { PRODUCT_KINDS } from '../products/product.ts';
 import { nameKey } from '../fields/nameKey.ts';
@@ -40,14 +41,8 @@ type Read = LedgerRow & { readonly isLiquid: boolean };
 const sum = (rows: readonly Read[], of: (row: Read) => number): number =>
   finite(rows.reduce((all, row) => all + of(row), 0));
 
-function groups<Key>(rows: readonly Read[], keyOf: (row: Read) => Key): Map<Key, Read[]> {
-  const found = new Map<Key, Read[]>();
-  for (const row of rows) found.set(keyOf(row), [...(found.get(keyOf(row)) ?? []), row]);
-  return found;
-}
-
 function partOf(name: string, rows: readonly Read[]): ReportPart {
-  const products = [...groups(rows, ({ productKey }) => productKey).values()].map((own): ProductSum => ({
+  const products = [...grouped(rows, ({ productKey }) => productKey).values()].map((own): ProductSum => ({
     name: own[0]!.productName,
     isLiquid: own[0]!.isLiquid,
     count: own.length,
@@ -75,7 +70,7 @@ export function logReport(rows: readonly DoneRow[]): LogReport {
     .map((row): Read => ({ ...ledgerRow(row), isLiquid: PRODUCT_KINDS[row.input.product.kind].form === 'liquid' }))
     .filter(({ isVoid }) => !isVoid);
   const by = (keyOf: (row: Read) => string) =>
-    [...groups(read, (row) => nameKey(keyOf(row))).values()]
+    [...grouped(read, (row) => nameKey(keyOf(row))).values()]
       .map((own) => partOf(keyOf(own[0]!).trim(), own))
       .toSorted((a, b) => a.name.localeCompare(b.name));
   return { all: partOf('', read), sites: by(({ siteName }) => siteName), people: by(({ by: who }) => who) };

@@ -1,3 +1,4 @@
+import { grouped } from '../fields/grouped.ts';
 import { finite } from '../errors/preconditions.ts';
 import { latestOf, type AppendedRow } from '../fields/latest.ts';
 import { PRODUCT_KINDS } from '../products/product.ts';
@@ -76,9 +77,7 @@ function roundOf(round: string, rows: readonly DoneRow[]): Round {
  * @example roundsOf([]) // []
  */
 export function roundsOf(rows: readonly DoneRow[]): Round[] {
-  const groups = new Map<string, DoneRow[]>();
-  for (const row of rows) groups.set(row.input.round, [...(groups.get(row.input.round) ?? []), row]);
-  return [...groups]
+  return [...grouped(rows, ({ input }) => input.round)]
     .map(([round, group]) => roundOf(round, group))
     .toSorted((a, b) => (Number(a.round) || 0) - (Number(b.round) || 0) || a.from.localeCompare(b.from));
 }

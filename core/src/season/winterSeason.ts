@@ -1,3 +1,4 @@
+import { grouped } from '../fields/grouped.ts';
 import * as z from 'zod';
 import { collect } from '../errors/collect.ts';
 import { InputError } from '../errors/InputError.ts';
@@ -129,9 +130,7 @@ export function saltBy(
   rows: readonly SeasonRow[],
   keyOf: (row: SeasonRow) => string,
 ): { readonly key: string; readonly sums: SaltSums }[] {
-  const groups = new Map<string, SeasonRow[]>();
-  for (const row of rows) groups.set(keyOf(row), [...(groups.get(keyOf(row)) ?? []), row]);
-  return [...groups].map(([key, group]) => ({ key, sums: saltOf(group) }));
+  return [...grouped(rows, keyOf)].map(([key, group]) => ({ key, sums: saltOf(group) }));
 }
 
 /**

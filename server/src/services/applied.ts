@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { EVENTS, type StoredEvent } from '@steady-scatter/contract';
+import { EVENTS } from '@steady-scatter/contract';
 import {
   doneRows,
   ledgerRow,
@@ -11,7 +11,7 @@ import { LEDGER_NUTRIENTS } from '@steady-scatter/core/need';
 import { Op, type Transaction } from 'sequelize';
 import { AppliedRow, APPLIED_TABLE, kgColumn } from '../models/applied.ts';
 import { EventRow, ProjectionRow } from '../models/index.ts';
-import { readStored, UnreadableRow } from './readStored.ts';
+import { storedOrNull } from './readStored.ts';
 
 const EVENT = EVENTS.applications;
 const AT_ONCE = 500;
@@ -19,15 +19,10 @@ const AT_ONCE = 500;
 /** Rows as core reads them; one that cannot be read adds nothing. */
 function readable(rows: readonly EventRow[]): ApplicationRow[] {
   return rows.flatMap((row) => {
-    try {
-      const input = readStored(EVENT, row) as StoredEvent<ApplicationInput>['input'];
-      return [{ id: row.id, first: row.firstId, subject: row.subjectId, occurredAt: row.occurredAt.toISOString(), input }];
-    } catch (error) {
-      if (error instanceof UnreadableRow) return [];
-      throw error;
-    }
+    const input = storedOrNull(EVENT, row) as ApplicationInput | null;
+    return input ? [{ id: row.id, first: row.firstId, subject: row.subjectId, occurredAt: row.occurredAt.toISOString(), input }] : []; // prettier-ignore
   });
-} // prettier-ignore
+}
 
 const lineOf = (crewId: string, { nutrients, isVoid: _isVoid, startedAt, ...row }: LedgerRow): Record<string, unknown> => ({
   ...row,

@@ -80,7 +80,7 @@ async function loadEvents({ crewId }: Actor, event: EventKind, schemaVersion: nu
 
 const pictures = z.array(z.object({ id: z.uuid(), picture: z.string() }));
 
-/** Photos of the demo, each taken in as any other; one that was removed stays so. */
+/** Photos of the demo, each looked at and cleaned as any other that comes. */
 async function loadPhotos(sequelize: Sequelize, actor: Actor): Promise<void> {
   const photos = photoService(sequelize);
   for (const { id, picture } of pictures.parse(demoShape.parse(demo)['photos'])) {

@@ -19,7 +19,7 @@ import { HttpProblem, notFound, plainProblem, wouldLose } from '../problems/Http
 import { invalid } from '../problems/invalid.ts';
 import { listService, type AnyLine } from './lists.ts';
 import { lineOfRow } from './projections.ts';
-import { readStored, UnreadableRow } from './readStored.ts';
+import { readStored, storedOrNull } from './readStored.ts';
 import { dropLine, linksOf, putLine, rowOf } from './summaries.ts';
 import { transact } from './transact.ts';
 
@@ -59,16 +59,6 @@ const wireOf = (kind: Kind, row: DocumentRow, input: unknown = readStored(kind, 
   input,
   changedAt: row.updatedAt.toISOString(),
 });
-
-/** What a row holds, at the current version; null where it cannot be read: whatever is written then repairs it. */
-function standingIn(kind: Kind, row: DocumentRow): Json | null {
-  try {
-    return readStored(kind, row);
-  } catch (error) {
-    if (error instanceof UnreadableRow) return null;
-    throw error;
-  }
-}
 
 /** What is written over what stands: a body of an earlier version leaves what that did not know. */
 function over(kind: Kind, { earlier, ...stored }: Stored, standing: Json | null): Stored {
@@ -187,7 +177,7 @@ export function documentService(sequelize: Sequelize): DocumentService {
     checked: Checked,
     transaction: Transaction,
   ) {
-    const standing = standingIn(kind, row);
+    const standing = storedOrNull(kind, row);
     const stored = over(kind, checked.documents[0]!, standing);
     if (!row.deletedAt && standing !== null && JSON.stringify(standing) === stored.input)
       return wireOf(kind, row, standing);
@@ -238,7 +228,7 @@ export function documentService(sequelize: Sequelize): DocumentService {
       const rows = await DocumentRow.findAll({
         where: { crewId, kind: kind.name, id: [...ids], deletedAt: null },
       });
-      const looked = rows.map((row) => ({ row, input: standingIn(kind, row) }));
+      const looked = rows.map((row) => ({ row, input: storedOrNull(kind, row) }));
       return {
         documents: looked.flatMap(({ row, input }) => (input === null ? [] : [wireOf(kind, row, input)])),
         unreadable: looked.flatMap(({ row, input }) => (input === null ? [row.id] : [])),

@@ -31,3 +31,13 @@ export function readStored(
     throw new UnreadableRow(oneOf(kind.name), id, cause);
   }
 }
+
+/** The same; null where it cannot be read. */
+export function storedOrNull(...[kind, row]: Parameters<typeof readStored>): Json | null {
+  try {
+    return readStored(kind, row);
+  } catch (error) {
+    if (error instanceof UnreadableRow) return null;
+    throw error;
+  }
+}

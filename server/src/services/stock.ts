@@ -1,11 +1,11 @@
 import { EVENTS, KINDS, type StockLine } from '@steady-scatter/contract';
 import { evaluateProduct, type ProductInput } from '@steady-scatter/core/products';
-import { nameKey } from '@steady-scatter/core/fields';
+import { grouped, nameKey } from '@steady-scatter/core/fields';
 import { stockOf, type StockMoveInput } from '@steady-scatter/core/season';
 import type { Actor } from '../actor.ts';
 import { AppliedRow } from '../models/applied.ts';
 import { DocumentRow, EventRow } from '../models/index.ts';
-import { readStored, UnreadableRow } from './readStored.ts';
+import { storedOrNull } from './readStored.ts';
 
 interface Move {
   readonly id: string;
@@ -15,33 +15,13 @@ interface Move {
 }
 
 function moveOf(row: EventRow): Move[] {
-  try {
-    const input = readStored(EVENTS.stockMoves, row) as StockMoveInput;
-    return [{ id: row.id, first: row.firstId, occurredAt: row.occurredAt.toISOString(), input }];
-  } catch (error) {
-    if (error instanceof UnreadableRow) return [];
-    throw error;
-  }
-}
-
-function labelOf(row: DocumentRow): ProductInput | null {
-  try {
-    return readStored(KINDS.products, row) as ProductInput;
-  } catch (error) {
-    if (error instanceof UnreadableRow) return null;
-    throw error;
-  }
+  const input = storedOrNull(EVENTS.stockMoves, row) as StockMoveInput | null;
+  return input ? [{ id: row.id, first: row.firstId, occurredAt: row.occurredAt.toISOString(), input }] : [];
 }
 
 /** What stands as stock on a label, as one that came in a file has it, is a count of the day it came. */
 const typedStock = ({ stock }: ProductInput, since: string): Move[] =>
   stock.trim() === '' ? [] : [{ id: '', first: null, occurredAt: since, input: { what: 'counted', packages: stock, lot: '', price: '', by: '', note: '', void: '' } }]; // prettier-ignore
-
-function grouped<Row>(rows: readonly Row[], keyOf: (row: Row) => string): Map<string, Row[]> {
-  const groups = new Map<string, Row[]>();
-  for (const row of rows) groups.set(keyOf(row), [...(groups.get(keyOf(row)) ?? []), row]);
-  return groups;
-}
 
 /** What is on the shelf of each product of which something was said. */
 export async function readStock({ crewId }: Actor): Promise<StockLine[]> {
@@ -49,7 +29,7 @@ export async function readStock({ crewId }: Actor): Promise<StockLine[]> {
   const moves = grouped(rows, ({ subjectId }) => subjectId);
   const documents = await DocumentRow.findAll({ where: { crewId, kind: 'products', deletedAt: null } });
   const labels = documents.flatMap((row) => {
-    const label = labelOf(row);
+    const label = storedOrNull(KINDS.products, row) as ProductInput | null;
     return label ? [{ id: row.id, label, key: nameKey(label.name), since: row.createdAt.toISOString() }] : [];
   });
   const used = await AppliedRow.findAll({
