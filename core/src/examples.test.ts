@@ -88,6 +88,11 @@ const RUN_FACTS: core.RunFacts = {
   broken: [],
 };
 
+const GROUND = { site: '', area: 'a', siteName: '', areaName: 'Lawn', areaM2: 687.483 };
+const PLANNED_NEED: core.PlannedNeed = { ground: [GROUND], product: { id: 'p', name: 'Lake feed' }, of: 'N', totalSi: 0.0039, unit: 'lb/1000 ft2', times: 1, firstDay: '2026-04-18', everyDays: 28 }; // prettier-ignore
+const PORTIONS = core.portionsFor(PLANNED_NEED, () => 'x');
+const PLANNED = core.plannedPortions(PORTIONS, [{ id: 'p', input: lakeFeed }], [GROUND]);
+
 /** What examples speak of, besides what core exports. */
 const EXAMPLES = {
   speak,
@@ -159,6 +164,11 @@ const EXAMPLES = {
   saltFacts: { salt: 'sodium-chloride', share: 1, limitC: -9 },
   round: { ...core.blankApplication('us'), areaName: 'Church lot' },
   storm: { ...core.blankStorm(), name: 'First snow', fromDay: '2026-12-04' },
+  plan: { ...core.blankPlan('2026', { from: '2026-01-01', to: '2026-12-31' }), portions: PORTIONS },
+  need: PLANNED_NEED,
+  idOf: () => 'x',
+  portion: PLANNED[0],
+  book: core.planBook({ rules: [], rows: [], planned: PLANNED, soilTests: [], yearStart: '01-01' }),
   winter: { ...core.blankWinter('us'), name: '2026-27', fromDay: '2026-11-01', toDay: '2027-04-15' },
 };
 

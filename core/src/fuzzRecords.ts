@@ -20,7 +20,27 @@ export function ofRecords(
     note: '',
     void: '',
   });
+  const ground = { site: '', area: 'a', siteName: text, areaName: 'Lawn', areaM2: 687 };
+  const shelf = [{ id: 'p', input: mangle(core.blankProduct('dry-fertilizer', 'us')) }];
+  const portions = mangle(core.portionsFor({ ground: [ground], product: { id: 'p', name: 'Feed' }, of: 'N', totalSi: 0.004, unit: 'lb/1000 ft2', times: 3, firstDay: '2026-04-18', everyDays: 28 }, () => 'x')); // prettier-ignore
+  const plan = { ...core.blankPlan('2026', { from: '2026-01-01', to: '2026-12-31' }), portions };
+  const planned = core.plannedPortions(portions, shelf, [ground]);
+  const book = () => core.planBook({ rules: [], rows: done.map((each) => core.ledgerRow(each)), planned, soilTests: [], yearStart: '01-01' }); // prettier-ignore
+  const all = new Set(['x']);
   return [
+    () => core.evaluatePlan(mangle(plan)),
+    () => planned.map((each) => core.checkPortion(each, '2026-05-16', book())),
+    () => core.nearestAllowedDay(planned, '2026-05-16', { from: '2026-05-01', to: '2026-06-01' }, book()),
+    () => core.portionStates(portions, done.map((each) => core.ledgerRow(each)), '2026-05-16'), // prettier-ignore
+    () => core.movePortions(portions, all, text),
+    () => core.catchUp(plan, planned, all, '2026-05-16', book()),
+    () => core.shareOut(portions, new Set(['x']), all),
+    () => core.halfAfterLook(portions, all, 28, () => 'y'),
+    () => core.nextYearsPlan(plan, text, () => 'y'),
+    () => core.planNeeds(planned, shelf),
+    () => core.twicePlanned(portions, [{ name: text, portions }]),
+    () => core.portionGroups(portions),
+    () => core.planCalendar([plan], '2026-11-27T12:00:00.000Z', speak),
     () => core.againstLimits(core.evaluateLimits(limits, 'limits'), 'label', input.weather),
     () => core.conditionsNow(mangle(input.weather)),
     () => core.readOutdoors(text, 'degF', 'x'),

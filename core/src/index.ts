@@ -23,3 +23,4 @@ export * from './season/index.ts';
 export * from './working/index.ts';
 export * from './drawing/index.ts';
 export * from './worksheet/index.ts';
+export * from './plan/index.ts';

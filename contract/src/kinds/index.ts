@@ -6,6 +6,7 @@ import type { Columns, Kind, RowOf } from './kind.ts';
 import { nozzles } from './nozzles.ts';
 import { openRuns } from './openRuns.ts';
 import { people } from './people.ts';
+import { plans } from './plans.ts';
 import { products } from './products.ts';
 import { rigs } from './rigs.ts';
 import { ruleSets } from './ruleSets.ts';
@@ -32,6 +33,7 @@ export const KINDS = {
   winters,
   storms,
   jobs,
+  plans,
   walks,
 } as const;
 

@@ -5,6 +5,7 @@ import { say } from '@steady-scatter/words/common';
 export const HOMES = {
   jobs: { path: '/jobs', label: say('common.home.jobs') },
   walks: { path: '/jobs', label: say('common.home.jobs') },
+  plans: { path: '/plans', label: say('common.home.plans') },
   people: { path: '/people', label: say('common.home.people') },
   products: { path: '/shelf', label: say('common.home.shelf') },
   sites: { path: '/sites', label: say('common.home.sites') },

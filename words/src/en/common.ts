@@ -54,6 +54,7 @@ export const common = {
   'common.home.nozzles': 'the nozzles',
   'common.home.guides': 'the rate guides',
   'common.home.storms': 'the storms',
+  'common.home.plans': 'the plans',
   'common.home.winters': 'the winters',
   'common.home.soilTests': 'the soil tests',
   'common.home.rules': 'the rules',

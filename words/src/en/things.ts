@@ -24,6 +24,8 @@ export const things = {
   'things.jobs.many': 'jobs',
   'things.openRuns.one': 'open test run',
   'things.openRuns.many': 'open test runs',
+  'things.plans.one': 'plan',
+  'things.plans.many': 'plans',
   'things.products.one': 'product',
   'things.products.many': 'products',
   'things.rigs.one': 'machine',

@@ -1,5 +1,6 @@
 import { advice } from './advice.ts';
 import { card } from './card.ts';
+import { calendar } from './calendar.ts';
 import { cautions } from './cautions.ts';
 import { checks } from './checks.ts';
 import { coarse } from './coarse.ts';
@@ -40,6 +41,7 @@ export const CORE = {
   fresh,
   lookUp,
   card,
+  calendar,
   cautions,
   questions,
   csv,

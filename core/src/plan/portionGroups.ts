@@ -1,0 +1,23 @@
+import { grouped } from '../fields/grouped.ts';
+import type { PortionInput } from './planInput.ts';
+
+/** What goes out together: the same amount of a product on the areas of one site on one day. */
+export interface PortionGroup {
+  /** The id of its first portion: it stays the same while the whole is moved. */
+  readonly id: string;
+  readonly portions: readonly PortionInput[];
+}
+
+/**
+ * Portions as people speak of them: what goes on one site on one day is one thing, whatever the number of its areas.
+ *
+ * @returns by day, then by site and product
+ * @example portionGroups([]) // []
+ */
+export function portionGroups(portions: readonly PortionInput[]): PortionGroup[] {
+  const keyOf = ({ onDay, siteName, site, productName, of, amount, unit, hold }: PortionInput) =>
+    [onDay, siteName, site, productName, of, amount, unit, hold].join('\n');
+  return [...grouped(portions, keyOf)]
+    .toSorted(([a], [b]) => a.localeCompare(b))
+    .map(([, own]) => ({ id: own.map(({ id }) => id).toSorted()[0]!, portions: own }));
+}
