@@ -55,6 +55,7 @@ export { sites } from './kinds/sites.ts';
 export { guides } from './kinds/guides.ts';
 export { nozzles } from './kinds/nozzles.ts';
 export { storms } from './kinds/storms.ts';
+export { CALENDAR_PATH, type Feed } from './feeds.ts';
 export { plans } from './kinds/plans.ts';
 export { winters } from './kinds/winters.ts';
 export { soilTests } from './kinds/soilTests.ts';

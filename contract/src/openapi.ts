@@ -108,7 +108,7 @@ export const allRoutes = (): [string, Route][] => [
 /** The whole API as an OpenAPI 3.1 document, from the route tables alone. */
 export function openApi(): Json {
   const paths: Record<string, Json> = {};
-  const add = ({ path, method }: Pick<Route, 'path'> & { method: string }, said: Json) => {
+  const add = ({ path, method }: { path: string; method: string }, said: Json) => {
     const at = openApiPath(path);
     paths[at] = { ...paths[at], [method]: said };
   };

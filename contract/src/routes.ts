@@ -3,6 +3,7 @@ import * as z from 'zod';
 import { crewSettings } from './crew.ts';
 import { device, here, pairing } from './devices.ts';
 import { none, nothing, type Route } from './route.ts';
+import { feed, madeFeed, newFeed } from './feeds.ts';
 import { ledgerArea, ledgerQuery } from './ledger.ts';
 import { photoFacts } from './photos.ts';
 import { hits, searchQuery } from './search.ts';
@@ -110,6 +111,33 @@ export const ROUTES = {
     body: none,
     answer: z.array(ledgerArea),
   },
+  listFeeds: {
+    method: 'get',
+    path: '/api/feeds',
+    summary: 'Lists the secret addresses by which calendars follow the plans; not their secrets',
+    params: nothing,
+    query: nothing,
+    body: none,
+    answer: z.array(feed),
+  },
+  addFeed: {
+    method: 'post',
+    path: '/api/feeds',
+    summary: 'Makes such an address; it is told this once',
+    params: nothing,
+    query: nothing,
+    body: newFeed,
+    answer: madeFeed,
+  },
+  revokeFeed: {
+    method: 'delete',
+    path: '/api/feeds/:id',
+    summary: 'Takes such an address back: it leads nowhere from then on',
+    params: z.object({ id: z.uuid() }),
+    query: nothing,
+    body: none,
+    answer: none,
+  },
   stock: {
     method: 'get',
     path: '/api/stock',
@@ -150,6 +178,12 @@ export const ROUTES = {
 
 /** Routes that hand over a file in place of JSON. */
 export const FILE_ROUTES = {
+  calendar: {
+    method: 'get',
+    path: '/calendar/:file',
+    summary: 'The plans as a calendar, for whoever has the secret address',
+    type: 'text/calendar',
+  },
   backup: {
     method: 'get',
     path: '/api/backup',

@@ -168,7 +168,14 @@ const EXAMPLES = {
   need: PLANNED_NEED,
   idOf: () => 'x',
   portion: PLANNED[0],
-  book: core.planBook({ rules: [], rows: [], planned: PLANNED, soilTests: [], yearStart: '01-01' }),
+  book: core.planBook({
+    rules: [],
+    rulesOn: new Map(),
+    rows: [],
+    planned: PLANNED,
+    soilTests: [],
+    yearStart: '01-01',
+  }),
   winter: { ...core.blankWinter('us'), name: '2026-27', fromDay: '2026-11-01', toDay: '2027-04-15' },
 };
 

@@ -25,7 +25,7 @@ export function ofRecords(
   const portions = mangle(core.portionsFor({ ground: [ground], product: { id: 'p', name: 'Feed' }, of: 'N', totalSi: 0.004, unit: 'lb/1000 ft2', times: 3, firstDay: '2026-04-18', everyDays: 28 }, () => 'x')); // prettier-ignore
   const plan = { ...core.blankPlan('2026', { from: '2026-01-01', to: '2026-12-31' }), portions };
   const planned = core.plannedPortions(portions, shelf, [ground]);
-  const book = () => core.planBook({ rules: [], rows: done.map((each) => core.ledgerRow(each)), planned, soilTests: [], yearStart: '01-01' }); // prettier-ignore
+  const book = () => core.planBook({ rules: [], rulesOn: new Map(), rows: done.map((each) => core.ledgerRow(each)), planned, soilTests: [], yearStart: '01-01' }); // prettier-ignore
   const all = new Set(['x']);
   return [
     () => core.evaluatePlan(mangle(plan)),
@@ -40,6 +40,8 @@ export function ofRecords(
     () => core.planNeeds(planned, shelf),
     () => core.twicePlanned(portions, [{ name: text, portions }]),
     () => core.portionGroups(portions),
+    () => core.weeksFrom(core.monthLater('2026-12', 14)),
+    () => core.openingMonth([core.daysLater('2026-12-31', 1)], '2026-04-18', '2026-01-01'),
     () => core.planCalendar([plan], '2026-11-27T12:00:00.000Z', speak),
     () => core.againstLimits(core.evaluateLimits(limits, 'limits'), 'label', input.weather),
     () => core.conditionsNow(mangle(input.weather)),
@@ -56,7 +58,7 @@ export function ofRecords(
     () => done.map((each) => core.dayOfRow(each)),
     () => done.map((each) => core.ledgerRow(each)),
     () => core.logReport(done),
-    () => core.todayLines({ today: '2026-04-18', unsent: 1, jobs: [{ id: 'j', name: text, days: [text, '2026-04-18'], isReady: true, recorded: [text] }], stale: [], looks: [], short: [], licenses: [] }), // prettier-ignore
+    () => core.todayLines({ today: '2026-04-18', unsent: 1, runs: [], water: [], portions: [{ id: 'p', name: text, onDay: text, isHeld: false }], jobs: [{ id: 'j', name: text, days: [text, '2026-04-18'], isReady: true, recorded: [text] }], stale: [], looks: [], short: [], licenses: [] }), // prettier-ignore
     () => core.soilFactsFor([{ id: 't', input: mangle(core.blankSoilTest('kg/ha', '2026-03-02')) }], [{ site: text, area: text }]), // prettier-ignore
     () => core.soFarOn(core.ledgerOf(done.map((each) => core.ledgerRow(each)))),
     () => core.sumsOver([core.plusSums(core.noSums(), core.noSums())]),

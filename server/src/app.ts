@@ -13,6 +13,7 @@ import type { Sequelize } from 'sequelize';
 import { errorHandler, noSuchRoute, tooMany } from './problems/errorHandler.ts';
 import { mountDocuments } from './routes/documents.ts';
 import { mountEvents } from './routes/events.ts';
+import { calendarRoutes, withoutSecret } from './routes/calendar.ts';
 import { createHandlers } from './routes/handlers.ts';
 import { mountRoutes, type Handlers } from './routes/mount.ts';
 import { sameInstallation } from './sameInstallation.ts';
@@ -121,7 +122,7 @@ const requestLog = (logger: Logger) =>
       return id;
     },
     serializers: {
-      req: ({ method, url }: { method: string; url: string }) => ({ method, url }),
+      req: ({ method, url }: { method: string; url: string }) => ({ method, url: withoutSecret(url) }),
       res: ({ statusCode }: { statusCode: number }) => ({ statusCode }),
     },
   });
@@ -157,6 +158,7 @@ export function createApp(wiring: Wiring): Express {
     app.get(AUTHORITY_PATH, (_request, response) => {
       response.type('application/x-x509-ca-cert').attachment('steady-scatter.crt').send(authority);
     });
+  app.use(calendarRoutes());
   app.use('/api', notStored);
   app.use(
     '/api',

@@ -15,6 +15,8 @@ const OrderPage = lazyPart(() => import('./load/OrderPage.tsx'));
 const LogPage = lazyPart(() => import('./records/LogPage.tsx'));
 const TodayPage = lazyPart(() => import('./today/TodayPage.tsx'));
 const LedgerPage = lazyPart(() => import('./ledger/LedgerPage.tsx'));
+const PlansPage = lazyPart(() => import('./plans/PlansPage.tsx'));
+const PlanPage = lazyPart(() => import('./plans/PlanPage.tsx'));
 const LooksPage = lazyPart(() => import('./records/LooksPage.tsx'));
 const PeoplePage = lazyPart(() => import('./people/PeoplePage.tsx'));
 const PersonPage = lazyPart(() => import('./people/PersonPage.tsx'));
@@ -91,6 +93,9 @@ export function App() {
                 <Route path="/jobs/order" element={<OrderPage />} />
                 <Route path="/jobs/:id/:stop?" element={<JobPage />} />
                 <Route path="/today" element={<TodayPage />} />
+                <Route path="/plans" element={<PlansPage />} />
+                <Route path="/plans/new" element={<PlanPage />} />
+                <Route path="/plans/:id" element={<PlanPage />} />
                 <Route path="/log/ledger" element={<LedgerPage />} />
                 <Route path="/log/looks" element={<LooksPage />} />
                 <Route path="/people" element={<PeoplePage />} />

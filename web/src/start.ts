@@ -3,6 +3,7 @@ import { queries } from './api/queries.ts';
 import { drafts, openDrafts } from './documents/drafts.ts';
 import { outbox } from './outbox/index.ts';
 import { loadAllParts } from './ui/lazyPart.ts';
+import { noteWork, openAtToday } from './shell/returning.ts';
 import { startServiceWorker } from './serviceWorker.ts';
 
 /** What is shown and the first things typed go first. */
@@ -51,7 +52,9 @@ function watchConnection(): void {
 export async function openDevice(): Promise<void> {
   queries.mount();
   watchConnection();
+  outbox.subscribe(() => outbox.get().length > 0 && noteWork());
   await Promise.all([openDrafts(), outbox.open()]);
+  openAtToday();
 }
 
 /** What goes on behind the screen: parts and documents are brought here while nothing else is going on. */

@@ -19,6 +19,6 @@ export const plans = kindOf({
   }),
   nameOf: ({ name }) => name,
   textsOf: ({ notes, portions }) => whole([...new Set(portions.map(({ productName }) => productName)), notes]), // prettier-ignore
-  linksOf: ({ ruleSet, portions }) => whole([...new Set([ruleSet, ...portions.flatMap(({ site, area, product, job }) => [site, area, product, job])])]), // prettier-ignore
+  linksOf: ({ ruleSet, rulesOn, portions }) => whole([...new Set([ruleSet, ...rulesOn.map((each) => each.ruleSet), ...portions.flatMap(({ site, area, product, job }) => [site, area, product, job])])]), // prettier-ignore
   isLarge: true,
 });

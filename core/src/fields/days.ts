@@ -10,6 +10,7 @@ const timeOf = (day: string): number => Date.parse(`${day}T00:00:00Z`);
  * The day so many days later: "2026-04-18" and 28 -> "2026-05-16".
  *
  * @param day year-month-day
+ * @example daysLater('2026-04-18', 28) // '2026-05-16'
  */
 export function daysLater(day: string, days: number): string {
   const time = timeOf(day) + days * DAY_MS;

@@ -36,5 +36,6 @@ export {
   type SizeResult,
   type SizeShape,
 } from './size.ts';
+export { daysLater } from './days.ts';
 export { grouped } from './grouped.ts';
 export { nameKey } from './nameKey.ts';

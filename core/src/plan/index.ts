@@ -17,4 +17,5 @@ export {
 export { planNeeds, type PlanNeed } from './planNeeds.ts';
 export { twicePlanned, type PlannedTwice } from './twicePlanned.ts';
 export { portionGroups, type PortionGroup } from './portionGroups.ts';
+export { monthLater, openingMonth, weeksFrom } from './weeks.ts';
 export { planCalendar } from './planCalendar.ts';

@@ -49,7 +49,7 @@ const portions = portionsFor(need, ids());
 const planOf = (own: readonly PortionInput[]) => ({ ...blankPlan('2026', { from: '2026-01-01', to: '2026-12-31' }), portions: own }); // prettier-ignore
 const plannedOf = (own: readonly PortionInput[]) => plannedPortions(own, [{ id: 'p', input: lakeFeed }], [lawn, bank]); // prettier-ignore
 
-const rulesOf = (...rules: Partial<RuleInput>[]) => evaluateRuleSet({ ...blankRuleSet('lb/1000 ft2', 'r'), name: 'Town', rules: rules.map((rule, at) => ({ ...blankRule(`r${at}`), ...rule })) }).rules; // prettier-ignore
+const rulesOf = (...rules: Partial<RuleInput>[]) => evaluateRuleSet({ ...blankRuleSet('lb/1000 ft2', 'r'), name: 'Town', rules: rules.map((rule, at) => Object.assign(blankRule(`r${at}`), rule)) }).rules; // prettier-ignore
 const spread = (onDay: string, pounds: string, more: Partial<LedgerRow> = {}): LedgerRow => ({
   ...ledgerRow({
     root: `${onDay}${pounds}`,
@@ -60,7 +60,7 @@ const spread = (onDay: string, pounds: string, more: Partial<LedgerRow> = {}): L
   }),
   ...more,
 });
-const bookOf = (own: readonly PortionInput[], facts: Partial<PlanFacts> = {}) => planBook({ rules: [], rows: [], planned: plannedOf(own), soilTests: [], yearStart: '01-01', ...facts }); // prettier-ignore
+const bookOf = (own: readonly PortionInput[], facts: Partial<PlanFacts> = {}) => planBook({ rules: [], rulesOn: new Map(), rows: [], planned: plannedOf(own), soilTests: [], yearStart: '01-01', ...facts }); // prettier-ignore
 const broken = (own: readonly PortionInput[], at: number, facts: Partial<PlanFacts> = {}, onDay = own[at]!.onDay) =>
   checkPortion(plannedOf(own)[at]!, onDay, bookOf(own, facts)).filter(({ state }) => state === 'broken').map(({ rule }) => speak(rule)); // prettier-ignore
 
@@ -102,6 +102,12 @@ describe('held against rules, records and each other', () => {
     expect(broken(portions, 2, { rules, rows: [spread('2025-12-20', '24.67')] })).toEqual([]);
     // A correction frees the cap: what does not count is in nothing.
     expect(broken(portions, 2, { rules, rows: [spread('2026-03-20', '24.67', { isVoid: true })] })).toEqual([]); // prettier-ignore
+  });
+
+  it('rules of one site hold there in place of the others', () => {
+    const rules = rulesOf({ kind: 'most-at-once', amount: '0.5' });
+    const rulesOn = new Map([['s1', rulesOf({ kind: 'most-at-once', amount: '1' })]]);
+    expect([broken(portions, 0, { rules }).length, broken(portions, 0, { rules, rulesOn }).length]).toEqual([1, 0]); // prettier-ignore
   });
 
   it('the crew’s own year decides what counts together', () => {
@@ -171,12 +177,16 @@ describe('how portions stand', () => {
 describe('moving', () => {
   it('there and back leaves everything as it was', () => {
     fc.assert(
-      fc.property(fc.subarray(portions.map(({ id }) => id)), fc.integer({ min: 0, max: 364 }), (some, days) => {
-        const day = new Date(Date.UTC(2026, 0, 1 + days)).toISOString().slice(0, 10);
-        const moved = movePortions(portions, new Set(some), day);
-        const back = some.reduce((all, id) => movePortions(all, new Set([id]), portions.find((each) => each.id === id)!.onDay), moved); // prettier-ignore
-        expect(back).toEqual(portions);
-      }),
+      fc.property(
+        fc.subarray(portions.map(({ id }) => id)),
+        fc.integer({ min: 0, max: 364 }),
+        (some, days) => {
+          const day = new Date(Date.UTC(2026, 0, 1 + days)).toISOString().slice(0, 10);
+          const moved = movePortions(portions, new Set(some), day);
+          const back = some.reduce((all, id) => movePortions(all, new Set([id]), portions.find((each) => each.id === id)!.onDay), moved); // prettier-ignore
+          expect(back).toEqual(portions);
+        },
+      ),
       { seed: 7, numRuns: 60 },
     );
   });

@@ -16,6 +16,8 @@ import type { PlannedPortion } from './planned.ts';
 /** What portions are held against. */
 export interface PlanFacts {
   readonly rules: readonly RuleResult[];
+  /** In place of those, on the sites that are named by their ids. */
+  readonly rulesOn: ReadonlyMap<string, readonly RuleResult[]>;
   /** Records of the ground, in any order. */
   readonly rows: readonly LedgerRow[];
   /** What is planned and not spread yet, on the same ground by whatever plan. */
@@ -26,7 +28,7 @@ export interface PlanFacts {
 }
 
 /** The same, found by the area. */
-export interface PlanBook extends Pick<PlanFacts, 'rules' | 'soilTests' | 'yearStart'> {
+export interface PlanBook extends Pick<PlanFacts, 'rules' | 'rulesOn' | 'soilTests' | 'yearStart'> {
   readonly rowsOf: ReadonlyMap<string, readonly LedgerRow[]>;
   readonly plannedOf: ReadonlyMap<string, readonly PlannedPortion[]>;
 }
@@ -34,7 +36,7 @@ export interface PlanBook extends Pick<PlanFacts, 'rules' | 'soilTests' | 'yearS
 /**
  * Opens the book: what was spread and what is planned, area by area.
  *
- * @example planBook({ rules: [], rows: [], planned: [], soilTests: [], yearStart: '01-01' }).rowsOf.size // 0
+ * @example planBook({ rules: [], rulesOn: new Map(), rows: [], planned: [], soilTests: [], yearStart: '01-01' }).rowsOf.size // 0
  */
 export const planBook = ({ rows, planned, ...rest }: PlanFacts): PlanBook => ({
   ...rest,
@@ -98,7 +100,7 @@ export function checkPortion(portion: PlannedPortion, onDay: string, book: PlanB
     soilTest: soilFactsFor(book.soilTests, [{ site: input.site, area: input.area }]),
   };
   const rate = product.form === 'liquid' ? 'L/ha' : massUnit(portion);
-  return checkRules(book.rules, facts, { need: massUnit(portion), rate });
+  return checkRules(book.rulesOn.get(input.site) ?? book.rules, facts, { need: massUnit(portion), rate });
 }
 
 /** What another day could mend: what a lower amount would keep is no matter of days. */

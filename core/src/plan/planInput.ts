@@ -38,8 +38,9 @@ export const planInput = z.object({
   name: text,
   fromDay: text,
   toDay: text,
-  /** Id of the rules that it is held against; empty: the label alone. */
+  /** Id of the rules that it is held against; empty: the label alone. And of those that hold on some sites in place of them. */
   ruleSet: idOrNone,
+  rulesOn: z.array(z.object({ site: z.uuid(), ruleSet: idOrNone })).max(200),
   portions: z
     .array(portionInput)
     .max(MAX_PORTIONS)
@@ -57,4 +58,4 @@ export type PlanInput = InputOf<typeof planInput>;
 export const blankPlan = (
   name: string,
   { from, to }: { readonly from: string; readonly to: string },
-): PlanInput => ({ name, fromDay: from, toDay: to, ruleSet: '', portions: [], notes: '' });
+): PlanInput => ({ name, fromDay: from, toDay: to, ruleSet: '', rulesOn: [], portions: [], notes: '' });

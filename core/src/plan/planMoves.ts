@@ -50,22 +50,24 @@ export function portionsFor(need: PlannedNeed, idOf: () => string): PortionInput
   if (times * ground.length > MAX_PORTIONS) throw new InputError('plan.many', { field: 'times', most: MAX_PORTIONS }); // prettier-ignore
   const amount = amountText(totalSi / times, { unit });
   return Array.from({ length: times }, (_, at) => daysLater(firstDay, at * everyDays)).flatMap((onDay) =>
-    ground.map(({ site, area, siteName, areaName }): PortionInput => ({
-      id: idOf(),
-      site,
-      area,
-      siteName,
-      areaName,
-      product: product.id,
-      productName: product.name,
-      of,
-      amount,
-      unit,
-      onDay,
-      hold: '',
-      why: '',
-      job: '',
-    })),
+    ground.map(
+      ({ site, area, siteName, areaName }): PortionInput => ({
+        id: idOf(),
+        site,
+        area,
+        siteName,
+        areaName,
+        product: product.id,
+        productName: product.name,
+        of,
+        amount,
+        unit,
+        onDay,
+        hold: '',
+        why: '',
+        job: '',
+      }),
+    ),
   );
 }
 
@@ -158,6 +160,15 @@ function nextYearsDay(day: string): string {
   return isCalendarDay(next) ? next : `${next.slice(0, 8)}28`;
 }
 
+const inNextYear = (each: PortionInput, id: string): PortionInput => ({
+  ...each,
+  id,
+  onDay: nextYearsDay(each.onDay),
+  hold: each.hold === 'look' ? 'look' : '',
+  why: '',
+  job: '',
+});
+
 /**
  * The plan of the next year from this year's: the same portions on the same days, with no sheets yet and nothing that waits for weather.
  *
@@ -169,21 +180,13 @@ function nextYearsDay(day: string): string {
 export function nextYearsPlan(plan: PlanInput, name: string, idOf: () => string): PlanInput {
   const { portions, fromDay, toDay } = plan;
   for (const [field, day] of Object.entries({ fromDay, toDay }))
-    if (!isCalendarDay(day)) throw new InputError('date.unreadable', { field, input: day, hint: '2026-04-18' });
+    if (!isCalendarDay(day))
+      throw new InputError('date.unreadable', { field, input: day, hint: '2026-04-18' });
   return {
     ...plan,
     name,
     fromDay: nextYearsDay(fromDay),
     toDay: nextYearsDay(toDay),
-    portions: portions
-      .filter(({ onDay }) => isCalendarDay(onDay))
-      .map((each) => ({
-        ...each,
-        id: idOf(),
-        onDay: nextYearsDay(each.onDay),
-        hold: each.hold === 'look' ? 'look' : '',
-        why: '',
-        job: '',
-      })),
+    portions: portions.filter(({ onDay }) => isCalendarDay(onDay)).map((each) => inNextYear(each, idOf())),
   };
 }

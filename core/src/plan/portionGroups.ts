@@ -11,12 +11,18 @@ export interface PortionGroup {
 /**
  * Portions as people speak of them: what goes on one site on one day is one thing, whatever the number of its areas.
  *
+ * @param apart keeps portions apart that would go together otherwise: what is spread from what is not
  * @returns by day, then by site and product
  * @example portionGroups([]) // []
  */
-export function portionGroups(portions: readonly PortionInput[]): PortionGroup[] {
-  const keyOf = ({ onDay, siteName, site, productName, of, amount, unit, hold }: PortionInput) =>
-    [onDay, siteName, site, productName, of, amount, unit, hold].join('\n');
+export function portionGroups(
+  portions: readonly PortionInput[],
+  apart: (portion: PortionInput) => string = () => '',
+): PortionGroup[] {
+  const keyOf = (portion: PortionInput) => {
+    const { onDay, siteName, site, productName, of, amount, unit, hold } = portion;
+    return [onDay, siteName, site, productName, of, amount, unit, hold, apart(portion)].join('\n');
+  };
   return [...grouped(portions, keyOf)]
     .toSorted(([a], [b]) => a.localeCompare(b))
     .map(([, own]) => ({ id: own.map(({ id }) => id).toSorted()[0]!, portions: own }));

@@ -29,7 +29,12 @@ export const twicePlanned = (
   portions.flatMap(({ id, area, productName, onDay }) =>
     others.flatMap(({ name, portions: theirs }) =>
       theirs
-        .filter((each) => each.area === area && nameKey(each.productName) === nameKey(productName) && daysApart(each.onDay, onDay) <= NEAR_DAYS) // prettier-ignore
+        .filter(
+          (each) =>
+            each.area === area &&
+            nameKey(each.productName) === nameKey(productName) &&
+            daysApart(each.onDay, onDay) <= NEAR_DAYS,
+        ) // prettier-ignore
         .map((each) => ({ id, plan: name, onDay: each.onDay })),
     ),
   );

@@ -47,7 +47,14 @@ export {
   type StockMoveKind,
   type StockUse,
 } from './stock.ts';
-export { MOST_LINES, todayLines, type TodayFacts, type TodayKind, type TodayLine } from './today.ts';
+export {
+  MOST_LINES,
+  todayLines,
+  type TodayFacts,
+  type TodayKind,
+  type TodayLine,
+  type TodayPortion,
+} from './today.ts';
 export { driftOf, EWMA, type Drift, type DriftPoint, type RunRatio } from './drift.ts';
 export { evaluateApplication, isVoid, splitByPlan, type ApplicationResult } from './application.ts';
 export { blankStorm, evaluateStorm, stormInput, type StormInput } from './storm.ts';

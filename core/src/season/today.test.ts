@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { MOST_LINES, todayLines, type TodayFacts } from './index.ts';
 
-const facts = (more: Partial<TodayFacts> = {}): TodayFacts => ({ today: '2026-04-18', unsent: 0, jobs: [], stale: [], looks: [], short: [], licenses: [], ...more }); // prettier-ignore
+const facts = (more: Partial<TodayFacts> = {}): TodayFacts => ({ today: '2026-04-18', unsent: 0, runs: [], water: [], jobs: [], portions: [], stale: [], looks: [], short: [], licenses: [], ...more }); // prettier-ignore
 const job = (name: string, days: string[], more: { isReady?: boolean; recorded?: string[] } = {}) => ({ id: name, name, days, isReady: true, recorded: [], ...more }); // prettier-ignore
 const told = (of: Partial<TodayFacts>) => todayLines(facts(of)).map(({ kind, name, onDay, more }) => [kind, name, onDay, more].filter((each) => each !== '' && each !== 0).join(' ')); // prettier-ignore
 
@@ -21,6 +21,18 @@ describe('what a day asks', () => {
 
   it('a job that is held says so', () => {
     expect(todayLines(facts({ jobs: [job('Lawn', ['2026-04-18'], { isReady: false })] }))[0]).toMatchObject({ isReady: false }); // prettier-ignore
+  });
+
+  it('what a plan says, without a sheet yet: due, missed, or held and why', () => {
+    const portions = [{ id: 'a', name: 'Potash on Pitch', onDay: '2026-04-10', isHeld: false }, { id: 'b', name: 'Feed on Lawn', onDay: '2026-04-20', isHeld: false }, { id: 'c', name: 'Top-up', onDay: '2026-04-17', isHeld: true }, { id: 'd', name: 'Old', onDay: '2026-02-17', isHeld: false }, { id: 'e', name: 'May', onDay: '2026-05-17', isHeld: true }]; // prettier-ignore
+    expect(told({ portions, jobs: [job('Meadow', ['2026-04-19'])] })).toEqual(['overdue Potash on Pitch 2026-04-10', 'due Meadow 2026-04-19', 'due Feed on Lawn 2026-04-20', 'held Top-up 2026-04-17']); // prettier-ignore
+    expect(todayLines(facts({ portions })).map(({ isPlanned }) => isPlanned)).toEqual([true, true, true]);
+  });
+
+  it('what is under way and what is to be watered come first; with ten kinds the least urgent three wait', () => {
+    const one = [{ id: 'x', name: 'x', onDay: '2026-04-18', to: '2026-04-20', until: '2026-05-01', isHeld: true }]; // prettier-ignore
+    const lines = todayLines(facts({ unsent: 1, runs: one, water: one, jobs: [job('Lawn', ['2026-04-18']), job('Pitch', ['2026-04-01'])], portions: one, stale: one, looks: one, short: one, licenses: one })); // prettier-ignore
+    expect(lines.map(({ kind }) => kind)).toEqual(['unsent', 'run', 'water', 'overdue', 'due', 'held', 'stale']); // prettier-ignore
   });
 
   it('at most seven lines, each kind among them, the rest counted', () => {

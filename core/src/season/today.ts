@@ -1,7 +1,18 @@
 import { daysUntil } from '../fields/days.ts';
 
 /** What a day can ask of a crew, the most urgent kinds first. */
-export const TODAY_KINDS = ['unsent', 'overdue', 'due', 'stale', 'look', 'short', 'license'] as const;
+export const TODAY_KINDS = [
+  'unsent',
+  'run',
+  'water',
+  'overdue',
+  'due',
+  'held',
+  'stale',
+  'look',
+  'short',
+  'license',
+] as const;
 export type TodayKind = (typeof TODAY_KINDS)[number];
 
 /** One line: what it is, of what, and where it is dealt with. */
@@ -15,6 +26,8 @@ export interface TodayLine {
   readonly more: number;
   /** What leads to it: the id of a document, or of a record. */
   readonly id: string;
+  /** It stands on a plan, and no sheet was made of it yet. */
+  readonly isPlanned: boolean;
   /** Nothing keeps it from being done; false: something does. */
   readonly isReady: boolean;
 }
@@ -29,11 +42,24 @@ export interface TodayJob {
   readonly recorded: readonly string[];
 }
 
+/** What a plan says goes out together, and how it stands. */
+export interface TodayPortion {
+  readonly id: string;
+  readonly name: string;
+  readonly onDay: string;
+  readonly isHeld: boolean;
+}
+
 export interface TodayFacts {
   readonly today: string;
   /** Records and photos that wait on this device. */
   readonly unsent: number;
+  /** Work that is under way, by its job. */
+  readonly runs: readonly { readonly id: string; readonly name: string }[];
+  /** What was spread and is to be watered in. */
+  readonly water: readonly { readonly id: string; readonly name: string; readonly onDay: string }[];
   readonly jobs: readonly TodayJob[];
+  readonly portions: readonly TodayPortion[];
   readonly stale: readonly { readonly id: string; readonly name: string }[];
   readonly looks: readonly { readonly id: string; readonly name: string; readonly to: string }[];
   readonly short: readonly { readonly id: string; readonly name: string }[];
@@ -55,9 +81,9 @@ function openDay({ days, recorded }: TodayJob, today: string): string | null {
   return days.find((day) => day !== '' && daysUntil(day, today) <= BACK && daysUntil(today, day) <= AHEAD && !isDone(day)) ?? null; // prettier-ignore
 }
 
-/** As many lines as there is room for: the first of each kind, then further ones. */
+/** As many lines as there is room for: the first of each kind, then further ones; where there are more kinds than lines, the most urgent. */
 function roomFor(all: readonly TodayLine[]): TodayLine[] {
-  const byKind = TODAY_KINDS.map((kind) => all.filter((line) => line.kind === kind)).filter((lines) => lines.length > 0);
+  const byKind = TODAY_KINDS.map((kind) => all.filter((line) => line.kind === kind)).filter((lines) => lines.length > 0).slice(0, MOST_LINES);
   const counts = byKind.map(() => 1);
   let left = MOST_LINES - counts.length;
   while (left > 0) {
@@ -76,20 +102,27 @@ function roomFor(all: readonly TodayLine[]): TodayLine[] {
 /**
  * What a day asks of a crew: at most seven lines, each kind with its most urgent one, the rest counted.
  *
- * @example todayLines({ today: '2026-04-18', unsent: 2, jobs: [], stale: [], looks: [], short: [], licenses: [] })[0].kind // 'unsent'
+ * @example todayLines({ today: '2026-04-18', unsent: 2, runs: [], water: [], jobs: [], portions: [], stale: [], looks: [], short: [], licenses: [] })[0].kind // 'unsent'
  */
 export function todayLines(facts: TodayFacts): TodayLine[] {
-  const { today, unsent, jobs, stale, looks, short, licenses } = facts;
-  const line = (kind: TodayKind, name: string, id: string, onDay = '', isReady = true): TodayLine => ({ kind, name, id, onDay, isReady, more: 0 });
+  const { today, unsent, runs, water, jobs, portions, stale, looks, short, licenses } = facts;
+  const line = (kind: TodayKind, name: string, id: string, onDay = '', isReady = true): TodayLine => ({ kind, name, id, onDay, isReady, isPlanned: false, more: 0 });
   const open = jobs
     .flatMap((job) => {
       const day = openDay(job, today);
       return day === null ? [] : [{ job, day }];
     })
     .toSorted((a, b) => a.day.localeCompare(b.day) || a.job.name.localeCompare(b.job.name));
+  const isNear = (day: string) => daysUntil(day, today) <= BACK && daysUntil(today, day) <= AHEAD;
+  const planned = portions
+    .filter(({ onDay }) => isNear(onDay))
+    .map(({ id, name, onDay, isHeld }) => Object.assign(line(isHeld ? 'held' : onDay < today ? 'overdue' : 'due', name, id, onDay, false), { isPlanned: true }));
+  const ofJobs = open.map(({ job, day }) => line(day < today ? 'overdue' : 'due', job.name, job.id, day, job.isReady));
   return roomFor([
+    ...runs.map(({ id, name }) => line('run', name, id)),
+    ...water.map(({ id, name, onDay }) => line('water', name, id, onDay)),
     ...(unsent > 0 ? [{ ...line('unsent', '', ''), more: unsent }] : []),
-    ...open.map(({ job, day }) => line(day < today ? 'overdue' : 'due', job.name, job.id, day, job.isReady)),
+    ...[...ofJobs, ...planned].toSorted((a, b) => a.onDay.localeCompare(b.onDay) || a.name.localeCompare(b.name)),
     ...stale.map(({ id, name }) => line('stale', name, id)),
     ...looks.toSorted((a, b) => a.to.localeCompare(b.to)).map(({ id, name, to }) => line('look', name, id, to)),
     ...short.map(({ id, name }) => line('short', name, id)),

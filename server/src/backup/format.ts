@@ -10,6 +10,7 @@ export const MANIFEST = 'manifest.json';
 /** Tables that stay with the installation: what it is known by, whom it trusts, which steps its own tables have taken, and what is made from the rest. */
 export const LEFT_OUT: ReadonlySet<string> = new Set([
   'devices',
+  'feeds',
   'installations',
   'migrations',
   ...DERIVED_TABLES,

@@ -18,6 +18,7 @@ import { testRuns } from './013-test-runs.ts';
 import { installation } from './014-installation.ts';
 import { crewSettings } from './015-crew-settings.ts';
 import { stockAndPhotos } from './016-stock-and-photos.ts';
+import { feeds } from './017-feeds.ts';
 
 type Migration = RunnableMigration<Sequelize>;
 
@@ -38,6 +39,7 @@ const MIGRATIONS: Migration[] = [
   installation,
   crewSettings,
   stockAndPhotos,
+  feeds,
 ];
 
 /** The names of all steps, in order. */

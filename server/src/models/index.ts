@@ -105,6 +105,17 @@ export class DeviceRow extends Model<InferAttributes<DeviceRow>, InferCreationAt
   declare forgottenAt: CreationOptional<Date | null>;
 }
 
+/** A secret address by which a calendar follows the plans. */
+export class FeedRow extends Model<InferAttributes<FeedRow>, InferCreationAttributes<FeedRow>> {
+  declare id: string;
+  declare crewId: string;
+  declare name: string;
+  /** SHA-256 of the secret in the address, hex. */
+  declare secretHash: string;
+  declare createdAt: CreationOptional<Date>;
+  declare readAt: CreationOptional<Date | null>;
+}
+
 const { UUID, STRING, INTEGER, BIGINT, DATE, BOOLEAN, TEXT } = DataTypes;
 
 /** Binds the models to a connection. */
@@ -186,5 +197,16 @@ export function defineModels(sequelize: Sequelize): void {
       forgottenAt: DATE(3),
     },
     { sequelize, tableName: 'devices' },
+  );
+  FeedRow.init(
+    {
+      id: { type: UUID, primaryKey: true },
+      crewId: UUID,
+      name: STRING,
+      secretHash: STRING,
+      createdAt: DATE(3),
+      readAt: DATE(3),
+    },
+    { sequelize, tableName: 'feeds', updatedAt: false },
   );
 }

@@ -7,6 +7,7 @@ import { HttpProblem } from '../problems/HttpProblem.ts';
 import type { Disk } from '../running/disk.ts';
 import { TRUSTED_MS, type DeviceService } from '../services/devices.ts';
 import { readCrew, writeCrew } from '../services/crew.ts';
+import { addFeed, listFeeds, revokeFeed } from '../services/feeds.ts';
 import type { DocumentService } from '../services/documents.ts';
 import { readLedger } from '../services/ledger.ts';
 import { readStock } from '../services/stock.ts';
@@ -103,6 +104,12 @@ export function createHandlers({
     },
     ...pairing(network, devices, homeCrewId),
     station: ({ query }) => askStation(station, query.of),
+    listFeeds: ({ actor }) => listFeeds(actor),
+    addFeed: ({ actor, body }) => addFeed(actor, body.name),
+    async revokeFeed({ actor, params }) {
+      await revokeFeed(actor, params.id);
+      return undefined;
+    },
     stock: ({ actor }) => readStock(actor),
     ledger: ({ actor, query }) => readLedger(sequelize, actor, query),
     photo: ({ actor, params }) => photos.facts(actor, params.id),

@@ -1,16 +1,14 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
-import { measuredSize } from '@steady-scatter/core/fields';
-import { evaluateSite, type SiteInput } from '@steady-scatter/core/ground';
 import { MAX_AREAS, type AreaInput } from '@steady-scatter/core/worksheet';
 import { Check } from 'lucide-react';
 import { Link } from 'react-router';
-import { v7 as newId } from 'uuid';
 import { say } from '@steady-scatter/words/sheet';
 import { explain } from '../api/explain.ts';
-import { useSome, type Doc } from '../documents/docs.ts';
+import { useSome } from '../documents/docs.ts';
 import { FEW, SearchField } from '../documents/SearchField.tsx';
 import { useChoices } from '../documents/useChoices.ts';
 import { SITES } from '../kinds/useSites.ts';
+import { siteAreas, type SiteArea } from './siteAreas.ts';
 import type { PanelPlace } from '../ui/PanelButton.tsx';
 import { SmallPanel } from '../ui/SmallPanel.tsx';
 
@@ -30,29 +28,6 @@ const Choice = chakra('button', {
   },
 });
 
-interface Choosable {
-  readonly area: AreaInput;
-  readonly isTreated: boolean;
-}
-
-/** What of a site can be chosen: each measured area with its size of now. */
-function choicesOf({ id: site, input }: Doc<SiteInput>): Choosable[] {
-  return evaluateSite(input).areas.flatMap(({ id, treatableM2, measured }, at) => {
-    const { name, shownIn, treated } = input.areas[at]!;
-    if (!treatableM2) return [];
-    const size = measuredSize(treatableM2, measured.bandM2, shownIn);
-    const from = { site, area: id };
-    const area = {
-      id: newId(),
-      name: name || say('sheet.area.number', { number: at + 1 }),
-      size,
-      unit: shownIn,
-      from,
-    };
-    return [{ area, isTreated: treated }];
-  });
-}
-
 interface Props {
   place: PanelPlace;
   /** Areas of the sheet. */
@@ -68,7 +43,7 @@ export default function SiteChoices({ place, chosen, onChoose }: Props) {
   const more = (total ?? found.length) - FEW;
   const isChosen = ({ from }: AreaInput) => chosen.some((area) => area.from?.area === from?.area);
   const room = MAX_AREAS - chosen.length;
-  const choose = (areas: readonly Choosable[]) => onChoose(areas.slice(0, room).map(({ area }) => area));
+  const choose = (areas: readonly SiteArea[]) => onChoose(areas.slice(0, room).map(({ area }) => area));
   return (
     <SmallPanel place={place} label={say('sheet.site.choices')} width="360px">
       {error && sites.length === 0 && <Box>{explain(error)}</Box>}
@@ -84,7 +59,7 @@ export default function SiteChoices({ place, chosen, onChoose }: Props) {
         </Box>
       )}
       {sites.map((site) => {
-        const choices = choicesOf(site);
+        const choices = siteAreas(site);
         const left = choices.filter(({ area, isTreated }) => isTreated && !isChosen(area));
         return (
           <Box key={site.id} marginBottom="10px">
@@ -98,23 +73,26 @@ export default function SiteChoices({ place, chosen, onChoose }: Props) {
                 </Button>
               )}
             </Box>
-            {choices.map(({ area, isTreated }) => (
-              <Choice
-                key={area.from?.area}
-                type="button"
-                disabled={isChosen(area) || room <= 0}
-                onClick={() => choose([{ area, isTreated }])}
-              >
-                <chakra.span flex={1} overflowWrap="anywhere">
-                  {area.name}
-                  {!isTreated && say('sheet.site.notTreated')}
-                </chakra.span>
-                <chakra.span whiteSpace="nowrap" fontVariantNumeric="tabular-nums">
-                  {area.size}
-                </chakra.span>
-                {isChosen(area) && <Check size={18} aria-label={say('sheet.site.onSheet')} />}
-              </Choice>
-            ))}
+            {choices.map((choice) => {
+              const { area, isTreated } = choice;
+              return (
+                <Choice
+                  key={area.from?.area}
+                  type="button"
+                  disabled={isChosen(area) || room <= 0}
+                  onClick={() => choose([choice])}
+                >
+                  <chakra.span flex={1} overflowWrap="anywhere">
+                    {area.name}
+                    {!isTreated && say('sheet.site.notTreated')}
+                  </chakra.span>
+                  <chakra.span whiteSpace="nowrap" fontVariantNumeric="tabular-nums">
+                    {area.size}
+                  </chakra.span>
+                  {isChosen(area) && <Check size={18} aria-label={say('sheet.site.onSheet')} />}
+                </Choice>
+              );
+            })}
           </Box>
         );
       })}

@@ -3,6 +3,7 @@ import { RoomTabs } from '../ui/RoomTabs.tsx';
 
 const TABS = [
   { to: '/today', label: say('shell.jobs.today') },
+  { to: '/plans', label: say('shell.jobs.plans') },
   { to: '/jobs', label: say('shell.jobs.jobs') },
   { to: '/log', label: say('shell.jobs.log') },
   { to: '/log/ledger', label: say('shell.jobs.ledger') },

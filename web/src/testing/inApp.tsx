@@ -133,6 +133,7 @@ export function inApp(part: ReactNode, address = '/') {
   const routes = [
     { path: '/jobs/:id', element: whole },
     { path: '/bench/:id/run/:run?', element: whole },
+    { path: '/plans/:id', element: whole },
     { path: '*', element: whole },
   ];
   const router = createMemoryRouter(routes, { initialEntries: [address] });

@@ -10,6 +10,9 @@ import { useToday } from './useToday.ts';
 
 /** Where a line is dealt with. */
 const PLACES: Readonly<Record<TodayLine['kind'], (id: string) => string>> = {
+  run: (id) => `/jobs/${id}/run`,
+  water: (id) => `/log?${id}`,
+  held: (id) => `/plans/${id}`,
   unsent: () => '/log',
   overdue: (id) => `/jobs/${id}/load`,
   due: (id) => `/jobs/${id}/load`,
@@ -19,18 +22,25 @@ const PLACES: Readonly<Record<TodayLine['kind'], (id: string) => string>> = {
   license: (id) => `/people/${id}`,
 };
 
+/** Where it is done: a job that is ready at its run, what stands on a plan at the plan. */
+function placeOf({ kind, id, isReady, isPlanned }: TodayLine): string {
+  if (isPlanned) return `/plans/${id}`;
+  return (kind === 'overdue' || kind === 'due') && isReady ? `/jobs/${id}/run` : PLACES[kind](id);
+}
+
 /** One line, one act. */
 function Line({ line }: { line: TodayLine }) {
-  const { kind, name, onDay, more, id, isReady } = line;
+  const { kind, name, onDay, more, isReady, isPlanned } = line;
+  const ready = isReady ? 'yes' : isPlanned ? 'plan' : 'no';
   return (
     <Box as="li" display="flex" flexWrap="wrap" justifyContent="space-between" alignItems="center" gap="6px 20px" borderBottomWidth="1px" borderColor="line" paddingY="8px">
       <Box fontSize="19px" minWidth={0} overflowWrap="anywhere">
         {(kind === 'overdue' || kind === 'stale') && <chakra.span color="warn" aria-hidden>▲ </chakra.span>}
-        {say('today.line', { kind, name, day: dayText(onDay), more, ready: isReady ? 'yes' : 'no' })}
+        {say('today.line', { kind, name, day: dayText(onDay), more, ready })}
       </Box>
       <Button asChild minHeight="56px">
-        <Link to={kind === 'overdue' || kind === 'due' ? (isReady ? `/jobs/${id}/run` : PLACES[kind](id)) : PLACES[kind](id)} aria-label={`${say('today.act', { kind, ready: isReady ? 'yes' : 'no' })}: ${name || say('today.all')}`}>
-          {say('today.act', { kind, ready: isReady ? 'yes' : 'no' })}
+        <Link to={placeOf(line)} aria-label={`${say('today.act', { kind, ready })}: ${name || say('today.all')}`}>
+          {say('today.act', { kind, ready })}
         </Link>
       </Button>
     </Box>

@@ -8,6 +8,7 @@ import { looks } from './looks.ts';
 import { load } from './load.ts';
 import { people } from './people.ts';
 import { photos } from './photos.ts';
+import { plans } from './plans.ts';
 import { record } from './record.ts';
 import { rigs } from './rigs.ts';
 import { rules } from './rules.ts';
@@ -35,6 +36,7 @@ export const EN = {
   load,
   people,
   photos,
+  plans,
   record,
   today,
   walk,

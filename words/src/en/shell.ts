@@ -129,6 +129,7 @@ export const shell = {
   'shell.jobs.jobs': 'Jobs',
   'shell.jobs.log': 'Log',
   'shell.jobs.order': 'Season order',
+  'shell.jobs.plans': 'Plan',
   'shell.jobs.ledger': 'Ledger',
   'shell.jobs.today': 'Today',
   'shell.jobs.looks': 'Look again',
