@@ -15,6 +15,7 @@ const OrderPage = lazyPart(() => import('./load/OrderPage.tsx'));
 const LogPage = lazyPart(() => import('./records/LogPage.tsx'));
 const TodayPage = lazyPart(() => import('./today/TodayPage.tsx'));
 const LedgerPage = lazyPart(() => import('./ledger/LedgerPage.tsx'));
+const ReportPage = lazyPart(() => import('./report/ReportPage.tsx'));
 const PlansPage = lazyPart(() => import('./plans/PlansPage.tsx'));
 const PlanPage = lazyPart(() => import('./plans/PlanPage.tsx'));
 const LooksPage = lazyPart(() => import('./records/LooksPage.tsx'));
@@ -93,6 +94,7 @@ export function App() {
                 <Route path="/jobs/order" element={<OrderPage />} />
                 <Route path="/jobs/:id/:stop?" element={<JobPage />} />
                 <Route path="/today" element={<TodayPage />} />
+                <Route path="/log/season" element={<ReportPage />} />
                 <Route path="/plans" element={<PlansPage />} />
                 <Route path="/plans/new" element={<PlanPage />} />
                 <Route path="/plans/:id" element={<PlanPage />} />

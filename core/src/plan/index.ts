@@ -18,4 +18,12 @@ export { planNeeds, type PlanNeed } from './planNeeds.ts';
 export { twicePlanned, type PlannedTwice } from './twicePlanned.ts';
 export { portionGroups, type PortionGroup } from './portionGroups.ts';
 export { monthLater, openingMonth, weeksFrom } from './weeks.ts';
+export {
+  seasonReport,
+  type PerNutrient,
+  type SeasonFacts,
+  type SeasonLine,
+  type SeasonSite,
+  type SeasonSums,
+} from './seasonReport.ts';
 export { planCalendar } from './planCalendar.ts';

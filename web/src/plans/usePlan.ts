@@ -56,7 +56,7 @@ export interface PlanView {
 const NONE: readonly never[] = [];
 
 /** The measured areas of all sites. */
-function usePlanAreas(): readonly PlanArea[] {
+export function usePlanAreas(): readonly PlanArea[] {
   const { data = NONE } = useSites();
   return useMemo(
     () =>

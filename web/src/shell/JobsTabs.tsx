@@ -7,6 +7,7 @@ const TABS = [
   { to: '/jobs', label: say('shell.jobs.jobs') },
   { to: '/log', label: say('shell.jobs.log') },
   { to: '/log/ledger', label: say('shell.jobs.ledger') },
+  { to: '/log/season', label: say('shell.jobs.season') },
   { to: '/log/looks', label: say('shell.jobs.looks') },
   { to: '/jobs/order', label: say('shell.jobs.order') },
   { to: '/people', label: say('shell.jobs.people') },

@@ -10,6 +10,7 @@ import { people } from './people.ts';
 import { photos } from './photos.ts';
 import { plans } from './plans.ts';
 import { record } from './record.ts';
+import { report } from './report.ts';
 import { rigs } from './rigs.ts';
 import { rules } from './rules.ts';
 import { sheet } from './sheet.ts';
@@ -38,6 +39,7 @@ export const EN = {
   photos,
   plans,
   record,
+  report,
   today,
   walk,
   bench,

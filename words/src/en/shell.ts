@@ -130,6 +130,7 @@ export const shell = {
   'shell.jobs.log': 'Log',
   'shell.jobs.order': 'Season order',
   'shell.jobs.plans': 'Plan',
+  'shell.jobs.season': 'Season report',
   'shell.jobs.ledger': 'Ledger',
   'shell.jobs.today': 'Today',
   'shell.jobs.looks': 'Look again',
