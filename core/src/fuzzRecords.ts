@@ -40,6 +40,7 @@ export function ofRecords(
     () => core.planNeeds(planned, shelf),
     () => core.twicePlanned(portions, [{ name: text, portions }]),
     () => core.seasonReport({ year: { from: '2026-01-01', to: '2026-12-31' }, rows: done.map((each) => core.ledgerRow(each)), planned, rulesOn: () => [], cvOf: () => 0.1 }), // prettier-ignore
+    () => core.lotsOf([{ ...row, input: { ...move, lot: text } }], done, 22.7),
     () => core.portionGroups(portions),
     () => core.weeksFrom(core.monthLater('2026-12', 14)),
     () => core.openingMonth([core.daysLater('2026-12-31', 1)], '2026-04-18', '2026-01-01'),

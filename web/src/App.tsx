@@ -49,6 +49,7 @@ const GuidePage = lazyPart(() => import('./winter/guides/GuidePage.tsx'));
 const BrinePage = lazyPart(() => import('./winter/BrinePage.tsx'));
 const ShelfPage = lazyPart(() => import('./products/ShelfPage.tsx'));
 const ProductPage = lazyPart(() => import('./products/ProductPage.tsx'));
+const LotPage = lazyPart(() => import('./products/LotPage.tsx'));
 const SoilTestsPage = lazyPart(() => import('./soil/SoilTestsPage.tsx'));
 const SoilTestPage = lazyPart(() => import('./soil/SoilTestPage.tsx'));
 const RuleSetsPage = lazyPart(() => import('./regulations/RuleSetsPage.tsx'));
@@ -134,6 +135,7 @@ export function App() {
                 <Route path="/shelf/rules" element={<RuleSetsPage />} />
                 <Route path="/shelf/rules/new" element={<RuleSetPage />} />
                 <Route path="/shelf/rules/:id" element={<RuleSetPage />} />
+                <Route path="/shelf/:id/lots/:lot" element={<LotPage />} />
                 <Route path="/shelf/:id" element={<ProductPage />} />
                 {import.meta.env.DEV && <Route path="/room" element={<ComponentRoom />} />}
                 <Route path="*" element={notHere} />

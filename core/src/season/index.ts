@@ -55,6 +55,7 @@ export {
   type TodayLine,
   type TodayPortion,
 } from './today.ts';
+export { lotsOf, type Lot, type LotStep } from './lots.ts';
 export { driftOf, EWMA, type Drift, type DriftPoint, type RunRatio } from './drift.ts';
 export { evaluateApplication, isVoid, splitByPlan, type ApplicationResult } from './application.ts';
 export { blankStorm, evaluateStorm, stormInput, type StormInput } from './storm.ts';

@@ -68,7 +68,8 @@ export interface StockUse {
   readonly si: number;
 }
 
-interface StockMoveRow extends AppendedRow {
+/** A movement as it was appended. */
+export interface StockMoveRow extends AppendedRow {
   readonly input: StockMoveInput;
 }
 

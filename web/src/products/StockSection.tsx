@@ -14,6 +14,7 @@ import { append, useRows, type Row } from '../events/appended.ts';
 import { packagesText, useStock } from '../kinds/useStock.ts';
 import { aboutDocument } from '../outbox/index.ts';
 import { dayText } from '../ui/dayText.ts';
+import { LotList } from './LotList.tsx';
 import { LabelledField } from '../ui/LabelledField.tsx';
 import { Section } from '../ui/Section.tsx';
 import { dayOf } from '../ui/today.ts';
@@ -99,7 +100,7 @@ function NewMove({ product }: { product: string }) {
       </Box>
       <Box display="grid" gap="12px" gridTemplateColumns="repeat(auto-fill, minmax(150px, 1fr))" alignItems="end" maxWidth="760px">
         <LabelledField label={say('shelf.stock.packages')} inputMode="decimal" placeholder="3.5" value={input.packages} error={tried ? error : undefined} onChange={(packages) => set({ packages })} />
-        {input.what === 'received' && <LabelledField label={say('shelf.lot.lot')} value={input.lot} onChange={(lot) => set({ lot })} />}
+        {input.what !== 'counted' && <LabelledField label={say('shelf.lot.lot')} value={input.lot} onChange={(lot) => set({ lot })} />}
         <LabelledField label={say('shelf.stock.note')} value={input.note} onChange={(note) => set({ note })} />
         <Button minHeight="touch" variant="outline" onClick={save}>{say('shelf.stock.save')}</Button>
       </Box>
@@ -125,6 +126,7 @@ export function StockSection({ product }: { product: string }) {
       )}
       <NewMove product={product} />
       <Moves product={product} moves={moves} />
+      <LotList product={product} />
     </Section></Box>
   );
 } // prettier-ignore

@@ -30,7 +30,7 @@ it('offers what can be done, and the latest jobs, before anything is typed', () 
 it('finds among everything that is stored once somebody pauses, and tells what has the words', async () => {
   const person = open();
   await person.type(box(), 'slip');
-  await waitFor(() => expect(options()).toEqual(['Spring feedSlipway bank, 18\u00a0Apr\u00a02026', 'Slipway', 'Records with “slip”'])); // prettier-ignore
+  await waitFor(() => expect(options()).toEqual(['Spring feedSlipway bank, 18\u00a0Apr\u00a02026', 'Slipway', 'Slipway bank, Lake frontAutumn feed 22-2-11, 15\u00a0Sep\u00a02026', 'Slipway bank, Lake frontLake feed 24-0-8, 18\u00a0Apr\u00a02026', 'Slipway bank, Lake frontAutumn feed 22-2-11, 9\u00a0Sep\u00a02025', 'Records with “slip”'])); // prettier-ignore
   expect(asked).toHaveBeenCalledTimes(1);
   expect(asked).toHaveBeenCalledWith('search', expect.objectContaining({ query: { q: 'slip', limit: 12 } }));
 });

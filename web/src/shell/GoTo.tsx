@@ -1,5 +1,6 @@
 import { Box, chakra, createListCollection, Listbox } from '@chakra-ui/react';
-import { useEffect, useRef, useState } from 'react';
+import { doneRows, type ApplicationRow } from '@steady-scatter/core/season';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Hit } from '@steady-scatter/contract';
 import { useQuery } from '@tanstack/react-query';
@@ -8,10 +9,22 @@ import { call } from '../api/lazyCall.ts';
 import { queries } from '../api/queries.ts';
 import { useList } from '../documents/docs.ts';
 import { useSought } from '../documents/useSought.ts';
+import { useRows } from '../events/appended.ts';
 import { JOBS } from '../kinds/useJobs.ts';
+import { PRODUCTS } from '../kinds/useProducts.ts';
 import { Panel } from '../ui/Panel.tsx';
 import type { Command } from '../commands/commands.ts';
-import { commandEntries, groupsOf, hitEntries, logEntry, MAX_FOUND, type Entry } from './findEntries.ts';
+import {
+  commandEntries,
+  groupsOf,
+  hitEntries,
+  logEntry,
+  lotEntries,
+  MAX_FOUND,
+  recordEntries,
+  type Entry,
+  type LotMove,
+} from './findEntries.ts';
 
 const Option = ({ entry }: { entry: Entry }) => (
   <Listbox.Item item={entry}>
@@ -59,6 +72,17 @@ function useKeysFromAnywhere() {
   return box;
 }
 
+const NO_MOVES: readonly LotMove[] = [];
+
+/** Lots by their names, and records as far as this device has them: none is fetched for a few letters. */
+function useLotsAndRecords(q: string, open: (path: string) => void): Entry[] {
+  const { data: moves = NO_MOVES } = useRows('stockMoves', null);
+  const { data: products } = useList(PRODUCTS, {}, q !== '');
+  const rows = useMemo(() => (q === '' ? [] : doneRows(queries.getQueryData<ApplicationRow[]>(['applications', 'all']) ?? [])), [q]); // prettier-ignore
+  const nameOf = (id: string) => products?.lines.find((line) => line.id === id)?.name ?? '';
+  return [...lotEntries(q, moves, nameOf, open), ...recordEntries(q, rows, open)];
+}
+
 /** What can be done and what is stored, each kind under its name, as the words find it. */
 function useFound(acts: readonly Command[], input: string, q: string) {
   const answer = useHits(q);
@@ -67,13 +91,14 @@ function useFound(acts: readonly Command[], input: string, q: string) {
   const hits = q === input.trim() ? answer : null;
   const open = (path: string) => void navigate(path);
   const found = [...commandEntries(acts, input), ...hitEntries(hits ?? [], open)].slice(0, MAX_FOUND);
-  const entries = hits !== null && q !== '' ? [...found, logEntry(q, open)] : found;
+  const own = useLotsAndRecords(q, open);
+  const entries = hits !== null && q !== '' ? [...found, ...own, logEntry(q, open)] : found;
   const groups = groupsOf(entries);
   const items = groups.flatMap(([, each]) => [...each]);
   return {
     groups,
     collection: createListCollection({ items, itemToValue: ({ id }) => id, itemToString: ({ label }) => label }), // prettier-ignore
-    isNothing: hits !== null && found.length === 0,
+    isNothing: hits !== null && found.length === 0 && own.length === 0,
   };
 }
 

@@ -1,6 +1,8 @@
 import type { Hit } from '@steady-scatter/contract';
 import { expect, it, vi } from 'vitest';
-import { commandEntries, hitEntries, logEntry } from './findEntries.ts';
+import { doneRows } from '@steady-scatter/core/season';
+import demo from '../../../demo/tarn-hollow.json' with { type: 'json' };
+import { commandEntries, hitEntries, logEntry, lotEntries, recordEntries } from './findEntries.ts';
 
 const commands = [
   { id: 'new', label: 'New sheet', keys: 'n', run: () => undefined },
@@ -36,4 +38,24 @@ it('leads to the records of all years that hold the words', () => {
   expect(entry).toMatchObject({ kind: 'Records', label: 'Records with “lot 7 & 8”' });
   entry.run();
   expect(open).toHaveBeenCalledWith('/log?from=2000-01-01&q=lot+7+%26+8');
+});
+
+it('leads to lots by their names, each once, and to the latest records that have the words', () => {
+  const open = vi.fn<(path: string) => void>();
+  const moves = demo.stockMoves as never;
+  const [lot, ...more] = lotEntries('lf-26', moves, () => 'Lake feed', open);
+  expect([lot, more]).toMatchObject([{ kind: 'Lots', label: 'LF-2604', detail: 'Lake feed' }, []]);
+  lot!.run();
+  const records = recordEntries('bandstand feed', doneRows(demo.applications as never), open);
+  expect(records.map(({ label, detail }) => [label, detail.replaceAll('\u00a0', ' ')])).toEqual([
+    ['Bandstand lawn, Lake front', 'Autumn feed 22-2-11, 15 Sep 2026'],
+    ['Bandstand lawn, Lake front', 'Lake feed 24-0-8, 20 Jul 2026'],
+    ['Bandstand lawn, Lake front', 'Lake feed 24-0-8, 15 Jun 2026'],
+  ]);
+  records[0]!.run();
+  expect(open.mock.calls.map(([path]) => path)).toEqual([
+    expect.stringMatching(/^\/shelf\/[\w-]+\/lots\/LF-2604$/),
+    expect.stringMatching(/^\/log\?area=[\w-]+&from=2026-09-15&to=2026-09-15$/),
+  ]);
+  expect([lotEntries('', moves, String, open), recordEntries(' ', [], open)]).toEqual([[], []]);
 });

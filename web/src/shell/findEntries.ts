@@ -1,4 +1,6 @@
 import { KINDS, type Hit } from '@steady-scatter/contract';
+import { nameKey } from '@steady-scatter/core/fields';
+import { areaKeyOf, dayOfRow, type DoneRow } from '@steady-scatter/core/season';
 import { HOMES } from '../documents/homes.ts';
 import { dayText } from '../ui/dayText.ts';
 import type { Command } from '../commands/commands.ts';
@@ -49,6 +51,53 @@ export const logEntry = (q: string, open: (path: string) => void): Entry => ({
   detail: '',
   run: () => open(`/log?${new URLSearchParams({ from: '2000-01-01', q }).toString()}`),
 });
+
+const MOST_LOTS = 3;
+const MOST_RECORDS = 3;
+const wordsOf = (q: string): string[] => q.toLowerCase().split(/\s+/).filter(Boolean);
+const isIn = (words: readonly string[], ...texts: readonly string[]): boolean => words.every((word) => texts.join(' ').toLowerCase().includes(word)); // prettier-ignore
+
+/** A delivery that names its lot. */
+export interface LotMove {
+  readonly subject: string;
+  readonly input: { readonly lot: string; readonly void: string };
+}
+
+/** Lots that have the words in their name, each with its product and the way to its whole path. */
+export function lotEntries(q: string, moves: readonly LotMove[], nameOf: (product: string) => string, open: (path: string) => void): Entry[] {
+  const words = wordsOf(q);
+  if (words.length === 0) return [];
+  const found = moves.filter(({ input }) => input.lot.trim() !== '' && input.void.trim() === '' && isIn(words, input.lot));
+  const lots = new Map(found.map(({ subject, input }) => [`${subject} ${nameKey(input.lot)}`, { subject, lot: input.lot.trim() }]));
+  return [...lots].slice(0, MOST_LOTS).map(([key, { subject, lot }]) => ({
+    id: `lot.${key}`,
+    kind: say('shell.lots'),
+    label: lot,
+    detail: nameOf(subject),
+    run: () => open(`/shelf/${subject}/lots/${encodeURIComponent(lot)}`),
+  }));
+} // prettier-ignore
+
+/** Records that have the words in their area, product, lot or name, the latest first. */
+export function recordEntries(q: string, rows: readonly DoneRow[], open: (path: string) => void): Entry[] {
+  const words = wordsOf(q);
+  if (words.length === 0) return [];
+  return rows
+    .filter(({ input: { siteName, areaName, product, by } }) => isIn(words, siteName, areaName, product.name, product.lot, by))
+    .slice(-MOST_RECORDS)
+    .toReversed()
+    .map((row) => {
+      const day = dayOfRow(row);
+      const { areaName, siteName, product, area } = row.input;
+      return {
+        id: `record.${row.root}`,
+        kind: sentence(manyOf('applications')),
+        label: [areaName, siteName].filter(Boolean).join(', '),
+        detail: [product.name, dayText(day).replaceAll(' ', NO_BREAK)].join(', '),
+        run: () => open(`/log?${new URLSearchParams({ area: areaKeyOf(area, areaName), from: day, to: day }).toString()}`),
+      };
+    });
+} // prettier-ignore
 
 const NO_BREAK = '\u00a0';
 

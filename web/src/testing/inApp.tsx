@@ -134,6 +134,7 @@ export function inApp(part: ReactNode, address = '/') {
     { path: '/jobs/:id', element: whole },
     { path: '/bench/:id/run/:run?', element: whole },
     { path: '/plans/:id', element: whole },
+    { path: '/shelf/:id/lots/:lot', element: whole },
     { path: '*', element: whole },
   ];
   const router = createMemoryRouter(routes, { initialEntries: [address] });

@@ -212,6 +212,27 @@ export const shelf = {
   'shelf.stock.from':
     '{counted, select, none {Never counted} other {Counted on {counted}}}, since then {received} received, {used} spread, {disposed} thrown away.',
   'shelf.stock.below': 'More was used than came: count it again.',
+  'shelf.lots': 'Lots',
+  'shelf.lots.line':
+    '{received, plural, =0 {never received} other {}}{received, plural, =0 {} one {# package came} other {# packages came}}{left, select, none {} other {, {left} left}}, {times, plural, =0 {not spread yet} one {spread once} other {spread # times}}',
+  'shelf.lots.title': 'Lot {lot} · {product}',
+  'shelf.lots.heading': 'Lot {lot}',
+  'shelf.lots.of': 'of {product}',
+  'shelf.lots.left': '{packages, plural, one {package} other {packages}} left of {received}',
+  'shelf.lots.leftUnknown': 'The size of a package is not known, so what is left is not known either.',
+  'shelf.lots.below':
+    'More was spread than came under this name: a delivery was not noted, or a lot was written wrong.',
+  'shelf.lots.gone': 'No lot of this name is known of this product.',
+  'shelf.lots.toProduct': 'To the product',
+  'shelf.lots.day': 'Day',
+  'shelf.lots.step': 'What happened',
+  'shelf.lots.amount': 'Amount',
+  'shelf.lots.packages': 'Packages',
+  'shelf.lots.by': 'By',
+  'shelf.lots.after': 'Left',
+  'shelf.lots.what':
+    '{what, select, received {Came} disposed {Thrown away} other {Spread on {area}{site, select, none {} other {, {site}}}}}',
+  'shelf.lots.records': 'See the records of this lot',
   'shelf.stock.what': 'What happened',
   'shelf.stock.move': '{what, select, counted {Counted} received {Received} other {Thrown away}}',
   'shelf.stock.named': '{what, select, counted {Count} received {Delivery} other {Thrown away}}',

@@ -131,6 +131,7 @@ export const shell = {
   'shell.jobs.order': 'Season order',
   'shell.jobs.plans': 'Plan',
   'shell.jobs.season': 'Season report',
+  'shell.lots': 'Lots',
   'shell.jobs.ledger': 'Ledger',
   'shell.jobs.today': 'Today',
   'shell.jobs.looks': 'Look again',
