@@ -56,6 +56,7 @@ export const ledgerArea = z.object({
         name: z.string(),
         count: z.int(),
         lastDay: z.string(),
+        days: z.array(z.string()).readonly(),
         siPerM2: z.number(),
       }),
     ) // prettier-ignore

@@ -63,6 +63,7 @@ export function ofRecords(
     () => core.todayLines({ today: '2026-04-18', unsent: 1, runs: [], water: [], portions: [{ id: 'p', name: text, onDay: text, isHeld: false }], jobs: [{ id: 'j', name: text, days: [text, '2026-04-18'], isReady: true, recorded: [text] }], stale: [], looks: [], short: [], licenses: [] }), // prettier-ignore
     () => core.soilFactsFor([{ id: 't', input: mangle(core.blankSoilTest('kg/ha', '2026-03-02')) }], [{ site: text, area: text }]), // prettier-ignore
     () => core.soFarOn(core.ledgerOf(done.map((each) => core.ledgerRow(each)))),
+    () => core.doneOn(core.ledgerOf(done.map((each) => core.ledgerRow(each))), text, '2026-01-01'),
     () => core.sumsOver([core.plusSums(core.noSums(), core.noSums())]),
     () => core.yearOf('2026-04-18', text),
     () => core.allowedOn([], core.evaluateLabelFacts(input.label ?? core.blankProduct('dry-fertilizer', 'us')), '2026-04-18', { soFar: [], done: [{ onDay: '2026-04-01', isSameProduct: true, isInYear: true }], beforeSi: 0, soilTest: null }), // prettier-ignore

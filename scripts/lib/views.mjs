@@ -17,6 +17,7 @@ export async function viewsOf(address) {
     named('calibrations', 'Utility boom'), named('rigs', 'Utility boom'), named('jobs', 'boom top-up'),
   ]); // prettier-ignore
   const [walked, done] = await Promise.all([named('jobs', 'September feed'), named('jobs', 'Spring feed')]);
+  const [plan, feed] = await Promise.all([named('plans', '2027'), named('products', 'Lake feed')]);
   const [storm, guide, winter, salter] = await Promise.all([
     named('storms', 'January snow'), named('guides', 'Lake road'), named('winters', '2025'), named('calibrations', 'Walk salter'),
   ]); // prettier-ignore
@@ -26,7 +27,7 @@ export async function viewsOf(address) {
   /** @param {string} path @param {readonly string[]} of */
   const each = (path, of) => of.map((id) => `${path}/${id}`);
   return [
-    '/', '/jobs', '/today', '/log', '/log/ledger', '/log/looks', '/people', '/people/new', `/jobs/${walked}/run`, `/jobs/${done}/after`, ...each('/jobs', jobs), ...['machine', 'test', 'width'].map((stop) => `/jobs/${jobs[0]}/${stop}`), '/new/machine', '/sites', '/sites/new', ...each('/sites', sites),
+    '/', '/jobs', '/today', '/log', '/log/ledger', '/log/season', '/plans', '/plans/new', `/plans/${plan}`, `/shelf/${feed}/lots/LF-2604`, '/log/looks', '/people', '/people/new', `/jobs/${walked}/run`, `/jobs/${done}/after`, ...each('/jobs', jobs), ...['machine', 'test', 'width'].map((stop) => `/jobs/${jobs[0]}/${stop}`), '/new/machine', '/sites', '/sites/new', ...each('/sites', sites),
     '/bench', '/bench/quick', '/bench/new', ...each('/bench', calibrations), `/bench/${calibrations[0]}/run`,
     '/bench/rigs', '/bench/rigs/new', ...each('/bench/rigs', rigs), '/bench/width', '/bench/width/new', ...each('/bench/width', widths),
     `/bench/${boom}`, `/bench/${boom}/run`, `/bench/rigs/${rig}`, '/bench/nozzles', '/bench/nozzles/new', `/jobs/${tank}`, '/patch',

@@ -11,6 +11,7 @@ export {
   type SheetFacts,
 } from './checks.ts';
 export {
+  doneOn,
   ledgerOf,
   noSums,
   plusSums,

@@ -4,7 +4,7 @@ import { blankProduct, evaluateProduct, type ProductInput } from '../products/in
 import { speak } from '@steady-scatter/words/everything';
 import { blankLimits } from '../products/index.ts';
 import type { LedgerRow } from '../season/index.ts';
-import { allowedOn, blankRule, checkRules, evaluateRuleSet, ledgerOf, nextAllowedDay, noSums, plusSums, soFarOn, sumsOver, yearOf, type RuleFacts, type RuleInput } from './index.ts'; // prettier-ignore
+import { allowedOn, blankRule, checkRules, doneOn, evaluateRuleSet, ledgerOf, nextAllowedDay, noSums, plusSums, soFarOn, sumsOver, yearOf, type RuleFacts, type RuleInput } from './index.ts'; // prettier-ignore
 
 const NONE = { N: 0, P2O5: 0, K2O: 0, S: 0, Ca: 0, Mg: 0, Fe: 0 };
 const line = (root: string, onDay: string, kgN: number, more: Partial<LedgerRow> = {}): LedgerRow => ({
@@ -65,6 +65,19 @@ const LB = 0.45359237 / 92.90304;
 const facts = (more: Partial<RuleFacts> = {}): RuleFacts => ({ onDay: '2026-06-15', product: feed(), rateSi: 3 * LB, portions: 1, everyDays: null, soFar: [], soilTest: null, others: [], done: [], beforeSi: 0, mixPerM2: null, ...more }); // prettier-ignore
 const states = (of: ReturnType<typeof rules>, more: Partial<RuleFacts>) => checkRules(of, facts(more), { need: 'lb/1000 ft2', rate: 'lb/1000 ft2' }).map(({ state }) => state); // prettier-ignore
 const done = (onDay: string, isSameProduct = true, isInYear = true) => ({ onDay, isSameProduct, isInYear });
+
+it('every day of every application is known to the rules; times are those of the area that has most', () => {
+  const product = (key: string, ...days: string[]) => ({ key, name: key, count: days.length, lastDay: days.at(-1)!, days, siPerM2: 0 }); // prettier-ignore
+  const area = (areaKey: string, ...products: ReturnType<typeof product>[]) => ({ areaKey, area: areaKey, site: '', areaName: '', siteName: '', lastDay: '', months: [], products }); // prettier-ignore
+  const areas = [area('a', product('feed', '2026-04-18', '2026-09-01')), area('b', product('feed', '2025-12-01', '2026-05-18'), product('iron', '2026-06-10'))]; // prettier-ignore
+  const before = doneOn(areas, 'feed', '2026-01-01');
+  expect(before).toHaveLength(5);
+  expect(before.filter(({ isSameProduct, isInYear }) => isSameProduct && isInYear).map(({ onDay }) => onDay)).toEqual(['2026-04-18', '2026-09-01']); // prettier-ignore
+  // A day between two of them is near the earlier one, though it is not the last.
+  expect(states(rules({ kind: 'least-days', amount: '21' }), { onDay: '2026-05-01', done: before })).toEqual(['broken']); // prettier-ignore
+  expect(states(rules({ kind: 'times-in-a-year', amount: '2' }), { onDay: '2026-10-15', done: before })).toEqual(['broken']); // prettier-ignore
+  expect(states(rules({ kind: 'times-in-a-year', amount: '3' }), { onDay: '2026-10-15', done: before })).toEqual(['kept']); // prettier-ignore
+});
 
 describe('rules that read the ledger', () => {
   it('closed dates hold over New Year, on the leap day, and for each portion', () => {

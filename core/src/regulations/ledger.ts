@@ -5,6 +5,7 @@ import { daysLater, isDayOfYear } from '../fields/days.ts';
 import type { SoFar } from '../need/soFar.ts';
 import { LEDGER_NUTRIENTS, type LedgerNutrient } from '../need/ledgerNutrients.ts';
 import type { LedgerRow } from '../season/ledgerRow.ts';
+import type { DoneBefore } from './standing.ts';
 
 /** Sums over applications on one area. On each square metre: of the ground that was treated, which is the most that lies anywhere. */
 export interface LedgerSums {
@@ -26,6 +27,8 @@ export interface LedgerProduct {
   readonly name: string;
   readonly count: number;
   readonly lastDay: string;
+  /** The day of each application, in their order. */
+  readonly days: readonly string[];
   /** kg or L on each square metre. */
   readonly siPerM2: number;
 }
@@ -84,8 +87,8 @@ function productsOf(rows: readonly LedgerRow[]): LedgerProduct[] {
   for (const { productKey, productName, onDay, amountSi, areaM2 } of rows) {
     const before = found.get(productKey);
     const siPerM2 = (before?.siPerM2 ?? 0) + (areaM2 > 0 ? amountSi / areaM2 : 0);
-    const lastDay = before && before.lastDay > onDay ? before.lastDay : onDay;
-    found.set(productKey, { key: productKey, name: before?.name ?? productName, count: (before?.count ?? 0) + 1, lastDay, siPerM2: finite(siPerM2) }); // prettier-ignore
+    const days = [...(before?.days ?? []), onDay].toSorted();
+    found.set(productKey, { key: productKey, name: before?.name ?? productName, count: days.length, lastDay: days.at(-1)!, days, siPerM2: finite(siPerM2) }); // prettier-ignore
   }
   return [...found.values()].toSorted((a, b) => a.key.localeCompare(b.key));
 }
@@ -149,3 +152,23 @@ export function soFarOn(areas: readonly LedgerArea[]): SoFar[] {
     return kgPerM2 > 0 ? [{ nutrient, kgPerM2 }] : [];
   });
 }
+
+/**
+ * What was spread on ground before, as rules take it: every day of every application, whatever the product. What counts as times in a year
+ * is that of the area that has most of the product.
+ *
+ * @param areas of the year and of as long before it as intervals reach back
+ * @param productKey the product that is asked about
+ * @param yearFrom first day of the crew's year
+ * @example doneOn([], 'lake feed', '2026-01-01') // []
+ */
+export function doneOn(areas: readonly LedgerArea[], productKey: string, yearFrom: string): DoneBefore[] {
+  const inYear = ({ products }: LedgerArea) =>
+    products.filter(({ key }) => key === productKey).flatMap(({ days }) => days.filter((day) => day >= yearFrom));
+  const most = areas.toSorted((a, b) => inYear(b).length - inYear(a).length)[0];
+  return areas.flatMap((area) =>
+    area.products.flatMap(({ key, days }) =>
+      days.map((onDay) => ({ onDay, isSameProduct: key === productKey, isInYear: onDay >= yearFrom && (key !== productKey || area === most) })),
+    ),
+  );
+} // prettier-ignore

@@ -15,7 +15,7 @@ const MONTHS = [
   ...LEDGER_NUTRIENTS.flatMap((nutrient) => [`SUM(\`${kgColumn(nutrient)}\`) AS kg${nutrient}`, `${onEach(kgColumn(nutrient))} AS per${nutrient}`]),
 ].join(', '); // prettier-ignore
 
-const PRODUCTS = 'areaKey, productKey, MAX(productName) AS name, COUNT(*) AS count, MAX(onDay) AS lastDay, SUM(IF(areaM2 > 0, amountSi / areaM2, 0)) AS siPerM2'; // prettier-ignore
+const PRODUCTS = 'areaKey, productKey, MAX(productName) AS name, COUNT(*) AS count, MAX(onDay) AS lastDay, GROUP_CONCAT(onDay ORDER BY onDay) AS days, SUM(IF(areaM2 > 0, amountSi / areaM2, 0)) AS siPerM2'; // prettier-ignore
 
 type Row = Readonly<Record<string, string | number | null>>;
 
@@ -79,7 +79,7 @@ export async function readLedger(sequelize: Sequelize, actor: Actor, query: Ledg
     if (known && known.lastDay < lastDay) known.lastDay = lastDay;
   }
   for (const row of byProduct)
-    areas.get(String(row['areaKey']))?.products.push({ key: String(row['productKey']), name: String(row['name']), count: Number(row['count']), lastDay: String(row['lastDay']), siPerM2: Number(row['siPerM2']) });
+    areas.get(String(row['areaKey']))?.products.push({ key: String(row['productKey']), name: String(row['name']), count: Number(row['count']), lastDay: String(row['lastDay']), days: String(row['days']).split(','), siPerM2: Number(row['siPerM2']) });
   for (const { products: own } of areas.values()) own.sort((a, b) => a.key.localeCompare(b.key));
   return [...areas.values()].toSorted((a, b) => place(a).localeCompare(place(b)));
 } // prettier-ignore

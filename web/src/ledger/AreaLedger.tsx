@@ -4,6 +4,7 @@ import { evaluateProduct, PRODUCT_KINDS, type ProductInput } from '@steady-scatt
 import { UNITS, type MassPerAreaUnit } from '@steady-scatter/core/quantities';
 import {
   allowedOn,
+  doneOn,
   soFarOn,
   soilFactsFor,
   sumsOver,
@@ -76,7 +77,6 @@ function StillAllowed({ area, rules, shelf, unit, year }: Props) {
   const { data: tests = [] } = useDocs(SOIL_TESTS);
   const soil = soilFactsFor(tests, [area]);
   const isUs = UNITS[unit].symbol.startsWith('lb');
-  const done = area.products.map(({ key, lastDay }) => ({ key, onDay: lastDay }));
   const lines = shelf
     .filter(({ input }) => PRODUCT_KINDS[input.kind].puts !== 'de-icer')
     .map(({ id, input }) => {
@@ -84,7 +84,7 @@ function StillAllowed({ area, rules, shelf, unit, year }: Props) {
       const own = area.products.find(({ key }) => key === nameKey(input.name));
       const before = {
         soFar: soFarOn([area]),
-        done: done.flatMap(({ key, onDay }) => Array.from({ length: key === own?.key ? own.count : 1 }, () => ({ onDay, isSameProduct: key === own?.key, isInYear: onDay >= year.from }))),
+        done: doneOn([area], nameKey(input.name), year.from),
         beforeSi: own?.siPerM2 ?? 0,
         soilTest: soil,
       };

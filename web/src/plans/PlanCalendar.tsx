@@ -147,12 +147,11 @@ const Day = memo(function DayOf({ day, groups, view, onOpen, isOver }: DayProps)
       outline={isOver || day === view.today ? '2px solid' : undefined}
       outlineColor={isOver ? 'act' : 'tape'}
       outlineOffset="-2px"
-      bg={isIn && Number(day.slice(5, 7)) % 2 === 0 ? 'paper' : 'ground'}
-      opacity={isIn ? 1 : 0.5}
+      bg={!isIn ? 'soft' : Number(day.slice(5, 7)) % 2 === 0 ? 'paper' : 'ground'}
       css={isClosed ? { backgroundImage: STRIPES } : undefined}
     >
       <Box fontSize="13px" color="ink.soft" fontWeight={number === 1 ? 'bold' : undefined}>
-        {number === 1 ? `${MONTH.format(timeOf(day))} 1` : number}
+        {isIn && (number === 1 ? `${MONTH.format(timeOf(day))} 1` : number)}
         {isClosed && <chakra.span srOnly> {say('plans.closed')}</chakra.span>}
       </Box>
       <Box display="grid" gap="3px">
@@ -197,7 +196,15 @@ function DragLine({ group, day, view }: { group: PortionGroup | undefined; day: 
 
 /** A quarter of a year in weeks: portions are dragged from day to day, by pointer or by keys, and rules speak at once. */
 export function PlanCalendar({ groups, view, onOpen, onMove }: Props) {
-  const [month, setMonth] = useState(() => openingMonth(view.open.map(({ input }) => input.onDay), view.today, view.input.fromDay)); // prettier-ignore
+  const { fromDay } = view.input;
+  const openAt = () => openingMonth(view.open.map(({ input }) => input.onDay), view.today, fromDay); // prettier-ignore
+  const [month, setMonth] = useState(openAt);
+  // Another span, and the first portions that come, are shown where they are; what is moved stays in sight.
+  const [of, setOf] = useState({ fromDay, isEmpty: groups.length === 0 });
+  if (of.fromDay !== fromDay || of.isEmpty !== (groups.length === 0)) {
+    setOf({ fromDay, isEmpty: groups.length === 0 });
+    setMonth(openAt());
+  }
   const [drag, setDrag] = useState<{ readonly group: PortionGroup; readonly day: string | null } | null>(null); // prettier-ignore
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),

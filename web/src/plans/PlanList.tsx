@@ -4,6 +4,7 @@ import type { System } from '@steady-scatter/core/quantities';
 import { say } from '@steady-scatter/words/plans';
 import { dayText } from '../ui/dayText.ts';
 import { PlainTable } from '../ui/PlainTable.tsx';
+import { SideScroll } from '../ui/SideScroll.tsx';
 import { shownIn } from '../units/shownIn.ts';
 import { spreadUnits } from '../units/spreadUnits.ts';
 import { brokenOf, groupState, needText, plannedOf, stateText, whereText } from './planTexts.ts';
@@ -58,7 +59,7 @@ const HEADINGS = [
 
 /** The same as the calendar, day by day. */
 export const PlanList = ({ groups, ...rest }: Props) => (
-  <Box overflowX="auto">
+  <SideScroll label={say('plans.list')}>
     <PlainTable>
       <thead>
         <tr>
@@ -69,5 +70,5 @@ export const PlanList = ({ groups, ...rest }: Props) => (
       </thead>
       <tbody>{groups.map((group) => <Row key={group.id} group={group} {...rest} />)}</tbody>
     </PlainTable>
-  </Box>
+  </SideScroll>
 ); // prettier-ignore

@@ -7,6 +7,7 @@ import { say } from '@steady-scatter/words/plans';
 import { useFigures } from '../ui/currency.ts';
 import { PlainTable } from '../ui/PlainTable.tsx';
 import { Section } from '../ui/Section.tsx';
+import { SideScroll } from '../ui/SideScroll.tsx';
 import { shownIn } from '../units/shownIn.ts';
 import { spreadUnits } from '../units/spreadUnits.ts';
 import type { PlanView } from './usePlan.ts';
@@ -48,13 +49,13 @@ export function PlanTakes({ view: { open, shelf }, system }: { view: PlanView; s
       {needs.length === 0 ? (
         <Box fontSize="17px">{say('plans.needs.none')}</Box>
       ) : (
-        <Box overflowX="auto" maxWidth="900px">
+        <SideScroll label={say('plans.needs.heading')} maxWidth="900px">
           <PlainTable>
             <thead><tr>{HEADINGS.map(([label, isEnd]) => <th key={label} scope="col" {...(isEnd && { 'data-end': '' })}>{label}</th>)}</tr></thead>
             <tbody>{needs.map((need) => <NeedRow key={need.product} need={need} isUs={system === 'us'} money={money} />)}</tbody>
             {costs.length > 1 && <tfoot><tr><th scope="row" colSpan={5}>{say('plans.needs.total')}</th><chakra.td data-end="" fontWeight="bold">{money(costs.reduce((sum, cents) => sum + cents, 0))}</chakra.td></tr></tfoot>}
           </PlainTable>
-        </Box>
+        </SideScroll>
       )}
     </Section>
   );

@@ -126,7 +126,7 @@ function Acts(props: Props & { planned: readonly PlannedPortion[]; ids: Readonly
       <Box role="status" fontSize="16px" fontWeight="semibold">{told}</Box>
       <Box display="flex" flexWrap="wrap" gap="8px">
         {job === '' ? (
-          <Button variant="solid" minHeight="touch" disabled={planned.every(({ rateSi }) => rateSi === null)} onClick={() => void sheet()}>{say('plans.portion.sheet')}</Button>
+          <Button variant="solid" minHeight="touch" disabled={planned.every(({ rateSi, ground }) => rateSi === null || ground === null)} onClick={() => void sheet()}>{say('plans.portion.sheet')}</Button>
         ) : (
           <Button asChild variant="solid" minHeight="touch"><Link to={`/jobs/${job}`}>{say('plans.portion.open')}</Link></Button>
         )}

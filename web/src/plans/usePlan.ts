@@ -53,14 +53,12 @@ export interface PlanView {
   isClosed(day: string): boolean;
 }
 
-const NONE: readonly never[] = [];
-
 /** The measured areas of all sites. */
-export function usePlanAreas(): readonly PlanArea[] {
-  const { data = NONE } = useSites();
+export function usePlanAreas(): readonly PlanArea[] | undefined {
+  const { data } = useSites();
   return useMemo(
     () =>
-      data.flatMap(
+      data?.flatMap(
         (site) =>
         siteAreas(site).map(({ area, areaM2, isTreated }) => Object.assign({ siteName: site.input.name, areaName: area.name, areaM2, asArea: area, isTreated }, area.from)), // prettier-ignore
       ),
@@ -81,9 +79,9 @@ export const nearestDay = ({ input, book }: PlanView, portions: readonly Planned
 /** Everything about a plan as it is typed now. Undefined until what it rests on has come. */
 export function usePlan(input: PlanInput, id: string | null): PlanView | undefined {
   const { data: shelf } = useShelf();
-  const { data: sets = NONE } = useDocs(RULE_SETS);
-  const { data: soilTests = NONE } = useDocs(SOIL_TESTS);
-  const { data: plans = NONE } = usePlans();
+  const { data: sets } = useDocs(RULE_SETS);
+  const { data: soilTests } = useDocs(SOIL_TESTS);
+  const { data: plans } = usePlans();
   const areas = usePlanAreas();
   const rows = useApplications(null);
   const { yearStart } = useCrew();
@@ -91,7 +89,7 @@ export function usePlan(input: PlanInput, id: string | null): PlanView | undefin
   const day = today();
   const lines = useMemo(() => rows?.map(ledgerRow), [rows]);
   return useMemo(() => {
-    if (!shelf || !lines) return undefined;
+    if (!shelf || !lines || !sets || !soilTests || !plans || !areas) return undefined;
     const rulesOf = (id: string) => {
       const set = sets.find((each) => each.id === id);
       return set ? evaluateRuleSet(set.input).rules : [];

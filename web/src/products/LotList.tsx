@@ -1,8 +1,8 @@
 import { Box } from '@chakra-ui/react';
 import type { Lot } from '@steady-scatter/core/season';
-import { Link } from 'react-router';
 import { say } from '@steady-scatter/words/shelf';
 import { useLots } from '../kinds/useLots.ts';
+import { NameLink } from '../ui/NameLink.tsx';
 import { packagesText } from '../kinds/useStock.ts';
 
 /** Where the path of a lot stands. */
@@ -27,7 +27,7 @@ export function LotList({ product }: { product: string }) {
       <Box as="ul" listStyleType="none" fontSize="16px">
         {lots.map((lot) => (
           <Box as="li" key={lot.lot} minHeight="touch" display="flex" gap="10px" alignItems="center">
-            <Link to={lotPath(product, lot.lot)}>{lot.lot}</Link> <span>{lineOf(lot)}</span>
+            <NameLink to={lotPath(product, lot.lot)}>{lot.lot}</NameLink> <span>{lineOf(lot)}</span>
           </Box>
         ))}
       </Box>

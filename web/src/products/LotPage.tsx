@@ -1,7 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { nameKey } from '@steady-scatter/core/fields';
 import type { Lot, LotStep } from '@steady-scatter/core/season';
-import { Link, useParams } from 'react-router';
+import { useParams } from 'react-router';
 import { say } from '@steady-scatter/words/shelf';
 import { useLots } from '../kinds/useLots.ts';
 import { packagesText } from '../kinds/useStock.ts';
@@ -10,7 +10,9 @@ import { ShelfTabs } from '../shell/ShelfTabs.tsx';
 import { BigNumber } from '../ui/BigNumber.tsx';
 import { dayText } from '../ui/dayText.ts';
 import { Message } from '../ui/Message.tsx';
+import { NameLink } from '../ui/NameLink.tsx';
 import { PlainTable } from '../ui/PlainTable.tsx';
+import { SideScroll } from '../ui/SideScroll.tsx';
 import { dayOf } from '../ui/today.ts';
 import { TopBar } from '../ui/TopBar.tsx';
 
@@ -62,18 +64,18 @@ export default function LotPage() {
       <title>{say('shelf.lots.title', { lot: lot.lot, product: product.name })}</title>
       <TopBar>
         <chakra.h1 fontSize="21px" fontWeight="bold">{say('shelf.lots.heading', { lot: lot.lot })}</chakra.h1>
-        <Link to={`/shelf/${id}`}>{say('shelf.lots.of', { product: product.name })}</Link>
+        <NameLink to={`/shelf/${id}`}>{say('shelf.lots.of', { product: product.name })}</NameLink>
       </TopBar>
       <ShelfTabs />
       <Box as="main" id="main" padding={{ base: '4px 16px 32px', md: '4px 24px 32px' }}>
         <Left lot={lot} />
-        <Box overflowX="auto" maxWidth="960px" marginTop="12px">
+        <SideScroll label={say('shelf.lots.heading', { lot: lot.lot })} maxWidth="960px" marginTop="12px">
           <PlainTable>
             <thead><tr>{HEADINGS.map(([label, isEnd]) => <th key={label} scope="col" {...(isEnd && { 'data-end': '' })}>{label}</th>)}</tr></thead>
             <tbody>{lot.steps.map((step) => <Step key={`${step.what} ${step.id}`} step={step} />)}</tbody>
           </PlainTable>
-        </Box>
-        <Box marginTop="12px" fontSize="17px"><Link to={`/log?${new URLSearchParams({ from: '2000-01-01', q: lot.lot }).toString()}`}>{say('shelf.lots.records')}</Link></Box>
+        </SideScroll>
+        <Box marginTop="12px" fontSize="17px"><NameLink to={`/log?${new URLSearchParams({ from: '2000-01-01', q: lot.lot }).toString()}`}>{say('shelf.lots.records')}</NameLink></Box>
       </Box>
     </>
   );

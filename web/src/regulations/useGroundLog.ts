@@ -1,5 +1,5 @@
 import { nameKey } from '@steady-scatter/core/fields';
-import { soFarOn, yearOf, type GroundLog } from '@steady-scatter/core/regulations';
+import { doneOn, soFarOn, yearOf, type GroundLog } from '@steady-scatter/core/regulations';
 import { useMemo } from 'react';
 import { useParams } from 'react-router';
 import { useLedger } from '../kinds/useLedger.ts';
@@ -27,16 +27,10 @@ export function useGroundLog(onDay: string): GroundLog | undefined {
   return useMemo(() => {
     if (!inYear || !year) return undefined;
     const own = inYear.flatMap(({ products }) => products).filter(({ key }) => key === product);
-    const all = (earlier ?? inYear).flatMap(({ products }) => products);
     return {
       soFar: soFarOn(inYear),
       beforeSi: Math.max(0, ...own.map(({ siPerM2 }) => siPerM2)),
-      // Of each product its last day; as often as it was spread on the area that has most of it.
-      done: all.flatMap(({ key, lastDay, count }) => {
-        const isSameProduct = key === product;
-        const times = isSameProduct ? Math.max(1, ...own.map((each) => each.count)) : 1;
-        return Array.from({ length: Math.min(times, count) }, () => ({ onDay: lastDay, isSameProduct, isInYear: lastDay >= year.from })); // prettier-ignore
-      }),
+      done: doneOn(earlier ?? inYear, product, year.from),
     };
   }, [inYear, earlier, year, product]);
 }

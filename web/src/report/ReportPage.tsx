@@ -17,6 +17,7 @@ import { dayText } from '../ui/dayText.ts';
 import { PlainTable } from '../ui/PlainTable.tsx';
 import { saveFile } from '../ui/saveFile.ts';
 import { Section } from '../ui/Section.tsx';
+import { SideScroll } from '../ui/SideScroll.tsx';
 import { today } from '../ui/today.ts';
 import { TopBar } from '../ui/TopBar.tsx';
 import type { ReportPaper } from './reportPdf.ts';
@@ -56,7 +57,7 @@ function SiteTable({ site, units }: { site: SeasonSite; units: ReportUnits }) {
   return (
     <Section heading={site.siteName || say('report.unnamed')}>
       {siteTables(site, units).map(({ id, headings, rows }) => (
-        <Box key={id} overflowX="auto" marginBottom="10px" maxWidth={id === 'salt' ? '720px' : undefined}>
+        <SideScroll key={id} label={`${site.siteName || say('report.unnamed')}, ${headings[1]}`} marginBottom="10px" maxWidth={id === 'salt' ? '720px' : undefined}>
           <PlainTable css={{ '& th, & td': { paddingRight: '12px' }, '& thead th': { verticalAlign: 'bottom' }, '& thead th[data-end]': { whiteSpace: 'normal', minWidth: '62px' } }}>
             <thead><tr>{headings.map((heading, at) => <th key={heading} scope="col" {...(at > 0 && { 'data-end': '' })}>{heading}</th>)}</tr></thead>
             <tbody>
@@ -68,7 +69,7 @@ function SiteTable({ site, units }: { site: SeasonSite; units: ReportUnits }) {
               ))}
             </tbody>
           </PlainTable>
-        </Box>
+        </SideScroll>
       ))}
       {site.withoutPrice > 0 && <Box fontSize="15px" color="ink.soft">{say('report.noPrice', { count: site.withoutPrice })}</Box>}
     </Section>

@@ -46,7 +46,7 @@ export function useSeasonReport(year: { from: string; to: string }, planId: stri
   const plan = plans.find(({ id }) => id === planId)?.input;
   const { from, to } = year;
   return useMemo(() => {
-    if (!rows || !shelf || !tests) return undefined;
+    if (!rows || !shelf || !tests || !areas) return undefined;
     const rulesOn = (site: string) => {
       const id = plan?.rulesOn.find((each) => each.site === site)?.ruleSet ?? plan?.ruleSet ?? '';
       const set = sets.find((each) => each.id === id);
