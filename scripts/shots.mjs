@@ -74,13 +74,6 @@ async function startTestRun(page) {
 }
 
 /** @param {import('@playwright/test').Page} page */
-async function openBoom(page) {
-  await page.goto('/bench');
-  await page.getByRole('link', { name: 'Utility boom, clean water', exact: true }).click();
-  await page.getByRole('img', { name: /^Boom with/ }).waitFor();
-}
-
-/** @param {import('@playwright/test').Page} page */
 async function openTank(page) {
   await openJob('Lake front, boom top-up')(page);
   const tank = page.getByRole('region', { name: 'Tank', exact: true });
@@ -104,16 +97,6 @@ async function quickTest(page) {
     await page.getByLabel(label).fill(text);
   }
   await page.getByLabel('Pass spacing').blur();
-}
-
-/** Three questions answered. @param {import('@playwright/test').Page} page */
-async function newCalibration(page) {
-  await page.goto('/bench/new');
-  for (const name of [/^Red push spreader/, /^Lake feed 24-0-8/, /^3\.33 lb/]) {
-    // oxlint-disable-next-line no-await-in-loop -- each brings what the next one offers
-    await page.getByRole('radio', { name }).check({ force: true });
-  }
-  await page.getByText('as last time').waitFor();
 }
 
 /** Pavement by the station, one entry. @param {import('@playwright/test').Page} page */
@@ -167,6 +150,25 @@ async function openLedger(page) {
   await page.getByText('Still allowed').evaluate((heading) => heading.scrollIntoView({ block: 'end' }));
 }
 
+/** @param {import('@playwright/test').Page} page */
+async function openPlan(page) {
+  await page.goto('/plans');
+  await page.getByRole('link', { name: '2027 season' }).click();
+  await page.getByText('13 weeks from April 2027').waitFor();
+}
+
+/** @param {import('@playwright/test').Page} page */
+async function openReport(page) {
+  await page.goto('/log/season');
+  await page.getByText('Bandstand lawn').first().waitFor();
+}
+
+/** @param {import('@playwright/test').Page} page */
+async function openToday(page) {
+  await page.goto('/today');
+  await page.getByRole('listitem').nth(3).waitFor();
+}
+
 /** @type {View[]} */
 const VIEWS = [
   { name: 'worksheet', size: DESK, open: openJob('Lake front, September feed') },
@@ -175,15 +177,15 @@ const VIEWS = [
   { name: 'site', size: DESK, open: openArea('Lake front', 'Bandstand lawn') },
   { name: 'bench', size: DESK, open: openBench('Red spreader, lake feed') },
   { name: 'quick-test-phone', size: PHONE, open: quickTest },
-  { name: 'new-calibration', size: DESK, open: newCalibration },
-  { name: 'boom', size: DESK, open: openBoom },
   { name: 'test-run-phone-night', size: PHONE, scheme: 'dark', open: startTestRun },
   { name: 'run-phone-night', size: PHONE, scheme: 'dark', open: openRun },
   { name: 'record', size: DESK, open: openRecord },
   { name: 'width', size: DESK, open: openWidth('Red spreader, trays in April') },
   { name: 'tank', size: DESK, open: openTank },
   { name: 'tonight-phone-night', size: PHONE, scheme: 'dark', open: openTonight },
-  { name: 'guide', size: DESK, open: openFirst('/winter/guides', 'Town winter guide (sample)') },
+  { name: 'plan', size: DESK, open: openPlan },
+  { name: 'report', size: DESK, open: openReport },
+  { name: 'today-phone', size: PHONE, open: openToday },
   { name: 'ledger', size: DESK, open: openLedger },
   { name: 'season', size: DESK, open: openFirst('/winter/seasons', 'Winter 2025–26') },
   { name: 'jobs', size: DESK, open: (page) => page.goto('/jobs') },

@@ -47,8 +47,10 @@ const said = (more: Partial<ApplicationInput>): ApplicationInput => ({
   ...more,
 });
 const ledger = async (query: string) => (await request(app).get(`/api/ledger?${query}`).expect(200)).body as LedgerArea[]; // prettier-ignore
+/** The same in core; the days of applications are told of areas that are asked for. */
 const inCore = (from: string, to: string, areas?: string[]) =>
-  ledgerOf(doneRows(rows).map(ledgerRow).filter(({ onDay, areaKey }) => onDay >= from && onDay <= to && (!areas || areas.includes(areaKey)))); // prettier-ignore
+  ledgerOf(doneRows(rows).map(ledgerRow).filter(({ onDay, areaKey }) => onDay >= from && onDay <= to && (!areas || areas.includes(areaKey))))
+    .map((area) => Object.assign(area, { products: area.products.map((each) => Object.assign(each, { days: areas ? each.days : [] })) })); // prettier-ignore
 
 /** Sums of doubles in another order differ in their last digits. */
 const rounded = (areas: readonly LedgerArea[]): unknown =>

@@ -27,7 +27,7 @@ export interface LedgerProduct {
   readonly name: string;
   readonly count: number;
   readonly lastDay: string;
-  /** The day of each application, in their order. */
+  /** The day of each application, in their order; none where all areas are told at once: that would cost more than the rest. */
   readonly days: readonly string[];
   /** kg or L on each square metre. */
   readonly siPerM2: number;

@@ -15,7 +15,7 @@ const MONTHS = [
   ...LEDGER_NUTRIENTS.flatMap((nutrient) => [`SUM(\`${kgColumn(nutrient)}\`) AS kg${nutrient}`, `${onEach(kgColumn(nutrient))} AS per${nutrient}`]),
 ].join(', '); // prettier-ignore
 
-const PRODUCTS = 'areaKey, productKey, MAX(productName) AS name, COUNT(*) AS count, MAX(onDay) AS lastDay, GROUP_CONCAT(onDay ORDER BY onDay) AS days, SUM(IF(areaM2 > 0, amountSi / areaM2, 0)) AS siPerM2'; // prettier-ignore
+const PRODUCTS = 'areaKey, productKey, MAX(productName) AS name, COUNT(*) AS count, MAX(onDay) AS lastDay, SUM(IF(areaM2 > 0, amountSi / areaM2, 0)) AS siPerM2'; // prettier-ignore
 
 type Row = Readonly<Record<string, string | number | null>>;
 
@@ -39,7 +39,7 @@ export function ledgerStatements(actor: Actor, query: LedgerQuery) {
   const { sql, replacements } = whereOf(actor, query);
   return {
     months: `SELECT ${MONTHS}, ${query.by === 'month' ? 'SUBSTR(onDay, 1, 7)' : "''"} AS month FROM ${APPLIED_TABLE} WHERE ${sql} GROUP BY areaKey${query.by === 'month' ? ', month ORDER BY areaKey, month' : ''}`, // prettier-ignore
-    products: `SELECT ${PRODUCTS} FROM ${APPLIED_TABLE} WHERE ${sql} GROUP BY areaKey, productKey`,
+    products: `SELECT ${PRODUCTS}${query.areas ? ', GROUP_CONCAT(onDay ORDER BY onDay) AS days' : ''} FROM ${APPLIED_TABLE} WHERE ${sql} GROUP BY areaKey, productKey`,
     replacements,
   };
 }
@@ -60,6 +60,9 @@ const sumsOf = (row: Row): LedgerSums & { month: string } => ({
   withoutPrice: Number(row['withoutPrice']),
 });
 
+/** The day of each application, where they were asked for. */
+const daysOf = ({ days }: Row): string[] => (typeof days === 'string' ? days.split(',') : []);
+
 type Growing = { -readonly [Key in keyof LedgerArea]: Key extends 'months' | 'products' ? LedgerArea[Key][number][] : LedgerArea[Key] }; // prettier-ignore
 
 const place = (a: LedgerArea): string => [a.siteName, a.areaName, a.areaKey].join('\n');
@@ -79,7 +82,7 @@ export async function readLedger(sequelize: Sequelize, actor: Actor, query: Ledg
     if (known && known.lastDay < lastDay) known.lastDay = lastDay;
   }
   for (const row of byProduct)
-    areas.get(String(row['areaKey']))?.products.push({ key: String(row['productKey']), name: String(row['name']), count: Number(row['count']), lastDay: String(row['lastDay']), days: String(row['days']).split(','), siPerM2: Number(row['siPerM2']) });
+    areas.get(String(row['areaKey']))?.products.push({ key: String(row['productKey']), name: String(row['name']), count: Number(row['count']), lastDay: String(row['lastDay']), days: daysOf(row), siPerM2: Number(row['siPerM2']) });
   for (const { products: own } of areas.values()) own.sort((a, b) => a.key.localeCompare(b.key));
   return [...areas.values()].toSorted((a, b) => place(a).localeCompare(place(b)));
 } // prettier-ignore

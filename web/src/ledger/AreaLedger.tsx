@@ -123,7 +123,7 @@ export function AreaLedger(props: Props) {
         <MonthChart area={months} months={monthsBetween(year.from, year.to)} unit={unit} />
       </Box>
       <Box marginTop="14px" fontSize="17px" fontWeight="semibold">{say('ledger.still', { day: dayText(today()) })}</Box>
-      <StillAllowed {...props} />
+      <StillAllowed {...props} area={months} />
     </Section>
   );
 } // prettier-ignore
