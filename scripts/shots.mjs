@@ -171,6 +171,7 @@ async function openToday(page) {
 
 /** @type {View[]} */
 const VIEWS = [
+  { name: 'today-phone', size: PHONE, open: openToday },
   { name: 'worksheet', size: DESK, open: openJob('Lake front, September feed') },
   { name: 'load', size: DESK, open: openLoad },
   { name: 'coverage', size: DESK, open: openCoverage },
@@ -185,7 +186,6 @@ const VIEWS = [
   { name: 'tonight-phone-night', size: PHONE, scheme: 'dark', open: openTonight },
   { name: 'plan', size: DESK, open: openPlan },
   { name: 'report', size: DESK, open: openReport },
-  { name: 'today-phone', size: PHONE, open: openToday },
   { name: 'ledger', size: DESK, open: openLedger },
   { name: 'season', size: DESK, open: openFirst('/winter/seasons', 'Winter 2025–26') },
   { name: 'jobs', size: DESK, open: (page) => page.goto('/jobs') },

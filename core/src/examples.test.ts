@@ -180,21 +180,25 @@ const EXAMPLES = {
 };
 
 type Scope = Readonly<Record<string, unknown>>;
-// The code stands in this repository, in the doc comments beside what it calls.
-const run = (code: string, scope: Scope): unknown =>
+// The code stands in this repository, in the doc comments beside what it calls. It is handed what it names, and no more.
+function run(code: string, ...scopes: readonly Scope[]): unknown {
+  const named = [...new Set(code.match(/[A-Za-z_$][\w$]*/g))];
+  const found = new Map(named.flatMap((name) => scopes.flatMap((scope): [string, unknown][] => (Object.hasOwn(scope, name) ? [[name, scope[name]]] : [])).slice(0, 1))); // prettier-ignore
+  const names = [...found.keys()];
   // oxlint-disable-next-line typescript/no-implied-eval
-  (new Function(...Object.keys(scope), `return (${code}\n);`) as (...given: unknown[]) => unknown)(...Object.values(scope)); // prettier-ignore
+  return (new Function(...names, `return (${code}\n);`) as (...given: unknown[]) => unknown)(...found.values()); // prettier-ignore
+}
 
 /** The value that a text begins with: `0.24 for 24-0-8` is 0.24. Digits that go on stand as `218.8795...`. */
 function valueIn(text: string): unknown {
   const literal = /^(-?[\d_.]+?)(?:\.\.\.)?(?=[\s,;:]|$)|^'[^']*'|^(?:true|false|null|undefined)\b/.exec(
     text,
   );
-  if (literal) return run(literal[1] ?? literal[0], {});
+  if (literal) return run(literal[1] ?? literal[0]);
   for (let end = text.length; end > 0; end -= 1)
     if ('])}'.includes(text[end - 1]!)) {
       try {
-        return run(text.slice(0, end), {});
+        return run(text.slice(0, end));
       } catch {
         // A shorter one may be whole.
       }
@@ -246,7 +250,8 @@ it('there are many of them', () => expect(exportedFunctions.length).toBeGreaterT
 
 it.each(exportedFunctions)('%s: %s says what it is for, with an example', (file, name) => {
   const text = readFileSync(join(root, file), 'utf8');
-  const [, comment = ''] = new RegExp(`/\\*\\*((?:(?!\\*/)[\\s\\S])*)\\*/\\n(?:export )(?:async )?(?:function|const) ${name}\\b`).exec(text) ?? []; // prettier-ignore
+  const before = text.slice(0, Math.max(0, text.search(new RegExp(`\\nexport (?:async )?(?:function|const) ${name}\\b`)))); // prettier-ignore
+  const comment = before.endsWith('*/') ? before.slice(before.lastIndexOf('/**')) : '';
   expect(comment).toMatch(/\* [A-Z"“`]/);
   expect(comment).toContain('@example');
 });
@@ -254,8 +259,7 @@ it.each(exportedFunctions)('%s: %s says what it is for, with an example', (file,
 describe.each(files.flatMap(examplesIn))('$file: $call', ({ file, call, comes }) => {
   it(comes, async () => {
     const own = (await import(/* @vite-ignore */ join(root, file))) as Scope;
-    const scope: Scope = { ...EXAMPLES, ...core, ...own };
-    if (comes.startsWith('throws')) expect(() => run(call, scope)).toThrow();
-    else expect(deeply(run(call, scope))).toEqual(like(deeply(valueIn(comes))));
+    if (comes.startsWith('throws')) expect(() => run(call, own, core, EXAMPLES)).toThrow();
+    else expect(deeply(run(call, own, core, EXAMPLES))).toEqual(like(deeply(valueIn(comes))));
   });
 });

@@ -19,8 +19,8 @@ const distance = (a: Point, b: Point): number => Math.hypot(a.x - b.x, a.y - b.y
 const point = (x: number, y: number): Point => ({ x, y });
 
 /** Less than a hand: a dragged length stops here, so that the shape can be dragged open again. */
-const LEAST = 0.1;
-const atLeast = (m: number): number => Math.max(LEAST, m);
+const MIN = 0.1;
+const atLeast = (m: number): number => Math.max(MIN, m);
 
 function threeSides([a = 0, , c = 0]: D, corners: readonly Point[]): Handle[] {
   const [origin = point(0, 0), end = origin, top = origin] = corners;

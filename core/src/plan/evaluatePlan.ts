@@ -7,7 +7,7 @@ import { readNeed } from '../need/needField.ts';
 import type { PlanInput } from './planInput.ts';
 
 /** Longer plans are two. */
-const MOST_DAYS = 800;
+const MAX_DAYS = 800;
 
 export interface PlanResult {
   /** What each portion brings, kg/m2 or L/m2, by its id; one that cannot be read is not there. */
@@ -26,7 +26,7 @@ export function evaluatePlan({ name, fromDay, toDay, portions }: PlanInput): Pla
   const from = tryRead(() => readDay(fromDay, 'fromDay'));
   const to = tryRead(() => readDay(toDay, 'toDay'));
   if (from !== null && to !== null && to < from) errors.push(new InputError('plan.ends', { field: 'toDay', hint: from })); // prettier-ignore
-  else if (from !== null && to !== null && daysUntil(from, to) > MOST_DAYS) errors.push(new InputError('plan.long', { field: 'toDay', most: MOST_DAYS })); // prettier-ignore
+  else if (from !== null && to !== null && daysUntil(from, to) > MAX_DAYS) errors.push(new InputError('plan.long', { field: 'toDay', most: MAX_DAYS })); // prettier-ignore
   const needs = new Map<string, number>();
   for (const [at, { id, amount, unit, onDay, areaName }] of portions.entries()) {
     const day = tryRead(() => readDay(onDay, `portions.${at}.onDay`));

@@ -48,7 +48,7 @@ export {
   type StockUse,
 } from './stock.ts';
 export {
-  MOST_LINES,
+  MAX_LINES,
   todayLines,
   type TodayFacts,
   type TodayKind,

@@ -27,7 +27,7 @@ export const stockMoveInput = z.object({
 });
 export type StockMoveInput = InputOf<typeof stockMoveInput>;
 
-const MOST = 1e6;
+const MAX = 1e6;
 
 /**
  * Reads a movement of stock. None at all may be counted, but not received.
@@ -44,7 +44,7 @@ export function evaluateStockMove({ what, packages }: StockMoveInput): {
     return readCount(packages, {
       field: 'packages',
       hint: '3.5',
-      most: MOST,
+      most: MAX,
       isPositive: what !== 'counted',
     });
   });

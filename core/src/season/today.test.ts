@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { MOST_LINES, todayLines, type TodayFacts } from './index.ts';
+import { MAX_LINES, todayLines, type TodayFacts } from './index.ts';
 
 const facts = (more: Partial<TodayFacts> = {}): TodayFacts => ({ today: '2026-04-18', unsent: 0, runs: [], water: [], jobs: [], portions: [], stale: [], looks: [], short: [], licenses: [], ...more }); // prettier-ignore
 const job = (name: string, days: string[], more: { isReady?: boolean; recorded?: string[] } = {}) => ({ id: name, name, days, isReady: true, recorded: [], ...more }); // prettier-ignore
@@ -38,7 +38,7 @@ describe('what a day asks', () => {
   it('at most seven lines, each kind among them, the rest counted', () => {
     const many = (name: string, count: number) => Array.from({ length: count }, (_, at) => ({ id: `${name}${at}`, name: `${name} ${at}`, to: `2026-04-${20 + at}`, until: `2026-05-1${at}` })); // prettier-ignore
     const lines = todayLines(facts({ unsent: 3, jobs: [job('Lawn', ['2026-04-18']), job('Pitch', ['2026-04-01'])], stale: many('chart', 4), looks: many('look', 3), short: many('feed', 2), licenses: many('person', 2) })); // prettier-ignore
-    expect(lines).toHaveLength(MOST_LINES);
+    expect(lines).toHaveLength(MAX_LINES);
     expect(new Set(lines.map(({ kind }) => kind)).size).toBe(7);
     expect(lines.find(({ kind }) => kind === 'stale')).toMatchObject({ name: 'chart 0', more: 3 });
     expect(lines[0]).toMatchObject({ kind: 'unsent', more: 3 });

@@ -67,7 +67,7 @@ export interface TodayFacts {
 }
 
 /** A person reads so many lines. */
-export const MOST_LINES = 7;
+export const MAX_LINES = 7;
 /** What lies further off is no matter of today, days. */
 const AHEAD = 7;
 /** What was missed longer ago nobody catches up with. */
@@ -83,9 +83,9 @@ function openDay({ days, recorded }: TodayJob, today: string): string | null {
 
 /** As many lines as there is room for: the first of each kind, then further ones; where there are more kinds than lines, the most urgent. */
 function roomFor(all: readonly TodayLine[]): TodayLine[] {
-  const byKind = TODAY_KINDS.map((kind) => all.filter((line) => line.kind === kind)).filter((lines) => lines.length > 0).slice(0, MOST_LINES);
+  const byKind = TODAY_KINDS.map((kind) => all.filter((line) => line.kind === kind)).filter((lines) => lines.length > 0).slice(0, MAX_LINES);
   const counts = byKind.map(() => 1);
-  let left = MOST_LINES - counts.length;
+  let left = MAX_LINES - counts.length;
   while (left > 0) {
     const at = byKind.findIndex((lines, kind) => counts[kind]! < lines.length);
     if (at < 0) break;

@@ -24,7 +24,7 @@ export interface PatchPlan {
 }
 
 /** A bottle is shaken and carried: no fuller than so, and liquids never take more of it. */
-const MOST_PRODUCT = 0.5;
+const MAX_PRODUCT = 0.5;
 
 /**
  * What goes into a bottle or can for a small patch: as many fills as dissolve it, each with an even share. What matters is that all of it
@@ -36,7 +36,7 @@ const MOST_PRODUCT = 0.5;
  */
 export function patchPlan({ productSi, form, areaM2, bottleL, leastWaterL }: PatchWork): PatchPlan {
   requirePositive({ product: productSi, area: areaM2, bottle: bottleL });
-  const room = form === 'liquid' ? productSi / (MOST_PRODUCT * bottleL) : (leastWaterL ?? 0) / bottleL;
+  const room = form === 'liquid' ? productSi / (MAX_PRODUCT * bottleL) : (leastWaterL ?? 0) / bottleL;
   const fills = Math.max(1, Math.ceil(room - 1e-9));
   const perFillSi = finite(productSi / fills);
   return {

@@ -10,7 +10,7 @@ import { notFound } from '../problems/HttpProblem.ts';
 import { storedOrNull } from './readStored.ts';
 
 /** Most addresses of one crew. */
-const MOST = 50;
+const MAX = 50;
 /** What lies further back is in the log, not in the calendar, days. */
 const BACK = 370;
 
@@ -18,7 +18,7 @@ const hashOf = (secret: string): string => createHash('sha256').update(secret).d
 
 /** The addresses of a crew, the latest first. */
 export async function listFeeds({ crewId }: Actor): Promise<Feed[]> {
-  const rows = await FeedRow.findAll({ where: { crewId }, order: [['createdAt', 'DESC']], limit: MOST });
+  const rows = await FeedRow.findAll({ where: { crewId }, order: [['createdAt', 'DESC']], limit: MAX });
   return rows.map(({ id, name, createdAt, readAt }) => ({ id, name, since: createdAt.toISOString(), readAt: readAt?.toISOString() ?? null })); // prettier-ignore
 }
 
@@ -27,7 +27,7 @@ export async function addFeed({ crewId }: Actor, name: string): Promise<{ id: st
   const secret = randomBytes(32).toString('base64url');
   const id = v7();
   await FeedRow.create({ id, crewId, name, secretHash: hashOf(secret) });
-  const extra = await FeedRow.findAll({ where: { crewId }, order: [['createdAt', 'DESC']], offset: MOST, limit: MOST }); // prettier-ignore
+  const extra = await FeedRow.findAll({ where: { crewId }, order: [['createdAt', 'DESC']], offset: MAX, limit: MAX }); // prettier-ignore
   await FeedRow.destroy({ where: { id: extra.map((each) => each.id) } });
   return { id, path: `${CALENDAR_PATH}/${secret}.ics` };
 }

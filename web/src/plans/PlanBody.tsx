@@ -20,15 +20,16 @@ export function PlanBody(props: PlanProps) {
   const groups = useMemo(() => portionGroups(portions, ({ id }) => (view.states.get(id)?.state === 'done' ? 'done' : '')), [portions, view.states]);
   const [params, setParams] = useSearchParams();
   const [opened, setOpened] = useState<ReadonlySet<string> | null>(null);
-  const [isList, setList] = useState(false);
   const change = useChangePortions(props);
   const system = useSystem();
+  const isList = params.get('show') === 'list';
+  const setList = (list: boolean) => setParams(list ? { show: 'list' } : {}, { replace: true });
   const asked = params.get('portion');
   const chosen = opened ?? (asked === null ? null : new Set(groups.find(({ portions: own }) => own.some(({ id }) => id === asked))?.portions.map(({ id }) => id))); // prettier-ignore
   const open = portions.filter(({ id }) => chosen?.has(id));
   const close = () => {
     setOpened(null);
-    if (asked !== null) setParams({}, { replace: true });
+    if (asked !== null) setList(isList);
   };
   return (
     <>

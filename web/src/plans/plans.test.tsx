@@ -27,8 +27,8 @@ beforeEach(async () => {
 });
 
 const openList = async (id: string) => {
-  const person = inApp(<PlanPage />, `/plans/${id}`);
-  await person.click(await screen.findByRole('button', { name: 'List' }));
+  const person = inApp(<PlanPage />, `/plans/${id}?show=list`);
+  await screen.findByRole('group', { name: 'List' });
   return person;
 };
 const rows = () => screen.getAllByRole('row').map((row) => row.textContent);

@@ -9,7 +9,7 @@ export interface ClosedSpan {
   readonly isYearly: boolean;
 }
 
-const MOST = 60;
+const MAX = 60;
 const two = (n: number): string => String(n).padStart(2, '0');
 const monthDay = ({ month, day }: ICAL.Time): string => `${two(month)}-${two(day)}`;
 
@@ -34,7 +34,7 @@ export function closedDatesIn(text: string): ClosedSpan[] | null {
   } catch {
     return null;
   }
-  return events.slice(0, MOST).flatMap((component): ClosedSpan[] => {
+  return events.slice(0, MAX).flatMap((component): ClosedSpan[] => {
     try {
       const event = new ICAL.Event(component);
       const rule = component.getFirstPropertyValue('rrule') as ICAL.Recur | null;

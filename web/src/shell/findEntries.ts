@@ -52,8 +52,8 @@ export const logEntry = (q: string, open: (path: string) => void): Entry => ({
   run: () => open(`/log?${new URLSearchParams({ from: '2000-01-01', q }).toString()}`),
 });
 
-const MOST_LOTS = 3;
-const MOST_RECORDS = 3;
+const MAX_LOTS = 3;
+const MAX_RECORDS = 3;
 const wordsOf = (q: string): string[] => q.toLowerCase().split(/\s+/).filter(Boolean);
 const isIn = (words: readonly string[], ...texts: readonly string[]): boolean => words.every((word) => texts.join(' ').toLowerCase().includes(word)); // prettier-ignore
 
@@ -69,7 +69,7 @@ export function lotEntries(q: string, moves: readonly LotMove[], nameOf: (produc
   if (words.length === 0) return [];
   const found = moves.filter(({ input }) => input.lot.trim() !== '' && input.void.trim() === '' && isIn(words, input.lot));
   const lots = new Map(found.map(({ subject, input }) => [`${subject} ${nameKey(input.lot)}`, { subject, lot: input.lot.trim() }]));
-  return [...lots].slice(0, MOST_LOTS).map(([key, { subject, lot }]) => ({
+  return [...lots].slice(0, MAX_LOTS).map(([key, { subject, lot }]) => ({
     id: `lot.${key}`,
     kind: say('shell.lots'),
     label: lot,
@@ -84,7 +84,7 @@ export function recordEntries(q: string, rows: readonly DoneRow[], open: (path: 
   if (words.length === 0) return [];
   return rows
     .filter(({ input: { siteName, areaName, product, by } }) => isIn(words, siteName, areaName, product.name, product.lot, by))
-    .slice(-MOST_RECORDS)
+    .slice(-MAX_RECORDS)
     .toReversed()
     .map((row) => {
       const day = dayOfRow(row);

@@ -1,6 +1,6 @@
 import { useRef, useState } from 'react';
 
-const MOST = 200;
+const MAX = 200;
 const ALIKE_MS = 1000;
 
 interface Past<T> {
@@ -30,7 +30,7 @@ export function useHistory<T>(now: T, onChange: (next: T) => void) {
       const { before, last } = past.current;
       const at = Date.now();
       const goesOn = about !== '' && last?.about === about && at - last.at < ALIKE_MS;
-      remember({ before: goesOn ? before : [...before, now].slice(-MOST), after: [], last: { about, at } });
+      remember({ before: goesOn ? before : [...before, now].slice(-MAX), after: [], last: { about, at } });
       onChange(next);
     },
     undo() {

@@ -34,7 +34,7 @@ function Line({ line }: { line: TodayLine }) {
   const ready = isReady ? 'yes' : isPlanned ? 'plan' : 'no';
   return (
     <Box as="li" display="flex" flexWrap="wrap" justifyContent="space-between" alignItems="center" gap="6px 20px" borderBottomWidth="1px" borderColor="line" paddingY="8px">
-      <Box fontSize="19px" minWidth={0} overflowWrap="anywhere">
+      <Box fontSize="19px" flex="1 1 190px" minWidth={0} overflowWrap="anywhere">
         {(kind === 'overdue' || kind === 'stale') && <chakra.span color="warn" aria-hidden>▲ </chakra.span>}
         {say('today.line', { kind, name, day: dayText(onDay), more, ready })}
       </Box>

@@ -26,7 +26,7 @@ import { useOutbox } from '../outbox/index.ts';
 import { today } from '../ui/today.ts';
 
 const NONE: readonly DoneRow[] = [];
-const MOST_JOBS = 200;
+const MAX_JOBS = 200;
 
 /** Charts that are signed off and not to be trusted today. */
 function useStale() {
@@ -64,12 +64,17 @@ function usePlanned(rows: readonly DoneRow[], day: string): readonly TodayPortio
       const states = portionStates(portions, lines, day);
       const open = portions.filter((each) => each.job === '' && states.get(each.id)?.state !== 'done');
       return portionGroups(open).map((group): TodayPortion => {
-        const [{ id: portion, productName, siteName, onDay, hold }] = group.portions as [
+        const [{ id: portion, productName, siteName, onDay, hold, why }] = group.portions as [
           (typeof portions)[number],
         ];
         return {
           id: `${id}?portion=${portion}`,
-          name: say('today.planned', { product: productName, site: siteName || 'none' }),
+          name: say('today.planned', {
+            product: productName,
+            site: siteName || 'none',
+            hold: hold || 'none',
+            why: why.trim() || 'none',
+          }),
           onDay,
           isHeld: hold !== '',
         };
@@ -81,7 +86,7 @@ function usePlanned(rows: readonly DoneRow[], day: string): readonly TodayPortio
 /** What this day asks of the crew. */
 export function useToday(): readonly TodayLine[] {
   const day = today();
-  const { data } = useList(JOBS, { limit: MOST_JOBS });
+  const { data } = useList(JOBS, { limit: MAX_JOBS });
   const rows = useApplications(null) ?? NONE;
   const { due } = useLooks(null, rows);
   const stale = useStale();
