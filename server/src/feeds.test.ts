@@ -78,6 +78,27 @@ describe('an address for calendars', () => {
     expect(await found()).toBeUndefined();
   });
 
+  it('is of one crew: another neither sees it nor takes it back, and its plans are in no other’s calendar', async () => {
+    const { id } = await made('Ours');
+    const other = await harness.otherCrew();
+    expect((await request(other).get('/api/feeds')).body).toEqual([]);
+    await request(other).delete(`/api/feeds/${id}`).expect(404);
+    const { path } = (await request(other).post('/api/feeds').send({ name: 'Theirs' }).expect(200)).body as { path: string }; // prettier-ignore
+    expect((await request(app).get(path).expect(200)).text).not.toContain('Feed of the feed');
+  });
+
+  it('what was deleted, and what lies more than a year back, is not in it', async () => {
+    const [gone, old] = [v7(), v7()];
+    await save(gone, planOf('Gone feed')).expect(200);
+    await request(app).delete(`/api/plans/${gone}`).expect(204);
+    const past = { ...planOf('Old feed'), fromDay: `${year - 3}-01-01`, toDay: `${year - 3}-12-31` };
+    await save(old, { ...past, portions: past.portions.map((each) => Object.assign(each, { onDay: `${year - 3}-05-01` })) }).expect(200); // prettier-ignore
+    const { text } = await request(app)
+      .get((await made('Board')).path)
+      .expect(200);
+    expect(text).not.toMatch(/Gone feed|Old feed/);
+  });
+
   it('asks who it is for', async () => {
     await request(app).post('/api/feeds').send({ name: ' ' }).expect(400);
   });
