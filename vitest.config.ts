@@ -55,7 +55,7 @@ export default defineConfig({
           hookTimeout: 60_000,
         },
       },
-      { test: { name: 'scripts', root: 'scripts', include: ['**/*.test.mjs'] } },
+      { test: { name: 'scripts', root: 'scripts', include: ['**/*.test.mjs'], testTimeout: 30_000 } },
       { test: { name: 'web', root: 'web', include: ['{src,serviceWorker}/**/*.test.ts'] } },
       screens({ name: 'screens', exclude: CLONED, pool: 'vmThreads' }),
       screens({ name: 'cloned', include: CLONED }),

@@ -14,13 +14,13 @@ export const crewSettings = z.strictObject({
   }),
   /** Percent, as typed: what a new calibration begins with. */
   tolerance: z.string().trim().max(20),
-  /** Own cups and jugs with what they hold: "blue jug 64 fl oz, cup 8 fl oz"; empty: none. */
   /** The day, month-day, on which the crew's own year starts: caps of a year count from it. */
   yearStart: z
     .string()
     .regex(/^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/)
     .refine((day) => day !== '02-29')
     .default('01-01'),
+  /** Own cups and jugs with what they hold: "blue jug 64 fl oz, cup 8 fl oz"; empty: none. */
   measures: z.string().trim().max(400).default(''),
 });
 export type CrewSettings = z.infer<typeof crewSettings>;

@@ -100,7 +100,7 @@ export function AddPortions(props: PlanProps) {
   };
   const bind = (name: 'total' | 'times' | 'first' | 'every') => ({ value: now[name], onChange: (value: string) => put({ [name]: value }), error: errorAt(name) }); // prettier-ignore
   return (
-    <Section heading={say('plans.add.heading')}>
+    <Section heading={say('plans.add.heading')} noPrint>
       <Fields>
         <Choice label={say('plans.add.site')} value={now.site} options={sites.map(([id, label]) => ({ id, label }))} onChange={(site) => put({ site, without: [] })} />
         <Choice label={say('plans.add.product')} value={now.product} options={view.shelf.map(({ id, input: { name } }) => ({ id, label: name }))} onChange={(product) => put({ product })} />

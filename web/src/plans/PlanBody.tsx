@@ -34,7 +34,7 @@ export function PlanBody(props: PlanProps) {
   return (
     <>
       <Section heading={say('plans.year')}>
-        <Box role="group" aria-label={say('plans.show')} display="flex" gap="8px" marginBottom="10px">
+        <Box data-noprint role="group" aria-label={say('plans.show')} display="flex" gap="8px" marginBottom="10px">
           <Button minHeight="touch" variant={isList ? 'outline' : 'solid'} aria-pressed={!isList} onClick={() => setList(false)}>{say('plans.calendar')}</Button>
           <Button minHeight="touch" variant={isList ? 'solid' : 'outline'} aria-pressed={isList} onClick={() => setList(true)}>{say('plans.list')}</Button>
         </Box>

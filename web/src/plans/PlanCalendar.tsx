@@ -18,7 +18,7 @@ import {
 import { daysLater, grouped } from '@steady-scatter/core/fields';
 import { monthLater, openingMonth, weeksFrom, type PortionGroup } from '@steady-scatter/core/plan';
 import { ChevronLeft, ChevronRight } from 'lucide-react';
-import { memo, useMemo, useState } from 'react';
+import { memo, useCallback, useMemo, useRef, useState } from 'react';
 import { say } from '@steady-scatter/words/plans';
 import { dayText } from '../ui/dayText.ts';
 import { brokenOf, groupState, plannedOf, stateText, whyText } from './planTexts.ts';
@@ -58,24 +58,30 @@ const KEYS = { start: ['Space'], cancel: ['Escape'], end: ['Space', 'Enter'] };
 /** Under the pointer where there is one, else where its middle is. */
 const collide: CollisionDetection = (args) => args.pointerCoordinates ? pointerWithin(args) : closestCenter(args); // prettier-ignore
 
-/** By a day to the sides, by a week up and down, as far as the calendar is shown. */
-const byDays: KeyboardCoordinateGetter = (
-  event,
-  { context: { active, over, droppableRects, collisionRect } },
-) => {
-  const by = STEPS[event.code];
-  if (by === undefined || !active) return undefined;
-  event.preventDefault();
-  const from = String(over?.id ?? active.data.current?.['onDay'] ?? '');
-  const rect = droppableRects.get(daysLater(from, by));
-  const inMiddle = (from: number, room: number, size: number | undefined) => from + (room - (size ?? 0)) / 2;
-  return (
-    rect && {
-      x: inMiddle(rect.left, rect.width, collisionRect?.width),
-      y: inMiddle(rect.top, rect.height, collisionRect?.height),
-    }
+/** By a day to the sides, by a week up and down, as far as the calendar is shown; however quickly the keys come. */
+function useKeysByDay() {
+  /** The day that it is held over by the keys so far: what is drawn comes later. */
+  const held = useRef('');
+  const move = useCallback<KeyboardCoordinateGetter>(
+    (event, { context: { droppableRects, collisionRect } }) => {
+      const by = STEPS[event.code];
+      if (by === undefined) return undefined;
+      event.preventDefault();
+      const next = daysLater(held.current, by);
+      const rect = droppableRects.get(next);
+      if (!rect) return undefined;
+      held.current = next;
+      const inMiddle = (from: number, room: number, size: number | undefined) =>
+        from + (room - (size ?? 0)) / 2;
+      return { x: inMiddle(rect.left, rect.width, collisionRect?.width), y: inMiddle(rect.top, rect.height, collisionRect?.height) }; // prettier-ignore
+    },
+    [],
   );
-};
+  const begin = useCallback((day: string) => {
+    held.current = day;
+  }, []);
+  return { begin, move };
+}
 
 interface ChipProps {
   group: PortionGroup;
@@ -188,7 +194,7 @@ function DragLine({ group, day, view }: { group: PortionGroup | undefined; day: 
   const portions = group ? plannedOf(group, view) : [];
   const broken = day === null ? [] : brokenOn(view, portions, day);
   return (
-    <Box minHeight="28px" fontSize="17px" fontWeight={day === null ? undefined : 'semibold'} color={broken.length > 0 ? 'warn' : 'ink.soft'} position="sticky" top="0" bg="ground" zIndex="2">
+    <Box minHeight="28px" fontSize="17px" fontWeight={day === null ? undefined : 'semibold'} color={broken.length > 0 ? 'warn' : 'ink.soft'} data-noprint position="sticky" top="0" bg="ground" zIndex="2">
       {day === null ? say('plans.drag.hint') : <>{broken.length > 0 && '▲ '}{say('plans.drag.over', { day: dayText(day), why: whyText(view, portions, day, broken) })}</>}
     </Box>
   );
@@ -206,9 +212,10 @@ export function PlanCalendar({ groups, view, onOpen, onMove }: Props) {
     setMonth(openAt());
   }
   const [drag, setDrag] = useState<{ readonly group: PortionGroup; readonly day: string | null } | null>(null); // prettier-ignore
+  const keys = useKeysByDay();
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: byDays, keyboardCodes: KEYS }),
+    useSensor(KeyboardSensor, { coordinateGetter: keys.move, keyboardCodes: KEYS }),
   );
   const weeks = useMemo(() => weeksFrom(month), [month]);
   const byDay = useMemo(() => grouped(groups, ({ portions }) => portions[0]!.onDay), [groups]);
@@ -222,14 +229,18 @@ export function PlanCalendar({ groups, view, onOpen, onMove }: Props) {
       sensors={sensors}
       collisionDetection={collide}
       accessibility={{ announcements: announcementsOf(groups, view), screenReaderInstructions: { draggable: say('plans.how') } }}
-      onDragStart={({ active }) => setDrag({ group: groups.find(({ id }) => id === active.id)!, day: null })}
+      onDragStart={({ active }) => {
+        const group = groups.find(({ id }) => id === active.id)!;
+        keys.begin(group.portions[0]!.onDay);
+        setDrag({ group, day: null });
+      }}
       onDragOver={({ over }) => setDrag((now) => now && { ...now, day: over === null ? null : String(over.id) })}
       onDragCancel={() => setDrag(null)}
       onDragEnd={onDragEnd}
     >
       <Box display="flex" flexWrap="wrap" gap="8px" alignItems="center" marginBottom="6px">
-        <Button minHeight="touch" aria-label={say('plans.earlier')} onClick={() => setMonth(monthLater(month, -1))}><ChevronLeft size={20} aria-hidden /></Button>
-        <Button minHeight="touch" aria-label={say('plans.later')} onClick={() => setMonth(monthLater(month, 1))}><ChevronRight size={20} aria-hidden /></Button>
+        <Button minHeight="touch" aria-label={say('plans.earlier')} data-noprint onClick={() => setMonth(monthLater(month, -1))}><ChevronLeft size={20} aria-hidden /></Button>
+        <Button minHeight="touch" aria-label={say('plans.later')} data-noprint onClick={() => setMonth(monthLater(month, 1))}><ChevronRight size={20} aria-hidden /></Button>
         <Box fontSize="17px" fontWeight="bold" aria-live="polite">{say('plans.weeks', { month: LONG_MONTH.format(timeOf(`${month}-01`)) })}</Box>
       </Box>
       <DragLine group={drag?.group} day={drag?.day ?? null} view={view} />

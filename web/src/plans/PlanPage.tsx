@@ -1,4 +1,5 @@
 import { Box } from '@chakra-ui/react';
+import { daysLater } from '@steady-scatter/core/fields';
 import { blankPlan, type PlanInput } from '@steady-scatter/core/plan';
 import { yearOf } from '@steady-scatter/core/regulations';
 import { useState } from 'react';
@@ -79,16 +80,14 @@ function PlanForm({ id, ...props }: DocFormWithWayOn<PlanInput> & { id: string |
   );
 } // prettier-ignore
 
-/** A new plan: of the crew's year that is to come, under the rules of the last. */
+/** So long before a year ends people plan the next one. */
+const AHEAD_DAYS = 120;
+
+/** A new plan: of this year of the crew, in its last months of the next one, under the first of its rules. */
 function useNewPlan(): () => PlanInput {
   const { yearStart } = useCrew();
   const { data: sets = [] } = useDocs(RULE_SETS);
-  const [{ from, to }] = useState(() => {
-    const year = yearOf(today(), yearStart);
-    // In the last months of a year people plan the next.
-    const isLate = today() > `${Number(year.to.slice(0, 4))}-${year.to.slice(5)}`.replace(/-\d\d-\d\d$/, '-08-31') && yearStart === '01-01'; // prettier-ignore
-    return isLate ? yearOf(`${Number(year.from.slice(0, 4)) + 1}${year.from.slice(4)}`, yearStart) : year;
-  });
+  const [{ from, to }] = useState(() => yearOf(daysLater(today(), AHEAD_DAYS), yearStart));
   return () => ({ ...blankPlan(say('plans.called', { year: from.slice(0, 4) }), { from, to }), ruleSet: sets[0]?.id ?? '' }); // prettier-ignore
 }
 

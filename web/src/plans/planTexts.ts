@@ -41,7 +41,7 @@ export const brokenOf = ({ portions }: PortionGroup, { broken }: PlanView): read
 export function whyText(view: PlanView, portions: readonly PlannedPortion[], day: string, broken: readonly RuleCheck[]): string {
   if (broken.length === 0) return say('plans.drag.kept');
   const near = broken.some(({ mostShare }) => mostShare === null) ? nearestDay(view, portions, day) : null;
-  return say('plans.drag.broken', { rules: list(broken.map(({ rule }) => speak(rule))), near: near === null ? 'none' : dayText(near) });
+  return say('plans.drag.broken', { rules: list([...new Set(broken.map(({ rule }) => speak(rule)))]), near: near === null ? 'none' : dayText(near) });
 } // prettier-ignore
 
 /** The portions of a group with what is known of them. */

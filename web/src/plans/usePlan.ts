@@ -66,7 +66,7 @@ export function usePlanAreas(): readonly PlanArea[] | undefined {
   );
 }
 
-/** What is broken on a day by some portions: each rule once, the worst of it. */
+/** What is broken on a day by some portions, each rule once. */
 export function brokenOn(view: PlanView, portions: readonly PlannedPortion[], day: string): RuleCheck[] {
   const all = portions.flatMap((each) => checkPortion(each, day, view.book).filter(({ state }) => state === 'broken')); // prettier-ignore
   return [...new Map(all.map((check) => [check.id, check])).values()];

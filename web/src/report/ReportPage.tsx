@@ -102,7 +102,7 @@ export default function ReportPage() {
       </TopBar>
       <JobsTabs />
       <Box as="main" id="main" padding={{ base: '4px 16px 32px', md: '4px 24px 32px' }}>
-        <Box display="grid" gap="10px 14px" gridTemplateColumns={{ base: '1fr', md: 'repeat(2, minmax(0, 260px))' }} marginBottom="14px">
+        <Box data-noprint display="grid" gap="10px 14px" gridTemplateColumns={{ base: '1fr', md: 'repeat(2, minmax(0, 260px))' }} marginBottom="14px">
           <Choice label={say('report.year')} value={year.from} options={years.map(({ from, to }) => ({ id: from, label: say('report.years', { from: dayText(from), to: dayText(to) }) }))} onChange={(from) => change({ year: from })} />
           <Choice label={say('report.plan')} value={plan?.id ?? 'none'} options={[{ id: 'none', label: say('report.noPlan') }, ...fitting.map(({ id, input: { name } }) => ({ id, label: name }))]} onChange={(id) => change({ plan: id })} />
         </Box>

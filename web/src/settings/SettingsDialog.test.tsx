@@ -9,7 +9,7 @@ vi.mock('./Backup.tsx', () => ({ Backup: () => null }));
 vi.mock('./Devices.tsx', () => ({ Devices: () => null }));
 beforeEach(() => localStorage.clear());
 
-const open = () => inApp(<SettingsDialog onClose={() => undefined} />);
+const open = () => inApp(<SettingsDialog onClose={() => undefined} people={null} />);
 const pressed = (name: string) => screen.getByRole('button', { name }).getAttribute('aria-pressed');
 
 it('the light is chosen, and stays chosen on this device', async () => {

@@ -114,8 +114,14 @@ function Units() {
   );
 }
 
-/** Theme, units and keys, as this person likes them. */
-export default function SettingsDialog({ onClose }: { onClose(): void }) {
+interface Props {
+  onClose(): void;
+  /** Who works here. */
+  people: ReactNode;
+}
+
+/** Theme, units and keys, as this person likes them, and what is settled for the crew. */
+export default function SettingsDialog({ onClose, people }: Props) {
   const { preferences, change } = usePreferences();
   const themes = Object.keys(THEMES) as ThemeChoice[];
   return (
@@ -143,6 +149,7 @@ export default function SettingsDialog({ onClose }: { onClose(): void }) {
       <Group title={say('shell.crew')}>
         <CrewGroup />
       </Group>
+      <Group title={say('shell.people')}>{people}</Group>
       <Group title={say('shell.backup')}>
         <Backup />
       </Group>
