@@ -12,7 +12,8 @@ import { inApp, keepDemo, onSheet, sampleSheet } from '../testing/inApp.tsx';
 import LedgerPage from './LedgerPage.tsx';
 import { logOf, monthsBetween } from './ledgerTexts.ts';
 
-vi.mock('../api/lazyCall.ts', async (load) => ({ ...(await load<object>()), call: vi.fn() }));
+// Nothing is asked of a real server: that it is silent would hold back what is asked next.
+vi.mock('../api/lazyCall.ts', async (load) => ({ ...(await load<object>()), call: vi.fn(), callDocuments: vi.fn(async () => Promise.reject(new Error('No.'))), callEvents: vi.fn(async () => Promise.reject(new Error('No.'))) })); // prettier-ignore
 vi.mock('react-chartjs-2', () => ({ Bar: ({ 'aria-label': label, data }: { 'aria-label': string; data: { datasets: { label: string; data: number[] }[] } }) => <div role="img" aria-label={label}>{JSON.stringify(data.datasets)}</div> })); // prettier-ignore
 
 const rows = doneRows(demo.applications as never).map(ledgerRow);

@@ -10,7 +10,8 @@ import ReportPage from './ReportPage.tsx';
 import { reportPaper } from './reportPdf.ts';
 import { reportUnits } from './reportTable.ts';
 
-vi.mock('../api/lazyCall.ts', async (load) => ({ ...(await load<object>()), call: vi.fn() }));
+// Nothing is asked of a real server: that it is silent would hold back what is asked next.
+vi.mock('../api/lazyCall.ts', async (load) => ({ ...(await load<object>()), call: vi.fn(), callDocuments: vi.fn(async () => Promise.reject(new Error('No.'))), callEvents: vi.fn(async () => Promise.reject(new Error('No.'))) })); // prettier-ignore
 vi.mock('../ui/saveXlsx.ts', () => ({ saveXlsx: vi.fn() }));
 vi.mock('../ui/saveFile.ts', () => ({ saveFile: vi.fn() }));
 vi.mock('../print/pdf.ts', () => ({ pdfOf: vi.fn(async () => new Blob(['pdf'])) }));

@@ -10,7 +10,8 @@ import { keysOf } from '../documents/docs.ts';
 import { fetched, inApp, keepDemo, keepList, lineOf } from '../testing/inApp.tsx';
 import TodayPage from './TodayPage.tsx';
 
-vi.mock('../api/lazyCall.ts', async (load) => ({ ...(await load<object>()), call: vi.fn() }));
+// Nothing is asked of a real server: that it is silent would hold back what is asked next.
+vi.mock('../api/lazyCall.ts', async (load) => ({ ...(await load<object>()), call: vi.fn(), callDocuments: vi.fn(async () => Promise.reject(new Error('No.'))), callEvents: vi.fn(async () => Promise.reject(new Error('No.'))) })); // prettier-ignore
 
 const jobs = demo.jobs as unknown as readonly { id: string; input: never }[];
 beforeEach(() => {
