@@ -1,6 +1,5 @@
 // npm run first-screen: how soon the first screen can be typed into, beside an empty app that has one of each part of the library. Both from a
-// fresh profile on a phone's screen over loopback, packed alike; medians of nine runs, on this machine and on one four times slower. And
-// how soon a dialog that is opened for the first time is seen.
+// fresh profile on a phone's screen over loopback, packed alike; medians of nine runs, on this machine and on one four times slower.
 import { createServer } from 'node:http';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -79,37 +78,6 @@ async function openOnce(browser, address, slower) {
   return times;
 }
 
-const DIALOG_MS = 150;
-const DIALOGS = /** @type {const} */ ([['go-to', 'Control+k'], ['settings', ','], ['shortcuts', '?']]); // prettier-ignore
-
-/**
- * The first opening of a dialog, from the key to the frame in which it is seen, once the screen has come to rest.
- * @param {import('@playwright/test').Browser} browser @param {string} address @param {string} key @returns {Promise<number>}
- */
-async function openDialog(browser, address, key) {
-  const context = await browser.newContext({ serviceWorkers: 'block' });
-  const page = await context.newPage();
-  await page.goto(address);
-  await page.waitForLoadState('networkidle');
-  // What the app fetches when nothing else is going on is there by then.
-  await page.waitForTimeout(6000);
-  await page.evaluate(`
-    window.dialogSeen = new Promise((resolve) => {
-      let began = 0;
-      addEventListener('keydown', () => (began ||= performance.now()), true);
-      const look = () => {
-        const dialog = document.querySelector('[role=dialog]');
-        if (began > 0 && dialog && dialog.getClientRects().length > 0) requestAnimationFrame(() => resolve(performance.now() - began));
-        else requestAnimationFrame(look);
-      };
-      requestAnimationFrame(look);
-    });`);
-  await page.keyboard.press(key);
-  const took = /** @type {number} */ (await page.evaluate('window.dialogSeen'));
-  await context.close();
-  return took;
-}
-
 /** @param {{ typed: number, painted: number }[]} all @param {'typed' | 'painted'} what */
 const median = (all, what) => quantile(all.map((each) => each[what]), 0.5); // prettier-ignore
 
@@ -132,12 +100,6 @@ await onInstance(async ({ browser, address }) => {
         const times = own / other;
         note(`${said}, ${slower === 1 ? 'this machine' : 'four times slower'}`, `empty app ${ms(other)}`, `${ms(own)}, ${times.toFixed(2)} times (at most ${MAX[what]})`, times <= MAX[what]); // prettier-ignore
       }
-    }
-    for (const [name, key] of DIALOGS) {
-      const took = [];
-      for (let run = 0; run < 5; run += 1) took.push(await openDialog(browser, address, key));
-      const middle = quantile(took, 0.5);
-      note(`first opening of ${name}`, `at most ${DIALOG_MS} ms`, ms(middle), middle <= DIALOG_MS);
     }
   } finally {
     empty.close();
