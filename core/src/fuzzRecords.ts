@@ -64,6 +64,11 @@ export function ofRecords(
     () => core.soilFactsFor([{ id: 't', input: mangle(core.blankSoilTest('kg/ha', '2026-03-02')) }], [{ site: text, area: text }]), // prettier-ignore
     () => core.soFarOn(core.ledgerOf(done.map((each) => core.ledgerRow(each)))),
     () => core.doneOn(core.ledgerOf(done.map((each) => core.ledgerRow(each))), text, '2026-01-01'),
+    () => core.ruleSetOn(plan, text),
+    () => core.ledgerForm('K'),
+    () => core.isFarOff(0.85),
+    () => core.nutrientStanding({ delivered: core.noSums().perM2, planned: null, caps: { N: 0, P2O5: null, K2O: null, S: null, Ca: null, Mg: null, Fe: null } }, 'N'), // prettier-ignore
+    () => core.youngestTestOf([{ input: mangle(core.blankSoilTest('kg/ha', '2026-03-02')) }], [{ site: text, area: text }]), // prettier-ignore
     () => core.sumsOver([core.plusSums(core.noSums(), core.noSums())]),
     () => core.yearOf('2026-04-18', text),
     () => core.allowedOn([], core.evaluateLabelFacts(input.label ?? core.blankProduct('dry-fertilizer', 'us')), '2026-04-18', { soFar: [], done: [{ onDay: '2026-04-01', isSameProduct: true, isInYear: true }], beforeSi: 0, soilTest: null }), // prettier-ignore

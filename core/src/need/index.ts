@@ -10,6 +10,7 @@ export { readNeed, retypeNeed, splitUnit, weightPart, type NeedResult } from './
 export {
   blankSoilTest,
   isTestOf,
+  youngestTestOf,
   evaluateSoilTest,
   SOIL_NUTRIENTS,
   soilTestInput,
@@ -20,4 +21,4 @@ export {
   type SoilTestInput,
 } from './soilTest.ts';
 export { soilTestUpgrades } from './soilTestUpgrades.ts';
-export { LEDGER_NUTRIENTS, type LedgerNutrient } from './ledgerNutrients.ts';
+export { ledgerForm, LEDGER_NUTRIENTS, type LedgerNutrient } from './ledgerNutrients.ts';

@@ -11,3 +11,11 @@ export const LEDGER_NUTRIENTS = [
   'Fe',
 ] as const satisfies readonly Nutrient[];
 export type LedgerNutrient = (typeof LEDGER_NUTRIENTS)[number];
+
+/**
+ * The nutrient as the ledger counts it: phosphorus and potassium as oxides.
+ *
+ * @example ledgerForm('P') // 'P2O5'
+ */
+export const ledgerForm = (nutrient: Nutrient): LedgerNutrient =>
+  nutrient === 'P' ? 'P2O5' : nutrient === 'K' ? 'K2O' : nutrient;

@@ -74,6 +74,17 @@ export const isTestOf = (
 ): boolean => site !== '' && ground.some((each) => each.site === site && (area === '' || each.area === area));
 
 /**
+ * The youngest soil test of some ground; null: there is none of it.
+ *
+ * @example youngestTestOf([], [{ site: 's', area: 'a' }]) // null
+ */
+export const youngestTestOf = <Test extends { readonly input: SoilTestInput }>(
+  tests: readonly Test[],
+  ground: readonly { readonly site: string; readonly area: string }[],
+): Test | null =>
+  tests.filter(({ input }) => isTestOf(input, ground)).toSorted((a, b) => b.input.onDay.localeCompare(a.input.onDay))[0] ?? null; // prettier-ignore
+
+/**
  * The nutrient in the form that a laboratory states: P for P2O5 when its sheet is elemental.
  *
  * @example statedForm('P2O5', 'elemental') // 'P'

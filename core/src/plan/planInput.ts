@@ -59,3 +59,15 @@ export const blankPlan = (
   name: string,
   { from, to }: { readonly from: string; readonly to: string },
 ): PlanInput => ({ name, fromDay: from, toDay: to, ruleSet: '', rulesOn: [], portions: [], notes: '' });
+
+/**
+ * Id of the rules that hold on a site: its own, else those of the plan; empty: the label alone.
+ *
+ * @param isGone those of the plan are no longer there
+ * @example ruleSetOn(blankPlan('2027', { from: '2027-01-01', to: '2027-12-31' }), 's') // ''
+ */
+export const ruleSetOn = (
+  { ruleSet, rulesOn }: Pick<PlanInput, 'ruleSet' | 'rulesOn'>,
+  site: string,
+  isGone = false,
+): string => rulesOn.find((each) => each.site === site)?.ruleSet ?? (isGone ? '' : ruleSet);

@@ -1,7 +1,7 @@
 import { daysLater } from '../fields/days.ts';
 import { grouped } from '../fields/grouped.ts';
 import { finite } from '../errors/preconditions.ts';
-import { LEDGER_NUTRIENTS, type LedgerNutrient } from '../need/ledgerNutrients.ts';
+import { ledgerForm, LEDGER_NUTRIENTS, type LedgerNutrient } from '../need/ledgerNutrients.ts';
 import { inForm } from '../need/nutrients.ts';
 import { deliveredAtRate } from '../need/productRate.ts';
 import type { RuleResult } from '../regulations/rules.ts';
@@ -108,8 +108,7 @@ function broughtBy(portions: readonly PlannedPortion[]): PerNutrient {
   );
   return each((form) =>
     sum(all, ({ nutrient, kgPerM2 }) => {
-      const own = nutrient === 'P' ? 'P2O5' : nutrient === 'K' ? 'K2O' : nutrient;
-      return own === form ? inForm(kgPerM2, nutrient, form) : 0;
+      return ledgerForm(nutrient) === form ? inForm(kgPerM2, nutrient, form) : 0;
     }),
   );
 } // prettier-ignore
@@ -119,8 +118,7 @@ function capsOf(rules: readonly RuleResult[]): Record<LedgerNutrient, number | n
   return each((form) => {
     const limits = rules.flatMap(({ input: { kind, nutrient }, limit }) => {
       if (kind !== 'most-in-a-year') return [];
-      const own = nutrient === 'P' ? 'P2O5' : nutrient === 'K' ? 'K2O' : nutrient;
-      return own === form ? [inForm(limit, nutrient, form)] : [];
+      return ledgerForm(nutrient) === form ? [inForm(limit, nutrient, form)] : [];
     });
     return limits.length === 0 ? null : Math.min(...limits);
   });
@@ -173,3 +171,30 @@ export function seasonReport(facts: SeasonFacts): SeasonSite[] {
     })
     .toSorted((a, b) => a.siteName.localeCompare(b.siteName));
 } // prettier-ignore
+
+/** Less of what was planned is told. */
+const ENOUGH = 0.9;
+/** So far off what was meant goes without a word, percent. */
+const NEAR_PERCENT = 10;
+/** Rounding in the last digits of a sum is no breach. */
+const SLACK = 1 + 1e-9;
+
+/**
+ * How a nutrient stands on an area over a season: over its cap, less than was planned, or neither.
+ *
+ * @example nutrientStanding({ delivered: { N: 2 }, planned: null, caps: { N: 1 } }, 'N') // 'over'
+ */
+export function nutrientStanding({ delivered, planned, caps }: Pick<SeasonLine, 'delivered' | 'planned' | 'caps'>, nutrient: LedgerNutrient): 'over' | 'short' | 'fine' {
+  const [down, meant, cap] = [delivered[nutrient], planned?.[nutrient] ?? 0, caps[nutrient]];
+  if (cap !== null && down > cap * SLACK) return 'over';
+  return meant > 0 && down < meant * ENOUGH ? 'short' : 'fine';
+} // prettier-ignore
+
+/**
+ * Whether what went out is further from what was meant than goes without a word: more than a tenth, in whole percent.
+ *
+ * @param ratio 1 as meant; null: nothing was weighed
+ * @example isFarOff(1.13) // true
+ */
+export const isFarOff = (ratio: number | null): boolean =>
+  ratio !== null && Math.abs(Math.round(ratio * 100) - 100) > NEAR_PERCENT;

@@ -1,6 +1,6 @@
 import { message } from '../messages/message.ts';
 import { inForm, NUTRIENTS } from '../need/nutrients.ts';
-import { evaluateSoilTest, isTestOf, type SoilTestInput } from '../need/soilTest.ts';
+import { evaluateSoilTest, youngestTestOf, type SoilTestInput } from '../need/soilTest.ts';
 import { showExact, showNumber, showQuantity } from '../quantities/show.ts';
 import type { MassPerAreaUnit } from '../quantities/units.ts';
 import type { RateUnit } from '../products/product.ts';
@@ -179,7 +179,7 @@ export function soilFactsFor(
   tests: SheetFacts['soilTests'],
   ground: readonly { readonly site: string; readonly area: string }[],
 ): SoilFacts | null {
-  const [last] = tests.filter(({ input }) => isTestOf(input, ground)).toSorted((a, b) => b.input.onDay.localeCompare(a.input.onDay)); // prettier-ignore
+  const last = youngestTestOf(tests, ground);
   return last ? soilFactsOf({ soilTest: last.id, soilTestDay: '' }, tests) : null;
 }
 

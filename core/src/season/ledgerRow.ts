@@ -1,6 +1,6 @@
 import { finite } from '../errors/preconditions.ts';
 import { nameKey } from '../fields/nameKey.ts';
-import { type LedgerNutrient } from '../need/ledgerNutrients.ts';
+import { ledgerForm, type LedgerNutrient } from '../need/ledgerNutrients.ts';
 import { inForm } from '../need/nutrients.ts';
 import { evaluateLabelFacts } from '../products/evaluateProduct.ts';
 import { PRODUCT_KINDS } from '../products/product.ts';
@@ -60,7 +60,7 @@ const NONE: Readonly<Record<LedgerNutrient, number>> = { N: 0, P2O5: 0, K2O: 0, 
 function nutrientsOn(delivered: ReturnType<typeof evaluateApplication>['delivered'], areaM2: number) {
   const sums: Record<LedgerNutrient, number> = { ...NONE };
   for (const { nutrient, kgPerM2 } of delivered) {
-    const form = nutrient === 'P' ? 'P2O5' : nutrient === 'K' ? 'K2O' : nutrient;
+    const form = ledgerForm(nutrient);
     sums[form] = finite(sums[form] + inForm(kgPerM2, nutrient, form) * areaM2);
   }
   return sums;

@@ -1,5 +1,5 @@
 import { Box, chakra } from '@chakra-ui/react';
-import { LEDGER_NUTRIENTS, NUTRIENTS } from '@steady-scatter/core/need';
+import { inForm, ledgerForm, LEDGER_NUTRIENTS, NUTRIENTS } from '@steady-scatter/core/need';
 import { evaluateProduct, PRODUCT_KINDS, type ProductInput } from '@steady-scatter/core/products';
 import { UNITS, type MassPerAreaUnit } from '@steady-scatter/core/quantities';
 import {
@@ -48,8 +48,9 @@ function Caps({ area, unit, rules, year }: Pick<Props, 'area' | 'unit' | 'rules'
   const without = LEDGER_NUTRIENTS.filter((nutrient) => sums.perM2[nutrient] > 0 && !caps.some(({ input }) => input.nutrient === nutrient));
   return (
     <Box display="grid" gap="10px" maxWidth="640px">
-      {caps.map(({ input, limit }) => {
-        const nutrient = input.nutrient === 'P' ? 'P2O5' : input.nutrient === 'K' ? 'K2O' : input.nutrient;
+      {caps.map(({ input, limit: stated }) => {
+        const nutrient = ledgerForm(input.nutrient);
+        const limit = inForm(stated, input.nutrient, nutrient);
         const used = sums.perM2[nutrient];
         const share = limit > 0 ? used / limit : 1;
         return (

@@ -2,7 +2,7 @@ import { Box, Button } from '@chakra-ui/react';
 import type { InputError } from '@steady-scatter/core/errors';
 import { toResult } from '@steady-scatter/core/errors';
 import { readCount, readDay } from '@steady-scatter/core/fields';
-import { evaluateSoilTest, isTestOf, NUTRIENTS, readNeed } from '@steady-scatter/core/need';
+import { evaluateSoilTest, NUTRIENTS, readNeed, youngestTestOf } from '@steady-scatter/core/need';
 import { portionsFor, type PortionInput } from '@steady-scatter/core/plan';
 import { NEED_OF_IDS, type NeedOf } from '@steady-scatter/core/products';
 import { fromSi, showExact } from '@steady-scatter/core/quantities';
@@ -57,7 +57,7 @@ function readWish(wish: Wish, areas: readonly PlanArea[], view: PlanView) {
 /** What the youngest soil test of the ground asks for, to be taken as the need. */
 function FromSoil({ areas, onTake }: { areas: readonly PlanArea[]; onTake(of: NeedOf, total: string, unit: PortionInput['unit']): void }) {
   const { data: tests = [] } = useDocs(SOIL_TESTS);
-  const [last] = tests.filter(({ input }) => isTestOf(input, areas)).toSorted((a, b) => b.input.onDay.localeCompare(a.input.onDay));
+  const last = youngestTestOf(tests, areas);
   if (!last) return null;
   const { unit, onDay } = last.input;
   const needs = evaluateSoilTest(last.input).needs.filter(({ kgPerM2 }) => kgPerM2 > 0);

@@ -20,7 +20,7 @@ export function nextName(name: string, year: string): string {
 }
 
 /** The plan as a calendar file, as a calendar that a phone follows, and as the next year's. */
-export default function PlanOut({ view: { input } }: { view: PlanView; id: string }) {
+export default function PlanOut({ view: { input } }: { view: PlanView }) {
   const navigate = useNavigate();
   const notices = useNotices();
   const file = () => saveFile(say('plans.out.fileName', { plan: input.name.trim() }), 'text/calendar', planCalendar([input], new Date().toISOString(), speak)); // prettier-ignore

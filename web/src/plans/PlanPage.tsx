@@ -75,7 +75,7 @@ function PlanForm({ id, ...props }: DocFormWithWayOn<PlanInput> & { id: string |
         {notes.trim() !== '' && <Box fontSize="16px" color="ink.soft" marginTop="6px">{notes}</Box>}
       </Box>
       <PlanBody {...props} view={view} id={id} />
-      {id !== null && <PlanOut id={id} view={view} />}
+      {id !== null && <PlanOut view={view} />}
     </>
   );
 } // prettier-ignore

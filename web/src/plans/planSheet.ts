@@ -1,5 +1,5 @@
-import { isTestOf, type SoilTestInput } from '@steady-scatter/core/need';
-import type { PlannedPortion } from '@steady-scatter/core/plan';
+import { youngestTestOf, type SoilTestInput } from '@steady-scatter/core/need';
+import { ruleSetOn, type PlannedPortion } from '@steady-scatter/core/plan';
 import { newJob, worksheetFor } from '@steady-scatter/core/worksheet';
 import { v7 as newId } from 'uuid';
 import { say } from '@steady-scatter/words/plans';
@@ -9,14 +9,14 @@ import { JOBS } from '../kinds/useJobs.ts';
 import type { PlanView } from './usePlan.ts';
 
 /** The youngest soil test of the ground of some portions; empty: there is none. */
-export const soilTestFor = (tests: readonly Doc<SoilTestInput>[], planned: readonly PlannedPortion[]): string =>
-  tests
-    .filter(({ input }) => isTestOf(input, planned.map(({ input: { site, area } }) => ({ site, area }))))
-    .toSorted((a, b) => b.input.onDay.localeCompare(a.input.onDay))[0]?.id ?? ''; // prettier-ignore
-
-/** The rules that hold on a site; empty: the label alone, also where those of the plan are gone. */
-const ruleSetOn = ({ input: { ruleSet, rulesOn }, rulesName }: PlanView, site: string): string =>
-  rulesOn.find((each) => each.site === site)?.ruleSet ?? (rulesName === null ? '' : ruleSet);
+export const soilTestFor = (
+  tests: readonly Doc<SoilTestInput>[],
+  planned: readonly PlannedPortion[],
+): string =>
+  youngestTestOf(
+    tests,
+    planned.map(({ input }) => input),
+  )?.id ?? '';
 
 interface SheetAsk {
   readonly planned: readonly PlannedPortion[];
@@ -34,7 +34,7 @@ export async function makeSheet({ planned, view, soilTest }: SheetAsk): Promise<
     const found = view.areas.find((each) => each.area === area);
     return found ? [{ ...found.asArea, id: newId() }] : [];
   });
-  const worksheet = { ...blank, areas: areas.length > 0 ? areas : blank.areas, rules: { ...blank.rules, setId: ruleSetOn(view, first.site), soilTest } }; // prettier-ignore
+  const worksheet = { ...blank, areas: areas.length > 0 ? areas : blank.areas, rules: { ...blank.rules, setId: ruleSetOn(view.input, first.site, view.rulesName === null), soilTest } }; // prettier-ignore
   const id = newId();
   const name = say('plans.portion.title', { what: label.name, site: first.siteName }).slice(0, 120);
   await saveNew(JOBS, id, newJob({ name, onDay: first.onDay, worksheet }));

@@ -18,7 +18,7 @@ const feed = { ...blankProduct('dry-fertilizer', 'us'), name: 'Lake feed', grade
 /** A plan as it is looked at on a day, held against a closed spring and a cap at once. */
 function viewOf(portions: readonly PortionInput[], today = '2027-04-01'): PlanView {
   const input = { ...blankPlan('2027', { from: '2027-01-01', to: '2027-12-31' }), portions };
-  const areas = ['Lawn', 'Bank'].map((name) => ({ site: 's', area: name, siteName: 'Lake front', areaName: name, areaM2: 100, isTreated: true, asArea: {} as never })); // prettier-ignore
+  const areas = ['Lawn', 'Bank'].map((name) => ({ site: 's', area: name, siteName: 'Lake front', areaName: name, areaM2: 100, asArea: {} as never })); // prettier-ignore
   const planned = plannedPortions(portions, [{ id: 'p', input: feed }], areas);
   const rules = evaluateRuleSet({ ...blankRuleSet('lb/1000 ft2', 'r'), name: 'Town', rules: [{ ...blankRule('r'), kind: 'closed', from: '12-15', to: '03-01' }, { ...blankRule('q'), amount: '1' }] }).rules; // prettier-ignore
   const book = planBook({ rules, rulesOn: new Map(), rows: [], planned, soilTests: [], yearStart: '01-01' });

@@ -30,7 +30,6 @@ import { today } from '../ui/today.ts';
 /** An area as a plan and as a sheet take it. */
 export interface PlanArea extends PlanGround {
   readonly asArea: SiteArea['area'];
-  readonly isTreated: boolean;
 }
 
 /** A plan with all that is known of its portions. */
@@ -60,7 +59,7 @@ export function usePlanAreas(): readonly PlanArea[] | undefined {
     () =>
       data?.flatMap(
         (site) =>
-        siteAreas(site).map(({ area, areaM2, isTreated }) => Object.assign({ siteName: site.input.name, areaName: area.name, areaM2, asArea: area, isTreated }, area.from)), // prettier-ignore
+        siteAreas(site).map(({ area, areaM2 }) => Object.assign({ siteName: site.input.name, areaName: area.name, areaM2, asArea: area }, area.from)), // prettier-ignore
       ),
     [data],
   );

@@ -1,6 +1,12 @@
 import { moneyText } from '@steady-scatter/core/fields';
 import { NUTRIENTS, type LedgerNutrient } from '@steady-scatter/core/need';
-import type { SeasonLine, SeasonSite, SeasonSums } from '@steady-scatter/core/plan';
+import {
+  isFarOff,
+  nutrientStanding,
+  type SeasonLine,
+  type SeasonSite,
+  type SeasonSums,
+} from '@steady-scatter/core/plan';
 import { fromSi, showNumber, UNITS, type MassPerAreaUnit } from '@steady-scatter/core/quantities';
 import { say } from '@steady-scatter/words/report';
 
@@ -38,10 +44,9 @@ const share = (value: number | null, digits: number): string => (value === null 
 function nutrientCells(line: SeasonLine, nutrient: LedgerNutrient, { ground }: ReportUnits): Cell[] {
   const figure = (si: number | null) => (si === null || si === 0 ? '' : atMostTwo(fromSi(si, ground)));
   const [down, planned, cap] = [line.delivered[nutrient], line.planned?.[nutrient] ?? null, line.caps[nutrient]];
-  const isOver = cap !== null && down > cap * (1 + 1e-9);
-  const isShort = planned !== null && planned > 0 && down < planned * 0.9;
+  const standing = nutrientStanding(line, nutrient);
   return [
-    { text: down === 0 ? (planned ? '0' : '') : figure(down), ...(isOver ? { warns: say('report.over') } : isShort && { warns: say('report.short') }) },
+    { text: down === 0 ? (planned ? '0' : '') : figure(down), ...(standing !== 'fine' && { warns: standing === 'over' ? say('report.over') : say('report.short') }) },
     { text: figure(planned) },
     { text: down === 0 && !planned ? '' : cap === 0 ? '0' : figure(cap) },
     { text: figure(line.before[nutrient]) },
@@ -59,7 +64,7 @@ function sumCells(sums: SeasonSums, perArea: string, units: ReportUnits): Cell[]
   return [
     { text: cents === 0 ? '' : moneyOf(cents, units) },
     { text: perArea },
-    { text: share(ratio, 2), ...(ratio !== null && Math.abs(Math.round(ratio * 100) - 100) > 10 && { warns: say('report.ratio') }) },
+    { text: share(ratio, 2), ...(isFarOff(ratio) && { warns: say('report.ratio') }) },
     { text: cv === null ? '' : `${share(cv, 0)} %` },
     ...[saltKg, saltBeforeKg, chlorideKg, chlorideBeforeKg].map((si) => ({ text: kg(si) })),
   ];

@@ -1,4 +1,10 @@
-import { plannedPortions, seasonReport, type PlanInput, type SeasonSite } from '@steady-scatter/core/plan';
+import {
+  plannedPortions,
+  ruleSetOn,
+  seasonReport,
+  type PlanInput,
+  type SeasonSite,
+} from '@steady-scatter/core/plan';
 import { message } from '@steady-scatter/core/messages';
 import { toResult } from '@steady-scatter/core/errors';
 import { readPositive } from '@steady-scatter/core/quantities';
@@ -48,7 +54,7 @@ export function useSeasonReport(year: { from: string; to: string }, planId: stri
   return useMemo(() => {
     if (!rows || !shelf || !tests || !areas) return undefined;
     const rulesOn = (site: string) => {
-      const id = plan?.rulesOn.find((each) => each.site === site)?.ruleSet ?? plan?.ruleSet ?? '';
+      const id = plan ? ruleSetOn(plan, site) : '';
       const set = sets.find((each) => each.id === id);
       return set ? evaluateRuleSet(set.input).rules : [];
     };
