@@ -73,6 +73,7 @@ test.describe('on a phone', () => {
     await context.setOffline(true);
     await next(page);
     await expect(page.getByText('saved on this device', { exact: true })).toBeVisible();
+    await expect(page.getByText(/^The server does not answer/)).toBeVisible();
     await page.getByLabel('Strip length').fill('100');
     await context.setOffline(false);
     await expect(page.getByText('The server answers again.')).toBeVisible();

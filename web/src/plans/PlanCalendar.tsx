@@ -83,6 +83,35 @@ function useKeysByDay() {
   return { begin, move };
 }
 
+/** The day at a place of the screen, whatever lies over it. */
+const dayAt = (x: number, y: number): string | null =>
+  document
+    .elementsFromPoint(x, y)
+    .map((each) => each.getAttribute('data-day'))
+    .find((day) => day !== null) ?? null;
+
+/** Where the pointer let go: what is drawn comes later, and a quick hand is further by then. */
+function useLetGo({ fromDay, toDay }: PlanView['input']) {
+  /** Undefined: it is moved by keys, or not let go. */
+  const under = useRef<string | null>(undefined);
+  const begin = (activator: Event) => {
+    under.current = undefined;
+    if (!(activator instanceof PointerEvent)) return;
+    const note = ({ clientX, clientY }: PointerEvent) => {
+      under.current = dayAt(clientX, clientY);
+    };
+    window.addEventListener('pointerup', note, { capture: true, once: true });
+  };
+  /** The day that it was dropped on; null: beside the plan. */
+  const dropDay: DropDay = (over) => {
+    const day = under.current === undefined ? (over && String(over.id)) : under.current;
+    return day !== null && day >= fromDay && day <= toDay ? day : null;
+  };
+  return { begin, dropDay };
+} // prettier-ignore
+
+type DropDay = (over: DragEndEvent['over']) => string | null;
+
 interface ChipProps {
   group: PortionGroup;
   view: PlanView;
@@ -168,7 +197,7 @@ const Day = memo(function DayOf({ day, groups, view, onOpen, isOver }: DayProps)
 }); // prettier-ignore
 
 /** What people who listen are told while a portion is moved. */
-function announcementsOf(groups: readonly PortionGroup[], view: PlanView): Announcements {
+function announcementsOf(groups: readonly PortionGroup[], view: PlanView, dropDay: DropDay): Announcements {
   const of = (id: unknown) => groups.find((group) => group.id === id);
   const why = (group: PortionGroup, day: string) => whyText(view, plannedOf(group, view), day, brokenOn(view, plannedOf(group, view), day)); // prettier-ignore
   const told = (how: 'picked' | 'back', id: unknown) => {
@@ -182,8 +211,8 @@ function announcementsOf(groups: readonly PortionGroup[], view: PlanView): Annou
       return group && over ? say('plans.drag.over', { day: dayText(String(over.id)), why: why(group, String(over.id)) }) : undefined; // prettier-ignore
     },
     onDragEnd({ active, over }) {
-      const group = of(active.id);
-      return group && over ? say('plans.drag.dropped', { what: group.portions[0]!.productName, day: dayText(String(over.id)), why: why(group, String(over.id)) }) : told('back', active.id); // prettier-ignore
+      const [group, day] = [of(active.id), dropDay(over)];
+      return group && day !== null ? say('plans.drag.dropped', { what: group.portions[0]!.productName, day: dayText(day), why: why(group, day) }) : told('back', active.id); // prettier-ignore
     },
     onDragCancel: ({ active }) => told('back', active.id),
   };
@@ -213,6 +242,7 @@ export function PlanCalendar({ groups, view, onOpen, onMove }: Props) {
   }
   const [drag, setDrag] = useState<{ readonly group: PortionGroup; readonly day: string | null } | null>(null); // prettier-ignore
   const keys = useKeysByDay();
+  const letGo = useLetGo(view.input);
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
     useSensor(KeyboardSensor, { coordinateGetter: keys.move, keyboardCodes: KEYS }),
@@ -220,16 +250,17 @@ export function PlanCalendar({ groups, view, onOpen, onMove }: Props) {
   const weeks = useMemo(() => weeksFrom(month), [month]);
   const byDay = useMemo(() => grouped(groups, ({ portions }) => portions[0]!.onDay), [groups]);
   const onDragEnd = ({ over }: DragEndEvent) => {
-    const group = drag?.group;
+    const [group, day] = [drag?.group, letGo.dropDay(over)];
     setDrag(null);
-    if (group && over && over.id !== group.portions[0]!.onDay) onMove(group, String(over.id));
+    if (group && day !== null && day !== group.portions[0]!.onDay) onMove(group, day);
   };
   return (
     <DndContext
       sensors={sensors}
       collisionDetection={collide}
-      accessibility={{ announcements: announcementsOf(groups, view), screenReaderInstructions: { draggable: say('plans.how') } }}
-      onDragStart={({ active }) => {
+      accessibility={{ announcements: announcementsOf(groups, view, letGo.dropDay), screenReaderInstructions: { draggable: say('plans.how') } }}
+      onDragStart={({ active, activatorEvent }) => {
+        letGo.begin(activatorEvent);
         const group = groups.find(({ id }) => id === active.id)!;
         keys.begin(group.portions[0]!.onDay);
         setDrag({ group, day: null });

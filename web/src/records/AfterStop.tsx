@@ -27,7 +27,8 @@ function Recorded({ subject }: { subject: Subject }) {
   const product = useWatch({ control: useSheetForm().control, name: 'worksheet.product' });
   const rows = useApplications(subject.id, true);
   const drift = useDrift(of.rig, product.name || product.grade);
-  const form = <RecordForm subject={subject} of={of} />;
+  // One form wherever it stands: what is typed outlives the records that come meanwhile.
+  const form = <RecordForm key="form" subject={subject} of={of} />;
   const isFirst = rows?.length === 0;
   return (
     <>

@@ -1,6 +1,6 @@
 import { KINDS } from '@steady-scatter/contract';
 import type { ApplicationInput } from '@steady-scatter/core/season';
-import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import demo from '../../../demo/tarn-hollow.json' with { type: 'json' };
 import { queries } from '../api/queries.ts';
@@ -75,6 +75,19 @@ describe('what was put down', () => {
     );
     expect([...server.rows.values()][0]!.first).not.toBeNull();
     expect(await screen.findByText('Does not count: Another crew did it')).toBeTruthy();
+  });
+
+  it('keeps what is typed while the records of others are still on their way', async () => {
+    const { id } = jobOf(SPRING);
+    const theirs = queries.getQueryData(['applications', 'of', id]);
+    queries.setQueryData(['applications', 'of', id], []);
+    const { person } = open(SPRING);
+    await person.type(record().getByLabelText('Went out in all'), '80');
+    const typed = record().getByLabelText('Went out in all');
+    act(() => queries.setQueryData(['applications', 'of', id], theirs));
+    expect(await screen.findByRole('region', { name: 'What was spread' })).toBeTruthy();
+    expect(record().getByLabelText<HTMLInputElement>('Went out in all').value).toBe('80');
+    expect(record().getByLabelText('Went out in all')).toBe(typed);
   });
 
   it('is told on the tape in a few words', async () => {

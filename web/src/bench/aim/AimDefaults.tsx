@@ -68,8 +68,8 @@ const lastScaleStep = ({ shelf, id }: AimProps): string | null =>
   shelf.calibrations.findLast((each) => each.id !== id && each.input.scaleStep.trim() !== '')?.input
     .scaleStep ?? null;
 
-/** The scale that the machine was weighed with last is taken once, as soon as it is known. */
-function useLastScaleStep(props: AimProps): string | null {
+/** The scale that the machine was weighed with last is taken once, as soon as it is known; not from under the hand of whoever is at the field. */
+function useLastScaleStep(props: AimProps): { readonly last: string | null; onFocus(): void } {
   const { input, id, set } = props;
   const last = lastScaleStep(props);
   const filledFor = useRef('');
@@ -78,7 +78,10 @@ function useLastScaleStep(props: AimProps): string | null {
     filledFor.current = input.rig;
     if (input.scaleStep === '') set('scaleStep', last);
   }, [id, last, input.rig, input.scaleStep, set]);
-  return last;
+  const onFocus = () => {
+    filledFor.current = input.rig;
+  };
+  return { last, onFocus };
 }
 
 function WidthDefault({ input, on, bind, field, errorAt }: AimProps) {
@@ -178,7 +181,7 @@ function UnitsDefault({ input, on, bind, set }: AimProps) {
 /** Everything else of a calibration: what is taken, where from, and a way to change each. */
 export function AimDefaults(props: AimProps) {
   const { input, on, bind, field } = props;
-  const lastStep = useLastScaleStep(props);
+  const { last: lastStep, onFocus: onScaleStep } = useLastScaleStep(props);
   const second = on.bench.second.marks;
   const sprays = isSprayed(on.reading.dimension);
   return (
@@ -213,6 +216,7 @@ export function AimDefaults(props: AimProps) {
             placeholder={say('bench.aim.scaleStepHint')}
             data-flow
             {...field('scaleStep')}
+            onFocus={onScaleStep}
           />
         </StatedDefault>
       )}

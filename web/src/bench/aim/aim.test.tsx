@@ -1,10 +1,13 @@
+import { KINDS } from '@steady-scatter/contract';
 import { blankRig, blankScale } from '@steady-scatter/core/machines';
 import { blankProduct } from '@steady-scatter/core/products';
 import { blankCalibration, type CalibrationInput } from '@steady-scatter/core/testing';
 import { blankWidthTest } from '@steady-scatter/core/width';
-import { screen, within } from '@testing-library/react';
+import { act, screen, within } from '@testing-library/react';
 import { useEffect, useState } from 'react';
 import { beforeEach, describe, expect, it } from 'vitest';
+import { queries } from '../../api/queries.ts';
+import { keysOf } from '../../documents/docs.ts';
 import { formProps } from '../../testing/formProps.ts';
 import { fetched, inApp, keepDemo } from '../../testing/inApp.tsx';
 import { calibrationContext, useMachineShelf } from '../calibrationContext.ts';
@@ -179,6 +182,20 @@ describe('what is assumed', () => {
     await person.click(screen.getByRole('radio', { name: /Red push spreader/ }));
     expect(await screen.findByText(/^Scale reads to .*, as last time$/)).toBeTruthy();
     expect(input().scaleStep).not.toBe('');
+  });
+  it('is not taken from under the hand of whoever is at the field when it becomes known', async () => {
+    const { person, input } = fresh();
+    await person.click(screen.getByRole('radio', { name: /Blue spreader/ }));
+    await change(person, 'scale step');
+    await person.click(screen.getByLabelText('Scale step'));
+    const weighed = { ...blankCalibration('us'), name: 'Weighed before', rig: 'blue', scaleStep: '0.2' };
+    act(() => {
+      queries.setQueryData(['testRuns', 'several', 'before'], []);
+      queries.setQueryData([...keysOf(KINDS.calibrations).all, 'rig:blue'], [fetched('before', weighed)]);
+    });
+    expect(input().scaleStep).toBe('');
+    await person.type(screen.getByLabelText('Scale step'), '0.05');
+    expect(input().scaleStep).toBe('0.05');
   });
 });
 
