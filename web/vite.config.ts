@@ -1,6 +1,7 @@
 import react from '@vitejs/plugin-react';
-import { defineConfig } from 'vite';
+import { build, defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
+import { piecesOf } from './pieces.ts';
 import { paintedFirst, PLACE } from './src/theme/paintedFirst.ts';
 import { ROLES } from './src/theme/tokens.ts';
 
@@ -38,25 +39,43 @@ const first = {
   transformIndexHtml: (html: string) => html.replace(PLACE, paintedFirst(NAME)),
 };
 
-/** What many parts share and nothing heavy hangs on: a piece takes along all that its parts rest on. */
-const LIGHT =
-  /node_modules\/(?!clipper2-ts|konva|pdfmake|chart)|web\/src\/(?:ui|theme|units)\/|words\/src\/(?!en\/winter|winter)|core\/src\/(?:errors|quantities|fields|numeric|messages|working|need)\//;
+/** Loaded as soon as the page runs, whichever page it is. */
+const NEXT = ['web/src/api/call.ts'];
 
-export default defineConfig({
-  plugins: [react(), pwa, first],
+const shared = {
   define: { PSEUDO_LANGUAGE: JSON.stringify(process.env['PSEUDO'] === '1') },
-  build: {
-    outDir: 'dist',
-    target: 'es2023',
-    modulePreload: { polyfill: false },
-    // What many parts share stays in one piece: cut into fifty small ones it packs 5 % worse.
-    rolldownOptions: {
-      output: {
-        codeSplitting: {
-          groups: [{ name: 'shared', minShareCount: 30, test: LIGHT }],
+  build: { outDir: 'dist', target: 'es2023', modulePreload: { polyfill: false } },
+} as const;
+
+/** Where each module goes: known once it was built without being told. */
+async function pieces(): Promise<ReadonlyMap<string, string>> {
+  const built = await build({
+    ...shared,
+    configFile: false,
+    root: import.meta.dirname,
+    logLevel: 'error',
+    plugins: [react()],
+    build: { ...shared.build, write: false, minify: false },
+  });
+  const chunks = 'output' in built ? built.output.filter((each) => each.type === 'chunk') : [];
+  return piecesOf(chunks, NEXT);
+}
+
+export default defineConfig(async ({ command }) => {
+  const piece = command === 'build' ? await pieces() : new Map<string, string>();
+  return {
+    ...shared,
+    plugins: [react(), pwa, first],
+    build: {
+      ...shared.build,
+      rolldownOptions: {
+        output: {
+          codeSplitting: {
+            groups: [{ name: (id: string) => piece.get(id) ?? null, includeDependenciesRecursively: false }],
+          },
         },
       },
     },
-  },
-  server: { host: '127.0.0.1', proxy: { '/api': API } },
+    server: { host: '127.0.0.1', proxy: { '/api': API } },
+  };
 });
