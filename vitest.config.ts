@@ -56,7 +56,7 @@ export default defineConfig({
         },
       },
       { test: { name: 'scripts', root: 'scripts', include: ['**/*.test.mjs'], testTimeout: 30_000 } },
-      { test: { name: 'web', root: 'web', include: ['{src,serviceWorker}/**/*.test.ts'] } },
+      { test: { name: 'web', root: 'web', include: ['{src,serviceWorker,build}/**/*.test.ts'] } },
       screens({ name: 'screens', exclude: CLONED, pool: 'vmThreads' }),
       screens({ name: 'cloned', include: CLONED }),
     ],

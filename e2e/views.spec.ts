@@ -1,10 +1,34 @@
-import { expect, test } from '@playwright/test';
+import { expect, test, type Page, type Request } from '@playwright/test';
 import { CORE } from '@steady-scatter/words/en/core/index';
 import { viewsOf } from '../scripts/lib/views.mjs';
 import { expectAccessible, findContrast } from './support.ts';
 
 /** An id of something that core has to say. */
 const IDS = new RegExp(`\\b(?:${Object.keys(CORE).join('|')})\\.[a-z][\\w.-]+`);
+
+/** Goes on within the app, as a link does. */
+async function goOn(page: Page, view: string): Promise<void> {
+  await page.evaluate((path) => {
+    window.history.pushState({}, '', path);
+    window.dispatchEvent(new PopStateEvent('popstate'));
+  }, view);
+  await page.locator(`#screen[data-at="${view}"]`).waitFor({ state: 'attached' });
+}
+
+/** Waits until all that was asked for has come, and is drawn. */
+function quietOf(page: Page): () => Promise<void> {
+  const asked = new Set<Request>();
+  page.on('request', (request) => asked.add(request));
+  for (const end of ['requestfinished', 'requestfailed'] as const)
+    page.on(end as 'requestfinished', (request) => asked.delete(request));
+  return async () => {
+    // What came may ask for more as soon as it is drawn.
+    for (let drawn = 0; drawn < 2; drawn += 1) {
+      await expect.poll(() => asked.size).toBe(0);
+      await page.evaluate(() => new Promise((done) => requestAnimationFrame(() => setTimeout(done))));
+    }
+  };
+}
 
 /** How far a page reaches over its right edge. */
 const over = `document.documentElement.scrollWidth - document.documentElement.clientWidth`;
@@ -17,8 +41,11 @@ for (const half of [0, 1])
   }) => {
     test.setTimeout(180_000);
     const views = (await viewsOf(baseURL ?? '')).filter((_, at) => at % 2 === half);
+    const quiet = quietOf(page);
+    await page.goto('/');
     for (const view of views) {
-      await page.goto(view);
+      await goOn(page, view);
+      await quiet();
       await expectAccessible(page);
       // What a screen has no words for is told by its id.
       expect([view, (await page.locator('body').innerText()).match(IDS)]).toEqual([view, null]);

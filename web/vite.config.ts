@@ -1,7 +1,7 @@
 import react from '@vitejs/plugin-react';
 import { build, defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
-import { piecesOf } from './pieces.ts';
+import { piecesOf } from './build/pieces.ts';
 import { paintedFirst, PLACE } from './src/theme/paintedFirst.ts';
 import { ROLES } from './src/theme/tokens.ts';
 

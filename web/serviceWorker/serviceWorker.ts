@@ -1,4 +1,5 @@
 // What makes the app open without a network: every file of it is put by when it is installed; the API is never answered from here.
+import { clientsClaim } from 'workbox-core';
 import { createHandlerBoundToURL, precacheAndRoute } from 'workbox-precaching';
 import { NavigationRoute, registerRoute } from 'workbox-routing';
 import { isEarlier, isOfEarlierPage, type Listed } from './earlier.ts';
@@ -42,5 +43,7 @@ self.addEventListener('fetch', (event) => {
     event.respondWith(caches.match(event.request.url).then((file) => file ?? fetch(event.request)));
 });
 
+// The page that had it installed is answered from what was put by, too.
+clientsClaim();
 precacheAndRoute(listed);
 registerRoute(new NavigationRoute(createHandlerBoundToURL('/index.html'), { denylist: [/^\/api\//] }));

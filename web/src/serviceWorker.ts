@@ -1,12 +1,17 @@
 import { Workbox } from 'workbox-window';
 import { noteUpdate } from './api/connection.ts';
 
-/** Has the files of the app put by on this device, where the browser lets it: on HTTPS, and on the machine itself. */
-export function startServiceWorker(): void {
-  if (!('serviceWorker' in navigator) || import.meta.env.DEV) return;
+/** Has the files of the app put by on this device; gives whether the browser does: on HTTPS, and on the machine itself. */
+export async function startServiceWorker(): Promise<boolean> {
+  if (!('serviceWorker' in navigator) || import.meta.env.DEV) return false;
   const worker = new Workbox('/serviceWorker.js');
   worker.addEventListener('waiting', noteUpdate);
-  void worker.register();
+  try {
+    return (await worker.register()) !== undefined;
+  } catch {
+    // Forbidden by whoever set up this browser, or it did not come.
+    return false;
+  }
 }
 
 /** Goes on with the newer version; what is typed is held on this device. Other pages stay with theirs until they are closed. */

@@ -8,6 +8,8 @@ import { startServiceWorker } from './serviceWorker.ts';
 
 /** What is shown and the first things typed go first. */
 const AFTER_SCREEN_MS = 4000;
+/** Documents come before them. */
+const PARTS_MS = 8000;
 const AGAIN_MS = 15 * 60_000;
 
 const whenIdle = (act: () => void): void => {
@@ -57,12 +59,16 @@ export async function openDevice(): Promise<void> {
   openAtToday();
 }
 
+/** Where the browser puts no files by, an open page holds all its parts itself: it needs the network for none of them then. */
+async function bringParts(): Promise<void> {
+  if (await startServiceWorker()) return;
+  setTimeout(() => whenIdle(() => void loadAllParts()), PARTS_MS);
+}
+
 /** What goes on behind the screen: parts and documents are brought here while nothing else is going on. */
 export function startBackground(): void {
   const begin = () => {
-    startServiceWorker();
-    // Where the app's files are put by, none is needed before it is shown.
-    if (!navigator.serviceWorker?.controller) whenIdle(() => void loadAllParts());
+    void bringParts();
     whenIdle(() => void catchUpNow());
     setInterval(() => void catchUpNow(), AGAIN_MS);
   };

@@ -1,6 +1,6 @@
 import { Box, Button, chakra } from '@chakra-ui/react';
 import { areaKeyOf, isVoid, logTable, rowsWithin, type DoneRow } from '@steady-scatter/core/season';
-import { FileDown, Plus, Upload, X } from 'lucide-react';
+import { Braces, FileDown, FileSpreadsheet, Plus, TableProperties, Upload, X } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { say, speak } from '@steady-scatter/words/record';
@@ -93,6 +93,10 @@ async function saveLog(format: Format, { rows, ...paper }: LogPaper): Promise<vo
   if (format === 'pdf') saveFile(`${name}.pdf`, 'application/pdf', await (await import('./logPdf.ts')).logPdf({ ...paper, rows }));
 } // prettier-ignore
 
+/** On a phone they stand without their words. */
+const ICONS = { pdf: FileDown, csv: TableProperties, xlsx: FileSpreadsheet, json: Braces } as const;
+const FORMATS = ['pdf', 'csv', 'xlsx', 'json'] as const;
+
 /** The ways out of the log, and in. */
 function Acts({ paper, onQuick, onImport }: { paper: LogPaper; onQuick(): void; onImport(): void }) {
   const notices = useNotices();
@@ -101,7 +105,7 @@ function Acts({ paper, onQuick, onImport }: { paper: LogPaper; onQuick(): void; 
   return (
     <>
       <CommandButton icon={Plus} label={say('log.quick.act')} onClick={onQuick} />
-      {paper.rows.length > 0 && (['pdf', 'csv', 'xlsx', 'json'] as const).map((format) => <CommandButton key={format} icon={FileDown} label={say('log.save', { format })} onClick={() => save(format)} />)}
+      {paper.rows.length > 0 && FORMATS.map((format) => <CommandButton key={format} icon={ICONS[format]} label={say('log.save', { format })} onClick={() => save(format)} />)}
       <CommandButton icon={Upload} label={say('log.import.act')} onClick={onImport} />
     </>
   ); // prettier-ignore

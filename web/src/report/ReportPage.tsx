@@ -1,6 +1,6 @@
 import { Box, chakra } from '@chakra-ui/react';
 import type { SeasonSite } from '@steady-scatter/core/plan';
-import { FileDown } from 'lucide-react';
+import { FileDown, FileSpreadsheet } from 'lucide-react';
 import { useSearchParams } from 'react-router';
 import { say } from '@steady-scatter/words/report';
 import { explain } from '../api/explain.ts';
@@ -97,7 +97,7 @@ export default function ReportPage() {
   return (
     <>
       <title>{say('report.title')}</title>
-      <TopBar acts={sites && !isEmpty && <><CommandButton icon={FileDown} label={say('report.pdf')} onClick={() => act('pdf')} /><CommandButton icon={FileDown} label={say('report.xlsx')} onClick={() => act('xlsx')} /></>}>
+      <TopBar acts={sites && !isEmpty && <><CommandButton icon={FileDown} label={say('report.pdf')} onClick={() => act('pdf')} /><CommandButton icon={FileSpreadsheet} label={say('report.xlsx')} onClick={() => act('xlsx')} /></>}>
         <chakra.h1 fontSize="21px" fontWeight="bold">{say('report.title')}</chakra.h1>
       </TopBar>
       <JobsTabs />

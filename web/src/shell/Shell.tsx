@@ -90,6 +90,7 @@ export function Shell({ children }: { children: ReactNode }) {
       <Box
         ref={screen}
         id="screen"
+        data-at={pathname}
         tabIndex={-1}
         outline="none"
         paddingLeft={{ md: '84px' }}

@@ -1,0 +1,68 @@
+import * as fc from 'fast-check';
+import { expect, it } from 'vitest';
+import { piecesOf, type BuiltChunk } from './pieces.ts';
+
+const chunk = (name: string, more: Partial<BuiltChunk> = {}): BuiltChunk => ({
+  fileName: `${name}.js`,
+  isEntry: false,
+  isDynamicEntry: false,
+  facadeModuleId: null,
+  imports: [],
+  moduleIds: [`/app/${name}.ts`],
+  ...more,
+});
+const part = (name: string, imports: readonly string[]): BuiltChunk =>
+  chunk(name, { isDynamicEntry: true, facadeModuleId: `/app/${name}.ts`, imports: imports.map((each) => `${each}.js`) }); // prettier-ignore
+const entry = (imports: readonly string[]): BuiltChunk => ({ ...part('main', imports), isDynamicEntry: false, isEntry: true }); // prettier-ignore
+const pages = (count: number, imports: readonly string[]) =>
+  Array.from({ length: count }, (_, at) => part(`page${at}`, imports));
+
+it('all that the page starts from is one piece, and all that it asks for right after another', () => {
+  const pieces = piecesOf(
+    [entry(['base']), chunk('base'), part('call', ['base', 'kinds']), chunk('kinds'), part('page', ['kinds', 'own']), chunk('own')],
+    ['app/call.ts'],
+  ); // prettier-ignore
+  expect(Object.fromEntries(pieces)).toEqual({
+    '/app/main.ts': 'first',
+    '/app/base.ts': 'first',
+    '/app/call.ts': 'next',
+    '/app/kinds.ts': 'next',
+  });
+});
+
+it('what many parts share is one piece, what some share another, what few share stays as it was cut', () => {
+  const few = pages(2, ['few']);
+  const shared = [chunk('few'), chunk('some'), chunk('many')];
+  const of = (count: number, name: string) => Array.from({ length: count }, (_, at) => part(`${name}${at}`, [name])); // prettier-ignore
+  const pieces = piecesOf([...few, ...of(4, 'some'), ...of(12, 'many'), ...shared], []);
+  expect(Object.fromEntries(pieces)).toEqual({ '/app/some.ts': 'some', '/app/many.ts': 'many' });
+});
+
+it('what is heavy comes only to those who ask for it', () => {
+  const heavy = chunk('drawing', { moduleIds: ['/app/node_modules/konva/lib/index.js'] });
+  expect([...piecesOf([...pages(20, ['drawing']), heavy], []).keys()]).toEqual([]);
+  // Where the page starts from it, nobody can do without.
+  expect([...piecesOf([entry(['drawing']), heavy], []).values()]).toEqual(['first', 'first']);
+});
+
+it('whoever imports a module is in its piece or in a later one: no two pieces need each other', () => {
+  const ORDER = ['first', 'next', 'many', 'some', undefined];
+  const graph = fc.integer({ min: 3, max: 40 }).chain((count) =>
+    fc.array(fc.tuple(fc.nat(count - 1), fc.nat(count - 1)), { maxLength: 160 }).map((edges) => ({ count, edges })),
+  ); // prettier-ignore
+  fc.assert(
+    fc.property(graph, ({ count, edges }) => {
+      // Each may import those after it, as modules without a round trip can be ordered.
+      const importsOf = (at: number) => edges.filter(([from, to]) => from === at && to > at).map(([, to]) => `c${to}`); // prettier-ignore
+      const chunks = Array.from({ length: count }, (_, at) =>
+        at === 0 ? { ...entry(importsOf(0)), fileName: 'c0.js', moduleIds: ['/app/c0.ts'] }
+        : at % 3 === 2 ? chunk(`c${at}`, { imports: importsOf(at).map((each) => `${each}.js`) })
+        : part(`c${at}`, importsOf(at)),
+      ); // prettier-ignore
+      const pieces = piecesOf(chunks, ['app/c1.ts']);
+      const rank = (name: string) => ORDER.indexOf(pieces.get(`/app/${name}.ts`));
+      for (let at = 0; at < count; at += 1)
+        for (const to of importsOf(at)) expect(rank(to)).toBeLessThanOrEqual(rank(`c${at}`));
+    }),
+  );
+});
