@@ -41,6 +41,9 @@ it('what many parts share is one piece, what some share another, what few share 
 it('what is heavy comes only to those who ask for it', () => {
   const heavy = chunk('drawing', { moduleIds: ['/app/node_modules/konva/lib/index.js'] });
   expect([...piecesOf([...pages(20, ['drawing']), heavy], []).keys()]).toEqual([]);
+  // Whatever imports it is left where it is, too: it would bring it along.
+  const board = chunk('board', { imports: ['drawing.js'] });
+  expect([...piecesOf([...pages(20, ['board']), board, heavy], []).keys()]).toEqual([]);
   // Where the page starts from it, nobody can do without.
   expect([...piecesOf([entry(['drawing']), heavy], []).values()]).toEqual(['first', 'first']);
 });

@@ -50,11 +50,13 @@ export function piecesOf(chunks: readonly BuiltChunk[], next: readonly string[])
     : by.length >= SHARED_BY.many ? 'many'
     : by.length >= SHARED_BY.some ? 'some'
     : null; // prettier-ignore
+  const bringsHeavy = (fileName: string) =>
+    [...closureOf(fileName, byFile)].some((file) => byFile.get(file)?.moduleIds.some((id) => HEAVY.test(id)));
   const pieces = new Map<string, string>();
   for (const { fileName, moduleIds } of chunks) {
     const piece = pieceOf(reached.get(fileName) ?? []);
-    if (piece)
-      for (const id of moduleIds) if (piece === 'first' || !HEAVY.test(id)) pieces.set(id, piece);
+    if (piece && (piece === 'first' || !bringsHeavy(fileName)))
+      for (const id of moduleIds) pieces.set(id, piece);
   }
   return pieces;
 }
