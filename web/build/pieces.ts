@@ -36,7 +36,10 @@ function closureOf(start: string, byFile: ReadonlyMap<string, BuiltChunk>): Read
  * @param chunks of the first build
  * @param next modules that are loaded as soon as the first piece runs, by the end of their names
  */
-export function piecesOf(chunks: readonly BuiltChunk[], next: readonly string[]): ReadonlyMap<string, string> {
+export function piecesOf(
+  chunks: readonly BuiltChunk[],
+  next: readonly string[],
+): ReadonlyMap<string, string> {
   const byFile = new Map(chunks.map((chunk) => [chunk.fileName, chunk]));
   const parts = chunks.filter(({ isEntry, isDynamicEntry }) => isEntry || isDynamicEntry);
   const isNext = ({ facadeModuleId }: BuiltChunk) => next.some((name) => facadeModuleId?.endsWith(name));

@@ -2,7 +2,7 @@ import { Box } from '@chakra-ui/react';
 import { daysLater } from '@steady-scatter/core/fields';
 import { blankPlan, type PlanInput } from '@steady-scatter/core/plan';
 import { yearOf } from '@steady-scatter/core/regulations';
-import { useState } from 'react';
+import { Suspense, useState } from 'react';
 import { useParams } from 'react-router';
 import { say } from '@steady-scatter/words/plans';
 import { DocPage, type DocFormWithWayOn } from '../documents/DocPage.tsx';
@@ -75,7 +75,8 @@ function PlanForm({ id, ...props }: DocFormWithWayOn<PlanInput> & { id: string |
         {notes.trim() !== '' && <Box fontSize="16px" color="ink.soft" marginTop="6px">{notes}</Box>}
       </Box>
       <PlanBody {...props} view={view} id={id} />
-      {id !== null && <PlanOut view={view} />}
+      {/* The page stands while this comes. */}
+      <Suspense fallback={null}>{id !== null && <PlanOut view={view} />}</Suspense>
     </>
   );
 } // prettier-ignore

@@ -84,7 +84,7 @@ describe('what was put down', () => {
     const { person } = open(SPRING);
     await person.type(record().getByLabelText('Went out in all'), '80');
     const typed = record().getByLabelText('Went out in all');
-    act(() => queries.setQueryData(['applications', 'of', id], theirs));
+    act(() => void queries.setQueryData(['applications', 'of', id], theirs));
     expect(await screen.findByRole('region', { name: 'What was spread' })).toBeTruthy();
     expect(record().getByLabelText<HTMLInputElement>('Went out in all').value).toBe('80');
     expect(record().getByLabelText('Went out in all')).toBe(typed);
