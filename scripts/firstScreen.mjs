@@ -1,5 +1,6 @@
 // npm run first-screen: how soon the first screen can be typed into, beside an empty app that has one of each part of the library. Both from a
-// fresh profile on a phone's screen over loopback, packed alike; medians of nine runs, on this machine and on one four times slower.
+// fresh profile on a phone's screen over loopback, packed alike; medians of nine runs, on this machine and on one four times slower. Then
+// how soon a dialog stands, with the focus in it, that was never opened before on that page, and how soon when it is opened again.
 import { createServer } from 'node:http';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -81,6 +82,48 @@ async function openOnce(browser, address, slower) {
 /** @param {{ typed: number, painted: number }[]} all @param {'typed' | 'painted'} what */
 const median = (all, what) => quantile(all.map((each) => each[what]), 0.5); // prettier-ignore
 
+/** What opens each. */
+const DIALOGS = { 'go-to': 'Control+k', shortcuts: '?', settings: ',' };
+const MAX_OPENING_MS = 150;
+
+/** Notes how long after the next key a dialog stands, with the focus in it. */
+const WATCH_DIALOG = `
+  window.opening = new Promise((resolve) => {
+    let pressed = 0;
+    window.addEventListener('keydown', () => (pressed = performance.now()), { capture: true, once: true });
+    const look = () => {
+      const dialog = document.querySelector('[role=dialog]');
+      if (pressed > 0 && dialog?.contains(document.activeElement)) resolve(performance.now() - pressed);
+      else requestAnimationFrame(look);
+    };
+    look();
+  });
+  null;`;
+
+/**
+ * Opens a dialog for the first time on a page that stands, closes it, and opens it again.
+ * @param {import('@playwright/test').Browser} browser @param {string} address @param {string} key
+ */
+async function openDialog(browser, address, key) {
+  const context = await browser.newContext({ serviceWorkers: 'block', reducedMotion: 'reduce' });
+  const page = await context.newPage();
+  await page.goto(address);
+  await page.locator('main input').first().waitFor();
+  await page.waitForLoadState('networkidle');
+  const open = async () => {
+    await page.evaluate('document.activeElement?.blur(); null');
+    await page.evaluate(WATCH_DIALOG);
+    await page.keyboard.press(key);
+    return /** @type {number} */ (await page.evaluate('window.opening'));
+  };
+  const first = await open();
+  await page.keyboard.press('Escape');
+  await page.locator('[role=dialog]').waitFor({ state: 'detached' });
+  const again = await open();
+  await context.close();
+  return { first, again };
+}
+
 await onInstance(async ({ browser, address }) => {
   const empty = await serveEmpty();
   try {
@@ -100,6 +143,13 @@ await onInstance(async ({ browser, address }) => {
         const times = own / other;
         note(`${said}, ${slower === 1 ? 'this machine' : 'four times slower'}`, `empty app ${ms(other)}`, `${ms(own)}, ${times.toFixed(2)} times (at most ${MAX[what]})`, times <= MAX[what]); // prettier-ignore
       }
+    }
+    for (const [name, key] of Object.entries(DIALOGS)) {
+      /** @type {{ first: number, again: number }[]} */
+      const times = [];
+      for (let run = 0; run < RUNS; run += 1) times.push(await openDialog(browser, address, key));
+      const [first, again] = [quantile(times.map((each) => each.first), 0.5), quantile(times.map((each) => each.again), 0.5)]; // prettier-ignore
+      note(`${name} stands`, `at most ${ms(MAX_OPENING_MS)}`, `${ms(first)} the first time, ${ms(again)} again`, first <= MAX_OPENING_MS); // prettier-ignore
     }
   } finally {
     empty.close();

@@ -1,4 +1,4 @@
-import { createContext, use, useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { createContext, Suspense, use, useCallback, useEffect, useMemo, useRef, useState, useTransition, type ReactNode } from 'react'; // prettier-ignore
 import { usePreferences } from '../settings/PreferencesProvider.tsx';
 import { commandFor, type Command } from './commands.ts';
 
@@ -32,6 +32,8 @@ const isTyping = (target: EventTarget | null): boolean =>
 export function CommandsProvider({ children, renderPanel }: ProviderProps) {
   const groups = useRef<(() => readonly Command[])[]>([]);
   const [panel, setPanel] = useState<{ name: PanelName; acts: readonly Command[] } | null>(null);
+  // While its part comes the screen stays as it is: a gap that was shown once would stand for a third of a second.
+  const [isOpening, startOpening] = useTransition();
   const { preferences } = usePreferences();
   const all = useCallback(() => groups.current.flatMap((acts) => acts()), []);
 
@@ -43,14 +45,15 @@ export function CommandsProvider({ children, renderPanel }: ProviderProps) {
           groups.current = groups.current.filter((group) => group !== acts);
         };
       },
-      open: (name) => setPanel({ name, acts: all() }),
+      open: (name) => startOpening(() => setPanel({ name, acts: all() })),
     }),
     [all],
   );
 
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
-      const busy = panel !== null || document.querySelector('[role="dialog"][data-state="open"]');
+      const busy =
+        panel !== null || isOpening || document.querySelector('[role="dialog"][data-state="open"]');
       if (event.defaultPrevented || busy) return;
       const act = commandFor(all(), event, {
         typing: isTyping(event.target),
@@ -62,13 +65,13 @@ export function CommandsProvider({ children, renderPanel }: ProviderProps) {
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
-  }, [all, panel, preferences.singleKeys]);
+  }, [all, panel, isOpening, preferences.singleKeys]);
 
   const close = () => setPanel(null);
   return (
     <ActsContext value={registry}>
       {children}
-      {panel && renderPanel?.({ ...panel, onClose: close })}
+      <Suspense fallback={null}>{panel && renderPanel?.({ ...panel, onClose: close })}</Suspense>
     </ActsContext>
   );
 }

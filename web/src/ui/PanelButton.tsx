@@ -1,5 +1,5 @@
 import { chakra } from '@chakra-ui/react';
-import { Suspense, useRef, useState, type ComponentProps, type ReactNode } from 'react';
+import { startTransition, Suspense, useRef, useState, type ComponentProps, type ReactNode } from 'react';
 
 const Trigger = chakra('button', {
   base: {
@@ -56,14 +56,16 @@ export function PanelButton({ children, renderPanel, ...rest }: Props) {
           pressedWhileOpen.current = anchor !== null;
         }}
         onClick={(event) => {
-          setAnchor(pressedWhileOpen.current ? null : event.currentTarget);
+          const next = pressedWhileOpen.current ? null : event.currentTarget;
+          // While its part comes the screen stays as it is.
+          startTransition(() => setAnchor(next));
           pressedWhileOpen.current = false;
         }}
         {...rest}
       >
         {children}
       </Trigger>
-      {anchor && <Suspense fallback={null}>{renderPanel({ anchor, close })}</Suspense>}
+      <Suspense fallback={null}>{anchor && renderPanel({ anchor, close })}</Suspense>
     </>
   );
 }
