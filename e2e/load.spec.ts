@@ -33,7 +33,7 @@ test('an area is planned with trims, two spacings are compared, blocks are laid 
   await page.getByRole('button', { name: 'Mark ready' }).click();
   await expect(page.getByText(/stands? against it: give a reason for each/)).toBeVisible();
   const reasons = page.getByLabel(/^Reason to go on: /);
-  for (let at = 0; at < (await reasons.count()); at += 1) await reasons.nth(at).fill('Looked at, fine for today');
+  for (let index = 0; index < (await reasons.count()); index += 1) await reasons.nth(index).fill('Looked at, fine for today');
   await page.getByRole('button', { name: 'Mark ready' }).click();
   await expect(page.getByText(/Ready, marked by R\. Fenn/)).toBeVisible();
   await keep(page, 'Save changes');

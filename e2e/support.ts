@@ -75,9 +75,9 @@ export async function lineText(page: Page, name: string): Promise<string> {
       const inputs = [...root.querySelectorAll('input')];
       copy
         .querySelectorAll('input')
-        .forEach((input, at) => input.replaceWith(` ${inputs[at]?.value ?? ''} `));
-      copy.querySelectorAll('select').forEach((select, at) => {
-        const original = root.querySelectorAll('select')[at];
+        .forEach((input, index) => input.replaceWith(` ${inputs[index]?.value ?? ''} `));
+      copy.querySelectorAll('select').forEach((select, index) => {
+        const original = root.querySelectorAll('select')[index];
         select.replaceWith(` ${original?.selectedOptions[0]?.label ?? ''} `);
       });
       copy.querySelectorAll('span, button').forEach((element) => element.append(' '));

@@ -40,7 +40,7 @@ for (const half of [0, 1])
     baseURL,
   }) => {
     test.setTimeout(180_000);
-    const views = (await viewsOf(baseURL ?? '')).filter((_, at) => at % 2 === half);
+    const views = (await viewsOf(baseURL ?? '')).filter((_, index) => index % 2 === half);
     const quiet = quietOf(page);
     await page.goto('/');
     for (const view of views) {

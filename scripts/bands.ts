@@ -55,7 +55,7 @@ function readingsOf(method: MethodId, output: number, times: Record<string, stri
     case 'fill-time':
       return { ...times, content: show(1.2 + random() / 50, 0.01), fillTime: '' };
     case 'spray-catch':
-      return { ...times, catchTime: show(catchS, 0.1), ...Object.fromEntries([0.98, 1.01, 1.02, 0.99].map((share, at) => [`volume.${at + 1}`, `${show((share * 1000 * flow * catchS) / 4, 5)} mL`])) };
+      return { ...times, catchTime: show(catchS, 0.1), ...Object.fromEntries([0.98, 1.01, 1.02, 0.99].map((share, index) => [`volume.${index + 1}`, `${show((share * 1000 * flow * catchS) / 4, 5)} mL`])) };
     case 'spray-used':
       return { load: `${show(load, 0.05)} L`, left: `${show(0.5 + random() / 10, 0.05)} L`, area: '' };
     case 'outlets':
@@ -82,8 +82,8 @@ function holds(method: MethodId, runs: number, scatter: number, isOnRecord: bool
   const draw = drawsOf(seed);
   const count = 1 + (seed % 3);
   const times = Object.fromEntries(
-    Array.from({ length: count }, (_, at) => [
-      at === 0 ? 'courseTime' : `courseTime.${at + 1}`,
+    Array.from({ length: count }, (_, index) => [
+      index === 0 ? 'courseTime' : `courseTime.${index + 1}`,
       show(draw.about(40 / TRUE.pace, TRUE.timing), 0.1),
     ]),
   );
@@ -96,10 +96,10 @@ function holds(method: MethodId, runs: number, scatter: number, isOnRecord: bool
       ? { amount: String(TRUE.rate), unit: 'mL/m2' }
       : { amount: String(TRUE.rate), unit: 'g/m2' },
     width: { text: String(TRUE.spacing), unit: 'm', by: 'chosen' },
-    runs: Array.from({ length: runs }, (_, at) => {
+    runs: Array.from({ length: runs }, (_, index) => {
       const own = draw.about(output, scatter);
       const readings = completed(method, { course: '40.0', ...readingsOf(method, own, times, draw) }, own);
-      return { ...blankRun(String(at), '2026-04-10', method), setting: '5', readings };
+      return { ...blankRun(String(index), '2026-04-10', method), setting: '5', readings };
     }),
   };
   const groups = Array.from({ length: REPEATS.settings }, () => Array.from({ length: REPEATS.runs }, () => draw.about(1, scatter))); // prettier-ignore
@@ -112,7 +112,7 @@ function holds(method: MethodId, runs: number, scatter: number, isOnRecord: bool
 const say = (cells: readonly (string | number)[]) => process.stdout.write(`| ${cells.join(' | ')} |\n`);
 const shares = (method: MethodId, scatter: number, isOnRecord: boolean) =>
   [1, 2, 3].map((runs) => {
-    const held = Array.from({ length: TRIALS }, (_, at) => holds(method, runs, scatter, isOnRecord, at + 1)).filter(Boolean); // prettier-ignore
+    const held = Array.from({ length: TRIALS }, (_, index) => holds(method, runs, scatter, isOnRecord, index + 1)).filter(Boolean); // prettier-ignore
     return ((100 * held.length) / TRIALS).toFixed(1);
   });
 say(['method', 'true scatter', 'nothing on record: 1, 2, 3 runs', 'six repeated settings on record: 1, 2, 3 runs']); // prettier-ignore

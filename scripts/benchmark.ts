@@ -31,12 +31,12 @@ const need = (nutrient: Nutrient, kgPerHa: number) => ({ nutrient, kgPerM2: kgPe
 function mixRequest(seed: number): MixRequest {
   const random = seeded(seed);
   const whole = (most: number) => Math.floor(random() * (most + 1));
-  const products = Array.from({ length: 60 }, (_, at) => ({
-    id: `p${at}`,
-    name: `p${at}`,
+  const products = Array.from({ length: 60 }, (_, index) => ({
+    id: `p${index}`,
+    name: `p${index}`,
     product: evaluateProduct({
       ...blankProduct('dry-fertilizer', 'metric'),
-      name: `p${at}`,
+      name: `p${index}`,
       grade: `${whole(46)}-${whole(20)}-${whole(30)} + ${whole(3)} S`,
       slowShare: String(whole(100)),
       price: (10 + random() * 40).toFixed(2),
@@ -88,9 +88,9 @@ function drawing(seed: number): PartInput[] {
     'half-circle',
     'trapezoid',
   ];
-  return Array.from({ length: 60 }, (_, at) => {
-    const blank = blankPart(kinds[at % kinds.length] ?? 'rectangle', 'm', `p${at}`);
-    const cut = at >= 40;
+  return Array.from({ length: 60 }, (_, index) => {
+    const blank = blankPart(kinds[index % kinds.length] ?? 'rectangle', 'm', `p${index}`);
+    const cut = index >= 40;
     const lengths = blank.lengths.map(() => ((cut ? 2 : 8) + random() * (cut ? 3 : 12)).toFixed(2));
     return { ...blank, cut, lengths, at: { x: random() * 80, y: random() * 60, turn: random() * 360 } };
   });
@@ -98,7 +98,7 @@ function drawing(seed: number): PartInput[] {
 
 const noPace = evaluatePaces(blankSite('a', 'metric').pace, 'pace');
 // The first few warm the engine up, as the first frames of a drag do.
-const drawings = Array.from({ length: 70 }, (_, at) => drawing(at + 1));
+const drawings = Array.from({ length: 70 }, (_, index) => drawing(index + 1));
 report(
   'Area of 40 shapes and 20 cut-outs, overlapping',
   drawings
@@ -113,8 +113,8 @@ report(
 /** A walk round a lake with a point each few decimetres. */
 function walkFile(points: number): string {
   const random = seeded(points);
-  const rows = Array.from({ length: points }, (_, at) => {
-    const angle = (at / points) * 2 * Math.PI;
+  const rows = Array.from({ length: points }, (_, index) => {
+    const angle = (index / points) * 2 * Math.PI;
     const far = 0.01 * (1 + 0.2 * Math.sin(5 * angle)) + random() * 1e-6;
     return `<trkpt lat="${(47.4 + far * Math.sin(angle)).toFixed(8)}" lon="${(-31.2 + far * Math.cos(angle)).toFixed(8)}"><ele>188.2</ele></trkpt>`;
   });
@@ -132,19 +132,19 @@ report(
   }),
 );
 
-const runs200 = Array.from({ length: 200 }, (_, at) => ({ setting: (at % 40) + 1, rate: ((at % 40) + 1) ** 1.3 * (1 + 0.02 * Math.sin(at)), uReadings: 0.012 })); // prettier-ignore
+const runs200 = Array.from({ length: 200 }, (_, index) => ({ setting: (index % 40) + 1, rate: ((index % 40) + 1) ** 1.3 * (1 + 0.02 * Math.sin(index)), uReadings: 0.012 })); // prettier-ignore
 report(
   'Curve and next setting from 200 runs at 40 marks',
-  Array.from({ length: 60 }, (_, at) => {
+  Array.from({ length: 60 }, (_, index) => {
     const marks = Array.from({ length: 61 }, (__, mark) => mark);
     const start = performance.now();
-    advise({ marks, closed: 0, firstFlow: null, runs: runs200, target: 20 + at, tolerance: 0.05, ceiling: null, start: 20 }); // prettier-ignore
+    advise({ marks, closed: 0, firstFlow: null, runs: runs200, target: 20 + index, tolerance: 0.05, ceiling: null, start: 20 }); // prettier-ignore
     return performance.now() - start;
   }).slice(10),
 );
 
 const throwPattern = [0, 0.3, 0.9, 1.8, 2.7, 3.3, 3.6, 3.8, 3.9, 3.7, 3.4, 3, 2.3, 1.5, 0.7, 0.2, 0];
-const trayPlaces = throwPattern.map((_, at) => -4 + at / 2);
+const trayPlaces = throwPattern.map((_, index) => -4 + index / 2);
 const onePass = patternOf(trayPlaces, throwPattern);
 report(
   'Spacing sweep of 17 trays, 1 cm steps, both modes',
@@ -156,17 +156,17 @@ report(
 );
 report(
   'One spacing of 17 trays, as the slider asks for at each frame',
-  Array.from({ length: 400 }, (_, at) => {
+  Array.from({ length: 400 }, (_, index) => {
     const start = performance.now();
-    overlay(onePass, 3 + at / 100, 'back-and-forth');
+    overlay(onePass, 3 + index / 100, 'back-and-forth');
     return performance.now() - start;
   }),
 );
 report(
   '2 000 resamples of CV and widest spacing, 17 trays',
-  Array.from({ length: 4 }, (_, at) => {
+  Array.from({ length: 4 }, (_, index) => {
     const start = performance.now();
-    resample({ positionsM: trayPlaces, rows: [throwPattern], uDeposits: throwPattern.map(() => 0.05), traySpacingM: 0.5, spacingM: 5, limit: 0.15, times: 2000 }, seeded(at)); // prettier-ignore
+    resample({ positionsM: trayPlaces, rows: [throwPattern], uDeposits: throwPattern.map(() => 0.05), traySpacingM: 0.5, spacingM: 5, limit: 0.15, times: 2000 }, seeded(index)); // prettier-ignore
     return performance.now() - start;
   }),
 );

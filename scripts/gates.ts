@@ -132,7 +132,7 @@ for (const ceiling of [false, true])
   for (const family of Object.keys(FAMILIES) as Family[])
     for (const scatter of SCATTERS[family])
       for (const from of STARTS) {
-        const all = Array.from({ length: MACHINES }, (_, at) => calibrate(simulate(family, at + 1, scatter), from, ceiling)); // prettier-ignore
+        const all = Array.from({ length: MACHINES }, (_, index) => calibrate(simulate(family, index + 1, scatter), from, ceiling)); // prettier-ignore
         const of = (value: (each: Course) => number) => [0.5, 0.9].map((share) => quantile(all.map((each) => value(each)), share)).join(', '); // prettier-ignore
         const share = (is: (each: Course) => boolean) => ((100 * all.filter((each) => is(each)).length) / MACHINES).toFixed(1); // prettier-ignore
         say([

@@ -66,7 +66,7 @@ async function grow(address) {
   const day = (/** @type {number} */ index) => new Date(Date.UTC(2016, 0, 1 + (index % 3900))).toISOString().slice(0, 10); // prettier-ignore
   await bring(address, 'products', many(PRODUCTS, (index) => ({ ...pick(demo.products).input, name: `Product ${index}` })), 250); // prettier-ignore
   const site = demo.sites[0].input;
-  const sites = many(SITES, (index) => ({ ...site, name: `Site ${index}`, areas: Array.from({ length: AREAS }, (_, at) => ({ ...site.areas[0], id: newId(), name: `Area ${at}` })) })); // prettier-ignore
+  const sites = many(SITES, (index) => ({ ...site, name: `Site ${index}`, areas: Array.from({ length: AREAS }, (_, index) => ({ ...site.areas[0], id: newId(), name: `Area ${index}` })) })); // prettier-ignore
   await bring(address, 'sites', sites, 50);
   const calibration = demo.calibrations[0].input;
   const calibrations = many(CALIBRATIONS, (index) => ({ ...calibration, name: `Calibration ${index}` }));

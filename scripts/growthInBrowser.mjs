@@ -24,20 +24,20 @@ async function grow(address) {
   const day = (/** @type {number} */ index) =>
     new Date(Date.UTC(2016, 0, 1 + (index % 3900))).toISOString().slice(0, 10);
   for (let from = 0; from < JOBS; from += 250) {
-    const documents = Array.from({ length: 250 }, (_, at) => ({
+    const documents = Array.from({ length: 250 }, (_, index) => ({
       id: newId(),
-      input: { ...newJob(`Feed ${from + at}`).input, onDay: day(from + at) },
+      input: { ...newJob(`Feed ${from + index}`).input, onDay: day(from + index) },
     }));
     // oxlint-disable-next-line no-await-in-loop -- one batch after the other
     await send(address, 'POST', '/api/jobs/batch', { schemaVersion: demo.schemaVersions.jobs, documents });
   }
   const [large, calibration] = [newId(), newId()];
   const input = /** @type {{ worksheet: { areas: object[] } }} */ (newJob('Two hundred areas').input);
-  const areas = Array.from({ length: AREAS }, (_, at) => ({
+  const areas = Array.from({ length: AREAS }, (_, index) => ({
     ...input.worksheet.areas[0],
     id: newId(),
-    name: `Area ${at}`,
-    size: `${20 + at} x 30`,
+    name: `Area ${index}`,
+    size: `${20 + index} x 30`,
   }));
   await send(address, 'PUT', `/api/jobs/${large}`, {
     version: 0,

@@ -44,7 +44,7 @@ function line(year: number, at: number, time: number) {
   }; // prettier-ignore
 }
 for (let year = 0; year < YEARS; year += 1)
-  await AppliedRow.bulkCreate(areas.flatMap((_, at) => Array.from({ length: TIMES }, (_each, time) => line(2017 + year, at, time)))); // prettier-ignore
+  await AppliedRow.bulkCreate(areas.flatMap((_, index) => Array.from({ length: TIMES }, (_each, time) => line(2017 + year, index, time)))); // prettier-ignore
 await sequelize.query('ANALYZE TABLE applied', { type: QueryTypes.SELECT });
 
 const server = createApp({ sequelize, homeCrewId: crewId, logger: pino({ level: 'silent' }), webRoot: null, requestsPerMinute: 1e6 }).listen(0, '127.0.0.1'); // prettier-ignore
@@ -54,10 +54,10 @@ const { port } = server.address() as { port: number };
 const quantile = (times: readonly number[], share: number) => times.toSorted((a, b) => a - b)[Math.min(times.length - 1, Math.floor(times.length * share))]!; // prettier-ignore
 async function timed(work: (at: number) => Promise<unknown>): Promise<number[]> {
   const times: number[] = [];
-  for (let at = -5; at < ASKED; at += 1) {
+  for (let index = -5; index < ASKED; index += 1) {
     const began = performance.now();
-    await work(at + 5);
-    if (at >= 0) times.push(performance.now() - began);
+    await work(index + 5);
+    if (index >= 0) times.push(performance.now() - began);
   }
   return times;
 }

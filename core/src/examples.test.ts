@@ -24,8 +24,8 @@ function examplesIn(file: string): Example[] {
   return [...text.matchAll(/\/\*\*(.*?)\*\//gs)].flatMap(([, comment = '']) => {
     const plain = comment.replace(/^\s*\* ?/gm, '');
     return [...plain.matchAll(/@example\s+(.*?)(?=\n\s*@|$)/gs)].map(([, example = '']) => {
-      const at = example.indexOf('//');
-      return { file, call: (at < 0 ? example : example.slice(0, at)).trim(), comes: at < 0 ? '' : example.slice(at + 2).trim() }; // prettier-ignore
+      const index = example.indexOf('//');
+      return { file, call: (index < 0 ? example : example.slice(0, index)).trim(), comes: index < 0 ? '' : example.slice(index + 2).trim() }; // prettier-ignore
     });
   });
 }

@@ -279,8 +279,8 @@ describe('documents with anything typed in them', () => {
       keeps(() => core.runsSince(input));
       keeps(() => core.withRunIds(input, (id) => `${id}.`));
       keeps(() => core.runsToAppend(input, mangled(input, draw)));
-      input.runs.forEach((run, at) => {
-        const read = reading.runs[at]!;
+      input.runs.forEach((run, index) => {
+        const read = reading.runs[index]!;
         keeps(() => core.lostReadings(run, core.keepEarlier(run, mangled(run, draw), 'anew')));
         keeps(() => core.evaluateTestRun(core.testRunOf(run, input), core.aimOf(input)));
         keeps(() => core.unitsOf(run, input));
@@ -294,7 +294,7 @@ describe('documents with anything typed in them', () => {
         for (const of of [core.showRun, core.showAtWork]) keeps(() => of(read, input.target.unit));
         keeps(() => core.against(read, reading.targetSi));
         keeps(() => core.fillAimOf(input, run, reading, bench));
-        for (const field of core.methodOf(run.method).fields(bench.outlets)) keeps(() => core.timeToAim(input, run, at, reading, field, bench)); // prettier-ignore
+        for (const field of core.methodOf(run.method).fields(bench.outlets)) keeps(() => core.timeToAim(input, run, index, reading, field, bench)); // prettier-ignore
       });
       keeps(() => core.chartMatch(mangled(pick(DEMO.products, seed).input as exported.ProductInput, draw), input, null, '')); // prettier-ignore
       keeps(() => core.readMark(pick(TEXTS, seed), bench.scale, 'x'));
@@ -307,9 +307,9 @@ describe('documents with anything typed in them', () => {
     mangle((draw, seed) => {
       const site = mangled<exported.SiteInput>(pick(DEMO.sites, seed).input, draw);
       const reading = keeps(() => core.evaluateSite(site))!;
-      reading.areas.forEach((area, at) => {
-        keeps(() => core.measuredLine(site.areas[at]!, area));
-        keeps(() => core.areaAdvice(site.areas[at]!, area));
+      reading.areas.forEach((area, index) => {
+        keeps(() => core.measuredLine(site.areas[index]!, area));
+        keeps(() => core.areaAdvice(site.areas[index]!, area));
       });
       keeps(() => core.evaluatePaces(site.pace, 'pace'));
       keeps(() => core.readPlace(site.place, 'place'));

@@ -71,7 +71,7 @@ export function simulate(family: Family, seed: number, scatter: number): Machine
   const widest = 10 + Math.floor(random() * 26);
   const finest = random();
   const step = finest < 0.25 ? 0.25 : finest < 0.55 ? 0.5 : 1;
-  const marks = Array.from({ length: Math.round(widest / step) + 1 }, (_, at) => at * step);
+  const marks = Array.from({ length: Math.round(widest / step) + 1 }, (_, index) => index * step);
   const { firstFlow, shape } = shapeOf(draw, widest);
   const most = between(6, 28);
   const at = (x: number) =>

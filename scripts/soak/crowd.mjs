@@ -22,7 +22,7 @@ export async function soakCrowd({ folder, port, seconds, seed }) {
   /** @type {number[]} */
   const statuses = [];
   const writers = Array.from({ length: NEW_AT_ONCE }, async () => {
-    for (let at = 0; at < 100; at += 1) {
+    for (let index = 0; index < 100; index += 1) {
       // oxlint-disable-next-line no-await-in-loop -- one after the other
       const answer = await put();
       statuses.push(answer.status);

@@ -139,7 +139,7 @@ function ruggedSite(number) {
   }); // prettier-ignore
   const site = structuredClone(demo.sites[0].input);
   const [area] = site.areas;
-  site.areas = [{ ...area, id: newId(), layoutMode: 'placed', edges: number() < 0.3 ? [{ id: 'e', kind: 'water', along: 'all', part: '', from: '', to: '', length: '', buffer: '4', unit: 'm' }] : [], parts: Array.from({ length: rings }, (_, at) => ({ id: `p${at}`, kind: 'boundary', cut: number() < 0.3, outlines: [ring(at)], from: '', off: '', unit: 'm', at: { x: 0, y: 0, turn: 0 } })) }]; // prettier-ignore
+  site.areas = [{ ...area, id: newId(), layoutMode: 'placed', edges: number() < 0.3 ? [{ id: 'e', kind: 'water', along: 'all', part: '', from: '', to: '', length: '', buffer: '4', unit: 'm' }] : [], parts: Array.from({ length: rings }, (_, index) => ({ id: `p${index}`, kind: 'boundary', cut: number() < 0.3, outlines: [ring(index)], from: '', off: '', unit: 'm', at: { x: 0, y: 0, turn: 0 } })) }]; // prettier-ignore
   return written('sites', site);
 }
 

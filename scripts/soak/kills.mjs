@@ -105,12 +105,12 @@ export async function soakKills({ folder, port, kills, seed }) {
   }
 
   let single = true;
-  for (let at = 0; at < kills; at += 1) {
+  for (let index = 0; index < kills; index += 1) {
     const ended = new AbortController();
     const writers = [...Array.from({ length: WRITERS }, () => write(ended.signal)), appendRows(ended.signal)];
     // oxlint-disable no-await-in-loop -- one kill after the other
     await wait(150 + number() * 700);
-    const whom = WHOM[at % WHOM.length];
+    const whom = WHOM[index % WHOM.length];
     const pid = databasePid(folder);
     if (whom !== 'database') instance.child.kill('SIGKILL');
     if (whom !== 'server') process.kill(pid, 'SIGKILL');
@@ -145,8 +145,8 @@ export async function soakKills({ folder, port, kills, seed }) {
 export async function soakFirstStarts({ folder, port, kills, seed }) {
   const number = numbersFrom(seed);
   let started = 0;
-  for (let at = 0; at < kills; at += 1) {
-    const own = `${folder}-${at}`;
+  for (let index = 0; index < kills; index += 1) {
+    const own = `${folder}-${index}`;
     const first = startInstance({ folder: own, port });
     // oxlint-disable no-await-in-loop -- one start after the other
     await wait(200 + number() * 4000);

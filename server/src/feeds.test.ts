@@ -106,7 +106,7 @@ describe('an address for calendars', () => {
 
 it('whoever asks too often has to wait', async () => {
   let status = 0;
-  for (let at = 0; at < 40 && status !== 429; at += 1)
+  for (let index = 0; index < 40 && status !== 429; index += 1)
     // oxlint-disable-next-line no-await-in-loop -- one after the other
     ({ status } = await request(app).get('/calendar/none.ics'));
   expect(status).toBe(429);

@@ -24,12 +24,12 @@ beforeAll(async () => {
   ({ app } = harness);
   await request(app).put(`/api/sites/${SITE}`).send({ version: 0, schemaVersion: KINDS.sites.schemaVersion, input: { ...blankSite(v7(), 'us'), name: 'Lake front' } }).expect(200); // prettier-ignore
   const number = seeded(21);
-  for (let at = 0; at < 30; at += 1) {
+  for (let index = 0; index < 30; index += 1) {
     const month = 1 + Math.floor(number() * 12);
-    const onDay = `${2025 + (at % 2)}-${String(month).padStart(2, '0')}-${String(1 + Math.floor(number() * 28)).padStart(2, '0')}`; // prettier-ignore
-    const first = at % 6 === 5 ? rows[at - 3]!.id : null;
-    const input = said({ onDay, area: at % 3 === 0 ? BANK : LAWN, areaName: at % 3 === 0 ? 'Slipway bank' : 'Bandstand lawn', amount: { text: String(5 + Math.floor(number() * 20)), unit: 'lb', from: 'weighed' }, void: at === 7 ? 'slip' : '' }); // prettier-ignore
-    const row = { id: v7(), first, subject: SITE, occurredAt: `2025-01-01T08:00:${String(at).padStart(2, '0')}.000Z`, input }; // prettier-ignore
+    const onDay = `${2025 + (index % 2)}-${String(month).padStart(2, '0')}-${String(1 + Math.floor(number() * 28)).padStart(2, '0')}`; // prettier-ignore
+    const first = index % 6 === 5 ? rows[index - 3]!.id : null;
+    const input = said({ onDay, area: index % 3 === 0 ? BANK : LAWN, areaName: index % 3 === 0 ? 'Slipway bank' : 'Bandstand lawn', amount: { text: String(5 + Math.floor(number() * 20)), unit: 'lb', from: 'weighed' }, void: index === 7 ? 'slip' : '' }); // prettier-ignore
+    const row = { id: v7(), first, subject: SITE, occurredAt: `2025-01-01T08:00:${String(index).padStart(2, '0')}.000Z`, input }; // prettier-ignore
     rows.push(row);
     // oxlint-disable-next-line no-await-in-loop -- one after the other
     await request(app).post('/api/applications').send({ ...row, schemaVersion: EVENTS.applications.schemaVersion }).expect(200); // prettier-ignore

@@ -84,9 +84,9 @@ it('loads the sample shelf and the sample jobs once, whatever was deleted since'
 
 it('takes many at once: all or none, twice without harm, and away again', async () => {
   const post = (path: string, body: object) => request(harness.app).post(path).send(body);
-  const products = Array.from({ length: 500 }, (_, at) => ({
+  const products = Array.from({ length: 500 }, (_, index) => ({
     id: v7(),
-    input: { ...input, name: `Pail ${at}` },
+    input: { ...input, name: `Pail ${index}` },
   }));
   await post('/api/products/batch', { schemaVersion: 2, documents: products }).expect(204);
   await post('/api/products/batch', { schemaVersion: 2, documents: products }).expect(204);

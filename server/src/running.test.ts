@@ -55,7 +55,7 @@ describe('keeping', () => {
   it('twelve who bring new jobs at once all succeed', async () => {
     const bring = async () => {
       const statuses = [];
-      for (let at = 0; at < 8; at += 1) statuses.push((await put().send(sampleWrite())).status);
+      for (let index = 0; index < 8; index += 1) statuses.push((await put().send(sampleWrite())).status);
       return statuses;
     };
     const all = await Promise.all(Array.from({ length: 12 }, bring));
@@ -70,7 +70,7 @@ describe('keeping', () => {
   });
 
   it('the same batch of products from many at once is taken once, and refused to nobody', async () => {
-    const products = Array.from({ length: 20 }, (_, at) => ({ id: v7(), input: { ...sampleLabel(), name: `Pail ${at}` } })); // prettier-ignore
+    const products = Array.from({ length: 20 }, (_, index) => ({ id: v7(), input: { ...sampleLabel(), name: `Pail ${index}` } })); // prettier-ignore
     const bring = () =>
       request(harness.app).post('/api/products/batch').send({ schemaVersion: 2, documents: products });
     const answers = await Promise.all(Array.from({ length: 8 }, bring));
@@ -148,7 +148,7 @@ describe('the log', () => {
   it('is put aside when it is large, a few of them stay, and its owner alone reads it', async () => {
     const file = join(folder, 'server.log');
     const { logger, close } = createLog(file);
-    for (let at = 0; at < 40; at += 1) {
+    for (let index = 0; index < 40; index += 1) {
       logger.info({ pad: 'x'.repeat(1_000_000) }, 'line');
       // oxlint-disable-next-line no-await-in-loop -- as they would come
       await new Promise((resolve) => setTimeout(resolve, 8));

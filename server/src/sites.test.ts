@@ -39,8 +39,8 @@ it('keeps a site as typed, with what it measures beside it', async () => {
 });
 
 it('takes a surveyed boundary of a thousand corners', async () => {
-  const edge = Array.from({ length: 1000 }, (_, at) => {
-    const angle = (at / 1000) * 2 * Math.PI;
+  const edge = Array.from({ length: 1000 }, (_, index) => {
+    const angle = (index / 1000) * 2 * Math.PI;
     return [Math.round(1e5 * Math.cos(angle)) / 1000, Math.round(1e5 * Math.sin(angle)) / 1000];
   });
   const part = { id: 'b', kind: 'boundary', cut: false, outlines: [edge], from: 'walk.gpx', off: '3 m', unit: 'm', at: { x: 0, y: 0, turn: 0 } }; // prettier-ignore

@@ -97,9 +97,9 @@ describe("the ledger's lines", () => {
 
   it('are those that are made from nothing, and what core works out', async () => {
     const rows: ApplicationRow[] = [];
-    for (let at = 0; at < 12; at += 1) {
-      const first = at % 4 === 3 ? rows[at - 2]!.id : null;
-      const row = { id: v7(), first, subject: site, occurredAt: `2026-04-18T08:${String(at).padStart(2, '0')}:00.000Z`, input: spread({ site, amount: { text: String(5 + at), unit: 'lb', from: 'weighed' }, void: at === 7 ? 'slip' : '' }) }; // prettier-ignore
+    for (let index = 0; index < 12; index += 1) {
+      const first = index % 4 === 3 ? rows[index - 2]!.id : null;
+      const row = { id: v7(), first, subject: site, occurredAt: `2026-04-18T08:${String(index).padStart(2, '0')}:00.000Z`, input: spread({ site, amount: { text: String(5 + index), unit: 'lb', from: 'weighed' }, void: index === 7 ? 'slip' : '' }) }; // prettier-ignore
       rows.push(row);
       // oxlint-disable-next-line no-await-in-loop -- one after the other
       await append('applications', site, row.input, row).expect(200);

@@ -83,7 +83,7 @@ it('guessing ends for whoever guesses, and for nobody else', async () => {
   const app = onNetwork({ trustProxy: ['loopback'] });
   const from = (address: string, code: string) =>
     request(app).post('/api/pair').set(phone).set('X-Forwarded-For', address).send({ code, name: 'x' });
-  for (let at = 0; at < 20; at += 1) await from('192.0.2.66', '1').expect(403);
+  for (let index = 0; index < 20; index += 1) await from('192.0.2.66', '1').expect(403);
   await from('192.0.2.66', '1').expect(429);
   await from('192.0.2.66', '12345678').expect(429);
   await from('192.0.2.8', '12345678').expect(204);
@@ -93,7 +93,7 @@ it('a whole network of addresses guesses as one', async () => {
   const app = onNetwork({ trustProxy: ['loopback'] });
   const from = (last: number) =>
     request(app).post('/api/pair').set(phone).set('X-Forwarded-For', `2001:db8:1:2::${last}`).send({ code: '1', name: 'x' }); // prettier-ignore
-  for (let at = 0; at < 20; at += 1) await from(at).expect(403);
+  for (let index = 0; index < 20; index += 1) await from(index).expect(403);
   await from(99).expect(429);
 });
 
@@ -177,7 +177,7 @@ describe('who acts', () => {
     const { app, carried } = await paired();
     await request(app).get('/api/jobs').set(carried).expect(200);
     const looked = vi.spyOn(DeviceRow, 'findOne');
-    for (let at = 0; at < 5; at += 1) await request(app).get('/api/jobs').set(carried).expect(200);
+    for (let index = 0; index < 5; index += 1) await request(app).get('/api/jobs').set(carried).expect(200);
     expect(looked).not.toHaveBeenCalled();
     looked.mockRestore();
   });
@@ -188,7 +188,7 @@ describe('who acts', () => {
     const answer = await request(app).post('/api/pair').set(phone).send({ code: '12345678', name: 'x' });
     const carried = { ...phone, Cookie: answer.get('Set-Cookie')![0]!.split(';')[0]! };
     await request(app).get('/api/jobs').set(carried).expect(200);
-    for (let at = 0; at < 3; at += 1) await request(app).get('/api/health');
+    for (let index = 0; index < 3; index += 1) await request(app).get('/api/health');
     await request(app).get('/api/health').expect(429);
     await request(app).get('/api/jobs').set(carried).expect(200);
   });

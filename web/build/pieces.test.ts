@@ -15,7 +15,7 @@ const part = (name: string, imports: readonly string[]): BuiltChunk =>
   chunk(name, { isDynamicEntry: true, facadeModuleId: `/app/${name}.ts`, imports: imports.map((each) => `${each}.js`) }); // prettier-ignore
 const entry = (imports: readonly string[]): BuiltChunk => ({ ...part('main', imports), isDynamicEntry: false, isEntry: true }); // prettier-ignore
 const pages = (count: number, imports: readonly string[]) =>
-  Array.from({ length: count }, (_, at) => part(`page${at}`, imports));
+  Array.from({ length: count }, (_, index) => part(`page${index}`, imports));
 
 it('all that the page starts from is one piece, and all that it asks for right after another', () => {
   const pieces = piecesOf(
@@ -33,7 +33,7 @@ it('all that the page starts from is one piece, and all that it asks for right a
 it('what many parts share is one piece, what some share another, what few share stays as it was cut', () => {
   const few = pages(2, ['few']);
   const shared = [chunk('few'), chunk('some'), chunk('many')];
-  const of = (count: number, name: string) => Array.from({ length: count }, (_, at) => part(`${name}${at}`, [name])); // prettier-ignore
+  const of = (count: number, name: string) => Array.from({ length: count }, (_, index) => part(`${name}${index}`, [name])); // prettier-ignore
   const pieces = piecesOf([...few, ...of(4, 'some'), ...of(12, 'many'), ...shared], []);
   expect(Object.fromEntries(pieces)).toEqual({ '/app/some.ts': 'some', '/app/many.ts': 'many' });
 });
@@ -57,15 +57,15 @@ it('whoever imports a module is in its piece or in a later one: no two pieces ne
     fc.property(graph, ({ count, edges }) => {
       // Each may import those after it, as modules without a round trip can be ordered.
       const importsOf = (at: number) => edges.filter(([from, to]) => from === at && to > at).map(([, to]) => `c${to}`); // prettier-ignore
-      const chunks = Array.from({ length: count }, (_, at) =>
-        at === 0 ? { ...entry(importsOf(0)), fileName: 'c0.js', moduleIds: ['/app/c0.ts'] }
-        : at % 3 === 2 ? chunk(`c${at}`, { imports: importsOf(at).map((each) => `${each}.js`) })
-        : part(`c${at}`, importsOf(at)),
+      const chunks = Array.from({ length: count }, (_, index) =>
+        index === 0 ? { ...entry(importsOf(0)), fileName: 'c0.js', moduleIds: ['/app/c0.ts'] }
+        : index % 3 === 2 ? chunk(`c${index}`, { imports: importsOf(index).map((each) => `${each}.js`) })
+        : part(`c${index}`, importsOf(index)),
       ); // prettier-ignore
       const pieces = piecesOf(chunks, ['app/c1.ts']);
       const rank = (name: string) => ORDER.indexOf(pieces.get(`/app/${name}.ts`));
-      for (let at = 0; at < count; at += 1)
-        for (const to of importsOf(at)) expect(rank(to)).toBeLessThanOrEqual(rank(`c${at}`));
+      for (let index = 0; index < count; index += 1)
+        for (const to of importsOf(index)) expect(rank(to)).toBeLessThanOrEqual(rank(`c${index}`));
     }),
   );
 });

@@ -21,8 +21,8 @@ const squared = (p: Point, a: Point, b: Point): number => {
 
 function nearest(point: Point, line: Outline, closed: boolean): number {
   let best = Infinity;
-  for (let at = closed ? 0 : 1; at < line.length; at += 1)
-    best = Math.min(best, squared(point, line[at === 0 ? line.length - 1 : at - 1]!, line[at]!));
+  for (let index = closed ? 0 : 1; index < line.length; index += 1)
+    best = Math.min(best, squared(point, line[index === 0 ? line.length - 1 : index - 1]!, line[index]!));
   return Math.sqrt(best);
 }
 

@@ -7,7 +7,7 @@ import { assumedPattern, deflected, OFF_KINDS, simulateCoverage, type CoverageRe
 const box = (x: number, y: number, wide: number, high: number): Point[] => [{ x, y }, { x: x + wide, y }, { x: x + wide, y: y + high }, { x, y: y + high }]; // prettier-ignore
 const TARGET = 0.015;
 /** Trays of a throw that leans to the left (the trays of the tray test's own tests). */
-const TRAYS = patternOf(Array.from({ length: 17 }, (_, at) => -4 + at / 2), [0, 0.3, 0.9, 1.8, 2.7, 3.3, 3.6, 3.8, 3.9, 3.7, 3.4, 3, 2.3, 1.5, 0.7, 0.2, 0]); // prettier-ignore
+const TRAYS = patternOf(Array.from({ length: 17 }, (_, index) => -4 + index / 2), [0, 0.3, 0.9, 1.8, 2.7, 3.3, 3.6, 3.8, 3.9, 3.7, 3.4, 3, 2.3, 1.5, 0.7, 0.2, 0]); // prettier-ignore
 
 const request = (ground: Ground, more: Partial<CoverageRequest> = {}): CoverageRequest => ({
   ground,
@@ -70,7 +70,9 @@ describe('evenness', () => {
     expect(cv).toBeLessThan(1e-6);
     expect([under, over]).toEqual([0, 0]);
     expect(offAll(off)).toBeLessThan(1e-9);
-    expect(map.every((value, at) => inside[at] === 0 || Math.abs(value / TARGET - 1) < 1e-6)).toBe(true);
+    expect(map.every((value, index) => inside[index] === 0 || Math.abs(value / TARGET - 1) < 1e-6)).toBe(
+      true,
+    );
   });
 
   // Far inside a large field the passes are without end for a cell.

@@ -48,9 +48,9 @@ export function cellsOn(ground: Ground, { x0, y0, cellM, columns, rows }: Grid):
   const on = new Uint8Array(columns * rows);
   for (let row = 0; row < rows; row += 1) {
     const found = crossingsAt(ground, y0 + (row + 0.5) * cellM);
-    for (let at = 0; at + 1 < found.length; at += 2) {
-      const first = Math.max(0, Math.ceil((found[at]! - x0) / cellM - 0.5));
-      const last = Math.min(columns - 1, Math.ceil((found[at + 1]! - x0) / cellM - 0.5) - 1);
+    for (let index = 0; index + 1 < found.length; index += 2) {
+      const first = Math.max(0, Math.ceil((found[index]! - x0) / cellM - 0.5));
+      const last = Math.min(columns - 1, Math.ceil((found[index + 1]! - x0) / cellM - 0.5) - 1);
       if (last >= first) on.fill(1, row * columns + first, row * columns + last + 1);
     }
   }

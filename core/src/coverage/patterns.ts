@@ -65,6 +65,7 @@ export function tableOf(pattern: Pattern, cellM: number): PatternTable {
   const steps = Math.min(8192, Math.max(64, Math.ceil(((toM - fromM) / cellM) * 16)));
   const stepM = (toM - fromM) / steps;
   const share = new Float64Array(steps + 2);
-  for (let at = 0; at <= steps; at += 1) share[at] = depositAt(pattern, fromM + at * stepM) / under;
+  for (let index = 0; index <= steps; index += 1)
+    share[index] = depositAt(pattern, fromM + index * stepM) / under;
   return { fromM, stepM, share };
 }

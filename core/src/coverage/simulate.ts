@@ -89,10 +89,10 @@ function opened(line: readonly Point[], lateM: number, earlyM: number): { line: 
   };
   const kept: Point[] = [];
   let walked = 0;
-  for (let at = 1; at < line.length; at += 1) {
-    const [a, b] = [line[at - 1]!, line[at]!];
+  for (let index = 1; index < line.length; index += 1) {
+    const [a, b] = [line[index - 1]!, line[index]!];
     const far = Math.hypot(b.x - a.x, b.y - a.y);
-    const [first, last] = [at === 1 ? Math.min(from, far) : Math.max(0, from - walked), at === line.length - 1 ? to - walked : Math.min(far, to - walked)];
+    const [first, last] = [index === 1 ? Math.min(from, far) : Math.max(0, from - walked), index === line.length - 1 ? to - walked : Math.min(far, to - walked)];
     if (last > first) kept.push(...(kept.length === 0 ? [ahead(a, b, first)] : []), ahead(a, b, last));
     walked += far;
   }
@@ -141,10 +141,13 @@ function countOff(
   const { columns, rows, cellM } = grid;
   const sums = new Float64Array(OFF_KINDS.length);
   const buffer = OFF_KINDS.indexOf('buffer');
-  for (let row = 0, at = 0; row < rows; row += 1)
-    for (let column = 0; column < columns; column += 1, at += 1)
-      if (inside[at] === 0 && map[at]! > 0) sums[held[at] === 1 ? buffer : kindAt(column, row)]! += map[at]!;
-  return Object.fromEntries(OFF_KINDS.map((kind, at) => [kind, sums[at]! * cellM ** 2])) as Coverage['off'];
+  for (let row = 0, index = 0; row < rows; row += 1)
+    for (let column = 0; column < columns; column += 1, index += 1)
+      if (inside[index] === 0 && map[index]! > 0)
+        sums[held[index] === 1 ? buffer : kindAt(column, row)]! += map[index]!;
+  return Object.fromEntries(
+    OFF_KINDS.map((kind, index) => [kind, sums[index]! * cellM ** 2]),
+  ) as Coverage['off'];
 }
 
 /** The ground is counted by fortieths of the target: limits of 75 and 125 % lie on their borders. */
@@ -161,9 +164,9 @@ function countOn(map: Float64Array, inside: Uint8Array, cellM: number, targetPer
   let cells = 0;
   let sum = 0;
   let squares = 0;
-  for (let at = 0; at < map.length; at += 1) {
-    if (inside[at] === 0) continue;
-    const share = map[at]! * perTarget;
+  for (let index = 0; index < map.length; index += 1) {
+    if (inside[index] === 0) continue;
+    const share = map[index]! * perTarget;
     // About the target, so that what is even shows as even.
     const beyond = share - 1;
     cells += 1;

@@ -19,8 +19,8 @@ function drift(count: number, next: () => number): Float64Array {
   const fresh = Math.sqrt(1 - keeps * keeps);
   const values = new Float64Array(count);
   let now = normal(next);
-  for (let at = 0; at < count; at += 1) {
-    values[at] = now;
+  for (let index = 0; index < count; index += 1) {
+    values[index] = now;
     now = keeps * now + fresh * normal(next);
   }
   return values;
@@ -49,7 +49,7 @@ export function unsteadyWalk(
 /** All that comes out between two places of a walk, as metres of a steady one. */
 export function outputBetween({ output, stepM }: Unsteady, fromM: number, toM: number): number {
   let sum = 0;
-  for (let at = Math.max(0, Math.floor(fromM / stepM)); at * stepM < toM; at += 1)
-    sum += (Math.min(toM, (at + 1) * stepM) - Math.max(fromM, at * stepM)) * output[at]!;
+  for (let index = Math.max(0, Math.floor(fromM / stepM)); index * stepM < toM; index += 1)
+    sum += (Math.min(toM, (index + 1) * stepM) - Math.max(fromM, index * stepM)) * output[index]!;
   return sum;
 }

@@ -22,7 +22,10 @@ describe('dimensions written on a part', () => {
   it('of nothing there are none, and surveyed edges with many corners have none', () => {
     const part = blankPart('circle', 'm', 'p');
     expect(dimensionsOf(part, [], 'm')).toEqual([]);
-    const edge = Array.from({ length: 40 }, (_, at) => ({ x: Math.cos(at / 6.4), y: Math.sin(at / 6.4) }));
+    const edge = Array.from({ length: 40 }, (_, index) => ({
+      x: Math.cos(index / 6.4),
+      y: Math.sin(index / 6.4),
+    }));
     const boundary = { id: 'b', kind: 'boundary', cut: false, outlines: [], from: '', off: '', unit: 'm', at: { x: 0, y: 0, turn: 0 } } as never; // prettier-ignore
     expect(dimensionsOf(boundary, edge, 'm')).toEqual([]);
     expect(dimensionsOf(boundary, edge.slice(0, 3), 'm')).toHaveLength(3);

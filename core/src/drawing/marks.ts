@@ -63,8 +63,8 @@ export function barsOf(
 ): Bar[] {
   const most = Math.max(...values, 1e-9);
   const step = wide / values.length;
-  return values.map((value, at) => ({
-    x: finite(at * step + gap / 2),
+  return values.map((value, index) => ({
+    x: finite(index * step + gap / 2),
     width: step - gap,
     height: finite((high * Math.max(0, value)) / most),
   }));
@@ -94,8 +94,8 @@ export function curveOf(
   }: { readonly wide: number; readonly high: number; readonly most: number; readonly every: number },
 ): PicturePoint[] {
   const last = Math.max(1, values.length - 1);
-  return values.flatMap((value, at) =>
-    at % every === 0 ? [{ x: (wide * at) / last, y: heightOf(value, most, high) }] : [],
+  return values.flatMap((value, index) =>
+    index % every === 0 ? [{ x: (wide * index) / last, y: heightOf(value, most, high) }] : [],
   );
 }
 

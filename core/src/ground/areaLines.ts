@@ -76,8 +76,8 @@ const partTerm = ({ part, areaM2 }: Sized, unit: AreaUnit): Term =>
 /** The parts as they add up: each by itself, or all that adds and all that is cut out. */
 function partsInLine(sized: readonly Sized[], unit: AreaUnit): Working['parts'] {
   if (sized.length <= MAX_TERMS)
-    return sized.flatMap((each, at) =>
-      (at > 0 || each.part.cut ? [operator(each.part.cut ? '−' : '+')] : ([] as Working['parts'])).concat(
+    return sized.flatMap((each, index) =>
+      (index > 0 || each.part.cut ? [operator(each.part.cut ? '−' : '+')] : ([] as Working['parts'])).concat(
         partTerm(each, unit),
       ),
     );
@@ -122,8 +122,8 @@ export function areaAdvice(
 export function measuredLine(area: SiteAreaInput, reading: SiteAreaResult): Working {
   const { measured, buffers, treatableM2 } = reading;
   const unit = area.shownIn;
-  const sized = area.parts.flatMap((part, at) => {
-    const { areaM2 } = measured.parts[at]!;
+  const sized = area.parts.flatMap((part, index) => {
+    const { areaM2 } = measured.parts[index]!;
     return areaM2 === null ? [] : [{ part, areaM2 }];
   });
   const overlaps = measured.clipped ? [word(message('working.overlaps'))] : [];

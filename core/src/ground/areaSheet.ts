@@ -50,7 +50,7 @@ export function measureArea(
   paces: PacesResult,
   field = 'parts',
 ): AreaMeasured {
-  const read = parts.map((part, at) => evaluatePart(part, paces, `${field}.${at}`));
+  const read = parts.map((part, index) => evaluatePart(part, paces, `${field}.${index}`));
   const whole = read.filter(hasArea);
   const sign = ({ cut }: PartResult) => (cut ? -1 : 1);
   const sum = whole.reduce((total, part) => total + sign(part) * part.areaM2, 0);

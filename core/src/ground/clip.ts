@@ -21,8 +21,8 @@ const signedArea = (outline: Outline): number => {
   const origin = outline[0];
   if (!origin) return 0;
   return (
-    outline.reduce((sum, a, at) => {
-      const b = outline[(at + 1) % outline.length]!;
+    outline.reduce((sum, a, index) => {
+      const b = outline[(index + 1) % outline.length]!;
       return sum + (a.x - origin.x) * (b.y - origin.y) - (b.x - origin.x) * (a.y - origin.y);
     }, 0) / 2
   );
@@ -33,7 +33,7 @@ const turned = (outline: Outline, anticlockwise: boolean): Outline =>
 
 /** One shape, its edge first and then its holes, as ground. */
 export const groundOf = (outlines: readonly Outline[]): Ground =>
-  outlines.map((outline, at) => turned(outline, at === 0));
+  outlines.map((outline, index) => turned(outline, index === 0));
 
 /**
  * Area of pieces of ground, their holes taken off, m2.
@@ -135,8 +135,8 @@ function aroundLong(line: Outline, distanceM: number, closed: boolean): Ground {
   for (let from = 0; from < all.length - 1; from += STRETCH)
     pieces.push(aroundShort(all.slice(from, from + STRETCH + 1), distanceM, false));
   while (pieces.length > 1)
-    pieces = pieces.flatMap((piece, at) =>
-      at % 2 === 0 ? [union([...piece, ...(pieces[at + 1] ?? [])])] : [],
+    pieces = pieces.flatMap((piece, index) =>
+      index % 2 === 0 ? [union([...piece, ...(pieces[index + 1] ?? [])])] : [],
     );
   return pieces[0] ?? [];
 }

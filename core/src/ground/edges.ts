@@ -76,7 +76,7 @@ function side({ from, to }: EdgeInput, outline: Outline, field: string): EdgeRes
   const first = readCorner(from, outline.length, `${field}.from`);
   const last = readCorner(to, outline.length, `${field}.to`);
   const steps = (last - first + outline.length) % outline.length || outline.length;
-  const points = Array.from({ length: steps + 1 }, (_, at) => outline[(first + at) % outline.length]!);
+  const points = Array.from({ length: steps + 1 }, (_, index) => outline[(first + index) % outline.length]!);
   return { points, closed: false };
 }
 

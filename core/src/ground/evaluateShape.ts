@@ -70,7 +70,9 @@ function checkLength(value: number, kind: ShapeKind, at: number, field: string):
 /** The derivative of an area by each dimension: central differences, their step a millionth of the shape. */
 function gradient(area: (d: readonly number[]) => number, d: readonly number[]): number[] {
   const step = Math.max(...d.map(Math.abs), 1e-3) * 1e-6;
-  return d.map((value, at) => (area(d.with(at, value + step)) - area(d.with(at, value - step))) / (2 * step));
+  return d.map(
+    (value, index) => (area(d.with(index, value + step)) - area(d.with(index, value - step))) / (2 * step),
+  );
 }
 
 /**

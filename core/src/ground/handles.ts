@@ -48,13 +48,13 @@ function fourSides([a = 0, b = 0, c = 0, d = 0, e = 0]: D, corners: readonly Poi
 
 /** Sides and left turns of a closed walk through corners; the first side is along x. */
 function walkThrough(corners: readonly Point[]): number[] {
-  const headings = corners.map((corner, at) => {
-    const next = corners[(at + 1) % corners.length]!;
+  const headings = corners.map((corner, index) => {
+    const next = corners[(index + 1) % corners.length]!;
     return Math.atan2(next.y - corner.y, next.x - corner.x);
   });
-  return corners.flatMap((corner, at) => {
-    const next = (at + 1) % corners.length;
-    const turn = headings[next]! - headings[at]!;
+  return corners.flatMap((corner, index) => {
+    const next = (index + 1) % corners.length;
+    const turn = headings[next]! - headings[index]!;
     return [distance(corner, corners[next]!), Math.atan2(Math.sin(turn), Math.cos(turn))];
   });
 }
@@ -72,7 +72,7 @@ const walkHandles = (_: D, corners: readonly Point[]): Handle[] =>
   );
 
 function polygonHandles(d: D): Handle[] {
-  const corners = Array.from({ length: d.length / 2 }, (_, at) => point(d[2 * at]!, d[2 * at + 1]!));
+  const corners = Array.from({ length: d.length / 2 }, (_, index) => point(d[2 * index]!, d[2 * index + 1]!));
   const flat = (points: readonly Point[]) => points.flatMap(({ x, y }) => [x, y]);
   return [
     ...corners.map((at, index) => ({ at, move: (to: Point) => flat(corners.with(index, to)) })),
@@ -188,10 +188,10 @@ export function draggedLengths(
   const wheel = part.by === 'wheel' ? paces.wheelFactor : 1;
   const unitM = paceM ?? UNITS[part.unit].toSi * wheel;
   const step = paceM ? 0.5 : STEP[part.unit];
-  return after.map((value, at) => {
-    const input = part.lengths[at];
-    if (input && before?.length === after.length && Math.abs(before[at]! - value) < 1e-9) return input;
-    if (part.kind === 'walk' && at % 2 === 1) return showExact(Math.round((value * 1800) / Math.PI) / 10);
+  return after.map((value, index) => {
+    const input = part.lengths[index];
+    if (input && before?.length === after.length && Math.abs(before[index]! - value) < 1e-9) return input;
+    if (part.kind === 'walk' && index % 2 === 1) return showExact(Math.round((value * 1800) / Math.PI) / 10);
     const number = value / unitM;
     return showExact(snap ? Math.round(number / step) * step : Math.round(number * 1000) / 1000);
   });

@@ -44,8 +44,8 @@ export function placeParts(parts: readonly PartInput[], readings: readonly PartR
   const middle = box
     ? { x: (box.minX + box.maxX) / 2 + origin.x, y: (box.minY + box.maxY) / 2 + origin.y }
     : ORIGIN;
-  return parts.map((part, at): PartInput => {
-    const { x, y } = part.cut ? middle : offsets[at]!;
+  return parts.map((part, index): PartInput => {
+    const { x, y } = part.cut ? middle : offsets[index]!;
     return { ...part, at: { ...part.at, x, y } };
   });
 }

@@ -15,15 +15,15 @@ export type Outline = readonly Point[];
  */
 export const lineLength = (line: Outline, closed: boolean): number =>
   finite(
-    line.reduce((sum, a, at) => {
-      const b = line[at + 1] ?? (closed ? line[0]! : a);
+    line.reduce((sum, a, index) => {
+      const b = line[index + 1] ?? (closed ? line[0]! : a);
       return sum + Math.hypot(b.x - a.x, b.y - a.y);
     }, 0),
   );
 
 /** Neighbours of a closed outline in pairs: each side from its first point to its second. */
 const sidesOf = (outline: Outline): [Point, Point][] =>
-  outline.map((point, at) => [point, outline[(at + 1) % outline.length]!]);
+  outline.map((point, index) => [point, outline[(index + 1) % outline.length]!]);
 
 /**
  * Area inside an outline by the surveyor's formula, about its first point so that far coordinates lose no digits.
@@ -86,7 +86,7 @@ function passesThrough(outline: Outline, corner: number, side: number, near: num
  */
 export function crossesItself(outline: Outline): boolean {
   const sides = sidesOf(outline);
-  if (sides.some((side, at) => sides.slice(at + 2).some((other) => cross(side, other)))) return true;
+  if (sides.some((side, index) => sides.slice(index + 2).some((other) => cross(side, other)))) return true;
   const box = boundsOf(outline);
   const near = box ? ON_LINE * Math.hypot(box.maxX - box.minX, box.maxY - box.minY) : 0;
   return outline.some((_, corner) => sides.some((__, side) => passesThrough(outline, corner, side, near)));
@@ -137,9 +137,9 @@ export const acrossCurve = (outlineM: number): number => finite(outlineM / STRET
 export function roundOutline(rx: number, ry: number, turnRad = 2 * Math.PI): Point[] {
   const closed = turnRad === 2 * Math.PI;
   const steps = closed ? ROUND : ROUND / 2;
-  return Array.from({ length: closed ? steps : steps + 1 }, (_, at) => ({
-    x: rx * STRETCH * Math.cos(at * STEP),
-    y: ry * STRETCH * Math.sin(at * STEP),
+  return Array.from({ length: closed ? steps : steps + 1 }, (_, index) => ({
+    x: rx * STRETCH * Math.cos(index * STEP),
+    y: ry * STRETCH * Math.sin(index * STEP),
   }));
 }
 

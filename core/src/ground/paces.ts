@@ -70,8 +70,8 @@ export function evaluatePaces({ line, unit, walks, wheel }: PaceInput, field: st
     );
   const lineM = length(line, 'line', message('errors.what.knownLine'));
   const wheelM = length(wheel, 'wheel', message('errors.what.wheel'));
-  const counts = walks.flatMap((text, at) => {
-    const wanted = { field: `${field}.walks.${at}`, hint: '61', most: Infinity, isPositive: true };
+  const counts = walks.flatMap((text, index) => {
+    const wanted = { field: `${field}.walks.${index}`, hint: '61', most: Infinity, isPositive: true };
     const count = readIfPresent(text, () => readCount(text, wanted));
     return count === null ? [] : [count];
   });

@@ -60,7 +60,7 @@ describe('ground around a long line', () => {
   const line = rugged(68, { x: 0, y: 0 }, 5).outlines[0]!.map(([x, y]) => ({ x, y }));
 
   it('is that around each of its sides, all together', () => {
-    const bySides = line.slice(1).reduce((all, to, at) => union([...all, ...around([line[at]!, to], 4, false)]), around([line[0]!, line[1]!], 4, false)); // prettier-ignore
+    const bySides = line.slice(1).reduce((all, to, index) => union([...all, ...around([line[index]!, to], 4, false)]), around([line[0]!, line[1]!], 4, false)); // prettier-ignore
     expect(groundArea(around(line, 4, false))).toBeCloseTo(groundArea(bySides), 1);
   });
 

@@ -88,7 +88,7 @@ function walk(d: readonly number[]): { corners: Point[]; gap: number; length: nu
 const MAX_GAP = 0.05;
 
 const pointsOf = (d: readonly number[]): Point[] =>
-  Array.from({ length: Math.floor(d.length / 2) }, (_, at) => point(d[2 * at]!, d[2 * at + 1]!));
+  Array.from({ length: Math.floor(d.length / 2) }, (_, index) => point(d[2 * index]!, d[2 * index + 1]!));
 
 /** Every shape that ground is measured in. Sources: Euclidean geometry; offsets by the trapezoid rule. */
 export const SHAPES = {
@@ -171,7 +171,11 @@ export const SHAPES = {
     area: ([step = 0, ...offsets]) =>
       step * (offsets.reduce((sum, o) => sum + o, 0) - ((offsets[0] ?? 0) + (offsets.at(-1) ?? 0)) / 2),
     outlines: ([step = 0, ...offsets]) => [
-      [point(0, 0), ...offsets.map((o, at) => point(at * step, o)), point((offsets.length - 1) * step, 0)],
+      [
+        point(0, 0),
+        ...offsets.map((o, index) => point(index * step, o)),
+        point((offsets.length - 1) * step, 0),
+      ],
     ],
   },
   walk: {

@@ -63,8 +63,8 @@ describe('buffers', () => {
     const corners = [[0, 0], [20, 0], [20, 8], [9, 8], [9, 20], [0, 20]] as const; // prettier-ignore
     const away = (x: number, y: number) =>
       Math.min(
-        ...corners.map(([x1, y1], at) => {
-          const [x2, y2] = corners[(at + 1) % 6]!;
+        ...corners.map(([x1, y1], index) => {
+          const [x2, y2] = corners[(index + 1) % 6]!;
           const t = Math.max(0, Math.min(1, ((x - x1) * (x2 - x1) + (y - y1) * (y2 - y1)) / ((x2 - x1) ** 2 + (y2 - y1) ** 2))); // prettier-ignore
           return Math.hypot(x - x1 - t * (x2 - x1), y - y1 - t * (y2 - y1));
         }),
@@ -177,7 +177,7 @@ describe('handles', () => {
           // A length that snaps to nothing is said to be wrong, not read.
           if (back === null) return;
           const angle = (at: number) => kind === 'walk' && at % 2 === 1;
-          back.forEach((value, at) => expect(Math.abs(value - after[at]!)).toBeLessThan(angle(at) ? 1e-3 : snap ? 0.0501 : 6e-4)); // prettier-ignore
+          back.forEach((value, index) => expect(Math.abs(value - after[index]!)).toBeLessThan(angle(index) ? 1e-3 : snap ? 0.0501 : 6e-4)); // prettier-ignore
         },
       ),
       { seed: 61, numRuns: 300 },
@@ -208,10 +208,10 @@ it('draws the parts of a sum sheet beside each other', () => {
   ];
   const { measured } = read(area({ parts }));
   const moved = layOut(measured.parts);
-  const boxes = measured.parts.flatMap(({ outlines }, at) =>
+  const boxes = measured.parts.flatMap(({ outlines }, index) =>
     outlines
       .slice(0, 1)
-      .map((outline) => outline.map(({ x, y }) => ({ x: x + moved[at]!.x, y: y + moved[at]!.y }))),
+      .map((outline) => outline.map(({ x, y }) => ({ x: x + moved[index]!.x, y: y + moved[index]!.y }))),
   );
   const spans = boxes.map((box) => ({ x: box.map((p) => p.x), y: box.map((p) => p.y) }));
   const apart = (a: number[], b: number[]) =>

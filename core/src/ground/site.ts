@@ -51,10 +51,10 @@ export function evaluateSiteArea(area: SiteAreaInput, paces: PacesResult, field:
   const measured = measureArea(area.parts, area.layoutMode, paces, `${field}.parts`);
   const { areaM2, parts } = measured;
   const ground = lyingGround(area, measured);
-  const edges = area.edges.flatMap((edge, at) => {
+  const edges = area.edges.flatMap((edge, index) => {
     // While nothing is drawn an edge has nowhere to run; that is missing, not wrong.
     if (areaM2 === null && edge.along !== 'length') return [];
-    const read = tryRead(() => evaluateEdge(edge, parts, ground, `${field}.edges.${at}`));
+    const read = tryRead(() => evaluateEdge(edge, parts, ground, `${field}.edges.${index}`));
     return read ? [read] : [];
   });
   const corners = edges.reduce((sum, { bufferM, lines }) => sum + (bufferM > 0 ? pointsOn(lines) : 0), 0);
@@ -102,8 +102,8 @@ export function evaluateSite(site: SiteInput): SiteResult {
   tryRead(() => readName(site.name, 'name', message('errors.example.site')));
   const place = tryRead(() => readPlace(site.place, 'place'));
   const paces = evaluatePaces(site.pace, 'pace');
-  const areas = site.areas.map((area, at) => evaluateSiteArea(area, paces, `areas.${at}`));
-  const treated = areas.filter((_, at) => site.areas[at]!.treated);
+  const areas = site.areas.map((area, index) => evaluateSiteArea(area, paces, `areas.${index}`));
+  const treated = areas.filter((_, index) => site.areas[index]!.treated);
   const sum = (of: (area: SiteAreaResult) => number) =>
     treated.reduce((total, area) => total + (area.treatableM2 === null ? 0 : of(area)), 0);
   return {

@@ -33,9 +33,9 @@ export function evaluateScoop(
   );
   const errors = empty.error ? [empty.error] : [];
   const netKg: number[] = [];
-  weighings.forEach((input, at) => {
+  weighings.forEach((input, index) => {
     if (input.trim() === '') return;
-    const path = `${field}.weighings.${at}`;
+    const path = `${field}.weighings.${index}`;
     const { value, error } = toResult(() => {
       const gross = readPositive(
         input,

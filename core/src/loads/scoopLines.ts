@@ -16,7 +16,7 @@ const scoopName = ({ name }: ScoopInput): Message | string => name.trim() || mes
 export function scoopLine({ meanKg, scatter }: ScoopResult, input: ScoopInput): Working {
   const weighed = input.weighings.filter((text) => text.trim() !== '');
   const measured = (role: string, text: string) => term(role, { number: textWithUnit(text, input.unit), unit: '' }, { origin: 'measured' }); // prettier-ignore
-  const sum = weighed.flatMap((text, at) => [...(at > 0 ? [operator('+')] : []), measured(`weighing.${at}`, text)]); // prettier-ignore
+  const sum = weighed.flatMap((text, index) => [...(index > 0 ? [operator('+')] : []), measured(`weighing.${index}`, text)]); // prettier-ignore
   const mean = weighed.length > 1 ? [bracket('('), ...sum, bracket(')'), operator('÷'), term('weighings', { number: String(weighed.length), unit: '' })] : sum; // prettier-ignore
   const tare = input.tare.trim() === '' ? [] : [operator('−'), measured('tare', input.tare)];
   return {

@@ -56,9 +56,9 @@ export function evaluateRig(rig: RigInput): RigResult {
   );
   const spray = evaluateSpray(rig.spray, rig.kind);
   const paceMPerS = readPace(rig.pace, 'pace', { readIfPresent });
-  rig.services.forEach(({ onDay, dueDay }, at) => {
-    noteDay(tryRead, onDay, `services.${at}.onDay`);
-    noteDay(tryRead, dueDay, `services.${at}.dueDay`);
+  rig.services.forEach(({ onDay, dueDay }, index) => {
+    noteDay(tryRead, onDay, `services.${index}.onDay`);
+    noteDay(tryRead, dueDay, `services.${index}.dueDay`);
   });
   const { pace, before, after } = rigKind(rig.kind);
   const whole = (lines: readonly string[]) => lines.map((line) => line.trim()).filter((line) => line !== '');

@@ -24,7 +24,7 @@ describe('any scale of numbers', () => {
       const read = evaluateScale({ ...blankScale(), from: String(from), to: String(to), step: String(step), closed }, 'control'); // prettier-ignore
       expect(read.errors).toEqual([]);
       expect(read.marks[0]).toEqual({ label: closed, opening: 0 });
-      read.marks.slice(1).forEach(({ opening }, at) => expect(opening).toBeGreaterThan(read.marks[at]!.opening));
+      read.marks.slice(1).forEach(({ opening }, index) => expect(opening).toBeGreaterThan(read.marks[index]!.opening));
       for (const mark of read.marks) expect(readMark(mark.label, read, 'setting')).toEqual(mark);
     }))); // prettier-ignore
 });

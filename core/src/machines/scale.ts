@@ -72,24 +72,24 @@ function listMarks(scale: ScaleInput, field: string): { label: string; at: numbe
     if (labels.length === 1) throw new InputError('scale.line', { field: `${field}.own`, input: own.trim() });
     if (new Set(labels).size !== labels.length)
       throw new InputError('scale.twice', { field: `${field}.own` });
-    return labels.map((label, at) => ({ label, at }));
+    return labels.map((label, index) => ({ label, at: index }));
   }
   if (style === 'letters') {
     const [first, last] = [letter(from), letter(to)];
     if (!(first < last)) throw new InputError('scale.letters', { field: `${field}.to` });
-    return Array.from({ length: last - first + 1 }, (_, at) => ({
-      label: String.fromCharCode(65 + first + at),
-      at,
+    return Array.from({ length: last - first + 1 }, (_, index) => ({
+      label: String.fromCharCode(65 + first + index),
+      at: index,
     }));
   }
-  const [first, last, by] = [from, to, step].map((text, at) =>
-    readNumber(text, `${field}.${['from', 'to', 'step'][at]}`),
+  const [first, last, by] = [from, to, step].map((text, index) =>
+    readNumber(text, `${field}.${['from', 'to', 'step'][index]}`),
   ) as [number, number, number];
   const count = Math.round((last - first) / by);
   if (!(by > 0) || !(count >= 1) || count > MAX_MARKS)
     throw new InputError('scale.numbers', { field: `${field}.to`, most: MAX_MARKS });
-  return Array.from({ length: count + 1 }, (_, at) => {
-    const value = Math.round((first + at * by) * 1e6) / 1e6;
+  return Array.from({ length: count + 1 }, (_, index) => {
+    const value = Math.round((first + index * by) * 1e6) / 1e6;
     return { label: String(value), at: value };
   });
 }

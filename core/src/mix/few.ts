@@ -30,7 +30,7 @@ const weightOf = (rates: Rates): number => [...rates.values()].reduce((sum, rate
 
 /** The needs that a product can fill, as bits. */
 const fillsOf = (one: Ingredient, needs: readonly MixNeed[]): number =>
-  needs.reduce((bits, { nutrient }, at) => (one.holds(nutrient) > 0 ? bits | (1 << at) : bits), 0);
+  needs.reduce((bits, { nutrient }, index) => (one.holds(nutrient) > 0 ? bits | (1 << index) : bits), 0);
 
 /** Subsets of a size in the order of their members. */
 function* subsets(size: number, count: number, from = 0): Generator<number[]> {

@@ -69,8 +69,8 @@ function rulesOf({ needs, caps, quickCap, slowFloor }: MixRequest): Limit[] {
   ];
   return [
     ...capped.map(
-      ({ nutrient, kgPerM2, because }, at): Limit => ({
-        key: `cap.${at}`,
+      ({ nutrient, kgPerM2, because }, index): Limit => ({
+        key: `cap.${index}`,
         name: because,
         most: kgPerM2,
         per: ({ holds }) => holds(nutrient),

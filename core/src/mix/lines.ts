@@ -81,11 +81,11 @@ function deliveryLine(
   const { symbol } = NUTRIENTS[nutrient];
   const shown = showQuantity(kgPerM2, unit);
   const wanted = showQuantity(need.kgPerM2, unit);
-  const givers = from.flatMap((si, at) => (si > 0 ? [{ si, name: mix.parts[at]!.name }] : []));
-  const sum = givers.flatMap((giver, at): (Term | Join)[] => [
-    ...(at > 0 ? [operator('+')] : []),
+  const givers = from.flatMap((si, index) => (si > 0 ? [{ si, name: mix.parts[index]!.name }] : []));
+  const sum = givers.flatMap((giver, index): (Term | Join)[] => [
+    ...(index > 0 ? [operator('+')] : []),
     term(
-      `from.${at}`,
+      `from.${index}`,
       { number: showQuantity(giver.si, unit).number, unit: '' },
       { of: message('working.from', { name: giver.name }) },
     ),

@@ -210,7 +210,7 @@ const grades = fc.record({
 const rateLabel = (most: number | null) => ({ low: '', high: '', mostAtOnce: most === null ? '' : String(most), mostPerYear: '', unit: 'kg/ha' as const }); // prettier-ignore
 const shelf = fc
   .array(grades, { minLength: 1, maxLength: 9 })
-  .map((all) => all.map(({ n, p, k, price, slow, most }, at) => product(`p${at}`, `${n}-${p}-${k}`, String(price), { slowShare: slow === null ? '' : String(slow), labelRate: rateLabel(most) }))); // prettier-ignore
+  .map((all) => all.map(({ n, p, k, price, slow, most }, index) => product(`p${index}`, `${n}-${p}-${k}`, String(price), { slowShare: slow === null ? '' : String(slow), labelRate: rateLabel(most) }))); // prettier-ignore
 const problem = fc.record({
   products: shelf,
   n: fc.integer({ min: 1, max: 150 }),
@@ -276,7 +276,7 @@ function byVertices(asked: MixRequest): number | null {
     const a = products.map((one) => share(one, nutrient));
     return [{ a, b: kgPerM2 * (1 + tolerance) }, { a: a.map((x) => -x), b: -kgPerM2 }]; // prettier-ignore
   });
-  products.forEach((_, at) => rows.push({ a: products.map((__, i) => (i === at ? -1 : 0)), b: 0 }));
+  products.forEach((_, index) => rows.push({ a: products.map((__, i) => (i === index ? -1 : 0)), b: 0 }));
   const size = products.length;
   let least: number | null = null;
   const choose = (from: number, picked: number[]): void => {
@@ -295,7 +295,9 @@ function byVertices(asked: MixRequest): number | null {
 
 function subsetsOf<T>(all: readonly T[], count: number): T[][] {
   if (count === 0) return [[]];
-  return all.flatMap((one, at) => subsetsOf(all.slice(at + 1), count - 1).map((rest) => [one].concat(rest)));
+  return all.flatMap((one, index) =>
+    subsetsOf(all.slice(index + 1), count - 1).map((rest) => [one].concat(rest)),
+  );
 }
 
 function gauss(m: number[][]): number[] | null {
@@ -319,7 +321,9 @@ it('costs as little as the best of all vertices, found another way', () => {
   const small = fc.record({
     products: fc
       .array(grades, { minLength: 2, maxLength: 4 })
-      .map((all) => all.map(({ n, p, k, price }, at) => product(`p${at}`, `${n}-${p}-${k}`, String(price)))),
+      .map((all) =>
+        all.map(({ n, p, k, price }, index) => product(`p${index}`, `${n}-${p}-${k}`, String(price))),
+      ),
     n: fc.integer({ min: 20, max: 150 }),
     k: fc.integer({ min: 20, max: 120 }),
     tolerance: fc.constantFrom(0.05, 0.2),

@@ -52,18 +52,18 @@ export function solveMix(parts: Parts, pose: Pose): Solved {
   for (const one of ingredients) {
     const coefficients = new Map<string, number>();
     if (!aimsAtMisses) coefficients.set('aim', (one.cents + tieBreak) * COST_SCALE);
-    needs.forEach(({ nutrient }, at) => coefficients.set(`need.${at}`, one.holds(nutrient)));
+    needs.forEach(({ nutrient }, index) => coefficients.set(`need.${index}`, one.holds(nutrient)));
     for (const { key, per } of limits) coefficients.set(key, per(one));
     variables.set(one.id, coefficients);
   }
-  needs.forEach(({ kgPerM2 }, at) => {
+  needs.forEach(({ kgPerM2 }, index) => {
     const grams = kgPerM2 * GRAMS;
-    constraints.set(`need.${at}`, { min: grams, max: grams * (1 + tolerance) });
+    constraints.set(`need.${index}`, { min: grams, max: grams * (1 + tolerance) });
     if (!soft) return;
     // What is short is added, what is over is taken off, each counted as a share of the need.
     const miss = aimsAtMisses ? 'aim' : 'misses';
-    variables.set(`short.${at}`, new Map([[`need.${at}`, 1], [miss, 1 / grams]])); // prettier-ignore
-    variables.set(`over.${at}`, new Map([[`need.${at}`, -1], [miss, 1 / grams]])); // prettier-ignore
+    variables.set(`short.${index}`, new Map([[`need.${index}`, 1], [miss, 1 / grams]])); // prettier-ignore
+    variables.set(`over.${index}`, new Map([[`need.${index}`, -1], [miss, 1 / grams]])); // prettier-ignore
   });
   for (const { key, most } of limits) constraints.set(key, { max: most * GRAMS });
   if (pose.missesAtMost !== undefined) constraints.set('misses', { max: pose.missesAtMost });

@@ -89,8 +89,8 @@ export function groundBlocks(
   const cells = pieces
     .filter(({ ground }) => groundArea(ground) > 0)
     .flatMap((piece) => cellsOf(piece, headingDeg, sizeM2, spacingM));
-  return cells.map(({ ground, areaM2 }, at) => ({
-    number: at + 1,
+  return cells.map(({ ground, areaM2 }, index) => ({
+    number: index + 1,
     ground,
     areaM2,
     middle: middleOf(ground),

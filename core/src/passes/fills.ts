@@ -34,8 +34,8 @@ const MAX_FILLS = 2000;
 /** A place along a line, m from its beginning. */
 export function placeOn(line: readonly Point[], atM: number): Point {
   let left = atM;
-  for (let at = 1; at < line.length; at += 1) {
-    const [a, b] = [line[at - 1]!, line[at]!];
+  for (let index = 1; index < line.length; index += 1) {
+    const [a, b] = [line[index - 1]!, line[index]!];
     const length = Math.hypot(b.x - a.x, b.y - a.y);
     if (left <= length && length > 0) {
       const share = left / length;

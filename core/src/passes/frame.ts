@@ -53,7 +53,7 @@ export function chordsAt(ground: Ground, frame: Frame, v: number): Chord[] {
     }
   }
   crossings.sort((one, other) => one - other);
-  return crossings.flatMap((from, at) => (at % 2 === 0 && crossings[at + 1]! - from > 1e-9 ? [{ from, to: crossings[at + 1]! }] : [])); // prettier-ignore
+  return crossings.flatMap((from, index) => (index % 2 === 0 && crossings[index + 1]! - from > 1e-9 ? [{ from, to: crossings[index + 1]! }] : [])); // prettier-ignore
 }
 
 /** How much of some chords lies in none of others. */

@@ -14,8 +14,8 @@ export const folded = (headingDeg: number): number => ((headingDeg % 180) + 180)
 /** Along each of the longest sides, and round the clock. */
 function candidates(ground: Ground): number[] {
   const sides = ground.flatMap((outline) =>
-    outline.map((a, at) => {
-      const b = outline[(at + 1) % outline.length]!;
+    outline.map((a, index) => {
+      const b = outline[(index + 1) % outline.length]!;
       return {
         length: Math.hypot(b.x - a.x, b.y - a.y),
         deg: folded(Math.atan2(b.x - a.x, b.y - a.y) * DEG),

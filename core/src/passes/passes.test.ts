@@ -116,7 +116,7 @@ describe('grounds that are not simple', () => {
     const right = planPasses(request(split, { trim: ONE_TRIM }));
     const rounds = right.legs.filter(({ zone }) => zone === 'trim');
     expect(rounds).toHaveLength(2);
-    const turn = (line: readonly Point[]) => line.slice(1).reduce((sum, b, at) => sum + line[at]!.x * b.y - b.x * line[at]!.y, 0); // prettier-ignore
+    const turn = (line: readonly Point[]) => line.slice(1).reduce((sum, b, index) => sum + line[index]!.x * b.y - b.x * line[index]!.y, 0); // prettier-ignore
     expect(rounds.map(({ line }) => Math.sign(turn(line)))).toEqual([1, -1]);
     const left = planPasses(request(split, { trim: { ...ONE_TRIM, edgeOn: 'left' } }));
     expect(left.legs.filter(({ zone }) => zone === 'trim').map(({ line }) => Math.sign(turn(line)))).toEqual([-1, 1]); // prettier-ignore
@@ -144,9 +144,9 @@ describe('grounds that are not simple', () => {
   });
 
   it('a concave edge of 400 corners', () => {
-    const star = Array.from({ length: 400 }, (_, at) => {
-      const r = at % 2 === 0 ? 50 : 42;
-      return { x: r * Math.cos((at * Math.PI) / 200), y: r * Math.sin((at * Math.PI) / 200) };
+    const star = Array.from({ length: 400 }, (_, index) => {
+      const r = index % 2 === 0 ? 50 : 42;
+      return { x: r * Math.cos((index * Math.PI) / 200), y: r * Math.sin((index * Math.PI) / 200) };
     });
     const plan = planPasses(request([star], { trim: ONE_TRIM, heading: 'fewest' }));
     expect(plan.passes).toBeGreaterThan(25);
@@ -246,7 +246,7 @@ describe('blocks', () => {
   it('a rectangle in blocks near the size asked for, which add up to it', () => {
     const plan = planPasses(request([box(0, 0, 20, 40)]));
     const blocks = groundBlocks(plan.pieces, 0, 93, 3);
-    expect(blocks.map(({ number }) => number)).toEqual(blocks.map((_, at) => at + 1));
+    expect(blocks.map(({ number }) => number)).toEqual(blocks.map((_, index) => index + 1));
     expect(blocks.reduce((sum, { areaM2 }) => sum + areaM2, 0)).toBeCloseTo(800, 4);
     for (const { areaM2 } of blocks) expect(Math.abs(areaM2 / 93 - 1)).toBeLessThan(0.35);
   });

@@ -89,7 +89,7 @@ function roundsOf(
   ground: Ground,
   { rounds, stripM, pathM }: TrimRequest,
 ): { number: number; outline: Outline }[] {
-  return Array.from({ length: rounds }, (_, at) => at).flatMap((at) =>
+  return Array.from({ length: rounds }, (_, index) => index).flatMap((at) =>
     inset(ground, at * stripM + pathM).map((outline) => ({ number: at + 1, outline })),
   );
 }

@@ -27,7 +27,7 @@ const gap = (from: Point | null, to: Point): number => (from ? apart(from, to) :
 /** A closed line begun at the corner nearest to where one stands. */
 function begunNear(outline: Outline, from: Point | null): Point[] {
   if (!from) return [...outline, outline[0]!];
-  const nearest = outline.reduce((best, point, at) => (apart(point, from) < apart(outline[best]!, from) ? at : best), 0); // prettier-ignore
+  const nearest = outline.reduce((best, point, index) => (apart(point, from) < apart(outline[best]!, from) ? index : best), 0); // prettier-ignore
   return [...outline.slice(nearest), ...outline.slice(0, nearest + 1)];
 }
 
@@ -60,7 +60,7 @@ function isBeside(a: Stretch, b: Stretch, { headingDeg }: Lanes): boolean {
 
 /** Passes parted into blocks where a cut-out or a corner divides them. */
 export function blocksOf(lanes: Lanes): Block[] {
-  const byPass = Array.from({ length: lanes.passes }, (_, at) => lanes.stretches.filter(({ pass }) => pass === at + 1)); // prettier-ignore
+  const byPass = Array.from({ length: lanes.passes }, (_, index) => lanes.stretches.filter(({ pass }) => pass === index + 1)); // prettier-ignore
   const open: Stretch[][] = [];
   const done: Stretch[][] = [];
   for (const [at, row] of byPass.entries()) {
@@ -82,8 +82,8 @@ export function blocksOf(lanes: Lanes): Block[] {
 /** A block from one of its four corners, there and back. */
 function inOrder(block: Block, fromLast: boolean, turned: boolean): { stretch: Stretch; line: Point[] }[] {
   const rows = fromLast ? block.toReversed() : block;
-  return rows.map((stretch, at) => {
-    const isBack = (at % 2 === 1) !== turned;
+  return rows.map((stretch, index) => {
+    const isBack = (index % 2 === 1) !== turned;
     return { stretch, line: isBack ? [stretch.to, stretch.from] : [stretch.from, stretch.to] };
   });
 }

@@ -49,7 +49,7 @@ const portions = portionsFor(need, ids());
 const planOf = (own: readonly PortionInput[]) => ({ ...blankPlan('2026', { from: '2026-01-01', to: '2026-12-31' }), portions: own }); // prettier-ignore
 const plannedOf = (own: readonly PortionInput[]) => plannedPortions(own, [{ id: 'p', input: lakeFeed }], [lawn, bank]); // prettier-ignore
 
-const rulesOf = (...rules: Partial<RuleInput>[]) => evaluateRuleSet({ ...blankRuleSet('lb/1000 ft2', 'r'), name: 'Town', rules: rules.map((rule, at) => Object.assign(blankRule(`r${at}`), rule)) }).rules; // prettier-ignore
+const rulesOf = (...rules: Partial<RuleInput>[]) => evaluateRuleSet({ ...blankRuleSet('lb/1000 ft2', 'r'), name: 'Town', rules: rules.map((rule, index) => Object.assign(blankRule(`r${index}`), rule)) }).rules; // prettier-ignore
 const spread = (onDay: string, pounds: string, more: Partial<LedgerRow> = {}): LedgerRow => ({
   ...ledgerRow({
     root: `${onDay}${pounds}`,
@@ -96,7 +96,7 @@ describe('a plan as it is made and read', () => {
 describe('held against rules, records and each other', () => {
   it('a yearly cap takes what lies there and what is planned before: the fourth is over it', () => {
     const rules = rulesOf({ kind: 'most-in-a-year', amount: '3' });
-    expect(portions.map((_, at) => broken(portions, at, { rules }))).toEqual([[], [], [], ['most nitrogen in a year']]); // prettier-ignore
+    expect(portions.map((_, index) => broken(portions, index, { rules }))).toEqual([[], [], [], ['most nitrogen in a year']]); // prettier-ignore
     // 24.67 lb of 24-0-8 lies there already: then the third is over it too.
     expect(broken(portions, 2, { rules, rows: [spread('2026-03-20', '24.67')] })).toHaveLength(1);
     expect(broken(portions, 2, { rules, rows: [spread('2025-12-20', '24.67')] })).toEqual([]);
@@ -125,7 +125,7 @@ describe('held against rules, records and each other', () => {
 
   it('times in a year count what is planned before, not after', () => {
     const rules = rulesOf({ kind: 'times-in-a-year', amount: '3' });
-    expect(portions.map((_, at) => broken(portions, at, { rules }).length)).toEqual([0, 0, 0, 1]);
+    expect(portions.map((_, index) => broken(portions, index, { rules }).length)).toEqual([0, 0, 0, 1]);
   });
 
   it('the nearest allowed day, on either side, over New Year and on a leap day', () => {

@@ -49,25 +49,26 @@ export function portionsFor(need: PlannedNeed, idOf: () => string): PortionInput
   requirePositive({ times, totalSi });
   if (times * ground.length > MAX_PORTIONS) throw new InputError('plan.many', { field: 'times', most: MAX_PORTIONS }); // prettier-ignore
   const amount = amountText(totalSi / times, { unit });
-  return Array.from({ length: times }, (_, at) => daysLater(firstDay, at * everyDays)).flatMap((onDay) =>
-    ground.map(
-      ({ site, area, siteName, areaName }): PortionInput => ({
-        id: idOf(),
-        site,
-        area,
-        siteName,
-        areaName,
-        product: product.id,
-        productName: product.name,
-        of,
-        amount,
-        unit,
-        onDay,
-        hold: '',
-        why: '',
-        job: '',
-      }),
-    ),
+  return Array.from({ length: times }, (_, index) => daysLater(firstDay, index * everyDays)).flatMap(
+    (onDay) =>
+      ground.map(
+        ({ site, area, siteName, areaName }): PortionInput => ({
+          id: idOf(),
+          site,
+          area,
+          siteName,
+          areaName,
+          product: product.id,
+          productName: product.name,
+          of,
+          amount,
+          unit,
+          onDay,
+          hold: '',
+          why: '',
+          job: '',
+        }),
+      ),
   );
 }
 

@@ -33,7 +33,7 @@ const recordOn = (area: string, onDay: string, root: string) =>
 const area = fc.constantFrom('a', 'b', 'c');
 const day = fc.integer({ min: 0, max: 200 }).map((at) => daysLater('2026-03-01', at));
 const portions = fc.array(fc.tuple(area, day), { maxLength: 12 }).map((all) => all.map(([of, on]) => portionOn(of, on))); // prettier-ignore
-const records = fc.array(fc.tuple(area, day), { maxLength: 12 }).map((all) => all.map(([of, on], at) => recordOn(of, on, `r${at}`))); // prettier-ignore
+const records = fc.array(fc.tuple(area, day), { maxLength: 12 }).map((all) => all.map(([of, on], index) => recordOn(of, on, `r${index}`))); // prettier-ignore
 const planned = (all: readonly PortionInput[]) => plannedPortions(all, [{ id: 'p', input: lakeFeed }], AREAS);
 const freeBook = (all: readonly PortionInput[]) => planBook({ rules: [], rulesOn: new Map(), rows: [], planned: planned(all), soilTests: [], yearStart: '01-01' }); // prettier-ignore
 
@@ -118,7 +118,7 @@ describe('what is moved, shared and halved', () => {
         const open = new Set(all.map(({ id }) => id));
         const next = catchUp({ ...blankPlan('x', { from: '2026-01-01', to: '2026-12-31' }), portions: all }, [planned(all)[0]!], open, today, freeBook(all)); // prettier-ignore
         expect(next[0]!.onDay).toBe(today);
-        for (let at = 1; at < next.length; at += 1) expect(daysUntil(next[at - 1]!.onDay, next[at]!.onDay)).toBe(every); // prettier-ignore
+        for (let index = 1; index < next.length; index += 1) expect(daysUntil(next[index - 1]!.onDay, next[index]!.onDay)).toBe(every); // prettier-ignore
         const onlyFirst = catchUp({ ...blankPlan('x', { from: '2026-01-01', to: '2026-12-31' }), portions: all }, [planned(all)[0]!], new Set([all[0]!.id]), today, freeBook(all)); // prettier-ignore
         expect(onlyFirst.slice(1)).toEqual(all.slice(1));
       }),

@@ -13,7 +13,7 @@ const A_MONDAY = '1970-01-05';
 export function weeksFrom(month: string): string[][] {
   const first = `${month}-01`;
   const monday = daysLater(first, -(((daysUntil(A_MONDAY, first) % 7) + 7) % 7));
-  return Array.from({ length: WEEKS }, (_, week) => Array.from({ length: 7 }, (_day, at) => daysLater(monday, week * 7 + at))); // prettier-ignore
+  return Array.from({ length: WEEKS }, (_, week) => Array.from({ length: 7 }, (_day, index) => daysLater(monday, week * 7 + index))); // prettier-ignore
 }
 
 /**

@@ -99,8 +99,8 @@ export function readShelfRow(
 ): ShelfRowResult {
   const errors: InputError[] = [];
   const texts = new Map<ColumnId, string>();
-  columns.forEach((id, at) => {
-    const cell = (row[at] ?? '').trim();
+  columns.forEach((id, index) => {
+    const cell = (row[index] ?? '').trim();
     if (id === null || cell === '') return;
     if (isFormula(cell)) errors.push(new InputError('csv.formula', { field: id, input: cell }));
     else texts.set(id, decimalComma && NUMBERS.has(id) ? pointed(withoutMark(cell)) : withoutMark(cell));

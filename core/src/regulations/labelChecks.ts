@@ -13,7 +13,7 @@ export function checkSpray({ product, mixPerM2 }: RuleFacts): RuleCheck[] {
   const rule = message('checks.label.carrier');
   const of = (role: string, si: number, origin: Term['origin'] = 'computed') => term(role, showQuantity(si, 'L/ha'), { origin }); // prettier-ignore
   const ends = [carrierLow, carrierHigh].flatMap((si) => (si === null ? [] : [si]));
-  const parts = [of('mix', mixPerM2), word(message('working.ofAtLeast'), 'stop'), ...ends.flatMap((si, at) => [...(at > 0 ? [word(message('working.andAtMost'), 'stop')] : []), of(`limit.${at}`, si, 'label')])]; // prettier-ignore
+  const parts = [of('mix', mixPerM2), word(message('working.ofAtLeast'), 'stop'), ...ends.flatMap((si, index) => [...(index > 0 ? [word(message('working.andAtMost'), 'stop')] : []), of(`limit.${index}`, si, 'label')])]; // prettier-ignore
   const short = carrierLow === null ? 0 : carrierLow - mixPerM2;
   const over = carrierHigh === null ? 0 : mixPerM2 - carrierHigh;
   const off = Math.max(short, over);
@@ -37,19 +37,21 @@ export function checkInterval(facts: RuleFacts): RuleCheck[] {
     return [check('label.interval', [word(message('working.portions')), days('apart', everyDays), ...atLeast], everyDays >= least ? standing('kept') : broken(everyDays, least))]; // prettier-ignore
   };
   const planned = portionDays(facts.onDay, facts.portions, facts.everyDays);
-  const before = facts.done.flatMap(({ onDay, isSameProduct }, at): RuleCheck[] => {
+  const before = facts.done.flatMap(({ onDay, isSameProduct }, index): RuleCheck[] => {
     const apart = Math.min(...planned.map((day) => daysApart(day, onDay)));
     if (!(apart < least)) return [];
     const parts = [word(message('working.doneOn', { day: onDay })), days('apart', apart), ...atLeast];
     return [
-      check(`label.interval.done.${at}`, parts, isSameProduct ? broken(apart, null) : standing('unknown')),
+      check(`label.interval.done.${index}`, parts, isSameProduct ? broken(apart, null) : standing('unknown')),
     ];
   });
-  const beside = facts.others.flatMap(({ name, days: theirs, isSameProduct }, at): RuleCheck[] => {
+  const beside = facts.others.flatMap(({ name, days: theirs, isSameProduct }, index): RuleCheck[] => {
     const apart = Math.min(...planned.flatMap((day) => theirs.map((other) => daysApart(day, other))));
     if (!(apart < least)) return [];
     const parts = [word(message('working.sameGround', { name })), days('apart', apart), ...atLeast];
-    return [check(`label.interval.${at}`, parts, isSameProduct ? broken(apart, null) : standing('unknown'))];
+    return [
+      check(`label.interval.${index}`, parts, isSameProduct ? broken(apart, null) : standing('unknown')),
+    ];
   });
   return [...own(), ...before, ...beside];
 }

@@ -28,7 +28,7 @@ describe('the ledger', () => {
     fc.assert(
       fc.property(rows, (said) => {
         const two = (n: number) => String(n).padStart(2, '0');
-        const lines = said.map(({ day, month, kg, area, isVoid }, at) => line(`r${at}`, `2026-${two(month)}-${two(day)}`, kg / 1000, { areaKey: area, isVoid })); // prettier-ignore
+        const lines = said.map(({ day, month, kg, area, isVoid }, index) => line(`r${index}`, `2026-${two(month)}-${two(day)}`, kg / 1000, { areaKey: area, isVoid })); // prettier-ignore
         const sum = (of: readonly LedgerRow[]) => of.filter((each) => !each.isVoid).reduce((all, { nutrients }) => all + nutrients.N, 0); // prettier-ignore
         const areas = ledgerOf(lines);
         const total = areas.map(({ months }) => sumsOver(months)).reduce(plusSums, noSums());
@@ -56,7 +56,7 @@ describe('the ledger', () => {
 });
 
 const rules = (...of: Partial<RuleInput>[]) => {
-  const read = evaluateRuleSet({ name: 'Town', source: '', unit: 'lb/1000 ft2', limits: blankLimits('us'), rules: of.map((rule, at) => Object.assign(blankRule(`r${at}`), rule)) }); // prettier-ignore
+  const read = evaluateRuleSet({ name: 'Town', source: '', unit: 'lb/1000 ft2', limits: blankLimits('us'), rules: of.map((rule, index) => Object.assign(blankRule(`r${index}`), rule)) }); // prettier-ignore
   expect(read.errors).toEqual([]);
   return read.rules;
 };

@@ -28,8 +28,8 @@ export function portionDays(onDay: string, portions: number, everyDays: number |
   requirePositive({ portions });
   if (portions > 366)
     throw new InputError('count.whole', { field: 'portions', most: 366, input: String(portions) });
-  return Array.from({ length: everyDays === null ? 1 : portions }, (_, at) =>
-    daysLater(onDay, at * (everyDays ?? 0)),
+  return Array.from({ length: everyDays === null ? 1 : portions }, (_, index) =>
+    daysLater(onDay, index * (everyDays ?? 0)),
   );
 }
 
@@ -55,11 +55,11 @@ export function portionsOf(
     const shown = si === null ? null : showQuantity(si, unit, 7);
     return shown && `${shown.number} ${shown.unit}`;
   };
-  return Array.from({ length: portions }, (_, at) => ({
-    onDay: at === 0 ? onDay : everyDays === null ? null : daysLater(onDay, at * everyDays),
+  return Array.from({ length: portions }, (_, index) => ({
+    onDay: index === 0 ? onDay : everyDays === null ? null : daysLater(onDay, index * everyDays),
     working: {
-      id: `portion.${at + 1}`,
-      label: message('working.portion', { number: at + 1, portions }),
+      id: `portion.${index + 1}`,
+      label: message('working.portion', { number: index + 1, portions }),
       parts: [
         term('total.amount', amountSi === null ? null : showQuantity(amountSi, units.amount)),
         operator('÷'),

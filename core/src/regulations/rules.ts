@@ -132,11 +132,11 @@ function readSeason({ kind, from, to }: RuleInput, path: string): RuleResult['se
 export function evaluateRuleSet({ name, unit, rules, limits: typed }: RuleSetInput): RuleSetResult {
   const named = toResult(() => readName(name, 'name', message('errors.example.ruleSet')));
   const errors = named.error ? [named.error] : [];
-  const read = rules.flatMap((input, at): RuleResult[] => {
+  const read = rules.flatMap((input, index): RuleResult[] => {
     const { value, error } = toResult(() => ({
       input,
-      limit: readLimit(input, unit, `rules.${at}.amount`),
-      season: readSeason(input, `rules.${at}`),
+      limit: readLimit(input, unit, `rules.${index}.amount`),
+      season: readSeason(input, `rules.${index}`),
     }));
     if (error) errors.push(error);
     return value ? [value] : [];

@@ -22,9 +22,9 @@ const placesOf = (line: readonly Point[], plane: LocalPlane): [number, number][]
 export function passesGeoJson(areas: readonly AreaRun[], place: Place, nameOf: NameOfLeg): string {
   const plane = localPlane(place);
   const features = areas.flatMap(({ name: area, plan }) =>
-    plan.legs.map((leg, at) => ({
+    plan.legs.map((leg, index) => ({
       type: 'Feature',
-      properties: { area, name: nameOf(leg), zone: leg.zone, order: at + 1, lengthM: leg.lengthM },
+      properties: { area, name: nameOf(leg), zone: leg.zone, order: index + 1, lengthM: leg.lengthM },
       geometry: { type: 'LineString', coordinates: placesOf(leg.line, plane) },
     })),
   );

@@ -29,7 +29,7 @@ export const beginRun = (area: string, startedAt: string): RunLog => ({ area, st
 const withWatch = (log: RunLog, watch: Stopwatch): RunLog => {
   const isLap = watch.laps.length > log.watch.laps.length;
   if (!isLap) return { ...log, watch };
-  const laps = watch.laps.map((lap, at) => (at === watch.laps.length - 1 ? { ...lap, seconds: lap.seconds + log.carriedS } : lap)); // prettier-ignore
+  const laps = watch.laps.map((lap, index) => (index === watch.laps.length - 1 ? { ...lap, seconds: lap.seconds + log.carriedS } : lap)); // prettier-ignore
   return { ...log, watch: { ...watch, laps }, carriedS: 0 };
 };
 
@@ -97,8 +97,8 @@ export function paceOfRun(
   legs: readonly Leg[],
   { paceMPerS, turnS, flows }: { paceMPerS: number; turnS: number; flows: boolean },
 ): (PassPace & { readonly passes: number }) | null {
-  const timed = laps.flatMap(({ seconds, doubtful }, at) =>
-    legs[at] && !doubtful && seconds > 0 ? [{ seconds, lengthM: legs[at].lengthM }] : [],
+  const timed = laps.flatMap(({ seconds, doubtful }, index) =>
+    legs[index] && !doubtful && seconds > 0 ? [{ seconds, lengthM: legs[index].lengthM }] : [],
   );
   if (timed.length === 0) return null;
   const sum = (of: 'seconds' | 'lengthM') => timed.reduce((all, each) => all + each[of], 0);

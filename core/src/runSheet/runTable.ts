@@ -17,7 +17,7 @@ const cell = (si: number | null, unit: UnitId): string =>
   si === null ? '' : showExact(fromSi(si, unit), 5).replace(/\s/g, '');
 
 function rowsOf({ name, zones, plan, fills, time }: AreaRun, units: TableUnits): string[][] {
-  return zones.map(({ zone, areaM2, amountSi, lengthM, setting }, at) => [
+  return zones.map(({ zone, areaM2, amountSi, lengthM, setting }, index) => [
     name,
     zone,
     cell(areaM2, units.area),
@@ -27,8 +27,8 @@ function rowsOf({ name, zones, plan, fills, time }: AreaRun, units: TableUnits):
     showExact(plan.headingDeg, 4),
     String(plan.legs.filter((leg) => leg.zone === zone).length),
     cell(lengthM, units.length),
-    at === 0 ? String(fills.length) : '',
-    at === 0 && time ? showExact(time.seconds / 60, 3) : '',
+    index === 0 ? String(fills.length) : '',
+    index === 0 && time ? showExact(time.seconds / 60, 3) : '',
   ]);
 }
 

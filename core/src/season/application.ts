@@ -151,5 +151,5 @@ export function splitByPlan(totalSi: number, planned: readonly number[]): number
   const sum = planned.reduce((all, each) => all + Math.max(0, each), 0);
   const shares = planned.map((each) => (sum > 0 ? (totalSi * Math.max(0, each)) / sum : totalSi / planned.length)); // prettier-ignore
   const rest = totalSi - shares.slice(0, -1).reduce((all, each) => all + each, 0);
-  return shares.map((share, at) => (at === shares.length - 1 ? finite(rest) : finite(share)));
+  return shares.map((share, index) => (index === shares.length - 1 ? finite(rest) : finite(share)));
 }

@@ -63,7 +63,7 @@ describe('records as a table', () => {
   it('what is written out is read in again', () => {
     const [headings, line] = logTable([row(record({ note: 'Bank last' }))], () => '2026-04-18 08:00', speak);
     const columns = logColumns(headings!, speak);
-    const cells = Object.fromEntries(columns.map((column, at) => [column, line![at]])) as Partial<Record<LogColumn, string>>; // prettier-ignore
+    const cells = Object.fromEntries(columns.map((column, index) => [column, line![index]])) as Partial<Record<LogColumn, string>>; // prettier-ignore
     const read = readLogRow(cells, { today: '2026-05-01', system: 'us', runId: 'r' });
     expect(read.errors).toEqual([]);
     expect(read).toMatchObject({ onDay: '2026-04-18', time: '08:00' });

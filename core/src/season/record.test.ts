@@ -77,7 +77,7 @@ describe('what rows come to together', () => {
 });
 
 describe('drift', () => {
-  const runs = (...ratios: number[]) => ratios.map((ratio, at) => ({ id: String(at), startedAt: `2026-04-${String(at + 10)}`, ratio })); // prettier-ignore
+  const runs = (...ratios: number[]) => ratios.map((ratio, index) => ({ id: String(index), startedAt: `2026-04-${String(index + 10)}`, ratio })); // prettier-ignore
 
   it('the weighted mean and its limit by hand', () => {
     const { points } = driftOf(runs(1.1, 0.9, 1.05));
@@ -120,7 +120,7 @@ describe('the log as a table', () => {
   const row = (input: ApplicationInput) => ({ root: 'a', startedAt: '2026-04-18T08:00:00.000Z', saidAt: '', subject: 'j', input }); // prettier-ignore
   const cells = (input: ApplicationInput) => {
     const [heads = [], values = []] = logTable([row(input)], () => '2026-04-18 10:00', speak);
-    return Object.fromEntries(heads.map((head, at) => [head.replace('csv.log.', ''), values[at]]));
+    return Object.fromEntries(heads.map((head, index) => [head.replace('csv.log.', ''), values[index]]));
   };
 
   it('has what an inspector asks for', () => {

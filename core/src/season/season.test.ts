@@ -174,7 +174,7 @@ describe('a season as a table', () => {
   const read = (input: ApplicationInput) => {
     const [headings, cells] = seasonTable([done(input)], (id) => `storm ${id}`, atPlace, speak);
     expect(headings).toHaveLength(SEASON_COLUMNS.length);
-    return Object.fromEntries(SEASON_COLUMNS.map((column, at) => [column, cells![at]]));
+    return Object.fromEntries(SEASON_COLUMNS.map((column, index) => [column, cells![index]]));
   };
 
   it('tells of each area what went out, and the salt and the chloride in what stayed', () => {

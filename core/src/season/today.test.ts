@@ -36,7 +36,7 @@ describe('what a day asks', () => {
   });
 
   it('at most seven lines, each kind among them, the rest counted', () => {
-    const many = (name: string, count: number) => Array.from({ length: count }, (_, at) => ({ id: `${name}${at}`, name: `${name} ${at}`, to: `2026-04-${20 + at}`, until: `2026-05-1${at}` })); // prettier-ignore
+    const many = (name: string, count: number) => Array.from({ length: count }, (_, index) => ({ id: `${name}${index}`, name: `${name} ${index}`, to: `2026-04-${20 + index}`, until: `2026-05-1${index}` })); // prettier-ignore
     const lines = todayLines(facts({ unsent: 3, jobs: [job('Lawn', ['2026-04-18']), job('Pitch', ['2026-04-01'])], stale: many('chart', 4), looks: many('look', 3), short: many('feed', 2), licenses: many('person', 2) })); // prettier-ignore
     expect(lines).toHaveLength(MAX_LINES);
     expect(new Set(lines.map(({ kind }) => kind)).size).toBe(7);

@@ -87,15 +87,15 @@ function roomFor(all: readonly TodayLine[]): TodayLine[] {
   const counts = byKind.map(() => 1);
   let left = MAX_LINES - counts.length;
   while (left > 0) {
-    const at = byKind.findIndex((lines, kind) => counts[kind]! < lines.length);
-    if (at < 0) break;
-    counts[at]! += 1;
+    const index = byKind.findIndex((lines, kind) => counts[kind]! < lines.length);
+    if (index < 0) break;
+    counts[index]! += 1;
     left -= 1;
   }
   return byKind.flatMap((lines, kind) => {
     const shown = lines.slice(0, counts[kind]);
     const more = lines.length - shown.length;
-    return shown.map((line, at) => (at === shown.length - 1 && more > 0 ? Object.assign({}, line, { more }) : line));
+    return shown.map((line, index) => (index === shown.length - 1 && more > 0 ? Object.assign({}, line, { more }) : line));
   });
 } // prettier-ignore
 

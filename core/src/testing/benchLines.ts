@@ -86,7 +86,9 @@ function lineTermsOf(run: RunInput, calibration: CalibrationInput, { outlets, ro
   const net = (full: string, empty: string): Parts => [open, mass(full), ...(isTyped(empty) ? [less, mass(empty)] : []), close]; // prettier-ignore
   // A row machine's own length of row on an area is one over a width.
   const isRowLength = isRowPerArea(calibration.width.text);
-  const timed = ['courseTime', 'courseTime.2', 'courseTime.3'].filter((id, at) => at === 0 || isTyped(id));
+  const timed = ['courseTime', 'courseTime.2', 'courseTime.3'].filter(
+    (id, index) => index === 0 || isTyped(id),
+  );
   const spreadAt = run.width && run.width.text.trim() !== '' && widthText(run.width) !== widthText(calibration.width); // prettier-ignore
   const isOnLength = isPerLength(dimensionOf(calibration.target.unit));
   const ground = (along: string, more: Parts): Parts =>
@@ -107,7 +109,7 @@ function lineTermsOf(run: RunInput, calibration: CalibrationInput, { outlets, ro
     net,
     caughtVolumes: () => caughtParts(outlets, { open, close, over, isTyped, volume, seconds }),
     nets() {
-      const caught = Array.from({ length: outlets }, (_, at) => at + 1).filter((at) => at === 1 || isTyped(`gross.${at}`)); // prettier-ignore
+      const caught = Array.from({ length: outlets }, (_, index) => index + 1).filter((at) => at === 1 || isTyped(`gross.${at}`)); // prettier-ignore
       if (outlets === 1) return net('gross', 'tare');
       const all = caught.flatMap((at) => [
         ...(at > 1 ? [operator('+')] : []),
@@ -122,7 +124,7 @@ function lineTermsOf(run: RunInput, calibration: CalibrationInput, { outlets, ro
     courseTime: () =>
       timed.length === 1
         ? [by, seconds('courseTime')]
-        : [by, open, ...timed.flatMap((id, at) => [...(at > 0 ? [operator('+')] : []), seconds(id)]), close, over, term('timings', { number: String(timed.length), unit: '' })], // prettier-ignore
+        : [by, open, ...timed.flatMap((id, index) => [...(index > 0 ? [operator('+')] : []), seconds(id)]), close, over, term('timings', { number: String(timed.length), unit: '' })], // prettier-ignore
     otherSpacing() {
       if (isOnLength) return [isRowPerArea((run.width ?? calibration.width).text) ? over : by, ownAcross];
       return spreadAt ? [by, ownAcross, isRowLength ? by : over, across] : [];

@@ -93,8 +93,8 @@ function readLabel(
         message('errors.what.labelPace'),
       ).si,
   );
-  const points = label.lines.flatMap(({ setting, amount }, at) => {
-    const field = `label.lines.${at}`;
+  const points = label.lines.flatMap(({ setting, amount }, index) => {
+    const field = `label.lines.${index}`;
     const mark = rig.scale.marks.length === 0 ? null : readIfPresent(setting, () => readMark(setting, rig.scale, `${field}.setting`)); // prettier-ignore
     const rate = readIfPresent(amount, () => readPositive(amount, { kind: dimensionOf(target.unit), bareUnit: target.unit, field: `${field}.amount` }, message('errors.what.labelRate')).si); // prettier-ignore
     return mark && rate !== null ? [{ setting: mark.opening, rate }] : [];

@@ -44,7 +44,7 @@ export function chartMatch(
   onShelf: ProductInput | null,
   sameProduct: string,
 ): ChartMatch {
-  const sheet = [product.name.trim(), product.grade.trim()].filter((text, at, all) => text !== '' && (at === 0 || !all[0]!.includes(text))).join(' '); // prettier-ignore
+  const sheet = [product.name.trim(), product.grade.trim()].filter((text, index, all) => text !== '' && (index === 0 || !all[0]!.includes(text))).join(' '); // prettier-ignore
   const chart = calibration.product.trim() || (onShelf?.name.trim() ?? '');
   const { grain, lot } = calibration.signOff ?? calibration;
   const differs = [

@@ -39,7 +39,7 @@ export function pooled(points: readonly CurvePoint[]): CurvePoint[] {
       last = merged;
     }
   }
-  return blocks.flatMap(({ y, xs, weights }) => xs.map((x, at) => ({ x, y, weight: weights[at]! })));
+  return blocks.flatMap(({ y, xs, weights }) => xs.map((x, index) => ({ x, y, weight: weights[index]! })));
 }
 
 /** Slope at an end: three-point, limited so that the curve stays monotone (Fritsch and Carlson 1980, in the form of Moler 2004, 3.4). */
@@ -62,16 +62,16 @@ export interface SettingCurve {
 
 /** Slopes at the points: weighted harmonic means of the secants (Fritsch and Butland 1984), limited at the ends. */
 function slopesOf(x: readonly number[], y: readonly number[]): number[] {
-  const h = x.slice(1).map((value, at) => value - x[at]!);
-  const d = y.slice(1).map((value, at) => (value - y[at]!) / h[at]!);
+  const h = x.slice(1).map((value, index) => value - x[index]!);
+  const d = y.slice(1).map((value, index) => (value - y[index]!) / h[index]!);
   if (d.length === 1) return [d[0]!, d[0]!];
-  return x.map((_, at) => {
-    if (at === 0) return endSlope(h[0]!, h[1]!, d[0]!, d[1]!);
-    if (at === x.length - 1) return endSlope(h.at(-1)!, h.at(-2)!, d.at(-1)!, d.at(-2)!);
-    const [d0, d1] = [d[at - 1]!, d[at]!];
+  return x.map((_, index) => {
+    if (index === 0) return endSlope(h[0]!, h[1]!, d[0]!, d[1]!);
+    if (index === x.length - 1) return endSlope(h.at(-1)!, h.at(-2)!, d.at(-1)!, d.at(-2)!);
+    const [d0, d1] = [d[index - 1]!, d[index]!];
     if (d0 * d1 <= 0) return 0;
-    const w0 = 2 * h[at]! + h[at - 1]!;
-    const w1 = h[at]! + 2 * h[at - 1]!;
+    const w0 = 2 * h[index]! + h[index - 1]!;
+    const w1 = h[index]! + 2 * h[index - 1]!;
     return (w0 + w1) / (w0 / d0 + w1 / d1);
   });
 }
@@ -85,7 +85,7 @@ function slopesOf(x: readonly number[], y: readonly number[]): number[] {
  * @example settingCurve([1.1, 2.6, 4.9, 6.4].map((y, index) => ({ x: 4 + 2 * index, y, weight: 1 }))).solve(3.6) // 6.881830
  */
 export function settingCurve(points: readonly CurvePoint[]): SettingCurve {
-  if (points.length < 2 || points.some(({ x, y, weight }, at) => !Number.isFinite(x * y) || !(weight > 0) || (at > 0 && x <= points[at - 1]!.x))) throw new InputError('curve.points', { field: 'points' }); // prettier-ignore
+  if (points.length < 2 || points.some(({ x, y, weight }, index) => !Number.isFinite(x * y) || !(weight > 0) || (index > 0 && x <= points[index - 1]!.x))) throw new InputError('curve.points', { field: 'points' }); // prettier-ignore
   const pool = pooled(points);
   const x = pool.map((point) => point.x);
   const y = pool.map((point) => point.y);

@@ -133,8 +133,8 @@ it('a calibration with runs belongs to its machine, once it has one', () => {
 
 it('what a machine repeated in its other calibrations of two seasons counts for its bands', () => {
   const bench = rig('one-row');
-  const runs = ['8.00', '8.30', '7.75'].map((left, at) =>
-    Object.assign(blankRun(String(at), '2026-04-10', 'weigh-back'), {
+  const runs = ['8.00', '8.30', '7.75'].map((left, index) =>
+    Object.assign(blankRun(String(index), '2026-04-10', 'weigh-back'), {
       setting: '5',
       readings: { in: '10.00', left, length: '30.0' },
     }),

@@ -30,7 +30,7 @@ function farOut(
   input: CalibrationInput,
   targetSi: number,
 ): PlausibilityCheck[] {
-  return readings.flatMap(({ id, worked }, at): PlausibilityCheck[] => {
+  return readings.flatMap(({ id, worked }, index): PlausibilityCheck[] => {
     if (!worked || worked.rateSi <= FAR * targetSi) return [];
     const times = showExact(worked.rateSi / targetSi, 2);
     const unit = isSprayed(dimensionOf(input.target.unit))
@@ -38,7 +38,7 @@ function farOut(
       : input.units.mass;
     const net = showQuantity(worked.netSi, unit, 3);
     const text = message('questions.far', {
-      setting: input.runs[at]!.setting,
+      setting: input.runs[index]!.setting,
       times,
       net: `${net.number} ${net.unit}`,
     });
@@ -93,10 +93,10 @@ function overfilled(
   input: CalibrationInput,
   hopperKg: number,
 ): PlausibilityCheck[] {
-  return readings.flatMap(({ id, worked }, at): PlausibilityCheck[] => {
+  return readings.flatMap(({ id, worked }, index): PlausibilityCheck[] => {
     if (!worked || worked.netSi <= hopperKg) return [];
     const [net, hopper] = [worked.netSi, hopperKg].map((kg) => showQuantity(kg, input.units.mass, 3));
-    const text = message('questions.overfilled', { setting: input.runs[at]!.setting, net: `${net!.number} ${net!.unit}`, hopper: `${hopper!.number} ${hopper!.unit}` }); // prettier-ignore
+    const text = message('questions.overfilled', { setting: input.runs[index]!.setting, net: `${net!.number} ${net!.unit}`, hopper: `${hopper!.number} ${hopper!.unit}` }); // prettier-ignore
     return [{ id: `over.${id}`, kind: 'overfilled', runs: [id], text }];
   });
 }
@@ -151,8 +151,8 @@ export function plausibilityChecks(
   targetSi: number | null,
 ): PlausibilityCheck[] {
   const isLive = (at: number) => input.runs[at]!.excluded.trim() === '';
-  const live = readings.filter((_, at) => isLive(at));
-  const keep = { ...input, runs: input.runs.filter((_, at) => isLive(at)) };
+  const live = readings.filter((_, index) => isLive(index));
+  const keep = { ...input, runs: input.runs.filter((_, index) => isLive(index)) };
   const open = (plausibility: readonly PlausibilityCheck[]) =>
     plausibility.filter(({ id }) => !input.confirmed.includes(id));
   const single = open([

@@ -47,9 +47,9 @@ export const blankQuickTest = (
  */
 export function evaluateQuickTest(input: CalibrationInput): QuickResult {
   const { runs, errors, widthM } = evaluateCalibration(input, NO_RIG);
-  const counted = runs.flatMap((run, at) => {
+  const counted = runs.flatMap((run, index) => {
     const rate = rateAtWork(run);
-    const isExcluded = input.runs[at]!.excluded.trim() !== '';
+    const isExcluded = input.runs[index]!.excluded.trim() !== '';
     return rate && !isExcluded
       ? [{ setting: 0, rate: rate.rateSi, uReadings: rate.uReadings, timings: run.worked!.timings }]
       : [];

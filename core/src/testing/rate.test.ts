@@ -89,14 +89,14 @@ describe('a machine that treats lanes', () => {
     const onLane = evaluateCalibration(input(LANE, { width }), truck);
     const onGround = evaluateCalibration(input({ amount: String(250 * UNITS['lb/lane-mile'].toSi / LANE_M / UNITS['lb/1000 ft2'].toSi), unit: 'lb/1000 ft2' }, { width }), truck); // prettier-ignore
     expect(onLane.advice!.mark.label).toBe(onGround.advice!.mark.label);
-    onLane.chart.forEach(({ rateSi }, at) => expect(rateSi / LANE_M).toBeCloseTo(onGround.chart[at]!.rateSi, 12));
+    onLane.chart.forEach(({ rateSi }, index) => expect(rateSi / LANE_M).toBeCloseTo(onGround.chart[index]!.rateSi, 12));
     expect(outputAt(onLane, '5')).toBeCloseTo(outputAt(onGround, '5')!, 12);
     const wanted = 0.0208;
     expect(spreadPlan(onLane, wanted, null, false, false)!.found.line.mark.label).toBe(spreadPlan(onGround, wanted, null, false, false)!.found.line.mark.label); // prettier-ignore
     // At another spacing the chart of lanes needs no working out anew: what goes on a metre is what it is.
     expect(spreadPlan(onLane, wanted, 2 * LANE_M, false, false)).toMatchObject({ times: null, passedM: 2 * LANE_M });
     const lent = chartShape(onLane, 'massPerArea')!;
-    chartShape(onGround)!.points.forEach(({ rate }, at) => expect(lent.points[at]!.rate).toBeCloseTo(rate, 12));
+    chartShape(onGround)!.points.forEach(({ rate }, index) => expect(lent.points[index]!.rate).toBeCloseTo(rate, 12));
     expect(settingPicture(onLane, 'lb/1000 ft2', 'vehicle').means.map(({ y }) => y.toFixed(9))).toEqual(settingPicture(onGround, 'lb/1000 ft2', 'vehicle').means.map(({ y }) => y.toFixed(9))); // prettier-ignore
   });
 

@@ -32,11 +32,11 @@ function readReadings(text: string, method: MethodId, line: number, speak: Speak
   const fields = [1, MAX_OUTLETS].flatMap((outlets) => methodOf(method).fields(outlets));
   return Object.fromEntries(
     parts.map((part) => {
-      const at = part.lastIndexOf(': ');
-      const label = part.slice(0, at).trim();
+      const index = part.lastIndexOf(': ');
+      const label = part.slice(0, index).trim();
       const field = fields.find((each) => speak(each.label) === label || each.id === earlierId(label));
-      if (at < 0 || !field) throw new InputError('tests.reading', { field: `lines.${line}`, input: part, label: fields[0]!.label }); // prettier-ignore
-      return [field.id, part.slice(at + 2).trim()];
+      if (index < 0 || !field) throw new InputError('tests.reading', { field: `lines.${line}`, input: part, label: fields[0]!.label }); // prettier-ignore
+      return [field.id, part.slice(index + 2).trim()];
     }),
   );
 }
@@ -108,11 +108,11 @@ export function readTests(
   if (missing.length > 0)
     throw new InputError('tests.columns', { field: 'lines.1', columns: missing.map(testHeading) });
   const found = new Map<string, TestsFound>();
-  lines.forEach((cells, at) => {
+  lines.forEach((cells, index) => {
     if (cells.every((cell) => cell.trim() === '')) return;
     const cellOf = (column: TestColumn) => cells[placeOf(column)] ?? '';
     const row = Object.fromEntries(TEST_COLUMNS.map((column) => [column, cellOf(column)])) as Row;
-    const line = at + 2;
+    const line = index + 2;
     const before = found.get(row.calibration) ?? {
       machine: row.machine.trim(),
       input: headOf(row, line),

@@ -54,8 +54,8 @@ export function settingPicture(
   const means = one ? tested : [];
   const curve = one && through;
   const points = curve
-    ? Array.from({ length: STEPS + 1 }, (_, at): ChartPoint => {
-        const x = curve.from + ((curve.to - curve.from) * at) / STEPS;
+    ? Array.from({ length: STEPS + 1 }, (_, index): ChartPoint => {
+        const x = curve.from + ((curve.to - curve.from) * index) / STEPS;
         const rate = inUnit(curve.at(x));
         return { x, y: rate, band: rate * bandAt(means, x) };
       })

@@ -141,7 +141,7 @@ describe('what is told of a sprayer that was tested', () => {
     expect(freshness(signed, RED, null, '2026-06-02').state).toBe('fresh');
   });
   it('goes out as a table and comes back with all its nozzles', () => {
-    const many = boom({ runs: [run({ ...CAUGHT, ...Object.fromEntries(Array.from({ length: 30 }, (_, at) => [`volume.${at + 1}`, '480 mL'])) })] }); // prettier-ignore
+    const many = boom({ runs: [run({ ...CAUGHT, ...Object.fromEntries(Array.from({ length: 30 }, (_, index) => [`volume.${index + 1}`, '480 mL'])) })] }); // prettier-ignore
     const rows = testsTable([{ machine: 'Boom', outlets: 30, input: many, reading: evaluateCalibration(many, BENCH) }], speak); // prettier-ignore
     const [back] = readTests(rows, () => 'x', speak);
     expect(back!.input.runs[0]!.readings).toMatchObject({ 'volume.30': '480 mL', catchTime: '30' });
@@ -189,7 +189,7 @@ describe('properties', () => {
   it('twice the speed is half the rate, and the units of what is typed do not matter', () =>
     fc.assert(
       fc.property(fc.array(number(100, 900), { minLength: 4, maxLength: 4 }), number(20, 60), number(10, 60), (volumes, seconds, time) => {
-        const readings = (scale: number, unit: string, timeS: number) => ({ course: '60 m', courseTime: String(timeS), catchTime: String(seconds), ...Object.fromEntries(volumes.map((mL, at) => [`volume.${at + 1}`, `${mL * scale} ${unit}`])) });
+        const readings = (scale: number, unit: string, timeS: number) => ({ course: '60 m', courseTime: String(timeS), catchTime: String(seconds), ...Object.fromEntries(volumes.map((mL, index) => [`volume.${index + 1}`, `${mL * scale} ${unit}`])) });
         const rate = (given: Readonly<Record<string, string>>) => evaluated({ confirmed: ['speed.a', 'nozzle.a', 'far.a'], runs: [run(given)] }).runs[0]!.worked!.rateSi;
         const first = rate(readings(1, 'mL', time));
         expect(rate(readings(1, 'mL', time / 2)) / first).toBeCloseTo(0.5, 9);

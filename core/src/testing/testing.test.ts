@@ -93,7 +93,7 @@ describe('reference cases', () => {
 
 const M = [[4, 1.1], [6, 2.6], [8, 4.9], [10, 6.4]].map(([x, y]) => ({ x: x!, y: y!, weight: 1 })); // prettier-ignore
 const marksOf = (from: number, to: number, step: number) =>
-  Array.from({ length: Math.round((to - from) / step) + 1 }, (_, at) => from + at * step);
+  Array.from({ length: Math.round((to - from) / step) + 1 }, (_, index) => from + index * step);
 const wanted = (runs: [number, number][], more: Partial<Wanted> = {}): Wanted => ({
   marks: marksOf(0, 12, 0.5),
   closed: 0,
@@ -178,20 +178,21 @@ describe('the curve', () => {
       fc.property(points, (all) => {
         const few = all.slice(0, 7);
         const cost = (fit: readonly number[]) =>
-          few.reduce((sum, { y, weight }, at) => sum + weight * (y - fit[at]!) ** 2, 0);
+          few.reduce((sum, { y, weight }, index) => sum + weight * (y - fit[index]!) ** 2, 0);
         let best = Infinity;
         // Every way of cutting the points into runs of one value each.
         for (let cuts = 0; cuts < 2 ** (few.length - 1); cuts += 1) {
           const blocks: number[][] = [[0]];
-          for (let at = 1; at < few.length; at += 1)
-            if (cuts & (1 << (at - 1))) blocks.push([at]);
-            else blocks.at(-1)!.push(at);
+          for (let index = 1; index < few.length; index += 1)
+            if (cuts & (1 << (index - 1))) blocks.push([index]);
+            else blocks.at(-1)!.push(index);
           const fit = blocks.flatMap((block) => {
             const total = block.reduce((sum, at) => sum + few[at]!.weight, 0);
             const mean = block.reduce((sum, at) => sum + few[at]!.weight * few[at]!.y, 0) / total;
             return block.map(() => mean);
           });
-          if (fit.every((value, at) => at === 0 || value >= fit[at - 1]!)) best = Math.min(best, cost(fit));
+          if (fit.every((value, index) => index === 0 || value >= fit[index - 1]!))
+            best = Math.min(best, cost(fit));
         }
         expect(cost(pooled(few).map(({ y }) => y))).toBeCloseTo(best, 7);
       }),
@@ -240,7 +241,7 @@ describe('advice', () => {
   it('more runs of equal scatter never widen the band', () => {
     for (let n = 2; n < 30; n += 1) {
       const band = (count: number) => {
-        const runs = Array.from({ length: count }, (_, at) => ({ setting: 5, rate: 1 + 0.02 * (at % 2 === 0 ? 1 : -1), uReadings: 0.01 })); // prettier-ignore
+        const runs = Array.from({ length: count }, (_, index) => ({ setting: 5, rate: 1 + 0.02 * (index % 2 === 0 ? 1 : -1), uReadings: 0.01 })); // prettier-ignore
         return settingMeans(runs)[0]!.uRelative;
       };
       expect(band(n * 2 + 2)).toBeLessThanOrEqual(band(n * 2) + 1e-12);

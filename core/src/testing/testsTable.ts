@@ -68,8 +68,8 @@ const plain = (number: string): string => number.replace(/\s/g, '');
  */
 export function testsTable(tested: readonly TestedMachine[], speak: Speak): string[][] {
   const rows = tested.flatMap(({ machine, outlets, input, reading }) =>
-    input.runs.map((run, at) => {
-      const read = reading.runs[at];
+    input.runs.map((run, index) => {
+      const read = reading.runs[index];
       const worked = read?.worked;
       const rate = worked ? fromSi(worked.rateSi, input.target.unit) : null;
       return [

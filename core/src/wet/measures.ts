@@ -50,8 +50,8 @@ export interface Measured {
  */
 export function inMeasures(volumeL: number, measures: readonly Measure[]): Measured[] {
   let left = volumeL;
-  return measures.flatMap(({ name, volumeL: each }, at) => {
-    const isLast = at === measures.length - 1;
+  return measures.flatMap(({ name, volumeL: each }, index) => {
+    const isLast = index === measures.length - 1;
     const exact = finite(left / each);
     const count = isLast ? exact : Math.floor(exact + 1e-9);
     left = Math.max(0, left - count * each);

@@ -145,7 +145,7 @@ describe('tanks', () => {
         const sum = (of: (fill: NonNullable<typeof full>) => number) => fullTanks * (full ? of(full) : 0) + (last ? of(last) : 0);
         close(sum(({ areaM2 }) => areaM2), totalM2);
         close(sum(({ mixL }) => mixL), totalMixL);
-        products.forEach(({ perM2 }, at) => close(sum((fill) => fill.products[at]!.si), perM2 * totalM2));
+        products.forEach(({ perM2 }, index) => close(sum((fill) => fill.products[index]!.si), perM2 * totalM2));
         close(sum(({ waterL, products: [wet] }) => waterL + wet!.si), totalMixL);
         for (const fill of [full, last]) if (fill) expect(fill.mixL).toBeLessThanOrEqual(tankL * (1 + 1e-9));
       }),

@@ -50,11 +50,11 @@ function draw({ rows, uDeposits }: Resampling, random: () => number): number[] {
   if (!first) return [];
   if (rows.length >= MIN_ROWS) {
     const drawn = rows.map(() => rows[Math.floor(random() * rows.length)]!);
-    return first.map((_, at) => drawn.reduce((sum, row) => sum + row[at]!, 0) / drawn.length);
+    return first.map((_, index) => drawn.reduce((sum, row) => sum + row[index]!, 0) / drawn.length);
   }
-  const mean = first.map((_, at) => rows.reduce((sum, row) => sum + row[at]!, 0) / rows.length);
+  const mean = first.map((_, index) => rows.reduce((sum, row) => sum + row[index]!, 0) / rows.length);
   const root = Math.sqrt(rows.length);
-  return mean.map((value, at) => Math.max(0, value + (uDeposits[at]! / root) * normal(random)));
+  return mean.map((value, index) => Math.max(0, value + (uDeposits[index]! / root) * normal(random)));
 }
 
 /**
@@ -74,8 +74,8 @@ export function resample(
   const { positionsM, traySpacingM, spacingM, limit, times, rows } = asked;
   const cv: Record<PassPattern, number[]> = { 'one-way': [], 'back-and-forth': [] };
   const widest: Record<PassPattern, number[]> = { 'one-way': [], 'back-and-forth': [] };
-  for (let at = 0; at < times; at += 1) {
-    if (at % 50 === 0 && !onShare(at / times)) return null;
+  for (let index = 0; index < times; index += 1) {
+    if (index % 50 === 0 && !onShare(index / times)) return null;
     const pattern = patternOf(positionsM, draw(asked, random));
     const uneven = unevenness(pattern);
     for (const passPattern of PASS_PATTERNS) {

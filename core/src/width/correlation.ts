@@ -14,13 +14,13 @@ const MAX_KNOTS = 160;
 /** A pattern on even knots: as it is where its trays stand evenly, else taken on a fine raster. */
 function evenly(pattern: Pattern): { from: number; h: number; y: Float64Array } {
   const { xM } = pattern;
-  const gaps = xM.slice(1).map((x, at) => x - xM[at]!);
+  const gaps = xM.slice(1).map((x, index) => x - xM[index]!);
   const [least, most] = [Math.min(...gaps), Math.max(...gaps)];
   const span = xM.at(-1)! - xM[0]!;
   const isEven = most / least < 1 + 1e-9;
   const count = isEven ? xM.length - 1 : Math.min(MAX_KNOTS, Math.ceil((4 * span) / least));
   const h = span / count;
-  return { from: xM[0]!, h, y: Float64Array.from({ length: count + 1 }, (_, at) => depositAt(pattern, xM[0]! + at * h)) }; // prettier-ignore
+  return { from: xM[0]!, h, y: Float64Array.from({ length: count + 1 }, (_, index) => depositAt(pattern, xM[0]! + index * h)) }; // prettier-ignore
 }
 
 /**
@@ -50,7 +50,7 @@ export function unevenness(pattern: Pattern): (spacingM: number, passPattern: Pa
     const low = Math.max(0, Math.ceil(place - 2));
     const high = Math.min(coefficients.length - 1, Math.floor(place + 2));
     let sum = 0;
-    for (let at = low; at <= high; at += 1) sum += coefficients[at]! * spline(place - at);
+    for (let index = low; index <= high; index += 1) sum += coefficients[index]! * spline(place - index);
     return sum * h;
   };
   // Mirror image: positions x and -x meet where x_i + x_j = t, and x_i = from + i h.

@@ -76,23 +76,23 @@ export function positionsOf(
   const apartM = length(spacing, 'spacing', message('errors.what.trayDistance'));
   const gapM = length(gap, 'gap', message('errors.what.wheelGap'));
   if (number === null || apartM === null) return [];
-  if (gapM === null) return Array.from({ length: number }, (_, at) => (at - (number - 1) / 2) * apartM);
+  if (gapM === null) return Array.from({ length: number }, (_, index) => (index - (number - 1) / 2) * apartM);
   // Around a gap there is no tray in the middle: as many on each side.
   const side = Math.floor(number / 2);
-  const right = Array.from({ length: side }, (_, at) => gapM / 2 + at * apartM);
+  const right = Array.from({ length: side }, (_, index) => gapM / 2 + index * apartM);
   return [...right.map((x) => -x).toReversed(), ...right];
 }
 
 /** Missing trays, put in straight between those beside them; at an end as the last one. */
 function filled(row: readonly (number | null)[], xM: readonly number[]): number[] | null {
-  const known = row.flatMap((value, at) => (value === null ? [] : [at]));
+  const known = row.flatMap((value, index) => (value === null ? [] : [index]));
   if (known.length < 2) return null;
-  return row.map((value, at) => {
+  return row.map((value, index) => {
     if (value !== null) return value;
-    const left = known.findLast((each) => each < at);
-    const right = known.find((each) => each > at);
+    const left = known.findLast((each) => each < index);
+    const right = known.find((each) => each > index);
     if (left === undefined || right === undefined) return row[left ?? right!]!;
-    const share = (xM[at]! - xM[left]!) / (xM[right]! - xM[left]!);
+    const share = (xM[index]! - xM[left]!) / (xM[right]! - xM[left]!);
     return row[left]! + share * (row[right]! - row[left]!);
   });
 }
@@ -138,7 +138,7 @@ export function evaluateTrays(input: WidthTestInput): TraysResult {
   const per = isMass ? (areaM2 ?? 1) * passes : passes;
   if (xM.length > 1 && xM.at(-1)! - xM[0]! > MAX_SPAN_M)
     errors.push(new InputError('trays.far', { field: input.layout.positions.trim() === '' ? 'layout.spacing' : 'layout.positions', span: String(Math.round(xM.at(-1)! - xM[0]!)), hint: `${input.layout.spacing.replace(/[^\d.,]/g, '') || '50'} cm` })); // prettier-ignore
-  const gaps = xM.slice(1).map((x, at) => x - xM[at]!);
+  const gaps = xM.slice(1).map((x, index) => x - xM[index]!);
   const spacingM = gaps.length === 0 ? null : gaps.toSorted((a, b) => a - b)[Math.floor(gaps.length / 2)]!;
   if (widthM !== null && gaps.length > 0 && Math.min(...gaps) < widthM - 1e-9)
     errors.push(new InputError('trays.overlap', { field: 'layout.spacing' }));
@@ -165,13 +165,13 @@ export function evaluateTrays(input: WidthTestInput): TraysResult {
     const whole = filled(row, xM);
     return whole && whole.some((value) => value > 0) ? [whole] : [];
   });
-  const trays = rows.length === 0 || xM.length < 3 ? [] : xM.map((x, at) => trayOf(x, rows.map((row) => row[at]!), counted.every((row) => row[at] === null))); // prettier-ignore
+  const trays = rows.length === 0 || xM.length < 3 ? [] : xM.map((x, index) => trayOf(x, rows.map((row) => row[index]!), counted.every((row) => row[index] === null))); // prettier-ignore
   const mean = (list: readonly number[] | undefined) => (list && list.length > 0 ? meanOf(list) : 0);
   return {
     positionsM: xM,
     trays,
     rows,
-    uDeposits: xM.map((_, at) => mean(uRows[at])),
+    uDeposits: xM.map((_, index) => mean(uRows[index])),
     spacingM,
     areaM2,
     plausibility: plausibilityChecks(input, values),

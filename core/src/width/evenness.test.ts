@@ -4,7 +4,7 @@ import { evennessOf } from './evenness.ts';
 import { cvAt, PASS_PATTERNS, patternOf, sweep } from './index.ts';
 
 const N = [0, 0.3, 0.9, 1.8, 2.7, 3.3, 3.6, 3.8, 3.9, 3.7, 3.4, 3, 2.3, 1.5, 0.7, 0.2, 0];
-const trays = patternOf(N.map((_, at) => -4 + at / 2), N); // prettier-ignore
+const trays = patternOf(N.map((_, index) => -4 + index / 2), N); // prettier-ignore
 
 it('agrees with passes laid beside each other, whatever the trays and the spacing', () => {
   const gaps = fc.array(fc.tuple(fc.double({ min: 0.1, max: 1.5, noNaN: true }), fc.double({ min: 0, max: 5, noNaN: true })), { minLength: 3, maxLength: 14 }); // prettier-ignore

@@ -56,12 +56,12 @@ export function overlay(pattern: Pattern, spacingM: number, passPattern: PassPat
   const lanes = lanesOf(pattern, spacingM, passPattern);
   const periodM = spacingM * lanes.length;
   const places = lanes.flatMap((lane) => lane.pattern.xM.map((x) => folded(x + lane.atM, periodM)));
-  const xM = [0, ...places.toSorted((a, b) => a - b), periodM].filter((x, at, all) => at === 0 || x - all[at - 1]! > 1e-12); // prettier-ignore
+  const xM = [0, ...places.toSorted((a, b) => a - b), periodM].filter((x, index, all) => index === 0 || x - all[index - 1]! > 1e-12); // prettier-ignore
   const y = xM.map((x) => lanes.reduce((sum, lane) => sum + fromLane(lane.pattern, lane.atM, periodM, x), 0));
   let [area, square] = [0, 0];
-  for (let at = 1; at < xM.length; at += 1) {
-    const width = xM[at]! - xM[at - 1]!;
-    const [a, b] = [y[at - 1]!, y[at]!];
+  for (let index = 1; index < xM.length; index += 1) {
+    const width = xM[index]! - xM[index - 1]!;
+    const [a, b] = [y[index - 1]!, y[index]!];
     area += (width * (a + b)) / 2;
     square += (width * (a * a + a * b + b * b)) / 3;
   }

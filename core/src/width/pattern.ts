@@ -28,7 +28,7 @@ export function patternOf(positionsM: readonly number[], deposits: readonly numb
 /** Refuses what is no pattern: places that do not rise, deposits below 0. */
 export function requirePattern({ xM, y }: Pattern): void {
   if (xM.length < 2 || y.length !== xM.length) throw new InputError('trays.few', { field: 'trays' });
-  if (xM.some((x, at) => !Number.isFinite(x) || (at > 0 && x <= xM[at - 1]!))) throw new InputError('trays.order', { field: 'positions' }); // prettier-ignore
+  if (xM.some((x, index) => !Number.isFinite(x) || (index > 0 && x <= xM[index - 1]!))) throw new InputError('trays.order', { field: 'positions' }); // prettier-ignore
   if (!y.every((deposit) => deposit >= 0 && deposit < 1e15)) throw new InputError('count.unreadable', { field: 'trays', hint: '3.4' }); // prettier-ignore
 }
 
@@ -85,7 +85,7 @@ export function mirrored(pattern: Pattern): Pattern {
 export function underPattern(pattern: Pattern): number {
   requirePattern(pattern);
   const { xM, y } = pattern;
-  return xM.slice(1).reduce((sum, x, at) => sum + ((x - xM[at]!) * (y[at]! + y[at + 1]!)) / 2, 0);
+  return xM.slice(1).reduce((sum, x, index) => sum + ((x - xM[index]!) * (y[index]! + y[index + 1]!)) / 2, 0);
 }
 
 /**
@@ -103,7 +103,7 @@ export const throwOf = ({ xM }: Pattern): number => finite((xM.at(-1) ?? NaN) - 
 export function leftShare(pattern: Pattern): number {
   requirePattern(pattern);
   const { xM, y } = pattern;
-  const left = { xM: [...xM.filter((x) => x < 0), 0], y: [...y.filter((_, at) => xM[at]! < 0), depositAt(pattern, 0)] }; // prettier-ignore
+  const left = { xM: [...xM.filter((x) => x < 0), 0], y: [...y.filter((_, index) => xM[index]! < 0), depositAt(pattern, 0)] }; // prettier-ignore
   const all = underPattern(pattern);
   return left.xM.length < 2 || all === 0 ? 0 : underPattern(left) / all;
 }

@@ -76,7 +76,7 @@ export function sweep(
     throw new InputError('number.unusable', { field: 'stepM', input: String(stepM) });
   const from = Math.min(2 * traySpacingM, full / 2);
   const steps = Math.ceil((full - from) / stepM);
-  const spacingM = Array.from({ length: steps + 1 }, (_, at) => from + ((full - from) * at) / steps);
+  const spacingM = Array.from({ length: steps + 1 }, (_, index) => from + ((full - from) * index) / steps);
   const cv = spacingM.map(uneven);
   // Beyond the sweep nothing is known, so a stretch that reaches its end is taken to end there.
   const found = stretches(spacingM, cv, limit, uneven)

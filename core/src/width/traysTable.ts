@@ -17,9 +17,9 @@ export function traysTable(input: WidthTestInput, speak: Speak): string[][] {
   return [
     [
       speak(message('csv.trays.place', { unit: UNITS[unit].symbol })),
-      ...input.rows.map((_, at) => speak(message('csv.trays.row', { number: at + 1 }))),
+      ...input.rows.map((_, index) => speak(message('csv.trays.row', { number: index + 1 }))),
     ],
-    ...positions.map((xM, at) => [place(xM)].concat(input.rows.map((row) => row[at] ?? ''))),
+    ...positions.map((xM, index) => [place(xM)].concat(input.rows.map((row) => row[index] ?? ''))),
   ];
 }
 

@@ -20,7 +20,7 @@ import {
 } from './index.ts';
 
 const CATCHES = [0, .3, .9, 1.8, 2.7, 3.3, 3.6, 3.8, 3.9, 3.7, 3.4, 3.0, 2.3, 1.5, .7, .2, 0]; // prettier-ignore
-const POSITIONS = CATCHES.map((_, at) => -4 + at / 2);
+const POSITIONS = CATCHES.map((_, index) => -4 + index / 2);
 /** Grams in trays of 0.5 x 0.3 m after 3 passes, as g/m2 of one. */
 const N = patternOf(POSITIONS, CATCHES.map((gram) => gram / (0.15 * 3))); // prettier-ignore
 const printed = (value: number, as: number, digits: number) =>
@@ -54,7 +54,7 @@ describe('reference case N', () => {
 
 const PASS_PATTERNS = ['one-way', 'back-and-forth'] as const satisfies readonly PassPattern[];
 const catches = fc.array(fc.float({ min: 0, max: 10, noNaN: true }), { minLength: 4, maxLength: 24 }).filter((row) => row.some((value) => value > 0.5)); // prettier-ignore
-const trays = catches.map((row) => patternOf(row.map((_, at) => (at - (row.length - 1) / 2) * 0.5), row)); // prettier-ignore
+const trays = catches.map((row) => patternOf(row.map((_, index) => (index - (row.length - 1) / 2) * 0.5), row)); // prettier-ignore
 const spacing = fc.double({ min: 0.6, max: 9, noNaN: true });
 
 describe('properties', () => {
@@ -65,7 +65,7 @@ describe('properties', () => {
   it('a symmetric pattern is as even in both modes', () =>
     fc.assert(fc.property(catches, spacing, (half, w) => {
       const row = [...half.toReversed(), ...half.slice(1)];
-      const pattern = patternOf(row.map((_, at) => (at - (row.length - 1) / 2) * 0.5), row);
+      const pattern = patternOf(row.map((_, index) => (index - (row.length - 1) / 2) * 0.5), row);
       expect(cvAt(pattern, w, 'one-way')).toBeCloseTo(cvAt(pattern, w, 'back-and-forth'), 7);
     }))); // prettier-ignore
   it('turning the catches round leaves back and forth alone, and the shares change sides', () =>
@@ -87,7 +87,7 @@ describe('properties', () => {
       let plain = 0;
       for (let k = -40; k <= 40; k += 1) plain += depositAt(k % 2 === 0 ? pattern : mirrored(pattern), x - k * w);
       expect(depositOfPasses(overlay(pattern, w, 'back-and-forth'), x)).toBeCloseTo(plain, 6);
-      const passes = Array.from({ length: 81 }, (_, at) => depositOfPass(pattern, w, 'back-and-forth', at - 40, x));
+      const passes = Array.from({ length: 81 }, (_, index) => depositOfPass(pattern, w, 'back-and-forth', index - 40, x));
       expect(passes.reduce((sum, each) => sum + each, 0)).toBeCloseTo(plain, 9);
     }), { numRuns: 60 })); // prettier-ignore
   it('agrees with correlation by splines, another way to the same figure', () =>
@@ -106,7 +106,7 @@ describe('properties', () => {
     expect(twoDirections(0.2)).toBeCloseTo(0.141421, 6);
     // A grid of both directions, half from each.
     const { y } = overlay(N, 5.5, 'one-way');
-    const even = Array.from({ length: 400 }, (_, at) => depositAt({ xM: overlay(N, 5.5, 'one-way').xM, y }, ((at + 0.5) / 400) * 5.5)); // prettier-ignore
+    const even = Array.from({ length: 400 }, (_, index) => depositAt({ xM: overlay(N, 5.5, 'one-way').xM, y }, ((index + 0.5) / 400) * 5.5)); // prettier-ignore
     const grid = even.flatMap((a) => even.map((b) => (a + b) / 2));
     const mean = grid.reduce((sum, v) => sum + v, 0) / grid.length;
     const cv = Math.sqrt(grid.reduce((sum, v) => sum + (v - mean) ** 2, 0) / grid.length) / mean;
@@ -128,7 +128,9 @@ describe('how sure', () => {
     );
   });
   it('draws from rows where there are enough, and stops when told', () => {
-    const rows = [0.9, 1, 1.1].map((factor) => CATCHES.map((value, at) => value * (at > 8 ? factor : 1)));
+    const rows = [0.9, 1, 1.1].map((factor) =>
+      CATCHES.map((value, index) => value * (index > 8 ? factor : 1)),
+    );
     expect(resample({ ...asked, rows }, seeded(1))).toMatchObject({ from: 'rows' });
     expect(resample(asked, seeded(1), (share) => share < 0.5)).toBeNull();
   });

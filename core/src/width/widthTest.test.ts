@@ -88,7 +88,7 @@ describe('trays as typed', () => {
     expect(evaluateWidthTest(input(more)).errors.map((error) => [error.field, error.code])).toEqual([[field, code]]),
   ); // prettier-ignore
   it('200 trays are read and swept', () => {
-    const many = { ...layout({ count: '200', spacing: '0.05' }), tray: { length: '0.5', width: '0.05', unit: 'm' as const }, rows: [Array.from({ length: 200 }, (_, at) => String(Math.round(100 * Math.sin((Math.PI * at) / 199))))] }; // prettier-ignore
+    const many = { ...layout({ count: '200', spacing: '0.05' }), tray: { length: '0.5', width: '0.05', unit: 'm' as const }, rows: [Array.from({ length: 200 }, (_, index) => String(Math.round(100 * Math.sin((Math.PI * index) / 199))))] }; // prettier-ignore
     expect(evaluateWidthTest(input(many)).recommendedM).toBeGreaterThan(4);
   });
   it('as a table out and in', () => {
@@ -133,7 +133,7 @@ describe('three habits', () => {
 });
 
 describe('what to change', () => {
-  const of = (row: number[]) => faultsOf(patternOf(row.map((_, at) => at - (row.length - 1) / 2), row), null, null).join(); // prettier-ignore
+  const of = (row: number[]) => faultsOf(patternOf(row.map((_, index) => index - (row.length - 1) / 2), row), null, null).join(); // prettier-ignore
   it.each([
     [[0, 1, 3, 4, 4, 4, 3, 1, 0], ''],
     [[0, 3, 5, 5, 4, 3, 2, 1, 0], 'left-heavy'],

@@ -70,13 +70,13 @@ function readLine(guide: GuideInput, line: GuideLineInput, laneM: number | null,
 
 function readVersion(guide: GuideInput, version: GuideVersionInput, laneM: number | null, path: string, noted: Collected): GuideVersion {
   const fromDay = noted.tryRead(() => readDay(version.fromDay, `${path}.fromDay`)) ?? '';
-  const lines = version.lines.flatMap((line, at) => readLine(guide, line, laneM, `${path}.lines.${at}`, noted) ?? []);
+  const lines = version.lines.flatMap((line, index) => readLine(guide, line, laneM, `${path}.lines.${index}`, noted) ?? []);
   return { id: version.id, fromDay, lines };
 } // prettier-ignore
 
 /** What is wrong is said once at a field, however many rows ask for it. */
 const onceEach = (errors: readonly InputError[]): InputError[] =>
-  errors.filter(({ field, code }, at) => errors.findIndex((other) => other.field === field && other.code === code) === at); // prettier-ignore
+  errors.filter(({ field, code }, index) => errors.findIndex((other) => other.field === field && other.code === code) === index); // prettier-ignore
 
 /**
  * Reads a rate guide: each version with its lines, rates on the ground. A line that cannot be read is named and left out.
@@ -92,7 +92,7 @@ export function evaluateGuide(guide: GuideInput): GuideResult {
     if (si <= 0) throw new InputError('quantity.not-positive', { field: 'lane.text', what: message('errors.what.width'), hint: '12 ft' }); // prettier-ignore
     return si;
   });
-  const versions = guide.versions.map((version, at) => readVersion(guide, version, laneM, `versions.${at}`, noted)); // prettier-ignore
+  const versions = guide.versions.map((version, index) => readVersion(guide, version, laneM, `versions.${index}`, noted)); // prettier-ignore
   return {
     versions: versions.toSorted((a, b) => b.fromDay.localeCompare(a.fromDay)),
     laneM,

@@ -41,8 +41,8 @@ function gapsOf(bands: readonly RulerBand[]): Stretch[] {
 
 /** Stretches that two lines cover which name their case as closely: nobody can say which of them holds. */
 function overlapsOf(bands: readonly RulerBand[]): Stretch[] {
-  return bands.flatMap((one, at) =>
-    bands.slice(at + 1).flatMap((other) => {
+  return bands.flatMap((one, index) =>
+    bands.slice(index + 1).flatMap((other) => {
       const cold = Math.max(coldOf(one), coldOf(other));
       const warm = Math.min(warmOf(one), warmOf(other));
       if (cold >= warm || closeness(one.line) !== closeness(other.line)) return [];
@@ -59,7 +59,7 @@ function overlapsOf(bands: readonly RulerBand[]): Stretch[] {
  * @example guideRulers([]) // []
  */
 export function guideRulers(lines: readonly GuideLine[]): GuideRuler[] {
-  const firsts = lines.filter(({ situation, product }, at) => lines.findIndex((line) => line.product === product && sameSituation(line.situation, situation)) === at); // prettier-ignore
+  const firsts = lines.filter(({ situation, product }, index) => lines.findIndex((line) => line.product === product && sameSituation(line.situation, situation)) === index); // prettier-ignore
   return firsts.flatMap(({ situation, product }) => {
     const own = lines.filter((line) => line.product === product && sameSituation(line.situation, situation));
     const treatments = own.every(({ treatment }) => treatment === 'any') ? (['any'] as const) : TREATMENTS;

@@ -104,7 +104,7 @@ export function readGuideTable(
   if (places.get('situation') === -1 || places.get('low') === -1)
     throw new InputError('guide.columns', { field: 'lines', hint: GUIDE_COLUMNS.map((column) => speak(guideHeading(column))).join(', ') }); // prettier-ignore
   const filled = lines
-    .map((cells, at) => ({ cells, row: at + 2 }))
+    .map((cells, index) => ({ cells, row: index + 2 }))
     .filter(({ cells }) => cells.some((cell) => cell.trim() !== ''));
   if (filled.length > MAX_GUIDE_LINES)
     throw new InputError('guide.lines', { field: 'lines', most: MAX_GUIDE_LINES });

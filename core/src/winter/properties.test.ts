@@ -26,7 +26,7 @@ const MAX_PASSES = 3;
 /** Marks whose rates rise. */
 const charts = fc
   .array(fc.double({ min: 0.0005, max: 0.02, noNaN: true }), { minLength: 1, maxLength: 8 })
-  .map((steps) => steps.map((_, at): ChartLine => ({ mark: { label: String(at + 1), opening: at + 1 }, rateSi: steps.slice(0, at + 1).reduce((sum, step) => sum + step, 0), tested: true }))); // prettier-ignore
+  .map((steps) => steps.map((_, index): ChartLine => ({ mark: { label: String(index + 1), opening: index + 1 }, rateSi: steps.slice(0, index + 1).reduce((sum, step) => sum + step, 0), tested: true }))); // prettier-ignore
 const bands = fc
   .tuple(
     fc.double({ min: 0.001, max: 0.2, noNaN: true }),
@@ -95,7 +95,7 @@ const lines = fc
     }),
     { minLength: 1, maxLength: 12 },
   )
-  .map((many) => many.map(({ from, width, low, more, ...line }, at): GuideLineInput => ({ ...line, id: `l${at}`, cold: String(from), warm: String(Math.min(from + width, 14)), low: String(low), high: String(low + more) }))); // prettier-ignore
+  .map((many) => many.map(({ from, width, low, more, ...line }, index): GuideLineInput => ({ ...line, id: `l${index}`, cold: String(from), warm: String(Math.min(from + width, 14)), low: String(low), high: String(low + more) }))); // prettier-ignore
 const guideOf = (of: readonly GuideLineInput[]): GuideInput => ({ ...blankGuide('metric', ['v', 'x'], '2026-11-01'), name: 'Any', versions: [{ id: 'v', fromDay: '2026-11-01', note: '', lines: [...of] }] }); // prettier-ignore
 const SALT = { salt: 'sodium-chloride', share: 1, limitC: null } as const;
 
@@ -173,7 +173,7 @@ describe('what areas take', () => {
         expect(total.amountSi).toBeCloseTo(sum, 6);
         expect(total.packages! * LOADS.packageSi).toBeGreaterThanOrEqual(total.amountSi * (1 - 1e-8));
         expect((total.packages! - 1) * LOADS.packageSi).toBeLessThan(Math.max(total.amountSi, 1e-9));
-        const byHand = areas.reduce((all, one, at) => all + (one.isByHand ? (each[at]?.amountSi ?? 0) : 0), 0);
+        const byHand = areas.reduce((all, one, index) => all + (one.isByHand ? (each[index]?.amountSi ?? 0) : 0), 0);
         expect(total.fills! * LOADS.fillSi).toBeGreaterThanOrEqual((total.amountSi - byHand) * (1 - 1e-6) - 1e-6);
       }),
       seed,

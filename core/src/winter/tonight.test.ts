@@ -96,7 +96,7 @@ describe('a night', () => {
 });
 
 describe('a setting for a band', () => {
-  const chart = ([['6', 0.01], ['7', 0.03], ['8', 0.05]] as const).map(([label, rateSi], at): ChartLine => ({ mark: { label, opening: at + 1 }, rateSi, tested: true })); // prettier-ignore
+  const chart = ([['6', 0.01], ['7', 0.03], ['8', 0.05]] as const).map(([label, rateSi], index): ChartLine => ({ mark: { label, opening: index + 1 }, rateSi, tested: true })); // prettier-ignore
   const band = (low: number, high: number) => ({ low, chosen: (low + high) / 2, high });
   const told = (found: ReturnType<typeof settingForBand>) => found && `${found.line.mark.label} ×${found.passes} at ${found.paceFactor.toFixed(2)}`; // prettier-ignore
 
@@ -129,7 +129,7 @@ describe('a setting for a band', () => {
 describe('a station', () => {
   const now = Date.parse('2026-12-04T03:00:00.000Z');
   const every = (minutes: number, count: number, value: (at: number) => number): StationReading[] =>
-    Array.from({ length: count }, (_, at) => ({ of: 'pavement', value: value(at), at: new Date(now - (count - 1 - at) * minutes * 60_000).toISOString() })); // prettier-ignore
+    Array.from({ length: count }, (_, index) => ({ of: 'pavement', value: value(index), at: new Date(now - (count - 1 - index) * minutes * 60_000).toISOString() })); // prettier-ignore
 
   it('tells the last reading and where it is going', () => {
     // Half a degree in ten minutes is three in an hour.
@@ -164,7 +164,7 @@ describe('a station', () => {
     ); // prettier-ignore
   });
   it('a scale counts once it rests', () => {
-    const scale = (...values: number[]): StationReading[] => values.map((value, at) => ({ of: 'scale', value, at: new Date(now + at).toISOString() })); // prettier-ignore
+    const scale = (...values: number[]): StationReading[] => values.map((value, index) => ({ of: 'scale', value, at: new Date(now + index).toISOString() })); // prettier-ignore
     expect(scaleAtRest(scale(1, 2, 2, 2))).toBe(2);
     expect(scaleAtRest(scale(2, 2, 2.01))).toBeNull();
     expect(scaleAtRest(scale(2, 2))).toBeNull();
@@ -208,7 +208,7 @@ describe('a de-icer', () => {
   });
   it('has chloride by its salt', () => {
     const found = DEICER_SALT_IDS.map((salt) => chlorideOf({ salt, share: 0.5 }, 100));
-    [30.33, 31.945, 37.235, 0].forEach((kg, at) => expect(found[at]).toBeCloseTo(kg, 9));
+    [30.33, 31.945, 37.235, 0].forEach((kg, index) => expect(found[index]).toBeCloseTo(kg, 9));
     expect(chlorideOf({ salt: null, share: 1 }, 100)).toBeNull();
   });
   it('of an earlier version says nothing, in its own degrees', () => {

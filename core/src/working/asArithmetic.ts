@@ -82,7 +82,7 @@ const sumOf = (a: Value, b: Value, sign: 1 | -1): Value => ({
 function productOf(a: Value, b: Value, power: 1 | -1): Value {
   const [low, high] = power > 0 ? [b.low, b.high] : [1 / b.high, 1 / b.low];
   const all = [a.low * low, a.low * high, a.high * low, a.high * high];
-  return { low: Math.min(...all), high: Math.max(...all), of: a.of.map((p, at) => p + power * b.of[at]!) as unknown as Dimension }; // prettier-ignore
+  return { low: Math.min(...all), high: Math.max(...all), of: a.of.map((p, index) => p + power * b.of[index]!) as unknown as Dimension }; // prettier-ignore
 }
 
 type Token = Value | Exclude<Reads, 'stop' | '=' | null>;
@@ -118,7 +118,9 @@ const SLACK = 1e-6;
 /** Two values agree: of one dimension (a liter is a measure of its own), and no farther apart than their last digits. */
 function agree(a: Value, b: Value): boolean {
   const slack = SLACK * Math.max(Math.abs(a.high), Math.abs(b.high));
-  return a.of.every((power, at) => power === b.of[at]) && a.low <= b.high + slack && b.low <= a.high + slack;
+  return (
+    a.of.every((power, index) => power === b.of[index]) && a.low <= b.high + slack && b.low <= a.high + slack
+  );
 }
 
 /** Parts between two equals signs, as tokens. Words that stand for nothing are passed over; a term that is no quantity too. */
@@ -153,8 +155,8 @@ export function untrue({ parts }: Working): string[] {
   const text = (some: readonly (Term | Join)[]) => some.map((part) => (part.type === 'term' ? `${part.shown!.number} ${part.shown!.unit}` : (part.reads ?? '…'))).join(' '); // prettier-ignore
   return split(parts, ({ reads }) => reads === 'stop').flatMap((statement) => {
     const sides = split(statement, ({ reads }) => reads === '=');
-    return sides.slice(1).flatMap((right, at) => {
-      const left = sides[at]!;
+    return sides.slice(1).flatMap((right, index) => {
+      const left = sides[index]!;
       const first = right.find((part): part is Term => part.type === 'term' && valueOf(part) !== null);
       const [value, result] = [evaluate(tokensOf(left)), first ? valueOf(first) : null];
       return value && result && agree(value, result) ? [] : [`${text(left)} = ${text(right)}`];

@@ -75,8 +75,8 @@ function sheetLines(input: WorksheetInput, onDay: string, rules: RuleSetInput | 
 function benchLines(input: CalibrationInput, rig: RigInput): (Working | null)[] {
   const bench = benchRig(rig);
   const reading = evaluateCalibration(input, bench);
-  return input.runs.flatMap((run, at) => {
-    const read = reading.runs[at]!;
+  return input.runs.flatMap((run, index) => {
+    const read = reading.runs[index]!;
     return read.worked
       ? [runLine(run, read, input, bench), paceLine(run, read, input, reading.paceMPerS)]
       : [];
@@ -103,7 +103,7 @@ describe('the lines of Tarn Hollow hold as they stand', () => {
   });
   it('sites and widths', () => {
     for (const { input } of DEMO.sites)
-      evaluateSite(input).areas.forEach((area, at) => isTrue(measuredLine(input.areas[at]!, area)));
+      evaluateSite(input).areas.forEach((area, index) => isTrue(measuredLine(input.areas[index]!, area)));
     for (const { input } of DEMO.widthTests) {
       const reading = evaluateWidthTest(input);
       if (reading.lookedM !== null) isTrue(meanLine(reading, reading.lookedM, input));
@@ -142,8 +142,8 @@ it('sheets with any numbers, kinds and units', { timeout: 30_000 }, () => {
         ...blank,
         need: { nutrient: drawn.of, amount, unit },
         product: { ...product, package: { ...product.package, size: drawn.pack }, coverage: { ...product.coverage, size: drawn.covers } }, // prettier-ignore
-        areas: drawn.sizes.map((size, at) => ({
-          id: String(at),
+        areas: drawn.sizes.map((size, index) => ({
+          id: String(index),
           name: '',
           size,
           unit: blank.areas[0]!.unit,

@@ -60,11 +60,11 @@ export function evaluateLoad(input: LoadInput): LoadResult {
   const isVolume = UNITS[input.reserveUnit].kind === 'volume';
   const seconds = (text: string, field: string, bareUnit: 's' | 'min') => readIfPresent(text, () => readPositive(text, { kind: 'time', bareUnit, field }, message('errors.what.time')).si); // prettier-ignore
   const reserve = readIfPresent(input.reserve, () => readQuantity(input.reserve, { kind: isVolume ? 'volume' : 'mass', bareUnit: input.reserveUnit, field: 'reserve' }).si); // prettier-ignore
-  const areas = input.areas.map(({ id, heading, length }, at): [string, { headingDeg: number | null; lengthM: number | null }] => [
+  const areas = input.areas.map(({ id, heading, length }, index): [string, { headingDeg: number | null; lengthM: number | null }] => [
     id,
     {
-      headingDeg: readIfPresent(heading, () => readHeading(heading, `areas.${at}.heading`)),
-      lengthM: readIfPresent(length.text, () => readPositive(length.text, { kind: 'length', bareUnit: length.unit, field: `areas.${at}.length.text` }, message('errors.what.side')).si),
+      headingDeg: readIfPresent(heading, () => readHeading(heading, `areas.${index}.heading`)),
+      lengthM: readIfPresent(length.text, () => readPositive(length.text, { kind: 'length', bareUnit: length.unit, field: `areas.${index}.length.text` }, message('errors.what.side')).si),
     },
   ]); // prettier-ignore
   if (input.ready) noteDay(tryRead, input.ready.onDay, 'ready.onDay');

@@ -28,12 +28,12 @@ export function orderTable(
     cell(amountSi, units.amount),
     band(bandM2 * (rateSi ?? 0), units.amount),
   ];
-  const areas = numbers.areas.flatMap(({ areaM2, bandM2, amountSi }, at) =>
+  const areas = numbers.areas.flatMap(({ areaM2, bandM2, amountSi }, index) =>
     areaM2 === null
       ? []
       : [
           row(
-            reading.areas[at]?.name || speak(message('working.area', { number: at + 1 })),
+            reading.areas[index]?.name || speak(message('working.area', { number: index + 1 })),
             areaM2,
             bandM2,
             amountSi,

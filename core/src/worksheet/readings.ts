@@ -60,8 +60,8 @@ function readSplit(input: SplitInput, readIfPresent: Collected['readIfPresent'])
 }
 
 const readSoFar = ({ soFar, unit }: RuleFactsInput, readIfPresent: Collected['readIfPresent']): SoFar[] =>
-  soFar.flatMap(({ nutrient, amount }, at) => {
-    const wanted = { kind: 'massPerArea', bareUnit: unit, field: `rules.soFar.${at}.amount` } as const;
+  soFar.flatMap(({ nutrient, amount }, index) => {
+    const wanted = { kind: 'massPerArea', bareUnit: unit, field: `rules.soFar.${index}.amount` } as const;
     const kgPerM2 = readIfPresent(amount, () => {
       const { si } = readQuantity(amount, wanted);
       if (si >= 0) return si;

@@ -135,7 +135,7 @@ describe('a chart and the product of a sheet', () => {
     expect(chartMatch(feed({ name: 'Lake feed', grainSize: '215', lot: 'B' }), chart('Lake feed', { grain: '120', lot: 'A' }), null, '').differs).toEqual(['grain', 'lot']); // prettier-ignore
   });
   it('a rate within rounding of the last one tested was tested', () => {
-    const lines = [1, 2].map((rate, at) => ({ mark: { label: String(at), opening: at }, rateSi: rate, tested: true })); // prettier-ignore
+    const lines = [1, 2].map((rate, index) => ({ mark: { label: String(index), opening: index }, rateSi: rate, tested: true })); // prettier-ignore
     expect(lookUpMark(lines, 2.004, false)!.beyond).toBeNull();
     expect(lookUpMark(lines, 2.02, false)!.beyond).toBe('above');
   });

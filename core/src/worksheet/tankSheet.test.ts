@@ -70,7 +70,7 @@ describe('tanks of a sheet', () => {
         const { plan, parts } = tanks(input);
         const sum = (of: (fill: NonNullable<NonNullable<typeof plan>['full']>) => number) => plan!.fullTanks * (plan!.full ? of(plan!.full) : 0) + (plan!.last ? of(plan!.last) : 0);
         expect(sum(({ areaM2 }) => areaM2) / size).toBeCloseTo(1, 9);
-        parts.forEach((part, at) => expect(sum((fill) => fill.products[at]!.si) / part.totalSi).toBeCloseTo(1, 9));
+        parts.forEach((part, index) => expect(sum((fill) => fill.products[index]!.si) / part.totalSi).toBeCloseTo(1, 9));
         expect(sum(({ mixL, waterL, products }) => mixL - waterL - products.reduce((all, { si }) => all + si, 0))).toBeCloseTo(0, 6);
       }),
       { seed: 51, numRuns: 60 },

@@ -92,8 +92,8 @@ function ratesOf(
   { readIfPresent }: ReturnType<typeof collect>,
 ): (TankProduct & { readonly label: ProductInput })[] {
   const own = goesInTank(product.kind) && onceSi !== null ? [{ id: 'product', form: PRODUCT_KINDS[product.kind].form, perM2: onceSi, label: product }] : []; // prettier-ignore
-  const others = mates.flatMap((mate, at) => {
-    const perM2 = readIfPresent(mate.amount, () => mateRate(mate, at, mixLPerM2));
+  const others = mates.flatMap((mate, index) => {
+    const perM2 = readIfPresent(mate.amount, () => mateRate(mate, index, mixLPerM2));
     return perM2 === null ? [] : [{ id: mate.id, form: PRODUCT_KINDS[mate.product.kind].form, perM2, label: mate.product }]; // prettier-ignore
   });
   return [...own, ...others];
@@ -150,13 +150,13 @@ export function tankSheet(input: WorksheetInput, answer: WorksheetAnswer, facts:
     off: mixLPerM2 === null ? null : carrierLow !== null && mixLPerM2 < carrierLow * (1 - 1e-9) ? 'below' : carrierHigh !== null && mixLPerM2 > carrierHigh * (1 + 1e-9) ? 'above' : null, // prettier-ignore
     tankL,
     waterC,
-    parts: rates.map(({ id, form, perM2, label }, at) => ({
+    parts: rates.map(({ id, form, perM2, label }, index) => ({
       id,
       name: nameOf(label),
       form,
       perM2,
       totalSi: perM2 * (totalM2 ?? 0),
-      dissolved: dissolvedIn(plan?.full ?? plan?.last ?? null, at, label, waterC),
+      dissolved: dissolvedIn(plan?.full ?? plan?.last ?? null, index, label, waterC),
     })),
     plan,
     lacks: [

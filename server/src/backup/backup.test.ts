@@ -88,7 +88,7 @@ describe('an archive', () => {
       while (!ended.signal.aborted) await request(harness.app).put(`/api/jobs/${v7()}`).send(sampleWrite());
     };
     const writers = [write(), write()];
-    for (let at = 0; at < 5; at += 1) {
+    for (let index = 0; index < 5; index += 1) {
       await writeBackup(connection, file('busy.zip'));
       const archive = await openArchive(file('busy.zip'));
       const areas = new Map<unknown, number>();

@@ -32,9 +32,9 @@ const JOB = { kind: 'jobs', verb: 'write' } as const;
 /** A site whose outlines take seconds to work out, though each lies by itself. */
 function ruggedSite() {
   const ring = (seed: number) =>
-    Array.from({ length: 4000 }, (_, at) => {
-      const turn = (2 * Math.PI * at) / 4000;
-      const far = 60 + 40 * Math.abs(Math.sin(at * 12.9898 + seed) * 43_758.5453 - Math.floor(Math.sin(at * 12.9898 + seed) * 43_758.5453)); // prettier-ignore
+    Array.from({ length: 4000 }, (_, index) => {
+      const turn = (2 * Math.PI * index) / 4000;
+      const far = 60 + 40 * Math.abs(Math.sin(index * 12.9898 + seed) * 43_758.5453 - Math.floor(Math.sin(index * 12.9898 + seed) * 43_758.5453)); // prettier-ignore
       return [seed * 500 + far * Math.cos(turn), far * Math.sin(turn)];
     });
   const part = (seed: number) => ({ id: `p${seed}`, kind: 'boundary', cut: false, outlines: [ring(seed)], from: '', off: '', unit: 'm', at: { x: 0, y: 0, turn: 0 } }); // prettier-ignore

@@ -51,9 +51,9 @@ function apart({ id, schemaVersion, input, createdAt }: OldRow) {
   const moments = momentsOf(all, createdAt);
   return {
     aim: { ...aim, ...(Array.isArray(confirmed) && { confirmed: confirmed.map(named) }) },
-    runs: all.map((run, at) => {
+    runs: all.map((run, index) => {
       const { id: was, step, ...said } = run;
-      return { id: ids.get(String(was)) ?? '', step, occurredAt: moments[at], input: { ...said, units: whole['units'] } }; // prettier-ignore
+      return { id: ids.get(String(was)) ?? '', step, occurredAt: moments[index], input: { ...said, units: whole['units'] } }; // prettier-ignore
     }),
   };
 } // prettier-ignore

@@ -11,9 +11,9 @@ const isLeftOut = (marker: number): boolean => (marker >= 0xe1 && marker <= 0xef
 
 /** How a JPEG is to be turned, 1 to 8, as its Exif says; 1: not at all. */
 export function jpegOrientation(bytes: Buffer): number {
-  for (let at = 2; at + 4 <= bytes.length && bytes[at] === 0xff && bytes[at + 1] !== SCAN; at += 2 + bytes.readUInt16BE(at + 2)) {
-    if (bytes[at + 1] !== 0xe1 || ascii(bytes, at + 4, 6) !== 'Exif\0\0') continue;
-    const base = at + 10;
+  for (let index = 2; index + 4 <= bytes.length && bytes[index] === 0xff && bytes[index + 1] !== SCAN; index += 2 + bytes.readUInt16BE(index + 2)) {
+    if (bytes[index + 1] !== 0xe1 || ascii(bytes, index + 4, 6) !== 'Exif\0\0') continue;
+    const base = index + 10;
     const isLittle = ascii(bytes, base, 2) === 'II';
     const [short, long] = [(i: number) => (isLittle ? bytes.readUInt16LE(i) : bytes.readUInt16BE(i)), (i: number) => (isLittle ? bytes.readUInt32LE(i) : bytes.readUInt32BE(i))];
     try {
@@ -77,13 +77,13 @@ const PNG_KEPT = new Set([
 
 function cleanPng(bytes: Buffer): Buffer | null {
   const kept: Buffer[] = [bytes.subarray(0, 8)];
-  for (let at = 8; at + 12 <= bytes.length; ) {
-    const name = ascii(bytes, at + 4, 4);
-    const end = at + 12 + bytes.readUInt32BE(at);
+  for (let index = 8; index + 12 <= bytes.length; ) {
+    const name = ascii(bytes, index + 4, 4);
+    const end = index + 12 + bytes.readUInt32BE(index);
     if (end > bytes.length) return null;
-    if (PNG_KEPT.has(name)) kept.push(bytes.subarray(at, end));
+    if (PNG_KEPT.has(name)) kept.push(bytes.subarray(index, end));
     if (name === 'IEND') return Buffer.concat(kept);
-    at = end;
+    index = end;
   }
   return null;
 }
@@ -94,15 +94,15 @@ const WEBP_FLAGS = 0x08 | 0x04;
 
 function cleanWebp(bytes: Buffer): Buffer | null {
   const kept: Buffer[] = [];
-  for (let at = 12; at + 8 <= bytes.length; ) {
-    const name = ascii(bytes, at, 4);
-    const size = bytes.readUInt32LE(at + 4);
-    const end = at + 8 + size + (size % 2);
-    if (at + 8 + size > bytes.length) return null;
-    const chunk = Buffer.from(bytes.subarray(at, end));
+  for (let index = 12; index + 8 <= bytes.length; ) {
+    const name = ascii(bytes, index, 4);
+    const size = bytes.readUInt32LE(index + 4);
+    const end = index + 8 + size + (size % 2);
+    if (index + 8 + size > bytes.length) return null;
+    const chunk = Buffer.from(bytes.subarray(index, end));
     if (name === 'VP8X') chunk[8]! &= ~WEBP_FLAGS;
     if (!WEBP_LEFT_OUT.has(name)) kept.push(chunk);
-    at = end;
+    index = end;
   }
   if (kept.length === 0) return null;
   const body = Buffer.concat(kept);

@@ -56,9 +56,9 @@ async function fillCrew(crewId: string): Promise<void> {
     after = last.seq;
   }
   const lines = doneRows(all).map(ledgerRow).filter(({ isVoid }) => !isVoid); // prettier-ignore
-  for (let at = 0; at < lines.length; at += AT_ONCE)
+  for (let index = 0; index < lines.length; index += AT_ONCE)
     // oxlint-disable-next-line no-await-in-loop
-    await AppliedRow.bulkCreate(lines.slice(at, at + AT_ONCE).map((line) => lineOf(crewId, line)));
+    await AppliedRow.bulkCreate(lines.slice(index, index + AT_ONCE).map((line) => lineOf(crewId, line)));
 }
 
 /** Makes the ledger's lines anew where another program made them, or other columns. They hold nothing but what the applications say. */

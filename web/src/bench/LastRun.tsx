@@ -17,12 +17,12 @@ export const LastRun = memo(function LastRunOf({
   input: CalibrationInput;
   on: CalibrationContext;
 }) {
-  const at = input.runs.findLastIndex(({ excluded, step }) => excluded === '' && step === '');
-  const run = input.runs[at];
-  const read = on.reading.runs[at];
+  const index = input.runs.findLastIndex(({ excluded, step }) => excluded === '' && step === '');
+  const run = input.runs[index];
+  const read = on.reading.runs[index];
   if (!run || !read?.worked) return null;
   return (
-    <Section heading={say('bench.lastRun', { number: at + 1, setting: run.setting || 'none' })}>
+    <Section heading={say('bench.lastRun', { number: index + 1, setting: run.setting || 'none' })}>
       <WorkingLine
         working={runLine(run, read, input, on.bench)}
         names={{ rate: say('testRun.result.rate') }}

@@ -8,17 +8,17 @@ beforeEach(() => keepDemo());
 
 const doubts = (count: number) =>
   ({
-    plausibility: Array.from({ length: count }, (_, at) => ({
-      id: `far.${at}`,
+    plausibility: Array.from({ length: count }, (_, index) => ({
+      id: `far.${index}`,
       kind: 'far',
-      runs: [`run-${at}`],
-      text: `Run ${at} comes to 150 times the rate.`,
+      runs: [`run-${index}`],
+      text: `Run ${index} comes to 150 times the rate.`,
       yes: 'It is right',
     })),
   }) as unknown as CalibrationResult;
 const input = {
   ...blankCalibration('us'),
-  runs: Array.from({ length: 9 }, (_, at) => ({ id: `run-${at}` })) as never,
+  runs: Array.from({ length: 9 }, (_, index) => ({ id: `run-${index}` })) as never,
 };
 
 it.each([

@@ -26,14 +26,14 @@ export function PlausibilityQuestions({ input, reading: { plausibility }, set }:
               {speak(message(`questions.yes.${kind}`))}
             </Button>
             {runs.map((run) => {
-              const at = input.runs.findIndex((each) => each.id === run);
+              const index = input.runs.findIndex((each) => each.id === run);
               return (
                 <Button
                   key={run}
                   minHeight="touch"
-                  onClick={() => set(`runs.${at}.excluded`, say('bench.doubt.wentWrong'))}
+                  onClick={() => set(`runs.${index}.excluded`, say('bench.doubt.wentWrong'))}
                 >
-                  {say('bench.doubt.exclude', { number: at + 1 })}
+                  {say('bench.doubt.exclude', { number: index + 1 })}
                 </Button>
               );
             })}

@@ -42,7 +42,7 @@ const restsOn = ({ runs }: CalibrationInput): string[] =>
 /** Which test runs came since it was signed off, in words. */
 function sinceText(input: CalibrationInput): string | null {
   const since = new Set(runsSince(input));
-  const numbers = input.runs.flatMap(({ id }, at) => (since.has(id) ? [at + 1] : []));
+  const numbers = input.runs.flatMap(({ id }, index) => (since.has(id) ? [index + 1] : []));
   if (numbers.length === 0) return null;
   return say('bench.sign.since', { count: numbers.length, numbers: numbers.join(', ') });
 }

@@ -86,13 +86,13 @@ export function TestRuns({ resting, ...props }: Props) {
       {first > 0 && (
         <Button variant="ghost" minHeight="44px" marginLeft="-12px" onClick={() => setShowsAll(true)}>{say('bench.runs.earlier', { count: first })}</Button>
       )}
-      {input.runs.map((run, at) => at < first ? null : (
+      {input.runs.map((run, index) => index < first ? null : (
         <Box key={run.id} borderTopWidth="1px" borderColor="line">
-          <RunLine run={run} at={at} resting={resting} on={on} isOpen={runs.open === run.id} onOpen={runs.setOpen} />
+          <RunLine run={run} at={index} resting={resting} on={on} isOpen={runs.open === run.id} onOpen={runs.setOpen} />
           {runs.open === run.id && (
-            <OpenRun {...props} run={run} at={at} path={`/bench/${calibration}/run/${run.id}`} />
+            <OpenRun {...props} run={run} at={index} path={`/bench/${calibration}/run/${run.id}`} />
           )}
-          <FieldErrors error={props.errorAt(`runs.${at}`)} input="" />
+          <FieldErrors error={props.errorAt(`runs.${index}`)} input="" />
         </Box>
       ))}
       {next && input.runs.length > 0 && (

@@ -44,7 +44,7 @@ it('a new one is blank each time, and what was begun is offered beside it', asyn
 
 it('one without a name is offered too, three at most, the latest first', async () => {
   const names = ['A', 'B', '', 'D'];
-  await Promise.all(names.map((each, at) => drafts.set(`rigs:new-${at}:tab`, { schemaVersion: RIGS.kind.schemaVersion, input: rig(each), base: null, at }))); // prettier-ignore
+  await Promise.all(names.map((each, index) => drafts.set(`rigs:new-${index}:tab`, { schemaVersion: RIGS.kind.schemaVersion, input: rig(each), base: null, at: index }))); // prettier-ignore
   page();
   const links = screen.getAllByRole('link').map(({ textContent }) => textContent);
   expect(links).toEqual(expect.arrayContaining(['D', 'no name', 'B']));

@@ -56,7 +56,7 @@ const keyOf = (event: EventName, subjects: Subjects) => {
 /** As many documents as one request may ask for. */
 const inBatches = (subjects: Subjects): (string | undefined)[] => {
   if (subjects === null || typeof subjects === 'string') return [subjects ?? undefined];
-  return Array.from({ length: Math.ceil(subjects.length / MAX_READ) }, (_, at) => subjects.slice(at * MAX_READ, (at + 1) * MAX_READ).join()); // prettier-ignore
+  return Array.from({ length: Math.ceil(subjects.length / MAX_READ) }, (_, index) => subjects.slice(index * MAX_READ, (index + 1) * MAX_READ).join()); // prettier-ignore
 };
 
 /** Rows as they stand on the server, page after page: of one document, or all. */

@@ -40,7 +40,13 @@ describe('areas of a sheet', () => {
   });
 
   it('a full sheet says where the others go', () => {
-    open(Array.from({ length: MAX_AREAS }, (_, at) => ({ ...LAWN, id: String(at), name: `Area ${at}` })));
+    open(
+      Array.from({ length: MAX_AREAS }, (_, index) => ({
+        ...LAWN,
+        id: String(index),
+        name: `Area ${index}`,
+      })),
+    );
     expect(screen.getByText(`A sheet holds ${MAX_AREAS} areas: put the others on another job.`)).toBeTruthy();
     expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Add area' }).disabled).toBe(true);
   });

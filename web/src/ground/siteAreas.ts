@@ -14,12 +14,12 @@ export interface SiteArea {
 
 /** Each measured area of a site with its size of now. */
 export function siteAreas({ id: site, input }: Doc<SiteInput>): SiteArea[] {
-  return evaluateSite(input).areas.flatMap(({ id, treatableM2, measured }, at) => {
-    const { name, shownIn, treated } = input.areas[at]!;
+  return evaluateSite(input).areas.flatMap(({ id, treatableM2, measured }, index) => {
+    const { name, shownIn, treated } = input.areas[index]!;
     if (!treatableM2) return [];
     const area = {
       id: newId(),
-      name: name || say('sheet.area.number', { number: at + 1 }),
+      name: name || say('sheet.area.number', { number: index + 1 }),
       size: measuredSize(treatableM2, measured.bandM2, shownIn),
       unit: shownIn,
       from: { site, area: id },

@@ -275,10 +275,10 @@ export function SheetView({ heading, acts, beside, path, pathOf, state }: Props)
   useCommands([
     { id: 'copy', label: say('sheet.working.copy'), keys: 'c', run: () => void copy() },
     { id: 'print', label: say('sheet.working.print'), keys: 'p', run: print },
-    ...stops.map(({ id, label, to }, at) => ({
+    ...stops.map(({ id, label, to }, index) => ({
       id: `stop.${id}`,
       label: say('sheet.stop.go', { label }),
-      keys: `Alt+${at + 1}`,
+      keys: `Alt+${index + 1}`,
       run: () => {
         onPart(id);
         void navigate(to, { state });

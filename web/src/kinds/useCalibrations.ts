@@ -50,7 +50,7 @@ function wholeOf(
   const input = withRuns(doc.input, rows, open);
   const isSame =
     before?.input.runs.length === input.runs.length &&
-    input.runs.every((run, at) => run === before.input.runs[at] || JSON.stringify(run) === JSON.stringify(before.input.runs[at])); // prettier-ignore
+    input.runs.every((run, index) => run === before.input.runs[index] || JSON.stringify(run) === JSON.stringify(before.input.runs[index])); // prettier-ignore
   const whole = isSame ? before : { ...doc, input };
   WHOLE.set(doc, whole);
   return whole;

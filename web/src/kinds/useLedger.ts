@@ -47,7 +47,7 @@ export const useLedger = (ask: LedgerAsk | null) =>
 /** The crew's years, this one first, back to the first that anybody has records of. */
 export function yearsFrom(today: string, start: string, count = 10): { from: string; to: string }[] {
   const years = [yearOf(today, start)];
-  for (let at = 1; at < count; at += 1) {
+  for (let index = 1; index < count; index += 1) {
     const { from } = years.at(-1)!;
     years.push(yearOf(`${Number(from.slice(0, 4)) - 1}-${from.slice(5)}`, start));
   }

@@ -22,12 +22,12 @@ export default function MonthChart({ area, months, unit }: { area: LedgerArea; m
     const colours = [ink.act, ink.tape, ink.water];
     return {
       labels: months.map(monthName),
-      datasets: SHOWN.map((nutrient, at) => ({
+      datasets: SHOWN.map((nutrient, index) => ({
         label: NUTRIENTS[nutrient].symbol,
         data: months.map((month) => fromSi(by.get(month)?.perM2[nutrient] ?? 0, unit)),
-        backgroundColor: colours[at],
+        backgroundColor: colours[index],
         borderColor: ink.ink,
-        borderWidth: at,
+        borderWidth: index,
       })),
     };
   }, [area, months, unit, ink]);

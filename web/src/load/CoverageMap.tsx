@@ -111,7 +111,7 @@ export function MapLegend() {
         : say('load.cover.band', { from: percentTo(at - 1), to: percentTo(at) });
   return (
     <Box display="flex" flexWrap="wrap" gap="6px 14px" alignItems="center" fontSize="15px" marginTop="8px">
-      {BANDS.map((band, at) => (
+      {BANDS.map((band, index) => (
         <Box key={band.to} display="flex" gap="6px" alignItems="center">
           <Box
             width="26px"
@@ -120,7 +120,7 @@ export function MapLegend() {
             borderColor="ink.soft"
             style={{ background: swatch(band) }}
           />
-          {text(at)}
+          {text(index)}
         </Box>
       ))}
       <Box color="ink.soft">{say('load.cover.legend')}</Box>
@@ -146,14 +146,14 @@ export function GroundHistogram({ histogram }: Pick<Coverage, 'histogram'>) {
         role="img"
         aria-label={say('load.cover.histogram')}
       >
-        {histogram.map((share, at) => (
+        {histogram.map((share, index) => (
           <rect
-            key={`from ${at * 10} %`}
-            x={at * each + 1}
+            key={`from ${index * 10} %`}
+            x={index * each + 1}
             y={high - (share / most) * high}
             width={each - 2}
             height={(share / most) * high}
-            fill={css(BANDS[bandOf(at / 10 + 0.05)]!.ink)}
+            fill={css(BANDS[bandOf(index / 10 + 0.05)]!.ink)}
             stroke={ink.ink}
             strokeWidth="0.6"
           />

@@ -53,9 +53,9 @@ function AreaChoice({
   onChoose(id: string): void;
 }) {
   if (areas.length < 2) return null;
-  const options = areas.map(({ id, name }, at) => ({
+  const options = areas.map(({ id, name }, index) => ({
     id,
-    label: say('load.areaOf', { name, number: at + 1, all: areas.length }),
+    label: say('load.areaOf', { name, number: index + 1, all: areas.length }),
   }));
   return (
     <Box width="min(320px, 100%)" data-noprint>

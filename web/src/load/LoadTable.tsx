@@ -76,8 +76,8 @@ function Fills({ run, of, units }: Props) {
   if (fills.length < 2) return null;
   const shown =
     fills.length <= MAX_FILLS
-      ? fills.map((_, at) => at)
-      : [...Array.from({ length: MAX_FILLS - 1 }, (_, at) => at), fills.length - 1];
+      ? fills.map((_, index) => index)
+      : [...Array.from({ length: MAX_FILLS - 1 }, (_, index) => index), fills.length - 1];
   return shown.map((at) => (
     <Row key={at}>
       <Head scope="row" color="ink.soft" fontWeight="normal">

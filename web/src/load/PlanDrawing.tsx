@@ -133,12 +133,12 @@ function Flags({ run, fit }: { run: AreaRun; fit: Fit }) {
     lanes.slice(0, 1).flatMap(({ flags, headingDeg, spacingM }) => {
       const every = Math.max(1, Math.ceil(EVERY_PX / (spacingM * fit.perM)));
       const [dx, dy] = [-Math.sin((headingDeg * Math.PI) / 180), Math.cos((headingDeg * Math.PI) / 180)];
-      return flags.map(({ point }, at): ReactNode => {
+      return flags.map(({ point }, index): ReactNode => {
         const { x, y } = fit.at(point);
         return (
           <g key={`${piece}.${point.x}.${point.y}`}>
             <line x1={x} y1={y} x2={x + dx * 8} y2={y + dy * 8} stroke={FILL.ink} strokeWidth="1.5" />
-            {at % every === 0 && (
+            {index % every === 0 && (
               <text
                 x={x + dx * 18}
                 y={y + dy * 18 + 4.5}
@@ -147,7 +147,7 @@ function Flags({ run, fit }: { run: AreaRun; fit: Fit }) {
                 fontWeight="600"
                 fill={FILL.ink}
               >
-                {at + 1}
+                {index + 1}
               </text>
             )}
           </g>
@@ -174,7 +174,7 @@ function Word({ x, y, children }: { x: number; y: number; children: string | num
 
 /** Where fills run out, and where the product stands. */
 function Fills({ run, fit }: { run: AreaRun; fit: Fit }) {
-  const ends = run.fills.flatMap(({ end }, at) => (end ? [{ at, ...fit.at(end.point) }] : []));
+  const ends = run.fills.flatMap(({ end }, index) => (end ? [{ at: index, ...fit.at(end.point) }] : []));
   const shown = ends.slice(0, 12);
   const refillAt = run.refillAt && fit.at(run.refillAt);
   return (

@@ -25,10 +25,10 @@ const TURN_DEG = 15;
 /** Which way passes run: the best one, or one's own. */
 function HeadingFields({ run, of }: Props) {
   const { input, set, areaOf, setArea } = useLoadFields();
-  const at = input.areas.findIndex(({ id }) => id === run.id);
+  const index = input.areas.findIndex(({ id }) => id === run.id);
   const own = areaOf(run.id).heading;
   const headingDeg = Math.round(run.plan.headingDeg * 10) / 10;
-  const error = of.load.errors.find(({ field }) => field === `areas.${at}.heading`);
+  const error = of.load.errors.find(({ field }) => field === `areas.${index}.heading`);
   return (
     <StatedDefault
       name={say('load.direction')}
@@ -257,8 +257,8 @@ function WaterFields({ of }: Pick<Props, 'of'>) {
 function LengthField({ run, of }: Props) {
   const { areaOf, setArea, input } = useLoadFields();
   const { length } = areaOf(run.id);
-  const at = input.areas.findIndex(({ id }) => id === run.id);
-  const error = of.load.errors.find(({ field }) => field === `areas.${at}.length.text`);
+  const index = input.areas.findIndex(({ id }) => id === run.id);
+  const error = of.load.errors.find(({ field }) => field === `areas.${index}.length.text`);
   const known = of.load.areas.get(run.id)?.lengthM ?? null;
   return (
     <StatedDefault

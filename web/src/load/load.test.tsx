@@ -220,7 +220,7 @@ describe('files', () => {
 });
 
 describe('the order of the season', () => {
-  const keep = (...names: string[]) => queries.setQueryData([...keysOf(KINDS.jobs).all, 'isReady:true'], names.map((name, at) => fetched(String(at), sampleSheet(name)))); // prettier-ignore
+  const keep = (...names: string[]) => queries.setQueryData([...keysOf(KINDS.jobs).all, 'isReady:true'], names.map((name, index) => fetched(String(index), sampleSheet(name)))); // prettier-ignore
 
   it('adds up what is ready, product by product, and says what to buy', () => {
     keep(SEPTEMBER, 'First feed, lake front');

@@ -11,8 +11,8 @@ const OFF = 0.02;
 
 /** Where flags stand along the edge, for each direction. */
 function flagLines({ plan }: AreaRun, unit: LengthUnit): string[] {
-  const lanes = plan.pieces.flatMap((piece, at) =>
-    piece.lanes.map((each, direction) => ({ ...each, number: at + 1, isSecond: direction > 0 })),
+  const lanes = plan.pieces.flatMap((piece, index) =>
+    piece.lanes.map((each, direction) => ({ ...each, number: index + 1, isSecond: direction > 0 })),
   );
   return lanes.flatMap(({ flags, number, isSecond }) => {
     if (flags.length < 2) return [];

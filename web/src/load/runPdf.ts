@@ -46,9 +46,9 @@ function tableOf(run: AreaRun, { of, units }: RunPaper): TableCell[][] {
       ? []
       : run.fills
           .slice(0, 14)
-          .map((fill, at) =>
+          .map((fill, index) =>
             tick(
-              say(of.sheet.isMix ? 'load.tank.number' : 'load.fill.number', { number: at + 1 }),
+              say(of.sheet.isMix ? 'load.tank.number' : 'load.fill.number', { number: index + 1 }),
               shownIn(fill.amountSi, units.fill),
               fillEndText(fill, units.length),
             ),
@@ -109,5 +109,5 @@ export const runPdf = (paper: RunPaper): Promise<Blob> =>
     pageSize: 'LETTER',
     pageMargins: [40, 40, 40, 36],
     defaultStyle: { font: PRINT_FONT, fontSize: 11 },
-    content: paper.of.sheet.areas.map((run, at) => pageOf(run, at, paper)),
+    content: paper.of.sheet.areas.map((run, index) => pageOf(run, index, paper)),
   });

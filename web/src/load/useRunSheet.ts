@@ -30,9 +30,9 @@ const NONE: readonly never[] = [];
 
 /** An area of a site as it lies: without what its buffers hold back; null where its parts have no place. */
 function groundIn({ input }: Doc<SiteInput>, areaId: string): GroundFacts | null {
-  const at = input.areas.findIndex(({ id }) => id === areaId);
-  const area = input.areas[at];
-  const read = area && evaluateSite(input).areas[at];
+  const index = input.areas.findIndex(({ id }) => id === areaId);
+  const area = input.areas[index];
+  const read = area && evaluateSite(input).areas[index];
   const ground = read && lyingGround(area, read.measured);
   if (!ground || ground.length === 0) return null;
   const edges = read.edges.flatMap(({ of, lines }) => lines.map((line) => Object.assign({ kind: of }, line)));

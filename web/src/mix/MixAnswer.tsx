@@ -56,11 +56,11 @@ function Options({
   if (options.length < 2) return null;
   return (
     <Box role="group" aria-label={say('shelf.mix.countOf')} display="flex" flexWrap="wrap" gap="8px" marginBottom="12px">
-      {options.map((mix, at) => {
-        const dearer = options[at - 1];
+      {options.map((mix, index) => {
+        const dearer = options[index - 1];
         const saves = dearer ? say('shelf.mix.saves', { percent: showExact((1 - mix.centsPerM2 / dearer.centsPerM2) * 100, 2) }) : '';
         return (
-          <Button key={mix.parts.length} minHeight="44px" aria-pressed={at === chosen} variant={at === chosen ? 'solid' : 'outline'} onClick={() => onChoose(at)}>
+          <Button key={mix.parts.length} minHeight="44px" aria-pressed={index === chosen} variant={index === chosen ? 'solid' : 'outline'} onClick={() => onChoose(index)}>
             {mix.parts.length === 1 ? say('shelf.mix.one') : say('shelf.mix.many', { count: mix.parts.length })}
             {saves}
           </Button>

@@ -53,9 +53,9 @@ async function allOf(kind: Kind): Promise<Kept[]> {
 async function someOf(kind: Kind, ids: readonly string[]): Promise<StoredDocument<unknown>[]> {
   const stored = await documentsOf(kind).getMany(ids);
   const saved = new Map(waitingOf(kind).map((entry) => [entry.documentId, entry]));
-  return ids.flatMap((id, at) => {
+  return ids.flatMap((id, index) => {
     const entry = saved.get(id);
-    const kept = entry ? savedHere(kind, entry, stored[at]) : stored[at];
+    const kept = entry ? savedHere(kind, entry, stored[index]) : stored[index];
     return kept ? [kept.doc] : [];
   });
 }
@@ -118,9 +118,9 @@ async function noteSeen(
   const seen = docs as StoredDocument<unknown>[];
   const known = await documentsOf(kind).getMany(seen.map(({ id }) => id));
   // The line that the server told goes with the version that it is of.
-  const rows = seen.map((doc, at): [string, Kept] => [
+  const rows = seen.map((doc, index): [string, Kept] => [
     doc.id,
-    { doc, line: known[at]?.doc.version === doc.version ? known[at].line : null },
+    { doc, line: known[index]?.doc.version === doc.version ? known[index].line : null },
   ]);
   if (rows.length > 0) await documentsOf(kind).setMany(rows);
 }

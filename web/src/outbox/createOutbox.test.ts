@@ -98,7 +98,7 @@ describe('what waits', () => {
     const phone = device();
     server.isSilent = true;
     const before = page(phone);
-    const names = Array.from({ length: 500 }, (_, at) => `r${String(at).padStart(3, '0')}`);
+    const names = Array.from({ length: 500 }, (_, index) => `r${String(index).padStart(3, '0')}`);
     await Promise.all(names.map((id) => before.add(row(id)).held));
     expect(phone.rows.size).toBe(500);
     comeBack();
@@ -106,20 +106,20 @@ describe('what waits', () => {
     await after.open();
     await vi.waitFor(() => expect(phone.rows.size).toBe(0), { timeout: 10_000 });
     expect(new Set(server.sent).size).toBe(500);
-    expect(server.sent.filter((id, at) => server.sent.indexOf(id) === at)).toEqual(names);
+    expect(server.sent.filter((id, index) => server.sent.indexOf(id) === index)).toEqual(names);
   });
 
   it('of a network that comes and goes is sent all the same, and no more than once', async () => {
     const outbox = page(device());
-    for (let at = 0; at < 12; at += 1) {
-      server.isSilent = at % 2 === 0;
+    for (let index = 0; index < 12; index += 1) {
+      server.isSilent = index % 2 === 0;
       onlineManager.setOnline(!server.isSilent);
       // oxlint-disable-next-line no-await-in-loop -- one after the other
-      await outbox.add(row(`r${at}`)).held;
+      await outbox.add(row(`r${index}`)).held;
     }
     comeBack();
     await vi.waitFor(() => expect(ids(outbox)).toEqual([]), { timeout: 8000 });
-    expect(server.sent.toSorted()).toEqual(Array.from({ length: 12 }, (_, at) => `r${at}`).toSorted());
+    expect(server.sent.toSorted()).toEqual(Array.from({ length: 12 }, (_, index) => `r${index}`).toSorted());
   });
 });
 

@@ -79,7 +79,7 @@ function Gone({ view, planned, put }: { view: PlanView; planned: readonly Planne
 /** Fields of what is planned: its day, its amount, its product, and what it waits for. */
 function PortionFields({ portions, view, put, errorAt, input }: Pick<Props, 'portions' | 'view' | 'input' | 'errorAt'> & { put(change: (each: PortionInput) => PortionInput): void }) {
   const [first] = portions as [PortionInput];
-  const at = input.portions.findIndex(({ id }) => id === first.id);
+  const index = input.portions.findIndex(({ id }) => id === first.id);
   const [day, setDay] = useState(first.onDay);
   const [from, setFrom] = useState(first.onDay);
   if (from !== first.onDay) {
@@ -93,8 +93,8 @@ function PortionFields({ portions, view, put, errorAt, input }: Pick<Props, 'por
   const { hold } = first;
   return (
     <Fields>
-      <LabelledField label={say('plans.portion.day')} type="date" value={day} onChange={onDay} error={errorAt(`portions.${at}.onDay`)} />
-      <LabelledField label={say('plans.portion.amount')} inputMode="decimal" unit={<Box whiteSpace="nowrap">{UNITS[first.unit].symbol}</Box>} value={first.amount} onChange={(amount) => put((each) => ({ ...each, amount }))} error={errorAt(`portions.${at}.amount`)} />
+      <LabelledField label={say('plans.portion.day')} type="date" value={day} onChange={onDay} error={errorAt(`portions.${index}.onDay`)} />
+      <LabelledField label={say('plans.portion.amount')} inputMode="decimal" unit={<Box whiteSpace="nowrap">{UNITS[first.unit].symbol}</Box>} value={first.amount} onChange={(amount) => put((each) => ({ ...each, amount }))} error={errorAt(`portions.${index}.amount`)} />
       <Choice label={say('plans.portion.product')} value={first.product} options={[...(view.shelf.some(({ id }) => id === first.product) ? [] : [{ id: first.product, label: say('plans.portion.gone.product', { product: first.productName }) }]), ...view.shelf.map(({ id, input: { name } }) => ({ id, label: name }))]} onChange={(product) => put((each) => ({ ...each, product, productName: view.shelf.find(({ id }) => id === product)?.input.name ?? each.productName }))} />
       <Choice label={say('plans.portion.hold')} value={hold} options={HOLD} onChange={(next) => put((each) => ({ ...each, hold: next }))} />
       {hold !== '' && <LabelledField label={say('plans.portion.why')} value={first.why} onChange={(why) => put((each) => ({ ...each, why }))} />}
@@ -112,7 +112,7 @@ function Acts(props: Props & { planned: readonly PlannedPortion[]; ids: Readonly
   const [told, setTold] = useState('');
   const job = planned.find((each) => each.input.job !== '')?.input.job ?? '';
   const act = (next: readonly PortionInput[], words: string, nothing: string) => {
-    if (next.every((each, at) => each === input.portions[at]) && next.length === input.portions.length) return setTold(nothing);
+    if (next.every((each, index) => each === input.portions[index]) && next.length === input.portions.length) return setTold(nothing);
     change(next, words);
     onClose();
   };

@@ -124,7 +124,7 @@ function ComparisonTable({ products, lines, of, onPutOnJob }: TableProps) {
         <thead>
           <tr>
             <chakra.td minWidth="130px" />
-            {products.map(({ id, input }, at) => (
+            {products.map(({ id, input }, index) => (
               <chakra.th key={id} scope="col" {...cell}>
                 <Link to={`/shelf/${id}`}>
                   <chakra.span textDecoration="underline" textUnderlineOffset="4px">
@@ -133,7 +133,7 @@ function ComparisonTable({ products, lines, of, onPutOnJob }: TableProps) {
                 </Link>
                 <Box fontWeight="medium" color="ink.soft" fontSize="15px">
                   {input.grade || MISSING}
-                  {at === best && say('shelf.compare.cheapest')}
+                  {index === best && say('shelf.compare.cheapest')}
                 </Box>
               </chakra.th>
             ))}
@@ -144,9 +144,9 @@ function ComparisonTable({ products, lines, of, onPutOnJob }: TableProps) {
             <chakra.th scope="row" {...cell} minWidth="130px">
               {say('shelf.compare.rate')}
             </chakra.th>
-            {lines.map(({ rate }, at) => (
+            {lines.map(({ rate }, index) => (
               <chakra.td
-                key={products[at]?.id}
+                key={products[index]?.id}
                 {...cell}
                 fontFamily="figure"
                 fontWeight="bold"
@@ -162,8 +162,8 @@ function ComparisonTable({ products, lines, of, onPutOnJob }: TableProps) {
               <chakra.th scope="row" {...cell} minWidth="130px" fontWeight="medium" color="ink.soft">
                 {label}
               </chakra.th>
-              {lines.map((one, at) => (
-                <chakra.td key={products[at]?.id} {...cell} fontVariantNumeric="tabular-nums">
+              {lines.map((one, index) => (
+                <chakra.td key={products[index]?.id} {...cell} fontVariantNumeric="tabular-nums">
                   {show(one, of)}
                 </chakra.td>
               ))}
@@ -171,9 +171,9 @@ function ComparisonTable({ products, lines, of, onPutOnJob }: TableProps) {
           ))}
           <tr>
             <td />
-            {products.map((product, at) => (
+            {products.map((product, index) => (
               <chakra.td key={product.id} {...cell}>
-                <Button minHeight="44px" disabled={!lines[at]?.rate} onClick={() => onPutOnJob(product)}>
+                <Button minHeight="44px" disabled={!lines[index]?.rate} onClick={() => onPutOnJob(product)}>
                   {say('shelf.compare.toJob')}
                 </Button>
               </chakra.td>

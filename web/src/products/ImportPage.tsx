@@ -126,9 +126,9 @@ function GoodRows({ preview: { good, goodRows } }: { preview: FilePreview }) {
           </tr>
         </chakra.thead>
         <tbody>
-          {goodRows.map((input, at) => (
+          {goodRows.map((input, index) => (
             // oxlint-disable-next-line react/no-array-index-key -- rows of a file have no other identity
-            <chakra.tr key={at} borderTopWidth="1px" borderColor="line">
+            <chakra.tr key={index} borderTopWidth="1px" borderColor="line">
               {SHOWN.map(({ heading, wide, of }) => (
                 <chakra.td key={heading} {...cell} overflowWrap="anywhere" display={shownOn(wide)}>
                   {of(input) || MISSING}
@@ -172,9 +172,9 @@ export default function ImportPage() {
       return;
     }
     notices.undoable(say('shelf.import.done', { count: ids.length }), async () => {
-      for (let at = 0; at < ids.length; at += 5000) {
+      for (let index = 0; index < ids.length; index += 5000) {
         // oxlint-disable-next-line no-await-in-loop
-        await callDocuments(PRODUCTS.kind, 'removeMany', { body: { ids: ids.slice(at, at + 5000) } });
+        await callDocuments(PRODUCTS.kind, 'removeMany', { body: { ids: ids.slice(index, index + 5000) } });
       }
       await productActs.refresh();
     });

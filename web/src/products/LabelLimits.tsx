@@ -144,28 +144,28 @@ export function PrintedSettings({ input: { settings }, bind, add, removeAt }: Pr
             })
       }
     >
-      {settings.map((one, at) => (
+      {settings.map((one, index) => (
         <Box
           // oxlint-disable-next-line react/no-array-index-key -- rows have no other identity
-          key={at}
+          key={index}
           gridColumn="1 / -1"
           display="grid"
           gridTemplateColumns="2fr 1fr 1fr 44px"
           gap="10px"
           alignItems="end"
         >
-          <LabelledField label={say('shelf.settings.machine')} {...bind(`settings.${at}.machine`)} />
-          <LabelledField label={say('shelf.settings.setting')} {...bind(`settings.${at}.setting`)} />
+          <LabelledField label={say('shelf.settings.machine')} {...bind(`settings.${index}.machine`)} />
+          <LabelledField label={say('shelf.settings.setting')} {...bind(`settings.${index}.setting`)} />
           <LabelledField
             label={say('shelf.settings.pace')}
             placeholder={say('shelf.settings.paceHint')}
-            {...bind(`settings.${at}.pace`)}
+            {...bind(`settings.${index}.pace`)}
           />
           <DeleteButton
             act={say('shelf.settings.remove')}
             name={say('shelf.settings.named', { machine: one.machine || say('shelf.settings.thisMachine') })}
             icon={X}
-            onDelete={() => removeAt('settings', at)}
+            onDelete={() => removeAt('settings', index)}
           />
         </Box>
       ))}

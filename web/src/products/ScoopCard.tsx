@@ -32,7 +32,7 @@ export function ScoopCard({ input, errorAt, bind, field, set }: DocFormProps<Pro
           weighed: reading ? 'yes' : 'no',
         });
   const isWrong =
-    errorAt('scoop.tare') !== undefined || weighings.some((_, at) => errorAt(`scoop.weighings.${at}`));
+    errorAt('scoop.tare') !== undefined || weighings.some((_, index) => errorAt(`scoop.weighings.${index}`));
   return (
     <StatedDefault name={say('shelf.part.scoop')} text={text} isWrong={isWrong}>
       <Box gridColumn="1 / -1">
@@ -48,26 +48,26 @@ export function ScoopCard({ input, errorAt, bind, field, set }: DocFormProps<Pro
             {...bind('scoop.name')}
           />
           <LabelledField label={say('shelf.scoop.empty')} placeholder="0.12" {...field('scoop.tare')} />
-          {weighings.map((value, at) => (
+          {weighings.map((value, index) => (
             <LabelledField
               // oxlint-disable-next-line react/no-array-index-key -- weighings have no other identity
-              key={at}
+              key={index}
               label={
                 weighings.length === 1
                   ? say('shelf.scoop.full')
-                  : say('shelf.scoop.fullAt', { number: at + 1 })
+                  : say('shelf.scoop.fullAt', { number: index + 1 })
               }
               placeholder="1.05"
               value={value}
-              error={errorAt(`scoop.weighings.${at}`)}
-              onChange={(text) => set('scoop.weighings', weighings.with(at, text))}
+              error={errorAt(`scoop.weighings.${index}`)}
+              onChange={(text) => set('scoop.weighings', weighings.with(index, text))}
               unit={
                 weighings.length > 1 && (
                   <DeleteButton
                     act={say('shelf.settings.remove')}
-                    name={say('shelf.scoop.weighing', { number: at + 1 })}
+                    name={say('shelf.scoop.weighing', { number: index + 1 })}
                     icon={X}
-                    onDelete={() => set('scoop.weighings', weighings.toSpliced(at, 1))}
+                    onDelete={() => set('scoop.weighings', weighings.toSpliced(index, 1))}
                   />
                 )
               }

@@ -16,7 +16,7 @@ function DriftChart({ drift }: { drift: Drift }) {
   const most = Math.max(0.15, ...points.map(({ ratio }) => Math.abs(ratio - 1)));
   const x = (at: number) => LEFT + ((at + 0.5) / points.length) * (WIDE - LEFT - 8);
   const y = (ratio: number) => HIGH / 2 - ((ratio - 1) / most) * (HIGH / 2 - MARGIN);
-  const line = (of: (at: number) => number) => points.map((_, at) => `${at === 0 ? 'M' : 'L'}${x(at).toFixed(1)} ${y(of(at)).toFixed(1)}`).join(''); // prettier-ignore
+  const line = (of: (at: number) => number) => points.map((_, index) => `${index === 0 ? 'M' : 'L'}${x(index).toFixed(1)} ${y(of(index)).toFixed(1)}`).join(''); // prettier-ignore
   return (
     <svg
       viewBox={`0 0 ${WIDE} ${HIGH}`}
@@ -46,16 +46,24 @@ function DriftChart({ drift }: { drift: Drift }) {
         strokeDasharray="5 4"
       />
       <path d={line((at) => points[at]!.mean)} fill="none" stroke={ink.act} strokeWidth="2.5" />
-      {points.map(({ id, ratio, isOdd }, at) =>
+      {points.map(({ id, ratio, isOdd }, index) =>
         isOdd ? (
           <path
             key={id}
-            d={`M${x(at) - 5} ${y(ratio) - 5}l10 10m0-10l-10 10`}
+            d={`M${x(index) - 5} ${y(ratio) - 5}l10 10m0-10l-10 10`}
             stroke={ink.warn}
             strokeWidth="2.5"
           />
         ) : (
-          <circle key={id} cx={x(at)} cy={y(ratio)} r="5" fill={ink.paper} stroke={ink.ink} strokeWidth="2" />
+          <circle
+            key={id}
+            cx={x(index)}
+            cy={y(ratio)}
+            r="5"
+            fill={ink.paper}
+            stroke={ink.ink}
+            strokeWidth="2"
+          />
         ),
       )}
     </svg>

@@ -61,10 +61,10 @@ export function previewLog(text: string, sites: readonly Doc<SiteInput>[], syste
   const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' });
   const [headings = [], ...lines] = data;
   const columns = logColumns(headings, speak);
-  const unknown = headings.filter((_, at) => columns[at] === null);
+  const unknown = headings.filter((_, index) => columns[index] === null);
   const [good, bad]: [Good[], Bad[]] = [[], []];
-  lines.slice(0, MAX_ROWS).forEach((line, at) => {
-    const row = at + 2;
+  lines.slice(0, MAX_ROWS).forEach((line, index) => {
+    const row = index + 2;
     const cells = Object.fromEntries(columns.flatMap((column, place): [LogColumn, string][] => (column ? [[column, line[place] ?? '']] : [])));
     const read = readLogRow(cells, { today: today(), system, runId: newId() });
     const reasons = read.errors.map(({ sentence }) => speak(sentence));

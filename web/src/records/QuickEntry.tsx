@@ -30,7 +30,7 @@ import { typedAs } from './recordFor.ts';
 const areasOf = (sites: readonly Doc<SiteInput>[]) =>
   sites.flatMap((site) => {
     const read = evaluateSite(site.input).areas;
-    return site.input.areas.map((area, at) => ({ id: area.id, label: `${site.input.name}: ${area.name}`, site, area, areaM2: read[at]?.measured.areaM2 ?? null }));
+    return site.input.areas.map((area, index) => ({ id: area.id, label: `${site.input.name}: ${area.name}`, site, area, areaM2: read[index]?.measured.areaM2 ?? null }));
   }); // prettier-ignore
 
 interface Typed {

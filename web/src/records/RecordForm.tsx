@@ -160,8 +160,8 @@ export function RecordForm({ subject, of }: { subject: Subject; of: RunOfSheet }
     const checks = breaches.map(({ message }) => ({ said: speak(message), why: walk?.input.why ?? '' }));
     const said = { ...typed, license: typed.license.trim() || (person?.input.license ?? ''), licenseUntil: person?.input.licenseUntil ?? '', person: person?.id ?? '', weather, photos, cautions: ticked, checks, clockAhead: clockOff === null ? '' : String(Math.round(-clockOff / 1000)), until: until === null ? '' : new Date(until + by).toISOString() };
     const facts = { job: form.getValues(), answer, of, machine, fields: said, runId: walk?.id ?? newId() };
-    amountsOf(areas, used, unit).forEach((amount, at) => {
-      void appendApplication({ subject, startedAt, input: recordFor(areas[at]!, amount, facts, at === 0) });
+    amountsOf(areas, used, unit).forEach((amount, index) => {
+      void appendApplication({ subject, startedAt, input: recordFor(areas[index]!, amount, facts, index === 0) });
     });
     letWalkGo(subject.id);
     setWalk(null);

@@ -52,10 +52,10 @@ export const typedAs = (si: number, unit: UnitId): string => String(Number(fromS
 /** The areas of a sheet with what each was to get in one run: a portion, in all its directions. */
 export function recordAreas(answer: WorksheetAnswer, { sheet }: Pick<RunOfSheet, 'sheet'>): RecordArea[] {
   const { numbers, reading } = answer;
-  return numbers.areas.flatMap(({ id, areaM2, amountSi }, at) => {
+  return numbers.areas.flatMap(({ id, areaM2, amountSi }, index) => {
     if (areaM2 === null || amountSi === null) return [];
     const planned = sheet.areas.find((area) => area.id === id)?.amountSi ?? amountSi / numbers.once.portions;
-    return [{ id, name: reading.areas[at]?.name || `${at + 1}`, areaM2, plannedSi: planned }];
+    return [{ id, name: reading.areas[index]?.name || `${index + 1}`, areaM2, plannedSi: planned }];
   });
 }
 

@@ -254,9 +254,9 @@ describe('drift', () => {
   });
 
   it('an odd run is told apart, few runs say that they are few', () => {
-    const runs = [1, 1.01, 1.7].map((ratio, at) => ({
-      id: String(at),
-      startedAt: `2026-04-1${at}T08:00:00.000Z`,
+    const runs = [1, 1.01, 1.7].map((ratio, index) => ({
+      id: String(index),
+      startedAt: `2026-04-1${index}T08:00:00.000Z`,
       ratio,
     }));
     inApp(<DriftBox drift={driftOf(runs)} />);

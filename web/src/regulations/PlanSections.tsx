@@ -24,10 +24,10 @@ function ScoopsSection() {
   const { reading, numbers, units } = answer;
   const weighed = reading.product.scoop;
   if (!weighed || numbers.amountSi === null || reading.product.form === 'liquid') return null;
-  const pieces = numbers.areas.flatMap(({ amountSi }, at) =>
+  const pieces = numbers.areas.flatMap(({ amountSi }, index) =>
     amountSi === null
       ? []
-      : [{ name: reading.areas[at]?.name || say('rules.area', { number: at + 1 }), amountSi }],
+      : [{ name: reading.areas[index]?.name || say('rules.area', { number: index + 1 }), amountSi }],
   );
   return (
     <Section heading={say('rules.scoop.heading')}>

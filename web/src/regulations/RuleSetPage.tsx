@@ -142,8 +142,8 @@ function RuleSetForm(props: DocFormProps<RuleSetInput>) {
         <NotesField label={say('rules.set.source')} {...bind('source')} />
       </Section>
       <Section heading={say('rules.set.rules')}>
-        {rules.map((rule, at) => (
-          <RuleRow {...props} key={rule.id} rule={rule} at={at} rateUnit={UNITS[input.unit].symbol} />
+        {rules.map((rule, index) => (
+          <RuleRow {...props} key={rule.id} rule={rule} at={index} rateUnit={UNITS[input.unit].symbol} />
         ))}
         <Button
           variant="ghost"

@@ -59,12 +59,12 @@ function SiteTable({ site, units }: { site: SeasonSite; units: ReportUnits }) {
       {siteTables(site, units).map(({ id, headings, rows }) => (
         <SideScroll key={id} label={`${site.siteName || say('report.unnamed')}, ${headings[1]}`} marginBottom="10px" maxWidth={id === 'salt' ? '720px' : undefined}>
           <PlainTable css={{ '& th, & td': { paddingRight: '12px' }, '& thead th': { verticalAlign: 'bottom' }, '& thead th[data-end]': { whiteSpace: 'normal', minWidth: '62px' } }}>
-            <thead><tr>{headings.map((heading, at) => <th key={heading} scope="col" {...(at > 0 && { 'data-end': '' })}>{heading}</th>)}</tr></thead>
+            <thead><tr>{headings.map((heading, index) => <th key={heading} scope="col" {...(index > 0 && { 'data-end': '' })}>{heading}</th>)}</tr></thead>
             <tbody>
               {rows.map(([name, ...cells], row) => (
                 <chakra.tr key={name!.text} fontWeight={hasWhole && row === rows.length - 1 ? 'bold' : undefined}>
                   <th scope="row">{name!.text}</th>
-                  {cells.map((cell, at) => <CellText key={headings[at + 1]} cell={cell} />)}
+                  {cells.map((cell, index) => <CellText key={headings[index + 1]} cell={cell} />)}
                 </chakra.tr>
               ))}
             </tbody>

@@ -17,13 +17,13 @@ export interface ReportPaper {
 
 function tableOf({ headings, rows }: ReportTable, hasWhole: boolean): Content {
   const body = rows.map((line, row) =>
-    line.map(({ text, warns }, at): TableCell => ({ text: warns ? `${text} *` : text, alignment: at === 0 ? 'left' : 'right', bold: warns !== undefined || (hasWhole && row === rows.length - 1) })),
+    line.map(({ text, warns }, index): TableCell => ({ text: warns ? `${text} *` : text, alignment: index === 0 ? 'left' : 'right', bold: warns !== undefined || (hasWhole && row === rows.length - 1) })),
   );
   return {
     layout: 'lightHorizontalLines',
     fontSize: 8,
     margin: [0, 0, 0, 6],
-    table: { headerRows: 1, widths: headings.map((_, at) => (at === 0 ? 110 : 'auto')), body: [headings.map((text, at): TableCell => ({ text, bold: true, alignment: at === 0 ? 'left' : 'right' })), ...body] },
+    table: { headerRows: 1, widths: headings.map((_, index) => (index === 0 ? 110 : 'auto')), body: [headings.map((text, index): TableCell => ({ text, bold: true, alignment: index === 0 ? 'left' : 'right' })), ...body] },
   };
 } // prettier-ignore
 

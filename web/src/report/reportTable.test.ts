@@ -8,7 +8,7 @@ const SUMS = { count: 2, saltKg: 0, chlorideKg: 0, saltBeforeKg: 0, chlorideBefo
 const line = (more: Partial<SeasonLine> = {}): SeasonLine => ({ ...SUMS, areaKey: 'a', areaName: 'Lawn', delivered: NONE, before: NONE, planned: null, caps: NO_CAPS, centsPerM2: null, ...more }); // prettier-ignore
 const site = (lines: readonly SeasonLine[], more: Partial<SeasonSite> = {}): SeasonSite => ({ ...SUMS, siteName: 'Lake front', lines, ...more }); // prettier-ignore
 const metric = reportUnits(false);
-const cells = (more: Partial<SeasonLine>) => Object.fromEntries(lineCells(line(more), metric).map((cell, at) => [reportHeadings(metric)[at]!, cell])); // prettier-ignore
+const cells = (more: Partial<SeasonLine>) => Object.fromEntries(lineCells(line(more), metric).map((cell, index) => [reportHeadings(metric)[index]!, cell])); // prettier-ignore
 
 describe('the cells of a report', () => {
   it('as many as there are headings, whatever stands in them', () => {

@@ -136,7 +136,7 @@ export function siteTables(site: SeasonSite, units: ReportUnits): ReportTable[] 
     const only = <Value>(row: readonly Value[]) => [0, ...filled].map((at) => row[at]!);
     return [{ id, headings: only(headings), rows: rows.map(only) }];
   };
-  const columns = headings.map((_, at) => at).slice(1);
+  const columns = headings.map((_, index) => index).slice(1);
   return [...tableOf('spread', columns.filter((at) => at < salt)), ...tableOf('salt', columns.filter((at) => at >= salt))]; // prettier-ignore
 }
 

@@ -29,10 +29,12 @@ export function Services(props: Props) {
           count: services.length,
           due: due ? dayText(due) : 'none',
         });
-  const isWrong = services.some((_, at) => isWrongAt(props, `services.${at}.onDay`, `services.${at}.dueDay`));
+  const isWrong = services.some((_, index) =>
+    isWrongAt(props, `services.${index}.onDay`, `services.${index}.dueDay`),
+  );
   return (
     <StatedDefault name={say('rigs.part.service')} text={text} isWrong={isWrong}>
-      {services.map((service, at) => (
+      {services.map((service, index) => (
         <Box
           key={service.id}
           gridColumn="1 / -1"
@@ -41,13 +43,13 @@ export function Services(props: Props) {
           gridTemplateColumns={{ base: '1fr', md: '170px 1fr 170px 44px' }}
           alignItems="end"
         >
-          <LabelledField label={say('rigs.service.day')} type="date" {...field(`services.${at}.onDay`)} />
-          <LabelledField label={say('rigs.service.work')} {...bind(`services.${at}.what`)} />
-          <LabelledField label={say('rigs.service.due')} type="date" {...field(`services.${at}.dueDay`)} />
+          <LabelledField label={say('rigs.service.day')} type="date" {...field(`services.${index}.onDay`)} />
+          <LabelledField label={say('rigs.service.work')} {...bind(`services.${index}.what`)} />
+          <LabelledField label={say('rigs.service.due')} type="date" {...field(`services.${index}.dueDay`)} />
           <DeleteButton
             act={say('rigs.service.remove')}
-            name={say('rigs.service.number', { number: at + 1 })}
-            onDelete={() => removeAt('services', at)}
+            name={say('rigs.service.number', { number: index + 1 })}
+            onDelete={() => removeAt('services', index)}
           />
         </Box>
       ))}

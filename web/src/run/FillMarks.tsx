@@ -13,16 +13,16 @@ export function FillMarks({ run, of, units, log: walk, isElsewhere }: RunProps) 
   const since = walked - (empties.at(-1) ?? 0);
   return (
     <Box fontSize="18px" display="grid" gap="6px">
-      {empties.map((metres, at) => {
-        const fill = run.fills[at];
-        const lasted = metres - (empties[at - 1] ?? 0);
+      {empties.map((metres, index) => {
+        const fill = run.fills[index];
+        const lasted = metres - (empties[index - 1] ?? 0);
         if (!fill || lasted <= 0) return null;
         const off = rateByFill(fill.amountSi, lasted, fill.amountSi / fill.metres) - 1;
         const how = Math.abs(off) < ON_PACE ? 'on' : off > 0 ? 'heavy' : 'light';
         return (
           <Box key={metres} fontWeight="semibold">
             {say('walk.fill.is', {
-              number: at + 1,
+              number: index + 1,
               metres: lengthText(lasted, units.length),
               meant: lengthText(fill.metres, units.length),
               how,

@@ -75,8 +75,8 @@ export function EdgesSection(props: AreaProps) {
   const { area, add } = props;
   return (
     <Section heading={say('sites.edge.heading')} noPrint={area.edges.length === 0}>
-      {area.edges.map((edge, at) => (
-        <EdgeRow key={edge.id} {...props} edge={edge} at={at} />
+      {area.edges.map((edge, index) => (
+        <EdgeRow key={edge.id} {...props} edge={edge} at={index} />
       ))}
       <Button
         variant="ghost"

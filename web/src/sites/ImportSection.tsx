@@ -77,15 +77,15 @@ export default function ImportSection({ site, onTake }: Props) {
   const system = useSystem();
   const sizeUnit = site.areas[0]?.shownIn ?? (system === 'us' ? 'ft2' : 'm2');
   const unit = lengthUnitFor(sizeUnit);
-  const wanted = preview?.found.filter((_, at) => !left.has(at)) ?? [];
+  const wanted = preview?.found.filter((_, index) => !left.has(index)) ?? [];
   const room = MAX_SITE_AREAS - site.areas.length;
 
   function take() {
     if (!preview || !asked) return;
     const blank: SiteAreaInput = { ...blankSiteArea('', system), layoutMode: 'placed', shownIn: sizeUnit };
     const fileName = asked.file.name.replace(/\.\w+$/, '');
-    const areas = wanted.map((found, at) => {
-      const name = found.name || (wanted.length > 1 ? `${fileName} ${at + 1}` : fileName);
+    const areas = wanted.map((found, index) => {
+      const name = found.name || (wanted.length > 1 ? `${fileName} ${index + 1}` : fileName);
       const parts = partsOf(found, asked.file.name, unit);
       return Object.assign({}, blank, { id: newId(), name: name.slice(0, 120), parts });
     });
@@ -128,13 +128,13 @@ export default function ImportSection({ site, onTake }: Props) {
       {preview && (
         <>
           <Box as="ul" listStyleType="none" maxWidth="860px">
-            {preview.found.map((found, at) => {
+            {preview.found.map((found, index) => {
               const { number, unit: symbol } = showQuantity(found.areaM2, sizeUnit, 5);
               return (
                 <Box
                   as="li"
                   // oxlint-disable-next-line react/no-array-index-key -- edges of a file are known by their place in it
-                  key={at}
+                  key={index}
                   display="flex"
                   gap="14px"
                   alignItems="center"
@@ -157,17 +157,18 @@ export default function ImportSection({ site, onTake }: Props) {
                       height="22px"
                       flexShrink={0}
                       accentColor="act"
-                      checked={!left.has(at)}
+                      checked={!left.has(index)}
                       onChange={() =>
                         setLeft((before) => {
                           const next = new Set(before);
-                          if (!next.delete(at)) next.add(at);
+                          if (!next.delete(index)) next.add(index);
                           return next;
                         })
                       }
                     />
                     <Box minWidth={0}>
-                      <b>{found.name || say('sites.file.boundary', { number: at + 1 })}</b>, {number} {symbol}
+                      <b>{found.name || say('sites.file.boundary', { number: index + 1 })}</b>, {number}{' '}
+                      {symbol}
                       <Box fontSize="15px" color="ink.soft">
                         {sentences(found, unit).join(' ')}
                       </Box>

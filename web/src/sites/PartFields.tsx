@@ -68,7 +68,7 @@ function grown(kind: ShapeKind, lengths: readonly string[]): readonly string[] {
 function asKind(part: ShapeInput, kind: ShapeKind): ShapeInput {
   const { dimensions, repeats } = shapeOf(kind);
   const count = repeats ? Math.max(repeats.from + repeats.least, part.lengths.length) : dimensions.length;
-  return { ...part, kind, lengths: Array.from({ length: count }, (_, at) => part.lengths[at] ?? '') };
+  return { ...part, kind, lengths: Array.from({ length: count }, (_, index) => part.lengths[index] ?? '') };
 }
 
 function PlaceField({
@@ -146,22 +146,25 @@ function ShapeFields({
   return (
     <>
       <Narrow>
-        {part.lengths.map((_, at) => (
+        {part.lengths.map((_, index) => (
           <LabelledField
             // oxlint-disable-next-line react/no-array-index-key -- the place in the list is what the length is
-            key={at}
-            label={sentence(lengthName(part.kind, at))}
+            key={index}
+            label={sentence(lengthName(part.kind, index))}
             unit={
-              part.kind === 'walk' && at % 2 === 1
+              part.kind === 'walk' && index % 2 === 1
                 ? '°'
                 : part.by === 'paces'
                   ? say('sites.part.paces')
                   : symbol
             }
             data-flow
-            {...field(`lengths.${at}`)}
+            {...field(`lengths.${index}`)}
             onChange={(text) =>
-              onChange({ ...part, lengths: grown(part.kind, part.lengths.with(at, text)) }, `lengths.${at}`)
+              onChange(
+                { ...part, lengths: grown(part.kind, part.lengths.with(index, text)) },
+                `lengths.${index}`,
+              )
             }
           />
         ))}

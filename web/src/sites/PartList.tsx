@@ -112,12 +112,12 @@ export function PartList({ area, reading, chosen, errorAt, acts, onChoose }: Pro
   };
   return (
     <Box as="ul" listStyleType="none" aria-label={say('sites.part.list')}>
-      {area.parts.map((part, at) => (
+      {area.parts.map((part, index) => (
         <PartRow
           key={part.id}
           part={part}
-          at={at}
-          size={sizeOf(at)}
+          at={index}
+          size={sizeOf(index)}
           isOpen={part.id === chosen}
           isPlaced={area.layoutMode === 'placed'}
           errorAt={errorAt}

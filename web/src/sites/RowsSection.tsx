@@ -38,17 +38,17 @@ export function RowsSection({ area, rows, bind, field }: AreaProps & { rows: Row
       </Fields>
       {known.length > 0 && (
         <chakra.dl marginTop="10px" fontSize="17px">
-          {known.map(({ id, words }, at) => {
+          {known.map(({ id, words }, index) => {
             const { number, unit: symbol } = rows[id] === null ? { number: MISSING, unit: '' } : showLength(rows[id], unit); // prettier-ignore
             return (
-              <Box key={id} display="flex" gap="10px" fontWeight={at === 0 ? 'bold' : 'normal'}>
+              <Box key={id} display="flex" gap="10px" fontWeight={index === 0 ? 'bold' : 'normal'}>
                 <chakra.dd fontVariantNumeric="tabular-nums" minWidth="110px">
                   {number} {symbol}
                 </chakra.dd>
                 <chakra.dt color="ink.soft">
                   {say('sites.rows.by', {
                     way: words,
-                    counts: at === 0 && known.length > 1 ? 'yes' : 'no',
+                    counts: index === 0 && known.length > 1 ? 'yes' : 'no',
                   })}
                 </chakra.dt>
               </Box>

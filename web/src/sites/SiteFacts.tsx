@@ -49,7 +49,7 @@ function PaceDefault(props: Props) {
     props,
     'pace.line',
     'pace.wheel',
-    ...input.pace.walks.map((_, at) => `pace.walks.${at}`),
+    ...input.pace.walks.map((_, index) => `pace.walks.${index}`),
   );
   const text = walked
     ? say('sites.pace.walked', {
@@ -67,13 +67,13 @@ function PaceDefault(props: Props) {
           {...field('pace.line')}
         />
         <Choice<LengthUnit> label={say('sites.pace.unit')} options={LENGTH_CHOICES} {...bind('pace.unit')} />
-        {input.pace.walks.map((_, at) => (
+        {input.pace.walks.map((_, index) => (
           <LabelledField
             // oxlint-disable-next-line react/no-array-index-key -- the walk's number is its identity
-            key={at}
-            label={say('sites.pace.walk', { number: at + 1 })}
+            key={index}
+            label={say('sites.pace.walk', { number: index + 1 })}
             inputMode="decimal"
-            {...field(`pace.walks.${at}`)}
+            {...field(`pace.walks.${index}`)}
           />
         ))}
         <LabelledField

@@ -71,16 +71,16 @@ function AreaTabs({
         (event.currentTarget.children[next] as HTMLElement | undefined)?.focus();
       }}
     >
-      {areas.map((area, at) => (
+      {areas.map((area, index) => (
         <Tab
           key={area.id}
           type="button"
           role="tab"
-          aria-selected={at === current}
-          tabIndex={at === current ? 0 : -1}
-          onClick={() => onOpen(at)}
+          aria-selected={index === current}
+          tabIndex={index === current ? 0 : -1}
+          onClick={() => onOpen(index)}
         >
-          {areaName(area, at)}
+          {areaName(area, index)}
         </Tab>
       ))}
     </Box>

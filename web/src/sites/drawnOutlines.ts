@@ -25,7 +25,7 @@ export function drawnOutlines(
   held: readonly Point[] | null = null,
 ): { outlines: Outline[][]; offsets: readonly Point[] } {
   const offsets = held ?? (layoutMode === 'placed' ? parts.map(() => STILL) : layOut(parts));
-  const outlines = parts.map((part, at) => part.outlines.map((outline) => moved(outline, offsets[at])));
+  const outlines = parts.map((part, index) => part.outlines.map((outline) => moved(outline, offsets[index])));
   return { outlines, offsets };
 }
 

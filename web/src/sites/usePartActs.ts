@@ -71,9 +71,9 @@ const partActs = ({ area, paces, onChange, choose }: Wanted, notices: Notices): 
         aboutOf(part.id, about),
       ),
     remove(id) {
-      const at = area.parts.findIndex((part) => part.id === id);
-      if (at < 0) return;
-      onChange(withParts(area.parts.toSpliced(at, 1)), '');
+      const index = area.parts.findIndex((part) => part.id === id);
+      if (index < 0) return;
+      onChange(withParts(area.parts.toSpliced(index, 1)), '');
       choose(null);
     },
     nudge(id, by) {

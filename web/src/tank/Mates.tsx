@@ -51,8 +51,8 @@ function Mate({ mate, at, tank }: { mate: MateInput; at: number; tank: TankSheet
 /** What else goes into the tank. */
 export const Mates = ({ tank }: { tank: TankSheet }) => (
   <>
-    {useSheet().worksheet.mates.map((mate, at) => (
-      <Mate key={mate.id} mate={mate} at={at} tank={tank} />
+    {useSheet().worksheet.mates.map((mate, index) => (
+      <Mate key={mate.id} mate={mate} at={index} tank={tank} />
     ))}
   </>
 );

@@ -30,11 +30,11 @@ function useRows({ parts, volume }: Omit<Props, 'plan'>): Row[] {
   return [
     { name: say('sheet.tank.ground'), textOf: ({ areaM2 }) => amountText(areaM2, isUs ? 'ft2' : 'm2', 4) },
     { name: say('sheet.tank.waterAlone'), textOf: ({ waterL }) => amountText(waterL, volume) },
-    ...parts.map(({ name, form }, at): Row => ({
+    ...parts.map(({ name, form }, index): Row => ({
       name,
       isStrong: true,
-      textOf: (fill) => amountText(fill.products[at]!.si, form === 'liquid' ? volume : isUs ? 'lb' : 'kg'),
-      moreOf: (fill) => (form === 'liquid' ? inOwnMeasures(fill.products[at]!.si, measures) : ''),
+      textOf: (fill) => amountText(fill.products[index]!.si, form === 'liquid' ? volume : isUs ? 'lb' : 'kg'),
+      moreOf: (fill) => (form === 'liquid' ? inOwnMeasures(fill.products[index]!.si, measures) : ''),
     })),
     { name: say('sheet.tank.mix'), textOf: ({ mixL }) => amountText(mixL, volume) },
   ]; // prettier-ignore

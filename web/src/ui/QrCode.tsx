@@ -5,8 +5,8 @@ import { useMemo } from 'react';
 export function QrCode({ text, label }: { text: string; label: string }) {
   const { path, size } = useMemo(() => {
     const { modules } = create(text, { errorCorrectionLevel: 'M' });
-    const squares = Array.from(modules.data, (dark, at) =>
-      dark ? `M${at % modules.size} ${Math.floor(at / modules.size)}h1v1h-1z` : '',
+    const squares = Array.from(modules.data, (dark, index) =>
+      dark ? `M${index % modules.size} ${Math.floor(index / modules.size)}h1v1h-1z` : '',
     );
     return { path: squares.join(''), size: modules.size };
   }, [text]);

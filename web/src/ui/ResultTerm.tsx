@@ -50,12 +50,14 @@ export const ResultTerm = memo(function ResultTermOf({
   label: string;
   showIn?: ShowIn | undefined;
 }) {
+  const figures = useFigures();
   if (!term.shown || (!term.unrounded && !showIn)) return <Figures term={term} />;
+  const heard = termText({ ...term, shown: { ...term.shown, number: figures(term.shown) } }, speak);
   return (
     <PanelButton
       color="inherit"
       textAlign="inherit"
-      aria-label={`${label}: ${termText(term, speak)}`}
+      aria-label={`${label}: ${heard}`}
       renderPanel={(place) => <ResultDetails place={place} term={term} label={label} showIn={showIn} />}
     >
       <Figures term={term} />

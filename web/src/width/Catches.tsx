@@ -62,7 +62,7 @@ export function Catches({
     const text = xM === 0 ? '0' : `${xM < 0 ? '−' : ''}${number.replace(/\.?0+$/, '')}`;
     return text;
   };
-  const levels = positions.map((_, at) => toResult(() => readNumber(row[at] ?? '', 'row')).value);
+  const levels = positions.map((_, index) => toResult(() => readNumber(row[index] ?? '', 'row')).value);
   return (
     <Section heading={say('width.catch.label', { unit: unit || 'none' })}>
       <Tubes
@@ -74,14 +74,14 @@ export function Catches({
       />
       <Box display="flex" flexWrap="wrap" gap="4px" marginY="6px" alignItems="center" data-noprint>
         {input.rows.length > 1 &&
-          input.rows.map((_, at) => (
+          input.rows.map((_, index) => (
             <RowTab
               // oxlint-disable-next-line react/no-array-index-key -- a row is known by its place
-              key={at}
+              key={index}
               type="button"
-              aria-pressed={at === open}
-              onClick={() => setOpen(at)}
-            >{say('width.catch.row', { number: at + 1 })}</RowTab>
+              aria-pressed={index === open}
+              onClick={() => setOpen(index)}
+            >{say('width.catch.row', { number: index + 1 })}</RowTab>
           ))}
         <Button
           variant="ghost"
@@ -100,28 +100,28 @@ export function Catches({
         gap="6px"
         gridTemplateColumns={{ base: 'repeat(auto-fill, minmax(76px, 1fr))', md: `repeat(auto-fill, minmax(58px, 1fr))` }}
       >
-        {positions.map((xM, at) => {
-          const error = errorAt(`rows.${open}.${at}`);
+        {positions.map((xM, index) => {
+          const error = errorAt(`rows.${open}.${index}`);
           return (
             // A field stays while its place changes: what is being typed into it is not lost.
             // oxlint-disable-next-line react/no-array-index-key -- a tray is known by its place in the row
-            <chakra.label key={at} display="block" textAlign="center" fontSize="14px" color="ink.soft">
+            <chakra.label key={index} display="block" textAlign="center" fontSize="14px" color="ink.soft">
               {place(xM)}
               <Catch
-                aria-label={say('width.catch.tray', { number: at + 1, place: place(xM), unit: UNITS[input.layout.unit].symbol, row: input.rows.length > 1 ? open + 1 : 0 })}
-                value={row[at] ?? ''}
+                aria-label={say('width.catch.tray', { number: index + 1, place: place(xM), unit: UNITS[input.layout.unit].symbol, row: input.rows.length > 1 ? open + 1 : 0 })}
+                value={row[index] ?? ''}
                 data-flow
                 autoComplete="off"
                 inputMode="decimal"
                 aria-invalid={error !== undefined}
-                onChange={(event) => type(at, event.target.value)}
+                onChange={(event) => type(index, event.target.value)}
               />
             </chakra.label>
           );
         })}
       </Box>
-      {positions.map((xM, at) => (
-        <FieldErrors key={xM} error={errorAt(`rows.${open}.${at}`)} input={row[at] ?? ''} />
+      {positions.map((xM, index) => (
+        <FieldErrors key={xM} error={errorAt(`rows.${open}.${index}`)} input={row[index] ?? ''} />
       ))}
       {reading.trays.plausibility.map(({ id, text }) => (
         <WarningBox key={id} marginTop="10px">

@@ -18,8 +18,8 @@ const MAX_CV = 60;
 /** A curve thinned to what a screen can show. */
 function thinned(sweep: { spacingM: readonly number[]; cv: readonly number[] }, unit: LengthUnit): Points {
   const step = Math.max(1, Math.floor(sweep.spacingM.length / MAX_POINTS));
-  return sweep.spacingM.flatMap((spacing, at) =>
-    at % step === 0 ? [{ x: fromSi(spacing, unit), y: Math.min(MAX_CV, 100 * sweep.cv[at]!) }] : [],
+  return sweep.spacingM.flatMap((spacing, index) =>
+    index % step === 0 ? [{ x: fromSi(spacing, unit), y: Math.min(MAX_CV, 100 * sweep.cv[index]!) }] : [],
   );
 }
 

@@ -59,9 +59,9 @@ export function widthPdf(
     input.deflector && say('width.report.deflector'),
     throwM !== null && say('width.report.throw', { length: length(throwM) }),
   ].filter(Boolean);
-  const rows: TableCell[][] = trays.trays.map(({ xM, isFilled }, at) => [
+  const rows: TableCell[][] = trays.trays.map(({ xM, isFilled }, index) => [
     showExact(xM / UNITS[unit].toSi, 4).replace('−', '-'),
-    input.rows.map((row) => row[at] || (isFilled ? say('width.report.putIn') : '—')).join(', '),
+    input.rows.map((row) => row[index] || (isFilled ? say('width.report.putIn') : '—')).join(', '),
   ]);
   const half = Math.ceil(rows.length / 2);
   const table = (part: TableCell[][]): Content => ({

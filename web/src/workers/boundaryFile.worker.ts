@@ -39,8 +39,8 @@ function read(
 ): BoundaryPreview {
   const { format, traces } = readBoundaryFile(text, swapped, (share) => onShare(share * READING));
   const place = originOf(traces) === null ? null : (site ?? originOf(traces));
-  const found = traces.flatMap((trace, at) => {
-    onShare(READING + ((1 - READING) * at) / traces.length);
+  const found = traces.flatMap((trace, index) => {
+    onShare(READING + ((1 - READING) * index) / traces.length);
     const surveyed = cleanBoundary(trace, place);
     return surveyed ? [surveyed] : [];
   });

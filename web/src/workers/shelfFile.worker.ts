@@ -214,10 +214,10 @@ async function preview(
   return {
     separator: SEPARATORS[separator] ?? `“${separator}”`,
     decimalComma,
-    known: columns.flatMap((id, at) =>
-      id === null ? [] : [{ heading: headings[at] ?? '', as: speak(columnHeading(id)) }],
+    known: columns.flatMap((id, index) =>
+      id === null ? [] : [{ heading: headings[index] ?? '', as: speak(columnHeading(id)) }],
     ),
-    unknown: headings.filter((heading, at) => columns[at] === null && heading.trim() !== ''),
+    unknown: headings.filter((heading, index) => columns[index] === null && heading.trim() !== ''),
     rows: counts.good + counts.bad + (options.takeTwice ? 0 : counts.twice),
     ...counts,
     goodRows,

@@ -22,10 +22,10 @@ const NAMES = {
 /** One time over the ground: its rate, and what each area takes of it. */
 function OnceOver({ working, showIn }: Pick<ComponentProps<typeof WorkingLine>, 'working' | 'showIn'>) {
   const { numbers, reading, units } = useSheet().answer;
-  const each = numbers.areas.flatMap(({ id, amountSi }, at) => {
+  const each = numbers.areas.flatMap(({ id, amountSi }, index) => {
     if (amountSi === null) return [];
     const { number, unit } = showQuantity(amountSi / numbers.once.times, units.amount);
-    return [{ id, text: `${reading.areas[at]?.name || say('sheet.area.number', { number: at + 1 })} ${number} ${unit}` }];
+    return [{ id, text: `${reading.areas[index]?.name || say('sheet.area.number', { number: index + 1 })} ${number} ${unit}` }];
   });
   return (
     <Box marginY="6px">

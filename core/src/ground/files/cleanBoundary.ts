@@ -40,8 +40,8 @@ const NEIGHBOURS = { withinM: 10, least: 12 };
 
 /** Median distance of a point from the middle of its neighbours, as the scatter of one point each way (Rayleigh). */
 function jitterOf(line: Outline): number {
-  const off = line.slice(1, -1).flatMap(({ x, y }, at) => {
-    const [before, after] = [line[at]!, line[at + 2]!];
+  const off = line.slice(1, -1).flatMap(({ x, y }, index) => {
+    const [before, after] = [line[index]!, line[index + 2]!];
     const apart = Math.max(Math.hypot(x - before.x, y - before.y), Math.hypot(x - after.x, y - after.y));
     return apart > NEIGHBOURS.withinM ? [] : [Math.hypot(x - (before.x + after.x) / 2, y - (before.y + after.y) / 2)]; // prettier-ignore
   });
@@ -54,7 +54,7 @@ const same = (a: Point, b: Point): boolean => Math.hypot(a.x - b.x, a.y - b.y) <
 
 /** Neighbours that coincide, and a last point on the first, told once. */
 function withoutRepeats(line: Outline): Outline {
-  const kept = line.filter((point, at) => at === 0 || !same(point, line[at - 1]!));
+  const kept = line.filter((point, index) => index === 0 || !same(point, line[index - 1]!));
   return kept.length > 1 && same(kept[0]!, kept.at(-1)!) ? kept.slice(0, -1) : kept;
 }
 
@@ -62,9 +62,9 @@ function withoutRepeats(line: Outline): Outline {
 function fewer(edge: Outline, withinM: number): Outline {
   const first = edge[0]!;
   const far = edge.reduce(
-    (best, { x, y }, at) => {
+    (best, { x, y }, index) => {
       const away = Math.hypot(x - first.x, y - first.y);
-      return away > best.away ? { at, away } : best;
+      return away > best.away ? { at: index, away } : best;
     },
     { at: 0, away: 0 },
   ).at;

@@ -29,18 +29,18 @@ describe('ellipsoidal areas', () => {
         fc.array(fc.tuple(fc.double({ min: 0.3, max: 1, noNaN: true })), { minLength: 5, maxLength: 9 }),
         (latDeg, lonDeg, radii) => {
           const plane = localPlane({ latDeg, lonDeg });
-          const outline = radii.map(([r], at) => {
-            const angle = (at / radii.length) * 2 * Math.PI;
+          const outline = radii.map(([r], index) => {
+            const angle = (index / radii.length) * 2 * Math.PI;
             return { x: 500 * r * Math.cos(angle), y: 500 * r * Math.sin(angle) };
           });
           const ring = outline.map((point) => plane.toPlace(point));
           const there = ring.map((place) => plane.toPlane(place));
-          there.forEach(({ x, y }, at) =>
-            expect(Math.hypot(x - outline[at]!.x, y - outline[at]!.y)).toBeLessThan(1e-6),
+          there.forEach(({ x, y }, index) =>
+            expect(Math.hypot(x - outline[index]!.x, y - outline[index]!.y)).toBeLessThan(1e-6),
           );
           // A geodesic of length L bends away from the straight side by tan(lat) / R: L^3 tan(lat) / 12 R between the two.
-          const beside = there.reduce((sum, { x, y }, at) => {
-            const next = there[(at + 1) % there.length]!;
+          const beside = there.reduce((sum, { x, y }, index) => {
+            const next = there[(index + 1) % there.length]!;
             return sum + (Math.hypot(next.x - x, next.y - y) ** 3 * Math.abs(Math.tan((latDeg * Math.PI) / 180))) / (12 * 6.36e6); // prettier-ignore
           }, 0);
           const areaM2 = outlineArea(there);
@@ -79,7 +79,7 @@ describe('dialects', () => {
     ['GPX 1.0: a route, with comments, attributes apart by lines', `<!-- logger --><gpx version="1.0"\n xmlns="http://www.topografix.com/GPX/1/0">\n<rte>\n<name>Bank</name>\n${track(EDGE, 'rtept').replaceAll(' lon', '\n  lon')}</rte></gpx>`, 'GPX', WHOLE, 'Bank'],
     ['GPX: waypoints alone', `<gpx version="1.1">${track(EDGE.slice(0, -1), 'wpt')}</gpx>`, 'GPX', WHOLE, ''],
     ['CSV: headers with units, an area column, semicolons and decimal commas', `Area;Latitude (deg);Longitude (deg)\n${EDGE.map(([lon, lat]) => `Pitch;${lat};${lon}`.replaceAll('.', ',')).join('\r\n')}`, 'CSV of points', WHOLE, 'Pitch'],
-    ['CSV: lon before lat, an empty line at the end', `id,lon,lat\n${EDGE.map((p, at) => `${at},${p.join(',')}`).join('\n')}\n\n`, 'CSV of points', WHOLE, ''],
+    ['CSV: lon before lat, an empty line at the end', `id,lon,lat\n${EDGE.map((p, index) => `${index},${p.join(',')}`).join('\n')}\n\n`, 'CSV of points', WHOLE, ''],
   ]; // prettier-ignore
   it.each(cases)('%s', (_, text, format, areaM2, name) => {
     const file = read(text);
@@ -139,8 +139,8 @@ describe('a walked edge', () => {
     const random = () => (state = (state * 16807) % 2147483647) / 2147483647;
     const normal = () => Math.sqrt(-2 * Math.log(random())) * Math.cos(2 * Math.PI * random());
     const corners = [[0, 0], [60, 0], [60, 40], [0, 40], [0, 0], [5, 0]]; // prettier-ignore
-    const points = corners.slice(1).flatMap(([x1, y1], at) => {
-      const [x0, y0] = corners[at] as [number, number];
+    const points = corners.slice(1).flatMap(([x1, y1], index) => {
+      const [x0, y0] = corners[index] as [number, number];
       const steps = Math.round(Math.hypot(x1! - x0, y1! - y0));
       return Array.from({ length: steps }, (__, i) => [
         x0 + ((x1! - x0) * i) / steps + jitterM * normal(),

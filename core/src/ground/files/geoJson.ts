@@ -52,11 +52,11 @@ export function readGeoJson(text: string, context: ReadContext): BoundaryLine[] 
   const traces: BoundaryLine[] = [];
   const line = (value: unknown, where: Message): Place[] => {
     if (!Array.isArray(value)) throw broken(where, message('errors.why.noPoints'));
-    return value.map((pair: unknown, at) => {
+    return value.map((pair: unknown, index) => {
       const [lon, lat] = Array.isArray(pair) ? (pair as unknown[]) : [];
       if (typeof lon === 'number' && typeof lat === 'number')
-        return context.place(lat, lon, () => pointOf(where, at));
-      throw broken(pointOf(where, at), message('errors.why.noNumbers'));
+        return context.place(lat, lon, () => pointOf(where, index));
+      throw broken(pointOf(where, index), message('errors.why.noNumbers'));
     });
   };
   const lists = (value: unknown, where: Message): unknown[] => {
@@ -71,9 +71,9 @@ export function readGeoJson(text: string, context: ReadContext): BoundaryLine[] 
       add('area', lists(rings, where).map((ring) => line(ring, where))); // prettier-ignore
     if (type === 'FeatureCollection') {
       const features = lists(value['features'], where);
-      features.forEach((feature, at) => {
-        take(feature, '', message('errors.place.feature', { number: at + 1 }));
-        context.onShare(0.5 + (0.5 * (at + 1)) / features.length);
+      features.forEach((feature, index) => {
+        take(feature, '', message('errors.place.feature', { number: index + 1 }));
+        context.onShare(0.5 + (0.5 * (index + 1)) / features.length);
       });
     } else if (type === 'Feature') {
       if (value['geometry'] !== null) take(value['geometry'], nameOf(value['properties']), where);

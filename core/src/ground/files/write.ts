@@ -32,8 +32,8 @@ function ringOf(outline: Outline, plane: LocalPlane): [number, number][] {
 
 function writtenAreas(site: SiteInput, reading: SiteResult, place: Place): Written[] {
   const plane = localPlane(place);
-  return site.areas.map((area, at) => {
-    const read = reading.areas[at]!;
+  return site.areas.map((area, index) => {
+    const read = reading.areas[index]!;
     const ground = lyingGround(area, read.measured) ?? [];
     const polygons = piecesOf(ground).map((rings) => rings.map((ring) => ringOf(ring, plane)));
     return { area, reading: read, polygons };
@@ -77,9 +77,9 @@ function kml(areas: readonly Written[]): string {
 /** Tracks have no holes: each hole is a track of its own. */
 function gpx(areas: readonly Written[]): string {
   const tracks = areas.flatMap(({ area, polygons }) =>
-    polygons.flat().map((ring, at) => {
+    polygons.flat().map((ring, index) => {
       const points = ring.map(([lon, lat]) => `<trkpt lat="${lat}" lon="${lon}"/>`).join('');
-      const name = at === 0 ? area.name : `${area.name} ${at + 1}`;
+      const name = index === 0 ? area.name : `${area.name} ${index + 1}`;
       return `<trk><name>${escaped(name)}</name><trkseg>${points}</trkseg></trk>`;
     }),
   );
@@ -90,8 +90,8 @@ const cell = (text: string): string => (/[",\n]/.test(text) ? `"${text.replaceAl
 
 function csv(areas: readonly Written[]): string {
   const rows = areas.flatMap(({ area, polygons }) =>
-    polygons.flat().flatMap((ring, at) => {
-      const name = at === 0 ? area.name : `${area.name} ${at + 1}`;
+    polygons.flat().flatMap((ring, index) => {
+      const name = index === 0 ? area.name : `${area.name} ${index + 1}`;
       return ring.slice(0, -1).map(([lon, lat]) => `${cell(name)},${lat},${lon}`);
     }),
   );

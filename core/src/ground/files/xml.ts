@@ -47,9 +47,9 @@ export function readXml(
     listener.close(plain(name), words.join(''));
     words = [];
   });
-  for (let at = 0; at < text.length; at += PIECE) {
-    parser.write(text.slice(at, at + PIECE));
-    onShare(Math.min(1, (at + PIECE) / text.length));
+  for (let index = 0; index < text.length; index += PIECE) {
+    parser.write(text.slice(index, index + PIECE));
+    onShare(Math.min(1, (index + PIECE) / text.length));
   }
   parser.close();
 }

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { advise, NO_RECORD, type Advice, type Wanted } from '../index.ts';
 
 const marksOf = (to: number, step = 1) =>
-  Array.from({ length: Math.round(to / step) + 1 }, (_, at) => at * step);
+  Array.from({ length: Math.round(to / step) + 1 }, (_, index) => index * step);
 const asked = (runs: readonly (readonly [number, number])[], more: Partial<Wanted> = {}): Wanted => ({
   marks: marksOf(30),
   closed: 0,
@@ -72,7 +72,7 @@ describe('a run in which nothing came out', () => {
     const runs: (readonly [number, number])[] = [[24, 200]];
     // Nothing flows up to 16: from there 25 a mark.
     const rate = (mark: number) => Math.max(0, 25 * (mark - 16));
-    for (let at = 0; at < 6 && runs.every(([, r]) => r === 0 || r > 26); at += 1) {
+    for (let index = 0; index < 6 && runs.every(([, r]) => r === 0 || r > 26); index += 1) {
       const { setting } = next(runs, { target: 25 });
       runs.push([setting, rate(setting)]);
     }

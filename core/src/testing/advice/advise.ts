@@ -118,7 +118,7 @@ const nearestIn = (means: readonly SettingMean[], aim: number): SettingMean | un
 /** The neighbours of the rate among what was tested: the last mark that stays below it and the first that reaches it. */
 function around({ means, curve, aim }: Known): readonly [SettingMean | null, SettingMean | null] {
   const rate = (at: number) => curve?.points[at]?.y ?? means[at]!.mean;
-  const high = means.findIndex((_, at) => rate(at) >= aim);
+  const high = means.findIndex((_, index) => rate(index) >= aim);
   const low = high < 0 ? means.length - 1 : high - 1;
   return [means[low] ?? null, means[high] ?? null];
 }
@@ -226,7 +226,7 @@ function requireWanted({ marks, closed, firstFlow, runs, target, tolerance, ceil
   requirePositive({ target, tolerance, ceiling: ceiling ?? 1 });
   for (const mark of [...marks, closed, firstFlow ?? 0, start]) requireFinite({ mark });
   for (const { setting, rate, uReadings } of runs) requireFinite({ setting, rate, uReadings });
-  if (marks.some((mark, at) => at > 0 && mark <= marks[at - 1]!)) throw new InputError('curve.points', { field: 'marks' }); // prettier-ignore
+  if (marks.some((mark, index) => index > 0 && mark <= marks[index - 1]!)) throw new InputError('curve.points', { field: 'marks' }); // prettier-ignore
 } // prettier-ignore
 
 /**

@@ -11,7 +11,7 @@ export interface Catch {
 
 /** Net weights of several catches. */
 export const netsOf = (catches: readonly Catch[]): Net[] =>
-  catches.map(({ grossKg, tareKg }, at) => netOf(grossKg, tareKg, `catches.${at}.tare`));
+  catches.map(({ grossKg, tareKg }, index) => netOf(grossKg, tareKg, `catches.${index}.tare`));
 
 /** Net weights taken together. */
 export const sumOfNets = (nets: readonly Net[]): Net => ({
@@ -29,23 +29,23 @@ export function imbalanceOf(netSi: readonly number[]): number {
 export const perOutlet = (field: MethodField, outlets: number): MethodField[] =>
   outlets === 1
     ? [field]
-    : Array.from({ length: outlets }, (_, at) => ({ ...field, id: `${field.id}.${at + 1}`, label: message('readings.outlet', { reading: field.label, number: at + 1 }), optional: at > 0 })); // prettier-ignore
+    : Array.from({ length: outlets }, (_, index) => ({ ...field, id: `${field.id}.${index + 1}`, label: message('readings.outlet', { reading: field.label, number: index + 1 }), optional: index > 0 })); // prettier-ignore
 
 const ofOutlet = (name: string, at: number, outlets: number): string =>
   outlets === 1 ? name : `${name}.${at + 1}`;
 
 /** Something was weighed of a further outlet. */
 const hasPart = (readings: Readings, outlets: number): boolean =>
-  Array.from({ length: outlets - 1 }, (_, at) => at + 1).some(
+  Array.from({ length: outlets - 1 }, (_, index) => index + 1).some(
     (at) => readings[ofOutlet('gross', at, outlets)] !== undefined || readings[ofOutlet('tare', at, outlets)] !== undefined, // prettier-ignore
   );
 
 /** One catch for each outlet; a single one where all were caught together; null while some are missing. */
 export function catchesOf(readings: Readings, outlets: number): Catch[] | null {
-  const all = Array.from({ length: outlets }, (_, at) => {
+  const all = Array.from({ length: outlets }, (_, index) => {
     const [grossKg, tareKg] = [
-      readings[ofOutlet('gross', at, outlets)],
-      readings[ofOutlet('tare', at, outlets)],
+      readings[ofOutlet('gross', index, outlets)],
+      readings[ofOutlet('tare', index, outlets)],
     ];
     return grossKg && tareKg ? { grossKg, tareKg } : null;
   });

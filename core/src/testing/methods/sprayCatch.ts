@@ -39,7 +39,7 @@ export function sprayCatch({ catches, courseM, courseS, widthM }: SprayCatch) {
   const outputPerM = finite((flow * courseS.si) / courseM.si);
   // Each jug is read for itself; the watch is one, and its step shared.
   const uVolumes = Math.hypot(...catches.map(({ volumeL, timeS }) => resolutionU(volumeL.resolutionSi) / timeS.si)); // prettier-ignore
-  const uCatch = sumOf(catches.map(({ timeS }, at) => flowsLPerS[at]! * relative(timeS)));
+  const uCatch = sumOf(catches.map(({ timeS }, index) => flowsLPerS[index]! * relative(timeS)));
   const sources: UncertaintySource[] = [
     { of: 'volume', u: flow > 0 ? uVolumes / flow : 0 },
     { of: 'time', u: Math.hypot(flow > 0 ? uCatch / flow : 0, relative(courseS)) },
@@ -64,9 +64,9 @@ function nozzleFields(nozzles: number): MethodField[] {
   const volume = message(nozzles === 1 ? 'readings.caughtVolume' : 'readings.nozzleVolume');
   const of = (label: MethodField['label'], number: number) =>
     nozzles === 1 ? label : message('readings.nozzle', { reading: label, number });
-  const fields = Array.from({ length: nozzles }, (_, at): MethodField[] => [
-    { id: ofNozzle('volume', at, nozzles), label: of(volume, at + 1), kind: 'volume', placeholder: '480 mL', at: 'after', mayBeNone: nozzles > 1 },
-    ...(nozzles === 1 ? [] : [{ id: `ownTime.${at + 1}`, label: of(message('readings.ownCatchTime'), at + 1), kind: 'time', placeholder: '', at: 'after', optional: true } as const]),
+  const fields = Array.from({ length: nozzles }, (_, index): MethodField[] => [
+    { id: ofNozzle('volume', index, nozzles), label: of(volume, index + 1), kind: 'volume', placeholder: '480 mL', at: 'after', mayBeNone: nozzles > 1 },
+    ...(nozzles === 1 ? [] : [{ id: `ownTime.${index + 1}`, label: of(message('readings.ownCatchTime'), index + 1), kind: 'time', placeholder: '', at: 'after', optional: true } as const]),
   ]); // prettier-ignore
   return fields.flat();
 }
@@ -74,9 +74,9 @@ function nozzleFields(nozzles: number): MethodField[] {
 /** The catches that are read so far; null while one is missing. */
 function catchesIn(readings: Readings, nozzles: number): SprayedInto[] | null {
   const common = readings['catchTime'];
-  const all = Array.from({ length: nozzles }, (_, at) => {
-    const volumeL = readings[ofNozzle('volume', at, nozzles)];
-    const timeS = readings[`ownTime.${at + 1}`] ?? common;
+  const all = Array.from({ length: nozzles }, (_, index) => {
+    const volumeL = readings[ofNozzle('volume', index, nozzles)];
+    const timeS = readings[`ownTime.${index + 1}`] ?? common;
     return volumeL && timeS ? { volumeL, timeS } : null;
   });
   return all.every((each) => each !== null) ? all : null;
@@ -138,12 +138,12 @@ export function caughtParts(
     seconds(id: string): Parts[number];
   },
 ): Parts {
-  const ids = Array.from({ length: nozzles }, (_, at) => ofNozzle('volume', at, nozzles));
+  const ids = Array.from({ length: nozzles }, (_, index) => ofNozzle('volume', index, nozzles));
   const ownOf = (at: number) => (isTyped(`ownTime.${at + 1}`) ? `ownTime.${at + 1}` : null);
-  const hasOwn = ids.some((_, at) => ownOf(at) !== null);
+  const hasOwn = ids.some((_, index) => ownOf(index) !== null);
   const plus = (at: number): Parts => (at > 0 ? [operator('+')] : []);
   const timeOf = (at: number): Parts => (hasOwn ? [over, seconds(ownOf(at) ?? 'catchTime')] : []);
-  const sum = ids.flatMap((id, at) => plus(at).concat(volume(id), timeOf(at)));
+  const sum = ids.flatMap((id, index) => plus(index).concat(volume(id), timeOf(index)));
   const all = nozzles > 1 ? [open, ...sum, close] : sum;
   return hasOwn ? all : [...all, over, seconds('catchTime')];
 } // prettier-ignore

@@ -20,25 +20,25 @@ export function LabelLines({ input: { label, target }, field, add, removeAt }: A
           {...field('label.pace')}
         />
       </Box>
-      {label.lines.map((_, at) => (
+      {label.lines.map((_, index) => (
         <Box
           // oxlint-disable-next-line react/no-array-index-key -- a line of the label is known by its place
-          key={at}
+          key={index}
           display="grid"
           gridTemplateColumns="1fr 1fr 44px"
           gap="10px"
           alignItems="end"
           marginTop="6px"
         >
-          <LabelledField label={say('bench.run.setting')} {...field(`label.lines.${at}.setting`)} />
+          <LabelledField label={say('bench.run.setting')} {...field(`label.lines.${index}.setting`)} />
           <LabelledField
             label={say('bench.label.rate', { unit: UNITS[target.unit].symbol })}
-            {...field(`label.lines.${at}.amount`)}
+            {...field(`label.lines.${index}.amount`)}
           />
           <DeleteButton
             act={say('bench.label.remove')}
-            name={say('bench.label.line', { number: at + 1 })}
-            onDelete={() => removeAt('label.lines', at)}
+            name={say('bench.label.line', { number: index + 1 })}
+            onDelete={() => removeAt('label.lines', index)}
           />
         </Box>
       ))}

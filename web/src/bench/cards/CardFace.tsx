@@ -82,10 +82,17 @@ export function CardFace({ card, link }: { card: Card; link: string }) {
           </tbody>
         </Box>
       )}
-      {Array.from({ length: checkLines(card) }, (_, at) => (
+      {Array.from({ length: checkLines(card) }, (_, index) => (
         // oxlint-disable-next-line react/no-array-index-key -- they are all alike
-        <Box key={at} height="28px" fontSize="13px" paddingTop="8px" borderTopWidth="1px" borderColor="black">
-          {at === 0 && say('bench.card.checks')}
+        <Box
+          key={index}
+          height="28px"
+          fontSize="13px"
+          paddingTop="8px"
+          borderTopWidth="1px"
+          borderColor="black"
+        >
+          {index === 0 && say('bench.card.checks')}
         </Box>
       ))}
       <Box

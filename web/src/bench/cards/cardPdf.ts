@@ -16,8 +16,8 @@ function faceOf({ card, link }: Printed): Content {
     { text: rate, bold: isKept, alignment: 'right', fontSize: 12.5 },
   ]);
   const band = card.band === '' ? '' : ` ±${card.band}`;
-  const checks = Array.from({ length: checkLines(card) }, (_, at): TableCell[] => [
-    { text: at === 0 ? say('bench.card.checks') : ' ', fontSize: at === 0 ? 10 : 12.5 },
+  const checks = Array.from({ length: checkLines(card) }, (_, index): TableCell[] => [
+    { text: index === 0 ? say('bench.card.checks') : ' ', fontSize: index === 0 ? 10 : 12.5 },
   ]);
   const side = [`${card.rate}${band} ${card.rateUnit}`, card.pace, card.spacing, card.second]
     .map(speak)
@@ -30,7 +30,7 @@ function faceOf({ card, link }: Printed): Content {
       {
         columns: [
           { width: 'auto', stack: [{ text: card.control, fontSize: 10 }, { text: card.setting, bold: true, fontSize: isLongMark(card) ? 26 : 54, lineHeight: 0.85 }] }, // prettier-ignore
-          { width: '*', stack: side.map((text, at) => ({ text, bold: at === 0, fontSize: 13, alignment: 'right' as const })), margin: [0, 16, 0, 0] }, // prettier-ignore
+          { width: '*', stack: side.map((text, index) => ({ text, bold: index === 0, fontSize: 13, alignment: 'right' as const })), margin: [0, 16, 0, 0] }, // prettier-ignore
         ],
       },
       // pdfmake draws no table without rows.

@@ -15,12 +15,12 @@ export function sheetsPdf(title: string, faces: readonly Content[], size: CardSi
   const [across, down] = [Math.floor(page.width / width), Math.floor(page.height / height)];
   const base = { pageSize: { width: mm(page.width), height: mm(page.height) }, info: { title } };
   if (across * down === 1) {
-    const content = faces.map((face, at) => sheetBreak(at, { stack: [face] }));
+    const content = faces.map((face, index) => sheetBreak(index, { stack: [face] }));
     return pdfOf({ ...base, pageMargins: mm(MARGIN_MM), content });
   }
   const perPage = across * down;
-  const sheets = Array.from({ length: Math.ceil(faces.length / perPage) }, (_, at) =>
-    faces.slice(at * perPage, (at + 1) * perPage),
+  const sheets = Array.from({ length: Math.ceil(faces.length / perPage) }, (_, index) =>
+    faces.slice(index * perPage, (index + 1) * perPage),
   );
   const content = sheets.map((sheet, at): Content => {
     const cell = (index: number): TableCell => (sheet[index] ? { stack: [sheet[index]], margin: mm(MARGIN_MM - 2) } : { text: '' }); // prettier-ignore

@@ -15,9 +15,9 @@ type Points = { x: number; y: number }[];
 
 function dataOf(compared: readonly Compared[], unit: BenchRateUnit, ink: Ink): ChartData<'scatter', Points> {
   const colours = [ink.ink, ink.water, ink.warn, ink.act];
-  const datasets = compared.flatMap(({ on }, at): ChartData<'scatter', Points>['datasets'] => {
-    const { point, dash } = styleOf(at);
-    const colour = colours[at % colours.length] ?? ink.ink;
+  const datasets = compared.flatMap(({ on }, index): ChartData<'scatter', Points>['datasets'] => {
+    const { point, dash } = styleOf(index);
+    const colour = colours[index % colours.length] ?? ink.ink;
     const { curve, means } = settingPicture(on.reading, unit, on.bench.kind);
     const points = (from: typeof curve): Points => from.map(({ x, y }) => ({ x, y }));
     return [

@@ -71,12 +71,12 @@ export default function ComparePage() {
           <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: '400px 1fr' }} gap="28px">
             <Box>
               {tested.map((each) => {
-                const at = chosen.findIndex(({ id }) => id === each.id);
+                const index = chosen.findIndex(({ id }) => id === each.id);
                 return (
                   <CheckLine
                     key={each.id}
-                    label={`${at < 0 ? '' : `${styleOf(at).sign} `}${nameOf(each)}`}
-                    checked={at >= 0}
+                    label={`${index < 0 ? '' : `${styleOf(index).sign} `}${nameOf(each)}`}
+                    checked={index >= 0}
                     onChange={() => toggle(each.id)}
                   />
                 );

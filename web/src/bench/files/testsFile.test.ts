@@ -87,9 +87,11 @@ describe('CSV', () => {
   });
   it('names the line that is wrong', () => {
     const lines = testsCsv(SHELF).split('\r\n');
-    const at = lines.findIndex((line) => line.includes('Weight before'));
-    const broken = lines.with(at, lines[at]!.replace('Weight before', 'Before the walk')).join('\r\n');
-    expect(() => readTestsText(broken, 'tests.csv', SHELF)).toThrow(`At line ${at + 1}: This is no reading`);
+    const index = lines.findIndex((line) => line.includes('Weight before'));
+    const broken = lines.with(index, lines[index]!.replace('Weight before', 'Before the walk')).join('\r\n');
+    expect(() => readTestsText(broken, 'tests.csv', SHELF)).toThrow(
+      `At line ${index + 1}: This is no reading`,
+    );
   });
 });
 

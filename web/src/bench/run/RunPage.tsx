@@ -115,12 +115,12 @@ function LiveRun({ doc, aim, open }: OfCalibration & { open: Doc<OpenRunInput> }
   const shelf = useMachineShelf(aim.input.rig);
   const run = useMemo(() => runOfOpen(open.id, live.input), [open.id, live.input]);
   const { runs } = doc.input;
-  const at = runs.some((each) => each.id === run.id)
+  const index = runs.some((each) => each.id === run.id)
     ? runs.findIndex((each) => each.id === run.id)
     : runs.length;
   const input = useMemo(
-    () => ({ ...aim.input, runs: [...runs.slice(0, at), run, ...runs.slice(at + 1)] }),
-    [aim.input, runs, run, at],
+    () => ({ ...aim.input, runs: [...runs.slice(0, index), run, ...runs.slice(index + 1)] }),
+    [aim.input, runs, run, index],
   );
   const on = useMemo(() => calibrationContext(input, shelf, id), [input, shelf, id]);
   const begin = useBegin(id);
@@ -135,15 +135,15 @@ function LiveRun({ doc, aim, open }: OfCalibration & { open: Doc<OpenRunInput> }
   };
   const leave = () => void navigate(`/bench/${id}`);
   return (
-    <RunFrame id={id} name={input.name} number={at + 1} method={run.method} hasFoot={!isDone} note={<RunNote calibration={id} of={[live, aim]} />}>
+    <RunFrame id={id} name={input.name} number={index + 1} method={run.method} hasFoot={!isDone} note={<RunNote calibration={id} of={[live, aim]} />}>
       {isDone ? (
         <TestRunResult
           input={input}
           run={run}
-          at={at}
+          at={index}
           on={on}
           onChange={(next) => {
-            const { note, excluded } = next.runs[at]!;
+            const { note, excluded } = next.runs[index]!;
             if (note !== run.note || excluded !== run.excluded) live.commit({ ...live.input, note, excluded });
             if (next !== input) aim.commit(aimOf(next));
           }}
@@ -162,7 +162,7 @@ function LiveRun({ doc, aim, open }: OfCalibration & { open: Doc<OpenRunInput> }
           <RunSteps
             input={input}
             run={run}
-            at={at}
+            at={index}
             on={on}
             steps={stepsOf(run.method, on.bench.outlets, on.bench.kind, on.product?.kind ?? null)}
             errorAt={errorAt}

@@ -19,7 +19,7 @@ export function BoomDrawing({ check }: { check: NozzleCheck }) {
   const most = Math.max(...nozzles.map(({ flowLPerS }) => flowLPerS), meanLPerS);
   const step = WIDE / nozzles.length;
   const heightOf = (flow: number) => ((FLOOR - TOP - 24) * flow) / most;
-  const odd = nozzles.flatMap((nozzle, at) => (nozzle.verdict === 'good' ? [] : [nozzleText(nozzle, at + 1)])); // prettier-ignore
+  const odd = nozzles.flatMap((nozzle, index) => (nozzle.verdict === 'good' ? [] : [nozzleText(nozzle, index + 1)])); // prettier-ignore
   const label = say('bench.spray.boom', { count: nozzles.length, odd: odd.length === 0 ? 'none' : odd.join('; ') }); // prettier-ignore
   const fontSize = nozzles.length > 24 ? 10 : nozzles.length > 12 ? 14 : 20;
   return (
@@ -27,15 +27,15 @@ export function BoomDrawing({ check }: { check: NozzleCheck }) {
       <Box asChild width="100%" maxWidth="640px" height="auto" color="ink">
         <svg viewBox={`0 0 ${WIDE} ${FLOOR + 26}`} role="img" aria-label={label}>
           <line x1="0" x2={WIDE} y1={TOP} y2={TOP} stroke="currentColor" strokeWidth="4" />
-          {nozzles.map(({ flowLPerS, verdict }, at) => {
-            const x = step * (at + 0.5);
+          {nozzles.map(({ flowLPerS, verdict }, index) => {
+            const x = step * (index + 0.5);
             const half = Math.min(step * 0.42, 34);
             const y = TOP + 24 + heightOf(flowLPerS);
             return (
               // oxlint-disable-next-line react/no-array-index-key -- a nozzle is known by its place on the boom
-              <g key={at}>
+              <g key={index}>
                 <path d={`M${x} ${TOP}v8L${x - half} ${y}H${x + half}L${x} ${TOP + 8}`} fill={verdict === 'good' ? 'var(--chakra-colors-soft)' : verdict === 'look' ? 'var(--chakra-colors-tape)' : 'var(--chakra-colors-warn)'} stroke="currentColor" strokeWidth={verdict === 'good' ? 1 : 2.5} />
-                <text x={x} y={FLOOR + 20} textAnchor="middle" fontSize={fontSize} fontWeight={verdict === 'good' ? 400 : 700} fill="currentColor">{`${SIGN[verdict]}${at + 1}`}</text>
+                <text x={x} y={FLOOR + 20} textAnchor="middle" fontSize={fontSize} fontWeight={verdict === 'good' ? 400 : 700} fill="currentColor">{`${SIGN[verdict]}${index + 1}`}</text>
               </g>
             );
           })}

@@ -16,7 +16,7 @@ beforeEach(() => keepDemo());
 
 const BOOM = demo.rigs.find(({ input }) => input.name === 'Utility boom, 8 nozzles')!
   .input as unknown as RigInput;
-const CAUGHT = { course: '75', courseTime: '17', catchTime: '30', ...Object.fromEntries(Array.from({ length: 8 }, (_, at) => [`volume.${at + 1}`, '27 fl oz'])) }; // prettier-ignore
+const CAUGHT = { course: '75', courseTime: '17', catchTime: '30', ...Object.fromEntries(Array.from({ length: 8 }, (_, index) => [`volume.${index + 1}`, '27 fl oz'])) }; // prettier-ignore
 const calibration = (readings: Readonly<Record<string, string>>, more: Partial<CalibrationInput> = {}): CalibrationInput => ({
   ...blankCalibration('us'),
   name: 'Boom',

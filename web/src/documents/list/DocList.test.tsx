@@ -204,7 +204,7 @@ it('what waits to be sent says so in its line', () => {
 });
 
 it('of thousands of lines only those in view are drawn, and how many there are is told', () => {
-  const many = Array.from({ length: 2000 }, (_, at) => line(`id-${at}`, `Test ${at}`, '2026-04-18'));
+  const many = Array.from({ length: 2000 }, (_, index) => line(`id-${index}`, `Test ${index}`, '2026-04-18'));
   keepList(soilTests, {}, many);
   list();
   const drawn = screen.getAllByRole('link', { name: /^Test/ }).length;

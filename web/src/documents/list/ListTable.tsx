@@ -236,16 +236,16 @@ export function ListTable<Of extends Kind>(props: Props<Of>) {
       <thead>
         <tr>
           <td data-tick />
-          {headers.map((header, at) => (
-            <Heading key={header.id} header={header} column={columns[at - 1]} />
+          {headers.map((header, index) => (
+            <Heading key={header.id} header={header} column={columns[index - 1]} />
           ))}
           <td data-acts />
         </tr>
       </thead>
       <tbody ref={body}>
         <Space height={before} />
-        {rows.slice(from, to).map((row, at) => (
-          <tr key={row.id} aria-rowindex={from + at + 2}>
+        {rows.slice(from, to).map((row, index) => (
+          <tr key={row.id} aria-rowindex={from + index + 2}>
             <ErrorBoundary fallback={unfit(row.original as SummaryHead)}>
               <Line
                 {...line}

@@ -151,15 +151,15 @@ export default function AreaDrawing(props: Props) {
                   perfectDrawEnabled={false}
                 />
               )}
-              {area.parts.map((each, at) => (
+              {area.parts.map((each, index) => (
                 <PartShape
                   key={each.id}
                   part={each}
-                  outlines={outlines[at] ?? []}
+                  outlines={outlines[index] ?? []}
                   view={view}
                   ink={ink}
                   isChosen={each.id === chosen}
-                  isWrong={(parts[at]?.errors.length ?? 0) > 0}
+                  isWrong={(parts[index]?.errors.length ?? 0) > 0}
                   isFilled={!isPlaced}
                   canMove={isPlaced}
                   onChoose={onChoose}

@@ -27,10 +27,10 @@ export function Edges({ area, reading, offsets, view, ink }: Props) {
     <>
       <Shape sceneFunc={tracePath(buffers, view)} fillRule="evenodd" fill={ink.water} opacity={0.45} />
       {reading.edges.flatMap(({ id, lines }) =>
-        lines.map(({ points, closed }, at) => (
+        lines.map(({ points, closed }, index) => (
           <Line
             // oxlint-disable-next-line react/no-array-index-key -- lines of an edge have no other name
-            key={`${id}-${at}`}
+            key={`${id}-${index}`}
             points={moved(points, offsetOf(id)).flatMap((point) => {
               const { x, y } = toCanvas(view, point);
               return [x, y];

@@ -19,7 +19,7 @@ function stepsIn(from: number, length: number, step: number): number[] {
   const first = Math.ceil(-from / step);
   return Array.from(
     { length: Math.max(0, Math.floor((length - from) / step) - first + 1) },
-    (_, at) => from + (first + at) * step,
+    (_, index) => from + (first + index) * step,
   );
 }
 

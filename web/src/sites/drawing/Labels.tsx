@@ -26,10 +26,10 @@ const isRound = ({ kind }: PartInput): boolean => ['circle', 'half-circle', 'ell
 /** Lengths at their sides. */
 function Dimensions({ area, outlines, chosen, view, ink }: Props) {
   const unit = lengthUnitFor(area.shownIn);
-  const shown = area.parts.flatMap((part, at) => {
+  const shown = area.parts.flatMap((part, index) => {
     // The yellow point of a chosen curve stands where its width would be written.
-    const isHidden = at === chosen ? isRound(part) : area.parts.length > MAX_PARTS;
-    return isHidden ? [] : dimensionsOf(part, outlines[at]?.[0] ?? [], unit);
+    const isHidden = index === chosen ? isRound(part) : area.parts.length > MAX_PARTS;
+    return isHidden ? [] : dimensionsOf(part, outlines[index]?.[0] ?? [], unit);
   });
   return shown
     .filter(({ text, lengthM }) => lengthM * view.scale > text.length * LETTER_PX)
@@ -48,15 +48,15 @@ function Dimensions({ area, outlines, chosen, view, ink }: Props) {
 function CornerNumbers({ area, outlines, chosen, view, ink }: Props) {
   const corners = outlines[chosen]?.[0] ?? [];
   if (corners.length > MAX_CORNERS || !area.edges.some(({ along }) => along === 'side')) return null;
-  return corners.map((corner, at) => {
+  return corners.map((corner, index) => {
     const { x, y } = toCanvas(view, corner);
     return (
       <Text
         // oxlint-disable-next-line react/no-array-index-key -- corners are known by their number
-        key={at}
+        key={index}
         x={x + 10}
         y={y - 22}
-        text={String(at + 1)}
+        text={String(index + 1)}
         fontSize={15}
         fontStyle="bold"
         fontFamily={FIGURES}

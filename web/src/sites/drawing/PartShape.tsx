@@ -13,9 +13,9 @@ export const tracePath =
   (context: Context, shape: KonvaShape): void => {
     context.beginPath();
     for (const outline of outlines) {
-      outline.forEach((point, at) => {
+      outline.forEach((point, index) => {
         const { x, y } = toCanvas(view, point);
-        if (at === 0) context.moveTo(x, y);
+        if (index === 0) context.moveTo(x, y);
         else context.lineTo(x, y);
       });
       context.closePath();
@@ -39,8 +39,8 @@ interface Props {
 
 const sameOutlines = (a: readonly Outline[], b: readonly Outline[]): boolean =>
   a.length === b.length &&
-  a.every((outline, at) => {
-    const [p, q] = [outline, b[at]!];
+  a.every((outline, index) => {
+    const [p, q] = [outline, b[index]!];
     return p.length === q.length && p.every((point, i) => point.x === q[i]!.x && point.y === q[i]!.y);
   });
 

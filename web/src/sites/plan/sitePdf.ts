@@ -20,8 +20,8 @@ const bandOf = (band: string | undefined): string => (band ? ` ±${band}` : '');
 
 /** What keeps clear of what, in a sentence each. */
 const edgeLines = (area: SiteAreaInput, reading: SiteAreaResult): string[] =>
-  reading.edges.map(({ of, bufferM }, at) => {
-    const unit = area.edges[at]?.unit ?? 'm';
+  reading.edges.map(({ of, bufferM }, index) => {
+    const unit = area.edges[index]?.unit ?? 'm';
     const { number, unit: symbol } = showLength(bufferM, unit);
     return bufferM > 0
       ? say('sites.plan.keep', { distance: number, unit: symbol, edge: nameOf('edge', of) })
@@ -76,6 +76,8 @@ export function sitePdf(site: SiteInput, isSample: boolean, day: string): Promis
     pageMargins: [42, 48, 42, 42],
     info: { title: head },
     header: { text: head, margin: [42, 22, 42, 0], fontSize: 10 },
-    content: site.areas.map((area, at) => pageOf(area, at, reading.areas[at]!, at === site.areas.length - 1)),
+    content: site.areas.map((area, index) =>
+      pageOf(area, index, reading.areas[index]!, index === site.areas.length - 1),
+    ),
   });
 }

@@ -66,7 +66,7 @@ export function bandsOf(lines: readonly ServedLine[], { reading }: CalibrationCo
   if (!one) return [];
   const inUnit = (si: number) => fromSi(si * one.si, target.unit);
   const bands = lines.flatMap(({ line: { rate } }) => (rate ? [{ low: inUnit(rate.low), high: inUnit(rate.high) }] : []));
-  const firsts = bands.filter(({ low, high }, at) => bands.findIndex((each) => Math.abs(each.low - low) < 1e-9 && Math.abs(each.high - high) < 1e-9) === at);
+  const firsts = bands.filter(({ low, high }, index) => bands.findIndex((each) => Math.abs(each.low - low) < 1e-9 && Math.abs(each.high - high) < 1e-9) === index);
   const plain = (value: number) => showExact(value, 2);
   return firsts
     .toSorted((a, b) => a.low - b.low)

@@ -121,11 +121,11 @@ export function RouteList({ input, set }: Pick<DocFormProps<StormInput>, 'input'
       >
         <SortableContext items={route.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
           <Box as="ul" listStyleType="none" maxWidth="760px">
-            {route.map((stop, at) => (
+            {route.map((stop, index) => (
               <Row
                 key={stop.id}
                 stop={stop}
-                at={at}
+                at={index}
                 count={route.length}
                 area={areas?.find(({ id }) => id === stop.area)}
                 move={move}

@@ -21,8 +21,8 @@ export function WeighBack({ load, storm }: { load: readonly DoneRow[]; storm: st
     setTried(true);
     if (read.amountSi === null || read.errors.length > 0) return;
     const planned = load.map(({ input }) => evaluateApplication(input).amountSi ?? 0);
-    splitByPlan(read.amountSi, planned).forEach((share, at) => {
-      const row = load[at]!;
+    splitByPlan(read.amountSi, planned).forEach((share, index) => {
+      const row = load[index]!;
       void appendApplication({ subject: { kind: 'storms', id: storm }, of: row, input: { ...row.input, amount: { text: typedAs(share, unit), unit, from: 'split' }, correction: say('winter.round.weighedWhy') } });
     });
     setText('');

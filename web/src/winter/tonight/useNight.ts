@@ -151,7 +151,7 @@ export function useNight(input: NightInput): Night {
   const asks: GuideProduct = facts?.form === 'liquid' ? 'liquid' : input.isPrewetted ? 'prewetted' : 'dry';
   const situations = useMemo(() => {
     const named = (version?.lines ?? []).map(({ situation }) => situation.trim());
-    return named.filter((one, at) => named.findIndex((other) => sameSituation(one, other)) === at);
+    return named.filter((one, index) => named.findIndex((other) => sameSituation(one, other)) === index);
   }, [version]);
   const share = input.share === '' ? null : input.share;
   const { situation, treatment } = input;
