@@ -89,7 +89,7 @@ const RUN_FACTS: core.RunFacts = {
 };
 
 const GROUND = { site: '', area: 'a', siteName: '', areaName: 'Lawn', areaM2: 687.483 };
-const PLANNED_NEED: core.PlannedNeed = { ground: [GROUND], product: { id: 'p', name: 'Lake feed' }, of: 'N', totalSi: 0.0039, unit: 'lb/1000 ft2', times: 1, firstDay: '2026-04-18', everyDays: 28 }; // prettier-ignore
+const PLANNED_NEED: core.PlannedNeed = { ground: [GROUND], product: { id: 'p', name: 'Lake feed' }, nutrient: 'N', totalSi: 0.0039, unit: 'lb/1000 ft2', times: 1, firstDay: '2026-04-18', everyDays: 28 }; // prettier-ignore
 const PORTIONS = core.portionsFor(PLANNED_NEED, () => 'x');
 const PLANNED = core.plannedPortions(PORTIONS, [{ id: 'p', input: lakeFeed }], [GROUND]);
 

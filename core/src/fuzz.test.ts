@@ -200,12 +200,12 @@ describe('documents with anything typed in them', () => {
       const input = mangled(pick(DEMO.products, seed).input as exported.ProductInput, draw);
       const product = keeps(() => core.evaluateProduct(input))!;
       keeps(() => core.evaluateLabelFacts(input));
-      for (const of of ['N', 'ai', 'product'] as const) {
-        const need = { of, perM2: 0.004 };
+      for (const nutrient of ['N', 'ai', 'product'] as const) {
+        const need = { nutrient, perM2: 0.004 };
         const label = keeps(() => core.readLabel(product, need));
-        keeps(() => core.rateForNeed(product, of, 0.004));
-        keeps(() => core.delivered(product, of, 0.01));
-        if (label) keeps(() => core.labelLines(input, { of, perM2: 0.004, unit: 'kg/ha' })); // prettier-ignore
+        keeps(() => core.rateForNeed(product, nutrient, 0.004));
+        keeps(() => core.delivered(product, nutrient, 0.01));
+        if (label) keeps(() => core.labelLines(input, { nutrient, perM2: 0.004, unit: 'kg/ha' })); // prettier-ignore
       }
       const { scoop } = product;
       if (scoop) {

@@ -22,7 +22,7 @@ export function ofRecords(
   });
   const ground = { site: '', area: 'a', siteName: text, areaName: 'Lawn', areaM2: 687 };
   const shelf = [{ id: 'p', input: mangle(core.blankProduct('dry-fertilizer', 'us')) }];
-  const portions = mangle(core.portionsFor({ ground: [ground], product: { id: 'p', name: 'Feed' }, of: 'N', totalSi: 0.004, unit: 'lb/1000 ft2', times: 3, firstDay: '2026-04-18', everyDays: 28 }, () => 'x')); // prettier-ignore
+  const portions = mangle(core.portionsFor({ ground: [ground], product: { id: 'p', name: 'Feed' }, nutrient: 'N', totalSi: 0.004, unit: 'lb/1000 ft2', times: 3, firstDay: '2026-04-18', everyDays: 28 }, () => 'x')); // prettier-ignore
   const plan = { ...core.blankPlan('2026', { from: '2026-01-01', to: '2026-12-31' }), portions };
   const planned = core.plannedPortions(portions, shelf, [ground]);
   const book = () => core.planBook({ rules: [], rulesOn: new Map(), rows: done.map((each) => core.ledgerRow(each)), planned, soilTests: [], yearStart: '01-01' }); // prettier-ignore

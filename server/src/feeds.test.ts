@@ -20,7 +20,7 @@ const year = new Date().getUTCFullYear();
 const lawn = { site: v7(), area: v7(), siteName: 'Lake front', areaName: 'Lawn', areaM2: 700 };
 const planOf = (productName: string, firstDay = `${year}-12-30`) => ({
   ...blankPlan(`Plan ${productName}`, { from: `${year}-01-01`, to: `${year + 1}-12-31` }),
-  portions: portionsFor({ ground: [lawn], product: { id: v7(), name: productName }, of: 'N', totalSi: 0.004, unit: 'lb/1000 ft2', times: 2, firstDay, everyDays: 28 }, v7), // prettier-ignore
+  portions: portionsFor({ ground: [lawn], product: { id: v7(), name: productName }, nutrient: 'N', totalSi: 0.004, unit: 'lb/1000 ft2', times: 2, firstDay, everyDays: 28 }, v7), // prettier-ignore
 });
 const save = (id: string, input: object) => request(app).put(`/api/plans/${id}`).send({ version: 0, schemaVersion: KINDS.plans.schemaVersion, input }); // prettier-ignore
 const made = async (name: string) => (await request(app).post('/api/feeds').send({ name }).expect(200)).body as { id: string; path: string }; // prettier-ignore

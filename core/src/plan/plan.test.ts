@@ -44,7 +44,7 @@ const FT2 = UNITS.ft2.toSi;
 const lawn = { site: 's1', area: 'a1', siteName: 'Lake front', areaName: 'Lawn', areaM2: 7400 * FT2 };
 const bank = { ...lawn, area: 'a2', areaName: 'Bank', areaM2: 2600 * FT2 };
 const LB = UNITS['lb/1000 ft2'].toSi;
-const need: PlannedNeed = { ground: [lawn], product: { id: 'p', name: 'Lake feed' }, of: 'N', totalSi: 3.2 * LB, unit: 'lb/1000 ft2', times: 4, firstDay: '2026-04-18', everyDays: 42 }; // prettier-ignore
+const need: PlannedNeed = { ground: [lawn], product: { id: 'p', name: 'Lake feed' }, nutrient: 'N', totalSi: 3.2 * LB, unit: 'lb/1000 ft2', times: 4, firstDay: '2026-04-18', everyDays: 42 }; // prettier-ignore
 const portions = portionsFor(need, ids());
 const planOf = (own: readonly PortionInput[]) => ({ ...blankPlan('2026', { from: '2026-01-01', to: '2026-12-31' }), portions: own }); // prettier-ignore
 const plannedOf = (own: readonly PortionInput[]) => plannedPortions(own, [{ id: 'p', input: lakeFeed }], [lawn, bank]); // prettier-ignore

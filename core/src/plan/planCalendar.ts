@@ -11,7 +11,7 @@ const dateOf = (day: string): ICAL.Time => ICAL.Time.fromDateString(day);
 
 function eventOf({ id, portions }: PortionGroup, stamp: string, speak: Speak): ICAL.Component {
   const [first] = portions;
-  const { onDay, productName, siteName, hold, why, amount, unit, of } = first!;
+  const { onDay, productName, siteName, hold, why, amount, unit, nutrient: of } = first!;
   const areas = portions.map(({ areaName }) => areaName);
   const event = new ICAL.Component('vevent');
   event.addPropertyWithValue('uid', `${id}@steady-scatter`);

@@ -22,7 +22,7 @@ const portionInput = z.object({
   product: idOrNone,
   productName: text,
   /** What this portion brings of what, each time. */
-  of: keyOf(NEED_OF),
+  nutrient: keyOf(NEED_OF),
   amount: text,
   unit: rateUnit,
   onDay: text,

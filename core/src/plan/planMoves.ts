@@ -28,7 +28,7 @@ export const movePortions = (portions: Portions, ids: ReadonlySet<string>, onDay
 export interface PlannedNeed {
   readonly ground: readonly PlanGround[];
   readonly product: { readonly id: string; readonly name: string };
-  readonly of: PortionInput['of'];
+  readonly nutrient: PortionInput['nutrient'];
   /** All portions together, kg/m2 or L/m2, above 0. */
   readonly totalSi: number;
   readonly unit: PortionInput['unit'];
@@ -45,7 +45,7 @@ export interface PlannedNeed {
  * @example portionsFor({ ...need, times: 2, everyDays: 28 }, idOf)[1].onDay // '2026-05-16'
  */
 export function portionsFor(need: PlannedNeed, idOf: () => string): PortionInput[] {
-  const { ground, product, of, totalSi, unit, times, firstDay, everyDays } = need;
+  const { ground, product, nutrient: of, totalSi, unit, times, firstDay, everyDays } = need;
   requirePositive({ times, totalSi });
   if (times * ground.length > MAX_PORTIONS) throw new InputError('plan.many', { field: 'times', most: MAX_PORTIONS }); // prettier-ignore
   const amount = amountText(totalSi / times, { unit });
@@ -60,7 +60,7 @@ export function portionsFor(need: PlannedNeed, idOf: () => string): PortionInput
           areaName,
           product: product.id,
           productName: product.name,
-          of,
+          nutrient: of,
           amount,
           unit,
           onDay,
@@ -74,7 +74,10 @@ export function portionsFor(need: PlannedNeed, idOf: () => string): PortionInput
 
 /** The same thing on the same ground. */
 const isAlike = (a: PortionInput, b: PortionInput): boolean =>
-  a.area === b.area && a.product === b.product && a.productName === b.productName && a.of === b.of;
+  a.area === b.area &&
+  a.product === b.product &&
+  a.productName === b.productName &&
+  a.nutrient === b.nutrient;
 
 /** Those of the same kind that come after one, in their order. */
 const laterThan = (portions: Portions, one: PortionInput): PortionInput[] =>

@@ -53,7 +53,7 @@ export function plannedPortions(
     const area = areas.get(input.area) ?? null;
     const { value: rateSi } = toResult(() => {
       const need = readNeed(input.amount, input.unit, 'amount').si;
-      return product && rateForNeed(product, input.of, need);
+      return product && rateForNeed(product, input.nutrient, need);
     });
     const amountSi = rateSi === null || area === null || area.areaM2 === null ? null : finite(rateSi * area.areaM2); // prettier-ignore
     return { input, product, ground: area, rateSi, amountSi };

@@ -20,7 +20,7 @@ export function portionGroups(
   apart: (portion: PortionInput) => string = () => '',
 ): PortionGroup[] {
   const keyOf = (portion: PortionInput) => {
-    const { onDay, siteName, site, productName, of, amount, unit, hold } = portion;
+    const { onDay, siteName, site, productName, nutrient: of, amount, unit, hold } = portion;
     return [onDay, siteName, site, productName, of, amount, unit, hold, apart(portion)].join('\n');
   };
   return [...grouped(portions, keyOf)]

@@ -26,7 +26,7 @@ const AREAS = ['a', 'b', 'c'].map((area) => ({ site: 's', area, siteName: 'Lake 
 const LB = UNITS['lb/1000 ft2'].toSi;
 let next = 0;
 const idOf = () => `id${String((next += 1)).padStart(6, '0')}`;
-const portionOn = (area: string, onDay: string, amount = '0.8'): PortionInput => ({ id: idOf(), site: 's', area, siteName: 'Lake front', areaName: area, product: 'p', productName: 'Lake feed', of: 'N', amount, unit: 'lb/1000 ft2', onDay, hold: '', why: '', job: '' }); // prettier-ignore
+const portionOn = (area: string, onDay: string, amount = '0.8'): PortionInput => ({ id: idOf(), site: 's', area, siteName: 'Lake front', areaName: area, product: 'p', productName: 'Lake feed', nutrient: 'N', amount, unit: 'lb/1000 ft2', onDay, hold: '', why: '', job: '' }); // prettier-ignore
 const recordOn = (area: string, onDay: string, root: string) =>
   ledgerRow({ root, startedAt: `${onDay}T09:00:00.000Z`, saidAt: `${onDay}T09:00:00.000Z`, subject: 'j', input: { ...blankApplication('us'), onDay, area, areaName: area, size: { text: '5000', unit: 'ft2' }, product: { ...blankApplication('us').product, name: 'lake  FEED', kind: 'dry-fertilizer', grade: '24-0-8' }, amount: { text: '16', unit: 'lb', from: 'weighed' } } }); // prettier-ignore
 
@@ -134,7 +134,7 @@ describe('what it takes', () => {
   it('amounts are those of each area added up; what is bought and there is enough, and one package less is not', () => {
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 9 }), fc.integer({ min: 0, max: 6 }), (times, stock) => {
-        const all = portionsFor({ ground: AREAS, product: { id: 'p', name: 'Lake feed' }, of: 'N', totalSi: 0.7 * LB * times, unit: 'lb/1000 ft2', times, firstDay: '2026-04-01', everyDays: 21 }, idOf); // prettier-ignore
+        const all = portionsFor({ ground: AREAS, product: { id: 'p', name: 'Lake feed' }, nutrient: 'N', totalSi: 0.7 * LB * times, unit: 'lb/1000 ft2', times, firstDay: '2026-04-01', everyDays: 21 }, idOf); // prettier-ignore
         const [line] = planNeeds(planned(all), [{ id: 'p', input: { ...lakeFeed, stock: String(stock) } }]);
         const own = planned(all).reduce((sum, { amountSi }) => sum + amountSi!, 0);
         expect(line!.amountSi).toBeCloseTo(own, 9);

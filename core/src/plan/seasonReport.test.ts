@@ -24,7 +24,7 @@ const feed = { ...blankProduct('dry-fertilizer', 'us'), name: 'Feed', grade: '24
 const ground = (area: string, areaName: string) => ({ site: 's', area, siteName: 'Lake front', areaName, areaM2: 100 }); // prettier-ignore
 let next = 0;
 const planned = plannedPortions(
-  portionsFor({ ground: [ground('a', 'Lawn'), ground('b', 'Bank')], product: { id: 'p', name: 'Feed' }, of: 'N', totalSi: 1.6 * LB, unit: 'lb/1000 ft2', times: 2, firstDay: '2026-04-18', everyDays: 30 }, () => String((next += 1))), // prettier-ignore
+  portionsFor({ ground: [ground('a', 'Lawn'), ground('b', 'Bank')], product: { id: 'p', name: 'Feed' }, nutrient: 'N', totalSi: 1.6 * LB, unit: 'lb/1000 ft2', times: 2, firstDay: '2026-04-18', everyDays: 30 }, () => String((next += 1))), // prettier-ignore
   [{ id: 'p', input: feed }],
   [ground('a', 'Lawn'), ground('b', 'Bank')],
 );

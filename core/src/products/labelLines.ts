@@ -51,9 +51,9 @@ const money = (cents: number | null, per: string): DisplayValue | null =>
   cents === null ? null : { number: moneyText(cents), unit: `/ ${per}`, isMoney: true };
 
 function workingOf(product: ProductResult, need: ShownNeed, rate: DisplayValue | null): Working {
-  const share = shareOf(product, need.of);
+  const share = shareOf(product, need.nutrient);
   const asked = showExact(fromSi(need.perM2, need.unit), 6);
-  const { symbol } = NEED_OF[need.of];
+  const { symbol } = NEED_OF[need.nutrient];
   const percent = share === null ? null : { number: showExact(share * 100, 5), unit: '%' };
   const wet = product.form === 'liquid';
   const density = product.kgPerSi;
@@ -92,7 +92,7 @@ function workingOf(product: ProductResult, need: ShownNeed, rate: DisplayValue |
  *
  * @param typed the product as typed from its label
  * @param need what is wanted on each m2, and the unit it is shown in
- * @example labelLines(lakeFeed, { of: 'N', perM2: 0.0039, unit: 'lb/1000 ft2' }).rate?.number // '3.33'
+ * @example labelLines(lakeFeed, { nutrient: 'N', perM2: 0.0039, unit: 'lb/1000 ft2' }).rate?.number // '3.33'
  */
 export function labelLines(input: ProductInput, need: ShownNeed): LabelLines {
   const product = evaluateProduct(input);
@@ -123,7 +123,7 @@ export function labelLines(input: ProductInput, need: ShownNeed): LabelLines {
     ),
     pricePerWanted: money(
       centsPerKgWanted === null ? null : centsPerKgWanted * UNITS[big].toSi,
-      `${big} ${NEED_OF[need.of].symbol}`.trim(),
+      `${big} ${NEED_OF[need.nutrient].symbol}`.trim(),
     ),
     againstLabel: reading.againstLabel,
     reading,

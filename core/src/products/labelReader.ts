@@ -5,7 +5,7 @@ import { rateForNeed, type NeedOf } from './wanted.ts';
 
 /** What is asked of a product on each m2: kg, above 0; of the product itself its own rate. */
 export interface LabelNeed {
-  readonly of: NeedOf;
+  readonly nutrient: NeedOf;
   readonly perM2: number;
 }
 
@@ -46,12 +46,12 @@ function standing(rate: number | null, { labelLow, labelHigh }: ProductResult): 
  * @param product the product as read
  * @param need what is wanted on each m2
  * @returns null wherever the label does not say enough; `error` when the product holds none of the nutrient
- * @example readLabel(label, { of: 'N', perM2: 0.0039 }).rateSi // 0.01625 for 24-0-8
+ * @example readLabel(label, { nutrient: 'N', perM2: 0.0039 }).rateSi // 0.01625 for 24-0-8
  */
 export function readLabel(product: ProductResult, need: LabelNeed): LabelResult {
   const { grade, kgPerSi, priceCents, coverage, slowShare } = product;
   const packageSi = product.package?.si ?? null;
-  const { value: rateSi, error } = toResult(() => rateForNeed(product, need.of, need.perM2));
+  const { value: rateSi, error } = toResult(() => rateForNeed(product, need.nutrient, need.perM2));
   const massRate = times(rateSi, kgPerSi);
   const delivered = grade && massRate !== null ? deliveredAtRate(massRate, grade) : [];
   const nitrogen = delivered.find((line) => line.nutrient === 'N')?.kgPerM2 ?? null;

@@ -43,7 +43,7 @@ const liquid = (more: Partial<ProductInput> = {}): ProductInput => ({
   price: '18',
   ...more,
 });
-const nitrogen = (perM2: number) => ({ of: 'N', perM2 }) as const;
+const nitrogen = (perM2: number) => ({ nutrient: 'N', perM2 }) as const;
 
 it('reference case C: 0.6 kg ai/ha at 0.43 % load', () => {
   const rate = carrierRate(toSi(0.6, 'kg/ha'), 0.0043);
@@ -55,7 +55,7 @@ it('reference case C: 0.6 kg ai/ha at 0.43 % load', () => {
     load: '0.43 %',
     package: { size: '10', unit: 'kg' },
   });
-  near(fromSi(readLabel(carrier, { of: 'ai', perM2: 0.6e-4 }).rateSi!, 'kg/ha'), 139.534884);
+  near(fromSi(readLabel(carrier, { nutrient: 'ai', perM2: 0.6e-4 }).rateSi!, 'kg/ha'), 139.534884);
 });
 
 it('reference case D: 25 kg N/ha from 28-0-0 at 1.28 kg/L', () => {
@@ -134,7 +134,7 @@ describe('reading a label for a need', () => {
       delivered: [],
       error: null,
     });
-    expect(readLabel(evaluateProduct(dry()), { of: 'ai', perM2: 1e-4 }).rateSi).toBeNull();
+    expect(readLabel(evaluateProduct(dry()), { nutrient: 'ai', perM2: 1e-4 }).rateSi).toBeNull();
   });
 
   it('delivers just the need, whatever the form, the density and the grade', () => {
@@ -152,7 +152,7 @@ describe('reading a label for a need', () => {
 
 describe('labels side by side', () => {
   const need = {
-    of: 'N',
+    nutrient: 'N',
     perM2: toSi(0.8, 'lb/1000 ft2'),
     unit: 'lb/1000 ft2',
   } as const;

@@ -22,33 +22,34 @@ export const NEED_OF_IDS = [...NUTRIENT_IDS, 'ai', 'product'] as const satisfies
  *
  * @example isNutrient('ai') // false
  */
-export const isNutrient = (of: NeedOf): of is Nutrient => of !== 'ai' && of !== 'product';
+export const isNutrient = (nutrient: NeedOf): nutrient is Nutrient =>
+  nutrient !== 'ai' && nutrient !== 'product';
 
 /** The share of the product that is wanted, as its label states it: 0.24 for N in 24-0-8; null where it says nothing. */
-export function shareOf({ grade, load }: ProductResult, of: NeedOf): number | null {
-  if (of === 'product') return 1;
-  return of === 'ai' ? load : grade && fractionOf(grade, of);
+export function shareOf({ grade, load }: ProductResult, nutrient: NeedOf): number | null {
+  if (nutrient === 'product') return 1;
+  return nutrient === 'ai' ? load : grade && fractionOf(grade, nutrient);
 }
 
 /**
  * The product rate that meets a need.
  *
  * @param product the label as read
- * @param of what the need is stated in
+ * @param nutrient what the need is stated in
  * @param needPerM2 kg/m2, above 0; for the product itself its own rate, kg/m2 or L/m2
  * @returns kg/m2, or L/m2 for a liquid; null where the label does not say enough
  * @throws InputError grade.lacks when the product holds none of the nutrient
  * @example rateForNeed(label, 'N', 0.0039) // 0.01625 for 24-0-8
  */
-export function rateForNeed(product: ProductResult, of: NeedOf, needPerM2: number): number | null {
+export function rateForNeed(product: ProductResult, nutrient: NeedOf, needPerM2: number): number | null {
   const { grade, load, kgPerSi, form } = product;
-  if (of === 'product') return needPerM2;
+  if (nutrient === 'product') return needPerM2;
   if (kgPerSi === null) return null;
-  if (of === 'ai') return load ? carrierRate(needPerM2, load * kgPerSi) : null;
+  if (nutrient === 'ai') return load ? carrierRate(needPerM2, load * kgPerSi) : null;
   if (!grade) return null;
   return form === 'dry'
-    ? productRate(needPerM2, of, grade)
-    : liquidRate(needPerM2, concentration(grade, of, kgPerSi));
+    ? productRate(needPerM2, nutrient, grade)
+    : liquidRate(needPerM2, concentration(grade, nutrient, kgPerSi));
 }
 
 /**
@@ -58,8 +59,8 @@ export function rateForNeed(product: ProductResult, of: NeedOf, needPerM2: numbe
  * @returns kg/m2, or the rate itself for the product; null where the label does not say enough
  * @example delivered(label, 'N', 1) // 0.24 for 24-0-8
  */
-export function delivered(product: ProductResult, of: NeedOf, rateSi: number): number | null {
-  if (of === 'product') return rateSi;
-  const share = shareOf(product, of);
+export function delivered(product: ProductResult, nutrient: NeedOf, rateSi: number): number | null {
+  if (nutrient === 'product') return rateSi;
+  const share = shareOf(product, nutrient);
   return share === null || product.kgPerSi === null ? null : rateSi * share * product.kgPerSi;
 }

@@ -7,8 +7,8 @@ import { isNutrient, type NeedOf } from '../products/wanted.ts';
 import type { WorksheetInput } from './worksheetInput.ts';
 
 /** The unit of a need of the kind that it now has to be, on the same area. */
-function unitFor(of: NeedOf, product: ProductInput, unit: RateUnit): RateUnit {
-  const byVolume = of === 'product' && PRODUCT_KINDS[product.kind].form === 'liquid';
+function unitFor(nutrient: NeedOf, product: ProductInput, unit: RateUnit): RateUnit {
+  const byVolume = nutrient === 'product' && PRODUCT_KINDS[product.kind].form === 'liquid';
   const isVolume = UNITS[unit].kind === 'volumePerArea';
   if (byVolume === isVolume) return unit;
   if (byVolume) return liquidRateUnit(unit as MassPerAreaUnit);
@@ -20,15 +20,15 @@ function unitFor(of: NeedOf, product: ProductInput, unit: RateUnit): RateUnit {
  *
  * @example withNeedOf(sheet, 'K2O').need.nutrient // 'K2O'
  */
-export const withNeedOf = (sheet: WorksheetInput, of: NeedOf): WorksheetInput => ({
+export const withNeedOf = (sheet: WorksheetInput, nutrient: NeedOf): WorksheetInput => ({
   ...sheet,
-  need: { ...sheet.need, nutrient: of, unit: unitFor(of, sheet.product, sheet.need.unit) },
+  need: { ...sheet.need, nutrient: nutrient, unit: unitFor(nutrient, sheet.product, sheet.need.unit) },
 });
 
 /** What a product is asked for: what was asked before, unless its label has another thing to give instead. */
-function askedOf(product: ProductInput, of: NeedOf): NeedOf {
-  if (isNutrient(of)) return product.grade === '' && product.load !== '' ? 'ai' : of;
-  return of === 'ai' && product.load === '' && product.grade !== '' ? 'N' : of;
+function askedOf(product: ProductInput, nutrient: NeedOf): NeedOf {
+  if (isNutrient(nutrient)) return product.grade === '' && product.load !== '' ? 'ai' : nutrient;
+  return nutrient === 'ai' && product.load === '' && product.grade !== '' ? 'N' : nutrient;
 }
 
 /** Facts of a label that a sheet may have had typed by hand. */

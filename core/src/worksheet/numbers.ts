@@ -95,14 +95,14 @@ function delivers({ product }: WorksheetResult, rateSi: number | null): Delivere
   return product.grade && kgPerM2 !== null ? deliveredAtRate(kgPerM2, product.grade) : [];
 }
 
-function workLabel(reading: WorksheetResult, of: NeedOf, rate: number | null): LabelNumbers | null {
+function workLabel(reading: WorksheetResult, nutrient: NeedOf, rate: number | null): LabelNumbers | null {
   const { package: pack, coverage } = reading.product;
   if (!pack || !coverage) return null;
   const rateSi = labelRate(pack.si, coverage.areaM2);
   return {
     rateSi,
     delivered: delivers(reading, rateSi),
-    wantedPerM2: delivered(reading.product, of, rateSi),
+    wantedPerM2: delivered(reading.product, nutrient, rateSi),
     timesNeed: rate === null ? null : rateSi / rate,
   };
 }
@@ -122,18 +122,18 @@ export function mixOf(reading: WorksheetResult, means: 'mix' | 'water', rateSi: 
  * Works a worksheet out: rate, amount for each area and in all, packages rounded up once, nutrients delivered.
  *
  * @param reading the worksheet as read
- * @param of what the need is stated in
+ * @param nutrient what the need is stated in
  * @param means whether the spray volume is that of the mix or of the water
  * @returns the numbers, and grade.lacks when the product holds none of the nutrient
  * @example workNumbers(answer.reading, 'N').numbers.rateSi // 0.016275
  */
 export function workNumbers(
   reading: WorksheetResult,
-  of: NeedOf,
+  nutrient: NeedOf,
   means: 'mix' | 'water' = 'mix',
 ): { numbers: WorksheetNumbers; error: InputError | null } {
   const { need, product } = reading;
-  const rate = toResult(() => need && rateForNeed(product, of, need.si));
+  const rate = toResult(() => need && rateForNeed(product, nutrient, need.si));
   const rateSi = rate.value;
   const { package: pack } = product;
 
@@ -152,7 +152,7 @@ export function workNumbers(
   return {
     error: rate.error?.under('product') ?? null,
     numbers: {
-      share: shareOf(product, of),
+      share: shareOf(product, nutrient),
       rateSi,
       areas,
       totalM2,
@@ -168,8 +168,9 @@ export function workNumbers(
       delivered: delivers(reading, rateSi),
       packageCoversM2: rateSi !== null && pack ? pack.si / rateSi : null,
       mix: mixOf(reading, means, rateSi, totalM2),
-      label: workLabel(reading, of, rateSi),
-      backPerM2: amountSi === null || totalM2 === null ? null : delivered(product, of, amountSi / totalM2),
+      label: workLabel(reading, nutrient, rateSi),
+      backPerM2:
+        amountSi === null || totalM2 === null ? null : delivered(product, nutrient, amountSi / totalM2),
     },
   };
 }

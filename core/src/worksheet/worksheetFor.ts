@@ -7,7 +7,7 @@ import type { ProductInput } from '../products/product.ts';
  * change the sheet.
  *
  * @param firstAreaId id of the one empty row of ground
- * @example worksheetFor(lakeFeed, { of: 'N', amount: '0.8', unit: 'lb/1000 ft2' }, 'a').product.grade // '24-0-8'
+ * @example worksheetFor(lakeFeed, { nutrient: 'N', amount: '0.8', unit: 'lb/1000 ft2' }, 'a').product.grade // '24-0-8'
  */
 export const worksheetFor = (
   product: ProductInput,

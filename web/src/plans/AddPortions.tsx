@@ -29,7 +29,7 @@ interface Wish {
   /** Areas that it is not for. */
   readonly without: readonly string[];
   readonly product: string;
-  readonly of: NeedOf;
+  readonly nutrient: NeedOf;
   readonly total: string;
   readonly unit: PortionInput['unit'];
   readonly times: string;
@@ -48,14 +48,14 @@ function readWish(wish: Wish, areas: readonly PlanArea[], view: PlanView) {
   const name = view.shelf.find(({ id }) => id === wish.product)?.input.name ?? '';
   const isRead = total.value !== null && times.value !== null && every.value !== null && first.value !== null;
   const made = isRead
-    ? toResult(() => portionsFor({ ground: areas, product: { id: wish.product, name }, of: wish.of, totalSi: total.value, unit: wish.unit, times: times.value, firstDay: first.value, everyDays: every.value }, newId))
+    ? toResult(() => portionsFor({ ground: areas, product: { id: wish.product, name }, nutrient: wish.nutrient, totalSi: total.value, unit: wish.unit, times: times.value, firstDay: first.value, everyDays: every.value }, newId))
     : { value: null, error: null };
   const errors = [total, times, every, first, made].flatMap(({ error }): InputError[] => (error ? [error] : []));
   return { made: made.value, errors };
 } // prettier-ignore
 
 /** What the youngest soil test of the ground asks for, to be taken as the need. */
-function FromSoil({ areas, onTake }: { areas: readonly PlanArea[]; onTake(of: NeedOf, total: string, unit: PortionInput['unit']): void }) {
+function FromSoil({ areas, onTake }: { areas: readonly PlanArea[]; onTake(nutrient: NeedOf, total: string, unit: PortionInput['unit']): void }) {
   const { data: tests = [] } = useDocs(SOIL_TESTS);
   const last = youngestTestOf(tests, areas);
   if (!last) return null;
@@ -67,7 +67,7 @@ function FromSoil({ areas, onTake }: { areas: readonly PlanArea[]; onTake(of: Ne
         const amount = showExact(fromSi(kgPerM2, unit), 4).replace(/\s/g, '');
         return (
           <Button key={nutrient} minHeight="44px" onClick={() => onTake(nutrient, amount, unit)}>
-            {say('plans.add.bySoil', { need: needText({ amount, unit, of: nutrient }), day: dayText(onDay) })}
+            {say('plans.add.bySoil', { need: needText({ amount, unit, nutrient }), day: dayText(onDay) })}
           </Button>
         );
       })}
@@ -80,7 +80,7 @@ export function AddPortions(props: PlanProps) {
   const { view, input } = props;
   const { rate } = usePreferences().preferences.units;
   const sites = [...new Map(view.areas.map(({ site, siteName }) => [site, siteName]))];
-  const [wish, setWish] = useState<Wish>({ site: '', without: [], product: '', of: 'N', total: '', unit: RATE_CHOICES.find((id) => id === rate) ?? 'lb/1000 ft2', times: '1', first: view.today > input.fromDay ? view.today : input.fromDay, every: '28' }); // prettier-ignore
+  const [wish, setWish] = useState<Wish>({ site: '', without: [], product: '', nutrient: 'N', total: '', unit: RATE_CHOICES.find((id) => id === rate) ?? 'lb/1000 ft2', times: '1', first: view.today > input.fromDay ? view.today : input.fromDay, every: '28' }); // prettier-ignore
   const [tried, setTried] = useState(false);
   const change = useChangePortions(props);
   const put = (more: Partial<Wish>) => setWish((now) => ({ ...now, ...more }));
@@ -104,7 +104,7 @@ export function AddPortions(props: PlanProps) {
       <Fields>
         <Choice label={say('plans.add.site')} value={now.site} options={sites.map(([id, label]) => ({ id, label }))} onChange={(site) => put({ site, without: [] })} />
         <Choice label={say('plans.add.product')} value={now.product} options={view.shelf.map(({ id, input: { name } }) => ({ id, label: name }))} onChange={(product) => put({ product })} />
-        <Choice label={say('plans.add.of')} value={now.of} options={OF} onChange={(of) => put({ of })} />
+        <Choice label={say('plans.add.of')} value={now.nutrient} options={OF} onChange={(nutrient) => put({ nutrient })} />
         <LabelledField label={say('plans.add.total')} inputMode="decimal" unit={<Unit label={say('plans.add.total')} value={now.unit} options={RATE_CHOICES} onChange={(unit) => put({ unit })} />} {...bind('total')} />
         <LabelledField label={say('plans.add.times')} inputMode="numeric" {...bind('times')} />
         <LabelledField label={say('plans.add.first')} type="date" {...bind('first')} />
@@ -117,7 +117,7 @@ export function AddPortions(props: PlanProps) {
           ))}
         </Box>
       )}
-      <FromSoil areas={areas} onTake={(of, total, unit) => put({ of, total, unit })} />
+      <FromSoil areas={areas} onTake={(nutrient, total, unit) => put({ nutrient, total, unit })} />
       <Box display="flex" flexWrap="wrap" alignItems="center" gap="14px" marginTop="12px">
         <Button variant="solid" minHeight="touch" onClick={add} disabled={areas.length === 0}>{say('plans.add.act')}</Button>
         {made?.[0] && <Box fontSize="17px">{say('plans.add.each', { amount: needText(made[0]) })}</Box>}

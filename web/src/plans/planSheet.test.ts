@@ -11,7 +11,7 @@ import type { PlanView } from './usePlan.ts';
 vi.mock('../documents/saving.ts', () => ({ saveNew: vi.fn(async () => undefined) }));
 
 const [TOWN, SCHOOL] = ['0196335a-0020-7c1e-9b40-5d2a7f3e0020', '0196335a-0030-7c1e-9b40-5d2a7f3e0030'];
-const portion = (areaName: string): PortionInput => ({ id: areaName, site: 's', area: areaName, siteName: 'Lake front', areaName, product: 'p', productName: 'Lake feed', of: 'N', amount: '0.8', unit: 'lb/1000 ft2', onDay: '2027-04-19', hold: '', why: '', job: '' }); // prettier-ignore
+const portion = (areaName: string): PortionInput => ({ id: areaName, site: 's', area: areaName, siteName: 'Lake front', areaName, product: 'p', productName: 'Lake feed', nutrient: 'N', amount: '0.8', unit: 'lb/1000 ft2', onDay: '2027-04-19', hold: '', why: '', job: '' }); // prettier-ignore
 const feed = { ...blankProduct('dry-fertilizer', 'us'), name: 'Lake feed', grade: '24-0-8', stock: '7' };
 const areas = ['Lawn', 'Bank'].map((name) => ({ site: 's', area: name, siteName: 'Lake front', areaName: name, areaM2: 100, asArea: { id: name, name, size: '1076', unit: 'ft2' as const, from: { site: 's', area: name } } })); // prettier-ignore
 const planned = plannedPortions(['Lawn', 'Bank', 'Gone'].map(portion), [{ id: 'p', input: feed }], areas);

@@ -29,7 +29,7 @@ interface SheetAsk {
 export async function makeSheet({ planned, view, soilTest }: SheetAsk): Promise<string> {
   const [{ input: first }] = planned as [PlannedPortion];
   const label = view.shelf.find(({ id }) => id === first.product)!.input;
-  const blank = worksheetFor({ ...label, stock: '' }, { nutrient: first.of, amount: first.amount, unit: first.unit }, newId()); // prettier-ignore
+  const blank = worksheetFor({ ...label, stock: '' }, { nutrient: first.nutrient, amount: first.amount, unit: first.unit }, newId()); // prettier-ignore
   const areas = planned.flatMap(({ input: { area } }) => {
     const found = view.areas.find((each) => each.area === area);
     return found ? [{ ...found.asArea, id: newId() }] : [];

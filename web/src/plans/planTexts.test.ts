@@ -12,7 +12,7 @@ import { describe, expect, it } from 'vitest';
 import { brokenOf, groupState, needText, plannedOf, stateText, whereText, whyText } from './planTexts.ts';
 import { brokenOn, nearestDay, type PlanView } from './usePlan.ts';
 
-const portion = (id: string, areaName: string, more: Partial<PortionInput> = {}): PortionInput => ({ id, site: 's', area: areaName, siteName: 'Lake front', areaName, product: 'p', productName: 'Lake feed', of: 'N', amount: '0.8', unit: 'lb/1000 ft2', onDay: '2027-04-19', hold: '', why: '', job: '', ...more }); // prettier-ignore
+const portion = (id: string, areaName: string, more: Partial<PortionInput> = {}): PortionInput => ({ id, site: 's', area: areaName, siteName: 'Lake front', areaName, product: 'p', productName: 'Lake feed', nutrient: 'N', amount: '0.8', unit: 'lb/1000 ft2', onDay: '2027-04-19', hold: '', why: '', job: '', ...more }); // prettier-ignore
 const feed = { ...blankProduct('dry-fertilizer', 'us'), name: 'Lake feed', grade: '24-0-8' };
 
 /** A plan as it is looked at on a day, held against a closed spring and a cap at once. */
@@ -30,8 +30,8 @@ function viewOf(portions: readonly PortionInput[], today = '2027-04-01'): PlanVi
 describe('what a plan says of a portion', () => {
   it('its need with the nutrient before the area, the product itself without one', () => {
     expect(needText(portion('a', 'Lawn'))).toBe('0.8 lb N / 1000 ft²');
-    expect(needText({ amount: '3', unit: 'lb/1000 ft2', of: 'product' })).toBe('3 lb / 1000 ft²');
-    expect(needText({ amount: '40', unit: 'kg/ha', of: 'K2O' })).toBe('40 kg K₂O / ha');
+    expect(needText({ amount: '3', unit: 'lb/1000 ft2', nutrient: 'product' })).toBe('3 lb / 1000 ft²');
+    expect(needText({ amount: '40', unit: 'kg/ha', nutrient: 'K2O' })).toBe('40 kg K₂O / ha');
   });
 
   it('where it goes, and how it stands', () => {

@@ -8,8 +8,12 @@ import { nearestDay, type PlanView } from './usePlan.ts';
 import type { PlannedPortion } from '@steady-scatter/core/plan';
 
 /** "0.8 lb N / 1000 ft²". */
-export function needText({ amount, unit, of }: Pick<PortionInput, 'amount' | 'unit' | 'of'>): string {
-  const { symbol } = NEED_OF[of];
+export function needText({
+  amount,
+  unit,
+  nutrient,
+}: Pick<PortionInput, 'amount' | 'unit' | 'nutrient'>): string {
+  const { symbol } = NEED_OF[nutrient];
   const shown = UNITS[unit].symbol;
   return `${amount} ${symbol === '' ? shown : shown.replace(' /', ` ${symbol} /`)}`;
 }

@@ -74,8 +74,8 @@ const AGAINST = {
 } as const;
 
 /** "0.267 lb K₂O": the area that it stands on is that of the need. */
-function otherNutrients({ delivered, rate }: LabelLines, of: NeedOf): string {
-  const along = delivered.filter((line) => line.nutrient !== of && line.shown.number !== '0');
+function otherNutrients({ delivered, rate }: LabelLines, nutrient: NeedOf): string {
+  const along = delivered.filter((line) => line.nutrient !== nutrient && line.shown.number !== '0');
   const texts = along.map(
     ({ nutrient: other, shown }) =>
       `${shown.number} ${shown.unit.replace(/ \/.*/, '')} ${NUTRIENTS[other].symbol}`,
@@ -106,11 +106,11 @@ const ROWS: readonly { label: string; show(lines: LabelLines, show: NeedOf): Rea
 interface TableProps {
   products: readonly Doc<ProductInput>[];
   lines: readonly LabelLines[];
-  of: NeedOf;
+  nutrient: NeedOf;
   onPutOnJob(product: Doc<ProductInput>): void;
 }
 
-function ComparisonTable({ products, lines, of, onPutOnJob }: TableProps) {
+function ComparisonTable({ products, lines, nutrient: of, onPutOnJob }: TableProps) {
   const best = cheapest(lines);
   const cell = {
     padding: '9px 14px 9px 0',
@@ -204,7 +204,7 @@ export default function ComparePage() {
   const feeding = (shelf ?? []).filter(({ input }) => (of === 'ai' ? input.load : input.grade) !== '');
   const products =
     wanted.length > 0 ? wanted.flatMap((id) => shelf?.find((one) => one.id === id) ?? []) : feeding;
-  const need = reading && { of, perM2: reading.si, unit: reading.unit as MassPerAreaUnit };
+  const need = reading && { nutrient: of, perM2: reading.si, unit: reading.unit as MassPerAreaUnit };
   const lines = need ? products.map(({ input }) => labelLines(input, need)) : [];
 
   async function putOnJob({ input }: Doc<ProductInput>) {
@@ -274,7 +274,7 @@ export default function ComparePage() {
           <ComparisonTable
             products={products}
             lines={lines}
-            of={of}
+            nutrient={of}
             onPutOnJob={(product) => void putOnJob(product)}
           />
         )}

@@ -46,7 +46,7 @@ function Answers() {
   return (
     <Box display="grid" gap="14px" gridTemplateColumns={{ base: '1fr', md: '1fr 1fr' }} onKeyDown={goOnWithEnter}>
       <LabelledField label={say('sheet.patch.need')} placeholder="0.5" inputMode="decimal" {...field} unit={<BareUnit text={need.amount} unit={need.unit} />} value={need.amount} error={errorAt('need.amount')} onChange={set('need.amount')} />
-      <Choice<NeedOf> label={say('sheet.need.heading')} value={need.nutrient} options={OF} onChange={(of) => form.setValue('worksheet.need', withNeedOf(form.getValues('worksheet'), of).need, { shouldDirty: true })} />
+      <Choice<NeedOf> label={say('sheet.need.heading')} value={need.nutrient} options={OF} onChange={(nutrient) => form.setValue('worksheet.need', withNeedOf(form.getValues('worksheet'), nutrient).need, { shouldDirty: true })} />
       <Box>
         <LabelledField label={say('sheet.need.grade')} placeholder="13-0-45" {...field} value={product.grade} error={errorAt('product.grade')} onChange={set('product.grade')} />
         <ProductTerm />
