@@ -53,40 +53,6 @@ test('what is typed and not kept survives a reload, on a new sheet and on a job'
   await expect(page.getByLabel('Name of the job')).toHaveValue('');
 });
 
-test('nothing wrong is kept', async ({ page }) => {
-  await typeSheet(page, '');
-  await page.getByRole('button', { name: 'Save job' }).click();
-  await expect(page.getByRole('alert')).toContainText('Give it a name');
-  await expect(page.getByLabel('Name of the job')).toBeFocused();
-  await page.getByLabel('Name of the job').fill('Never kept');
-  await page.getByLabel('Grade on the label').fill('240-8');
-  await page.getByRole('button', { name: 'Save job' }).click();
-  await expect(page.getByRole('status').filter({ hasText: 'Is it 24-0-8?' })).toBeVisible();
-  await expect(page.getByLabel('Grade on the label')).toHaveValue('240-8');
-  await page.getByRole('link', { name: 'Jobs' }).click();
-  await expect(page.getByRole('row').nth(1)).toBeVisible();
-  await expect(page.getByText('Never kept')).toHaveCount(0);
-});
-
-test('a removed area comes back to its place', async ({ page }) => {
-  await typeSheet(page, 'Undo an area');
-  await page.getByRole('button', { name: 'Add area' }).click();
-  await page.getByLabel('area 2, measured as').fill('100 m2');
-  await page.getByRole('button', { name: 'Remove Bandstand lawn' }).click();
-  await expect(page.getByLabel('Name of area 1')).toHaveValue('');
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByLabel('Name of area 1')).toHaveValue('Bandstand lawn');
-  await expect(page.getByLabel('area 2, measured as')).toHaveValue('100 m2');
-});
-
-test('addresses that lead nowhere say so', async ({ page }) => {
-  await page.goto('/jobs/01890000-0000-7000-8000-000000000000');
-  await expect(page.getByRole('heading', { name: 'This job is not here' })).toBeVisible();
-  await page.goto('/nowhere');
-  await expect(page.getByRole('heading', { name: 'There is nothing at this address' })).toBeVisible();
-  await expectAccessible(page);
-});
-
 test.describe('on a phone', () => {
   test.use(PHONE);
   test('the list fits and opens by thumb', async ({ page }) => {

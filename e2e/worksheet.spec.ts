@@ -166,19 +166,3 @@ test.describe('on a phone', () => {
     await expectAccessible(page);
   });
 });
-
-test('axe finds nothing on a sheet, empty, filled and wrong', async ({ page }) => {
-  await page.goto('/');
-  await page.getByLabel('Amount needed').fill('0.8');
-  await page.getByLabel('Grade on the label').fill('24-0-8');
-  await page.getByLabel('area 1, measured as').fill('7400');
-  await page.getByLabel('Package size').fill('40');
-  await expectAccessible(page);
-  await page.getByRole('button', { name: 'Change the unit of the need' }).click();
-  await expect(page.getByText('Keep the number')).toBeVisible();
-  await expectAccessible(page, '[data-scope=popover][data-part=content]');
-  await page.keyboard.press('Escape');
-  await page.getByLabel('Grade on the label').fill('240-8');
-  await expect(page.getByRole('alert')).toBeVisible();
-  await expectAccessible(page);
-});

@@ -8,6 +8,8 @@ export type PanelName = 'go-to' | 'shortcuts' | 'settings';
 export interface PanelProps {
   name: PanelName;
   acts: readonly Command[];
+  /** What was typed since it was asked for, once. */
+  typedAhead(): string;
   onClose(): void;
 }
 
@@ -31,11 +33,18 @@ const isTyping = (target: EventTarget | null): boolean =>
 /** Keeps what can be done on the screen of now, listens for its keys, and opens the panels that show it. */
 export function CommandsProvider({ children, renderPanel }: ProviderProps) {
   const groups = useRef<(() => readonly Command[])[]>([]);
-  const [panel, setPanel] = useState<{ name: PanelName; acts: readonly Command[] } | null>(null);
-  // While its part comes the screen stays as it is: a gap that was shown once would stand for a third of a second.
+  const [panel, setPanel] = useState<Omit<PanelProps, 'onClose'> | null>(null);
   const [isOpening, startOpening] = useTransition();
+  const opened = useRef(new Set<PanelName>());
+  const ahead = useRef('');
   const { preferences } = usePreferences();
   const all = useCallback(() => groups.current.flatMap((acts) => acts()), []);
+
+  const typedAhead = useCallback(() => {
+    const typed = ahead.current;
+    ahead.current = '';
+    return typed;
+  }, []);
 
   const registry = useMemo<Registry>(
     () => ({
@@ -45,13 +54,24 @@ export function CommandsProvider({ children, renderPanel }: ProviderProps) {
           groups.current = groups.current.filter((group) => group !== acts);
         };
       },
-      open: (name) => startOpening(() => setPanel({ name, acts: all() })),
+      open(name) {
+        const show = () => setPanel({ name, acts: all(), typedAhead });
+        ahead.current = '';
+        // While its part comes the screen stays as it is: a gap that is shown once stands for a third of a second.
+        if (opened.current.has(name)) show();
+        else startOpening(show);
+        opened.current.add(name);
+      },
     }),
-    [all],
+    [all, typedAhead],
   );
 
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
+      if (isOpening && event.key.length === 1 && !event.ctrlKey && !event.metaKey && !event.altKey) {
+        ahead.current += event.key;
+        event.preventDefault();
+      }
       const busy =
         panel !== null || isOpening || document.querySelector('[role="dialog"][data-state="open"]');
       if (event.defaultPrevented || busy) return;

@@ -17,7 +17,8 @@ beforeEach(() => {
   asked.mockReset().mockResolvedValue({ hits: [hit({ found: 'Slipway bank' }), hit({ kind: 'sites', id: '2', name: 'Slipway', onDay: null })] }); // prettier-ignore
   newSheet.mockReset();
 });
-const open = (onClose = vi.fn()) => inApp(<GoTo acts={COMMANDS} onClose={onClose} />);
+const open = (onClose = vi.fn(), typedAhead = () => '') =>
+  inApp(<GoTo acts={COMMANDS} typedAhead={typedAhead} onClose={onClose} />);
 const options = () => screen.getAllByRole('option').map(({ textContent }) => textContent);
 const box = () => screen.getByRole('combobox', { name: 'Find anything stored, or something to do' });
 
@@ -66,6 +67,12 @@ it('gets what is typed while the focus is still elsewhere', async () => {
   box().blur();
   await person.keyboard('{Enter}');
   await waitFor(() => expect(newSheet).toHaveBeenCalled());
+});
+
+it('begins with what was typed before it stood', () => {
+  open(vi.fn(), () => 'new sh');
+  expect(box()).toHaveProperty('value', 'new sh');
+  expect(options()).toEqual(['New sheetn']);
 });
 
 it('says that nothing is called that', async () => {

@@ -14,6 +14,7 @@ import { JOBS } from '../kinds/useJobs.ts';
 import { PRODUCTS } from '../kinds/useProducts.ts';
 import { Panel } from '../ui/Panel.tsx';
 import type { Command } from '../commands/commands.ts';
+import type { PanelProps } from '../commands/CommandsProvider.tsx';
 import {
   commandEntries,
   groupsOf,
@@ -103,12 +104,21 @@ function useFound(acts: readonly Command[], input: string, q: string) {
 }
 
 /** Finds what can be done, and everything that is stored, by a few letters. */
-export default function GoTo({ acts, onClose }: { acts: readonly Command[]; onClose(): void }) {
+export default function GoTo({
+  acts,
+  typedAhead,
+  onClose,
+}: Pick<PanelProps, 'acts' | 'typedAhead' | 'onClose'>) {
+  // prettier-ignore
   const { value: input, onChange: setInput, q } = useSought();
   const [at, setAt] = useState<string | null>(null);
   const { groups, collection, isNothing } = useFound(acts, input, q);
   const active = collection.find(at) ?? collection.at(0);
   const box = useKeysFromAnywhere();
+  useEffect(() => {
+    const typed = typedAhead();
+    if (typed !== '') setInput(typed);
+  }, [setInput, typedAhead]);
 
   const pick = (id: string) => {
     onClose();

@@ -1,0 +1,56 @@
+import { screen, waitFor } from '@testing-library/react';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { call, callDocuments, callEvents } from '../api/lazyCall.ts';
+import { freshDevice } from '../testing/device.ts';
+import { fakeServer } from '../testing/fakeServer.ts';
+import { inApp, keepDemo } from '../testing/inApp.tsx';
+import JobPage from './JobPage.tsx';
+import { NewSheet } from './SheetPage.tsx';
+
+vi.mock('../api/lazyCall.ts', async (load) => ({
+  ...(await load<object>()),
+  call: vi.fn(),
+  callDocuments: vi.fn(),
+  callEvents: vi.fn(),
+}));
+
+let server: ReturnType<typeof fakeServer>;
+beforeEach(async () => {
+  await freshDevice();
+  server = fakeServer();
+  keepDemo();
+  vi.mocked(call).mockReset().mockImplementation(server.call);
+  vi.mocked(callDocuments).mockReset().mockImplementation(server.documents);
+  vi.mocked(callEvents).mockReset().mockImplementation(server.events);
+});
+
+describe('a new sheet', () => {
+  const stored = () => server.of('jobs').map(({ input }) => input['name']);
+
+  it('without a name is not saved, and the name is asked for where it is typed', async () => {
+    const person = inApp(<NewSheet />);
+    await person.type(screen.getByLabelText('Amount needed'), '0.8');
+    await person.click(await screen.findByRole('button', { name: 'Save job' }));
+    expect(await screen.findByText(/Give it a name/)).toBeTruthy();
+    await waitFor(() => expect(document.activeElement).toBe(screen.getByLabelText('Name of the job')));
+    expect(stored()).toEqual([]);
+    await person.type(screen.getByLabelText('Name of the job'), 'Lawn');
+    await person.click(screen.getByRole('button', { name: 'Save job' }));
+    await waitFor(() => expect(stored()).toEqual(['Lawn']));
+  });
+
+  it('with a grade that cannot be is not saved, says what would be right, and loses nothing', async () => {
+    const person = inApp(<NewSheet />);
+    await person.type(screen.getByLabelText('Name of the job'), 'Lawn');
+    await person.type(screen.getByLabelText('Grade on the label'), '240-8');
+    await person.click(await screen.findByRole('button', { name: 'Save job' }));
+    expect((await screen.findAllByText(/Is it 24-0-8\?/)).length).toBeGreaterThan(0);
+    expect(screen.getByLabelText<HTMLInputElement>('Grade on the label').value).toBe('240-8');
+    expect(stored()).toEqual([]);
+  });
+});
+
+it('a job that is not there says so', async () => {
+  inApp(<JobPage />, '/jobs/01890000-0000-7000-8000-000000000000');
+  expect(await screen.findByRole('heading', { name: 'This job is not here' })).toBeTruthy();
+});
