@@ -53,6 +53,21 @@ test('what is typed and not kept survives a reload, on a new sheet and on a job'
   await expect(page.getByLabel('Name of the job')).toHaveValue('');
 });
 
+test('nothing wrong is kept', async ({ page }) => {
+  await typeSheet(page, '');
+  await page.getByRole('button', { name: 'Save job' }).click();
+  await expect(page.getByRole('alert')).toContainText('Give it a name');
+  await expect(page.getByLabel('Name of the job')).toBeFocused();
+  await page.getByLabel('Name of the job').fill('Never kept');
+  await page.getByLabel('Grade on the label').fill('240-8');
+  await page.getByRole('button', { name: 'Save job' }).click();
+  await expect(page.getByRole('status').filter({ hasText: 'Is it 24-0-8?' })).toBeVisible();
+  await expect(page.getByLabel('Grade on the label')).toHaveValue('240-8');
+  await page.getByRole('link', { name: 'Jobs' }).click();
+  await expect(page.getByRole('row').nth(1)).toBeVisible();
+  await expect(page.getByText('Never kept')).toHaveCount(0);
+});
+
 test.describe('on a phone', () => {
   test.use(PHONE);
   test('the list fits and opens by thumb', async ({ page }) => {

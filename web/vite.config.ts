@@ -71,7 +71,13 @@ export default defineConfig(async ({ command }) => {
       rolldownOptions: {
         output: {
           codeSplitting: {
-            groups: [{ name: (id: string) => piece.get(id) ?? null, includeDependenciesRecursively: false }],
+            groups: [
+              {
+                debugName: 'pieces',
+                name: (id: string) => piece.get(id) ?? null,
+                includeDependenciesRecursively: false,
+              },
+            ],
           },
         },
       },

@@ -6,20 +6,19 @@ const chunk = (name: string, more: Partial<BuiltChunk> = {}): BuiltChunk => ({
   fileName: `${name}.js`,
   isEntry: false,
   isDynamicEntry: false,
-  facadeModuleId: null,
   imports: [],
   moduleIds: [`/app/${name}.ts`],
   ...more,
 });
 const part = (name: string, imports: readonly string[]): BuiltChunk =>
-  chunk(name, { isDynamicEntry: true, facadeModuleId: `/app/${name}.ts`, imports: imports.map((each) => `${each}.js`) }); // prettier-ignore
+  chunk(name, { isDynamicEntry: true, imports: imports.map((each) => `${each}.js`) }); // prettier-ignore
 const entry = (imports: readonly string[]): BuiltChunk => ({ ...part('main', imports), isDynamicEntry: false, isEntry: true }); // prettier-ignore
 const pages = (count: number, imports: readonly string[]) =>
   Array.from({ length: count }, (_, index) => part(`page${index}`, imports));
 
 it('all that the page starts from is one piece, and all that it asks for right after another', () => {
   const pieces = piecesOf(
-    [entry(['base']), chunk('base'), part('call', ['base', 'kinds']), chunk('kinds'), part('page', ['kinds', 'own']), chunk('own')],
+    [entry(['base']), chunk('base'), chunk('call', { imports: ['base.js', 'kinds.js'] }), chunk('kinds'), part('page', ['kinds', 'own']), chunk('own')],
     ['app/call.ts'],
   ); // prettier-ignore
   expect(Object.fromEntries(pieces)).toEqual({
@@ -44,6 +43,9 @@ it('what is heavy comes only to those who ask for it', () => {
   // Whatever imports it is left where it is, too: it would bring it along.
   const board = chunk('board', { imports: ['drawing.js'] });
   expect([...piecesOf([...pages(20, ['board']), board, heavy], []).keys()]).toEqual([]);
+  // What every page asks for has it on every page: it keeps nothing else away then.
+  const asked = piecesOf([part('call', ['drawing']), ...pages(20, ['board']), board, heavy], ['app/call.ts']);
+  expect(Object.fromEntries(asked)).toMatchObject({ '/app/call.ts': 'next', '/app/node_modules/konva/lib/index.js': 'next', '/app/board.ts': 'many' }); // prettier-ignore
   // Where the page starts from it, nobody can do without.
   expect([...piecesOf([entry(['drawing']), heavy], []).values()]).toEqual(['first', 'first']);
 });

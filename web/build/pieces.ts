@@ -3,7 +3,6 @@ export interface BuiltChunk {
   readonly fileName: string;
   readonly isEntry: boolean;
   readonly isDynamicEntry: boolean;
-  readonly facadeModuleId: string | null;
   /** Files that it imports at once. */
   readonly imports: readonly string[];
   readonly moduleIds: readonly string[];
@@ -41,8 +40,10 @@ export function piecesOf(
   next: readonly string[],
 ): ReadonlyMap<string, string> {
   const byFile = new Map(chunks.map((chunk) => [chunk.fileName, chunk]));
-  const parts = chunks.filter(({ isEntry, isDynamicEntry }) => isEntry || isDynamicEntry);
-  const isNext = ({ facadeModuleId }: BuiltChunk) => next.some((name) => facadeModuleId?.endsWith(name));
+  const isNext = ({ moduleIds }: BuiltChunk) =>
+    moduleIds.some((id) => next.some((name) => id.endsWith(name)));
+  // What is asked for by itself and needed by a part, too, is no part by itself for the bundler.
+  const parts = chunks.filter((chunk) => chunk.isEntry || chunk.isDynamicEntry || isNext(chunk));
   const reached = new Map<string, BuiltChunk[]>();
   for (const part of parts)
     for (const file of closureOf(part.fileName, byFile))
@@ -53,13 +54,17 @@ export function piecesOf(
     : by.length >= SHARED_BY.many ? 'many'
     : by.length >= SHARED_BY.some ? 'some'
     : null; // prettier-ignore
+  const pieceOfFile = new Map(chunks.map(({ fileName }) => [fileName, pieceOf(reached.get(fileName) ?? [])]));
+  /** Every page has it, whatever it asks for. */
+  const isOnEveryPage = (file: string) => ['first', 'next'].includes(pieceOfFile.get(file) ?? '');
   const bringsHeavy = (fileName: string) =>
-    [...closureOf(fileName, byFile)].some((file) => byFile.get(file)?.moduleIds.some((id) => HEAVY.test(id)));
+    [...closureOf(fileName, byFile)].some(
+      (file) => !isOnEveryPage(file) && byFile.get(file)?.moduleIds.some((id) => HEAVY.test(id)),
+    );
   const pieces = new Map<string, string>();
   for (const { fileName, moduleIds } of chunks) {
-    const piece = pieceOf(reached.get(fileName) ?? []);
-    if (piece && (piece === 'first' || !bringsHeavy(fileName)))
-      for (const id of moduleIds) pieces.set(id, piece);
+    const piece = pieceOfFile.get(fileName);
+    if (piece && !bringsHeavy(fileName)) for (const id of moduleIds) pieces.set(id, piece);
   }
   return pieces;
 }

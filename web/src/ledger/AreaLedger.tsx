@@ -45,7 +45,7 @@ interface Props {
 function Caps({ area, unit, rules, year }: Pick<Props, 'area' | 'unit' | 'rules' | 'year'>) {
   const sums = sumsOver(area.months);
   const caps = rules.filter(({ input }) => input.kind === 'most-in-a-year');
-  const without = LEDGER_NUTRIENTS.filter((nutrient) => sums.perM2[nutrient] > 0 && !caps.some(({ input }) => input.nutrient === nutrient));
+  const without = LEDGER_NUTRIENTS.filter((nutrient) => sums.perM2[nutrient] > 0 && !caps.some(({ input }) => ledgerForm(input.nutrient) === nutrient));
   return (
     <Box display="grid" gap="10px" maxWidth="640px">
       {caps.map(({ input, limit: stated }) => {

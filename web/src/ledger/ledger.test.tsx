@@ -8,7 +8,7 @@ import { call } from '../api/lazyCall.ts';
 import { yearsFrom } from '../kinds/useLedger.ts';
 import { ledgerAtHand } from '../kinds/ledgerAtHand.ts';
 import { RulesSection } from '../regulations/RulesSection.tsx';
-import { inApp, keepDemo, onSheet, sampleSheet } from '../testing/inApp.tsx';
+import { fetched, inApp, keepDemo, onSheet, sampleSheet } from '../testing/inApp.tsx';
 import LedgerPage from './LedgerPage.tsx';
 import { logOf, monthsBetween } from './ledgerTexts.ts';
 
@@ -54,6 +54,19 @@ describe('the ledger', () => {
     const chart = await area.findByRole('img', { name: 'Delivered each month on Bandstand lawn' });
     const [nitrogen] = JSON.parse(chart.textContent) as { label: string; data: number[] }[];
     expect(nitrogen!.data.map((each) => Number(each.toFixed(2)))).toEqual([0, 0, 0, 0.84, 0, 0.79, 0.8, 0, 0.91, 0, 0, 0]);
+  }); // prettier-ignore
+
+  it('a cap in elemental K is held against what was delivered as K₂O', async () => {
+    const { id, input } = demo.ruleSets.find(({ input: { name } }) => name.includes('lake side'))!;
+    const cap = { ...input.rules[1]!, nutrient: 'K', amount: '1' };
+    keepDemo({ ruleSets: [fetched(id, { ...input, rules: [cap] })] });
+    const person = inApp(<LedgerPage />, '/log/ledger');
+    await person.click(await screen.findByRole('link', { name: 'Bandstand lawn, Lake front' }));
+    const area = within(await screen.findByRole('region', { name: 'Bandstand lawn, Lake front' }));
+    // 1 lb K is 1.20 lb K₂O.
+    expect(area.getByRole('link', { name: /^[\d.]+ lb \/ 1000 ft² of 1\.20 lb \/ 1000 ft²$/ })).toBeTruthy();
+    // So K₂O is not among what has no cap.
+    expect(area.getAllByText('no cap').map((each) => each.parentElement!.textContent)).toEqual([expect.stringMatching(/^N /), expect.stringMatching(/^P₂O₅ /)]);
   }); // prettier-ignore
 
   it('another year, held against other rules; a year without records says so', async () => {

@@ -5,7 +5,7 @@ import { beforeEach, describe, expect, it, vi } from 'vitest';
 import demo from '../../../demo/tarn-hollow.json' with { type: 'json' };
 import { queries } from '../api/queries.ts';
 import { noteAnswer } from '../api/connection.ts';
-import { call, callEvents } from '../api/lazyCall.ts';
+import { call, callDocuments, callEvents } from '../api/lazyCall.ts';
 import { keysOf } from '../documents/docs.ts';
 import { freshDevice, waitingHere } from '../testing/device.ts';
 import { fakeServer } from '../testing/fakeServer.ts';
@@ -21,6 +21,7 @@ vi.mock('../ui/saveFile.ts', () => ({ saveFile: vi.fn() }));
 vi.mock('../api/lazyCall.ts', async (load) => ({
   ...(await load<object>()),
   callEvents: vi.fn(),
+  callDocuments: vi.fn(),
   call: vi.fn(),
 }));
 
@@ -35,6 +36,7 @@ beforeEach(async () => {
   vi.mocked(saveFile).mockReset();
   keepDemo();
   vi.mocked(callEvents).mockReset().mockImplementation(server.events);
+  vi.mocked(callDocuments).mockReset().mockImplementation(server.documents);
   vi.mocked(call).mockReset().mockImplementation(server.call);
   for (const { id } of demo.jobs)
     queries.setQueryData(['applications', 'of', id], demo.applications.filter(({ subject }) => subject === id));

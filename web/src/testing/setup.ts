@@ -16,6 +16,9 @@ vi.stubGlobal(
     disconnect() {}
   },
 );
+// No real server is asked: what a test answers not stays without an answer. Refused, it would count as a server that is silent, and hold
+// back what is asked next.
+vi.stubGlobal('fetch', () => new Promise(() => undefined));
 // What is waited for comes late where the machine is busy; nothing waits for the sake of waiting.
 configure({ asyncUtilTimeout: 8000 });
 afterEach(cleanup);
