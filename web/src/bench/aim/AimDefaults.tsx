@@ -8,7 +8,7 @@ import {
   type MassUnit,
 } from '@steady-scatter/core/quantities';
 import { isSprayed, STARTS, type BenchRateUnit } from '@steady-scatter/core/testing';
-import { useEffect, useRef } from 'react';
+import { useLayoutEffect, useRef } from 'react';
 import { nameOf, say } from '@steady-scatter/words/bench';
 import { asChoice, isWrongAt } from '../../documents/fields.ts';
 import { latestAccepted, useWidthTests } from '../../kinds/useWidthTests.ts';
@@ -73,7 +73,8 @@ function useLastScaleStep(props: AimProps): { readonly last: string | null; onFo
   const { input, id, set } = props;
   const last = lastScaleStep(props);
   const filledFor = useRef('');
-  useEffect(() => {
+  // Shown in the same breath: between what is taken and what is seen nobody gets to the field.
+  useLayoutEffect(() => {
     if (id !== null || last === null || filledFor.current === input.rig) return;
     filledFor.current = input.rig;
     if (input.scaleStep === '') set('scaleStep', last);
