@@ -1,15 +1,17 @@
+import { readdirSync, readFileSync } from 'node:fs';
 import { availableParallelism } from 'node:os';
+import { join } from 'node:path';
 import { defineConfig } from 'vitest/config';
 
-/** What copies as a browser does (`structuredClone`): a copy belongs to the realm of the worker, which a context of its own is not. */
-const CLONED = [
-  'src/documents/useDocument.test.tsx',
-  'src/bench/run/useLiveDocument.test.tsx',
-  'src/ui/useShared.test.tsx',
-];
+/** Tests that put something in a module’s place by themselves: their modules are their own. */
+const WEB = join(import.meta.dirname, 'web');
+const APART = readdirSync(join(WEB, 'src'), { recursive: true, encoding: 'utf8' })
+  .filter((file) => file.endsWith('.test.tsx'))
+  .map((file) => join('src', file))
+  .filter((file) => /^vi\.mock\(/m.test(readFileSync(join(WEB, file), 'utf8')));
 
-/** Screens and hooks in jsdom. A context for each file is made in a tenth of the time of a process. */
-const screens = (more: { name: string; include?: string[]; exclude?: string[]; pool?: 'vmThreads' }) => ({
+/** Screens and hooks in jsdom. What they are made of is loaded once: anew for each file it takes longer than the tests. */
+const screens = (more: { name: string; include?: string[]; exclude?: string[]; pool?: 'vmThreads' | 'forks'; isolate?: false }) => ({
   test: {
     root: 'web',
     include: ['src/**/*.test.tsx'],
@@ -18,12 +20,12 @@ const screens = (more: { name: string; include?: string[]; exclude?: string[]; p
       optimizer: {
         client: {
           enabled: true,
-          include: ['@chakra-ui/react', '@tanstack/react-query', 'react-router'],
+          include: ['@chakra-ui/react', '@emotion/cache', '@emotion/react', '@tanstack/react-query', 'react-router'],
         },
       },
     },
     testTimeout: 30_000,
-    setupFiles: ['src/testing/setup.ts'],
+    setupFiles: ['src/testing/setup.tsx'],
     ...more,
   },
 });
@@ -53,12 +55,14 @@ export default defineConfig({
           globalSetup: ['src/testing/database.ts'],
           testTimeout: 30_000,
           hookTimeout: 60_000,
+          isolate: false,
         },
       },
       { test: { name: 'scripts', root: 'scripts', include: ['**/*.test.mjs'], testTimeout: 30_000 } },
       { test: { name: 'web', root: 'web', include: ['{src,serviceWorker,build}/**/*.test.ts'] } },
-      screens({ name: 'screens', exclude: CLONED, pool: 'vmThreads' }),
-      screens({ name: 'cloned', include: CLONED }),
+      screens({ name: 'screens', exclude: APART, pool: 'forks', isolate: false }),
+      // A context for each file is made in a tenth of the time of a process.
+      screens({ name: 'apart', include: APART, pool: 'vmThreads' }),
     ],
   },
 });

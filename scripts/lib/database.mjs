@@ -104,6 +104,7 @@ function writeSettings(folder, connection, durable, user) {
     'innodb_log_file_size=32M',
     'innodb_buffer_pool_size=64M',
     `innodb_flush_log_at_trx_commit=${durable ? 1 : 0}`,
+    ...(durable ? [] : ['innodb_flush_method=nosync', 'innodb_doublewrite=OFF', 'sync_frm=OFF']),
     'performance_schema=OFF',
   ];
   writePrivately(places.settings, `${lines.join('\n')}\n`, user);

@@ -21,7 +21,7 @@ const has = (container: object | undefined) =>
 
 beforeEach(() => {
   vi.stubEnv('DEV', false);
-  workbox.register.mockReset();
+  workbox.register;
   has({});
   return () => {
     vi.unstubAllEnvs();

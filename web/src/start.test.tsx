@@ -15,7 +15,6 @@ import { inApp } from './testing/inApp.tsx';
 
 const catchUp = vi.hoisted(() => vi.fn(async () => undefined));
 vi.mock('./offline/catchUp.ts', () => ({ catchUp }));
-vi.mock('./api/lazyCall.ts', async (load) => ({ ...(await load<object>()), call: vi.fn(async () => ({ secureAddresses: [] })), callDocuments: vi.fn() })); // prettier-ignore
 
 const rigs = KINDS.rigs as unknown as Kind;
 const rig = { ...blankRig('us'), name: 'Red' };

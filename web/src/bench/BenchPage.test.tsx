@@ -7,11 +7,8 @@ import { keysOf } from '../documents/docs.ts';
 import { inApp, keepDemo } from '../testing/inApp.tsx';
 import BenchPage from './BenchPage.tsx';
 
-vi.mock('../api/lazyCall.ts', async (load) => ({ ...(await load<object>()), callDocuments: vi.fn(), callEvents: vi.fn() })); // prettier-ignore
 
 beforeEach(() => {
-  vi.mocked(callDocuments).mockReset();
-  vi.mocked(callEvents).mockReset();
   keepDemo();
 });
 

@@ -65,7 +65,6 @@ function onBench(start: CalibrationInput, part: (input: CalibrationInput, set: (
   return { person, input: () => held.input };
 } // prettier-ignore
 
-vi.mock('../api/lazyCall.ts', async (load) => ({ ...(await load<object>()), callEvents: vi.fn() }));
 
 const nothing = () => undefined;
 const result = (start: CalibrationInput, onNext: () => void = nothing) =>

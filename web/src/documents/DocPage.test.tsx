@@ -10,7 +10,6 @@ import { fetched, inApp, keepDemo } from '../testing/inApp.tsx';
 import { DocPage, type DocFormProps } from './DocPage.tsx';
 import { keysOf } from './docs.ts';
 
-vi.mock('../api/lazyCall.ts', async (load) => ({ ...(await load<object>()), callDocuments: vi.fn() }));
 
 type Input = ReturnType<typeof blankSoilTest>;
 const of = (name: string): Input => ({ ...blankSoilTest('kg/ha', '2026-04-18'), name });
@@ -63,7 +62,7 @@ describe('saving', () => {
   let server: ReturnType<typeof fakeServer>;
   beforeEach(() => {
     server = fakeServer();
-    vi.mocked(callDocuments).mockReset().mockImplementation(server.documents);
+    vi.mocked(callDocuments).mockImplementation(server.documents);
   });
   const keep = () => screen.getByRole('button', { name: /^Save/ });
 

@@ -11,7 +11,6 @@ import { fakeServer } from '../testing/fakeServer.ts';
 import { keysOf } from './docs.ts';
 import { saveDoc, saveNew } from './saving.ts';
 
-vi.mock('../api/lazyCall.ts', async (load) => ({ ...(await load<object>()), callDocuments: vi.fn() }));
 
 const rig = (name: string): RigInput => ({ ...blankRig('us'), name });
 const from = (version: number, name: string) => ({ version, input: rig(name) });
@@ -22,7 +21,7 @@ let server: ReturnType<typeof fakeServer>;
 beforeEach(async () => {
   await freshDevice();
   server = fakeServer();
-  vi.mocked(callDocuments).mockReset().mockImplementation(server.documents);
+  vi.mocked(callDocuments).mockImplementation(server.documents);
 });
 
 it('says by which schema it was written, and shows what came back', async () => {

@@ -10,7 +10,6 @@ import { lineOf } from '../testing/inApp.tsx';
 import { fetchDoc } from './docs.ts';
 import { useChoices } from './useChoices.ts';
 
-vi.mock('../api/lazyCall.ts', async (load) => ({ ...(await load<object>()), callDocuments: vi.fn() }));
 const asked = vi.mocked(callDocuments);
 
 const line = (name: string, grade: string) =>
@@ -20,7 +19,7 @@ const LINES = [line('Lake feed', '24-0-8'), line('Autumn feed', '12-4-20'), line
 beforeEach(() => {
   queries.clear();
   queries.setDefaultOptions({ queries: { staleTime: Infinity, retry: false } });
-  asked.mockReset();
+  asked;
 });
 
 const choices = () => renderHook(() => useChoices(PRODUCTS, ({ name, grade }) => `${name} ${grade}`)).result;

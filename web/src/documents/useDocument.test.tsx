@@ -11,7 +11,6 @@ import { useDoc, type Doc } from './docs.ts';
 import { holdDraft, openDraft } from './drafts.ts';
 import { stoppingErrors, useDocument } from './useDocument.ts';
 
-vi.mock('../api/lazyCall.ts', async (load) => ({ ...(await load<object>()), callDocuments: vi.fn() }));
 
 const of = (name: string, lab = ''): SoilTestInput => ({
   ...blankSoilTest('kg/ha', '2026-04-18'),
@@ -23,7 +22,7 @@ let server: ReturnType<typeof fakeServer>;
 beforeEach(async () => {
   await freshDevice();
   server = fakeServer();
-  vi.mocked(callDocuments).mockReset().mockImplementation(server.documents);
+  vi.mocked(callDocuments).mockImplementation(server.documents);
 });
 
 /** A document as its page has it: asked for, opened, and followed. */

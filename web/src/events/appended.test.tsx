@@ -10,7 +10,6 @@ import { freshDevice, waitingHere } from '../testing/device.ts';
 import { fakeServer } from '../testing/fakeServer.ts';
 import { allRows, append, knownRows, useRows } from './appended.ts';
 
-vi.mock('../api/lazyCall.ts', async (load) => ({ ...(await load<object>()), callEvents: vi.fn() }));
 
 const row = (id: string, subject = 'calibration'): EventAppend => ({
   id,
@@ -29,7 +28,7 @@ beforeEach(async () => {
   await freshDevice();
   queries.setDefaultOptions({ queries: { staleTime: Infinity, retry: false } });
   server = fakeServer();
-  vi.mocked(callEvents).mockReset().mockImplementation(server.events);
+  vi.mocked(callEvents).mockImplementation(server.events);
 });
 
 describe('appending', () => {

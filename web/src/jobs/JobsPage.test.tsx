@@ -8,7 +8,6 @@ import { keysOf } from '../documents/docs.ts';
 import { fetched, inApp, keepDemo, keepList, lineOf } from '../testing/inApp.tsx';
 import JobsPage from './JobsPage.tsx';
 
-vi.mock('../api/lazyCall.ts', async (load) => ({ ...(await load<object>()), callDocuments: vi.fn() }));
 const asked = vi.mocked(callDocuments);
 const KIND: Kind = jobs;
 const LINES = demo.jobs.map((job) => lineOf(KIND, job));
@@ -22,7 +21,7 @@ beforeEach(() => {
     [...keysOf(KIND).all, ids],
     demo.jobs.map(({ id, input }) => fetched(id, input)),
   );
-  asked.mockReset().mockResolvedValue({ items: [], next: null, total: 0 });
+  asked.mockResolvedValue({ items: [], next: null, total: 0 });
 });
 const row = (name: string) => screen.getByRole('link', { name }).closest<HTMLElement>('tr')!;
 

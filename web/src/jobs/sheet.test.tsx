@@ -7,21 +7,15 @@ import { inApp, keepDemo } from '../testing/inApp.tsx';
 import JobPage from './JobPage.tsx';
 import { NewSheet } from './SheetPage.tsx';
 
-vi.mock('../api/lazyCall.ts', async (load) => ({
-  ...(await load<object>()),
-  call: vi.fn(),
-  callDocuments: vi.fn(),
-  callEvents: vi.fn(),
-}));
 
 let server: ReturnType<typeof fakeServer>;
 beforeEach(async () => {
   await freshDevice();
   server = fakeServer();
   keepDemo();
-  vi.mocked(call).mockReset().mockImplementation(server.call);
-  vi.mocked(callDocuments).mockReset().mockImplementation(server.documents);
-  vi.mocked(callEvents).mockReset().mockImplementation(server.events);
+  vi.mocked(call).mockImplementation(server.call);
+  vi.mocked(callDocuments).mockImplementation(server.documents);
+  vi.mocked(callEvents).mockImplementation(server.events);
 });
 
 describe('a new sheet', () => {

@@ -18,7 +18,6 @@ import { freshDevice, waitingHere } from '../testing/device.ts';
 import { fakeServer } from '../testing/fakeServer.ts';
 import { allCalibrations, appendRun, CALIBRATIONS, useCalibrationsOf } from './useCalibrations.ts';
 
-vi.mock('../api/lazyCall.ts', async (load) => ({ ...(await load<object>()), callDocuments: vi.fn(), callEvents: vi.fn() })); // prettier-ignore
 
 const ID = '0197b1c0-0000-7000-8000-000000000001';
 const strip = (id: string, more: Partial<RunInput> = {}): RunInput => ({
@@ -34,8 +33,8 @@ beforeEach(async () => {
   await freshDevice();
   queries.setDefaultOptions({ queries: { staleTime: Infinity, retry: false } });
   server = fakeServer();
-  vi.mocked(callDocuments).mockReset().mockImplementation(server.documents);
-  vi.mocked(callEvents).mockReset().mockImplementation(server.events);
+  vi.mocked(callDocuments).mockImplementation(server.documents);
+  vi.mocked(callEvents).mockImplementation(server.events);
 });
 
 /** The calibration as a page has it. */

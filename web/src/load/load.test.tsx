@@ -7,15 +7,13 @@ import demo from '../../../demo/tarn-hollow.json' with { type: 'json' };
 import { queries } from '../api/queries.ts';
 import { keysOf } from '../documents/docs.ts';
 import { fetched, inApp, keepDemo, onSheet, plainSheet, sampleSheet } from '../testing/inApp.tsx';
+import { printedPapers } from '../testing/out.ts';
 import { saveFile } from '../ui/saveFile.ts';
 import LoadStop from './LoadStop.tsx';
 import OrderPage from './OrderPage.tsx';
 import { planSvg } from './planSvg.tsx';
 import { runPdf, type RunPaper } from './runPdf.ts';
 
-const printed = vi.hoisted(() => ({ documents: [] as unknown[] }));
-vi.mock('../print/pdf.ts', () => ({ PRINT_FONT: 'x', pdfOf: async (document: unknown) => (printed.documents.push(document), new Blob()) })); // prettier-ignore
-vi.mock('../ui/saveFile.ts', () => ({ saveFile: vi.fn() }));
 // There are no workers here: what they would answer is worked out at once.
 vi.mock('./useCoverage.ts', () => ({
   useCoverage: (request: CoverageRequest | null) => ({
@@ -32,8 +30,6 @@ const SITE = demo.sites.find(({ input }) => input.name === 'Lake front')!;
 beforeEach(() => {
   globalThis.ResizeObserver ??= class { observe() {} disconnect() {} unobserve() {} } as unknown as typeof ResizeObserver;
   localStorage.clear();
-  printed.documents.length = 0;
-  vi.mocked(saveFile).mockReset();
   keepDemo();
   queries.setQueryData([...keysOf(KINDS.sites).all, [SITE.id]], [fetched(SITE.id, SITE.input)]);
   // Trays of this machine, taken in April.
@@ -207,8 +203,8 @@ describe('files', () => {
     expect(svg).toMatch(/^<svg xmlns/);
     expect(svg).not.toContain('var(');
     await person.click(screen.getByRole('button', { name: 'Save run sheet as PDF' }));
-    await waitFor(() => expect(printed.documents).toHaveLength(1));
-    const pages = JSON.stringify(printed.documents[0]);
+    await waitFor(() => expect(printedPapers()).toHaveLength(1));
+    const pages = printedPapers()[0]!;
     for (const text of ['Bandstand lawn', 'Slipway bank', 'Library strip', 'Not marked ready']) expect(pages).toContain(text);
     expect(pages.match(/pageBreak/g)).toHaveLength(2);
   }); // prettier-ignore

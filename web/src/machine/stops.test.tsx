@@ -7,8 +7,6 @@ import MachineStop from './MachineStop.tsx';
 import TestStop from './TestStop.tsx';
 import WidthStop from './WidthStop.tsx';
 
-// A drawing that jsdom cannot make.
-vi.mock('../bench/SettingChart.tsx', () => ({ default: () => null }));
 beforeEach(() => keepDemo());
 
 /** The pages of the three stops, one below the other. */

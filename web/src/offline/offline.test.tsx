@@ -41,7 +41,7 @@ beforeEach(async () => {
   stored.documents.clear();
   stored.rows = [];
   asked.length = 0;
-  vi.mocked(callServer).mockReset().mockImplementation(async (kind, verb, { params = {}, query = {} }) => {
+  vi.mocked(callServer).mockImplementation(async (kind, verb, { params = {}, query = {} }) => {
     asked.push(`${kind.name} ${verb}`);
     const own = [...stored.documents.values()].filter((each) => each.kind === kind.name);
     if (verb === 'several') return { documents: (query['ids'] as string).split(',').flatMap((id) => stored.documents.get(id) ?? []), unreadable: [] };
@@ -50,7 +50,7 @@ beforeEach(async () => {
     const from = Number(query['cursor'] ?? 0);
     return { items: items.slice(from, from + 2), next: from + 2 < items.length ? String(from + 2) : null, total: items.length };
   });
-  vi.mocked(callServerEvents).mockReset().mockImplementation(async (event, _verb, { query = {} }) => {
+  vi.mocked(callServerEvents).mockImplementation(async (event, _verb, { query = {} }) => {
     if (event.name !== 'testRuns') return { events: [], unreadable: [], next: null };
     const from = Number(query['after'] ?? 0);
     asked.push(`rows after ${from}`);

@@ -11,8 +11,6 @@ import { inApp, keepDemo } from '../testing/inApp.tsx';
 import PlanPage from './PlanPage.tsx';
 import { nextName } from './PlanOut.tsx';
 
-vi.mock('../api/lazyCall.ts', async (load) => ({ ...(await load<object>()), call: vi.fn(), callDocuments: vi.fn() })); // prettier-ignore
-vi.mock('../ui/saveFile.ts', () => ({ saveFile: vi.fn() }));
 
 const [P2026, P2027] = ['0197d000-5a1e-7001-9c3e-3a5b00002026', '0197d000-5a1e-7001-9c3e-3a5b00002027'];
 let server: ReturnType<typeof fakeServer>;
@@ -20,8 +18,8 @@ beforeEach(async () => {
   await freshDevice();
   keepDemo();
   server = fakeServer();
-  vi.mocked(callDocuments).mockReset().mockImplementation(server.documents);
-  vi.mocked(call).mockReset().mockRejectedValue(new Unreachable('No.'));
+  vi.mocked(callDocuments).mockImplementation(server.documents);
+  vi.mocked(call).mockRejectedValue(new Unreachable('No.'));
   vi.useFakeTimers({ now: Date.parse('2026-11-27T12:00:00.000Z'), toFake: ['Date'] });
   return () => vi.useRealTimers();
 });

@@ -5,7 +5,6 @@ import { inApp, keepDemo } from '../testing/inApp.tsx';
 import { LotList } from './LotList.tsx';
 import LotPage from './LotPage.tsx';
 
-vi.mock('../api/lazyCall.ts', async (load) => ({ ...(await load<object>()), call: vi.fn(), callDocuments: vi.fn() })); // prettier-ignore
 
 const feed = demo.products.find(({ input }) => input.name === 'Lake feed 24-0-8')!.id;
 beforeEach(() => keepDemo());

@@ -13,23 +13,14 @@ import { previewLog } from './LogImport.tsx';
 import LogPage from './LogPage.tsx';
 import { logPaper } from './logPdf.ts';
 
-vi.mock('../ui/saveFile.ts', () => ({ saveFile: vi.fn() }));
-vi.mock('../print/pdf.ts', () => ({ pdfOf: async () => new Blob() }));
-vi.mock('../api/lazyCall.ts', async (load) => ({
-  ...(await load<object>()),
-  callEvents: vi.fn(),
-  call: vi.fn(),
-}));
-
 let server: ReturnType<typeof fakeServer>;
 beforeEach(async () => {
   await freshDevice();
   localStorage.clear();
   server = fakeServer();
-  vi.mocked(saveFile).mockReset();
   keepDemo();
-  vi.mocked(callEvents).mockReset().mockImplementation(server.events);
-  vi.mocked(call).mockReset().mockImplementation(server.call);
+  vi.mocked(callEvents).mockImplementation(server.events);
+  vi.mocked(call).mockImplementation(server.call);
 });
 /** Records of one lot in the demo data. */
 const LOT = doneRows(demo.applications as never).filter(({ input }) => input.product.lot === 'TH-2603').length; // prettier-ignore

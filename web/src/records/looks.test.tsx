@@ -14,19 +14,14 @@ import PeoplePage from '../people/PeoplePage.tsx';
 import { StockSection } from '../products/StockSection.tsx';
 import LooksPage from './LooksPage.tsx';
 
-vi.mock('../api/lazyCall.ts', async (load) => ({
-  ...(await load<object>()),
-  callEvents: vi.fn(),
-  call: vi.fn(),
-}));
 
 let server: ReturnType<typeof fakeServer>;
 beforeEach(async () => {
   await freshDevice();
   server = fakeServer();
   keepDemo();
-  vi.mocked(callEvents).mockReset().mockImplementation(server.events);
-  vi.mocked(call).mockReset().mockImplementation(server.call);
+  vi.mocked(callEvents).mockImplementation(server.events);
+  vi.mocked(call).mockImplementation(server.call);
   vi.useFakeTimers({ now: Date.parse('2026-11-27T12:00:00.000Z'), toFake: ['Date'] });
   return () => vi.useRealTimers();
 });

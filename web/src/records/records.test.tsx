@@ -17,13 +17,6 @@ import LogPage from './LogPage.tsx';
 import { DriftBox } from './DriftBox.tsx';
 import { driftOf, doneRows, weighedRuns } from '@steady-scatter/core/season';
 
-vi.mock('../ui/saveFile.ts', () => ({ saveFile: vi.fn() }));
-vi.mock('../api/lazyCall.ts', async (load) => ({
-  ...(await load<object>()),
-  callEvents: vi.fn(),
-  callDocuments: vi.fn(),
-  call: vi.fn(),
-}));
 
 const SPRING = 'Spring feed, lake front';
 const jobOf = (name: string) => demo.jobs.find(({ input }) => input.name === name)!;
@@ -33,11 +26,10 @@ let server: ReturnType<typeof fakeServer>;
 beforeEach(async () => {
   await freshDevice();
   server = fakeServer();
-  vi.mocked(saveFile).mockReset();
   keepDemo();
-  vi.mocked(callEvents).mockReset().mockImplementation(server.events);
-  vi.mocked(callDocuments).mockReset().mockImplementation(server.documents);
-  vi.mocked(call).mockReset().mockImplementation(server.call);
+  vi.mocked(callEvents).mockImplementation(server.events);
+  vi.mocked(callDocuments).mockImplementation(server.documents);
+  vi.mocked(call).mockImplementation(server.call);
   for (const { id } of demo.jobs)
     queries.setQueryData(['applications', 'of', id], demo.applications.filter(({ subject }) => subject === id));
   queries.setQueryData([...keysOf(KINDS.sites).all, [SITE.id]], [fetched(SITE.id, SITE.input)]);

@@ -11,14 +11,10 @@ import { reportPaper } from './reportPdf.ts';
 import { reportUnits } from './reportTable.ts';
 
 // Nothing is asked of a real server: that it is silent would hold back what is asked next.
-vi.mock('../api/lazyCall.ts', async (load) => ({ ...(await load<object>()), call: vi.fn(), callDocuments: vi.fn(async () => Promise.reject(new Error('No.'))), callEvents: vi.fn(async () => Promise.reject(new Error('No.'))) })); // prettier-ignore
-vi.mock('../ui/saveXlsx.ts', () => ({ saveXlsx: vi.fn() }));
-vi.mock('../ui/saveFile.ts', () => ({ saveFile: vi.fn() }));
-vi.mock('../print/pdf.ts', () => ({ pdfOf: vi.fn(async () => new Blob(['pdf'])) }));
 
 beforeEach(() => {
   keepDemo({ widthTests: demo.widthTests });
-  vi.mocked(call).mockReset().mockRejectedValue(new Unreachable('No.'));
+  vi.mocked(call).mockRejectedValue(new Unreachable('No.'));
   vi.useFakeTimers({ now: Date.parse('2026-11-27T12:00:00.000Z'), toFake: ['Date'] });
   return () => vi.useRealTimers();
 });

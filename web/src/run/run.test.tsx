@@ -11,7 +11,6 @@ import { heldWalk, holdWalk, thisDevice, WALKS } from '../kinds/useWalks.ts';
 import type { SheetForm } from '../sheet/sheetForms.ts';
 import RunStop from './RunStop.tsx';
 
-vi.mock('../bench/run/feedback.ts', () => ({ signal: vi.fn() }));
 
 const SITE = demo.sites.find(({ input }) => input.name === 'Lake front')!;
 const WALK = '019a1000-5a1e-7e30-9c3e-3a5b000000aa';
@@ -20,7 +19,6 @@ const JOB = demo.jobs.find(({ input }) => input.name === 'Lake front, September 
 let now = 0;
 beforeEach(() => {
   localStorage.clear();
-  vi.mocked(signal).mockReset();
   now = 1_000_000;
   vi.spyOn(performance, 'now').mockImplementation(() => now);
   vi.spyOn(Date, 'now').mockImplementation(() => 1.79e12 + now);

@@ -9,7 +9,6 @@ import { CurrencyContext } from '../ui/currency.ts';
 import { CrewGroup } from './CrewGroup.tsx';
 import { CrewProvider } from './CrewProvider.tsx';
 
-vi.mock('../api/lazyCall.ts', async (load) => ({ ...(await load<object>()), call: vi.fn() }));
 const asked = vi.mocked(call);
 const EURO = {
   ...USUAL_SETTINGS,
@@ -20,7 +19,7 @@ const EURO = {
 beforeEach(() => {
   localStorage.clear();
   queries.clear();
-  asked.mockReset().mockImplementation((name, ask) => Promise.resolve(name === 'setCrew' ? ask?.body : EURO)); // prettier-ignore
+  asked.mockImplementation((name, ask) => Promise.resolve(name === 'setCrew' ? ask?.body : EURO)); // prettier-ignore
 }); // prettier-ignore
 const Currency = () => <output>{use(CurrencyContext).symbol}</output>;
 const open = () => inApp(<CrewProvider><CrewGroup /><Currency /></CrewProvider>); // prettier-ignore

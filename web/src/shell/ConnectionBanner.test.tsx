@@ -9,13 +9,12 @@ import { fakeServer } from '../testing/fakeServer.ts';
 import { inApp } from '../testing/inApp.tsx';
 import { ConnectionBanner } from './ConnectionBanner.tsx';
 
-vi.mock('../api/lazyCall.ts', async (load) => ({ ...(await load<object>()), call: vi.fn(async () => undefined), callEvents: vi.fn() })); // prettier-ignore
 
 let server: ReturnType<typeof fakeServer>;
 beforeEach(async () => {
   await freshDevice();
   server = fakeServer();
-  vi.mocked(callEvents).mockReset().mockImplementation(server.events);
+  vi.mocked(callEvents).mockImplementation(server.events);
 });
 
 const add = (id: string) =>

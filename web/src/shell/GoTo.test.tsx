@@ -5,7 +5,6 @@ import { call } from '../api/lazyCall.ts';
 import { inApp, keepDemo, keepList } from '../testing/inApp.tsx';
 import GoTo from './GoTo.tsx';
 
-vi.mock('../api/lazyCall.ts', async (load) => ({ ...(await load<object>()), call: vi.fn() }));
 const asked = vi.mocked(call);
 const newSheet = vi.fn();
 const COMMANDS = [{ id: 'new', label: 'New sheet', keys: 'n', run: newSheet }];
@@ -14,8 +13,8 @@ const hit = (more: Partial<Hit>): Hit => ({ kind: 'jobs', id: '1', name: 'Spring
 beforeEach(() => {
   keepDemo();
   keepList(jobs, { limit: 12 }, [{ id: '9', isReadable: true, name: 'Latest feed', onDay: '2026-09-14', isSample: true }]); // prettier-ignore
-  asked.mockReset().mockResolvedValue({ hits: [hit({ found: 'Slipway bank' }), hit({ kind: 'sites', id: '2', name: 'Slipway', onDay: null })] }); // prettier-ignore
-  newSheet.mockReset();
+  asked.mockResolvedValue({ hits: [hit({ found: 'Slipway bank' }), hit({ kind: 'sites', id: '2', name: 'Slipway', onDay: null })] }); // prettier-ignore
+  newSheet;
 });
 const open = (onClose = vi.fn(), typedAhead = () => '') =>
   inApp(<GoTo acts={COMMANDS} typedAhead={typedAhead} onClose={onClose} />);

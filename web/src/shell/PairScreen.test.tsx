@@ -6,11 +6,8 @@ import { call } from '../api/lazyCall.ts';
 import { inApp } from '../testing/inApp.tsx';
 import { PairScreen } from './PairScreen.tsx';
 
-vi.mock('../api/lazyCall.ts', () => ({ call: vi.fn() }));
-vi.mock('./SecureSteps.tsx', () => ({ SecureSteps: () => null }));
 beforeEach(() => notePaired(false));
 afterEach(() => {
-  vi.mocked(call).mockReset();
   notePaired(true);
 });
 

@@ -6,14 +6,13 @@ import { fakeServer } from '../testing/fakeServer.ts';
 import { inApp, keepDemo } from '../testing/inApp.tsx';
 import SoilTestPage from './SoilTestPage.tsx';
 
-vi.mock('../api/lazyCall.ts', async (load) => ({ ...(await load<object>()), callDocuments: vi.fn() }));
 
 let server: ReturnType<typeof fakeServer>;
 beforeEach(async () => {
   await freshDevice();
   keepDemo();
   server = fakeServer();
-  vi.mocked(callDocuments).mockReset().mockImplementation(server.documents);
+  vi.mocked(callDocuments).mockImplementation(server.documents);
 });
 
 it('asks for the ground, the day and the needs; units and laboratory stand in lines', () => {

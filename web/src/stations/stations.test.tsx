@@ -5,7 +5,6 @@ import { queries } from '../api/queries.ts';
 import { inApp, keepDemo } from '../testing/inApp.tsx';
 import { useStation } from './useStation.ts';
 
-vi.mock('../api/lazyCall.ts', async (load) => ({ ...(await load<object>()), call: vi.fn() }));
 
 const NOW = Date.parse('2026-12-04T03:00:00.000Z');
 const asked = vi.mocked(call);
@@ -16,7 +15,7 @@ beforeEach(() => {
   keepDemo();
   queries.setDefaultOptions({ queries: { staleTime: 0, retry: false } });
   vi.useFakeTimers({ now: NOW, shouldAdvanceTime: true });
-  asked.mockReset().mockImplementation(async () => answer(-4));
+  asked.mockImplementation(async () => answer(-4));
 });
 afterEach(() => vi.useRealTimers());
 

@@ -1,4 +1,6 @@
 import { ChakraProvider } from '@chakra-ui/react';
+import createCache from '@emotion/cache';
+import { CacheProvider } from '@emotion/react';
 import { KIND_NAMES, KINDS, type Kind, type KindName, type ListAsk } from '@steady-scatter/contract';
 import { blankProduct, type ProductInput } from '@steady-scatter/core/products';
 import { stockOf } from '@steady-scatter/core/season';
@@ -25,6 +27,9 @@ import { system } from '../theme/index.ts';
 import { NoticesProvider } from '../notices/notices.tsx';
 
 type Stored = { readonly id: string; readonly input: unknown };
+
+/** Styles are put where nothing reads them: jsdom would go through all of them for each question of whether something is shown. */
+const styles = createCache({ key: 'css', container: document.createElement('div') });
 
 /** A document as it would have been fetched. */
 export const fetched = <Input,>(id: string, input: Input) => ({ id, version: 1, schemaVersion: 2, isSample: true, input, changedAt: '2026-04-18T08:00:00.000Z' }); // prettier-ignore
@@ -139,13 +144,15 @@ export function inApp(part: ReactNode, address = '/') {
   ];
   const router = createMemoryRouter(routes, { initialEntries: [address] });
   render(
-    <ChakraProvider value={system}>
-      <NoticesProvider>
-        <PreferencesProvider>
-          <RouterProvider router={router} />
-        </PreferencesProvider>
-      </NoticesProvider>
-    </ChakraProvider>,
+    <CacheProvider value={styles}>
+      <ChakraProvider value={system}>
+        <NoticesProvider>
+          <PreferencesProvider>
+            <RouterProvider router={router} />
+          </PreferencesProvider>
+        </NoticesProvider>
+      </ChakraProvider>
+    </CacheProvider>,
   );
   return userEvent.setup();
 }

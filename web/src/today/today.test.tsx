@@ -11,14 +11,13 @@ import { fetched, inApp, keepDemo, keepList, lineOf } from '../testing/inApp.tsx
 import TodayPage from './TodayPage.tsx';
 
 // Nothing is asked of a real server: that it is silent would hold back what is asked next.
-vi.mock('../api/lazyCall.ts', async (load) => ({ ...(await load<object>()), call: vi.fn(), callDocuments: vi.fn(async () => Promise.reject(new Error('No.'))), callEvents: vi.fn(async () => Promise.reject(new Error('No.'))) })); // prettier-ignore
 
 const jobs = demo.jobs as unknown as readonly { id: string; input: never }[];
 beforeEach(() => {
   keepDemo();
   keepList(KINDS.jobs, { limit: 200 }, jobs.map((job) => lineOf(KINDS.jobs as never, job))); // prettier-ignore
   queries.setQueryData([...keysOf(KINDS.jobs).all, 'isReady:true'], []);
-  vi.mocked(call).mockReset().mockRejectedValue(new Unreachable('No.'));
+  vi.mocked(call).mockRejectedValue(new Unreachable('No.'));
   return () => vi.useRealTimers();
 });
 const on = (day: string) => vi.useFakeTimers({ now: Date.parse(`${day}T12:00:00.000Z`), toFake: ['Date'] });

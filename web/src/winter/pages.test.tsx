@@ -13,13 +13,10 @@ import RoundPage from './storms/RoundPage.tsx';
 import StormPage from './storms/StormPage.tsx';
 import TonightPage from './tonight/TonightPage.tsx';
 
-vi.mock('../api/lazyCall.ts', async (load) => ({ ...(await load<object>()), call: vi.fn(async () => undefined), callEvents: vi.fn() })); // prettier-ignore
-vi.mock('./season/SaltChart.tsx', () => ({ default: () => <div data-testid="chart" /> }));
-
 beforeEach(async () => {
   await freshDevice();
   localStorage.clear();
-  vi.mocked(callEvents).mockReset().mockImplementation(fakeServer().events);
+  vi.mocked(callEvents).mockImplementation(fakeServer().events);
   keepDemo();
   keepStation('pavement', -3.9, -0.15);
   keepStation('air', -6.1);

@@ -2,17 +2,9 @@ import type { Card } from '@steady-scatter/core/testing';
 import { screen } from '@testing-library/react';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { inApp } from '../../testing/inApp.tsx';
+import { printedPapers } from '../../testing/out.ts';
 import { CardFace } from './CardFace.tsx';
 import { cardsPdf } from './cardPdf.ts';
-
-const pdf = vi.hoisted(() => ({ documents: [] as string[] }));
-vi.mock('../../print/pdf.ts', () => ({
-  PT_PER_MM: 72 / 25.4,
-  pdfOf: (document: unknown) => {
-    pdf.documents.push(JSON.stringify(document));
-    return Promise.resolve(new Blob());
-  },
-}));
 
 const GUN: Card = {
   machine: 'Hose reel gun',
@@ -41,10 +33,6 @@ const DROP: Card = {
   ],
 };
 
-afterEach(() => {
-  pdf.documents.length = 0;
-});
-
 describe('a card', () => {
   it('has its marks, and says from which side to come to them', () => {
     inApp(<CardFace card={DROP} link="https://shed.test/bench/1" />);
@@ -64,11 +52,11 @@ describe('a card', () => {
   it('is printed without a table where it has no marks: one without rows cannot be drawn', async () => {
     const both = [{ card: GUN, link: 'x' }, { card: DROP, link: 'y' }]; // prettier-ignore
     await Promise.all((['a6', 'letter'] as const).map((size) => cardsPdf(both, size)));
-    for (const document of pdf.documents) {
+    for (const document of printedPapers()) {
       expect(document).toContain('> 11');
       expect(document).not.toContain('"body":[]');
       expect(document.match(/from the closed side/g)).toHaveLength(1);
     }
-    expect(pdf.documents).toHaveLength(2);
+    expect(printedPapers()).toHaveLength(2);
   });
 });

@@ -8,12 +8,6 @@ import { fetched, inApp } from '../../testing/inApp.tsx';
 import { saveFile } from '../../ui/saveFile.ts';
 import FilesPage from './FilesPage.tsx';
 
-vi.mock('../../api/lazyCall.ts', async (load) => ({
-  ...(await load<object>()),
-  callDocuments: vi.fn(),
-  callEvents: vi.fn(),
-}));
-vi.mock('../../ui/saveFile.ts', () => ({ saveFile: vi.fn() }));
 const asked = vi.mocked(callDocuments);
 const saved = vi.mocked(saveFile);
 
@@ -28,9 +22,9 @@ const answer: typeof callDocuments = async ({ name }, verb) => {
 
 beforeEach(() => {
   queries.clear();
-  asked.mockReset().mockImplementation(answer);
-  vi.mocked(callEvents).mockReset().mockResolvedValue({ events: demo.testRuns, unreadable: [], next: null });
-  saved.mockReset();
+  asked.mockImplementation(answer);
+  vi.mocked(callEvents).mockResolvedValue({ events: demo.testRuns, unreadable: [], next: null });
+  saved;
 });
 
 it('saves every test there is on the server, also at once after the page was opened', async () => {

@@ -6,14 +6,13 @@ import { freshDevice } from '../../testing/device.ts';
 import { fakeServer } from '../../testing/fakeServer.ts';
 import { takeTests } from './takeTests.ts';
 
-vi.mock('../../api/lazyCall.ts', async (load) => ({ ...(await load<object>()), callDocuments: vi.fn(), callEvents: vi.fn() })); // prettier-ignore
 
 let server: ReturnType<typeof fakeServer>;
 beforeEach(async () => {
   await freshDevice();
   server = fakeServer();
-  vi.mocked(callDocuments).mockReset().mockImplementation(server.documents);
-  vi.mocked(callEvents).mockReset().mockImplementation(server.events);
+  vi.mocked(callDocuments).mockImplementation(server.documents);
+  vi.mocked(callEvents).mockImplementation(server.events);
 });
 
 const strip = (id: string) => ({ ...blankRun(id, '2026-04-10', 'weigh-back'), setting: '11', readings: { in: '48.00', left: '45.05', length: '100' } }); // prettier-ignore

@@ -8,19 +8,14 @@ import { fakeServer } from '../../testing/fakeServer.ts';
 import { inApp, keepDemo } from '../../testing/inApp.tsx';
 import QuickTestPage from './QuickTestPage.tsx';
 
-vi.mock('../../api/lazyCall.ts', async (load) => ({
-  ...(await load<object>()),
-  callDocuments: vi.fn(),
-  callEvents: vi.fn(),
-}));
 
 let server: ReturnType<typeof fakeServer>;
 beforeEach(async () => {
   await freshDevice();
   keepDemo();
   server = fakeServer();
-  vi.mocked(callDocuments).mockReset().mockImplementation(server.documents);
-  vi.mocked(callEvents).mockReset().mockImplementation(server.events);
+  vi.mocked(callDocuments).mockImplementation(server.documents);
+  vi.mocked(callEvents).mockImplementation(server.events);
 });
 
 const answer = () => within(screen.getByRole('region', { name: 'Answer' }));

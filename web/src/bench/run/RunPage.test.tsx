@@ -18,7 +18,6 @@ import { inApp } from '../../testing/inApp.tsx';
 import RunPage from './RunPage.tsx';
 import { beginOpenRun } from './useOpenRun.ts';
 
-vi.mock('../../api/lazyCall.ts', async (load) => ({ ...(await load<object>()), call: vi.fn(), callDocuments: vi.fn(), callEvents: vi.fn() })); // prettier-ignore
 
 const ID = '0197b1c0-0000-7000-8000-000000000001';
 const RIG = '0197b1c0-0000-7000-8000-000000000002';
@@ -46,9 +45,9 @@ beforeEach(async () => {
   server.put(KINDS.calibrations, ID, AIM);
   const { control } = blankRig('us');
   server.put(KINDS.rigs, RIG, { ...blankRig('us'), name: 'Red', control: { ...control, from: '0', to: '20', step: '0.5' } }); // prettier-ignore
-  vi.mocked(callDocuments).mockReset().mockImplementation(server.documents);
-  vi.mocked(callEvents).mockReset().mockImplementation(server.events);
-  vi.mocked(call).mockReset().mockImplementation(server.call);
+  vi.mocked(callDocuments).mockImplementation(server.documents);
+  vi.mocked(callEvents).mockImplementation(server.events);
+  vi.mocked(call).mockImplementation(server.call);
 });
 
 const openHere = (id: string, more: Partial<RunInput> = {}) =>

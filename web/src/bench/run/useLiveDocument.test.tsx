@@ -18,7 +18,6 @@ import { OPEN_RUNS } from '../../kinds/useCalibrations.ts';
 import { beginOpenRun } from './useOpenRun.ts';
 import { useLiveDocument } from './useLiveDocument.ts';
 
-vi.mock('../../api/lazyCall.ts', async (load) => ({ ...(await load<object>()), callDocuments: vi.fn() }));
 
 const CALIBRATION = '0197b1c0-0000-7000-8000-000000000001';
 const INPUT = openRunOf({ ...blankRun('r', '2026-04-10', 'weigh-back'), step: 'before' }, CALIBRATION, aimOf(blankCalibration('us'))); // prettier-ignore
@@ -28,7 +27,7 @@ let server: ReturnType<typeof fakeServer>;
 beforeEach(async () => {
   await freshDevice();
   server = fakeServer();
-  vi.mocked(callDocuments).mockReset().mockImplementation(server.documents);
+  vi.mocked(callDocuments).mockImplementation(server.documents);
 });
 
 const live = (start: Doc<OpenRunInput>) =>

@@ -8,9 +8,9 @@ import { aboutDocument, outbox } from '../../outbox/index.ts';
 import { AIMS } from '../../kinds/useCalibrations.ts';
 import { SOIL_TESTS } from '../../kinds/useSoilTests.ts';
 import { inApp, keepDemo, keepList, lineOf } from '../../testing/inApp.tsx';
+import { savedFiles } from '../../testing/out.ts';
 import { DocList } from './DocList.tsx';
 
-vi.mock('../../api/lazyCall.ts', async (load) => ({ ...(await load<object>()), callDocuments: vi.fn() }));
 const asked = vi.mocked(callDocuments);
 
 const line = (id: string, name: string, onDay: string) =>
@@ -26,7 +26,7 @@ const UNREADABLE = { id, name, version, isSample, changedAt, isReadable: false }
 beforeEach(() => {
   keepDemo();
   keepList(soilTests, {}, [...LINES, UNREADABLE]);
-  asked.mockReset().mockResolvedValue({ items: [LINES[2]], next: null, total: 1 });
+  asked.mockResolvedValue({ items: [LINES[2]], next: null, total: 1 });
   // React tells of what a boundary caught.
   vi.spyOn(console, 'error').mockImplementation(() => undefined);
 });
@@ -65,7 +65,6 @@ it('and it can be deleted there, with a way back', async () => {
 });
 
 it('and exported as it is stored', async () => {
-  const saved = vi.spyOn(URL, 'createObjectURL').mockReturnValue('blob:x');
   asked.mockResolvedValue({
     id: '4',
     kind: 'soilTests',
@@ -76,7 +75,7 @@ it('and exported as it is stored', async () => {
   });
   const person = list();
   await person.click(screen.getByRole('button', { name: 'Export' }));
-  await waitFor(() => expect(saved).toHaveBeenCalled());
+  await waitFor(() => expect(savedFiles().map(({ name }) => name)).toEqual(['Fourth.json']));
   expect(asked).toHaveBeenCalledWith(soilTests, 'raw', { params: { id: '4' } });
 });
 

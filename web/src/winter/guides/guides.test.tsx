@@ -7,15 +7,13 @@ import { useEffect, useState } from 'react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { formProps } from '../../testing/formProps.ts';
 import { inApp, keepDemo } from '../../testing/inApp.tsx';
+import { savedFiles } from '../../testing/out.ts';
 import { GuideForm } from './GuideForm.tsx';
 import GuidesPage from './GuidesPage.tsx';
 
-const saved = vi.hoisted(() => ({ files: [] as { name: string; text: string }[] }));
-vi.mock('../../ui/saveFile.ts', () => ({ saveFile: (name: string, _type: string, text: string) => void saved.files.push({ name, text }) })); // prettier-ignore
 
 beforeEach(() => {
   keepDemo();
-  saved.files.length = 0;
 });
 
 const TOWN = demo.guides[0]!.input as unknown as GuideInput;
@@ -119,7 +117,7 @@ describe('a rate guide', () => {
   it('goes out as CSV and comes in as a new version; what cannot be read names its row', async () => {
     const { person, held } = open(TOWN);
     await person.click(screen.getByRole('button', { name: /Export this version/ }));
-    const [{ name, text } = { name: '', text: '' }] = saved.files;
+    const [{ name, text } = { name: '', text: '' }] = savedFiles();
     expect(name).toBe('Town winter guide (sample), from 2026-11-01.csv');
     const upload = (content: string) => userEvent.upload(screen.getByLabelText('File to import'), Object.assign(new File([content], 'guide.csv', { type: 'text/csv' }), { text: async () => content })); // prettier-ignore
     await upload(text.replace('falling', 'upwards'));

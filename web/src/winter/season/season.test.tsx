@@ -3,16 +3,13 @@ import { screen, within } from '@testing-library/react';
 import { Route, Routes } from 'react-router';
 import { beforeEach, expect, it, vi } from 'vitest';
 import { inApp, keepDemo } from '../../testing/inApp.tsx';
+import { savedFiles } from '../../testing/out.ts';
 import WinterPage from './WinterPage.tsx';
 import WintersPage from './WintersPage.tsx';
 
-const saved = vi.hoisted(() => ({ files: [] as { name: string; text: string }[] }));
-vi.mock('../../ui/saveFile.ts', () => ({ saveFile: (name: string, _type: string, text: string) => void saved.files.push({ name, text }) })); // prettier-ignore
-vi.mock('./SaltChart.tsx', () => ({ default: () => <div data-testid="chart" /> }));
 
 beforeEach(() => {
   keepDemo();
-  saved.files.length = 0;
 });
 
 const plain = (text: string | null) => (text ?? '').replaceAll(/[\u00a0\u202f]/g, ' ');
@@ -61,7 +58,7 @@ it('is held against the same days of the year before', () => {
 it('goes out as CSV: each area of each round', async () => {
   const person = open('Winter 2026–27');
   await person.click(screen.getByRole('button', { name: /Export CSV/ }));
-  const [{ name, text } = { name: '', text: '' }] = saved.files;
+  const [{ name, text } = { name: '', text: '' }] = savedFiles();
   expect(name).toBe('salt, Winter 2026–27.csv');
   const lines = text.trim().split('\r\n');
   expect(lines).toHaveLength(6);

@@ -3,24 +3,11 @@ import { screen, within } from '@testing-library/react';
 import { Route, Routes } from 'react-router';
 import { afterEach, beforeEach, expect, it, vi } from 'vitest';
 import { inApp, keepDemo } from '../../testing/inApp.tsx';
+import { printedPapers } from '../../testing/out.ts';
 import { conditionPdf } from './conditionPdf.ts';
 import ServedPage from './ServedPage.tsx';
 
-const pdf = vi.hoisted(() => ({ documents: [] as string[] }));
-vi.mock('../../print/pdf.ts', () => ({
-  PT_PER_MM: 72 / 25.4,
-  pdfOf: (document: unknown) => {
-    pdf.documents.push(JSON.stringify(document));
-    return Promise.resolve(new Blob());
-  },
-}));
-vi.mock('../../ui/saveFile.ts', () => ({ saveFile: vi.fn() }));
-vi.mock('../../bench/SettingChart.tsx', () => ({ default: ({ bands }: { bands: readonly { label: string }[] }) => <div data-testid="chart">{bands.map(({ label }) => label).join('|')}</div> })); // prettier-ignore
-
 beforeEach(() => keepDemo());
-afterEach(() => {
-  pdf.documents.length = 0;
-});
 
 const plain = (text: string | null) => (text ?? '').replaceAll(/[\u00a0\u202f]/g, ' ');
 const idOf = (name: string) => demo.calibrations.find(({ input }) => input.name === name)!.id;
@@ -41,7 +28,8 @@ it('holds a chart against the guide: which setting for which condition, with its
   expect(line(/^Frost, after, dry.*23 to 28/)).toMatch(/D$/);
   expect(line(/^Light snow, after, dry.*15 to 23/)).toMatch(/6\.2 ±0\.\d lb \/ 1000 ft².*F$/);
   expect(card().queryByText(/pre-wetted/)).toBeNull();
-  expect((await screen.findByTestId('chart')).textContent).toBe('1 to 2|2 to 3|3 to 4.5');
+  const chart = JSON.parse((await screen.findByRole('img', { name: /^Setting against rate/ })).textContent) as { datasets: { over: { bands: { label: string }[] } }[] };
+  expect(chart.datasets[0]!.over.bands.map(({ label }) => label)).toEqual(['1 to 2', '2 to 3', '3 to 4.5']);
 });
 
 it('names what no setting serves', () => {
@@ -73,8 +61,8 @@ it('is printed on a card of each size, one face', async () => {
   const person = open('Walk salter, rock salt');
   await person.selectOptions(screen.getByLabelText('Paper'), screen.getAllByRole('option', { name: /letter/i })[0]!); // prettier-ignore
   await person.click(screen.getByRole('button', { name: /Save card as PDF/ }));
-  await vi.waitFor(() => expect(pdf.documents).toHaveLength(1));
-  expect(pdf.documents[0]).toContain('Walk salter');
+  await vi.waitFor(() => expect(printedPapers()).toHaveLength(1));
+  expect(printedPapers()[0]).toContain('Walk salter');
   await conditionPdf({ machine: 'M', product: 'P', held: '', guide: 'G', signed: '', conditions: [], link: 'x' }, 'a6'); // prettier-ignore
-  expect(pdf.documents[1]).toContain('Condition');
+  expect(printedPapers()[1]).toContain('Condition');
 });

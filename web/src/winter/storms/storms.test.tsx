@@ -15,14 +15,13 @@ import { RouteList } from './RouteList.tsx';
 import { Rounds } from './Rounds.tsx';
 import StormsPage from './StormsPage.tsx';
 
-vi.mock('../../api/lazyCall.ts', async (load) => ({ ...(await load<object>()), call: vi.fn(async () => undefined), callEvents: vi.fn() })); // prettier-ignore
 
 let server: ReturnType<typeof fakeServer>;
 beforeEach(async () => {
   await freshDevice();
   localStorage.clear();
   server = fakeServer();
-  vi.mocked(callEvents).mockReset().mockImplementation(server.events);
+  vi.mocked(callEvents).mockImplementation(server.events);
   keepDemo();
   keepStation('pavement', -3.9, -0.15);
   keepStation('air', -6.1);
