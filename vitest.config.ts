@@ -11,7 +11,13 @@ const APART = readdirSync(join(WEB, 'src'), { recursive: true, encoding: 'utf8' 
   .filter((file) => /^vi\.mock\(/m.test(readFileSync(join(WEB, file), 'utf8')));
 
 /** Screens and hooks in jsdom. What they are made of is loaded once: anew for each file it takes longer than the tests. */
-const screens = (more: { name: string; include?: string[]; exclude?: string[]; pool?: 'vmThreads' | 'forks'; isolate?: false }) => ({
+const screens = (more: {
+  name: string;
+  include?: string[];
+  exclude?: string[];
+  pool?: 'vmThreads' | 'forks';
+  isolate?: false;
+}) => ({
   test: {
     root: 'web',
     include: ['src/**/*.test.tsx'],
@@ -20,7 +26,13 @@ const screens = (more: { name: string; include?: string[]; exclude?: string[]; p
       optimizer: {
         client: {
           enabled: true,
-          include: ['@chakra-ui/react', '@emotion/cache', '@emotion/react', '@tanstack/react-query', 'react-router'],
+          include: [
+            '@chakra-ui/react',
+            '@emotion/cache',
+            '@emotion/react',
+            '@tanstack/react-query',
+            'react-router',
+          ],
         },
       },
     },
@@ -34,6 +46,7 @@ export default defineConfig({
   test: {
     // By default one core is left idle.
     maxWorkers: availableParallelism(),
+    experimental: { fsModuleCache: true, fsModuleCachePath: '.cache/vitest' },
     projects: [
       // What is pure need not be loaded anew for each file.
       {

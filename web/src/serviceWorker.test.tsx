@@ -21,7 +21,6 @@ const has = (container: object | undefined) =>
 
 beforeEach(() => {
   vi.stubEnv('DEV', false);
-  workbox.register;
   has({});
   return () => {
     vi.unstubAllEnvs();

@@ -7,7 +7,6 @@ import { keysOf } from '../documents/docs.ts';
 import { inApp, keepDemo } from '../testing/inApp.tsx';
 import BenchPage from './BenchPage.tsx';
 
-
 beforeEach(() => {
   keepDemo();
 });

@@ -65,7 +65,6 @@ function onBench(start: CalibrationInput, part: (input: CalibrationInput, set: (
   return { person, input: () => held.input };
 } // prettier-ignore
 
-
 const nothing = () => undefined;
 const result = (start: CalibrationInput, onNext: () => void = nothing) =>
   onBench(start, (input, set) => (

@@ -10,7 +10,6 @@ import { fetched, inApp, keepDemo } from '../testing/inApp.tsx';
 import { DocPage, type DocFormProps } from './DocPage.tsx';
 import { keysOf } from './docs.ts';
 
-
 type Input = ReturnType<typeof blankSoilTest>;
 const of = (name: string): Input => ({ ...blankSoilTest('kg/ha', '2026-04-18'), name });
 const stored = (name: string, version: number) => ({ ...fetched('soil', of(name)), version });

@@ -11,7 +11,6 @@ import { fakeServer } from '../testing/fakeServer.ts';
 import { keysOf } from './docs.ts';
 import { saveDoc, saveNew } from './saving.ts';
 
-
 const rig = (name: string): RigInput => ({ ...blankRig('us'), name });
 const from = (version: number, name: string) => ({ version, input: rig(name) });
 const save = (version: number, before: string, name: string) =>

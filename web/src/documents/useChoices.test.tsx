@@ -19,7 +19,6 @@ const LINES = [line('Lake feed', '24-0-8'), line('Autumn feed', '12-4-20'), line
 beforeEach(() => {
   queries.clear();
   queries.setDefaultOptions({ queries: { staleTime: Infinity, retry: false } });
-  asked;
 });
 
 const choices = () => renderHook(() => useChoices(PRODUCTS, ({ name, grade }) => `${name} ${grade}`)).result;

@@ -11,7 +11,6 @@ import { useDoc, type Doc } from './docs.ts';
 import { holdDraft, openDraft } from './drafts.ts';
 import { stoppingErrors, useDocument } from './useDocument.ts';
 
-
 const of = (name: string, lab = ''): SoilTestInput => ({
   ...blankSoilTest('kg/ha', '2026-04-18'),
   name,

@@ -10,7 +10,6 @@ import { freshDevice, waitingHere } from '../testing/device.ts';
 import { fakeServer } from '../testing/fakeServer.ts';
 import { allRows, append, knownRows, useRows } from './appended.ts';
 
-
 const row = (id: string, subject = 'calibration'): EventAppend => ({
   id,
   subject,

@@ -211,9 +211,11 @@ function PartsBelow({ onEnter }: Pick<PartsProps, 'onEnter'>) {
   return (
     <>
       <GroundSection onEnter={onEnter.ground} />
-      <Suspense fallback={null}>
-        <MachinePrinted />
-      </Suspense>
+      {spread.calibration !== '' && (
+        <Suspense fallback={null}>
+          <MachinePrinted />
+        </Suspense>
+      )}
       <LoadSection onEnter={onEnter.ground} />
       <LabelSection onEnter={onEnter.ground} />
       <Suspense fallback={null}>
@@ -265,7 +267,11 @@ export function SheetView({ heading, acts, beside, path, pathOf, state }: Props)
   const [chart, setChart] = useState<ToldChart | null>(null);
   const spread = useWatch({ control: useSheetForm().control, name: 'worksheet.spread' });
   const [recorded, setRecorded] = useState<string | null>(null);
-  const stops = useStops(broken, chart, recorded, { path, pathOf });
+  const hasChart = spread.calibration !== '';
+  const stops = useStops(broken, hasChart ? chart : null, id === undefined ? null : recorded, {
+    path,
+    pathOf,
+  });
   const { copy, print } = useSheetActs();
   const { isWhole, onKey } = useFirstThenRest();
   const goTo = usePartOfAddress(page, isWhole, setPart);
@@ -305,8 +311,8 @@ export function SheetView({ heading, acts, beside, path, pathOf, state }: Props)
       </TopBar>
       {isWhole && (
         <Suspense fallback={null}>
-          <ChartTold spread={spread} onTold={setChart} />
-          <AfterTold id={id} onTold={setRecorded} />
+          {hasChart && <ChartTold spread={spread} onTold={setChart} />}
+          {id !== undefined && <AfterTold id={id} onTold={setRecorded} />}
         </Suspense>
       )}
       <Tape stops={stops} current={page ?? part} state={state} onPart={onPart} />

@@ -7,7 +7,6 @@ import { inApp, keepDemo } from '../testing/inApp.tsx';
 import JobPage from './JobPage.tsx';
 import { NewSheet } from './SheetPage.tsx';
 
-
 let server: ReturnType<typeof fakeServer>;
 beforeEach(async () => {
   await freshDevice();

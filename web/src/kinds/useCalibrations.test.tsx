@@ -18,7 +18,6 @@ import { freshDevice, waitingHere } from '../testing/device.ts';
 import { fakeServer } from '../testing/fakeServer.ts';
 import { allCalibrations, appendRun, CALIBRATIONS, useCalibrationsOf } from './useCalibrations.ts';
 
-
 const ID = '0197b1c0-0000-7000-8000-000000000001';
 const strip = (id: string, more: Partial<RunInput> = {}): RunInput => ({
   ...blankRun(id, '2026-04-10', 'weigh-back'),

@@ -1,5 +1,5 @@
 import { screen, within } from '@testing-library/react';
-import { beforeEach, expect, it, vi } from 'vitest';
+import { beforeEach, expect, it } from 'vitest';
 import { keepDemo, onSheet, sampleSheet } from '../testing/inApp.tsx';
 import DEMO from '../../../demo/tarn-hollow.json' with { type: 'json' };
 import MachinePrinted from './MachinePrinted.tsx';

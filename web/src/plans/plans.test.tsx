@@ -11,7 +11,6 @@ import { inApp, keepDemo } from '../testing/inApp.tsx';
 import PlanPage from './PlanPage.tsx';
 import { nextName } from './PlanOut.tsx';
 
-
 const [P2026, P2027] = ['0197d000-5a1e-7001-9c3e-3a5b00002026', '0197d000-5a1e-7001-9c3e-3a5b00002027'];
 let server: ReturnType<typeof fakeServer>;
 beforeEach(async () => {

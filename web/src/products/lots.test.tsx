@@ -1,10 +1,9 @@
 import { screen } from '@testing-library/react';
-import { beforeEach, expect, it, vi } from 'vitest';
+import { beforeEach, expect, it } from 'vitest';
 import demo from '../../../demo/tarn-hollow.json' with { type: 'json' };
 import { inApp, keepDemo } from '../testing/inApp.tsx';
 import { LotList } from './LotList.tsx';
 import LotPage from './LotPage.tsx';
-
 
 const feed = demo.products.find(({ input }) => input.name === 'Lake feed 24-0-8')!.id;
 beforeEach(() => keepDemo());

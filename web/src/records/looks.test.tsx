@@ -14,7 +14,6 @@ import PeoplePage from '../people/PeoplePage.tsx';
 import { StockSection } from '../products/StockSection.tsx';
 import LooksPage from './LooksPage.tsx';
 
-
 let server: ReturnType<typeof fakeServer>;
 beforeEach(async () => {
   await freshDevice();

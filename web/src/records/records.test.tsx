@@ -17,7 +17,6 @@ import LogPage from './LogPage.tsx';
 import { DriftBox } from './DriftBox.tsx';
 import { driftOf, doneRows, weighedRuns } from '@steady-scatter/core/season';
 
-
 const SPRING = 'Spring feed, lake front';
 const jobOf = (name: string) => demo.jobs.find(({ input }) => input.name === name)!;
 const SITE = demo.sites.find(({ input }) => input.name === 'Lake front')!;

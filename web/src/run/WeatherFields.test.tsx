@@ -6,7 +6,6 @@ import { queries } from '../api/queries.ts';
 import { inApp, keepDemo } from '../testing/inApp.tsx';
 import { WeatherFields } from './WeatherFields.tsx';
 
-
 const VALUES: Readonly<Record<string, number>> = { air: 12, soil: 9, pavement: 11, wind: 2.4, rainDue: 30 };
 const answer = (of: string) => ({ format: 'steady-scatter.station/1', name: 'Pier', isSimulated: false, readings: [{ of, value: VALUES[of], at: new Date().toISOString() }] }); // prettier-ignore
 

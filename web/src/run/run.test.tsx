@@ -11,7 +11,6 @@ import { heldWalk, holdWalk, thisDevice, WALKS } from '../kinds/useWalks.ts';
 import type { SheetForm } from '../sheet/sheetForms.ts';
 import RunStop from './RunStop.tsx';
 
-
 const SITE = demo.sites.find(({ input }) => input.name === 'Lake front')!;
 const WALK = '019a1000-5a1e-7e30-9c3e-3a5b000000aa';
 const JOB = demo.jobs.find(({ input }) => input.name === 'Lake front, September feed')!.id;

@@ -9,7 +9,6 @@ import { fakeServer } from '../testing/fakeServer.ts';
 import { inApp } from '../testing/inApp.tsx';
 import { ConnectionBanner } from './ConnectionBanner.tsx';
 
-
 let server: ReturnType<typeof fakeServer>;
 beforeEach(async () => {
   await freshDevice();

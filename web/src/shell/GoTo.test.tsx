@@ -14,7 +14,6 @@ beforeEach(() => {
   keepDemo();
   keepList(jobs, { limit: 12 }, [{ id: '9', isReadable: true, name: 'Latest feed', onDay: '2026-09-14', isSample: true }]); // prettier-ignore
   asked.mockResolvedValue({ hits: [hit({ found: 'Slipway bank' }), hit({ kind: 'sites', id: '2', name: 'Slipway', onDay: null })] }); // prettier-ignore
-  newSheet;
 });
 const open = (onClose = vi.fn(), typedAhead = () => '') =>
   inApp(<GoTo acts={COMMANDS} typedAhead={typedAhead} onClose={onClose} />);

@@ -13,6 +13,7 @@ import {
   Sun,
   type LucideIcon,
 } from 'lucide-react';
+import { useDeferredValue } from 'react';
 import { NavLink } from 'react-router';
 import { say } from '@steady-scatter/words/shell';
 import { useCommandRegistry } from '../commands/CommandsProvider.tsx';
@@ -80,8 +81,9 @@ function Tools() {
   );
 }
 
-/** Down the side at a desk, along the foot under the thumb on a phone. */
+/** Down the side at a desk, along the foot under the thumb on a phone. It stands at once; what is on it comes after what is typed into. */
 export function Rail() {
+  const isLater = useDeferredValue(true, false);
   return (
     <Box
       as="nav"
@@ -100,6 +102,7 @@ export function Rail() {
       alignItems="center"
       gap={{ base: '2px', md: '4px' }}
       padding={{ base: '4px 4px', md: '14px 4px' }}
+      minHeight={{ base: '64px' }}
     >
       <Box
         hideBelow="md"
@@ -116,13 +119,17 @@ export function Rail() {
         <br />
         Scatter
       </Box>
-      {ROOMS.map(({ to, label, icon: Icon }) => (
-        <RoomLink key={to} to={to} end={to === '/'}>
-          <Icon size={20} aria-hidden />
-          {label}
-        </RoomLink>
-      ))}
-      <Tools />
+      {isLater && (
+        <>
+          {ROOMS.map(({ to, label, icon: Icon }) => (
+            <RoomLink key={to} to={to} end={to === '/'}>
+              <Icon size={20} aria-hidden />
+              {label}
+            </RoomLink>
+          ))}
+          <Tools />
+        </>
+      )}
     </Box>
   );
 }

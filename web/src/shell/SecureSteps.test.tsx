@@ -5,7 +5,6 @@ import { freshDevice } from '../testing/device.ts';
 import { inApp } from '../testing/inApp.tsx';
 import { SecureSteps } from './SecureSteps.tsx';
 
-
 const here = (more: object) => ({ publicUrl: null, trusted: false, addresses: [], code: null, secureAddresses: ['https://10.0.0.9:4311', `https://${location.hostname}:4311`], hasAuthority: true, ...more }); // prettier-ignore
 const on = (isSecure: boolean, more: object = {}) => {
   vi.stubGlobal('isSecureContext', isSecure);

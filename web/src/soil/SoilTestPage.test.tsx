@@ -6,7 +6,6 @@ import { fakeServer } from '../testing/fakeServer.ts';
 import { inApp, keepDemo } from '../testing/inApp.tsx';
 import SoilTestPage from './SoilTestPage.tsx';
 
-
 let server: ReturnType<typeof fakeServer>;
 beforeEach(async () => {
   await freshDevice();

@@ -5,7 +5,6 @@ import { queries } from '../api/queries.ts';
 import { inApp, keepDemo } from '../testing/inApp.tsx';
 import { useStation } from './useStation.ts';
 
-
 const NOW = Date.parse('2026-12-04T03:00:00.000Z');
 const asked = vi.mocked(call);
 const answer = (value: number) => ({ format: 'steady-scatter.station/1', name: 'Bridge', isSimulated: false, readings: [{ of: 'pavement', value, at: new Date(Date.now()).toISOString() }] }); // prettier-ignore

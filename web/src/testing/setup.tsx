@@ -66,10 +66,19 @@ afterEach(() => {
 });
 // React makes a stack trace for each element that it creates, in case it has to warn of it: an eighth of the time. So many a second are the
 // most it makes.
-const internals = (React as unknown as Record<string, object>)['__CLIENT_INTERNALS_DO_NOT_USE_OR_WARN_USERS_THEY_CANNOT_UPGRADE']!;
-Object.defineProperty(internals, 'recentlyCreatedOwnerStacks', { get: () => 1e4, set: () => undefined, configurable: true });
+const internals = (React as unknown as Record<string, object>)[
+  '__CLIENT_INTERNALS_DO_NOT_USE_OR_WARN_USERS_THEY_CANNOT_UPGRADE'
+]!;
+Object.defineProperty(internals, 'recentlyCreatedOwnerStacks', {
+  get: () => 1e4,
+  set() {},
+  configurable: true,
+});
 // A file leaves nothing behind for the next.
-const [{ queries }, { freshDevice }] = await Promise.all([import('../api/queries.ts'), import('./device.ts')]);
+const [{ queries }, { freshDevice }] = await Promise.all([
+  import('../api/queries.ts'),
+  import('./device.ts'),
+]);
 const asBegun = queries.getDefaultOptions();
 afterAll(async () => {
   queries.setDefaultOptions(asBegun);

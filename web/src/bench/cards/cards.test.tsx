@@ -1,6 +1,6 @@
 import type { Card } from '@steady-scatter/core/testing';
 import { screen } from '@testing-library/react';
-import { afterEach, describe, expect, it, vi } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { inApp } from '../../testing/inApp.tsx';
 import { printedPapers } from '../../testing/out.ts';
 import { CardFace } from './CardFace.tsx';

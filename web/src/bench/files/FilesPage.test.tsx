@@ -24,7 +24,6 @@ beforeEach(() => {
   queries.clear();
   asked.mockImplementation(answer);
   vi.mocked(callEvents).mockResolvedValue({ events: demo.testRuns, unreadable: [], next: null });
-  saved;
 });
 
 it('saves every test there is on the server, also at once after the page was opened', async () => {

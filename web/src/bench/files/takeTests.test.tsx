@@ -6,7 +6,6 @@ import { freshDevice } from '../../testing/device.ts';
 import { fakeServer } from '../../testing/fakeServer.ts';
 import { takeTests } from './takeTests.ts';
 
-
 let server: ReturnType<typeof fakeServer>;
 beforeEach(async () => {
   await freshDevice();

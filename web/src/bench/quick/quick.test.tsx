@@ -8,7 +8,6 @@ import { fakeServer } from '../../testing/fakeServer.ts';
 import { inApp, keepDemo } from '../../testing/inApp.tsx';
 import QuickTestPage from './QuickTestPage.tsx';
 
-
 let server: ReturnType<typeof fakeServer>;
 beforeEach(async () => {
   await freshDevice();

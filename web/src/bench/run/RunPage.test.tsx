@@ -18,7 +18,6 @@ import { inApp } from '../../testing/inApp.tsx';
 import RunPage from './RunPage.tsx';
 import { beginOpenRun } from './useOpenRun.ts';
 
-
 const ID = '0197b1c0-0000-7000-8000-000000000001';
 const RIG = '0197b1c0-0000-7000-8000-000000000002';
 const AIM: CalibrationAim = {

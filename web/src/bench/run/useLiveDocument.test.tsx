@@ -18,7 +18,6 @@ import { OPEN_RUNS } from '../../kinds/useCalibrations.ts';
 import { beginOpenRun } from './useOpenRun.ts';
 import { useLiveDocument } from './useLiveDocument.ts';
 
-
 const CALIBRATION = '0197b1c0-0000-7000-8000-000000000001';
 const INPUT = openRunOf({ ...blankRun('r', '2026-04-10', 'weigh-back'), step: 'before' }, CALIBRATION, aimOf(blankCalibration('us'))); // prettier-ignore
 const doc = (version: number, input: OpenRunInput = INPUT): Doc<OpenRunInput> => ({ id: 'r', version, schemaVersion: 1, isSample: false, input, changedAt: '' }); // prettier-ignore

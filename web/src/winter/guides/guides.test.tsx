@@ -4,13 +4,12 @@ import { blankGuide, type GuideInput } from '@steady-scatter/core/winter';
 import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useEffect, useState } from 'react';
-import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { beforeEach, describe, expect, it } from 'vitest';
 import { formProps } from '../../testing/formProps.ts';
 import { inApp, keepDemo } from '../../testing/inApp.tsx';
 import { savedFiles } from '../../testing/out.ts';
 import { GuideForm } from './GuideForm.tsx';
 import GuidesPage from './GuidesPage.tsx';
-
 
 beforeEach(() => {
   keepDemo();

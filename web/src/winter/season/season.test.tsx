@@ -1,12 +1,11 @@
 import demo from '../../../../demo/tarn-hollow.json' with { type: 'json' };
 import { screen, within } from '@testing-library/react';
 import { Route, Routes } from 'react-router';
-import { beforeEach, expect, it, vi } from 'vitest';
+import { beforeEach, expect, it } from 'vitest';
 import { inApp, keepDemo } from '../../testing/inApp.tsx';
 import { savedFiles } from '../../testing/out.ts';
 import WinterPage from './WinterPage.tsx';
 import WintersPage from './WintersPage.tsx';
-
 
 beforeEach(() => {
   keepDemo();

@@ -1,7 +1,7 @@
 import demo from '../../../../demo/tarn-hollow.json' with { type: 'json' };
 import { screen, within } from '@testing-library/react';
 import { Route, Routes } from 'react-router';
-import { afterEach, beforeEach, expect, it, vi } from 'vitest';
+import { beforeEach, expect, it, vi } from 'vitest';
 import { inApp, keepDemo } from '../../testing/inApp.tsx';
 import { printedPapers } from '../../testing/out.ts';
 import { conditionPdf } from './conditionPdf.ts';
@@ -28,7 +28,9 @@ it('holds a chart against the guide: which setting for which condition, with its
   expect(line(/^Frost, after, dry.*23 to 28/)).toMatch(/D$/);
   expect(line(/^Light snow, after, dry.*15 to 23/)).toMatch(/6\.2 ±0\.\d lb \/ 1000 ft².*F$/);
   expect(card().queryByText(/pre-wetted/)).toBeNull();
-  const chart = JSON.parse((await screen.findByRole('img', { name: /^Setting against rate/ })).textContent) as { datasets: { over: { bands: { label: string }[] } }[] };
+  const chart = JSON.parse(
+    (await screen.findByRole('img', { name: /^Setting against rate/ })).textContent,
+  ) as { datasets: { over: { bands: { label: string }[] } }[] };
   expect(chart.datasets[0]!.over.bands.map(({ label }) => label)).toEqual(['1 to 2', '2 to 3', '3 to 4.5']);
 });
 

@@ -15,7 +15,6 @@ import { RouteList } from './RouteList.tsx';
 import { Rounds } from './Rounds.tsx';
 import StormsPage from './StormsPage.tsx';
 
-
 let server: ReturnType<typeof fakeServer>;
 beforeEach(async () => {
   await freshDevice();
