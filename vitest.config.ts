@@ -46,7 +46,6 @@ export default defineConfig({
   test: {
     // By default one core is left idle.
     maxWorkers: availableParallelism(),
-    experimental: { fsModuleCache: true, fsModuleCachePath: '.cache/vitest' },
     projects: [
       // What is pure need not be loaded anew for each file.
       {

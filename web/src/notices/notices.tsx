@@ -1,5 +1,6 @@
 import { explain } from '../api/explain.ts';
-import { createContext, Suspense, use, useDeferredValue, useMemo, useState, type ReactNode } from 'react';
+import { createContext, Suspense, use, useMemo, useState, type ReactNode } from 'react';
+import { useRest } from '../ui/useFirstThenRest.ts';
 import { lazyPart } from '../ui/lazyPart.ts';
 
 const Toasts = lazyPart(() => import('./Toasts.tsx'));
@@ -58,7 +59,7 @@ function noticesBy(add: (notice: Omit<Notice, 'id'>) => void): Notices {
 /** Holds the messages. How they are drawn is fetched as soon as the first screen stands, not with the first message: it tells of trouble. */
 export function NoticesProvider({ children }: { children: ReactNode }) {
   const [said, setSaid] = useState<readonly Notice[]>([]);
-  const stands = useDeferredValue(true, false);
+  const stands = useRest();
   const notices = useMemo(
     () => noticesBy((notice) => setSaid((all) => [...all, { ...notice, id: all.length }])),
     [],

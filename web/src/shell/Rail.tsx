@@ -13,11 +13,11 @@ import {
   Sun,
   type LucideIcon,
 } from 'lucide-react';
-import { useDeferredValue } from 'react';
 import { NavLink } from 'react-router';
 import { say } from '@steady-scatter/words/shell';
 import { useCommandRegistry } from '../commands/CommandsProvider.tsx';
 import { usePreferences } from '../settings/PreferencesProvider.tsx';
+import { useRest } from '../ui/useFirstThenRest.ts';
 
 /** The rooms of the app. Only what is built stands here. */
 export const ROOMS: readonly { to: string; label: string; icon: LucideIcon }[] = [
@@ -83,7 +83,7 @@ function Tools() {
 
 /** Down the side at a desk, along the foot under the thumb on a phone. It stands at once; what is on it comes after what is typed into. */
 export function Rail() {
-  const isLater = useDeferredValue(true, false);
+  const isRest = useRest();
   return (
     <Box
       as="nav"
@@ -119,7 +119,7 @@ export function Rail() {
         <br />
         Scatter
       </Box>
-      {isLater && (
+      {isRest && (
         <>
           {ROOMS.map(({ to, label, icon: Icon }) => (
             <RoomLink key={to} to={to} end={to === '/'}>

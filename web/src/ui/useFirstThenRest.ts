@@ -4,6 +4,9 @@ import { flushSync } from 'react-dom';
 /** Keys that lead on to what may not be drawn yet. */
 const LEAVES = new Set(['Enter', 'Tab', 'ArrowDown', 'PageDown', 'End']);
 
+/** Whether what is not needed at first is to be drawn: it comes right after the first drawing, which is there sooner without it. */
+export const useRest = (): boolean => useDeferredValue(true, false);
+
 /**
  * Draws the first of a page before the rest of it, so that it can be typed into at once. Whoever leaves it by key before the rest is there
  * has it drawn in that moment: typing goes on where it was meant.
@@ -11,7 +14,7 @@ const LEAVES = new Set(['Enter', 'Tab', 'ArrowDown', 'PageDown', 'End']);
  * @returns whether the rest is to be drawn, and what to do with a key before anything else hears of it
  */
 export function useFirstThenRest() {
-  const rests = useDeferredValue(true, false);
+  const rests = useRest();
   const [isLeft, setLeft] = useState(false);
   const isWhole = rests || isLeft;
   const onKey = useCallback(
