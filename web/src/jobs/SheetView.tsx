@@ -1,7 +1,6 @@
 import { lazyPart } from '../ui/lazyPart.ts';
 import { Box, chakra } from '@chakra-ui/react';
-import { textWithUnit } from '@steady-scatter/core/quantities';
-import { MISSING, termText, type Origin, type Working } from '@steady-scatter/core/working';
+import type { Origin } from '@steady-scatter/core/working';
 import { goesInTank, worksheetText } from '@steady-scatter/core/worksheet';
 import { Copy, Printer } from 'lucide-react';
 import { memo, Suspense, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
@@ -15,7 +14,7 @@ import { LoadSection } from '../worksheet/LoadSection.tsx';
 import { LabelSection } from '../need/LabelSection.tsx';
 import { NeedSection } from '../need/NeedSection.tsx';
 import { useCommands } from '../commands/CommandsProvider.tsx';
-import { goToPart, Tape, type Stop } from '../shell/Tape.tsx';
+import { goToPart, Tape } from '../shell/Tape.tsx';
 import { CommandButton } from '../ui/CommandButton.tsx';
 import { copyText } from '../ui/copyText.ts';
 import { goOnWithEnter } from '../ui/goOnWithEnter.ts';
@@ -23,10 +22,10 @@ import { useFirstThenRest } from '../ui/useFirstThenRest.ts';
 import { useStable } from '../ui/useStable.ts';
 import type { ToldChart } from '../machine/ChartTold.tsx';
 import { useNotices } from '../notices/notices.tsx';
-import { termOf } from '../ui/termShown.ts';
 import { UNDERLINE } from '../ui/origin.ts';
 import { TopBar } from '../ui/TopBar.tsx';
 import { useSheet, useSheetForm } from '../sheet/sheet.tsx';
+import { useStops } from './useStops.ts';
 
 const MachineStop = lazyPart(() => import('../machine/MachineStop.tsx'));
 const TestStop = lazyPart(() => import('../machine/TestStop.tsx'));
@@ -43,8 +42,6 @@ const PlanSections = lazyPart(() => import('../regulations/PlanSections.tsx'));
 
 const SHOWN_ORIGINS = ['typed', 'measured', 'label'] as const satisfies readonly Origin[];
 
-const roleText = (line: Working, role: string): string => termText(termOf(line, role), speak);
-
 /** Stops with a page of their own; the others are parts of the sheet. */
 const STOP_PAGES = {
   machine: MachineStop,
@@ -58,92 +55,6 @@ type PageId = keyof typeof STOP_PAGES;
 
 /** Whether an address names a stop with a page of its own. */
 export const isStopPage = (id: string | undefined): id is PageId => id !== undefined && Object.hasOwn(STOP_PAGES, id); // prettier-ignore
-
-/** What the stops of the machine hold. */
-function useMachineStops(chart: ToldChart | null, pathOf: (id: string) => string): Stop[] {
-  const { control } = useSheetForm();
-  const { width } = useWatch({ control, name: 'worksheet.spread' });
-  const spacing = width.text || chart?.spacing;
-  return [
-    {
-      id: 'machine',
-      label: say('sheet.stop.machine'),
-      holds: chart?.name ?? say('sheet.stop.machineLacks'),
-      lacks: !chart,
-      to: pathOf('machine'),
-    },
-    {
-      id: 'test',
-      label: say('sheet.stop.test'),
-      holds: chart?.setting ? say('sheet.stop.signedAt', { setting: chart.setting }) : chart ? say('sheet.stop.notSigned') : say('sheet.stop.testLacks'), // prettier-ignore
-      lacks: !chart?.setting,
-      to: pathOf('test'),
-    },
-    {
-      id: 'width',
-      label: say('sheet.stop.width'),
-      holds: chart?.isOtherSpacing ? say('sheet.stop.otherSpacing', { chart: chart.spacing }) : spacing ? say('sheet.stop.passes', { width: textWithUnit(spacing, width.unit) }) : say('sheet.stop.widthLacks'), // prettier-ignore
-      lacks: !spacing || chart?.isOtherSpacing === true,
-      to: pathOf('width'),
-    },
-  ];
-}
-
-/** What each stop holds, or what it still lacks. */
-function useStops(
-  broken: number,
-  chart: ToldChart | null,
-  recorded: string | null,
-  { path, pathOf }: Pick<Props, 'path' | 'pathOf'>,
-): Stop[] {
-  const { answer } = useSheet();
-  const { lines, numbers } = answer;
-  const machine = useMachineStops(chart, pathOf);
-  const sized = numbers.areas.filter(({ areaM2 }) => areaM2 !== null).length;
-  const rate = roleText(lines.need, 'rate');
-  const ready = useWatch({ control: useSheetForm().control, name: 'load.ready' }) !== null;
-  return [
-    {
-      id: 'need',
-      label: say('sheet.stop.need'),
-      holds: rate === MISSING ? say('sheet.stop.needLacks') : rate,
-      lacks: rate === MISSING,
-      to: `${path}#need`,
-    },
-    {
-      id: 'ground',
-      label: say('sheet.stop.ground'),
-      holds:
-        sized === 0
-          ? say('sheet.stop.groundLacks')
-          : say('sheet.jobs.areas', { count: sized, size: roleText(lines.total, 'total.area') }),
-      lacks: sized === 0,
-      to: `${path}#ground`,
-    },
-    ...machine,
-    {
-      id: 'load',
-      label: say('sheet.stop.load'),
-      holds: numbers.amountSi === null ? say('sheet.stop.loadLacks') : broken > 0 ? say('sheet.stop.ruleBroken') : say('sheet.stop.loads', { amount: roleText(lines.total, 'total.amount'), ready: ready ? 'yes' : 'no' }), // prettier-ignore
-      lacks: numbers.amountSi === null || !ready,
-      to: pathOf('load'),
-    },
-    {
-      id: 'run',
-      label: say('sheet.stop.run'),
-      holds: recorded === null ? say('sheet.stop.runLacks') : say('sheet.stop.runIs'),
-      lacks: recorded === null,
-      to: pathOf('run'),
-    },
-    {
-      id: 'after',
-      label: say('sheet.stop.after'),
-      holds: recorded ?? say('sheet.stop.afterLacks'),
-      lacks: recorded === null,
-      to: pathOf('after'),
-    },
-  ];
-}
 
 function useSheetActs() {
   const { answer } = useSheet();
@@ -268,7 +179,10 @@ export function SheetView({ heading, acts, beside, path, pathOf, state }: Props)
   const spread = useWatch({ control: useSheetForm().control, name: 'worksheet.spread' });
   const [recorded, setRecorded] = useState<string | null>(null);
   const hasChart = spread.calibration !== '';
-  const stops = useStops(broken, hasChart ? chart : null, id === undefined ? null : recorded, {
+  const stops = useStops({
+    broken,
+    chart: hasChart ? chart : null,
+    recorded: id === undefined ? null : recorded,
     path,
     pathOf,
   });

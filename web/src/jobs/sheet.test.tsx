@@ -1,6 +1,7 @@
 import { screen, waitFor } from '@testing-library/react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { call, callDocuments, callEvents } from '../api/lazyCall.ts';
+import { queries } from '../api/queries.ts';
 import { freshDevice } from '../testing/device.ts';
 import { fakeServer } from '../testing/fakeServer.ts';
 import { inApp, keepDemo } from '../testing/inApp.tsx';
@@ -30,6 +31,20 @@ describe('a new sheet', () => {
     await person.type(screen.getByLabelText('Name of the job'), 'Lawn');
     await person.click(screen.getByRole('button', { name: 'Save job' }));
     await waitFor(() => expect(stored()).toEqual(['Lawn']));
+  });
+
+  it('that is blank asks for nothing of machines, charts and records: it has none', async () => {
+    queries.clear();
+    // Loaded already, they would ask at once.
+    await Promise.all([import('../machine/MachinePrinted.tsx'), import('../records/AfterTold.tsx')]);
+    inApp(<NewSheet />);
+    // What comes last on a sheet.
+    await screen.findByRole('region', { name: 'In portions and directions' });
+    await waitFor(() => expect(server.asked).toContain('ruleSets list'));
+    const asked = new Set(server.asked.map((each) => each.split(' ')[0]));
+    for (const kind of ['rigs', 'calibrations', 'applications', 'winters', 'products'])
+      expect(asked).not.toContain(kind);
+    for (const stop of ['Machine', 'Run', 'After']) expect(screen.getByRole('link', { name: new RegExp(`^${stop}`) })).toBeTruthy(); // prettier-ignore
   });
 });
 
