@@ -3,12 +3,15 @@ import { availableParallelism } from 'node:os';
 import { join } from 'node:path';
 import { defineConfig } from 'vitest/config';
 
-/** Tests that put something in a module’s place by themselves: their modules are their own. */
 const WEB = join(import.meta.dirname, 'web');
+/** Tests that put something in a module’s place by themselves: their modules are their own. */
 const APART = readdirSync(join(WEB, 'src'), { recursive: true, encoding: 'utf8' })
-  .filter((file) => file.endsWith('.test.tsx'))
+  .filter((file) => /\.test\.tsx?$/.test(file))
   .map((file) => join('src', file))
   .filter((file) => /^vi\.mock\(/m.test(readFileSync(join(WEB, file), 'utf8')));
+const [APART_SCREENS, APART_WEB] = ['.tsx', '.ts'].map((end) =>
+  APART.filter((file) => file.endsWith(end)),
+) as [string[], string[]];
 
 /** Screens and hooks in jsdom. What they are made of is loaded once: anew for each file it takes longer than the tests. */
 const screens = (more: {
@@ -71,10 +74,19 @@ export default defineConfig({
         },
       },
       { test: { name: 'scripts', root: 'scripts', include: ['**/*.test.mjs'], testTimeout: 30_000 } },
-      { test: { name: 'web', root: 'web', include: ['{src,serviceWorker,build}/**/*.test.ts'] } },
-      screens({ name: 'screens', exclude: APART, pool: 'forks', isolate: false }),
+      {
+        test: {
+          name: 'web',
+          root: 'web',
+          include: ['{src,serviceWorker,build}/**/*.test.ts'],
+          exclude: APART_WEB,
+          isolate: false,
+        },
+      },
+      { test: { name: 'web apart', root: 'web', include: APART_WEB } },
+      screens({ name: 'screens', exclude: APART_SCREENS, pool: 'forks', isolate: false }),
       // A context for each file is made in a tenth of the time of a process.
-      screens({ name: 'apart', include: APART, pool: 'vmThreads' }),
+      screens({ name: 'apart', include: APART_SCREENS, pool: 'vmThreads' }),
     ],
   },
 });

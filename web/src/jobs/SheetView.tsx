@@ -122,11 +122,9 @@ function PartsBelow({ onEnter }: Pick<PartsProps, 'onEnter'>) {
   return (
     <>
       <GroundSection onEnter={onEnter.ground} />
-      {spread.calibration !== '' && (
-        <Suspense fallback={null}>
-          <MachinePrinted />
-        </Suspense>
-      )}
+      <Suspense fallback={null}>
+        <MachinePrinted />
+      </Suspense>
       <LoadSection onEnter={onEnter.ground} />
       <LabelSection onEnter={onEnter.ground} />
       <Suspense fallback={null}>
@@ -178,11 +176,10 @@ export function SheetView({ heading, acts, beside, path, pathOf, state }: Props)
   const [chart, setChart] = useState<ToldChart | null>(null);
   const spread = useWatch({ control: useSheetForm().control, name: 'worksheet.spread' });
   const [recorded, setRecorded] = useState<string | null>(null);
-  const hasChart = spread.calibration !== '';
   const stops = useStops({
     broken,
-    chart: hasChart ? chart : null,
-    recorded: id === undefined ? null : recorded,
+    chart,
+    recorded,
     path,
     pathOf,
   });
@@ -225,8 +222,8 @@ export function SheetView({ heading, acts, beside, path, pathOf, state }: Props)
       </TopBar>
       {isWhole && (
         <Suspense fallback={null}>
-          {hasChart && <ChartTold spread={spread} onTold={setChart} />}
-          {id !== undefined && <AfterTold id={id} onTold={setRecorded} />}
+          <ChartTold spread={spread} onTold={setChart} />
+          <AfterTold id={id} onTold={setRecorded} />
         </Suspense>
       )}
       <Tape stops={stops} current={page ?? part} state={state} onPart={onPart} />

@@ -31,7 +31,8 @@ interface Props {
 
 /** Tells what stands in a chart. Shows nothing: the code of charts is loaded beside the sheet, not with it. */
 export default memo(function ChartTold({ spread, onTold }: Props) {
-  const { data } = useDoc(CALIBRATIONS, spread.calibration);
+  const id = spread.calibration;
+  const { data } = useDoc(CALIBRATIONS, id === '' ? null : id);
   const { name = '', signOff, width } = data?.input ?? {};
   const [setting, spacing, isThere] = [signOff?.setting ?? '', width?.text ?? '', data !== undefined];
   const [worked, passed] = [metres(width), metres(spread.width)];

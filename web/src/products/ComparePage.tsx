@@ -44,7 +44,7 @@ function useComparedNeed() {
   const [params, setParams] = useSearchParams();
   const amount = params.get('amount') ?? '0.8';
   const unit = RATE_CHOICES.find((id) => id === params.get('unit')) ?? 'lb/1000 ft2';
-  const of = COMPARED.find((id) => id === params.get('of')) ?? 'N';
+  const nutrient = COMPARED.find((id) => id === params.get('of')) ?? 'N';
   const set = (name: string, value: string) =>
     setParams((now) => new URLSearchParams([...[...now].filter(([key]) => key !== name), [name, value]]), {
       replace: true,
@@ -53,7 +53,7 @@ function useComparedNeed() {
   return {
     amount,
     unit,
-    of,
+    nutrient,
     set,
     reading,
     error,
@@ -110,7 +110,7 @@ interface TableProps {
   onPutOnJob(product: Doc<ProductInput>): void;
 }
 
-function ComparisonTable({ products, lines, nutrient: of, onPutOnJob }: TableProps) {
+function ComparisonTable({ products, lines, nutrient, onPutOnJob }: TableProps) {
   const best = cheapest(lines);
   const cell = {
     padding: '9px 14px 9px 0',
@@ -164,7 +164,7 @@ function ComparisonTable({ products, lines, nutrient: of, onPutOnJob }: TablePro
               </chakra.th>
               {lines.map((one, index) => (
                 <chakra.td key={products[index]?.id} {...cell} fontVariantNumeric="tabular-nums">
-                  {show(one, of)}
+                  {show(one, nutrient)}
                 </chakra.td>
               ))}
             </chakra.tr>
@@ -188,7 +188,7 @@ function ComparisonTable({ products, lines, nutrient: of, onPutOnJob }: TablePro
 /** Labels side by side for one need: what each takes, what it brings along, how far it goes, what it costs. */
 export default function ComparePage() {
   const { data: shelf, error: failed, refetch } = useShelf();
-  const { amount, unit, of, set, reading, error, wanted } = useComparedNeed();
+  const { amount, unit, nutrient, set, reading, error, wanted } = useComparedNeed();
   const notices = useNotices();
   const navigate = useNavigate();
   if (failed && !shelf)
@@ -201,14 +201,14 @@ export default function ComparePage() {
       />
     );
 
-  const feeding = (shelf ?? []).filter(({ input }) => (of === 'ai' ? input.load : input.grade) !== '');
+  const feeding = (shelf ?? []).filter(({ input }) => (nutrient === 'ai' ? input.load : input.grade) !== '');
   const products =
     wanted.length > 0 ? wanted.flatMap((id) => shelf?.find((one) => one.id === id) ?? []) : feeding;
-  const need = reading && { nutrient: of, perM2: reading.si, unit: reading.unit as MassPerAreaUnit };
+  const need = reading && { nutrient, perM2: reading.si, unit: reading.unit as MassPerAreaUnit };
   const lines = need ? products.map(({ input }) => labelLines(input, need)) : [];
 
   async function putOnJob({ input }: Doc<ProductInput>) {
-    const worksheet = worksheetFor(input, { nutrient: of, amount, unit }, newId());
+    const worksheet = worksheetFor(input, { nutrient, amount, unit }, newId());
     try {
       const id = newId();
       await saveNew(JOBS, id, newJob({ name: input.name, onDay: today(), worksheet }));
@@ -259,7 +259,7 @@ export default function ComparePage() {
           {say('shelf.compare.of')}
           <Select
             aria-label={say('shelf.compare.what')}
-            value={of}
+            value={nutrient}
             onChange={(event) => set('of', event.target.value)}
           >
             {COMPARED.map((id) => (
@@ -274,7 +274,7 @@ export default function ComparePage() {
           <ComparisonTable
             products={products}
             lines={lines}
-            nutrient={of}
+            nutrient={nutrient}
             onPutOnJob={(product) => void putOnJob(product)}
           />
         )}

@@ -13,6 +13,7 @@ import { useRows } from '../events/appended.ts';
 import { JOBS } from '../kinds/useJobs.ts';
 import { PRODUCTS } from '../kinds/useProducts.ts';
 import { Panel } from '../ui/Panel.tsx';
+import { useStands } from '../ui/useStands.ts';
 import type { Command } from '../commands/commands.ts';
 import type { PanelProps } from '../commands/CommandsProvider.tsx';
 import {
@@ -115,6 +116,7 @@ export default function GoTo({
   const { groups, collection, isNothing } = useFound(acts, input, q);
   const active = collection.find(at) ?? collection.at(0);
   const box = useKeysFromAnywhere();
+  const stands = useStands();
   useEffect(() => {
     const typed = typedAhead();
     if (typed !== '') setInput(typed);
@@ -150,7 +152,7 @@ export default function GoTo({
           }}
         />
         <Listbox.Content aria-label={say('shell.found')}>
-          {groups.map(([kind, entries]) => (
+          {(stands ? groups : []).map(([kind, entries]) => (
             <Listbox.ItemGroup key={kind}>
               <Listbox.ItemGroupLabel>{kind}</Listbox.ItemGroupLabel>
               {entries.map((entry) => (
