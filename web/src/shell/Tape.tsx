@@ -27,7 +27,7 @@ export function goToPart(id: string): boolean {
 const StopLink = chakra(Link, {
   base: {
     position: 'relative',
-    flex: { base: '1 0 auto', md: '1 1 0' },
+    flex: { base: '1 0 22%', sm: '1 0 auto', md: '1 1 0' },
     minWidth: 0,
     maxWidth: { md: '210px' },
     minHeight: '56px',
