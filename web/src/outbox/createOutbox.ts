@@ -82,6 +82,15 @@ export function createOutbox({ client, rows, tabs, send, isPassing, refusalOf, i
       : null;
   }
 
+  /** Whoever sends what is saved next of a document has to know what may have got there of it. */
+  async function noteUnanswered(id: string): Promise<void> {
+    const now = rows.get(id);
+    if (now?.entry.what !== 'document') return;
+    const { input, unanswered = [] } = now.entry;
+    if (unanswered.some((sent) => JSON.stringify(sent) === JSON.stringify(input))) return;
+    await put({ ...now, entry: { ...now.entry, unanswered: [...unanswered, input] } });
+  }
+
   async function sendOne({ id }: Entry): Promise<void> {
     await alone('outbox', async () => {
       // Another tab may have sent it.
@@ -99,7 +108,10 @@ export function createOutbox({ client, rows, tabs, send, isPassing, refusalOf, i
       try {
         await send(waiting.entry);
       } catch (error) {
-        if (isPassing(error)) passed.get(id)?.();
+        if (isPassing(error)) {
+          void noteUnanswered(id);
+          passed.get(id)?.();
+        }
         throw error;
       } finally {
         sending.delete(id);
@@ -203,7 +215,12 @@ export function createOutbox({ client, rows, tabs, send, isPassing, refusalOf, i
           if (earlier.what !== 'document' || earlier.about !== entry.about || sending.has(earlier.id))
             continue;
           // What was refused was decided on by whoever saves over it.
-          if (!refusal) next = { ...entry, base: earlier.base };
+          if (!refusal)
+            next = {
+              ...entry,
+              base: earlier.base,
+              ...(earlier.unanswered && { unanswered: earlier.unanswered }),
+            };
           forget(earlier.id);
           void take(earlier.id);
         }
