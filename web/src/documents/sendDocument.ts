@@ -6,10 +6,7 @@ import { docActs } from './docs.ts';
 import { sameInput } from './sameInput.ts';
 import { inputOf } from './savedInput.ts';
 
-/**
- * Writes one; that the server has it already, since its answer was lost, is as good. What was sent of it before and stands there is not what
- * somebody else wrote: this goes on from that.
- */
+/** Writes one; that the server has it already, since its answer was lost, is as good. */
 async function write(kind: Kind, entry: DocumentEntry): Promise<StoredDocument<unknown>> {
   const { documentId: id, schemaVersion, base, input, installation } = entry;
   try {
@@ -20,9 +17,7 @@ async function write(kind: Kind, entry: DocumentEntry): Promise<StoredDocument<u
     })) as StoredDocument<unknown>;
   } catch (error) {
     const theirs = error instanceof ApiProblem ? error.changedElsewhere?.theirs : null;
-    const stands = (input: unknown) => theirs && sameInput(theirs.input, inputOf(kind, { ...entry, input }));
-    if (theirs && stands(entry.input)) return theirs;
-    if (theirs && entry.unanswered?.some(stands)) return write(kind, { ...entry, base: theirs });
+    if (theirs && sameInput(theirs.input, inputOf(kind, entry))) return theirs;
     throw error;
   }
 }

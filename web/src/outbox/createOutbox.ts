@@ -82,15 +82,6 @@ export function createOutbox({ client, rows, tabs, send, isPassing, refusalOf, i
       : null;
   }
 
-  /** Whoever sends what is saved next of a document has to know what may have got there of it. */
-  async function noteUnanswered(id: string): Promise<void> {
-    const now = rows.get(id);
-    if (now?.entry.what !== 'document') return;
-    const { input, unanswered = [] } = now.entry;
-    if (unanswered.some((sent) => JSON.stringify(sent) === JSON.stringify(input))) return;
-    await put({ ...now, entry: { ...now.entry, unanswered: [...unanswered, input] } });
-  }
-
   async function sendOne({ id }: Entry): Promise<void> {
     await alone('outbox', async () => {
       // Another tab may have sent it.
@@ -108,10 +99,7 @@ export function createOutbox({ client, rows, tabs, send, isPassing, refusalOf, i
       try {
         await send(waiting.entry);
       } catch (error) {
-        if (isPassing(error)) {
-          void noteUnanswered(id);
-          passed.get(id)?.();
-        }
+        if (isPassing(error)) passed.get(id)?.();
         throw error;
       } finally {
         sending.delete(id);
@@ -215,12 +203,7 @@ export function createOutbox({ client, rows, tabs, send, isPassing, refusalOf, i
           if (earlier.what !== 'document' || earlier.about !== entry.about || sending.has(earlier.id))
             continue;
           // What was refused was decided on by whoever saves over it.
-          if (!refusal)
-            next = {
-              ...entry,
-              base: earlier.base,
-              ...(earlier.unanswered && { unanswered: earlier.unanswered }),
-            };
+          if (!refusal) next = { ...entry, base: earlier.base };
           forget(earlier.id);
           void take(earlier.id);
         }

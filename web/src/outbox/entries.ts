@@ -28,8 +28,6 @@ export interface DocumentEntry extends Head {
   readonly schemaVersion: number;
   readonly base: Base;
   readonly input: unknown;
-  /** What was sent of it and not answered: it may stand there all the same. */
-  readonly unanswered?: readonly unknown[];
 }
 
 /** Something measured or done. */
