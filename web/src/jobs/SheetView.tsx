@@ -176,13 +176,7 @@ export function SheetView({ heading, acts, beside, path, pathOf, state }: Props)
   const [chart, setChart] = useState<ToldChart | null>(null);
   const spread = useWatch({ control: useSheetForm().control, name: 'worksheet.spread' });
   const [recorded, setRecorded] = useState<string | null>(null);
-  const stops = useStops({
-    broken,
-    chart,
-    recorded,
-    path,
-    pathOf,
-  });
+  const stops = useStops({ broken, chart, recorded, path, pathOf });
   const { copy, print } = useSheetActs();
   const { isWhole, onKey } = useFirstThenRest();
   const goTo = usePartOfAddress(page, isWhole, setPart);
