@@ -63,6 +63,20 @@ it('what the server has already, since its answer was lost, is as good as sent',
   expect(queries.getQueryData(keysOf(KINDS.rigs).one('r'))).toMatchObject({ version: 7 });
 });
 
+it('what is saved anew after an answer was lost goes on from what got there, and is nobody else’s', async () => {
+  server.put(KINDS.rigs, 'r', rig('Red'));
+  vi.mocked(callDocuments).mockImplementationOnce(async (...asked) => {
+    await server.documents(...asked);
+    noteSilence();
+    throw new Unreachable('The answer was lost.');
+  });
+  expect(await save(1, 'Red', 'Blue').outcome).toEqual({ state: 'waiting' });
+  expect(await save(1, 'Blue', 'Green').outcome).toEqual({ state: 'waiting' });
+  server.comeBack();
+  await vi.waitFor(() => expect(waitingHere()).toEqual([]), { timeout: 4000 });
+  expect(server.of('rigs')[0]).toMatchObject({ version: 3, input: { name: 'Green' } });
+});
+
 it('what somebody else changed is refused with what stands there, and nothing is stored', async () => {
   server.put(KINDS.rigs, 'r', rig('Theirs'), 4);
   expect(await save(1, 'Red', 'Blue').outcome).toMatchObject({ state: 'refused', refusal: { code: 'changed-elsewhere', theirs: { version: 4 } } }); // prettier-ignore

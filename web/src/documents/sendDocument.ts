@@ -6,7 +6,10 @@ import { docActs } from './docs.ts';
 import { sameInput } from './sameInput.ts';
 import { inputOf } from './savedInput.ts';
 
-/** Writes one; that the server has it already, since its answer was lost, is as good. */
+/**
+ * Writes one; that the server has it already, since its answer was lost, is as good. What was sent of it before and stands there is not what
+ * somebody else wrote: this goes on from that.
+ */
 async function write(kind: Kind, entry: DocumentEntry): Promise<StoredDocument<unknown>> {
   const { documentId: id, schemaVersion, base, input, installation } = entry;
   try {
@@ -17,7 +20,9 @@ async function write(kind: Kind, entry: DocumentEntry): Promise<StoredDocument<u
     })) as StoredDocument<unknown>;
   } catch (error) {
     const theirs = error instanceof ApiProblem ? error.changedElsewhere?.theirs : null;
-    if (theirs && sameInput(theirs.input, inputOf(kind, entry))) return theirs;
+    const stands = (input: unknown) => theirs && sameInput(theirs.input, inputOf(kind, { ...entry, input }));
+    if (theirs && stands(entry.input)) return theirs;
+    if (theirs && entry.unanswered?.some(stands)) return write(kind, { ...entry, base: theirs });
     throw error;
   }
 }

@@ -135,6 +135,25 @@ describe('of a document', () => {
     await vi.waitFor(() => expect(server.sent).toEqual(['b on 3', 'c on 1']));
   });
 
+  it('what is saved anew knows what of it was sent and not answered, and only that', async () => {
+    const phone = device();
+    const outbox = page(phone);
+    const of = (id: string, name: string) => ({ ...write(id, 'rigs:r'), input: { name } });
+    const unanswered = () => [...phone.rows.values()].map(({ entry }) => (entry as DocumentEntry).unanswered);
+    server.isSilent = true;
+    await became(outbox, of('a', 'sent'));
+    await became(outbox, of('b', 'never sent: nothing answers by now'));
+    expect(unanswered()).toEqual([[{ name: 'sent' }]]);
+    await became(outbox, of('c', 'nor was this'));
+    expect(unanswered()).toEqual([[{ name: 'sent' }]]);
+    const next = page(phone);
+    await next.open();
+    await became(next, of('d', 'of the next page, which cannot know what the one before sent'));
+    expect(unanswered()).toEqual([[{ name: 'sent' }, { name: 'nor was this' }]]);
+    comeBack();
+    await vi.waitFor(() => expect(phone.rows.size).toBe(0), { timeout: 4000 });
+  });
+
   it('what is saved anew while the one before is being looked up takes its place for good', async () => {
     const phone = device();
     const outbox = page(phone);

@@ -1,7 +1,7 @@
 import { onlineManager, type Mutation, type QueryClient } from '@tanstack/react-query';
 import { say } from '@steady-scatter/words/common';
 import type { HeldTable, Tabs } from '../device/index.ts';
-import type { Base, Entry, Outcome, Refusal, Saving, Waiting } from './entries.ts';
+import type { Base, DocumentEntry, Entry, Outcome, Refusal, Saving, Waiting } from './entries.ts';
 
 /** Word between tabs: one has come, was changed or is gone. */
 export type Word = { readonly changed: string };
@@ -41,6 +41,8 @@ class Refused extends Error {
 export function createOutbox({ client, rows, tabs, send, isPassing, refusalOf, installation, alone }: Parts) {
   const cache = client.getMutationCache();
   const sending = new Set<string>();
+  /** Held by this page and never sent by it. */
+  const unsent = new Set<string>();
   /** What was written last of each document: which version that started from, and what it came to. */
   const written = new Map<string, { readonly from: number; readonly base: Base }>();
   /** Who wants to know that one waits, by its id. */
@@ -63,6 +65,7 @@ export function createOutbox({ client, rows, tabs, send, isPassing, refusalOf, i
     return isHeld;
   };
   const take = async (id: string): Promise<void> => {
+    unsent.delete(id);
     await rows.remove(id);
     tabs.tell({ changed: id });
   };
@@ -82,6 +85,10 @@ export function createOutbox({ client, rows, tabs, send, isPassing, refusalOf, i
       : null;
   }
 
+  /** All that may have got to the server of what waits of a document. */
+  const unansweredOf = ({ id, input, unanswered = [] }: DocumentEntry): readonly unknown[] =>
+    unsent.has(id) ? unanswered : [...unanswered, input];
+
   async function sendOne({ id }: Entry): Promise<void> {
     await alone('outbox', async () => {
       // Another tab may have sent it.
@@ -96,6 +103,7 @@ export function createOutbox({ client, rows, tabs, send, isPassing, refusalOf, i
       const refusal = blocked(waiting.entry);
       if (refusal) throw new Refused(refusal);
       sending.add(id);
+      unsent.delete(id);
       try {
         await send(waiting.entry);
       } catch (error) {
@@ -203,10 +211,11 @@ export function createOutbox({ client, rows, tabs, send, isPassing, refusalOf, i
           if (earlier.what !== 'document' || earlier.about !== entry.about || sending.has(earlier.id))
             continue;
           // What was refused was decided on by whoever saves over it.
-          if (!refusal) next = { ...entry, base: earlier.base };
+          if (!refusal) next = { ...entry, base: earlier.base, unanswered: unansweredOf(earlier) };
           forget(earlier.id);
           void take(earlier.id);
         }
+      unsent.add(next.id);
       const held = put({ entry: next, refusal: null });
       const send = async () => {
         await held;

@@ -28,6 +28,8 @@ export interface DocumentEntry extends Head {
   readonly schemaVersion: number;
   readonly base: Base;
   readonly input: unknown;
+  /** What was sent of it before and not answered: that may be what stands there. */
+  readonly unanswered?: readonly unknown[];
 }
 
 /** Something measured or done. */
