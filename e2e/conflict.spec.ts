@@ -49,41 +49,6 @@ test.describe('two people on one job', () => {
     await expect(other.getByLabel('Package size', { exact: true })).toHaveValue('50 lb');
   });
 
-  test('theirs can be taken, and mine brought back', async ({ page }) => {
-    const { dialog } = await collide(page, 'Collide, theirs');
-    await dialog.getByRole('button', { name: 'Show their version' }).click();
-    await expect(page.getByLabel('Grade on the label')).toHaveValue('22-2-11');
-    await expect(kept(page)).toBeVisible();
-    await page.getByLabel('Amount needed').fill('2 lb');
-    await page.getByRole('button', { name: 'Discard changes' }).click();
-    await expect(page.getByLabel('Grade on the label')).toHaveValue('22-2-11');
-    await expect(page.getByLabel('Amount needed')).toHaveValue('0.8 lb');
-    await page
-      .getByRole('status')
-      .filter({ hasText: 'Now showing their version.' })
-      .getByRole('button', { name: 'Undo' })
-      .click();
-    await expect(page.getByLabel('Grade on the label')).toHaveValue('18-0-6');
-    await keep(page);
-    await expect(kept(page)).toBeVisible();
-  });
-
-  test('mine can be kept whole, also over a job that was deleted', async ({ page }) => {
-    const { dialog, other } = await collide(page, 'Collide, mine');
-    await dialog.getByRole('button', { name: 'Keep my version' }).click();
-    await expect(kept(page)).toBeVisible();
-    await other.reload();
-    await expect(other.getByLabel('Grade on the label')).toHaveValue('18-0-6');
-    await other.getByRole('button', { name: 'Archive', exact: true }).click();
-    await expect(other).toHaveURL(/\/jobs$/);
-    await page.getByLabel('Grade on the label').fill('30-0-0');
-    await keep(page);
-    await page.getByRole('button', { name: 'Restore it with mine' }).click();
-    await expect(kept(page)).toBeVisible();
-    await other.reload();
-    await expect(other.getByRole('link', { name: 'Collide, mine' })).toBeVisible();
-  });
-
   test('two tabs of one browser know of each other, and a reload of one keeps its own text', async ({
     page,
   }) => {

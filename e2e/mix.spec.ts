@@ -1,6 +1,5 @@
-import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
-import { change, bigNumber, expectAccessible, kept, line, lineText, openSample, plain } from './support.ts';
+import { change, bigNumber, expectAccessible, kept, line, lineText, plain } from './support.ts';
 
 const theMix = (page: Page) => page.getByRole('region', { name: 'The mix' });
 const textOf = async (page: Page) => plain(await theMix(page).innerText());
@@ -81,83 +80,6 @@ test('a search survives a reload; nothing asked and nothing readable are said', 
   await expect(theMix(page)).toContainText('The cheapest mix');
 });
 
-test('rules are typed in, a sheet breaks them, and one act keeps them', async ({ page }) => {
-  await page.goto('/shelf/rules/new');
-  await page.getByLabel('Name', { exact: true }).fill('Creek rules');
-  await page.getByRole('button', { name: 'Save rule set' }).click();
-  await expect(page.getByRole('alert')).toContainText('Type a number here');
-  await page.getByLabel('Limit', { exact: true }).fill('0.7');
-  await page.getByRole('button', { name: 'Add rule' }).click();
-  await page.getByLabel('Rule 2', { exact: true }).selectOption('most-in-a-year');
-  await page.getByLabel('Limit', { exact: true }).nth(1).fill('2');
-  await page.getByLabel('From', { exact: true }).nth(1).fill('13-01');
-  await expect(page.getByRole('alert')).toContainText('Write month-day');
-  await page.getByLabel('From', { exact: true }).nth(1).fill('01-01');
-  await page.getByLabel('To', { exact: true }).nth(1).fill('12-31');
-  await page.getByRole('button', { name: 'Save rule set' }).click();
-  await expect(kept(page)).toBeVisible();
-
-  await openSample(page, 'Fall feed, lake front');
-  await page.getByLabel('Rule set').selectOption({ label: 'Creek rules' });
-  const broken = page.getByRole('list', { name: 'Rules that are broken' });
-  await expect(broken).toContainText('broken, by');
-  await page.getByLabel('N applied earlier this year').fill('1.5');
-  // Both of the town's: the label's own highest rate allows it.
-  await expect(broken.getByRole('listitem')).toHaveCount(2);
-  await expectAccessible(page);
-  await page.getByRole('button', { name: 'Use the most allowed: 0.5 lb' }).click();
-  await expect(broken).toHaveCount(0);
-  await expect(page.getByLabel('Amount needed')).toHaveValue('0.5 lb');
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await page.getByLabel('N applied earlier this year').fill('');
-  await page.getByRole('button', { name: 'Split in 2' }).click();
-  await expect(broken).toHaveCount(0);
-  expect(await lineText(page, 'Portion 2 of 2')).toContain('÷ 2 =');
-});
-
-test('low and high of a label, a liquid with its mix, and scoops of what was weighed', async ({ page }) => {
-  await openSample(page, 'Ball field, carrier before seeding');
-  await expect(bigNumber(page)).toHaveText('33.5 kg');
-  expect(await lineText(page, 'What the ground needs')).toContain(
-    '0.6 kg a.i. on each ha ÷ 0.43 % in the product = 140 kg / ha',
-  );
-  await page.getByRole('button', { name: 'Use the highest' }).click();
-  await expect(page.getByLabel('Amount needed')).toHaveValue('0.688 kg');
-  await openSample(page, 'Bowling green, liquid top-up');
-  await expect(bigNumber(page)).toHaveText('4.83 L');
-  expect(await lineText(page, 'Spray mix')).toContain('= 72.2 L of finished mix');
-  await page.getByLabel('What is needed').selectOption('product');
-  await expect(page.getByText('L / ha').first()).toBeVisible();
-  await openSample(page, 'Spring feed, lake front');
-  await expect(page.getByRole('region', { name: 'In scoops' })).toContainText('with red scoop, struck off');
-});
-
-test('a product is taken from the shelf on a new sheet, and its scoop weighed', async ({ page }) => {
-  await page.goto('/shelf');
-  await page.getByRole('link', { name: 'Organic meal 8-3-1' }).click();
-  await change(page, 'scoop');
-  await page.getByLabel('Scoop name').fill('feed pail');
-  await page.getByLabel('Empty weight').fill('0.5');
-  await page.getByLabel('Full weight', { exact: true }).fill('0.4');
-  await expect(page.getByRole('alert')).toContainText('not more than the empty scoop');
-  await page.getByLabel('Full weight', { exact: true }).fill('2.5');
-  await expect(page.getByText('One weighing shows no scatter')).toBeVisible();
-  await page.getByRole('button', { name: 'Add weighing' }).click();
-  await page.getByLabel('Full weight 2').fill('2.6');
-  expect(await lineText(page, 'One scoop')).toBe('( 2.5 kg + 2.6 kg ) ÷ 2 − 0.5 kg = 2.05 kg scatter 3.4 %');
-  await page.getByRole('button', { name: 'Save product' }).click();
-  await expect(kept(page)).toBeVisible();
-
-  await page.goto('/');
-  await page.getByRole('button', { name: 'Choose a product from the shelf' }).click();
-  await page.getByLabel('Search the shelf').fill('organic');
-  await page.getByRole('button', { name: 'Organic meal 8-3-1' }).click();
-  await page.getByLabel('Amount needed').fill('40 kg/ha');
-  await page.getByLabel('area 1, measured as').fill('410 m2');
-  await expect(bigNumber(page)).toHaveText('20.5 kg');
-  expect(await lineText(page, 'In scoops')).toBe('20.5 kg ÷ 2.05 kg = 10.0 scoops with feed pail');
-});
-
 const MESSY = `\ufeffProduct name;N-P-K;Bag size;Price;Qty;Colour;Notes
 Harbour feed;24-0-8;20 kg;31,80;3;green;"says ""slow"";
 on two lines"
@@ -205,42 +127,4 @@ test('a messy CSV: good rows are taken, bad ones are named, and it can be undone
   await page.getByRole('link', { name: 'Shelf', exact: true }).click();
   await expect(page.getByRole('link', { name: 'Lake feed 24-0-8' })).toBeVisible();
   await expect(page.getByRole('link', { name: 'Harbour feed' })).toHaveCount(0);
-});
-
-test('files that are no tables are refused in a sentence', async ({ page }) => {
-  await page.goto('/shelf/import');
-  const file = page.getByLabel('File to import');
-  const says = page.getByRole('alert');
-  await file.setInputFiles(csv('', 'empty.csv'));
-  await expect(says).toContainText('This file is empty');
-  await file.setInputFiles(csv('a,b\n1,2\n'));
-  await expect(says).toContainText('The first line has to name the columns');
-  await file.setInputFiles(csv('Name^Grade\nFeed^24-0-8\n'));
-  await expect(says).toContainText('perhaps its separator is none of');
-  await file.setInputFiles(csv(Buffer.from([0x50, 0x4b, 3, 4, 0, 0, 0]), 'shelf.xlsx'));
-  await expect(says).toContainText('save as CSV');
-  await file.setInputFiles(csv('Name\tGrade\nFeed for tabs\t24-0-8\nOpen "quote\t1-1-1\n'));
-  await expect(page.getByRole('button', { name: /Import \d products?/ })).toBeVisible();
-  await file.setInputFiles(csv(Buffer.from('Name,Notes\nD\xfcnger,\xbd sack\n', 'latin1')));
-  await expect(page.getByRole('cell', { name: 'Dünger' })).toBeVisible();
-});
-
-test('what is exported is neutral for a spreadsheet, and comes back', async ({ page }) => {
-  await page.goto('/shelf/import');
-  await page.getByLabel('File to import').setInputFiles(csv(`Name,Notes\n'=SUM(A1),'+1\n`));
-  await page.getByRole('button', { name: 'Import 1 product' }).click();
-  await expect(page.getByRole('link', { name: '=SUM(A1)' })).toBeVisible();
-  const download = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Export' }).click();
-  const saved = await download;
-  expect(saved.suggestedFilename()).toMatch(/^shelf-\d{4}-\d\d-\d\d\.csv$/);
-  const text = readFileSync(await saved.path(), 'utf8');
-  expect(text).toContain(`'=SUM(A1)`);
-  expect(text).not.toMatch(/(^|[,\n"])=/);
-  await page.getByRole('button', { name: 'Archive =SUM(A1)' }).click();
-  await expect(page.getByRole('link', { name: '=SUM(A1)' })).toHaveCount(0);
-  await page.goto('/shelf/import');
-  await page.getByLabel('File to import').setInputFiles(csv(text));
-  await expect(page.getByRole('button', { name: 'Import 1 product' })).toBeEnabled();
-  await expect(page.getByText(/rows? cannot/)).toHaveCount(0);
 });

@@ -31,23 +31,6 @@ test('four readings by keyboard are a rate, and the test begins a calibration of
   await expect(page.getByRole('link', { name: 'Grey hand spreader' })).toBeVisible();
 });
 
-test('a machine is made on the way to a calibration, and comes back chosen', async ({ page }) => {
-  await page.goto('/bench/new');
-  await page.getByRole('radio', { name: /^Lake feed 24-0-8/ }).check({ force: true });
-  await expectAccessible(page);
-  await page.getByRole('link', { name: 'New machine' }).click();
-  await page.getByLabel('Name', { exact: true }).fill('Orange rotary');
-  await page.getByLabel('Scale', { exact: true }).fill('0 to 30 by 1/2, closed at 0');
-  await page.keyboard.press('Control+S');
-  await expect(page.getByRole('radio', { name: /^Orange rotary/ })).toBeChecked();
-  await expect(page.getByRole('radio', { name: /^Lake feed 24-0-8/ })).toBeChecked();
-  await page
-    .getByRole('radio', { name: /3\.33 lb/ })
-    .first()
-    .check({ force: true });
-  await expect(page.getByRole('region', { name: 'Answer' })).toContainText('Nothing is tested yet');
-});
-
 test.describe('on a phone', () => {
   test.use(PHONE);
   test('the rate stands in view under its readings, and nothing sticks out', async ({ page }) => {

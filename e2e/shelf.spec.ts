@@ -1,30 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { change, bigNumber, expectAccessible, lineText, plain } from './support.ts';
 
-const names = async (page: import('@playwright/test').Page) =>
-  (await page.getByRole('row').getByRole('link').allTextContents()).map(plain);
-
-test('the shelf is looked through, filtered and sorted', async ({ page }) => {
-  await page.goto('/shelf');
-  await expect(page.getByRole('link', { name: 'Lake feed 24-0-8' })).toBeVisible();
-  await page.getByLabel('Search products').fill('coated');
-  await expect.poll(() => names(page)).toEqual(['Lake feed 24-0-8']);
-  await page.getByLabel('Search products').fill('iron solu');
-  await expect.poll(() => names(page)).toEqual(['Bowling green iron 6-0-0 Fe']);
-  await page.getByLabel('Search products').fill('zzz');
-  await expect(page.getByText('No match')).toBeVisible();
-  await page.getByLabel('Search products').fill('');
-  await page.getByLabel('Kind of product').selectOption('liquid-fertilizer');
-  await expect.poll(() => names(page)).toEqual(['Liquid nitrogen 28-0-0']);
-  await page.getByLabel('Kind of product').selectOption('');
-  await page.getByRole('button', { name: 'Price each' }).click();
-  await expect(page.getByRole('columnheader', { name: 'Price each' })).toHaveAttribute(
-    'aria-sort',
-    'descending',
-  );
-  await expect.poll(async () => (await names(page))[0]).toBe('Sample carrier 0.43');
-});
-
 test('a label is typed in, three products are held side by side, and one is put on a job', async ({
   page,
 }) => {
@@ -88,29 +64,4 @@ test('a label is typed in, three products are held side by side, and one is put 
   await expect(page.getByLabel('Grade on the label')).toHaveValue('24-0-8');
   await page.getByLabel('area 1, measured as').fill('7400');
   await expect(bigNumber(page)).toHaveText('24.7 lb');
-});
-
-test('a product goes off the shelf and comes back', async ({ page }) => {
-  await page.goto('/shelf');
-  await page.getByRole('button', { name: 'Archive Potash 0-0-50 S' }).click();
-  await expect(page.getByRole('link', { name: 'Potash 0-0-50 S' })).toHaveCount(0);
-  await expect(page.getByRole('heading', { name: 'Shelf' })).toBeFocused();
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByRole('link', { name: 'Potash 0-0-50 S' })).toBeVisible();
-});
-
-test('a product that was changed elsewhere shows it and lets choose', async ({ page }) => {
-  await page.goto('/shelf');
-  await page.getByRole('link', { name: 'Organic meal 8-3-1' }).click();
-  await expect(page.getByRole('button', { name: 'Saved' })).toBeVisible();
-  const address = page.url().replace('/shelf/', '/api/products/');
-  const { schemaVersion, input, version } = await (await page.request.get(address)).json();
-  await page.request.put(address, { data: { version, schemaVersion, input: { ...input, price: '9' } } });
-  await change(page, 'price');
-  await page.getByLabel('Package price').fill('3');
-  await page.getByRole('button', { name: 'Save product' }).click();
-  const dialog = page.getByRole('dialog', { name: 'Changed elsewhere' });
-  await expect(dialog.getByRole('group', { name: 'Price' })).toContainText('Theirs: 9');
-  await dialog.getByRole('button', { name: 'Show their version' }).click();
-  await expect(page.getByLabel('Package price')).toHaveValue('9');
 });

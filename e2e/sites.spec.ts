@@ -263,19 +263,6 @@ test('areas chosen on a sheet bring their size and band, and tell when they were
   await expect(page.getByText('from Weir bank')).toHaveCount(0);
 });
 
-test('the order for a plan: stock off first, rounded up once', async ({ page }) => {
-  await page.goto('/jobs');
-  await page.getByRole('link', { name: 'Lake front, September feed' }).click();
-  const line = () => lineText(page, 'What to buy');
-  await page.getByLabel('Packages in stock').fill('0.2');
-  await page.getByLabel('Price of a package').fill('40');
-  await expect.poll(line).toMatch(/^0\.472 packages − .* in stock, so buy 1 × .* = \$40\.00$/);
-  const { bytes } = await saved(page, () => page.getByRole('button', { name: 'Export the order' }).click());
-  const rows = bytes.toString().trim().split('\r\n');
-  expect(rows[1]).toMatch(/^Bandstand lawn,2867,51\.\d+,11\.0\d+,0\.199/);
-  expect(rows.slice(-2)).toEqual(['To buy,1,,,', 'Cost,40.00,,,'].map((row) => row.replace(/,+$/, '')));
-});
-
 test('choosing a shape and a file are accessible', async ({ page }) => {
   await openArea(page, 'Lake front', 'Slipway bank');
   await page

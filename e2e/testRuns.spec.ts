@@ -1,19 +1,15 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test } from '@playwright/test';
 import {
   aimAt,
   change,
   answer,
-  bigNumber,
   expectAccessible,
   lineText,
   next,
   PHONE,
-  plain,
   startTestRuns,
   strip,
 } from './support.ts';
-
-const mark = async (page: Page) => plain((await bigNumber(page).textContent()) ?? '');
 
 test.describe('on a phone', () => {
   test.use(PHONE);
@@ -93,34 +89,6 @@ test.describe('on a phone', () => {
     await other.close();
   });
 
-  test('the watch: by tap, the time goes into its field', async ({ page }) => {
-    await page.clock.install();
-    await startTestRuns(page, 'Red spreader, timed', 'Red push spreader', '5', { 'Scale step': '0.05' });
-    await page.getByRole('button', { name: 'Begin test run 1' }).click();
-    await page.getByRole('button', { name: 'All of it is right' }).click();
-    await next(page);
-    await next(page);
-    await page.getByLabel('Weight before').fill('48.00');
-    await next(page);
-    await page.getByLabel('Strip length').fill('100');
-    await next(page);
-    // 120 ft in 27.2 s is the machine's pace: 22.7 s for 100 ft.
-    await expect(page.getByText('Aim for 22.7 s')).toBeVisible();
-    // Time stands still between the presses, however busy the machine is.
-    await page.clock.pauseAt(await page.evaluate(() => Date.now() + 1000));
-    await page.getByRole('button', { name: /Press at the line/ }).click();
-    await page.clock.runFor(1200);
-    await page.getByRole('button', { name: /Press at the end/ }).click();
-    await expect(page.getByLabel(/^Strip time/)).toHaveValue('1.2 s');
-    await page.getByRole('button', { name: 'Practice the pace first' }).click();
-    await page.getByRole('button', { name: /practice/ }).click();
-    await page.clock.runFor(700);
-    await page.getByRole('button', { name: /Press at the end/ }).click();
-    await page.clock.resume();
-    await expect(page.getByText(/^One walk: .* fast: aim for 22.7 s/)).toBeVisible();
-    const wide = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
-    expect(wide).toBeLessThanOrEqual(0);
-  });
 }); // prettier-ignore
 
 test('a timed catch with two outlets at a desk, by keyboard: space is the watch, outlets are told apart', async ({ page }) => {
@@ -161,52 +129,3 @@ test('a timed catch with two outlets at a desk, by keyboard: space is the watch,
   await expect.poll(() => lineText(page, 'Run at 5.5')).toMatch(/= 900 kg \/ ha ±70$/);
   await expectAccessible(page);
 }); // prettier-ignore
-
-test('a sweep-up in US units says what a coarse scale cannot tell; a slip of a unit is asked about', async ({ page }) => {
-  await startTestRuns(page, 'Green, sweep-up', 'Green drop spreader', '6', {});
-  await page.getByRole('button', { name: 'To the bench' }).click();
-  await page.getByRole('button', { name: 'Change', exact: true }).click();
-  for (const what of ['units', 'width', 'scale step']) await change(page, what);
-  await page.getByLabel('Weight unit').selectOption('lb');
-  await page.getByLabel('Length unit').selectOption('ft');
-  await page.getByLabel('Hopper width').fill('3.00 ft');
-  await page.getByLabel('Scale step', { exact: true }).fill('0.1');
-  await page.getByLabel('Method of the test run').selectOption('catch');
-  await page.getByRole('button', { name: 'Type in a test run' }).click();
-  await page.getByLabel('Full container').fill('1.3');
-  await page.getByLabel('Empty container').fill('1.0');
-  await page.getByLabel('Strip length').fill('20');
-  await expect.poll(() => page.getByRole('group', { name: 'Run at F' }).count()).toBeGreaterThan(0);
-  await expect(page.getByText(/cannot tell 3\.6 from 6\.4/)).toBeVisible();
-  await page.getByLabel('Empty container').fill('1.4');
-  await expect(page.getByRole('alert')).toContainText('a full container has to be heavier');
-  await page.getByLabel('Empty container').fill('0');
-  await page.getByLabel('Full container').fill('40');
-  await page.getByLabel('Strip length').fill('15');
-  await expect(answer(page).getByRole('alert')).toContainText('comes to 150 times the rate');
-  await page.getByRole('button', { name: 'It is right' }).click();
-  await expect(answer(page).getByRole('alert')).toHaveCount(0);
-  await page.getByLabel('Strip length').fill('5 in');
-  await expect(page.getByRole('alert')).toContainText('no spreader delivers');
-  await page.getByLabel('Setting', { exact: true }).fill('Q');
-  await expect(page.getByText('There is no mark Q on this scale; it runs from A to M.')).toBeVisible();
-}); // prettier-ignore
-
-test('runs far apart ask which to keep; a reading taken anew stays beside the old one', async ({ page }) => {
-  await page.goto('/bench');
-  await page.getByRole('link', { name: 'Green drop spreader, sample carrier' }).click();
-  await expect(answer(page).getByRole('alert')).toContainText('Test runs at D differ by');
-  await page.getByRole('button', { name: 'Exclude test run 3' }).click();
-  await expect(answer(page).getByRole('alert')).toHaveCount(0);
-  await page.getByRole('button', { name: /^Test run 1\s+at C/ }).click();
-  await page.getByLabel('Full tray').fill('0.910');
-  await page.getByRole('button', { name: 'Save calibration' }).click();
-  await expect(page.getByRole('button', { name: 'Saved' })).toBeVisible();
-  await expect(page.getByText('0.905 (taken anew)')).toBeVisible();
-  await page.waitForLoadState('networkidle');
-  await page.reload();
-  await expect.poll(() => mark(page)).not.toBe('');
-  await page.getByRole('button', { name: /^Test run 1\s+at C/ }).click();
-  await expect(page.getByLabel('Full tray')).toHaveValue('0.910');
-  await expect(page.getByText('0.905 (taken anew)')).toBeVisible();
-});

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { answer, expectAccessible, next, openSample, openStop, PHONE, plain } from './support.ts';
+import { answer, expectAccessible, next, PHONE } from './support.ts';
 
 /** A new calibration of a sprayer, as far as its first reading. */
 async function begin(page: Page, machine: string, rate: string) {
@@ -65,47 +65,4 @@ test.describe('on a phone', () => {
     await expect(answer(page)).toContainText('2.0gal / 1000 ft² ±0.3');
     await expect(answer(page)).toContainText('Right:');
   });
-}); // prettier-ignore
-
-test('a job in tanks: the boom’s own chart and tank, a second product, and the last tank exactly', async ({ page }) => {
-  await openSample(page, 'Lake front, boom top-up');
-  const table = page.getByRole('table', { name: 'What each tank takes' });
-  await expect(table.getByRole('columnheader', { name: 'Each of 2 full tanks' })).toBeVisible();
-  expect(plain((await table.getByRole('row', { name: /^Finished mix/ }).textContent()) ?? '')).toMatch(/^Finished mix50 gal1\d\.\d gal$/);
-  await page.getByLabel('Tank filled to').fill('40');
-  await expect(table.getByRole('columnheader', { name: 'Each of 2 full tanks' })).toBeVisible();
-  expect(plain((await table.getByRole('row', { name: /^Finished mix/ }).textContent()) ?? '')).toMatch(/^Finished mix40 gal3\d\.\d gal$/);
-  await page.getByLabel('Rate', { exact: true }).fill('8');
-  await expect(page.getByText(/Potassium nitrate.* does not go into this tank/)).toBeVisible();
-  await openStop(page, 'Test');
-  await expect(page.getByText(/^It sprays 0\.96/)).toBeVisible();
-  await page.getByRole('link', { name: 'Need' }).first().click();
-  await page.getByRole('button', { name: 'Discard changes' }).click();
-}); // prettier-ignore
-
-test('a patch out of a bottle is four entries', async ({ page }) => {
-  await page.goto('/patch');
-  await page.getByLabel('Amount needed').fill('0.5');
-  await page.getByLabel('Grade on the label').fill('13-0-45');
-  await page.getByLabel('Patch', { exact: true }).fill('6 x 40 ft');
-  await page.getByLabel('Bottle or can holds').fill('2 gal');
-  await expect(answer(page)).toContainText('14.8');
-  await expectAccessible(page);
-  await page.reload();
-  await expect(page.getByLabel('Patch', { exact: true })).toHaveValue('6 x 40 ft');
-  await page.getByRole('button', { name: 'Save job' }).click();
-  await expect(page.getByLabel('Name of the job')).toHaveValue('Patch, 13-0-45');
-});
-
-test('a rig that spreads and sprays: two products and two charts on one job', async ({ page }) => {
-  await openSample(page, 'Ball field, carrier and liquid at once');
-  await expect(page.getByRole('table', { name: 'What each tank takes' })).toContainText('Liquid nitrogen 28-0-0');
-  await openStop(page, 'Test');
-  await expect(page.getByText(/^Set gate to 3:/)).toBeVisible();
-  await expect(page.getByText(/^It sprays 0\.99/)).toBeVisible();
-  await page.getByRole('link', { name: 'Start test run' }).click();
-  await page.getByRole('button', { name: /timed catch standing still/ }).click();
-  await page.getByRole('button', { name: /^Begin test run/ }).click();
-  await expect(page.getByText(/^Set the throw first: a marker 5\.00 ft/)).toBeVisible();
-  await expect(page.getByText(/^Catch for .* s: half the time of the spray course/)).toBeVisible();
 }); // prettier-ignore

@@ -123,15 +123,3 @@ test('trays as CSV and back; a report of one page', async ({ page }) => {
   await give(csv);
   await expect.poll(() => big(page)).toBe('10.4 ft');
 }); // prettier-ignore
-
-test('half and full throw by tape, and where they are told apart', async ({ page }) => {
-  await page.goto('/bench/width/new');
-  await page.getByRole('radio', { name: 'the full throw apart' }).check({ force: true });
-  await change(page, 'units');
-  await page.getByLabel('Length unit').selectOption('ft');
-  await page.getByLabel('Full throw', { exact: true }).fill('18');
-  await expect.poll(() => big(page)).toBe('18.0 ft');
-  await expect(answer(page)).toContainText('striped');
-  await page.getByRole('radio', { name: /^half the throw apart/ }).check({ force: true });
-  await expect.poll(() => big(page)).toBe('9.00 ft');
-});

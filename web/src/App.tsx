@@ -73,8 +73,8 @@ export function App() {
             <Suspense fallback={null}>
               <Routes>
                 <Route element={<NewSheet />}>
-                  <Route path="/" />
-                  <Route path="/new/:stop" />
+                  <Route path="/" element={null} />
+                  <Route path="/new/:stop" element={null} />
                 </Route>
                 <Route path="/patch" element={<PatchPage />} />
                 <Route path="/winter" element={<TonightPage />} />

@@ -1,4 +1,3 @@
-import type { InputError } from '@steady-scatter/core/errors';
 import type { InputOf, Kind, KindName, StoredDocument } from '@steady-scatter/contract';
 import { HOMES } from './homes.ts';
 import type { Save, SavingOf } from './saving.ts';
@@ -28,8 +27,6 @@ export interface DocumentKind<Input, Of = Kind<string, Input>> {
   readonly home: { readonly path: string; readonly label: string };
   /** What is stored in place of what was typed, so that nothing stored before is lost. */
   beforeKeep?(stored: Input, input: Input): Input;
-  /** Whether an error keeps it from being saved; without it every one does. */
-  stops?(error: InputError): boolean;
   /** It is put together from several stored things. */
   readonly parts?: DocumentParts<Input>;
   /** The list of it that may have hundreds of items. */
@@ -41,5 +38,5 @@ export interface DocumentKind<Input, Of = Kind<string, Input>> {
 /** Tells a kind its pages. */
 export const documentKind = <Of extends Kind & { readonly name: KindName }>(
   kind: Of,
-  more: Pick<DocumentKind<InputOf<Of>>, 'beforeKeep' | 'isLive' | 'stops'> = {},
+  more: Pick<DocumentKind<InputOf<Of>>, 'beforeKeep' | 'isLive'> = {},
 ): DocumentKind<InputOf<Of>, Of> => ({ kind, home: HOMES[kind.name], ...more });

@@ -46,12 +46,9 @@ interface Base<Input> {
 }
 
 /** The errors of the core reader that keep a document from being saved. */
-export function stoppingErrors<Input>(
-  { kind, stops = () => true }: DocumentKind<Input>,
-  values: Input,
-): readonly InputError[] {
+export function stoppingErrors<Input>({ kind }: DocumentKind<Input>, values: Input): readonly InputError[] {
   // A copy: the form changes its values in place, and what was read of an object once is remembered.
-  return kind.evaluate(structuredClone(values)).errors.filter(stops);
+  return kind.evaluate(structuredClone(values)).errors;
 }
 
 const resolverOf =

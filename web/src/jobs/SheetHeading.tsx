@@ -1,6 +1,7 @@
 import { STATUS_WORDS } from '../documents/statusWords.ts';
 import { Button, chakra } from '@chakra-ui/react';
-import { say } from '@steady-scatter/words/sheet';
+import type { InputError } from '@steady-scatter/core/errors';
+import { say, speak } from '@steady-scatter/words/sheet';
 import type { DocumentStatus } from '../documents/useDocument.ts';
 import { useSheetForm } from '../sheet/sheet.tsx';
 import { SampleBadge } from '../ui/SampleBadge.tsx';
@@ -42,7 +43,8 @@ type Props = {
   /** It was changed elsewhere while it is typed on here. */
   isOvertaken: boolean;
   otherTab: boolean;
-  wrong: string | undefined;
+  /** What keeps it from being saved. */
+  wrong: InputError | undefined;
   /** Why it was not saved, and how that is decided. */
   refusal: { readonly words: string; readonly onDecide: (() => void) | null } | null;
 };
@@ -56,6 +58,8 @@ export function SheetHeading({ isSample, status, isOvertaken, otherTab, wrong, r
   ]
     .filter(Boolean)
     .join('; ');
+  const wrongAt = (field: string) =>
+    wrong?.field === field && { 'aria-invalid': true, 'aria-describedby': 'error-of-job' };
   return (
     <>
       <chakra.h1 srOnly>{say('sheet.job.worksheet')}</chakra.h1>
@@ -65,10 +69,9 @@ export function SheetHeading({ isSample, status, isOvertaken, otherTab, wrong, r
         placeholder={say('sheet.job.nameHint')}
         maxLength={120}
         autoComplete="off"
-        aria-invalid={wrong !== undefined}
-        aria-describedby={wrong && 'error-name'}
+        {...wrongAt('name')}
       />
-      <Day {...register('onDay')} type="date" aria-label={say('sheet.job.day')} />
+      <Day {...register('onDay')} type="date" aria-label={say('sheet.job.day')} {...wrongAt('onDay')} />
       {isSample && <SampleBadge />}
       {words && (
         <chakra.span fontSize="15px" color="ink.soft" data-noprint>
@@ -87,14 +90,14 @@ export function SheetHeading({ isSample, status, isOvertaken, otherTab, wrong, r
       )}
       {wrong && (
         <chakra.span
-          id="error-name"
+          id="error-of-job"
           role="alert"
           color="warn"
           fontWeight="semibold"
           fontSize="15px"
           flexBasis="100%"
         >
-          ▲ {wrong}
+          ▲ {speak(wrong.sentence)}
         </chakra.span>
       )}
     </>

@@ -1,11 +1,12 @@
 import { Button } from '@chakra-ui/react';
+import type { InputError } from '@steady-scatter/core/errors';
 import type { JobInput } from '@steady-scatter/core/worksheet';
 import { CopyPlus, RotateCcw } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import type { UseFormReturn } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import { v7 as newId } from 'uuid';
-import { say, speak } from '@steady-scatter/words/sheet';
+import { say } from '@steady-scatter/words/sheet';
 import { explain } from '../api/explain.ts';
 import { useCommands } from '../commands/CommandsProvider.tsx';
 import type { Doc } from '../documents/docs.ts';
@@ -69,14 +70,20 @@ export function SheetPage({ job, heldAs }: { job: Doc<JobInput> | null; heldAs?:
   const { form, status, differs } = open;
   const commands = useDocumentCommands(JOBS, job, open);
   const duplicate = useDuplicate(form);
-  const [wrongHeading, setWrongHeading] = useState<string>();
+  const [wrong, setWrong] = useState<InputError>();
+  useEffect(
+    () => form.subscribe({ formState: { values: true }, callback: () => setWrong(undefined) }),
+    [form],
+  );
   useDayOfReturn(form, status === 'new');
 
   const save = () => {
-    const [wrong] = stoppingErrors(JOBS, form.getValues());
-    setWrongHeading(wrong && speak(wrong.sentence));
-    if (wrong) form.setFocus(wrong.field as 'name' | 'onDay');
-    else void commands.save();
+    const [stops] = stoppingErrors(JOBS, form.getValues());
+    setWrong(stops);
+    if (!stops) void commands.save();
+    else if (stops.field === 'name' || stops.field === 'onDay') form.setFocus(stops.field);
+    // Its field has its own sentence, and may be on another page of the job.
+    else document.querySelector<HTMLElement>('#screen [aria-invalid=true]')?.focus();
   };
   const isSaved = status === 'saved' || status === 'on-device';
   const canDiscard = differs || status === 'refused';
@@ -110,7 +117,7 @@ export function SheetPage({ job, heldAs }: { job: Doc<JobInput> | null; heldAs?:
             status={status}
             isOvertaken={open.isOvertaken}
             otherTab={open.otherTab}
-            wrong={wrongHeading}
+            wrong={wrong}
             refusal={open.refusal && { words: open.refusal.words, onDecide: commands.onDecide }}
           />
         }

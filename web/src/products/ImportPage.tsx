@@ -12,7 +12,7 @@ import { Message } from '../ui/Message.tsx';
 import { useNotices } from '../notices/notices.tsx';
 import { Section } from '../ui/Section.tsx';
 import { TopBar } from '../ui/TopBar.tsx';
-import type { FilePreview } from '../workers/shelfFile.worker.ts';
+import type { FilePreview } from './shelfFile.ts';
 import { ShelfTabs } from '../shell/ShelfTabs.tsx';
 import { PRODUCTS, productActs } from '../kinds/useProducts.ts';
 import { useShelf } from '../kinds/useShelf.ts';

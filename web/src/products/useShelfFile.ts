@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useState } from 'react';
 import { say } from '@steady-scatter/words/shelf';
 import { startWork, useWork } from '../workers/useWork.ts';
-import type { FilePreview, ReadOptions, ShelfFile } from '../workers/shelfFile.worker.ts';
+import type { FilePreview, ReadOptions, ShelfFile } from './shelfFile.ts';
 
 /** How reading or importing a file stands; `share` goes from 0 to 1, and the last preview stays meanwhile. */
 export interface FileState {
@@ -20,7 +20,7 @@ interface Looked {
 
 const UNKNOWN_TROUBLE = say('shelf.import.unreadable');
 
-const open = () => new Worker(new URL('../workers/shelfFile.worker.ts', import.meta.url), { type: 'module' }); // prettier-ignore
+const open = () => new Worker(new URL('./shelfFile.worker.ts', import.meta.url), { type: 'module' }); // prettier-ignore
 
 /** Looks through a file in a worker, and puts its good rows on the shelf. */
 export function useShelfFile(file: File | null, options: ReadOptions) {

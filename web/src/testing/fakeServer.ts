@@ -14,6 +14,9 @@ type Document = StoredDocument<Record<string, unknown>>;
 const refusal = (code: ProblemCode, status: number, detail: string) =>
   new ApiProblem({ type: problemType(code), status, title: detail, detail } as never);
 
+const elsewhere = (theirs: Document | null) =>
+  new ApiProblem({ type: problemType('changed-elsewhere'), status: 409, title: '', detail: 'Changed elsewhere.', theirs }, { theirs } as never); // prettier-ignore
+
 /**
  * As much of a server as pages ask for: documents with their versions, rows that are appended, and a connection that breaks off.
  *
@@ -24,6 +27,7 @@ export function fakeServer() {
   const rows = new Map<string, EventAppend>();
   /** Of which kind each row is. */
   const events = new Map<string, string>();
+  const dropped = new Map<string, Document & { readonly kind: string }>();
   const answer = () => {
     if (server.isSilent) {
       noteSilence();
@@ -48,7 +52,12 @@ export function fakeServer() {
       server.isSilent = false;
       noteAnswer(null, Date.now());
     },
-    drop: (id: string): void => void documents.delete(id),
+    /** Deletes one: who changed it is told so. */
+    drop(id: string): void {
+      const there = documents.get(id);
+      if (there) dropped.set(id, there);
+      documents.delete(id);
+    },
     documents: (async (kind: Kind, verb, { params = {}, query = {}, body }) => {
       server.asked.push(`${kind.name} ${verb}`);
       answer();
@@ -68,11 +77,17 @@ export function fakeServer() {
       if (verb === 'write') {
         const { version, input } = body as { version: number; input: object };
         if (server.refuses !== null) throw refusal('would-lose', 422, server.refuses);
+        if (dropped.has(id) && version > 0) throw elsewhere(null);
         const isSame = there && JSON.stringify(there.input) === JSON.stringify(input);
-        if (there && !isSame && there.version !== version)
-          throw new ApiProblem({ type: problemType('changed-elsewhere'), status: 409, title: '', detail: 'Changed elsewhere.', theirs: there }, { theirs: there as never }); // prettier-ignore
+        if (there && !isSame && there.version !== version) throw elsewhere(there);
         if (!isSame) server.put(kind, id, input, version + 1);
         return documents.get(id);
+      }
+      if (verb === 'restore' && dropped.has(id)) {
+        const back = { ...dropped.get(id)!, version: dropped.get(id)!.version + 1 };
+        dropped.delete(id);
+        documents.set(id, back);
+        return back;
       }
       if (!there) throw refusal('not-found', 404, 'There is nothing here.');
       if (verb === 'remove') documents.delete(id);

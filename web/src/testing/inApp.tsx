@@ -26,10 +26,10 @@ import { PreferencesProvider } from '../settings/PreferencesProvider.tsx';
 import { system } from '../theme/index.ts';
 import { NoticesProvider } from '../notices/notices.tsx';
 
-type Stored = { readonly id: string; readonly input: unknown };
+export type Stored = { readonly id: string; readonly input: unknown };
 
 /** Styles are put where nothing reads them: jsdom would go through all of them for each question of whether something is shown. */
-const styles = createCache({ key: 'css', container: document.createElement('div') });
+export const styles = createCache({ key: 'css', container: document.createElement('div') });
 
 /** A document as it would have been fetched. */
 export const fetched = <Input,>(id: string, input: Input) => ({ id, version: 1, schemaVersion: 2, isSample: true, input, changedAt: '2026-04-18T08:00:00.000Z' }); // prettier-ignore

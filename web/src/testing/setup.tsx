@@ -1,4 +1,5 @@
 import 'fake-indexeddb/auto';
+import './plainStyles.ts';
 import { cleanup, configure } from '@testing-library/react';
 import * as React from 'react';
 import { afterAll, afterEach, vi } from 'vitest';
@@ -17,6 +18,7 @@ vi.stubGlobal(
     disconnect() {}
   },
 );
+Element.prototype.scrollIntoView = () => undefined;
 // No real server is asked: what a test answers not stays without an answer. Refused, it would count as a server that is silent, and hold
 // back what is asked next.
 vi.stubGlobal('fetch', () => new Promise(() => undefined));
@@ -58,8 +60,9 @@ vi.mock('react-chartjs-2', () =>
   }),
 );
 
-// What is waited for comes late where the machine is busy; nothing waits for the sake of waiting.
-configure({ asyncUtilTimeout: 8000 });
+// What is waited for comes late where the machine is busy; nothing waits for the sake of waiting. What is not there yet is said without the
+// whole page: to print it takes longer than to look.
+configure({ asyncUtilTimeout: 8000, getElementError: (message) => new Error(message ?? undefined) });
 afterEach(() => {
   cleanup();
   vi.resetAllMocks();

@@ -6,15 +6,14 @@ import {
   type ProductInput,
   readShelfRow,
 } from '@steady-scatter/core/products';
-import { expose } from 'comlink';
 import Papa from 'papaparse';
 import { v7 as newId } from 'uuid';
 import { say } from '@steady-scatter/words/common';
 import { speak } from '@steady-scatter/words/shelf';
-import { callDocuments } from '../api/call.ts';
+import { callDocuments } from '../api/lazyCall.ts';
 
 /** A row that cannot be taken, and why. */
-export interface BadRow {
+interface BadRow {
   /** Line of the table: the headings are 1. */
   readonly row: number;
   readonly name: string;
@@ -40,7 +39,7 @@ export interface FilePreview {
 }
 
 /** What is wrong with a file as a whole; a sentence. */
-export class FileTrouble extends Error {}
+class FileTrouble extends Error {}
 
 export interface ReadOptions {
   /** Names on the shelf, lower case. */
@@ -271,7 +270,6 @@ const said =
     }
   };
 
-const shelfFile = { preview: said(preview), keepGood: said(keepGood) };
+/** What is done with a file of products, away from the page. */
+export const shelfFile = { preview: said(preview), keepGood: said(keepGood) };
 export type ShelfFile = typeof shelfFile;
-
-expose(shelfFile);

@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { shelfFile } from './shelfFile.ts';
+
+expose(shelfFile);
