@@ -50,18 +50,16 @@ export default defineConfig({
     // By default one core is left idle.
     maxWorkers: availableParallelism(),
     projects: [
-      // What is pure need not be loaded anew for each file.
+      // What needs neither a page nor a database: loaded once in each worker.
       {
         test: {
-          name: 'core',
-          root: 'core',
-          include: ['src/**/*.test.ts'],
+          name: 'plain',
+          include: ['{core,words,contract}/src/**/*.test.ts', 'web/{src,serviceWorker,build}/**/*.test.ts'],
+          exclude: APART_WEB.map((file) => join('web', file)),
           testTimeout: 30_000,
           isolate: false,
         },
       },
-      { test: { name: 'words', root: 'words', include: ['src/**/*.test.ts'], isolate: false } },
-      { test: { name: 'contract', root: 'contract', include: ['src/**/*.test.ts'], isolate: false } },
       {
         test: {
           name: 'server',
@@ -74,15 +72,6 @@ export default defineConfig({
         },
       },
       { test: { name: 'scripts', root: 'scripts', include: ['**/*.test.mjs'], testTimeout: 30_000 } },
-      {
-        test: {
-          name: 'web',
-          root: 'web',
-          include: ['{src,serviceWorker,build}/**/*.test.ts'],
-          exclude: APART_WEB,
-          isolate: false,
-        },
-      },
       { test: { name: 'web apart', root: 'web', include: APART_WEB } },
       screens({ name: 'screens', exclude: APART_SCREENS, pool: 'forks', isolate: false }),
       // A context for each file is made in a tenth of the time of a process.
