@@ -50,9 +50,9 @@ test('a label is typed in, three products are held side by side, and one is put 
   await page.getByRole('button', { name: 'Use 0.8' }).click();
   await table.getByRole('button', { name: 'Make a job of it' }).first().click();
   await expect(page.getByLabel('Name of the job')).toHaveValue('Half bag from the shed');
-  expect(await lineText(page, 'What the label does')).toContain(
-    '= 3.33 lb / 1000 ft² × 24 % in 24-0-8 = 0.800 lb N',
-  );
+  await expect
+    .poll(() => lineText(page, 'What the label does'))
+    .toContain('= 3.33 lb / 1000 ft² × 24 % in 24-0-8 = 0.800 lb N');
   const job = page.url();
 
   await page.goto('/shelf');

@@ -40,11 +40,11 @@ test.describe(`axe by day and night`, () => {
       await expect(page.getByRole('dialog')).toBeVisible();
       await expectAccessibleDayAndNight(page);
       await page.setViewportSize(PHONE.viewport);
-      await expectAccessible(page);
       expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
       await page.setViewportSize({ width: 1280, height: 800 });
       await page.keyboard.press('Escape');
       await expect(page.getByRole('dialog')).toHaveCount(0);
+      await expect(page.getByRole('button', { name: panel, exact: true })).toBeFocused();
     }
   });
 });

@@ -9,14 +9,14 @@ test('fresh open to the right answer by keyboard alone', async ({ page }) => {
     await page.keyboard.press(key);
   } // prettier-ignore
   await expect(bigNumber(page)).toHaveText('24.7 lb');
-  expect(await lineText(page, 'What the ground needs')).toBe(
-    '0.8 lb N on each 1000 ft² ÷ 24 % in 24-0-8 = 3.33 lb / 1000 ft²',
-  );
-  expect(await lineText(page, 'In all')).toBe('3.33 lb / 1000 ft² × 7 400 ft² = 24.7 lb');
-  expect(await lineText(page, 'Packages')).toBe('24.7 lb ÷ 40 lb = 0.617 packages so take 1');
-  expect(await lineText(page, 'Back-check')).toBe(
-    '24.7 lb of 24-0-8 on 7 400 ft² × 24 % in 24-0-8 = 0.800 lb N / 1000 ft²',
-  );
+  await expect
+    .poll(() => lineText(page, 'What the ground needs'))
+    .toBe('0.8 lb N on each 1000 ft² ÷ 24 % in 24-0-8 = 3.33 lb / 1000 ft²');
+  await expect.poll(() => lineText(page, 'In all')).toBe('3.33 lb / 1000 ft² × 7 400 ft² = 24.7 lb');
+  await expect.poll(() => lineText(page, 'Packages')).toBe('24.7 lb ÷ 40 lb = 0.617 packages so take 1');
+  await expect
+    .poll(() => lineText(page, 'Back-check'))
+    .toBe('24.7 lb of 24-0-8 on 7 400 ft² × 24 % in 24-0-8 = 0.800 lb N / 1000 ft²');
   await expect(answer(page)).toContainText('Take 1 package of 40 lb');
   await expect(answer(page).getByRole('row', { name: 'K₂O 0.267 lb also delivers' })).toBeVisible();
 });

@@ -7,7 +7,7 @@ import { SOIL_TESTS } from '../kinds/useSoilTests.ts';
 import { freshDevice } from '../testing/device.ts';
 import { fakeServer } from '../testing/fakeServer.ts';
 import { fetched, inApp, keepDemo } from '../testing/inApp.tsx';
-import { DocPage, type DocFormProps } from './DocPage.tsx';
+import { DocPage, type DocFormProps, type DocFormWithWayOn } from './DocPage.tsx';
 import { keysOf } from './docs.ts';
 
 type Input = ReturnType<typeof blankSoilTest>;
@@ -73,5 +73,26 @@ describe('saving', () => {
     await person.type(name(), 'Lake front');
     await person.click(keep());
     await waitFor(() => expect(server.of('soilTests')).toMatchObject([{ input: { name: 'Lake front' } }]));
+  });
+
+  it('what leads on right after a change saves that first; where nothing was changed it leads on at once', async () => {
+    const went: string[] = [];
+    const Way = ({ set, keepThen }: DocFormWithWayOn<Input>) => (
+      <>
+        <button type="button" onClick={() => (set('name', 'Second'), keepThen((id) => went.push(id)))}>
+          Change and go
+        </button>
+        <button type="button" onClick={() => keepThen((id) => went.push(id))}>
+          Go
+        </button>
+      </>
+    );
+    const person = inApp(<DocPage kind={SOIL_TESTS} blank={() => of('')} renderForm={(props) => <Way {...props} />} />, '/jobs/soil'); // prettier-ignore
+    await person.click(screen.getByRole('button', { name: 'Go' }));
+    expect(went).toEqual(['soil']);
+    expect(server.of('soilTests')).toEqual([]);
+    await person.click(screen.getByRole('button', { name: 'Change and go' }));
+    await waitFor(() => expect(went).toEqual(['soil', 'soil']));
+    expect(server.of('soilTests')).toMatchObject([{ input: { name: 'Second' } }]);
   });
 });

@@ -187,7 +187,8 @@ function DocSheet<Input extends FieldValues>({
             onChange: open.change,
             errorAt,
             ...fieldsOf(open.form, input, errorAt),
-            keepThen: (go) => (isSaved && doc ? go(doc.id) : save(go)),
+            // Asked a moment after something was changed, it has to be saved with that.
+            keepThen: (go) => (isSaved && doc && !open.differsNow() ? go(doc.id) : save(go)),
           },
           doc?.isSample ?? false,
         )}

@@ -246,6 +246,8 @@ export function useDocument<Input extends FieldValues>(
     replace: values.put,
     /** As it is typed at this moment. */
     values: values.get,
+    /** Whether it differs from what is saved at this moment, drawn or not. */
+    differsNow: () => !sameInput(values.get(), saved),
     /** Saves what is typed: on this device at once, on the server as soon as that answers. */
     save() {
       const typed = values.get();

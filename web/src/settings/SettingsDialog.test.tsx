@@ -1,12 +1,10 @@
 import { screen } from '@testing-library/react';
-import { beforeEach, expect, it, vi } from 'vitest';
+import { beforeEach, expect, it } from 'vitest';
 import { inApp } from '../testing/inApp.tsx';
 import { AS_TYPED } from '@steady-scatter/core/worksheet';
 import { loadPreferences, UNIT_SETS } from './preferences.ts';
 import SettingsDialog from './SettingsDialog.tsx';
 
-vi.mock('./Backup.tsx', () => ({ Backup: () => null }));
-vi.mock('./Devices.tsx', () => ({ Devices: () => null }));
 beforeEach(() => localStorage.clear());
 
 const open = () => inApp(<SettingsDialog onClose={() => undefined} people={null} />);

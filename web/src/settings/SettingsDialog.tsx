@@ -5,6 +5,7 @@ import { say } from '@steady-scatter/words/shell';
 import { AREA_CHOICES } from '../units/areas.ts';
 import { MASS_CHOICES, RATE_CHOICES, symbolOf } from '../units/units.ts';
 import { Panel } from '../ui/Panel.tsx';
+import { useStands } from '../ui/useStands.ts';
 import { Backup } from './Backup.tsx';
 import { CrewGroup } from './CrewGroup.tsx';
 import { Devices } from './Devices.tsx';
@@ -41,20 +42,24 @@ const Group = ({ title, children }: { title: string; children: ReactNode }) => (
 function Choices<T extends string>({
   options,
   chosen,
+  autoFocus = false,
   onPick,
 }: {
   options: readonly { readonly id: T; readonly label: string }[];
   chosen: T | null;
+  /** The first of them has the focus as soon as it is drawn. */
+  autoFocus?: boolean;
   onPick(option: T): void;
 }) {
   return (
     <HStack gap="8px" flexWrap="wrap">
-      {options.map(({ id, label }) => (
+      {options.map(({ id, label }, index) => (
         <Button
           key={id}
           minHeight="44px"
           variant={id === chosen ? 'solid' : 'outline'}
           aria-pressed={id === chosen}
+          autoFocus={autoFocus && index === 0}
           onClick={() => onPick(id)}
         >
           {label}
@@ -124,16 +129,28 @@ interface Props {
 export default function SettingsDialog({ onClose, people }: Props) {
   const { preferences, change } = usePreferences();
   const themes = Object.keys(THEMES) as ThemeChoice[];
+  const stands = useStands();
   return (
     <Panel title={say('shell.settings')} onClose={onClose}>
       <Group title={say('shell.light')}>
         <Choices
           options={themes.map((id) => ({ id, label: THEMES[id] }))}
           chosen={preferences.theme}
+          autoFocus
           onPick={(theme) => change({ theme })}
         />
       </Group>
       <Units />
+      {stands ? <Rest people={people} /> : <Box height="100dvh" />}
+    </Panel>
+  );
+}
+
+/** What is further down: longer than any screen, so that the dialog is as high before it is drawn as after. */
+function Rest({ people }: Pick<Props, 'people'>) {
+  const { preferences, change } = usePreferences();
+  return (
+    <>
       <Group title={say('shell.keys')}>
         <Switch.Root
           checked={preferences.singleKeys}
@@ -156,6 +173,6 @@ export default function SettingsDialog({ onClose, people }: Props) {
       <Group title={say('shell.phones')}>
         <Devices />
       </Group>
-    </Panel>
+    </>
   );
 }

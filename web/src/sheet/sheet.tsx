@@ -19,7 +19,7 @@ import type { SheetForm } from './sheetForms.ts';
 /** What every part of an open sheet shares: the live answer, and errors that are ready to be said. */
 export interface Sheet {
   readonly answer: WorksheetAnswer;
-  /** What the answer is of: on a large sheet a moment behind what is being typed. */
+  /** What the answer is of: a moment behind what is being typed. */
   readonly worksheet: WorksheetInput;
   /** The error of a field, unless somebody is typing in it right now. */
   errorAt(field: string): InputError | undefined;
@@ -30,8 +30,6 @@ export interface Sheet {
 
 const SheetContext = createContext<Sheet | null>(null);
 const PAUSE_MS = 900;
-/** From here on working a sheet out takes longer than a frame. */
-const MANY_AREAS = 20;
 
 /** Keeps the path of the field that is being typed in, until a pause or until it is left. */
 function useTyping() {
@@ -56,9 +54,8 @@ function useTyping() {
 /** Works the sheet out at each keystroke and shares the answer. */
 export function SheetProvider({ form, children }: { form: UseFormReturn<SheetForm>; children: ReactNode }) {
   const typed = useShared(useWatch({ control: form.control, name: 'worksheet' }));
-  // On a large sheet a key is shown at once; what it comes to follows, and gives way to the next key.
-  const resting = useDeferredValue(typed);
-  const worksheet = typed.areas.length > MANY_AREAS ? resting : typed;
+  // A key is shown at once; what it comes to follows, and gives way to the next key.
+  const worksheet = useDeferredValue(typed);
   const { units } = usePreferences().preferences;
   const { field: quiet, typingIn, doneTyping } = useTyping();
   const answer = useShared(useMemo(() => answerWorksheet(worksheet, units), [worksheet, units]));

@@ -1,5 +1,5 @@
 import { CloseButton, Dialog, Portal } from '@chakra-ui/react';
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { say } from '@steady-scatter/words/common';
 
 type Props = {
@@ -12,9 +12,12 @@ type Props = {
 
 /** A dialog over the screen; closing it gives the focus back to where it was. */
 export function Panel({ title, children, onClose, size = 'sm', footer }: Props) {
+  // Noted before anything in it is drawn, and takes the focus by itself.
+  const [before] = useState(() => document.activeElement);
   return (
     <Dialog.Root
       open
+      finalFocusEl={() => (before instanceof HTMLElement ? before : null)}
       onOpenChange={({ open }) => !open && onClose()}
       size={size}
       placement="center"
