@@ -108,7 +108,8 @@ async function openDialog(browser, address, key) {
   const context = await browser.newContext({ serviceWorkers: 'block', reducedMotion: 'reduce' });
   const page = await context.newPage();
   await page.goto(address);
-  await page.locator('main input').first().waitFor();
+  // What comes last on a sheet: before it the page does not stand, and a dialog waits for what is being loaded.
+  await page.getByRole('region', { name: 'In portions and directions' }).waitFor();
   await page.waitForLoadState('networkidle');
   const open = async () => {
     await page.evaluate('document.activeElement?.blur(); null');
