@@ -1,5 +1,5 @@
 import { CloseButton, Dialog, Portal } from '@chakra-ui/react';
-import { useState, type ReactNode } from 'react';
+import { useEffect, useState, type ReactNode } from 'react';
 import { say } from '@steady-scatter/words/common';
 
 type Props = {
@@ -12,12 +12,19 @@ type Props = {
 
 /** A dialog over the screen; closing it gives the focus back to where it was. */
 export function Panel({ title, children, onClose, size = 'sm', footer }: Props) {
-  // Noted before anything in it is drawn, and takes the focus by itself.
+  // Noted before anything in it is drawn, and takes the focus by itself; that may also be closed before the dialog has noted anything.
   const [before] = useState(() => document.activeElement);
+  useEffect(
+    () => () =>
+      void setTimeout(() => {
+        const isLost = document.activeElement === document.body;
+        if (isLost && before instanceof HTMLElement) before.focus();
+      }),
+    [before],
+  );
   return (
     <Dialog.Root
       open
-      finalFocusEl={() => (before instanceof HTMLElement ? before : null)}
       onOpenChange={({ open }) => !open && onClose()}
       size={size}
       placement="center"
