@@ -217,6 +217,7 @@ try {
     await open(page);
     // A worker that was done before its script was told to have come is waited for without end.
     await page.waitForLoadState('networkidle', { timeout: 5000 }).catch(() => undefined);
+    await page.locator('main').filter({ hasText: /\S/ }).first().waitFor();
     await page.evaluate(() => document.fonts.ready);
     await page.screenshot({ path: join(TARGET, `${name}.png`) });
     await page.close();
