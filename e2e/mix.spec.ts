@@ -1,3 +1,5 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { expect, test, type Page } from '@playwright/test';
 import { change, bigNumber, expectAccessible, kept, line, lineText, plain } from './support.ts';
 
@@ -82,17 +84,7 @@ test('a search survives a reload; nothing asked and nothing readable are said', 
   await expect(theMix(page)).toContainText('The cheapest mix');
 });
 
-const MESSY = `\ufeffProduct name;N-P-K;Bag size;Price;Qty;Colour;Notes
-Harbour feed;24-0-8;20 kg;31,80;3;green;"says ""slow"";
-on two lines"
-Bad sum;60-30-20;20 kg;10,00;1;;
-;12-0-0;20 kg;5;1;;
-Lake feed 24-0-8;24-0-8;40 lb;31,8;2;;
-=HYPERLINK("x");5-5-5;1 kg;1;1;;
-Wrong form;0-0-60 elemental;25 kg;9,00;1;;
--Straw 3-1-2;3-1-2;15 kg;12,00;4;;
-Straw 3-1-2;3-1-2;15 kg;12,00;4;;
-`;
+const MESSY = readFileSync(join(import.meta.dirname, '../web/src/products/messyShelf.csv'));
 const csv = (text: string | Buffer, name = 'shelf.csv') => ({
   name,
   mimeType: 'text/csv',

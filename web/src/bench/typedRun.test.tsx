@@ -1,12 +1,12 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import { beforeEach, expect, it } from 'vitest';
 import demo from '../../../demo/tarn-hollow.json' with { type: 'json' };
-import { openApp, plain, region, says, saysIn, withDemo } from '../testing/openApp.tsx';
+import { alerts, openApp, region, says, saysIn, withDemo } from '../testing/openApp.tsx';
 
 beforeEach(() => withDemo());
 
-const calibration = (name: string) => `/bench/${demo.calibrations.find(({ input }) => input.name === name)!.id}`; // prettier-ignore
-const alerts = () => screen.queryAllByRole('alert', { hidden: true }).map(({ textContent }) => plain(textContent)).join(' '); // prettier-ignore
+const calibration = (name: string) =>
+  `/bench/${demo.calibrations.find(({ input }) => input.name === name)!.id}`;
 const asks = async () => within(await region('Answer')).queryAllByRole('alert', { hidden: true });
 
 it('a coarse scale says what it cannot tell; a full container is heavier; a slip of a unit is asked about', async () => {
@@ -34,7 +34,9 @@ it('a coarse scale says what it cannot tell; a full container is heavier; a slip
   await fill('Strip length', '15');
   await waitFor(async () => expect(await saysIn('Answer')).toMatch(/comes to \d+ times the rate/));
   await press('It is right');
-  await waitFor(async () => expect((await asks()).map(({ textContent }) => textContent).join()).not.toMatch(/times the rate/)); // prettier-ignore
+  await waitFor(async () =>
+    expect((await asks()).map(({ textContent }) => textContent).join()).not.toMatch(/times the rate/),
+  );
   await fill('Strip length', '5 in');
   await waitFor(() => expect(alerts()).toContain('no spreader delivers'));
   await fill('Setting', 'Q');

@@ -20,7 +20,11 @@ async function collide() {
   await app.fill('Grade on the label', '18-0-6');
   await app.press('Save changes');
   const dialog = within(await screen.findByRole('dialog', { name: 'Changed elsewhere', hidden: true }));
-  const stored = () => app.server.of('jobs').map(({ input }) => (input as unknown as SheetForm).worksheet.product.grade).join(); // prettier-ignore
+  const stored = () =>
+    app.server
+      .of('jobs')
+      .map(({ input }) => (input as unknown as SheetForm).worksheet.product.grade)
+      .join();
   return { ...app, dialog, stored };
 }
 

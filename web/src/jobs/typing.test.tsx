@@ -3,6 +3,7 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import { waitingHere } from '../testing/device.ts';
 import demo from '../../../demo/tarn-hollow.json' with { type: 'json' };
 import {
+  alerts,
   bigNumber,
   lineText,
   openApp,
@@ -66,11 +67,14 @@ describe('on a new sheet', () => {
     const refused = async (label: string | RegExp, typed: string, said: string) => {
       await fill(label, typed);
       await person.tab();
-      await waitFor(() => expect(screen.getAllByRole('alert').map(({ textContent }) => textContent).join()).toContain(said)); // prettier-ignore
+      await waitFor(() => expect(alerts()).toContain(said));
       const field = screen.getByLabelText(label);
       expect(valueOf(label)).toBe(typed);
       expect(field.getAttribute('aria-invalid')).toBe('true');
-      const told = field.getAttribute('aria-describedby')!.split(' ').map((id) => document.getElementById(id)?.textContent); // prettier-ignore
+      const told = field
+        .getAttribute('aria-describedby')!
+        .split(' ')
+        .map((id) => document.getElementById(id)?.textContent);
       expect(told.join()).toContain(said);
       await fill(label, label === 'Amount needed' ? '0.8' : '');
     };
@@ -130,8 +134,7 @@ describe('on a new sheet', () => {
     await fill('Name of the job', 'Never saved');
     await fill('Grade on the label', '240-8');
     await press('Save job');
-    const said = async () => (await screen.findAllByRole('alert', { hidden: true })).map(({ textContent }) => textContent).join(); // prettier-ignore
-    await waitFor(async () => expect((await said()).match(/Is it 24-0-8\?/g)).toHaveLength(2));
+    await waitFor(() => expect(alerts().match(/Is it 24-0-8\?/g)).toHaveLength(2));
     expect(document.activeElement).toBe(screen.getByLabelText('Grade on the label'));
     expect(server.of('jobs')).toEqual([]);
     expect(waitingHere()).toEqual([]);
@@ -151,7 +154,9 @@ describe('on a new sheet', () => {
     await press('Copy');
     expect(await screen.findByText('The working is copied.')).toBeTruthy();
     const copied = plain(await navigator.clipboard.readText());
-    expect(copied).toContain('Library strip What the ground needs: 0.8 lb N on each 1000 ft² ÷ 24 % in 24-0-8 = 3.33 lb / 1000 ft²'); // prettier-ignore
+    expect(copied).toContain(
+      'Library strip What the ground needs: 0.8 lb N on each 1000 ft² ÷ 24 % in 24-0-8 = 3.33 lb / 1000 ft²',
+    );
     expect(copied).toContain('In all: 3.33 lb / 1000 ft² × 1 600 ft² = 5.33 lb');
   });
 
@@ -166,7 +171,9 @@ describe('on a new sheet', () => {
       '40 lb covers 12 000 ft² = 3.33 lb / 1000 ft² × 24 % in 24-0-8 = 0.800 lb N / 1000 ft²',
     );
     await fill('Amount needed', '0.8 lb');
-    await waitFor(async () => expect(await label()).toContain('The label’s rate delivers as much nitrogen as needed.')); // prettier-ignore
+    await waitFor(async () =>
+      expect(await label()).toContain('The label’s rate delivers as much nitrogen as needed.'),
+    );
     expect(lineText('One package at this rate')).toContain('12 000 ft²');
     await fill('Amount needed', '1 lb');
     await waitFor(async () => expect(await label()).toContain('delivers 20.0 % less nitrogen than needed'));
@@ -221,7 +228,9 @@ describe('on a sample job', () => {
   it('a carrier has low and high of its label; a liquid its mix; scoops are counted', async () => {
     const { press } = openApp(sampleJob('Ball field, carrier before seeding'));
     await waitFor(async () => expect(await bigNumber()).toBe('33.5 kg'));
-    expect(lineText('What the ground needs')).toContain('0.6 kg a.i. on each ha ÷ 0.43 % in the product = 140 kg / ha'); // prettier-ignore
+    expect(lineText('What the ground needs')).toContain(
+      '0.6 kg a.i. on each ha ÷ 0.43 % in the product = 140 kg / ha',
+    );
     await press('Use the highest');
     await waitFor(() => expect(valueOf('Amount needed')).toBe('0.688 kg'));
   });

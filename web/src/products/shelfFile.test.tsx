@@ -1,19 +1,9 @@
 import { products } from '@steady-scatter/contract';
 import { describe, expect, it, vi } from 'vitest';
 import { callDocuments } from '../api/lazyCall.ts';
+import MESSY from './messyShelf.csv?raw';
 import { shelfFile, type FilePreview } from './shelfFile.ts';
 
-const MESSY = `\ufeffProduct name;N-P-K;Bag size;Price;Qty;Colour;Notes
-Harbour feed;24-0-8;20 kg;31,80;3;green;"says ""slow"";
-on two lines"
-Bad sum;60-30-20;20 kg;10,00;1;;
-;12-0-0;20 kg;5;1;;
-Lake feed 24-0-8;24-0-8;40 lb;31,8;2;;
-=HYPERLINK("x");5-5-5;1 kg;1;1;;
-Wrong form;0-0-60 elemental;25 kg;9,00;1;;
--Straw 3-1-2;3-1-2;15 kg;12,00;4;;
-Straw 3-1-2;3-1-2;15 kg;12,00;4;;
-`;
 const THERE = { onShelf: ['lake feed 24-0-8'], takeTwice: false };
 const file = (body: BlobPart, name = 'shelf.csv') => new File([body], name);
 const quiet = () => undefined;
@@ -27,8 +17,19 @@ async function look(body: BlobPart, options = THERE): Promise<FilePreview> {
 describe('a messy file of products', () => {
   it('is told apart into good rows, bad ones with their reasons, and those that are there already', async () => {
     const found = await look(MESSY);
-    expect(found).toMatchObject({ separator: 'semicolons', decimalComma: true, good: 2, bad: 5, twice: 1, rows: 8, unknown: ['Colour'] }); // prettier-ignore
-    expect(found.goodRows.map(({ name, price }) => [name, price])).toEqual([['Harbour feed', '31.80'], ['Straw 3-1-2', '12.00']]); // prettier-ignore
+    expect(found).toMatchObject({
+      separator: 'semicolons',
+      decimalComma: true,
+      good: 2,
+      bad: 5,
+      twice: 1,
+      rows: 8,
+      unknown: ['Colour'],
+    });
+    expect(found.goodRows.map(({ name, price }) => [name, price])).toEqual([
+      ['Harbour feed', '31.80'],
+      ['Straw 3-1-2', '12.00'],
+    ]);
     expect(found.goodRows[0]!.notes).toBe('says "slow";\non two lines');
     const reasonAt = (line: number) => found.badRows.find(({ row }) => row === line)!.reasons.join();
     expect(reasonAt(3)).toContain('adds up to 110 %');

@@ -1,7 +1,7 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import { beforeEach, expect, it } from 'vitest';
 import demo from '../../../demo/tarn-hollow.json' with { type: 'json' };
-import { lineText, openApp, plain, sampleJob, valueOf, withDemo } from '../testing/openApp.tsx';
+import { alerts, lineText, openApp, plain, sampleJob, valueOf, withDemo } from '../testing/openApp.tsx';
 
 const [TOWN] = demo.ruleSets;
 const [AT_ONCE, IN_A_YEAR] = TOWN!.input.rules;
@@ -21,8 +21,7 @@ beforeEach(() => withDemo({ jobs: demo.jobs, ruleSets: [...demo.ruleSets, CREEK]
 
 it('a rule asks for its limit and its days, says what is wrong with them, and is saved with the rest', async () => {
   const { fill, press, choose, server } = openApp('/shelf/rules/new');
-  const said = async (text: string) =>
-    waitFor(() => expect(screen.getAllByRole('alert', { hidden: true }).map(({ textContent }) => textContent).join()).toContain(text)); // prettier-ignore
+  const said = (text: string) => waitFor(() => expect(alerts()).toContain(text));
   await fill('Name', 'Brook rules');
   await press('Save rule set');
   await said('Type a number here');
@@ -47,10 +46,15 @@ it('a sheet that breaks them says which, and one act keeps them: less, or in por
   await person.selectOptions(rules, within(rules).getByRole('option', { name: 'Creek rules' }));
   await fill('N applied earlier this year', '1.5');
   const broken = async () =>
-    within(await screen.findByRole('list', { name: 'Rules that are broken', hidden: true })).getAllByRole('listitem', { hidden: true }); // prettier-ignore
+    within(await screen.findByRole('list', { name: 'Rules that are broken', hidden: true })).getAllByRole(
+      'listitem',
+      { hidden: true },
+    );
   expect((await broken()).map(({ textContent }) => plain(textContent)).join()).toContain('broken, by');
   await press(/^Use the most allowed/);
-  await waitFor(() => expect(screen.queryByRole('list', { name: 'Rules that are broken', hidden: true })).toBeNull()); // prettier-ignore
+  await waitFor(() =>
+    expect(screen.queryByRole('list', { name: 'Rules that are broken', hidden: true })).toBeNull(),
+  );
   expect(valueOf('Amount needed')).toBe('0.5 lb');
   await press('Undo');
   await fill('N applied earlier this year', '');

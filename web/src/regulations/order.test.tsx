@@ -10,7 +10,9 @@ it('the order of a plan takes stock off first, rounds up once, and goes out as a
   const { fill, press } = openApp(sampleJob('Lake front, September feed'));
   await fill('Packages in stock', '0.2');
   await fill('Price of a package', '40');
-  await waitFor(() => expect(lineText('What to buy')).toMatch(/^0\.472 packages − .* in stock, so buy 1 × .* = \$40\.00$/)); // prettier-ignore
+  await waitFor(() =>
+    expect(lineText('What to buy')).toMatch(/^0\.472 packages − .* in stock, so buy 1 × .* = \$40\.00$/),
+  );
   await press(/Export the order/);
   await waitFor(() => expect(savedFiles()).toHaveLength(1));
   const rows = savedFiles()[0]!.text.trim().split('\r\n');

@@ -5,7 +5,8 @@ import { openApp, plain, sampleJob, says, withDemo } from '../testing/openApp.ts
 
 beforeEach(() => withDemo({ jobs: demo.jobs }));
 
-const tanks = async () => plain((await screen.findByRole('table', { name: 'What each tank takes', hidden: true })).textContent); // prettier-ignore
+const tanks = async () =>
+  plain((await screen.findByRole('table', { name: 'What each tank takes', hidden: true })).textContent);
 
 it('a boom goes out in its own tanks, the last exactly; what does not dissolve in less water is refused', async () => {
   const { fill, stop } = openApp(sampleJob('Lake front, boom top-up'));

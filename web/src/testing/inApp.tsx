@@ -29,7 +29,7 @@ import { NoticesProvider } from '../notices/notices.tsx';
 export type Stored = { readonly id: string; readonly input: unknown };
 
 /** Styles are put where nothing reads them: jsdom would go through all of them for each question of whether something is shown. */
-export const styles = createCache({ key: 'css', container: document.createElement('div') });
+const styles = createCache({ key: 'css', container: document.createElement('div') });
 
 /** A document as it would have been fetched. */
 export const fetched = <Input,>(id: string, input: Input) => ({ id, version: 1, schemaVersion: 2, isSample: true, input, changedAt: '2026-04-18T08:00:00.000Z' }); // prettier-ignore
@@ -132,6 +132,20 @@ export function plainSheet(
   return newJob({ name: 'Lawn', onDay: '2026-04-18', worksheet });
 }
 
+/** Renders what has its own routes with everything that the whole app stands in; gives a person. */
+export function standing(routed: ReactNode) {
+  render(
+    <CacheProvider value={styles}>
+      <ChakraProvider value={system}>
+        <NoticesProvider>
+          <PreferencesProvider>{routed}</PreferencesProvider>
+        </NoticesProvider>
+      </ChakraProvider>
+    </CacheProvider>,
+  );
+  return userEvent.setup();
+}
+
 /** Renders a part with everything that it stands in, at an address; gives a person. */
 export function inApp(part: ReactNode, address = '/') {
   const whole = <CommandsProvider>{part}</CommandsProvider>;
@@ -143,18 +157,7 @@ export function inApp(part: ReactNode, address = '/') {
     { path: '*', element: whole },
   ];
   const router = createMemoryRouter(routes, { initialEntries: [address] });
-  render(
-    <CacheProvider value={styles}>
-      <ChakraProvider value={system}>
-        <NoticesProvider>
-          <PreferencesProvider>
-            <RouterProvider router={router} />
-          </PreferencesProvider>
-        </NoticesProvider>
-      </ChakraProvider>
-    </CacheProvider>,
-  );
-  return userEvent.setup();
+  return standing(<RouterProvider router={router} />);
 }
 
 /** Renders a part of a sheet; gives what is typed on it by then and its answer, and a person. */

@@ -1,19 +1,13 @@
-import { ChakraProvider } from '@chakra-ui/react';
-import { CacheProvider } from '@emotion/react';
 import type { KindName } from '@steady-scatter/contract';
-import { act, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
-import userEvent from '@testing-library/user-event';
+import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { expect, vi } from 'vitest';
 import { say } from '@steady-scatter/words/shell';
 import demo from '../../../demo/tarn-hollow.json' with { type: 'json' };
 import { call, callDocuments, callEvents } from '../api/lazyCall.ts';
 import { App } from '../App.tsx';
-import { NoticesProvider } from '../notices/notices.tsx';
-import { PreferencesProvider } from '../settings/PreferencesProvider.tsx';
-import { system } from '../theme/index.ts';
 import { freshDevice } from './device.ts';
 import { fakeServer } from './fakeServer.ts';
-import { keepDemo, styles, type Stored } from './inApp.tsx';
+import { keepDemo, standing, type Stored } from './inApp.tsx';
 
 type Name = string | RegExp;
 
@@ -27,7 +21,9 @@ export function lineText(name: string): string {
   const typed = [...root.querySelectorAll('input')];
   copy.querySelectorAll('input').forEach((input, index) => input.replaceWith(` ${typed[index]!.value} `));
   const chosen = [...root.querySelectorAll('select')];
-  copy.querySelectorAll('select').forEach((select, index) => select.replaceWith(` ${chosen[index]!.selectedOptions[0]?.label ?? ''} `)); // prettier-ignore
+  copy
+    .querySelectorAll('select')
+    .forEach((select, index) => select.replaceWith(` ${chosen[index]!.selectedOptions[0]?.label ?? ''} `));
   copy.querySelectorAll('span, button').forEach((element) => element.append(' '));
   return plain(copy.textContent);
 }
@@ -41,11 +37,19 @@ export const bigNumber = async (): Promise<string> =>
 /** Waits until the screen says something, over however many elements. */
 export const says = (text: Name): Promise<void> =>
   waitFor(() => expect(plain(document.body.textContent)).toMatch(text));
+/** What is said to be wrong by now. */
+export const alerts = (): string =>
+  plain(
+    screen
+      .queryAllByRole('alert', { hidden: true })
+      .map(({ textContent }) => textContent)
+      .join(' '),
+  );
 export const valueOf = (label: Name): string => (screen.getByLabelText(label) as HTMLInputElement).value;
 
 /**
- * Opens the whole app at an address, as a person at it with a server that stores: on a device that holds nothing, or (`openApp.withDemo`)
- * everything of the made-up town.
+ * Opens the whole app at an address, as a person at it with a server that stores. The device is as it was left: `freshDevice()` empties it,
+ * `withDemo()` has it hold the made-up town.
  */
 export function openApp(address: string) {
   const server = fakeServer();
@@ -53,18 +57,7 @@ export function openApp(address: string) {
   vi.mocked(callDocuments).mockImplementation(server.documents);
   vi.mocked(callEvents).mockImplementation(server.events);
   window.history.replaceState(null, '', address);
-  const person = userEvent.setup();
-  render(
-    <CacheProvider value={styles}>
-      <ChakraProvider value={system}>
-        <NoticesProvider>
-          <PreferencesProvider>
-            <App />
-          </PreferencesProvider>
-        </NoticesProvider>
-      </ChakraProvider>
-    </CacheProvider>,
-  );
+  const person = standing(<App />);
   return {
     person,
     server,
@@ -86,8 +79,9 @@ export function openApp(address: string) {
     },
     /** @param name of what is pressed, or how that or what it says begins, looks or ends */
     async press(name: Name): Promise<void> {
-      const isIt = (said: string, { textContent }: Element) => [said, textContent].some((each) => (name as RegExp).test(plain(each))); // prettier-ignore
-      const called = typeof name === 'string' ? name : isIt;
+      const looksIt = (said: string, { textContent }: Element) =>
+        name instanceof RegExp && (name.test(plain(said)) || name.test(plain(textContent)));
+      const called = typeof name === 'string' ? name : looksIt;
       await person.click(await screen.findByRole('button', { name: called, hidden: true }));
     },
     /** Opens a stop of the tape: a part of the sheet, or a page of the job. */
@@ -99,7 +93,8 @@ export function openApp(address: string) {
 }
 
 /** The address of a sample job. */
-export const sampleJob = (name: string): string => `/jobs/${demo.jobs.find(({ input }) => input.name === name)!.id}`; // prettier-ignore
+export const sampleJob = (name: string): string =>
+  `/jobs/${demo.jobs.find(({ input }) => input.name === name)!.id}`;
 
 /** A device that has caught up with all of the made-up town; other things in place of some of it. */
 export async function withDemo(other: Partial<Record<KindName, readonly Stored[]>> = {}): Promise<void> {

@@ -11,11 +11,21 @@ function displayOf(element: Element): string {
   return displays.get(tagName)!;
 }
 
+/** What has no word of its own: how its kind is shown, and that it can be seen. */
+function byKind(element: Element, name: string): string {
+  if (name === 'display') return displayOf(element);
+  return name === 'visibility' ? 'visible' : '';
+}
+
+const dashed = (name: string): string => name.replace(/[A-Z]/g, (each) => `-${each.toLowerCase()}`);
+
 window.getComputedStyle = (element) => {
   const own = (element as HTMLElement).style as CSSStyleDeclaration | undefined;
-  const read = (name: string): string => own?.getPropertyValue(name) || (name === 'display' ? displayOf(element) : name === 'visibility' ? 'visible' : ''); // prettier-ignore
+  const read = (name: string): string => own?.getPropertyValue(name) || byKind(element, name);
   return new Proxy(own ?? ({} as CSSStyleDeclaration), {
-    get: (_, name) =>
-      name === 'getPropertyValue' ? read : typeof name === 'string' ? read(name.replace(/[A-Z]/g, (each) => `-${each.toLowerCase()}`)) : undefined, // prettier-ignore
+    get(_, name) {
+      if (typeof name !== 'string') return undefined;
+      return name === 'getPropertyValue' ? read : read(dashed(name));
+    },
   });
 };

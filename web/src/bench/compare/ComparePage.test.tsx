@@ -7,8 +7,12 @@ beforeEach(() => withDemo());
 it('machines stand side by side over the same rates, with what happened to each; nothing is copied between them', async () => {
   const { person } = openApp('/bench/compare');
   const curves = () => {
-    const drawn = screen.queryAllByRole('img', { hidden: true }).find(({ textContent }) => textContent.includes('datasets')); // prettier-ignore
-    const { datasets } = JSON.parse(drawn?.textContent ?? '{"datasets":[]}') as { datasets: { data: object[]; showLine?: boolean }[] }; // prettier-ignore
+    const drawn = screen
+      .queryAllByRole('img', { hidden: true })
+      .find(({ textContent }) => textContent.includes('datasets'));
+    const { datasets } = JSON.parse(drawn?.textContent ?? '{"datasets":[]}') as {
+      datasets: { data: object[]; showLine?: boolean }[];
+    };
     return datasets.filter(({ data, showLine }) => showLine && data.length > 0).length;
   };
   await waitFor(() => expect(curves()).toBeGreaterThan(0));
