@@ -1,5 +1,6 @@
 import react from '@vitejs/plugin-react';
 import { build, defineConfig } from 'vite';
+import { compression } from 'vite-plugin-compression2';
 import { VitePWA } from 'vite-plugin-pwa';
 import { piecesOf } from './build/pieces.ts';
 import { paintedFirst, PLACE } from './src/theme/paintedFirst.ts';
@@ -34,6 +35,13 @@ const pwa = VitePWA({
   },
 });
 
+/** Packed once here and not at each request, as small as it gets. */
+const packed = compression({
+  algorithms: ['gzip'],
+  include: /\.(js|css|ttf|webmanifest)$/,
+  logLevel: 'silent',
+});
+
 const first = {
   name: 'painted-first',
   transformIndexHtml: (html: string) => html.replace(PLACE, paintedFirst(NAME)),
@@ -65,7 +73,7 @@ export default defineConfig(async ({ command }) => {
   const piece = command === 'build' ? await pieces() : new Map<string, string>();
   return {
     ...shared,
-    plugins: [react(), pwa, first],
+    plugins: [react(), pwa, first, packed],
     build: {
       ...shared.build,
       rolldownOptions: {

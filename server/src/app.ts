@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { constants } from 'node:zlib';
 import { AUTHORITY_PATH, EVENTS, KIND_NAMES, type EventKind, type Kind } from '@steady-scatter/contract';
 import compression from 'compression';
+import builtFiles from 'express-static-gzip';
 import express, { Router, type Express, type RequestHandler } from 'express';
 import { ipKeyGenerator, rateLimit } from 'express-rate-limit';
 import helmet from 'helmet';
@@ -84,17 +85,18 @@ const notStored: RequestHandler = (_request, response, next) => {
   next();
 };
 
-/** The built web app: hashed files for good, the page itself always fresh, and one page for every path. */
+/**
+ * The built web app: hashed files for good, the page itself always fresh, and one page for every path. Each file goes out as the
+ * build packed it.
+ */
 function serveWeb(app: Express, webRoot: string): void {
   app.use(
     '/assets',
-    express.static(join(webRoot, 'assets'), {
-      immutable: true,
-      maxAge: YEAR_SECONDS * 1000,
-      fallthrough: false,
+    builtFiles(join(webRoot, 'assets'), {
+      serveStatic: { immutable: true, maxAge: YEAR_SECONDS * 1000, fallthrough: false },
     }),
   );
-  app.use(express.static(webRoot, { index: false }));
+  app.use(builtFiles(webRoot, { index: false }));
   app.get('/{*path}', (_request, response) => {
     response.set('Cache-Control', 'no-cache').sendFile(join(webRoot, 'index.html'));
   });

@@ -1,5 +1,5 @@
 import { notInWinter } from '@steady-scatter/core/ground';
-import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, statSync } from 'node:fs';
+import { existsSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs'; // prettier-ignore
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
@@ -48,6 +48,27 @@ describe('what nobody would write is told as the asker’s own doing', () => {
     const app = createApp({ sequelize, homeCrewId, logger: silent, webRoot: folder });
     for (const path of ['/assets/gone-12345678.js', '/assets/%E0%A4%A'])
       expect([404, 400]).toContain((await request(app).get(path)).status);
+  });
+
+  it('a part of the page goes out as it was packed, and plain to who cannot unpack', async () => {
+    const webRoot = mkdtempSync(join(folder, 'web-'));
+    mkdirSync(join(webRoot, 'assets'));
+    const part = 'export const rate = 0.8;';
+    writeFileSync(join(webRoot, 'assets', 'part-12345678.js'), part);
+    writeFileSync(join(webRoot, 'assets', 'part-12345678.js.gz'), gzipSync(part));
+    const { sequelize, crewId: homeCrewId } = harness;
+    const app = createApp({ sequelize, homeCrewId, logger: silent, webRoot });
+    for (const coding of ['gzip', 'identity']) {
+      const answer = await request(app)
+        .get('/assets/part-12345678.js')
+        .set('Accept-Encoding', coding)
+        .buffer(true)
+        .parse((stream, done) => stream.on('data', (text) => done(null, String(text))))
+        .expect(200);
+      expect([answer.body, answer.type]).toEqual([part, 'text/javascript']);
+      expect(answer.headers['content-encoding']).toBe(coding === 'gzip' ? 'gzip' : undefined);
+      expect(answer.headers['cache-control']).toContain('immutable');
+    }
   });
 });
 
