@@ -7,10 +7,10 @@ import { X } from 'lucide-react';
 import { memo, Suspense } from 'react';
 import { useWatch } from 'react-hook-form';
 import { say } from '@steady-scatter/words/sheet';
+import { SheetError } from '../sheet/SheetError.tsx';
 import { useSheet, useSheetForm } from '../sheet/sheet.tsx';
 import { TypedTerm } from '../sheet/TypedTerm.tsx';
 import { needsUnit, symbolOf } from '../units/units.ts';
-import { FieldErrors } from '../ui/FieldErrors.tsx';
 import { ResultTerm, type ShowIn } from '../ui/ResultTerm.tsx';
 import { termOf } from '../ui/termShown.ts';
 import { UnitPicker } from '../ui/UnitPicker.tsx';
@@ -149,8 +149,8 @@ interface Props {
 /** One piece of ground: its name, its size as typed, and what it takes. What of it is as before is not drawn anew. */
 export function AreaRow({ index, onRemove, showIn }: Props) {
   const form = useSheetForm();
-  const { name, size, from } = useWatch({ control: form.control, name: `worksheet.areas.${index}` });
-  const { answer, errorAt } = useSheet();
+  const { name, from } = useWatch({ control: form.control, name: `worksheet.areas.${index}` });
+  const { answer } = useSheet();
   const line = answer.lines.areas[index];
   const position = name.trim() || say('sheet.area.number', { number: index + 1 });
   const result = (role: string, label: string, show: ShowIn) =>
@@ -186,11 +186,7 @@ export function AreaRow({ index, onRemove, showIn }: Props) {
             <SiteNote index={index} from={from} />
           </Suspense>
         )}
-        <FieldErrors
-          error={errorAt(`areas.${index}.size`)}
-          input={size}
-          onUse={(text) => form.setValue(`worksheet.areas.${index}.size`, text, { shouldDirty: true })}
-        />
+        <SheetError name={`worksheet.areas.${index}.size`} />
       </div>
     </Row>
   );

@@ -2,7 +2,7 @@ import { Button } from '@chakra-ui/react';
 import type { InputError } from '@steady-scatter/core/errors';
 import type { JobInput } from '@steady-scatter/core/worksheet';
 import { CopyPlus, RotateCcw } from 'lucide-react';
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import type { UseFormReturn } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import { v7 as newId } from 'uuid';
@@ -19,6 +19,7 @@ import { usePreferences } from '../settings/PreferencesProvider.tsx';
 import { CommandButton } from '../ui/CommandButton.tsx';
 import { useNotices } from '../notices/notices.tsx';
 import { today } from '../ui/today.ts';
+import { useStable } from '../ui/useStable.ts';
 import { SheetProvider } from '../sheet/sheet.tsx';
 import { blankForm, copyOf, type SheetForm } from '../sheet/sheetForms.ts';
 import { SheetHeading } from './SheetHeading.tsx';
@@ -69,7 +70,7 @@ export function SheetPage({ job, heldAs }: { job: Doc<JobInput> | null; heldAs?:
   const open = useDocument(JOBS, job, { blank: () => blankForm(units), heldAs });
   const { form, status, differs } = open;
   const commands = useDocumentCommands(JOBS, job, open);
-  const duplicate = useDuplicate(form);
+  const duplicate = useStable(useDuplicate(form));
   const [wrong, setWrong] = useState<InputError>();
   useEffect(
     () => form.subscribe({ formState: { values: true }, callback: () => setWrong(undefined) }),
@@ -77,17 +78,19 @@ export function SheetPage({ job, heldAs }: { job: Doc<JobInput> | null; heldAs?:
   );
   useDayOfReturn(form, status === 'new');
 
-  const save = () => {
+  const save = useStable(() => {
     const [stops] = stoppingErrors(JOBS, form.getValues());
     setWrong(stops);
     if (!stops) void commands.save();
     else if (stops.field === 'name' || stops.field === 'onDay') form.setFocus(stops.field);
     // Its field has its own sentence, and may be on another page of the job.
     else document.querySelector<HTMLElement>('#screen [aria-invalid=true]')?.focus();
-  };
+  });
   const isSaved = status === 'saved' || status === 'on-device';
   const canDiscard = differs || status === 'refused';
-  const { discard } = commands;
+  const discard = useStable(commands.discard);
+  const remove = useStable(() => job && void commands.remove(job));
+  const decide = useStable(() => commands.onDecide?.());
   useCommands([
     {
       id: 'keep',
@@ -95,61 +98,54 @@ export function SheetPage({ job, heldAs }: { job: Doc<JobInput> | null; heldAs?:
       keys: 'Ctrl+S',
       run: save,
     },
-    ...(job
-      ? [{ id: 'duplicate', label: say('sheet.job.duplicateCommand'), run: () => void duplicate() }]
-      : []),
-    ...(job
-      ? [{ id: 'delete', label: say('sheet.job.deleteCommand'), run: () => void commands.remove(job) }]
-      : []),
+    ...(job ? [{ id: 'duplicate', label: say('sheet.job.duplicateCommand'), run: duplicate }] : []),
+    ...(job ? [{ id: 'delete', label: say('sheet.job.deleteCommand'), run: remove }] : []),
     ...(canDiscard ? [{ id: 'drop', label: say('common.discardChanges'), run: discard }] : []),
   ]);
 
+  // A key in any field comes by here: what of the page it says nothing to is the same, and is not drawn anew.
+  const { isOvertaken, otherTab } = open;
+  const refused = open.refusal?.words ?? null;
+  const canDecide = commands.onDecide !== null;
+  const heading = useMemo(
+    () => (
+      <SheetHeading
+        isSample={job?.isSample ?? false}
+        status={status}
+        isOvertaken={isOvertaken}
+        otherTab={otherTab}
+        wrong={wrong}
+        refusal={refused === null ? null : { words: refused, onDecide: canDecide ? decide : null }}
+      />
+    ),
+    [job?.isSample, status, isOvertaken, otherTab, wrong, refused, canDecide, decide],
+  );
+  const isNew = job === null;
+  const acts = useMemo(
+    () => (
+      <>
+        {!isNew && <CommandButton icon={CopyPlus} label={say('sheet.job.duplicate')} onClick={duplicate} />}
+        {!isNew && <CommandButton icon={REMOVING.icon} label={REMOVING.act} onClick={remove} />}
+        {canDiscard && (
+          <CommandButton
+            icon={RotateCcw}
+            label={isNew ? say('sheet.job.clear') : say('common.discardChanges')}
+            onClick={discard}
+          />
+        )}
+        <Button variant={isSaved ? 'outline' : 'solid'} loading={commands.isPending} onClick={save}>
+          {SAVED_WORDS[status] ?? (isNew ? say('sheet.job.save') : say('sheet.job.saveChanges'))}
+        </Button>
+      </>
+    ),
+    [isNew, status, isSaved, canDiscard, commands.isPending, duplicate, remove, discard, save],
+  );
+  const beside = useMemo(() => isNew && <UnfinishedNew kind={JOBS} heldAs={heldAs ?? ''} />, [isNew, heldAs]);
+  const state = useMemo(() => (isNew ? ({ draft: heldAs ?? 'new' } satisfies GoOnWith) : undefined), [isNew, heldAs]); // prettier-ignore
+
   return (
     <SheetProvider form={form}>
-      <SheetView
-        path={job ? `/jobs/${job.id}` : '/'}
-        pathOf={(stop) => (job ? `/jobs/${job.id}/${stop}` : `/new/${stop}`)}
-        state={job ? undefined : ({ draft: heldAs ?? 'new' } satisfies GoOnWith)}
-        beside={job === null && <UnfinishedNew kind={JOBS} heldAs={heldAs ?? ''} />}
-        heading={
-          <SheetHeading
-            isSample={job?.isSample ?? false}
-            status={status}
-            isOvertaken={open.isOvertaken}
-            otherTab={open.otherTab}
-            wrong={wrong}
-            refusal={open.refusal && { words: open.refusal.words, onDecide: commands.onDecide }}
-          />
-        }
-        acts={
-          <>
-            {job && (
-              <CommandButton
-                icon={CopyPlus}
-                label={say('sheet.job.duplicate')}
-                onClick={() => void duplicate()}
-              />
-            )}
-            {job && (
-              <CommandButton
-                icon={REMOVING.icon}
-                label={REMOVING.act}
-                onClick={() => void commands.remove(job)}
-              />
-            )}
-            {canDiscard && (
-              <CommandButton
-                icon={RotateCcw}
-                label={job ? say('common.discardChanges') : say('sheet.job.clear')}
-                onClick={discard}
-              />
-            )}
-            <Button variant={isSaved ? 'outline' : 'solid'} loading={commands.isPending} onClick={save}>
-              {SAVED_WORDS[status] ?? (job ? say('sheet.job.saveChanges') : say('sheet.job.save'))}
-            </Button>
-          </>
-        }
-      />
+      <SheetView jobId={job?.id ?? null} state={state} beside={beside} heading={heading} acts={acts} />
       {commands.decide}
     </SheetProvider>
   );

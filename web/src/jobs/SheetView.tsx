@@ -19,6 +19,7 @@ import { CommandButton } from '../ui/CommandButton.tsx';
 import { copyText } from '../ui/copyText.ts';
 import { goOnWithEnter } from '../ui/goOnWithEnter.ts';
 import { useFirstThenRest } from '../ui/useFirstThenRest.ts';
+import { useShared } from '../ui/useShared.ts';
 import { useStable } from '../ui/useStable.ts';
 import type { ToldChart } from '../machine/ChartTold.tsx';
 import { useNotices } from '../notices/notices.tsx';
@@ -61,12 +62,12 @@ function useSheetActs() {
   const form = useSheetForm();
   const notices = useNotices();
   return {
-    async copy() {
+    copy: useStable(async () => {
       const name = form.getValues('name').trim();
       const copied = await copyText([name, worksheetText(answer, speak)].filter(Boolean).join('\n'));
       notices.tell(copied ? say('sheet.working.copied') : say('sheet.working.notCopied'));
-    },
-    print: () => window.print(),
+    }),
+    print: useStable(() => window.print()),
   };
 }
 
@@ -87,10 +88,9 @@ interface Props {
   acts: ReactNode;
   /** What is offered beside a new sheet. */
   beside: ReactNode;
-  /** The address of the sheet, and of the pages of its stops. */
-  path: string;
-  pathOf(stop: string): string;
-  /** What these addresses are given. */
+  /** null: a new one. */
+  jobId: string | null;
+  /** What the addresses of its stops are given. */
   state?: unknown;
 }
 
@@ -100,7 +100,7 @@ interface PartsProps extends Pick<Props, 'beside'> {
 }
 
 /** The parts of the sheet: need, ground, amounts, one below the other. */
-function Parts({ beside, onEnter, isWhole }: PartsProps) {
+const Parts = memo(function PartsOf({ beside, onEnter, isWhole }: PartsProps) {
   return (
     <>
       {beside}
@@ -108,7 +108,7 @@ function Parts({ beside, onEnter, isWhole }: PartsProps) {
       {isWhole && <PartsBelow onEnter={onEnter} />}
     </>
   );
-}
+});
 
 /** The tanks of what goes into one: its code is asked for by such sheets alone. */
 function Tank() {
@@ -117,7 +117,7 @@ function Tank() {
 }
 
 /** What stands below the first part. */
-function PartsBelow({ onEnter }: Pick<PartsProps, 'onEnter'>) {
+const PartsBelow = memo(function PartsBelowOf({ onEnter }: Pick<PartsProps, 'onEnter'>) {
   const spread = useWatch({ control: useSheetForm().control, name: 'worksheet.spread' });
   return (
     <>
@@ -137,7 +137,7 @@ function PartsBelow({ onEnter }: Pick<PartsProps, 'onEnter'>) {
       <Legend />
     </>
   );
-} // prettier-ignore
+}); // prettier-ignore
 
 /**
  * Comes to the part of the sheet that the address names: from the page of another stop, or from a link.
@@ -165,7 +165,7 @@ function usePartOfAddress(
 }
 
 /** A worksheet on screen: heading and acts, the tape, the working (or the page of a stop) on the left and the answer on the right. */
-export function SheetView({ heading, acts, beside, path, pathOf, state }: Props) {
+export const SheetView = memo(function SheetViewOf({ heading, acts, beside, jobId, state }: Props) {
   const [part, setPart] = useState('need');
   const [broken, setBroken] = useState(0);
   const { id, stop } = useParams();
@@ -176,15 +176,15 @@ export function SheetView({ heading, acts, beside, path, pathOf, state }: Props)
   const [chart, setChart] = useState<ToldChart | null>(null);
   const spread = useWatch({ control: useSheetForm().control, name: 'worksheet.spread' });
   const [recorded, setRecorded] = useState<string | null>(null);
-  const stops = useStops({ broken, chart, recorded, path, pathOf });
+  const stops = useShared(useStops({ broken, chart, recorded, jobId }));
   const { copy, print } = useSheetActs();
   const { isWhole, onKey } = useFirstThenRest();
   const goTo = usePartOfAddress(page, isWhole, setPart);
-  const onPart = (id: string) => {
+  const onPart = useStable((id: string) => {
     if (!isStopPage(id)) goTo(id);
-  };
+  });
   useCommands([
-    { id: 'copy', label: say('sheet.working.copy'), keys: 'c', run: () => void copy() },
+    { id: 'copy', label: say('sheet.working.copy'), keys: 'c', run: copy },
     { id: 'print', label: say('sheet.working.print'), keys: 'p', run: print },
     ...stops.map(({ id, label, to }, index) => ({
       id: `stop.${id}`,
@@ -197,23 +197,23 @@ export function SheetView({ heading, acts, beside, path, pathOf, state }: Props)
     })),
   ]);
   const { name, grade } = useWatch({ control: useSheetForm().control, name: 'worksheet.product' });
+  const allActs = useMemo(
+    () => (
+      <>
+        <CommandButton icon={Copy} label={say('sheet.working.copyShort')} onClick={copy} />
+        <CommandButton icon={Printer} label={say('sheet.working.printShort')} onClick={print} />
+        {acts}
+      </>
+    ),
+    [acts, copy, print],
+  );
   // What is weighed out stands on these pages themselves.
   const isWide = page === 'load' || page === 'run';
   const Page = page && STOP_PAGES[page];
   return (
     <Box onKeyDownCapture={onKey} onKeyDown={goOnWithEnter}>
       <title>{name || grade ? say('common.pageTitle', { name: name || grade }) : 'Steady Scatter'}</title>
-      <TopBar
-        acts={
-          <>
-            <CommandButton icon={Copy} label={say('sheet.working.copyShort')} onClick={copy} />
-            <CommandButton icon={Printer} label={say('sheet.working.printShort')} onClick={print} />
-            {acts}
-          </>
-        }
-      >
-        {heading}
-      </TopBar>
+      <TopBar acts={allActs}>{heading}</TopBar>
       {isWhole && (
         <Suspense fallback={null}>
           <ChartTold spread={spread} onTold={setChart} />
@@ -249,4 +249,4 @@ export function SheetView({ heading, acts, beside, path, pathOf, state }: Props)
       </Box>
     </Box>
   );
-}
+});

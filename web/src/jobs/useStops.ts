@@ -15,9 +15,8 @@ interface Held {
   readonly chart: ToldChart | null;
   /** What is recorded of the job, in a few words; null: nothing. */
   readonly recorded: string | null;
-  /** The address of the sheet, and of the pages of its stops. */
-  readonly path: string;
-  pathOf(stop: string): string;
+  /** null: a new one. */
+  readonly jobId: string | null;
 }
 
 /** What the stops of the machine hold. */
@@ -51,7 +50,9 @@ function useMachineStops(chart: ToldChart | null, pathOf: (id: string) => string
 }
 
 /** What each stop holds, or what it still lacks. */
-export function useStops({ broken, chart, recorded, path, pathOf }: Held): Stop[] {
+export function useStops({ broken, chart, recorded, jobId }: Held): Stop[] {
+  const path = jobId === null ? '/' : `/jobs/${jobId}`;
+  const pathOf = (stop: string) => (jobId === null ? `/new/${stop}` : `${path}/${stop}`);
   const { answer } = useSheet();
   const { lines, numbers } = answer;
   const machine = useMachineStops(chart, pathOf);

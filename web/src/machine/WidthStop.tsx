@@ -3,10 +3,9 @@ import { UNITS } from '@steady-scatter/core/quantities';
 import { Link } from 'react-router';
 import { say } from '@steady-scatter/words/sheet';
 import { latestAccepted, useWidthTests } from '../kinds/useWidthTests.ts';
-import { useSheet } from '../sheet/sheet.tsx';
+import { SheetError } from '../sheet/SheetError.tsx';
 import { TypedTerm } from '../sheet/TypedTerm.tsx';
 import { dayText } from '../ui/dayText.ts';
-import { FieldErrors } from '../ui/FieldErrors.tsx';
 import { Section } from '../ui/Section.tsx';
 import { metres } from './ChartTold.tsx';
 import { useJobMachine } from './useJobMachine.ts';
@@ -14,7 +13,6 @@ import { useJobMachine } from './useJobMachine.ts';
 /** The stop of the width: how far apart this job is passed, and what the last tray test of the machine says. */
 export default function WidthStop() {
   const { spread, chosen, change } = useJobMachine();
-  const { errorAt } = useSheet();
   const { data: tests = [] } = useWidthTests();
   const latest = latestAccepted(tests, chosen?.input.rig ?? '');
   const accepted = latest?.input.accepted;
@@ -31,7 +29,7 @@ export default function WidthStop() {
           unit={<chakra.span>&nbsp;{say('sheet.machine.spacingUnit', { symbol: /[a-z'"]/i.test(spread.width.text) ? '' : UNITS[spread.width.unit].symbol })}</chakra.span>}
         />
       </Box>
-      <FieldErrors error={errorAt('spread.width.text')} input={spread.width.text} />
+      <SheetError name="worksheet.spread.width.text" />
       {latest && accepted && (
         <Box fontSize="16px" marginTop="10px">
           {say('sheet.width.accepted', { spacing: accepted.text, day: dayText(accepted.onDay), test: latest.input.name })}{' '}

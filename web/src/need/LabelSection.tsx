@@ -12,7 +12,7 @@ import { useSheet, useSheetForm } from '../sheet/sheet.tsx';
 import { TypedTerm } from '../sheet/TypedTerm.tsx';
 import { useShowIn } from '../sheet/useShowIn.ts';
 import { PackageTerm } from '../worksheet/PackageTerm.tsx';
-import { FieldErrors } from '../ui/FieldErrors.tsx';
+import { SheetError } from '../sheet/SheetError.tsx';
 import { useNotices } from '../notices/notices.tsx';
 import { Section } from '../ui/Section.tsx';
 import { UnitPicker } from '../ui/UnitPicker.tsx';
@@ -76,10 +76,9 @@ function labelSentence(
 
 /** The label read backwards: what its own coverage puts down, beside what was asked for. */
 export const LabelSection = memo(function LabelSectionOf({ onEnter }: { onEnter(): void }) {
-  const { answer, errorAt } = useSheet();
+  const { answer, worksheet } = useSheet();
   const form = useSheetForm();
   const notices = useNotices();
-  const worksheet = useSheet().worksheet;
   const rate = useShowIn('rate');
   const { label } = answer.lines;
   const sentence = labelSentence(answer, nameOf('nutrient', worksheet.need.nutrient));
@@ -110,11 +109,7 @@ export const LabelSection = memo(function LabelSectionOf({ onEnter }: { onEnter(
           'coverage.size': <CoverageTerm />,
         }}
       />
-      <FieldErrors
-        error={errorAt('product.coverage.size')}
-        input={worksheet.product.coverage.size}
-        onUse={(text) => form.setValue('worksheet.product.coverage.size', text, { shouldDirty: true })}
-      />
+      <SheetError name="worksheet.product.coverage.size" />
       {sentence && (
         <Box marginTop="4px" fontSize="16px">
           {sentence}

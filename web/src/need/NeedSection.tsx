@@ -10,9 +10,9 @@ import { nameOf, say, speak } from '@steady-scatter/words/sheet';
 import { message } from '@steady-scatter/core/messages';
 import { useSheet, useSheetForm } from '../sheet/sheet.tsx';
 import { Questions } from '../sheet/Questions.tsx';
+import { SheetError } from '../sheet/SheetError.tsx';
 import { TypedTerm } from '../sheet/TypedTerm.tsx';
 import { useShowIn } from '../sheet/useShowIn.ts';
-import { FieldErrors } from '../ui/FieldErrors.tsx';
 import { UNDERLINE } from '../ui/origin.ts';
 import { Section } from '../ui/Section.tsx';
 import { UnitPicker } from '../ui/UnitPicker.tsx';
@@ -155,13 +155,12 @@ function FractionTerm() {
 }
 
 /** Fields of the need line whose sentences stand under it, in its order. */
-const FIELDS = ['need.amount', 'product.grade', 'product.load', 'product.density.text'] as const;
+const FIELDS = ['worksheet.need.amount', 'worksheet.product.grade', 'worksheet.product.load', 'worksheet.product.density.text'] as const; // prettier-ignore
 
 /** What the ground needs, and the product rate that puts it down. */
 export const NeedSection = memo(function NeedSectionOf({ onEnter }: { onEnter(): void }) {
-  const { answer, errorAt } = useSheet();
-  const form = useSheetForm();
-  const { need, product } = useSheet().worksheet;
+  const { answer, worksheet } = useSheet();
+  const { need, product } = worksheet;
   const rate = useShowIn('rate');
   const hasGrade = toResult(() => readGrade(product.grade, '')).value !== null;
   return (
@@ -193,17 +192,9 @@ export const NeedSection = memo(function NeedSectionOf({ onEnter }: { onEnter():
           ),
         }}
       />
-      {FIELDS.map((field) => {
-        const name = `worksheet.${field}` as const;
-        return (
-          <FieldErrors
-            key={field}
-            error={errorAt(field)}
-            input={form.getValues(name)}
-            onUse={(text) => form.setValue(name, text, { shouldDirty: true })}
-          />
-        );
-      })}
+      {FIELDS.map((name) => (
+        <SheetError key={name} name={name} />
+      ))}
       <ProductTerm />
       <Questions about={['need.', 'product.']} />
     </Section>

@@ -9,7 +9,7 @@ import { say, speak } from '@steady-scatter/words/rules';
 import { useSheet, useSheetForm } from '../sheet/sheet.tsx';
 import { TypedTerm } from '../sheet/TypedTerm.tsx';
 import { dayText } from '../ui/dayText.ts';
-import { FieldErrors } from '../ui/FieldErrors.tsx';
+import { SheetError } from '../sheet/SheetError.tsx';
 import { Section } from '../ui/Section.tsx';
 import { LabelRangeSection } from './LabelRangeSection.tsx';
 import { saveOrder } from './saveOrder.ts';
@@ -82,14 +82,10 @@ const DIRECTIONS = [
 
 /** The whole put down in portions: half now and half after a look, or little and often. */
 function PortionsSection() {
-  const { answer, errorAt } = useSheet();
+  const { answer } = useSheet();
   const form = useSheetForm();
   const onDay = useWatch({ control: form.control, name: 'onDay' });
-  const {
-    portions: input,
-    everyDays,
-    directions,
-  } = useWatch({ control: form.control, name: 'worksheet.split' });
+  const { portions: input, directions } = useWatch({ control: form.control, name: 'worksheet.split' });
   const { split } = answer.reading;
   const set = (portions: string, days: string) =>
     form.setValue('worksheet.split', { portions, everyDays: days, directions }, { shouldDirty: true });
@@ -126,8 +122,8 @@ function PortionsSection() {
           </Button>
         )}
       </Box>
-      <FieldErrors error={errorAt('split.portions')} input={input} />
-      <FieldErrors error={errorAt('split.everyDays')} input={everyDays} />
+      <SheetError name="worksheet.split.portions" />
+      <SheetError name="worksheet.split.everyDays" />
       <Box maxWidth="360px" marginTop="8px" data-noprint>
         <Choice
           label={say('rules.portion.pattern')}
@@ -151,13 +147,12 @@ function PortionsSection() {
 
 /** What to buy for all of it: packages less the stock, and what it costs; to take along as a file. */
 function OrderSection() {
-  const { answer, errorAt } = useSheet();
+  const { answer, worksheet } = useSheet();
   const form = useSheetForm();
-  const { worksheet } = useSheet();
   const name = useWatch({ control: form.control, name: 'name' });
   const { order } = answer.numbers;
   if (!order) return null;
-  const { stock, price } = worksheet.product;
+  const { stock } = worksheet.product;
   return (
     <Section heading={speak(answer.lines.order.label)} noPrint={stock === ''}>
       <WorkingLine
@@ -182,8 +177,8 @@ function OrderSection() {
           ),
         }}
       />
-      <FieldErrors error={errorAt('product.stock')} input={stock} />
-      <FieldErrors error={errorAt('product.price')} input={price} />
+      <SheetError name="worksheet.product.stock" />
+      <SheetError name="worksheet.product.price" />
       {order.buyAtMost > order.buy && (
         <Box fontSize="16px" marginTop="4px">
           {say('rules.order.more', { count: order.buyAtMost - order.buy })}

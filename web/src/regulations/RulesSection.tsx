@@ -7,7 +7,7 @@ import { useWatch } from 'react-hook-form';
 import { Link } from 'react-router';
 import { say, speak } from '@steady-scatter/words/rules';
 import { overText } from './overText.ts';
-import { useSheet, useSheetForm } from '../sheet/sheet.tsx';
+import { useErrorAt, useSheet, useSheetForm } from '../sheet/sheet.tsx';
 import { useDocs } from '../documents/docs.ts';
 import { SOIL_TESTS } from '../kinds/useSoilTests.ts';
 import { Choice } from '../ui/Choice.tsx';
@@ -79,7 +79,8 @@ function SoilTestChoice({ input, onChange }: { input: RuleFactsInput; onChange(m
 
 /** The crew's rules held against this sheet. What was put down earlier in the year is typed by hand. */
 export function RulesSection() {
-  const { answer, errorAt } = useSheet();
+  const { answer } = useSheet();
+  const errorAt = useErrorAt();
   const form = useSheetForm();
   const input = useWatch({ control: form.control, name: 'worksheet.rules' });
   const { rules, setName, checks } = useRuleChecks();
@@ -117,7 +118,7 @@ export function RulesSection() {
           label={say('rules.check.set')}
           value={input.setId}
           options={[
-            { id: '', label: sets.length === 0 ? say('rules.check.noSets') : 'none' },
+            { id: '', label: sets.length === 0 ? say('rules.check.noSets') : say('common.nothing') },
             ...sets.map(({ id, input: { name } }) => ({ id, label: name })),
           ]}
           onChange={(setId) => set({ setId, ...(setName === null ? { unit: answer.units.delivered } : {}) })}

@@ -1,14 +1,14 @@
 import type { Origin } from '@steady-scatter/core/working';
 import { memo, type ReactNode } from 'react';
-import { useController, type FieldPathByValue } from 'react-hook-form';
+import { useController } from 'react-hook-form';
 import { errorId } from '../ui/FieldErrors.tsx';
 import { TermInput } from '../ui/TermInput.tsx';
+import { fieldOf, type SheetPath } from './SheetError.tsx';
 import type { SheetForm } from './sheetForms.ts';
-import { useSheet, type Sheet } from './sheet.tsx';
+import { useErrorAt, useSheet, type Sheet } from './sheet.tsx';
 
 interface Props {
-  /** Path of the text in the form; without `worksheet.` it is the path of its error. */
-  name: FieldPathByValue<SheetForm, string> & `worksheet.${string}`;
+  name: SheetPath;
   label: string;
   placeholder: string;
   origin: Origin;
@@ -55,8 +55,9 @@ const TermField = memo(function TermFieldOf({
 
 /** A term of the open sheet that is typed in place; its error waits for a pause in the typing. */
 export function TypedTerm(props: Props) {
-  const { errorAt, typingIn, doneTyping } = useSheet();
-  const path = props.name.replace('worksheet.', '');
+  const { typingIn, doneTyping } = useSheet();
+  const errorAt = useErrorAt();
+  const path = fieldOf(props.name);
   return (
     <TermField
       {...props}

@@ -16,19 +16,19 @@ import { usePreferences } from '../settings/PreferencesProvider.tsx';
 import { useShared } from '../ui/useShared.ts';
 import type { SheetForm } from './sheetForms.ts';
 
-/** What every part of an open sheet shares: the live answer, and errors that are ready to be said. */
+/** What every part of an open sheet shares: the live answer. */
 export interface Sheet {
   readonly answer: WorksheetAnswer;
   /** What the answer is of: a moment behind what is being typed. */
   readonly worksheet: WorksheetInput;
-  /** The error of a field, unless somebody is typing in it right now. */
-  errorAt(field: string): InputError | undefined;
   /** Marks a field as being typed in: its error waits until the typing pauses. */
   typingIn(field: string): void;
   doneTyping(): void;
 }
 
 const SheetContext = createContext<Sheet | null>(null);
+/** The field that is being typed in: apart, so that the first key in a field draws nothing anew but errors. */
+const TypedContext = createContext<string | null>(null);
 const PAUSE_MS = 900;
 
 /** Keeps the path of the field that is being typed in, until a pause or until it is left. */
@@ -57,22 +57,22 @@ export function SheetProvider({ form, children }: { form: UseFormReturn<SheetFor
   // A key is shown at once; what it comes to follows, and gives way to the next key.
   const worksheet = useDeferredValue(typed);
   const { units } = usePreferences().preferences;
-  const { field: quiet, typingIn, doneTyping } = useTyping();
+  const { field, typingIn, doneTyping } = useTyping();
   const answer = useShared(useMemo(() => answerWorksheet(worksheet, units), [worksheet, units]));
   const sheet = useMemo<Sheet>(
     () => ({
       answer,
       worksheet,
-      errorAt: (field) =>
-        field === quiet ? undefined : answer.errors.find((error) => error.field === field),
       typingIn,
       doneTyping,
     }),
-    [answer, worksheet, quiet, typingIn, doneTyping],
+    [answer, worksheet, typingIn, doneTyping],
   );
   return (
     <FormProvider {...form}>
-      <SheetContext value={sheet}>{children}</SheetContext>
+      <SheetContext value={sheet}>
+        <TypedContext value={field}>{children}</TypedContext>
+      </SheetContext>
     </FormProvider>
   );
 }
@@ -82,6 +82,13 @@ export function useSheet(): Sheet {
   const sheet = use(SheetContext);
   if (!sheet) throw new Error('useSheet needs a SheetProvider above it.');
   return sheet;
+}
+
+/** Finds the error of a field of the open sheet that is ready to be said: none while somebody is typing in that field. */
+export function useErrorAt(): (field: string) => InputError | undefined {
+  const { errors } = useSheet().answer;
+  const typed = use(TypedContext);
+  return (field) => (field === typed ? undefined : errors.find((error) => error.field === field));
 }
 
 /** The form of the open sheet. */

@@ -1,4 +1,5 @@
 import { Box, chakra } from '@chakra-ui/react';
+import { memo } from 'react';
 import { Link } from 'react-router';
 import { say } from '@steady-scatter/words/shell';
 
@@ -53,7 +54,7 @@ interface Props {
 }
 
 /** A job as a measuring tape, with its stops in the order of the work. Nothing forces the order. */
-export function Tape({ stops, current, state, onPart }: Props) {
+export const Tape = memo(function TapeOf({ stops, current, state, onPart }: Props) {
   return (
     <Box
       as="nav"
@@ -97,4 +98,4 @@ export function Tape({ stops, current, state, onPart }: Props) {
       ))}
     </Box>
   );
-}
+});

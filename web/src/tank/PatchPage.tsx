@@ -11,7 +11,7 @@ import { useDocumentCommands } from '../documents/useDocumentCommands.tsx';
 import { JOBS } from '../kinds/useJobs.ts';
 import { ProductTerm } from '../need/ProductTerm.tsx';
 import { usePreferences } from '../settings/PreferencesProvider.tsx';
-import { SheetProvider, useSheet, useSheetForm } from '../sheet/sheet.tsx';
+import { SheetProvider, useErrorAt, useSheet, useSheetForm } from '../sheet/sheet.tsx';
 import { blankForm, type SheetForm } from '../sheet/sheetForms.ts';
 import { AnswerBox } from '../ui/AnswerBox.tsx';
 import { BareUnit } from '../ui/BareUnit.tsx';
@@ -37,7 +37,7 @@ function blankPatch(units: Parameters<typeof blankForm>[0]): SheetForm {
 /** The four answers: what is needed, of which product, on what patch, out of what. */
 function Answers() {
   const form = useSheetForm();
-  const { errorAt } = useSheet();
+  const errorAt = useErrorAt();
   const input = useWatch({ control: form.control, name: 'worksheet' });
   const { need, product, tank } = input;
   const [area] = input.areas;

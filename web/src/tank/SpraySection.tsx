@@ -4,9 +4,9 @@ import { goesInTank, type TankSheet } from '@steady-scatter/core/worksheet';
 import { say } from '@steady-scatter/words/rules';
 import { Questions } from '../sheet/Questions.tsx';
 import { useSheet, useSheetForm } from '../sheet/sheet.tsx';
+import { SheetError } from '../sheet/SheetError.tsx';
 import { TypedTerm } from '../sheet/TypedTerm.tsx';
 import { Choice } from '../ui/Choice.tsx';
-import { FieldErrors } from '../ui/FieldErrors.tsx';
 import { Section } from '../ui/Section.tsx';
 import { WorkingLine } from '../ui/WorkingLine.tsx';
 
@@ -17,9 +17,9 @@ const CARRIER_MEANS = [
 
 /** How much finished mix the ground takes, for what is put down with water. */
 export function SpraySection({ tank }: { tank: Pick<TankSheet, 'mixFrom' | 'mixLPerM2' | 'mixLine'> }) {
-  const { answer, errorAt } = useSheet();
+  const { answer, worksheet } = useSheet();
   const form = useSheetForm();
-  const { carrier, product } = useSheet().worksheet;
+  const { carrier, product } = worksheet;
   const { mixFrom, mixLPerM2, mixLine } = tank;
   const { symbol } = UNITS[carrier.unit];
   const usual = systemOf(carrier.unit) === 'us' ? '1' : '400';
@@ -56,7 +56,7 @@ export function SpraySection({ tank }: { tank: Pick<TankSheet, 'mixFrom' | 'mixL
           ),
         }}
       />
-      <FieldErrors error={errorAt('carrier.amount')} input={carrier.amount} />
+      <SheetError name="worksheet.carrier.amount" />
       <Questions about={['carrier.']} />
       {(range[0] || range[1]) && (
         <Box fontSize="15px" color="ink.soft">

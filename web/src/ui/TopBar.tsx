@@ -1,8 +1,8 @@
 import { Box } from '@chakra-ui/react';
-import type { ReactNode } from 'react';
+import { memo, type ReactNode } from 'react';
 
 /** The line over every screen: what it is on the left, what can be done on the right. */
-export function TopBar({ children, acts }: { children: ReactNode; acts?: ReactNode }) {
+export const TopBar = memo(function TopBarOf({ children, acts }: { children: ReactNode; acts?: ReactNode }) {
   return (
     <Box
       as="header"
@@ -23,4 +23,4 @@ export function TopBar({ children, acts }: { children: ReactNode; acts?: ReactNo
       </Box>
     </Box>
   );
-}
+});

@@ -2,11 +2,10 @@ import { memo } from 'react';
 import { Box } from '@chakra-ui/react';
 import { showQuantity } from '@steady-scatter/core/quantities';
 import type { ComponentProps } from 'react';
-import { useWatch } from 'react-hook-form';
 import { say, speak } from '@steady-scatter/words/sheet';
-import { useSheet, useSheetForm } from '../sheet/sheet.tsx';
+import { SheetError } from '../sheet/SheetError.tsx';
+import { useSheet } from '../sheet/sheet.tsx';
 import { useShowIn } from '../sheet/useShowIn.ts';
-import { FieldErrors } from '../ui/FieldErrors.tsx';
 import { Section } from '../ui/Section.tsx';
 import { WorkingLine } from '../ui/WorkingLine.tsx';
 import { PackageTerm } from './PackageTerm.tsx';
@@ -40,9 +39,7 @@ function OnceOver({ working, showIn }: Pick<ComponentProps<typeof WorkingLine>, 
 
 /** In all: the whole amount, the packages it takes, how far one goes, and the check back to the need. */
 export const LoadSection = memo(function LoadSectionOf({ onEnter }: { onEnter(): void }) {
-  const { answer, errorAt } = useSheet();
-  const form = useSheetForm();
-  const input = useWatch({ control: form.control, name: 'worksheet.product.package.size' });
+  const { answer } = useSheet();
   const { total, once, packages, covers, back } = answer.lines;
   const area = useShowIn('area');
   const showIn = {
@@ -60,14 +57,12 @@ export const LoadSection = memo(function LoadSectionOf({ onEnter }: { onEnter():
         names={NAMES}
         showIn={showIn}
         editors={{
-          'package.size': <PackageTerm label={say('sheet.load.package')} unitLabel="unit of the package" />,
+          'package.size': (
+            <PackageTerm label={say('sheet.load.package')} unitLabel={say('sheet.load.unit')} />
+          ),
         }}
       />
-      <FieldErrors
-        error={errorAt('product.package.size')}
-        input={input}
-        onUse={(text) => form.setValue('worksheet.product.package.size', text, { shouldDirty: true })}
-      />
+      <SheetError name="worksheet.product.package.size" />
       <Box marginTop="12px" paddingTop="10px" borderTopWidth="1px" borderColor="line">
         {answer.numbers.packageCoversM2 !== null && (
           <Box display="flex" flexWrap="wrap" columnGap="8px" alignItems="baseline" fontSize="17px">

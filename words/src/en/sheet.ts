@@ -254,6 +254,7 @@ export const sheet = {
   'sheet.load.rateOnce': 'Rate this time',
   'sheet.load.amountOnce': 'Amount this time',
   'sheet.load.package': 'Package size',
+  'sheet.load.unit': 'unit of the package',
   'sheet.label.compared':
     'The label’s rate delivers {verdict, select, same {as much {nutrient} as needed} times {{amount} times as much {nutrient} as needed} more {{amount} % more {nutrient} than needed} other {{amount} % less {nutrient} than needed}}.',
   'sheet.label.unit': 'unit on the label',
