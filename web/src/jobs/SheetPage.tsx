@@ -70,7 +70,8 @@ export function SheetPage({ job, heldAs }: { job: Doc<JobInput> | null; heldAs?:
   const open = useDocument(JOBS, job, { blank: () => blankForm(units), heldAs });
   const { form, status, differs } = open;
   const commands = useDocumentCommands(JOBS, job, open);
-  const duplicate = useStable(useDuplicate(form));
+  const putCopy = useDuplicate(form);
+  const duplicate = useStable(() => void putCopy());
   const [wrong, setWrong] = useState<InputError>();
   useEffect(
     () => form.subscribe({ formState: { values: true }, callback: () => setWrong(undefined) }),

@@ -61,12 +61,13 @@ function useSheetActs() {
   const { answer } = useSheet();
   const form = useSheetForm();
   const notices = useNotices();
+  const copy = async () => {
+    const name = form.getValues('name').trim();
+    const copied = await copyText([name, worksheetText(answer, speak)].filter(Boolean).join('\n'));
+    notices.tell(copied ? say('sheet.working.copied') : say('sheet.working.notCopied'));
+  };
   return {
-    copy: useStable(async () => {
-      const name = form.getValues('name').trim();
-      const copied = await copyText([name, worksheetText(answer, speak)].filter(Boolean).join('\n'));
-      notices.tell(copied ? say('sheet.working.copied') : say('sheet.working.notCopied'));
-    }),
+    copy: useStable(() => void copy()),
     print: useStable(() => window.print()),
   };
 }
