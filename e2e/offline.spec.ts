@@ -62,13 +62,16 @@ test.describe('without a network, from a cold start', () => {
     const open = await (await page.request.get(`/api/open-runs?filter=calibration:${id}`)).json();
     expect(open.items).toEqual([]);
   });
+});
+
+test.describe('without a network, on an open page', () => {
+  test.use(PHONE);
 
   test('two who change one job without a network are merged on return, value by value', async ({
     page,
     context,
     browser,
   }) => {
-    await settled(page);
     await typeSheet(page, 'Both changed it');
     await keep(page, 'Save job');
     await expect(page.getByRole('button', { name: 'Saved', exact: true })).toBeVisible();

@@ -1,4 +1,4 @@
-import { expect, test, type Page, type Request } from '@playwright/test';
+import { expect, test, type Page, type Request, type ViewportSize } from '@playwright/test';
 import { CORE } from '@steady-scatter/words/en/core/index';
 import { viewsOf } from '../scripts/lib/views.mjs';
 import { expectAccessible, findContrast } from './support.ts';
@@ -34,6 +34,12 @@ function quietOf(page: Page): () => Promise<void> {
   };
 }
 
+async function setLight(page: Page, colorScheme: 'light' | 'dark', size: ViewportSize): Promise<void> {
+  await page.setViewportSize(size);
+  await page.emulateMedia({ colorScheme });
+  await expect(page.locator('html')).toHaveClass(new RegExp(colorScheme));
+}
+
 /** How far a page reaches over its right edge. */
 const over = `document.documentElement.scrollWidth - document.documentElement.clientWidth`;
 
@@ -47,18 +53,23 @@ for (const half of [0, 1])
     const views = (await viewsOf(baseURL ?? '')).filter((_, index) => index % 2 === half);
     const quiet = quietOf(page);
     await page.goto('/');
-    for (const view of views) {
-      await goOn(page, view);
-      await quiet();
+    const byDay = async (view: string) => {
+      await setLight(page, 'light', { width: 1280, height: 800 });
       await expectAccessible(page);
       // What a screen has no words for is told by its id.
       expect([view, (await page.locator('body').innerText()).match(IDS)]).toEqual([view, null]);
-      await page.setViewportSize({ width: 320, height: 700 });
-      await page.emulateMedia({ colorScheme: 'dark' });
-      await expect(page.locator('html')).toHaveClass(/dark/);
+    };
+    const byNight = async (view: string) => {
+      await setLight(page, 'dark', { width: 320, height: 700 });
       expect([view, await findContrast(page)]).toEqual([view, []]);
       await expect.poll(() => page.evaluate(over), { message: view }).toBeLessThanOrEqual(0);
-      await page.emulateMedia({ colorScheme: 'light' });
-      await page.setViewportSize({ width: 1280, height: 800 });
+    };
+    // The next view begins as the one before it ended: each change draws a whole page anew.
+    let looks = [byDay, byNight];
+    for (const view of views) {
+      await goOn(page, view);
+      await quiet();
+      for (const look of looks) await look(view);
+      looks = looks.toReversed();
     }
   });
