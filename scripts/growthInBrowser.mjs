@@ -103,12 +103,13 @@ await onInstance(
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
     await page.goto(address);
     await page.waitForTimeout(3000);
+    const places = page.getByRole('navigation', { name: 'Main places' });
     /** @type {number[]} */
     const opened = [];
     for (let time = 0; time < 10; time += 1) {
       const began = performance.now();
       // oxlint-disable-next-line no-await-in-loop -- one after the other
-      await page.getByRole('link', { name: 'Jobs' }).click();
+      await places.getByRole('link', { name: 'Jobs' }).click();
       // oxlint-disable-next-line no-await-in-loop
       await page.getByRole('link', { name: /^Feed/ }).first().waitFor();
       opened.push(performance.now() - began);
