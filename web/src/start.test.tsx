@@ -9,12 +9,14 @@ import { saveDoc } from './documents/saving.ts';
 import { RIGS } from './kinds/useRigs.ts';
 import { clearAtHand, documentsOf } from './offline/keep.ts';
 import { PairScreen } from './shell/PairScreen.tsx';
-import { openDevice } from './start.ts';
+import { openDevice, startBackground } from './start.ts';
 import { answers, freshDevice, waitingHere } from './testing/device.ts';
 import { inApp } from './testing/inApp.tsx';
 
 const catchUp = vi.hoisted(() => vi.fn(async () => undefined));
 vi.mock('./offline/catchUp.ts', () => ({ catchUp }));
+const bringPanels = vi.hoisted(() => vi.fn(async () => undefined));
+vi.mock('./shell/CommandPanels.tsx', () => ({ bringPanels }));
 
 const rigs = KINDS.rigs as unknown as Kind;
 const rig = { ...blankRig('us'), name: 'Red' };
@@ -51,6 +53,20 @@ describe('a device that the lead forgot', () => {
     act(() => noteForgotten());
     expect(await screen.findByText(/was forgotten, and what it held of the crew is deleted/)).toBeTruthy();
   });
+});
+
+it('panels come soon after the screen, before one is asked for; documents come later', async () => {
+  vi.useFakeTimers();
+  try {
+    startBackground();
+    expect(bringPanels).not.toHaveBeenCalled();
+    await vi.advanceTimersByTimeAsync(1000);
+    expect(bringPanels).toHaveBeenCalledTimes(1);
+    expect(catchUp).not.toHaveBeenCalled();
+  } finally {
+    vi.clearAllTimers();
+    vi.useRealTimers();
+  }
 });
 
 it('a device that is merely not paired keeps all it holds', async () => {

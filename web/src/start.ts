@@ -3,6 +3,7 @@ import { queries } from './api/queries.ts';
 import { drafts, openDrafts } from './documents/drafts.ts';
 import { outbox } from './outbox/index.ts';
 import { loadAllParts } from './ui/lazyPart.ts';
+import { bringPanels } from './shell/CommandPanels.tsx';
 import { noteWork, openAtToday } from './shell/returning.ts';
 import { startServiceWorker } from './serviceWorker.ts';
 
@@ -10,6 +11,8 @@ import { startServiceWorker } from './serviceWorker.ts';
 const AFTER_SCREEN_MS = 4000;
 /** Documents come before them. */
 const PARTS_MS = 8000;
+/** A panel may be asked for at any moment, and is to stand at once. */
+const PANELS_MS = 500;
 const AGAIN_MS = 15 * 60_000;
 
 const whenIdle = (act: () => void): void => {
@@ -72,7 +75,10 @@ export function startBackground(): void {
     whenIdle(() => void catchUpNow());
     setInterval(() => void catchUpNow(), AGAIN_MS);
   };
-  const soon = () => setTimeout(begin, AFTER_SCREEN_MS);
+  const soon = () => {
+    setTimeout(() => whenIdle(() => void bringPanels()), PANELS_MS);
+    setTimeout(begin, AFTER_SCREEN_MS);
+  };
   if (document.readyState === 'complete') soon();
   else window.addEventListener('load', soon, { once: true });
 }
