@@ -1,5 +1,6 @@
 import { screen } from '@testing-library/react';
 import { expect, it } from 'vitest';
+import { noteSilence } from '../api/connection.ts';
 import { inApp } from '../testing/inApp.tsx';
 import { CrashScreen } from './CrashScreen.tsx';
 
@@ -21,6 +22,13 @@ it.each(['Failed to fetch dynamically imported module: /assets/x.js', 'Importing
     expect(said()).not.toContain('If it breaks again');
   },
 );
+
+it('parts that do not come without a network are no newer version: they wait for the connection', () => {
+  noteSilence();
+  inApp(<CrashScreen error={new TypeError('Failed to fetch dynamically imported module: /assets/x.js')} />);
+  expect(screen.getByRole('heading', { name: 'No connection' })).toBeTruthy();
+  expect(said()).toContain('Load the page again when the connection is back');
+});
 
 it('what was thrown and is no error is said too', () => {
   inApp(<CrashScreen error="odd" />);

@@ -1,13 +1,27 @@
 import type { FallbackProps } from 'react-error-boundary';
 import { Box, Button, chakra } from '@chakra-ui/react';
+import { useState } from 'react';
 import { say } from '@steady-scatter/words/shell';
+import { connectionStore } from '../api/connection.ts';
 
-const NEW_VERSION = /dynamically imported module|module script failed/i;
+const MISSING_PART = /dynamically imported module|module script failed/i;
+
+/** What happened: something broke; or a part did not come, since a newer version has others, or since nothing comes. */
+function happened(words: string): 'broke' | 'newVersion' | 'away' {
+  if (!MISSING_PART.test(words)) return 'broke';
+  return navigator.onLine && connectionStore.get().reachable ? 'newVersion' : 'away';
+}
+
+const HEADINGS = {
+  broke: say('shell.screenBroke'),
+  newVersion: say('shell.newVersionHeading'),
+  away: say('shell.partAwayHeading'),
+} as const;
 
 /** Stands in for a screen that broke. What was typed is held by the browser, so loading again is safe. */
 export function CrashScreen({ error }: Pick<FallbackProps, 'error'>) {
   const words = error instanceof Error ? error.message : String(error);
-  const outOfDate = NEW_VERSION.test(words);
+  const [what] = useState(() => happened(words));
   return (
     <Box
       as="main"
@@ -18,10 +32,11 @@ export function CrashScreen({ error }: Pick<FallbackProps, 'error'>) {
     >
       <title>{say('shell.brokeTitle')}</title>
       <chakra.h1 fontSize="26px" fontWeight="bold" marginBottom="10px">
-        {outOfDate ? say('shell.newVersionHeading') : say('shell.screenBroke')}
+        {HEADINGS[what]}
       </chakra.h1>
       <Box marginBottom="22px">
-        {say('shell.brokeGoOn')} {!outOfDate && say('shell.brokeAgain')}
+        {what === 'away' ? say('shell.partAway') : say('shell.brokeGoOn')}{' '}
+        {what === 'broke' && say('shell.brokeAgain')}
       </Box>
       <Box display="flex" gap="10px" flexWrap="wrap">
         <Button variant="solid" minHeight="48px" onClick={() => window.location.reload()}>
@@ -31,7 +46,7 @@ export function CrashScreen({ error }: Pick<FallbackProps, 'error'>) {
           {say('shell.seeJobs')}
         </Button>
       </Box>
-      {!outOfDate && (
+      {what === 'broke' && (
         <Box marginTop="26px" fontSize="15px" color="ink.soft" overflowWrap="anywhere">
           {say('shell.brokeSaid', { words })}
         </Box>

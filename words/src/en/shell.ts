@@ -66,6 +66,9 @@ export const shell = {
   'shell.clockFar': 'This device’s clock is far from the server’s. Check the day before you save a job.',
   'shell.brokeTitle': 'Something broke · Steady Scatter',
   'shell.newVersionHeading': 'New version available',
+  'shell.partAwayHeading': 'No connection',
+  'shell.partAway':
+    'This part of the app is not on this device yet. What you typed is saved in this browser. Load the page again when the connection is back.',
   'shell.screenBroke': 'This screen broke',
   'shell.brokeGoOn': 'What you typed is saved in this browser. Load the page again to go on from there.',
   'shell.brokeAgain': 'If it breaks again, start with a new sheet: saved jobs are safe on the server.',
