@@ -57,6 +57,7 @@ function watchConnection(): void {
 export async function openDevice(): Promise<void> {
   queries.mount();
   watchConnection();
+  window.addEventListener('pagehide', () => drafts.flush());
   outbox.subscribe(() => outbox.get().length > 0 && noteWork());
   await Promise.all([openDrafts(), outbox.open()]);
   openAtToday();

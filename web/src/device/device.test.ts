@@ -72,6 +72,26 @@ describe('a table that is held', () => {
     expect(await first).toBe(true);
   });
 
+  it('of a page that is left, what waits behind a write is written without waiting for that', () => {
+    const { table: slow, written, let: go } = slowTable();
+    const held = heldTable(slow);
+    for (const row of ['1', '2', '3']) void held.set('a', row);
+    held.flush();
+    go();
+    go();
+    expect(written).toEqual(['a=1', 'a=3']);
+  });
+
+  it('of a page that is left, nothing is written twice', () => {
+    const { table: slow, written, let: go } = slowTable();
+    const held = heldTable(slow);
+    void held.set('a', '1');
+    held.flush();
+    go();
+    go();
+    expect(written).toEqual(['a=1']);
+  });
+
   it('what was removed while it was written is gone on the device too', async () => {
     const { table: slow, written, let: go } = slowTable();
     const held = heldTable(slow);

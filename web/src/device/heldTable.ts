@@ -14,6 +14,8 @@ export interface HeldTable<Row> {
   isHeld(key: string): Promise<boolean>;
   /** Takes a row over that another tab changed; what is changed here meanwhile stands. */
   follow(key: string): Promise<void>;
+  /** Writes at once what waits behind another write: the page is being left. */
+  flush(): void;
   subscribe(listener: () => void): () => void;
 }
 
@@ -21,6 +23,8 @@ export interface HeldTable<Row> {
 export function heldTable<Row>(table: Table<Row>): HeldTable<Row> {
   const rows = new Map<string, Row>();
   const writing = new Map<string, Promise<boolean>>();
+  /** What of each row is on its way. */
+  const onItsWay = new Map<string, Row | undefined>();
   /** What the device did not take: there is nothing to take over in its place. */
   const unheld = new Set<string>();
   /** How often each row was changed here. */
@@ -40,6 +44,7 @@ export function heldTable<Row>(table: Table<Row>): HeldTable<Row> {
   };
   const writeNow = async (key: string): Promise<boolean> => {
     const row = rows.get(key);
+    onItsWay.set(key, row);
     const isHeld = await writeOnce(key, row);
     // What came meanwhile follows.
     if (rows.get(key) !== row) return writeNow(key);
@@ -92,6 +97,12 @@ export function heldTable<Row>(table: Table<Row>): HeldTable<Row> {
       if (row !== undefined) rows.set(key, row);
       else if (isGone) rows.delete(key);
       show();
+    },
+    flush() {
+      for (const key of writing.keys()) {
+        const row = rows.get(key);
+        if (row !== onItsWay.get(key)) void writeOnce(key, row);
+      }
     },
     subscribe(listener) {
       listeners.add(listener);
