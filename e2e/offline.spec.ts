@@ -78,7 +78,8 @@ test.describe('without a network, on an open page', () => {
     const other = await (await browser.newContext(PHONE)).newPage();
     await other.goto(page.url());
     // What comes last on a sheet: a page that is still opening needs the network for its parts.
-    for (const each of [page, other]) await expect(each.getByRole('region', { name: 'In portions and directions' })).toBeVisible(); // prettier-ignore
+    for (const each of [page, other])
+      await expect(each.getByRole('region', { name: 'In portions and directions' })).toBeVisible();
     for (const [each, label, text] of [[page, 'Amount needed', '0.9 lb'], [other, 'Grade on the label', '22-2-11']] as const) {
       await each.context().setOffline(true);
       await each.getByLabel(label).fill(text);

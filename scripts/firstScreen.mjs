@@ -1,6 +1,7 @@
 // npm run first-screen: how soon the first screen can be typed into, beside an empty app that has one of each part of the library. Both from a
 // fresh profile on a phone's screen over loopback, packed alike; medians of nine runs, on this machine and on one four times slower. A test
-// run that is under way is loaded again beside them: until its step stands. Then how soon a dialog stands, with the focus in it, that was never opened before on that page, and how soon when it is opened again.
+// run that is under way is loaded again beside them: until its step stands. Then how soon a dialog stands, with the focus in it, that was
+// never opened before on that page, and how soon when it is opened again.
 import { createServer } from 'node:http';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';

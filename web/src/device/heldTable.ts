@@ -55,7 +55,10 @@ export function heldTable<Row>(table: Table<Row>): HeldTable<Row> {
   const write = (key: string): Promise<boolean> => {
     const known = writing.get(key);
     if (known) return known;
-    const begun = writeNow(key).finally(() => writing.delete(key));
+    const begun = writeNow(key).finally(() => {
+      writing.delete(key);
+      onItsWay.delete(key);
+    });
     writing.set(key, begun);
     return begun;
   };

@@ -155,7 +155,12 @@ function FractionTerm() {
 }
 
 /** Fields of the need line whose sentences stand under it, in its order. */
-const FIELDS = ['worksheet.need.amount', 'worksheet.product.grade', 'worksheet.product.load', 'worksheet.product.density.text'] as const; // prettier-ignore
+const FIELDS = [
+  'worksheet.need.amount',
+  'worksheet.product.grade',
+  'worksheet.product.load',
+  'worksheet.product.density.text',
+] as const;
 
 /** What the ground needs, and the product rate that puts it down. */
 export const NeedSection = memo(function NeedSectionOf({ onEnter }: { onEnter(): void }) {
