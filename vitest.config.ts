@@ -47,8 +47,8 @@ const screens = (more: {
 
 export default defineConfig({
   test: {
-    // By default one core is left idle.
-    maxWorkers: availableParallelism(),
+    // By default one core is left idle. One more than there are cores: much of a test is waiting for what comes in a moment.
+    maxWorkers: availableParallelism() + 1,
     projects: [
       // What needs neither a page nor a database: loaded once in each worker.
       {

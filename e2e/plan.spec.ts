@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test, type Locator, type Page } from '@playwright/test';
 import ICAL from 'ical.js';
-import { expectAccessible, PHONE } from './support.ts';
+import { expectAccessible, PHONE, go } from './support.ts';
 
 const day = (page: Page, on: string) => page.locator(`[data-day="${on}"]`);
 const middleOf = async (at: Locator) => {
@@ -138,7 +138,7 @@ test('from today to a finished record in one path; the plan knows that it was sp
   await page.getByRole('button', { name: 'Save plan' }).click();
   await expect(page.getByRole('button', { name: 'Saved', exact: true })).toBeVisible();
 
-  await page.goto('/today');
+  await go(page, '/today');
   await page.getByRole('link', { name: 'Make the sheet: Potash 0-0-60 on Sports meadow' }).click();
   await page.getByRole('dialog').getByRole('button', { name: 'Make the sheet' }).click();
   await expect(page).toHaveURL(/\/jobs\/[\w-]+$/);
@@ -149,10 +149,10 @@ test('from today to a finished record in one path; the plan knows that it was sp
   await page.getByRole('button', { name: 'Save record' }).click();
   await expect(page.getByRole('listitem').filter({ hasText: 'Meadow, walked edge' })).toBeVisible();
 
-  await page.goto('/plans');
+  await go(page, '/plans');
   await page.getByRole('link', { name: 'This week' }).click();
   await page.getByRole('button', { name: 'List', exact: true }).click();
   await expect(page.getByRole('row', { name: /Potash 0-0-60.*spread on/ })).toBeVisible();
-  await page.goto('/today');
+  await go(page, '/today');
   await expect(page.getByText(/Potash 0-0-60 on Sports meadow/)).toHaveCount(0);
 }); // prettier-ignore

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { expectAccessible, PHONE } from './support.ts';
+import { expectAccessible, PHONE, go } from './support.ts';
 
 test('four readings by keyboard are a rate, and the test begins a calibration of a new machine', async ({
   page,
@@ -25,9 +25,9 @@ test('four readings by keyboard are a rate, and the test begins a calibration of
   await expectAccessible(page);
   await page.getByLabel('Setting', { exact: true }).press('Enter');
   await expect(page.getByRole('button', { name: /^Test run 1\s+at 3/ })).toBeVisible();
-  await page.goto('/bench/quick');
+  await go(page, '/bench/quick');
   await expect(page.getByLabel('Weight before')).toHaveValue('');
-  await page.goto('/bench/rigs');
+  await go(page, '/bench/rigs');
   await expect(page.getByRole('link', { name: 'Grey hand spreader' })).toBeVisible();
 });
 

@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test } from '@playwright/test';
-import { expectAccessible, openOwnCopy, PHONE } from './support.ts';
+import { expectAccessible, openOwnCopy, PHONE, go } from './support.ts';
 
 test.describe('after the work, on a phone', () => {
   test.use({ ...PHONE, serviceWorkers: 'allow' });
@@ -60,7 +60,7 @@ test('a look two weeks later stands with its photo; what is short on the shelf i
   await expect(page.getByRole('row', { name: /Lake feed.*in stripes/ })).toBeVisible();
   await expect(page.getByRole('img', { name: 'Photo of the work' }).first()).toBeVisible();
   await expectAccessible(page);
-  await page.goto('/shelf');
+  await go(page, '/shelf');
   await page.getByRole('link', { name: 'Lake feed 24-0-8' }).click();
   await expect(page.getByText(/Counted on 2 Mar 2026, since then 4 received/)).toBeVisible();
   await page.getByRole('button', { name: 'Counted', exact: true }).click();

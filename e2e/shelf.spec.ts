@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { change, bigNumber, expectAccessible, lineText, plain } from './support.ts';
+import { change, bigNumber, expectAccessible, lineText, plain, go } from './support.ts';
 
 test('a label is typed in, three products are held side by side, and one is put on a job', async ({
   page,
@@ -23,7 +23,7 @@ test('a label is typed in, three products are held side by side, and one is put 
   await page.getByRole('button', { name: 'Save product' }).click();
   await expect(page.getByRole('button', { name: 'Saved' })).toBeVisible();
 
-  await page.goto('/shelf');
+  await go(page, '/shelf');
   for (const name of ['Half bag from the shed', 'Straight nitrogen 46-0-0', 'Liquid nitrogen 28-0-0']) {
     await page.getByLabel(`Select ${name}`).check();
   }
@@ -55,12 +55,12 @@ test('a label is typed in, three products are held side by side, and one is put 
     .toContain('= 3.33 lb / 1000 ft² × 24 % in 24-0-8 = 0.800 lb N');
   const job = page.url();
 
-  await page.goto('/shelf');
+  await go(page, '/shelf');
   await page.getByRole('link', { name: 'Half bag from the shed' }).click();
   await page.getByLabel('Grade', { exact: true }).fill('30-0-0');
   await page.getByRole('button', { name: 'Save product' }).click();
   await expect(page.getByRole('button', { name: 'Saved' })).toBeVisible();
-  await page.goto(job);
+  await go(page, job);
   await expect(page.getByLabel('Grade on the label')).toHaveValue('24-0-8');
   await page.getByLabel('area 1, measured as').fill('7400');
   await expect(bigNumber(page)).toHaveText('24.7 lb');

@@ -6,6 +6,7 @@ import {
   openSample,
   PHONE,
   typeSheet,
+  go,
 } from './support.ts';
 
 test('day and night: follows the device, or is set, and stays set', async ({ page }) => {
@@ -56,7 +57,7 @@ test('a tour by keyboard alone: find an area, change, keep, list the keys, delet
   await typeSheet(page, name);
   await page.keyboard.press('Control+s');
   await expect(kept(page)).toBeVisible();
-  await page.goto('/jobs');
+  await go(page, '/jobs');
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
   await page.keyboard.press('Control+k');
   await expect(

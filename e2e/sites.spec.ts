@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test, type Page } from '@playwright/test';
 import { extractText, getDocumentProxy } from 'unpdf';
-import { bigNumber, change, expectAccessible, lineText, plain } from './support.ts';
+import { bigNumber, change, expectAccessible, lineText, plain, go } from './support.ts';
 
 const big = async (page: Page) => plain((await bigNumber(page).textContent()) ?? '');
 
@@ -27,7 +27,7 @@ async function handles(page: Page): Promise<{ x: number; y: number }[]> {
 }
 
 async function openArea(page: Page, site: string, area: string) {
-  await page.goto('/sites');
+  await go(page, '/sites');
   await page.getByRole('link', { name: site, exact: true }).click();
   await page.getByRole('tab', { name: area }).click();
   await expect(page.locator('canvas').first()).toBeVisible();
@@ -233,7 +233,7 @@ test('areas chosen on a sheet bring their size and band, and tell when they were
   await expect(page.getByRole('button', { name: 'Saved' })).toBeVisible();
   const site = page.url();
 
-  await page.goto('/');
+  await go(page, '/');
   await page.getByLabel('Amount needed').fill('1');
   await page.getByLabel('Grade on the label').fill('20-0-0');
   await page.getByRole('button', { name: 'Choose from a site' }).click();
@@ -247,13 +247,13 @@ test('areas chosen on a sheet bring their size and band, and tell when they were
   await expect(page.getByRole('button', { name: 'Saved' })).toBeVisible();
   const job = page.url();
 
-  await page.goto(site);
+  await go(page, site);
   await page.getByLabel('Call out a part').fill('-10 x 10 ft');
   await page.getByLabel('Call out a part').press('Enter');
   await page.getByRole('button', { name: 'Save site' }).click();
   await expect(page.getByRole('button', { name: 'Saved' })).toBeVisible();
 
-  await page.goto(job);
+  await go(page, job);
   await expect(page.getByText(/measured again since: 1\s900 ft²/)).toBeVisible();
   await expect.poll(() => big(page)).toBe('10.0 lb ±0.3');
   await page.getByRole('button', { name: 'Update' }).click();

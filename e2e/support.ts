@@ -89,9 +89,20 @@ export async function lineText(page: Page, name: string): Promise<string> {
   );
 }
 
+/** Goes to an address: the first time the app is loaded, then it goes on within the app, as a link does. */
+export async function go(page: Page, address: string): Promise<void> {
+  if (page.url() === 'about:blank') return void (await page.goto(address));
+  const { pathname, search } = new URL(address, page.url());
+  await page.evaluate((path) => {
+    window.history.pushState({}, '', path);
+    window.dispatchEvent(new PopStateEvent('popstate'));
+  }, pathname + search);
+  await page.locator(`#screen[data-at="${pathname}"]`).waitFor({ state: 'attached' });
+}
+
 /** Types a whole new sheet: 24-0-8 on the bandstand lawn. */
 export async function typeSheet(page: Page, name: string) {
-  await page.goto('/');
+  await go(page, '/');
   await page.getByLabel('Name of the job').fill(name);
   await page.getByLabel('Day of the job').fill('2026-04-18');
   await page.getByLabel('Amount needed').fill('0.8 lb');
@@ -102,7 +113,7 @@ export async function typeSheet(page: Page, name: string) {
 
 /** Opens one of the sample jobs from the list. */
 export async function openSample(page: Page, name: string) {
-  await page.goto('/jobs');
+  await go(page, '/jobs');
   await page.getByRole('link', { name, exact: true }).click();
   await expect(page.getByLabel('Name of the job')).toHaveValue(name);
 }
@@ -128,7 +139,7 @@ export async function aimAt(page: Page, name: string, machine: string, rate: str
 
 /** A new calibration, kept, on the way to its first test run. */
 export async function startTestRuns(page: Page, name: string, machine: string, rate: string, more: Record<string, string> = {}) {
-  await page.goto('/bench/new');
+  await go(page, '/bench/new');
   await aimAt(page, name, machine, rate);
   for (const [label, text] of Object.entries(more)) await page.getByLabel(label, { exact: true }).fill(text);
   await page.getByRole('button', { name: 'Start test run 1' }).click();
@@ -191,6 +202,6 @@ export async function openOwnCopy(page: Page, name: string, as: string): Promise
     input: { ...input, name: as, load: { ...input.load, ready: null } },
   };
   expect((await page.request.put(`/api/jobs/${own}`, { data })).ok()).toBe(true);
-  await page.goto(`/jobs/${own}`);
+  await go(page, `/jobs/${own}`);
   return own;
 }

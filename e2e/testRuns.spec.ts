@@ -9,6 +9,7 @@ import {
   PHONE,
   startTestRuns,
   strip,
+  go,
 } from './support.ts';
 
 test.describe('on a phone', () => {
@@ -50,7 +51,7 @@ test.describe('on a phone', () => {
     await page.getByRole('button', { name: 'Save calibration' }).click();
     await expect(page.getByRole('button', { name: 'Saved' })).toBeVisible();
     await expect(page.getByText(/^12.5, since .* fresh/)).toBeVisible();
-    await page.goto('/bench/cards');
+    await go(page, '/bench/cards');
     await page.getByLabel(/^Red spreader, meal/).check();
     await expect(page.getByRole('article', { name: /^Card of Red push spreader/ }).last()).toContainText('12.5');
   });

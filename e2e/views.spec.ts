@@ -1,19 +1,10 @@
 import { expect, test, type Page, type Request, type ViewportSize } from '@playwright/test';
 import { CORE } from '@steady-scatter/words/en/core/index';
 import { viewsOf } from '../scripts/lib/views.mjs';
-import { expectAccessible, findContrast } from './support.ts';
+import { expectAccessible, findContrast, go } from './support.ts';
 
 /** An id of something that core has to say. */
 const IDS = new RegExp(`\\b(?:${Object.keys(CORE).join('|')})\\.[a-z][\\w.-]+`);
-
-/** Goes on within the app, as a link does. */
-async function goOn(page: Page, view: string): Promise<void> {
-  await page.evaluate((path) => {
-    window.history.pushState({}, '', path);
-    window.dispatchEvent(new PopStateEvent('popstate'));
-  }, view);
-  await page.locator(`#screen[data-at="${view}"]`).waitFor({ state: 'attached' });
-}
 
 /** Waits until all that was asked for has come, and is drawn. */
 function quietOf(page: Page): () => Promise<void> {
@@ -67,7 +58,7 @@ for (const half of [0, 1])
     // The next view begins as the one before it ended: each change draws a whole page anew.
     let looks = [byDay, byNight];
     for (const view of views) {
-      await goOn(page, view);
+      await go(page, view);
       await quiet();
       for (const look of looks) await look(view);
       looks = looks.toReversed();

@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test, type Page } from '@playwright/test';
 import { extractText, getDocumentProxy } from 'unpdf';
-import { change, bigNumber, expectAccessible, openSample, plain, openStop } from './support.ts';
+import { change, bigNumber, expectAccessible, openSample, plain, openStop, go } from './support.ts';
 
 const ROW = '0 .3 .9 1.8 2.7 3.3 3.6 3.8 3.9 3.7 3.4 3.0 2.3 1.5 .7 .2 0'.split(' ');
 const big = async (page: Page) => plain((await bigNumber(page).textContent()) ?? '');
@@ -50,7 +50,7 @@ test('a row of 17 trays is typed, the spacing slid, accepted, and the bench and 
   await expect(page.getByRole('button', { name: 'Saved' })).toBeVisible();
 
   // Its charts hold for 9 ft, which is 2.74 m.
-  await page.goto('/bench');
+  await go(page, '/bench');
   await page.getByRole('link', { name: 'Red spreader, lake feed', exact: true }).click();
   await expect(answer(page).getByRole('alert')).toContainText('says to pass 5.2 m apart');
   await expect(answer(page).getByRole('alert')).toContainText('this will deliver 0.53 times the rate');
@@ -67,7 +67,7 @@ test('a row of 17 trays is typed, the spacing slid, accepted, and the bench and 
   await expect(alert).toHaveCount(0);
   // What other journeys weighed back enters this chart, by one in its last figure.
   await expect(page.getByText(/^Set gate to 8.5: 3.0[34] lb/)).toBeVisible();
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('region', { name: 'Setting' }).getByRole('button', { name: 'Undo' }).click();
   await page.getByRole('button', { name: 'Pass 9 ft apart' }).click();
   await expect(alert).toHaveCount(0);
   await expect(page.getByText(/^Set gate to 11: 3.2[46] lb/)).toBeVisible();

@@ -1,5 +1,5 @@
 import { mkdtempSync, rmSync } from 'node:fs';
-import { availableParallelism, tmpdir } from 'node:os';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { TestProject } from 'vitest/node';
 import { ensureDebian } from '../../../scripts/lib/packages.mjs';
@@ -35,12 +35,12 @@ async function close(folder: string): Promise<void> {
  * Private MariaDB for server tests, made from nothing and thrown away after them: one for each that runs at the same time, since
  * some make every list anew.
  */
-export default async function setup({ provide }: TestProject) {
+export default async function setup({ provide, vitest }: TestProject) {
   await ensureDebian('mariadb');
   const folders: string[] = [];
   // One after the other: each takes the next free port.
   // oxlint-disable-next-line no-await-in-loop
-  while (folders.length < availableParallelism()) folders.push(await open());
+  while (folders.length < vitest.config.maxWorkers) folders.push(await open());
   provide('databaseFolders', folders);
   return async () => {
     await Promise.all(folders.map(close));

@@ -6,7 +6,6 @@ import { useNavigate } from 'react-router';
 import { say } from '@steady-scatter/words/bench';
 import { useCommands } from '../commands/CommandsProvider.tsx';
 import type { DocFormWithWayOn } from '../documents/DocPage.tsx';
-import { goOnWithEnter } from '../ui/goOnWithEnter.ts';
 import { useStable } from '../ui/useStable.ts';
 import { NotesField } from '../ui/formParts.tsx';
 import { AimDefaults } from './aim/AimDefaults.tsx';
@@ -52,7 +51,6 @@ export function CalibrationForm(props: DocFormWithWayOn<CalibrationInput> & { id
         gridTemplateColumns={{ base: 'minmax(0, 1fr)', lg: `minmax(0, ${asks ? 1.5 : 1}fr) minmax(0, 1fr)` }}
         gap={{ base: '18px', lg: '32px' }}
         alignItems="start"
-        onKeyDown={goOnWithEnter}
       >
         <Box minWidth={0} order={{ base: asks ? 1 : 2, lg: 1 }}>
           {asks && (

@@ -32,7 +32,7 @@ import { WorkingLine } from '../ui/WorkingLine.tsx';
 import type { CalibrationContext } from './calibrationContext.ts';
 
 /** Test run, setting, put out, rate, against what is wanted. */
-export const RUN_COLUMNS = { base: '34px 1fr 1.3fr 1.5fr', md: '54px 72px 1fr 1.2fr 1.3fr 24px' };
+export const RUN_COLUMNS = { base: '34px 1fr 1.3fr 1.5fr', md: '40px 96px 1fr 1.2fr 1.3fr 24px' };
 
 const Toggle = chakra('button', {
   base: {
@@ -73,7 +73,7 @@ function RunFields({ run, at, on, errorAt, set, bind, field }: Props) {
     run.earlier.filter(({ field }) => field === id).map(({ text, why }) => `${text} (${why})`);
   return (
     <Fields>
-      <LabelledField label={say('bench.run.setting')} data-flow {...field(`runs.${at}.setting`)} />
+      <LabelledField label={say('bench.run.setting')} {...field(`runs.${at}.setting`)} />
       {methodOf(run.method)
         .fields(on.bench.outlets)
         .map(({ id, label, placeholder }) => (
@@ -83,7 +83,6 @@ function RunFields({ run, at, on, errorAt, set, bind, field }: Props) {
               placeholder={placeholder}
               value={run.readings[id] ?? ''}
               inputMode="decimal"
-              data-flow
               minHeight="touch"
               error={errorAt(`runs.${at}.readings.${id}`)}
               onChange={(text) => set(`runs.${at}.readings.${id}`, text)}

@@ -8,6 +8,7 @@ import { useParams } from 'react-router';
 import { say } from '@steady-scatter/words/common';
 import { useCommands } from '../commands/CommandsProvider.tsx';
 import { CommandButton } from '../ui/CommandButton.tsx';
+import { goOnWithEnter } from '../ui/goOnWithEnter.ts';
 import { OpeningMessage } from './OpeningMessage.tsx';
 import { SampleBadge } from '../ui/SampleBadge.tsx';
 import { TopBar } from '../ui/TopBar.tsx';
@@ -160,7 +161,9 @@ function DocSheet<Input extends FieldValues>({
 
   return (
     <>
-      <title>{say('common.pageTitle', { name: kind.kind.nameOf(input) || `New ${one}` })}</title>
+      <title>
+        {say('common.pageTitle', { name: kind.kind.nameOf(input) || say('common.newOne', { one }) })}
+      </title>
       <Heading
         kind={kind.kind}
         name={doc ? kind.kind.nameOf(doc.input) : ''}
@@ -178,6 +181,7 @@ function DocSheet<Input extends FieldValues>({
         id="main"
         padding={{ base: '8px 16px 24px', md: '8px 24px 32px' }}
         maxWidth={wide ? undefined : '1100px'}
+        onKeyDown={goOnWithEnter}
       >
         {doc === null && <UnfinishedNew kind={kind} heldAs={heldAs} />}
         {refusal && <RefusalNotice words={refusal.words} onDecide={commands.onDecide} />}

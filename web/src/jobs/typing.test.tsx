@@ -79,9 +79,6 @@ describe('on a new sheet', () => {
       await fill(label, label === 'Amount needed' ? '0.8' : '');
     };
     await fill('Amount needed', '0.8');
-    // oxlint-disable-next-line no-await-in-loop -- one after the other on one sheet
-    // oxlint-disable-next-line no-await-in-loop -- one after the other on one sheet
-    // oxlint-disable-next-line no-await-in-loop -- one after the other on one sheet
     for (const each of [
       ['Grade on the label', '240-8', 'Is it 24-0-8?'],
       ['Grade on the label', '0.24-0-0.08', 'Is 0.24-0-0.08 meant as 24-0-8?'],

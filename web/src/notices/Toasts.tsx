@@ -1,5 +1,5 @@
 import { Box, Button, createToaster, Portal, Toast, Toaster } from '@chakra-ui/react';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useRef, useState, type FocusEvent, type KeyboardEvent } from 'react';
 import { say } from '@steady-scatter/words/common';
 import type { Notice } from './notices.tsx';
 
@@ -18,10 +18,12 @@ const newToaster = () =>
     offsets: { top: '16px', left: '16px', right: '16px', bottom: isSmall() ? ABOVE_THE_FOOT : '16px' },
   });
 
+const toScreen = (): void => document.getElementById('screen')?.focus({ preventScroll: true });
+
 /** The message goes with its button, so the focus goes on to the screen that was mended. */
 function undoAndStay(undo: () => void): void {
   undo();
-  document.getElementById('screen')?.focus({ preventScroll: true });
+  toScreen();
 }
 
 function show(toaster: ReturnType<typeof newToaster>, { text, undo }: Notice): void {
@@ -35,10 +37,42 @@ function show(toaster: ReturnType<typeof newToaster>, { text, undo }: Notice): v
   });
 }
 
+/**
+ * A message that has the focus stays; one that is closed gives it back to where it came from. By itself the toaster would give it back
+ * whenever it is left, by Tab too: nobody got past a message.
+ */
+function useFocusOnMessages(toaster: ReturnType<typeof newToaster>) {
+  const cameFrom = useRef<HTMLElement | null>(null);
+  const isAmong = ({ currentTarget }: FocusEvent, other: EventTarget | null) =>
+    other instanceof Node && currentTarget.parentElement?.contains(other) === true;
+  const goBack = () => {
+    if (cameFrom.current?.isConnected) cameFrom.current.focus({ preventScroll: true });
+    else toScreen();
+  };
+  return {
+    goBack,
+    ofMessage: {
+      onFocus(event: FocusEvent) {
+        event.stopPropagation();
+        toaster.pause();
+        if (isAmong(event, event.relatedTarget)) return;
+        cameFrom.current = event.relatedTarget instanceof HTMLElement ? event.relatedTarget : null;
+      },
+      onBlur(event: FocusEvent) {
+        if (!isAmong(event, event.relatedTarget)) toaster.resume();
+      },
+      onKeyDown({ key }: KeyboardEvent) {
+        if (key === 'Escape') goBack();
+      },
+    },
+  };
+}
+
 /** Draws the notices, each once. */
 export default function Toasts({ notices }: { notices: readonly Notice[] }) {
   const [toaster] = useState(newToaster);
   const shown = useRef(0);
+  const { goBack, ofMessage } = useFocusOnMessages(toaster);
   useEffect(() => {
     const fresh = notices.slice(shown.current);
     shown.current = notices.length;
@@ -54,6 +88,7 @@ export default function Toasts({ notices }: { notices: readonly Notice[] }) {
             bg="ink"
             color="paper"
             boxShadow="none"
+            {...ofMessage}
           >
             <Box flex="1" fontSize="16px">
               <Toast.Description>{toast.description}</Toast.Description>
@@ -65,7 +100,7 @@ export default function Toasts({ notices }: { notices: readonly Notice[] }) {
                 </Button>
               </Toast.ActionTrigger>
             )}
-            <Toast.CloseTrigger color="paper" aria-label={say('common.closeMessage')} />
+            <Toast.CloseTrigger color="paper" aria-label={say('common.closeMessage')} onClick={goBack} />
           </Toast.Root>
         )}
       </Toaster>

@@ -58,3 +58,27 @@ it('what stands there already is not said a second time beside it', async () => 
   await told('Saved.');
   expect(screen.getAllByText('The server answers again.')).toHaveLength(1);
 });
+
+it('Tab goes past a message; one that is closed gives the focus back to where it came from', async () => {
+  act(() => notices.tell('Saved.'));
+  const close = await screen.findByRole('button', { name: 'Close this message' });
+  const [before, after] = ['before', 'after'].map((name) => {
+    const button = document.createElement('button');
+    button.textContent = name;
+    return button;
+  }) as [HTMLButtonElement, HTMLButtonElement];
+  document.body.prepend(before);
+  document.body.append(after);
+  before.focus();
+  act(() => close.focus());
+  await userEvent.tab();
+  expect(document.activeElement).toBe(after);
+  // What would be given back would be now.
+  await new Promise((given) => setTimeout(given, 20));
+  expect(document.activeElement).toBe(after);
+  act(() => close.focus());
+  await userEvent.keyboard('{Enter}');
+  expect(document.activeElement).toBe(after);
+  before.remove();
+  after.remove();
+});

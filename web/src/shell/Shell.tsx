@@ -11,6 +11,7 @@ import { CrashScreen } from './CrashScreen.tsx';
 import { ConnectionBanner } from './ConnectionBanner.tsx';
 import { PairScreen } from './PairScreen.tsx';
 import { Rail } from './Rail.tsx';
+import { useFocusHandedOn } from './useFocusHandedOn.ts';
 
 const SkipLink = chakra('a', {
   base: {
@@ -82,6 +83,7 @@ export function Shell({ children }: { children: ReactNode }) {
   useShellActs();
   const { pathname } = useLocation();
   const screen = useFocusOnArrival(pathname);
+  useFocusHandedOn(screen);
   const { paired } = useSyncExternalStore(connectionStore.subscribe, connectionStore.get);
   return (
     <>

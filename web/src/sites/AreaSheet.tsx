@@ -15,7 +15,6 @@ import { Suspense, useDeferredValue, useMemo, useState } from 'react';
 import { say, speak } from '@steady-scatter/words/sites';
 import { fieldsOfPart, type FieldsOf } from '../documents/fields.ts';
 import { FieldErrors } from '../ui/FieldErrors.tsx';
-import { goOnWithEnter } from '../ui/goOnWithEnter.ts';
 import { BigNumber } from '../ui/BigNumber.tsx';
 import { LabelledField } from '../ui/LabelledField.tsx';
 import { Section } from '../ui/Section.tsx';
@@ -93,7 +92,6 @@ export function AreaSheet({ area: kept, paces, errorAt, onChange, onRemove, hist
       gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) minmax(0, 1.1fr)' }}
       gap={{ base: '18px', lg: '32px' }}
       alignItems="start"
-      onKeyDown={goOnWithEnter}
     >
       <Box minWidth={0} order={{ base: 2, lg: 1 }}>
         <Box marginBottom="14px">
@@ -101,7 +99,6 @@ export function AreaSheet({ area: kept, paces, errorAt, onChange, onRemove, hist
             label={say('sites.area.name')}
             placeholder={say('sites.area.nameHint')}
             maxLength={120}
-            data-flow
             {...props.bind('name')}
           />
         </Box>

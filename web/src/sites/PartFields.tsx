@@ -158,7 +158,6 @@ function ShapeFields({
                   ? say('sites.part.paces')
                   : symbol
             }
-            data-flow
             {...field(`lengths.${index}`)}
             onChange={(text) =>
               onChange(

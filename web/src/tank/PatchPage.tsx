@@ -42,18 +42,17 @@ function Answers() {
   const { need, product, tank } = input;
   const [area] = input.areas;
   const set = (name: 'need.amount' | 'product.grade' | 'tank.size' | 'tank.water' | 'areas.0.size') => (text: string) => form.setValue(`worksheet.${name}`, text, { shouldDirty: true });
-  const field = { minHeight: 'touch', 'data-flow': '' } as const;
   return (
     <Box display="grid" gap="14px" gridTemplateColumns={{ base: '1fr', md: '1fr 1fr' }} onKeyDown={goOnWithEnter}>
-      <LabelledField label={say('sheet.patch.need')} placeholder="0.5" inputMode="decimal" {...field} unit={<BareUnit text={need.amount} unit={need.unit} />} value={need.amount} error={errorAt('need.amount')} onChange={set('need.amount')} />
+      <LabelledField label={say('sheet.patch.need')} placeholder="0.5" inputMode="decimal" minHeight="touch" unit={<BareUnit text={need.amount} unit={need.unit} />} value={need.amount} error={errorAt('need.amount')} onChange={set('need.amount')} />
       <Choice<NeedOf> label={say('sheet.need.heading')} value={need.nutrient} options={OF} onChange={(nutrient) => form.setValue('worksheet.need', withNeedOf(form.getValues('worksheet'), nutrient).need, { shouldDirty: true })} />
       <Box>
-        <LabelledField label={say('sheet.need.grade')} placeholder="13-0-45" {...field} value={product.grade} error={errorAt('product.grade')} onChange={set('product.grade')} />
+        <LabelledField label={say('sheet.need.grade')} placeholder="13-0-45" minHeight="touch" value={product.grade} error={errorAt('product.grade')} onChange={set('product.grade')} />
         <ProductTerm />
       </Box>
-      <LabelledField label={say('sheet.patch.size')} placeholder={say('sheet.patch.sizeHint')} {...field} unit={<BareUnit text={area?.size ?? ''} unit={area?.unit ?? 'ft2'} />} value={area?.size ?? ''} error={errorAt('areas.0.size')} onChange={set('areas.0.size')} />
-      <LabelledField label={say('sheet.patch.bottle')} {...field} unit={<BareUnit text={tank.size} unit={tank.unit} />} value={tank.size} error={errorAt('tank.size')} onChange={set('tank.size')} />
-      <LabelledField label={say('sheet.tank.water')} placeholder={tank.waterUnit === 'degF' ? '50' : '10'} inputMode="decimal" {...field} unit={<BareUnit text={tank.water} unit={tank.waterUnit} />} value={tank.water} onChange={set('tank.water')} />
+      <LabelledField label={say('sheet.patch.size')} placeholder={say('sheet.patch.sizeHint')} minHeight="touch" unit={<BareUnit text={area?.size ?? ''} unit={area?.unit ?? 'ft2'} />} value={area?.size ?? ''} error={errorAt('areas.0.size')} onChange={set('areas.0.size')} />
+      <LabelledField label={say('sheet.patch.bottle')} minHeight="touch" unit={<BareUnit text={tank.size} unit={tank.unit} />} value={tank.size} error={errorAt('tank.size')} onChange={set('tank.size')} />
+      <LabelledField label={say('sheet.tank.water')} placeholder={tank.waterUnit === 'degF' ? '50' : '10'} inputMode="decimal" minHeight="touch" unit={<BareUnit text={tank.water} unit={tank.waterUnit} />} value={tank.water} onChange={set('tank.water')} />
     </Box>
   );
 } // prettier-ignore

@@ -38,6 +38,7 @@ export const LabelledField = memo(function LabelledFieldOf({
           aria-invalid={error !== undefined}
           aria-describedby={errorId(error)}
           autoComplete="off"
+          data-flow
           {...rest}
         />
         {unit}

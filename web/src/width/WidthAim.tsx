@@ -61,7 +61,6 @@ function Questions({ input, set, bind, field }: Props) {
             <LabelledField
               label={say('width.aim.throw')}
               placeholder={say('width.aim.throwHint')}
-              data-flow
               {...field('throw.text')}
             />
           </Box>
@@ -109,21 +108,15 @@ function TrayLayout(props: Props) {
       )}
     >
       {!isTyped && (
-        <LabelledField label={say('width.aim.trays')} placeholder="17" data-flow {...field('layout.count')} />
+        <LabelledField label={say('width.aim.trays')} placeholder="17" {...field('layout.count')} />
       )}
       {!isTyped && (
-        <LabelledField
-          label={say('width.aim.traySpacing')}
-          placeholder="0.5"
-          data-flow
-          {...field('layout.spacing')}
-        />
+        <LabelledField label={say('width.aim.traySpacing')} placeholder="0.5" {...field('layout.spacing')} />
       )}
       {!isTyped && (
         <LabelledField
           label={say('width.aim.gap')}
           placeholder={say('width.aim.gapHint')}
-          data-flow
           {...field('layout.gap')}
         />
       )}
@@ -132,20 +125,10 @@ function TrayLayout(props: Props) {
         placeholder="-2 -1 -0.5 0 0.5 1 2"
         {...field('layout.positions')}
       />
-      <LabelledField
-        label={say('width.aim.trayLength')}
-        placeholder="0.5"
-        data-flow
-        {...field('tray.length')}
-      />
-      <LabelledField
-        label={say('width.aim.trayWidth')}
-        placeholder="0.3"
-        data-flow
-        {...field('tray.width')}
-      />
+      <LabelledField label={say('width.aim.trayLength')} placeholder="0.5" {...field('tray.length')} />
+      <LabelledField label={say('width.aim.trayWidth')} placeholder="0.3" {...field('tray.width')} />
       <Choice<LengthUnit> label={say('width.aim.trayUnit')} options={LENGTH_CHOICES} {...bind('tray.unit')} />
-      <LabelledField label={say('width.aim.passes')} placeholder="3" data-flow {...field('passes')} />
+      <LabelledField label={say('width.aim.passes')} placeholder="3" {...field('passes')} />
     </StatedDefault>
   );
 }

@@ -5,7 +5,6 @@ import { useState } from 'react';
 import { say, speak } from '@steady-scatter/words/width';
 import type { DocFormProps } from '../documents/DocPage.tsx';
 import { useRigs } from '../kinds/useRigs.ts';
-import { goOnWithEnter } from '../ui/goOnWithEnter.ts';
 import { NotesField } from '../ui/formParts.tsx';
 import { Catches } from './Catches.tsx';
 import { WidthAim } from './WidthAim.tsx';
@@ -32,7 +31,6 @@ export function WidthForm(props: DocFormProps<WidthTestInput>) {
       gridTemplateColumns={{ base: '1fr', lg: 'minmax(0, 1.1fr) minmax(0, 1fr)' }}
       gap={{ base: '18px', lg: '32px' }}
       alignItems="start"
-      onKeyDown={goOnWithEnter}
     >
       <Box minWidth={0} display={{ base: 'contents', lg: 'block' }}>
         {!(isMade && usesTrays) && <Box order={hasCatches ? 3 : 1}>{aim}</Box>}

@@ -80,7 +80,6 @@ const fieldOf = ({ input, sheet, set }: PartProps, name: Typed) => ({
   error: sheet.errors.find(({ field }) => field === name),
   onChange: (text: string) => set({ [name]: text }),
   minHeight: 'touch',
-  'data-flow': '',
 });
 
 const isUs = ({ tankUnit }: BrineInput): boolean => systemOf(tankUnit) === 'us';

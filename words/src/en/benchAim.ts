@@ -73,8 +73,8 @@ export const benchAim = {
   'bench.sentence.nozzles':
     '{count, plural, one {# nozzle} other {# nozzles}}{name, select, none {} other { {name}}}',
   'bench.sentence.noMarks': 'no scale yet',
-  'bench.sentence.rowsUnset': 'Row spacing is not set',
-  'bench.sentence.passesUnset': 'Pass spacing is not set',
+  'bench.sentence.widthUnset':
+    '{kind, select, hopper {Hopper width} rows {Row spacing} other {Pass spacing}} is not set',
   'bench.sentence.paceWalked': 'Pace: as the test runs are walked',
   'bench.sentence.pace': 'Pace {course} in {time}{usual, select, yes {, this machine’s usual} other {}}',
   'bench.sentence.scaleUnknown': 'Scale reads to the last digit of each weighing',

@@ -157,7 +157,7 @@ export const shell = {
   'shell.themeDay': 'Day theme',
   'shell.themeNight': 'Night theme',
   'shell.command.shortcuts': 'List the shortcuts',
-  'shell.skip': 'Skip to the sheet',
+  'shell.skip': 'Skip the menu',
   'shell.key.enter': 'Go on to the next thing to type',
   'shell.key.tab': 'Go on to the next field, unit or act',
   'shell.key.escape': 'Close what is open',

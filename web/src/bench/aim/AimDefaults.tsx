@@ -99,7 +99,6 @@ function WidthDefault({ input, on, bind, field, errorAt }: AimProps) {
       <LabelledField
         label={label}
         placeholder={spread === 'rows' ? '1.5 m, or 6600 m/ha' : '9 ft'}
-        data-flow
         {...field('width.text')}
       />
       <Choice label={say('bench.aim.widthIs')} options={BY} {...bind('width.by')} />
@@ -199,10 +198,9 @@ export function AimDefaults(props: AimProps) {
         <LabelledField
           label={say('bench.aim.course')}
           placeholder={say('bench.aim.courseHint')}
-          data-flow
           {...field('pace.course')}
         />
-        <LabelledField label={say('bench.aim.time')} placeholder="27.2" data-flow {...field('pace.time')} />
+        <LabelledField label={say('bench.aim.time')} placeholder="27.2" {...field('pace.time')} />
       </StatedDefault>
       {sprays ? (
         <Caught {...props} />
@@ -215,7 +213,6 @@ export function AimDefaults(props: AimProps) {
           <LabelledField
             label={say('bench.aim.scaleStep')}
             placeholder={say('bench.aim.scaleStepHint')}
-            data-flow
             {...field('scaleStep')}
             onFocus={onScaleStep}
           />

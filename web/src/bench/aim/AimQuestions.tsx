@@ -144,7 +144,6 @@ function GuideFields({ input, bind, field }: Pick<AimProps, 'input' | 'bind' | '
       <LabelledField
         label={say('bench.aim.settings')}
         placeholder={input.settings === '' ? 'C, D, E' : ''}
-        data-flow
         {...field('settings')}
       />
     </Box>
@@ -181,7 +180,6 @@ function RateQuestion({ input, on, bind, field, set }: AimProps) {
           <LabelledField
             label={say('bench.aim.rateTyped')}
             placeholder="3.33"
-            data-flow
             inputMode="decimal"
             unit={<Box whiteSpace="nowrap">{UNITS[unit].symbol}</Box>}
             {...field('target.amount')}

@@ -217,6 +217,7 @@ it('a hopper has a width of its own, rows a distance', () => {
   expect(widthText(of('3'), { ...RIG, kind: 'push-drop' }, null)).toBe('The hopper is 3 ft wide');
   expect(widthText(of('5'), { ...RIG, kind: 'row-distributor' }, null)).toBe('Rows 5 ft apart');
   expect(widthText(of(''), null, null)).toBe('Pass spacing is not set');
+  expect(widthText(of(''), { ...RIG, kind: 'push-drop' }, null)).toBe('Hopper width is not set');
 });
 
 it('a rate that several jobs have is offered once, and none where rates are on a length', () => {

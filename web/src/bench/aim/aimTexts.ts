@@ -33,12 +33,11 @@ export function widthText(
   accepted: AcceptedInput | null,
 ): string {
   const spread = rig ? rigKind(rig.kind).width : 'passes';
-  if (width.text.trim() === '')
-    return spread === 'rows' ? say('bench.sentence.rowsUnset') : say('bench.sentence.passesUnset');
+  if (width.text.trim() === '') return say('bench.sentence.widthUnset', { kind: spread });
   const length = textWithUnit(width.text, width.unit);
   const isTested = accepted !== null && isSame(width, accepted);
   return say('bench.sentence.width', {
-    kind: spread === 'hopper' ? 'hopper' : spread === 'rows' ? 'rows' : 'passes',
+    kind: spread,
     length,
     from: isTested ? 'trays' : rig && isSame(width, rig.width) ? 'usual' : 'typed',
     day: isTested ? dayText(accepted.onDay) : '',

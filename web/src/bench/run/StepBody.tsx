@@ -61,7 +61,6 @@ const MarkField = ({ label, run, at, errorAt, onType }: StepProps & { label: str
       label={label}
       value={run.setting}
       minHeight="touch"
-      data-flow
       error={errorAt(`runs.${at}.setting`)}
       onChange={(setting) => onType({ setting })}
     />

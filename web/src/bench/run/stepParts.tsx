@@ -36,7 +36,6 @@ export function ReadingField({ field, input, run, at, errorAt, onType }: { field
       }
       placeholder={field.placeholder}
       value={text}
-      data-flow
       minHeight={{ base: '60px', md: '48px' }}
       fontSize={{ base: '24px', md: '19px' }}
       fontVariantNumeric="tabular-nums"

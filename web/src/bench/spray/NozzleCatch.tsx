@@ -32,7 +32,6 @@ export function NozzleCatch({ fields, ...props }: StepProps & { fields: readonly
       label={speak(label)}
       placeholder={placeholder}
       value={typing?.id === id ? typing.text : (run.readings[id] ?? '')}
-      data-flow
       inputMode="decimal"
       minHeight={{ base: '60px', md: '48px' }}
       fontSize={{ base: '22px', md: '19px' }}
