@@ -1,7 +1,7 @@
 // Theme: semantic tokens for day and night, type, and a recipe for each part of the library that is used.
 // Everything with a colour, a font or a focus ring gets it from here. The library's own tokens and recipes are left out: they weigh more
 // than all of this app's screens, and are made ready at each start.
-import { createSystem, defaultBaseConfig, defineConfig, type SystemContext } from '@chakra-ui/react';
+import { createSystem, defaultBaseConfig, defineConfig } from '@chakra-ui/react';
 import { recipes, slotRecipes } from './recipes.ts';
 import { fonts, fontWeights, semanticColors, shadows, sizes } from './tokens.ts';
 
@@ -33,15 +33,4 @@ const config = defineConfig({
   },
 });
 
-const made = createSystem(defaultBaseConfig, config);
-
-/** The library works the recipe of an element out anew at each drawing of it; each stands as it was worked out first. */
-function recipesOnce(cva: typeof made.cva): typeof made.cva {
-  const known = new WeakMap<object, ReturnType<typeof cva>>();
-  return ((recipe: object) => {
-    if (!known.has(recipe)) known.set(recipe, cva(recipe));
-    return known.get(recipe)!;
-  }) as typeof cva;
-}
-
-export const system: SystemContext = { ...made, cva: recipesOnce(made.cva) };
+export const system = createSystem(defaultBaseConfig, config);
