@@ -154,5 +154,6 @@ test('from today to a finished record in one path; the plan knows that it was sp
   await page.getByRole('button', { name: 'List', exact: true }).click();
   await expect(page.getByRole('row', { name: /Potash 0-0-60.*spread on/ })).toBeVisible();
   await go(page, '/today');
+  await expect(page.getByText(/Potash 0-0-60 on School/)).toBeVisible();
   await expect(page.getByText(/Potash 0-0-60 on Sports meadow/)).toHaveCount(0);
 }); // prettier-ignore

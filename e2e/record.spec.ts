@@ -3,7 +3,7 @@ import { expect, test } from '@playwright/test';
 import { expectAccessible, openOwnCopy, PHONE, go } from './support.ts';
 
 test.describe('after the work, on a phone', () => {
-  test.use({ ...PHONE, serviceWorkers: 'allow' });
+  test.use({ ...PHONE });
 
   test('work is recorded without a network, sent on return, corrected with a reason; the drift of the machine is told', async ({ page, context }) => {
     const job = await openOwnCopy(page, 'Spring feed, lake front', 'Feed on a phone');

@@ -59,7 +59,7 @@ test('a guide is entered: its gap is shown on the ruler and closed; then three s
 }); // prettier-ignore
 
 test.describe('at night, on a phone', () => {
-  test.use({ ...PHONE, colorScheme: 'dark', serviceWorkers: 'allow' });
+  test.use({ ...PHONE, colorScheme: 'dark' });
 
   test('25 °F falling from the station: two entries to the rate; a storm of two rounds, one without a network, in the season', async ({ page, context }) => {
     await page.goto('/winter');
@@ -87,6 +87,8 @@ test.describe('at night, on a phone', () => {
     await page.getByRole('link', { name: 'Back to storm' }).click();
     await expect(page.getByRole('heading', { name: 'Round 1', exact: true })).toBeVisible();
     await context.setOffline(true);
+    // What tells of it moves the page down.
+    await expect(page.getByText(/^The server does not answer/)).toBeVisible();
     await page.getByRole('link', { name: 'Start round 2' }).click();
     await expect(page.getByRole('heading', { name: 'Round 2: 0 of 6 areas done' })).toBeVisible();
     await page.getByRole('button', { name: 'Done: Main walk' }).click();

@@ -19,6 +19,20 @@ describe('what a day asks', () => {
     expect(told({ jobs: [job('Lawn', days)] })).toEqual(['overdue Lawn 2026-03-20']);
   });
 
+  it('one that was spread late is spread, however late; the one that is due is not', () => {
+    const [march, april] = ['2026-03-05', '2026-04-15'];
+    expect(told({ jobs: [job('Lawn', [march], { recorded: ['2026-04-02'] })] })).toEqual([]);
+    expect(told({ jobs: [job('Lawn', [march], { recorded: ['2026-02-01'] })] })).toEqual([
+      'overdue Lawn 2026-03-05',
+    ]);
+    // Spread in two goes, and nearer to the first: it was the first.
+    const twice = { recorded: ['2026-03-20', '2026-03-21'] };
+    expect(told({ jobs: [job('Lawn', [march, april], twice)] })).toEqual(['overdue Lawn 2026-04-15']);
+    // The second was spread on its day: what came late before it was the first.
+    const both = { recorded: ['2026-03-25', april] };
+    expect(told({ jobs: [job('Lawn', [march, april], both)] })).toEqual([]);
+  });
+
   it('a job that is held says so', () => {
     expect(todayLines(facts({ jobs: [job('Lawn', ['2026-04-18'], { isReady: false })] }))[0]).toMatchObject({ isReady: false }); // prettier-ignore
   });

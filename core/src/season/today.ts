@@ -1,4 +1,4 @@
-import { daysUntil } from '../fields/days.ts';
+import { daysApart, daysUntil } from '../fields/days.ts';
 
 /** What a day can ask of a crew, the most urgent kinds first. */
 export const TODAY_KINDS = [
@@ -38,7 +38,7 @@ export interface TodayJob {
   readonly name: string;
   readonly days: readonly string[];
   readonly isReady: boolean;
-  /** Something is recorded of it since its first day. */
+  /** The days of its records. */
   readonly recorded: readonly string[];
 }
 
@@ -75,11 +75,21 @@ const BACK = 45;
 /** A portion that was recorded so near to its day was it. */
 const NEAR = 10;
 
-/** The next portion of a job that is not recorded, between so long ago and a week ahead. */
-function openDay({ days, recorded }: TodayJob, today: string): string | null {
-  const isDone = (day: string) => recorded.some((each) => Math.abs(daysUntil(each, day)) <= NEAR);
-  return days.find((day) => day !== '' && daysUntil(day, today) <= BACK && daysUntil(today, day) <= AHEAD && !isDone(day)) ?? null; // prettier-ignore
+const isNear = (one: string, other: string): boolean => daysApart(one, other) <= NEAR;
+
+/** The portions that no record stands for. A record near to none of them is of one that came late: the last open one before it. */
+function openDays({ days, recorded }: TodayJob): readonly string[] {
+  const late = [...new Set(recorded)].filter((each) => !days.some((day) => isNear(each, day))).toSorted();
+  const open = days.filter((day) => day !== '' && !recorded.some((each) => isNear(each, day)));
+  return late.reduce((left, each) => {
+    const done = left.findLast((day) => day < each);
+    return left.filter((day) => day !== done);
+  }, open);
 }
+
+/** The next portion of a job that is not recorded, between so long ago and a week ahead. */
+const openDay = (job: TodayJob, today: string): string | null =>
+  openDays(job).find((day) => daysUntil(day, today) <= BACK && daysUntil(today, day) <= AHEAD) ?? null;
 
 /** As many lines as there is room for: the first of each kind, then further ones; where there are more kinds than lines, the most urgent. */
 function roomFor(all: readonly TodayLine[]): TodayLine[] {
@@ -113,9 +123,9 @@ export function todayLines(facts: TodayFacts): TodayLine[] {
       return day === null ? [] : [{ job, day }];
     })
     .toSorted((a, b) => a.day.localeCompare(b.day) || a.job.name.localeCompare(b.job.name));
-  const isNear = (day: string) => daysUntil(day, today) <= BACK && daysUntil(today, day) <= AHEAD;
+  const isShown = (day: string) => daysUntil(day, today) <= BACK && daysUntil(today, day) <= AHEAD;
   const planned = portions
-    .filter(({ onDay }) => isNear(onDay))
+    .filter(({ onDay }) => isShown(onDay))
     .map(({ id, name, onDay, isHeld }) => Object.assign(line(isHeld ? 'held' : onDay < today ? 'overdue' : 'due', name, id, onDay, false), { isPlanned: true }));
   const ofJobs = open.map(({ job, day }) => line(day < today ? 'overdue' : 'due', job.name, job.id, day, job.isReady));
   return roomFor([
