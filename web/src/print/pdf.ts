@@ -2,6 +2,7 @@ import bold from '@expo-google-fonts/atkinson-hyperlegible-next/700Bold/Atkinson
 import regular from '@expo-google-fonts/atkinson-hyperlegible-next/400Regular/AtkinsonHyperlegibleNext_400Regular.ttf?url';
 import pdfMake from 'pdfmake/build/pdfmake';
 import type { TDocumentDefinitions } from 'pdfmake/interfaces';
+import { standsAlone } from './headingOver.ts';
 
 /** The one face of printed sheets: the same as on the screen. */
 export const PRINT_FONT = 'Hyperlegible';
@@ -27,4 +28,10 @@ const inTheFace = (document: TDocumentDefinitions): TDocumentDefinitions =>
 
 /** A document as a PDF file. It is plain data: no functions in it. */
 export const pdfOf = (document: TDocumentDefinitions): Promise<Blob> =>
-  pdfMake.createPdf({ defaultStyle: { font: PRINT_FONT, fontSize: 11 }, ...inTheFace(document) }).getBlob();
+  pdfMake
+    .createPdf({
+      defaultStyle: { font: PRINT_FONT, fontSize: 11 },
+      pageBreakBefore: standsAlone,
+      ...inTheFace(document),
+    })
+    .getBlob();

@@ -3,6 +3,7 @@ import { systemOf, type AreaUnit } from '@steady-scatter/core/quantities';
 import { dayOfRow, logReport, type DoneRow, type ReportPart } from '@steady-scatter/core/season';
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces';
 import { say } from '@steady-scatter/words/record';
+import { headingOver, WHOLE_LINES } from '../print/headingOver.ts';
 import { pdfOf } from '../print/pdf.ts';
 import { dayText } from '../ui/dayText.ts';
 import { shownIn } from '../units/shownIn.ts';
@@ -28,12 +29,12 @@ function partRow({ name, count, areaM2, products, nutrients, saltKg, chlorideKg 
 } // prettier-ignore
 
 const partTable = (heading: string, parts: readonly ReportPart[], units: Units): Content[] => [
-  { text: heading, bold: true, fontSize: 13, margin: [0, 12, 0, 4] },
+  headingOver(heading),
   {
     layout: 'lightHorizontalLines',
     fontSize: 10,
     table: {
-      headerRows: 1,
+      ...WHOLE_LINES,
       widths: [120, 40, 60, '*', '*'],
       body: [
         [say('log.pdf.where'), say('log.pdf.times'), say('log.pdf.ground'), say('log.pdf.products'), say('log.pdf.delivered')].map(bold),
@@ -78,12 +79,12 @@ export function logPaper({ crew, from, to, rows, area }: LogPaper): TDocumentDef
       { text: [crew, say('log.pdf.days', { from: dayText(from), to: dayText(to) }), say('log.pdf.count', { count: all.count })].filter(Boolean).join(' · ') },
       ...partTable(say('log.pdf.bySite'), [...sites, { ...all, name: say('log.pdf.all') }], units),
       ...partTable(say('log.pdf.byPerson'), people, units),
-      { text: say('log.pdf.records'), bold: true, fontSize: 13, margin: [0, 12, 0, 4] },
+      headingOver(say('log.pdf.records')),
       {
         layout: 'lightHorizontalLines',
         fontSize: 9,
         table: {
-          headerRows: 1,
+          ...WHOLE_LINES,
           widths: [60, 110, 130, 130, 90, '*'],
           body: [[say('log.pdf.day'), say('log.pdf.area'), say('log.pdf.product'), say('log.pdf.amount'), say('log.pdf.by'), say('log.pdf.weather')].map(bold), ...rows.map(recordRow)],
         },

@@ -1,6 +1,7 @@
 import type { SeasonSite } from '@steady-scatter/core/plan';
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces';
 import { say } from '@steady-scatter/words/report';
+import { headingOver, WHOLE_LINES } from '../print/headingOver.ts';
 import { pdfOf } from '../print/pdf.ts';
 import { dayText } from '../ui/dayText.ts';
 import { siteTables, type ReportTable, type ReportUnits } from './reportTable.ts';
@@ -23,7 +24,7 @@ function tableOf({ headings, rows }: ReportTable, hasWhole: boolean): Content {
     layout: 'lightHorizontalLines',
     fontSize: 8,
     margin: [0, 0, 0, 6],
-    table: { headerRows: 1, widths: headings.map((_, index) => (index === 0 ? 110 : 'auto')), body: [headings.map((text, index): TableCell => ({ text, bold: true, alignment: index === 0 ? 'left' : 'right' })), ...body] },
+    table: { ...WHOLE_LINES, widths: headings.map((_, index) => (index === 0 ? 110 : 'auto')), body: [headings.map((text, index): TableCell => ({ text, bold: true, alignment: index === 0 ? 'left' : 'right' })), ...body] },
   };
 } // prettier-ignore
 
@@ -31,7 +32,7 @@ function siteTable(site: SeasonSite, units: ReportUnits): Content[] {
   const tables = siteTables(site, units);
   const warned = [...new Set(tables.flatMap(({ rows }) => rows.flat().flatMap(({ warns }) => warns ?? [])))];
   return [
-    { text: site.siteName || say('report.unnamed'), bold: true, fontSize: 13, margin: [0, 12, 0, 4] },
+    headingOver(site.siteName || say('report.unnamed')),
     ...tables.map((table) => tableOf(table, site.lines.length > 1)),
     ...(warned.length > 0 ? [{ text: `* ${warned.join(', ')}`, fontSize: 8 }] : []),
   ];
