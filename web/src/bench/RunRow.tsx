@@ -32,7 +32,7 @@ import { WorkingLine } from '../ui/WorkingLine.tsx';
 import type { CalibrationContext } from './calibrationContext.ts';
 
 /** Test run, setting, put out, rate, against what is wanted. */
-export const RUN_COLUMNS = { base: '34px 1fr 1.3fr 1.5fr', md: '40px 96px 1fr 1.2fr 1.3fr 24px' };
+export const RUN_COLUMNS = { base: '34px 1fr 1.3fr 1.5fr', md: '34px 92px 1fr 1.2fr 1.3fr 24px' };
 
 const Toggle = chakra('button', {
   base: {
