@@ -87,9 +87,13 @@ function openDays({ days, recorded }: TodayJob): readonly string[] {
   }, open);
 }
 
-/** The next portion of a job that is not recorded, between so long ago and a week ahead. */
+/** Between so long ago and a week ahead. */
+const isShown = (day: string, today: string): boolean =>
+  daysUntil(day, today) <= BACK && daysUntil(today, day) <= AHEAD;
+
+/** The next portion of a job that is not recorded. */
 const openDay = (job: TodayJob, today: string): string | null =>
-  openDays(job).find((day) => daysUntil(day, today) <= BACK && daysUntil(today, day) <= AHEAD) ?? null;
+  openDays(job).find((day) => isShown(day, today)) ?? null;
 
 /** As many lines as there is room for: the first of each kind, then further ones; where there are more kinds than lines, the most urgent. */
 function roomFor(all: readonly TodayLine[]): TodayLine[] {
@@ -123,9 +127,8 @@ export function todayLines(facts: TodayFacts): TodayLine[] {
       return day === null ? [] : [{ job, day }];
     })
     .toSorted((a, b) => a.day.localeCompare(b.day) || a.job.name.localeCompare(b.job.name));
-  const isShown = (day: string) => daysUntil(day, today) <= BACK && daysUntil(today, day) <= AHEAD;
   const planned = portions
-    .filter(({ onDay }) => isShown(onDay))
+    .filter(({ onDay }) => isShown(onDay, today))
     .map(({ id, name, onDay, isHeld }) => Object.assign(line(isHeld ? 'held' : onDay < today ? 'overdue' : 'due', name, id, onDay, false), { isPlanned: true }));
   const ofJobs = open.map(({ job, day }) => line(day < today ? 'overdue' : 'due', job.name, job.id, day, job.isReady));
   return roomFor([
