@@ -6,8 +6,10 @@ function keysOn(page: Page) {
   const { keyboard } = page;
   /** Presses Tab, or Shift+Tab to what stands before, until something has the focus, or one of a group. */
   const reach = async (place: Locator): Promise<void> => {
-    const hasFocus = () => place.evaluate((element) => element.contains(document.activeElement));
-    const isBefore = await place.evaluate(
+    // Found once: to find it by its name again after each key takes longer than the key.
+    const goal = await place.elementHandle();
+    const hasFocus = () => goal.evaluate((element) => element.contains(document.activeElement));
+    const isBefore = await goal.evaluate(
       (element) =>
         element.compareDocumentPosition(document.activeElement!) === Node.DOCUMENT_POSITION_FOLLOWING,
     );

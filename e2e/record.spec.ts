@@ -69,23 +69,3 @@ test('a look two weeks later stands with its photo; what is short on the shelf i
   await expect(page.getByText('9 packages')).toBeVisible();
   await expectAccessible(page);
 }); // prettier-ignore
-
-test('the ledger tells what a year brought to an area, what is left, and leads to its records; a sheet over the cap says how much is still allowed', async ({ page }) => {
-  await page.goto('/log/ledger');
-  await page.getByLabel('Held against').selectOption({ label: 'Tarn Hollow, lake side' });
-  await page.getByRole('link', { name: 'Bandstand lawn, Lake front' }).click();
-  const area = page.getByRole('region', { name: 'Bandstand lawn, Lake front' });
-  await expect(area.getByRole('link', { name: /^3\.\d+ lb \/ 1000 ft² of 3\.50 lb/ })).toBeVisible();
-  await expect(area.getByRole('img', { name: 'Delivered each month on Bandstand lawn' })).toBeVisible();
-  await expectAccessible(page);
-  await area.getByRole('row', { name: /Lake feed 24-0-8/ }).getByRole('link', { name: '3', exact: true }).click();
-  await expect(page.getByText('3 records')).toBeVisible();
-
-  const job = await openOwnCopy(page, 'Lake front, September feed', 'October feed');
-  await page.getByLabel('Day of the job').fill('2026-10-20');
-  await page.getByLabel('Rule set').selectOption({ label: 'Tarn Hollow, lake side' });
-  const broken = page.getByRole('list', { name: 'Rules that are broken' });
-  await expect(broken.getByText('most nitrogen in a year')).toBeVisible();
-  await expect(broken).toContainText(/so far/);
-  expect(job).not.toBe('');
-}); // prettier-ignore

@@ -131,6 +131,8 @@ test('a vertex is dragged, and what is typed follows; what cannot be is drawn an
   await expect(page.getByRole('alert')).toContainText('cannot close to a triangle');
   await page.getByLabel('Side c').fill('25');
   await expect(page.getByRole('alert')).toHaveCount(0);
+  await page.getByLabel('Shape', { exact: true }).selectOption('offsets');
+  await expectAccessible(page);
 });
 
 const LOOP = [[0, 0], [80, 0], [80, 50], [40, 62], [0, 50], [0, 3]] as const; // prettier-ignore
@@ -155,6 +157,7 @@ test('a walked edge comes in from a GPX file and goes out as GeoJSON; what is wr
     .join(' ')}</coordinates></LineString></Placemark></kml>`;
   await chooseFile(page, 'swapped.kml', swapped);
   await expect(page.getByRole('alert')).toContainText('look swapped');
+  await expectAccessible(page);
   await page.getByRole('button', { name: 'Read it the other way round' }).click();
   await expect(page.getByText('Lee side')).toBeVisible();
 
@@ -178,7 +181,9 @@ test('a walked edge comes in from a GPX file and goes out as GeoJSON; what is wr
   expect(features[0]!.geometry.coordinates[0]![0]).toHaveLength(6);
 });
 
-test('the plan is printed to scale, and a drawing saved', async ({ page }) => {
+test('the plan is printed to scale, a drawing saved; buffers are counted apart, rows told in each way', async ({
+  page,
+}) => {
   await openArea(page, 'Lake front', 'Bandstand lawn');
   const { bytes } = await saved(page, () => page.getByRole('button', { name: 'Plan as PDF' }).click());
   const pdf = await getDocumentProxy(new Uint8Array(bytes));
@@ -206,9 +211,7 @@ test('the plan is printed to scale, and a drawing saved', async ({ page }) => {
     ([, a, b]) => Number(b) - Number(a),
   );
   expect(Math.max(...xs)).toBeCloseTo((62 * 304.8) / scale, 1);
-});
 
-test('buffers are counted apart, rows told in each way', async ({ page }) => {
   await openArea(page, 'Sports meadow', 'Meadow, walked edge');
   await expect
     .poll(() => lineText(page, 'Placed drawing'))
@@ -261,14 +264,4 @@ test('areas chosen on a sheet bring their size and band, and tell when they were
   await expect(page.getByText(/measured again since/)).toHaveCount(0);
   await page.getByLabel('Upper bank, measured as').fill('1 900');
   await expect(page.getByText('from Weir bank')).toHaveCount(0);
-});
-
-test('choosing a shape and a file are accessible', async ({ page }) => {
-  await openArea(page, 'Lake front', 'Slipway bank');
-  await page
-    .getByRole('button', { name: /baseline with offsets/ })
-    .first()
-    .click();
-  await page.getByRole('button', { name: 'Boundary from a file' }).click();
-  await expectAccessible(page);
 });

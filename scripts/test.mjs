@@ -64,14 +64,19 @@ await ensureNpmPackages();
 await ensureDebian('mariadb');
 await ensureDebian('chromium');
 mkdirSync(CACHE, { recursive: true });
-const counts = await Promise.all([
+// They leave a core idle now and then: the tests of units begin beside them.
+const checks = Promise.all([
   check('Lint', bin('oxlint'), ['--type-aware', '--deny-warnings']),
   check('Format', bin('prettier'), ['--check', '--log-level', 'warn', '--cache', '--cache-location', join(CACHE, 'prettier'), '.']), // prettier-ignore
   check('Types', bin('tsc'), ['-b']),
 ]);
 await ensureBuilt();
-counts.push(await check('First load', process.execPath, ['scripts/first-load.mjs']));
-counts.push(await unitAndServerTests(), await browserTests());
+const counts = [
+  await check('First load', process.execPath, ['scripts/first-load.mjs']),
+  await unitAndServerTests(),
+  ...(await checks),
+  await browserTests(),
+];
 
 /** @param {keyof Count} what */
 const sum = (what) => counts.reduce((total, count) => total + count[what], 0);

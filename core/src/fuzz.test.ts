@@ -3,6 +3,7 @@ import fc from 'fast-check';
 import { afterAll, describe, expect, it } from 'vitest';
 import { speak } from '@steady-scatter/words/everything';
 import { NUMERIC } from './fuzzNumbers.ts';
+import { tries } from './fuzzSize.ts';
 import { ofRecords } from './fuzzRecords.ts';
 import * as exported from './index.ts';
 import { InputError } from './index.ts';
@@ -55,7 +56,7 @@ describe('functions of numbers', () => {
       fc.property(fc.tuple(...args), (given) => {
         keeps(() => call(...(given as never[])));
       }),
-      { seed: 31, numRuns: 300 },
+      { seed: 31, numRuns: tries(300) },
     );
   });
 });
@@ -105,9 +106,9 @@ const CALIBRATIONS = DEMO.calibrations.map(({ id, input }) => ({
   ),
 }));
 
-/** Runs what follows from each demo document with its texts mangled, some hundred times. */
+/** Runs what follows from each demo document with its texts mangled, many times. */
 function mangle(about: (draw: () => number, seed: number) => void): void {
-  for (let seed = 1; seed <= 120; seed += 1) about(exported.seeded(seed), seed);
+  for (let seed = 1; seed <= tries(120); seed += 1) about(exported.seeded(seed), seed);
 }
 
 describe('documents with anything typed in them', () => {

@@ -24,10 +24,14 @@ export async function viewsOf(address) {
   const [jobs, sites, calibrations, rigs, widths, products, soil, rules] = await Promise.all([
     ids('jobs', 3), ids('sites'), ids('calibrations', 3), ids('rigs', 2), ids('width-tests'), ids('products', 2), ids('soil-tests'), ids('rule-sets'),
   ]); // prettier-ignore
+  const [lawn] = /** @type {{ areaKey: string }[]} */ (
+    await (await fetch(`${address}/api/ledger?from=2026-01-01&to=2026-12-31`)).json()
+  );
+  const held = new URLSearchParams({ area: lawn?.areaKey ?? '', rules: rules[0] ?? '', year: '2026-01-01' });
   /** @param {string} path @param {readonly string[]} of */
   const each = (path, of) => of.map((id) => `${path}/${id}`);
   return [
-    '/', '/jobs', '/today', '/log', '/log/ledger', '/log/season', '/plans', '/plans/new', `/plans/${plan}`, `/shelf/${feed}/lots/LF-2604`, '/log/looks', '/people', '/people/new', `/jobs/${walked}/run`, `/jobs/${done}/after`, ...each('/jobs', jobs), ...['machine', 'test', 'width'].map((stop) => `/jobs/${jobs[0]}/${stop}`), '/new/machine', '/sites', '/sites/new', ...each('/sites', sites),
+    '/', '/jobs', '/today', '/log', '/log/ledger', `/log/ledger?${held.toString()}`, '/log/season', '/plans', '/plans/new', `/plans/${plan}`, `/shelf/${feed}/lots/LF-2604`, '/log/looks', '/people', '/people/new', `/jobs/${walked}/run`, `/jobs/${done}/after`, ...each('/jobs', jobs), ...['machine', 'test', 'width'].map((stop) => `/jobs/${jobs[0]}/${stop}`), '/new/machine', '/sites', '/sites/new', ...each('/sites', sites),
     '/bench', '/bench/quick', '/bench/new', ...each('/bench', calibrations), `/bench/${calibrations[0]}/run`,
     '/bench/rigs', '/bench/rigs/new', ...each('/bench/rigs', rigs), '/bench/width', '/bench/width/new', ...each('/bench/width', widths),
     `/bench/${boom}`, `/bench/${boom}/run`, `/bench/rigs/${rig}`, '/bench/nozzles', '/bench/nozzles/new', `/jobs/${tank}`, '/patch',

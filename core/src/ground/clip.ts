@@ -156,6 +156,10 @@ function aroundShort(line: Outline, distanceM: number, closed: boolean): Ground 
   );
 }
 
+/** Those that are more than one point: the library breaks down at one that has nothing around it. */
+const extended = (paths: Paths64): Paths64 =>
+  paths.filter(([first, ...rest]) => rest.some(({ x, y }) => x !== first!.x || y !== first!.y));
+
 /**
  * Ground without a strip along all its edges, those of its holes too: what a trim pass leaves. A distance below 0 makes it wider.
  *
@@ -169,7 +173,7 @@ export function inset(ground: Ground, distanceM: number): Ground {
   const { scale, into, back } = wholeNumbers(outlines, Math.abs(distanceM));
   const delta = -distanceM * scale;
   const arc = Math.max(Math.abs(delta) * INSET_ARC, 1);
-  return back(inflatePaths(into(outlines), delta, JoinType.Round, EndType.Polygon, 2, arc));
+  return back(inflatePaths(extended(into(outlines)), delta, JoinType.Round, EndType.Polygon, 2, arc));
 }
 
 /**
@@ -183,7 +187,12 @@ export function joined(ground: Ground, withinM: number): Ground {
   const outlines = enclosing(ground);
   if (outlines.length < 2) return outlines;
   const { scale, into, back } = wholeNumbers(outlines, withinM);
-  const grown = inflatePaths(into(outlines), (withinM / 2) * scale, JoinType.Miter, EndType.Polygon);
+  const grown = inflatePaths(
+    extended(into(outlines)),
+    (withinM / 2) * scale,
+    JoinType.Miter,
+    EndType.Polygon,
+  );
   return back(inflatePaths(grown, (-withinM / 2) * scale, JoinType.Miter, EndType.Polygon));
 }
 

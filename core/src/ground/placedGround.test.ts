@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { speak } from '@steady-scatter/words/everything';
-import { around, difference, groundArea, groundOf, intersection, union } from './clip.ts';
+import { around, difference, groundArea, groundOf, inset, intersection, joined, union } from './clip.ts';
 import { blankPace, measureArea, evaluatePaces, type BoundaryInput, type Point } from './index.ts';
 
 const noPace = evaluatePaces(blankPace('m'), 'pace');
@@ -54,6 +54,14 @@ describe('placed ground', () => {
       4,
     );
   });
+});
+
+it('an outline whose corners all lie in one place is no ground: no strip is taken off it, and it joins nothing', () => {
+  const spot = { x: 3, y: 4 };
+  const square = [{ x: 0, y: 0 }, { x: 4, y: 0 }, { x: 4, y: 4 }, { x: 0, y: 4 }]; // prettier-ignore
+  for (const strip of [1, 5e-11, -1]) expect(inset([[spot, spot, spot]], strip)).toEqual([]);
+  expect(groundArea(inset([square, [spot, spot, spot]], 1))).toBeCloseTo(4, 6);
+  expect(groundArea(joined([square, [spot, spot, spot]], 0.1))).toBeCloseTo(16, 6);
 });
 
 describe('ground around a long line', () => {

@@ -81,7 +81,7 @@ function slopesOf(x: readonly number[], y: readonly number[]): number[] {
  * Two points give a line.
  *
  * @param points at least two, in the order of x, each x once, weights above 0
- * @throws InputError curve.points
+ * @throws InputError curve.points; number.unusable where the points lie too far apart for numbers
  * @example settingCurve([1.1, 2.6, 4.9, 6.4].map((y, index) => ({ x: 4 + 2 * index, y, weight: 1 }))).solve(3.6) // 6.881830
  */
 export function settingCurve(points: readonly CurvePoint[]): SettingCurve {
@@ -89,7 +89,7 @@ export function settingCurve(points: readonly CurvePoint[]): SettingCurve {
   const pool = pooled(points);
   const x = pool.map((point) => point.x);
   const y = pool.map((point) => point.y);
-  const slopes = slopesOf(x, y);
+  const slopes = slopesOf(x, y).map((slope) => finite(slope, 'slope'));
   const piece = (value: number): number => {
     const after = x.findIndex((edge) => edge > value);
     return after <= 0 ? (after === 0 ? 0 : x.length - 2) : after - 1;

@@ -40,6 +40,7 @@ import {
   withRuns,
   type WorksheetInput,
 } from '../index.ts';
+import { tries } from '../fuzzSize.ts';
 import { untrue } from './asArithmetic.ts';
 import { bracket, operator, term } from './index.ts';
 
@@ -114,7 +115,7 @@ describe('the lines of Tarn Hollow hold as they stand', () => {
 const number = (min: number, max: number) =>
   fc.double({ min, max, noNaN: true }).map((value) => value.toFixed(2));
 
-it('sheets with any numbers, kinds and units', { timeout: 30_000 }, () => {
+it('sheets with any numbers, kinds and units', () => {
   const any = fc.record({
     of: fc.constantFrom('N' as const, 'K2O' as const, 'product' as const),
     amount: number(0.2, 3),
@@ -153,7 +154,7 @@ it('sheets with any numbers, kinds and units', { timeout: 30_000 }, () => {
       };
       for (const line of sheetLines(input, '2026-04-18', null)) isTrue(line);
     }),
-    { seed: 121, numRuns: 60 },
+    { seed: 121, numRuns: tries(60) },
   );
 });
 
@@ -203,7 +204,7 @@ it.each(METHOD_IDS)(
         const lines = benchLines(input, rig);
         for (const line of lines) if (!noFlow) isTrue(line);
       }),
-      { seed: 122, numRuns: 150 },
+      { seed: 122, numRuns: tries(150) },
     );
   },
 );

@@ -12,11 +12,13 @@ function onScreen() {
     arrive = resolve;
   });
   const run = vi.fn();
+  let close = () => {};
   const Panel = lazy(async () => {
     await come;
     return {
       default: function Part({ typedAhead, onClose }: PanelProps) {
         const [typed] = useState(typedAhead);
+        close = onClose;
         return <button onClick={onClose}>{`Panel with “${typed}”`}</button>;
       },
     };
@@ -36,7 +38,7 @@ function onScreen() {
       </CommandsProvider>
     </PreferencesProvider>,
   );
-  return { person: userEvent.setup(), run, arrive: () => act(async () => arrive()) };
+  return { person: userEvent.setup(), run, arrive: () => act(async () => arrive()), close: () => close() };
 }
 
 it('what is typed while a panel is on its way is the panel’s: no field gets it, and no command is run by it', async () => {
@@ -62,4 +64,23 @@ it('a panel that was open before stands at once, with nothing of then', async ()
   await person.click(screen.getByRole('button'));
   await person.keyboard('n');
   expect(run).toHaveBeenCalledTimes(1);
+});
+
+it('a key that is pressed as a panel has just gone is heard', async () => {
+  const { person, arrive, close } = onScreen();
+  await arrive();
+  await person.keyboard('{Control>}k{/Control}');
+  await screen.findByRole('button');
+  const heard = vi.fn();
+  const seen = new MutationObserver(() => {
+    if (screen.queryByRole('button')) return;
+    seen.disconnect();
+    window.dispatchEvent(new KeyboardEvent('keydown', { key: 'k', ctrlKey: true }));
+    heard();
+  });
+  seen.observe(document.body, { childList: true, subtree: true });
+  // Of itself, as its part does it: what follows from it comes after what is seen.
+  setTimeout(close);
+  await waitFor(() => expect(heard).toHaveBeenCalled());
+  expect(await screen.findByRole('button')).toBeTruthy();
 });

@@ -1,4 +1,4 @@
-import { createContext, Suspense, use, useCallback, useEffect, useMemo, useRef, useState, useTransition, type ReactNode } from 'react'; // prettier-ignore
+import { createContext, Suspense, use, useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState, useTransition, type ReactNode } from 'react'; // prettier-ignore
 import { usePreferences } from '../settings/PreferencesProvider.tsx';
 import { commandFor, type Command } from './commands.ts';
 
@@ -66,7 +66,9 @@ export function CommandsProvider({ children, renderPanel }: ProviderProps) {
     [all, typedAhead],
   );
 
-  useEffect(() => {
+  // With what is shown, not a moment after it: Ctrl+K at once after a panel has gone would be taken for one pressed in it, and what is
+  // typed next would run commands.
+  useLayoutEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (isOpening && event.key.length === 1 && !event.ctrlKey && !event.metaKey && !event.altKey) {
         ahead.current += event.key;

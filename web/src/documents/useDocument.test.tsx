@@ -150,6 +150,40 @@ describe('saving', () => {
   });
 });
 
+describe('a new one', () => {
+  const begun = () =>
+    renderHook(() => useDocument(SOIL_TESTS, null, { blank: () => of(''), heldAs: 'new' })).result;
+
+  it('that is saved goes on under its own address, with what is typed until that is open', async () => {
+    const open = begun();
+    type(open, { name: 'Lake front' });
+    expect(openDraft(SOIL_TESTS, 'new')?.input.name).toBe('Lake front');
+    await save(open);
+    expect(openDraft(SOIL_TESTS, 'new')).toBeNull();
+    type(open, { lab: 'Hill' });
+    expect(openDraft(SOIL_TESTS, 'new')).toBeNull();
+    const { id } = open.current;
+    const doc = server.of('soilTests').find((each) => each.id === id) as unknown as Doc<SoilTestInput>;
+    expect(doc.input).toMatchObject({ name: 'Lake front', lab: '' });
+    const { result: page } = renderHook(() => useDocument(SOIL_TESTS, doc, { blank: () => of('') }));
+    expect(page.current.input).toMatchObject({ name: 'Lake front', lab: 'Hill' });
+    expect([page.current.status, page.current.isOvertaken]).toEqual(['draft', false]);
+    // Typed back to what was saved, nothing is held.
+    type(open, { lab: '' });
+    expect(openDraft(SOIL_TESTS, id)).toBeNull();
+  });
+
+  it('that the server refused is held as it was begun', async () => {
+    const open = begun();
+    type(open, { name: 'Lake front' });
+    server.refuses = 'The day is none.';
+    await save(open);
+    type(open, { lab: 'Hill' });
+    expect(openDraft(SOIL_TESTS, 'new')?.input.lab).toBe('Hill');
+    expect(openDraft(SOIL_TESTS, open.current.id)).toBeNull();
+  });
+});
+
 describe('what somebody else changed', () => {
   async function met() {
     const at = await opened(of('Lake front'));

@@ -138,6 +138,8 @@ function useFollowing<Input extends FieldValues>({ doc, saved, values, isRefused
     noteSent: useCallback((input: Input) => {
       sent.current = input;
     }, []),
+    /** Some state of it was saved from here. */
+    wasSent: useCallback(() => sent.current !== null, []),
     /** It was saved as it stands here: what is shown of it comes from the server from then on. */
     isSent: useCallback((input: Input) => sameInput(sent.current, input), []),
     /** Shows another state of it as the one that is typed from. */
@@ -199,22 +201,22 @@ export function useDocument<Input extends FieldValues>(
   const input = useShared(unpacked(useWatch({ control: form.control }) as Input, kind.longList), saved);
   const differs = !sameInput(input, saved);
   const first = draft?.base ?? { version: doc?.version ?? 0, input: saved };
-  const { base, baseVersion, noteSent, isSent, show } = useFollowing({
-    doc,
-    saved,
-    values,
-    isRefused: refusal !== null,
-    first,
-  });
+  const isRefused = refusal !== null;
+  const following = useFollowing({ doc, saved, values, isRefused, first });
+  const { base, baseVersion, noteSent, wasSent, isSent, show } = following;
   const conflict = useConflict(kind, waiting, values);
 
   // What is typed is held while it differs from what is saved: at once, so that nothing is lost whatever comes next.
   useEffect(() => {
-    // A new one that is saved goes on under its own address.
-    if (differs && !(isNew && isSent(input))) void holdDraft(kind, heldAs, { input, base: base.current });
-    else dropDraft(kind, heldAs);
+    // A new one that is saved goes on under its own address, and what is typed until that is open goes on with it.
+    const isGoing = isNew && wasSent() && !isRefused;
+    const at = isGoing ? id : heldAs;
+    if (differs && !(isNew && isSent(input)))
+      void holdDraft(kind, at, { input, base: isGoing ? null : base.current });
+    else dropDraft(kind, at);
+    if (isNew) dropDraft(kind, isGoing ? heldAs : id);
     // oxlint-disable-next-line react/exhaustive-effect-dependencies -- what it started from is held with it, also where that is told only now
-  }, [kind, heldAs, input, differs, base, baseVersion, isNew, isSent]);
+  }, [kind, id, heldAs, input, differs, base, baseVersion, isNew, isSent, wasSent, isRefused]);
 
   const send = (next: Input) => {
     const saving = saveDoc(kind, id, { base: base.current, input: next });

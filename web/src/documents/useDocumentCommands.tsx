@@ -5,6 +5,7 @@ import { useNavigate } from 'react-router';
 import { say } from '@steady-scatter/words/common';
 import { explain } from '../api/explain.ts';
 import type { Outcome } from '../outbox/index.ts';
+import { keepFieldInFocus } from '../ui/fieldInFocus.ts';
 import { useNotices } from '../notices/notices.tsx';
 import type { ConflictProps } from './ConflictDialog.tsx';
 import { docActs, type Doc } from './docs.ts';
@@ -50,7 +51,10 @@ export function useDocumentCommands<Input extends FieldValues>(
         if ((await outcome).state !== 'refused') then(id);
         return;
       }
-      if (!doc) await navigate(`${kind.home.path}/${id}`, { replace: true });
+      if (!doc) {
+        keepFieldInFocus();
+        await navigate(`${kind.home.path}/${id}`, { replace: true });
+      }
       await told(outcome, open.values());
     } finally {
       setPending(false);

@@ -7,6 +7,7 @@ import { useCommandRegistry, useCommands } from '../commands/CommandsProvider.ts
 import { connectionStore } from '../api/connection.ts';
 import { usePreferences } from '../settings/PreferencesProvider.tsx';
 import { useNotices } from '../notices/notices.tsx';
+import { focusKeptField } from '../ui/fieldInFocus.ts';
 import { CrashScreen } from './CrashScreen.tsx';
 import { ConnectionBanner } from './ConnectionBanner.tsx';
 import { PairScreen } from './PairScreen.tsx';
@@ -63,13 +64,14 @@ function useShellActs() {
   ]);
 }
 
-/** After going to another screen the focus stands at its beginning, unless the screen took it. */
+/** After going to another screen the focus stands where somebody goes on typing, or at its beginning, unless the screen took it. */
 function useFocusOnArrival(pathname: string) {
   const arrived = useRef(pathname);
   const screen = useRef<HTMLDivElement>(null);
   useEffect(() => {
     if (arrived.current === pathname) return;
     arrived.current = pathname;
+    if (screen.current && focusKeptField(screen.current)) return;
     const at = document.activeElement;
     // Somebody who went on to a message, to undo, stays there.
     if (screen.current?.contains(at) || at?.closest('[data-scope=toast]')) return;
