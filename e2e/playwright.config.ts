@@ -1,15 +1,16 @@
 import { rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { defineConfig } from '@playwright/test';
+import { journeyServer } from '../scripts/lib/journeyServer.mjs';
 
 const root = join(import.meta.dirname, '..');
 const port = process.env['STEADY_E2E_PORT'] ?? '4390';
-// Where the user that serves can reach it, wherever the project lies.
-const data = join(tmpdir(), `steady-e2e-${port}`);
+const { command, env } = journeyServer(port);
+/** Whoever runs the journeys has started it. */
+const isServed = process.env['STEADY_E2E_SERVED'] !== undefined;
 
 // This file is read again by each worker; only the first reading starts from an empty data folder.
-if (!process.env['TEST_WORKER_INDEX']) rmSync(data, { recursive: true, force: true });
+if (!process.env['TEST_WORKER_INDEX'] && !isServed) rmSync(env.STEADY_DATA, { recursive: true, force: true });
 
 export default defineConfig({
   testDir: '.',
@@ -43,12 +44,11 @@ export default defineConfig({
     },
   },
   webServer: {
-    command: 'node scripts/start.mjs',
+    command: `node ${command.join(' ')}`,
     cwd: root,
     url: `http://localhost:${port}/api/health`,
-    // With an address it serves HTTPS too, on the port after it. All journeys come from one address: together they ask more than one
-    // device may.
-    env: { STEADY_DATA: data, PORT: port, HOST: '127.0.0.1', REQUESTS_PER_MINUTE: '1000000' },
+    env,
+    reuseExistingServer: isServed,
     gracefulShutdown: { signal: 'SIGTERM', timeout: 15_000 },
     timeout: 120_000,
   },

@@ -4,6 +4,7 @@ import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { ensureBuilt } from './lib/build.mjs';
 import { freePort } from './lib/database.mjs';
+import { startJourneyServer } from './lib/journeyServer.mjs';
 import { ensureDebian, ensureNpmPackages } from './lib/packages.mjs';
 import { bin, CACHE, ROOT } from './lib/places.mjs';
 import { tryRun } from './lib/run.mjs';
@@ -43,13 +44,14 @@ async function unitAndServerTests() {
   return { passed, failed: numFailedTests === 0 && code !== 0 ? 1 : numFailedTests, skipped };
 }
 
-/** @returns {Promise<Count>} */
-async function browserTests() {
+/** @param {string} port where they are served @returns {Promise<Count>} */
+async function browserTests(port) {
   say('The interface in Chromium, with demo data …');
   rmSync(PLAYWRIGHT_REPORT, { force: true });
   const env = {
     ...process.env,
-    STEADY_E2E_PORT: String(await freePort(4390)),
+    STEADY_E2E_PORT: port,
+    STEADY_E2E_SERVED: '1',
     PLAYWRIGHT_JSON_OUTPUT_NAME: PLAYWRIGHT_REPORT,
   };
   const args = ['test', '-c', 'e2e/playwright.config.ts', '--reporter=dot,json'];
@@ -71,12 +73,16 @@ const checks = Promise.all([
   check('Types', bin('tsc'), ['-b']),
 ]);
 await ensureBuilt();
+const port = String(await freePort(4390));
+// It stands when the journeys begin.
+const stopServing = startJourneyServer(port);
 const counts = [
   await check('First load', process.execPath, ['scripts/first-load.mjs']),
   await unitAndServerTests(),
   ...(await checks),
-  await browserTests(),
+  await browserTests(port),
 ];
+await stopServing();
 
 /** @param {keyof Count} what */
 const sum = (what) => counts.reduce((total, count) => total + count[what], 0);
