@@ -1,5 +1,4 @@
 import { KINDS } from '@steady-scatter/contract';
-import { simulateCoverage, type CoverageRequest } from '@steady-scatter/core/coverage';
 import type { LoadInput } from '@steady-scatter/core/worksheet';
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
@@ -13,16 +12,6 @@ import LoadStop from './LoadStop.tsx';
 import OrderPage from './OrderPage.tsx';
 import { planSvg } from './planSvg.tsx';
 import { runPdf, type RunPaper } from './runPdf.ts';
-
-// There are no workers here: what they would answer is worked out at once.
-vi.mock('./useCoverage.ts', () => ({
-  useCoverage: (request: CoverageRequest | null) => ({
-    coverage: request && simulateCoverage({ ...request, cellM: 0.5 }),
-    isFine: true,
-    share: null,
-    stop: vi.fn(),
-  }),
-}));
 
 const SEPTEMBER = 'Lake front, September feed';
 const SITE = demo.sites.find(({ input }) => input.name === 'Lake front')!;

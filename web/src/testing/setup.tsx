@@ -1,5 +1,6 @@
 import 'fake-indexeddb/auto';
 import './plainStyles.ts';
+import type { CoverageRequest } from '@steady-scatter/core/coverage';
 import { cleanup, configure } from '@testing-library/react';
 import * as React from 'react';
 import { afterAll, afterEach, vi } from 'vitest';
@@ -48,6 +49,19 @@ vi.mock('../ui/saveXlsx.ts', (load) =>
 );
 vi.mock('../print/pdf.ts', () => once('pdf', async () => ({ PRINT_FONT: 'Hyperlegible', PT_PER_MM: 72 / 25.4, pdfOf: vi.fn(async () => new Blob(['pdf'])) }))); // prettier-ignore
 vi.mock('../bench/run/feedback.ts', () => once('feedback', async () => ({ signal: vi.fn() })));
+// There are no workers here: what they would answer is worked out at once.
+vi.mock('../load/useCoverage.ts', () =>
+  once('coverage', async () => {
+    const { simulateCoverage } = await import('@steady-scatter/core/coverage');
+    const useCoverage = (request: CoverageRequest | null) => ({
+      coverage: request && simulateCoverage({ ...request, cellM: 0.5 }),
+      isFine: true,
+      share: null,
+      stop: () => undefined,
+    });
+    return { useCoverage };
+  }),
+);
 // jsdom has nothing to draw on: a chart is what it draws.
 vi.mock('react-chartjs-2', () =>
   once('chart', async () => {
