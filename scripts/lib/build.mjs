@@ -2,8 +2,9 @@
 import { createHash } from 'node:crypto';
 import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { oneAtATime } from './oneAtATime.mjs';
 import { ensureNpmPackages, stamp } from './packages.mjs';
-import { bin, ROOT, SERVER_BUNDLE, WEB_ROOT } from './places.mjs';
+import { bin, CACHE, ROOT, SERVER_BUNDLE, WEB_ROOT } from './places.mjs';
 import { run } from './run.mjs';
 import { say } from './say.mjs';
 
@@ -34,12 +35,17 @@ function fingerprint(places) {
 async function ensureRoom(room, product) {
   const built = stamp(`built-${room}`);
   const now = `${fingerprint(SOURCES[room])}${process.env['PSEUDO'] ?? ''}`;
-  if (existsSync(product) && built.is(now)) return;
-  say(`Building the ${room === 'web' ? 'web app' : 'server'} …`);
-  // Whoever asks for it, a test runner included, gets the build that people use.
-  const env = { ...process.env, NODE_ENV: 'production' };
-  await run(bin('vite'), ['build', '--logLevel', 'warn'], { cwd: join(ROOT, room), env });
-  built.set(now);
+  const isBuilt = () => existsSync(product) && built.is(now);
+  if (isBuilt()) return;
+  await oneAtATime(join(CACHE, `building-${room}`), async () => {
+    // By whoever had it until now.
+    if (isBuilt()) return;
+    say(`Building the ${room === 'web' ? 'web app' : 'server'} …`);
+    // Whoever asks for it, a test runner included, gets the build that people use.
+    const env = { ...process.env, NODE_ENV: 'production' };
+    await run(bin('vite'), ['build', '--logLevel', 'warn'], { cwd: join(ROOT, room), env });
+    built.set(now);
+  });
 }
 
 /** Installs npm packages and builds both rooms, each only when needed. */

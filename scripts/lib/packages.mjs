@@ -2,6 +2,7 @@
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { delimiter, dirname, join } from 'node:path';
+import { oneAtATime } from './oneAtATime.mjs';
 import { CACHE, ROOT } from './places.mjs';
 import { run } from './run.mjs';
 import { giveUp, say } from './say.mjs';
@@ -26,10 +27,14 @@ export async function ensureNpmPackages() {
   const lock = createHash('sha256')
     .update(readFileSync(join(ROOT, 'package-lock.json')))
     .digest('hex');
-  if (existsSync(STAMP) && readFileSync(STAMP, 'utf8') === lock) return;
-  say('Installing npm packages (about a minute) …');
-  await run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], { cwd: ROOT });
-  writeFileSync(STAMP, lock);
+  const isThere = () => existsSync(STAMP) && readFileSync(STAMP, 'utf8') === lock;
+  if (isThere()) return;
+  await oneAtATime(join(CACHE, 'installing'), async () => {
+    if (isThere()) return;
+    say('Installing npm packages (about a minute) …');
+    await run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], { cwd: ROOT });
+    writeFileSync(STAMP, lock);
+  });
 }
 
 /**
