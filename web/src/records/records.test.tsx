@@ -36,10 +36,11 @@ beforeEach(async () => {
 
 const open = (name: string) => onSheet(<AfterStop />, sampleSheet(name), `/jobs/${jobOf(name).id}`);
 /** What was appended: at the server by now, or waiting on this device where a page asked for what nobody has here. */
-const said = () => {
+const appended = () => {
   const waiting = waitingHere().flatMap(({ entry }) => (entry.what === 'row' ? [entry.row] : []));
-  return [...server.rows.values(), ...waiting].map(({ input }) => input as unknown as ApplicationInput);
+  return [...server.rows.values(), ...waiting];
 };
+const said = () => appended().map(({ input }) => input as unknown as ApplicationInput);
 const record = () => within(screen.getByRole('region', { name: 'Record work' }));
 
 describe('what was put down', () => {
@@ -66,7 +67,7 @@ describe('what was put down', () => {
     await waitFor(() =>
       expect(said()).toMatchObject([{ areaName: 'Library strip', void: 'Another crew did it' }]),
     );
-    expect([...server.rows.values()][0]!.first).not.toBeNull();
+    expect(appended()[0]!.first).not.toBeNull();
     expect(await screen.findByText('Does not count: Another crew did it')).toBeTruthy();
   });
 
