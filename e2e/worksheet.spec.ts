@@ -45,6 +45,15 @@ test.describe('on a phone', () => {
     await page.getByLabel('Package size').fill('40');
     await expect(bigNumber(page)).toHaveText('7.85 lb');
     await expect(page.getByText('take 1 package', { exact: true })).toBeInViewport();
+    // What gets the focus does not lie under the answer and the menu.
+    const packed = page.getByLabel('Package size');
+    await packed.evaluate((field) => {
+      field.blur();
+      window.scrollBy(0, field.getBoundingClientRect().bottom - (window.innerHeight - 10));
+      field.focus();
+    });
+    const { y, height } = (await packed.boundingBox())!;
+    expect(y + height).toBeLessThanOrEqual(PHONE.viewport.height - 64 - 52);
     const width = await page.evaluate(() => document.documentElement.scrollWidth);
     expect(width).toBeLessThanOrEqual(390);
     for (const link of await page.getByRole('navigation', { name: 'Main places' }).getByRole('link').all()) {

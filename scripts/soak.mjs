@@ -24,7 +24,8 @@ const at = (/** @type {string} */ name) => ({ folder: join(parent, name), port, 
 async function fullSize(...tests) {
   const began = performance.now();
   const env = { ...process.env, STEADY_SOAK: '1' };
-  const { code, output } = await tryRun(bin('vitest'), ['run', '--testTimeout=600000', '--project', ...tests], { cwd: ROOT, env }); // prettier-ignore
+  const args = ['run', '--testTimeout=600000', '--project', ...tests];
+  const { code, output } = await tryRun(bin('vitest'), args, { cwd: ROOT, env });
   if (code !== 0) process.stdout.write(output);
   return { code, seconds: Math.round((performance.now() - began) / 1000) };
 }

@@ -58,7 +58,12 @@ describe('placed ground', () => {
 
 it('an outline whose corners all lie in one place is no ground: no strip is taken off it, and it joins nothing', () => {
   const spot = { x: 3, y: 4 };
-  const square = [{ x: 0, y: 0 }, { x: 4, y: 0 }, { x: 4, y: 4 }, { x: 0, y: 4 }]; // prettier-ignore
+  const square = [
+    [0, 0],
+    [4, 0],
+    [4, 4],
+    [0, 4],
+  ].map(([x = 0, y = 0]) => ({ x, y }));
   for (const strip of [1, 5e-11, -1]) expect(inset([[spot, spot, spot]], strip)).toEqual([]);
   expect(groundArea(inset([square, [spot, spot, spot]], 1))).toBeCloseTo(4, 6);
   expect(groundArea(joined([square, [spot, spot, spot]], 0.1))).toBeCloseTo(16, 6);

@@ -174,7 +174,8 @@ describe('the curve', () => {
     );
   });
   it('through points that lie too far apart for numbers is refused, and none leads to a rate that is none', () => {
-    const steep = [{ x: 0, y: 0, weight: 1 }, { x: 5e-324, y: 1e300, weight: 1 }]; // prettier-ignore
+    const start = { x: 0, y: 0, weight: 1 };
+    const steep = [start, { x: 5e-324, y: 1e300, weight: 1 }];
     expect(() => settingCurve(steep)).toThrow(expect.objectContaining({ code: 'number.unusable' }));
   });
   it('pools to the weighted least squares of all non-decreasing fits (against a search over blocks)', () => {

@@ -19,8 +19,8 @@ it('what is saved while nothing answers waits on the device once, and is on the 
   await says(/1 saved on this device, not on the server yet\./);
   server.comeBack();
   await says(/The server answers again\./);
-  const grades = () => server.of('jobs').map(({ input }) => (input as unknown as SheetForm).worksheet.product.grade); // prettier-ignore
-  await waitFor(() => expect(grades()).toEqual(['22-2-11']));
+  const sheets = () => server.of('jobs').map(({ input }) => (input as unknown as SheetForm).worksheet);
+  await waitFor(() => expect(sheets()).toMatchObject([{ product: { grade: '22-2-11' } }]));
   await waitFor(() => expect(waitingHere()).toEqual([]));
 });
 

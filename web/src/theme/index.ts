@@ -12,6 +12,8 @@ const config = defineConfig({
     '*': { '--global-font-body': 'fonts.body', '--global-color-border': 'colors.line' },
     '*::placeholder': { color: 'ink.soft', opacity: 0.85 },
     'html, body': { bg: 'ground', color: 'ink', fontFamily: 'body', fontSize: '16px', lineHeight: 1.4 },
+    // What gets the focus comes out from under the bars that stand at the foot of a small screen.
+    html: { scrollPaddingBottom: { base: '136px', md: '60px', lg: 0 } },
     '*:focus-visible': { outline: '3px solid', outlineColor: 'water', outlineOffset: '2px' },
     '*, *::before, *::after': {
       '@media (prefers-reduced-motion: reduce)': {

@@ -37,7 +37,7 @@ export function focusKeptField(root: ParentNode): boolean {
   kept = null;
   const field = place && fieldsCalled(place.name, root)[place.at];
   if (!field) return false;
-  field.focus({ preventScroll: true });
+  field.focus();
   // A date or a choice has no caret.
   if (!(field instanceof HTMLSelectElement) && field.selectionEnd !== null)
     field.setSelectionRange(field.value.length, field.value.length);
